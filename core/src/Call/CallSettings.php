@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Call;
+
+/** The settings that decide which terminals a call closes. */
+final readonly class CallSettings
+{
+    /**
+     * @param  string  $equipmentType  conventional, heat-only or cool-only
+     * @param  string  $fanInHeat  none, equipment or thermostat
+     */
+    public function __construct(
+        public string $equipmentType = 'conventional',
+        public string $fanInHeat = 'equipment',
+    ) {}
+}

@@ -1,0 +1,191 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Circuit;
+
+use Unionbit\Core\Equipment\Load;
+use Unionbit\Core\Equipment\Transformer;
+use Unionbit\Core\Job\Installation;
+use Unionbit\Core\Terminal\Place;
+use Unionbit\Core\Terminal\TerminalName;
+use Unionbit\Core\Thermostat\Profile;
+use Unionbit\Core\Wiring\Cable;
+use Unionbit\Core\Wiring\Conductor;
+use Unionbit\Core\Wiring\End;
+use Unionbit\Core\Wiring\Landing;
+
+/**
+ * Builds the netlist of an installation with a thermostat on the wall and its conductors landed as planned:
+ * every screw, conductor half, landed end, link, switch, coil and contact, with everything at rest.
+ */
+final class Assembly
+{
+    private const END_OHMS = 0.02;
+
+    private const JUMPER_OHMS = 0.01;
+
+    private const SWITCH_OHMS = 0.05;
+
+    private const FUSE_OHMS = 0.02;
+
+    private const ELECTRONICS_DC_OHMS = 25_000.0;
+
+    /** @var array<string, Element> */
+    private array $elements = [];
+
+    /** @var array<string, Point> */
+    private array $points = [];
+
+    private function __construct(private readonly Installation $installation, private readonly Profile $profile, private readonly Landing $landing, private readonly Tolerance $tolerance) {}
+
+    public static function netlist(Installation $installation, Profile $profile, Landing $landing, Tolerance $tolerance): Netlist
+    {
+        $assembly = new self($installation, $profile, $landing, $tolerance);
+        $assembly->screws();
+        $assembly->plate();
+        foreach ($installation->cables as $cable) {
+            $assembly->cable($cable);
+        }
+        $assembly->equipment();
+        $assembly->jumpers();
+
+        return new Netlist($assembly->elements, $assembly->points);
+    }
+
+    private function screws(): void
+    {
+        foreach ($this->profile->terminals as $terminal) {
+            $this->points[$terminal->point()] = new Point($terminal->point(), Place::Wall, $terminal->printed, $terminal->printed, null, true);
+        }
+        foreach ($this->installation->archetype->terminals as $terminal) {
+            $this->points[$terminal->point()] = new Point($terminal->point(), $terminal->place, $terminal->printed, $terminal->printed, null, true);
+        }
+    }
+
+    private function plate(): void
+    {
+        $profile = $this->profile;
+        if ($profile->link !== null && $this->landing->linkIn) {
+            [$a, $b] = $profile->link;
+            $this->copper('plate.link', ElementKind::Jumper, "wall.{$a}", "wall.{$b}", self::JUMPER_OHMS, "{$a}–{$b} link", 'link');
+        }
+        foreach ($profile->terminals as $terminal) {
+            if ($terminal->hot !== null) {
+                $this->add(new Element(
+                    "switch.{$terminal->printed}", ElementKind::ThermostatSwitch, 'wall.'.$terminal->hot, $terminal->point(),
+                    "{$terminal->printed} switch", $terminal->printed, Element::OPEN, 0.0, Element::OPEN,
+                ));
+            }
+        }
+        $common = $profile->named(TerminalName::C);
+        if ($profile->powerFrom !== null && $common !== null && $profile->powerVa > 0.0) {
+            $this->add(new Element(
+                'thermostat.electronics', ElementKind::Electronics, 'wall.'.$profile->powerFrom, $common->point(),
+                'thermostat electronics', 'thermostat', 24.0 * 24.0 / $profile->powerVa, 0.0, self::ELECTRONICS_DC_OHMS,
+            ));
+        }
+    }
+
+    private function cable(Cable $cable): void
+    {
+        $half = $cable->conductorOhms() / 2.0;
+        foreach ($cable->conductors as $conductor) {
+            $id = $cable->id.$conductor->number;
+            $name = ($cable->from === Place::Wall ? '' : 'outdoor ').$conductor->name();
+            foreach (['near' => $cable->from, 'mid' => null, 'far' => $cable->to] as $part => $place) {
+                $this->points["{$id}.{$part}"] = new Point("{$id}.{$part}", $place, $name, null, $id, $place !== null);
+            }
+            $this->copper("{$id}.h1", ElementKind::Wire, "{$id}.near", "{$id}.mid", $half, $name, $id);
+            $this->copper("{$id}.h2", ElementKind::Wire, "{$id}.mid", "{$id}.far", $half, $name, $id);
+            $this->land($cable->from, $this->nearEnd($cable, $conductor), "{$id}.near", $name, $id);
+            $this->land($cable->to, $this->farEnd($cable, $conductor), "{$id}.far", $name, $id);
+        }
+    }
+
+    private function nearEnd(Cable $cable, Conductor $conductor): End
+    {
+        return $cable->from === Place::Wall ? ($this->landing->wall[$conductor->number] ?? $conductor->near) : $conductor->near;
+    }
+
+    private function farEnd(Cable $cable, Conductor $conductor): End
+    {
+        return $cable->from === Place::Wall ? ($this->landing->indoor[$conductor->number] ?? $conductor->far) : $conductor->far;
+    }
+
+    private function land(Place $place, End $end, string $tip, string $name, string $subject): void
+    {
+        if ($end->terminal === null) {
+            return;
+        }
+        $screw = "{$place->value}.{$end->terminal}";
+        $this->points[$screw] ??= new Point($screw, $place, $end->terminal, $end->terminal, null, true);
+        $this->copper("{$tip}.joint", ElementKind::Joint, $tip, $screw, self::END_OHMS, $name, $subject);
+    }
+
+    private function equipment(): void
+    {
+        $archetype = $this->installation->archetype;
+        foreach ($this->installation->transformers() as $transformer) {
+            $this->transformer($transformer);
+        }
+        foreach ($archetype->switches as $switch) {
+            $this->copper($switch->id, ElementKind::SafetySwitch, $switch->from, $switch->to, self::SWITCH_OHMS, $switch->label, $switch->id);
+        }
+        foreach ($archetype->loads as $load) {
+            $this->add(self::loadElement($load, false, $this->tolerance));
+            foreach ($load->drives as $contact) {
+                $ohms = $contact->normallyClosed ? self::SWITCH_OHMS : Element::OPEN;
+                $this->copper($contact->id, ElementKind::Contact, $contact->from, $contact->to, $ohms, $contact->label, $load->id);
+            }
+        }
+    }
+
+    private function transformer(Transformer $transformer): void
+    {
+        $facts = $this->installation->facts;
+        $winding = $transformer->id.'.winding';
+        $this->points[$winding] = new Point($winding, Place::Indoor, 'winding', null, null, false);
+        $this->add(new Element(
+            $transformer->id, ElementKind::Winding, $winding, $transformer->common, 'transformer', $transformer->id,
+            $transformer->sourceOhms(), 0.0, $transformer->windingOhms(),
+            Transformer::idleVolts($facts->line(), $facts->tap()) * $this->tolerance->source,
+        ));
+        $label = $transformer->fuseAmps === null ? 'transformer lead' : sprintf('%s A fuse', rtrim(rtrim(number_format($transformer->fuseAmps, 1), '0'), '.'));
+        $this->copper($transformer->id.'.fuse', ElementKind::Fuse, $winding, $transformer->hot, self::FUSE_OHMS, $label, $transformer->id);
+        if ($this->installation->commonBonded()) {
+            $this->points['cabinet'] ??= new Point('cabinet', Place::Indoor, 'cabinet', null, null, true);
+            $this->copper($transformer->id.'.bond', ElementKind::Bond, $transformer->common, 'cabinet', self::JUMPER_OHMS, 'bond to the cabinet', 'cabinet');
+        }
+    }
+
+    private function jumpers(): void
+    {
+        foreach ([...$this->installation->jumpers, ...$this->landing->jumpers] as $index => $jumper) {
+            $place = $jumper->place->value;
+            $this->copper("tie.{$index}", ElementKind::Jumper, "{$place}.{$jumper->a}", "{$place}.{$jumper->b}", self::JUMPER_OHMS, $jumper->label, $jumper->label);
+        }
+    }
+
+    /** The element of a load in one of its states, with the coil tolerance of the corner. */
+    public static function loadElement(Load $load, bool $pulledIn, Tolerance $tolerance): Element
+    {
+        [$ohms, $reactance] = $load->kind->impedance($pulledIn);
+        $factor = $load->kind->isCoil() ? $tolerance->coil : 1.0;
+
+        return new Element($load->id, ElementKind::Load, $load->from, $load->to, $load->label, $load->id, $ohms * $factor, $reactance * $factor, $load->kind->dcOhms());
+    }
+
+    private function copper(string $id, ElementKind $kind, string $a, string $b, float $ohms, string $label, string $subject): void
+    {
+        $this->add(Element::copper($id, $kind, $a, $b, $ohms, $label, $subject));
+    }
+
+    private function add(Element $element): void
+    {
+        $this->elements[$element->id] = $element;
+        foreach ([$element->a, $element->b] as $point) {
+            $this->points[$point] ??= new Point($point, Place::tryFrom(explode('.', $point)[0]), $element->label, null, null, false);
+        }
+    }
+}

@@ -1,0 +1,233 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Circuit;
+
+use Unionbit\Core\Equipment\Load;
+use Unionbit\Core\Job\Installation;
+use Unionbit\Core\Thermostat\PowerKind;
+use Unionbit\Core\Thermostat\Profile;
+use Unionbit\Core\Wiring\Landing;
+
+/**
+ * The one circuit model of a house: installation, thermostat and landing, asked in any set-up. Coils pull in at
+ * 18 V and drop out under 10.8 V, driven contacts follow (their delays elapsed), fuses open on settled current,
+ * a thermostat under 16 V goes blank and opens its calls; all to a fixed point.
+ */
+final class Circuit
+{
+    public const PULL_IN_VOLTS = 18.0;
+
+    public const DROP_OUT_VOLTS = 10.8;
+
+    public const BLANK_VOLTS = 16.0;
+
+    /** A fuse opens at this multiple of its rating, on settled current. */
+    public const FUSE_FACTOR = 1.35;
+
+    private const CLOSED_OHMS = 0.05;
+
+    private const ROUNDS = 24;
+
+    /** @var array<string, Netlist> */
+    private array $netlists = [];
+
+    public function __construct(
+        public readonly Installation $installation,
+        public readonly Profile $profile,
+        public readonly Landing $landing,
+    ) {}
+
+    /** The netlist with every load at rest and every contact where the set-up leaves it. */
+    public function netlist(Setup $setup, ?Tolerance $tolerance = null): Netlist
+    {
+        $netlist = $this->healthy($setup, $tolerance ?? Tolerance::nominal());
+        foreach ($setup->edits as $edit) {
+            $netlist = $edit->apply($netlist);
+        }
+
+        return $netlist;
+    }
+
+    private function healthy(Setup $setup, Tolerance $tolerance): Netlist
+    {
+        $key = "{$tolerance->source}/{$tolerance->coil}";
+        $netlist = $this->netlists[$key] ??= Assembly::netlist($this->installation, $this->profile, $this->landing, $tolerance);
+
+        $elements = $netlist->elements;
+        foreach ($setup->lifted as $end) {
+            unset($elements["{$end}.joint"]);
+        }
+        if ($setup->faceOff) {
+            unset($elements['thermostat.electronics']);
+            if ($this->profile->switchesInFace) {
+                foreach ($this->profile->terminals as $terminal) {
+                    unset($elements["switch.{$terminal->printed}"]);
+                }
+            }
+        }
+        foreach ($setup->jumpers as $index => [$a, $b]) {
+            $elements["test.{$index}"] = Element::copper("test.{$index}", ElementKind::Jumper, $a, $b, 0.01, 'test jumper', 'test jumper');
+        }
+        if (! $setup->power) {
+            $elements = array_map(static fn (Element $e): Element => $e->emf === 0.0 ? $e : new Element($e->id, $e->kind, $e->a, $e->b, $e->label, $e->subject, $e->ohms, $e->reactance, $e->dcOhms), $elements);
+        }
+        $netlist = new Netlist($elements, $netlist->points);
+        if ($setup->power || $this->profile->power === PowerKind::Battery) {
+            $netlist = $netlist->withAll($this->switches($netlist, $setup, true));
+        }
+
+        return $netlist;
+    }
+
+    /** Lets the circuit settle from rest. */
+    public function operate(Setup $setup, ?Tolerance $tolerance = null): OperatingPoint
+    {
+        $tolerance ??= Tolerance::nominal();
+        $rest = $this->healthy($setup, $tolerance);
+        $state = CircuitState::atRest($setup);
+        $seen = [];
+
+        for ($round = 0; $round < self::ROUNDS; $round++) {
+            $point = $this->solve($rest, $setup, $state, $tolerance);
+            $next = $this->advance($state, $point);
+            if ($next->key() === $state->key()) {
+                return $this->finish($point, $state, []);
+            }
+            if (isset($seen[$next->key()])) {
+                return $this->finish($point, $state, [$this->chatter($state, $next)]);
+            }
+            $seen[$state->key()] = true;
+            $state = $next;
+        }
+
+        throw new \LogicException('The circuit neither settled nor cycled.');
+    }
+
+    private function solve(Netlist $rest, Setup $setup, CircuitState $state, Tolerance $tolerance): OperatingPoint
+    {
+        $changed = [];
+        foreach ($this->installation->archetype->loads as $load) {
+            $in = isset($state->in[$load->id]);
+            if ($in) {
+                $changed[$load->id] = Assembly::loadElement($load, true, $tolerance);
+            }
+            foreach ($load->drives as $contact) {
+                $closed = $in !== $contact->normallyClosed;
+                $ohms = $closed ? self::CLOSED_OHMS : Element::OPEN;
+                $changed[$contact->id] = $rest->element($contact->id)->withImpedance($ohms, 0.0, $ohms);
+            }
+        }
+        foreach ($state->openFuses as $id => $_) {
+            $changed["{$id}.fuse"] = $rest->element("{$id}.fuse")->opened();
+        }
+        if (! $state->thermostatUp) {
+            $changed += $this->switches($rest, $setup, false);
+        }
+        $netlist = $rest->withAll($changed);
+        foreach ($setup->edits as $edit) {
+            $netlist = $edit->apply($netlist);
+        }
+        $network = Network::ac($netlist);
+        $phasors = $network->solve();
+
+        $volts = [];
+        foreach ($this->installation->archetype->loads as $load) {
+            $volts[$load->id] = $network->knows($load->from) && $network->knows($load->to) ? $phasors->magnitude($load->from, $load->to) : 0.0;
+        }
+
+        return new OperatingPoint($netlist, $network, $phasors, [], $volts, array_keys($state->openFuses), $state->thermostatUp, []);
+    }
+
+    private function advance(CircuitState $state, OperatingPoint $point): CircuitState
+    {
+        $in = [];
+        foreach ($this->installation->archetype->loads as $load) {
+            $limit = isset($state->in[$load->id]) ? self::DROP_OUT_VOLTS : self::PULL_IN_VOLTS;
+            if ($load->kind->hasState() && ! isset($state->heldOut[$load->id]) && $point->loadVolts[$load->id] >= $limit) {
+                $in[$load->id] = true;
+            }
+        }
+        if ($in !== $state->in) {
+            return $state->withLoads($in);
+        }
+        $blank = $this->wouldBlank($point);
+        foreach ($this->installation->transformers() as $transformer) {
+            $multiple = $transformer->fuseAmps === null ? 0.0 : $point->sourceAmps($transformer->id) / $transformer->fuseAmps;
+            if (! isset($state->openFuses[$transformer->id]) && $multiple >= ($blank && $state->thermostatUp ? 2.0 : self::FUSE_FACTOR)) {
+                return $state->withOpenFuse($transformer->id);
+            }
+        }
+
+        return $state->withThermostat(! $blank);
+    }
+
+    private function wouldBlank(OperatingPoint $point): bool
+    {
+        if ($this->profile->power !== PowerKind::Common) {
+            return false;
+        }
+        $electronics = $point->netlist->elements['thermostat.electronics'] ?? null;
+
+        return $electronics === null || $point->phasors->magnitude($electronics->a, $electronics->b) < self::BLANK_VOLTS;
+    }
+
+    /** @param list<string> $notes */
+    private function finish(OperatingPoint $point, CircuitState $state, array $notes): OperatingPoint
+    {
+        $loads = [];
+        foreach ($this->installation->archetype->loads as $load) {
+            $loads[$load->id] = $this->loadState($load, $state, $point->loadVolts[$load->id], $notes !== []);
+        }
+        foreach ($this->installation->transformers() as $transformer) {
+            $amps = $point->sourceAmps($transformer->id);
+            if (isset($state->openFuses[$transformer->id])) {
+                $notes[] = sprintf('The %s A fuse opens.', rtrim(rtrim(number_format((float) $transformer->fuseAmps, 1), '0'), '.'));
+            } elseif ($amps * 24.0 > 1.1 * $transformer->ratingVa) {
+                $notes[] = sprintf('The transformer gives %.1f A, %.0f VA at 24 V, over its %.0f VA.', $amps, $amps * 24.0, $transformer->ratingVa);
+            }
+        }
+
+        return new OperatingPoint($point->netlist, $point->network, $point->phasors, $loads, $point->loadVolts, $point->openFuses, $point->thermostatUp, $notes);
+    }
+
+    private function loadState(Load $load, CircuitState $state, float $volts, bool $cycling): LoadState
+    {
+        if ($cycling && (isset($state->in[$load->id]) || $volts >= self::DROP_OUT_VOLTS) && $load->kind->hasState()) {
+            return LoadState::Chattering;
+        }
+        if (isset($state->in[$load->id])) {
+            return LoadState::PulledIn;
+        }
+
+        return $load->kind->isCoil() && $volts >= self::DROP_OUT_VOLTS ? LoadState::Buzzing : LoadState::Rest;
+    }
+
+    private function chatter(CircuitState $state, CircuitState $next): string
+    {
+        return $state->thermostatUp !== $next->thermostatUp
+            ? 'The thermostat\'s supply sags under 16 V: it blanks, its calls open, it restarts and calls again.'
+            : 'The circuit does not settle: it cycles between two states.';
+    }
+
+    /**
+     * Thermostat switches as the set-up wants them.
+     *
+     * @return array<string, Element>
+     */
+    private function switches(Netlist $netlist, Setup $setup, bool $up): array
+    {
+        $switches = [];
+        foreach ($this->profile->terminals as $terminal) {
+            $switch = $netlist->elements["switch.{$terminal->printed}"] ?? null;
+            if ($switch !== null) {
+                $closed = $up && in_array($terminal->printed, $setup->closed, true);
+                $ohms = $closed ? self::CLOSED_OHMS : Element::OPEN;
+                $switches[$switch->id] = $switch->withImpedance($ohms, 0.0, $ohms);
+            }
+        }
+
+        return $switches;
+    }
+}

@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Circuit\Edit;
+
+use Unionbit\Core\Circuit\CircuitEdit;
+use Unionbit\Core\Circuit\Netlist;
+
+/** A switch or contact that stays closed whatever it is told. */
+final readonly class Closed implements CircuitEdit
+{
+    private const STUCK_OHMS = 0.05;
+
+    public function __construct(private string $elementId) {}
+
+    public function apply(Netlist $netlist): Netlist
+    {
+        return $netlist->with($netlist->element($this->elementId)->withImpedance(self::STUCK_OHMS, 0.0, self::STUCK_OHMS));
+    }
+
+    public function describe(Netlist $netlist): string
+    {
+        return 'the '.$netlist->element($this->elementId)->label.' is stuck closed';
+    }
+
+    public function holdsOut(): array
+    {
+        return [];
+    }
+}

@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Circuit\Edit;
+
+use Unionbit\Core\Circuit\CircuitEdit;
+use Unionbit\Core\Circuit\Element;
+use Unionbit\Core\Circuit\ElementKind;
+use Unionbit\Core\Circuit\Netlist;
+
+/** Two points that touch: conductors in a cable, a conductor and the cabinet. */
+final readonly class Touching implements CircuitEdit
+{
+    /** @param float $ohms of the contact; bare copper on copper 0.05 Ω */
+    public function __construct(private string $a, private string $b, private float $ohms = 0.05) {}
+
+    public function apply(Netlist $netlist): Netlist
+    {
+        return $netlist->with(Element::copper("touch.{$this->a}.{$this->b}", ElementKind::Touch, $this->a, $this->b, $this->ohms, 'place where they touch', 'touch'));
+    }
+
+    public function describe(Netlist $netlist): string
+    {
+        return $netlist->point($this->a)->label.' touches '.$netlist->point($this->b)->label;
+    }
+
+    public function holdsOut(): array
+    {
+        return [];
+    }
+}

@@ -1,0 +1,155 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Circuit;
+
+/**
+ * A meter on the circuit of the job: expected volts, ohms and amperes with bands from the tolerances, and the
+ * reason of each from the path by which it is read.
+ */
+final readonly class Meter
+{
+    /** Input of a volt range, ohms. */
+    public const INPUT_OHMS = 10.0e6;
+
+    /** The beeper sounds below this many ohms. */
+    public const BEEPS_BELOW = 30.0;
+
+    private const OVER_LIMIT_OHMS = 10.0e6;
+
+    /** Reading of an idle lead pair and pick-up, volts; and a hand meter's accuracy, part of the reading. */
+    private const VOLT_FLOOR = 0.5;
+
+    private const ACCURACY = 0.01;
+
+    public function __construct(private Circuit $circuit) {}
+
+    /** @throws \OutOfBoundsException for a point that the circuit does not have */
+    public function read(MeterMode $mode, Setup $setup, string $a, string $b): Expectation
+    {
+        return match ($mode) {
+            MeterMode::Volts => $this->volts($setup, $a, $b),
+            MeterMode::Ohms, MeterMode::Beep => $this->ohms($setup, $a, $b, $mode),
+            MeterMode::Amps => $this->amps($setup, $a),
+        };
+    }
+
+    public function volts(Setup $setup, string $a, string $b): Expectation
+    {
+        $nominal = $this->circuit->operate($setup);
+        $netlist = $this->known($nominal->netlist, $a, $b);
+        if ($a === $b) {
+            return new Expectation(MeterMode::Volts, $a, $b, 0.0, 0.0, self::VOLT_FLOOR, false, false, 'Both probes are on the same point.');
+        }
+        if (! $nominal->network->knows($a) || ! $nominal->network->knows($b) || ! $netlist->joins($a, $b)) {
+            return new Expectation(MeterMode::Volts, $a, $b, null, null, null, true, false, Explanation::floating($netlist, $a, $b), notes: $nominal->notes);
+        }
+        $values = [$this->metered($nominal, $a, $b)];
+        foreach (Tolerance::corners() as $corner) {
+            $values[] = $this->metered($this->circuit->operate($setup, $corner), $a, $b);
+        }
+        $path = Path::find($netlist, $nominal->network->probe($a, $b), $a, $b);
+
+        return new Expectation(
+            MeterMode::Volts, $a, $b,
+            max(0.0, min($values) * (1.0 - self::ACCURACY) - self::VOLT_FLOOR), $values[0], max($values) * (1.0 + self::ACCURACY) + self::VOLT_FLOOR,
+            false, false, Explanation::volts($nominal, $path, $a, $b), Explanation::steps($nominal, $path), $this->decider($path, $a, $b), null, $nominal->notes,
+        );
+    }
+
+    /** Nominal reading in volts; null where it floats. One solution, no band. */
+    public function nominalVolts(Setup $setup, string $a, string $b): ?float
+    {
+        $point = $this->circuit->operate($setup);
+        $known = $point->network->knows($a) && $point->network->knows($b);
+
+        return $known && $point->netlist->joins($a, $b) ? $this->metered($point, $a, $b) : null;
+    }
+
+    public function ohms(Setup $setup, string $a, string $b, MeterMode $mode = MeterMode::Ohms): Expectation
+    {
+        if ($setup->power) {
+            return Expectation::refused($mode, $a, $b, 'Ohms only with the power off and proved dead: on a live circuit the figure is wrong and the meter can be harmed.');
+        }
+        $netlist = $this->known($this->circuit->netlist($setup), $a, $b);
+        $network = Network::dc($netlist);
+        if (! $network->knows($a) || ! $network->knows($b) || ! $netlist->joins($a, $b)) {
+            return new Expectation($mode, $a, $b, null, null, null, false, true, 'Nothing connects these points: the meter shows over-limit.');
+        }
+        $probe = $network->probe($a, $b);
+        $ohms = $probe->magnitude($a, $b);
+        if ($ohms > self::OVER_LIMIT_OHMS) {
+            return new Expectation($mode, $a, $b, null, null, null, false, true, 'Nothing connects these points: the meter shows over-limit.');
+        }
+        $path = Path::find($netlist, $probe, $a, $b);
+        $ends = 0.2 * count($path->ofKind(ElementKind::Joint));
+        $coil = $path->ofKind(ElementKind::Load) === [] ? 0.05 : 0.2;
+        $beep = $ohms < self::BEEPS_BELOW ? ' The beeper sounds.' : ' The beeper stays quiet.';
+
+        return new Expectation(
+            $mode, $a, $b, $ohms * (1.0 - $coil), $ohms, $ohms * (1.0 + $coil) + $ends + 1.0, false, false,
+            Explanation::ohms($netlist, $path).($mode === MeterMode::Beep ? $beep : ''), Explanation::steps($this->circuit->operate($setup), $path),
+        );
+    }
+
+    /** Clamp round the conductor whose tip is `a`. */
+    public function amps(Setup $setup, string $a): Expectation
+    {
+        $conductor = $this->circuit->netlist($setup)->point($a)->conductor;
+        if ($conductor === null) {
+            return Expectation::refused(MeterMode::Amps, $a, $a, 'A clamp goes round a conductor: choose a conductor, not a screw.');
+        }
+        $nominal = $this->circuit->operate($setup);
+        $values = [$nominal->phasors->amps($nominal->netlist->element("{$conductor}.h1"))];
+        foreach (Tolerance::corners() as $corner) {
+            $point = $this->circuit->operate($setup, $corner);
+            $values[] = $point->phasors->amps($point->netlist->element("{$conductor}.h1"));
+        }
+        $fed = [];
+        foreach ($nominal->pulledIn() as $load) {
+            $fed[] = $nominal->netlist->element($load)->label;
+        }
+
+        return new Expectation(
+            MeterMode::Amps, $a, $a, max(0.0, min($values) - 0.02), $values[0], max($values) + 0.02, false, false,
+            $values[0] < 0.01 ? 'No current flows in this conductor now.' : 'Current in this conductor with '.($fed === [] ? 'nothing' : implode(', ', $fed)).' pulled in.',
+            notes: $nominal->notes,
+        );
+    }
+
+    private function metered(OperatingPoint $point, string $a, string $b): float
+    {
+        $source = $point->network->probe($a, $b)->across($a, $b);
+
+        return $point->phasors->magnitude($a, $b) * self::INPUT_OHMS / hypot(self::INPUT_OHMS + $source[0], $source[1]);
+    }
+
+    private function known(Netlist $netlist, string ...$points): Netlist
+    {
+        foreach ($points as $point) {
+            $netlist->point($point);
+        }
+
+        return $netlist;
+    }
+
+    /**
+     * 0 V across a closed switch reads the same with the switch open and the load's path broken: the call
+     * terminal against the common decides.
+     *
+     * @return ?array{string, string}
+     */
+    private function decider(Path $path, string $a, string $b): ?array
+    {
+        if (! $path->isCopper() || $path->ofKind(ElementKind::ThermostatSwitch, ElementKind::Jumper) === []) {
+            return null;
+        }
+        $hot = $this->circuit->profile->hots();
+        $call = in_array($a, array_map(static fn ($t): string => $t->point(), $hot), true) ? $b : $a;
+        $place = explode('.', $call)[0];
+        $common = $place === 'wall' ? $this->circuit->profile->named(\Unionbit\Core\Terminal\TerminalName::C)?->point() : "{$place}.C";
+
+        return [$call, $common ?? 'indoor.C'];
+    }
+}

@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Circuit;
+
+/** The settled state of a circuit: netlist with every contact where it ends up, voltages, load states. */
+final readonly class OperatingPoint
+{
+    /**
+     * @param  array<string, LoadState>  $loads  by load id
+     * @param  array<string, float>  $loadVolts  volts across each load
+     * @param  list<string>  $openFuses  transformer ids whose fuse opened in this state
+     * @param  bool  $thermostatUp  its electronics run (a battery thermostat always does)
+     * @param  list<string>  $notes  what a plain reading would not tell: fuse, chatter, overload
+     */
+    public function __construct(
+        public Netlist $netlist,
+        public Network $network,
+        public Phasors $phasors,
+        public array $loads,
+        public array $loadVolts,
+        public array $openFuses,
+        public bool $thermostatUp,
+        public array $notes,
+    ) {}
+
+    /** @return list<string> ids of the loads that have pulled in */
+    public function pulledIn(): array
+    {
+        return array_keys(array_filter($this->loads, static fn (LoadState $state): bool => $state === LoadState::PulledIn));
+    }
+
+    /** Current delivered by a transformer, amperes. */
+    public function sourceAmps(string $transformerId): float
+    {
+        return $this->phasors->amps($this->netlist->element($transformerId));
+    }
+
+    /** @return array<string, true> points at hot, seen from the transformers' hot screws through copper */
+    public function energised(): array
+    {
+        $live = [];
+        foreach ($this->netlist->elements as $element) {
+            if ($element->kind !== ElementKind::Winding || $element->emf === 0.0) {
+                continue;
+            }
+            foreach ($this->netlist->region($element->a, static fn (Element $e): bool => $e->kind->isCopper() && ! $e->isOpen()) as $point => $_) {
+                if ($this->phasors->magnitude($point, $element->b) > 10.0) {
+                    $live[$point] = true;
+                }
+            }
+        }
+
+        return $live;
+    }
+}

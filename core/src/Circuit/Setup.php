@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Circuit;
+
+/**
+ * The state that a person puts the house in before a reading: power, what the thermostat calls, whether its face
+ * is off, which conductor ends are lifted, which jumpers are placed, and faults to be looked at.
+ */
+final readonly class Setup
+{
+    /**
+     * @param  list<string>  $closed  plate terminals (as printed) that the thermostat closes to their hot
+     * @param  list<array{string, string}>  $jumpers  pairs of points
+     * @param  list<string>  $lifted  conductor ends, "A4.near"
+     * @param  list<CircuitEdit>  $edits
+     */
+    private function __construct(
+        public bool $power,
+        public array $closed,
+        public bool $faceOff,
+        public array $jumpers,
+        public array $lifted,
+        public array $edits,
+    ) {}
+
+    /** Power on, the thermostat closing these terminals. */
+    public static function calling(string ...$closed): self
+    {
+        return new self(true, array_values($closed), false, [], [], []);
+    }
+
+    /** Power off and proved dead. */
+    public static function isolated(): self
+    {
+        return new self(false, [], false, [], [], []);
+    }
+
+    public function faceOff(): self
+    {
+        return new self($this->power, [], true, $this->jumpers, $this->lifted, $this->edits);
+    }
+
+    public function withJumper(string $a, string $b): self
+    {
+        return new self($this->power, $this->closed, $this->faceOff, [...$this->jumpers, [$a, $b]], $this->lifted, $this->edits);
+    }
+
+    public function lifting(string ...$ends): self
+    {
+        return new self($this->power, $this->closed, $this->faceOff, $this->jumpers, array_values(array_unique([...$this->lifted, ...$ends])), $this->edits);
+    }
+
+    public function with(CircuitEdit ...$edits): self
+    {
+        return new self($this->power, $this->closed, $this->faceOff, $this->jumpers, $this->lifted, array_values([...$this->edits, ...$edits]));
+    }
+}

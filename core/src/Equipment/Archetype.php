@@ -1,0 +1,99 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Equipment;
+
+use Unionbit\Core\Terminal\Place;
+use Unionbit\Core\Terminal\TerminalName;
+
+/** A kind of equipment from the catalogue: its screws, transformers, loads and what each call needs of it. */
+final readonly class Archetype
+{
+    /**
+     * @param  string  $heatSource  gas, oil, electric, hydronic or none
+     * @param  string  $fanInHeat  who runs the fan in heat: equipment, thermostat or none
+     * @param  bool  $commonBonded  the common is bonded to the cabinet
+     * @param  bool  $blowerOnCoolCall  the board runs the blower on Y alone
+     * @param  list<EquipmentTerminal>  $terminals
+     * @param  list<Transformer>  $transformers
+     * @param  list<Load>  $loads
+     * @param  list<LineSwitch>  $switches
+     * @param  array<string, list<string>>  $needs  load ids that must pull in, by call
+     * @param  array<string, int>  $delays  seconds, by name
+     */
+    public function __construct(
+        public string $id,
+        public string $title,
+        public string $short,
+        public string $heatSource,
+        public int $heatStages,
+        public int $coolStages,
+        public bool $reverses,
+        public string $fanInHeat,
+        public bool $commonBonded,
+        public bool $blowerOnCoolCall,
+        public array $terminals,
+        public array $transformers,
+        public array $loads,
+        public array $switches,
+        public array $needs,
+        public array $delays,
+    ) {}
+
+    /** @return list<string> letters printed at a place */
+    public function printedAt(Place $place): array
+    {
+        $printed = [];
+        foreach ($this->terminals as $terminal) {
+            if ($terminal->place === $place) {
+                $printed[] = $terminal->printed;
+            }
+        }
+
+        return $printed;
+    }
+
+    public function terminal(Place $place, string $printed): ?EquipmentTerminal
+    {
+        foreach ($this->terminals as $terminal) {
+            if ($terminal->place === $place && $terminal->printed === $printed) {
+                return $terminal;
+            }
+        }
+
+        return null;
+    }
+
+    public function terminalNamed(Place $place, TerminalName $name): ?EquipmentTerminal
+    {
+        foreach ($this->terminals as $terminal) {
+            if ($terminal->place === $place && $terminal->name === $name) {
+                return $terminal;
+            }
+        }
+
+        return null;
+    }
+
+    public function load(string $id): ?Load
+    {
+        foreach ($this->loads as $load) {
+            if ($load->id === $id) {
+                return $load;
+            }
+        }
+
+        return null;
+    }
+
+    /** @param list<Transformer> $transformers with the ratings that the survey found */
+    public function withTransformers(array $transformers): self
+    {
+        return new self(
+            $this->id, $this->title, $this->short, $this->heatSource, $this->heatStages, $this->coolStages, $this->reverses,
+            $this->fanInHeat, $this->commonBonded, $this->blowerOnCoolCall, $this->terminals, $transformers, $this->loads,
+            $this->switches, $this->needs, $this->delays,
+        );
+    }
+}

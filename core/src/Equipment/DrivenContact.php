@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Equipment;
+
+/** A contact in the control circuit that an input or coil drives, after a delay. */
+final readonly class DrivenContact
+{
+    /**
+     * @param  bool  $normallyClosed  closed while the driver is at rest
+     * @param  float  $delaySeconds  from the driver's pull-in to the contact's movement
+     */
+    public function __construct(
+        public string $id,
+        public string $label,
+        public string $from,
+        public string $to,
+        public bool $normallyClosed,
+        public float $delaySeconds,
+    ) {}
+}

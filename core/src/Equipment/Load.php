@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Equipment;
+
+/** Something of the equipment that current flows through, between two points of the circuit. */
+final readonly class Load
+{
+    /**
+     * @param  string  $from  point on the hot side, "indoor.G"
+     * @param  string  $to  point on the common side
+     * @param  ?string  $observable  what a person notices when it has pulled in: blower, outdoor-unit, burner
+     * @param  list<DrivenContact>  $drives  contacts that move with it
+     */
+    public function __construct(
+        public string $id,
+        public LoadKind $kind,
+        public string $label,
+        public string $from,
+        public string $to,
+        public ?string $observable = null,
+        public array $drives = [],
+    ) {}
+}

@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Equipment;
+
+/**
+ * Kinds of loads with their default electrical figures at 24 V (general engineering practice; a nameplate or a
+ * measurement overrides them).
+ */
+enum LoadKind: string
+{
+    case Contactor = 'contactor';
+    case Relay = 'relay';
+    case ReversingValve = 'reversing-valve';
+    case Sequencer = 'sequencer';
+    case GasValve = 'gas-valve';
+    case ZoneValve = 'zone-valve';
+    case BoardInput = 'board-input';
+    case BoardLogic = 'board-logic';
+
+    /**
+     * Impedance in ohms at 60 Hz as [resistance, reactance], at rest or pulled in.
+     *
+     * @return array{float, float}
+     */
+    public function impedance(bool $pulledIn): array
+    {
+        return match ($this) {
+            self::Contactor => $pulledIn ? self::fromVa(8.0, 0.35) : self::fromVa(30.0, 0.75),
+            self::Relay => self::fromVa(4.0, 0.6),
+            self::ReversingValve => self::fromVa($pulledIn ? 7.0 : 12.0, 0.4),
+            self::Sequencer => self::fromVa(5.0, 1.0),
+            self::GasValve => self::fromVa(0.45 * 24.0, 0.9),
+            self::ZoneValve => self::fromVa(6.0, 0.8),
+            self::BoardInput => [2200.0, 0.0],
+            self::BoardLogic => self::fromVa(3.0, 1.0),
+        };
+    }
+
+    /** DC resistance in ohms, as an ohmmeter shows it. */
+    public function dcOhms(): float
+    {
+        return match ($this) {
+            self::Contactor => 13.0,
+            self::Relay, self::ZoneValve => 60.0,
+            self::ReversingValve => 17.0,
+            self::Sequencer => 115.0,
+            self::GasValve => 45.0,
+            self::BoardInput => 2200.0,
+            self::BoardLogic => 5000.0,
+        };
+    }
+
+    /** Whether it has a rest and a pulled-in state that thresholds decide. */
+    public function hasState(): bool
+    {
+        return $this !== self::BoardLogic;
+    }
+
+    /** A coil proper: it can buzz between the thresholds and its impedance has the ±20 % tolerance. */
+    public function isCoil(): bool
+    {
+        return match ($this) {
+            self::BoardInput, self::BoardLogic => false,
+            default => true,
+        };
+    }
+
+    /** Readings through it depend on the meter. */
+    public function isElectronic(): bool
+    {
+        return $this === self::BoardInput || $this === self::BoardLogic;
+    }
+
+    /** @return array{float, float} ohms, from volt-amperes at 24 V and power factor */
+    private static function fromVa(float $va, float $powerFactor): array
+    {
+        $ohms = 24.0 * 24.0 / $va;
+
+        return [$ohms * $powerFactor, $ohms * sqrt(1.0 - $powerFactor * $powerFactor)];
+    }
+}

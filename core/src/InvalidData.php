@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core;
+
+/** Data handed to the core that it cannot use: names the place (JSON pointer), the value and what is allowed. */
+final class InvalidData extends \InvalidArgumentException
+{
+    private function __construct(public readonly string $pointer, string $message)
+    {
+        parent::__construct($pointer.': '.$message);
+    }
+
+    public static function missing(string $pointer, string $allowed): self
+    {
+        return new self($pointer, "is missing; allowed: {$allowed}");
+    }
+
+    public static function notAllowed(string $pointer, mixed $value, string $allowed): self
+    {
+        return new self($pointer, 'is '.(json_encode($value) ?: get_debug_type($value))."; allowed: {$allowed}");
+    }
+}

@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Job;
+
+/** What the survey found of the supply and of the old plate. Null means: not looked at yet, the default is used. */
+final readonly class Facts
+{
+    /**
+     * @param  ?float  $lineVolts  measured at the transformer's line leads; default 120 V
+     * @param  ?float  $tapVolts  primary tap in use; default 120 V
+     * @param  ?float  $transformerVa  from the transformer's plate
+     * @param  ?float  $fuseAmps  rating of the fuse in place
+     * @param  ?bool  $commonBonded  common bonded to the cabinet
+     * @param  LinkState  $plateLink  R–Rc link found on the old plate
+     * @param  ?string  $oldPower  what the old thermostat ran on: battery, common or mechanical
+     */
+    public function __construct(
+        public ?float $lineVolts = null,
+        public ?float $tapVolts = null,
+        public ?float $transformerVa = null,
+        public ?float $fuseAmps = null,
+        public ?bool $commonBonded = null,
+        public LinkState $plateLink = LinkState::Unknown,
+        public ?string $oldPower = null,
+    ) {}
+
+    public function line(): float
+    {
+        return $this->lineVolts ?? 120.0;
+    }
+
+    public function tap(): float
+    {
+        return $this->tapVolts ?? 120.0;
+    }
+}

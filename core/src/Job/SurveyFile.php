@@ -1,0 +1,109 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Job;
+
+use Unionbit\Core\Equipment\Archetype;
+use Unionbit\Core\InvalidData;
+use Unionbit\Core\Node;
+use Unionbit\Core\Terminal\Colour;
+use Unionbit\Core\Terminal\Place;
+use Unionbit\Core\Wiring\Cable;
+use Unionbit\Core\Wiring\Conductor;
+use Unionbit\Core\Wiring\End;
+use Unionbit\Core\Wiring\EndState;
+use Unionbit\Core\Wiring\Evidence;
+use Unionbit\Core\Wiring\Jumper;
+
+/** Reads and writes the survey part of a job document. */
+final class SurveyFile
+{
+    /** @throws InvalidData */
+    public static function read(mixed $json, Archetype $archetype): Installation
+    {
+        $node = Node::root($json);
+
+        return new Installation($archetype, self::facts($node->has('facts') ? $node->at('facts') : Node::root([])), array_map(self::cable(...), $node->each('cables')), array_map(
+            static fn (Node $n): Jumper => new Jumper($n->enum('place', Place::class), $n->string('a'), $n->string('b'), $n->string('label')),
+            $node->each('jumpers'),
+        ));
+    }
+
+    /** @return array<string, mixed> */
+    public static function write(Installation $installation): array
+    {
+        $facts = $installation->facts;
+
+        return [
+            'archetype' => $installation->archetype->id,
+            'facts' => [
+                'lineVolts' => $facts->lineVolts, 'tapVolts' => $facts->tapVolts, 'transformerVa' => $facts->transformerVa,
+                'fuseAmps' => $facts->fuseAmps, 'commonBonded' => $facts->commonBonded, 'plateLink' => $facts->plateLink->value,
+                'oldPower' => $facts->oldPower,
+            ],
+            'cables' => array_map(self::writeCable(...), $installation->cables),
+            'jumpers' => array_map(static fn (Jumper $j): array => ['place' => $j->place->value, 'a' => $j->a, 'b' => $j->b, 'label' => $j->label], $installation->jumpers),
+        ];
+    }
+
+    private static function facts(Node $node): Facts
+    {
+        $number = static fn (string $key, float $min, float $max): ?float => $node->has($key) ? $node->number($key, null, $min, $max) : null;
+
+        return new Facts(
+            $number('lineVolts', 90, 300), $number('tapVolts', 90, 300), $number('transformerVa', 10, 200), $number('fuseAmps', 0.5, 30),
+            $node->has('commonBonded') ? $node->bool('commonBonded') : null,
+            $node->has('plateLink') ? $node->enum('plateLink', LinkState::class) : LinkState::Unknown,
+            $node->has('oldPower') ? $node->string('oldPower') : null,
+        );
+    }
+
+    private static function cable(Node $node): Cable
+    {
+        $gauge = $node->int('gauge', 18);
+        if (! isset(Cable::OHMS_PER_FOOT[$gauge])) {
+            throw InvalidData::notAllowed($node->pointer.'/gauge', $gauge, implode(', ', array_keys(Cable::OHMS_PER_FOOT)));
+        }
+        $conductors = array_map(self::conductor(...), $node->each('conductors'));
+        $numbers = [];
+        foreach ($conductors as $index => $conductor) {
+            if (isset($numbers[$conductor->number])) {
+                throw InvalidData::notAllowed("{$node->pointer}/conductors/{$index}/number", $conductor->number, 'a number no other conductor of the cable has');
+            }
+            $numbers[$conductor->number] = true;
+        }
+
+        return (new Cable($node->string('id'), $node->enum('from', Place::class), $node->enum('to', Place::class), $gauge, $node->number('feet', null, 1, 1000), []))->withConductors($conductors);
+    }
+
+    private static function conductor(Node $node): Conductor
+    {
+        return new Conductor(
+            $node->int('number'), $node->enum('colour', Colour::class), self::end($node->at('near')), self::end($node->at('far')), $node->enum('evidence', Evidence::class),
+            $node->has('stripe') ? $node->enum('stripe', Colour::class) : null,
+            $node->has('colourAfterSplice') ? $node->enum('colourAfterSplice', Colour::class) : null,
+            $node->string('note', ''),
+        );
+    }
+
+    /** @throws InvalidData */
+    public static function end(Node $node): End
+    {
+        $state = $node->enum('state', EndState::class);
+
+        return $state === EndState::Landed ? End::landed($node->string('terminal')) : End::free($state);
+    }
+
+    /** @return array<string, mixed> */
+    private static function writeCable(Cable $cable): array
+    {
+        return [
+            'id' => $cable->id, 'from' => $cable->from->value, 'to' => $cable->to->value, 'gauge' => $cable->gauge, 'feet' => $cable->feet,
+            'conductors' => array_map(static fn (Conductor $c): array => [
+                'number' => $c->number, 'colour' => $c->colour->value, 'stripe' => $c->stripe?->value, 'near' => $c->near->toArray(), 'far' => $c->far->toArray(),
+                'evidence' => $c->evidence->value, 'colourAfterSplice' => $c->colourAfterSplice?->value, 'note' => $c->note,
+            ], $cable->conductors),
+        ];
+    }
+}

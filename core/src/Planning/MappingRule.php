@@ -1,0 +1,14 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Planning;
+
+use Unionbit\Core\Finding;
+
+/** One mapping rule: what is wrong, or worth knowing, about where conductors land. */
+interface MappingRule
+{
+    /** @return list<Finding> */
+    public function check(Plan $plan): array;
+}

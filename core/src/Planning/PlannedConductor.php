@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Planning;
+
+use Unionbit\Core\Terminal\Place;
+use Unionbit\Core\Terminal\TerminalName;
+use Unionbit\Core\Terminal\Vocabulary;
+use Unionbit\Core\Wiring\Conductor;
+use Unionbit\Core\Wiring\End;
+
+/** A conductor of the thermostat cable with what the plan does with it, and what its two ends mean. */
+final readonly class PlannedConductor
+{
+    private function __construct(
+        public Conductor $conductor,
+        public End $wall,
+        public End $board,
+        public ?TerminalName $wallName,
+        public ?TerminalName $boardName,
+    ) {}
+
+    /** @return list<self> */
+    public static function all(Plan $plan): array
+    {
+        $heatPump = $plan->installation->archetype->reverses;
+
+        return array_map(static function (Conductor $conductor) use ($plan, $heatPump): self {
+            $wall = $plan->landing->wall[$conductor->number] ?? $conductor->near;
+            $board = $plan->landing->indoor[$conductor->number] ?? $conductor->far;
+
+            return new self(
+                $conductor, $wall, $board,
+                $wall->terminal === null ? null : $plan->profile->terminal($wall->terminal)?->name,
+                $board->terminal === null ? null : Vocabulary::resolve($board->terminal, Place::Indoor, $heatPump)->name,
+            );
+        }, $plan->installation->wallCable()->conductors ?? []);
+    }
+
+    public function id(): string
+    {
+        return 'A'.$this->conductor->number;
+    }
+}

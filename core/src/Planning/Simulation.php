@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Planning;
+
+use Unionbit\Core\Call\CallName;
+use Unionbit\Core\Call\CallTable;
+use Unionbit\Core\Circuit\Circuit;
+use Unionbit\Core\Circuit\LoadState;
+use Unionbit\Core\Circuit\OperatingPoint;
+use Unionbit\Core\Circuit\Setup;
+use Unionbit\Core\Equipment\Load;
+
+/**
+ * Proof of a plan by simulation: every call that equipment and thermostat share pulls in exactly the loads that
+ * the equipment needs and no other, no fuse opens, and the thermostat stays powered.
+ */
+final class Simulation
+{
+    /** @return list<CallProof> */
+    public static function prove(Plan $plan): array
+    {
+        $circuit = $plan->circuit();
+        $table = CallTable::needed($plan->installation->archetype);
+
+        return array_map(static fn (CallName $call): CallProof => self::call($circuit, $plan, $table, $call), $table->calls());
+    }
+
+    private static function call(Circuit $circuit, Plan $plan, CallTable $table, CallName $call): CallProof
+    {
+        $closes = $table->printed($call, $plan->profile);
+        $point = $circuit->operate(Setup::calling(...$closes));
+        $archetype = $plan->installation->archetype;
+        $needed = $archetype->needs[$call->value] ?? [];
+
+        $problems = $point->notes;
+        $in = [];
+        foreach ($archetype->loads as $load) {
+            $state = $point->loads[$load->id];
+            if ($load->kind->hasState() && $state === LoadState::PulledIn) {
+                $in[] = $load->label;
+                if (! in_array($load->id, $needed, true)) {
+                    $problems[] = "The {$load->label} pulls in and should not.";
+                }
+            } elseif (in_array($load->id, $needed, true)) {
+                $problems[] = self::missing($load, $state, $point);
+            }
+        }
+        if (! $point->thermostatUp) {
+            $problems[] = 'The thermostat has no power: its display is blank and no call closes.';
+        }
+
+        return new CallProof($call, $closes, $in, array_values(array_unique($problems)), $point->sourceAmps($archetype->transformers[0]->id));
+    }
+
+    private static function missing(Load $load, LoadState $state, OperatingPoint $point): string
+    {
+        return sprintf('The %s is %s at %.1f V.', $load->label, $state->label(), $point->loadVolts[$load->id]);
+    }
+}

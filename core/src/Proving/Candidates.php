@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Proving;
+
+use Unionbit\Core\Circuit\Circuit;
+use Unionbit\Core\Circuit\CircuitEdit;
+use Unionbit\Core\Circuit\Edit\CoilShorted;
+use Unionbit\Core\Circuit\Edit\Opened;
+use Unionbit\Core\Circuit\Edit\Touching;
+use Unionbit\Core\Circuit\ElementKind;
+use Unionbit\Core\Circuit\Meter;
+use Unionbit\Core\Circuit\Setup;
+use Unionbit\Core\Equipment\LoadKind;
+
+/**
+ * Single changes of the circuit that would give an unexpected reading, each solved on the circuit of the job:
+ * what a failed verdict names as its reason.
+ */
+final readonly class Candidates
+{
+    /** Source tolerance, both ways, that a candidate's nominal reading is allowed; and volts of pick-up. */
+    private const SPREAD = 0.11;
+
+    private const FLOOR = 1.0;
+
+    public function __construct(private Circuit $circuit) {}
+
+    /**
+     * @param  float  $value  volts actually read
+     * @return list<array{edit: CircuitEdit, says: string}> likeliest first
+     */
+    public function forVolts(Setup $setup, string $a, string $b, float $value): array
+    {
+        $meter = new Meter($this->circuit);
+        $netlist = $this->circuit->netlist($setup);
+        $found = [];
+        foreach ($this->edits($setup) as $edit) {
+            $nominal = $meter->nominalVolts($setup->with($edit), $a, $b);
+            $fits = $nominal === null ? $value <= 20.0 : abs($value - $nominal) <= self::SPREAD * $nominal + self::FLOOR;
+            if ($fits) {
+                $found[] = ['edit' => $edit, 'says' => $edit->describe($netlist)];
+            }
+        }
+
+        return $found;
+    }
+
+    /** @return list<CircuitEdit> in the order of how often they are met */
+    private function edits(Setup $setup): array
+    {
+        $elements = $this->circuit->netlist($setup)->elements;
+        $switches = $fuses = $wires = $loads = $other = [];
+        foreach ($elements as $element) {
+            match (true) {
+                $element->isOpen() => null,
+                $element->kind === ElementKind::ThermostatSwitch => $switches[] = new Opened($element->id),
+                $element->kind === ElementKind::Fuse => $fuses[] = new Opened($element->id),
+                $element->kind === ElementKind::Wire && str_ends_with($element->id, '.h1') => $wires[] = new Opened($element->id),
+                $element->kind === ElementKind::Load => $loads[] = new Opened($element->id),
+                $element->kind === ElementKind::Winding, $element->kind === ElementKind::SafetySwitch, $element->kind === ElementKind::Jumper => $other[] = new Opened($element->id),
+                default => null,
+            };
+        }
+        $shorts = [];
+        foreach ($this->circuit->installation->archetype->loads as $load) {
+            if ($load->kind->isCoil() && $load->kind !== LoadKind::GasValve) {
+                $shorts[] = new CoilShorted($load->id);
+            }
+        }
+
+        return [...$switches, ...$fuses, ...$wires, ...$other, ...$loads, ...$shorts, ...$this->touches()];
+    }
+
+    /** @return list<CircuitEdit> neighbouring conductors of each cable */
+    private function touches(): array
+    {
+        $touches = [];
+        foreach ($this->circuit->installation->cables as $cable) {
+            for ($n = 1, $count = count($cable->conductors); $n < $count; $n++) {
+                $touches[] = new Touching("{$cable->id}{$cable->conductors[$n - 1]->number}.mid", "{$cable->id}{$cable->conductors[$n]->number}.mid");
+            }
+        }
+
+        return $touches;
+    }
+}

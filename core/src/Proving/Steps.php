@@ -1,0 +1,192 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Proving;
+
+use Unionbit\Core\Call\CallName;
+use Unionbit\Core\Call\CallTable;
+use Unionbit\Core\Circuit\Setup;
+use Unionbit\Core\Equipment\Load;
+use Unionbit\Core\Planning\Plan;
+use Unionbit\Core\Terminal\Place;
+use Unionbit\Core\Terminal\TerminalName;
+use Unionbit\Core\Thermostat\PlateTerminal;
+
+/** The proofs that a plan can have: fan first, then cooling, then heating; each by jumper and by voltage. */
+final readonly class Steps
+{
+    public function __construct(private Plan $plan) {}
+
+    /** @return list<Step> */
+    public function all(): array
+    {
+        $steps = [];
+        foreach (CallTable::needed($this->plan->installation->archetype)->calls() as $call) {
+            if ($call !== CallName::Idle) {
+                $steps[] = $this->step($call, Method::Jumper);
+                $steps[] = $this->step($call, Method::Voltage);
+            }
+        }
+
+        return array_values(array_filter($steps));
+    }
+
+    public function find(string $key): ?Step
+    {
+        foreach ($this->all() as $step) {
+            if ($step->key() === $key) {
+                return $step;
+            }
+        }
+
+        return null;
+    }
+
+    private function step(CallName $call, Method $method): ?Step
+    {
+        $closes = CallTable::needed($this->plan->installation->archetype)->printed($call, $this->plan->profile);
+        $terminals = array_values(array_filter(array_map($this->plan->profile->terminal(...), $closes)));
+        $hot = $this->hotScrew($terminals);
+        if ($terminals === [] || $hot === null) {
+            return null;
+        }
+        $jumper = $method === Method::Jumper;
+        $loads = array_values(array_filter(array_map($this->plan->installation->archetype->load(...), $this->plan->installation->archetype->needs[$call->value] ?? [])));
+        $letters = implode(', ', $closes);
+        $inFace = $this->plan->profile->switchesInFace;
+        $do = $jumper
+            ? ($inFace ? "Power off. Take the face off the base and join {$hot} to {$letters} with a secured jumper." : "Power off. Lift the conductors of {$hot}, {$letters} from the plate and join their ends with a secured jumper.").' Then power on.'
+            : "Power on, face on. Ask the thermostat for {$this->ask($call)}.";
+
+        return new Step(
+            $call, $method, $jumper, $do, $closes, $hot, $this->wait($call, $method),
+            $jumper ? $this->jumpered($hot, $terminals) : Setup::calling(...$closes),
+            $this->probes($terminals, $hot, $jumper), $this->signs($loads),
+            $jumper ? ["Jumper {$hot} to {$letters} out", $inFace ? 'Face back on its base' : 'Conductors back on their screws, tugged'] : [],
+        );
+    }
+
+    /** @param list<PlateTerminal> $terminals */
+    private function hotScrew(array $terminals): ?string
+    {
+        $landed = [];
+        foreach ($this->plan->landing->wall as $end) {
+            $name = $end->terminal === null ? null : $this->plan->profile->terminal($end->terminal)?->name;
+            if ($name?->isHot() === true) {
+                $landed[] = (string) $end->terminal;
+            }
+        }
+        $wanted = $terminals[0]->hot ?? null;
+
+        return in_array($wanted, $landed, true) ? $wanted : ($landed[0] ?? null);
+    }
+
+    /** @param list<PlateTerminal> $terminals */
+    private function jumpered(string $hot, array $terminals): Setup
+    {
+        $setup = Setup::calling()->faceOff();
+        if ($this->plan->profile->switchesInFace) {
+            foreach ($terminals as $terminal) {
+                $setup = $setup->withJumper("wall.{$hot}", $terminal->point());
+            }
+
+            return $setup;
+        }
+        $from = $this->tip($hot);
+        foreach ($terminals as $terminal) {
+            $to = $this->tip($terminal->printed);
+            if ($from !== null && $to !== null) {
+                $setup = $setup->lifting($from, $to)->withJumper($from, $to);
+            }
+        }
+
+        return $setup;
+    }
+
+    private function tip(string $screw): ?string
+    {
+        $numbers = $this->plan->landing->on($screw);
+
+        return $numbers === [] ? null : "A{$numbers[0]}.near";
+    }
+
+    /**
+     * @param  list<PlateTerminal>  $terminals
+     * @return list<Probe>
+     */
+    private function probes(array $terminals, string $hot, bool $jumper): array
+    {
+        $main = $terminals[0];
+        $archetype = $this->plan->installation->archetype;
+        $common = $this->plan->profile->named(TerminalName::C);
+        $atWall = $common !== null && $this->plan->landing->on($common->printed) !== [];
+        $board = $archetype->terminalNamed(Place::Indoor, $main->name);
+        $outdoor = $archetype->terminalNamed(Place::Outdoor, $main->name);
+        $outdoorCommon = $archetype->terminalNamed(Place::Outdoor, TerminalName::C);
+
+        $probes = [];
+        if (! $jumper) {
+            $probes[] = new Probe("wall.{$hot}", $main->point(), 'terminal closed');
+            if ($atWall) {
+                $probes[] = new Probe($main->point(), $common->point(), 'voltage leaves the wall');
+            }
+        }
+        if ($board !== null) {
+            $probes[] = new Probe($board->point(), 'indoor.C', 'voltage arrives at the board');
+        }
+        if ($outdoor !== null && $outdoorCommon !== null) {
+            $probes[] = new Probe($outdoor->point(), $outdoorCommon->point(), 'voltage at the outdoor unit');
+        }
+
+        return $probes;
+    }
+
+    /**
+     * @param  list<Load>  $loads
+     * @return list<Sign>
+     */
+    private function signs(array $loads): array
+    {
+        $signs = [];
+        foreach ($loads as $load) {
+            $sign = match ($load->observable) {
+                'blower' => new Sign('blower', 'Blower runs', 'ear', $load->id),
+                'outdoor-unit' => new Sign('outdoor-unit', 'Contactor clacks in, outdoor unit runs', 'ear', $load->id),
+                'burner' => new Sign('burner', 'Burner lights, blower follows by itself', 'eye', $load->id),
+                default => null,
+            };
+            if ($sign !== null) {
+                $signs[] = $sign;
+            }
+        }
+
+        return $signs;
+    }
+
+    private function wait(CallName $call, Method $method): Wait
+    {
+        $delays = $this->plan->installation->archetype->delays;
+        if ($call->isCooling()) {
+            $seconds = $delays['compressor-off'] ?? 300;
+
+            return $method === Method::Jumper
+                ? new Wait($seconds, 'Compressor off time. With the thermostat out, only you protect the compressor: do not make live before.', Wait::FROM_POWER_OFF)
+                : new Wait($seconds, 'Compressor minimum off, counted from the last power-on.', Wait::FROM_POWER_ON);
+        }
+        if ($call->isHeating()) {
+            return new Wait($delays['ignition'] ?? 60, 'Ignition sequence before the gas valve opens.', Wait::FROM_START);
+        }
+
+        return new Wait(5, 'The blower relay answers at once; the motor takes a moment.', Wait::FROM_START);
+    }
+
+    private function ask(CallName $call): string
+    {
+        return match (true) {
+            $call->isCooling() => 'cooling, well below room temperature',
+            $call->isHeating() => 'heat, well above room temperature',
+            default => 'fan on',
+        };
+    }
+}

@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Proving;
+
+/** A delay that must pass before a step can be judged, why, and from which moment it counts. */
+final readonly class Wait
+{
+    public const FROM_START = 'start';
+
+    public const FROM_POWER_ON = 'power-on';
+
+    public const FROM_POWER_OFF = 'power-off';
+
+    public function __construct(
+        public int $seconds,
+        public string $reason,
+        public string $from,
+    ) {}
+}

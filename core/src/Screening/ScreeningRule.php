@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Screening;
+
+use Unionbit\Core\Finding;
+use Unionbit\Core\Job\Installation;
+
+/** One screening rule: is the system fit to work on, and what in the survey is not to be trusted? */
+interface ScreeningRule
+{
+    /**
+     * @param  list<SurveyReading>  $readings
+     * @return list<Finding>
+     */
+    public function check(Installation $installation, array $readings): array;
+}

@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Setting;
+
+/** A setting with the value that follows from the survey, why, and what happens with each other choice. */
+final readonly class DerivedSetting
+{
+    /**
+     * @param  string  $menuLabel  the profile's own words for it
+     * @param  array<string, string>  $choices  choice to the profile's own words
+     * @param  array<string, string>  $ifWrong  other choice to the consequence, from the circuit
+     * @param  ?string  $lacking  set where the profile does not have this setting: the consequence
+     */
+    public function __construct(
+        public SettingKey $key,
+        public string $value,
+        public string $reason,
+        public string $menuLabel,
+        public array $choices,
+        public array $ifWrong,
+        public ?string $lacking = null,
+    ) {}
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        $choices = [];
+        foreach ($this->choices as $choice => $menu) {
+            $choices[] = ['value' => (string) $choice, 'label' => $this->key->choiceLabel((string) $choice), 'menu' => $menu, 'ifWrong' => $this->ifWrong[$choice] ?? null];
+        }
+
+        return [
+            'key' => $this->key->value, 'label' => $this->key->label(), 'value' => $this->value, 'valueLabel' => $this->key->choiceLabel($this->value),
+            'reason' => $this->reason, 'menuLabel' => $this->menuLabel, 'menuValue' => $this->choices[$this->value] ?? null, 'choices' => $choices, 'lacking' => $this->lacking,
+        ];
+    }
+}

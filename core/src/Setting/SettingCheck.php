@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Setting;
+
+use Unionbit\Core\Call\CallTable;
+use Unionbit\Core\Finding;
+use Unionbit\Core\Planning\Plan;
+use Unionbit\Core\Severity;
+use Unionbit\Core\Terminal\TerminalName;
+
+/** Compares what the thermostat closes with the entered settings to what the equipment needs, call by call. */
+final class SettingCheck
+{
+    /**
+     * @param  array<string, string>  $entered  value by setting key
+     * @return list<Finding>
+     */
+    public static function check(Plan $plan, array $entered): array
+    {
+        $findings = [];
+        foreach (Derivation::all($plan) as $setting) {
+            $value = $entered[$setting->key->value] ?? null;
+            if ($value !== null && $value !== $setting->value) {
+                $findings[] = Finding::of('SET', Severity::Error, "{$setting->key->label()} is {$setting->key->choiceLabel($value)}, should be {$setting->key->choiceLabel($setting->value)}", $setting->ifWrong[$value] ?? $setting->reason, "{$setting->reason} Enter {$setting->menuLabel}: ".($setting->choices[$setting->value] ?? $setting->value).'.');
+            }
+        }
+        $landed = [];
+        foreach ($plan->landing->wall as $end) {
+            $landed[] = $end->terminal === null ? null : $plan->profile->terminal($end->terminal)?->name;
+        }
+        $made = CallTable::made($plan->profile, Derivation::callSettings($plan, $entered));
+        foreach ($made->calls() as $call) {
+            foreach ($made->closes($call) as $name) {
+                if (! in_array($name, $landed, true)) {
+                    $findings[] = Finding::of('SET', Severity::Warning, "{$call->label()} closes {$name->value}, where nothing lands", 'The call does not reach the equipment.', 'Land a conductor there, or accept that this call is lost.');
+                }
+            }
+        }
+
+        return $findings;
+    }
+
+    /**
+     * The call table for the screen: calls by plate terminals, with what is closed now and what is needed.
+     *
+     * @param  array<string, string>  $entered
+     * @return array{columns: list<array{printed: string, role: string}>, rows: list<array{call: string, label: string, cells: list<array{closed: bool, needed: bool}>}>}
+     */
+    public static function table(Plan $plan, array $entered): array
+    {
+        $needed = CallTable::needed($plan->installation->archetype);
+        $made = CallTable::made($plan->profile, Derivation::callSettings($plan, $entered));
+        $columns = array_map(static fn ($t): array => ['printed' => $t->printed, 'role' => $t->name->isHot() ? 'hot' : ($t->name === TerminalName::C ? 'common' : 'call')], $plan->profile->terminals);
+        $rows = [];
+        foreach ($needed->calls() as $call) {
+            $cells = array_map(static fn ($t): array => [
+                'closed' => in_array($t->name, $made->closes($call), true), 'needed' => in_array($t->name, $needed->closes($call), true),
+            ], $plan->profile->terminals);
+            $rows[] = ['call' => $call->value, 'label' => $call->label(), 'cells' => $cells];
+        }
+
+        return ['columns' => $columns, 'rows' => $rows];
+    }
+}

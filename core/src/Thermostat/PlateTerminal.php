@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Thermostat;
+
+use Unionbit\Core\Terminal\TerminalName;
+
+/** A screw on the thermostat's plate; for a call terminal, the hot screw that its switch takes from. */
+final readonly class PlateTerminal
+{
+    public function __construct(
+        public string $printed,
+        public TerminalName $name,
+        public ?string $hot,
+        public int $wires,
+    ) {}
+
+    /** The point's name in the circuit, "wall.Y". */
+    public function point(): string
+    {
+        return 'wall.'.$this->printed;
+    }
+}

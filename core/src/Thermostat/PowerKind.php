@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Thermostat;
+
+/** Where a thermostat takes its own power from. */
+enum PowerKind: string
+{
+    case Battery = 'battery';
+    case Common = 'common';
+    case CommonOrBattery = 'common-or-battery';
+
+    public function label(): string
+    {
+        return match ($this) {
+            self::Battery => 'batteries',
+            self::Common => 'R and C',
+            self::CommonOrBattery => 'R and C, or batteries',
+        };
+    }
+}

@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Thermostat;
+
+use Unionbit\Core\InvalidData;
+use Unionbit\Core\Node;
+use Unionbit\Core\Terminal\TerminalName;
+
+/** Reads a thermostat profile from decoded JSON: the catalogue's, or a user's own file of the same schema. */
+final class ProfileReader
+{
+    /** @throws InvalidData */
+    public static function read(mixed $json): Profile
+    {
+        $node = Node::root($json);
+        $link = $node->at('link');
+        $power = $node->at('power');
+        $between = $link->strings('between');
+
+        $menu = [];
+        foreach ($node->keys('menu') as $key) {
+            $entry = $node->at('menu')->at($key);
+            $choices = [];
+            foreach ($entry->keys('choices') as $choice) {
+                $choices[$choice] = $entry->at('choices')->string($choice);
+            }
+            $menu[$key] = ['label' => $entry->string('label'), 'choices' => $choices];
+        }
+
+        return new Profile(
+            $node->string('id'), $node->string('title'),
+            array_map(static fn (Node $n): PlateTerminal => new PlateTerminal(
+                $n->string('printed'), $n->enum('name', TerminalName::class), $n->has('hot') ? $n->string('hot') : null, $n->int('wires', 1),
+            ), $node->each('terminals')),
+            count($between) === 2 ? [$between[0], $between[1]] : null,
+            $link->string('kind'),
+            $node->at('stages')->int('heat'), $node->at('stages')->int('cool'),
+            $node->string('switches') === 'face',
+            $power->enum('kind', PowerKind::class),
+            $power->has('from') ? $power->string('from') : null,
+            $power->number('va', 0.0, 0.0, 20.0),
+            $node->string('remoteControl', 'none'),
+            $menu,
+        );
+    }
+}

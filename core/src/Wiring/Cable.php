@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Wiring;
+
+use Unionbit\Core\Terminal\Place;
+
+/** A jacketed run of conductors between two places. */
+final readonly class Cable
+{
+    /** Copper at 20 °C, ohms per foot one way, by gauge (standard wire tables). */
+    public const OHMS_PER_FOOT = [18 => 0.00639, 20 => 0.01015, 22 => 0.01614, 24 => 0.02567];
+
+    /**
+     * @param  string  $id  "A" for the thermostat cable, "B" for the outdoor cable
+     * @param  int  $gauge  AWG, one of the keys of OHMS_PER_FOOT
+     * @param  float  $feet  length one way
+     * @param  list<Conductor>  $conductors  in the order of their numbers
+     */
+    public function __construct(
+        public string $id,
+        public Place $from,
+        public Place $to,
+        public int $gauge,
+        public float $feet,
+        public array $conductors,
+    ) {}
+
+    /** Resistance of one conductor end to end, without its landed ends. */
+    public function conductorOhms(): float
+    {
+        return self::OHMS_PER_FOOT[$this->gauge] * $this->feet;
+    }
+
+    public function conductor(int $number): ?Conductor
+    {
+        foreach ($this->conductors as $conductor) {
+            if ($conductor->number === $number) {
+                return $conductor;
+            }
+        }
+
+        return null;
+    }
+
+    /** @param list<Conductor> $conductors */
+    public function withConductors(array $conductors): self
+    {
+        usort($conductors, static fn (Conductor $a, Conductor $b): int => $a->number <=> $b->number);
+
+        return new self($this->id, $this->from, $this->to, $this->gauge, $this->feet, $conductors);
+    }
+
+    /** "18/5 · 42 ft" */
+    public function label(): string
+    {
+        return sprintf('%d/%d · %s ft', $this->gauge, max(1, count($this->conductors)), rtrim(rtrim(number_format($this->feet, 1, '.', ''), '0'), '.'));
+    }
+}

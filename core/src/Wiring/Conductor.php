@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Wiring;
+
+use Unionbit\Core\Terminal\Colour;
+
+/**
+ * One insulated conductor of a cable, with both ends. `near` is the end at the cable's `from` place (the wall,
+ * for the thermostat cable), `far` the end at its `to` place.
+ */
+final readonly class Conductor
+{
+    /**
+     * @param  int  $number  its fixed place in the cable, from 1
+     * @param  ?Colour  $colourAfterSplice  colour at the far end, where a splice changes it
+     */
+    public function __construct(
+        public int $number,
+        public Colour $colour,
+        public End $near,
+        public End $far,
+        public Evidence $evidence,
+        public ?Colour $stripe = null,
+        public ?Colour $colourAfterSplice = null,
+        public string $note = '',
+    ) {}
+
+    public function withNear(End $near): self
+    {
+        return new self($this->number, $this->colour, $near, $this->far, $this->evidence, $this->stripe, $this->colourAfterSplice, $this->note);
+    }
+
+    public function withFar(End $far): self
+    {
+        return new self($this->number, $this->colour, $this->near, $far, $this->evidence, $this->stripe, $this->colourAfterSplice, $this->note);
+    }
+
+    /** "4 yellow", or "4 white/red" with a tracer stripe. */
+    public function name(): string
+    {
+        return $this->number.' '.$this->colour->value.($this->stripe === null ? '' : '/'.$this->stripe->value);
+    }
+
+    /** Nothing lands at either end. */
+    public function isSpare(): bool
+    {
+        return ! $this->near->isLanded() && ! $this->far->isLanded();
+    }
+}

@@ -1,0 +1,197 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Wiring;
+
+use Unionbit\Core\Terminal\Colour;
+use Unionbit\Core\Terminal\Place;
+use Unionbit\Core\Terminal\Vocabulary;
+
+/**
+ * What was understood of a one-line conductor entry: `[number] colour[/stripe] near>far flags`, for instance
+ * `wht W1 > W2 traced`, `blu - > - spare`, `4 yel Y>Y !`. Whatever parsed stays available beside the problems,
+ * so that the person sees what was understood before it is kept.
+ */
+final readonly class ConductorEntry
+{
+    private const FREE = [
+        '-' => EndState::Spare, 'spare' => EndState::Spare, 'cap' => EndState::Capped, 'capped' => EndState::Capped,
+        'cut' => EndState::CutShort, 'broken' => EndState::BrokenOff,
+    ];
+
+    private const EVIDENCE = [
+        '!' => Evidence::Traced, 'traced' => Evidence::Traced, 'toned' => Evidence::Traced, 'seen' => Evidence::Seen,
+        '?' => Evidence::ColourOnly, 'colour' => Evidence::ColourOnly, 'color' => Evidence::ColourOnly, 'unknown' => Evidence::Unknown,
+    ];
+
+    /** @param list<EntryProblem> $problems */
+    private function __construct(
+        public ?int $number,
+        public ?Colour $colour,
+        public ?Colour $stripe,
+        public ?End $near,
+        public ?End $far,
+        public Evidence $evidence,
+        public ?Colour $colourAfterSplice,
+        public array $problems,
+    ) {}
+
+    /**
+     * @param  Place  $nearPlace  where the left-hand end is
+     * @param  Place  $farPlace  where the right-hand end is
+     * @param  array<string, list<string>>  $screws  printed terminals that exist, by place value; a place without
+     *                                               an entry takes any letter of the trade's vocabulary
+     * @param  bool  $heatPump  context for ambiguous letters
+     */
+    public static function parse(string $line, Place $nearPlace, Place $farPlace, array $screws, bool $heatPump = false): self
+    {
+        $problems = [];
+        $words = self::words($line);
+
+        $number = isset($words[0]) && ctype_digit($words[0]) ? (int) array_shift($words) : null;
+        if ($number !== null && ($number < 1 || $number > 50)) {
+            $problems[] = new EntryProblem('number', (string) $number, "Conductor number {$number} is not possible. Use 1 to 50.");
+        }
+
+        [$colour, $stripe] = self::colours(array_shift($words) ?? '', $problems);
+
+        $flags = $words;
+        $near = $far = null;
+        $arrow = array_search('>', $words, true);
+        if ($arrow !== false) {
+            $near = self::end(implode(' ', array_slice($words, 0, $arrow)), 'near', $nearPlace, $screws, $heatPump, $problems);
+            $far = self::end($words[$arrow + 1] ?? '', 'far', $farPlace, $screws, $heatPump, $problems);
+            $flags = array_slice($words, $arrow + 2);
+        }
+
+        [$evidence, $free, $splice] = self::flags($flags, $problems);
+        if ($free !== null) {
+            $near = $near === null || ! $near->isLanded() ? End::free($free) : $near;
+            $far = $far === null || ! $far->isLanded() ? End::free($free) : $far;
+        } elseif ($arrow === false && $colour !== null) {
+            $problems[] = new EntryProblem('ends', '', "Say where it goes: {$nearPlace->label()} letter, then > and the {$farPlace->label()} letter, or cap for a spare.");
+        }
+
+        return new self($number, $colour, $stripe, $near, $far, $evidence, $splice, $problems);
+    }
+
+    /** Whether the line can be kept as it stands. */
+    public function isComplete(): bool
+    {
+        return $this->problems === [] && $this->colour !== null && $this->near !== null && $this->far !== null;
+    }
+
+    /** The conductor that the line describes; only for a complete line. */
+    public function toConductor(int $number): Conductor
+    {
+        if (! $this->isComplete()) {
+            throw new \LogicException('The entry is not complete.');
+        }
+        \assert($this->colour !== null && $this->near !== null && $this->far !== null);
+
+        return new Conductor($number, $this->colour, $this->near, $this->far, $this->evidence, $this->stripe, $this->colourAfterSplice);
+    }
+
+    /** @return list<string> words of the line, with `>` always a word of its own and quoted letters kept whole */
+    private static function words(string $line): array
+    {
+        $line = str_replace(['→', '->>'], '>', $line);
+        $line = preg_replace('/([^\s>!?"]+)([!?])(?=\s|$)/', '$1 $2', $line) ?? $line;
+        preg_match_all('/"[^"]*"|>|[^\s>"]+/', $line, $found);
+
+        return $found[0];
+    }
+
+    /**
+     * @param  list<EntryProblem>  $problems
+     * @return array{?Colour, ?Colour}
+     */
+    private static function colours(string $word, array &$problems): array
+    {
+        [$main, $tracer] = array_pad(explode('/', $word, 2), 2, null);
+        $colour = Colour::tryParse($main ?? '');
+        if ($colour === null) {
+            $problems[] = new EntryProblem('colour', $word, ($word === '' ? 'Start with the colour' : "\"{$word}\" is no insulation colour").'. Use '.implode(', ', Colour::names()).'.');
+        }
+        $stripe = $tracer === null ? null : Colour::tryParse($tracer);
+        if ($tracer !== null && $stripe === null) {
+            $problems[] = new EntryProblem('stripe', $tracer, "\"{$tracer}\" is no stripe colour. Use ".implode(', ', Colour::names()).'.');
+        }
+
+        return [$colour, $stripe];
+    }
+
+    /**
+     * @param  array<string, list<string>>  $screws
+     * @param  list<EntryProblem>  $problems
+     */
+    private static function end(string $word, string $field, Place $place, array $screws, bool $heatPump, array &$problems): ?End
+    {
+        $word = trim($word);
+        if ($word === '') {
+            $problems[] = new EntryProblem($field, '', "The {$place->label()} end is missing. Write a letter, or - for a free end.");
+
+            return null;
+        }
+        $free = self::FREE[strtolower($word)] ?? null;
+        if ($free !== null) {
+            return End::free($free);
+        }
+        if (preg_match('/^"(.{1,12})"$/', $word, $quoted) === 1) {
+            return End::landed($quoted[1]);
+        }
+        $allowed = $screws[$place->value] ?? null;
+        if ($allowed !== null) {
+            foreach ($allowed as $printed) {
+                if (strcasecmp($printed, $word) === 0) {
+                    return End::landed($printed);
+                }
+            }
+            $wanted = Vocabulary::resolve($word, $place, $heatPump)->name;
+            foreach ($allowed as $printed) {
+                if ($wanted !== null && Vocabulary::resolve($printed, $place, $heatPump)->name === $wanted) {
+                    return End::landed($printed);
+                }
+            }
+            $problems[] = new EntryProblem($field, $word, "No terminal {$word} on this {$place->label()}. It has ".implode(', ', $allowed).'.');
+
+            return null;
+        }
+        if (! Vocabulary::knows($word, $place, $heatPump)) {
+            $problems[] = new EntryProblem($field, $word, "No terminal {$word} is known at the {$place->label()}. To keep it exactly as printed, put it in quotes: \"{$word}\".");
+
+            return null;
+        }
+
+        return End::landed(Vocabulary::resolve($word, $place, $heatPump)->printed);
+    }
+
+    /**
+     * @param  list<string>  $words
+     * @param  list<EntryProblem>  $problems
+     * @return array{Evidence, ?EndState, ?Colour}
+     */
+    private static function flags(array $words, array &$problems): array
+    {
+        $evidence = Evidence::Unknown;
+        $free = $splice = null;
+        while (($word = array_shift($words)) !== null) {
+            $flag = strtolower($word);
+            if (isset(self::EVIDENCE[$flag])) {
+                $evidence = self::EVIDENCE[$flag];
+            } elseif (isset(self::FREE[$flag]) && $flag !== '-') {
+                $free = self::FREE[$flag];
+            } elseif ($flag === 'splice') {
+                $splice = Colour::tryParse(array_shift($words) ?? '');
+                if ($splice === null) {
+                    $problems[] = new EntryProblem('flag', $word, 'After splice, name the colour that goes on from there.');
+                }
+            } else {
+                $problems[] = new EntryProblem('flag', $word, "\"{$word}\" is no flag. Use ! or traced, seen, ? or colour, cap, spare, cut, broken, splice and a colour.");
+            }
+        }
+
+        return [$evidence, $free, $splice];
+    }
+}

@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Wiring;
+
+/**
+ * Where the conductors of the thermostat cable are to land: on the new plate at the wall, and on the board where
+ * that end moves too. Conductors that are not named keep the end that the survey found.
+ */
+final readonly class Landing
+{
+    /**
+     * @param  array<int, End>  $wall  by conductor number
+     * @param  array<int, End>  $indoor  by conductor number, only where the board end moves
+     * @param  bool  $linkIn  whether the thermostat's Rc–Rh link is in
+     * @param  list<Jumper>  $jumpers  ties added at the plate or at the board
+     */
+    public function __construct(
+        public array $wall,
+        public array $indoor = [],
+        public bool $linkIn = true,
+        public array $jumpers = [],
+    ) {}
+
+    public function onWall(int $number, End $end): self
+    {
+        return new self([$number => $end] + $this->wall, $this->indoor, $this->linkIn, $this->jumpers);
+    }
+
+    public function onBoard(int $number, End $end): self
+    {
+        return new self($this->wall, [$number => $end] + $this->indoor, $this->linkIn, $this->jumpers);
+    }
+
+    public function withLink(bool $in): self
+    {
+        return new self($this->wall, $this->indoor, $in, $this->jumpers);
+    }
+
+    /** @return list<int> numbers of the conductors on this wall terminal */
+    public function on(string $printed): array
+    {
+        $numbers = [];
+        foreach ($this->wall as $number => $end) {
+            if ($end->terminal === $printed) {
+                $numbers[] = $number;
+            }
+        }
+        sort($numbers);
+
+        return $numbers;
+    }
+}

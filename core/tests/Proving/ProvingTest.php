@@ -1,0 +1,89 @@
+<?php
+
+declare(strict_types=1);
+
+use Unionbit\Core\Circuit\Meter;
+use Unionbit\Core\Circuit\MeterMode;
+use Unionbit\Core\Circuit\Setup;
+use Unionbit\Core\Proving\Judge;
+use Unionbit\Core\Proving\Outcome;
+use Unionbit\Core\Proving\Step;
+use Unionbit\Core\Proving\Steps;
+use Unionbit\Core\Proving\Verdict;
+use Unionbit\Core\Tests\Support\House;
+use Unionbit\Core\Wiring\End;
+
+function judged(string $step, string $a, string $b, ?float $value, int $left = 0): Verdict
+{
+    $plan = House::plan();
+    $setup = (new Steps($plan))->find($step)->setup ?? throw new LogicException("no step {$step}");
+
+    return (new Judge($plan->circuit()))->reading((new Meter($plan->circuit()))->volts($setup, $a, $b), $setup, $value, $left);
+}
+
+it('has each call by jumper and by voltage, fan first', function (): void {
+    expect(array_map(static fn (Step $s): string => $s->key(), (new Steps(House::plan()))->all()))
+        ->toBe(['fan.jumper', 'fan.voltage', 'cool-1.jumper', 'cool-1.voltage', 'heat-1.jumper', 'heat-1.voltage']);
+});
+
+it('sets the call up so that its loads pull in', function (string $profile): void {
+    $plan = House::plan($profile);
+    foreach ((new Steps($plan))->all() as $step) {
+        expect($plan->circuit()->operate($step->setup)->pulledIn())->toEqualCanonicalizing($plan->installation->archetype->needs[$step->call->value], $step->key());
+        expect($step->setUpIsolated)->toBe($step->method->value === 'jumper')->and($step->restore === [])->toBe($step->method->value !== 'jumper');
+    }
+})->with([House::C_POWERED, House::BATTERY]);
+
+it('expects the reading of every probe within its own band', function (): void {
+    $plan = House::plan();
+    foreach ((new Steps($plan))->all() as $step) {
+        foreach ($step->probes as $probe) {
+            $expected = (new Meter($plan->circuit()))->volts($step->setup, $probe->a, $probe->b);
+            expect($expected->high - $expected->low)->toBeLessThan(8.0, $probe->key())->and($expected->contains((float) $expected->nominal))->toBeTrue();
+        }
+    }
+});
+
+it('fails 24 V from R to Y with cooling called: the switch is open, not a call', function (): void {
+    $verdict = judged('cool-1.voltage', 'wall.Rc', 'wall.Y1', 24.0);
+
+    expect($verdict->outcome)->toBe(Outcome::Fail)
+        ->and($verdict->reason)->toContain('24.0 V where', 'the thermostat\'s Y1 switch is open', 'full voltage across it: the way round is the idle contactor');
+});
+
+it('judges', function (string $step, string $a, string $b, float $value, int $left, Outcome $outcome, string $says): void {
+    $verdict = judged($step, $a, $b, $value, $left);
+
+    expect($verdict->outcome)->toBe($outcome)->and($verdict->reason.' '.implode('; ', $verdict->candidates))->toContain($says);
+})->with([
+    'in band' => ['cool-1.voltage', 'indoor.Y', 'indoor.C', 25.6, 0, Outcome::Pass, 'closed Y1 switch'],
+    'in band early is a pass' => ['cool-1.voltage', 'indoor.Y', 'indoor.C', 25.6, 120, Outcome::Pass, 'closed Y1 switch'],
+    'too early' => ['cool-1.voltage', 'indoor.Y', 'indoor.C', 0.0, 130, Outcome::TooEarly, '2:10 to go'],
+    'nothing at the board' => ['cool-1.voltage', 'indoor.Y', 'indoor.C', 0.0, 0, Outcome::Fail, '3 yellow is open'],
+    'nothing at the board, other causes' => ['cool-1.voltage', 'indoor.Y', 'indoor.C', 0.0, 0, Outcome::Fail, 'the 3 A fuse is open'],
+    'sagging' => ['cool-1.voltage', 'indoor.Y', 'indoor.C', 14.0, 0, Outcome::Fail, 'No single change'],
+    'lost outdoors' => ['cool-1.jumper', 'outdoor.Y', 'outdoor.C', 0.1, 0, Outcome::Fail, 'outdoor 1 red is open'],
+    'no heat at the board by jumper' => ['heat-1.jumper', 'indoor.W', 'indoor.C', 0.0, 0, Outcome::Fail, '2 white is open'],
+]);
+
+it('is neutral about a ghost and fails a point that is fed', function (): void {
+    $plan = House::plan(edit: static fn ($l) => $l->onWall(4, End::free()));
+    $meter = new Meter($plan->circuit());
+    $setup = Setup::calling();
+    $floating = $meter->volts($setup, 'wall.G', 'wall.C');
+    $judge = new Judge($plan->circuit());
+
+    expect($judge->reading($floating, $setup, 7.0)->outcome)->toBe(Outcome::Neutral)
+        ->and($judge->reading($floating, $setup, 25.0)->outcome)->toBe(Outcome::Fail);
+});
+
+it('judges ohms and refuses them live', function (): void {
+    $plan = House::plan();
+    $meter = new Meter($plan->circuit());
+    $judge = new Judge($plan->circuit());
+    $off = Setup::isolated();
+
+    expect($judge->reading($meter->ohms($off, 'wall.Y1', 'wall.C'), $off, 14.2)->outcome)->toBe(Outcome::Pass)
+        ->and($judge->reading($meter->ohms($off, 'wall.Y1', 'wall.C'), $off, null)->outcome)->toBe(Outcome::Fail)
+        ->and($judge->reading($meter->read(MeterMode::Ohms, Setup::calling(), 'wall.Y1', 'wall.C'), Setup::calling(), 14.2)->outcome)->toBe(Outcome::Neutral);
+});

@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Tests\Support;
+
+use Unionbit\Core\Equipment\Archetype;
+use Unionbit\Core\Equipment\ArchetypeReader;
+use Unionbit\Core\Job\Installation;
+use Unionbit\Core\Job\SurveyFile;
+use Unionbit\Core\Planning\LetterToLetter;
+use Unionbit\Core\Planning\Plan;
+use Unionbit\Core\Thermostat\Profile;
+use Unionbit\Core\Thermostat\ProfileReader;
+use Unionbit\Core\Wiring\Landing;
+
+/** Reference houses for the tests, read from the catalogue and from survey documents as the application does. */
+final class House
+{
+    public const FURNACE = 'furnace-gas-1h-1c';
+
+    public const C_POWERED = 'c-powered-1h-1c';
+
+    public const BATTERY = 'battery-1h-1c';
+
+    public static function archetype(string $id = self::FURNACE): Archetype
+    {
+        return ArchetypeReader::read(self::json("equipment/{$id}"));
+    }
+
+    public static function profile(string $id): Profile
+    {
+        return ProfileReader::read(self::json("thermostats/{$id}"));
+    }
+
+    /**
+     * @param  list<array<string, mixed>>  $changes  fields to change, by position of the wall conductor
+     * @param  array<string, mixed>  $facts
+     */
+    public static function survey(array $changes = [], array $facts = []): Installation
+    {
+        $wall = [
+            self::conductor(1, 'red', 'R', 'R'), self::conductor(2, 'white', 'W', 'W'), self::conductor(3, 'yellow', 'Y', 'Y'),
+            self::conductor(4, 'green', 'G', 'G'), self::conductor(5, 'blue', 'C', 'C'),
+        ];
+        foreach ($changes as $position => $fields) {
+            $wall[$position] = [...$wall[$position], ...$fields];
+        }
+
+        return SurveyFile::read([
+            'facts' => $facts + ['plateLink' => 'in'],
+            'cables' => [
+                ['id' => 'A', 'from' => 'wall', 'to' => 'indoor', 'gauge' => 18, 'feet' => 42, 'conductors' => $wall],
+                ['id' => 'B', 'from' => 'indoor', 'to' => 'outdoor', 'gauge' => 18, 'feet' => 30, 'conductors' => [self::conductor(1, 'red', 'Y', 'Y'), self::conductor(2, 'white', 'C', 'C')]],
+            ],
+        ], self::archetype());
+    }
+
+    /** @param list<array<string, mixed>> $changes */
+    public static function plan(string $profile = self::C_POWERED, array $changes = [], ?callable $edit = null): Plan
+    {
+        $house = self::survey($changes);
+        $thermostat = self::profile($profile);
+        $landing = LetterToLetter::landing($house, $thermostat);
+        if ($edit !== null) {
+            $landing = $edit($landing);
+            \assert($landing instanceof Landing);
+        }
+
+        return new Plan($house, $thermostat, $landing);
+    }
+
+    /** @return array<string, mixed> */
+    public static function conductor(int $number, string $colour, ?string $near, ?string $far, string $evidence = 'traced'): array
+    {
+        $end = static fn (?string $terminal): array => $terminal === null ? ['state' => 'spare'] : ['state' => 'landed', 'terminal' => $terminal];
+
+        return ['number' => $number, 'colour' => $colour, 'near' => $end($near), 'far' => $end($far), 'evidence' => $evidence];
+    }
+
+    private static function json(string $name): mixed
+    {
+        return json_decode((string) file_get_contents(__DIR__."/../../../catalog/{$name}.json"), true, flags: JSON_THROW_ON_ERROR);
+    }
+}
