@@ -31,6 +31,12 @@ final readonly class Node
         return new self($this->value[$key], "{$this->pointer}/{$key}");
     }
 
+    /** The decoded value as it is, for a reader of its own. */
+    public function value(string $key): mixed
+    {
+        return $this->at($key)->value;
+    }
+
     public function string(string $key, ?string $default = null): string
     {
         if ($default !== null && ! $this->has($key)) {

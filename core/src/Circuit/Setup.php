@@ -37,6 +37,12 @@ final readonly class Setup
         return new self(false, [], false, [], [], []);
     }
 
+    /** The same jumpers, lifted ends and face as another set-up, with this one's power. */
+    public function sameHands(self $other): self
+    {
+        return new self($this->power, $this->power ? $other->closed : [], $other->faceOff, $other->jumpers, $other->lifted, $other->edits);
+    }
+
     public function faceOff(): self
     {
         return new self($this->power, [], true, $this->jumpers, $this->lifted, $this->edits);

@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Models\Job;
+use App\Models\Observation;
+use App\Models\User;
+use App\Support\PowerFlag;
+use App\Support\StepRecord;
+use Illuminate\Validation\ValidationException;
+use Unionbit\Core\Circuit\LoadState;
+use Unionbit\Core\Proving\Sign;
+
+/** Records what was seen or heard of a call, judged against what the circuit has pulled in. */
+final class ObserveSign
+{
+    public static function record(Job $job, User $user, string $id, string $step, string $sign, bool $seen): Observation
+    {
+        return Append::row(Observation::class, $id, $job, $user, static function () use ($job, $step, $sign, $seen): array {
+            $record = StepRecord::all($job)[$step] ?? throw ValidationException::withMessages(['step' => "There is no proving step {$step} for this house."]);
+            $wanted = array_values(array_filter($record->step->signs, static fn (Sign $s): bool => $s->key === $sign))[0] ?? throw ValidationException::withMessages(['sign' => "Nothing called {$sign} is watched in this step."]);
+            $flag = PowerFlag::of($job);
+            if (! $record->isRunning() || ! $flag->isLive()) {
+                throw ValidationException::withMessages(['power' => $record->isRunning() ? "Nothing can run yet: {$flag->says()}." : 'Start the step first: set it up, then watch.']);
+            }
+            $outcome = match (true) {
+                $seen => 'pass',
+                $record->secondsLeft() > 0 => 'too-early',
+                default => 'fail',
+            };
+
+            return ['step' => $step, 'sign' => $sign, 'seen' => $seen, 'outcome' => $outcome, 'reason' => self::reason($job, $record, $wanted, $outcome)];
+        });
+    }
+
+    private static function reason(Job $job, StepRecord $record, Sign $sign, string $outcome): string
+    {
+        $point = $job->house()->circuit()->operate($record->step->setup);
+        $load = $point->netlist->element($sign->load)->label;
+        $volts = sprintf('%.1f V', $point->loadVolts[$sign->load]);
+        $state = ($point->loads[$sign->load] ?? LoadState::Rest)->label();
+
+        return match ($outcome) {
+            'pass' => "The circuit has the {$load} {$state} at {$volts}, and it was seen.",
+            'too-early' => "A delay is still running, {$record->secondsLeft()} s to go: too early to judge.",
+            default => "The circuit has the {$load} {$state} at {$volts}. If that voltage is measured there, the {$load} or what it drives is at fault; if not, the way to it.",
+        };
+    }
+}

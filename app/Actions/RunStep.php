@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Models\Job;
+use App\Models\StepEvent;
+use App\Models\User;
+use App\Support\PowerFlag;
+use App\Support\StepRecord;
+use Illuminate\Validation\ValidationException;
+
+/** Starts a proving step, or ends it with everything put back. The power flag has to agree with the set-up. */
+final class RunStep
+{
+    public static function record(Job $job, User $user, string $id, string $key, string $event): StepEvent
+    {
+        return Append::row(StepEvent::class, $id, $job, $user, static function () use ($job, $key, $event): array {
+            $records = StepRecord::all($job);
+            $record = $records[$key] ?? throw ValidationException::withMessages(['step' => "There is no proving step {$key} for this house."]);
+            $flag = PowerFlag::of($job);
+            if ($record->step->setUpIsolated && ! $flag->isIsolated()) {
+                $doing = $event === 'start' ? 'A jumper is placed' : 'A jumper comes out';
+                throw ValidationException::withMessages(['power' => "{$doing} with the power off and proved dead, and {$flag->says()}. Isolate first."]);
+            }
+            if ($event === 'start' && ! $record->step->setUpIsolated && ! $flag->isLive()) {
+                throw ValidationException::withMessages(['power' => "This step needs 24 V live, and {$flag->says()}. Make live first."]);
+            }
+            if ($event === 'start') {
+                foreach ($records as $other) {
+                    if ($other->isRunning() && $other->step->key() !== $key) {
+                        throw ValidationException::withMessages(['step' => "End {$other->step->call->label()}, {$other->step->method->label()} first: its set-up is still in place."]);
+                    }
+                }
+            } elseif (! $record->isRunning()) {
+                throw ValidationException::withMessages(['step' => 'This step is not running.']);
+            }
+
+            return ['step' => $key, 'event' => $event];
+        });
+    }
+}

@@ -1,0 +1,110 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\Append;
+use App\Actions\ObserveSign;
+use App\Actions\RaisePowerFlag;
+use App\Actions\RecordReading;
+use App\Actions\RunStep;
+use App\Http\Requests\ReadingRequest;
+use App\Http\Requests\RecordRequest;
+use App\Models\Job;
+use App\Models\MoveTick;
+use App\Models\SettingEntry;
+use App\Pages\ReadingView;
+use App\Support\PowerFlag;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Validation\ValidationException;
+use Unionbit\Core\Planning\Move;
+use Unionbit\Core\Planning\MoveList;
+use Unionbit\Core\Setting\Derivation;
+use Unionbit\Core\Setting\DerivedSetting;
+
+/** The append-only records of a job: readings, signs, settings, moves, steps, power. */
+final class RecordsController extends Controller
+{
+    public function expect(ReadingRequest $request): JsonResponse
+    {
+        $place = $request->place();
+
+        return new JsonResponse($place->context($request->job())->expect($place->mode, $place->a, $place->b)->toArray());
+    }
+
+    public function reading(ReadingRequest $request): JsonResponse
+    {
+        $reading = RecordReading::record($request->job(), $request->crewMember(), $request->id(), $request->place(), $request->string('value')->toString(), $request->nullableString('corrects'));
+
+        return new JsonResponse(ReadingView::of($reading), 201);
+    }
+
+    public function sign(RecordRequest $request): JsonResponse
+    {
+        $row = ObserveSign::record($request->job(), $request->crewMember(), $request->id(), $request->string('step')->toString(), $request->string('sign')->toString(), $request->boolean('seen'));
+
+        return new JsonResponse(['id' => $row->id, 'outcome' => $row->outcome, 'reason' => $row->reason], 201);
+    }
+
+    public function power(RecordRequest $request): JsonResponse
+    {
+        RaisePowerFlag::to($request->job(), $request->crewMember(), $request->id(), $request->string('state')->toString(), $request->nullableString('volts'), $request->boolean('meter_proved'));
+
+        return new JsonResponse(PowerFlag::of($request->job())->toArray(), 201);
+    }
+
+    public function step(RecordRequest $request): JsonResponse
+    {
+        $row = RunStep::record($request->job(), $request->crewMember(), $request->id(), $request->string('step')->toString(), $request->string('event')->toString());
+
+        return new JsonResponse(['id' => $row->id], 201);
+    }
+
+    public function setting(RecordRequest $request): JsonResponse
+    {
+        $job = $request->job();
+        $key = $request->string('key')->toString();
+        $value = $request->string('value')->toString();
+        $setting = $this->derived($job, $key);
+        $choices = array_map(strval(...), array_keys($setting->choices));
+        if (! in_array($value, $choices, true)) {
+            throw ValidationException::withMessages(['value' => "{$setting->key->label()} cannot be {$value} on this thermostat. Use ".implode(', ', $choices).'.']);
+        }
+        $row = Append::row(SettingEntry::class, $request->id(), $job, $request->crewMember(), static fn (): array => [
+            'key' => $key, 'value' => $value, 'reason' => $setting->reason,
+            'old_value' => $job->settingEntries()->where('key', $key)->reorder()->orderByDesc('at')->orderByDesc('id')->value('value'),
+        ]);
+
+        return new JsonResponse(['id' => $row->id], 201);
+    }
+
+    public function move(RecordRequest $request): JsonResponse
+    {
+        $job = $request->job();
+        $key = $request->string('move')->toString();
+        $plan = $job->house()->plan;
+        $known = $plan === null ? [] : array_map(static fn (Move $m): string => $m->key, MoveList::of($plan));
+        if (! in_array($key, $known, true)) {
+            throw ValidationException::withMessages(['move' => "There is no move {$key} in this plan."]);
+        }
+        $flag = PowerFlag::of($job);
+        if ($request->boolean('done') && ! $flag->isIsolated()) {
+            throw ValidationException::withMessages(['power' => "Conductors are moved with the power off and proved dead, and {$flag->says()}."]);
+        }
+        $row = Append::row(MoveTick::class, $request->id(), $job, $request->crewMember(), static fn (): array => ['move' => $key, 'done' => $request->boolean('done')]);
+
+        return new JsonResponse(['id' => $row->id], 201);
+    }
+
+    private function derived(Job $job, string $key): DerivedSetting
+    {
+        $plan = $job->house()->plan ?? throw ValidationException::withMessages(['key' => 'Choose a thermostat first.']);
+        foreach (Derivation::all($plan) as $setting) {
+            if ($setting->key->value === $key) {
+                return $setting;
+            }
+        }
+        throw ValidationException::withMessages(['key' => "There is no setting {$key}."]);
+    }
+}

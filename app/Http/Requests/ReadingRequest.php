@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use App\Support\ReadingPlace;
+use Illuminate\Validation\Rule;
+use Unionbit\Core\Circuit\MeterMode;
+
+/** A reading, or the question what it should be. */
+final class ReadingRequest extends JobRequest
+{
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        return [
+            'id' => ['required_with:value', 'ulid'],
+            'stage' => ['required', Rule::in(['survey', 'plan', 'set', 'prove'])],
+            'step' => ['nullable', 'string', 'max:40'],
+            'call' => ['nullable', 'string', 'max:20'],
+            'mode' => ['required', Rule::enum(MeterMode::class)],
+            'a' => ['required', 'string', 'max:40'],
+            'b' => ['required', 'string', 'max:40'],
+            'value' => ['nullable', 'string', 'max:20'],
+            'corrects' => ['nullable', 'ulid'],
+        ];
+    }
+
+    public function place(): ReadingPlace
+    {
+        return new ReadingPlace(
+            $this->string('stage')->toString(), MeterMode::from($this->string('mode')->toString()), $this->string('a')->toString(), $this->string('b')->toString(),
+            $this->nullableString('step'), $this->nullableString('call'),
+        );
+    }
+}

@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use Illuminate\Validation\Rule;
+
+/** A row of one of the job's records. */
+final class RecordRequest extends JobRequest
+{
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        return [
+            'id' => ['required', 'ulid'],
+            'step' => ['sometimes', 'string', 'max:40'],
+            'event' => ['sometimes', Rule::in(['start', 'end'])],
+            'sign' => ['sometimes', 'string', 'max:40'],
+            'seen' => ['sometimes', 'boolean'],
+            'key' => ['sometimes', 'string', 'max:40'],
+            'value' => ['sometimes', 'string', 'max:60'],
+            'move' => ['sometimes', 'string', 'max:40'],
+            'done' => ['sometimes', 'boolean'],
+            'state' => ['sometimes', Rule::in(['live', 'isolated', 'not-proved'])],
+            'volts' => ['nullable', 'string', 'max:20'],
+            'meter_proved' => ['sometimes', 'boolean'],
+        ];
+    }
+}

@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Database\Factories\CrewFactory;
+use Illuminate\Database\Eloquent\Factories\HasFactory;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+
+/**
+ * The people who share jobs.
+ *
+ * @property int $id
+ * @property string $name
+ */
+final class Crew extends Model
+{
+    /** @use HasFactory<CrewFactory> */
+    use HasFactory;
+
+    protected $guarded = [];
+
+    /** @return HasMany<Job, $this> */
+    public function jobs(): HasMany
+    {
+        return $this->hasMany(Job::class);
+    }
+}

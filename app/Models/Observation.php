@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use App\Models\Concerns\AppendOnly;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Support\Carbon;
+
+/**
+ * What a person saw or heard of a call.
+ *
+ * @property string $id
+ * @property string $job_id
+ * @property int $user_id
+ * @property string $step
+ * @property string $sign
+ * @property bool $seen
+ * @property string $outcome
+ * @property string $reason
+ * @property Carbon $at
+ * @property Carbon $created_at
+ * @property-read User $user
+ */
+final class Observation extends Model
+{
+    use AppendOnly;
+
+    public const UPDATED_AT = null;
+
+    protected $guarded = [];
+
+    protected function casts(): array
+    {
+        return ['seen' => 'boolean', 'at' => 'datetime'];
+    }
+}

@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use App\Models\Concerns\AppendOnly;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Support\Carbon;
+
+/**
+ * A meter reading with what was expected of it and how it was judged.
+ *
+ * @property string $id
+ * @property string $job_id
+ * @property int $user_id
+ * @property string $stage
+ * @property ?string $step
+ * @property ?string $call
+ * @property string $mode
+ * @property string $a
+ * @property string $b
+ * @property ?float $value in the unit of the mode; null is over-limit
+ * @property string $power
+ * @property array<string, mixed> $expected
+ * @property string $outcome
+ * @property string $reason
+ * @property list<string> $candidates
+ * @property ?string $corrects_id
+ * @property Carbon $at
+ * @property Carbon $created_at
+ * @property-read User $user
+ */
+final class Reading extends Model
+{
+    use AppendOnly;
+
+    public const UPDATED_AT = null;
+
+    protected $guarded = [];
+
+    protected function casts(): array
+    {
+        return ['value' => 'float', 'expected' => 'array', 'candidates' => 'array', 'at' => 'datetime'];
+    }
+}

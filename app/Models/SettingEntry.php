@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use App\Models\Concerns\AppendOnly;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Support\Carbon;
+
+/**
+ * A setting as entered in the thermostat.
+ *
+ * @property string $id
+ * @property string $job_id
+ * @property int $user_id
+ * @property string $key
+ * @property string $value
+ * @property ?string $old_value
+ * @property string $reason
+ * @property Carbon $at
+ * @property Carbon $created_at
+ * @property-read User $user
+ */
+final class SettingEntry extends Model
+{
+    use AppendOnly;
+
+    public const UPDATED_AT = null;
+
+    protected $guarded = [];
+
+    protected function casts(): array
+    {
+        return ['at' => 'datetime'];
+    }
+}

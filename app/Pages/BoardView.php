@@ -1,0 +1,176 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pages;
+
+use Unionbit\Core\Call\CallName;
+use Unionbit\Core\Call\CallTable;
+use Unionbit\Core\Circuit\Circuit;
+use Unionbit\Core\Circuit\Element;
+use Unionbit\Core\Circuit\Netlist;
+use Unionbit\Core\Circuit\OperatingPoint;
+use Unionbit\Core\Circuit\Setup;
+use Unionbit\Core\Equipment\EquipmentTerminal;
+use Unionbit\Core\Planning\Plan;
+use Unionbit\Core\Terminal\Place;
+use Unionbit\Core\Terminal\TerminalName;
+use Unionbit\Core\Thermostat\PlateTerminal;
+use Unionbit\Core\Wiring\Conductor;
+use Unionbit\Core\Wiring\End;
+
+/**
+ * The strand board of a plan: every conductor with both its ends, screws without a conductor, the link, the
+ * outdoor pair, and which load hangs on which screw, read from the circuit.
+ */
+final readonly class BoardView
+{
+    private Circuit $circuit;
+
+    private Netlist $netlist;
+
+    private function __construct(private Plan $plan)
+    {
+        $this->circuit = $plan->circuit();
+        $this->netlist = $this->circuit->netlist(Setup::calling());
+    }
+
+    /** @return array<string, mixed> */
+    public static function of(Plan $plan): array
+    {
+        $view = new self($plan);
+        $wall = $plan->installation->wallCable();
+        $outdoor = $plan->installation->outdoorCable();
+        $link = $plan->profile->link;
+
+        return [
+            'cable' => $wall?->label() ?? '',
+            'rows' => array_map($view->row(...), $wall->conductors ?? []),
+            'wallStubs' => $view->wallStubs(),
+            'boardStubs' => $view->boardStubs(),
+            'plate' => array_map(static fn (PlateTerminal $t): string => $t->printed, $plan->profile->terminals),
+            'link' => $link === null ? null : ['a' => $link[0], 'b' => $link[1], 'in' => $plan->landing->linkIn, 'kind' => $plan->profile->linkKind],
+            'outdoorCable' => $outdoor?->label() ?? '',
+            'outdoor' => array_map($view->outdoorRow(...), $outdoor->conductors ?? []),
+        ];
+    }
+
+    /** @return list<array<string, mixed>> every call of the house simulated on this plan */
+    public static function simulations(Plan $plan): array
+    {
+        $table = CallTable::needed($plan->installation->archetype);
+        $circuit = $plan->circuit();
+
+        return array_map(static function (CallName $call) use ($table, $plan, $circuit): array {
+            $closes = $table->printed($call, $plan->profile);
+
+            return ['call' => $call->value, 'label' => $call->label(), 'closes' => $closes, ...self::state($plan, $circuit->operate(Setup::calling(...$closes)))];
+        }, $table->calls());
+    }
+
+    /**
+     * What an operating point looks like on the board.
+     *
+     * @return array{energised: list<string>, loads: array<string, array{state: string, label: string}>, amps: float, notes: list<string>}
+     */
+    public static function state(Plan $plan, OperatingPoint $point): array
+    {
+        $loads = [];
+        foreach ($plan->installation->archetype->loads as $load) {
+            if ($load->kind->hasState()) {
+                $loads[$load->id] = ['state' => $point->loads[$load->id]->value, 'label' => $point->loads[$load->id]->label()];
+            }
+        }
+        $transformer = $plan->installation->archetype->transformers[0]->id ?? null;
+
+        return [
+            'energised' => array_map(strval(...), array_keys($point->energised())), 'loads' => $loads,
+            'amps' => $transformer === null ? 0.0 : round($point->sourceAmps($transformer), 2), 'notes' => $point->notes,
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function row(Conductor $conductor): array
+    {
+        $lands = $this->plan->landing->wall[$conductor->number] ?? $conductor->near;
+        $board = $this->plan->landing->indoor[$conductor->number] ?? $conductor->far;
+
+        return [
+            'id' => 'A'.$conductor->number, 'number' => $conductor->number, 'colour' => $conductor->colour->value, 'stripe' => $conductor->stripe?->value,
+            'evidence' => ConductorView::evidence($conductor->evidence),
+            'was' => $conductor->near->terminal, 'wasState' => $conductor->near->state->value,
+            'lands' => $lands->terminal, 'landsState' => $lands->state->value, 'moved' => $this->isMoved($conductor, $lands),
+            'board' => $board->terminal, 'boardState' => $board->state->value,
+            'load' => $board->terminal === null ? null : $this->hangsOn(Place::Indoor, $board->terminal),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function outdoorRow(Conductor $conductor): array
+    {
+        return [
+            'id' => 'B'.$conductor->number, 'number' => $conductor->number, 'colour' => $conductor->colour->value, 'stripe' => $conductor->stripe?->value,
+            'board' => $conductor->near->terminal, 'outdoor' => $conductor->far->terminal,
+            'load' => $conductor->far->terminal === null ? null : $this->hangsOn(Place::Outdoor, $conductor->far->terminal),
+        ];
+    }
+
+    private function isMoved(Conductor $conductor, End $lands): bool
+    {
+        $was = $conductor->near->terminal === null ? null : \Unionbit\Core\Terminal\Vocabulary::resolve($conductor->near->terminal, Place::Wall, $this->plan->installation->archetype->reverses)->name;
+        $now = $lands->terminal === null ? null : $this->plan->profile->terminal($lands->terminal)?->name;
+
+        return $was !== $now && ! ($was?->isHot() === true && $now?->isHot() === true);
+    }
+
+    /** @return list<array{printed: string, point: string, hot: bool}> plate screws on which nothing lands */
+    private function wallStubs(): array
+    {
+        $stubs = [];
+        foreach ($this->plan->profile->terminals as $terminal) {
+            if ($this->plan->landing->on($terminal->printed) === []) {
+                $stubs[] = ['printed' => $terminal->printed, 'point' => $terminal->point(), 'hot' => $terminal->name->isHot()];
+            }
+        }
+
+        return $stubs;
+    }
+
+    /** @return list<array{printed: string, point: string, load: ?array<string, string>}> board screws that no conductor of the wall cable reaches */
+    private function boardStubs(): array
+    {
+        $used = [];
+        foreach ($this->plan->installation->wallCable()->conductors ?? [] as $conductor) {
+            $used[] = ($this->plan->landing->indoor[$conductor->number] ?? $conductor->far)->terminal;
+        }
+        $free = array_filter($this->plan->installation->archetype->terminals, static fn (EquipmentTerminal $t): bool => $t->place === Place::Indoor && ! in_array($t->printed, $used, true));
+
+        return array_values(array_map(fn (EquipmentTerminal $t): array => ['printed' => $t->printed, 'point' => $t->point(), 'load' => $this->hangsOn(Place::Indoor, $t->printed)], $free));
+    }
+
+    /** @return ?array{id: string, label: string, kind: string} the load, source or return behind a screw */
+    private function hangsOn(Place $place, string $printed): ?array
+    {
+        $archetype = $this->plan->installation->archetype;
+        $terminal = $archetype->terminal($place, $printed);
+        if ($terminal === null) {
+            return null;
+        }
+        if ($terminal->name === TerminalName::C) {
+            return ['id' => '', 'label' => 'return', 'kind' => 'return'];
+        }
+        if ($terminal->name->isHot()) {
+            $va = $this->plan->installation->transformers()[0]->ratingVa ?? null;
+
+            return ['id' => '', 'label' => 'transformer'.($va === null ? '' : sprintf(', %g VA', $va)), 'kind' => 'source'];
+        }
+        $reached = $this->netlist->region($terminal->point(), static fn (Element $e): bool => $e->kind->isCopper() && ! $e->isOpen());
+        foreach ($archetype->loads as $load) {
+            if (isset($reached[$load->from])) {
+                return ['id' => $load->id, 'label' => $load->label, 'kind' => 'load'];
+            }
+        }
+
+        return ['id' => '', 'label' => 'nothing', 'kind' => 'none'];
+    }
+}

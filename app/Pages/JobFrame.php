@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pages;
+
+use App\Models\Job;
+use App\Support\Progress;
+use Unionbit\Core\Circuit\Circuit;
+use Unionbit\Core\Circuit\Point;
+use Unionbit\Core\Circuit\Setup;
+use App\Support\PowerFlag;
+
+/** What every stage of a job shows around its own content: the job, the power flag, the tape, the points to probe. */
+final class JobFrame
+{
+    /** @return array<string, mixed> */
+    public static function props(Job $job, Circuit $circuit): array
+    {
+        $house = $job->house()->installation;
+
+        return [
+            'job' => [
+                'id' => $job->id, 'site' => $job->site, 'address' => $job->address, 'kind' => $job->kind, 'version' => $job->version,
+                'equipment' => $house->archetype->short, 'equipmentTitle' => $house->archetype->title, 'cable' => $house->wallCable()?->label() ?? '',
+                'handedOverAt' => $job->handed_over_at?->toIso8601String(), 'updatedAt' => $job->updated_at->toIso8601String(),
+            ],
+            'power' => PowerFlag::of($job)->toArray(),
+            'tape' => Progress::of($job)->tape(),
+            'points' => self::points($circuit),
+        ];
+    }
+
+    /** @return list<array{id: string, label: string, place: string, placeLabel: string, terminal: ?string, conductor: ?string}> */
+    private static function points(Circuit $circuit): array
+    {
+        $points = [];
+        foreach ($circuit->netlist(Setup::calling())->points as $point) {
+            if ($point->probeable && $point->place !== null) {
+                $points[] = self::point($point);
+            }
+        }
+
+        return $points;
+    }
+
+    /** @return array{id: string, label: string, place: string, placeLabel: string, terminal: ?string, conductor: ?string} */
+    private static function point(Point $point): array
+    {
+        return ['id' => $point->id, 'label' => $point->label, 'place' => $point->place->value ?? '', 'placeLabel' => $point->place?->label() ?? '', 'terminal' => $point->terminal, 'conductor' => $point->conductor];
+    }
+}

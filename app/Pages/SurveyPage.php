@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pages;
+
+use App\Models\Job;
+use App\Support\Progress;
+use Unionbit\Core\Job\LinkState;
+use Unionbit\Core\Job\SurveyFile;
+
+final class SurveyPage
+{
+    /** @return array<string, mixed> */
+    public static function props(Job $job): array
+    {
+        $house = $job->house()->installation;
+        $written = SurveyFile::write($house);
+
+        return [
+            ...JobFrame::props($job, $job->house()->circuitAsFound()),
+            'cables' => array_map(ConductorView::cable(...), $house->cables),
+            'facts' => $written['facts'],
+            'linkChoices' => array_map(static fn (LinkState $s): array => ['value' => $s->value, 'label' => $s->label()], LinkState::cases()),
+            'needs' => Progress::of($job)->survey(),
+            'finished' => $job->surveyed_at !== null,
+            'findings' => FindingView::all(FindingView::screening($job)),
+            'readings' => ReadingView::log($job, 'survey'),
+        ];
+    }
+}

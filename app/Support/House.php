@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Support;
+
+use App\Models\Job;
+use Unionbit\Core\Circuit\Circuit;
+use Unionbit\Core\Job\Installation;
+use Unionbit\Core\Job\PlateAsFound;
+use Unionbit\Core\Job\SurveyFile;
+use Unionbit\Core\Planning\Plan;
+use Unionbit\Core\Planning\PlanFile;
+use Unionbit\Core\Proving\Steps;
+
+/** A job as the core sees it: the installation of its survey and, once a thermostat is chosen, its plan. */
+final readonly class House
+{
+    private function __construct(public Installation $installation, public ?Plan $plan) {}
+
+    public static function of(Job $job): self
+    {
+        $catalog = app(Catalog::class);
+        $archetype = $job->survey['archetype'] ?? '';
+        $installation = SurveyFile::read($job->survey, $catalog->archetype(is_string($archetype) ? $archetype : ''));
+        $profile = $job->plan['profile'] ?? null;
+
+        return new self($installation, is_string($profile) ? PlanFile::read($job->plan, $installation, $catalog->profile($profile)) : null);
+    }
+
+    /** The circuit with the planned thermostat, or with the old plate while there is no plan. */
+    public function circuit(): Circuit
+    {
+        return $this->plan?->circuit() ?? $this->circuitAsFound();
+    }
+
+    public function circuitAsFound(): Circuit
+    {
+        return new Circuit($this->installation, PlateAsFound::profile($this->installation), PlateAsFound::landing($this->installation));
+    }
+
+    public function steps(): ?Steps
+    {
+        return $this->plan === null ? null : new Steps($this->plan);
+    }
+}

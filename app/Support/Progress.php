@@ -1,0 +1,171 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Support;
+
+use App\Models\Job;
+use App\Models\MoveTick;
+use App\Models\SettingEntry;
+use Unionbit\Core\Call\CallName;
+use Unionbit\Core\Call\CallTable;
+use Unionbit\Core\Finding;
+use Unionbit\Core\Job\SurveyProgress;
+use Unionbit\Core\Planning\MappingRules;
+use Unionbit\Core\Planning\Move;
+use Unionbit\Core\Planning\MoveList;
+use Unionbit\Core\Setting\Derivation;
+
+/** How far a job is: what each stage still needs, and what keeps it from being handed over. */
+final class Progress
+{
+    /** @var array<string, StepRecord> */
+    private array $steps;
+
+    /** @var array<string, bool> */
+    private array $moves;
+
+    /** @var array<string, string> */
+    private array $settings;
+
+    private function __construct(private readonly Job $job)
+    {
+        $this->steps = StepRecord::all($job);
+        $this->moves = $job->moveTicks()->get()->mapWithKeys(static fn (MoveTick $t): array => [$t->move => $t->done])->all();
+        $this->settings = self::entered($job);
+    }
+
+    public static function of(Job $job): self
+    {
+        return new self($job);
+    }
+
+    /** @return array<string, string> latest value by setting key */
+    public static function entered(Job $job): array
+    {
+        return $job->settingEntries()->get()->mapWithKeys(static fn (SettingEntry $e): array => [$e->key => $e->value])->all();
+    }
+
+    /** @return array<string, StepRecord> */
+    public function steps(): array
+    {
+        return $this->steps;
+    }
+
+    public function isMoved(string $key): bool
+    {
+        return $this->moves[$key] ?? false;
+    }
+
+    /** @return list<array{key: string, label: string, done: bool}> */
+    public function survey(): array
+    {
+        $measured = $this->job->readings()->where('stage', 'survey')->where('mode', 'V')->exists();
+
+        return SurveyProgress::items($this->job->house()->installation, $measured);
+    }
+
+    /** @return list<array{label: string, done: bool}> */
+    public function plan(): array
+    {
+        $plan = $this->job->house()->plan;
+        if ($plan === null) {
+            return [['label' => 'Choose a thermostat', 'done' => false], ['label' => 'Use a plan', 'done' => false]];
+        }
+        $blocking = array_filter(MappingRules::check($plan), static fn (Finding $f): bool => $f->severity->blocks());
+        $moves = array_map(fn (Move $m): array => ['label' => $m->text, 'done' => $this->isMoved($m->key)], MoveList::of($plan));
+
+        return [
+            ['label' => 'Choose a thermostat', 'done' => true],
+            ['label' => $blocking === [] ? 'Use this plan' : count($blocking).' to correct', 'done' => $this->job->planned_at !== null],
+            ...$moves,
+        ];
+    }
+
+    /** @return list<array{label: string, done: bool}> */
+    public function settings(): array
+    {
+        $plan = $this->job->house()->plan;
+
+        return $plan === null ? [] : array_map(fn ($s): array => ['label' => $s->key->label(), 'done' => ($this->settings[$s->key->value] ?? null) === $s->value || $s->lacking !== null], Derivation::all($plan));
+    }
+
+    /** @return array<string, array{label: string, proved: bool, failed: bool, running: bool}> by call */
+    public function calls(): array
+    {
+        $calls = [];
+        foreach (CallTable::needed($this->job->house()->installation->archetype)->calls() as $call) {
+            if ($call === CallName::Idle) {
+                continue;
+            }
+            $voltage = $this->steps[$call->value.'.voltage'] ?? null;
+            $jumper = $this->steps[$call->value.'.jumper'] ?? null;
+            $calls[$call->value] = [
+                'label' => $call->label(),
+                'proved' => $voltage?->state() === 'passed',
+                'failed' => $voltage?->state() === 'failed' || $jumper?->state() === 'failed',
+                'running' => $voltage?->isRunning() === true || $jumper?->isRunning() === true,
+            ];
+        }
+
+        return $calls;
+    }
+
+    /** @return list<string> temporary things still in place */
+    public function restore(): array
+    {
+        $open = [];
+        foreach ($this->steps as $record) {
+            if ($record->isRunning()) {
+                array_push($open, ...$record->step->restore);
+            }
+        }
+
+        return $open;
+    }
+
+    /** @return list<array{label: string, done: bool}> what a handover needs */
+    public function handover(): array
+    {
+        $all = static fn (array $items): bool => $items !== [] && ! in_array(false, array_column($items, 'done'), true);
+
+        return [
+            ['label' => 'Survey finished', 'done' => $this->job->surveyed_at !== null],
+            ['label' => 'Plan used and every move ticked', 'done' => $all($this->plan())],
+            ['label' => 'Settings entered', 'done' => $all($this->settings())],
+            ['label' => 'Every call proved', 'done' => ! in_array(false, array_column($this->calls(), 'proved'), true)],
+            ['label' => 'Everything temporary put back', 'done' => $this->restore() === []],
+        ];
+    }
+
+    /** @return list<array<string, mixed>> */
+    public function tape(): array
+    {
+        $calls = array_map(static fn (array $c): array => ['label' => $c['label'], 'done' => $c['proved']], array_values($this->calls()));
+        $stuck = in_array(true, array_column($this->calls(), 'failed'), true);
+
+        return [
+            $this->segment('survey', 'Survey', $this->survey(), 'facts', $this->job->surveyed_at !== null),
+            $this->segment('plan', 'Plan', $this->plan(), 'done', false),
+            $this->segment('set', 'Set', $this->settings(), 'entered', false),
+            $this->segment('prove', 'Prove', $calls, 'calls', false, $stuck),
+            $this->segment('handover', 'Handover', $this->handover(), 'lines', $this->job->handed_over_at !== null),
+        ];
+    }
+
+    /**
+     * @param  list<array{label: string, done: bool}>|list<array{key: string, label: string, done: bool}>  $items
+     * @return array<string, mixed>
+     */
+    private function segment(string $key, string $name, array $items, string $unit, bool $closed, bool $stuck = false): array
+    {
+        $done = count(array_filter($items, static fn (array $i): bool => $i['done']));
+        $open = array_values(array_map(static fn (array $i): string => $i['label'], array_filter($items, static fn (array $i): bool => ! $i['done'])));
+        $finished = $key === 'handover' ? $closed : ($closed || ($items !== [] && $open === []));
+
+        return [
+            'key' => $key, 'name' => $name, 'state' => $stuck ? 'stuck' : ($finished ? 'done' : ($done > 0 ? 'begun' : 'next')),
+            'n' => count($items), 'done' => $done, 'word' => $items === [] ? 'after the plan' : "{$done} of ".count($items)." {$unit}", 'open' => $open,
+        ];
+    }
+}

@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Support;
+
+use App\Models\Job;
+use Unionbit\Core\Circuit\MeterMode;
+
+/** Where and how a reading is taken: stage, step or simulated call, meter mode, and the two points. */
+final readonly class ReadingPlace
+{
+    public function __construct(
+        public string $stage,
+        public MeterMode $mode,
+        public string $a,
+        public string $b,
+        public ?string $step = null,
+        public ?string $call = null,
+    ) {}
+
+    public function context(Job $job): ReadingContext
+    {
+        return ReadingContext::of($job, $this->stage, $this->step, $this->call, $this->mode);
+    }
+}

@@ -1,0 +1,133 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Support;
+
+use App\Models\Job;
+use App\Models\Observation;
+use App\Models\Reading;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Collection;
+use Unionbit\Core\Proving\Step;
+use Unionbit\Core\Proving\Wait;
+
+/** A proving step with what is recorded of its last run: started, ready when, readings and signs, state. */
+final readonly class StepRecord
+{
+    /**
+     * @param  array<string, Reading>  $readings  latest of the run, by probe key
+     * @param  array<string, Observation>  $signs  latest of the run, by sign key
+     */
+    private function __construct(
+        public Step $step,
+        public ?Carbon $startedAt,
+        public ?Carbon $endedAt,
+        public ?Carbon $readyAt,
+        public array $readings,
+        public array $signs,
+    ) {}
+
+    /** @return array<string, self> by step key */
+    public static function all(Job $job): array
+    {
+        $steps = $job->house()->steps()?->all() ?? [];
+        $events = $job->stepEvents()->get()->groupBy('step');
+        $readings = $job->readings()->whereNotNull('step')->get()->groupBy('step');
+        $observations = $job->observations()->get()->groupBy('step');
+        $powerOn = PowerFlag::since($job, 'live');
+        $powerOff = PowerFlag::since($job, 'isolated');
+
+        $records = [];
+        foreach ($steps as $step) {
+            $start = $events->get($step->key())?->where('event', 'start')->last()?->at;
+            $end = $events->get($step->key())?->where('event', 'end')->last()?->at;
+            $end = $start !== null && $end !== null && $end->greaterThanOrEqualTo($start) ? $end : null;
+            $records[$step->key()] = new self(
+                $step, $start, $end, $start === null ? null : self::ready($step->wait, $start, $powerOn, $powerOff),
+                self::latest($readings->get($step->key()), $start, static fn (Reading $r): string => $r->a.'~'.$r->b),
+                self::latest($observations->get($step->key()), $start, static fn (Observation $o): string => $o->sign),
+            );
+        }
+
+        return $records;
+    }
+
+    public function secondsLeft(): int
+    {
+        return $this->readyAt === null ? $this->step->wait->seconds : max(0, (int) ceil(now()->diffInSeconds($this->readyAt)));
+    }
+
+    public function isRunning(): bool
+    {
+        return $this->startedAt !== null && $this->endedAt === null;
+    }
+
+    public function hasFailed(): bool
+    {
+        foreach ([...array_values($this->readings), ...array_values($this->signs)] as $row) {
+            if ($row->outcome === 'fail') {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** Every reading in its band and every sign seen. */
+    public function isPassed(): bool
+    {
+        foreach ($this->step->probes as $probe) {
+            if (($this->readings[$probe->key()]->outcome ?? null) !== 'pass') {
+                return false;
+            }
+        }
+        foreach ($this->step->signs as $sign) {
+            if (($this->signs[$sign->key]->outcome ?? null) !== 'pass') {
+                return false;
+            }
+        }
+
+        return $this->startedAt !== null;
+    }
+
+    public function state(): string
+    {
+        return match (true) {
+            $this->isPassed() && ! $this->isRunning() => 'passed',
+            $this->hasFailed() => 'failed',
+            $this->isRunning() => 'running',
+            default => 'open',
+        };
+    }
+
+    private static function ready(Wait $wait, Carbon $start, ?Carbon $powerOn, ?Carbon $powerOff): Carbon
+    {
+        $from = match ($wait->from) {
+            Wait::FROM_POWER_ON => $powerOn ?? $start,
+            Wait::FROM_POWER_OFF => $powerOff !== null && $powerOff->lessThan($start) ? $powerOff : $start,
+            default => $start,
+        };
+
+        return $from->copy()->addSeconds($wait->seconds);
+    }
+
+    /**
+     * @template T of Reading|Observation
+     *
+     * @param  ?Collection<int, T>  $rows
+     * @param  callable(T): string  $key
+     * @return array<string, T>
+     */
+    private static function latest(?Collection $rows, ?Carbon $since, callable $key): array
+    {
+        $latest = [];
+        foreach ($rows ?? [] as $row) {
+            if ($since !== null && $row->at->greaterThanOrEqualTo($since)) {
+                $latest[$key($row)] = $row;
+            }
+        }
+
+        return $latest;
+    }
+}

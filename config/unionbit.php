@@ -1,0 +1,13 @@
+<?php
+
+return [
+    // Signs the demo installer in without a password. Set by bin/demo only; refused unless the server is bound to
+    // the loopback address.
+    'solo' => (bool) env('UNIONBIT_SOLO', false),
+
+    // The catalogue of equipment and thermostats.
+    'catalog' => base_path('catalog'),
+
+    // "Proved dead" lapses after this many minutes.
+    'isolated_minutes' => 30,
+];

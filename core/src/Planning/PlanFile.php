@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Planning;
+
+use Unionbit\Core\InvalidData;
+use Unionbit\Core\Job\Installation;
+use Unionbit\Core\Job\SurveyFile;
+use Unionbit\Core\Node;
+use Unionbit\Core\Terminal\Place;
+use Unionbit\Core\Thermostat\Profile;
+use Unionbit\Core\Wiring\End;
+use Unionbit\Core\Wiring\Jumper;
+use Unionbit\Core\Wiring\Landing;
+
+/** Reads and writes the plan part of a job document. */
+final class PlanFile
+{
+    /** @throws InvalidData */
+    public static function read(mixed $json, Installation $installation, Profile $profile): Plan
+    {
+        $node = Node::root($json);
+
+        return new Plan($installation, $profile, new Landing(
+            self::ends($node, 'wall'), self::ends($node, 'indoor'), $node->bool('linkIn', true),
+            array_map(static fn (Node $n): Jumper => new Jumper($n->enum('place', Place::class), $n->string('a'), $n->string('b'), $n->string('label')), $node->each('jumpers')),
+        ));
+    }
+
+    /** @return array<string, mixed> */
+    public static function write(Plan $plan): array
+    {
+        $ends = static fn (array $ends): array => array_map(static fn (End $end): array => $end->toArray(), $ends);
+
+        return [
+            'profile' => $plan->profile->id, 'linkIn' => $plan->landing->linkIn, 'wall' => $ends($plan->landing->wall), 'indoor' => $ends($plan->landing->indoor),
+            'jumpers' => array_map(static fn (Jumper $j): array => ['place' => $j->place->value, 'a' => $j->a, 'b' => $j->b, 'label' => $j->label], $plan->landing->jumpers),
+        ];
+    }
+
+    /** @return array<int, End> */
+    private static function ends(Node $node, string $key): array
+    {
+        $ends = [];
+        foreach ($node->keys($key) as $number) {
+            $ends[(int) $number] = SurveyFile::end($node->at($key)->at(ctype_digit($number) ? (int) $number : $number));
+        }
+
+        return $ends;
+    }
+}

@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Database\Factories;
+
+use App\Actions\EditDocument;
+use App\Models\Crew;
+use App\Models\Job;
+use App\Models\User;
+use Illuminate\Database\Eloquent\Factories\Factory;
+use Illuminate\Support\Str;
+
+/** @extends Factory<Job> a surveyed gas furnace with cooling: five conductors, all traced */
+final class JobFactory extends Factory
+{
+    protected $model = Job::class;
+
+    public function definition(): array
+    {
+        $file = json_decode((string) file_get_contents(database_path('demo/lock-keepers-row-4.json')), true, flags: JSON_THROW_ON_ERROR);
+
+        return [
+            'crew_id' => Crew::factory(), 'site' => 'Lock Keeper\'s Row 4', 'address' => 'Saltmarsh Locks', 'kind' => 'replacement',
+            'survey' => is_array($file) ? $file['survey'] : [], 'plan' => null, 'version' => 1,
+        ];
+    }
+
+    public function configure(): static
+    {
+        return $this->afterCreating(static function (Job $job): void {
+            $user = User::query()->where('crew_id', $job->crew_id)->first() ?? User::factory()->create(['crew_id' => $job->crew_id]);
+            EditDocument::revise($job, $user, (string) Str::ulid(), 'opened the job');
+        });
+    }
+
+    public function planned(string $profile = 'c-powered-1h-1c'): static
+    {
+        return $this->afterCreating(static function (Job $job) use ($profile): void {
+            \App\Actions\PlanEdits::choose($job, $profile);
+            $job->planned_at = now();
+            $job->save();
+        });
+    }
+}

@@ -1,0 +1,161 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Database\Seeders;
+
+use App\Actions\Append;
+use App\Actions\CreateJob;
+use App\Actions\EditDocument;
+use App\Actions\ObserveSign;
+use App\Actions\PlanEdits;
+use App\Actions\RaisePowerFlag;
+use App\Actions\RecordReading;
+use App\Actions\RunStep;
+use App\Models\Job;
+use App\Models\MoveTick;
+use App\Models\SettingEntry;
+use App\Models\User;
+use App\Support\Catalog;
+use App\Support\ReadingPlace;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Str;
+use Unionbit\Core\Circuit\MeterMode;
+use Unionbit\Core\Job\SurveyFile;
+use Unionbit\Core\Node;
+use Unionbit\Core\Planning\MoveList;
+use Unionbit\Core\Proving\Step;
+use Unionbit\Core\Setting\Derivation;
+
+/**
+ * Works a demo job through the application's own actions. Its readings are simulated: the circuit's nominal
+ * value with a little noise from a fixed seed.
+ */
+final class DemoHouse
+{
+    private Carbon $clock;
+
+    private readonly Node $file;
+
+    public function __construct(private readonly User $user, string $name, int $seed)
+    {
+        $this->file = Node::root(json_decode((string) file_get_contents(database_path("demo/{$name}.json")), true, flags: JSON_THROW_ON_ERROR));
+        $this->clock = Carbon::now()->subDays(2)->setTime(8, 30);
+        mt_srand($seed);
+    }
+
+    /** The job as it stands in the file: nothing planned, nothing measured. */
+    public function open(): Job
+    {
+        $survey = $this->file->at('survey');
+        $house = SurveyFile::read($this->file->value('survey'), app(Catalog::class)->archetype($survey->string('archetype')));
+        $job = app(CreateJob::class)($this->user, (string) Str::ulid(), $this->file->string('site'), $this->file->string('address'), $this->file->string('kind'), $survey->string('archetype'), $house->wallCable()->feet ?? 40.0);
+        $this->edit($job, static function (Job $job) use ($house): string {
+            $job->survey = SurveyFile::write($house);
+
+            return 'read the job file';
+        });
+
+        return $job->refresh();
+    }
+
+    /** From survey to handover. */
+    public function work(): void
+    {
+        $this->pass(0);
+        $job = $this->open();
+        $this->pass(12);
+        $this->power($job, 'live', 27.0);
+        $this->measure($job, new ReadingPlace('survey', MeterMode::Volts, 'indoor.R', 'indoor.C'));
+        $this->measure($job, new ReadingPlace('survey', MeterMode::Volts, 'wall.R', 'wall.C'));
+        $this->edit($job, static function (Job $job): string {
+            $job->surveyed_at = now();
+
+            return 'finished the survey';
+        });
+        $this->pass(6);
+        $this->edit($job, fn (Job $job): string => PlanEdits::choose($job, $this->file->string('thermostat')));
+        $this->edit($job, static fn (Job $job): string => PlanEdits::use($job));
+        $this->power($job, 'isolated', 0.0);
+        $this->land($job);
+        $this->power($job, 'live', 26.6);
+        $this->enterSettings($job);
+        foreach ($job->house()->steps()?->all() ?? [] as $step) {
+            $this->prove($job, $step);
+        }
+        $this->pass(8);
+        $job->handed_over_at = now();
+        $job->save();
+        Carbon::setTestNow();
+    }
+
+    private function land(Job $job): void
+    {
+        $plan = $job->house()->plan ?? throw new \LogicException('No plan to land.');
+        foreach (MoveList::of($plan) as $move) {
+            $this->pass(1);
+            Append::row(MoveTick::class, (string) Str::ulid(), $job, $this->user, static fn (): array => ['move' => $move->key, 'done' => true]);
+        }
+    }
+
+    private function enterSettings(Job $job): void
+    {
+        $plan = $job->house()->plan ?? throw new \LogicException('No plan to set.');
+        foreach (Derivation::all($plan) as $setting) {
+            $this->pass(1);
+            Append::row(SettingEntry::class, (string) Str::ulid(), $job, $this->user, static fn (): array => ['key' => $setting->key->value, 'value' => $setting->value, 'reason' => $setting->reason]);
+        }
+    }
+
+    private function prove(Job $job, Step $step): void
+    {
+        if ($step->setUpIsolated) {
+            $this->power($job, 'isolated', 0.0);
+        }
+        $this->pass(1);
+        RunStep::record($job, $this->user, (string) Str::ulid(), $step->key(), 'start');
+        if ($step->setUpIsolated) {
+            $this->power($job, 'live', 26.4);
+        }
+        $this->pass((int) ceil($step->wait->seconds / 60) + 1);
+        foreach ($step->signs as $sign) {
+            ObserveSign::record($job, $this->user, (string) Str::ulid(), $step->key(), $sign->key, true);
+        }
+        foreach ($step->probes as $probe) {
+            $this->measure($job, new ReadingPlace('prove', MeterMode::Volts, $probe->a, $probe->b, $step->key()));
+        }
+        if ($step->setUpIsolated) {
+            $this->power($job, 'isolated', 0.0);
+        }
+        RunStep::record($job, $this->user, (string) Str::ulid(), $step->key(), 'end');
+        if ($step->setUpIsolated) {
+            $this->power($job, 'live', 26.5);
+        }
+    }
+
+    private function measure(Job $job, ReadingPlace $place): void
+    {
+        $this->pass(1);
+        $nominal = $place->context($job)->expect($place->mode, $place->a, $place->b)->nominal ?? 0.0;
+        $noisy = max(0.0, $nominal * (1.0 + mt_rand(-12, 12) / 1000.0) + ($nominal < 1.0 ? 0.0 : mt_rand(-1, 1) / 10.0));
+        RecordReading::record($job, $this->user, (string) Str::ulid(), $place, number_format($noisy, 1, '.', ''));
+    }
+
+    private function power(Job $job, string $state, float $volts): void
+    {
+        $this->pass(1);
+        RaisePowerFlag::to($job, $this->user, (string) Str::ulid(), $state, number_format($volts, 1, '.', ''), $state === 'isolated');
+    }
+
+    /** @param callable(Job): string $change */
+    private function edit(Job $job, callable $change): void
+    {
+        (new EditDocument)($job, $this->user, (string) Str::ulid(), $job->version, $change);
+    }
+
+    private function pass(int $minutes): void
+    {
+        $this->clock = $this->clock->copy()->addMinutes($minutes);
+        Carbon::setTestNow($this->clock);
+    }
+}

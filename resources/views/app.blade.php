@@ -1,0 +1,24 @@
+<!doctype html>
+<html lang="en">
+<head>
+    <meta charset="utf-8">
+    <meta name="viewport" content="width=device-width, initial-scale=1, viewport-fit=cover">
+    <meta name="color-scheme" content="light dark">
+    <title inertia>Unionbit</title>
+    <link rel="icon" href="/mark.svg" type="image/svg+xml">
+    <script>
+        (function () {
+            var chosen = null;
+            try { chosen = localStorage.getItem('theme'); } catch (e) { /* storage may be closed */ }
+            var dark = chosen ? chosen === 'headlamp' : matchMedia('(prefers-color-scheme: dark)').matches;
+            document.documentElement.dataset.theme = dark ? 'headlamp' : 'bone';
+        })();
+    </script>
+    @viteReactRefresh
+    @vite(['resources/css/app.css', 'resources/js/app.tsx'])
+    @inertiaHead
+</head>
+<body>
+    @inertia
+</body>
+</html>

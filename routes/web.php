@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Http\Controllers\DocumentController;
+use App\Http\Controllers\HandoverController;
+use App\Http\Controllers\JobsController;
+use App\Http\Controllers\RecordsController;
+use App\Http\Controllers\SessionController;
+use App\Http\Controllers\StageController;
+use Illuminate\Support\Facades\Route;
+
+Route::redirect('/', '/jobs');
+
+Route::middleware('guest')->group(function (): void {
+    Route::get('/sign-in', [SessionController::class, 'create'])->name('login');
+    Route::post('/sign-in', [SessionController::class, 'store'])->middleware('throttle:sign-in');
+});
+
+Route::middleware('auth')->group(function (): void {
+    Route::post('/sign-out', [SessionController::class, 'destroy']);
+    Route::get('/jobs', [JobsController::class, 'index']);
+    Route::post('/jobs', [JobsController::class, 'store']);
+
+    Route::prefix('/jobs/{job}')->group(function (): void {
+        Route::get('/survey', [StageController::class, 'survey']);
+        Route::get('/plan', [StageController::class, 'plan']);
+        Route::get('/set', [StageController::class, 'set']);
+        Route::get('/prove', [StageController::class, 'prove']);
+        Route::get('/handover', [StageController::class, 'handover']);
+
+        Route::post('/survey-edits', [DocumentController::class, 'survey']);
+        Route::post('/plan-edits', [DocumentController::class, 'plan']);
+        Route::post('/entry-preview', [DocumentController::class, 'preview']);
+
+        Route::post('/expect', [RecordsController::class, 'expect']);
+        Route::post('/readings', [RecordsController::class, 'reading']);
+        Route::post('/signs', [RecordsController::class, 'sign']);
+        Route::post('/power', [RecordsController::class, 'power']);
+        Route::post('/steps', [RecordsController::class, 'step']);
+        Route::post('/settings', [RecordsController::class, 'setting']);
+        Route::post('/moves', [RecordsController::class, 'move']);
+        Route::post('/handover', HandoverController::class);
+    });
+});
