@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Http\Middleware\HandleInertiaRequests;
 use App\Http\Middleware\MovedClock;
 use App\Http\Middleware\SignInSolo;
+use Illuminate\Contracts\Auth\Middleware\AuthenticatesRequests;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
@@ -16,6 +17,7 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withRouting(web: __DIR__.'/../routes/web.php', commands: __DIR__.'/../routes/console.php', health: '/up')
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->web(prepend: [MovedClock::class], append: [SignInSolo::class, HandleInertiaRequests::class]);
+        $middleware->prependToPriorityList(before: AuthenticatesRequests::class, prepend: SignInSolo::class);
         $middleware->redirectUsersTo('/jobs');
     })
     ->withExceptions(function (Exceptions $exceptions): void {

@@ -11,6 +11,12 @@ use Unionbit\Core\Circuit\MeterMode;
 /** A reading, or the question what it should be. */
 final class ReadingRequest extends JobRequest
 {
+    /** Asking is for everybody who may see the job; recording only while it is open. */
+    public function authorize(): bool
+    {
+        return $this->user()?->can($this->filled('value') ? 'work' : 'view', $this->job()) === true;
+    }
+
     /** @return array<string, mixed> */
     public function rules(): array
     {

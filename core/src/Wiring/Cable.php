@@ -55,6 +55,8 @@ final readonly class Cable
     /** "18/5 · 42 ft" */
     public function label(): string
     {
-        return sprintf('%d/%d · %s ft', $this->gauge, max(1, count($this->conductors)), rtrim(rtrim(number_format($this->feet, 1, '.', ''), '0'), '.'));
+        $size = $this->conductors === [] ? "{$this->gauge} AWG" : $this->gauge.'/'.count($this->conductors);
+
+        return sprintf('%s · %g ft', $size, $this->feet);
     }
 }

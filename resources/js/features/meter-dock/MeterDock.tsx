@@ -1,0 +1,239 @@
+import { usePage } from '@inertiajs/react';
+import { useRef, useState } from 'react';
+import { newId, post, said, type Answer } from '@/lib/api';
+import { reload } from '@/lib/edits';
+import { clock, figure, pointName, range } from '@/lib/format';
+import { useKeys } from '@/lib/hooks';
+import { useAskPower, useProbes } from '@/shell/Shell';
+import type { Frame, Mode, PointInfo, Reading } from '@/types';
+import { Glyph, Unit, type GlyphName } from '@/ui/Glyph';
+import { Bad, outcomeLook, State } from '@/ui/State';
+import { Keypad } from './Keypad';
+import { Ruler } from './Ruler';
+import { useExpectation } from './useExpectation';
+
+const modes: { mode: Mode; sign: string | GlyphName; word: string }[] = [
+    { mode: 'V', sign: 'V~', word: 'volts' },
+    { mode: 'O', sign: 'ohm', word: 'ohms' },
+    { mode: 'A', sign: 'A~', word: 'clamp' },
+    { mode: 'B', sign: 'beep', word: 'beep' },
+];
+const signUnit: Record<Mode, string> = { V: 'V', O: 'Ω', A: 'A', B: 'Ω' };
+
+/** The meter: modes, probes, expected with its reason, actual, verdict, log, one button. The order never changes. */
+export function MeterDock({ stage, step = null, call = null, readings, canRecord = true, onRecorded }: { stage: string; step?: string | null; call?: string | null; readings: Reading[]; canRecord?: boolean; onRecorded?: (reading: Reading) => void }) {
+    const { job, power, points } = usePage<Frame>().props;
+    const probes = useProbes();
+    const askPower = useAskPower();
+    const [typed, setTyped] = useState('');
+    const [answer, setAnswer] = useState<Answer<Reading> | null>(null);
+    const [sheet, setSheet] = useState(false);
+    const pending = useRef<{ key: string; id: string } | null>(null);
+    const { mode, a, b } = probes;
+    const { expected, problem } = useExpectation({ jobId: job.id, stage, step, call, mode, a, b, state: `${job.version}/${power.state}/${readings.length}` });
+
+    const context = `${step ?? ''}/${call ?? ''}/${mode}/${a}/${b}`;
+    const last = answer?.kind === 'ok' && answer.data.a === a && answer.data.b === b && answer.data.mode === mode ? answer.data : null;
+    const value = parsed(typed) ?? (typed === '' ? (last?.value ?? null) : null);
+    const closed = job.handedOverAt !== null || !canRecord;
+    const errors = answer?.kind === 'invalid' ? answer.errors : {};
+
+    const record = async () => {
+        if (typed.trim() === '') return;
+        const key = `${context}=${typed}`;
+        if (pending.current?.key !== key) pending.current = { key, id: newId() };
+        const result = await post<Reading>(`/jobs/${job.id}/readings`, { id: pending.current.id, stage, step, call, mode, a, b, value: typed });
+        setAnswer(result);
+        if (result.kind === 'ok') {
+            pending.current = null;
+            setTyped('');
+            await reload();
+            onRecorded?.(result.data);
+        }
+    };
+
+    const move = (by: number) => {
+        const index = points.findIndex((point) => point.id === a);
+        const next = points[(index + by + points.length) % points.length];
+        if (next) probes.set(next.id, b);
+    };
+    const select = (next: Mode) => {
+        probes.setMode(next);
+        setTyped('');
+        setAnswer(null);
+    };
+    useKeys({ v: () => select('V'), o: () => select('O'), a: () => select('A'), b: () => select('B'), '[': () => move(-1), ']': () => move(1), x: probes.swap });
+
+    return (
+        <aside className="dock" aria-label="Meter dock" data-open={sheet ? '' : undefined}>
+            <button className="dock__handle flex min-h-14 items-center justify-between gap-3 px-4 text-left" aria-expanded={sheet} onClick={() => setSheet(!sheet)}>
+                <span>
+                    <span className="lab">
+                        {pointName(points, a)}–{pointName(points, b)} expected
+                    </span>
+                    <b className="mono block text-[18px] font-medium">
+                        {expected ? range(expected) : '…'} <Unit unit={signUnit[mode]} />
+                    </b>
+                </span>
+                <span className="mono text-[26px]">{last?.value != null ? figure(last.value, mode) : '–'}</span>
+                <span className="font-lab font-semibold underline underline-offset-4">{sheet ? 'Fold meter' : 'Meter'}</span>
+            </button>
+            <div className="dock__body">
+                <div className="modes" role="group" aria-label="Meter mode">
+                    {modes.map((item) => (
+                        <button key={item.mode} aria-pressed={item.mode === mode} onClick={() => select(item.mode)}>
+                            <span>{item.sign.length <= 2 ? item.sign : <Glyph name={item.sign as GlyphName} size={18} />}</span>
+                            <small>{item.word}</small>
+                        </button>
+                    ))}
+                </div>
+                <section style={{ paddingTop: 4, paddingBottom: 4 }}>
+                    <ProbeRow name="A" points={points} value={a} onChange={(id) => probes.set(id, b)} />
+                    {mode !== 'A' && <ProbeRow name="B" points={points} value={b} onChange={(id) => probes.set(a, id)} />}
+                </section>
+                <section>
+                    <div className="exp">
+                        <span className="lab">Expected</span>
+                        <span className="mono" data-testid="expected">
+                            {expected ? range(expected) : '…'} {expected && !expected.refused && !expected.overLimit && <Unit unit={signUnit[mode]} size={15} />}
+                        </span>
+                    </div>
+                    {expected && <Ruler expected={expected} value={value} />}
+                    <p className="text-[14px] leading-[18px]" data-testid="reason">
+                        {expected?.reason ?? problem}
+                    </p>
+                    {expected?.notes.map((note) => <Bad key={note}>{note}</Bad>)}
+                    {expected?.decidedBy && (
+                        <button className="link" onClick={() => expected.decidedBy && probes.set(expected.decidedBy[0] ?? a, expected.decidedBy[1] ?? b)}>
+                            0 V alone does not decide: read {pointName(points, expected.decidedBy[0] ?? '')}–{pointName(points, expected.decidedBy[1] ?? '')}
+                        </button>
+                    )}
+                </section>
+                {!closed && (
+                    <section style={{ paddingBottom: 6 }}>
+                        <label className="lab" htmlFor="actual">
+                            Actual
+                        </label>
+                        <div className="act" data-bad={errors.value ? '' : undefined}>
+                            <input
+                                id="actual"
+                                inputMode="decimal"
+                                autoComplete="off"
+                                placeholder="type the reading"
+                                value={typed}
+                                aria-invalid={!!errors.value}
+                                aria-describedby="actual-bad"
+                                onChange={(event) => setTyped(event.target.value)}
+                                onKeyDown={(event) => {
+                                    if (event.key === 'Enter') void record();
+                                    if (event.key === 'Escape') event.currentTarget.blur();
+                                }}
+                            />
+                            <em>
+                                <Unit unit={signUnit[mode]} size={18} />
+                            </em>
+                        </div>
+                        <Verdict reading={last} typed={typed} />
+                        <Bad id="actual-bad">{answer && answer.kind !== 'ok' ? said(answer) : null}</Bad>
+                        {errors.power && (
+                            <button className="link" onClick={() => askPower(mode === 'V' || mode === 'A' ? 'live' : 'isolated')}>
+                                {mode === 'V' || mode === 'A' ? 'Make live' : 'Isolate'}
+                            </button>
+                        )}
+                    </section>
+                )}
+                <section className="min-h-24 flex-1" style={{ borderBottom: 0 }}>
+                    <div className="lab mb-0.5">Last readings</div>
+                    <Log readings={readings} points={points} onPick={(reading) => probes.set(reading.a, reading.b)} />
+                </section>
+                {!closed && (
+                    <div className="dock__go border-t border-hair px-4 pb-3.5 pt-2.5">
+                        <button className={`btn w-full justify-between ${typed.trim() === '' ? 'btn--off' : 'btn--go'}`} aria-disabled={typed.trim() === ''} onClick={() => void record()}>
+                            Record reading <span className="key">Enter</span>
+                        </button>
+                    </div>
+                )}
+                {!closed && <Keypad onKey={(key) => setTyped((old) => (key === 'OL' ? 'OL' : old === 'OL' ? key : old + key))} onErase={() => setTyped((old) => (old === 'OL' ? '' : old.slice(0, -1)))} onRecord={() => void record()} ready={typed.trim() !== ''} />}
+            </div>
+        </aside>
+    );
+}
+
+function parsed(typed: string): number | null {
+    const number = Number(typed.trim().replace(',', '.'));
+    return typed.trim() !== '' && Number.isFinite(number) && number >= 0 ? number : null;
+}
+
+function ProbeRow({ name, points, value, onChange }: { name: 'A' | 'B'; points: PointInfo[]; value: string; onChange: (id: string) => void }) {
+    const places = [...new Set(points.map((point) => point.place))];
+    return (
+        <div className="probe">
+            <span className={`pin ${name === 'B' ? 'pin--b' : ''}`}>{name}</span>
+            <select aria-label={`Probe ${name}`} value={value} onChange={(event) => onChange(event.target.value)}>
+                {places.map((place) => (
+                    <optgroup key={place} label={points.find((point) => point.place === place)?.placeLabel ?? place}>
+                        {points
+                            .filter((point) => point.place === place)
+                            .map((point) => (
+                                <option key={point.id} value={point.id}>
+                                    {point.label} · {point.conductor ? `conductor end, ${point.placeLabel}` : point.placeLabel}
+                                </option>
+                            ))}
+                    </optgroup>
+                ))}
+            </select>
+        </div>
+    );
+}
+
+function Verdict({ reading, typed }: { reading: Reading | null; typed: string }) {
+    if (!reading || typed !== '') {
+        return (
+            <div className="flex min-h-11 items-center">
+                <State glyph="need" tone={typed === '' ? 'muted' : 'copper'}>
+                    {typed === '' ? 'Waiting for a reading' : 'Record it to judge it'}
+                </State>
+            </div>
+        );
+    }
+    const look = outcomeLook[reading.outcome];
+    return (
+        <div className="py-2" role="status" data-testid="verdict" data-outcome={reading.outcome}>
+            <div className="text-[17px]">
+                <State glyph={look.glyph} tone={look.tone}>
+                    {reading.outcome === 'pass' ? 'In range' : reading.outcome === 'fail' ? 'Not as expected' : look.word}
+                </State>
+            </div>
+            {reading.outcome !== 'pass' && <p className="mt-1 text-[14px] leading-[18px]">{reading.reason}</p>}
+            {reading.candidates.length > 1 && <p className="mt-1 text-[13px] leading-[17px] text-muted">Would read the same: {reading.candidates.slice(1, 5).join('; ')}.</p>}
+        </div>
+    );
+}
+
+function Log({ readings, points, onPick }: { readings: Reading[]; points: PointInfo[]; onPick: (reading: Reading) => void }) {
+    if (readings.length === 0) return <p className="text-[14px] text-muted">No reading yet.</p>;
+    return (
+        <table className="log">
+            <tbody>
+                {readings.slice(0, 12).map((reading) => (
+                    <tr key={reading.id}>
+                        <td className="text-muted">{clock(reading.at)}</td>
+                        <td className="pl-2">
+                            <button className="text-left" onClick={() => onPick(reading)} title={reading.reason}>
+                                {pointName(points, reading.a)}
+                                {reading.mode !== 'A' && `–${pointName(points, reading.b)}`}
+                            </button>
+                        </td>
+                        <td className="text-right">
+                            {reading.value === null ? 'OL' : figure(reading.value, reading.mode)} {reading.value !== null && <Unit unit={reading.unit} size={11} />}
+                        </td>
+                        <td className="w-6 text-right" title={outcomeLook[reading.outcome].word}>
+                            <Glyph name={outcomeLook[reading.outcome].glyph} style={{ color: `var(--${outcomeLook[reading.outcome].tone})` }} />
+                            <span className="vh">{outcomeLook[reading.outcome].word}</span>
+                        </td>
+                    </tr>
+                ))}
+            </tbody>
+        </table>
+    );
+}

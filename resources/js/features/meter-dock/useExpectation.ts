@@ -1,0 +1,36 @@
+import { useEffect, useState } from 'react';
+import { post, said } from '@/lib/api';
+import type { Expectation, Mode } from '@/types';
+
+export interface Asked {
+    jobId: string;
+    stage: string;
+    step: string | null;
+    call: string | null;
+    mode: Mode;
+    a: string;
+    b: string;
+    /** Anything else that changes the answer: the document's version, the power flag. */
+    state: string;
+}
+
+/** What the circuit expects between two points, asked again whenever anything of the question changes. */
+export function useExpectation(asked: Asked): { expected: Expectation | null; problem: string } {
+    const key = JSON.stringify(asked);
+    const [answer, setAnswer] = useState<{ key: string; expected: Expectation | null; problem: string }>({ key: '', expected: null, problem: '' });
+
+    useEffect(() => {
+        let current = true;
+        const timer = setTimeout(async () => {
+            const { jobId, state: _, ...question } = JSON.parse(key) as Asked;
+            const result = await post<Expectation>(`/jobs/${jobId}/expect`, question);
+            if (current) setAnswer({ key, expected: result.kind === 'ok' ? result.data : null, problem: said(result) });
+        }, 60);
+        return () => {
+            current = false;
+            clearTimeout(timer);
+        };
+    }, [key]);
+
+    return answer.key === key ? answer : { expected: null, problem: '' };
+}

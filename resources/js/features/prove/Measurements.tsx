@@ -1,0 +1,75 @@
+import { usePage } from '@inertiajs/react';
+import { figure, pointName, range } from '@/lib/format';
+import { useProbes } from '@/shell/Shell';
+import type { ProveProps, StepView } from '@/types';
+import { Unit } from '@/ui/Glyph';
+import { outcomeLook, State } from '@/ui/State';
+
+/** What the step asks the meter: expected beside actual, each with its verdict; touching a row puts the probes there. */
+export function Measurements({ step }: { step: StepView }) {
+    const { points } = usePage<ProveProps>().props;
+    const probes = useProbes();
+    return (
+        <section className="border-t border-hair" aria-label="Measure">
+            <table className="text-[15px]">
+                <thead>
+                    <tr className="lab [&>th]:py-2 [&>th]:font-semibold">
+                        <th className="pl-5">Measure</th>
+                        <th className="text-right">Expected</th>
+                        <th className="text-right">Actual</th>
+                        <th className="w-[130px] pl-4 pr-5">Verdict</th>
+                    </tr>
+                </thead>
+                <tbody>
+                    {step.probes.map((probe) => {
+                        const here = probes.mode === 'V' && probes.a === probe.a && probes.b === probe.b;
+                        const look = probe.reading ? outcomeLook[probe.reading.outcome] : null;
+                        const place = points.find((point) => point.id === probe.a)?.placeLabel ?? '';
+                        return (
+                            <tr key={probe.a + probe.b} className={`border-t border-hair ${here ? 'bg-copper-wash shadow-[inset_5px_0_0_var(--copper)]' : ''}`} data-probe={`${probe.a}~${probe.b}`}>
+                                <td className="pl-5">
+                                    <button
+                                        className="flex min-h-11 flex-col items-start justify-center text-left"
+                                        onClick={() => {
+                                            probes.setMode('V');
+                                            probes.set(probe.a, probe.b);
+                                        }}
+                                    >
+                                        <b className="font-lab text-[16px] font-semibold">
+                                            {pointName(points, probe.a)}–{pointName(points, probe.b)} <span className="font-medium text-muted">{place}</span>
+                                        </b>
+                                        <span className="text-[13px] leading-4 text-muted">{probe.shows}</span>
+                                    </button>
+                                </td>
+                                <td className="mono whitespace-nowrap text-right text-muted">
+                                    {range(probe.expected)} <Unit unit="V" />
+                                </td>
+                                <td className="mono whitespace-nowrap text-right text-[18px] font-medium">{probe.reading?.value != null ? figure(probe.reading.value, 'V') : '–'}</td>
+                                <td className="pl-4 pr-5">{look ? <State glyph={look.glyph} tone={look.tone}>{look.word}</State> : <State glyph="need" tone="muted">open</State>}</td>
+                            </tr>
+                        );
+                    })}
+                </tbody>
+            </table>
+        </section>
+    );
+}
+
+/** Why each reading that is not as expected is not, from the circuit. */
+export function Reasons({ step }: { step: StepView }) {
+    const { points } = usePage<ProveProps>().props;
+    return (
+        <>
+            {step.probes
+                .filter((probe) => probe.reading && probe.reading.outcome !== 'pass')
+                .map((probe) => (
+                    <p key={probe.a + probe.b} className="border-t border-hair px-5 py-2 text-[14px] leading-[18px]" data-testid="why">
+                        <b>
+                            {pointName(points, probe.a)}–{pointName(points, probe.b)}:
+                        </b>{' '}
+                        {probe.reading?.reason}
+                    </p>
+                ))}
+        </>
+    );
+}

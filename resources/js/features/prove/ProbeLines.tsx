@@ -1,0 +1,52 @@
+import { usePage } from '@inertiajs/react';
+import { figure, pointName, range } from '@/lib/format';
+import { useProbes } from '@/shell/Shell';
+import type { OutcomeName, ProveProps, StepView } from '@/types';
+import { Touch } from '@/features/strand-board/parts';
+
+const marks: Record<OutcomeName, { d: string; colour: string }> = {
+    pass: { d: 'M2.5 8.5 6.3 12.3 13.6 4', colour: 'var(--verd)' },
+    fail: { d: 'M3 3 13 13M13 3 3 13', colour: 'var(--fault)' },
+    'too-early': { d: 'M8 2V8H13M8 14A6 6 0 1 1 8 2', colour: 'var(--caution)' },
+    neutral: { d: 'M8 1.5 15 14.5H1ZM8 6V10', colour: 'var(--caution)' },
+};
+
+/** On the conductor's own row: the pairs that this step measures from it, expected beside actual. Touching one puts the probes there. */
+export function ProbeLines({ step, points, y, left, right }: { step: StepView; points: string[]; y: number; left: number; right: number }) {
+    const { points: all } = usePage<ProveProps>().props;
+    const probes = useProbes();
+    const mine = step.probes.filter((probe) => points.includes(probe.a));
+    return (
+        <>
+            {mine.map((probe, index) => {
+                const top = y + (mine.length === 1 ? 0 : (index - 0.5) * 21);
+                const here = probes.mode === 'V' && probes.a === probe.a && probes.b === probe.b;
+                const mark = probe.reading ? marks[probe.reading.outcome] : null;
+                const place = probe.a.split('.')[0] === 'indoor' ? 'board' : probe.a.split('.')[0];
+                return (
+                    <Touch
+                        key={probe.a + probe.b}
+                        name={`Measure ${pointName(all, probe.a)} to ${pointName(all, probe.b)}, ${place}`}
+                        pressed={here}
+                        onTouch={() => {
+                            probes.setMode('V');
+                            probes.set(probe.a, probe.b);
+                        }}
+                    >
+                        <rect className="focus" x={left - 6} y={top - 10.5} width={right - left - 4} height="21" fill={here ? 'var(--copper-wash)' : 'transparent'} />
+                        <text className="c-verb" x={left} y={top + 5}>
+                            {pointName(all, probe.a)}–{pointName(all, probe.b)} <tspan className="f-muted" fontWeight="500">{place}</tspan>
+                        </text>
+                        <text className="c-exp" x={right - 110} y={top + 5}>
+                            {range(probe.expected)}
+                        </text>
+                        <text className="c-read" x={right - 44} y={top + 6} data-testid={`actual-${probe.a}~${probe.b}`}>
+                            {probe.reading?.value != null ? figure(probe.reading.value, 'V') : '–'}
+                        </text>
+                        {mark && <path d={mark.d} transform={`translate(${right - 36} ${top - 8})`} fill="none" stroke={mark.colour} strokeWidth="2.4" />}
+                    </Touch>
+                );
+            })}
+        </>
+    );
+}

@@ -1,0 +1,165 @@
+import { usePage } from '@inertiajs/react';
+import { useRef, useState, type ReactNode } from 'react';
+import { newId, post, said, type Answer } from '@/lib/api';
+import { reload } from '@/lib/edits';
+import { clock, countdown } from '@/lib/format';
+import { useSecondsLeft } from '@/lib/hooks';
+import { useAskPower } from '@/shell/Shell';
+import type { ProveProps, StepView } from '@/types';
+import { Glyph } from '@/ui/Glyph';
+import { Bad, outcomeLook, State } from '@/ui/State';
+import { Tag } from '@/ui/Tag';
+
+/** The four cells of a step: power, do, wait, see and hear. */
+export function StepCells({ step, closed }: { step: StepView; closed: boolean }) {
+    const { job, power, now } = usePage<ProveProps>().props;
+    const ask = useAskPower();
+    const [problem, setProblem] = useState<Answer<unknown> | null>(null);
+    const pending = useRef<{ key: string; id: string } | null>(null);
+    const left = useSecondsLeft(step.running ? step.readyAt : null, now);
+
+    const send = async (url: string, body: object) => {
+        const key = url + JSON.stringify(body);
+        if (pending.current?.key !== key) pending.current = { key, id: newId() };
+        const answer = await post(`/jobs/${job.id}/${url}`, { id: pending.current.id, ...body });
+        setProblem(answer.kind === 'ok' ? null : answer);
+        if (answer.kind === 'ok') {
+            pending.current = null;
+            await reload();
+        }
+    };
+    const wants = step.isolated && !step.running ? 'isolated' : 'live';
+    const agrees = power.state === wants;
+    const ready = step.probes.every((probe) => probe.reading?.outcome === 'pass') && step.signs.every((sign) => sign.outcome === 'pass');
+    const powerProblem = problem?.kind === 'invalid' && problem.errors.power;
+
+    return (
+        <>
+            <div className="grid grid-cols-2 border-b border-hair md:grid-cols-[136px_minmax(0,1.3fr)_minmax(0,0.9fr)_minmax(0,1.2fr)]">
+                <Cell label="1 Power">
+                    <div className="mt-1 text-[16px]">
+                        <State glyph={wants === 'live' ? 'live' : 'iso'} tone={wants === 'live' ? 'live' : 'iso'}>
+                            {wants === 'live' ? 'LIVE 24 V' : 'ISOLATED'}
+                        </State>
+                    </div>
+                    {agrees ? (
+                        <p className="mt-1 flex items-center gap-1.5 text-[14px] text-verd-ink">
+                            <Glyph name="tick" /> flag agrees
+                        </p>
+                    ) : (
+                        !closed && (
+                            <button className="link" onClick={() => ask(wants)}>
+                                {wants === 'live' ? 'Make live' : 'Isolate'}
+                            </button>
+                        )
+                    )}
+                </Cell>
+                <Cell label="2 Do" wide>
+                    <div className="my-1.5 flex flex-wrap items-center gap-1.5">
+                        <Tag kind="solid">{step.hot}</Tag>
+                        <span className="text-muted">{step.isolated ? 'to' : 'closes'}</span>
+                        {step.closes.map((printed) => (
+                            <Tag key={printed}>{printed}</Tag>
+                        ))}
+                    </div>
+                    <p className="text-[14px] leading-[18px]">{step.do}</p>
+                    {!closed && (
+                        <div className="mt-2 flex flex-wrap gap-2">
+                            {!step.running ? (
+                                <button className="btn btn--small btn--go" onClick={() => void send('steps', { step: step.key, event: 'start' })}>
+                                    {step.isolated ? 'Jumper is on' : step.state === 'open' ? 'Call is on' : 'Call again'}
+                                </button>
+                            ) : (
+                                <button className={`btn btn--small ${ready ? 'btn--go' : ''}`} onClick={() => void send('steps', { step: step.key, event: 'end' })}>
+                                    {step.isolated ? 'Jumper is out, face is on' : 'Call has ended'}
+                                </button>
+                            )}
+                        </div>
+                    )}
+                </Cell>
+                <Cell label="3 Wait" first>
+                    <div className="mono text-[34px] font-medium leading-10 tracking-tight" role="timer" aria-label="Time left" data-testid="timer">
+                        {step.running ? countdown(left) : countdown(step.wait.seconds)}
+                    </div>
+                    <Slots total={step.wait.seconds} left={step.running ? left : step.wait.seconds} />
+                    <p className="mt-1 text-[14px] leading-[18px]">{step.running && left <= 0 ? 'Over: judge now.' : step.wait.reason}</p>
+                </Cell>
+                <Cell label="4 See and hear" wide>
+                    <ul className="mt-1">
+                        {step.signs.map((sign) => (
+                            <li key={sign.key} className="flex min-h-11 items-center gap-2 text-[14px] leading-[17px]">
+                                <Glyph name={sign.sense === 'ear' ? 'ear' : 'eye'} size={18} />
+                                <span className="flex-1">
+                                    {sign.text}
+                                    {sign.outcome && (
+                                        <span className="block" title={sign.reason ?? ''}>
+                                            <State glyph={outcomeLook[sign.outcome].glyph} tone={outcomeLook[sign.outcome].tone}>
+                                                {sign.outcome === 'pass' ? 'yes' : sign.outcome === 'fail' ? 'no' : 'too early'}
+                                            </State>{' '}
+                                            <span className="mono text-muted">{sign.at && clock(sign.at)}</span>
+                                        </span>
+                                    )}
+                                </span>
+                                {!closed && step.running && (
+                                    <span className="flex">
+                                        <button className="min-h-11 min-w-11 px-2 font-lab font-semibold underline underline-offset-4" aria-label={`Yes: ${sign.text}`} onClick={() => void send('signs', { step: step.key, sign: sign.key, seen: true })}>
+                                            yes
+                                        </button>
+                                        <button className="min-h-11 min-w-11 px-2 font-lab font-semibold underline underline-offset-4" aria-label={`No: ${sign.text}`} onClick={() => void send('signs', { step: step.key, sign: sign.key, seen: false })}>
+                                            no
+                                        </button>
+                                    </span>
+                                )}
+                            </li>
+                        ))}
+                    </ul>
+                </Cell>
+            </div>
+            {problem && problem.kind !== 'ok' && (
+                <div className="flex flex-wrap items-center gap-4 border-b border-fault bg-fault-wash px-5 py-2">
+                    <Bad>{said(problem)}</Bad>
+                    {powerProblem && (
+                        <button className="link" onClick={() => ask(step.isolated ? 'isolated' : 'live')}>
+                            {step.isolated ? 'Isolate' : 'Make live'}
+                        </button>
+                    )}
+                </div>
+            )}
+            {step.signs
+                .filter((sign) => sign.outcome === 'fail')
+                .map((sign) => (
+                    <p key={sign.key} className="border-b border-hair px-5 py-2 text-[14px]">
+                        <b>{sign.text}: no.</b> {sign.reason}
+                    </p>
+                ))}
+        </>
+    );
+}
+
+/** On a phone power and wait stand side by side, the others take the whole width. */
+function Cell({ label, children, wide, first }: { label: string; children: ReactNode; wide?: boolean; first?: boolean }) {
+    return (
+        <div className={`border-hair px-4 py-2 max-md:border-b md:border-l md:first:border-l-0 md:first:pl-5 ${wide ? 'max-md:col-span-2' : ''} ${first ? 'max-md:order-first max-md:border-r' : ''}`}>
+            <span className="lab">{label}</span>
+            {children}
+        </div>
+    );
+}
+
+/** The wait in five slots that empty. */
+function Slots({ total, left }: { total: number; left: number }) {
+    const part = total === 0 ? 0 : left / total;
+    return (
+        <svg width="132" height="12" viewBox="0 0 132 12" aria-hidden="true">
+            {[0, 1, 2, 3, 4].map((slot) => {
+                const filled = Math.max(0, Math.min(1, part * 5 - slot));
+                return (
+                    <g key={slot}>
+                        <rect x={slot * 27 + 0.8} y="0.8" width="22" height="10" fill="none" stroke="var(--caution)" strokeWidth="1.6" />
+                        <rect x={slot * 27 + 0.8} y="0.8" width={22 * filled} height="10" fill="var(--caution)" />
+                    </g>
+                );
+            })}
+        </svg>
+    );
+}

@@ -1,0 +1,275 @@
+import type { ReactNode } from 'react';
+import { useWidth } from '@/lib/hooks';
+import { useProbes } from '@/shell/Shell';
+import type { Board, BoardRow, BoardState, HangsOn, OutdoorRow } from '@/types';
+import { geometry, type Geometry, type Variant } from './geometry';
+import { Armature, Bracket, Cap, InJacket, Mark24, Pin, Strand, SvgTag, Touch } from './parts';
+
+export interface StrandBoardProps {
+    variant: Variant;
+    board: Board;
+    state: BoardState;
+    /** Pairs of points that a test jumper joins, drawn at the wall. */
+    jumpers?: string[][];
+    /** Conductor ends lifted from their screws. */
+    lifted?: string[];
+    selected?: number | null;
+    onSelect?: (number: number) => void;
+    /** Heads of the columns on the right. */
+    heads: { x: number; text: string; end?: boolean }[];
+    /** What stands on the right of a conductor's row, at its words column. */
+    words: (row: BoardRow, place: { x: number; y: number; width: number }) => ReactNode;
+    /** The same for a conductor of the outdoor cable. */
+    outdoorWords?: (row: OutdoorRow, place: { x: number; y: number; width: number }) => ReactNode;
+    label: string;
+}
+
+/** The strand board: loads, board, jacket, wall, in the order of the conductors' numbers, which never changes. */
+export function StrandBoard(props: StrandBoardProps) {
+    const [measure, width] = useWidth(props.variant === 'phone' ? 390 : 808);
+    const g = geometry(props.variant, width);
+    const { board, state } = props;
+    const live = new Set(state.energised);
+    const stubs = board.wallStubs.length;
+    const yOf = (index: number) => g.head + g.row / 2 + index * g.row;
+    const stubY = (index: number) => yOf(board.rows.length) + index * 30 - 2;
+    const boardStubY = (index: number) => yOf(board.rows.length) + index * 34 - 2;
+    const cableEnd = yOf(board.rows.length) - g.row / 2 + Math.max(stubs * 30, board.boardStubs.length * 34, 0) + 6;
+    const outdoor = props.variant === 'phone' ? [] : board.outdoor;
+    const outdoorTop = cableEnd + (outdoor.length > 0 ? 8 : 0);
+    const height = outdoorTop + outdoor.length * 36 + (outdoor.length > 0 ? 26 : 0);
+
+    const places = new Map<string, { x: number; y: number; side: 'wall' | 'equipment' }>();
+    board.rows.forEach((row, index) => {
+        if (row.board) places.set(`indoor.${row.board}`, { x: g.boardTag + g.tagWidth - 8, y: yOf(index) + 10, side: 'equipment' });
+        if (row.lands) places.set(`wall.${row.lands}`, { x: g.wallTag + g.wallTagWidth - 8, y: yOf(index) + 10, side: 'wall' });
+        places.set(`${row.id}.near`, { x: g.wallTag - 12, y: yOf(index), side: 'wall' });
+        places.set(`${row.id}.far`, { x: g.boardTag + g.tagWidth + 14, y: yOf(index), side: 'equipment' });
+    });
+    board.wallStubs.forEach((stub, index) => places.set(stub.point, { x: g.wallTag + g.wallTagWidth - 8, y: stubY(index) + 8, side: 'wall' }));
+    board.boardStubs.forEach((stub, index) => places.set(stub.point, { x: g.boardTag + g.tagWidth - 8, y: boardStubY(index) + 8, side: 'equipment' }));
+    outdoor.forEach((row, index) => {
+        if (row.outdoor) places.set(`outdoor.${row.outdoor}`, { x: g.wallTag + g.wallTagWidth - 8, y: outdoorTop + 40 + index * 36, side: 'wall' });
+    });
+
+    return (
+        <div ref={measure}>
+            {board.rows.length === 0 ? (
+                <EmptyBoard g={g} />
+            ) : (
+                <svg className="sb" height={height} viewBox={`0 0 ${width} ${height}`} role="group" aria-label={props.label}>
+                    <Heads g={g} heads={props.heads} />
+                    <path d={`M${g.jacket[0]} 6H${g.jacket[1]}V${cableEnd}H${g.jacket[0]}Z`} fill="var(--jacket)" />
+                    <path d={`M${g.jacket[0]} 6V${cableEnd}M${g.jacket[1]} 6V${cableEnd}`} stroke="var(--jacket-edge)" strokeWidth="3" />
+                    <text className="c-jack" x={(g.jacket[0] + g.jacket[1]) / 2} y="20" textAnchor="middle">
+                        {board.cable}
+                    </text>
+                    {board.rows.map((row, index) => (
+                        <ConductorRow key={row.id} {...props} g={g} row={row} y={yOf(index)} live={live} />
+                    ))}
+                    {board.wallStubs.map((stub, index) => (
+                        <Stub key={stub.point} g={g} x={g.wallTag} width={g.wallTagWidth} y={stubY(index)} side="wall" printed={stub.printed} point={stub.point} live={live.has(stub.point)} name={`${stub.printed} at the wall plate, no conductor`} />
+                    ))}
+                    {board.boardStubs.map((stub, index) => (
+                        <g key={stub.point}>
+                            {g.loads !== null && <LoadWords g={g} y={boardStubY(index)} load={stub.load} state={state} live={live.has(stub.point)} />}
+                            <Stub g={g} x={g.boardTag} width={g.tagWidth} y={boardStubY(index)} side="equipment" printed={stub.printed} point={stub.point} live={live.has(stub.point)} name={`${stub.printed} at the board, no conductor from the wall`} />
+                        </g>
+                    ))}
+                    <Link g={g} board={board} yOf={yOf} stubY={stubY} live={live} />
+                    <TestJumper g={g} jumpers={props.jumpers ?? []} places={places} live={live} />
+                    {outdoor.length > 0 && <Outdoor g={g} top={outdoorTop} props={props} live={live} />}
+                    <Probes g={g} places={places} phone={props.variant === 'phone'} />
+                </svg>
+            )}
+        </div>
+    );
+}
+
+function Heads({ g, heads }: { g: Geometry; heads: StrandBoardProps['heads'] }) {
+    return (
+        <>
+            {g.loads !== null && <text className="c-head" x="20" y="18">Loads</text>}
+            <text className="c-head" x={g.boardTag} y="18">
+                Board
+            </text>
+            {heads.map((head) => (
+                <text key={head.text} className="c-head" x={head.x} y="18" textAnchor={head.end ? 'end' : 'start'}>
+                    {head.text}
+                </text>
+            ))}
+        </>
+    );
+}
+
+function ConductorRow({ g, row, y, live, state, lifted = [], selected, onSelect, words }: StrandBoardProps & { g: Geometry; row: BoardRow; y: number; live: Set<string> }) {
+    const probes = useProbes();
+    const hot = live.has(`${row.id}.mid`);
+    const liftedWall = lifted.includes(`${row.id}.near`);
+    const wallFree = row.lands === null || liftedWall;
+    const back = row.load?.kind === 'load';
+    const [left, right] = g.jacket;
+    const wallEnd = wallFree ? right + 26 : g.wallTag - 1;
+    const name = `${row.number} ${row.colour}`;
+    const background = selected === row.number ? 'var(--copper-wash)' : row.moved ? 'var(--copper-wash)' : 'transparent';
+    return (
+        <g data-conductor={row.number} data-live={hot ? '' : undefined}>
+            <rect x="0" y={y - g.row / 2} width={g.width} height={g.row} fill={background} opacity={selected === row.number || row.moved ? 1 : 0} />
+            {selected === row.number && <rect x="0" y={y - g.row / 2} width="5" height={g.row} fill="var(--copper)" />}
+            {g.loads !== null && <LoadWords g={g} y={y} load={row.load} state={state} live={hot && row.board !== null} />}
+            <Strand from={row.board ? g.boardTag + g.tagWidth + 2 : left - 52} to={left} y={y} colour={row.colour} stripe={row.stripe} live={hot} back={back} bareRight={false} bareLeft={row.board !== null} />
+            {row.board === null && <Cap x={left - 52} y={y} toward={-1} />}
+            <InJacket
+                from={left + 2}
+                to={right - 2}
+                y={y}
+                colour={row.colour}
+                live={hot}
+                label={
+                    <>
+                        <tspan fontWeight="700">{row.number}</tspan> {row.colour}
+                    </>
+                }
+            />
+            <Strand from={right} to={wallEnd} y={y} colour={row.colour} stripe={row.stripe} live={hot} back={back} bareLeft={false} bareRight={!wallFree} />
+            {row.lands === null && <Cap x={wallEnd} y={y} toward={1} />}
+            {hot && g.loads !== null && row.board && <Mark24 x={g.boardTag + g.tagWidth + 22} y={y} />}
+            {onSelect && (
+                <Touch name={`Conductor ${name}`} onTouch={() => onSelect(row.number)} pressed={selected === row.number}>
+                    <rect className="focus" x={left} y={y - g.row / 2 + 1} width={right - left} height={g.row - 2} fill="transparent" />
+                </Touch>
+            )}
+            {g.was !== null && row.was !== null && <Was x={g.was} y={y} text={row.was} moved={row.moved} />}
+            {row.board && <SvgTag x={g.boardTag} y={y} width={g.tagWidth} label={row.board} side="equipment" kind={live.has(`indoor.${row.board}`) ? 'live' : 'stay'} name={`${row.board} at the board`} onTouch={() => probes.touch(`indoor.${row.board}`)} />}
+            {row.lands && (
+                <SvgTag x={g.wallTag} y={y} width={g.wallTagWidth} label={row.lands} side="wall" kind={row.moved ? 'move' : live.has(`wall.${row.lands}`) ? 'live' : 'stay'} name={`${row.lands} at the wall plate`} onTouch={() => probes.touch(`wall.${row.lands}`)} />
+            )}
+            {words(row, { x: g.words, y, width: g.width - g.words - 16 })}
+        </g>
+    );
+}
+
+function Was({ x, y, text, moved }: { x: number; y: number; text: string; moved: boolean }) {
+    return (
+        <g>
+            <path d={`M${x} ${y - 10}H${x + 32}V${y + 10}H${x}Z`} fill="var(--panel)" stroke={moved ? 'var(--copper)' : 'var(--rule)'} strokeWidth="1.3" />
+            <text className="c-was" x={x + 16} y={y + 4.6}>
+                {text}
+            </text>
+            {moved && <path d={`M${x + 2} ${y + 9}L${x + 30} ${y - 9}M${x + 42} ${y - 6}l6 6 -6 6`} fill="none" stroke="var(--copper)" strokeWidth="2" />}
+        </g>
+    );
+}
+
+function LoadWords({ g, y, load, state, live }: { g: Geometry; y: number; load: HangsOn | null; state: BoardState; live: boolean }) {
+    if (!load || g.loads === null) return null;
+    const loadState = load.kind === 'load' ? state.loads[load.id] : undefined;
+    const tone = loadState?.state === 'in' ? 'f-live' : loadState && loadState.state !== 'rest' ? 'f-caution' : 'f-muted';
+    const [main, ...rest] = load.label.split(', ');
+    return (
+        <g data-load={load.id} data-state={loadState?.state}>
+            <text className="c-name" x={g.loads} y={loadState || rest.length > 0 ? y - 2 : y + 5} textAnchor="end">
+                {main}
+            </text>
+            {(loadState || rest.length > 0) && (
+                <text className={`c-state ${tone}`} x={g.loads} y={y + 13} textAnchor="end">
+                    {loadState ? loadState.label.split(',')[0] : rest.join(', ')}
+                </text>
+            )}
+            {loadState && <Armature x={g.loads + 7} y={y + 4} state={loadState.state === 'in' ? 'in' : loadState.state === 'rest' ? 'rest' : 'odd'} />}
+            {load.kind === 'source' && <path d={`M${g.loads + 6} ${y}c4 -12 6 -12 9 0s5 12 9 0`} fill="none" stroke="var(--live-ink)" strokeWidth="2.2" />}
+            {load.kind === 'return' && <path d={`M${g.loads + 7} ${y}h14`} stroke="var(--muted)" strokeWidth="2.6" />}
+            <path d={`M${g.loads + 27} ${y}H${g.boardTag}`} stroke={live ? 'var(--live)' : 'var(--rule)'} strokeWidth={live ? 4 : 2} />
+        </g>
+    );
+}
+
+function Stub({ x, width, y, side, printed, point, live, name }: { g: Geometry; x: number; width: number; y: number; side: 'wall' | 'equipment'; printed: string; point: string; live: boolean; name: string }) {
+    const probes = useProbes();
+    return <SvgTag x={x} y={y} width={width} height={22} label={printed} side={side} kind={live ? 'livestub' : 'stub'} name={name} onTouch={() => probes.touch(point)} />;
+}
+
+function Link({ g, board, yOf, stubY, live }: { g: Geometry; board: Board; yOf: (index: number) => number; stubY: (index: number) => number; live: Set<string> }) {
+    if (!board.link) return null;
+    const at = (printed: string) => {
+        const row = board.rows.findIndex((candidate) => candidate.lands === printed);
+        if (row >= 0) return yOf(row);
+        const stub = board.wallStubs.findIndex((candidate) => candidate.printed === printed);
+        return stub >= 0 ? stubY(stub) : null;
+    };
+    const a = at(board.link.a);
+    const b = at(board.link.b);
+    if (a === null || b === null || !board.link.in) return null;
+    return <Bracket x={g.gutter} reach={16} ys={[a, b]} live={live.has(`wall.${board.link.a}`)} label="link" added={false} />;
+}
+
+function TestJumper({ g, jumpers, places, live }: { g: Geometry; jumpers: string[][]; places: Map<string, { y: number }>; live: Set<string> }) {
+    const points = [...new Set(jumpers.flat())];
+    const ys = points.flatMap((point) => (places.has(point) ? [(places.get(point)?.y ?? 0) - 10] : []));
+    const first = points[0];
+    if (ys.length < 2 || !first) return null;
+    return <Bracket x={g.gutter} reach={30} ys={ys} live={live.has(first)} label="jumper" added />;
+}
+
+function Outdoor({ g, top, props, live }: { g: Geometry; top: number; props: StrandBoardProps; live: Set<string> }) {
+    const probes = useProbes();
+    return (
+        <g>
+            <path d={`M0 ${top}H${g.width}`} stroke="var(--ink)" strokeWidth="2" />
+            <text className="c-head" x={g.wallTag} y={top + 18}>
+                Outdoor unit
+            </text>
+            <path d={`M${g.jacket[0]} ${top + 6}H${g.jacket[1]}V${top + 26 + props.board.outdoor.length * 36}H${g.jacket[0]}Z`} fill="var(--jacket)" />
+            <text className="c-jack" x={(g.jacket[0] + g.jacket[1]) / 2} y={top + 19} textAnchor="middle">
+                {props.board.outdoorCable}
+            </text>
+            {props.board.outdoor.map((row, index) => {
+                const y = top + 40 + index * 36;
+                const hot = live.has(`${row.id}.mid`);
+                return (
+                    <g key={row.id} data-conductor={row.id}>
+                        <LoadWords g={g} y={y} load={row.load} state={props.state} live={false} />
+                        {row.board && <SvgTag x={g.boardTag} y={y} width={g.tagWidth} label={row.board} side="equipment" kind={hot ? 'live' : 'stay'} name={`${row.board} at the board`} onTouch={() => probes.touch(`indoor.${row.board}`)} />}
+                        <Strand from={g.boardTag + g.tagWidth + 2} to={g.jacket[0]} y={y} colour={row.colour} stripe={row.stripe} live={hot} back={false} bareRight={false} />
+                        <InJacket from={g.jacket[0] + 2} to={g.jacket[1] - 2} y={y} colour={row.colour} live={hot} label={<><tspan fontWeight="700">{row.number}</tspan> {row.colour}</>} />
+                        <Strand from={g.jacket[1]} to={g.wallTag - 1} y={y} colour={row.colour} stripe={row.stripe} live={hot} back={false} bareLeft={false} />
+                        {row.outdoor && <SvgTag x={g.wallTag} y={y} width={g.wallTagWidth} label={row.outdoor} side="wall" kind={hot ? 'live' : 'stay'} name={`${row.outdoor} at the outdoor unit`} onTouch={() => probes.touch(`outdoor.${row.outdoor}`)} />}
+                        {props.outdoorWords?.(row, { x: g.words, y, width: g.width - g.words - 16 })}
+                    </g>
+                );
+            })}
+        </g>
+    );
+}
+
+function Probes({ g, places, phone }: { g: Geometry; places: Map<string, { x: number; y: number; side: 'wall' | 'equipment' }>; phone: boolean }) {
+    const { mode, a, b } = useProbes();
+    const shown = mode === 'A' ? ([['A', a]] as const) : ([['A', a], ['B', b]] as const);
+    return (
+        <>
+            {shown.map(([name, point], index) => {
+                const place = places.get(point);
+                if (!place) return null;
+                const x = place.side === 'wall' ? g.gutter + (phone ? 8 : 42) : place.x + 8;
+                const y = place.y + (place.side === 'wall' ? 2 : 4) - (phone ? 4 : 0);
+                return <Pin key={name} x={x + (a === b ? index * 28 : 0)} y={y} name={name} tagX={place.x} tagY={place.y} />;
+            })}
+        </>
+    );
+}
+
+function EmptyBoard({ g }: { g: Geometry }) {
+    return (
+        <div className="relative">
+            <svg className="sb" height="180" viewBox={`0 0 ${g.width} 180`} aria-hidden="true">
+                <rect x={g.jacket[0]} y="8" width={g.jacket[1] - g.jacket[0]} height="164" fill="none" stroke="var(--rule)" strokeWidth="2" strokeDasharray="6 5" />
+                {[1, 2, 3, 4].map((row) => (
+                    <path key={row} d={`M${g.boardTag} ${row * 36}H${g.wallTag + g.wallTagWidth}`} stroke="var(--rule)" strokeWidth="2" strokeDasharray="2 6" />
+                ))}
+            </svg>
+            <p className="absolute inset-x-0 top-20 text-center">
+                <span className="bg-bone px-3 py-1">No conductors yet. Type the first one in Survey.</span>
+            </p>
+        </div>
+    );
+}

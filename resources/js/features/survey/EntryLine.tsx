@@ -1,0 +1,133 @@
+import { useEffect, useRef, useState } from 'react';
+import { post } from '@/lib/api';
+import type { Edits } from '@/lib/edits';
+import { useKeys } from '@/lib/hooks';
+import type { CableView, EntryPreview } from '@/types';
+import { EndTag, Swatch } from '@/ui/Tag';
+import { Bad, State } from '@/ui/State';
+import { said } from '@/lib/api';
+
+/** One line for one conductor: typed, understood at once, kept with Enter. Up recalls the last line. */
+export function EntryLine({ jobId, cables, cable, onCable, edits, changing, onDone }: { jobId: string; cables: CableView[]; cable: CableView; onCable: (id: string) => void; edits: Edits; changing: { number: number; line: string } | null; onDone: () => void }) {
+    const [line, setLine] = useState('');
+    const [lastLine, setLastLine] = useState('');
+    const [preview, setPreview] = useState<{ line: string; entry: EntryPreview } | null>(null);
+    const [tried, setTried] = useState(false);
+    const field = useRef<HTMLInputElement>(null);
+    useKeys({ n: () => field.current?.focus() });
+
+    useEffect(() => {
+        if (!changing) return;
+        setLine(changing.line);
+        field.current?.focus();
+    }, [changing]);
+
+    useEffect(() => {
+        let current = true;
+        const timer = setTimeout(async () => {
+            if (line.trim() === '') return setPreview(null);
+            const answer = await post<EntryPreview>(`/jobs/${jobId}/entry-preview`, { cable: cable.id, line });
+            if (current && answer.kind === 'ok') setPreview({ line, entry: answer.data });
+        }, 90);
+        return () => {
+            current = false;
+            clearTimeout(timer);
+        };
+    }, [jobId, cable.id, line]);
+
+    const keep = async () => {
+        if (line.trim() === '') return;
+        setTried(true);
+        const answer = changing ? await edits.send('change-conductor', { cable: cable.id, number: changing.number, line }) : await edits.send('add-conductor', { cable: cable.id, line });
+        if (answer.kind === 'ok') {
+            setLastLine(line);
+            setLine('');
+            setTried(false);
+            onDone();
+        }
+        field.current?.focus();
+    };
+
+    const entry = preview?.entry;
+    const next = changing?.number ?? entry?.number ?? cable.conductors.reduce((most, conductor) => Math.max(most, conductor.number), 0) + 1;
+    const shown = tried && edits.problem ? said(edits.problem) : entry?.problems.filter((problem) => problem.value !== '' || tried).map((problem) => problem.message).join(' ');
+
+    return (
+        <form
+            className="band px-5 pb-3 pt-2"
+            onSubmit={(event) => {
+                event.preventDefault();
+                void keep();
+            }}
+        >
+            <div className="flex flex-wrap items-center justify-between gap-x-6">
+                <label className="lab" htmlFor="entry">
+                    {changing ? `Change conductor ${changing.number}` : 'Type a conductor'}: colour {cable.from === 'wall' ? 'wall>board' : 'board>outdoor'}, then <span className="key">!</span> traced, <span className="key">?</span> colour only, <span className="key">cap</span> spare
+                </label>
+                <div role="group" aria-label="Cable" className="flex">
+                    {cables.map((item) => (
+                        <button key={item.id} type="button" aria-pressed={item.id === cable.id} className="min-h-11 px-3 font-lab text-[14px] font-semibold text-muted aria-pressed:text-ink aria-pressed:shadow-[inset_0_-3px_0_var(--copper)]" onClick={() => onCable(item.id)}>
+                            {item.from === 'wall' ? 'Wall cable' : 'Outdoor cable'} {item.conductors.length}
+                        </button>
+                    ))}
+                </div>
+            </div>
+            <div className="mt-1 grid items-center gap-3.5 md:grid-cols-[230px_1fr_auto]">
+                <input
+                    id="entry"
+                    ref={field}
+                    className="mono h-14 w-full bg-bone px-3.5 text-[24px] font-medium tracking-tight"
+                    style={{ borderBottom: `3px solid var(${shown ? '--fault' : '--copper'})` }}
+                    placeholder={cable.from === 'wall' ? 'red R>R !' : 'red Y>Y seen'}
+                    autoComplete="off"
+                    autoCapitalize="off"
+                    spellCheck={false}
+                    maxLength={120}
+                    value={line}
+                    aria-invalid={!!shown}
+                    aria-describedby="entry-bad"
+                    onChange={(event) => {
+                        setLine(event.target.value);
+                        setTried(false);
+                        edits.clear();
+                    }}
+                    onKeyDown={(event) => {
+                        if (event.key === 'ArrowUp' && line === '') setLine(lastLine);
+                        if (event.key === 'Escape') {
+                            setLine('');
+                            onDone();
+                            event.currentTarget.blur();
+                        }
+                    }}
+                />
+                <div className="flex min-h-8 flex-wrap items-center gap-2.5" aria-live="polite" data-testid="understood">
+                    {line !== '' && entry && (
+                        <>
+                            <b className="font-lab text-[20px]">{next}</b>
+                            {entry.colour && (
+                                <>
+                                    <Swatch colour={entry.colour} stripe={entry.stripe} /> {entry.colour}
+                                    {entry.stripe && `/${entry.stripe}`}
+                                </>
+                            )}
+                            {entry.near && <EndTag end={entry.near} side={cable.from === 'wall' ? 'wall' : 'equipment'} />}
+                            {(entry.near ?? entry.far) && <span className="text-muted">to</span>}
+                            {entry.far && <EndTag end={entry.far} side="equipment" />}
+                            {entry.complete && (
+                                <State glyph={entry.evidence.proof ? 'traced' : 'guess'} tone={entry.evidence.proof ? 'verd' : 'caution'}>
+                                    {entry.evidence.label}
+                                </State>
+                            )}
+                        </>
+                    )}
+                </div>
+                <button className={`btn ${entry?.complete && line !== '' ? 'btn--go' : 'btn--off'}`} type="submit" disabled={edits.working}>
+                    {changing ? 'Change' : 'Add'} <span className="key">Enter</span>
+                </button>
+            </div>
+            <div className="mt-1.5 min-h-5">
+                <Bad id="entry-bad">{line !== '' || tried ? shown : null}</Bad>
+            </div>
+        </form>
+    );
+}

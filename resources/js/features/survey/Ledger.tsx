@@ -1,0 +1,62 @@
+import type { CableView, ConductorRow } from '@/types';
+import { EndTag, Swatch } from '@/ui/Tag';
+import { State } from '@/ui/State';
+
+/** The conductors of a cable as they were found, with how each pairing is known. */
+export function Ledger({ cable, onChange, onRemove, closed }: { cable: CableView; onChange: (row: ConductorRow) => void; onRemove: (row: ConductorRow) => void; closed: boolean }) {
+    if (cable.conductors.length === 0) {
+        return <p className="px-5 py-6 text-muted">No conductors yet. Type the first one, for instance <span className="mono text-ink">{cable.from === 'wall' ? 'red R>R !' : 'red Y>Y seen'}</span>.</p>;
+    }
+    return (
+        <table>
+            <thead>
+                <tr className="lab [&>th]:border-b [&>th]:border-hair [&>th]:py-2 [&>th]:font-semibold">
+                    <th className="w-12 pl-5">No.</th>
+                    <th>Conductor</th>
+                    <th>{cable.from === 'wall' ? 'Wall' : 'Board'}</th>
+                    <th>{cable.to === 'indoor' ? 'Board' : 'Outdoor'}</th>
+                    <th>How we know</th>
+                    <th>
+                        <span className="vh">Change</span>
+                    </th>
+                </tr>
+            </thead>
+            <tbody>
+                {cable.conductors.map((row) => (
+                    <tr key={row.number} data-conductor={row.number} className={`h-12 border-b border-hair ${row.evidence.proof || row.spare ? '' : 'bg-caution-wash shadow-[inset_5px_0_0_var(--caution)]'}`}>
+                        <td className="pl-5 font-lab text-[17px] font-bold">{row.number}</td>
+                        <td>
+                            <span className="flex items-center gap-2">
+                                <Swatch colour={row.colour} stripe={row.stripe} width={60} /> {row.colour}
+                                {row.stripe && `/${row.stripe}`}
+                            </span>
+                        </td>
+                        <td>
+                            <EndTag end={row.near} side={cable.from === 'wall' ? 'wall' : 'equipment'} />
+                        </td>
+                        <td>
+                            <EndTag end={row.far} side="equipment" />
+                        </td>
+                        <td>
+                            <State glyph={row.evidence.proof ? 'traced' : 'guess'} tone={row.evidence.proof ? 'verd' : row.spare ? 'muted' : 'caution'}>
+                                {row.evidence.label}
+                            </State>
+                        </td>
+                        <td className="whitespace-nowrap pr-3 text-right">
+                            {!closed && (
+                                <>
+                                    <button className="link px-2" onClick={() => onChange(row)} aria-label={`Change conductor ${row.number}`}>
+                                        Change
+                                    </button>
+                                    <button className="link px-2" onClick={() => onRemove(row)} aria-label={`Remove conductor ${row.number}`}>
+                                        Remove
+                                    </button>
+                                </>
+                            )}
+                        </td>
+                    </tr>
+                ))}
+            </tbody>
+        </table>
+    );
+}

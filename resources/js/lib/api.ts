@@ -1,0 +1,57 @@
+import { ulid } from 'ulid';
+
+/** What a write came back with. Nothing typed is thrown away on any of these but `ok`. */
+export type Answer<T> =
+    | { kind: 'ok'; data: T }
+    | { kind: 'invalid'; errors: Record<string, string> }
+    | { kind: 'stale'; message: string; changes: { what: string; by: string }[] }
+    | { kind: 'unsent'; message: string };
+
+interface Problem {
+    message?: string;
+    errors?: Record<string, string[]>;
+    theirs?: { changes?: { what: string; by: string }[] };
+}
+
+function token(): string {
+    const cookie = document.cookie.split('; ').find((part) => part.startsWith('XSRF-TOKEN='));
+    return cookie ? decodeURIComponent(cookie.slice('XSRF-TOKEN='.length)) : '';
+}
+
+/** Posts JSON to the application and sorts the answer. */
+export async function post<T>(url: string, body: object): Promise<Answer<T>> {
+    let response: Response;
+    try {
+        response = await fetch(url, {
+            method: 'POST',
+            headers: { 'Content-Type': 'application/json', Accept: 'application/json', 'X-Requested-With': 'XMLHttpRequest', 'X-XSRF-TOKEN': token() },
+            body: JSON.stringify(body),
+        });
+    } catch {
+        return { kind: 'unsent', message: 'No signal: not sent. It stays here; try again.' };
+    }
+    const data = (await response.json().catch(() => ({}))) as Problem;
+    if (response.ok) return { kind: 'ok', data: data as T };
+    if (response.status === 409) return { kind: 'stale', message: data.message ?? 'Somebody else changed this job.', changes: data.theirs?.changes ?? [] };
+    if (response.status === 422) {
+        return { kind: 'invalid', errors: Object.fromEntries(Object.entries(data.errors ?? {}).map(([field, messages]) => [field, messages.join(' ')])) };
+    }
+    const message =
+        response.status === 403
+            ? 'This job is closed or belongs to another crew: nothing was written.'
+            : response.status === 419 || response.status === 401
+              ? 'You are signed out. Sign in again in another tab, then send this once more.'
+              : 'The server could not take it. It stays here; try again.';
+    return { kind: 'unsent', message };
+}
+
+/** An id made on this device: the same write sent twice is written once. */
+export const newId = (): string => ulid();
+
+/** All messages of an answer that is not ok, in one line. */
+export function said<T>(answer: Answer<T>): string {
+    if (answer.kind === 'ok') return '';
+    if (answer.kind === 'invalid') return Object.values(answer.errors).join(' ');
+    if (answer.kind === 'stale') return `${answer.message} ${answer.changes.map((change) => `${change.by} ${change.what}.`).join(' ')}`;
+    return answer.message;
+}

@@ -1,0 +1,48 @@
+import { router } from '@inertiajs/react';
+import { useCallback, useEffect, useRef, useState } from 'react';
+import { newId, post, type Answer } from '@/lib/api';
+
+export interface Edits {
+    /** Sends one edit of the shared document on the version this page shows. */
+    send: (op: string, fields?: object) => Promise<Answer<{ version: number }>>;
+    problem: Answer<unknown> | null;
+    clear: () => void;
+    working: boolean;
+}
+
+/**
+ * Edits of a job's survey or plan. The page is read again after each; a refused or unsent edit stays as a problem
+ * to be shown, and sending the very same edit again after a lost answer changes nothing twice.
+ */
+export function useEdits(url: string, version: number): Edits {
+    const [problem, setProblem] = useState<Answer<unknown> | null>(null);
+    const [working, setWorking] = useState(false);
+    const unsent = useRef<{ body: string; id: string } | null>(null);
+    const latest = useRef(version);
+    useEffect(() => {
+        latest.current = Math.max(latest.current, version);
+    }, [version]);
+
+    const send = useCallback(
+        async (op: string, fields: object = {}) => {
+            const body = JSON.stringify({ op, ...fields });
+            const id = unsent.current?.body === body ? unsent.current.id : newId();
+            setWorking(true);
+            const answer = await post<{ version: number }>(url, { ...fields, id, op, version: latest.current });
+            setWorking(false);
+            unsent.current = answer.kind === 'unsent' ? { body, id } : null;
+            setProblem(answer.kind === 'ok' ? null : answer);
+            if (answer.kind === 'ok') latest.current = answer.data.version;
+            if (answer.kind === 'ok' || answer.kind === 'stale') await reload();
+            return answer;
+        },
+        [url],
+    );
+
+    return { send, problem, clear: () => setProblem(null), working };
+}
+
+/** Reads the page's props again, keeping everything typed. */
+export function reload(): Promise<void> {
+    return new Promise((resolve) => router.reload({ onFinish: () => resolve() }));
+}

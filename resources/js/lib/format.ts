@@ -1,0 +1,48 @@
+import type { Expectation, Mode, PointInfo } from '@/types';
+
+/** A figure as a meter shows it: one decimal for volts and ohms, two for amperes. */
+export function figure(value: number, mode: Mode): string {
+    if (mode === 'A') return value.toFixed(2);
+    return value >= 1000 ? value.toFixed(0) : value.toFixed(1);
+}
+
+export function range(expected: Expectation): string {
+    if (expected.refused) return 'not now';
+    if (expected.overLimit) return 'OL';
+    if (expected.floating) return '0–20 ghost';
+    if (expected.low === null || expected.high === null) return '';
+    return `${figure(expected.low, expected.mode)}–${figure(expected.high, expected.mode)}`;
+}
+
+/** 10:52, in the reader's own time. */
+export function clock(iso: string): string {
+    return new Date(iso).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
+}
+
+export function day(iso: string): string {
+    return new Date(iso).toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'short' });
+}
+
+/** 4:12 */
+export function countdown(seconds: number): string {
+    const whole = Math.max(0, Math.ceil(seconds));
+    return `${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, '0')}`;
+}
+
+export function pointName(points: PointInfo[], id: string): string {
+    const point = points.find((candidate) => candidate.id === id);
+    return point ? point.label : id.slice(id.indexOf('.') + 1);
+}
+
+const places: Record<string, string> = { wall: 'wall plate', indoor: 'indoor board', outdoor: 'outdoor unit' };
+
+/** Where a point is, also one of the old plate that the circuit no longer has. */
+export function placeOf(points: PointInfo[], id: string): string {
+    return points.find((candidate) => candidate.id === id)?.placeLabel ?? places[id.split('.')[0] ?? ''] ?? '';
+}
+
+/** The time, with the day where it is not today. */
+export function moment(iso: string): string {
+    const today = new Date().toDateString() === new Date(iso).toDateString();
+    return today ? clock(iso) : `${new Date(iso).toLocaleDateString('en-GB', { day: 'numeric', month: 'short' })} ${clock(iso)}`;
+}

@@ -1,0 +1,58 @@
+import { useEffect, useRef, useState } from 'react';
+
+/** True while a field has the focus or a dialog is open: single keys are off then. */
+function busy(event: KeyboardEvent): boolean {
+    const target = event.target as HTMLElement | null;
+    if (document.querySelector('[role="dialog"], [role="alertdialog"]')) return true;
+    return !!target && (/^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName) || target.isContentEditable);
+}
+
+/** Single keys of a screen. */
+export function useKeys(keys: Record<string, (() => void) | undefined>): void {
+    const current = useRef(keys);
+    useEffect(() => {
+        current.current = keys;
+    });
+    useEffect(() => {
+        const press = (event: KeyboardEvent) => {
+            if (event.ctrlKey || event.metaKey || event.altKey || busy(event)) return;
+            const act = current.current[event.shiftKey && event.code.startsWith('Digit') ? `shift+${event.code.slice(5)}` : event.key];
+            if (act) {
+                event.preventDefault();
+                act();
+            }
+        };
+        window.addEventListener('keydown', press);
+        return () => window.removeEventListener('keydown', press);
+    }, []);
+}
+
+/** Seconds left until a moment of the server's clock; ticks while there are any. */
+export function useSecondsLeft(until: string | null, serverNow: string): number {
+    // The two clocks differ by a fixed amount while this page is shown.
+    const [skew, setSkew] = useState(0);
+    const [now, setNow] = useState(() => Date.parse(serverNow));
+    useEffect(() => {
+        setSkew(Date.parse(serverNow) - Date.now());
+        setNow(Date.parse(serverNow));
+    }, [serverNow]);
+    useEffect(() => {
+        if (!until) return;
+        const timer = setInterval(() => setNow(Date.now() + skew), 250);
+        return () => clearInterval(timer);
+    }, [until, skew]);
+    return until ? Math.max(0, (Date.parse(until) - now) / 1000) : 0;
+}
+
+/** Follows the width of an element. */
+export function useWidth(first: number): [(element: HTMLElement | null) => void, number] {
+    const [element, setElement] = useState<HTMLElement | null>(null);
+    const [width, setWidth] = useState(first);
+    useEffect(() => {
+        if (!element) return;
+        const observer = new ResizeObserver(([entry]) => entry && setWidth(Math.round(entry.contentRect.width)));
+        observer.observe(element);
+        return () => observer.disconnect();
+    }, [element]);
+    return [setElement, width];
+}

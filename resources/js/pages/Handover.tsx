@@ -1,0 +1,219 @@
+import { usePage } from '@inertiajs/react';
+import { useState } from 'react';
+import { post, said } from '@/lib/api';
+import { reload } from '@/lib/edits';
+import { clock, day, figure, placeOf, pointName } from '@/lib/format';
+import { Shell } from '@/shell/Shell';
+import type { HandoverProps, Reading } from '@/types';
+import { Dialog } from '@/ui/Dialog';
+import { Glyph, Unit } from '@/ui/Glyph';
+import { Bad, outcomeLook, State } from '@/ui/State';
+import { Swatch } from '@/ui/Tag';
+
+export default function Handover() {
+    const { job, crew, thermostat, facts, wiring, link, settings, proofs, survey, lines, restore, open } = usePage<HandoverProps>().props;
+    const [closing, setClosing] = useState(false);
+    const [problem, setProblem] = useState('');
+    const closed = job.handedOverAt !== null;
+    const ready = lines.every((line) => line.done);
+
+    const close = async () => {
+        const answer = await post(`/jobs/${job.id}/handover`, {});
+        setProblem(said(answer));
+        if (answer.kind === 'ok') {
+            setClosing(false);
+            await reload();
+        }
+    };
+
+    return (
+        <Shell stage="handover" title="Handover" start={['indoor.R', 'indoor.C']} dock={null}>
+            <div className="head no-print">
+                <div>
+                    <h1 className="h-step">Handover</h1>
+                    <p>{closed && job.handedOverAt ? `Handed over ${day(job.handedOverAt)} at ${clock(job.handedOverAt)}. A record: it can be read, not changed.` : 'The record that the next person can trust.'}</p>
+                </div>
+                <div className="flex flex-wrap gap-2.5">
+                    <button className="btn btn--quiet" onClick={() => window.print()}>
+                        <Glyph name="print" /> Print
+                    </button>
+                    {!closed && (
+                        <button className={`btn ${ready ? 'btn--go' : 'btn--off'}`} aria-disabled={!ready} onClick={() => ready && setClosing(true)}>
+                            Hand over {!ready && <span className="text-[14px]">{lines.filter((line) => !line.done).length} open</span>}
+                        </button>
+                    )}
+                </div>
+            </div>
+            {!closed && (
+                <ul className="no-print band grid gap-x-8 gap-y-1 px-5 py-2 sm:grid-cols-2 xl:grid-cols-3">
+                    {lines.map((line) => (
+                        <li key={line.label} className="flex min-h-8 items-center">
+                            <State glyph={line.done ? 'pass' : 'need'} tone={line.done ? 'verd' : 'copper'}>
+                                {line.label}
+                            </State>
+                        </li>
+                    ))}
+                </ul>
+            )}
+            <article className="sheet px-5 pb-8">
+                <header className="flex flex-wrap items-end justify-between gap-4 border-b-2 border-ink py-3">
+                    <div>
+                        <h2 className="font-lab text-[24px] font-bold leading-7">{job.site}</h2>
+                        <p className="text-muted">
+                            {job.address} · {job.kind} · {crew}
+                        </p>
+                    </div>
+                    <p className="mono text-[13px] text-muted">
+                        {job.handedOverAt ? `${day(job.handedOverAt)} ${clock(job.handedOverAt)}` : 'not handed over'}
+                    </p>
+                </header>
+                <div className="grid gap-x-10 lg:grid-cols-2">
+                    <section>
+                        <h3 className="h-sec mb-1 mt-4">Before and after</h3>
+                        <table className="text-[15px]">
+                            <thead>
+                                <tr className="lab border-b border-hair [&>th]:py-1">
+                                    <th>Conductor</th>
+                                    <th>Wall before</th>
+                                    <th>Wall now</th>
+                                    <th>Board</th>
+                                    <th>Known by</th>
+                                </tr>
+                            </thead>
+                            <tbody>
+                                {wiring.map((row) => (
+                                    <tr key={row.number} className="h-9 border-b border-hair">
+                                        <td>
+                                            <span className="flex items-center gap-2">
+                                                <b className="w-4 font-lab">{row.number}</b>
+                                                <Swatch colour={row.colour} stripe={row.stripe} width={44} /> {row.colour}
+                                            </span>
+                                        </td>
+                                        <td>{row.before}</td>
+                                        <td className="font-semibold">{row.after}</td>
+                                        <td>{row.board}</td>
+                                        <td className="text-[14px] text-muted">{row.evidence}</td>
+                                    </tr>
+                                ))}
+                            </tbody>
+                        </table>
+                        {wiring.length === 0 && <p className="text-muted">No plan yet.</p>}
+                        {link && <p className="mt-1.5 text-[14px]">{link}.</p>}
+                    </section>
+                    <section>
+                        <h3 className="h-sec mb-1 mt-4">Equipment and thermostat</h3>
+                        <dl className="text-[15px]">
+                            {[...facts, { label: 'Thermostat', value: thermostat ?? 'not chosen' }].map((fact) => (
+                                <div key={fact.label} className="flex min-h-9 items-center justify-between gap-4 border-b border-hair">
+                                    <dt className="text-muted">{fact.label}</dt>
+                                    <dd className="text-right">{fact.value}</dd>
+                                </div>
+                            ))}
+                        </dl>
+                        <h3 className="h-sec mb-1 mt-4">Settings</h3>
+                        <dl className="text-[15px]">
+                            {settings.map((setting) => (
+                                <div key={setting.label} className="border-b border-hair py-1.5">
+                                    <div className="flex justify-between gap-4">
+                                        <dt>{setting.label}</dt>
+                                        <dd className={`font-semibold ${setting.value !== null && !setting.asDerived ? 'text-fault-ink' : ''}`}>{setting.value ?? 'not entered'}</dd>
+                                    </div>
+                                    <p className="text-[13px] leading-[17px] text-muted">{setting.reason}</p>
+                                </div>
+                            ))}
+                        </dl>
+                    </section>
+                </div>
+                <section>
+                    <h3 className="h-sec mb-1 mt-5">Readings</h3>
+                    <ReadingTable title="Survey" state={null} readings={survey} signs={[]} />
+                    {proofs.map((proof) => (
+                        <ReadingTable key={proof.key} title={`${proof.call}, ${proof.method.toLowerCase()}`} state={proof.state} readings={proof.readings} signs={proof.signs} />
+                    ))}
+                    {proofs.length === 0 && <p className="text-muted">No call proved yet.</p>}
+                </section>
+                <section>
+                    <h3 className="h-sec mb-1 mt-5">Open matters</h3>
+                    {open.length === 0 && restore.length === 0 ? (
+                        <State glyph="pass" tone="verd">
+                            Nothing left open
+                        </State>
+                    ) : (
+                        <ul className="grid gap-1">
+                            {restore.map((item) => (
+                                <li key={item} className="text-[14px]">
+                                    <State glyph="fault" tone="fault">
+                                        Put back: {item}
+                                    </State>
+                                </li>
+                            ))}
+                            {open.map((item) => (
+                                <li key={item} className="flex gap-2 text-[14px] leading-[18px]">
+                                    <Glyph name="caution" style={{ color: 'var(--caution-ink)', marginTop: 1 }} /> <span>{item}</span>
+                                </li>
+                            ))}
+                        </ul>
+                    )}
+                </section>
+                <p className="mt-6 border-t border-hair pt-2 text-[13px] text-muted">Expected readings are computed from the circuit of this house. Nameplates, the makers' instructions, local code and licensed practice come first.</p>
+            </article>
+            <Dialog open={closing} onClose={() => setClosing(false)} title="Hand this job over?">
+                <p className="mt-2">Covers and door on, the thermostat in the mode the customer wants, batteries and filter explained. After this the job is a record.</p>
+                <Bad>{problem}</Bad>
+                <div className="mt-5 flex justify-end gap-3">
+                    <button className="btn" onClick={() => setClosing(false)}>
+                        Not yet
+                    </button>
+                    <button className="btn btn--go" onClick={() => void close()}>
+                        Hand over
+                    </button>
+                </div>
+            </Dialog>
+        </Shell>
+    );
+}
+
+function ReadingTable({ title, state, readings, signs }: { title: string; state: string | null; readings: Reading[]; signs: HandoverProps['proofs'][number]['signs'] }) {
+    const { points } = usePage<HandoverProps>().props;
+    if (readings.length === 0 && signs.length === 0) return null;
+    return (
+        <div className="mt-2 break-inside-avoid border-t border-rule pt-1.5">
+            <div className="flex items-center justify-between gap-4">
+                <b className="font-lab text-[16px] font-semibold">{title}</b>
+                {state && (
+                    <State glyph={state === 'passed' ? 'pass' : state === 'failed' ? 'fault' : 'need'} tone={state === 'passed' ? 'verd' : state === 'failed' ? 'fault' : 'copper'}>
+                        {state === 'passed' ? 'proved' : state}
+                    </State>
+                )}
+            </div>
+            <table className="text-[14px]">
+                <tbody>
+                    {readings.map((reading) => (
+                        <tr key={reading.id} className="border-b border-hair align-baseline">
+                            <td className="mono w-14 py-1 text-muted">{clock(reading.at)}</td>
+                            <td className="w-[210px]">
+                                {pointName(points, reading.a)}–{pointName(points, reading.b)} <span className="text-muted max-sm:hidden">{placeOf(points, reading.a)}</span>
+                            </td>
+                            <td className="mono w-20 whitespace-nowrap text-right font-medium">
+                                {reading.value === null ? 'OL' : figure(reading.value, reading.mode)} <Unit unit={reading.unit} size={11} />
+                            </td>
+                            <td className="mono w-28 whitespace-nowrap pl-3 text-muted">{reading.low !== null && reading.high !== null && `${figure(reading.low, reading.mode)}–${figure(reading.high, reading.mode)}`}</td>
+                            <td className="w-20">
+                                <State glyph={outcomeLook[reading.outcome].glyph} tone={outcomeLook[reading.outcome].tone}>
+                                    {outcomeLook[reading.outcome].word}
+                                </State>
+                            </td>
+                            <td className="text-[13px] leading-[17px] text-muted max-md:hidden">{reading.reason}</td>
+                        </tr>
+                    ))}
+                </tbody>
+            </table>
+            {signs.length > 0 && (
+                <p className="py-1 text-[14px]">
+                    Seen and heard:{' '}
+                    {signs.map((sign) => `${sign.sign.replace('-', ' ')} ${sign.seen ? 'yes' : 'no'}`).join(', ')}
+                </p>
+            )}
+        </div>
+    );
+}

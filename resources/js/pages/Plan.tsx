@@ -1,0 +1,241 @@
+import { router, usePage } from '@inertiajs/react';
+import { useCallback, useState } from 'react';
+import { LandingBar } from '@/features/plan/LandingBar';
+import { Thermostats } from '@/features/plan/Thermostats';
+import { MeterDock } from '@/features/meter-dock/MeterDock';
+import { geometry } from '@/features/strand-board/geometry';
+import { StrandBoard } from '@/features/strand-board/StrandBoard';
+import { newId, post, said } from '@/lib/api';
+import { reload, useEdits } from '@/lib/edits';
+import { useKeys, useWidth } from '@/lib/hooks';
+import { Shell, useAskPower } from '@/shell/Shell';
+import type { BoardRow, CallProof, MoveRow, PlanProps } from '@/types';
+import { Glyph } from '@/ui/Glyph';
+import { Bad, Findings, State } from '@/ui/State';
+import { Tick } from '@/ui/Tick';
+import { UndoBar } from '@/ui/UndoBar';
+
+export default function Plan() {
+    const { readings } = usePage<PlanProps>().props;
+    const [call, setCall] = useState('idle');
+    return (
+        <Shell stage="plan" title="Plan" start={['wall.Rc', 'wall.C']} dock={<MeterDock stage="plan" call={call} readings={readings} />}>
+            <Body call={call} onCall={setCall} />
+        </Shell>
+    );
+}
+
+function Body({ call, onCall }: { call: string; onCall: (call: string) => void }) {
+    const { job, profiles, chosen, used, conductors, stops, plan } = usePage<PlanProps>().props;
+    const edits = useEdits(`/jobs/${job.id}/plan-edits`, job.version);
+    const [selected, setSelected] = useState<number | null>(null);
+    const [undo, setUndo] = useState<{ what: string; version: number } | null>(null);
+    const [measure, width] = useWidth(808);
+    const closed = job.handedOverAt !== null;
+    const right = geometry('plan', width).jacket[1];
+    const gone = useCallback(() => setUndo(null), []);
+
+    const rows = plan?.board.rows ?? [];
+    const step = (by: number) => {
+        const index = rows.findIndex((row) => row.number === selected);
+        setSelected(rows[Math.max(0, Math.min(rows.length - 1, index < 0 ? 0 : index + by))]?.number ?? null);
+    };
+    useKeys({
+        j: () => step(1),
+        k: () => step(-1),
+        Escape: () => setSelected(null),
+        ...Object.fromEntries((plan?.simulations ?? []).map((item, index) => [`shift+${index + 1}`, () => onCall(item.call)])),
+    });
+
+    const change = async (op: string, fields: object, what: string) => {
+        const answer = await edits.send(op, fields);
+        if (answer.kind === 'ok') setUndo({ what, version: answer.data.version - 1 });
+    };
+    const use = async () => {
+        const answer = await edits.send('use');
+        if (answer.kind === 'ok') document.getElementById('moves')?.scrollIntoView({ block: 'start' });
+    };
+
+    const proved = plan?.proofs.filter((proof) => proof.proved).length ?? 0;
+    const state = plan?.simulations.find((item) => item.call === call) ?? plan?.simulations[0];
+    const blocking = plan?.findings.filter((finding) => finding.severity === 'stop' || finding.severity === 'error').length ?? 0;
+    const landed = plan !== null && used && plan.moves.every((move) => move.done);
+
+    return (
+        <div ref={measure} className="flex flex-1 flex-col">
+            <div className="head">
+                <div>
+                    <h1 className="h-step">Plan</h1>
+                    <p>{conductors === 0 ? 'The survey has no conductors yet.' : plan ? `${proved} of ${plan.proofs.length} calls proved by simulation.` : 'Choose a thermostat: the conductors land on it letter to letter.'}</p>
+                </div>
+                {plan && !closed && !used && (
+                    <button className={`btn ${blocking > 0 || stops.length > 0 ? 'btn--off' : 'btn--go'}`} aria-disabled={blocking > 0 || stops.length > 0} onClick={() => void use()}>
+                        Use this plan {blocking + stops.length > 0 ? <span className="text-[14px]">{blocking + stops.length} to correct</span> : <Glyph name="go" />}
+                    </button>
+                )}
+                {plan && used && !closed && (
+                    <button className={`btn ${landed ? 'btn--go' : ''}`} onClick={() => router.visit(`/jobs/${job.id}/set`)}>
+                        Go to Set {landed ? <Glyph name="go" /> : <span className="text-[14px] text-caution-ink">{plan.moves.filter((move) => !move.done).length} moves open</span>}
+                    </button>
+                )}
+            </div>
+            {stops.length > 0 && (
+                <div className="border-y border-fault bg-fault-wash px-5 py-3">
+                    <Findings findings={stops} empty="" />
+                </div>
+            )}
+            {edits.problem && (
+                <div className="px-5 pb-2">
+                    <Bad>{said(edits.problem)}</Bad>
+                </div>
+            )}
+            {conductors === 0 ? (
+                <p className="px-5 py-4">
+                    <button className="btn" onClick={() => router.visit(`/jobs/${job.id}/survey`)}>
+                        Go to Survey
+                    </button>
+                </p>
+            ) : (
+                <Thermostats profiles={profiles} chosen={chosen} disabled={closed} onChoose={(id) => id !== chosen && void change('choose', { profile: id }, 'Chose another thermostat.')} />
+            )}
+            {plan && state && (
+                <>
+                    <div className="flex flex-wrap items-stretch border-y border-hair" role="group" aria-label="Simulate a call">
+                        <span className="lab self-center px-5">Simulate</span>
+                        {plan.simulations.map((item) => (
+                            <button key={item.call} aria-pressed={item.call === call} onClick={() => onCall(item.call)} className="flex min-h-11 items-center gap-2 border-l border-hair px-4 font-lab text-[15px] font-semibold aria-pressed:bg-ink aria-pressed:text-bone">
+                                {item.label}
+                                <ProofMark proof={plan.proofs.find((proof) => proof.call === item.call)} />
+                            </button>
+                        ))}
+                        <span className="ml-auto self-center px-5 text-[13px] text-muted">
+                            simulated · <span className="mono">{state.amps.toFixed(2)} A</span>
+                        </span>
+                    </div>
+                    <div className="bg-panel">
+                        <StrandBoard
+                            variant={width < 700 ? 'phone' : 'plan'}
+                            board={plan.board}
+                            state={state}
+                            selected={selected}
+                            onSelect={closed ? undefined : (number) => setSelected(number === selected ? null : number)}
+                            heads={width < 700 ? [] : [{ x: right + 40, text: 'Was' }, { x: right + 110, text: 'Lands on' }, { x: right + 238, text: 'What to do, and why' }]}
+                            words={(row, place) => <Words row={row} move={plan.moves.find((move) => move.conductor === row.id)} {...place} />}
+                            label={`Strand board, ${state.label} simulated, ${rows.length} conductors`}
+                        />
+                    </div>
+                    {!closed && (
+                        <LandingBar
+                            board={plan.board}
+                            row={rows.find((row) => row.number === selected) ?? null}
+                            onLand={(screw) => selected !== null && void change('land', { number: selected, screw }, `Landed ${selected} on ${screw ?? 'a cap'}.`)}
+                            onLink={(isIn) => void change('link', { in: isIn }, `Link ${isIn ? 'in' : 'out'}.`)}
+                        />
+                    )}
+                    <section className="px-5 py-3" aria-label="Findings">
+                        <h2 className="h-sec mb-1.5">Findings</h2>
+                        <Problems proofs={plan.proofs} />
+                        <Findings findings={plan.findings} empty="Nothing to correct." />
+                    </section>
+                    {used && <Moves moves={plan.moves} closed={closed} />}
+                </>
+            )}
+            {undo && (
+                <UndoBar
+                    what={undo.what}
+                    onGone={gone}
+                    onUndo={() => {
+                        void edits.send('restore', { to_version: undo.version });
+                        setUndo(null);
+                    }}
+                />
+            )}
+        </div>
+    );
+}
+
+function ProofMark({ proof }: { proof: CallProof | undefined }) {
+    if (!proof) return null;
+    return (
+        <span style={{ color: proof.proved ? 'var(--verd)' : 'var(--fault)' }} title={proof.problems.join(' ')}>
+            <Glyph name={proof.proved ? 'pass' : 'fault'} size={13} />
+            <span className="vh">{proof.proved ? 'proved' : 'fails'}</span>
+        </span>
+    );
+}
+
+function Words({ row, move, x, y, width }: { row: BoardRow; move: MoveRow | undefined; x: number; y: number; width: number }) {
+    if (width < 90) return null;
+    const verb = row.lands === null ? 'Cap' : row.moved ? 'Moves' : 'Stays';
+    const most = Math.floor(width / 6.1);
+    const why = move?.why ?? '';
+    return (
+        <g>
+            <text className={`c-verb ${row.moved && row.lands ? 'f-copper' : 'f-muted'}`} x={x} y={y - 2}>
+                {verb}
+                {row.evidence.proof || row.lands === null ? '' : ', prove it'}
+            </text>
+            <text className="c-note" x={x} y={y + 13}>
+                {why.length > most ? `${why.slice(0, most - 1)}…` : why}
+            </text>
+        </g>
+    );
+}
+
+/** Why a call is not proved, from the simulation. */
+function Problems({ proofs }: { proofs: CallProof[] }) {
+    const failing = proofs.filter((proof) => !proof.proved);
+    if (failing.length === 0) return null;
+    return (
+        <ul className="mb-3 grid gap-1.5">
+            {failing.map((proof) => (
+                <li key={proof.call} className="text-[14px] leading-[18px]">
+                    <State glyph="fault" tone="fault">
+                        {proof.label} is not proved
+                    </State>{' '}
+                    {proof.problems.join(' ')}
+                </li>
+            ))}
+        </ul>
+    );
+}
+
+/** The landing list: with the power off and proved dead, each move ticked as it is done. */
+function Moves({ moves, closed }: { moves: MoveRow[]; closed: boolean }) {
+    const { job, power } = usePage<PlanProps>().props;
+    const ask = useAskPower();
+    const [problem, setProblem] = useState('');
+    const tick = async (move: MoveRow, done: boolean) => {
+        const answer = await post(`/jobs/${job.id}/moves`, { id: newId(), move: move.key, done });
+        setProblem(said(answer));
+        if (answer.kind === 'ok') await reload();
+    };
+    return (
+        <section id="moves" className="border-t-2 border-ink bg-panel px-5 pb-5 pt-3" aria-label="Moves">
+            <div className="flex flex-wrap items-center justify-between gap-3">
+                <h2 className="h-sec">Moves, in this order</h2>
+                {!closed &&
+                    (power.state === 'isolated' ? (
+                        <State glyph="iso" tone="iso">
+                            isolated, proved dead
+                        </State>
+                    ) : (
+                        <button className="btn btn--small" onClick={() => ask('isolated')}>
+                            <Glyph name="iso" /> Isolate first
+                        </button>
+                    ))}
+            </div>
+            <Bad>{problem}</Bad>
+            <ul className="mt-1">
+                {moves.map((move) => (
+                    <li key={move.key} className="flex min-h-12 items-center gap-3 border-t border-hair">
+                        <Tick checked={move.done} label={move.text} disabled={closed} onChange={(done) => void tick(move, done)} />
+                        <span className={move.done ? 'text-muted' : ''}>
+                            <b className="font-semibold">{move.text}</b> <span className="text-[14px] text-muted">{move.why}</span>
+                        </span>
+                    </li>
+                ))}
+            </ul>
+        </section>
+    );
+}

@@ -1,0 +1,122 @@
+import { router, usePage } from '@inertiajs/react';
+import { useState } from 'react';
+import { Measurements, Reasons } from '@/features/prove/Measurements';
+import { ProbeLines } from '@/features/prove/ProbeLines';
+import { StepCells } from '@/features/prove/StepCells';
+import { CallStrip, MethodSwitch } from '@/features/prove/StepStrip';
+import { MeterDock } from '@/features/meter-dock/MeterDock';
+import { geometry } from '@/features/strand-board/geometry';
+import { StrandBoard } from '@/features/strand-board/StrandBoard';
+import { useWidth } from '@/lib/hooks';
+import { Shell, useProbes } from '@/shell/Shell';
+import type { ProveProps, StepView } from '@/types';
+import { Glyph } from '@/ui/Glyph';
+import { State } from '@/ui/State';
+
+/** Where to go on: the running step, else the first that is open, voltage before jumper only if the jumper is done. */
+function goOn(steps: StepView[]): string {
+    return (steps.find((step) => step.running) ?? steps.find((step) => step.state !== 'passed') ?? steps[0])?.key ?? '';
+}
+
+export default function Prove() {
+    const { steps, readings } = usePage<ProveProps>().props;
+    const [key, setKey] = useState(() => goOn(steps));
+    const step = steps.find((candidate) => candidate.key === key) ?? steps[0];
+    const first = step?.probes.find((probe) => !probe.reading) ?? step?.probes[0];
+    return (
+        <Shell stage="prove" title="Prove" start={[first?.a ?? 'wall.Rc', first?.b ?? 'wall.C']} dock={<Dock step={step} readings={readings} />}>
+            {step ? <Body step={step} onStep={setKey} /> : <p className="p-5">This plan has no call to prove.</p>}
+        </Shell>
+    );
+}
+
+/** The dock of the step; after a reading that is as expected the probes go on to the next open pair. */
+function Dock({ step, readings }: { step: StepView | undefined; readings: ProveProps['readings'] }) {
+    const probes = useProbes();
+    return (
+        <MeterDock
+            stage="prove"
+            step={step?.key ?? null}
+            readings={readings}
+            onRecorded={(reading) => {
+                if (reading.outcome !== 'pass' || !step) return;
+                const next = step.probes.find((probe) => probe.reading?.outcome !== 'pass' && !(probe.a === reading.a && probe.b === reading.b));
+                if (next && step.probes.some((probe) => probe.a === reading.a && probe.b === reading.b)) probes.set(next.a, next.b);
+            }}
+        />
+    );
+}
+
+function Body({ step, onStep }: { step: StepView; onStep: (key: string) => void }) {
+    const { job, calls, steps, board, resting, power, restore } = usePage<ProveProps>().props;
+    const probes = useProbes();
+    const [measure, width] = useWidth(808);
+    const closed = job.handedOverAt !== null;
+    const live = step.running && power.state === 'live';
+    const dead = { ...resting, energised: [] };
+    // A job that is closed shows the step as it was proved.
+    const state = live || closed ? step.board : power.state === 'live' ? resting : dead;
+    const proved = calls.filter((call) => call.proved).length;
+    const phone = width < 700;
+    const mine = steps.filter((candidate) => candidate.call === step.call);
+    const choose = (key: string) => {
+        const next = steps.find((candidate) => candidate.key === key);
+        const probe = next?.probes.find((candidate) => !candidate.reading) ?? next?.probes[0];
+        if (probe) {
+            probes.setMode('V');
+            probes.set(probe.a, probe.b);
+        }
+        onStep(key);
+    };
+    const last = geometry('prove', width).wallTag;
+
+    return (
+        <div ref={measure} className="flex flex-1 flex-col">
+            <div className="head">
+                <div>
+                    <h1 className="h-step">Prove {step.callLabel}</h1>
+                    <p>
+                        {proved} of {calls.length} calls proved. {step.shows}
+                    </p>
+                </div>
+                {!closed && proved === calls.length && (
+                    <button className="btn btn--go" onClick={() => router.visit(`/jobs/${job.id}/handover`)}>
+                        Go to Handover <Glyph name="go" />
+                    </button>
+                )}
+                {step.state === 'passed' && (
+                    <State glyph="pass" tone="verd">
+                        {step.method === 'voltage' ? 'Call proved' : 'Equipment proved'}
+                    </State>
+                )}
+            </div>
+            <CallStrip calls={calls} current={step.call} onCall={(call) => choose((steps.find((candidate) => candidate.call === call && candidate.state !== 'passed') ?? steps.find((candidate) => candidate.call === call))?.key ?? step.key)} />
+            <div className="flex flex-wrap items-center justify-between gap-3 border-b border-hair px-1.5">
+                <MethodSwitch steps={mine} current={step.key} onStep={choose} />
+                {restore.length > 0 && (
+                    <span className="px-3">
+                        <State glyph="caution" tone="caution">
+                            To put back: {restore.join('; ')}
+                        </State>
+                    </span>
+                )}
+            </div>
+            <StepCells key={step.key} step={step} closed={closed} />
+            <div className="bg-panel">
+                <StrandBoard
+                    variant={phone ? 'phone' : 'prove'}
+                    board={board}
+                    state={state}
+                    jumpers={step.running || closed ? step.jumpers : []}
+                    lifted={step.running || closed ? step.lifted : []}
+                    heads={phone ? [] : [{ x: last, text: 'Wall' }, { x: last + 98, text: 'Probe' }, { x: width - 110, text: 'Expected', end: true }, { x: width - 44, text: 'Actual', end: true }]}
+                    words={(row, place) => (phone ? null : <ProbeLines step={step} points={[`wall.${row.lands}`, `indoor.${row.board}`]} y={place.y} right={width} left={last + 130} />)}
+                    outdoorWords={(row, place) => <ProbeLines step={step} points={[`outdoor.${row.outdoor}`]} y={place.y} right={width} left={last + 130} />}
+                    label={`Strand board, ${step.callLabel} ${step.methodLabel}, ${live ? 'live' : 'not running'}`}
+                />
+            </div>
+            {phone && <Measurements step={step} />}
+            <Reasons step={step} />
+        </div>
+    );
+}

@@ -1,0 +1,36 @@
+import { Head, useForm } from '@inertiajs/react';
+import { Mark } from '@/shell/Shell';
+import { Bad } from '@/ui/State';
+
+export default function SignIn() {
+    const form = useForm({ email: '', password: '', remember: false });
+    return (
+        <div className="grid min-h-dvh place-items-center p-5">
+            <Head title="Sign in" />
+            <main className="w-full max-w-[420px] border-t-[6px] border-copper bg-panel p-7">
+                <Mark />
+                <h1 className="h-step mt-6">Sign in</h1>
+                <form
+                    className="mt-4 grid gap-4"
+                    onSubmit={(event) => {
+                        event.preventDefault();
+                        form.post('/sign-in', { onError: () => form.reset('password') });
+                    }}
+                >
+                    <label className="field" data-bad={form.errors.email ? '' : undefined}>
+                        <span className="lab">E-mail address</span>
+                        <input type="email" autoComplete="username" required autoFocus value={form.data.email} onChange={(event) => form.setData('email', event.target.value)} />
+                    </label>
+                    <label className="field">
+                        <span className="lab">Password</span>
+                        <input type="password" autoComplete="current-password" required value={form.data.password} onChange={(event) => form.setData('password', event.target.value)} />
+                    </label>
+                    <Bad>{form.errors.email}</Bad>
+                    <button className="btn btn--go justify-self-end" disabled={form.processing}>
+                        Sign in
+                    </button>
+                </form>
+            </main>
+        </div>
+    );
+}

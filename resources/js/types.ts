@@ -1,0 +1,324 @@
+// The props that PHP pages send. Mirrored here once; a test holds real pages of the application against them.
+
+export type Colour = 'red' | 'white' | 'green' | 'yellow' | 'blue' | 'orange' | 'brown' | 'black' | 'pink' | 'tan' | 'grey' | 'purple';
+export type Mode = 'V' | 'O' | 'A' | 'B';
+export type OutcomeName = 'pass' | 'fail' | 'too-early' | 'neutral';
+export type Stage = 'survey' | 'plan' | 'set' | 'prove' | 'handover';
+export type PowerState = 'live' | 'isolated' | 'not-proved';
+
+export interface Power {
+    state: PowerState;
+    volts: number | null;
+    at: string | null;
+    lapsed: boolean;
+    lapsesAt: string | null;
+}
+export interface TapeSegment {
+    key: Stage;
+    name: string;
+    state: 'stuck' | 'done' | 'begun' | 'next';
+    n: number;
+    done: number;
+    word: string;
+    open: string[];
+}
+export interface PointInfo {
+    id: string;
+    label: string;
+    place: string;
+    placeLabel: string;
+    terminal: string | null;
+    conductor: string | null;
+}
+export interface Shared {
+    [key: string]: unknown;
+    user: { name: string; crew: string } | null;
+    solo: boolean;
+    now: string;
+    errors: Record<string, string>;
+}
+export interface Frame extends Shared {
+    job: {
+        id: string;
+        site: string;
+        address: string;
+        kind: string;
+        version: number;
+        equipment: string;
+        equipmentTitle: string;
+        cable: string;
+        handedOverAt: string | null;
+        updatedAt: string;
+    };
+    power: Power;
+    tape: TapeSegment[];
+    points: PointInfo[];
+}
+export interface Finding {
+    code: string;
+    severity: 'stop' | 'error' | 'warning' | 'note' | 'good';
+    title: string;
+    meaning: string;
+    action: string;
+    conductors: string[];
+    points: string[];
+}
+export interface Expectation {
+    mode: Mode;
+    unit: string;
+    a: string;
+    b: string;
+    low: number | null;
+    nominal: number | null;
+    high: number | null;
+    floating: boolean;
+    overLimit: boolean;
+    reason: string;
+    path: string[];
+    decidedBy: string[] | null;
+    refused: string | null;
+    notes: string[];
+}
+export interface Reading {
+    id: string;
+    stage: string;
+    step: string | null;
+    call: string | null;
+    mode: Mode;
+    unit: string;
+    a: string;
+    b: string;
+    value: number | null;
+    low: number | null;
+    high: number | null;
+    power: string;
+    outcome: OutcomeName;
+    reason: string;
+    candidates: string[];
+    at: string;
+    corrects: string | null;
+}
+export interface EndView {
+    state: 'landed' | 'spare' | 'capped' | 'cut' | 'broken';
+    terminal: string | null;
+}
+export interface EvidenceView {
+    value: 'seen' | 'traced' | 'colour' | 'unknown';
+    label: string;
+    proof: boolean;
+}
+export interface ConductorRow {
+    number: number;
+    colour: Colour;
+    stripe: Colour | null;
+    near: EndView;
+    far: EndView;
+    evidence: EvidenceView;
+    splice: Colour | null;
+    spare: boolean;
+    line: string;
+}
+export interface CableView {
+    id: string;
+    label: string;
+    from: string;
+    to: string;
+    fromLabel: string;
+    toLabel: string;
+    gauge: number;
+    feet: number;
+    conductors: ConductorRow[];
+}
+export interface Facts {
+    lineVolts: number | null;
+    tapVolts: number | null;
+    transformerVa: number | null;
+    fuseAmps: number | null;
+    commonBonded: boolean | null;
+    plateLink: string;
+    oldPower: string | null;
+}
+export interface SurveyProps extends Frame {
+    cables: CableView[];
+    facts: Facts;
+    linkChoices: { value: string; label: string }[];
+    needs: { key: string; label: string; done: boolean }[];
+    finished: boolean;
+    findings: Finding[];
+    readings: Reading[];
+}
+export interface HangsOn {
+    id: string;
+    label: string;
+    kind: string;
+}
+export interface BoardRow {
+    id: string;
+    number: number;
+    colour: Colour;
+    stripe: Colour | null;
+    evidence: EvidenceView;
+    was: string | null;
+    wasState: string;
+    lands: string | null;
+    landsState: string;
+    moved: boolean;
+    board: string | null;
+    boardState: string;
+    load: HangsOn | null;
+}
+export interface OutdoorRow {
+    id: string;
+    number: number;
+    colour: Colour;
+    stripe: Colour | null;
+    board: string | null;
+    outdoor: string | null;
+    load: HangsOn | null;
+}
+export interface Board {
+    cable: string;
+    rows: BoardRow[];
+    wallStubs: { printed: string; point: string; hot: boolean }[];
+    boardStubs: { printed: string; point: string; load: HangsOn | null }[];
+    plate: string[];
+    link: { a: string; b: string; in: boolean; kind: string } | null;
+    outdoorCable: string;
+    outdoor: OutdoorRow[];
+}
+export interface BoardState {
+    energised: string[];
+    loads: Record<string, { state: 'rest' | 'in' | 'buzzing' | 'chattering'; label: string }>;
+    amps: number;
+    notes: string[];
+}
+export interface Simulation extends BoardState {
+    call: string;
+    label: string;
+    closes: string[];
+}
+export interface CallProof {
+    call: string;
+    label: string;
+    closes: string[];
+    pulledIn: string[];
+    problems: string[];
+    amps: number;
+    proved: boolean;
+}
+export interface MoveRow {
+    key: string;
+    text: string;
+    why: string;
+    conductor: string | null;
+    done: boolean;
+}
+export interface PlanProps extends Frame {
+    profiles: { id: string; title: string; power: string; remote: string; screws: string[] }[];
+    chosen: string | null;
+    used: boolean;
+    conductors: number;
+    stops: Finding[];
+    plan: { board: Board; simulations: Simulation[]; proofs: CallProof[]; findings: Finding[]; moves: MoveRow[] } | null;
+    readings: Reading[];
+}
+export interface SettingRow {
+    key: string;
+    label: string;
+    value: string;
+    valueLabel: string;
+    reason: string;
+    menuLabel: string;
+    menuValue: string | null;
+    choices: { value: string; label: string; menu: string; ifWrong: string | null }[];
+    lacking: string | null;
+    entered: string | null;
+}
+export interface CallTableView {
+    columns: { printed: string; role: string }[];
+    rows: { call: string; label: string; cells: { closed: boolean; needed: boolean }[] }[];
+}
+export interface SetProps extends Frame {
+    thermostat: string;
+    settings: SettingRow[];
+    history: { key: string; value: string; old: string | null; by: string; at: string }[];
+    table: CallTableView;
+    findings: Finding[];
+    readings: Reading[];
+}
+export interface StepView {
+    key: string;
+    call: string;
+    callLabel: string;
+    method: string;
+    methodLabel: string;
+    shows: string;
+    isolated: boolean;
+    do: string;
+    hot: string;
+    closes: string[];
+    jumpers: string[][];
+    lifted: string[];
+    faceOff: boolean;
+    wait: { seconds: number; reason: string };
+    state: 'open' | 'running' | 'passed' | 'failed';
+    running: boolean;
+    startedAt: string | null;
+    readyAt: string | null;
+    probes: { a: string; b: string; shows: string; expected: Expectation; reading: Reading | null }[];
+    signs: { key: string; text: string; sense: string; outcome: OutcomeName | null; reason: string | null; at: string | null }[];
+    restore: string[];
+    board: BoardState;
+}
+export interface ProveProps extends Frame {
+    thermostat: string;
+    calls: { call: string; label: string; proved: boolean; failed: boolean; running: boolean }[];
+    steps: StepView[];
+    restore: string[];
+    board: Board;
+    resting: BoardState;
+    readings: Reading[];
+}
+export interface HandoverProps extends Frame {
+    crew: string | null;
+    thermostat: string | null;
+    facts: { label: string; value: string }[];
+    wiring: { number: number; colour: Colour; stripe: Colour | null; before: string; after: string; board: string; evidence: string }[];
+    link: string | null;
+    settings: { label: string; menu: string; value: string | null; reason: string; asDerived: boolean }[];
+    proofs: { key: string; call: string; method: string; state: string; readings: Reading[]; signs: { sign: string; seen: boolean; outcome: OutcomeName }[] }[];
+    survey: Reading[];
+    lines: { label: string; done: boolean }[];
+    restore: string[];
+    open: string[];
+}
+export interface JobRow {
+    id: string;
+    site: string;
+    address: string;
+    kind: string;
+    equipment: string;
+    cable: string | null;
+    strands: { colour: Colour; landed: boolean }[];
+    tape: { key: string; name: string; state: 'stuck' | 'done' | 'begun' | 'next'; n: number; done: number }[];
+    now: { key: string; name: string; word: string };
+    power: Power;
+    restore: string[];
+    handedOverAt: string | null;
+    updatedAt: string;
+}
+export interface JobsProps extends Shared {
+    jobs: JobRow[];
+    kinds: string[];
+    archetypes: { id: string; title: string }[];
+}
+export interface EntryPreview {
+    number: number | null;
+    colour: Colour | null;
+    stripe: Colour | null;
+    near: EndView | null;
+    far: EndView | null;
+    evidence: EvidenceView;
+    complete: boolean;
+    problems: { field: string; value: string; message: string }[];
+}
