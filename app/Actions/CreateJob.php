@@ -23,9 +23,11 @@ final readonly class CreateJob
 
     private const OUTDOOR_FEET = 30.0;
 
-    public function __construct(private Catalog $catalog) {}
+    public function __construct(private Catalog $catalog)
+    {
+    }
 
-    /** @param float $feet length of the thermostat cable, one way */
+    /** @param  float  $feet length of the thermostat cable, one way */
     public function __invoke(User $user, string $id, string $site, string $address, string $kind, string $archetypeId, float $feet): Job
     {
         return DB::transaction(function () use ($user, $id, $site, $address, $kind, $archetypeId, $feet): Job {

@@ -32,7 +32,7 @@ final class PlanEdits
         return "chose {$profile->title}";
     }
 
-    /** @param ?string $screw printed terminal of the plate; null caps the conductor */
+    /** @param  ?string  $screw printed terminal of the plate; null caps the conductor */
     public static function land(Job $job, int $number, ?string $screw): string
     {
         $plan = self::plan($job);

@@ -23,7 +23,7 @@ final class RaisePowerFlag
 
     public static function to(Job $job, User $user, string $id, string $state, ?string $typed, bool $meterProved): PowerEvent
     {
-        $volts = $typed === null ? null : MeterValue::parse($typed, MeterMode::Volts);
+        $volts = $typed === null ? null : MeterValue::parse($typed, MeterMode::Volts, 'volts');
         $problem = match ($state) {
             'isolated' => self::notDead($volts, $meterProved),
             'live' => self::notLive($volts),

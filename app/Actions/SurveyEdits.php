@@ -63,7 +63,7 @@ final class SurveyEdits
         return "removed {$old->name()}";
     }
 
-    /** @param array<string, mixed> $facts only those that change */
+    /** @param  array<string, mixed>  $facts only those that change */
     public static function setFacts(Job $job, array $facts): string
     {
         $survey = $job->survey;

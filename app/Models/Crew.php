@@ -22,6 +22,12 @@ final class Crew extends Model
 
     protected $guarded = [];
 
+    /** @return HasMany<User, $this> */
+    public function users(): HasMany
+    {
+        return $this->hasMany(User::class);
+    }
+
     /** @return HasMany<Job, $this> */
     public function jobs(): HasMany
     {

@@ -8,7 +8,6 @@ use App\Models\Job;
 use App\Models\Reading;
 use App\Support\Progress;
 use App\Support\StepRecord;
-use Unionbit\Core\Finding;
 use Unionbit\Core\Planning\Plan;
 use Unionbit\Core\Planning\PlannedConductor;
 use Unionbit\Core\Setting\Derivation;

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace App\Pages;
 
 use App\Models\Job;
+use App\Support\PowerFlag;
 use App\Support\Progress;
 use Unionbit\Core\Circuit\Circuit;
 use Unionbit\Core\Circuit\Point;
 use Unionbit\Core\Circuit\Setup;
-use App\Support\PowerFlag;
 
 /** What every stage of a job shows around its own content: the job, the power flag, the tape, the points to probe. */
 final class JobFrame

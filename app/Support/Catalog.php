@@ -19,7 +19,9 @@ final class Catalog
     /** @var array<string, Profile> */
     private array $profiles = [];
 
-    public function __construct(private readonly string $directory) {}
+    public function __construct(private readonly string $directory)
+    {
+    }
 
     public function archetype(string $id): Archetype
     {

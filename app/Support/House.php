@@ -16,7 +16,9 @@ use Unionbit\Core\Proving\Steps;
 /** A job as the core sees it: the installation of its survey and, once a thermostat is chosen, its plan. */
 final readonly class House
 {
-    private function __construct(public Installation $installation, public ?Plan $plan) {}
+    private function __construct(public Installation $installation, public ?Plan $plan)
+    {
+    }
 
     public static function of(Job $job): self
     {

@@ -11,7 +11,9 @@ use Illuminate\Support\Carbon;
 /** The power flag of a job: live, isolated and proved dead, or not proved. Isolation lapses by itself. */
 final readonly class PowerFlag
 {
-    private function __construct(public string $state, public ?float $volts, public ?Carbon $at, public bool $lapsed) {}
+    private function __construct(public string $state, public ?float $volts, public ?Carbon $at, public bool $lapsed)
+    {
+    }
 
     public static function of(Job $job): self
     {

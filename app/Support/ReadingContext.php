@@ -17,7 +17,9 @@ use Unionbit\Core\Circuit\Setup;
 /** The circuit and set-up in which a reading is taken or asked for: the stage, the step or call, the power flag. */
 final readonly class ReadingContext
 {
-    private function __construct(public Circuit $circuit, public Setup $setup, public ?StepRecord $step) {}
+    private function __construct(public Circuit $circuit, public Setup $setup, public ?StepRecord $step)
+    {
+    }
 
     public static function of(Job $job, string $stage, ?string $step, ?string $call, MeterMode $mode): self
     {

@@ -17,7 +17,8 @@ final readonly class ReadingPlace
         public string $b,
         public ?string $step = null,
         public ?string $call = null,
-    ) {}
+    ) {
+    }
 
     public function context(Job $job): ReadingContext
     {

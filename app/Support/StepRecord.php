@@ -26,7 +26,8 @@ final readonly class StepRecord
         public ?Carbon $readyAt,
         public array $readings,
         public array $signs,
-    ) {}
+    ) {
+    }
 
     /** @return array<string, self> by step key */
     public static function all(Job $job): array

@@ -20,7 +20,8 @@ final readonly class Finding
         public string $action,
         public array $conductors,
         public array $points,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  list<string>  $conductors

@@ -10,7 +10,9 @@ namespace Unionbit\Core;
  */
 final readonly class Node
 {
-    private function __construct(private mixed $value, public string $pointer) {}
+    private function __construct(private mixed $value, public string $pointer)
+    {
+    }
 
     public static function root(mixed $value): self
     {
@@ -102,7 +104,7 @@ final readonly class Node
             throw InvalidData::notAllowed($list->pointer, $list->value, 'a list');
         }
 
-        return array_map(static fn (int|string $index): self => $list->at($index), array_values(array_keys($list->value)));
+        return array_map(static fn (int|string $index): self => $list->at($index), array_keys($list->value));
     }
 
     /** @return list<string> */

@@ -147,7 +147,7 @@ final class DemoHouse
         RaisePowerFlag::to($job, $this->user, (string) Str::ulid(), $state, number_format($volts, 1, '.', ''), $state === 'isolated');
     }
 
-    /** @param callable(Job): string $change */
+    /** @param  callable(Job): string  $change */
     private function edit(Job $job, callable $change): void
     {
         (new EditDocument)($job, $this->user, (string) Str::ulid(), $job->version, $change);

@@ -20,7 +20,9 @@ use Unionbit\Core\Wiring\EntryProblem;
 /** Edits of a job's shared document, and the preview of a conductor entry. */
 final class DocumentController extends Controller
 {
-    public function __construct(private readonly EditDocument $edit) {}
+    public function __construct(private readonly EditDocument $edit)
+    {
+    }
 
     public function survey(SurveyEditRequest $request): JsonResponse
     {
@@ -60,7 +62,7 @@ final class DocumentController extends Controller
         ]);
     }
 
-    /** @param callable(Job): string $change */
+    /** @param  callable(Job): string  $change */
     private function change(JobRequest $request, callable $change): JsonResponse
     {
         $before = $request->integer('version');

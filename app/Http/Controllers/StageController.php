@@ -42,7 +42,7 @@ final class StageController extends Controller
         return $this->page($job, 'Handover', HandoverPage::props($job));
     }
 
-    /** @param array<string, mixed> $props */
+    /** @param  array<string, mixed>  $props */
     private function page(Job $job, string $name, array $props): Response
     {
         $this->authorize('view', $job);

@@ -14,5 +14,6 @@ final readonly class CallSettings
     public function __construct(
         public string $equipmentType = 'conventional',
         public string $fanInHeat = 'equipment',
-    ) {}
+    ) {
+    }
 }

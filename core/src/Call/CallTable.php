@@ -12,8 +12,10 @@ use Unionbit\Core\Thermostat\Profile;
 /** Which terminals each call closes to hot: as the equipment needs it, and as a thermostat with its settings makes it. */
 final readonly class CallTable
 {
-    /** @param array<string, list<TerminalName>> $rows terminals by call value */
-    private function __construct(private array $rows) {}
+    /** @param  array<string, list<TerminalName>>  $rows terminals by call value */
+    private function __construct(private array $rows)
+    {
+    }
 
     /** What the equipment needs for each of its calls (conventional tables of the trade). */
     public static function needed(Archetype $archetype): self

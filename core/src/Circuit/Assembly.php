@@ -37,7 +37,9 @@ final class Assembly
     /** @var array<string, Point> */
     private array $points = [];
 
-    private function __construct(private readonly Installation $installation, private readonly Profile $profile, private readonly Landing $landing, private readonly Tolerance $tolerance) {}
+    private function __construct(private readonly Installation $installation, private readonly Profile $profile, private readonly Landing $landing, private readonly Tolerance $tolerance)
+    {
+    }
 
     public static function netlist(Installation $installation, Profile $profile, Landing $landing, Tolerance $tolerance): Netlist
     {

@@ -37,7 +37,8 @@ final class Circuit
         public readonly Installation $installation,
         public readonly Profile $profile,
         public readonly Landing $landing,
-    ) {}
+    ) {
+    }
 
     /** The netlist with every load at rest and every contact where the set-up leaves it. */
     public function netlist(Setup $setup, ?Tolerance $tolerance = null): Netlist
@@ -173,7 +174,7 @@ final class Circuit
         return $electronics === null || $point->phasors->magnitude($electronics->a, $electronics->b) < self::BLANK_VOLTS;
     }
 
-    /** @param list<string> $notes */
+    /** @param  list<string>  $notes */
     private function finish(OperatingPoint $point, CircuitState $state, array $notes): OperatingPoint
     {
         $loads = [];

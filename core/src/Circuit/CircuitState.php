@@ -12,7 +12,9 @@ final readonly class CircuitState
      * @param  array<string, true>  $openFuses  transformer ids
      * @param  array<string, true>  $heldOut  loads that a fault keeps out
      */
-    private function __construct(public array $in, public array $openFuses, public bool $thermostatUp, public array $heldOut) {}
+    private function __construct(public array $in, public array $openFuses, public bool $thermostatUp, public array $heldOut)
+    {
+    }
 
     public static function atRest(Setup $setup): self
     {
@@ -24,7 +26,7 @@ final readonly class CircuitState
         return new self([], [], true, $held);
     }
 
-    /** @param array<string, true> $in */
+    /** @param  array<string, true>  $in */
     public function withLoads(array $in): self
     {
         return new self($in, $this->openFuses, $this->thermostatUp, $this->heldOut);

@@ -30,7 +30,8 @@ final readonly class Element
         public float $reactance,
         public float $dcOhms,
         public float $emf = 0.0,
-    ) {}
+    ) {
+    }
 
     public static function copper(string $id, ElementKind $kind, string $a, string $b, float $ohms, string $label, string $subject): self
     {

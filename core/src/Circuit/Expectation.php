@@ -31,7 +31,8 @@ final readonly class Expectation
         public ?array $decidedBy = null,
         public ?string $refused = null,
         public array $notes = [],
-    ) {}
+    ) {
+    }
 
     public static function refused(MeterMode $mode, string $a, string $b, string $why): self
     {

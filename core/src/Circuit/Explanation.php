@@ -184,7 +184,7 @@ final class Explanation
         return ucfirst($point->phrase()).' is connected to no source'.($open === [] ? '' : ': '.self::list(array_values(array_unique($open)))).'.';
     }
 
-    /** @param list<string> $names */
+    /** @param  list<string>  $names */
     private static function list(array $names): string
     {
         $last = array_pop($names);

@@ -23,7 +23,9 @@ final readonly class Meter
 
     private const ACCURACY = 0.01;
 
-    public function __construct(private Circuit $circuit) {}
+    public function __construct(private Circuit $circuit)
+    {
+    }
 
     /** @throws \OutOfBoundsException for a point that the circuit does not have */
     public function read(MeterMode $mode, Setup $setup, string $a, string $b): Expectation

@@ -11,7 +11,9 @@ final readonly class Netlist
      * @param  array<string, Element>  $elements  by id
      * @param  array<string, Point>  $points  by id
      */
-    public function __construct(public array $elements, public array $points) {}
+    public function __construct(public array $elements, public array $points)
+    {
+    }
 
     /** Adds an element, or replaces the one of the same id. */
     public function with(Element $element): self
@@ -19,7 +21,7 @@ final readonly class Netlist
         return new self([$element->id => $element] + $this->elements, $this->points);
     }
 
-    /** @param array<string, Element> $changed by id */
+    /** @param  array<string, Element>  $changed by id */
     public function withAll(array $changed): self
     {
         return $changed === [] ? $this : new self($changed + $this->elements, $this->points);

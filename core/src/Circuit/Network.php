@@ -104,7 +104,7 @@ final class Network
         $this->sources[1][$b] = ($this->sources[1][$b] ?? 0.0) - $im;
     }
 
-    /** @param array{array<int, float>, array<int, float>} $solution */
+    /** @param  array{array<int, float>, array<int, float>}  $solution */
     private function phasors(array $solution): Phasors
     {
         $volts = [];

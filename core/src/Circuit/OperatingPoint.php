@@ -23,7 +23,8 @@ final readonly class OperatingPoint
         public array $openFuses,
         public bool $thermostatUp,
         public array $notes,
-    ) {}
+    ) {
+    }
 
     /** @return list<string> ids of the loads that have pulled in */
     public function pulledIn(): array

@@ -7,8 +7,10 @@ namespace Unionbit\Core\Circuit;
 /** The series of elements that carries most of the current between two points: how a reading comes about. */
 final readonly class Path
 {
-    /** @param list<Element> $elements from the first point to the second */
-    private function __construct(public array $elements) {}
+    /** @param  list<Element>  $elements from the first point to the second */
+    private function __construct(public array $elements)
+    {
+    }
 
     /** Follows the largest current of a probe from `a` to `b`. */
     public static function find(Netlist $netlist, Phasors $probe, string $a, string $b): self

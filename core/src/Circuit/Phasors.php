@@ -7,8 +7,10 @@ namespace Unionbit\Core\Circuit;
 /** The solved voltages of a network, and the currents that follow from them. */
 final readonly class Phasors
 {
-    /** @param array<string, array{float, float}> $volts by point, against the reference */
-    public function __construct(private Network $network, public array $volts) {}
+    /** @param  array<string, array{float, float}>  $volts by point, against the reference */
+    public function __construct(private Network $network, public array $volts)
+    {
+    }
 
     /**
      * Voltage of `a` against `b`.

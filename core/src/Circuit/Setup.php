@@ -23,7 +23,8 @@ final readonly class Setup
         public array $jumpers,
         public array $lifted,
         public array $edits,
-    ) {}
+    ) {
+    }
 
     /** Power on, the thermostat closing these terminals. */
     public static function calling(string ...$closed): self

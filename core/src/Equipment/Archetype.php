@@ -39,7 +39,8 @@ final readonly class Archetype
         public array $switches,
         public array $needs,
         public array $delays,
-    ) {}
+    ) {
+    }
 
     /** @return list<string> letters printed at a place */
     public function printedAt(Place $place): array
@@ -87,7 +88,7 @@ final readonly class Archetype
         return null;
     }
 
-    /** @param list<Transformer> $transformers with the ratings that the survey found */
+    /** @param  list<Transformer>  $transformers with the ratings that the survey found */
     public function withTransformers(array $transformers): self
     {
         return new self(

@@ -18,5 +18,6 @@ final readonly class DrivenContact
         public string $to,
         public bool $normallyClosed,
         public float $delaySeconds,
-    ) {}
+    ) {
+    }
 }

@@ -10,13 +10,14 @@ use Unionbit\Core\Terminal\TerminalName;
 /** A screw on a board or on the outdoor unit. */
 final readonly class EquipmentTerminal
 {
-    /** @param int $wires how many conductors the screw is made for (MR13) */
+    /** @param  int  $wires how many conductors the screw is made for (MR13) */
     public function __construct(
         public Place $place,
         public string $printed,
         public TerminalName $name,
         public int $wires,
-    ) {}
+    ) {
+    }
 
     /** The point's name in the circuit, "indoor.R". */
     public function point(): string

@@ -12,5 +12,6 @@ final readonly class LineSwitch
         public string $label,
         public string $from,
         public string $to,
-    ) {}
+    ) {
+    }
 }

@@ -21,5 +21,6 @@ final readonly class Load
         public string $to,
         public ?string $observable = null,
         public array $drives = [],
-    ) {}
+    ) {
+    }
 }

@@ -19,7 +19,8 @@ final readonly class Transformer
         public string $hot,
         public string $common,
         public ?float $fuseAmps,
-    ) {}
+    ) {
+    }
 
     /** Volts with no load: 24 V × 1.12 × line ÷ tap. */
     public static function idleVolts(float $lineVolts, float $tapVolts): float

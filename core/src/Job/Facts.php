@@ -24,7 +24,8 @@ final readonly class Facts
         public ?bool $commonBonded = null,
         public LinkState $plateLink = LinkState::Unknown,
         public ?string $oldPower = null,
-    ) {}
+    ) {
+    }
 
     public function line(): float
     {

@@ -22,7 +22,8 @@ final readonly class Installation
         public Facts $facts,
         public array $cables,
         public array $jumpers = [],
-    ) {}
+    ) {
+    }
 
     /** The cable between the wall and the indoor unit. */
     public function wallCable(): ?Cable

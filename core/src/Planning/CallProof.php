@@ -20,7 +20,8 @@ final readonly class CallProof
         public array $pulledIn,
         public array $problems,
         public float $amps,
-    ) {}
+    ) {
+    }
 
     public function isProved(): bool
     {

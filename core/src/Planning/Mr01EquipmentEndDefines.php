@@ -6,6 +6,7 @@ namespace Unionbit\Core\Planning;
 
 use Unionbit\Core\Finding;
 use Unionbit\Core\Severity;
+use Unionbit\Core\Terminal\TerminalName;
 
 /** MR01 The equipment end defines what a conductor is; the wall label is second, the colour third. */
 final class Mr01EquipmentEndDefines implements MappingRule
@@ -15,11 +16,14 @@ final class Mr01EquipmentEndDefines implements MappingRule
         $findings = [];
         foreach (PlannedConductor::all($plan) as $planned) {
             $name = $planned->conductor->name();
-            if ($planned->wallName === null && $planned->wall->terminal !== null) {
+            if ($planned->wall->terminal === null) {
+                continue;
+            }
+            if ($planned->wallName === null) {
                 $findings[] = Finding::of('MR01', Severity::Error, "{$name} lands on {$planned->wall->terminal}, which the new plate does not have", 'There is no such screw.', 'Choose where it lands, or cap it.', [$planned->id()]);
-            } elseif ($planned->wallName !== null && $planned->boardName === null) {
+            } elseif ($planned->boardName === null) {
                 $findings[] = Finding::of('MR01', Severity::Error, "{$name} lands on {$planned->wall->label()} but reaches nothing at the board", 'A conductor is what its equipment end makes it; this one ends free there.', "Land its board end, or cap it at the wall. The {$planned->wall->label()} screw stays dead.", [$planned->id()]);
-            } elseif ($planned->wallName !== null && $planned->boardName !== null && ! $this->agree($planned)) {
+            } elseif (! $this->agree($planned->wallName, $planned->boardName)) {
                 $findings[] = Finding::of('MR01', Severity::Error, "{$name} lands on {$planned->wall->label()} but is {$planned->board->label()} at the board", 'The equipment end defines what a conductor is: the call would reach the wrong load.', "Land it on {$planned->board->label()}.", [$planned->id()]);
             }
         }
@@ -27,15 +31,9 @@ final class Mr01EquipmentEndDefines implements MappingRule
         return $findings;
     }
 
-    private function agree(PlannedConductor $planned): bool
+    /** A common on a hot screw is MR04's to explain, with what it does. */
+    private function agree(TerminalName $wall, TerminalName $board): bool
     {
-        if ($planned->wallName === $planned->boardName || ($planned->wallName?->isHot() === true && $planned->boardName?->isHot() === true)) {
-            return true;
-        }
-        $hot = [$planned->wallName?->isHot(), $planned->boardName?->isHot()];
-        $common = [$planned->wallName?->value === 'C', $planned->boardName?->value === 'C'];
-
-        // A common on a hot screw is MR04's to explain, with what it does.
-        return $common[1] && $hot[0] === true;
+        return $wall === $board || ($wall->isHot() && ($board->isHot() || $board === TerminalName::C));
     }
 }

@@ -16,7 +16,8 @@ final readonly class Plan
         public Installation $installation,
         public Profile $profile,
         public Landing $landing,
-    ) {}
+    ) {
+    }
 
     public function circuit(): Circuit
     {

@@ -19,7 +19,8 @@ final readonly class PlannedConductor
         public End $board,
         public ?TerminalName $wallName,
         public ?TerminalName $boardName,
-    ) {}
+    ) {
+    }
 
     /** @return list<self> */
     public static function all(Plan $plan): array

@@ -25,7 +25,9 @@ final readonly class Candidates
 
     private const FLOOR = 1.0;
 
-    public function __construct(private Circuit $circuit) {}
+    public function __construct(private Circuit $circuit)
+    {
+    }
 
     /**
      * @param  float  $value  volts actually read

@@ -15,7 +15,9 @@ final readonly class Judge
 {
     private const GHOST_VOLTS = 20.0;
 
-    public function __construct(private Circuit $circuit) {}
+    public function __construct(private Circuit $circuit)
+    {
+    }
 
     /**
      * @param  ?float  $value  in the mode's unit; null means over-limit

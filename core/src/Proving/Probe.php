@@ -7,12 +7,13 @@ namespace Unionbit\Core\Proving;
 /** A pair of points that a step asks for. */
 final readonly class Probe
 {
-    /** @param string $shows what this reading tells, in a few words */
+    /** @param  string  $shows what this reading tells, in a few words */
     public function __construct(
         public string $a,
         public string $b,
         public string $shows,
-    ) {}
+    ) {
+    }
 
     public function key(): string
     {

@@ -7,11 +7,12 @@ namespace Unionbit\Core\Proving;
 /** Something to see or hear when the call works. */
 final readonly class Sign
 {
-    /** @param string $sense eye or ear */
+    /** @param  string  $sense eye or ear */
     public function __construct(
         public string $key,
         public string $text,
         public string $sense,
         public string $load,
-    ) {}
+    ) {
+    }
 }

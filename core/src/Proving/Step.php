@@ -30,7 +30,8 @@ final readonly class Step
         public array $probes,
         public array $signs,
         public array $restore,
-    ) {}
+    ) {
+    }
 
     public function key(): string
     {

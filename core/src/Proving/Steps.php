@@ -16,7 +16,9 @@ use Unionbit\Core\Thermostat\PlateTerminal;
 /** The proofs that a plan can have: fan first, then cooling, then heating; each by jumper and by voltage. */
 final readonly class Steps
 {
-    public function __construct(private Plan $plan) {}
+    public function __construct(private Plan $plan)
+    {
+    }
 
     /** @return list<Step> */
     public function all(): array
@@ -67,7 +69,7 @@ final readonly class Steps
         );
     }
 
-    /** @param list<PlateTerminal> $terminals */
+    /** @param  list<PlateTerminal>  $terminals */
     private function hotScrew(array $terminals): ?string
     {
         $landed = [];
@@ -82,7 +84,7 @@ final readonly class Steps
         return in_array($wanted, $landed, true) ? $wanted : ($landed[0] ?? null);
     }
 
-    /** @param list<PlateTerminal> $terminals */
+    /** @param  list<PlateTerminal>  $terminals */
     private function jumpered(string $hot, array $terminals): Setup
     {
         $setup = Setup::calling()->faceOff();

@@ -17,5 +17,6 @@ final readonly class Wait
         public int $seconds,
         public string $reason,
         public string $from,
-    ) {}
+    ) {
+    }
 }

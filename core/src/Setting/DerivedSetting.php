@@ -21,7 +21,8 @@ final readonly class DerivedSetting
         public array $choices,
         public array $ifWrong,
         public ?string $lacking = null,
-    ) {}
+    ) {
+    }
 
     /** @return array<string, mixed> */
     public function toArray(): array

@@ -15,7 +15,8 @@ final readonly class Terminal
         public ?TerminalName $name,
         public bool $ambiguous,
         public ?string $note,
-    ) {}
+    ) {
+    }
 
     public static function known(string $printed, TerminalName $name): self
     {

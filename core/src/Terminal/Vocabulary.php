@@ -21,7 +21,7 @@ final class Vocabulary
         'EM' => TerminalName::E, 'OB' => TerminalName::OB,
     ];
 
-    /** @param bool $heatPump whether the equipment reverses: it decides what B, E and X2 can mean */
+    /** @param  bool  $heatPump whether the equipment reverses: it decides what B, E and X2 can mean */
     public static function resolve(string $printed, Place $place, bool $heatPump = false): Terminal
     {
         $letter = strtoupper(trim($printed));

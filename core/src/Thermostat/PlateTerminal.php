@@ -14,7 +14,8 @@ final readonly class PlateTerminal
         public TerminalName $name,
         public ?string $hot,
         public int $wires,
-    ) {}
+    ) {
+    }
 
     /** The point's name in the circuit, "wall.Y". */
     public function point(): string

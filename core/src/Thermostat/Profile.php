@@ -34,7 +34,8 @@ final readonly class Profile
         public float $powerVa,
         public string $remoteControl,
         public array $menu,
-    ) {}
+    ) {
+    }
 
     public function terminal(string $printed): ?PlateTerminal
     {

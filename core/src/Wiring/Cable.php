@@ -25,7 +25,8 @@ final readonly class Cable
         public int $gauge,
         public float $feet,
         public array $conductors,
-    ) {}
+    ) {
+    }
 
     /** Resistance of one conductor end to end, without its landed ends. */
     public function conductorOhms(): float
@@ -44,7 +45,7 @@ final readonly class Cable
         return null;
     }
 
-    /** @param list<Conductor> $conductors */
+    /** @param  list<Conductor>  $conductors */
     public function withConductors(array $conductors): self
     {
         usort($conductors, static fn (Conductor $a, Conductor $b): int => $a->number <=> $b->number);

@@ -25,7 +25,8 @@ final readonly class Conductor
         public ?Colour $stripe = null,
         public ?Colour $colourAfterSplice = null,
         public string $note = '',
-    ) {}
+    ) {
+    }
 
     public function withNear(End $near): self
     {

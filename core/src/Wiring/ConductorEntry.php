@@ -25,7 +25,7 @@ final readonly class ConductorEntry
         '?' => Evidence::ColourOnly, 'colour' => Evidence::ColourOnly, 'color' => Evidence::ColourOnly, 'unknown' => Evidence::Unknown,
     ];
 
-    /** @param list<EntryProblem> $problems */
+    /** @param  list<EntryProblem>  $problems */
     private function __construct(
         public ?int $number,
         public ?Colour $colour,
@@ -35,7 +35,8 @@ final readonly class ConductorEntry
         public Evidence $evidence,
         public ?Colour $colourAfterSplice,
         public array $problems,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  Place  $nearPlace  where the left-hand end is

@@ -10,7 +10,9 @@ namespace Unionbit\Core\Wiring;
  */
 final readonly class End
 {
-    private function __construct(public EndState $state, public ?string $terminal) {}
+    private function __construct(public EndState $state, public ?string $terminal)
+    {
+    }
 
     public static function landed(string $terminal): self
     {

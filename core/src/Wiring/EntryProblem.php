@@ -11,7 +11,8 @@ final readonly class EntryProblem
         public string $field,
         public string $value,
         public string $message,
-    ) {}
+    ) {
+    }
 
     /** @return array{field: string, value: string, message: string} */
     public function toArray(): array

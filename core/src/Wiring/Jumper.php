@@ -19,5 +19,6 @@ final readonly class Jumper
         public string $a,
         public string $b,
         public string $label,
-    ) {}
+    ) {
+    }
 }

@@ -21,7 +21,8 @@ final readonly class Landing
         public array $indoor = [],
         public bool $linkIn = true,
         public array $jumpers = [],
-    ) {}
+    ) {
+    }
 
     public function onWall(int $number, End $end): self
     {

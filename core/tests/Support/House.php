@@ -56,7 +56,7 @@ final class House
         ], self::archetype());
     }
 
-    /** @param list<array<string, mixed>> $changes */
+    /** @param  list<array<string, mixed>>  $changes */
     public static function plan(string $profile = self::C_POWERED, array $changes = [], ?callable $edit = null): Plan
     {
         $house = self::survey($changes);

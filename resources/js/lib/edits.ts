@@ -23,8 +23,10 @@ export function useEdits(url: string, version: number): Edits {
         latest.current = Math.max(latest.current, version);
     }, [version]);
 
-    const send = useCallback(
-        async (op: string, fields: object = {}) => {
+    const line = useRef<Promise<unknown>>(Promise.resolve());
+
+    const once = useCallback(
+        async (op: string, fields: object) => {
             const body = JSON.stringify({ op, ...fields });
             const id = unsent.current?.body === body ? unsent.current.id : newId();
             setWorking(true);
@@ -33,10 +35,21 @@ export function useEdits(url: string, version: number): Edits {
             unsent.current = answer.kind === 'unsent' ? { body, id } : null;
             setProblem(answer.kind === 'ok' ? null : answer);
             if (answer.kind === 'ok') latest.current = answer.data.version;
-            if (answer.kind === 'ok' || answer.kind === 'stale') await reload();
             return answer;
         },
         [url],
+    );
+
+    // One after the other: an edit made while another is on its way rests on that one's version.
+    const send = useCallback(
+        async (op: string, fields: object = {}) => {
+            const turn = line.current.then(() => once(op, fields));
+            line.current = turn;
+            const answer = await turn;
+            if (answer.kind === 'ok' || answer.kind === 'stale') await reload();
+            return answer;
+        },
+        [once],
     );
 
     return { send, problem, clear: () => setProblem(null), working };

@@ -27,21 +27,24 @@ export function useKeys(keys: Record<string, (() => void) | undefined>): void {
     }, []);
 }
 
+// How far the server's clock is from this device's, taken when a page's props arrive.
+let taken = { serverNow: '', skew: 0 };
+
+function skewAt(serverNow: string): number {
+    if (taken.serverNow !== serverNow) taken = { serverNow, skew: Date.parse(serverNow) - Date.now() };
+    return taken.skew;
+}
+
 /** Seconds left until a moment of the server's clock; ticks while there are any. */
 export function useSecondsLeft(until: string | null, serverNow: string): number {
-    // The two clocks differ by a fixed amount while this page is shown.
-    const [skew, setSkew] = useState(0);
     const [now, setNow] = useState(() => Date.parse(serverNow));
     useEffect(() => {
-        setSkew(Date.parse(serverNow) - Date.now());
-        setNow(Date.parse(serverNow));
-    }, [serverNow]);
-    useEffect(() => {
+        const skew = skewAt(serverNow);
         if (!until) return;
         const timer = setInterval(() => setNow(Date.now() + skew), 250);
         return () => clearInterval(timer);
-    }, [until, skew]);
-    return until ? Math.max(0, (Date.parse(until) - now) / 1000) : 0;
+    }, [until, serverNow]);
+    return until ? Math.max(0, (Date.parse(until) - Math.max(now, Date.parse(serverNow))) / 1000) : 0;
 }
 
 /** Follows the width of an element. */

@@ -43,7 +43,7 @@ export default function Survey() {
                     </button>
                 )}
             </div>
-            {cable && !closed && <EntryLine jobId={job.id} cables={cables} cable={cable} onCable={setCableId} edits={edits} changing={changing} onDone={done} />}
+            {cable && !closed && <EntryLine key={changing ? `change-${changing.number}` : 'new'} jobId={job.id} cables={cables} cable={cable} onCable={setCableId} edits={edits} changing={changing} onDone={done} />}
             {edits.problem && edits.problem.kind !== 'invalid' && (
                 <div className="px-5 py-2">
                     <Bad>{said(edits.problem)}</Bad>

@@ -12,7 +12,9 @@ final readonly class Closed implements CircuitEdit
 {
     private const STUCK_OHMS = 0.05;
 
-    public function __construct(private string $elementId) {}
+    public function __construct(private string $elementId)
+    {
+    }
 
     public function apply(Netlist $netlist): Netlist
     {

@@ -10,7 +10,9 @@ use Unionbit\Core\Circuit\Netlist;
 /** A burnt coil: one factor k of its rest impedance and of its ohms; the armature does not pull. */
 final readonly class CoilShorted implements CircuitEdit
 {
-    public function __construct(private string $loadId, private float $k = 0.075) {}
+    public function __construct(private string $loadId, private float $k = 0.075)
+    {
+    }
 
     public function apply(Netlist $netlist): Netlist
     {

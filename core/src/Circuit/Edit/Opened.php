@@ -11,7 +11,9 @@ use Unionbit\Core\Circuit\Netlist;
 /** An element that no longer conducts: a broken conductor, an open switch, a blown fuse, an open coil. */
 final readonly class Opened implements CircuitEdit
 {
-    public function __construct(private string $elementId) {}
+    public function __construct(private string $elementId)
+    {
+    }
 
     public function apply(Netlist $netlist): Netlist
     {
@@ -27,7 +29,7 @@ final readonly class Opened implements CircuitEdit
             ElementKind::Joint => "{$element->label} makes no contact at its screw",
             ElementKind::ThermostatSwitch => "the thermostat's {$element->subject} switch is open",
             ElementKind::Load => "the {$element->label} is open",
-            ElementKind::Winding => "the transformer gives nothing",
+            ElementKind::Winding => 'the transformer gives nothing',
             default => "the {$element->label} is open",
         };
     }

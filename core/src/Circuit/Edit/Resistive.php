@@ -10,7 +10,9 @@ use Unionbit\Core\Circuit\Netlist;
 /** A joint or contact that conducts badly: a loose screw (2–50 Ω), a corroded splice. */
 final readonly class Resistive implements CircuitEdit
 {
-    public function __construct(private string $elementId, private float $ohms) {}
+    public function __construct(private string $elementId, private float $ohms)
+    {
+    }
 
     public function apply(Netlist $netlist): Netlist
     {

@@ -12,8 +12,10 @@ use Unionbit\Core\Circuit\Netlist;
 /** Two points that touch: conductors in a cable, a conductor and the cabinet. */
 final readonly class Touching implements CircuitEdit
 {
-    /** @param float $ohms of the contact; bare copper on copper 0.05 Ω */
-    public function __construct(private string $a, private string $b, private float $ohms = 0.05) {}
+    /** @param  float  $ohms of the contact; bare copper on copper 0.05 Ω */
+    public function __construct(private string $a, private string $b, private float $ohms = 0.05)
+    {
+    }
 
     public function apply(Netlist $netlist): Netlist
     {

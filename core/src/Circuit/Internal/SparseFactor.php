@@ -100,8 +100,8 @@ final class SparseFactor
         foreach ($neighbours as $position => $i) {
             [$ar, $ai] = $rows[$k][$i];
             [$lr, $li] = $lower[$i];
-            $diagonal[$i][0] -= $lr * $ar - $li * $ai;
-            $diagonal[$i][1] -= $lr * $ai + $li * $ar;
+            [$br, $bi] = $diagonal[$i];
+            $diagonal[$i] = [$br - ($lr * $ar - $li * $ai), $bi - ($lr * $ai + $li * $ar)];
             for ($n = $position + 1, $count = count($neighbours); $n < $count; $n++) {
                 $j = $neighbours[$n];
                 [$lr2, $li2] = $lower[$j];

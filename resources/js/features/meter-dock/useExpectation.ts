@@ -22,8 +22,8 @@ export function useExpectation(asked: Asked): { expected: Expectation | null; pr
     useEffect(() => {
         let current = true;
         const timer = setTimeout(async () => {
-            const { jobId, state: _, ...question } = JSON.parse(key) as Asked;
-            const result = await post<Expectation>(`/jobs/${jobId}/expect`, question);
+            const { jobId, stage, step, call, mode, a, b } = JSON.parse(key) as Asked;
+            const result = await post<Expectation>(`/jobs/${jobId}/expect`, { stage, step, call, mode, a, b });
             if (current) setAnswer({ key, expected: result.kind === 'ok' ? result.data : null, problem: said(result) });
         }, 60);
         return () => {

@@ -9,7 +9,7 @@ import { said } from '@/lib/api';
 
 /** One line for one conductor: typed, understood at once, kept with Enter. Up recalls the last line. */
 export function EntryLine({ jobId, cables, cable, onCable, edits, changing, onDone }: { jobId: string; cables: CableView[]; cable: CableView; onCable: (id: string) => void; edits: Edits; changing: { number: number; line: string } | null; onDone: () => void }) {
-    const [line, setLine] = useState('');
+    const [line, setLine] = useState(changing?.line ?? '');
     const [lastLine, setLastLine] = useState('');
     const [preview, setPreview] = useState<{ line: string; entry: EntryPreview } | null>(null);
     const [tried, setTried] = useState(false);
@@ -17,15 +17,9 @@ export function EntryLine({ jobId, cables, cable, onCable, edits, changing, onDo
     useKeys({ n: () => field.current?.focus() });
 
     useEffect(() => {
-        if (!changing) return;
-        setLine(changing.line);
-        field.current?.focus();
-    }, [changing]);
-
-    useEffect(() => {
         let current = true;
         const timer = setTimeout(async () => {
-            if (line.trim() === '') return setPreview(null);
+            if (line.trim() === '') return;
             const answer = await post<EntryPreview>(`/jobs/${jobId}/entry-preview`, { cable: cable.id, line });
             if (current && answer.kind === 'ok') setPreview({ line, entry: answer.data });
         }, 90);
@@ -48,7 +42,7 @@ export function EntryLine({ jobId, cables, cable, onCable, edits, changing, onDo
         field.current?.focus();
     };
 
-    const entry = preview?.entry;
+    const entry = line.trim() === '' ? undefined : preview?.entry;
     const next = changing?.number ?? entry?.number ?? cable.conductors.reduce((most, conductor) => Math.max(most, conductor.number), 0) + 1;
     const shown = tried && edits.problem ? said(edits.problem) : entry?.problems.filter((problem) => problem.value !== '' || tried).map((problem) => problem.message).join(' ');
 
@@ -76,6 +70,7 @@ export function EntryLine({ jobId, cables, cable, onCable, edits, changing, onDo
                 <input
                     id="entry"
                     ref={field}
+                    autoFocus={changing !== null}
                     className="mono h-14 w-full bg-bone px-3.5 text-[24px] font-medium tracking-tight"
                     style={{ borderBottom: `3px solid var(${shown ? '--fault' : '--copper'})` }}
                     placeholder={cable.from === 'wall' ? 'red R>R !' : 'red Y>Y seen'}

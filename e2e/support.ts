@@ -1,0 +1,68 @@
+import { rmSync, writeFileSync } from 'node:fs';
+import { expect, type Page } from '@playwright/test';
+
+const offset = 'storage/framework/clock-offset';
+let passed = 0;
+
+/** Lets time pass on the server, which counts the compressor's delay. The page then reads it anew. */
+export async function pass(page: Page, seconds: number): Promise<void> {
+    passed += seconds;
+    writeFileSync(offset, String(passed));
+    await page.reload();
+}
+
+export function resetClock(): void {
+    passed = 0;
+    rmSync(offset, { force: true });
+}
+
+export async function signIn(page: Page, email = 'wren@ebb-and-sluice.example'): Promise<void> {
+    await page.goto('/sign-in');
+    await page.getByLabel('E-mail address').fill(email);
+    await page.getByLabel('Password').fill('saltmarsh');
+    await page.getByRole('button', { name: 'Sign in' }).click();
+    await expect(page.getByRole('heading', { name: 'Jobs' })).toBeVisible();
+}
+
+export async function openJob(page: Page, site: string): Promise<void> {
+    await page.getByRole('link', { name: new RegExp(site) }).click();
+    await expect(page.locator('.bar__job b')).toHaveText(site);
+}
+
+export async function stage(page: Page, name: string): Promise<void> {
+    await page.locator('.tape').getByRole('link', { name: new RegExp(`^${name}`) }).click();
+    await expect(page.getByRole('heading', { level: 1, name: new RegExp(`^${name}`) })).toBeVisible();
+}
+
+/** Types one conductor line and keeps it. */
+export async function conductor(page: Page, line: string, number: number): Promise<void> {
+    const entry = page.getByRole('textbox', { name: /conductor/ });
+    await entry.fill(line);
+    await entry.press('Enter');
+    await expect(page.locator(`tr[data-conductor="${number}"]`)).toBeVisible();
+    await expect(entry).toHaveValue('');
+}
+
+export async function raise(page: Page, to: 'live' | 'isolated', volts: string): Promise<void> {
+    await page.locator('.pf').getByRole('button', { name: to === 'live' ? 'Make live' : 'Isolate' }).click();
+    const dialog = page.getByRole('dialog');
+    await dialog.getByLabel(/volts/).fill(volts);
+    if (to === 'isolated') await dialog.getByRole('checkbox').click();
+    await dialog.getByRole('button', { name: to === 'live' ? 'It is live' : 'It is dead' }).click();
+    await expect(dialog).toBeHidden();
+    await expect(page.getByRole('status', { name: 'Power flag' })).toContainText(to === 'live' ? 'LIVE 24 V' : 'ISOLATED');
+}
+
+export async function measure(page: Page, value: string, outcome: 'pass' | 'fail' | 'too-early'): Promise<void> {
+    const before = await page.locator('.log tr').count();
+    await page.locator('#actual').fill(value);
+    await page.locator('#actual').press('Enter');
+    await expect(page.locator('#actual')).toHaveValue('');
+    await expect(page.locator('.log tr').first()).toContainText(outcome === 'too-early' ? 'too early' : outcome);
+    if (before < 12) await expect(page.locator('.log tr')).toHaveCount(before + 1);
+}
+
+export async function probe(page: Page, a: string, b: string): Promise<void> {
+    await page.getByLabel('Probe A').selectOption(a);
+    await page.getByLabel('Probe B').selectOption(b);
+}

@@ -1,0 +1,187 @@
+import { expect, test } from '@playwright/test';
+import { conductor, measure, openJob, pass, probe, raise, resetClock, signIn, stage } from './support';
+
+test.beforeEach(resetClock);
+test.afterAll(resetClock);
+
+test('one house from empty survey to handover', async ({ page }) => {
+    test.setTimeout(90_000);
+    await signIn(page);
+    await openJob(page, "Lock Keeper's Row 6");
+
+    await test.step('survey: conductors, facts, supply', async () => {
+        await expect(page.getByText('No conductors yet')).toBeVisible();
+        await page.getByRole('textbox', { name: /conductor/ }).fill('wht W > W !');
+        await expect(page.getByTestId('understood')).toContainText('white');
+        await expect(page.getByTestId('understood')).toContainText('traced');
+        await conductor(page, 'red R>R !', 1);
+        await conductor(page, 'wht W>W !', 2);
+        await conductor(page, 'grn G>G !', 3);
+        await conductor(page, 'yel Y>Y ?', 4);
+        await conductor(page, 'blu C>C !', 5);
+        await expect(page.locator('tr[data-conductor="4"]')).toContainText('colour only');
+        await page.getByRole('button', { name: 'Change conductor 4' }).click();
+        const entry = page.getByRole('textbox', { name: /conductor/ });
+        await expect(entry).toHaveValue('yellow Y>Y ?');
+        await entry.fill('yel Y>Y !');
+        await entry.press('Enter');
+        await expect(page.locator('tr[data-conductor="4"]')).toContainText('traced');
+
+        await page.getByRole('button', { name: /Outdoor cable/ }).click();
+        await conductor(page, 'red Y>Y seen', 1);
+        await conductor(page, 'wht C>C seen', 2);
+        await page.getByRole('button', { name: /Wall cable/ }).click();
+
+        for (const [label, value] of [['Transformer', '40'], ['Fuse in place', '3'], ['Line', '120'], ['Tap in use', '120']] as const) {
+            await page.getByLabel(label).fill(value);
+            await page.getByLabel(label).press('Enter');
+        }
+        await page.getByLabel('Rc–Rh link').selectOption('in');
+        await page.getByLabel('Old thermostat ran on').selectOption('battery');
+        await expect(page.getByTestId('expected')).toContainText('V');
+        await measure(page, '26.7', 'pass');
+        await expect(page.getByRole('region', { name: 'Screening' })).toContainText('R–C 26.7 V is right');
+        await expect(page.locator('.tape').getByRole('link', { name: /^Survey/ })).toContainText('9 of 9 facts');
+        await page.getByRole('button', { name: /Finish survey/ }).click();
+        await expect(page.getByRole('heading', { name: 'Plan' })).toBeVisible();
+    });
+
+    await test.step('plan: thermostat, simulation, a wrong landing and back', async () => {
+        await page.getByRole('radio', { name: /C-powered/ }).click();
+        await expect(page.getByText('4 of 4 calls proved by simulation')).toBeVisible();
+        await page.keyboard.press('Shift+Digit3');
+        await expect(page.locator('[data-load="contactor"]').first()).toHaveAttribute('data-state', 'in');
+        await expect(page.locator('g[data-conductor="4"]')).toHaveAttribute('data-live', '');
+
+        await page.getByRole('button', { name: 'Probe Rc at the wall plate' }).click();
+        await page.getByRole('button', { name: 'Probe Y1 at the wall plate' }).click();
+        await expect(page.getByTestId('reason')).toHaveText('Both points are the same wire now, through the closed Y1 switch.');
+        await page.getByRole('button', { name: /At rest/ }).click();
+        await expect(page.getByTestId('reason')).toContainText('Y1 switch is open, with the full voltage across it: the way round is the idle contactor');
+
+        await page.getByRole('button', { name: 'Conductor 4 yellow' }).click();
+        await page.locator('.band').getByRole('button', { name: 'G', exact: true }).click();
+        await expect(page.getByRole('region', { name: 'Findings' })).toContainText('Two conductors on one screw: 3 green and 4 yellow on G');
+        await expect(page.getByRole('button', { name: /Use this plan/ })).toHaveAttribute('aria-disabled', 'true');
+        await expect(page.getByText('Fan is not proved')).toBeVisible();
+        await page.getByRole('button', { name: 'Undo' }).click();
+        await expect(page.getByText('4 of 4 calls proved by simulation')).toBeVisible();
+        await page.getByRole('button', { name: /Use this plan/ }).click();
+    });
+
+    await test.step('landing: refused until isolated and proved dead', async () => {
+        const moves = page.getByRole('region', { name: 'Moves' });
+        await moves.getByRole('checkbox').first().click();
+        await expect(moves.getByRole('alert')).toContainText('power off and proved dead, and power is not proved either way');
+        await page.keyboard.press('Escape');
+        await page.locator('.pf').getByRole('button', { name: 'Isolate' }).click();
+        const dialog = page.getByRole('dialog');
+        await dialog.getByLabel(/volts/).fill('24');
+        await dialog.getByRole('button', { name: 'It is dead' }).click();
+        await expect(dialog.getByRole('alert')).toContainText('24.0 V is not dead');
+        await dialog.getByLabel(/volts/).fill('0.0');
+        await dialog.getByRole('button', { name: 'It is dead' }).click();
+        await expect(dialog.getByRole('alert')).toContainText('Prove the meter');
+        await dialog.getByRole('checkbox').click();
+        await dialog.getByRole('button', { name: 'It is dead' }).click();
+        await expect(dialog).toBeHidden();
+        const ticks = moves.getByRole('checkbox');
+        await expect(ticks).toHaveCount(6);
+        for (let index = 0; index < 6; index++) {
+            await ticks.nth(index).click();
+            await expect(ticks.nth(index)).toHaveAttribute('aria-checked', 'true');
+        }
+    });
+
+    await test.step('set: three settings, a wrong one shown', async () => {
+        await page.getByRole('button', { name: /Go to Set/ }).click();
+        await expect(page.getByRole('heading', { level: 1, name: 'Set' })).toBeVisible();
+        await raise(page, 'live', '26.5');
+        const fan = page.locator('[data-setting="fan-in-heat"]');
+        await fan.getByRole('button', { name: /Fan in heat/ }).click();
+        await fan.getByRole('button', { name: 'Thermostat' }).click();
+        await expect(page.locator('tr[data-call="heat-1"]')).toContainText('not needed');
+        await expect(page.getByRole('region', { name: 'Findings' })).toContainText('Heat 1 also pulls in the blower relay');
+        for (const key of ['equipment-type', 'fan-in-heat', 'compressor-off']) {
+            const tick = page.locator(`[data-setting="${key}"]`).getByRole('checkbox');
+            await tick.click();
+            await expect(tick).toHaveAttribute('aria-checked', 'true');
+        }
+        await expect(page.getByText('What the thermostat closes is what the equipment needs.')).toBeVisible();
+    });
+
+    await test.step('prove fan by jumper: refused while the flag says live', async () => {
+        await page.getByRole('button', { name: /Go to Prove/ }).click();
+        await expect(page.getByRole('heading', { level: 1, name: 'Prove Fan' })).toBeVisible();
+        await page.getByRole('button', { name: 'Jumper is on' }).click();
+        await expect(page.getByRole('alert')).toContainText('the power flag says LIVE. Isolate first');
+        await raise(page, 'isolated', '0');
+        await page.getByRole('button', { name: 'Jumper is on' }).click();
+        await expect(page.getByRole('button', { name: /Jumper is out/ })).toBeVisible();
+        await page.reload();
+        await expect(page.getByRole('button', { name: /Jumper is out/ })).toBeVisible();
+        await expect(page.getByText('To put back: Jumper Rc to G out; Face back on its base')).toBeVisible();
+        await raise(page, 'live', '26.4');
+        await page.getByRole('button', { name: 'Yes: Blower runs' }).click();
+        await measure(page, '26.2', 'pass');
+        await raise(page, 'isolated', '0');
+        await page.getByRole('button', { name: /Jumper is out/ }).click();
+        await expect(page.getByText('Equipment proved')).toBeVisible();
+        await raise(page, 'live', '26.5');
+    });
+
+    const byVoltage = async (call: string, values: string[], sign: RegExp) => {
+        await page.getByRole('group', { name: 'Calls' }).getByRole('button', { name: new RegExp(call) }).click();
+        await page.getByRole('button', { name: 'By voltage' }).click();
+        await page.getByRole('button', { name: 'Call is on' }).click();
+        await expect(page.getByRole('button', { name: 'Call has ended' })).toBeVisible();
+        if (call !== 'Cool 1') {
+            for (const value of values) await measure(page, value, 'pass');
+            await page.getByRole('button', { name: sign }).first().click();
+        }
+    };
+
+    await test.step('prove fan by voltage', async () => {
+        await byVoltage('Fan', ['0.0', '26.1', '26.0'], /^Yes: Blower/);
+        await page.getByRole('button', { name: 'Call has ended' }).click();
+        await expect(page.getByText('Call proved')).toBeVisible();
+    });
+
+    await test.step('prove cooling: too early, then a wrong reading with its reason, then right', async () => {
+        await byVoltage('Cool 1', [], /./);
+        await measure(page, '24', 'too-early');
+        await pass(page, 301);
+        await expect(page.getByTestId('timer')).toHaveText('0:00');
+        await page.getByRole('button', { name: /Measure Rc to Y1/ }).click();
+        await measure(page, '24', 'fail');
+        await expect(page.getByTestId('verdict')).toContainText('Not as expected');
+        await expect(page.getByTestId('verdict')).toContainText("It reads so when the thermostat's Y1 switch is open. The Y1 switch is open, with the full voltage across it: the way round is the idle contactor and the transformer.");
+        await expect(page.locator('.tape').getByRole('link', { name: /^Prove/ })).toContainText('1 of 3 calls');
+        for (const value of ['0.0', '25.8', '25.7', '25.6']) await measure(page, value, 'pass');
+        await page.getByRole('button', { name: /^Yes: Contactor/ }).click();
+        await page.getByRole('button', { name: /^Yes: Blower/ }).click();
+        await expect(page.getByText('yes', { exact: true })).toHaveCount(4);
+        await page.getByRole('button', { name: 'Call has ended' }).click();
+        await expect(page.getByText('Call proved')).toBeVisible();
+    });
+
+    await test.step('prove heat, and any two points at any time', async () => {
+        await byVoltage('Heat 1', ['0.0', '25.5', '25.4'], /^Yes: Burner/);
+        await probe(page, 'outdoor.Y', 'outdoor.C');
+        await expect(page.getByTestId('reason')).toContainText('No source between these points: joined only by the idle contactor');
+        await page.getByRole('button', { name: 'Call has ended' }).click();
+        await expect(page.getByText('3 of 3 calls proved')).toBeVisible();
+    });
+
+    await test.step('handover', async () => {
+        await page.getByRole('button', { name: /Go to Handover/ }).click();
+        await expect(page.locator('.sheet')).toContainText('Cool 1, by voltage');
+        await expect(page.locator('.sheet')).toContainText('yellow');
+        await expect(page.getByText('Nothing left open')).toBeVisible();
+        await page.getByRole('button', { name: /^Hand over/ }).click();
+        await page.getByRole('dialog').getByRole('button', { name: 'Hand over' }).click();
+        await expect(page.getByText(/Handed over .* A record/)).toBeVisible();
+        await stage(page, 'Survey');
+        await expect(page.getByRole('textbox', { name: /conductor/ })).toHaveCount(0);
+    });
+});

@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Models\Job;
+use App\Pages\HandoverPage;
+use App\Pages\JobsPage;
+use App\Pages\PlanPage;
+use App\Pages\ProvePage;
+use App\Pages\SetPage;
+use App\Pages\SurveyPage;
+use Database\Seeders\DatabaseSeeder;
+
+// The TypeScript types mirror what PHP pages send. Real pages of the demo data are written as TypeScript constants
+// of those types, and the TypeScript compiler says whether they still fit: a field too many, too few or of another
+// kind fails here.
+
+it('sends what the TypeScript types say', function (): void {
+    $this->seed(DatabaseSeeder::class);
+    [$finished, $waiting] = [Job::query()->where('site', 'Lock Keeper\'s Row 4')->firstOrFail(), Job::query()->where('site', 'Lock Keeper\'s Row 6')->firstOrFail()];
+    $plan = $finished->house()->plan ?? throw new LogicException('The finished house has a plan.');
+    $samples = [
+        'JobsProps' => [JobsPage::props($finished->crew->users()->firstOrFail())],
+        'SurveyProps' => [SurveyPage::props($finished), SurveyPage::props($waiting)],
+        'PlanProps' => [PlanPage::props($finished), PlanPage::props($waiting)],
+        'SetProps' => [SetPage::props($finished, $plan)],
+        'ProveProps' => [ProvePage::props($finished, $plan)],
+        'HandoverProps' => [HandoverPage::props($finished), HandoverPage::props($waiting)],
+    ];
+
+    $lines = ['import type * as T from "../../../resources/js/types";', '// Only the keys that a type names itself, without its open index.', 'type Named<X> = { [K in keyof X as string extends K ? never : K]: X[K] };', 'type Own<X> = Omit<Named<X>, keyof Named<T.Shared>>;'];
+    foreach ($samples as $type => $pages) {
+        foreach ($pages as $number => $props) {
+            $lines[] = "export const {$type}{$number}: Own<T.{$type}> = ".json_encode($props, JSON_THROW_ON_ERROR).';';
+        }
+    }
+    $directory = storage_path('framework/prop-types');
+    is_dir($directory) || mkdir($directory, recursive: true);
+    file_put_contents("{$directory}/samples.ts", implode("\n", $lines));
+    file_put_contents("{$directory}/tsconfig.json", json_encode(['extends' => base_path('tsconfig.json'), 'include' => ['samples.ts'], 'compilerOptions' => ['types' => []]]));
+    exec('cd '.escapeshellarg(base_path()).' && node_modules/.bin/tsc --noEmit -p '.escapeshellarg($directory).' 2>&1', $output, $exit);
+
+    expect($exit)->toBe(0, implode("\n", array_slice($output, 0, 20)));
+});
