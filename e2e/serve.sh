@@ -6,5 +6,6 @@ export APP_ENV=e2e APP_DEBUG=false UNIONBIT_SOLO=0 DB_DATABASE="$PWD/database/e2
 rm -f database/e2e.sqlite* storage/framework/clock-offset
 touch database/e2e.sqlite
 php artisan migrate --force --seed --quiet
+php artisan db:seed --force --quiet --class=OtherCrewSeeder
 cd public
 PHP_CLI_SERVER_WORKERS=3 exec php -d opcache.enable_cli=1 -d variables_order=EGPCS -S "127.0.0.1:$1" ../vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php >/dev/null 2>&1

@@ -14,7 +14,7 @@ Route::redirect('/', '/jobs');
 
 Route::middleware('guest')->group(function (): void {
     Route::get('/sign-in', [SessionController::class, 'create'])->name('login');
-    Route::post('/sign-in', [SessionController::class, 'store'])->middleware('throttle:sign-in');
+    Route::post('/sign-in', [SessionController::class, 'store']);
 });
 
 Route::middleware('auth')->group(function (): void {

@@ -23,7 +23,7 @@ function newId(): string
     return (string) Str::ulid();
 }
 
-/** @param array<string, mixed> $fields */
+/** @param  array<string, mixed>  $fields */
 function editSurvey(Job $job, string $op, array $fields = [], ?int $version = null): Illuminate\Testing\TestResponse
 {
     return test()->postJson("/jobs/{$job->id}/survey-edits", ['id' => newId(), 'version' => $version ?? $job->refresh()->version, 'op' => $op, ...$fields]);

@@ -24,7 +24,7 @@ final class HandoverPage
         $plan = $house->plan;
 
         return [
-            ...JobFrame::props($job, $house->circuit()),
+            ...JobFrame::props($job, $house->circuit(), $progress),
             'crew' => $job->crew()->value('name'),
             'thermostat' => $plan?->profile->title,
             'facts' => self::facts($job),

@@ -15,7 +15,7 @@ use Unionbit\Core\Circuit\Setup;
 final class JobFrame
 {
     /** @return array<string, mixed> */
-    public static function props(Job $job, Circuit $circuit): array
+    public static function props(Job $job, Circuit $circuit, Progress $progress): array
     {
         $house = $job->house()->installation;
 
@@ -26,7 +26,7 @@ final class JobFrame
                 'handedOverAt' => $job->handed_over_at?->toIso8601String(), 'updatedAt' => $job->updated_at->toIso8601String(),
             ],
             'power' => PowerFlag::of($job)->toArray(),
-            'tape' => Progress::of($job)->tape(),
+            'tape' => $progress->tape(),
             'points' => self::points($circuit),
         ];
     }

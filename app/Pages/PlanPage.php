@@ -23,25 +23,24 @@ final class PlanPage
     public static function props(Job $job): array
     {
         $house = $job->house();
+        $progress = Progress::of($job);
         $stops = array_filter(FindingView::screening($job), static fn (Finding $f): bool => $f->severity === Severity::Stop);
 
         return [
-            ...JobFrame::props($job, $house->circuit()),
+            ...JobFrame::props($job, $house->circuit(), $progress),
             'profiles' => array_map(static fn (Profile $p): array => ['id' => $p->id, 'title' => $p->title, 'power' => $p->power->label(), 'remote' => $p->remoteControl, 'screws' => array_map(static fn ($t): string => $t->printed, $p->terminals)], app(Catalog::class)->profiles()),
             'chosen' => $house->plan?->profile->id,
             'used' => $job->planned_at !== null,
             'conductors' => count($house->installation->wallCable()->conductors ?? []),
             'stops' => FindingView::all(array_values($stops)),
-            'plan' => $house->plan === null ? null : self::plan($job, $house->plan),
+            'plan' => $house->plan === null ? null : self::plan($progress, $house->plan),
             'readings' => ReadingView::log($job, 'plan'),
         ];
     }
 
     /** @return array<string, mixed> */
-    private static function plan(Job $job, Plan $plan): array
+    private static function plan(Progress $progress, Plan $plan): array
     {
-        $progress = Progress::of($job);
-
         return [
             'board' => BoardView::of($plan),
             'simulations' => BoardView::simulations($plan),

@@ -7,6 +7,7 @@ namespace App\Pages;
 use App\Models\Job;
 use App\Support\Progress;
 use App\Support\StepRecord;
+use Unionbit\Core\Circuit\Circuit;
 use Unionbit\Core\Circuit\Meter;
 use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Planning\Plan;
@@ -19,28 +20,29 @@ final class ProvePage
     public static function props(Job $job, Plan $plan): array
     {
         $progress = Progress::of($job);
+        $circuit = $plan->circuit();
         $calls = [];
         foreach ($progress->calls() as $call => $state) {
             $calls[] = ['call' => $call, ...$state];
         }
 
         return [
-            ...JobFrame::props($job, $plan->circuit()),
+            ...JobFrame::props($job, $circuit, $progress),
             'thermostat' => $plan->profile->title,
             'calls' => $calls,
-            'steps' => array_values(array_map(static fn (StepRecord $r): array => self::step($plan, $r), $progress->steps())),
+            'steps' => array_values(array_map(static fn (StepRecord $r): array => self::step($plan, $circuit, $r), $progress->steps())),
             'restore' => $progress->restore(),
             'board' => BoardView::of($plan),
-            'resting' => BoardView::state($plan, $plan->circuit()->operate(Setup::calling())),
+            'resting' => BoardView::state($plan, $circuit->operate(Setup::calling())),
             'readings' => ReadingView::log($job, 'prove'),
         ];
     }
 
     /** @return array<string, mixed> */
-    private static function step(Plan $plan, StepRecord $record): array
+    private static function step(Plan $plan, Circuit $circuit, StepRecord $record): array
     {
         $step = $record->step;
-        $meter = new Meter($plan->circuit());
+        $meter = new Meter($circuit);
 
         return [
             'key' => $step->key(), 'call' => $step->call->value, 'callLabel' => $step->call->label(), 'method' => $step->method->value, 'methodLabel' => $step->method->label(),
@@ -59,7 +61,7 @@ final class ProvePage
                 return ['key' => $s->key, 'text' => $s->text, 'sense' => $s->sense, 'outcome' => $row?->outcome, 'reason' => $row?->reason, 'at' => $row?->at->toIso8601String()];
             }, $step->signs),
             'restore' => $step->restore,
-            'board' => BoardView::state($plan, $plan->circuit()->operate($step->setup)),
+            'board' => BoardView::state($plan, $circuit->operate($step->setup)),
         ];
     }
 }

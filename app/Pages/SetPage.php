@@ -17,10 +17,11 @@ final class SetPage
     /** @return array<string, mixed> */
     public static function props(Job $job, Plan $plan): array
     {
+        $progress = Progress::of($job);
         $entered = Progress::entered($job);
 
         return [
-            ...JobFrame::props($job, $plan->circuit()),
+            ...JobFrame::props($job, $plan->circuit(), $progress),
             'thermostat' => $plan->profile->title,
             'settings' => array_map(static fn (DerivedSetting $s): array => [...$s->toArray(), 'entered' => $entered[$s->key->value] ?? null], Derivation::all($plan)),
             'history' => array_values($job->settingEntries()->with('user')->get()->map(static fn (SettingEntry $e): array => [

@@ -33,11 +33,16 @@ final class Circuit
     /** @var array<string, Netlist> */
     private array $netlists = [];
 
+    /** @var \WeakMap<Setup, array<string, OperatingPoint>> settled states already found, by tolerance */
+    private \WeakMap $settled;
+
     public function __construct(
         public readonly Installation $installation,
         public readonly Profile $profile,
         public readonly Landing $landing,
     ) {
+        $this->settled = new \WeakMap;
+
     }
 
     /** The netlist with every load at rest and every contact where the set-up leaves it. */
@@ -82,10 +87,20 @@ final class Circuit
         return $netlist;
     }
 
-    /** Lets the circuit settle from rest. */
+    /** Lets the circuit settle from rest. A set-up asked again is answered from what was found before. */
     public function operate(Setup $setup, ?Tolerance $tolerance = null): OperatingPoint
     {
         $tolerance ??= Tolerance::nominal();
+        $key = "{$tolerance->source}/{$tolerance->coil}";
+        $known = $this->settled[$setup] ?? [];
+        $known[$key] ??= $this->settle($setup, $tolerance);
+        $this->settled[$setup] = $known;
+
+        return $known[$key];
+    }
+
+    private function settle(Setup $setup, Tolerance $tolerance): OperatingPoint
+    {
         $rest = $this->healthy($setup, $tolerance);
         $state = CircuitState::atRest($setup);
         $seen = [];

@@ -102,15 +102,9 @@ final class Derivation
     {
         $menu = $plan->profile->menu[$key->value] ?? null;
         if ($menu === null) {
-            return new DerivedSetting($key, $value, $reason, '', [], [], "This thermostat has no such setting: it must behave as {$key->choiceLabel($value)} by itself. See its sheet.");
-        }
-        $ifWrong = [];
-        foreach (array_keys($menu['choices']) as $choice) {
-            if ((string) $choice !== $value) {
-                $ifWrong[$choice] = Consequence::of($plan, $key, (string) $choice);
-            }
+            return new DerivedSetting($key, $value, $reason, '', [], $plan, "This thermostat has no such setting: it must behave as {$key->choiceLabel($value)} by itself. See its sheet.");
         }
 
-        return new DerivedSetting($key, $value, $reason, $menu['label'], $menu['choices'], $ifWrong);
+        return new DerivedSetting($key, $value, $reason, $menu['label'], $menu['choices'], $plan);
     }
 }

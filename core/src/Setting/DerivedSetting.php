@@ -4,13 +4,14 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Setting;
 
+use Unionbit\Core\Planning\Plan;
+
 /** A setting with the value that follows from the survey, why, and what happens with each other choice. */
 final readonly class DerivedSetting
 {
     /**
      * @param  string  $menuLabel  the profile's own words for it
      * @param  array<string, string>  $choices  choice to the profile's own words
-     * @param  array<string, string>  $ifWrong  other choice to the consequence, from the circuit
      * @param  ?string  $lacking  set where the profile does not have this setting: the consequence
      */
     public function __construct(
@@ -19,9 +20,15 @@ final readonly class DerivedSetting
         public string $reason,
         public string $menuLabel,
         public array $choices,
-        public array $ifWrong,
+        private Plan $plan,
         public ?string $lacking = null,
     ) {
+    }
+
+    /** What the installer would see with another choice, from the circuit; null for the right one. */
+    public function ifWrong(string $choice): ?string
+    {
+        return $choice === $this->value || ! isset($this->choices[$choice]) ? null : Consequence::of($this->plan, $this->key, $choice);
     }
 
     /** @return array<string, mixed> */
@@ -29,7 +36,7 @@ final readonly class DerivedSetting
     {
         $choices = [];
         foreach ($this->choices as $choice => $menu) {
-            $choices[] = ['value' => (string) $choice, 'label' => $this->key->choiceLabel((string) $choice), 'menu' => $menu, 'ifWrong' => $this->ifWrong[$choice] ?? null];
+            $choices[] = ['value' => (string) $choice, 'label' => $this->key->choiceLabel((string) $choice), 'menu' => $menu, 'ifWrong' => $this->ifWrong((string) $choice)];
         }
 
         return [

@@ -22,7 +22,7 @@ it('says from the circuit what a wrong choice does', function (string $key, stri
     $settings = Derivation::all(House::plan());
     $setting = array_values(array_filter($settings, static fn ($s): bool => $s->key->value === $key))[0];
 
-    expect($setting->ifWrong[$choice])->toContain($says);
+    expect($setting->ifWrong($choice))->toContain($says);
 })->with([
     ['fan-in-heat', 'thermostat', 'Heat 1 also pulls in the blower relay: it blows cold'],
     ['equipment-type', 'heat-only', 'Cool 1 can never be called'],

@@ -113,12 +113,10 @@ export default function Handover() {
                         <h3 className="h-sec mb-1 mt-4">Settings</h3>
                         <dl className="text-[15px]">
                             {settings.map((setting) => (
-                                <div key={setting.label} className="border-b border-hair py-1.5">
-                                    <div className="flex justify-between gap-4">
-                                        <dt>{setting.label}</dt>
-                                        <dd className={`font-semibold ${setting.value !== null && !setting.asDerived ? 'text-fault-ink' : ''}`}>{setting.value ?? 'not entered'}</dd>
-                                    </div>
-                                    <p className="text-[13px] leading-[17px] text-muted">{setting.reason}</p>
+                                <div key={setting.label} className="grid grid-cols-[1fr_auto] gap-x-4 border-b border-hair py-1.5">
+                                    <dt>{setting.label}</dt>
+                                    <dd className={`font-semibold ${setting.value !== null && !setting.asDerived ? 'text-fault-ink' : ''}`}>{setting.value ?? 'not entered'}</dd>
+                                    <dd className="col-span-2 text-[13px] leading-[17px] text-muted">{setting.reason}</dd>
                                 </div>
                             ))}
                         </dl>

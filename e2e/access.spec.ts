@@ -1,0 +1,31 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test } from '@playwright/test';
+import { openJob, signIn } from './support';
+
+// Every screen in both themes, held against WCAG 2.1 AA.
+for (const theme of ['bone', 'headlamp'] as const) {
+    test(`no accessibility fault on any screen, ${theme}`, async ({ page }) => {
+        test.setTimeout(90_000);
+        await page.addInitScript((chosen) => localStorage.setItem('theme', chosen), theme);
+        const clean = async (where: string) => {
+            const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa']).analyze();
+            expect(violations.map((violation) => `${where}: ${violation.id}: ${violation.nodes.map((node) => node.target.join(' ')).slice(0, 3).join(' | ')}`)).toEqual([]);
+        };
+        await page.goto('/sign-in');
+        await clean('sign-in');
+        await signIn(page);
+        await clean('jobs');
+        await page.getByRole('button', { name: /New job/ }).click();
+        await expect(page.getByRole('dialog')).toBeVisible();
+        await clean('new job');
+        await page.keyboard.press('Escape');
+        await openJob(page, "Lock Keeper's Row 4");
+        const base = page.url().replace(/\/[a-z]+$/, '');
+        for (const stage of ['survey', 'plan', 'set', 'prove', 'handover']) {
+            await page.goto(`${base}/${stage}`);
+            await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+            if (stage !== 'handover') await expect(page.getByTestId('expected')).toContainText('V');
+            await clean(stage);
+        }
+    });
+}

@@ -1,0 +1,157 @@
+import { expect, test, type Page } from '@playwright/test';
+import { conductor, openJob, resetClock, signIn } from './support';
+
+let house = 0;
+
+/** A fresh house for each test, so that none depends on another. */
+async function newHouse(page: Page): Promise<string> {
+    await signIn(page);
+    await page.keyboard.press('n');
+    const dialog = page.getByRole('dialog');
+    const site = `Lock Keeper's Row 1${house++}`;
+    await dialog.getByLabel('House').fill(site);
+    await dialog.getByLabel('Wall cable, feet').fill('0');
+    await dialog.getByRole('button', { name: 'Open job' }).click();
+    await expect(dialog.getByRole('alert')).toContainText('1 to 1000 feet');
+    await dialog.getByLabel('Wall cable, feet').fill('38');
+    await dialog.getByRole('button', { name: 'Open job' }).click();
+    await expect(page.getByRole('heading', { name: 'Survey' })).toBeVisible();
+    return page.url();
+}
+
+test.beforeEach(resetClock);
+
+test('a bad conductor line is explained at its place and nothing of it is kept', async ({ page }) => {
+    await newHouse(page);
+    const entry = page.getByRole('textbox', { name: /conductor/ });
+    const cases: [string, RegExp][] = [
+        ['mauve R>R !', /"mauve" is no insulation colour. Use red, white, green/],
+        ['blk L>Q !', /No terminal Q on this indoor board. It has R, W, G, Y, C/],
+        ['blk Q>C', /put it in quotes/],
+    ];
+    for (const [line, says] of cases) {
+        await entry.fill(line);
+        await expect(page.locator('#entry-bad')).toContainText(says);
+        await entry.press('Enter');
+        await expect(page.locator('#entry-bad')).toContainText(says);
+        await expect(entry).toHaveValue(line);
+    }
+    await expect(page.getByText('No conductors yet')).toBeVisible();
+    await entry.fill('blk L>Q !');
+    await expect(page.getByTestId('understood')).toContainText('black');
+    await expect(page.getByTestId('understood')).toContainText('L');
+});
+
+test('a bad reading is explained at its place', async ({ page }) => {
+    await newHouse(page);
+    for (const [value, says] of [['abc', '"abc" is no reading. Use a number from 0 to 600 V'], ['-5', '-5 V is not possible'], ['2600', 'out of range']] as const) {
+        await page.locator('#actual').fill(value);
+        await page.locator('#actual').press('Enter');
+        await expect(page.locator('#actual-bad')).toContainText(says);
+        await expect(page.locator('#actual')).toHaveValue(value);
+    }
+    await expect(page.getByText('No reading yet.')).toBeVisible();
+    await page.getByLabel('Transformer').fill('4000');
+    await page.getByLabel('Transformer').press('Enter');
+    await expect(page.getByRole('region', { name: 'Equipment' }).getByRole('alert')).toContainText('between 10 and 200');
+});
+
+test('two people on one house: the later one is told and loses nothing', async ({ page, browser }) => {
+    const url = await newHouse(page);
+    const other = await (await browser.newContext()).newPage();
+    await signIn(other, 'sedge@ebb-and-sluice.example');
+    await other.goto(url);
+    await expect(other.getByText('No conductors yet')).toBeVisible();
+    await conductor(page, 'red R>R !', 1);
+
+    const entry = other.getByRole('textbox', { name: /conductor/ });
+    await entry.fill('wht W>W !');
+    await entry.press('Enter');
+    await expect(other.locator('#entry-bad')).toContainText('Wren Halyard added 1 red.');
+    await expect(entry).toHaveValue('wht W>W !');
+    await expect(other.locator('tr[data-conductor="1"]')).toContainText('red');
+    await entry.press('Enter');
+    await expect(other.locator('tr[data-conductor="2"]')).toContainText('white');
+    await other.context().close();
+});
+
+test('without a signal nothing typed is lost, and sending it again writes it once', async ({ page }) => {
+    await newHouse(page);
+    const entry = page.getByRole('textbox', { name: /conductor/ });
+    await entry.fill('red R>R !');
+    // The first answer is lost on its way back: the server has it, this device does not know.
+    await page.route('**/survey-edits', async (route) => {
+        await route.fetch();
+        await route.abort();
+    });
+    await entry.press('Enter');
+    await expect(page.locator('#entry-bad')).toContainText('No signal: not sent');
+    await expect(entry).toHaveValue('red R>R !');
+    await page.unroute('**/survey-edits');
+    await entry.press('Enter');
+    await expect(entry).toHaveValue('');
+    await expect(page.locator('tr[data-conductor]')).toHaveCount(1);
+});
+
+test('a removed conductor comes back with undo', async ({ page }) => {
+    await newHouse(page);
+    await conductor(page, 'red R>R !', 1);
+    await page.getByRole('button', { name: 'Remove conductor 1' }).click();
+    await expect(page.getByText('No conductors yet')).toBeVisible();
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(page.locator('tr[data-conductor="1"]')).toContainText('red');
+});
+
+test('another crew is kept out of the job', async ({ page, browser }) => {
+    const url = await newHouse(page);
+    const other = await (await browser.newContext()).newPage();
+    await signIn(other, 'another@crew.example');
+    await expect(other.getByText('No jobs yet')).toBeVisible();
+    expect((await other.goto(url))?.status()).toBe(403);
+    await expect(other.getByRole('heading', { name: 'Not yours to open' })).toBeVisible();
+    await other.context().close();
+});
+
+test('on a phone, with the thumb: the keypad records and the stages are one touch away', async ({ browser }) => {
+    const page = await (await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true })).newPage();
+    await newHouse(page);
+    await page.getByRole('button', { name: /Meter/ }).tap();
+    for (const key of ['2', '6', '.', '8']) await page.locator('.pad').getByRole('button', { name: key, exact: true }).tap();
+    await page.locator('.pad').getByRole('button', { name: 'Record' }).tap();
+    await expect(page.getByTestId('verdict')).toContainText('In range');
+    await expect(page.locator('body')).toHaveJSProperty('scrollWidth', 390);
+    await page.getByRole('button', { name: 'Fold meter' }).tap();
+    await page.getByRole('navigation', { name: 'Job stages' }).getByRole('link', { name: /Plan/ }).tap();
+    await expect(page.getByText('The survey has no conductors yet.')).toBeVisible();
+    await page.context().close();
+});
+
+test('the finished house can be read everywhere and changed nowhere', async ({ page }) => {
+    await signIn(page);
+    await openJob(page, "Lock Keeper's Row 4");
+    await page.keyboard.press('4');
+    await expect(page.getByRole('heading', { level: 1, name: /Prove/ })).toBeVisible();
+    await expect(page.getByRole('button', { name: /Jumper is|Call is/ })).toHaveCount(0);
+    await expect(page.locator('#actual')).toHaveCount(0);
+    await page.keyboard.press('2');
+    await expect(page.getByRole('heading', { level: 1, name: 'Plan' })).toBeVisible();
+    await expect(page.getByRole('radio').first()).toBeDisabled();
+    await page.keyboard.press(']');
+    await expect(page.getByLabel('Probe A')).toHaveValue('wall.Rh');
+});
+
+test('a reading typed before the step is started says what to do first', async ({ page }) => {
+    const url = await newHouse(page);
+    for (const [index, line] of ['red R>R !', 'wht W>W !', 'grn G>G !', 'yel Y>Y !', 'blu C>C !'].entries()) await conductor(page, line, index + 1);
+    await page.goto(url.replace('/survey', '/plan'));
+    await page.getByRole('radio', { name: /Battery/ }).click();
+    await expect(page.getByRole('region', { name: 'Findings' })).toContainText('Cap it and leave it for the next thermostat');
+    await page.goto(url.replace('/survey', '/prove'));
+    await page.locator('#actual').fill('26');
+    await page.locator('#actual').press('Enter');
+    await expect(page.locator('#actual-bad')).toContainText('Start the step first');
+    await expect(page.locator('#actual')).toHaveValue('26');
+    await page.keyboard.press('Escape');
+    await page.keyboard.press('o');
+    await expect(page.getByTestId('reason')).toContainText('Ohms only with the power off and proved dead');
+});
