@@ -5,6 +5,8 @@ const port = Number(process.env.E2E_PORT ?? 8123);
 // Debian's Chromium, never a download of its own; the application serves a fresh demo database of its own.
 export default defineConfig({
     testDir: 'e2e',
+    // The pictures of the documentation are taken only when asked for: PICTURES=1 npx playwright test pictures
+    testIgnore: process.env.PICTURES ? [] : ['pictures.spec.ts'],
     workers: 1,
     timeout: 60_000,
     retries: 0,

@@ -158,7 +158,7 @@ test('one house from empty survey to handover', async ({ page }) => {
         await expect(page.getByTestId('verdict')).toContainText("It reads so when the thermostat's Y1 switch is open. The Y1 switch is open, with the full voltage across it: the way round is the idle contactor and the transformer.");
         await expect(page.locator('.tape').getByRole('link', { name: /^Prove/ })).toContainText('1 of 3 calls');
         for (const value of ['0.0', '25.8', '25.7', '25.6']) await measure(page, value, 'pass');
-        await page.getByRole('button', { name: /^Yes: Contactor/ }).click();
+        await page.getByRole('button', { name: /^Yes: Outdoor/ }).click();
         await page.getByRole('button', { name: /^Yes: Blower/ }).click();
         await expect(page.getByText('yes', { exact: true })).toHaveCount(4);
         await page.getByRole('button', { name: 'Call has ended' }).click();

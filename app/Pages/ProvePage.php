@@ -62,6 +62,7 @@ final class ProvePage
             }, $step->signs),
             'restore' => $step->restore,
             'board' => BoardView::state($plan, $circuit->operate($step->setup)),
+            'waitingBoard' => BoardView::state($plan, $circuit->operate($step->waiting)),
         ];
     }
 }

@@ -188,7 +188,7 @@ export interface Board {
 }
 export interface BoardState {
     energised: string[];
-    loads: Record<string, { state: 'rest' | 'in' | 'buzzing' | 'chattering'; label: string }>;
+    loads: Record<string, { state: 'rest' | 'in' | 'buzzing' | 'chattering' | 'waiting'; label: string }>;
     amps: number;
     notes: string[];
 }
@@ -269,6 +269,7 @@ export interface StepView {
     signs: { key: string; text: string; sense: string; outcome: OutcomeName | null; reason: string | null; at: string | null }[];
     restore: string[];
     board: BoardState;
+    waitingBoard: BoardState;
 }
 export interface ProveProps extends Frame {
     thermostat: string;

@@ -127,7 +127,7 @@ it('enters settings as a history and shows a wrong one in the call table', funct
     $enter = fn (string $value) => $this->postJson("/jobs/{$job->id}/settings", ['id' => newId(), 'key' => 'fan-in-heat', 'value' => $value]);
 
     $enter('thermostat')->assertCreated();
-    $this->get("/jobs/{$job->id}/set")->assertInertia(fn ($page) => $page->where('findings.0.title', 'Fan in heat is The thermostat runs it, should be The equipment runs it')->where('table.rows.3.cells.4', ['closed' => true, 'needed' => false]));
+    $this->get("/jobs/{$job->id}/set")->assertInertia(fn ($page) => $page->where('findings.0.title', 'Fan in heat stands at "The thermostat runs it", should be "The equipment runs it"')->where('table.rows.3.cells.4', ['closed' => true, 'needed' => false]));
     $enter('equipment')->assertCreated();
     expect($enter('sideways')->assertUnprocessable()->json('errors.value.0'))->toContain('cannot be sideways', 'none, equipment, thermostat');
     expect($job->settingEntries()->pluck('old_value', 'value')->all())->toBe(['thermostat' => null, 'equipment' => 'thermostat']);

@@ -14,6 +14,7 @@ final readonly class Step
      * @param  bool  $setUpIsolated  the set-up needs the power off and proved dead
      * @param  list<string>  $closes  printed terminals that stand closed to the hot
      * @param  string  $hot  printed hot screw that the call takes from
+     * @param  Setup  $waiting  the same while the delay still runs: what is held back is not closed yet
      * @param  list<Probe>  $probes
      * @param  list<Sign>  $signs
      * @param  list<string>  $restore  temporary things that the step leaves, to be undone
@@ -27,6 +28,7 @@ final readonly class Step
         public string $hot,
         public Wait $wait,
         public Setup $setup,
+        public Setup $waiting,
         public array $probes,
         public array $signs,
         public array $restore,

@@ -6,6 +6,7 @@ namespace Unionbit\Core\Proving;
 
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Call\CallTable;
+use Unionbit\Core\Circuit\Edit\Opened;
 use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Equipment\Load;
 use Unionbit\Core\Planning\Plan;
@@ -61,9 +62,12 @@ final readonly class Steps
             ? ($inFace ? "Power off. Take the face off the base and join {$hot} to {$letters} with a secured jumper." : "Power off. Lift the conductors of {$hot}, {$letters} from the plate and join their ends with a secured jumper.").' Then power on.'
             : "Power on, face on. Ask the thermostat for {$this->ask($call)}.";
 
+        $setup = $jumper ? $this->jumpered($hot, $terminals) : Setup::calling(...$closes);
+
         return new Step(
             $call, $method, $jumper, $do, $closes, $hot, $this->wait($call, $method),
-            $jumper ? $this->jumpered($hot, $terminals) : Setup::calling(...$closes),
+            $setup,
+            $this->waiting($setup, $call, $jumper),
             $this->probes($terminals, $hot, $jumper), $this->signs($loads),
             $jumper ? ["Jumper {$hot} to {$letters} out", $inFace ? 'Face back on its base' : 'Conductors back on their screws, tugged'] : [],
         );
@@ -82,6 +86,28 @@ final readonly class Steps
         $wanted = $terminals[0]->hot ?? null;
 
         return in_array($wanted, $landed, true) ? $wanted : ($landed[0] ?? null);
+    }
+
+    /**
+     * While the delay runs: the thermostat's minimum off holds the compressor back, and contacts that follow their
+     * driver later (ignition control to gas valve) have not moved. A jumper holds nothing back but those contacts.
+     */
+    private function waiting(Setup $setup, CallName $call, bool $jumper): Setup
+    {
+        if ($call->isCooling() && ! $jumper) {
+            $held = [TerminalName::Y1, TerminalName::Y2];
+
+            return Setup::calling(...array_values(array_filter($setup->closed, fn (string $printed): bool => ! in_array($this->plan->profile->terminal($printed)?->name, $held, true))));
+        }
+        foreach ($this->plan->installation->archetype->loads as $load) {
+            foreach ($load->drives as $contact) {
+                if ($contact->delaySeconds > 0.0 && ! $contact->normallyClosed) {
+                    $setup = $setup->with(new Opened($contact->id));
+                }
+            }
+        }
+
+        return $setup;
     }
 
     /** @param  list<PlateTerminal>  $terminals */
@@ -154,7 +180,7 @@ final readonly class Steps
         foreach ($loads as $load) {
             $sign = match ($load->observable) {
                 'blower' => new Sign('blower', 'Blower runs', 'ear', $load->id),
-                'outdoor-unit' => new Sign('outdoor-unit', 'Contactor clacks in, outdoor unit runs', 'ear', $load->id),
+                'outdoor-unit' => new Sign('outdoor-unit', 'Outdoor unit runs', 'ear', $load->id),
                 'burner' => new Sign('burner', 'Burner lights, blower follows by itself', 'eye', $load->id),
                 default => null,
             };

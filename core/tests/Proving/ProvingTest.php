@@ -87,3 +87,15 @@ it('judges ohms and refuses them live', function (): void {
         ->and($judge->reading($meter->ohms($off, 'wall.Y1', 'wall.C'), $off, null)->outcome)->toBe(Outcome::Fail)
         ->and($judge->reading($meter->read(MeterMode::Ohms, Setup::calling(), 'wall.Y1', 'wall.C'), Setup::calling(), 14.2)->outcome)->toBe(Outcome::Neutral);
 });
+
+it('knows what a running delay still holds back', function (string $step, array $in): void {
+    $plan = House::plan();
+    $waiting = (new Steps($plan))->find($step)->waiting ?? throw new LogicException("no step {$step}");
+
+    expect($plan->circuit()->operate($waiting)->pulledIn())->toEqualCanonicalizing($in);
+})->with([
+    'the thermostat holds the compressor back' => ['cool-1.voltage', ['blower-relay']],
+    'a jumper does not: the person waits' => ['cool-1.jumper', ['blower-relay', 'contactor']],
+    'the ignition control has not opened the valve' => ['heat-1.voltage', ['ignition']],
+    'nothing waits for the fan' => ['fan.voltage', ['blower-relay']],
+]);

@@ -38,7 +38,7 @@ it('shows differences between what is made and what is needed', function (): voi
     $column = array_search('G', array_column($table['columns'], 'printed'), true);
     $row = array_values(array_filter($table['rows'], static fn (array $r): bool => $r['call'] === 'heat-1'))[0];
 
-    expect($wrong[0]->title)->toContain('Fan in heat is The thermostat runs it')->and($wrong[0]->action)->toContain('Furnace')
+    expect($wrong[0]->title)->toContain('Fan in heat stands at "The thermostat runs it"')->and($wrong[0]->action)->toContain('Furnace')
         ->and($row['cells'][$column])->toBe(['closed' => true, 'needed' => false])
         ->and(SettingCheck::check($plan, ['fan-in-heat' => 'equipment']))->toBe([]);
 });

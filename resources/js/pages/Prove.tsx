@@ -7,9 +7,10 @@ import { CallStrip, MethodSwitch } from '@/features/prove/StepStrip';
 import { MeterDock } from '@/features/meter-dock/MeterDock';
 import { geometry } from '@/features/strand-board/geometry';
 import { StrandBoard } from '@/features/strand-board/StrandBoard';
-import { useWidth } from '@/lib/hooks';
+import { countdown } from '@/lib/format';
+import { useSecondsLeft, useWidth } from '@/lib/hooks';
 import { Shell, useProbes } from '@/shell/Shell';
-import type { ProveProps, StepView } from '@/types';
+import type { BoardState, ProveProps, StepView } from '@/types';
 import { Glyph } from '@/ui/Glyph';
 import { State } from '@/ui/State';
 
@@ -47,15 +48,25 @@ function Dock({ step, readings }: { step: StepView | undefined; readings: ProveP
     );
 }
 
+/** While a delay runs: what it holds back waits, with the time. */
+function waits(step: StepView, left: number): BoardState {
+    const loads = { ...step.waitingBoard.loads };
+    for (const [id, load] of Object.entries(step.board.loads)) {
+        if (load.state === 'in' && loads[id]?.state !== 'in') loads[id] = { state: 'waiting', label: `waits ${countdown(left)}` };
+    }
+    return { ...step.waitingBoard, loads };
+}
+
 function Body({ step, onStep }: { step: StepView; onStep: (key: string) => void }) {
-    const { job, calls, steps, board, resting, power, restore } = usePage<ProveProps>().props;
+    const { job, calls, steps, board, resting, power, restore, now } = usePage<ProveProps>().props;
+    const left = useSecondsLeft(step.running ? step.readyAt : null, now);
     const probes = useProbes();
     const [measure, width] = useWidth(808);
     const closed = job.handedOverAt !== null;
     const live = step.running && power.state === 'live';
     const dead = { ...resting, energised: [] };
     // A job that is closed shows the step as it was proved.
-    const state = live || closed ? step.board : power.state === 'live' ? resting : dead;
+    const shown = live && left > 0 ? waits(step, left) : live || closed ? step.board : power.state === 'live' ? resting : dead;
     const proved = calls.filter((call) => call.proved).length;
     const phone = width < 700;
     const mine = steps.filter((candidate) => candidate.call === step.call);
@@ -106,12 +117,12 @@ function Body({ step, onStep }: { step: StepView; onStep: (key: string) => void 
                 <StrandBoard
                     variant={phone ? 'phone' : 'prove'}
                     board={board}
-                    state={state}
+                    state={shown}
                     jumpers={step.running || closed ? step.jumpers : []}
                     lifted={step.running || closed ? step.lifted : []}
                     heads={phone ? [] : [{ x: last, text: 'Wall' }, { x: last + 98, text: 'Probe' }, { x: width - 110, text: 'Expected', end: true }, { x: width - 44, text: 'Actual', end: true }]}
-                    words={(row, place) => (phone ? null : <ProbeLines step={step} points={[`wall.${row.lands}`, `indoor.${row.board}`]} y={place.y} right={width} left={last + 130} />)}
-                    outdoorWords={(row, place) => <ProbeLines step={step} points={[`outdoor.${row.outdoor}`]} y={place.y} right={width} left={last + 130} />}
+                    words={(row, place) => (phone ? null : <ProbeLines step={step} points={[`wall.${row.lands}`, `indoor.${row.board}`]} y={place.y} right={width} left={last + 128} />)}
+                    outdoorWords={(row, place) => <ProbeLines step={step} points={[`outdoor.${row.outdoor}`]} y={place.y} right={width} left={last + 128} />}
                     label={`Strand board, ${step.callLabel} ${step.methodLabel}, ${live ? 'live' : 'not running'}`}
                 />
             </div>

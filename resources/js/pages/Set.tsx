@@ -85,7 +85,7 @@ function Setting({ setting, at, selected, closed, onSelect }: { setting: Setting
                 </button>
                 <div className="min-w-0">
                     <b className="block font-lab text-[17px] font-semibold">{setting.valueLabel}</b>
-                    <span className="mono block text-[13px] text-muted">
+                    <span className="block text-[13px] leading-[17px] text-muted">
                         {setting.lacking ?? (
                             <>
                                 {setting.menuLabel}: {setting.menuValue}

@@ -38,27 +38,31 @@ export function Shell({ stage, title, start, dock, children }: { stage: Stage; t
     const known = (id: string) => points.some((point) => point.id === id);
     const fallback = points[0]?.id ?? 'indoor.R';
     const [mode, setMode] = useState<Mode>('V');
-    const [pair, setPair] = useState<[string, string]>([known(start[0]) ? start[0] : fallback, known(start[1]) ? start[1] : fallback]);
+    const [chosen, setPair] = useState<[string, string]>(start);
+    // A point can go with the plate it was on: the probe then goes back to where this stage begins.
+    const on = (side: 0 | 1) => [chosen[side], start[side]].find(known) ?? fallback;
+    const a = on(0);
+    const b = on(1);
     const [next, setNext] = useState<0 | 1>(0);
     const [asked, setAsked] = useState<'live' | 'isolated' | null>(null);
 
     const probes = useMemo<Probes>(
         () => ({
             mode,
-            a: pair[0],
-            b: pair[1],
+            a,
+            b,
             setMode,
-            set: (a, b) => {
-                setPair([a, b]);
+            set: (first, second) => {
+                setPair([first, second]);
                 setNext(0);
             },
             touch: (point) => {
-                setPair((old) => (next === 0 ? [point, old[1]] : [old[0], point]));
+                setPair(next === 0 ? [point, b] : [a, point]);
                 setNext(next === 0 ? 1 : 0);
             },
-            swap: () => setPair((old) => [old[1], old[0]]),
+            swap: () => setPair([b, a]),
         }),
-        [mode, pair, next],
+        [mode, a, b, next],
     );
     useKeys(Object.fromEntries(stages.map((name, index) => [String(index + 1), () => router.visit(`/jobs/${job.id}/${name}`)])));
 

@@ -142,7 +142,7 @@ export function MeterDock({ stage, step = null, call = null, readings, canRecord
                         )}
                     </section>
                 )}
-                <section className="min-h-24 flex-1" style={{ borderBottom: 0 }}>
+                <section className="dock__log min-h-24 flex-1" style={{ borderBottom: 0 }}>
                     <div className="lab mb-0.5">Last readings</div>
                     <Log readings={readings} points={points} onPick={(reading) => probes.set(reading.a, reading.b)} />
                 </section>

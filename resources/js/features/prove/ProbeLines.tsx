@@ -22,7 +22,7 @@ export function ProbeLines({ step, points, y, left, right }: { step: StepView; p
                 const top = y + (mine.length === 1 ? 0 : (index - 0.5) * 21);
                 const here = probes.mode === 'V' && probes.a === probe.a && probes.b === probe.b;
                 const mark = probe.reading ? marks[probe.reading.outcome] : null;
-                const place = probe.a.split('.')[0] === 'indoor' ? 'board' : probe.a.split('.')[0];
+                const place = { indoor: 'board', outdoor: 'outside' }[probe.a.split('.')[0] ?? ''] ?? 'wall';
                 return (
                     <Touch
                         key={probe.a + probe.b}

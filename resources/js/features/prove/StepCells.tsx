@@ -35,7 +35,7 @@ export function StepCells({ step, closed }: { step: StepView; closed: boolean })
 
     return (
         <>
-            <div className="grid grid-cols-2 border-b border-hair md:grid-cols-[136px_minmax(0,1.3fr)_minmax(0,0.9fr)_minmax(0,1.2fr)]">
+            <div className="grid grid-cols-2 [grid-auto-flow:dense] border-b border-hair md:grid-cols-[136px_minmax(0,1.3fr)_minmax(0,0.9fr)_minmax(0,1.2fr)]">
                 <Cell label="1 Power">
                     <div className="mt-1 text-[16px]">
                         <State glyph={wants === 'live' ? 'live' : 'iso'} tone={wants === 'live' ? 'live' : 'iso'}>
@@ -77,7 +77,7 @@ export function StepCells({ step, closed }: { step: StepView; closed: boolean })
                         </div>
                     )}
                 </Cell>
-                <Cell label="3 Wait" first>
+                <Cell label="3 Wait">
                     <div className="mono text-[34px] font-medium leading-10 tracking-tight" role="timer" aria-label="Time left" data-testid="timer">
                         {step.running ? countdown(left) : countdown(step.wait.seconds)}
                     </div>
@@ -137,9 +137,9 @@ export function StepCells({ step, closed }: { step: StepView; closed: boolean })
 }
 
 /** On a phone power and wait stand side by side, the others take the whole width. */
-function Cell({ label, children, wide, first }: { label: string; children: ReactNode; wide?: boolean; first?: boolean }) {
+function Cell({ label, children, wide }: { label: string; children: ReactNode; wide?: boolean }) {
     return (
-        <div className={`border-hair px-4 py-2 max-md:border-b md:border-l md:first:border-l-0 md:first:pl-5 ${wide ? 'max-md:col-span-2' : ''} ${first ? 'max-md:order-first max-md:border-r' : ''}`}>
+        <div className={`border-hair px-4 py-2 max-md:border-b md:border-l md:first:border-l-0 md:first:pl-5 ${wide ? 'max-md:col-span-2' : ''}`}>
             <span className="lab">{label}</span>
             {children}
         </div>

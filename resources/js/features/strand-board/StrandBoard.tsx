@@ -166,14 +166,15 @@ function LoadWords({ g, y, load, state, live }: { g: Geometry; y: number; load: 
     const loadState = load.kind === 'load' ? state.loads[load.id] : undefined;
     const tone = loadState?.state === 'in' ? 'f-live' : loadState && loadState.state !== 'rest' ? 'f-caution' : 'f-muted';
     const [main, ...rest] = load.label.split(', ');
+    const blown = load.kind === 'source' && state.notes.some((note) => note.includes('fuse opens'));
     return (
         <g data-load={load.id} data-state={loadState?.state}>
             <text className="c-name" x={g.loads} y={loadState || rest.length > 0 ? y - 2 : y + 5} textAnchor="end">
                 {main}
             </text>
             {(loadState || rest.length > 0) && (
-                <text className={`c-state ${tone}`} x={g.loads} y={y + 13} textAnchor="end">
-                    {loadState ? loadState.label.split(',')[0] : rest.join(', ')}
+                <text className={`c-state ${blown ? 'f-fault' : tone}`} x={g.loads} y={y + 13} textAnchor="end">
+                    {loadState ? loadState.label.split(',')[0] : blown ? 'fuse opens' : rest.join(', ')}
                 </text>
             )}
             {loadState && <Armature x={g.loads + 7} y={y + 4} state={loadState.state === 'in' ? 'in' : loadState.state === 'rest' ? 'rest' : 'odd'} />}

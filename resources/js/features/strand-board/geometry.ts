@@ -22,7 +22,7 @@ export function geometry(variant: Variant, width: number): Geometry {
         const jacketEnd = width - 192;
         return { width, row: 40, head: 24, loads: null, boardTag: 16, tagWidth: 44, jacket: [110, jacketEnd], was: null, wallTag: jacketEnd + 38, wallTagWidth: 52, gutter: jacketEnd + 90, words: jacketEnd + 124 };
     }
-    const tail = variant === 'plan' ? 432 : 430;
+    const tail = variant === 'plan' ? 432 : 448;
     const jacketEnd = Math.max(340, width - tail);
     const was = variant === 'plan' ? jacketEnd + 40 : null;
     const wallTag = variant === 'plan' ? jacketEnd + 110 : jacketEnd + 50;

@@ -15,7 +15,9 @@ export function Ledger({ cable, onChange, onRemove, closed }: { cable: CableView
                     <th>Conductor</th>
                     <th>{cable.from === 'wall' ? 'Wall' : 'Board'}</th>
                     <th>{cable.to === 'indoor' ? 'Board' : 'Outdoor'}</th>
-                    <th>How we know</th>
+                    <th>
+                        <span className="max-sm:sr-only">How we know</span>
+                    </th>
                     <th>
                         <span className="vh">Change</span>
                     </th>
@@ -27,7 +29,8 @@ export function Ledger({ cable, onChange, onRemove, closed }: { cable: CableView
                         <td className="pl-5 font-lab text-[17px] font-bold">{row.number}</td>
                         <td>
                             <span className="flex items-center gap-2">
-                                <Swatch colour={row.colour} stripe={row.stripe} width={60} /> {row.colour}
+                                <span className="max-sm:hidden"><Swatch colour={row.colour} stripe={row.stripe} width={60} /></span>
+                                <span className="sm:hidden"><Swatch colour={row.colour} stripe={row.stripe} width={34} /></span> {row.colour}
                                 {row.stripe && `/${row.stripe}`}
                             </span>
                         </td>
@@ -39,16 +42,16 @@ export function Ledger({ cable, onChange, onRemove, closed }: { cable: CableView
                         </td>
                         <td>
                             <State glyph={row.evidence.proof ? 'traced' : 'guess'} tone={row.evidence.proof ? 'verd' : row.spare ? 'muted' : 'caution'}>
-                                {row.evidence.label}
+                                <span className="max-sm:sr-only">{row.evidence.label}</span>
                             </State>
                         </td>
                         <td className="whitespace-nowrap pr-3 text-right">
                             {!closed && (
                                 <>
-                                    <button className="link px-2" onClick={() => onChange(row)} aria-label={`Change conductor ${row.number}`}>
+                                    <button className="link px-1.5" onClick={() => onChange(row)} aria-label={`Change conductor ${row.number}`}>
                                         Change
                                     </button>
-                                    <button className="link px-2" onClick={() => onRemove(row)} aria-label={`Remove conductor ${row.number}`}>
+                                    <button className="link px-1.5" onClick={() => onRemove(row)} aria-label={`Remove conductor ${row.number}`}>
                                         Remove
                                     </button>
                                 </>

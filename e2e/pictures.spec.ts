@@ -1,0 +1,80 @@
+import { expect, test, type Page } from '@playwright/test';
+import { conductor, measure, openJob, raise, resetClock, signIn } from './support';
+
+// Takes the pictures of docs/screenshots from the demo data, one of each main view.
+
+const folder = 'docs/screenshots';
+
+async function picture(page: Page, name: string): Promise<void> {
+    await page.evaluate(() => document.fonts.ready);
+    await page.waitForTimeout(400);
+    await page.screenshot({ path: `${folder}/${name}.png` });
+}
+
+test('the main views', async ({ page, browser }) => {
+    test.setTimeout(120_000);
+    resetClock();
+    await page.addInitScript(() => localStorage.setItem('theme', 'bone'));
+    await signIn(page);
+    await openJob(page, "Lock Keeper's Row 6");
+    for (const [index, line] of ['red R>R !', 'wht W>W !', 'grn G>G !', 'yel C>C ?'].entries()) await conductor(page, line, index + 1);
+    for (const [label, value] of [['Transformer', '40'], ['Fuse in place', '3'], ['Line', '120'], ['Tap in use', '120']] as const) {
+        await page.getByLabel(label).fill(value);
+        await page.getByLabel(label).press('Enter');
+    }
+    await measure(page, '26.7', 'pass');
+    await page.getByRole('textbox', { name: /conductor/ }).fill('blu Y>Y ?');
+    await expect(page.getByTestId('understood')).toContainText('blue');
+    await picture(page, 'survey');
+    await page.getByRole('textbox', { name: /conductor/ }).press('Enter');
+    await expect(page.locator('tr[data-conductor="5"]')).toBeVisible();
+    await page.getByRole('button', { name: /Outdoor cable/ }).click();
+    await conductor(page, 'red Y>Y seen', 1);
+    await conductor(page, 'wht C>C seen', 2);
+    await page.getByRole('button', { name: /Finish survey/ }).click();
+    await page.getByRole('radio', { name: /C-powered/ }).click();
+    await expect(page.getByText('4 of 4 calls proved')).toBeVisible();
+    await page.keyboard.press('Shift+Digit3');
+    await page.getByRole('button', { name: /Use this plan/ }).click();
+    await expect(page.getByRole('region', { name: 'Moves' })).toBeVisible();
+    await page.locator('#main').evaluate((main) => main.scrollTo(0, 0));
+    await picture(page, 'plan');
+    await raise(page, 'isolated', '0.0');
+    const ticks = page.getByRole('region', { name: 'Moves' }).getByRole('checkbox');
+    for (let index = 0; index < 6; index++) {
+        await ticks.nth(index).click();
+        await expect(ticks.nth(index)).toHaveAttribute('aria-checked', 'true');
+    }
+    await page.getByRole('button', { name: /Go to Set/ }).click();
+    await expect(page.getByRole('heading', { level: 1, name: 'Set' })).toBeVisible();
+    await raise(page, 'live', '26.6');
+    const fan = page.locator('[data-setting="fan-in-heat"]');
+    await fan.getByRole('button', { name: /Fan in heat/ }).click();
+    await fan.getByRole('button', { name: 'Thermostat' }).click();
+    await expect(page.locator('tr[data-call="heat-1"]')).toContainText('not needed');
+    await picture(page, 'set');
+    for (const key of ['equipment-type', 'fan-in-heat', 'compressor-off']) {
+        const tick = page.locator(`[data-setting="${key}"]`).getByRole('checkbox');
+        await tick.click();
+        await expect(tick).toHaveAttribute('aria-checked', 'true');
+    }
+    await page.getByRole('button', { name: /Go to Prove/ }).click();
+    await page.getByRole('group', { name: 'Calls' }).getByRole('button', { name: /Cool 1/ }).click();
+    await page.getByRole('button', { name: 'By voltage' }).click();
+    await page.getByRole('button', { name: 'Call is on' }).click();
+    await expect(page.getByRole('button', { name: 'Call has ended' })).toBeVisible();
+    await page.getByRole('button', { name: 'Yes: Blower runs' }).click();
+    await measure(page, '26.1', 'too-early');
+    await picture(page, 'prove');
+
+    const phone = await (await browser.newContext({ viewport: { width: 390, height: 844 }, deviceScaleFactor: 2, storageState: await page.context().storageState() })).newPage();
+    await phone.addInitScript(() => localStorage.setItem('theme', 'headlamp'));
+    await phone.goto(page.url());
+    await phone.getByRole('button', { name: /Meter/ }).click();
+    await picture(phone, 'prove-phone');
+
+    await page.goto('/jobs');
+    await picture(page, 'jobs');
+    await openJob(page, "Lock Keeper's Row 4");
+    await picture(page, 'handover');
+});
