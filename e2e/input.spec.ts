@@ -138,6 +138,12 @@ test('the finished house can be read everywhere and changed nowhere', async ({ p
     await expect(page.getByRole('radio').first()).toBeDisabled();
     await page.keyboard.press(']');
     await expect(page.getByLabel('Probe A')).toHaveValue('wall.Rh');
+    await page.keyboard.press('5');
+    await expect(page.getByText('Nothing left open')).toBeVisible();
+    for (const format of ['A4', 'Letter']) {
+        const printed = (await page.pdf({ format, printBackground: true })).toString('latin1');
+        expect(printed.match(/\/Type\s*\/Page\b/g), `the record is one page of ${format}`).toHaveLength(1);
+    }
 });
 
 test('a reading typed before the step is started says what to do first', async ({ page }) => {

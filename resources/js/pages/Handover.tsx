@@ -67,7 +67,7 @@ export default function Handover() {
                         {job.handedOverAt ? `${day(job.handedOverAt)} ${clock(job.handedOverAt)}` : 'not handed over'}
                     </p>
                 </header>
-                <div className="grid gap-x-10 lg:grid-cols-2">
+                <div className="grid gap-x-10 lg:grid-cols-2 print:grid-cols-2">
                     <section>
                         <h3 className="h-sec mb-1 mt-4">Before and after</h3>
                         <table className="text-[15px]">
@@ -190,7 +190,7 @@ function ReadingTable({ title, state, readings, signs }: { title: string; state:
                         <tr key={reading.id} className="border-b border-hair align-baseline">
                             <td className="mono w-14 py-1 text-muted">{clock(reading.at)}</td>
                             <td className="w-[210px]">
-                                {pointName(points, reading.a)}–{pointName(points, reading.b)} <span className="text-muted max-sm:hidden">{placeOf(points, reading.a)}</span>
+                                {pointName(points, reading.a)}–{pointName(points, reading.b)} <span className="text-muted max-sm:hidden print:inline">{placeOf(points, reading.a)}</span>
                             </td>
                             <td className="mono w-20 whitespace-nowrap text-right font-medium">
                                 {reading.value === null ? 'OL' : figure(reading.value, reading.mode)} <Unit unit={reading.unit} size={11} />
@@ -201,7 +201,7 @@ function ReadingTable({ title, state, readings, signs }: { title: string; state:
                                     {outcomeLook[reading.outcome].word}
                                 </State>
                             </td>
-                            <td className="text-[13px] leading-[17px] text-muted max-md:hidden">{reading.reason}</td>
+                            <td className="text-[13px] leading-[17px] text-muted max-md:hidden print:table-cell">{reading.reason}</td>
                         </tr>
                     ))}
                 </tbody>

@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Support\Catalog;
+use Opis\JsonSchema\Errors\ErrorFormatter;
+use Opis\JsonSchema\Validator;
+
+it('holds every file of the catalogue against its schema', function (string $folder, string $schema): void {
+    $files = glob(base_path("catalog/{$folder}/*.json")) ?: [];
+    expect($files)->not->toBe([]);
+    foreach ($files as $file) {
+        $result = (new Validator)->validate(json_decode((string) file_get_contents($file)), (string) file_get_contents(base_path("catalog/{$schema}.schema.json")));
+        $errors = $result->isValid() ? [] : (new ErrorFormatter)->format($result->error());
+        expect($errors)->toBe([], basename($file));
+    }
+})->with([['equipment', 'equipment'], ['thermostats', 'thermostat']]);
+
+it('refers only to screws, loads and points that exist', function (): void {
+    foreach (app(Catalog::class)->archetypes() as $archetype) {
+        $loads = array_map(fn ($load) => $load->id, $archetype->loads);
+        foreach ($archetype->needs as $call => $needed) {
+            expect(array_diff($needed, $loads))->toBe([], "{$archetype->id}, {$call}");
+        }
+        $screws = array_map(fn ($terminal) => $terminal->point(), $archetype->terminals);
+        foreach ($archetype->transformers as $transformer) {
+            expect($screws)->toContain($transformer->hot, $transformer->common);
+        }
+    }
+    foreach (app(Catalog::class)->profiles() as $profile) {
+        $printed = array_map(fn ($terminal) => $terminal->printed, $profile->terminals);
+        foreach ($profile->terminals as $terminal) {
+            expect($terminal->hot === null || in_array($terminal->hot, $printed, true))->toBeTrue("{$profile->id}: {$terminal->printed}")
+                ->and($terminal->name->isCall())->toBe($terminal->hot !== null);
+        }
+        expect(array_diff($profile->link ?? [], $printed))->toBe([]);
+    }
+});
