@@ -76,7 +76,7 @@ final readonly class BoardView
     public static function state(Plan $plan, OperatingPoint $point): array
     {
         $loads = [];
-        foreach ($plan->installation->archetype->loads as $load) {
+        foreach ($plan->installation->loads() as $load) {
             if ($load->kind->hasState()) {
                 $loads[$load->id] = ['state' => $point->loads[$load->id]->value, 'label' => $point->loads[$load->id]->label()];
             }

@@ -137,6 +137,9 @@ export interface Facts {
     commonBonded: boolean | null;
     plateLink: string;
     oldPower: string | null;
+    secondBonded: boolean | null;
+    secondPhase: string;
+    safety: { id: string; label: string; breaks: string[]; relay: boolean }[];
 }
 export interface SurveyProps extends Frame {
     cables: CableView[];

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Call;
 
-/** A call that a thermostat can make. */
+/** A call that a thermostat can make, or a state that the outdoor unit makes by itself (defrost). */
 enum CallName: string
 {
     case Idle = 'idle';
@@ -13,6 +13,12 @@ enum CallName: string
     case Cool2 = 'cool-2';
     case Heat1 = 'heat-1';
     case Heat2 = 'heat-2';
+    case Aux1 = 'aux-1';
+    case Aux2 = 'aux-2';
+    case Emergency = 'emergency';
+    case Furnace1 = 'furnace-1';
+    case Furnace2 = 'furnace-2';
+    case Defrost = 'defrost';
 
     public function label(): string
     {
@@ -23,6 +29,12 @@ enum CallName: string
             self::Cool2 => 'Cool 2',
             self::Heat1 => 'Heat 1',
             self::Heat2 => 'Heat 2',
+            self::Aux1 => 'Heat + aux',
+            self::Aux2 => 'Heat + aux 2',
+            self::Emergency => 'Emergency',
+            self::Furnace1 => 'Furnace 1',
+            self::Furnace2 => 'Furnace 2',
+            self::Defrost => 'Defrost',
         };
     }
 
@@ -33,6 +45,12 @@ enum CallName: string
 
     public function isHeating(): bool
     {
-        return $this === self::Heat1 || $this === self::Heat2;
+        return ! $this->isCooling() && $this !== self::Idle && $this !== self::Fan;
+    }
+
+    /** The mode of the equipment that belongs to it: the outdoor board, not the thermostat, starts a defrost. */
+    public function mode(): ?string
+    {
+        return $this === self::Defrost ? 'defrost' : null;
     }
 }

@@ -8,12 +8,14 @@ namespace Unionbit\Core\Call;
 final readonly class CallSettings
 {
     /**
-     * @param  string  $equipmentType  conventional, heat-only or cool-only
+     * @param  string  $equipmentType  conventional, heat-pump, dual-fuel, heat-only or cool-only
      * @param  string  $fanInHeat  none, equipment or thermostat
+     * @param  string  $valve  O (energised in cooling) or B (energised in heating)
      */
     public function __construct(
         public string $equipmentType = 'conventional',
         public string $fanInHeat = 'equipment',
+        public string $valve = 'O',
     ) {
     }
 }

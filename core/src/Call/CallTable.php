@@ -5,11 +5,16 @@ declare(strict_types=1);
 namespace Unionbit\Core\Call;
 
 use Unionbit\Core\Equipment\Archetype;
+use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Thermostat\PlateTerminal;
 use Unionbit\Core\Thermostat\Profile;
 
-/** Which terminals each call closes to hot: as the equipment needs it, and as a thermostat with its settings makes it. */
+/**
+ * Which terminals each call closes to hot, by the tables of the trade: conventional, heat pump (O and B), dual
+ * fuel. As the equipment needs it, and as a thermostat with its settings makes it. The names are the call's
+ * meaning; {@see Profile::serving()} maps them to the letters printed on a plate.
+ */
 final readonly class CallTable
 {
     /** @param  array<string, list<TerminalName>>  $rows terminals by call value */
@@ -17,24 +22,37 @@ final readonly class CallTable
     {
     }
 
-    /** What the equipment needs for each of its calls (conventional tables of the trade). */
+    /** What the equipment needs for each of its calls. */
     public static function needed(Archetype $archetype): self
     {
-        $fanWithHeat = $archetype->fanInHeat === 'thermostat';
+        $fan = $archetype->terminalNamed(Place::Indoor, TerminalName::G) !== null;
+        $pump = $archetype->heatPump;
+        if ($pump === null) {
+            return new self(self::conventional($archetype->heatStages, $archetype->coolStages, $archetype->fanInHeat === 'thermostat', $fan));
+        }
+        $rows = $archetype->system() === 'dual-fuel'
+            ? self::dualFuel($archetype->coolStages, $archetype->heatStages, $pump->valve)
+            : self::heatPump($archetype->coolStages, $pump->auxiliaryStages, $pump->valve, $pump->emergency === 'own');
 
-        return new self(self::rows($archetype->heatStages, $archetype->coolStages, $fanWithHeat));
+        return new self($rows);
     }
 
-    /** What this thermostat closes, with these settings. */
-    public static function made(Profile $profile, CallSettings $settings): self
+    /** What this thermostat closes, with these settings, on equipment of these stages. */
+    public static function made(Profile $profile, CallSettings $settings, ?Archetype $archetype = null): self
     {
         $type = $settings->equipmentType;
-        $heat = $type === 'cool-only' ? 0 : $profile->heatStages;
-        $cool = $type === 'heat-only' ? 0 : $profile->coolStages;
-        $rows = self::rows($heat, $cool, $settings->fanInHeat === 'thermostat');
+        $cool = min($profile->coolStages, $archetype->coolStages ?? $profile->coolStages);
+        $rows = match (true) {
+            $type === 'heat-pump' && $profile->heatPump => self::heatPump($cool, self::auxiliaryStages($profile, $archetype), $settings->valve, $profile->named(TerminalName::E) !== null),
+            $type === 'dual-fuel' && $profile->heatPump => self::dualFuel($cool, min(2, $archetype->heatStages ?? 1), $settings->valve),
+            default => self::conventional(
+                $type === 'cool-only' ? 0 : min($profile->heatStages, 2, $archetype->heatStages ?? 2), $type === 'heat-only' ? 0 : $cool,
+                $settings->fanInHeat === 'thermostat', $profile->named(TerminalName::G) !== null,
+            ),
+        };
 
         return new self(array_map(
-            static fn (array $closed): array => array_values(array_filter($closed, static fn (TerminalName $name): bool => $profile->named($name) !== null)),
+            static fn (array $closed): array => array_values(array_filter($closed, static fn (TerminalName $name): bool => $profile->serving($name) !== null)),
             $rows,
         ));
     }
@@ -59,27 +77,87 @@ final readonly class CallTable
     /** @return list<string> the printed plate terminals that the call closes */
     public function printed(CallName $call, Profile $profile): array
     {
-        $printed = array_map(static fn (TerminalName $name): ?PlateTerminal => $profile->named($name), $this->closes($call));
+        $screws = array_filter(array_map(static fn (TerminalName $name): ?PlateTerminal => $profile->serving($name), $this->closes($call)));
 
-        return array_values(array_map(static fn (PlateTerminal $t): string => $t->printed, array_filter($printed)));
+        return array_values(array_unique(array_map(static fn (PlateTerminal $t): string => $t->printed, $screws)));
+    }
+
+    private static function auxiliaryStages(Profile $profile, ?Archetype $archetype): int
+    {
+        $drives = $profile->named(TerminalName::Aux) !== null && $profile->named(TerminalName::W2) !== null ? 2 : ($profile->serving(TerminalName::Aux) === null ? 0 : 1);
+
+        return min($drives, $archetype->heatPump->auxiliaryStages ?? $drives);
     }
 
     /** @return array<string, list<TerminalName>> */
-    private static function rows(int $heatStages, int $coolStages, bool $fanWithHeat): array
+    private static function conventional(int $heatStages, int $coolStages, bool $fanWithHeat, bool $hasFan): array
     {
-        $rows = [CallName::Idle->value => [], CallName::Fan->value => [TerminalName::G]];
+        $g = $hasFan ? [TerminalName::G] : [];
+        $rows = [CallName::Idle->value => []];
+        if ($hasFan) {
+            $rows[CallName::Fan->value] = $g;
+        }
         if ($coolStages >= 1) {
-            $rows[CallName::Cool1->value] = [TerminalName::Y1, TerminalName::G];
+            $rows[CallName::Cool1->value] = [TerminalName::Y1, ...$g];
         }
         if ($coolStages >= 2) {
-            $rows[CallName::Cool2->value] = [TerminalName::Y1, TerminalName::Y2, TerminalName::G];
+            $rows[CallName::Cool2->value] = [TerminalName::Y1, TerminalName::Y2, ...$g];
         }
-        $fan = $fanWithHeat ? [TerminalName::G] : [];
+        $fan = $fanWithHeat ? $g : [];
         if ($heatStages >= 1) {
             $rows[CallName::Heat1->value] = [TerminalName::W1, ...$fan];
         }
         if ($heatStages >= 2) {
             $rows[CallName::Heat2->value] = [TerminalName::W1, TerminalName::W2, ...$fan];
+        }
+
+        return $rows;
+    }
+
+    /** @return array<string, list<TerminalName>> */
+    private static function heatPump(int $stages, int $auxiliary, string $valve, bool $ownEmergency): array
+    {
+        $rows = self::compressor($stages, $valve);
+        $heat = end($rows) ?: [];
+        if ($auxiliary >= 1) {
+            $rows[CallName::Aux1->value] = [...$heat, TerminalName::Aux];
+        }
+        if ($auxiliary >= 2) {
+            $rows[CallName::Aux2->value] = [...$heat, TerminalName::Aux, TerminalName::W2];
+        }
+        if ($auxiliary >= 1) {
+            $rows[CallName::Emergency->value] = [...($ownEmergency ? [TerminalName::E] : []), TerminalName::Aux, TerminalName::G];
+        }
+        $rows[CallName::Defrost->value] = $rows[CallName::Heat1->value];
+
+        return $rows;
+    }
+
+    /** @return array<string, list<TerminalName>> */
+    private static function dualFuel(int $stages, int $furnaceStages, string $valve): array
+    {
+        $rows = self::compressor($stages, $valve);
+        $rows[CallName::Furnace1->value] = [TerminalName::Aux];
+        if ($furnaceStages >= 2) {
+            $rows[CallName::Furnace2->value] = [TerminalName::Aux, TerminalName::W2];
+        }
+        $rows[CallName::Defrost->value] = $rows[CallName::Heat1->value];
+
+        return $rows;
+    }
+
+    /** @return array<string, list<TerminalName>> fan, cooling and heating by the compressor */
+    private static function compressor(int $stages, string $valve): array
+    {
+        $cooling = $valve === 'O' ? [TerminalName::O] : [];
+        $heating = $valve === 'B' ? [TerminalName::B] : [];
+        $rows = [CallName::Idle->value => [], CallName::Fan->value => [TerminalName::G], CallName::Cool1->value => [TerminalName::Y1, TerminalName::G, ...$cooling]];
+        if ($stages >= 2) {
+            $rows[CallName::Cool2->value] = [TerminalName::Y1, TerminalName::Y2, TerminalName::G, ...$cooling];
+        }
+        $rows[CallName::Heat1->value] = [TerminalName::Y1, TerminalName::G, ...$heating];
+        if ($stages >= 2) {
+            $rows[CallName::Heat2->value] = [TerminalName::Y1, TerminalName::Y2, TerminalName::G, ...$heating];
         }
 
         return $rows;

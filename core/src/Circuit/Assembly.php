@@ -9,6 +9,8 @@ use Unionbit\Core\Equipment\Transformer;
 use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
+use Unionbit\Core\Thermostat\Meaning;
+use Unionbit\Core\Thermostat\PowerKind;
 use Unionbit\Core\Thermostat\Profile;
 use Unionbit\Core\Wiring\Cable;
 use Unionbit\Core\Wiring\Conductor;
@@ -49,6 +51,7 @@ final class Assembly
         foreach ($installation->cables as $cable) {
             $assembly->cable($cable);
         }
+        $assembly->module();
         $assembly->equipment();
         $assembly->jumpers();
 
@@ -58,7 +61,7 @@ final class Assembly
     private function screws(): void
     {
         foreach ($this->profile->terminals as $terminal) {
-            $this->points[$terminal->point()] = new Point($terminal->point(), Place::Wall, $terminal->printed, $terminal->printed, null, true);
+            $this->points[$terminal->point()] = new Point($terminal->point(), $terminal->place, $terminal->printed, $terminal->printed, null, true);
         }
         foreach ($this->installation->archetype->terminals as $terminal) {
             $this->points[$terminal->point()] = new Point($terminal->point(), $terminal->place, $terminal->printed, $terminal->printed, null, true);
@@ -70,12 +73,12 @@ final class Assembly
         $profile = $this->profile;
         if ($profile->link !== null && $this->landing->linkIn) {
             [$a, $b] = $profile->link;
-            $this->copper('plate.link', ElementKind::Jumper, "wall.{$a}", "wall.{$b}", self::JUMPER_OHMS, "{$a}–{$b} link", 'link');
+            $this->copper('plate.link', ElementKind::Jumper, $this->screw($a), $this->screw($b), self::JUMPER_OHMS, "{$a}–{$b} link", 'link');
         }
         foreach ($profile->terminals as $terminal) {
             if ($terminal->hot !== null) {
                 $this->add(new Element(
-                    "switch.{$terminal->printed}", ElementKind::ThermostatSwitch, 'wall.'.$terminal->hot, $terminal->point(),
+                    "switch.{$terminal->printed}", ElementKind::ThermostatSwitch, $this->screw($terminal->hot), $terminal->point(),
                     "{$terminal->printed} switch", $terminal->printed, Element::OPEN, 0.0, Element::OPEN,
                 ));
             }
@@ -83,10 +86,35 @@ final class Assembly
         $common = $profile->named(TerminalName::C);
         if ($profile->powerFrom !== null && $common !== null && $profile->powerVa > 0.0) {
             $this->add(new Element(
-                'thermostat.electronics', ElementKind::Electronics, 'wall.'.$profile->powerFrom, $common->point(),
+                'thermostat.electronics', ElementKind::Electronics, $this->screw($profile->powerFrom), $common->point(),
                 'thermostat electronics', 'thermostat', 24.0 * 24.0 / $profile->powerVa, 0.0, self::ELECTRONICS_DC_OHMS,
             ));
         }
+        if ($profile->power === PowerKind::Shared && $profile->powerFrom !== null && $profile->charges !== null) {
+            $this->add(new Element(
+                'thermostat.electronics', ElementKind::Electronics, $this->screw($profile->powerFrom), $this->screw($profile->charges),
+                'thermostat electronics', 'thermostat', 24.0 * 24.0 / $profile->powerVa, 0.0, self::ELECTRONICS_DC_OHMS,
+            ));
+        }
+    }
+
+    /** Where the outputs stand at the equipment: short leads from the module to the board, letter to letter. */
+    private function module(): void
+    {
+        if ($this->profile->outputs !== Place::Module) {
+            return;
+        }
+        foreach ($this->installation->archetype->terminals as $terminal) {
+            $serving = $terminal->place === Place::Indoor ? $this->profile->serving(Meaning::of($terminal->name, $this->installation->archetype)) : null;
+            if ($serving !== null) {
+                $this->copper("lead.{$terminal->printed}", ElementKind::Wire, $serving->point(), $terminal->point(), 2.0 * self::END_OHMS, "module lead {$terminal->printed}", "lead.{$terminal->printed}");
+            }
+        }
+    }
+
+    private function screw(string $printed): string
+    {
+        return $this->profile->outputs->value.'.'.$printed;
     }
 
     private function cable(Cable $cable): void
@@ -122,7 +150,26 @@ final class Assembly
         }
         $screw = "{$place->value}.{$end->terminal}";
         $this->points[$screw] ??= new Point($screw, $place, $end->terminal, $end->terminal, null, true);
-        $this->copper("{$tip}.joint", ElementKind::Joint, $tip, $screw, self::END_OHMS, $name, $subject);
+        $this->copper("{$tip}.joint", ElementKind::Joint, $tip, $this->throughSafety($screw, $subject), self::END_OHMS, $name, $subject);
+    }
+
+    /** A float switch in a conductor of the wall cable stands between its end and the board's screw. */
+    private function throughSafety(string $screw, string $subject): string
+    {
+        foreach ($this->installation->facts->safety as $device) {
+            foreach ($device->breaks as $printed) {
+                if ($screw !== "indoor.{$printed}" || ! str_starts_with($subject, 'A')) {
+                    continue;
+                }
+                if (! $device->relay) {
+                    $this->copper($device->id.(count($device->breaks) > 1 ? ".{$printed}" : ''), ElementKind::SafetySwitch, "{$screw}.{$device->id}", $screw, self::SWITCH_OHMS, $device->label, $device->id);
+                }
+
+                return "{$screw}.{$device->id}";
+            }
+        }
+
+        return $screw;
     }
 
     private function equipment(): void
@@ -134,7 +181,18 @@ final class Assembly
         foreach ($archetype->switches as $switch) {
             $this->copper($switch->id, ElementKind::SafetySwitch, $switch->from, $switch->to, self::SWITCH_OHMS, $switch->label, $switch->id);
         }
-        foreach ($archetype->loads as $load) {
+        foreach ($this->installation->facts->safety as $device) {
+            if ($device->relay) {
+                $this->copper($device->id, ElementKind::SafetySwitch, 'indoor.R', "indoor.{$device->id}", self::SWITCH_OHMS, $device->label, $device->id);
+            }
+        }
+        foreach ($archetype->modes as $mode => $contacts) {
+            foreach ($contacts as $contact) {
+                $ohms = $contact->normallyClosed ? self::SWITCH_OHMS : Element::OPEN;
+                $this->copper($contact->id, ElementKind::Contact, $contact->from, $contact->to, $ohms, $contact->label, $mode);
+            }
+        }
+        foreach ($this->installation->loads() as $load) {
             $this->add(self::loadElement($load, false, $this->tolerance));
             foreach ($load->drives as $contact) {
                 $ohms = $contact->normallyClosed ? self::SWITCH_OHMS : Element::OPEN;
@@ -151,11 +209,11 @@ final class Assembly
         $this->add(new Element(
             $transformer->id, ElementKind::Winding, $winding, $transformer->common, 'transformer', $transformer->id,
             $transformer->sourceOhms(), 0.0, $transformer->windingOhms(),
-            Transformer::idleVolts($facts->line(), $facts->tap()) * $this->tolerance->source,
+            Transformer::idleVolts($facts->line(), $facts->tap()) * $this->tolerance->source * ($transformer->reversed ? -1.0 : 1.0),
         ));
         $label = $transformer->fuseAmps === null ? 'transformer lead' : sprintf('%s A fuse', rtrim(rtrim(number_format($transformer->fuseAmps, 1), '0'), '.'));
         $this->copper($transformer->id.'.fuse', ElementKind::Fuse, $winding, $transformer->hot, self::FUSE_OHMS, $label, $transformer->id);
-        if ($this->installation->commonBonded()) {
+        if ($transformer->bonded ?? $this->installation->commonBonded()) {
             $this->points['cabinet'] ??= new Point('cabinet', Place::Indoor, 'cabinet', null, null, true);
             $this->copper($transformer->id.'.bond', ElementKind::Bond, $transformer->common, 'cabinet', self::JUMPER_OHMS, 'bond to the cabinet', 'cabinet');
         }
@@ -163,7 +221,7 @@ final class Assembly
 
     private function jumpers(): void
     {
-        foreach ([...$this->installation->jumpers, ...$this->landing->jumpers] as $index => $jumper) {
+        foreach ([...$this->installation->archetype->ties, ...$this->installation->jumpers, ...$this->landing->jumpers] as $index => $jumper) {
             $place = $jumper->place->value;
             $this->copper("tie.{$index}", ElementKind::Jumper, "{$place}.{$jumper->a}", "{$place}.{$jumper->b}", self::JUMPER_OHMS, $jumper->label, $jumper->label);
         }

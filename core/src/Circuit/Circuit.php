@@ -76,6 +76,12 @@ final class Circuit
         foreach ($setup->jumpers as $index => [$a, $b]) {
             $elements["test.{$index}"] = Element::copper("test.{$index}", ElementKind::Jumper, $a, $b, 0.01, 'test jumper', 'test jumper');
         }
+        foreach ($setup->modes as $mode) {
+            foreach ($this->installation->archetype->modes[$mode] ?? [] as $contact) {
+                $ohms = $contact->normallyClosed ? Element::OPEN : self::CLOSED_OHMS;
+                $elements[$contact->id] = $elements[$contact->id]->withImpedance($ohms, 0.0, $ohms);
+            }
+        }
         if (! $setup->power) {
             $elements = array_map(static fn (Element $e): Element => $e->emf === 0.0 ? $e : new Element($e->id, $e->kind, $e->a, $e->b, $e->label, $e->subject, $e->ohms, $e->reactance, $e->dcOhms), $elements);
         }
@@ -124,7 +130,7 @@ final class Circuit
     private function solve(Netlist $rest, Setup $setup, CircuitState $state, Tolerance $tolerance): OperatingPoint
     {
         $changed = [];
-        foreach ($this->installation->archetype->loads as $load) {
+        foreach ($this->installation->loads() as $load) {
             $in = isset($state->in[$load->id]);
             if ($in) {
                 $changed[$load->id] = Assembly::loadElement($load, true, $tolerance);
@@ -149,7 +155,7 @@ final class Circuit
         $phasors = $network->solve();
 
         $volts = [];
-        foreach ($this->installation->archetype->loads as $load) {
+        foreach ($this->installation->loads() as $load) {
             $volts[$load->id] = $network->knows($load->from) && $network->knows($load->to) ? $phasors->magnitude($load->from, $load->to) : 0.0;
         }
 
@@ -159,7 +165,7 @@ final class Circuit
     private function advance(CircuitState $state, OperatingPoint $point): CircuitState
     {
         $in = [];
-        foreach ($this->installation->archetype->loads as $load) {
+        foreach ($this->installation->loads() as $load) {
             $limit = isset($state->in[$load->id]) ? self::DROP_OUT_VOLTS : self::PULL_IN_VOLTS;
             if ($load->kind->hasState() && ! isset($state->heldOut[$load->id]) && $point->loadVolts[$load->id] >= $limit) {
                 $in[$load->id] = true;
@@ -193,7 +199,7 @@ final class Circuit
     private function finish(OperatingPoint $point, CircuitState $state, array $notes): OperatingPoint
     {
         $loads = [];
-        foreach ($this->installation->archetype->loads as $load) {
+        foreach ($this->installation->loads() as $load) {
             $loads[$load->id] = $this->loadState($load, $state, $point->loadVolts[$load->id], $notes !== []);
         }
         foreach ($this->installation->transformers() as $transformer) {
@@ -239,7 +245,7 @@ final class Circuit
             $switch = $netlist->elements["switch.{$terminal->printed}"] ?? null;
             if ($switch !== null) {
                 $closed = $up && in_array($terminal->printed, $setup->closed, true);
-                $ohms = $closed ? self::CLOSED_OHMS : Element::OPEN;
+                $ohms = $closed ? self::CLOSED_OHMS : ($this->profile->leakOhms ?? Element::OPEN);
                 $switches[$switch->id] = $switch->withImpedance($ohms, 0.0, $ohms);
             }
         }

@@ -6,6 +6,7 @@ namespace Unionbit\Core\Equipment;
 
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
+use Unionbit\Core\Wiring\Jumper;
 
 /** A kind of equipment from the catalogue: its screws, transformers, loads and what each call needs of it. */
 final readonly class Archetype
@@ -21,6 +22,10 @@ final readonly class Archetype
      * @param  list<LineSwitch>  $switches
      * @param  array<string, list<string>>  $needs  load ids that must pull in, by call
      * @param  array<string, int>  $delays  seconds, by name
+     * @param  ?HeatPump  $heatPump  valve, auxiliary stages, emergency heat; null on a conventional system
+     * @param  list<Jumper>  $ties  joints inside the equipment, as an E–W tie
+     * @param  array<string, list<string>>  $allows  loads that may pull in besides those needed, by call
+     * @param  array<string, list<DrivenContact>>  $modes  contacts that a mode of the equipment moves (defrost)
      */
     public function __construct(
         public string $id,
@@ -39,7 +44,21 @@ final readonly class Archetype
         public array $switches,
         public array $needs,
         public array $delays,
+        public ?HeatPump $heatPump = null,
+        public array $ties = [],
+        public array $allows = [],
+        public array $modes = [],
     ) {
+    }
+
+    /** conventional, heat-pump or dual-fuel: which table of calls holds. */
+    public function system(): string
+    {
+        return match (true) {
+            $this->heatPump === null => 'conventional',
+            in_array($this->heatSource, ['gas', 'oil'], true) => 'dual-fuel',
+            default => 'heat-pump',
+        };
     }
 
     /** @return list<string> letters printed at a place */
@@ -86,15 +105,5 @@ final readonly class Archetype
         }
 
         return null;
-    }
-
-    /** @param  list<Transformer>  $transformers with the ratings that the survey found */
-    public function withTransformers(array $transformers): self
-    {
-        return new self(
-            $this->id, $this->title, $this->short, $this->heatSource, $this->heatStages, $this->coolStages, $this->reverses,
-            $this->fanInHeat, $this->commonBonded, $this->blowerOnCoolCall, $this->terminals, $transformers, $this->loads,
-            $this->switches, $this->needs, $this->delays,
-        );
     }
 }

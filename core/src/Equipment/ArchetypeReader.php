@@ -8,6 +8,7 @@ use Unionbit\Core\InvalidData;
 use Unionbit\Core\Node;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
+use Unionbit\Core\Wiring\Jumper;
 
 /** Reads an equipment archetype from decoded catalogue JSON. */
 final class ArchetypeReader
@@ -28,6 +29,15 @@ final class ArchetypeReader
             $delays[$name] = $node->at('delays')->int($name);
         }
 
+        $allows = [];
+        foreach ($node->keys('allows') as $call) {
+            $allows[$call] = $node->at('allows')->strings($call);
+        }
+        $modes = [];
+        foreach ($node->keys('modes') as $mode) {
+            $modes[$mode] = array_map(self::contact(...), $node->at('modes')->each($mode));
+        }
+
         return new Archetype(
             $node->string('id'), $node->string('title'), $node->string('short'),
             $heat->string('source'), $heat->int('stages'), $cooling->int('stages'), $cooling->bool('reverses', false),
@@ -37,6 +47,9 @@ final class ArchetypeReader
             array_map(self::load(...), $node->each('loads')),
             array_map(static fn (Node $n): LineSwitch => new LineSwitch($n->string('id'), $n->string('label'), $n->string('from'), $n->string('to')), $node->each('switches')),
             $needs, $delays,
+            $node->has('heatPump') ? self::heatPump($node->at('heatPump')) : null,
+            array_map(static fn (Node $n): Jumper => new Jumper($n->enum('place', Place::class), $n->string('a'), $n->string('b'), $n->string('label')), $node->each('ties')),
+            $allows, $modes,
         );
     }
 
@@ -47,18 +60,26 @@ final class ArchetypeReader
 
     private static function transformer(Node $node): Transformer
     {
-        return new Transformer($node->string('id'), $node->number('ratingVa'), $node->string('hot'), $node->string('common'), $node->has('fuseAmps') ? $node->number('fuseAmps') : null);
+        return new Transformer($node->string('id'), $node->number('ratingVa'), $node->string('hot'), $node->string('common'), $node->has('fuseAmps') ? $node->number('fuseAmps') : null, $node->has('bonded') ? $node->bool('bonded') : null);
     }
 
     private static function load(Node $node): Load
     {
-        $drives = array_map(static fn (Node $n): DrivenContact => new DrivenContact(
-            $n->string('id'), $n->string('label'), $n->string('from'), $n->string('to'), $n->bool('normallyClosed', false), $n->number('delaySeconds', 0.0),
-        ), $node->each('drives'));
+        $drives = array_map(self::contact(...), $node->each('drives'));
 
         return new Load(
             $node->string('id'), $node->enum('kind', LoadKind::class), $node->string('label'), $node->string('from'), $node->string('to'),
             $node->has('observable') ? $node->string('observable') : null, $drives,
         );
+    }
+
+    private static function contact(Node $node): DrivenContact
+    {
+        return new DrivenContact($node->string('id'), $node->string('label'), $node->string('from'), $node->string('to'), $node->bool('normallyClosed', false), $node->number('delaySeconds', 0.0));
+    }
+
+    private static function heatPump(Node $node): HeatPump
+    {
+        return new HeatPump($node->string('valve'), $node->int('auxStages'), $node->string('emergency'));
     }
 }

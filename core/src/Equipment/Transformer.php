@@ -12,6 +12,8 @@ final readonly class Transformer
      * @param  string  $hot  point behind the fuse, "indoor.R"
      * @param  string  $common  point, "indoor.C"
      * @param  ?float  $fuseAmps  rating; null where there is none
+     * @param  ?bool  $bonded  its common is bonded to the cabinet; null: as the installation says
+     * @param  bool  $reversed  out of phase with the first transformer
      */
     public function __construct(
         public string $id,
@@ -19,6 +21,8 @@ final readonly class Transformer
         public string $hot,
         public string $common,
         public ?float $fuseAmps,
+        public ?bool $bonded = null,
+        public bool $reversed = false,
     ) {
     }
 
@@ -42,6 +46,11 @@ final readonly class Transformer
 
     public function rated(float $va, ?float $fuseAmps): self
     {
-        return new self($this->id, $va, $this->hot, $this->common, $fuseAmps);
+        return new self($this->id, $va, $this->hot, $this->common, $fuseAmps, $this->bonded, $this->reversed);
+    }
+
+    public function wired(?bool $bonded, bool $reversed): self
+    {
+        return new self($this->id, $this->ratingVa, $this->hot, $this->common, $this->fuseAmps, $bonded, $reversed);
     }
 }

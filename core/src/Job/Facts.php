@@ -14,6 +14,9 @@ final readonly class Facts
      * @param  ?float  $fuseAmps  rating of the fuse in place
      * @param  ?bool  $commonBonded  common bonded to the cabinet
      * @param  LinkState  $plateLink  R–Rc link found on the old plate
+     * @param  ?bool  $secondBonded  the second transformer's common is bonded to the cabinet
+     * @param  string  $secondPhase  of the second transformer against the first: in, out or unknown
+     * @param  list<SafetyDevice>  $safety  float switches added in the wiring
      * @param  ?string  $oldPower  what the old thermostat ran on: battery, common or mechanical
      */
     public function __construct(
@@ -24,6 +27,9 @@ final readonly class Facts
         public ?bool $commonBonded = null,
         public LinkState $plateLink = LinkState::Unknown,
         public ?string $oldPower = null,
+        public ?bool $secondBonded = null,
+        public string $secondPhase = 'unknown',
+        public array $safety = [],
     ) {
     }
 

@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace Unionbit\Core\Job;
 
 use Unionbit\Core\Equipment\Archetype;
+use Unionbit\Core\Equipment\DrivenContact;
+use Unionbit\Core\Equipment\Load;
+use Unionbit\Core\Equipment\LoadKind;
 use Unionbit\Core\Equipment\Transformer;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Wiring\Cable;
@@ -58,10 +61,39 @@ final readonly class Installation
     /** @return list<Transformer> with the ratings that the survey read from the plates */
     public function transformers(): array
     {
-        return array_map(
-            fn (Transformer $t): Transformer => $t->rated($this->facts->transformerVa ?? $t->ratingVa, $this->facts->fuseAmps ?? $t->fuseAmps),
-            $this->archetype->transformers,
-        );
+        $transformers = [];
+        foreach ($this->archetype->transformers as $index => $transformer) {
+            $transformers[] = $index === 0
+                ? $transformer->rated($this->facts->transformerVa ?? $transformer->ratingVa, $this->facts->fuseAmps ?? $transformer->fuseAmps)
+                : $transformer->wired($this->facts->secondBonded ?? $transformer->bonded ?? false, $this->facts->secondPhase === 'out');
+        }
+
+        return $transformers;
+    }
+
+    /** @return list<Load> of the equipment, and the relays of safety devices */
+    public function loads(): array
+    {
+        $loads = $this->archetype->loads;
+        foreach ($this->facts->safety as $device) {
+            if ($device->relay) {
+                $contacts = array_map(static fn (string $screw): DrivenContact => new DrivenContact("{$device->id}-{$screw}", "{$device->label} relay's contact in {$screw}", "indoor.{$screw}.{$device->id}", "indoor.{$screw}", false, 0.0), $device->breaks);
+                $loads[] = new Load("{$device->id}-relay", LoadKind::Relay, "{$device->label} relay", "indoor.{$device->id}", 'indoor.C', null, $contacts);
+            }
+        }
+
+        return $loads;
+    }
+
+    public function load(string $id): ?Load
+    {
+        foreach ($this->loads() as $load) {
+            if ($load->id === $id) {
+                return $load;
+            }
+        }
+
+        return null;
     }
 
     public function commonBonded(): bool

@@ -40,7 +40,8 @@ final class SurveyFile
             'facts' => [
                 'lineVolts' => $facts->lineVolts, 'tapVolts' => $facts->tapVolts, 'transformerVa' => $facts->transformerVa,
                 'fuseAmps' => $facts->fuseAmps, 'commonBonded' => $facts->commonBonded, 'plateLink' => $facts->plateLink->value,
-                'oldPower' => $facts->oldPower,
+                'oldPower' => $facts->oldPower, 'secondBonded' => $facts->secondBonded, 'secondPhase' => $facts->secondPhase,
+                'safety' => array_map(static fn (SafetyDevice $d): array => ['id' => $d->id, 'label' => $d->label, 'breaks' => $d->breaks, 'relay' => $d->relay], $facts->safety),
             ],
             'cables' => array_map(self::writeCable(...), $installation->cables),
             'jumpers' => array_map(static fn (Jumper $j): array => ['place' => $j->place->value, 'a' => $j->a, 'b' => $j->b, 'label' => $j->label], $installation->jumpers),
@@ -56,6 +57,9 @@ final class SurveyFile
             $node->has('commonBonded') ? $node->bool('commonBonded') : null,
             $node->has('plateLink') ? $node->enum('plateLink', LinkState::class) : LinkState::Unknown,
             $node->has('oldPower') ? $node->string('oldPower') : null,
+            $node->has('secondBonded') ? $node->bool('secondBonded') : null,
+            $node->string('secondPhase', 'unknown'),
+            array_map(static fn (Node $n): SafetyDevice => new SafetyDevice($n->string('id'), $n->string('label'), $n->strings('breaks'), $n->bool('relay', false)), $node->each('safety')),
         );
     }
 

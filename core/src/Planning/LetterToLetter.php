@@ -8,6 +8,7 @@ use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Terminal\Vocabulary;
+use Unionbit\Core\Thermostat\Meaning;
 use Unionbit\Core\Thermostat\Profile;
 use Unionbit\Core\Wiring\Conductor;
 use Unionbit\Core\Wiring\End;
@@ -22,6 +23,9 @@ final class LetterToLetter
 {
     public static function landing(Installation $installation, Profile $profile): Landing
     {
+        if ($profile->outputs === Place::Module) {
+            return self::moduleLanding($installation);
+        }
         $wall = [];
         $taken = [];
         foreach ($installation->wallCable()->conductors ?? [] as $conductor) {
@@ -37,13 +41,24 @@ final class LetterToLetter
         return new Landing($wall, [], count($installation->archetype->transformers) === 1);
     }
 
+    /** Outputs at the equipment: the old wall conductors carry no call and are capped at both ends (MR20). */
+    private static function moduleLanding(Installation $installation): Landing
+    {
+        $ends = [];
+        foreach ($installation->wallCable()->conductors ?? [] as $conductor) {
+            $ends[$conductor->number] = End::free(EndState::Capped);
+        }
+
+        return new Landing($ends, $ends, true);
+    }
+
     private static function screwFor(Conductor $conductor, Installation $installation, Profile $profile): ?string
     {
         $letter = $conductor->far->terminal;
         if ($letter === null) {
             return null;
         }
-        $name = Vocabulary::resolve($letter, Place::Indoor, $installation->archetype->reverses)->name;
+        $name = $installation->archetype->terminal(Place::Indoor, $letter)->name ?? Vocabulary::resolve($letter, Place::Indoor, $installation->archetype->reverses)->name;
         if ($name === null) {
             return null;
         }
@@ -51,6 +66,6 @@ final class LetterToLetter
             return $profile->mainHot()?->printed;
         }
 
-        return $profile->named($name)?->printed;
+        return $profile->serving(Meaning::of($name, $installation->archetype))?->printed;
     }
 }

@@ -7,6 +7,7 @@ namespace Unionbit\Core\Planning;
 use Unionbit\Core\Finding;
 use Unionbit\Core\Severity;
 use Unionbit\Core\Terminal\TerminalName;
+use Unionbit\Core\Thermostat\Meaning;
 
 /** MR08 L and other conductors without a screw on the new plate: each capped on its own. */
 final class Mr08SignalsCapped implements MappingRule
@@ -16,7 +17,7 @@ final class Mr08SignalsCapped implements MappingRule
         $findings = [];
         foreach (PlannedConductor::all($plan) as $planned) {
             $name = $planned->boardName;
-            if ($name === null || $name === TerminalName::C || $planned->wall->terminal !== null || $name->isHot() || $plan->profile->named($name) !== null) {
+            if ($name === null || $name === TerminalName::C || $planned->wall->terminal !== null || $name->isHot() || $plan->profile->serving(Meaning::of($name, $plan->installation->archetype)) !== null) {
                 continue;
             }
             $findings[] = Finding::of('MR08', Severity::Note, "{$planned->conductor->name()} carries {$planned->board->label()}; this plate has no such screw", ucfirst($name->role()).' is not connected.', 'Cap it on its own.', [$planned->id()]);

@@ -30,17 +30,18 @@ final class Simulation
     private static function call(Circuit $circuit, Plan $plan, CallTable $table, CallName $call): CallProof
     {
         $closes = $table->printed($call, $plan->profile);
-        $point = $circuit->operate(Setup::calling(...$closes));
+        $point = $circuit->operate(Setup::calling(...$closes)->inMode($call->mode()));
         $archetype = $plan->installation->archetype;
         $needed = $archetype->needs[$call->value] ?? [];
+        $allowed = [...$needed, ...$archetype->allows[$call->value] ?? []];
 
         $problems = $point->notes;
         $in = [];
-        foreach ($archetype->loads as $load) {
+        foreach ($plan->installation->loads() as $load) {
             $state = $point->loads[$load->id];
             if ($load->kind->hasState() && $state === LoadState::PulledIn) {
                 $in[] = $load->label;
-                if (! in_array($load->id, $needed, true)) {
+                if (! in_array($load->id, $allowed, true) && $archetype->load($load->id) !== null) {
                     $problems[] = "The {$load->label} pulls in and should not.";
                 }
             } elseif (in_array($load->id, $needed, true)) {

@@ -66,7 +66,7 @@ final readonly class Candidates
             };
         }
         $shorts = [];
-        foreach ($this->circuit->installation->archetype->loads as $load) {
+        foreach ($this->circuit->installation->loads() as $load) {
             if ($load->kind->isCoil() && $load->kind !== LoadKind::GasValve) {
                 $shorts[] = new CoilShorted($load->id);
             }

@@ -8,10 +8,13 @@ use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Call\CallTable;
 use Unionbit\Core\Circuit\Edit\Opened;
 use Unionbit\Core\Circuit\Setup;
+use Unionbit\Core\Equipment\EquipmentTerminal;
 use Unionbit\Core\Equipment\Load;
+use Unionbit\Core\Equipment\LoadKind;
 use Unionbit\Core\Planning\Plan;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
+use Unionbit\Core\Thermostat\Meaning;
 use Unionbit\Core\Thermostat\PlateTerminal;
 
 /** The proofs that a plan can have: fan first, then cooling, then heating; each by jumper and by voltage. */
@@ -26,7 +29,7 @@ final readonly class Steps
     {
         $steps = [];
         foreach (CallTable::needed($this->plan->installation->archetype)->calls() as $call) {
-            if ($call !== CallName::Idle) {
+            if ($call !== CallName::Idle && $call !== CallName::Defrost) {
                 $steps[] = $this->step($call, Method::Jumper);
                 $steps[] = $this->step($call, Method::Voltage);
             }
@@ -62,7 +65,7 @@ final readonly class Steps
             ? ($inFace ? "Power off. Take the face off the base and join {$hot} to {$letters} with a secured jumper." : "Power off. Lift the conductors of {$hot}, {$letters} from the plate and join their ends with a secured jumper.").' Then power on.'
             : "Power on, face on. Ask the thermostat for {$this->ask($call)}.";
 
-        $setup = $jumper ? $this->jumpered($hot, $terminals) : Setup::calling(...$closes);
+        $setup = ($jumper ? $this->jumpered($hot, $terminals) : Setup::calling(...$closes))->inMode($call->mode());
 
         return new Step(
             $call, $method, $jumper, $do, $closes, $hot, $this->wait($call, $method),
@@ -99,7 +102,7 @@ final readonly class Steps
 
             return Setup::calling(...array_values(array_filter($setup->closed, fn (string $printed): bool => ! in_array($this->plan->profile->terminal($printed)?->name, $held, true))));
         }
-        foreach ($this->plan->installation->archetype->loads as $load) {
+        foreach ($this->plan->installation->loads() as $load) {
             foreach ($load->drives as $contact) {
                 if ($contact->delaySeconds > 0.0 && ! $contact->normallyClosed) {
                     $setup = $setup->with(new Opened($contact->id));
@@ -116,7 +119,7 @@ final readonly class Steps
         $setup = Setup::calling()->faceOff();
         if ($this->plan->profile->switchesInFace) {
             foreach ($terminals as $terminal) {
-                $setup = $setup->withJumper("wall.{$hot}", $terminal->point());
+                $setup = $setup->withJumper($this->plan->profile->terminal($hot)?->point() ?? "wall.{$hot}", $terminal->point());
             }
 
             return $setup;
@@ -149,13 +152,14 @@ final readonly class Steps
         $archetype = $this->plan->installation->archetype;
         $common = $this->plan->profile->named(TerminalName::C);
         $atWall = $common !== null && $this->plan->landing->on($common->printed) !== [];
-        $board = $archetype->terminalNamed(Place::Indoor, $main->name);
-        $outdoor = $archetype->terminalNamed(Place::Outdoor, $main->name);
+        $board = $this->boardTerminal($main);
+        $outdoor = $board === null ? null : $archetype->terminalNamed(Place::Outdoor, $board->name);
+        $outdoor = $board?->name === TerminalName::W1 ? null : $outdoor;
         $outdoorCommon = $archetype->terminalNamed(Place::Outdoor, TerminalName::C);
 
         $probes = [];
         if (! $jumper) {
-            $probes[] = new Probe("wall.{$hot}", $main->point(), 'terminal closed');
+            $probes[] = new Probe($this->plan->profile->terminal($hot)?->point() ?? "wall.{$hot}", $main->point(), 'terminal closed');
             if ($atWall) {
                 $probes[] = new Probe($main->point(), $common->point(), 'voltage leaves the wall');
             }
@@ -170,6 +174,19 @@ final readonly class Steps
         return $probes;
     }
 
+    /** The board's screw that this plate screw serves, by what the call means. */
+    private function boardTerminal(PlateTerminal $screw): ?EquipmentTerminal
+    {
+        foreach ($this->plan->installation->archetype->terminals as $terminal) {
+            $serving = $terminal->place === Place::Indoor ? $this->plan->profile->serving(Meaning::of($terminal->name, $this->plan->installation->archetype)) : null;
+            if ($serving?->printed === $screw->printed) {
+                return $terminal;
+            }
+        }
+
+        return null;
+    }
+
     /**
      * @param  list<Load>  $loads
      * @return list<Sign>
@@ -178,10 +195,11 @@ final readonly class Steps
     {
         $signs = [];
         foreach ($loads as $load) {
-            $sign = match ($load->observable) {
-                'blower' => new Sign('blower', 'Blower runs', 'ear', $load->id),
-                'outdoor-unit' => new Sign('outdoor-unit', 'Outdoor unit runs', 'ear', $load->id),
-                'burner' => new Sign('burner', 'Burner lights, blower follows by itself', 'eye', $load->id),
+            $sign = match (true) {
+                $load->observable === 'blower' => new Sign('blower', 'Blower runs', 'ear', $load->id),
+                $load->observable === 'outdoor-unit' => new Sign('outdoor-unit', 'Outdoor unit runs', 'ear', $load->id),
+                $load->observable === 'burner' => new Sign('burner', 'Burner lights, blower follows by itself', 'eye', $load->id),
+                $load->observable !== null => new Sign($load->observable, ucfirst($load->label).' works', $load->kind === LoadKind::ReversingValve ? 'ear' : 'eye', $load->id),
                 default => null,
             };
             if ($sign !== null) {

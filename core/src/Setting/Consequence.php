@@ -18,20 +18,21 @@ final class Consequence
             return self::offTime((int) $choice);
         }
         $needed = CallTable::needed($plan->installation->archetype);
-        $made = CallTable::made($plan->profile, Derivation::callSettings($plan, [$key->value => $choice]));
+        $made = CallTable::made($plan->profile, Derivation::callSettings($plan, [$key->value => $choice]), $plan->installation->archetype);
         $circuit = $plan->circuit();
         $sentences = [];
         foreach ($needed->calls() as $call) {
             $wanted = $plan->installation->archetype->needs[$call->value] ?? [];
+            $allowed = [...$wanted, ...$plan->installation->archetype->allows[$call->value] ?? []];
             if (! $made->has($call)) {
                 $sentences[] = "{$call->label()} can never be called.";
 
                 continue;
             }
-            $point = $circuit->operate(Setup::calling(...$made->printed($call, $plan->profile)));
-            foreach ($plan->installation->archetype->loads as $load) {
+            $point = $circuit->operate(Setup::calling(...$made->printed($call, $plan->profile))->inMode($call->mode()));
+            foreach ($plan->installation->loads() as $load) {
                 $in = $point->loads[$load->id] === LoadState::PulledIn;
-                if ($in && ! in_array($load->id, $wanted, true)) {
+                if ($in && ! in_array($load->id, $allowed, true)) {
                     $sentences[] = "{$call->label()} also pulls in the {$load->label}".($load->observable === 'blower' && $call->isHeating() ? ': it blows cold until the burner has lit.' : '.');
                 } elseif (! $in && in_array($load->id, $wanted, true)) {
                     $sentences[] = "{$call->label()} leaves the {$load->label} at rest.";

@@ -16,7 +16,15 @@ final class Derivation
     /** @return list<DerivedSetting> */
     public static function all(Plan $plan): array
     {
-        return [self::equipmentType($plan), self::fanInHeat($plan), self::compressorOff($plan)];
+        $settings = [self::equipmentType($plan), self::fanInHeat($plan)];
+        if ($plan->installation->archetype->heatPump !== null) {
+            $settings[] = self::reversingValve($plan);
+        }
+        if ($plan->installation->archetype->coolStages > 0) {
+            $settings[] = self::compressorOff($plan);
+        }
+
+        return $settings;
     }
 
     /**
@@ -27,11 +35,11 @@ final class Derivation
     public static function callSettings(Plan $plan, array $entered = []): CallSettings
     {
         $values = [];
-        foreach ([SettingKey::EquipmentType, SettingKey::FanInHeat] as $key) {
+        foreach ([SettingKey::EquipmentType, SettingKey::FanInHeat, SettingKey::ReversingValve] as $key) {
             $values[$key->value] = $entered[$key->value] ?? self::value($plan, $key);
         }
 
-        return new CallSettings($values[SettingKey::EquipmentType->value], $values[SettingKey::FanInHeat->value]);
+        return new CallSettings($values[SettingKey::EquipmentType->value], $values[SettingKey::FanInHeat->value], $values[SettingKey::ReversingValve->value]);
     }
 
     private static function value(Plan $plan, SettingKey $key): string
@@ -40,11 +48,13 @@ final class Derivation
 
         return match ($key) {
             SettingKey::EquipmentType => match (true) {
+                $archetype->heatPump !== null => $archetype->system(),
                 $archetype->coolStages === 0 => 'heat-only',
                 $archetype->heatStages === 0 => 'cool-only',
                 default => 'conventional',
             },
             SettingKey::FanInHeat => $archetype->fanInHeat,
+            SettingKey::ReversingValve => $archetype->heatPump->valve ?? 'O',
             SettingKey::CompressorOff => self::offTime($plan),
         };
     }
@@ -56,6 +66,8 @@ final class Derivation
         $reason = match ($value) {
             'heat-only' => "{$archetype->title}: no cooling.",
             'cool-only' => "{$archetype->title}: no heat.",
+            'heat-pump' => 'The outdoor unit reverses: a heat pump, with '.($archetype->heatPump?->auxiliaryStages === 0 ? 'no auxiliary heat.' : 'strip heat as auxiliary.'),
+            'dual-fuel' => "The outdoor unit reverses and a {$archetype->heatSource} furnace is the second source: never both on the thermostat's account.",
             default => 'Heat on W and cooling on Y, and nothing at the outdoor unit reverses: conventional.',
         };
 
@@ -72,6 +84,14 @@ final class Derivation
         };
 
         return self::setting($plan, SettingKey::FanInHeat, $archetype->fanInHeat, $reason);
+    }
+
+    private static function reversingValve(Plan $plan): DerivedSetting
+    {
+        $valve = $plan->installation->archetype->heatPump->valve ?? 'O';
+        $reason = "The outdoor unit has {$valve}: its valve is energised in ".($valve === 'O' ? 'cooling' : 'heating').'. From the equipment, never from the colour; proved by the air on the first call.';
+
+        return self::setting($plan, SettingKey::ReversingValve, $valve, $reason);
     }
 
     private static function compressorOff(Plan $plan): DerivedSetting

@@ -30,10 +30,10 @@ final class SettingCheck
         foreach ($plan->landing->wall as $end) {
             $landed[] = $end->terminal === null ? null : $plan->profile->terminal($end->terminal)?->name;
         }
-        $made = CallTable::made($plan->profile, Derivation::callSettings($plan, $entered));
+        $made = CallTable::made($plan->profile, Derivation::callSettings($plan, $entered), $plan->installation->archetype);
         foreach ($made->calls() as $call) {
             foreach ($made->closes($call) as $name) {
-                if (! in_array($name, $landed, true)) {
+                if (! in_array($plan->profile->serving($name)?->name, $landed, true)) {
                     $findings[] = Finding::of('SET', Severity::Warning, "{$call->label()} closes {$name->value}, where nothing lands", 'The call does not reach the equipment.', 'Land a conductor there, or accept that this call is lost.');
                 }
             }
@@ -51,12 +51,12 @@ final class SettingCheck
     public static function table(Plan $plan, array $entered): array
     {
         $needed = CallTable::needed($plan->installation->archetype);
-        $made = CallTable::made($plan->profile, Derivation::callSettings($plan, $entered));
+        $made = CallTable::made($plan->profile, Derivation::callSettings($plan, $entered), $plan->installation->archetype);
         $columns = array_map(static fn ($t): array => ['printed' => $t->printed, 'role' => $t->name->isHot() ? 'hot' : ($t->name === TerminalName::C ? 'common' : 'call')], $plan->profile->terminals);
         $rows = [];
         foreach ($needed->calls() as $call) {
             $cells = array_map(static fn ($t): array => [
-                'closed' => in_array($t->name, $made->closes($call), true), 'needed' => in_array($t->name, $needed->closes($call), true),
+                'closed' => in_array($t->printed, $made->printed($call, $plan->profile), true), 'needed' => in_array($t->printed, $needed->printed($call, $plan->profile), true),
             ], $plan->profile->terminals);
             $rows[] = ['call' => $call->value, 'label' => $call->label(), 'cells' => $cells];
         }

@@ -4,12 +4,13 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Terminal;
 
-/** The three places where a conductor can end and a person can stand. */
+/** Places where a terminal can be: wall, indoor unit, outdoor unit, and a two-part thermostat's module or a receiver. */
 enum Place: string
 {
     case Wall = 'wall';
     case Indoor = 'indoor';
     case Outdoor = 'outdoor';
+    case Module = 'module';
 
     /** How the place is called on the screen. */
     public function label(): string
@@ -18,6 +19,7 @@ enum Place: string
             self::Wall => 'wall plate',
             self::Indoor => 'indoor board',
             self::Outdoor => 'outdoor unit',
+            self::Module => 'module at the equipment',
         };
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Thermostat;
 
+use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
 
 /** A screw on the thermostat's plate; for a call terminal, the hot screw that its switch takes from. */
@@ -14,12 +15,13 @@ final readonly class PlateTerminal
         public TerminalName $name,
         public ?string $hot,
         public int $wires,
+        public Place $place = Place::Wall,
     ) {
     }
 
-    /** The point's name in the circuit, "wall.Y". */
+    /** The point's name in the circuit, "wall.Y", or "module.Y" where the outputs stand at the equipment. */
     public function point(): string
     {
-        return 'wall.'.$this->printed;
+        return $this->place->value.'.'.$this->printed;
     }
 }

@@ -10,6 +10,7 @@ enum PowerKind: string
     case Battery = 'battery';
     case Common = 'common';
     case CommonOrBattery = 'common-or-battery';
+    case Shared = 'shared';
 
     public function label(): string
     {
@@ -17,6 +18,7 @@ enum PowerKind: string
             self::Battery => 'batteries',
             self::Common => 'R and C',
             self::CommonOrBattery => 'R and C, or batteries',
+            self::Shared => 'an idle load, without C',
         };
     }
 }

@@ -4,11 +4,17 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Thermostat;
 
+use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
 
 /** A kind of thermostat, described by a profile file: its screws, link, switches, power and settings. */
 final readonly class Profile
 {
+    private const STAND_INS = [
+        'O' => [TerminalName::OB], 'B' => [TerminalName::OB], 'Aux' => [TerminalName::W2, TerminalName::W1], 'W1' => [TerminalName::Aux],
+        'R' => [TerminalName::Rc, TerminalName::Rh], 'Rc' => [TerminalName::R], 'Rh' => [TerminalName::R],
+    ];
+
     /**
      * @param  list<PlateTerminal>  $terminals
      * @param  ?array{string, string}  $link  the two hot screws that the Rc–Rh link joins
@@ -16,6 +22,12 @@ final readonly class Profile
      * @param  bool  $switchesInFace  pulling the face opens every circuit; otherwise they are in the base
      * @param  ?string  $powerFrom  hot screw that its electronics take power from
      * @param  float  $powerVa  load it puts on R–C, VA at 24 V
+     * @param  bool  $heatPump  can drive a reversing valve
+     * @param  string  $idleValve  whether O or B stays on after a call: off or last
+     * @param  ?string  $charges  call terminal that a power-sharing thermostat charges through
+     * @param  ?float  $leakOhms  leakage of an open solid-state output
+     * @param  Place  $outputs  where the switches stand: the wall, or a module at the equipment
+     * @param  int  $linkConductors  conductors between wall unit and module: 3 two-part, 0 radio
      * @param  string  $remoteControl  none, own radio or bridge
      * @param  array<string, array{label: string, choices: array<string, string>}>  $menu  the profile's own words for
      *                                                                                     settings and choices, by key
@@ -34,6 +46,12 @@ final readonly class Profile
         public float $powerVa,
         public string $remoteControl,
         public array $menu,
+        public bool $heatPump = false,
+        public string $idleValve = 'off',
+        public ?string $charges = null,
+        public ?float $leakOhms = null,
+        public Place $outputs = Place::Wall,
+        public int $linkConductors = 0,
     ) {
     }
 
@@ -52,6 +70,22 @@ final readonly class Profile
     {
         foreach ($this->terminals as $terminal) {
             if ($terminal->name === $name) {
+                return $terminal;
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * The screw that serves a terminal's meaning on this plate: the one of that name, or the one that the trade uses
+     * in its place (O/B for O or B, W2 or W1 for Aux, Aux for the first heat behind a heat pump).
+     */
+    public function serving(TerminalName $name): ?PlateTerminal
+    {
+        foreach ([$name, ...self::STAND_INS[$name->value] ?? []] as $candidate) {
+            $terminal = $this->named($candidate);
+            if ($terminal !== null) {
                 return $terminal;
             }
         }

@@ -6,6 +6,7 @@ namespace Unionbit\Core\Thermostat;
 
 use Unionbit\Core\InvalidData;
 use Unionbit\Core\Node;
+use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
 
 /** Reads a thermostat profile from decoded JSON: the catalogue's, or a user's own file of the same schema. */
@@ -29,10 +30,12 @@ final class ProfileReader
             $menu[$key] = ['label' => $entry->string('label'), 'choices' => $choices];
         }
 
+        $outputs = $node->has('outputs') ? $node->enum('outputs', Place::class) : Place::Wall;
+
         return new Profile(
             $node->string('id'), $node->string('title'),
             array_map(static fn (Node $n): PlateTerminal => new PlateTerminal(
-                $n->string('printed'), $n->enum('name', TerminalName::class), $n->has('hot') ? $n->string('hot') : null, $n->int('wires', 1),
+                $n->string('printed'), $n->enum('name', TerminalName::class), $n->has('hot') ? $n->string('hot') : null, $n->int('wires', 1), $outputs,
             ), $node->each('terminals')),
             count($between) === 2 ? [$between[0], $between[1]] : null,
             $link->string('kind'),
@@ -43,6 +46,10 @@ final class ProfileReader
             $power->number('va', 0.0, 0.0, 20.0),
             $node->string('remoteControl', 'none'),
             $menu,
+            $node->bool('heatPump', false), $node->string('idleValve', 'off'),
+            $power->has('charges') ? $power->string('charges') : null,
+            $node->has('leakOhms') ? $node->number('leakOhms', null, 1000.0) : null,
+            $outputs, $node->int('linkConductors', 0),
         );
     }
 }

@@ -6,6 +6,7 @@ namespace Unionbit\Core\Tests\Support;
 
 use Unionbit\Core\Equipment\Archetype;
 use Unionbit\Core\Equipment\ArchetypeReader;
+use Unionbit\Core\Job\ExampleHouse;
 use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Job\SurveyFile;
 use Unionbit\Core\Planning\LetterToLetter;
@@ -68,6 +69,21 @@ final class House
         }
 
         return new Plan($house, $thermostat, $landing);
+    }
+
+    /** The plain house of any archetype, with any thermostat landed letter to letter. */
+    public static function example(string $archetype, string $profile = 'c-powered-3h-2c'): Plan
+    {
+        $house = ExampleHouse::of(self::archetype($archetype));
+        $thermostat = self::profile($profile);
+
+        return new Plan($house, $thermostat, LetterToLetter::landing($house, $thermostat));
+    }
+
+    /** @return list<string> every id in a folder of the catalogue */
+    public static function ids(string $folder): array
+    {
+        return array_map(static fn (string $file): string => basename($file, '.json'), glob(__DIR__."/../../../catalog/{$folder}/*.json") ?: []);
     }
 
     /** @return array<string, mixed> */

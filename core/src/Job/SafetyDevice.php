@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Job;
+
+/** A float or overflow switch that somebody added: which conductors it breaks at the board, by itself or by a relay. */
+final readonly class SafetyDevice
+{
+    /**
+     * @param  string  $id  "float"
+     * @param  list<string>  $breaks  printed board terminals whose conductor from the wall it interrupts
+     * @param  bool  $relay  through a relay: its coil on R–switch–C, a normally open contact in each conductor
+     */
+    public function __construct(
+        public string $id,
+        public string $label,
+        public array $breaks,
+        public bool $relay,
+    ) {
+    }
+}
