@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Circuit\Edit;
+
+use Unionbit\Core\Circuit\CircuitEdit;
+use Unionbit\Core\Circuit\Netlist;
+
+/** The coil is good and gets its voltage, but nothing moves: a stuck armature, a stuck valve, a dead motor module. */
+final readonly class ArmatureStuck implements CircuitEdit
+{
+    public function __construct(private string $loadId)
+    {
+    }
+
+    public function apply(Netlist $netlist): Netlist
+    {
+        return $netlist;
+    }
+
+    public function describe(Netlist $netlist): string
+    {
+        return 'the '.$netlist->element($this->loadId)->label.' does not move';
+    }
+
+    public function holdsOut(): array
+    {
+        return [$this->loadId];
+    }
+}

@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Circuit\Edit;
+
+use Unionbit\Core\Circuit\CircuitEdit;
+use Unionbit\Core\Circuit\Element;
+use Unionbit\Core\Circuit\Netlist;
+
+/** Two conductor ends on each other's screws. */
+final readonly class Swapped implements CircuitEdit
+{
+    /** @param  string  $a conductor end, "A3.far"; $b likewise */
+    public function __construct(private string $a, private string $b)
+    {
+    }
+
+    public function apply(Netlist $netlist): Netlist
+    {
+        $first = $netlist->element("{$this->a}.joint");
+        $second = $netlist->element("{$this->b}.joint");
+
+        return $netlist->with(self::onto($first, $second->b))->with(self::onto($second, $first->b));
+    }
+
+    public function describe(Netlist $netlist): string
+    {
+        return $netlist->point($this->a)->label.' and '.$netlist->point($this->b)->label.' are swapped at the '.($netlist->point($this->a)->place?->label() ?? 'splice');
+    }
+
+    public function holdsOut(): array
+    {
+        return [];
+    }
+
+    private static function onto(Element $joint, string $screw): Element
+    {
+        return Element::copper($joint->id, $joint->kind, $joint->a, $screw, $joint->ohms, $joint->label, $joint->subject);
+    }
+}

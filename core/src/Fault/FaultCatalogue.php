@@ -1,0 +1,101 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Fault;
+
+use Unionbit\Core\Circuit\Circuit;
+use Unionbit\Core\Circuit\CircuitEdit;
+use Unionbit\Core\Circuit\Edit\ArmatureStuck;
+use Unionbit\Core\Circuit\Edit\Closed;
+use Unionbit\Core\Circuit\Edit\CoilShorted;
+use Unionbit\Core\Circuit\Edit\Opened;
+use Unionbit\Core\Circuit\Edit\Resistive;
+use Unionbit\Core\Circuit\Edit\ShortedTurns;
+use Unionbit\Core\Circuit\Edit\SourceScaled;
+use Unionbit\Core\Circuit\Edit\Swapped;
+use Unionbit\Core\Circuit\Edit\Touching;
+use Unionbit\Core\Circuit\Setup;
+use Unionbit\Core\Node;
+
+/**
+ * The fault catalogue as data, applied to a house: each entry names an effect and what it can befall, and becomes one
+ * fault for every part of this circuit that it fits. Entries that fit nothing here give none.
+ */
+final readonly class FaultCatalogue
+{
+    /** @param  list<Node>  $entries */
+    private function __construct(private array $entries)
+    {
+    }
+
+    public static function read(mixed $json): self
+    {
+        return new self(Node::root($json)->each('faults'));
+    }
+
+    /** @return list<string> */
+    public function ids(): array
+    {
+        return array_map(static fn (Node $entry): string => $entry->string('id'), $this->entries);
+    }
+
+    /** @return list<Fault> */
+    public function of(Circuit $circuit): array
+    {
+        $parts = new Parts($circuit->installation, $circuit->netlist(Setup::calling()));
+        $faults = [];
+        foreach ($this->entries as $entry) {
+            if ($entry->has('only') && $circuit->installation->archetype->heatPump === null) {
+                continue;
+            }
+            foreach ($this->cases($entry, $parts) as $part => $edits) {
+                $faults[] = self::fault($entry, (string) $part, $edits, $circuit);
+            }
+        }
+
+        return $faults;
+    }
+
+    /** @param  list<CircuitEdit>  $edits */
+    private static function fault(Node $entry, string $part, array $edits, Circuit $circuit): Fault
+    {
+        $effect = $entry->at('effect');
+        $do = $effect->string('do');
+        $of = $effect->string('of', '');
+        $says = array_map(static fn (CircuitEdit $edit): string => $edit->describe($circuit->netlist(Setup::calling())), $edits);
+
+        return new Fault(
+            $entry->string('id').($part === '' ? '' : ":{$part}"), $entry->string('id'), $says === [] ? $entry->string('title') : $entry->string('title').': '.implode(', ', $says),
+            $entry->string('where'), $edits,
+            [...$entry->strings('forces'), ...($do === 'force' ? [$of] : [])], $do === 'block' ? [$of] : [],
+            $do === 'setting' ? [$effect->string('key') => $effect->string('value')] : [], $do === 'no-calls',
+            $entry->string('prior'), $entry->string('symptoms'), $entry->string('fix'), $entry->int('minutes'), $entry->bool('intermittent', false),
+        );
+    }
+
+    /** @return array<string, list<CircuitEdit>> edits by the part that the entry befalls */
+    private function cases(Node $entry, Parts $parts): array
+    {
+        $effect = $entry->at('effect');
+        $of = $effect->string('of', '');
+        $ohms = $effect->number('ohms', 0.05);
+        $each = static fn (array $ids, callable $edit): array => array_combine($ids, array_map(static fn (string $id): array => [$edit($id)], $ids));
+
+        return match ($effect->string('do')) {
+            'open' => $each($parts->elements($of), static fn (string $id): CircuitEdit => new Opened($id)),
+            'close' => $each($parts->elements($of), static fn (string $id): CircuitEdit => new Closed($id)),
+            'resist' => $each($parts->elements($of), static fn (string $id): CircuitEdit => new Resistive($id, $ohms)),
+            'short' => $each($parts->elements($of), static fn (string $id): CircuitEdit => new CoilShorted($id)),
+            'turns' => $each($parts->elements($of), static fn (string $id): CircuitEdit => new ShortedTurns($id)),
+            'stuck' => $each($parts->elements($of), static fn (string $id): CircuitEdit => new ArmatureStuck($id)),
+            'source' => $each($parts->elements('winding'), static fn (string $id): CircuitEdit => new SourceScaled($id, $effect->number('factor'))),
+            'touch' => array_map(static fn (array $pair): array => [new Touching($pair[0], $pair[1], $ohms)], $parts->pairs($of)),
+            'leak' => array_map(static fn (array $pair): array => [new Touching($pair[0], $pair[1], $ohms)], $parts->pairs('leak')),
+            'load' => array_map(static fn (array $pair): array => [new Touching($pair[0], $pair[1], $ohms)], $parts->pairs('supply')),
+            'swap' => array_map(static fn (array $pair): array => [new Swapped($pair[0], $pair[1])], $parts->ends($effect->string('end'))),
+            'force', 'block' => $parts->has($of) ? ['' => []] : [],
+            default => ['' => []],
+        };
+    }
+}
