@@ -33,6 +33,9 @@ final class Circuit
     /** @var array<string, Netlist> */
     private array $netlists = [];
 
+    /** @var array<string, Network> the house at rest, by tolerance */
+    private array $bases = [];
+
     /** @var \WeakMap<Setup, array<string, OperatingPoint>> settled states already found, by tolerance */
     private \WeakMap $settled;
 
@@ -151,7 +154,7 @@ final class Circuit
         foreach ($setup->edits as $edit) {
             $netlist = $edit->apply($netlist);
         }
-        $network = Network::ac($netlist);
+        $network = $this->base($tolerance)->updated($netlist);
         $phasors = $network->solve();
 
         $volts = [];
@@ -160,6 +163,12 @@ final class Circuit
         }
 
         return new OperatingPoint($netlist, $network, $phasors, [], $volts, array_keys($state->openFuses), $state->thermostatUp, []);
+    }
+
+    /** The house at rest, factored once: every state and fault is solved as a few changes of it. */
+    private function base(Tolerance $tolerance): Network
+    {
+        return $this->bases["{$tolerance->source}/{$tolerance->coil}"] ??= Network::ac($this->healthy(Setup::calling(), $tolerance));
     }
 
     private function advance(CircuitState $state, OperatingPoint $point): CircuitState

@@ -4,11 +4,17 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Circuit;
 
+use Unionbit\Core\Circuit\Internal\LowRank;
+
 /** The solved voltages of a network, and the currents that follow from them. */
 final readonly class Phasors
 {
-    /** @param  array<string, array{float, float}>  $volts by point, against the reference */
-    public function __construct(private Network $network, public array $volts)
+    /**
+     * @param  ?array{array<int, float>, array<int, float>}  $volts  by point's index, against the reference
+     * @param  ?LowRank  $update  in place of the volts, where they rest on another network's solution
+     * @param  array<string, int>  $index
+     */
+    public function __construct(private Network $network, private ?array $volts, private ?LowRank $update, private array $index)
     {
     }
 
@@ -19,10 +25,13 @@ final readonly class Phasors
      */
     public function across(string $a, string $b): array
     {
-        $x = $this->volts[$a] ?? throw new \OutOfBoundsException("Point {$a} is not in the circuit.");
-        $y = $this->volts[$b] ?? throw new \OutOfBoundsException("Point {$b} is not in the circuit.");
+        $x = $this->index[$a] ?? throw new \OutOfBoundsException("Point {$a} is not in the circuit.");
+        $y = $this->index[$b] ?? throw new \OutOfBoundsException("Point {$b} is not in the circuit.");
+        if ($this->volts === null) {
+            return $this->update?->across($x, $y) ?? [0.0, 0.0];
+        }
 
-        return [$x[0] - $y[0], $x[1] - $y[1]];
+        return [$this->volts[0][$x] - $this->volts[0][$y], $this->volts[1][$x] - $this->volts[1][$y]];
     }
 
     /** Magnitude of the voltage between two points, volts. */
