@@ -150,7 +150,7 @@ test('a reading typed before the step is started says what to do first', async (
     const url = await newHouse(page);
     for (const [index, line] of ['red R>R !', 'wht W>W !', 'grn G>G !', 'yel Y>Y !', 'blu C>C !'].entries()) await conductor(page, line, index + 1);
     await page.goto(url.replace('/survey', '/plan'));
-    await page.getByRole('radio', { name: /Battery/ }).click();
+    await page.getByRole('radio', { name: /Battery, 1 heat 1 cool/ }).click();
     await expect(page.getByRole('region', { name: 'Findings' })).toContainText('Cap it and leave it for the next thermostat');
     await page.goto(url.replace('/survey', '/prove'));
     await page.locator('#actual').fill('26');

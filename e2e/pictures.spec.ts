@@ -32,7 +32,7 @@ test('the main views', async ({ page, browser }) => {
     await conductor(page, 'red Y>Y seen', 1);
     await conductor(page, 'wht C>C seen', 2);
     await page.getByRole('button', { name: /Finish survey/ }).click();
-    await page.getByRole('radio', { name: /C-powered/ }).click();
+    await page.getByRole('radio', { name: /C-powered, 1 heat 1 cool, remote/ }).click();
     await expect(page.getByText('4 of 4 calls proved')).toBeVisible();
     await page.keyboard.press('Shift+Digit3');
     await page.getByRole('button', { name: /Use this plan/ }).click();

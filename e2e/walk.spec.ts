@@ -47,7 +47,7 @@ test('one house from empty survey to handover', async ({ page }) => {
     });
 
     await test.step('plan: thermostat, simulation, a wrong landing and back', async () => {
-        await page.getByRole('radio', { name: /C-powered/ }).click();
+        await page.getByRole('radio', { name: /C-powered, 1 heat 1 cool, remote/ }).click();
         await expect(page.getByText('4 of 4 calls proved by simulation')).toBeVisible();
         await page.keyboard.press('Shift+Digit3');
         await expect(page.locator('[data-load="contactor"]').first()).toHaveAttribute('data-state', 'in');

@@ -15,6 +15,7 @@ use Unionbit\Core\Equipment\EquipmentTerminal;
 use Unionbit\Core\Planning\Plan;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
+use Unionbit\Core\Thermostat\Meaning;
 use Unionbit\Core\Thermostat\PlateTerminal;
 use Unionbit\Core\Wiring\Conductor;
 use Unionbit\Core\Wiring\End;
@@ -48,6 +49,7 @@ final readonly class BoardView
             'rows' => array_map($view->row(...), $wall->conductors ?? []),
             'wallStubs' => $view->wallStubs(),
             'boardStubs' => $view->boardStubs(),
+            'module' => $view->module(),
             'plate' => array_map(static fn (PlateTerminal $t): string => $t->printed, $plan->profile->terminals),
             'link' => $link === null ? null : ['a' => $link[0], 'b' => $link[1], 'in' => $plan->landing->linkIn, 'kind' => $plan->profile->linkKind],
             'outdoorCable' => $outdoor?->label() ?? '',
@@ -64,7 +66,7 @@ final readonly class BoardView
         return array_map(static function (CallName $call) use ($table, $plan, $circuit): array {
             $closes = $table->printed($call, $plan->profile);
 
-            return ['call' => $call->value, 'label' => $call->label(), 'closes' => $closes, ...self::state($plan, $circuit->operate(Setup::calling(...$closes)))];
+            return ['call' => $call->value, 'label' => $call->label(), 'closes' => $closes, ...self::state($plan, $circuit->operate(Setup::calling(...$closes)->inMode($call->mode())))];
         }, $table->calls());
     }
 
@@ -115,10 +117,25 @@ final readonly class BoardView
         ];
     }
 
+    /** @return list<string> the leads of a module or receiver, "Y1 to Y"; empty where the outputs are at the wall */
+    private function module(): array
+    {
+        $leads = [];
+        foreach ($this->plan->profile->outputs === Place::Module ? $this->plan->installation->archetype->terminals : [] as $terminal) {
+            $serving = $terminal->place === Place::Indoor ? $this->plan->profile->serving(Meaning::of($terminal->name, $this->plan->installation->archetype)) : null;
+            if ($serving !== null) {
+                $leads[] = "{$serving->printed} to {$terminal->printed}";
+            }
+        }
+
+        return $leads;
+    }
+
     private function isMoved(Conductor $conductor, End $lands): bool
     {
         $was = $conductor->near->terminal === null ? null : \Unionbit\Core\Terminal\Vocabulary::resolve($conductor->near->terminal, Place::Wall, $this->plan->installation->archetype->reverses)->name;
         $now = $lands->terminal === null ? null : $this->plan->profile->terminal($lands->terminal)?->name;
+        $was = $was === null ? null : ($this->plan->profile->serving(Meaning::of($was, $this->plan->installation->archetype))->name ?? $was);
 
         return $was !== $now && ! ($was?->isHot() === true && $now?->isHot() === true);
     }
@@ -127,6 +144,9 @@ final readonly class BoardView
     private function wallStubs(): array
     {
         $stubs = [];
+        if ($this->plan->profile->outputs === Place::Module) {
+            return [];
+        }
         foreach ($this->plan->profile->terminals as $terminal) {
             if ($this->plan->landing->on($terminal->printed) === []) {
                 $stubs[] = ['printed' => $terminal->printed, 'point' => $terminal->point(), 'hot' => $terminal->name->isHot()];
@@ -159,10 +179,21 @@ final readonly class BoardView
         if ($terminal->name === TerminalName::C) {
             return ['id' => '', 'label' => 'return', 'kind' => 'return'];
         }
+        if ($terminal->name->isHot() && $place === Place::Outdoor) {
+            return ['id' => '', 'label' => 'outdoor board', 'kind' => 'none'];
+        }
         if ($terminal->name->isHot()) {
-            $va = $this->plan->installation->transformers()[0]->ratingVa ?? null;
+            $va = null;
+            foreach ($this->plan->installation->transformers() as $transformer) {
+                $va = $transformer->hot === $terminal->point() ? $transformer->ratingVa : $va;
+            }
 
             return ['id' => '', 'label' => 'transformer'.($va === null ? '' : sprintf(', %g VA', $va)), 'kind' => 'source'];
+        }
+        foreach ($archetype->modes['defrost'] ?? [] as $contact) {
+            if ($contact->to === $terminal->point()) {
+                return ['id' => '', 'label' => 'defrost heat', 'kind' => 'none'];
+            }
         }
         $reached = $this->netlist->region($terminal->point(), static fn (Element $e): bool => $e->kind->isCopper() && ! $e->isOpen());
         foreach ($archetype->loads as $load) {

@@ -39,7 +39,7 @@ final readonly class ReadingContext
             throw ValidationException::withMessages(['call' => "This house has no call {$call}. It has ".implode(', ', array_map(static fn (CallName $c): string => $c->value, $table->calls())).'.']);
         }
 
-        return new self($house->plan->circuit(), self::powered(Setup::calling(...$table->printed($name, $house->plan->profile)), $flag, $mode, $stage === 'plan'), null);
+        return new self($house->plan->circuit(), self::powered(Setup::calling(...$table->printed($name, $house->plan->profile))->inMode($name->mode()), $flag, $mode, $stage === 'plan'), null);
     }
 
     /** @throws ValidationException for a point that this circuit does not have */

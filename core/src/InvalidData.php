@@ -17,6 +17,12 @@ final class InvalidData extends \InvalidArgumentException
         return new self($pointer, "is missing; allowed: {$allowed}");
     }
 
+    /** A document that is no JSON at all, or a reference to something that is not there. */
+    public static function unreadable(string $pointer, string $why): self
+    {
+        return new self($pointer, $why);
+    }
+
     public static function notAllowed(string $pointer, mixed $value, string $allowed): self
     {
         return new self($pointer, 'is '.(json_encode($value) ?: get_debug_type($value))."; allowed: {$allowed}");

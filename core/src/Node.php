@@ -14,9 +14,10 @@ final readonly class Node
     {
     }
 
-    public static function root(mixed $value): self
+    /** @param  string  $pointer where the value stands in the whole document */
+    public static function root(mixed $value, string $pointer = ''): self
     {
-        return new self($value, '');
+        return new self($value, $pointer);
     }
 
     public function has(string $key): bool

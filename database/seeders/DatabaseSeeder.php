@@ -21,6 +21,9 @@ final class DatabaseSeeder extends Seeder
         User::query()->create(['crew_id' => $crew->id, 'name' => 'Sedge Bollard', 'email' => 'sedge@ebb-and-sluice.example', 'password' => 'saltmarsh']);
 
         (new DemoHouse($wren, 'lock-keepers-row-4', seed: 4))->work();
+        (new DemoHouse($wren, 'tollhouse', seed: 2))->planned(used: true);
+        (new DemoHouse($wren, 'the-old-chandlery', seed: 14))->planned(used: false);
+        (new DemoHouse($wren, 'dredger-cottage', seed: 5))->planned(used: false);
         (new DemoHouse($wren, 'lock-keepers-row-6', seed: 6))->open();
     }
 }

@@ -59,6 +59,26 @@ final class DemoHouse
         return $job->refresh();
     }
 
+    /** Surveyed and measured, with its thermostat chosen; the plan in use or still to be decided. */
+    public function planned(bool $used): void
+    {
+        $this->pass(60);
+        $job = $this->open();
+        $this->power($job, 'live', 26.8);
+        $this->measure($job, new ReadingPlace('survey', MeterMode::Volts, 'indoor.R', 'indoor.C'));
+        $this->edit($job, static function (Job $job): string {
+            $job->surveyed_at = now();
+
+            return 'finished the survey';
+        });
+        $this->edit($job, fn (Job $job): string => PlanEdits::choose($job, $this->file->string('thermostat')));
+        if ($used) {
+            $this->edit($job, static fn (Job $job): string => PlanEdits::use($job));
+        }
+        RaisePowerFlag::to($job, $this->user, (string) Str::ulid(), 'not-proved', null, false);
+        Carbon::setTestNow();
+    }
+
     /** From survey to handover. */
     public function work(): void
     {

@@ -185,6 +185,7 @@ export interface Board {
     wallStubs: { printed: string; point: string; hot: boolean }[];
     boardStubs: { printed: string; point: string; load: HangsOn | null }[];
     plate: string[];
+    module: string[];
     link: { a: string; b: string; in: boolean; kind: string } | null;
     outdoorCable: string;
     outdoor: OutdoorRow[];

@@ -108,15 +108,26 @@ final class Circuit
         return $known[$key];
     }
 
-    private function settle(Setup $setup, Tolerance $tolerance): OperatingPoint
+    /**
+     * Lets the circuit settle from a state it was in: a coil that was in stays in down to its drop-out voltage.
+     *
+     * @param  list<string>  $in  loads that were pulled in
+     */
+    public function operateFrom(Setup $setup, array $in): OperatingPoint
+    {
+        return $this->settle($setup, Tolerance::nominal(), $in);
+    }
+
+    /** @param  list<string>  $in */
+    private function settle(Setup $setup, Tolerance $tolerance, array $in = []): OperatingPoint
     {
         $rest = $this->healthy($setup, $tolerance);
-        $state = CircuitState::atRest($setup);
+        $state = CircuitState::atRest($setup)->withLoads(array_fill_keys($in, true));
         $seen = [];
 
         for ($round = 0; $round < self::ROUNDS; $round++) {
             $point = $this->solve($rest, $setup, $state, $tolerance);
-            $next = $this->advance($state, $point);
+            $next = $this->advance($state, $point, $setup);
             if ($next->key() === $state->key()) {
                 return $this->finish($point, $state, []);
             }
@@ -171,7 +182,7 @@ final class Circuit
         return $this->bases["{$tolerance->source}/{$tolerance->coil}"] ??= Network::ac($this->healthy(Setup::calling(), $tolerance));
     }
 
-    private function advance(CircuitState $state, OperatingPoint $point): CircuitState
+    private function advance(CircuitState $state, OperatingPoint $point, Setup $setup): CircuitState
     {
         $in = [];
         foreach ($this->installation->loads() as $load) {
@@ -185,7 +196,7 @@ final class Circuit
         }
         $blank = $this->wouldBlank($point);
         foreach ($this->installation->transformers() as $transformer) {
-            $multiple = $transformer->fuseAmps === null ? 0.0 : $point->sourceAmps($transformer->id) / $transformer->fuseAmps;
+            $multiple = $transformer->fuseAmps === null || $setup->slowFuse ? 0.0 : $point->sourceAmps($transformer->id) / $transformer->fuseAmps;
             if (! isset($state->openFuses[$transformer->id]) && $multiple >= ($blank && $state->thermostatUp ? 2.0 : self::FUSE_FACTOR)) {
                 return $state->withOpenFuse($transformer->id);
             }

@@ -15,6 +15,7 @@ final readonly class Setup
      * @param  list<array{string, string}>  $jumpers  pairs of points
      * @param  list<string>  $lifted  conductor ends, "A4.near"
      * @param  list<CircuitEdit>  $edits
+     * @param  bool  $slowFuse  fuses hold, as a resettable test breaker does while it warms up
      * @param  list<string>  $modes  modes of the equipment that are on, as defrost
      */
     private function __construct(
@@ -25,6 +26,7 @@ final readonly class Setup
         public array $lifted,
         public array $edits,
         public array $modes = [],
+        public bool $slowFuse = false,
     ) {
     }
 
@@ -43,32 +45,37 @@ final readonly class Setup
     /** The same jumpers, lifted ends and face as another set-up, with this one's power. */
     public function sameHands(self $other): self
     {
-        return new self($this->power, $this->power ? $other->closed : [], $other->faceOff, $other->jumpers, $other->lifted, $other->edits, $other->modes);
+        return new self($this->power, $this->power ? $other->closed : [], $other->faceOff, $other->jumpers, $other->lifted, $other->edits, $other->modes, $other->slowFuse);
     }
 
     public function faceOff(): self
     {
-        return new self($this->power, [], true, $this->jumpers, $this->lifted, $this->edits, $this->modes);
+        return new self($this->power, [], true, $this->jumpers, $this->lifted, $this->edits, $this->modes, $this->slowFuse);
     }
 
     public function withJumper(string $a, string $b): self
     {
-        return new self($this->power, $this->closed, $this->faceOff, [...$this->jumpers, [$a, $b]], $this->lifted, $this->edits, $this->modes);
+        return new self($this->power, $this->closed, $this->faceOff, [...$this->jumpers, [$a, $b]], $this->lifted, $this->edits, $this->modes, $this->slowFuse);
     }
 
     public function lifting(string ...$ends): self
     {
-        return new self($this->power, $this->closed, $this->faceOff, $this->jumpers, array_values(array_unique([...$this->lifted, ...$ends])), $this->edits, $this->modes);
+        return new self($this->power, $this->closed, $this->faceOff, $this->jumpers, array_values(array_unique([...$this->lifted, ...$ends])), $this->edits, $this->modes, $this->slowFuse);
     }
 
     public function with(CircuitEdit ...$edits): self
     {
-        return new self($this->power, $this->closed, $this->faceOff, $this->jumpers, $this->lifted, array_values([...$this->edits, ...$edits]), $this->modes);
+        return new self($this->power, $this->closed, $this->faceOff, $this->jumpers, $this->lifted, array_values([...$this->edits, ...$edits]), $this->modes, $this->slowFuse);
     }
 
     /** Puts the equipment in a mode of its own, as a defrost that the outdoor board started. */
     public function inMode(?string $mode): self
     {
-        return $mode === null ? $this : new self($this->power, $this->closed, $this->faceOff, $this->jumpers, $this->lifted, $this->edits, [...$this->modes, $mode]);
+        return $mode === null ? $this : new self($this->power, $this->closed, $this->faceOff, $this->jumpers, $this->lifted, $this->edits, [...$this->modes, $mode], $this->slowFuse);
+    }
+
+    public function withSlowFuse(): self
+    {
+        return new self($this->power, $this->closed, $this->faceOff, $this->jumpers, $this->lifted, $this->edits, $this->modes, true);
     }
 }

@@ -20,9 +20,9 @@ use Unionbit\Core\Wiring\Jumper;
 final class SurveyFile
 {
     /** @throws InvalidData */
-    public static function read(mixed $json, Archetype $archetype): Installation
+    public static function read(mixed $json, Archetype $archetype, string $pointer = ''): Installation
     {
-        $node = Node::root($json);
+        $node = Node::root($json, $pointer);
 
         return new Installation($archetype, self::facts($node->has('facts') ? $node->at('facts') : Node::root([])), array_map(self::cable(...), $node->each('cables')), array_map(
             static fn (Node $n): Jumper => new Jumper($n->enum('place', Place::class), $n->string('a'), $n->string('b'), $n->string('label')),

@@ -18,9 +18,9 @@ use Unionbit\Core\Wiring\Landing;
 final class PlanFile
 {
     /** @throws InvalidData */
-    public static function read(mixed $json, Installation $installation, Profile $profile): Plan
+    public static function read(mixed $json, Installation $installation, Profile $profile, string $pointer = ''): Plan
     {
-        $node = Node::root($json);
+        $node = Node::root($json, $pointer);
 
         return new Plan($installation, $profile, new Landing(
             self::ends($node, 'wall'), self::ends($node, 'indoor'), $node->bool('linkIn', true),

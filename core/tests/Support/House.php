@@ -6,6 +6,8 @@ namespace Unionbit\Core\Tests\Support;
 
 use Unionbit\Core\Equipment\Archetype;
 use Unionbit\Core\Equipment\ArchetypeReader;
+use Unionbit\Core\Fault\Fault;
+use Unionbit\Core\Fault\FaultCatalogue;
 use Unionbit\Core\Job\ExampleHouse;
 use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Job\SurveyFile;
@@ -78,6 +80,18 @@ final class House
         $thermostat = self::profile($profile);
 
         return new Plan($house, $thermostat, LetterToLetter::landing($house, $thermostat));
+    }
+
+    public static function faults(): FaultCatalogue
+    {
+        return FaultCatalogue::read(self::json('faults/faults'));
+    }
+
+    public static function fault(Plan $plan, string $id): Fault
+    {
+        $faults = array_column(array_map(static fn (Fault $f): array => [$f->id, $f], self::faults()->of($plan->circuit())), 1, 0);
+
+        return $faults[$id] ?? throw new \LogicException("no fault {$id}; there are ".implode(' ', array_keys($faults)));
     }
 
     /** @return list<string> every id in a folder of the catalogue */

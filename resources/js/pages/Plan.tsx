@@ -124,6 +124,11 @@ function Body({ call, onCall }: { call: string; onCall: (call: string) => void }
                             label={`Strand board, ${state.label} simulated, ${rows.length} conductors`}
                         />
                     </div>
+                    {plan.board.module.length > 0 && (
+                        <p className="band px-5 py-3 text-[14px]">
+                            <b className="font-semibold">The outputs stand at the equipment.</b> Short leads, letter to letter: <span className="mono">{plan.board.module.join(', ')}</span>. The old wall conductors are capped at both ends.
+                        </p>
+                    )}
                     {!closed && (
                         <LandingBar
                             board={plan.board}

@@ -1,22 +1,33 @@
+import { useState } from 'react';
 import type { PlanProps } from '@/types';
 
 /** The thermostats that can be chosen: what each runs on, its screws. */
 export function Thermostats({ profiles, chosen, onChoose, disabled }: { profiles: PlanProps['profiles']; chosen: string | null; onChoose: (id: string) => void; disabled: boolean }) {
+    const [all, setAll] = useState(false);
+    const shown = chosen === null || all ? profiles : profiles.filter((profile) => profile.id === chosen);
     return (
-        <div role="radiogroup" aria-label="Thermostat">
-            {profiles.map((profile) => (
+        <div role="radiogroup" aria-label="Thermostat" className="relative">
+            {chosen !== null && !disabled && (
+                <button type="button" className="link absolute right-5 top-1 z-10 bg-panel pl-3" aria-expanded={all} onClick={() => setAll(!all)}>
+                    {all ? 'Show the chosen one' : 'Other thermostats'}
+                </button>
+            )}
+            {shown.map((profile) => (
                 <button
                     key={profile.id}
                     role="radio"
                     aria-checked={profile.id === chosen}
                     disabled={disabled}
-                    onClick={() => onChoose(profile.id)}
+                    onClick={() => {
+                        onChoose(profile.id);
+                        setAll(false);
+                    }}
                     className="flex min-h-[52px] w-full flex-wrap items-center gap-x-6 gap-y-1 border-t border-hair px-5 py-2 text-left aria-checked:bg-panel aria-checked:shadow-[inset_5px_0_0_var(--copper)]"
                 >
                     <b className="min-w-[250px] flex-1 font-lab text-[16px] font-semibold">{profile.title}</b>
                     <span className="text-[14px] text-muted">runs on {profile.power}</span>
                     <span className="text-[14px] text-muted">{profile.remote === 'none' ? 'no remote control' : 'remote control'}</span>
-                    <span className="mono text-[14px]">{profile.screws.join(' ')}</span>
+                    <span className={`mono text-[14px] ${chosen !== null && !disabled && profile === shown[0] ? 'pr-32' : ''}`}>{profile.screws.join(' ')}</span>
                 </button>
             ))}
         </div>

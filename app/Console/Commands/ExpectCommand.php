@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console\Commands;
+
+use App\Support\JobFiles;
+use Unionbit\Core\Circuit\Circuit;
+use Unionbit\Core\Circuit\Meter;
+use Unionbit\Core\Circuit\MeterMode;
+use Unionbit\Core\Circuit\Setup;
+use Unionbit\Core\Fault\FaultedCall;
+use Unionbit\Core\Fault\Observables;
+use Unionbit\Core\InvalidData;
+use Unionbit\Core\Planning\JobFile;
+
+final class ExpectCommand extends JobCommand
+{
+    protected $signature = 'unionbit:expect {job : a job file} {--call=idle} {--mode=V : V, O, A or B} {--from= : a point, as wall.Y1, indoor.C or A4.near} {--to=}
+        {--jumper=* : A-B, two points joined} {--lift=* : a conductor end lifted, as A4.near} {--fault= : one fault of the catalogue} {--face-off} {--table}';
+
+    protected $description = 'What a meter will show between two points of a house, in which band, and why';
+
+    protected function answer(JobFile $job, JobFiles $files): int
+    {
+        $circuit = $this->plan($job)->circuit();
+        $name = $this->option('mode');
+        $mode = is_string($name) ? MeterMode::tryFrom($name) : null;
+        if ($mode === null) {
+            throw InvalidData::notAllowed('--mode', $name, 'V, O, A, B');
+        }
+        $fault = $this->fault($files, $circuit, $this->option('fault'));
+        $off = $mode === MeterMode::Ohms || $mode === MeterMode::Beep;
+        $setup = $off ? Setup::isolated()->with(...$fault->edits ?? []) : FaultedCall::setup($circuit, $this->callNamed($this->option('call'), $job), $fault);
+        $setup = $this->option('face-off') ? $setup->faceOff() : $setup;
+        foreach ((array) $this->option('jumper') as $pair) {
+            $points = explode('-', (string) $pair);
+            $setup = $setup->withJumper($this->point($circuit, '--jumper', $points[0]), $this->point($circuit, '--jumper', $points[1] ?? ''));
+        }
+        foreach ((array) $this->option('lift') as $end) {
+            $setup = $setup->lifting($this->point($circuit, '--lift', (string) $end));
+        }
+        $from = $this->point($circuit, '--from', $this->option('from'));
+        $to = $mode === MeterMode::Amps ? $from : $this->point($circuit, '--to', $this->option('to'));
+        $expected = (new Meter($circuit))->read($mode, $setup, $from, $to);
+        $seen = $off ? [] : Observables::of($circuit, $circuit->operate($setup), $fault);
+        if ($this->option('table')) {
+            $this->table(['from', 'to', 'low', 'nominal', 'high', 'reason'], [[$from, $to, $expected->low, $expected->nominal, $expected->high, $expected->reason]]);
+        } else {
+            $this->json([...$expected->toArray(), 'fault' => $fault?->id, 'observables' => $seen]);
+        }
+
+        return $expected->refused === null ? self::ANSWERED : self::NO;
+    }
+
+    private function point(Circuit $circuit, string $option, mixed $id): string
+    {
+        $points = array_filter($circuit->netlist(Setup::calling())->points, static fn ($p): bool => $p->probeable);
+
+        return is_string($id) && isset($points[$id]) ? $id : throw InvalidData::notAllowed($option, $id, 'one of '.implode(', ', array_keys($points)));
+    }
+}

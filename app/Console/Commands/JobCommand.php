@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console\Commands;
+
+use App\Support\JobFiles;
+use Illuminate\Console\Command;
+use Unionbit\Core\Call\CallName;
+use Unionbit\Core\Call\CallTable;
+use Unionbit\Core\Circuit\Circuit;
+use Unionbit\Core\Fault\Fault;
+use Unionbit\Core\InvalidData;
+use Unionbit\Core\Planning\JobFile;
+use Unionbit\Core\Planning\Plan;
+
+/**
+ * A command that asks the circuit of a job file. Exit codes: 0 answered; 1 answered, and the answer is a no (a call
+ * not proved, a reading refused); 2 the job file or an option cannot be used, with what is wrong on standard error.
+ */
+abstract class JobCommand extends Command
+{
+    public const ANSWERED = 0;
+
+    public const NO = 1;
+
+    public const UNUSABLE = 2;
+
+    public function handle(JobFiles $files): int
+    {
+        try {
+            return $this->answer($files->read((string) $this->argument('job')), $files);
+        } catch (InvalidData $problem) {
+            $this->output->getErrorStyle()->writeln($problem->getMessage());
+
+            return self::UNUSABLE;
+        }
+    }
+
+    /** @throws InvalidData */
+    abstract protected function answer(JobFile $job, JobFiles $files): int;
+
+    protected function plan(JobFile $job): Plan
+    {
+        return $job->plan ?? throw InvalidData::missing('/thermostat', 'the id of a thermostat, or a profile of your own');
+    }
+
+    protected function callNamed(mixed $name, JobFile $job): CallName
+    {
+        $calls = CallTable::needed($job->installation->archetype)->calls();
+        $call = is_string($name) ? CallName::tryFrom($name) : null;
+
+        return $call !== null && in_array($call, $calls, true) ? $call : throw InvalidData::notAllowed('--call', $name, implode(', ', array_map(static fn (CallName $c): string => $c->value, $calls)));
+    }
+
+    protected function fault(JobFiles $files, Circuit $circuit, mixed $wanted): ?Fault
+    {
+        if (! is_string($wanted) || $wanted === '') {
+            return null;
+        }
+        $faults = $files->faults()->of($circuit);
+        foreach ($faults as $fault) {
+            if ($fault->id === $wanted) {
+                return $fault;
+            }
+        }
+        throw InvalidData::notAllowed('--fault', $wanted, 'one of '.implode(', ', array_slice(array_map(static fn (Fault $f): string => $f->id, $faults), 0, 400)));
+    }
+
+    /** @param  array<mixed>  $data */
+    protected function json(array $data): void
+    {
+        $this->output->writeln(json_encode($data, JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR));
+    }
+}

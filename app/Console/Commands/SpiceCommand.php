@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console\Commands;
+
+use App\Support\JobFiles;
+use Unionbit\Core\Circuit\SpiceDeck;
+use Unionbit\Core\Fault\FaultedCall;
+use Unionbit\Core\Planning\JobFile;
+
+final class SpiceCommand extends JobCommand
+{
+    protected $signature = 'unionbit:spice {job : a job file} {--call=idle} {--fault= : one fault of the catalogue}';
+
+    protected $description = 'The settled circuit of a call as a deck that ordinary SPICE programs read';
+
+    protected function answer(JobFile $job, JobFiles $files): int
+    {
+        $circuit = $this->plan($job)->circuit();
+        $call = $this->callNamed($this->option('call'), $job);
+        $fault = $this->fault($files, $circuit, $this->option('fault'));
+        $point = $circuit->operate(FaultedCall::setup($circuit, $call, $fault));
+        $this->output->write(SpiceDeck::write($point->netlist, trim("{$job->site}, {$call->label()}, ".($fault->title ?? ''), ', '))['deck']);
+
+        return self::ANSWERED;
+    }
+}

@@ -1,0 +1,258 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Bench;
+
+use Unionbit\Core\Call\CallName;
+use Unionbit\Core\Circuit\Circuit;
+use Unionbit\Core\Circuit\Edit\Closed;
+use Unionbit\Core\Circuit\Edit\Opened;
+use Unionbit\Core\Circuit\OperatingPoint;
+use Unionbit\Core\Circuit\Setup;
+use Unionbit\Core\Fault\Fault;
+use Unionbit\Core\Fault\FaultedCall;
+use Unionbit\Core\Fault\Observables;
+use Unionbit\Core\Terminal\TerminalName;
+use Unionbit\Core\Thermostat\PowerKind;
+
+/**
+ * A house in simulated seconds: the thermostat's boot and minimum off, coils, contacts that follow after their delay,
+ * sequencers and blower delays, fuses that warm up and open, a float that rises. Deterministic from a seed, which
+ * picks where in its limits the fuse lies and how long the boot takes. Everything here is simulated.
+ */
+final class TimeMachine
+{
+    private const BOOT_SECONDS = [10, 60];
+
+    /** @var array<string, int> since when a driver is in, by load */
+    private array $since = [];
+
+    /** @var list<string> */
+    private array $in = [];
+
+    /** @var array<string, float> share of its opening time that a fuse has used up, by transformer */
+    private array $heat = [];
+
+    /** @var array<string, true> */
+    private array $open = [];
+
+    private int $bootedAt;
+
+    private int $compressorFreeAt;
+
+    private bool $calling = false;
+
+    /** @var array<string, int> since when an observable has been asked to change */
+    private array $asked = [];
+
+    /** @var array<string, bool> */
+    private array $seen = [];
+
+    /** @var list<array{t: int, what: string}> */
+    private array $events = [];
+
+    private readonly float $fuseWhere;
+
+    private readonly int $bootSeconds;
+
+    public function __construct(private readonly Circuit $circuit, private readonly ?Fault $fault = null, int $seed = 1, private readonly ?int $floatAt = null)
+    {
+        $this->fuseWhere = (($seed * 1103515245 + 12345) % 2147483648) / 2147483648;
+        $this->bootSeconds = self::BOOT_SECONDS[0] + ($seed * 7919) % (self::BOOT_SECONDS[1] - self::BOOT_SECONDS[0]);
+        $needsBoot = $circuit->profile->power === PowerKind::Common;
+        $this->bootedAt = $needsBoot ? $this->bootSeconds : 0;
+        $this->compressorFreeAt = $this->off();
+    }
+
+    /**
+     * Runs a call for so many seconds from power-on and returns what happened, in order.
+     *
+     * @return list<array{t: int, what: string}>
+     */
+    public function run(CallName $call, int $seconds, int $callAt = 0, ?int $callEndsAt = null): array
+    {
+        $this->note(0, 'power on');
+        for ($t = 0; $t <= $seconds; $t++) {
+            $asked = $t >= $callAt && ($callEndsAt === null || $t < $callEndsAt);
+            $this->second($t, $asked ? $call : CallName::Idle);
+        }
+
+        return $this->events;
+    }
+
+    private function second(int $t, CallName $call): void
+    {
+        $point = $this->circuit->operateFrom($this->setup($t, $call), $this->in);
+        $this->thermostat($t, $call, $point);
+        $this->fuses($t, $point);
+        $this->loads($t, $point);
+        $this->watch($t, $point);
+    }
+
+    private function setup(int $t, CallName $call): Setup
+    {
+        $setup = FaultedCall::setup($this->circuit, $call, $this->fault);
+        $closed = $t < $this->bootedAt ? [] : array_values(array_filter($setup->closed, fn (string $printed): bool => $t >= $this->compressorFreeAt || ! $this->isCompressor($printed)));
+        $this->calls($t, $closed, $setup->closed);
+        $timed = Setup::calling(...$closed)->inMode($call->mode())->with(...$setup->edits)->withSlowFuse();
+        foreach ($this->circuit->installation->loads() as $load) {
+            foreach ($load->drives as $contact) {
+                $in = isset($this->since[$load->id]) && $t - $this->since[$load->id] >= $contact->delaySeconds;
+                if (! $in && ! $this->isFaulted($contact->id)) {
+                    $timed = $timed->with($contact->normallyClosed ? new Closed($contact->id) : new Opened($contact->id));
+                }
+            }
+        }
+        foreach ($this->open as $transformer => $_) {
+            $timed = $timed->with(new Opened("{$transformer}.fuse"));
+        }
+        if ($this->floatAt !== null && $t >= $this->floatAt) {
+            foreach ($this->circuit->installation->facts->safety as $device) {
+                foreach (array_keys($this->circuit->netlist(Setup::calling())->elements) as $id) {
+                    $timed = $id === $device->id || str_starts_with($id, "{$device->id}.") ? $timed->with(new Opened($id)) : $timed;
+                }
+            }
+        }
+
+        return $timed;
+    }
+
+    /**
+     * @param  list<string>  $closed
+     * @param  list<string>  $wanted
+     */
+    private function calls(int $t, array $closed, array $wanted): void
+    {
+        $compressor = array_filter($closed, $this->isCompressor(...)) !== [];
+        if ($this->calling && ! $compressor) {
+            $this->compressorFreeAt = $t + $this->off();
+        }
+        $this->calling = $compressor;
+        $key = implode(' ', $closed);
+        $this->change($t, 'closed', $key, $closed === [] ? ($wanted === [] ? 'the thermostat closes nothing' : 'the thermostat waits, closes nothing') : 'the thermostat closes '.implode(', ', $closed));
+    }
+
+    private function thermostat(int $t, CallName $call, OperatingPoint $point): void
+    {
+        if ($this->circuit->profile->power !== PowerKind::Common) {
+            return;
+        }
+        if (! $point->thermostatUp) {
+            if ($t >= $this->bootedAt) {
+                $this->note($t, 'the thermostat blanks, under 16 V');
+            }
+            $this->bootedAt = $t + 1 + $this->bootSeconds;
+            $this->compressorFreeAt = $this->bootedAt + $this->off();
+        } elseif ($t === $this->bootedAt && $t > 0) {
+            $this->note($t, 'the thermostat has started');
+        }
+    }
+
+    private function fuses(int $t, OperatingPoint $point): void
+    {
+        foreach ($this->circuit->installation->transformers() as $transformer) {
+            if ($transformer->fuseAmps === null || isset($this->open[$transformer->id])) {
+                continue;
+            }
+            $amps = $point->sourceAmps($transformer->id);
+            $time = FuseCurve::seconds($amps / $transformer->fuseAmps, $this->fuseWhere);
+            $this->heat[$transformer->id] = $time === null ? 0.0 : ($this->heat[$transformer->id] ?? 0.0) + 1.0 / $time;
+            if ($this->heat[$transformer->id] >= 1.0) {
+                $this->open[$transformer->id] = true;
+                $this->note($t, sprintf('the %g A fuse opens at %.1f A', $transformer->fuseAmps, $amps));
+            } elseif ($amps * 24.0 > 1.1 * $transformer->ratingVa) {
+                $this->change($t, "load.{$transformer->id}", 'over', sprintf('the transformer gives %.1f A, over its %g VA', $amps, $transformer->ratingVa));
+            }
+        }
+    }
+
+    private function loads(int $t, OperatingPoint $point): void
+    {
+        $this->in = $point->pulledIn();
+        foreach ($this->circuit->installation->loads() as $load) {
+            if (! $load->kind->hasState()) {
+                continue;
+            }
+            $in = in_array($load->id, $this->in, true);
+            if ($in) {
+                $this->since[$load->id] ??= $t;
+            } else {
+                unset($this->since[$load->id]);
+            }
+            $this->change($t, "coil.{$load->id}", $point->loads[$load->id]->value, "{$load->label} {$point->loads[$load->id]->label()}", quiet: ! $in && $t === 0);
+        }
+    }
+
+    /** What is seen follows its coil after the delays of motors and heaters. */
+    private function watch(int $t, OperatingPoint $point): void
+    {
+        $delays = $this->circuit->installation->archetype->delays;
+        $now = Observables::of($this->circuit, $point, $this->fault);
+        foreach ($now as $name => $on) {
+            $before = $this->seen[$name] ?? false;
+            if ($on === $before) {
+                unset($this->asked[$name]);
+
+                continue;
+            }
+            $this->asked[$name] ??= $t;
+            $delay = match (true) {
+                $name === 'blower' && $on => $this->blowerDelay($point, $now['burner'] ?? false),
+                $name === 'blower' => $delays['blower-off'] ?? 0,
+                str_starts_with($name, 'strip') => $delays[$on ? 'sequencer-on' : 'sequencer-off'] ?? 0,
+                default => 0,
+            };
+            if ($t - $this->asked[$name] >= $delay) {
+                $this->seen[$name] = $on;
+                unset($this->asked[$name]);
+                $this->note($t, str_replace('-', ' ', $name).($on ? ' on' : ' off'));
+            }
+        }
+    }
+
+    /** The board starts the blower by itself after the burner; the motor of a cooling call may have a delay too. */
+    private function blowerDelay(OperatingPoint $point, bool $burner): int
+    {
+        $delays = $this->circuit->installation->archetype->delays;
+
+        return match (true) {
+            $burner && ! in_array('blower-relay', $this->in, true) => $delays['blower-on-heat'] ?? 0,
+            in_array('contactor', $point->pulledIn(), true) => $delays['blower-on-cool'] ?? 0,
+            default => 0,
+        };
+    }
+
+    private function isCompressor(string $printed): bool
+    {
+        return in_array($this->circuit->profile->terminal($printed)?->name, [TerminalName::Y1, TerminalName::Y2], true);
+    }
+
+    private function isFaulted(string $contact): bool
+    {
+        return $this->fault !== null && str_ends_with($this->fault->id, ":{$contact}");
+    }
+
+    private function off(): int
+    {
+        return $this->circuit->installation->archetype->delays['compressor-off'] ?? 0;
+    }
+
+    /** @var array<string, string> */
+    private array $last = [];
+
+    private function change(int $t, string $key, string $value, string $what, bool $quiet = false): void
+    {
+        if (($this->last[$key] ?? null) !== $value) {
+            $this->last[$key] = $value;
+            if (! $quiet) {
+                $this->note($t, $what);
+            }
+        }
+    }
+
+    private function note(int $t, string $what): void
+    {
+        $this->events[] = ['t' => $t, 'what' => $what];
+    }
+}

@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Planning;
+
+use Unionbit\Core\Equipment\Archetype;
+use Unionbit\Core\InvalidData;
+use Unionbit\Core\Job\Installation;
+use Unionbit\Core\Job\SurveyFile;
+use Unionbit\Core\Node;
+use Unionbit\Core\Thermostat\Profile;
+use Unionbit\Core\Thermostat\ProfileReader;
+
+/**
+ * The job file: one house with its survey, and the thermostat and landing once they are chosen. Version 1. Whatever
+ * is wrong is reported with its JSON pointer, its value and what is allowed.
+ */
+final readonly class JobFile
+{
+    public const VERSION = 1;
+
+    private function __construct(
+        public string $site,
+        public string $address,
+        public string $kind,
+        public Installation $installation,
+        public ?Plan $plan,
+    ) {
+    }
+
+    /**
+     * @param  callable(string): ?Archetype  $archetypes  an archetype of the catalogue by id
+     * @param  callable(string): ?Profile  $profiles  a profile of the catalogue by id
+     * @param  array{archetypes: list<string>, profiles: list<string>}  $known  ids, for messages
+     *
+     * @throws InvalidData
+     */
+    public static function read(mixed $json, callable $archetypes, callable $profiles, array $known): self
+    {
+        $node = Node::root($json);
+        if ($node->int('unionbit') !== self::VERSION) {
+            throw InvalidData::notAllowed('/unionbit', $node->int('unionbit'), 'version '.self::VERSION);
+        }
+        $id = $node->at('survey')->string('archetype');
+        $archetype = $archetypes($id) ?? throw InvalidData::notAllowed('/survey/archetype', $id, implode(', ', $known['archetypes']));
+        $house = SurveyFile::read($node->value('survey'), $archetype, '/survey');
+
+        return new self($node->string('site'), $node->string('address', ''), $node->string('kind', 'replacement'), $house, self::plan($node, $house, $profiles, $known['profiles']));
+    }
+
+    /** @return array<string, mixed> */
+    public static function write(string $site, string $address, string $kind, Installation $installation, ?Plan $plan): array
+    {
+        return [
+            'unionbit' => self::VERSION, 'site' => $site, 'address' => $address, 'kind' => $kind, 'survey' => SurveyFile::write($installation),
+            ...($plan === null ? [] : ['thermostat' => $plan->profile->id, 'plan' => PlanFile::write($plan)]),
+        ];
+    }
+
+    /**
+     * @param  callable(string): ?Profile  $profiles
+     * @param  list<string>  $known
+     */
+    private static function plan(Node $node, Installation $house, callable $profiles, array $known): ?Plan
+    {
+        if (! $node->has('thermostat')) {
+            return null;
+        }
+        $thermostat = $node->value('thermostat');
+        $profile = is_string($thermostat) ? ($profiles($thermostat) ?? throw InvalidData::notAllowed('/thermostat', $thermostat, implode(', ', $known).', or a profile of your own')) : ProfileReader::read($thermostat);
+
+        return $node->has('plan') ? PlanFile::read($node->value('plan'), $house, $profile, '/plan') : new Plan($house, $profile, LetterToLetter::landing($house, $profile));
+    }
+}

@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+use Unionbit\Core\Circuit\Circuit;
+use Unionbit\Core\Circuit\Meter;
+use Unionbit\Core\Circuit\Setup;
+use Unionbit\Core\Job\ExampleHouse;
+use Unionbit\Core\Job\Facts;
+use Unionbit\Core\Job\Installation;
+use Unionbit\Core\Planning\LetterToLetter;
+use Unionbit\Core\Tests\Support\House;
+
+function twoSupplies(bool $bonded, string $phase, bool $link = false): Circuit
+{
+    $example = ExampleHouse::of(House::archetype('boiler-zone-valve-1c'));
+    $house = new Installation($example->archetype, new Facts(lineVolts: 120.0, tapVolts: 120.0, commonBonded: $bonded, secondBonded: $bonded, secondPhase: $phase), $example->cables);
+    $profile = House::profile('c-powered-3h-2c');
+
+    return new Circuit($house, $profile, LetterToLetter::landing($house, $profile)->withLink($link));
+}
+
+it('reads between two hots what phase and bonding make of it', function (bool $bonded, string $phase, ?float $volts): void {
+    $reading = (new Meter(twoSupplies($bonded, $phase)))->volts(Setup::calling(), 'wall.Rc', 'wall.Rh');
+
+    expect($reading->floating)->toBe($volts === null)->and($volts === null || abs((float) $reading->nominal - $volts) < 1.5)->toBeTrue();
+})->with([
+    'two floating secondaries: no defined voltage' => [false, 'in', null],
+    'bonded in phase' => [true, 'in', 0.0],
+    'bonded out of phase: about 53 V' => [true, 'out', 53.0],
+]);
+
+it('lets some eleven amperes flow when out-of-phase supplies are linked', function (): void {
+    $point = twoSupplies(true, 'out', link: true)->operate(Setup::calling()->withSlowFuse());
+
+    expect($point->sourceAmps('T1'))->toBeGreaterThan(10.0)->toBeLessThan(16.5);
+});
+
+it('shows nothing measurable when two floating supplies are tied', function (): void {
+    $tied = twoSupplies(false, 'in', link: true);
+    $apart = twoSupplies(false, 'in');
+    foreach ([['wall.Rc', 'wall.C'], ['wall.Rh', 'indoor.CH']] as [$a, $b]) {
+        expect((new Meter($tied))->nominalVolts(Setup::calling(), $a, $b))->toEqualWithDelta((float) (new Meter($apart))->nominalVolts(Setup::calling(), $a, $b), 0.001);
+    }
+    expect($tied->operate(Setup::calling('Y1', 'G'))->pulledIn())->toEqualCanonicalizing(['contactor', 'blower-relay']);
+});
+
+it('starves a power-sharing thermostat at a board input and gives the input a phantom call', function (string $archetype, bool $phantom): void {
+    $plan = House::example($archetype, 'power-sharing-1h-1c');
+    $point = $plan->circuit()->operate(Setup::calling());
+
+    expect($point->pulledIn() !== [])->toBe($phantom);
+})->with([
+    'through an idle contactor coil: fine' => ['furnace-gas-1h-1c', false],
+    'through an electronic input: a phantom call' => ['communicating-converted-2c', true],
+]);
+
+it('leaks through an open solid-state output: nothing into an input, nearly everything onto a lifted conductor', function (): void {
+    $circuit = House::example('furnace-gas-1h-1c', 'solid-state-1h-1c')->circuit();
+
+    expect((new Meter($circuit))->nominalVolts(Setup::calling(), 'wall.W', 'wall.C'))->toEqualWithDelta(1.1, 0.2)
+        ->and((new Meter($circuit))->nominalVolts(Setup::calling()->lifting('A2.near'), 'wall.W', 'wall.C'))->toBeGreaterThan(25.0);
+});

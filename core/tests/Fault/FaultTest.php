@@ -1,0 +1,95 @@
+<?php
+
+declare(strict_types=1);
+
+use Unionbit\Core\Call\CallName;
+use Unionbit\Core\Call\CallTable;
+use Unionbit\Core\Circuit\LoadState;
+use Unionbit\Core\Circuit\Network;
+use Unionbit\Core\Fault\FaultedCall;
+use Unionbit\Core\Fault\Observables;
+use Unionbit\Core\Tests\Support\House;
+
+it('shows what the trade sees', function (string $archetype, string $id, string $call, array $seen): void {
+    $plan = House::example($archetype);
+    $circuit = $plan->circuit();
+    $fault = House::fault($plan, $id);
+    $point = $circuit->operate(FaultedCall::setup($circuit, CallName::from($call), $fault));
+
+    expect(array_intersect_key(Observables::of($circuit, $point, $fault), $seen))->toEqual($seen);
+})->with([
+    'no line' => ['furnace-gas-1h-1c', 'no-line:T1', 'fan', ['blower' => false, 'display' => false, 'board-lamp' => false]],
+    'fuse blown' => ['furnace-gas-1h-1c', 'fuse-blown:T1.fuse', 'cool-1', ['outdoor-unit' => false, 'display' => false]],
+    'Y open: fan runs, no cooling' => ['furnace-gas-1h-1c', 'conductor-open:A4.h1', 'cool-1', ['blower' => true, 'outdoor-unit' => false]],
+    'R touches G: blower without a call' => ['furnace-gas-1h-1c', 'conductors-touch:A1~A3', 'idle', ['blower' => true]],
+    'pressure switch open' => ['furnace-gas-1h-2c', 'pressure-open:pressure', 'cool-1', ['blower' => true, 'outdoor-unit' => false]],
+    'limit open: no heat, the board blows' => ['furnace-gas-1h-1c', 'limit-open:limit', 'heat-1', ['burner' => false, 'blower' => true]],
+    'ignition lockout' => ['furnace-gas-1h-1c', 'ignition-lockout:valve-contact', 'heat-1', ['burner' => false]],
+    'welded contactor runs at rest' => ['furnace-gas-1h-1c', 'contactor-welded', 'idle', ['outdoor-unit' => true]],
+    'outdoor power off' => ['furnace-gas-1h-1c', 'outdoor-power-off', 'cool-1', ['outdoor-unit' => false, 'blower' => true]],
+    'valve reversed in the menu' => ['heat-pump-o-1c-1aux', 'valve-reversed', 'cool-1', ['valve' => false, 'outdoor-unit' => true]],
+    'heat pump set conventional' => ['heat-pump-o-1c-1aux', 'wrong-type', 'cool-1', ['valve' => false, 'outdoor-unit' => true]],
+    'electric heat without fan' => ['air-handler-electric-1h-1c', 'fan-setting', 'heat-1', ['strip' => true, 'blower' => false]],
+    'defrost without its W' => ['heat-pump-o-1c-1aux', 'defrost-w-open:defrost-w', 'defrost', ['strip' => false, 'valve' => true]],
+    'end switch' => ['boiler-zone-valve-1c', 'end-switch-open:end-switch', 'heat-1', ['zone-valve' => true, 'boiler' => false]],
+    'stuck valve: coil good' => ['heat-pump-o-1c-1aux', 'valve-stuck:valve', 'cool-1', ['valve' => false, 'outdoor-unit' => true]],
+    'Y and G swapped at the board: fan starts the compressor' => ['furnace-gas-1h-1c', 'swapped-board:A3~A4', 'fan', ['outdoor-unit' => true, 'blower' => false]],
+]);
+
+it('opens the fuse where a short comes with its call, and not before', function (string $id, string $quiet, string $blows): void {
+    $plan = House::example('furnace-gas-1h-1c');
+    $circuit = $plan->circuit();
+    $fault = House::fault($plan, $id);
+
+    expect($circuit->operate(FaultedCall::setup($circuit, CallName::from($quiet), $fault))->openFuses)->toBe([])
+        ->and($circuit->operate(FaultedCall::setup($circuit, CallName::from($blows), $fault))->openFuses)->toBe(['T1']);
+})->with([
+    'contactor coil shorted' => ['contactor-shorted:contactor', 'fan', 'cool-1'],
+    'Y touches C' => ['conductors-touch:A4~A5', 'fan', 'cool-1'],
+    'gas valve shorted, only once ignition calls it' => ['gas-valve-shorted:gas-valve', 'cool-1', 'heat-1'],
+    'Y on the cabinet, common bonded' => ['conductor-cabinet:A4', 'heat-1', 'cool-1'],
+]);
+
+it('has shorted turns that read nearly good ohms and never pull', function (): void {
+    $plan = House::example('furnace-gas-1h-1c');
+    $circuit = $plan->circuit();
+    $point = $circuit->operate(FaultedCall::setup($circuit, CallName::Cool1, House::fault($plan, 'contactor-turns:contactor')));
+
+    expect($point->loads['contactor'])->not->toBe(LoadState::PulledIn)
+        ->and($point->netlist->element('contactor')->dcOhms)->toEqualWithDelta(0.85 * 13.0, 0.01)
+        ->and($point->phasors->amps($point->netlist->element('contactor')))->toBeGreaterThan(2.0);
+});
+
+it('applies every entry of the catalogue to some house, and solves every fault of every archetype', function (): void {
+    $met = [];
+    foreach (House::ids('equipment') as $archetype) {
+        $plan = House::example($archetype);
+        $circuit = $plan->circuit();
+        $calls = CallTable::needed($plan->installation->archetype)->calls();
+        foreach (House::faults()->of($circuit) as $index => $fault) {
+            $met[$fault->entry] = true;
+            $circuit->operate(FaultedCall::setup($circuit, $calls[$index % count($calls)], $fault));
+            expect($fault->title)->not->toBe('');
+        }
+    }
+    // A float switch is not part of an archetype: the survey adds it.
+    expect(array_values(array_diff(House::faults()->ids(), array_keys($met))))->toBe(['float-open']);
+});
+
+it('gives with updates of one factorisation what a new factorisation gives', function (string $archetype): void {
+    $plan = House::example($archetype);
+    $circuit = $plan->circuit();
+    $calls = CallTable::needed($plan->installation->archetype)->calls();
+    foreach (House::faults()->of($circuit) as $index => $fault) {
+        if ($index % 5 !== 0) {
+            continue;
+        }
+        $point = $circuit->operate(FaultedCall::setup($circuit, $calls[$index % count($calls)], $fault));
+        $anew = Network::ac($point->netlist)->solve();
+        foreach ($point->netlist->elements as $element) {
+            if (! $element->isOpen()) {
+                expect(abs($point->phasors->magnitude($element->a, $element->b) - $anew->magnitude($element->a, $element->b)))->toBeLessThan(1e-4, "{$fault->id}: {$element->id}");
+            }
+        }
+    }
+})->with(['dual-fuel-o-2c-2h', 'boiler-zone-valve-1c', 'heat-pump-b-2c-2aux']);

@@ -1,0 +1,111 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Support\JobFiles;
+use Illuminate\Support\Facades\Artisan;
+use Opis\JsonSchema\Errors\ErrorFormatter;
+use Opis\JsonSchema\Validator;
+use Unionbit\Core\InvalidData;
+use Unionbit\Core\Planning\JobFile;
+use Unionbit\Core\Planning\Simulation;
+
+/** @return array{int, string} exit code and output */
+function artisan(string $command): array
+{
+    $exit = Artisan::call($command);
+
+    return [$exit, Artisan::output()];
+}
+
+$example = static fn (string $id): string => base_path("docs/examples/{$id}.json");
+
+it('ships an example of every archetype that fits the schema, is what the command prints, and is proved', function (): void {
+    foreach (app(App\Support\Catalog::class)->ids('equipment') as $id) {
+        $path = base_path("docs/examples/{$id}.json");
+        $result = (new Validator)->validate(json_decode((string) file_get_contents($path)), (string) file_get_contents(base_path('docs/job-file.schema.json')));
+        expect($result->isValid() ? [] : (new ErrorFormatter)->format($result->error()))->toBe([], $id);
+        [$exit, $printed] = artisan("unionbit:example {$id}");
+        expect($exit)->toBe(0)->and(trim($printed))->toBe(trim((string) file_get_contents($path)));
+        $job = app(JobFiles::class)->read($path);
+        $plan = $job->plan ?? throw new LogicException("{$id} has no plan");
+        expect(array_filter(Simulation::prove($plan), static fn ($p): bool => ! $p->isProved()))->toBe([], $id);
+        expect(JobFile::write($job->site, $job->address, $job->kind, $job->installation, $plan))->toEqual(json_decode((string) file_get_contents($path), true));
+    }
+});
+
+it('answers for calls, expectations, time and SPICE, with its exit codes', function () use ($example): void {
+    [$exit, $calls] = artisan('unionbit:calls '.$example('dual-fuel-o-2c-2h'));
+    expect($exit)->toBe(0)->and(array_column(json_decode($calls, true), 'call'))->toContain('furnace-2', 'defrost');
+
+    [$exit, $reading] = artisan('unionbit:expect '.$example('furnace-gas-1h-1c').' --call=cool-1 --from=wall.Rc --to=wall.Y1 --fault=switch-open:switch.Y1');
+    expect($exit)->toBe(0)->and(json_decode($reading, true)['reason'])->toContain('Y1 switch is open, with the full voltage across it')->and(json_decode($reading, true)['observables']['outdoor-unit'])->toBeFalse();
+
+    [$exit, $ohms] = artisan('unionbit:expect '.$example('furnace-gas-1h-1c').' --mode=O --from=A4.near --to=wall.C --lift=A4.near');
+    expect($exit)->toBe(0)->and(json_decode($ohms, true)['nominal'])->toEqualWithDelta(14.1, 0.3);
+
+    [$exit, $jumped] = artisan('unionbit:expect '.$example('furnace-gas-1h-1c').' --face-off --jumper=wall.Rc-wall.G --from=indoor.G --to=indoor.C');
+    expect($exit)->toBe(0)->and(json_decode($jumped, true)['nominal'])->toBeGreaterThan(24.0)->and(json_decode($jumped, true)['observables']['blower'])->toBeTrue();
+
+    [$exit, $run] = artisan('unionbit:run '.$example('air-handler-electric-1h-1c').' --call=heat-1 --seconds=200 --seed=3');
+    expect($exit)->toBe(0)->and(array_column(json_decode($run, true), 'what'))->toContain('strip on', 'blower on');
+
+    [$exit, $deck] = artisan('unionbit:spice '.$example('heat-pump-o-1c-1aux').' --call=defrost');
+    expect($exit)->toBe(0)->and($deck)->toStartWith('* Example:')->toContain('.end', "defrost relay's W contact");
+
+    [$exit] = artisan('unionbit:expect '.$example('furnace-gas-1h-1c').' --mode=A --from=wall.Rc');
+    expect($exit)->toBe(1, 'a clamp round a screw is refused');
+});
+
+it('says what cannot be used, with exit code 2', function (string $command) use ($example): void {
+    expect(artisan(str_replace('JOB', $example('furnace-gas-1h-1c'), $command))[0])->toBe(2);
+})->with([
+    'no file' => ['unionbit:calls /nowhere.json'],
+    'no such call' => ['unionbit:spice JOB --call=emergency'],
+    'no such fault' => ['unionbit:spice JOB --fault=gremlins'],
+    'no such point' => ['unionbit:expect JOB --from=wall.Q --to=indoor.C'],
+    'no such mode' => ['unionbit:expect JOB --mode=Z --from=wall.Rc --to=indoor.C'],
+    'seconds' => ['unionbit:run JOB --seconds=long'],
+    'no such archetype' => ['unionbit:example steam-engine'],
+]);
+
+it('names the pointer, the value and what is allowed of a broken job file', function (callable $break, string $pointer, string $says) use ($example): void {
+    $file = json_decode((string) file_get_contents($example('heat-pump-o-1c-1aux')), true);
+    $broken = $break($file);
+
+    expect(fn () => app(JobFiles::class)->parse($broken))->toThrow(fn (InvalidData $problem) => expect($problem->pointer)->toBe($pointer)->and($problem->getMessage())->toContain($says));
+})->with([
+    'version' => [fn (array $f) => ['unionbit' => 7] + $f, '/unionbit', 'version 1'],
+    'archetype' => [function (array $f) {
+        $f['survey']['archetype'] = 'steam';
+
+        return $f;
+    }, '/survey/archetype', 'allowed: air-handler-cool-1c'],
+    'colour' => [function (array $f) {
+        $f['survey']['cables'][0]['conductors'][3]['colour'] = 'mauve';
+
+        return $f;
+    }, '/survey/cables/0/conductors/3/colour', 'is "mauve"; allowed: red, white'],
+    'twice the same number' => [function (array $f) {
+        $f['survey']['cables'][0]['conductors'][3]['number'] = 1;
+
+        return $f;
+    }, '/survey/cables/0/conductors/3/number', 'no other conductor'],
+    'feet' => [function (array $f) {
+        $f['survey']['cables'][1]['feet'] = -3;
+
+        return $f;
+    }, '/survey/cables/1/feet', 'from 1 to 1000'],
+    'missing end' => [function (array $f) {
+        unset($f['survey']['cables'][0]['conductors'][0]['far']);
+
+        return $f;
+    }, '/survey/cables/0/conductors/0/far', 'missing'],
+    'thermostat' => [fn (array $f) => ['thermostat' => 'none-such'] + $f, '/thermostat', 'profile of your own'],
+    'plan end' => [function (array $f) {
+        $f['plan']['wall']['1']['state'] = 'glued';
+
+        return $f;
+    }, '/plan/wall/1/state', 'landed, spare, capped'],
+    'not an object' => [fn () => 'house', '/unionbit', 'missing'],
+]);
