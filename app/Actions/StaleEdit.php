@@ -7,11 +7,12 @@ namespace App\Actions;
 use App\Models\Job;
 use App\Models\JobRevision;
 use Exception;
+use Illuminate\Contracts\Debug\ShouldntReport;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 
 /** Somebody else changed the job meanwhile: nothing is written, both sides are told. */
-final class StaleEdit extends Exception
+final class StaleEdit extends Exception implements ShouldntReport
 {
     public function __construct(private readonly Job $job, private readonly int $yours)
     {

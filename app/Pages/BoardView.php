@@ -153,6 +153,8 @@ final readonly class BoardView
             }
         }
 
+        usort($stubs, static fn (array $a, array $b): int => $b['hot'] <=> $a['hot']);
+
         return $stubs;
     }
 

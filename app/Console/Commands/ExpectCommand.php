@@ -16,7 +16,7 @@ use Unionbit\Core\Planning\JobFile;
 
 final class ExpectCommand extends JobCommand
 {
-    protected $signature = 'unionbit:expect {job : a job file} {--call=idle} {--mode=V : V, O, A or B} {--from= : a point, as wall.Y1, indoor.C or A4.near} {--to=}
+    protected $signature = 'unionbit:expect {job : a job file} {--call=idle} {--mode=V : V, O, A, B or N (non-contact)} {--from= : a point, as wall.Y1, indoor.C or A4.near} {--to=}
         {--jumper=* : A-B, two points joined} {--lift=* : a conductor end lifted, as A4.near} {--fault= : one fault of the catalogue} {--face-off} {--table}';
 
     protected $description = 'What a meter will show between two points of a house, in which band, and why';
@@ -27,7 +27,7 @@ final class ExpectCommand extends JobCommand
         $name = $this->option('mode');
         $mode = is_string($name) ? MeterMode::tryFrom($name) : null;
         if ($mode === null) {
-            throw InvalidData::notAllowed('--mode', $name, 'V, O, A, B');
+            throw InvalidData::notAllowed('--mode', $name, 'V, O, A, B, N');
         }
         $fault = $this->fault($files, $circuit, $this->option('fault'));
         $off = $mode === MeterMode::Ohms || $mode === MeterMode::Beep;

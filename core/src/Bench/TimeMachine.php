@@ -25,6 +25,12 @@ final class TimeMachine
 {
     private const BOOT_SECONDS = [10, 60];
 
+    /** An intermittent fault is there for half of each such period, in simulated seconds. */
+    private const INTERMITTENT_SECONDS = 90;
+
+    /** A power-sharing thermostat runs this long on its charge, and needs a tenth of it before it starts again. */
+    private const CHARGE_SECONDS = 7200;
+
     /** @var array<string, int> since when a driver is in, by load */
     private array $since = [];
 
@@ -52,6 +58,10 @@ final class TimeMachine
     /** @var list<array{t: int, what: string}> */
     private array $events = [];
 
+    private int $charge = self::CHARGE_SECONDS;
+
+    private readonly int $phase;
+
     private readonly float $fuseWhere;
 
     private readonly int $bootSeconds;
@@ -59,6 +69,7 @@ final class TimeMachine
     public function __construct(private readonly Circuit $circuit, private readonly ?Fault $fault = null, int $seed = 1, private readonly ?int $floatAt = null)
     {
         $this->fuseWhere = (($seed * 1103515245 + 12345) % 2147483648) / 2147483648;
+        $this->phase = ($seed * 37) % self::INTERMITTENT_SECONDS;
         $this->bootSeconds = self::BOOT_SECONDS[0] + ($seed * 7919) % (self::BOOT_SECONDS[1] - self::BOOT_SECONDS[0]);
         $needsBoot = $circuit->profile->power === PowerKind::Common;
         $this->bootedAt = $needsBoot ? $this->bootSeconds : 0;
@@ -92,7 +103,7 @@ final class TimeMachine
 
     private function setup(int $t, CallName $call): Setup
     {
-        $setup = FaultedCall::setup($this->circuit, $call, $this->fault);
+        $setup = FaultedCall::setup($this->circuit, $call, $this->isThere($t) ? $this->fault : null);
         $closed = $t < $this->bootedAt ? [] : array_values(array_filter($setup->closed, fn (string $printed): bool => $t >= $this->compressorFreeAt || ! $this->isCompressor($printed)));
         $this->calls($t, $closed, $setup->closed);
         $timed = Setup::calling(...$closed)->inMode($call->mode())->with(...$setup->edits)->withSlowFuse();
@@ -135,6 +146,9 @@ final class TimeMachine
 
     private function thermostat(int $t, CallName $call, OperatingPoint $point): void
     {
+        if ($this->circuit->profile->power === PowerKind::Shared) {
+            $this->charge($t, $point);
+        }
         if ($this->circuit->profile->power !== PowerKind::Common) {
             return;
         }
@@ -147,6 +161,26 @@ final class TimeMachine
         } elseif ($t === $this->bootedAt && $t > 0) {
             $this->note($t, 'the thermostat has started');
         }
+    }
+
+    /** It charges through an idle load, and lives on what it has while that call is on or its way is broken. */
+    private function charge(int $t, OperatingPoint $point): void
+    {
+        $electronics = $point->netlist->elements['thermostat.electronics'] ?? null;
+        $fed = $electronics !== null && $point->phasors->magnitude($electronics->a, $electronics->b) >= Circuit::BLANK_VOLTS;
+        $this->charge = max(0, min(self::CHARGE_SECONDS, $this->charge + ($fed ? 1 : -1)));
+        if ($this->charge === 0 && $t >= $this->bootedAt) {
+            $this->note($t, 'the thermostat has used up its charge');
+            $this->bootedAt = PHP_INT_MAX;
+        } elseif ($this->bootedAt === PHP_INT_MAX && $this->charge >= self::CHARGE_SECONDS / 10) {
+            $this->bootedAt = $t + 1;
+            $this->note($t, 'the thermostat has recharged and starts');
+        }
+    }
+
+    private function isThere(int $t): bool
+    {
+        return $this->fault === null || ! $this->fault->intermittent || ($t + $this->phase) % self::INTERMITTENT_SECONDS < self::INTERMITTENT_SECONDS / 2;
     }
 
     private function fuses(int $t, OperatingPoint $point): void

@@ -25,10 +25,9 @@ final readonly class CallTable
     /** What the equipment needs for each of its calls. */
     public static function needed(Archetype $archetype): self
     {
-        $fan = $archetype->terminalNamed(Place::Indoor, TerminalName::G) !== null;
         $pump = $archetype->heatPump;
         if ($pump === null) {
-            return new self(self::conventional($archetype->heatStages, $archetype->coolStages, $archetype->fanInHeat === 'thermostat', $fan));
+            return new self(self::conventional($archetype->heatStages, $archetype->coolStages, $archetype->fanInHeat === 'thermostat', self::hasFan($archetype)));
         }
         $rows = $archetype->system() === 'dual-fuel'
             ? self::dualFuel($archetype->coolStages, $archetype->heatStages, $pump->valve)
@@ -47,7 +46,7 @@ final readonly class CallTable
             $type === 'dual-fuel' && $profile->heatPump => self::dualFuel($cool, min(2, $archetype->heatStages ?? 1), $settings->valve),
             default => self::conventional(
                 $type === 'cool-only' ? 0 : min($profile->heatStages, 2, $archetype->heatStages ?? 2), $type === 'heat-only' ? 0 : $cool,
-                $settings->fanInHeat === 'thermostat', $profile->named(TerminalName::G) !== null,
+                $settings->fanInHeat === 'thermostat', $profile->named(TerminalName::G) !== null && ($archetype === null || self::hasFan($archetype)),
             ),
         };
 
@@ -80,6 +79,11 @@ final readonly class CallTable
         $screws = array_filter(array_map(static fn (TerminalName $name): ?PlateTerminal => $profile->serving($name), $this->closes($call)));
 
         return array_values(array_unique(array_map(static fn (PlateTerminal $t): string => $t->printed, $screws)));
+    }
+
+    private static function hasFan(Archetype $archetype): bool
+    {
+        return $archetype->terminalNamed(Place::Indoor, TerminalName::G) !== null;
     }
 
     private static function auxiliaryStages(Profile $profile, ?Archetype $archetype): int

@@ -127,7 +127,12 @@ final class Assembly
                 $this->points["{$id}.{$part}"] = new Point("{$id}.{$part}", $place, $name, null, $id, $place !== null);
             }
             $this->copper("{$id}.h1", ElementKind::Wire, "{$id}.near", "{$id}.mid", $half, $name, $id);
-            $this->copper("{$id}.h2", ElementKind::Wire, "{$id}.mid", "{$id}.far", $half, $name, $id);
+            $onward = "{$id}.mid";
+            if ($conductor->colourAfterSplice !== null) {
+                $onward = "{$id}.splice";
+                $this->copper("{$id}.splice.joint", ElementKind::Joint, "{$id}.mid", $onward, 2.0 * self::END_OHMS, "{$name} splice", $id);
+            }
+            $this->copper("{$id}.h2", ElementKind::Wire, $onward, "{$id}.far", $half, $name, $id);
             $this->land($cable->from, $this->nearEnd($cable, $conductor), "{$id}.near", $name, $id);
             $this->land($cable->to, $this->farEnd($cable, $conductor), "{$id}.far", $name, $id);
         }

@@ -231,7 +231,34 @@ final class Circuit
             }
         }
 
+        if ($this->joinsTransformers($point->netlist)) {
+            $notes[] = 'Two transformers are joined: one switched off is fed backwards and carries line voltage on its primary.';
+        }
+
         return new OperatingPoint($point->netlist, $point->network, $point->phasors, $loads, $point->loadVolts, $point->openFuses, $point->thermostatUp, $notes);
+    }
+
+    /** Hot to hot through copper alone. Where both secondaries float nothing measurable tells it: only this does (MR03). */
+    private function joinsTransformers(Netlist $netlist): bool
+    {
+        $transformers = $this->installation->archetype->transformers;
+        if (count($transformers) < 2) {
+            return false;
+        }
+
+        return isset($netlist->region($transformers[0]->hot, static fn (Element $e): bool => $e->kind->isCopper() && ! $e->isOpen())[$transformers[1]->hot]);
+    }
+
+    /**
+     * The state that the circuit would stay in if its loads were in already, where it differs from the one it reaches
+     * from rest: a coil that cannot pull in may still hold.
+     */
+    public function otherState(Setup $setup): ?OperatingPoint
+    {
+        $rest = $this->operate($setup);
+        $held = $this->operateFrom($setup, array_map(static fn (Load $load): string => $load->id, $this->installation->loads()));
+
+        return $held->pulledIn() === $rest->pulledIn() ? null : $held;
     }
 
     private function loadState(Load $load, CircuitState $state, float $volts, bool $cycling): LoadState

@@ -34,6 +34,7 @@ final readonly class Meter
             MeterMode::Volts => $this->volts($setup, $a, $b),
             MeterMode::Ohms, MeterMode::Beep => $this->ohms($setup, $a, $b, $mode),
             MeterMode::Amps => $this->amps($setup, $a),
+            MeterMode::NonContact => Expectation::refused($mode, $a, $b, 'A non-contact tester senses line voltage only: it says nothing at all about 24 V, and it never proves a circuit dead.'),
         };
     }
 
@@ -52,12 +53,26 @@ final readonly class Meter
             $values[] = $this->metered($this->circuit->operate($setup, $corner), $a, $b);
         }
         $path = Path::find($netlist, $nominal->network->probe($a, $b), $a, $b);
+        $notes = [...$nominal->notes, ...$this->otherState($setup, $nominal, $a, $b)];
 
         return new Expectation(
             MeterMode::Volts, $a, $b,
             max(0.0, min($values) * (1.0 - self::ACCURACY) - self::VOLT_FLOOR), $values[0], max($values) * (1.0 + self::ACCURACY) + self::VOLT_FLOOR,
-            false, false, Explanation::volts($nominal, $path, $a, $b), Explanation::steps($nominal, $path), $this->decider($path, $a, $b), null, $nominal->notes,
+            false, false, Explanation::volts($nominal, $path, $a, $b), Explanation::steps($nominal, $path), $this->decider($path, $a, $b), null, $notes,
         );
+    }
+
+    /** @return list<string> what it reads if a load that cannot pull in was in already */
+    private function otherState(Setup $setup, OperatingPoint $rest, string $a, string $b): array
+    {
+        $buzzing = array_filter($rest->loads, static fn (LoadState $state): bool => $state === LoadState::Buzzing);
+        $other = $buzzing === [] ? null : $this->circuit->otherState($setup);
+        if ($other === null) {
+            return [];
+        }
+        $names = array_map(static fn (string $id): string => $other->netlist->element($id)->label, array_values(array_intersect(array_map(strval(...), array_keys($buzzing)), $other->pulledIn())));
+
+        return $names === [] ? [] : [sprintf('Two stable states: if the %s was in already it stays in, and this reads %.1f V.', implode(' and ', $names), $this->metered($other, $a, $b))];
     }
 
     /** Nominal reading in volts; null where it floats. One solution, no band. */

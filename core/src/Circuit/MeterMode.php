@@ -11,11 +11,12 @@ enum MeterMode: string
     case Ohms = 'O';
     case Amps = 'A';
     case Beep = 'B';
+    case NonContact = 'N';
 
     public function unit(): string
     {
         return match ($this) {
-            self::Volts => 'V',
+            self::Volts, self::NonContact => 'V',
             self::Ohms, self::Beep => 'Ω',
             self::Amps => 'A',
         };
@@ -25,7 +26,7 @@ enum MeterMode: string
     public function ceiling(): float
     {
         return match ($this) {
-            self::Volts => 600.0,
+            self::Volts, self::NonContact => 600.0,
             self::Ohms, self::Beep => 1.0e8,
             self::Amps => 60.0,
         };

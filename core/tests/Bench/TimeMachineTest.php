@@ -81,3 +81,18 @@ it('stops what the float breaks, by itself or by its relay', function (array $de
     'in W: heating stops' => [['breaks' => ['W']], 'heat-1', 'burner off', false],
     'a relay in both' => [['breaks' => ['Y', 'W'], 'relay' => true], 'cool-1', 'outdoor unit off', false],
 ]);
+
+it('lets an intermittent fault come and go', function (): void {
+    $plan = House::example('furnace-gas-1h-1c');
+    $events = (new TimeMachine($plan->circuit(), House::fault($plan, 'conductor-intermittent:A3.h1'), 2))->run(CallName::Fan, 400);
+    $pulls = count(array_filter($events, static fn (array $e): bool => $e['what'] === 'blower relay pulled in'));
+
+    expect($pulls)->toBeGreaterThan(2);
+});
+
+it('lets a power-sharing thermostat live on its charge while its call is on', function (): void {
+    $first = firsts(new TimeMachine(House::example('furnace-gas-1h-1c', 'power-sharing-1h-1c')->circuit(), seed: 4), CallName::Cool1, 9000);
+
+    expect($first['the thermostat has used up its charge'])->toBeGreaterThan(7200)
+        ->and($first['the thermostat has recharged and starts'] - $first['the thermostat has used up its charge'])->toEqualWithDelta(720, 2);
+});

@@ -81,3 +81,21 @@ it('shows a defrost at the wall: Aux is live with its switch open, and the valve
         ->and($point->phasors->magnitude('wall.Aux', 'indoor.C'))->toBeGreaterThan(20.0)
         ->and($point->phasors->magnitude('wall.Rc', 'wall.Aux'))->toBeLessThan(1.0);
 })->with([['heat-pump-o-1c-1aux', true], ['heat-pump-b-1c-1aux', false], ['dual-fuel-o-2c-2h', true]]);
+
+it('closes with the right settings what the equipment needs, as far as the plate has the screws', function (string $profile): void {
+    foreach (House::ids('equipment') as $id) {
+        $archetype = House::archetype($id);
+        $thermostat = House::profile($profile);
+        if ($archetype->heatPump !== null && ! $thermostat->heatPump) {
+            continue;
+        }
+        $needed = CallTable::needed($archetype);
+        $made = CallTable::made($thermostat, new CallSettings($archetype->system(), $archetype->fanInHeat, $archetype->heatPump->valve ?? 'O'), $archetype);
+        foreach ($made->calls() as $call) {
+            // A thermostat with a screw for E closes it in emergency also where the unit has no relay of its own.
+            $extra = $call === CallName::Emergency ? ['E'] : [];
+            expect(array_values(array_diff($made->printed($call, $thermostat), $extra)))->toEqualCanonicalizing(array_values(array_diff($needed->printed($call, $thermostat), $extra)), "{$id}, {$profile}, {$call->value}");
+        }
+        expect(array_diff(array_map(static fn (CallName $c): string => $c->value, $made->calls()), array_map(static fn (CallName $c): string => $c->value, $needed->calls())))->toBe([], $id);
+    }
+})->with(House::ids('thermostats'));

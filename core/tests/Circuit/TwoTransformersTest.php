@@ -3,7 +3,10 @@
 declare(strict_types=1);
 
 use Unionbit\Core\Circuit\Circuit;
+use Unionbit\Core\Circuit\Edit\Resistive;
+use Unionbit\Core\Circuit\Edit\Touching;
 use Unionbit\Core\Circuit\Meter;
+use Unionbit\Core\Circuit\MeterMode;
 use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Job\ExampleHouse;
 use Unionbit\Core\Job\Facts;
@@ -42,7 +45,9 @@ it('shows nothing measurable when two floating supplies are tied', function (): 
     foreach ([['wall.Rc', 'wall.C'], ['wall.Rh', 'indoor.CH']] as [$a, $b]) {
         expect((new Meter($tied))->nominalVolts(Setup::calling(), $a, $b))->toEqualWithDelta((float) (new Meter($apart))->nominalVolts(Setup::calling(), $a, $b), 0.001);
     }
-    expect($tied->operate(Setup::calling('Y1', 'G'))->pulledIn())->toEqualCanonicalizing(['contactor', 'blower-relay']);
+    expect($tied->operate(Setup::calling('Y1', 'G'))->pulledIn())->toEqualCanonicalizing(['contactor', 'blower-relay'])
+        ->and(implode(' ', $tied->operate(Setup::calling())->notes))->toContain('Two transformers are joined')
+        ->and($apart->operate(Setup::calling())->notes)->toBe([]);
 });
 
 it('starves a power-sharing thermostat at a board input and gives the input a phantom call', function (string $archetype, bool $phantom): void {
@@ -60,4 +65,29 @@ it('leaks through an open solid-state output: nothing into an input, nearly ever
 
     expect((new Meter($circuit))->nominalVolts(Setup::calling(), 'wall.W', 'wall.C'))->toEqualWithDelta(1.1, 0.2)
         ->and((new Meter($circuit))->nominalVolts(Setup::calling()->lifting('A2.near'), 'wall.W', 'wall.C'))->toBeGreaterThan(25.0);
+});
+
+it('does nothing at the first touch of the cabinet where no common is bonded, and blows at the second', function (bool $bonded, int $touches, bool $blows): void {
+    $example = ExampleHouse::of(House::archetype('furnace-gas-1h-1c'));
+    $house = new Installation($example->archetype, new Facts(commonBonded: $bonded), $example->cables);
+    $profile = House::profile('c-powered-1h-1c');
+    $circuit = new Circuit($house, $profile, LetterToLetter::landing($house, $profile));
+    // The cabinet of an unbonded unit is a point of its own: two conductors that touch it touch each other.
+    $edits = $bonded ? [new Touching('A1.mid', 'cabinet')] : ($touches === 2 ? [new Touching('A1.mid', 'A5.mid')] : []);
+
+    expect($circuit->operate(Setup::calling()->with(...$edits))->openFuses !== [])->toBe($blows);
+})->with(['bonded, one' => [true, 1, true], 'unbonded, one' => [false, 1, false], 'unbonded, two' => [false, 2, true]]);
+
+it('mentions the second stable state: out from cold, in if it was in', function (): void {
+    $circuit = House::plan()->circuit();
+    $setup = Setup::calling('Y1', 'G')->with(new Resistive('A3.near.joint', 15.0));
+    $reading = (new Meter($circuit))->volts($setup, 'outdoor.Y', 'outdoor.C');
+
+    expect($reading->nominal)->toEqualWithDelta(15.3, 1.0)->and(implode(' ', $reading->notes))->toContain('if the contactor was in already it stays in')
+        ->and($circuit->otherState($setup)?->loadVolts['contactor'])->toEqualWithDelta(24.4, 1.0)
+        ->and($circuit->otherState(Setup::calling('Y1', 'G')))->toBeNull();
+});
+
+it('lets a non-contact tester say nothing about 24 V', function (): void {
+    expect((new Meter(House::plan()->circuit()))->read(MeterMode::NonContact, Setup::calling(), 'wall.Rc', 'wall.C')->refused)->toContain('line voltage only');
 });

@@ -32,9 +32,15 @@ export function StrandBoard(props: StrandBoardProps) {
     const live = new Set(state.energised);
     const stubs = board.wallStubs.length;
     const yOf = (index: number) => g.head + g.row / 2 + index * g.row;
-    const stubY = (index: number) => yOf(board.rows.length) + index * 30 - 2;
+    // Screws that the link reaches stand one below the other; the others share rows where there is room.
+    const columns = props.variant === 'plan' ? 2 : 1;
+    const linked = board.wallStubs.filter((stub) => stub.hot).length;
+    const stubAt = (index: number) => (index < linked ? [index, 0] : [linked + Math.floor((index - linked) / columns), (index - linked) % columns]) as [number, number];
+    const stubRows = stubs === 0 ? 0 : stubAt(stubs - 1)[0] + 1;
+    const stubX = (index: number) => g.wallTag - stubAt(index)[1] * (g.wallTagWidth + 8);
+    const stubY = (index: number) => yOf(board.rows.length) + stubAt(index)[0] * 30 - 2;
     const boardStubY = (index: number) => yOf(board.rows.length) + index * 34 - 2;
-    const cableEnd = yOf(board.rows.length) - g.row / 2 + Math.max(stubs * 30, board.boardStubs.length * 34, 0) + 6;
+    const cableEnd = yOf(board.rows.length) - g.row / 2 + Math.max(stubRows * 30, board.boardStubs.length * 34, 0) + 6;
     const outdoor = props.variant === 'phone' ? [] : board.outdoor;
     const outdoorTop = cableEnd + (outdoor.length > 0 ? 8 : 0);
     const height = outdoorTop + outdoor.length * 36 + (outdoor.length > 0 ? 26 : 0);
@@ -46,7 +52,7 @@ export function StrandBoard(props: StrandBoardProps) {
         places.set(`${row.id}.near`, { x: g.wallTag - 12, y: yOf(index), side: 'wall' });
         places.set(`${row.id}.far`, { x: g.boardTag + g.tagWidth + 14, y: yOf(index), side: 'equipment' });
     });
-    board.wallStubs.forEach((stub, index) => places.set(stub.point, { x: g.wallTag + g.wallTagWidth - 8, y: stubY(index) + 8, side: 'wall' }));
+    board.wallStubs.forEach((stub, index) => places.set(stub.point, { x: stubX(index) + g.wallTagWidth - 8, y: stubY(index) + 8, side: 'wall' }));
     board.boardStubs.forEach((stub, index) => places.set(stub.point, { x: g.boardTag + g.tagWidth - 8, y: boardStubY(index) + 8, side: 'equipment' }));
     outdoor.forEach((row, index) => {
         if (row.outdoor) places.set(`outdoor.${row.outdoor}`, { x: g.wallTag + g.wallTagWidth - 8, y: outdoorTop + 40 + index * 36, side: 'wall' });
@@ -68,7 +74,7 @@ export function StrandBoard(props: StrandBoardProps) {
                         <ConductorRow key={row.id} {...props} g={g} row={row} y={yOf(index)} live={live} />
                     ))}
                     {board.wallStubs.map((stub, index) => (
-                        <Stub key={stub.point} g={g} x={g.wallTag} width={g.wallTagWidth} y={stubY(index)} side="wall" printed={stub.printed} point={stub.point} live={live.has(stub.point)} name={`${stub.printed} at the wall plate, no conductor`} />
+                        <Stub key={stub.point} g={g} x={stubX(index)} width={g.wallTagWidth} y={stubY(index)} side="wall" printed={stub.printed} point={stub.point} live={live.has(stub.point)} name={`${stub.printed} at the wall plate, no conductor`} />
                     ))}
                     {board.boardStubs.map((stub, index) => (
                         <g key={stub.point}>
