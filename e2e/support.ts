@@ -63,6 +63,6 @@ export async function measure(page: Page, value: string, outcome: 'pass' | 'fail
 }
 
 export async function probe(page: Page, a: string, b: string): Promise<void> {
-    await page.getByLabel('Probe A').selectOption(a);
-    await page.getByLabel('Probe B').selectOption(b);
+    await page.getByRole('combobox', { name: 'Probe A' }).selectOption(a);
+    await page.getByRole('combobox', { name: 'Probe B' }).selectOption(b);
 }

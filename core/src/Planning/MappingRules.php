@@ -13,7 +13,7 @@ final class MappingRules
     /** @return list<MappingRule> */
     public static function rules(): array
     {
-        return [new Mr01EquipmentEndDefines, new Mr02OneTransformer, new Mr04CommonOnCommon, new Mr08SignalsCapped, new Mr13OnePerScrew, new Mr14SparesCapped];
+        return [new Mr01EquipmentEndDefines, new Mr02OneTransformer, new Mr03TwoTransformers, new Mr04CommonOnCommon, new Mr08SignalsCapped, new Mr13OnePerScrew, new Mr14SparesCapped];
     }
 
     /** @return list<Finding> gravest first */

@@ -72,3 +72,15 @@ it('lands the hot last and caps before anything lands', function (): void {
 
     expect($order[0])->toBe('link:in')->and($order[1])->toBe('A5:cap')->and(end($order))->toBe('A1:Rh');
 });
+
+it('MR03 keeps two transformers apart, also where no meter would tell', function (string $profile, callable $edit, array $says): void {
+    $plan = House::example('boiler-zone-valve-1c', $profile);
+    $found = array_filter(MappingRules::check(new Plan($plan->installation, $plan->profile, $edit($plan->landing))), static fn (Finding $f): bool => $f->code === 'MR03');
+
+    expect(array_values(array_map(static fn (Finding $f): string => $f->title, $found)))->toBe($says);
+})->with([
+    'apart' => ['c-powered-3h-2c', fn (Landing $l) => $l, []],
+    'link in' => ['c-powered-3h-2c', fn (Landing $l) => $l->withLink(true), ['Link in on two transformers']],
+    'crossed' => ['c-powered-3h-2c', fn (Landing $l) => $l->onWall(1, End::landed('Rh'))->onWall(5, End::landed('Rc')), ['1 red brings the wrong hot to Rh', '5 white brings the wrong hot to Rc']],
+    'one hot screw' => ['solid-state-1h-1c', fn (Landing $l) => $l, ['One hot screw for two transformers']],
+]);
