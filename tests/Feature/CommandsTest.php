@@ -57,6 +57,15 @@ it('answers for calls, expectations, time and SPICE, with its exit codes', funct
     expect($exit)->toBe(1, 'a clamp round a screw is refused');
 });
 
+it('takes a thermostat of your own from the job file', function () use ($example): void {
+    $file = json_decode((string) file_get_contents($example('furnace-gas-1h-1c')), true);
+    $own = json_decode((string) file_get_contents(base_path('catalog/thermostats/battery-1h-1c.json')), true);
+    unset($file['plan']);
+    $job = app(JobFiles::class)->parse(['thermostat' => ['id' => 'my-own', 'title' => 'My own'] + $own] + $file);
+
+    expect($job->plan?->profile->id)->toBe('my-own')->and(array_filter(Simulation::prove($job->plan), static fn ($p): bool => ! $p->isProved()))->toBe([]);
+});
+
 it('says what cannot be used, with exit code 2', function (string $command) use ($example): void {
     expect(artisan(str_replace('JOB', $example('furnace-gas-1h-1c'), $command))[0])->toBe(2);
 })->with([

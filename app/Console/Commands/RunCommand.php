@@ -12,14 +12,14 @@ use Unionbit\Core\Planning\JobFile;
 final class RunCommand extends JobCommand
 {
     protected $signature = 'unionbit:run {job : a job file} {--call=idle} {--seconds=600 : simulated seconds from power-on} {--until= : second at which the call ends}
-        {--fault= : one fault of the catalogue} {--float-at= : second at which the pan is full} {--seed=1} {--table}';
+        {--fault= : one fault of the catalogue} {--float-at= : second at which the pan is full} {--test-breaker : a resettable breaker in the fuse\'s place} {--seed=1} {--table}';
 
     protected $description = 'A house in simulated seconds: what happens when, with a call and with a fault';
 
     protected function answer(JobFile $job, JobFiles $files): int
     {
         $circuit = $this->plan($job)->circuit();
-        $machine = new TimeMachine($circuit, $this->fault($files, $circuit, $this->option('fault')), $this->whole('seed', 1_000_000) ?? 1, $this->whole('float-at', 86_400));
+        $machine = new TimeMachine($circuit, $this->fault($files, $circuit, $this->option('fault')), $this->whole('seed', 1_000_000) ?? 1, $this->whole('float-at', 86_400), (bool) $this->option('test-breaker'));
         $events = $machine->run($this->callNamed($this->option('call'), $job), $this->whole('seconds', 86_400) ?? 600, 0, $this->whole('until', 86_400));
         if ($this->option('table')) {
             $this->table(['second', 'what'], array_map(static fn (array $e): array => [$e['t'], $e['what']], $events));

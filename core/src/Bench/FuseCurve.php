@@ -12,6 +12,15 @@ final class FuseCurve
 {
     private const POINTS = [[1.35, 0.75, 600.0], [2.0, 0.15, 5.0], [3.5, 0.04, 0.5]];
 
+    /** A resettable test breaker is far slower: 135 % minutes to an hour, 200 % 8–60 s, 600 % 0.5–4 s. */
+    private const BREAKER = [[1.35, 60.0, 3600.0], [2.0, 8.0, 60.0], [6.0, 0.5, 4.0]];
+
+    /** The same for a resettable test breaker in the fuse's place. */
+    public static function breakerSeconds(float $multiple, float $where): ?float
+    {
+        return self::on(self::BREAKER, $multiple, $where);
+    }
+
     /**
      * Seconds until it opens; null where it holds for ever.
      *
@@ -20,15 +29,21 @@ final class FuseCurve
      */
     public static function seconds(float $multiple, float $where): ?float
     {
-        if ($multiple < self::POINTS[0][0]) {
+        return self::on(self::POINTS, $multiple, $where);
+    }
+
+    /** @param  non-empty-list<array{float, float, float}>  $points multiple, fastest and slowest seconds */
+    private static function on(array $points, float $multiple, float $where): ?float
+    {
+        if ($multiple < $points[0][0]) {
             return null;
         }
-        $last = self::POINTS[count(self::POINTS) - 1];
+        $last = $points[count($points) - 1];
         if ($multiple >= $last[0]) {
             return self::between($last[1], $last[2], $where);
         }
-        foreach (array_slice(self::POINTS, 1) as $index => [$high, $fast, $slow]) {
-            [$low, $fastBefore, $slowBefore] = self::POINTS[$index];
+        foreach (array_slice($points, 1) as $index => [$high, $fast, $slow]) {
+            [$low, $fastBefore, $slowBefore] = $points[$index];
             if ($multiple < $high) {
                 $share = log($multiple / $low) / log($high / $low);
 

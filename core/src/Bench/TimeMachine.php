@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Unionbit\Core\Bench;
 
 use Unionbit\Core\Call\CallName;
+use Unionbit\Core\Call\CallTable;
 use Unionbit\Core\Circuit\Circuit;
 use Unionbit\Core\Circuit\Edit\Closed;
 use Unionbit\Core\Circuit\Edit\Opened;
@@ -58,6 +59,8 @@ final class TimeMachine
     /** @var list<array{t: int, what: string}> */
     private array $events = [];
 
+    private CallName $lastCall = CallName::Idle;
+
     private int $charge = self::CHARGE_SECONDS;
 
     private readonly int $phase;
@@ -66,7 +69,7 @@ final class TimeMachine
 
     private readonly int $bootSeconds;
 
-    public function __construct(private readonly Circuit $circuit, private readonly ?Fault $fault = null, int $seed = 1, private readonly ?int $floatAt = null)
+    public function __construct(private readonly Circuit $circuit, private readonly ?Fault $fault = null, int $seed = 1, private readonly ?int $floatAt = null, private readonly bool $testBreaker = false)
     {
         $this->fuseWhere = (($seed * 1103515245 + 12345) % 2147483648) / 2147483648;
         $this->phase = ($seed * 37) % self::INTERMITTENT_SECONDS;
@@ -95,6 +98,7 @@ final class TimeMachine
     private function second(int $t, CallName $call): void
     {
         $point = $this->circuit->operateFrom($this->setup($t, $call), $this->in);
+        $this->lastCall = $call === CallName::Idle ? $this->lastCall : $call;
         $this->thermostat($t, $call, $point);
         $this->fuses($t, $point);
         $this->loads($t, $point);
@@ -104,6 +108,7 @@ final class TimeMachine
     private function setup(int $t, CallName $call): Setup
     {
         $setup = FaultedCall::setup($this->circuit, $call, $this->isThere($t) ? $this->fault : null);
+        $setup = $call === CallName::Idle && $setup->closed === [] ? Setup::calling(...CallTable::needed($this->circuit->installation->archetype)->idleAfter($this->lastCall, $this->circuit->profile))->with(...$setup->edits) : $setup;
         $closed = $t < $this->bootedAt ? [] : array_values(array_filter($setup->closed, fn (string $printed): bool => $t >= $this->compressorFreeAt || ! $this->isCompressor($printed)));
         $this->calls($t, $closed, $setup->closed);
         $timed = Setup::calling(...$closed)->inMode($call->mode())->with(...$setup->edits)->withSlowFuse();
@@ -190,11 +195,12 @@ final class TimeMachine
                 continue;
             }
             $amps = $point->sourceAmps($transformer->id);
-            $time = FuseCurve::seconds($amps / $transformer->fuseAmps, $this->fuseWhere);
+            $multiple = $amps / $transformer->fuseAmps;
+            $time = $this->testBreaker ? FuseCurve::breakerSeconds($multiple, $this->fuseWhere) : FuseCurve::seconds($multiple, $this->fuseWhere);
             $this->heat[$transformer->id] = $time === null ? 0.0 : ($this->heat[$transformer->id] ?? 0.0) + 1.0 / $time;
             if ($this->heat[$transformer->id] >= 1.0) {
                 $this->open[$transformer->id] = true;
-                $this->note($t, sprintf('the %g A fuse opens at %.1f A', $transformer->fuseAmps, $amps));
+                $this->note($t, sprintf('the %g A %s opens at %.1f A', $transformer->fuseAmps, $this->testBreaker ? 'test breaker' : 'fuse', $amps));
             } elseif ($amps * 24.0 > 1.1 * $transformer->ratingVa) {
                 $this->change($t, "load.{$transformer->id}", 'over', sprintf('the transformer gives %.1f A, over its %g VA', $amps, $transformer->ratingVa));
             }

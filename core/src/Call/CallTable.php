@@ -73,6 +73,18 @@ final readonly class CallTable
         return $this->rows[$call->value] ?? [];
     }
 
+    /**
+     * What stays closed at rest after a call: a profile may leave the valve where it was.
+     *
+     * @return list<string> printed plate terminals
+     */
+    public function idleAfter(CallName $last, Profile $profile): array
+    {
+        $valve = array_map(static fn (TerminalName $name): ?string => $profile->serving($name)?->printed, [TerminalName::O, TerminalName::B]);
+
+        return $profile->idleValve === 'last' ? array_values(array_intersect($this->printed($last, $profile), $valve)) : [];
+    }
+
     /** @return list<string> the printed plate terminals that the call closes */
     public function printed(CallName $call, Profile $profile): array
     {

@@ -39,6 +39,22 @@ final readonly class Expectation
         return new self($mode, $a, $b, null, null, null, false, false, $why, refused: $why);
     }
 
+    /**
+     * The band widened to what other readings of the same points give.
+     *
+     * @param  list<self>  $others
+     */
+    public function widened(array $others, string $note): self
+    {
+        $lows = array_filter(array_map(static fn (self $e): ?float => $e->low, [$this, ...$others]), static fn (?float $v): bool => $v !== null);
+        $highs = array_filter(array_map(static fn (self $e): ?float => $e->high, [$this, ...$others]), static fn (?float $v): bool => $v !== null);
+        if ($this->floating || $lows === [] || $highs === []) {
+            return new self($this->mode, $this->a, $this->b, $this->low, $this->nominal, $this->high, $this->floating, $this->overLimit, $this->reason, $this->path, $this->decidedBy, $this->refused, [...$this->notes, $note]);
+        }
+
+        return new self($this->mode, $this->a, $this->b, min($lows), $this->nominal, max($highs), false, $this->overLimit, $this->reason, $this->path, $this->decidedBy, $this->refused, [...$this->notes, $note]);
+    }
+
     public function contains(float $value): bool
     {
         return $this->low !== null && $this->high !== null && $value >= $this->low && $value <= $this->high;

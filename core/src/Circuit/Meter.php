@@ -40,6 +40,19 @@ final readonly class Meter
 
     public function volts(Setup $setup, string $a, string $b): Expectation
     {
+        $own = $this->settledVolts($setup, $a, $b);
+        $variants = array_map(static fn (Circuit $circuit): Expectation => (new self($circuit))->settledVolts($setup, $a, $b), $this->circuit->variants());
+        $different = array_filter($variants, static fn (Expectation $e): bool => $e->floating !== $own->floating || abs(($e->nominal ?? 0.0) - ($own->nominal ?? 0.0)) > 1.0);
+        if ($different === []) {
+            return $own;
+        }
+        $words = array_values(array_unique(array_map(static fn (Expectation $e): string => $e->floating ? 'floating' : sprintf('%.0f V', $e->nominal), [$own, ...$variants])));
+
+        return $own->widened($variants, 'Phase or bonding of the second transformer is not known: it may read '.implode(', or ', $words).'.');
+    }
+
+    private function settledVolts(Setup $setup, string $a, string $b): Expectation
+    {
         $nominal = $this->circuit->operate($setup);
         $netlist = $this->known($nominal->netlist, $a, $b);
         if ($a === $b) {
@@ -49,17 +62,37 @@ final readonly class Meter
             return new Expectation(MeterMode::Volts, $a, $b, null, null, null, true, false, Explanation::floating($netlist, $a, $b), notes: $nominal->notes);
         }
         $values = [$this->metered($nominal, $a, $b)];
+        $edge = [];
         foreach (Tolerance::corners() as $corner) {
-            $values[] = $this->metered($this->circuit->operate($setup, $corner), $a, $b);
+            $point = $this->circuit->operate($setup, $corner);
+            $values[] = $value = $this->metered($point, $a, $b);
+            $edge += $this->otherOutcome($nominal, $point, $value);
         }
         $path = Path::find($netlist, $nominal->network->probe($a, $b), $a, $b);
-        $notes = [...$nominal->notes, ...$this->otherState($setup, $nominal, $a, $b)];
+        $notes = [...$nominal->notes, ...$this->otherState($setup, $nominal, $a, $b), ...array_values($edge)];
 
         return new Expectation(
             MeterMode::Volts, $a, $b,
             max(0.0, min($values) * (1.0 - self::ACCURACY) - self::VOLT_FLOOR), $values[0], max($values) * (1.0 + self::ACCURACY) + self::VOLT_FLOOR,
             false, false, Explanation::volts($nominal, $path, $a, $b), Explanation::steps($nominal, $path), $this->decider($path, $a, $b), null, $notes,
         );
+    }
+
+    /**
+     * A corner of the tolerances at which a load does something else: the band then carries both outcomes.
+     *
+     * @return array<string, string> by load and state
+     */
+    private function otherOutcome(OperatingPoint $nominal, OperatingPoint $corner, float $value): array
+    {
+        $notes = [];
+        foreach ($corner->loads as $id => $state) {
+            if ($state !== $nominal->loads[$id]) {
+                $notes["{$id}.{$state->value}"] = sprintf('Within tolerance the %s may be %s: this then reads about %.0f V.', $nominal->netlist->element($id)->label, $state->label(), $value);
+            }
+        }
+
+        return $notes;
     }
 
     /** @return list<string> what it reads if a load that cannot pull in was in already */

@@ -25,6 +25,7 @@ final readonly class Archetype
      * @param  ?HeatPump  $heatPump  valve, auxiliary stages, emergency heat; null on a conventional system
      * @param  list<Jumper>  $ties  joints inside the equipment, as an E–W tie
      * @param  array<string, list<string>>  $allows  loads that may pull in besides those needed, by call
+     * @param  bool  $doorSwitch  a door off the unit cuts the line to its first transformer
      * @param  array<string, list<DrivenContact>>  $modes  contacts that a mode of the equipment moves (defrost)
      */
     public function __construct(
@@ -48,6 +49,7 @@ final readonly class Archetype
         public array $ties = [],
         public array $allows = [],
         public array $modes = [],
+        public bool $doorSwitch = false,
     ) {
     }
 

@@ -49,7 +49,7 @@ final class ArchetypeReader
             $needs, $delays,
             $node->has('heatPump') ? self::heatPump($node->at('heatPump')) : null,
             array_map(static fn (Node $n): Jumper => new Jumper($n->enum('place', Place::class), $n->string('a'), $n->string('b'), $n->string('label')), $node->each('ties')),
-            $allows, $modes,
+            $allows, $modes, $node->bool('doorSwitch', false),
         );
     }
 

@@ -9,6 +9,7 @@ use Unionbit\Core\Circuit\CircuitEdit;
 use Unionbit\Core\Circuit\Edit\ArmatureStuck;
 use Unionbit\Core\Circuit\Edit\Closed;
 use Unionbit\Core\Circuit\Edit\CoilShorted;
+use Unionbit\Core\Circuit\Edit\Moved;
 use Unionbit\Core\Circuit\Edit\Opened;
 use Unionbit\Core\Circuit\Edit\Resistive;
 use Unionbit\Core\Circuit\Edit\ShortedTurns;
@@ -89,7 +90,8 @@ final readonly class FaultCatalogue
             'short' => $each($parts->elements($of), static fn (string $id): CircuitEdit => new CoilShorted($id)),
             'turns' => $each($parts->elements($of), static fn (string $id): CircuitEdit => new ShortedTurns($id)),
             'stuck' => $each($parts->elements($of), static fn (string $id): CircuitEdit => new ArmatureStuck($id)),
-            'source' => $each($parts->elements('winding'), static fn (string $id): CircuitEdit => new SourceScaled($id, $effect->number('factor'))),
+            'move' => array_map(static fn (array $pair): array => [new Moved($pair[0], $pair[1])], $parts->moves($of)),
+            'source' => $each($parts->elements($of === '' ? 'winding' : $of), static fn (string $id): CircuitEdit => new SourceScaled($id, $effect->number('factor'))),
             'touch' => array_map(static fn (array $pair): array => [new Touching($pair[0], $pair[1], $ohms)], $parts->pairs($of)),
             'leak' => array_map(static fn (array $pair): array => [new Touching($pair[0], $pair[1], $ohms)], $parts->pairs('leak')),
             'load' => array_map(static fn (array $pair): array => [new Touching($pair[0], $pair[1], $ohms)], $parts->pairs('supply')),

@@ -9,6 +9,7 @@ use Unionbit\Core\Call\CallSettings;
 use Unionbit\Core\Call\CallTable;
 use Unionbit\Core\Circuit\Circuit;
 use Unionbit\Core\Circuit\Setup;
+use Unionbit\Core\Terminal\TerminalName;
 
 /** The set-up of a call as a house with a fault makes it: its edits, its wrong settings, or no call at all. */
 final class FaultedCall
@@ -19,6 +20,9 @@ final class FaultedCall
         $right = new CallSettings($archetype->heatPump === null ? 'conventional' : $archetype->system(), $archetype->fanInHeat, $archetype->heatPump->valve ?? 'O');
         $table = $fault === null || $fault->settings === [] ? CallTable::needed($archetype) : CallTable::made($circuit->profile, self::wrong($right, $fault->settings), $archetype);
         $closes = $fault?->noCalls === true ? [] : $table->printed($call, $circuit->profile);
+        if (isset($fault->settings['stages'])) {
+            $closes = array_values(array_filter($closes, static fn (string $printed): bool => ! in_array($circuit->profile->terminal($printed)?->name, [TerminalName::Y2, TerminalName::W2], true)));
+        }
         $setup = Setup::calling(...$closes)->inMode($call->mode());
 
         return $fault === null ? $setup : $setup->with(...$fault->edits);

@@ -22,6 +22,8 @@ final readonly class Parts
     {
         return match ($of) {
             'winding' => $this->kind(ElementKind::Winding),
+            'door' => $this->installation->archetype->doorSwitch ? array_slice($this->kind(ElementKind::Winding), 0, 1) : [],
+            'outdoor-y' => $this->ids(static fn (Element $e): bool => $e->kind === ElementKind::Joint && str_starts_with($e->id, 'B') && str_ends_with($e->id, '.far.joint') && in_array($e->b, ['outdoor.Y', 'outdoor.Y1'], true)),
             'fuse' => $this->kind(ElementKind::Fuse),
             'switch' => $this->kind(ElementKind::ThermostatSwitch),
             'link' => $this->ids(static fn (Element $e): bool => $e->id === 'plate.link'),
@@ -47,6 +49,8 @@ final readonly class Parts
             'screws' => $this->neighbours(),
             'cabinet' => $this->toCabinet(),
             'leak' => $this->leaks(),
+            'hots' => $this->hots(),
+            'spares' => $this->spares(),
             default => ['T1' => [$this->installation->archetype->transformers[0]->hot, $this->installation->archetype->transformers[0]->common]],
         };
     }
@@ -58,6 +62,31 @@ final readonly class Parts
         $ends = array_map(static fn (string $id): string => substr($id, 0, -6), $landed);
 
         return $this->pairsOf($ends);
+    }
+
+    /** @return array<string, array{string, string}> an end and the screw that it is wrongly on, by name */
+    public function moves(string $of): array
+    {
+        $hots = array_column($this->installation->archetype->transformers, 'hot');
+        $commons = array_column($this->installation->archetype->transformers, 'common');
+        $near = $this->elements('joint-near');
+        $moves = [];
+        foreach ($near as $n => $id) {
+            $end = substr($id, 0, -6);
+            $board = $this->netlist->elements[str_replace('.near', '.far', $id)]->b ?? '';
+            $next = $this->netlist->element($near[($n + 1) % count($near)])->b;
+            foreach ($of === 'c-on-r' ? $near : [] as $other) {
+                $hot = in_array($this->netlist->elements[str_replace('.near', '.far', $other)]->b ?? '', $hots, true);
+                if ($hot && in_array($board, $commons, true)) {
+                    $moves["{$end}>{$this->netlist->element($other)->b}"] = [$end, $this->netlist->element($other)->b];
+                }
+            }
+            if ($of !== 'c-on-r' && count($near) > 1) {
+                $moves["{$end}>{$next}"] = [$end, $next];
+            }
+        }
+
+        return $moves;
     }
 
     public function has(string $observable): bool
@@ -98,6 +127,30 @@ final readonly class Parts
                 foreach ($cable->conductors as $conductor) {
                     $pairs[$cable->id.$conductor->number] = ["{$cable->id}{$conductor->number}.mid", 'cabinet'];
                 }
+            }
+        }
+
+        return $pairs;
+    }
+
+    /** @return array<string, array{string, string}> the hots of two transformers, where nothing joins them yet */
+    private function hots(): array
+    {
+        $hots = array_column($this->installation->archetype->transformers, 'hot');
+
+        return count($hots) < 2 ? [] : ['Rc~Rh' => [$hots[0], $hots[1]]];
+    }
+
+    /** @return array<string, array{string, string}> free ends at the wall with the end beside them */
+    private function spares(): array
+    {
+        $conductors = $this->installation->wallCable()->conductors ?? [];
+        $pairs = [];
+        foreach ($conductors as $n => $conductor) {
+            $id = "A{$conductor->number}.near";
+            if ($n > 0 && ! isset($this->netlist->elements["{$id}.joint"])) {
+                $before = "A{$conductors[$n - 1]->number}.near";
+                $pairs["{$before}~{$id}"] = [$before, $id];
             }
         }
 

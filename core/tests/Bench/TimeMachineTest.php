@@ -25,6 +25,10 @@ it('holds the published limits of a blade fuse', function (float $multiple, ?flo
     expect([FuseCurve::seconds($multiple, 0.0), FuseCurve::seconds($multiple, 1.0)])->toEqualWithDelta([$fast, $slow], 0.001);
 })->with([[1.1, null, null], [1.34, null, null], [1.35, 0.75, 600.0], [2.0, 0.15, 5.0], [3.5, 0.04, 0.5], [9.0, 0.04, 0.5]]);
 
+it('lets a test breaker hold far longer than a fuse', function (float $multiple): void {
+    expect(FuseCurve::breakerSeconds($multiple, 0.0))->toBeGreaterThan((float) FuseCurve::seconds($multiple, 0.0))->and(FuseCurve::breakerSeconds(1.2, 0.5))->toBeNull();
+})->with([1.4, 2.0, 4.0, 8.0]);
+
 it('gets slower as the overload gets smaller', function (): void {
     $times = array_map(static fn (float $m): ?float => FuseCurve::seconds($m, 0.5), [3.4, 2.6, 2.0, 1.7, 1.4]);
     $sorted = $times;

@@ -99,3 +99,12 @@ it('closes with the right settings what the equipment needs, as far as the plate
         expect(array_diff(array_map(static fn (CallName $c): string => $c->value, $made->calls()), array_map(static fn (CallName $c): string => $c->value, $needed->calls())))->toBe([], $id);
     }
 })->with(House::ids('thermostats'));
+
+it('leaves the valve as it was where the profile does so', function (string $archetype, string $profile, string $last, array $stays): void {
+    expect(CallTable::needed(House::archetype($archetype))->idleAfter(CallName::from($last), House::profile($profile)))->toBe($stays);
+})->with([
+    'O after cooling' => ['heat-pump-o-1c-1aux', 'c-powered-3h-2c', 'cool-1', ['O/B']],
+    'O after heating' => ['heat-pump-o-1c-1aux', 'c-powered-3h-2c', 'heat-1', []],
+    'B after heating' => ['heat-pump-b-1c-1aux', 'c-powered-3h-2c', 'heat-1', ['O/B']],
+    'a profile that releases it' => ['heat-pump-o-1c-1aux', 'battery-2h-1c-heat-pump', 'cool-1', []],
+]);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use Unionbit\Core\Circuit\Circuit;
 use Unionbit\Core\Circuit\Edit\Resistive;
+use Unionbit\Core\Circuit\Edit\SourceScaled;
 use Unionbit\Core\Circuit\Edit\Touching;
 use Unionbit\Core\Circuit\Meter;
 use Unionbit\Core\Circuit\MeterMode;
@@ -90,4 +91,24 @@ it('mentions the second stable state: out from cold, in if it was in', function 
 
 it('lets a non-contact tester say nothing about 24 V', function (): void {
     expect((new Meter(House::plan()->circuit()))->read(MeterMode::NonContact, Setup::calling(), 'wall.Rc', 'wall.C')->refused)->toContain('line voltage only');
+});
+
+it('reports a transformer that is off and fed backwards', function (): void {
+    // The dead secondary loads the other one; while the fuse still holds, this is what stands.
+    $tied = twoSupplies(true, 'in', link: true)->operate(Setup::calling()->with(new SourceScaled('T2', 0.0))->withSlowFuse());
+    $apart = twoSupplies(true, 'in')->operate(Setup::calling()->with(new SourceScaled('T2', 0.0)));
+
+    expect(implode(' ', $tied->notes))->toContain('T2 is off and fed backwards', 'PRIMARY')->and(implode(' ', $apart->notes))->not->toContain('PRIMARY');
+});
+
+it('widens a reading to what an unknown phase may make of it', function (): void {
+    $reading = (new Meter(twoSupplies(true, 'unknown')))->volts(Setup::calling(), 'wall.Rc', 'wall.Rh');
+
+    expect($reading->low)->toBeLessThan(1.0)->and($reading->high)->toBeGreaterThan(52.0)->and(implode(' ', $reading->notes))->toContain('Phase or bonding of the second transformer is not known');
+});
+
+it('carries both outcomes where a corner of the tolerances crosses a pull-in limit', function (): void {
+    $reading = (new Meter(House::plan()->circuit()))->volts(Setup::calling('Y1', 'G')->with(new Resistive('A3.near.joint', 9.0)), 'outdoor.Y', 'outdoor.C');
+
+    expect(implode(' ', $reading->notes))->toContain('Within tolerance the contactor may be')->and($reading->high - $reading->low)->toBeGreaterThan(9.0);
 });

@@ -8,6 +8,8 @@ use Unionbit\Core\Circuit\LoadState;
 use Unionbit\Core\Circuit\Network;
 use Unionbit\Core\Fault\FaultedCall;
 use Unionbit\Core\Fault\Observables;
+use Unionbit\Core\Job\SurveyFile;
+use Unionbit\Core\Planning\Plan;
 use Unionbit\Core\Tests\Support\House;
 
 it('shows what the trade sees', function (string $archetype, string $id, string $call, array $seen): void {
@@ -33,6 +35,10 @@ it('shows what the trade sees', function (string $archetype, string $id, string 
     'defrost without its W' => ['heat-pump-o-1c-1aux', 'defrost-w-open:defrost-w', 'defrost', ['strip' => false, 'valve' => true]],
     'end switch' => ['boiler-zone-valve-1c', 'end-switch-open:end-switch', 'heat-1', ['zone-valve' => true, 'boiler' => false]],
     'stuck valve: coil good' => ['heat-pump-o-1c-1aux', 'valve-stuck:valve', 'cool-1', ['valve' => false, 'outdoor-unit' => true]],
+    'door off: dead' => ['furnace-gas-1h-1c', 'door-open:T1', 'heat-1', ['burner' => false, 'display' => false]],
+    'second stage not set' => ['furnace-gas-2h-2c', 'stage-count', 'cool-2', ['outdoor-unit' => true, 'second-stage' => false]],
+    'outdoor delay running' => ['heat-pump-o-1c-1aux', 'outdoor-delay:compressor-contact', 'heat-1', ['outdoor-unit' => false, 'blower' => true]],
+    'load shed outdoors' => ['furnace-gas-1h-1c', 'load-shed:B1.far.joint', 'cool-1', ['outdoor-unit' => false, 'blower' => true]],
     'Y and G swapped at the board: fan starts the compressor' => ['furnace-gas-1h-1c', 'swapped-board:A3~A4', 'fan', ['outdoor-unit' => true, 'blower' => false]],
 ]);
 
@@ -45,6 +51,7 @@ it('opens the fuse where a short comes with its call, and not before', function 
         ->and($circuit->operate(FaultedCall::setup($circuit, CallName::from($blows), $fault))->openFuses)->toBe(['T1']);
 })->with([
     'contactor coil shorted' => ['contactor-shorted:contactor', 'fan', 'cool-1'],
+    'W touches C' => ['conductors-touch:A2~A5', 'cool-1', 'heat-1'],
     'Y touches C' => ['conductors-touch:A4~A5', 'fan', 'cool-1'],
     'gas valve shorted, only once ignition calls it' => ['gas-valve-shorted:gas-valve', 'cool-1', 'heat-1'],
     'Y on the cabinet, common bonded' => ['conductor-cabinet:A4', 'heat-1', 'cool-1'],
@@ -73,7 +80,7 @@ it('applies every entry of the catalogue to some house, and solves every fault o
         }
     }
     // A float switch is not part of an archetype: the survey adds it.
-    expect(array_values(array_diff(House::faults()->ids(), array_keys($met))))->toBe(['float-open']);
+    expect(array_values(array_diff(House::faults()->ids(), array_keys($met))))->toBe(['float-open', 'float-connector']);
 });
 
 it('gives with updates of one factorisation what a new factorisation gives', function (string $archetype): void {
@@ -93,3 +100,22 @@ it('gives with updates of one factorisation what a new factorisation gives', fun
         }
     }
 })->with(['dual-fuel-o-2c-2h', 'boiler-zone-valve-1c', 'heat-pump-b-2c-2aux']);
+
+it('blows at once with C on an R screw', function (): void {
+    $plan = House::example('furnace-gas-1h-1c');
+    $circuit = $plan->circuit();
+
+    expect($circuit->operate(FaultedCall::setup($circuit, CallName::Idle, House::fault($plan, 'c-on-r:A5.near>wall.Rc')))->openFuses)->toBe(['T1']);
+});
+
+it('finds spare ends and float switches where the survey has them', function (): void {
+    $plan = House::plan(House::BATTERY);
+    $house = SurveyFile::read(['facts' => ['safety' => [['id' => 'float', 'label' => 'float switch', 'breaks' => ['Y']]]], 'cables' => SurveyFile::write($plan->installation)['cables']], $plan->installation->archetype);
+    $with = new Plan($house, $plan->profile, $plan->landing);
+    $circuit = $with->circuit();
+    $point = $circuit->operate(FaultedCall::setup($circuit, CallName::Cool1, House::fault($with, 'float-open:float')));
+
+    expect($point->pulledIn())->toBe(['blower-relay'])
+        ->and(House::fault($with, 'spare-ends:A4.near~A5.near')->edits)->toHaveCount(1)
+        ->and(House::fault($with, 'float-connector:float')->intermittent)->toBeTrue();
+});

@@ -18,6 +18,8 @@ const modes: { mode: Mode; sign: string | GlyphName; word: string }[] = [
     { mode: 'A', sign: 'A~', word: 'clamp' },
     { mode: 'B', sign: 'beep', word: 'beep' },
 ];
+// Notes that mean harm now; the others widen what may be read.
+const grave = /fuse opens|joined|PRIMARY|over its/;
 const signUnit: Record<Mode, string> = { V: 'V', O: 'Ω', A: 'A', B: 'Ω' };
 
 /** The meter: modes, probes, expected with its reason, actual, verdict, log, one button. The order never changes. */
@@ -102,7 +104,12 @@ export function MeterDock({ stage, step = null, call = null, readings, canRecord
                     <p className="text-[14px] leading-[18px]" data-testid="reason">
                         {expected?.reason ?? problem}
                     </p>
-                    {expected?.notes.map((note) => <Bad key={note}>{note}</Bad>)}
+                    {expected?.notes.map((note) => (
+                        <p key={note} className="mt-1 flex items-start gap-2 text-[14px] leading-[18px]">
+                            <Glyph name={grave.test(note) ? 'fault' : 'caution'} style={{ color: `var(--${grave.test(note) ? 'fault' : 'caution'})`, marginTop: 1 }} />
+                            <span>{note}</span>
+                        </p>
+                    ))}
                     {expected?.decidedBy && (
                         <button className="link" onClick={() => expected.decidedBy && probes.set(expected.decidedBy[0] ?? a, expected.decidedBy[1] ?? b)}>
                             0 V alone does not decide: read {pointName(points, expected.decidedBy[0] ?? '')}–{pointName(points, expected.decidedBy[1] ?? '')}

@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Circuit\Edit;
+
+use Unionbit\Core\Circuit\CircuitEdit;
+use Unionbit\Core\Circuit\Element;
+use Unionbit\Core\Circuit\Netlist;
+
+/** A conductor end on another screw than its own. */
+final readonly class Moved implements CircuitEdit
+{
+    /** @param  string  $end "A3.near"; $screw a point, "wall.G" */
+    public function __construct(private string $end, private string $screw)
+    {
+    }
+
+    public function apply(Netlist $netlist): Netlist
+    {
+        $joint = $netlist->element("{$this->end}.joint");
+
+        return $netlist->with(Element::copper($joint->id, $joint->kind, $joint->a, $this->screw, $joint->ohms, $joint->label, $joint->subject));
+    }
+
+    public function describe(Netlist $netlist): string
+    {
+        return $netlist->point($this->end)->label.' is on '.$netlist->point($this->screw)->phrase();
+    }
+
+    public function holdsOut(): array
+    {
+        return [];
+    }
+}
