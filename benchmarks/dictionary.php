@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-// The fault dictionary of the largest house (dual fuel, two stages, humidifier):
+// The fault dictionary of the largest house (dual fuel, two stages, humidifier, two-part thermostat with its module):
 // every single fault in every call, ours against ngspice on the same operating points, side by side in one go.
 //   php benchmarks/dictionary.php [archetype] [profile]
 
@@ -23,7 +23,7 @@ use Unionbit\Core\Thermostat\ProfileReader;
 
 $json = static fn (string $name): mixed => json_decode((string) file_get_contents(__DIR__."/../catalog/{$name}.json"), true, flags: JSON_THROW_ON_ERROR);
 $house = ExampleHouse::of(ArchetypeReader::read($json('equipment/'.($argv[1] ?? 'dual-fuel-o-2c-2h'))));
-$profile = ProfileReader::read($json('thermostats/'.($argv[2] ?? 'c-powered-3h-2c')));
+$profile = ProfileReader::read($json('thermostats/'.($argv[2] ?? 'two-part-three-conductor')));
 $plan = new Plan($house, $profile, LetterToLetter::landing($house, $profile));
 $catalogue = FaultCatalogue::read($json('faults/faults'));
 $calls = CallTable::needed($house->archetype)->calls();
@@ -52,7 +52,7 @@ $ours = $seconds(static function () use ($plan, $catalogue, $calls, &$points): v
     foreach ($catalogue->of($circuit) as $fault) {
         foreach ($calls as $call) {
             $setup = FaultedCall::setup($circuit, $call, $fault);
-            $circuit->operate($setup)->phasors->magnitude('wall.Rc', 'indoor.C');
+            $circuit->operate($setup)->phasors->magnitude('indoor.R', 'indoor.C');
             $points[] = $setup;
         }
     }

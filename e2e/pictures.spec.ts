@@ -75,6 +75,13 @@ test('the main views', async ({ page, browser }) => {
 
     await page.goto('/jobs');
     await picture(page, 'jobs');
+    await openJob(page, 'Tollhouse');
+    await page.getByRole('group', { name: 'Simulate a call' }).getByRole('button', { name: /^Defrost/ }).click();
+    await page.getByRole('button', { name: 'Probe Rc at the wall plate' }).click();
+    await page.getByRole('button', { name: 'Probe Aux at the wall plate' }).click();
+    await expect(page.getByTestId('reason')).toContainText('defrost');
+    await picture(page, 'plan-heat-pump');
+    await page.goto('/jobs');
     await openJob(page, "Lock Keeper's Row 4");
     await picture(page, 'handover');
 });

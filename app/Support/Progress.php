@@ -95,7 +95,8 @@ final class Progress
     {
         $calls = [];
         foreach (CallTable::needed($this->job->house()->installation->archetype)->calls() as $call) {
-            if ($call === CallName::Idle) {
+            // What the outdoor unit does by itself, a defrost, is no call that a person can make.
+            if ($call === CallName::Idle || $call->mode() !== null) {
                 continue;
             }
             $voltage = $this->steps[$call->value.'.voltage'] ?? null;

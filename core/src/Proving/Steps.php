@@ -97,7 +97,7 @@ final readonly class Steps
      */
     private function waiting(Setup $setup, CallName $call, bool $jumper): Setup
     {
-        if ($call->isCooling() && ! $jumper) {
+        if ($this->runsCompressor($call) && ! $jumper) {
             $held = [TerminalName::Y1, TerminalName::Y2];
 
             return Setup::calling(...array_values(array_filter($setup->closed, fn (string $printed): bool => ! in_array($this->plan->profile->terminal($printed)?->name, $held, true))));
@@ -213,18 +213,37 @@ final readonly class Steps
     private function wait(CallName $call, Method $method): Wait
     {
         $delays = $this->plan->installation->archetype->delays;
-        if ($call->isCooling()) {
-            $seconds = $delays['compressor-off'] ?? 300;
-
-            return $method === Method::Jumper
-                ? new Wait($seconds, 'Compressor off time. With the thermostat out, only you protect the compressor: do not make live before.', Wait::FROM_POWER_OFF)
-                : new Wait($seconds, 'Compressor minimum off, counted from the last power-on.', Wait::FROM_POWER_ON);
+        if ($this->runsCompressor($call)) {
+            return $this->compressorWait($delays['compressor-off'] ?? 300, $delays['outdoor-board'] ?? 0, $method);
         }
-        if ($call->isHeating()) {
-            return new Wait($delays['ignition'] ?? 60, 'Ignition sequence before the gas valve opens.', Wait::FROM_START);
+        if (! $call->isHeating()) {
+            return new Wait(5, 'The blower relay answers at once; the motor takes a moment.', Wait::FROM_START);
+        }
+        $electric = $delays['sequencer-on'] ?? null;
+
+        return match (true) {
+            isset($delays['ignition']) => new Wait($delays['ignition'], 'Ignition sequence before the gas valve opens.', Wait::FROM_START),
+            $electric !== null => new Wait($electric, 'The sequencer warms up before the strip comes on.', Wait::FROM_START),
+            default => new Wait($delays['zone-valve'] ?? 15, 'The valve has to open before its end switch closes.', Wait::FROM_START),
+        };
+    }
+
+    private function compressorWait(int $off, int $board, Method $method): Wait
+    {
+        if ($method === Method::Voltage) {
+            $then = $board > 0 ? ', then the outdoor board\'s own delay.' : '.';
+
+            return new Wait($off + $board, "Compressor minimum off, counted from the last power-on{$then}", Wait::FROM_POWER_ON);
         }
 
-        return new Wait(5, 'The blower relay answers at once; the motor takes a moment.', Wait::FROM_START);
+        return $board > 0
+            ? new Wait($board, 'The outdoor board holds the compressor back after each power-on.', Wait::FROM_POWER_ON)
+            : new Wait($off, 'Compressor off time. With the thermostat out, only you protect the compressor: do not make live before.', Wait::FROM_POWER_OFF);
+    }
+
+    private function runsCompressor(CallName $call): bool
+    {
+        return in_array(TerminalName::Y1, CallTable::needed($this->plan->installation->archetype)->closes($call), true);
     }
 
     private function ask(CallName $call): string

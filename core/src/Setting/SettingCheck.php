@@ -8,7 +8,9 @@ use Unionbit\Core\Call\CallTable;
 use Unionbit\Core\Finding;
 use Unionbit\Core\Planning\Plan;
 use Unionbit\Core\Severity;
+use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
+use Unionbit\Core\Thermostat\PlateTerminal;
 
 /** Compares what the thermostat closes with the entered settings to what the equipment needs, call by call. */
 final class SettingCheck
@@ -32,8 +34,12 @@ final class SettingCheck
         }
         $made = CallTable::made($plan->profile, Derivation::callSettings($plan, $entered), $plan->installation->archetype);
         foreach ($made->calls() as $call) {
+            $needed = CallTable::needed($plan->installation->archetype)->printed($call, $plan->profile);
             foreach ($made->closes($call) as $name) {
-                if (! in_array($plan->profile->serving($name)?->name, $landed, true)) {
+                if (! in_array($plan->profile->serving($name)?->printed, $needed, true)) {
+                    continue;
+                }
+                if (! in_array($plan->profile->serving($name)->name, $landed, true)) {
                     $findings[] = Finding::of('SET', Severity::Warning, "{$call->label()} closes {$name->value}, where nothing lands", 'The call does not reach the equipment.', 'Land a conductor there, or accept that this call is lost.');
                 }
             }
@@ -55,9 +61,13 @@ final class SettingCheck
         $columns = array_map(static fn ($t): array => ['printed' => $t->printed, 'role' => $t->name->isHot() ? 'hot' : ($t->name === TerminalName::C ? 'common' : 'call')], $plan->profile->terminals);
         $rows = [];
         foreach ($needed->calls() as $call) {
-            $cells = array_map(static fn ($t): array => [
-                'closed' => in_array($t->printed, $made->printed($call, $plan->profile), true), 'needed' => in_array($t->printed, $needed->printed($call, $plan->profile), true),
-            ], $plan->profile->terminals);
+            $cells = array_map(static function (PlateTerminal $t) use ($call, $made, $needed, $plan): array {
+                $closed = in_array($t->printed, $made->printed($call, $plan->profile), true);
+                // Where nothing lands it makes no difference what is closed.
+                $reaches = $plan->profile->outputs !== Place::Wall || $plan->landing->on($t->printed) !== [];
+
+                return ['closed' => $closed, 'needed' => $reaches ? in_array($t->printed, $needed->printed($call, $plan->profile), true) : $closed];
+            }, $plan->profile->terminals);
             $rows[] = ['call' => $call->value, 'label' => $call->label(), 'cells' => $cells];
         }
 

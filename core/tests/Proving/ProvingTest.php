@@ -99,3 +99,19 @@ it('knows what a running delay still holds back', function (string $step, array 
     'the ignition control has not opened the valve' => ['heat-1.voltage', ['ignition']],
     'nothing waits for the fan' => ['fan.voltage', ['blower-relay']],
 ]);
+
+it('waits for what really delays', function (string $archetype, string $step, int $seconds, string $reason, array $held): void {
+    $plan = House::example($archetype);
+    $found = (new Steps($plan))->find($step) ?? throw new LogicException("no step {$step}");
+
+    expect($found->wait->seconds)->toBe($seconds)->and($found->wait->reason)->toContain($reason)
+        ->and(array_intersect($held, $plan->circuit()->operate($found->waiting)->pulledIn()))->toBe([])
+        ->and(array_diff($held, $plan->circuit()->operate($found->setup)->pulledIn()))->toBe([]);
+})->with([
+    'heat pump heating: minimum off, then the board' => ['heat-pump-o-1c-1aux', 'heat-1.voltage', 480, 'outdoor board', ['outdoor-input', 'contactor']],
+    'by jumper only the board' => ['heat-pump-o-1c-1aux', 'heat-1.jumper', 180, 'outdoor board', ['contactor']],
+    'a plain unit by jumper: only the person' => ['air-handler-cool-1c', 'cool-1.jumper', 300, 'only you protect', []],
+    'emergency: the sequencer' => ['heat-pump-o-1c-1aux', 'emergency.voltage', 30, 'sequencer', []],
+    'furnace behind a heat pump: ignition' => ['dual-fuel-o-1c-1h', 'furnace-1.voltage', 60, 'Ignition', ['gas-valve']],
+    'zone valve' => ['boiler-zone-valve-1c', 'heat-1.voltage', 60, 'end switch', ['boiler-relay']],
+]);

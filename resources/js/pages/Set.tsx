@@ -31,7 +31,7 @@ export default function SetPage() {
                     </button>
                 )}
             </div>
-            <div className="grid flex-1 content-start border-t border-hair xl:grid-cols-[minmax(0,1fr)_minmax(0,300px)]">
+            <div className="grid flex-1 content-start border-t border-hair xl:grid-cols-[minmax(0,1fr)_var(--table)]" style={{ '--table': `${Math.max(300, 130 + 24 * table.columns.length)}px` } as React.CSSProperties}>
                 <div>
                     {settings.map((item) => (
                         <Setting key={item.key} setting={item} at={history.filter((entry) => entry.key === item.key).at(-1)?.at ?? null} selected={item.key === shown} closed={closed} onSelect={() => setShown(item.key)} />
@@ -44,7 +44,9 @@ export default function SetPage() {
                 <section className="border-hair px-5 py-3 xl:border-l" aria-label="What the thermostat closes">
                     <h2 className="h-sec">What the thermostat closes</h2>
                     <p className="mb-2 text-[14px] text-muted">With the settings as entered; as they should be where nothing is entered.</p>
-                    <CallTable table={table} />
+                    <div className="overflow-x-auto" tabIndex={0} role="group" aria-label="Call table, scrolls">
+                        <CallTable table={table} />
+                    </div>
                     {setting && (
                         <div className="mt-5">
                             <h3 className="h-sec">If {setting.label.toLowerCase()} is wrong</h3>

@@ -8,7 +8,7 @@ export function CallTable({ table }: { table: CallTableView }) {
                 <tr className="border-b-2 border-ink">
                     <th className="lab py-1.5">Call</th>
                     {table.columns.map((column) => (
-                        <th key={column.printed} className="px-1 text-center font-lab text-[14px] font-bold">
+                        <th key={column.printed} className="px-0.5 text-center font-lab text-[14px] font-bold">
                             {column.printed}
                         </th>
                     ))}
@@ -17,7 +17,7 @@ export function CallTable({ table }: { table: CallTableView }) {
             <tbody>
                 {table.rows.map((row) => (
                     <tr key={row.call} className="h-11 border-b border-hair" data-call={row.call}>
-                        <th className="font-lab font-semibold">{row.label}</th>
+                        <th className="whitespace-nowrap pr-2 font-lab font-semibold">{row.label}</th>
                         {row.cells.map((cell, index) => {
                             const column = table.columns[index];
                             const differs = cell.closed !== cell.needed;

@@ -8,7 +8,7 @@ export function Thermostats({ profiles, chosen, onChoose, disabled }: { profiles
     return (
         <div role="radiogroup" aria-label="Thermostat" className="relative">
             {chosen !== null && !disabled && (
-                <button type="button" className="link absolute right-5 top-1 z-10 bg-panel pl-3" aria-expanded={all} onClick={() => setAll(!all)}>
+                <button type="button" className="link z-10 px-5 sm:absolute sm:right-0 sm:top-1" aria-expanded={all} onClick={() => setAll(!all)}>
                     {all ? 'Show the chosen one' : 'Other thermostats'}
                 </button>
             )}
@@ -27,7 +27,7 @@ export function Thermostats({ profiles, chosen, onChoose, disabled }: { profiles
                     <b className="min-w-[250px] flex-1 font-lab text-[16px] font-semibold">{profile.title}</b>
                     <span className="text-[14px] text-muted">runs on {profile.power}</span>
                     <span className="text-[14px] text-muted">{profile.remote === 'none' ? 'no remote control' : 'remote control'}</span>
-                    <span className={`mono text-[14px] ${chosen !== null && !disabled && profile === shown[0] ? 'pr-32' : ''}`}>{profile.screws.join(' ')}</span>
+                    <span className={`mono text-[14px] ${chosen !== null && !disabled && profile === shown[0] ? 'sm:pr-32' : ''}`}>{profile.screws.join(' ')}</span>
                 </button>
             ))}
         </div>

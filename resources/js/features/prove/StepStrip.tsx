@@ -10,7 +10,7 @@ export function CallStrip({ calls, current, onCall }: { calls: ProveProps['calls
                     key={call.call}
                     aria-pressed={call.call === current}
                     onClick={() => onCall(call.call)}
-                    className={`flex min-h-11 flex-1 items-center gap-2 border-r border-hair px-4 font-lab text-[15px] font-semibold aria-pressed:bg-copper aria-pressed:text-[17px] aria-pressed:text-on-copper ${call.proved ? 'text-verd-ink' : call.failed ? 'text-fault-ink' : 'text-muted'}`}
+                    className={`flex min-h-11 flex-1 items-center gap-2 whitespace-nowrap border-r border-hair px-3 font-lab text-[15px] font-semibold aria-pressed:bg-copper aria-pressed:text-[17px] aria-pressed:text-on-copper ${call.proved ? 'text-verd-ink' : call.failed ? 'text-fault-ink' : 'text-muted'}`}
                     style={{ '--gk': call.call === current ? 'var(--copper)' : 'var(--bone)' } as React.CSSProperties}
                 >
                     <Glyph name={call.proved ? 'pass' : call.failed ? 'fault' : call.running ? 'traced' : 'need'} />
