@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Database\ImmediateConnector;
 use App\Models\Job;
 use App\Support\Catalog;
 use Illuminate\Database\Eloquent\Model;
@@ -15,6 +16,7 @@ final class AppServiceProvider extends ServiceProvider
 {
     public function register(): void
     {
+        $this->app->bind('db.connector.sqlite', ImmediateConnector::class);
         $this->app->singleton(Catalog::class, static fn (): Catalog => new Catalog(config()->string('unionbit.catalog')));
     }
 

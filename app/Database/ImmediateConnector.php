@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Database;
+
+use Illuminate\Database\Connectors\SQLiteConnector;
+use PDO;
+
+/** Connects to SQLite with transactions that take the write lock as they begin. */
+final class ImmediateConnector extends SQLiteConnector
+{
+    /**
+     * @param  string  $dsn
+     * @param  string  $username
+     * @param  string  $password
+     * @param  array<int, mixed>  $options
+     */
+    protected function createPdoConnection($dsn, $username, #[\SensitiveParameter] $password, $options): PDO
+    {
+        return new ImmediatePdo($dsn, $username, $password, $options);
+    }
+}
