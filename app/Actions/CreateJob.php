@@ -10,6 +10,7 @@ use App\Support\Catalog;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
+use Unionbit\Core\Job\ExampleHouse;
 use Unionbit\Core\Job\Facts;
 use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Job\SurveyFile;
@@ -28,9 +29,9 @@ final readonly class CreateJob
     }
 
     /** @param  float  $feet length of the thermostat cable, one way */
-    public function __invoke(User $user, string $id, string $site, string $address, string $kind, string $archetypeId, float $feet): Job
+    public function __invoke(User $user, string $id, string $site, string $address, string $kind, string $archetypeId, float $feet, bool $example = false): Job
     {
-        return DB::transaction(function () use ($user, $id, $site, $address, $kind, $archetypeId, $feet): Job {
+        return DB::transaction(function () use ($user, $id, $site, $address, $kind, $archetypeId, $feet, $example): Job {
             $known = Job::query()->find($id);
             if ($known !== null) {
                 return $known->crew_id === $user->crew_id ? $known : throw ValidationException::withMessages(['id' => 'This id belongs to another crew.']);
@@ -40,10 +41,11 @@ final readonly class CreateJob
             if ($archetype->coolStages > 0) {
                 $cables[] = new Cable('B', Place::Indoor, Place::Outdoor, 18, self::OUTDOOR_FEET, []);
             }
+            $house = $example ? ExampleHouse::of($archetype, $feet, self::OUTDOOR_FEET) : new Installation($archetype, new Facts, $cables);
             $job = new Job;
             $job->forceFill([
                 'id' => $id, 'crew_id' => $user->crew_id, 'site' => $site, 'address' => $address, 'kind' => $kind,
-                'survey' => SurveyFile::write(new Installation($archetype, new Facts, $cables)), 'plan' => null, 'version' => 1,
+                'survey' => SurveyFile::write($house), 'plan' => null, 'version' => 1,
             ])->save();
             $job->refresh();
             EditDocument::revise($job, $user, (string) Str::ulid(), 'opened the job');

@@ -35,6 +35,7 @@ final class JobsController extends Controller
             'kind' => ['required', Rule::in(CreateJob::KINDS)],
             'archetype' => ['required', Rule::in($catalog->ids('equipment'))],
             'feet' => ['required', 'numeric', 'between:1,1000'],
+            'example' => ['sometimes', 'boolean'],
         ], [
             'site.required' => 'Give the house a name.',
             'site.max' => 'The name is too long: 80 characters at most.',
@@ -42,7 +43,7 @@ final class JobsController extends Controller
         ]);
         $user = $request->user();
         \assert($user instanceof User);
-        $job = $create($user, $request->string('id')->toString(), $request->string('site')->toString(), $request->string('address')->toString(), $request->string('kind')->toString(), $request->string('archetype')->toString(), $request->float('feet'));
+        $job = $create($user, $request->string('id')->toString(), $request->string('site')->toString(), $request->string('address')->toString(), $request->string('kind')->toString(), $request->string('archetype')->toString(), $request->float('feet'), $request->boolean('example'));
 
         return redirect("/jobs/{$job->id}/survey");
     }

@@ -112,6 +112,11 @@ function Body({ call, onCall }: { call: string; onCall: (call: string) => void }
                             simulated · <span className="mono">{state.amps.toFixed(2)} A</span>
                         </span>
                     </div>
+                    {state.notes.map((note) => (
+                        <p key={note} className="flex gap-2 border-b border-hair px-5 py-2 text-[14px]">
+                            <Glyph name="fault" style={{ color: 'var(--fault)', marginTop: 2 }} /> {note}
+                        </p>
+                    ))}
                     <div className="bg-panel">
                         <StrandBoard
                             variant={width < 700 ? 'phone' : 'plan'}

@@ -4,12 +4,13 @@ import { newId } from '@/lib/api';
 import type { JobsProps } from '@/types';
 import { Dialog } from '@/ui/Dialog';
 import { Bad } from '@/ui/State';
+import { Tick } from '@/ui/Tick';
 
 /** Opens a job: the house, what kind of visit, what equipment, how long the cable is. */
 export function NewJob({ open, onClose }: { open: boolean; onClose: () => void }) {
     const { kinds, archetypes } = usePage<JobsProps>().props;
     const [id] = useState(newId);
-    const form = useForm({ id, site: '', address: '', kind: kinds[1] ?? '', archetype: archetypes[0]?.id ?? '', feet: '40' });
+    const form = useForm({ id, site: '', address: '', kind: kinds[1] ?? '', archetype: archetypes[0]?.id ?? '', feet: '40', example: false });
     const field = (name: 'site' | 'address' | 'feet', label: string, extra: { inputMode?: 'decimal'; required?: boolean } = {}) => (
         <label className="field" data-bad={form.errors[name] ? '' : undefined}>
             <span className="lab">{label}</span>
@@ -49,6 +50,12 @@ export function NewJob({ open, onClose }: { open: boolean; onClose: () => void }
                         ))}
                     </select>
                 </label>
+                <div className="flex items-center gap-2">
+                    <Tick checked={form.data.example} label="Wire it as the plain example of this equipment" onChange={(example) => form.setData('example', example)} />
+                    <span>
+                        Wire it as the plain example <span className="text-[14px] text-muted">to try things out; nothing of it was seen</span>
+                    </span>
+                </div>
                 <Bad>{form.errors.kind ?? form.errors.archetype ?? form.errors.id}</Bad>
                 <button className="btn btn--go justify-self-end" disabled={form.processing}>
                     Open job

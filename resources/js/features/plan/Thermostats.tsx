@@ -22,12 +22,12 @@ export function Thermostats({ profiles, chosen, onChoose, disabled }: { profiles
                         onChoose(profile.id);
                         setAll(false);
                     }}
-                    className="flex min-h-[52px] w-full flex-wrap items-center gap-x-6 gap-y-1 border-t border-hair px-5 py-2 text-left aria-checked:bg-panel aria-checked:shadow-[inset_5px_0_0_var(--copper)]"
+                    className={`flex min-h-[52px] w-full flex-wrap items-center gap-x-6 gap-y-1 border-t border-hair px-5 py-2 text-left aria-checked:bg-panel aria-checked:shadow-[inset_5px_0_0_var(--copper)] ${chosen !== null && !disabled && profile === shown[0] ? 'sm:pr-40' : ''}`}
                 >
                     <b className="min-w-[250px] flex-1 font-lab text-[16px] font-semibold">{profile.title}</b>
                     <span className="text-[14px] text-muted">runs on {profile.power}</span>
                     <span className="text-[14px] text-muted">{profile.remote === 'none' ? 'no remote control' : 'remote control'}</span>
-                    <span className={`mono text-[14px] ${chosen !== null && !disabled && profile === shown[0] ? 'sm:pr-32' : ''}`}>{profile.screws.join(' ')}</span>
+                    <span className="mono text-[14px]">{profile.screws.join(' ')}</span>
                 </button>
             ))}
         </div>
