@@ -10,6 +10,7 @@ async function newHouse(page: Page): Promise<string> {
     const dialog = page.getByRole('dialog');
     const site = `Lock Keeper's Row 1${house++}`;
     await dialog.getByLabel('House').fill(site);
+    await dialog.getByRole('combobox', { name: 'Equipment' }).selectOption('furnace-gas-1h-1c');
     await dialog.getByLabel('Wall cable, feet').fill('0');
     await dialog.getByRole('button', { name: 'Open job' }).click();
     await expect(dialog.getByRole('alert')).toContainText('1 to 1000 feet');

@@ -1,4 +1,4 @@
-import { createInertiaApp } from '@inertiajs/react';
+import { createInertiaApp, router } from '@inertiajs/react';
 import type { ComponentType } from 'react';
 import { createRoot } from 'react-dom/client';
 
@@ -14,5 +14,9 @@ void createInertiaApp({
     setup({ el, App, props }) {
         createRoot(el).render(<App {...props} />);
     },
-    progress: { delay: 250, color: 'var(--copper)', showSpinner: false },
+    // A line of our own at the top, after a moment: see [data-loading] in parts.css.
+    progress: false,
 });
+
+router.on('start', () => document.documentElement.setAttribute('data-loading', ''));
+router.on('finish', () => document.documentElement.removeAttribute('data-loading'));
