@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Unionbit\Core\Circuit;
 
 use Unionbit\Core\Equipment\Load;
-use Unionbit\Core\Job\Facts;
 use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Thermostat\PowerKind;
 use Unionbit\Core\Thermostat\Profile;
@@ -232,27 +231,9 @@ final class Circuit
             }
         }
 
-        foreach ($point->netlist->elements as $winding) {
-            if ($winding->kind === ElementKind::Winding && $winding->emf === 0.0 && $point->phasors->magnitude($winding->a, $winding->b) > 5.0) {
-                $notes[] = "Transformer {$winding->id} is off and fed backwards from the other one: its PRIMARY carries line voltage.";
-            }
-        }
-        if ($this->joinsTransformers($point->netlist)) {
-            $notes[] = 'Two transformers are joined: one switched off is fed backwards and carries line voltage on its primary.';
-        }
+        array_push($notes, ...Supplies::notes($this->installation, $point));
 
         return new OperatingPoint($point->netlist, $point->network, $point->phasors, $loads, $point->loadVolts, $point->openFuses, $point->thermostatUp, $notes);
-    }
-
-    /** Hot to hot through copper alone. Where both secondaries float nothing measurable tells it: only this does (MR03). */
-    private function joinsTransformers(Netlist $netlist): bool
-    {
-        $transformers = $this->installation->archetype->transformers;
-        if (count($transformers) < 2) {
-            return false;
-        }
-
-        return isset($netlist->region($transformers[0]->hot, static fn (Element $e): bool => $e->kind->isCopper() && ! $e->isOpen())[$transformers[1]->hot]);
     }
 
     /**
@@ -265,26 +246,6 @@ final class Circuit
         $held = $this->operateFrom($setup, array_map(static fn (Load $load): string => $load->id, $this->installation->loads()));
 
         return $held->pulledIn() === $rest->pulledIn() ? null : $held;
-    }
-
-    /** @return list<self> the same house with each combination of what the survey left unknown of a second transformer */
-    public function variants(): array
-    {
-        $facts = $this->installation->facts;
-        if (count($this->installation->archetype->transformers) < 2) {
-            return [];
-        }
-        $variants = [];
-        foreach ($facts->secondPhase === 'unknown' ? ['in', 'out'] : [$facts->secondPhase] as $phase) {
-            foreach ($facts->secondBonded === null ? [false, true] : [$facts->secondBonded] as $bonded) {
-                foreach ($facts->commonBonded === null && ! $this->installation->archetype->commonBonded ? [false, true] : [$this->installation->commonBonded()] as $first) {
-                    $known = new Facts($facts->lineVolts, $facts->tapVolts, $facts->transformerVa, $facts->fuseAmps, $first, $facts->plateLink, $facts->oldPower, $bonded, $phase, $facts->safety);
-                    $variants[] = new self(new Installation($this->installation->archetype, $known, $this->installation->cables, $this->installation->jumpers), $this->profile, $this->landing);
-                }
-            }
-        }
-
-        return count($variants) > 1 ? $variants : [];
     }
 
     private function loadState(Load $load, CircuitState $state, float $volts, bool $cycling): LoadState

@@ -41,7 +41,7 @@ final readonly class Meter
     public function volts(Setup $setup, string $a, string $b): Expectation
     {
         $own = $this->settledVolts($setup, $a, $b);
-        $variants = array_map(static fn (Circuit $circuit): Expectation => (new self($circuit))->settledVolts($setup, $a, $b), $this->circuit->variants());
+        $variants = array_map(static fn (Circuit $circuit): Expectation => (new self($circuit))->settledVolts($setup, $a, $b), Supplies::possibilities($this->circuit));
         $different = array_filter($variants, static fn (Expectation $e): bool => $e->floating !== $own->floating || abs(($e->nominal ?? 0.0) - ($own->nominal ?? 0.0)) > 1.0);
         if ($different === []) {
             return $own;

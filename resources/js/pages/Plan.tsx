@@ -1,5 +1,5 @@
 import { router, usePage } from '@inertiajs/react';
-import { useCallback, useState } from 'react';
+import { useState } from 'react';
 import { LandingBar } from '@/features/plan/LandingBar';
 import { Thermostats } from '@/features/plan/Thermostats';
 import { MeterDock } from '@/features/meter-dock/MeterDock';
@@ -13,7 +13,7 @@ import type { BoardRow, CallProof, MoveRow, PlanProps } from '@/types';
 import { Glyph } from '@/ui/Glyph';
 import { Bad, Findings, State } from '@/ui/State';
 import { Tick } from '@/ui/Tick';
-import { UndoBar } from '@/ui/UndoBar';
+import { useUndo } from '@/ui/useUndo';
 
 export default function Plan() {
     const { readings } = usePage<PlanProps>().props;
@@ -29,11 +29,10 @@ function Body({ call, onCall }: { call: string; onCall: (call: string) => void }
     const { job, profiles, chosen, used, conductors, stops, plan } = usePage<PlanProps>().props;
     const edits = useEdits(`/jobs/${job.id}/plan-edits`, job.version);
     const [selected, setSelected] = useState<number | null>(null);
-    const [undo, setUndo] = useState<{ what: string; version: number } | null>(null);
+    const undo = useUndo(edits);
     const [measure, width] = useWidth(808);
     const closed = job.handedOverAt !== null;
     const right = geometry('plan', width).jacket[1];
-    const gone = useCallback(() => setUndo(null), []);
 
     const rows = plan?.board.rows ?? [];
     const step = (by: number) => {
@@ -49,7 +48,7 @@ function Body({ call, onCall }: { call: string; onCall: (call: string) => void }
 
     const change = async (op: string, fields: object, what: string) => {
         const answer = await edits.send(op, fields);
-        if (answer.kind === 'ok') setUndo({ what, version: answer.data.version - 1 });
+        if (answer.kind === 'ok') undo.offer(what, answer.data.version);
     };
     const use = async () => {
         const answer = await edits.send('use');
@@ -150,16 +149,7 @@ function Body({ call, onCall }: { call: string; onCall: (call: string) => void }
                     {used && <Moves moves={plan.moves} closed={closed} />}
                 </>
             )}
-            {undo && (
-                <UndoBar
-                    what={undo.what}
-                    onGone={gone}
-                    onUndo={() => {
-                        void edits.send('restore', { to_version: undo.version });
-                        setUndo(null);
-                    }}
-                />
-            )}
+            {undo.bar}
         </div>
     );
 }

@@ -10,18 +10,17 @@ import { Shell } from '@/shell/Shell';
 import type { SurveyProps } from '@/types';
 import { Glyph } from '@/ui/Glyph';
 import { Bad, Findings } from '@/ui/State';
-import { UndoBar } from '@/ui/UndoBar';
+import { useUndo } from '@/ui/useUndo';
 
 export default function Survey() {
     const { job, cables, facts, linkChoices, needs, finished, findings, readings } = usePage<SurveyProps>().props;
     const edits = useEdits(`/jobs/${job.id}/survey-edits`, job.version);
     const [cableId, setCableId] = useState(cables[0]?.id ?? 'A');
     const [changing, setChanging] = useState<{ number: number; line: string } | null>(null);
-    const [undo, setUndo] = useState<{ what: string; version: number } | null>(null);
+    const undo = useUndo(edits);
     const cable = cables.find((candidate) => candidate.id === cableId) ?? cables[0];
     const closed = job.handedOverAt !== null;
     const open = needs.filter((need) => !need.done).length;
-    const gone = useCallback(() => setUndo(null), []);
     const done = useCallback(() => setChanging(null), []);
 
     const finish = async () => {
@@ -64,7 +63,7 @@ export default function Survey() {
                             onChange={(row) => setChanging({ number: row.number, line: row.line })}
                             onRemove={async (row) => {
                                 const answer = await edits.send('remove-conductor', { cable: item.id, number: row.number });
-                                if (answer.kind === 'ok') setUndo({ what: `Removed ${row.number} ${row.colour}.`, version: answer.data.version - 1 });
+                                if (answer.kind === 'ok') undo.offer(`Removed ${row.number} ${row.colour}.`, answer.data.version);
                             }}
                         />
                     ))}
@@ -75,16 +74,7 @@ export default function Survey() {
                 <h2 className="h-sec mb-1.5">Screening</h2>
                 <Findings findings={findings} empty="Nothing to screen yet." />
             </section>
-            {undo && (
-                <UndoBar
-                    what={undo.what}
-                    onGone={gone}
-                    onUndo={() => {
-                        void edits.send('restore', { to_version: undo.version });
-                        setUndo(null);
-                    }}
-                />
-            )}
+            {undo.bar}
         </Shell>
     );
 }
