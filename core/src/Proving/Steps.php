@@ -7,6 +7,7 @@ namespace Unionbit\Core\Proving;
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Call\CallTable;
 use Unionbit\Core\Circuit\Edit\Opened;
+use Unionbit\Core\Circuit\Element;
 use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Equipment\EquipmentTerminal;
 use Unionbit\Core\Equipment\Load;
@@ -153,6 +154,7 @@ final readonly class Steps
         $common = $this->plan->profile->named(TerminalName::C);
         $atWall = $common !== null && $this->plan->landing->on($common->printed) !== [];
         $board = $this->boardTerminal($main);
+        $return = $board === null ? null : $this->returnOf($board);
         $outdoor = $board === null ? null : $archetype->terminalNamed(Place::Outdoor, $board->name);
         $outdoor = $board?->name === TerminalName::W1 ? null : $outdoor;
         $outdoorCommon = $archetype->terminalNamed(Place::Outdoor, TerminalName::C);
@@ -160,18 +162,50 @@ final readonly class Steps
         $probes = [];
         if (! $jumper) {
             $probes[] = new Probe($this->plan->profile->terminal($hot)?->point() ?? "wall.{$hot}", $main->point(), 'terminal closed');
-            if ($atWall) {
+            if ($atWall && $return === $archetype->transformers[0]->common) {
                 $probes[] = new Probe($main->point(), $common->point(), 'voltage leaves the wall');
             }
         }
         if ($board !== null) {
-            $probes[] = new Probe($board->point(), 'indoor.C', 'voltage arrives at the board');
+            $probes[] = $this->atBoard($board, $return);
         }
         if ($outdoor !== null && $outdoorCommon !== null) {
             $probes[] = new Probe($outdoor->point(), $outdoorCommon->point(), 'voltage at the outdoor unit');
         }
 
         return $probes;
+    }
+
+    /** The common to which the load behind a screw returns: with two transformers each has its own. */
+    private function returnOf(EquipmentTerminal $board): string
+    {
+        $archetype = $this->plan->installation->archetype;
+        $reached = $this->plan->circuit()->netlist(Setup::calling())->region($board->point(), static fn (Element $e): bool => $e->kind->isCopper() && ! $e->isOpen());
+        foreach ($archetype->loads as $load) {
+            if (isset($reached[$load->from]) && ! str_starts_with($load->to, 'outdoor.')) {
+                return $load->to;
+            }
+        }
+
+        return $archetype->transformers[0]->common;
+    }
+
+    /** Arrived at the board: to its common, or to its hot where that common has no screw. */
+    private function atBoard(EquipmentTerminal $board, ?string $return): Probe
+    {
+        $archetype = $this->plan->installation->archetype;
+        foreach ($archetype->terminals as $terminal) {
+            if ($terminal->point() === $return) {
+                return new Probe($board->point(), $terminal->point(), 'voltage arrives at the board');
+            }
+        }
+        foreach ($archetype->transformers as $transformer) {
+            if ($transformer->common === $return) {
+                return new Probe($transformer->hot, $board->point(), 'closed as far as the board');
+            }
+        }
+
+        return new Probe($board->point(), $archetype->transformers[0]->common, 'voltage arrives at the board');
     }
 
     /** The board's screw that this plate screw serves, by what the call means. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Setting;
 
+use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Call\CallTable;
 use Unionbit\Core\Finding;
 use Unionbit\Core\Planning\Plan;
@@ -65,6 +66,9 @@ final class SettingCheck
                 $closed = in_array($t->printed, $made->printed($call, $plan->profile), true);
                 // Where nothing lands it makes no difference what is closed.
                 $reaches = $plan->profile->outputs !== Place::Wall || $plan->landing->on($t->printed) !== [];
+
+                // In emergency E and Aux may both be closed: "E and/or Aux".
+                $reaches = $reaches && ! ($call === CallName::Emergency && $t->name === TerminalName::E);
 
                 return ['closed' => $closed, 'needed' => $reaches ? in_array($t->printed, $needed->printed($call, $plan->profile), true) : $closed];
             }, $plan->profile->terminals);
