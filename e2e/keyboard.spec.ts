@@ -1,0 +1,87 @@
+import { expect, test } from '@playwright/test';
+import { openJob, resetClock, signIn } from './support';
+
+test.beforeEach(resetClock);
+
+test('a house surveyed and planned without a mouse', async ({ page }) => {
+    await signIn(page);
+    await page.keyboard.press('n');
+    await expect(page.getByRole('dialog')).toBeVisible();
+    await page.getByLabel('House').focus();
+    await page.keyboard.type('Heron Boathouse');
+    await page.getByRole('combobox', { name: 'Equipment' }).focus();
+    await page.keyboard.type('Gas furnace, one stage, with one');
+    await page.keyboard.press('Enter');
+    if (await page.getByRole('dialog').isVisible()) await page.getByRole('button', { name: 'Open job' }).press('Enter');
+    await expect(page.getByRole('heading', { name: 'Survey' })).toBeVisible();
+
+    // N puts the cursor in the entry; single keys are off while it has the focus; Up brings the last line back.
+    await page.keyboard.press('n');
+    const entry = page.getByRole('textbox', { name: /conductor/ });
+    await expect(entry).toBeFocused();
+    for (const [index, line] of ['red R>R !', 'wht W>W !', 'grn G>G !', 'yel Y>Y !', 'blu C>C !'].entries()) {
+        await page.keyboard.type(line);
+        await page.keyboard.press('Enter');
+        await expect(page.locator(`tr[data-conductor="${index + 1}"]`)).toBeVisible();
+        await expect(entry).toHaveValue('');
+    }
+    await page.keyboard.press('ArrowUp');
+    await expect(entry).toHaveValue('blu C>C !');
+    await page.keyboard.press('Escape');
+    await expect(entry).not.toBeFocused();
+
+    await page.keyboard.press('2');
+    await expect(page.getByRole('heading', { level: 1, name: 'Plan' })).toBeVisible();
+    await page.getByRole('radio', { name: /C-powered, 1 heat 1 cool, remote/ }).press('Enter');
+    await expect(page.getByText(/calls proved by simulation/)).toBeVisible();
+    await page.keyboard.press('j');
+    await page.keyboard.press('j');
+    await expect(page.getByRole('button', { name: 'Conductor 2 white' })).toHaveAttribute('aria-pressed', 'true');
+    await page.keyboard.press('k');
+    await expect(page.getByRole('button', { name: 'Conductor 1 red' })).toHaveAttribute('aria-pressed', 'true');
+    await page.getByRole('button', { name: 'Probe G at the board' }).press('Enter');
+    await expect(page.getByRole('combobox', { name: 'Probe A' })).toHaveValue('indoor.G');
+    await page.keyboard.press('x');
+    await expect(page.getByRole('combobox', { name: 'Probe B' })).toHaveValue('indoor.G');
+    await page.keyboard.press('o');
+    await expect(page.getByRole('button', { name: /ohms/ })).toHaveAttribute('aria-pressed', 'true');
+    await expect(page.getByTestId('reason')).toContainText(/winding|blower relay|Wire/);
+
+    // P asks for the power; Escape backs out; the keys are listed under ?.
+    await page.keyboard.press('p');
+    await expect(page.getByRole('dialog')).toContainText('R–C now, volts');
+    await page.keyboard.press('Escape');
+    await expect(page.getByRole('dialog')).toBeHidden();
+    await page.keyboard.press('?');
+    await expect(page.getByRole('dialog')).toContainText('Record the reading typed in the dock');
+});
+
+test('the headlamp theme stays, and motion can be still', async ({ page }) => {
+    await signIn(page);
+    await page.getByRole('button', { name: /headlamp theme/ }).click();
+    const chosen = await page.locator('html').getAttribute('data-theme');
+    await page.reload();
+    await expect(page.locator('html')).toHaveAttribute('data-theme', chosen ?? '');
+
+    await page.emulateMedia({ reducedMotion: 'reduce' });
+    await openJob(page, 'Tollhouse');
+    await page.getByRole('group', { name: 'Simulate a call' }).getByRole('button', { name: /^Cool 1/ }).click();
+    const flow = page.locator('.sb .flow, .sb .flow-back').first();
+    await expect(flow).toBeAttached();
+    expect(await flow.evaluate((line) => getComputedStyle(line).animationName)).toBe('none');
+});
+
+test('nothing is wider than a phone, on any stage', async ({ browser }) => {
+    const page = await (await browser.newContext({ viewport: { width: 390, height: 844 } })).newPage();
+    await signIn(page);
+    await openJob(page, 'Tollhouse');
+    const base = page.url().replace(/\/[a-z]+$/, '');
+    for (const stage of ['survey', 'plan', 'set', 'prove', 'handover']) {
+        await page.goto(`${base}/${stage}`);
+        await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+        expect(await page.evaluate(() => document.documentElement.scrollWidth), stage).toBeLessThanOrEqual(390);
+        const small = await page.locator('main button:visible, .tapestrip a:visible, .pf button:visible').evaluateAll((buttons) => buttons.filter((button) => button.getBoundingClientRect().height < 43).map((button) => button.textContent));
+        expect(small, `${stage}: targets under 44 px`).toEqual([]);
+    }
+    await page.context().close();
+});
