@@ -162,3 +162,27 @@ test('a reading typed before the step is started says what to do first', async (
     await page.keyboard.press('o');
     await expect(page.getByTestId('reason')).toContainText('Ohms only with the power off and proved dead');
 });
+
+test('a slow answer never puts an older page over a newer one', async ({ page }) => {
+    await newHouse(page);
+    let slow = true;
+    await page.route('**/survey', async (route) => {
+        if (!slow || !('x-inertia' in route.request().headers())) return route.continue();
+        slow = false;
+        const answer = await route.fetch();
+        await new Promise((resolve) => setTimeout(resolve, 2_000));
+        await route.fulfill({ response: answer });
+    });
+    await expect(page.getByText('No reading yet.')).toBeVisible();
+    const late = page.waitForResponse((response) => response.url().endsWith('/survey') && 'x-inertia' in response.request().headers());
+    await page.getByLabel('Fuse in place').fill('5');
+    await page.getByLabel('Fuse in place').press('Enter');
+    await expect.poll(() => slow).toBe(false);
+    await page.locator('#actual').fill('26.7');
+    await page.locator('#actual').press('Enter');
+    await late;
+    await expect(page.locator('#actual')).toHaveValue('');
+    await page.waitForLoadState('networkidle');
+    await expect(page.locator('.log tr')).toHaveCount(1);
+    await expect(page.getByLabel('Fuse in place')).toHaveValue('5');
+});

@@ -1,6 +1,6 @@
-import { router } from '@inertiajs/react';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { newId, post, type Answer } from '@/lib/api';
+import { reload } from '@/lib/reload';
 
 export interface Edits {
     /** Sends one edit of the shared document on the version this page shows. */
@@ -53,9 +53,4 @@ export function useEdits(url: string, version: number): Edits {
     );
 
     return { send, problem, clear: () => setProblem(null), working };
-}
-
-/** Reads the page's props again, keeping everything typed. */
-export function reload(): Promise<void> {
-    return new Promise((resolve) => router.reload({ onFinish: () => resolve() }));
 }

@@ -1,7 +1,7 @@
 import { usePage } from '@inertiajs/react';
 import { useState } from 'react';
 import { post, said } from '@/lib/api';
-import { reload } from '@/lib/edits';
+import { reload } from '@/lib/reload';
 import { clock, day, figure, placeOf, pointName } from '@/lib/format';
 import { Shell } from '@/shell/Shell';
 import type { HandoverProps, Reading } from '@/types';

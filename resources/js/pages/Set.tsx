@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { CallTable } from '@/features/call-table/CallTable';
 import { MeterDock } from '@/features/meter-dock/MeterDock';
 import { newId, post, said } from '@/lib/api';
-import { reload } from '@/lib/edits';
+import { reload } from '@/lib/reload';
 import { clock } from '@/lib/format';
 import { Shell } from '@/shell/Shell';
 import type { SetProps, SettingRow } from '@/types';

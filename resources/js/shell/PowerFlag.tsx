@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { newId, post, said, type Answer } from '@/lib/api';
-import { reload } from '@/lib/edits';
+import { reload } from '@/lib/reload';
 import { moment } from '@/lib/format';
 import { useKeys, useSecondsLeft } from '@/lib/hooks';
 import type { Power } from '@/types';

@@ -1,7 +1,7 @@
 import { usePage } from '@inertiajs/react';
 import { useRef, useState } from 'react';
 import { newId, post, said, type Answer } from '@/lib/api';
-import { reload } from '@/lib/edits';
+import { reload } from '@/lib/reload';
 import { clock, figure, pointName, range } from '@/lib/format';
 import { useKeys } from '@/lib/hooks';
 import { useAskPower, useProbes } from '@/shell/Shell';

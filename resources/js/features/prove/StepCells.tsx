@@ -1,7 +1,7 @@
 import { usePage } from '@inertiajs/react';
 import { useRef, useState, type ReactNode } from 'react';
 import { newId, post, said, type Answer } from '@/lib/api';
-import { reload } from '@/lib/edits';
+import { reload } from '@/lib/reload';
 import { clock, countdown } from '@/lib/format';
 import { useSecondsLeft } from '@/lib/hooks';
 import { useAskPower } from '@/shell/Shell';
