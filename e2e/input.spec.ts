@@ -186,3 +186,35 @@ test('a slow answer never puts an older page over a newer one', async ({ page })
     await expect(page.locator('.log tr')).toHaveCount(1);
     await expect(page.getByLabel('Fuse in place')).toHaveValue('5');
 });
+
+test('after a lost answer a corrected value counts, and what is typed meanwhile stays', async ({ page }) => {
+    await newHouse(page);
+    let lost = false;
+    await page.route('**/power', async (route) => {
+        if (lost) return route.continue();
+        await route.fetch();
+        lost = true;
+        await route.abort();
+    });
+    await page.locator('.pf').getByRole('button', { name: 'Make live' }).click();
+    const dialog = page.getByRole('dialog');
+    await dialog.getByLabel(/volts/).fill('26.2');
+    await dialog.getByRole('button', { name: 'It is live' }).click();
+    await expect(dialog.getByRole('alert')).toContainText('not sent');
+    await dialog.getByLabel(/volts/).fill('25.1');
+    await dialog.getByRole('button', { name: 'It is live' }).click();
+    await expect(page.getByRole('status', { name: 'Power flag' })).toContainText('R–C 25.1 V');
+
+    await page.route('**/readings', async (route) => {
+        const answer = await route.fetch();
+        await new Promise((resolve) => setTimeout(resolve, 1_000));
+        await route.fulfill({ response: answer });
+    });
+    const actual = page.locator('#actual');
+    await actual.fill('26.7');
+    await actual.press('Enter');
+    await actual.fill('24.8');
+    await expect(page.locator('.log tr')).toHaveCount(1);
+    await expect(page.locator('.log tr')).toContainText('26.7');
+    await expect(actual).toHaveValue('24.8');
+});

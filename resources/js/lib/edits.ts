@@ -1,5 +1,6 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { newId, post, type Answer } from '@/lib/api';
+import type { Answer } from '@/lib/api';
+import { useOnce } from '@/lib/once';
 import { reload } from '@/lib/reload';
 
 export interface Edits {
@@ -17,7 +18,7 @@ export interface Edits {
 export function useEdits(url: string, version: number): Edits {
     const [problem, setProblem] = useState<Answer<unknown> | null>(null);
     const [working, setWorking] = useState(false);
-    const unsent = useRef<{ body: string; id: string } | null>(null);
+    const post = useOnce<{ version: number }>();
     const latest = useRef(version);
     useEffect(() => {
         latest.current = Math.max(latest.current, version);
@@ -27,17 +28,14 @@ export function useEdits(url: string, version: number): Edits {
 
     const once = useCallback(
         async (op: string, fields: object) => {
-            const body = JSON.stringify({ op, ...fields });
-            const id = unsent.current?.body === body ? unsent.current.id : newId();
             setWorking(true);
-            const answer = await post<{ version: number }>(url, { ...fields, id, op, version: latest.current });
+            const answer = await post(url, { ...fields, op }, { version: latest.current });
             setWorking(false);
-            unsent.current = answer.kind === 'unsent' ? { body, id } : null;
             setProblem(answer.kind === 'ok' ? null : answer);
             if (answer.kind === 'ok') latest.current = answer.data.version;
             return answer;
         },
-        [url],
+        [post, url],
     );
 
     // One after the other: an edit made while another is on its way rests on that one's version.

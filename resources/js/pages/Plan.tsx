@@ -5,9 +5,9 @@ import { Thermostats } from '@/features/plan/Thermostats';
 import { MeterDock } from '@/features/meter-dock/MeterDock';
 import { geometry } from '@/features/strand-board/geometry';
 import { StrandBoard } from '@/features/strand-board/StrandBoard';
-import { newId, post, said } from '@/lib/api';
+import { said } from '@/lib/api';
 import { useEdits } from '@/lib/edits';
-import { reload } from '@/lib/reload';
+import { useRecord } from '@/lib/once';
 import { useKeys, useWidth } from '@/lib/hooks';
 import { Shell, useAskPower } from '@/shell/Shell';
 import type { BoardRow, CallProof, MoveRow, PlanProps } from '@/types';
@@ -205,11 +205,10 @@ function Problems({ proofs }: { proofs: CallProof[] }) {
 function Moves({ moves, closed }: { moves: MoveRow[]; closed: boolean }) {
     const { job, power } = usePage<PlanProps>().props;
     const ask = useAskPower();
-    const [problem, setProblem] = useState('');
+    const { record, answer } = useRecord(job.id);
+    const problem = answer ? said(answer) : '';
     const tick = async (move: MoveRow, done: boolean) => {
-        const answer = await post(`/jobs/${job.id}/moves`, { id: newId(), move: move.key, done });
-        setProblem(said(answer));
-        if (answer.kind === 'ok') await reload();
+        await record('moves', { move: move.key, done });
     };
     return (
         <section id="moves" className="border-t-2 border-ink bg-panel px-5 pb-5 pt-3" aria-label="Moves">

@@ -2,8 +2,8 @@ import { router, usePage } from '@inertiajs/react';
 import { useState } from 'react';
 import { CallTable } from '@/features/call-table/CallTable';
 import { MeterDock } from '@/features/meter-dock/MeterDock';
-import { newId, post, said } from '@/lib/api';
-import { reload } from '@/lib/reload';
+import { said } from '@/lib/api';
+import { useRecord } from '@/lib/once';
 import { clock } from '@/lib/format';
 import { Shell } from '@/shell/Shell';
 import type { SetProps, SettingRow } from '@/types';
@@ -70,12 +70,11 @@ export default function SetPage() {
 
 function Setting({ setting, at, selected, closed, onSelect }: { setting: SettingRow; at: string | null; selected: boolean; closed: boolean; onSelect: () => void }) {
     const { job } = usePage<SetProps>().props;
-    const [problem, setProblem] = useState('');
+    const { record, answer } = useRecord(job.id);
+    const problem = answer ? said(answer) : '';
     const enter = async (value: string) => {
         onSelect();
-        const answer = await post(`/jobs/${job.id}/settings`, { id: newId(), key: setting.key, value });
-        setProblem(said(answer));
-        if (answer.kind === 'ok') await reload();
+        await record('settings', { key: setting.key, value });
     };
     const wrong = setting.entered !== null && setting.entered !== setting.value;
     return (

@@ -1,6 +1,6 @@
 import { useState } from 'react';
-import { newId, post, said, type Answer } from '@/lib/api';
-import { reload } from '@/lib/reload';
+import { said } from '@/lib/api';
+import { useRecord } from '@/lib/once';
 import { moment } from '@/lib/format';
 import { useKeys, useSecondsLeft } from '@/lib/hooks';
 import type { Power } from '@/types';
@@ -49,19 +49,11 @@ export function PowerFlag({ jobId, power, now, closed, asked, onAsk }: { jobId: 
 function PowerDialog({ jobId, to, onClose }: { jobId: string; to: 'live' | 'isolated'; onClose: () => void }) {
     const [volts, setVolts] = useState('');
     const [proved, setProved] = useState(false);
-    const [answer, setAnswer] = useState<Answer<unknown> | null>(null);
-    const [id] = useState(newId);
+    const { record, answer } = useRecord(jobId);
     const errors = answer?.kind === 'invalid' ? answer.errors : {};
     const isolate = to === 'isolated';
 
-    const send = async () => {
-        const result = await post(`/jobs/${jobId}/power`, { id, state: to, volts, meter_proved: proved });
-        setAnswer(result);
-        if (result.kind === 'ok') {
-            onClose();
-            await reload();
-        }
-    };
+    const send = () => record('power', { state: to, volts, meter_proved: proved }, onClose);
 
     return (
         <Dialog open onClose={onClose} title={isolate ? 'Isolate and prove dead' : 'Make live'} tone={isolate ? 'iso' : 'live'}>

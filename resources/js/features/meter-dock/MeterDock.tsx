@@ -1,7 +1,7 @@
 import { usePage } from '@inertiajs/react';
-import { useRef, useState } from 'react';
-import { newId, post, said, type Answer } from '@/lib/api';
-import { reload } from '@/lib/reload';
+import { useState } from 'react';
+import { said } from '@/lib/api';
+import { useRecord } from '@/lib/once';
 import { clock, figure, pointName, range } from '@/lib/format';
 import { useKeys } from '@/lib/hooks';
 import { useAskPower, useProbes } from '@/shell/Shell';
@@ -28,13 +28,11 @@ export function MeterDock({ stage, step = null, call = null, readings, canRecord
     const probes = useProbes();
     const askPower = useAskPower();
     const [typed, setTyped] = useState('');
-    const [answer, setAnswer] = useState<Answer<Reading> | null>(null);
+    const { record: write, answer, clear } = useRecord<Reading>(job.id);
     const [sheet, setSheet] = useState(false);
-    const pending = useRef<{ key: string; id: string } | null>(null);
     const { mode, a, b } = probes;
     const { expected, problem } = useExpectation({ jobId: job.id, stage, step, call, mode, a, b, state: `${job.version}/${power.state}/${readings.length}` });
 
-    const context = `${step ?? ''}/${call ?? ''}/${mode}/${a}/${b}`;
     const last = answer?.kind === 'ok' && answer.data.a === a && answer.data.b === b && answer.data.mode === mode ? answer.data : null;
     const value = parsed(typed) ?? (typed === '' ? (last?.value ?? null) : null);
     const closed = job.handedOverAt !== null || !canRecord;
@@ -42,16 +40,9 @@ export function MeterDock({ stage, step = null, call = null, readings, canRecord
 
     const record = async () => {
         if (typed.trim() === '') return;
-        const key = `${context}=${typed}`;
-        if (pending.current?.key !== key) pending.current = { key, id: newId() };
-        const result = await post<Reading>(`/jobs/${job.id}/readings`, { id: pending.current.id, stage, step, call, mode, a, b, value: typed });
-        setAnswer(result);
-        if (result.kind === 'ok') {
-            pending.current = null;
-            setTyped('');
-            await reload();
-            onRecorded?.(result.data);
-        }
+        // What is typed while the answer is on its way is the next reading, and stays.
+        const result = await write('readings', { stage, step, call, mode, a, b, value: typed }, () => setTyped((now) => (now === typed ? '' : now)));
+        if (result.kind === 'ok') onRecorded?.(result.data);
     };
 
     const move = (by: number) => {
@@ -62,7 +53,7 @@ export function MeterDock({ stage, step = null, call = null, readings, canRecord
     const select = (next: Mode) => {
         probes.setMode(next);
         setTyped('');
-        setAnswer(null);
+        clear();
     };
     useKeys({ v: () => select('V'), o: () => select('O'), a: () => select('A'), b: () => select('B'), '[': () => move(-1), ']': () => move(1), x: probes.swap });
 

@@ -1,7 +1,7 @@
 import { usePage } from '@inertiajs/react';
-import { useRef, useState, type ReactNode } from 'react';
-import { newId, post, said, type Answer } from '@/lib/api';
-import { reload } from '@/lib/reload';
+import { type ReactNode } from 'react';
+import { said } from '@/lib/api';
+import { useRecord } from '@/lib/once';
 import { clock, countdown } from '@/lib/format';
 import { useSecondsLeft } from '@/lib/hooks';
 import { useAskPower } from '@/shell/Shell';
@@ -14,20 +14,8 @@ import { Tag } from '@/ui/Tag';
 export function StepCells({ step, closed }: { step: StepView; closed: boolean }) {
     const { job, power, now } = usePage<ProveProps>().props;
     const ask = useAskPower();
-    const [problem, setProblem] = useState<Answer<unknown> | null>(null);
-    const pending = useRef<{ key: string; id: string } | null>(null);
+    const { record: send, answer: problem } = useRecord(job.id);
     const left = useSecondsLeft(step.running ? step.readyAt : null, now);
-
-    const send = async (url: string, body: object) => {
-        const key = url + JSON.stringify(body);
-        if (pending.current?.key !== key) pending.current = { key, id: newId() };
-        const answer = await post(`/jobs/${job.id}/${url}`, { id: pending.current.id, ...body });
-        setProblem(answer.kind === 'ok' ? null : answer);
-        if (answer.kind === 'ok') {
-            pending.current = null;
-            await reload();
-        }
-    };
     const wants = step.isolated && !step.running ? 'isolated' : 'live';
     const agrees = power.state === wants;
     const ready = step.probes.every((probe) => probe.reading?.outcome === 'pass') && step.signs.every((sign) => sign.outcome === 'pass');

@@ -35,7 +35,7 @@ export function EntryLine({ jobId, cables, cable, onCable, edits, changing, onDo
         const answer = changing ? await edits.send('change-conductor', { cable: cable.id, number: changing.number, line }) : await edits.send('add-conductor', { cable: cable.id, line });
         if (answer.kind === 'ok') {
             setLastLine(line);
-            setLine('');
+            setLine((now) => (now === line ? '' : now));
             setTried(false);
             onDone();
         }
