@@ -14,7 +14,7 @@ it('holds every file of the catalogue against its schema', function (string $fol
         $errors = $result->isValid() ? [] : (new ErrorFormatter)->format($result->error());
         expect($errors)->toBe([], basename($file));
     }
-})->with([['equipment', 'equipment'], ['thermostats', 'thermostat']]);
+})->with([['equipment', 'equipment'], ['thermostats', 'thermostat'], ['faults', 'faults']]);
 
 it('refers only to screws, loads and points that exist', function (): void {
     foreach (app(Catalog::class)->archetypes() as $archetype) {

@@ -17,7 +17,7 @@ use Unionbit\Core\Planning\JobFile;
 final class ExpectCommand extends JobCommand
 {
     protected $signature = 'unionbit:expect {job : a job file} {--call=idle} {--mode=V : V, O, A, B or N (non-contact)} {--from= : a point, as wall.Y1, indoor.C or A4.near} {--to=}
-        {--jumper=* : A-B, two points joined} {--lift=* : a conductor end lifted, as A4.near} {--fault= : one fault of the catalogue} {--face-off} {--table}';
+        {--jumper=* : A-B, two points joined} {--lift=* : a conductor end lifted, as A4.near} {--fault=* : a fault of the catalogue; several come together} {--face-off} {--table}';
 
     protected $description = 'What a meter will show between two points of a house, in which band, and why';
 

@@ -55,16 +55,13 @@ abstract class JobCommand extends Command
 
     protected function fault(JobFiles $files, Circuit $circuit, mixed $wanted): ?Fault
     {
-        if (! is_string($wanted) || $wanted === '') {
-            return null;
+        $faults = array_column(array_map(static fn (Fault $f): array => [$f->id, $f], $files->faults()->of($circuit)), 1, 0);
+        $found = [];
+        foreach (is_array($wanted) ? $wanted : [] as $id) {
+            $found[] = $faults[is_string($id) ? $id : ''] ?? throw InvalidData::notAllowed('--fault', $id, 'one of '.implode(', ', array_slice(array_keys($faults), 0, 400)));
         }
-        $faults = $files->faults()->of($circuit);
-        foreach ($faults as $fault) {
-            if ($fault->id === $wanted) {
-                return $fault;
-            }
-        }
-        throw InvalidData::notAllowed('--fault', $wanted, 'one of '.implode(', ', array_slice(array_map(static fn (Fault $f): string => $f->id, $faults), 0, 400)));
+
+        return $found === [] ? null : Fault::together(...$found);
     }
 
     /** @param  array<mixed>  $data */

@@ -12,7 +12,7 @@ use Unionbit\Core\Planning\JobFile;
 final class RunCommand extends JobCommand
 {
     protected $signature = 'unionbit:run {job : a job file} {--call=idle} {--seconds=600 : simulated seconds from power-on} {--until= : second at which the call ends}
-        {--fault= : one fault of the catalogue} {--float-at= : second at which the pan is full} {--test-breaker : a resettable breaker in the fuse\'s place} {--seed=1} {--table}';
+        {--fault=* : a fault of the catalogue; several come together} {--float-at= : second at which the pan is full} {--test-breaker : a resettable breaker in the fuse\'s place} {--seed=1} {--table}';
 
     protected $description = 'A house in simulated seconds: what happens when, with a call and with a fault';
 

@@ -11,7 +11,7 @@ use Unionbit\Core\Planning\JobFile;
 
 final class SpiceCommand extends JobCommand
 {
-    protected $signature = 'unionbit:spice {job : a job file} {--call=idle} {--fault= : one fault of the catalogue}';
+    protected $signature = 'unionbit:spice {job : a job file} {--call=idle} {--fault=* : a fault of the catalogue; several come together}';
 
     protected $description = 'The settled circuit of a call as a deck that ordinary SPICE programs read';
 

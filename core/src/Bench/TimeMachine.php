@@ -9,8 +9,10 @@ use Unionbit\Core\Call\CallTable;
 use Unionbit\Core\Circuit\Circuit;
 use Unionbit\Core\Circuit\Edit\Closed;
 use Unionbit\Core\Circuit\Edit\Opened;
+use Unionbit\Core\Circuit\ElementKind;
 use Unionbit\Core\Circuit\OperatingPoint;
 use Unionbit\Core\Circuit\Setup;
+use Unionbit\Core\Equipment\Transformer;
 use Unionbit\Core\Fault\Fault;
 use Unionbit\Core\Fault\FaultedCall;
 use Unionbit\Core\Fault\Observables;
@@ -97,10 +99,11 @@ final class TimeMachine
 
     private function second(int $t, CallName $call): void
     {
-        $point = $this->circuit->operateFrom($this->setup($t, $call), $this->in);
+        $setup = $this->setup($t, $call);
+        $point = $this->circuit->operateFrom($setup, $this->in);
         $this->lastCall = $call === CallName::Idle ? $this->lastCall : $call;
         $this->thermostat($t, $call, $point);
-        $this->fuses($t, $point);
+        $this->fuses($t, $point, $setup);
         $this->loads($t, $point);
         $this->watch($t, $point);
     }
@@ -124,10 +127,10 @@ final class TimeMachine
             $timed = $timed->with(new Opened("{$transformer}.fuse"));
         }
         if ($this->floatAt !== null && $t >= $this->floatAt) {
-            foreach ($this->circuit->installation->facts->safety as $device) {
-                foreach (array_keys($this->circuit->netlist(Setup::calling())->elements) as $id) {
-                    $timed = $id === $device->id || str_starts_with($id, "{$device->id}.") ? $timed->with(new Opened($id)) : $timed;
-                }
+            $floats = array_column($this->circuit->installation->facts->safety, 'id');
+            foreach ($this->circuit->netlist(Setup::calling())->elements as $element) {
+                $opens = $element->kind === ElementKind::SafetySwitch && in_array($element->subject, $floats, true);
+                $timed = $opens && ! $this->isFaulted($element->id) ? $timed->with(new Opened($element->id)) : $timed;
             }
         }
 
@@ -188,23 +191,40 @@ final class TimeMachine
         return $this->fault === null || ! $this->fault->intermittent || ($t + $this->phase) % self::INTERMITTENT_SECONDS < self::INTERMITTENT_SECONDS / 2;
     }
 
-    private function fuses(int $t, OperatingPoint $point): void
+    private function fuses(int $t, OperatingPoint $point, Setup $setup): void
     {
         foreach ($this->circuit->installation->transformers() as $transformer) {
-            if ($transformer->fuseAmps === null || isset($this->open[$transformer->id])) {
+            if (isset($this->open[$transformer->id])) {
                 continue;
             }
             $amps = $point->sourceAmps($transformer->id);
+            if ($amps * 24.0 > 1.1 * $transformer->ratingVa) {
+                $this->change($t, "load.{$transformer->id}", 'over', sprintf('the transformer gives %.1f A, over its %g VA', $amps, $transformer->ratingVa));
+            }
+            if ($transformer->fuseAmps === null || $setup->fuseIsBridged($transformer->id)) {
+                continue;
+            }
+            if ($this->opensBeforeBlanking($transformer, $point, $setup)) {
+                $this->open[$transformer->id] = true;
+                $this->note($t, sprintf('the %g A fuse opens, before the thermostat blanks', $transformer->fuseAmps));
+
+                continue;
+            }
             $multiple = $amps / $transformer->fuseAmps;
             $time = $this->testBreaker ? FuseCurve::breakerSeconds($multiple, $this->fuseWhere) : FuseCurve::seconds($multiple, $this->fuseWhere);
             $this->heat[$transformer->id] = $time === null ? 0.0 : ($this->heat[$transformer->id] ?? 0.0) + 1.0 / $time;
             if ($this->heat[$transformer->id] >= 1.0) {
                 $this->open[$transformer->id] = true;
                 $this->note($t, sprintf('the %g A %s opens at %.1f A', $transformer->fuseAmps, $this->testBreaker ? 'test breaker' : 'fuse', $amps));
-            } elseif ($amps * 24.0 > 1.1 * $transformer->ratingVa) {
-                $this->change($t, "load.{$transformer->id}", 'over', sprintf('the transformer gives %.1f A, over its %g VA', $amps, $transformer->ratingVa));
             }
         }
+    }
+
+    /** On a hard short the fuse is quicker than the thermostat, which would else open its call; a test breaker is not. */
+    private function opensBeforeBlanking(Transformer $transformer, OperatingPoint $point, Setup $setup): bool
+    {
+        return ! $this->testBreaker && $this->circuit->profile->power === PowerKind::Common && ($point->notes !== [] || ! $point->thermostatUp)
+            && in_array($transformer->id, $this->circuit->operateFrom($setup->withSlowFuse(false), $this->in)->openFuses, true);
     }
 
     private function loads(int $t, OperatingPoint $point): void
@@ -270,7 +290,7 @@ final class TimeMachine
 
     private function isFaulted(string $contact): bool
     {
-        return $this->fault !== null && str_ends_with($this->fault->id, ":{$contact}");
+        return in_array($contact, $this->fault->parts ?? [], true);
     }
 
     private function off(): int

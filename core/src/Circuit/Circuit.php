@@ -196,7 +196,7 @@ final class Circuit
         }
         $blank = $this->wouldBlank($point);
         foreach ($this->installation->transformers() as $transformer) {
-            $multiple = $transformer->fuseAmps === null || $setup->slowFuse ? 0.0 : $point->sourceAmps($transformer->id) / $transformer->fuseAmps;
+            $multiple = $transformer->fuseAmps === null || $setup->holdsFuse($transformer->id) ? 0.0 : $point->sourceAmps($transformer->id) / $transformer->fuseAmps;
             if (! isset($state->openFuses[$transformer->id]) && $multiple >= ($blank && $state->thermostatUp ? 2.0 : self::FUSE_FACTOR)) {
                 return $state->withOpenFuse($transformer->id);
             }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Circuit;
 
+use Unionbit\Core\Circuit\Edit\FuseBridged;
+
 /**
  * The state that a person puts the house in before a reading: power, what the thermostat calls, whether its face
  * is off, which conductor ends are lifted, which jumpers are placed, and faults to be looked at.
@@ -74,8 +76,19 @@ final readonly class Setup
         return $mode === null ? $this : new self($this->power, $this->closed, $this->faceOff, $this->jumpers, $this->lifted, $this->edits, [...$this->modes, $mode], $this->slowFuse);
     }
 
-    public function withSlowFuse(): self
+    /** Whether this transformer's fuse holds whatever flows. */
+    public function holdsFuse(string $transformerId): bool
     {
-        return new self($this->power, $this->closed, $this->faceOff, $this->jumpers, $this->lifted, $this->edits, $this->modes, true);
+        return $this->slowFuse || $this->fuseIsBridged($transformerId);
+    }
+
+    public function fuseIsBridged(string $transformerId): bool
+    {
+        return array_filter($this->edits, static fn (CircuitEdit $edit): bool => $edit instanceof FuseBridged && $edit->isOf($transformerId)) !== [];
+    }
+
+    public function withSlowFuse(bool $slow = true): self
+    {
+        return new self($this->power, $this->closed, $this->faceOff, $this->jumpers, $this->lifted, $this->edits, $this->modes, $slow);
     }
 }

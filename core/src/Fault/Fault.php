@@ -16,6 +16,8 @@ final readonly class Fault
      * @param  list<string>  $forces  observables that run whatever the circuit does (welded contacts)
      * @param  list<string>  $blocks  observables that never run (line power off)
      * @param  array<string, string>  $settings  settings that it stands for, by key
+     * @param  list<string>  $parts  elements that it befalls
+     * @param  bool  $fanTurned  the unit's own fan jumper is the other way about
      * @param  bool  $noCalls  the thermostat closes nothing
      * @param  string  $prior  common, occasional or rare
      */
@@ -34,6 +36,19 @@ final readonly class Fault
         public string $fix,
         public int $minutes,
         public bool $intermittent,
+        public array $parts = [],
+        public bool $fanTurned = false,
     ) {
+    }
+
+    /** Several faults of one house as one, as a short behind a bridged fuse. It comes and goes only where all of them do. */
+    public static function together(self $first, self ...$others): self
+    {
+        return array_reduce($others, static fn (self $a, self $b): self => new self(
+            "{$a->id}+{$b->id}", "{$a->entry}+{$b->entry}", "{$a->title}; {$b->title}", $a->where,
+            [...$a->edits, ...$b->edits], [...$a->forces, ...$b->forces], [...$a->blocks, ...$b->blocks], $a->settings + $b->settings, $a->noCalls || $b->noCalls,
+            $a->prior, "{$a->symptoms}; {$b->symptoms}", "{$a->fix}; {$b->fix}", $a->minutes + $b->minutes, $a->intermittent && $b->intermittent,
+            [...$a->parts, ...$b->parts], $a->fanTurned || $b->fanTurned,
+        ), $first);
     }
 }

@@ -9,6 +9,7 @@ use Unionbit\Core\Circuit\CircuitEdit;
 use Unionbit\Core\Circuit\Edit\ArmatureStuck;
 use Unionbit\Core\Circuit\Edit\Closed;
 use Unionbit\Core\Circuit\Edit\CoilShorted;
+use Unionbit\Core\Circuit\Edit\FuseBridged;
 use Unionbit\Core\Circuit\Edit\Moved;
 use Unionbit\Core\Circuit\Edit\Opened;
 use Unionbit\Core\Circuit\Edit\Resistive;
@@ -17,6 +18,7 @@ use Unionbit\Core\Circuit\Edit\SourceScaled;
 use Unionbit\Core\Circuit\Edit\Swapped;
 use Unionbit\Core\Circuit\Edit\Touching;
 use Unionbit\Core\Circuit\Setup;
+use Unionbit\Core\InvalidData;
 use Unionbit\Core\Node;
 
 /**
@@ -72,6 +74,7 @@ final readonly class FaultCatalogue
             [...$entry->strings('forces'), ...($do === 'force' ? [$of] : [])], $do === 'block' ? [$of] : [],
             $do === 'setting' ? [$effect->string('key') => $effect->string('value')] : [], $do === 'no-calls',
             $entry->string('prior'), $entry->string('symptoms'), $entry->string('fix'), $entry->int('minutes'), $entry->bool('intermittent', false),
+            $part === '' ? [] : [$part], $do === 'turn-fan',
         );
     }
 
@@ -97,7 +100,10 @@ final readonly class FaultCatalogue
             'load' => array_map(static fn (array $pair): array => [new Touching($pair[0], $pair[1], $ohms)], $parts->pairs('supply')),
             'swap' => array_map(static fn (array $pair): array => [new Swapped($pair[0], $pair[1])], $parts->ends($effect->string('end'))),
             'force', 'block' => $parts->has($of) ? ['' => []] : [],
-            default => ['' => []],
+            'bridge' => $each($parts->elements($of), static fn (string $id): CircuitEdit => new FuseBridged($id)),
+            'turn-fan' => $parts->fanInHeat() ? ['' => []] : [],
+            'setting', 'no-calls' => ['' => []],
+            default => throw InvalidData::notAllowed("{$effect->pointer}/do", $effect->string('do'), 'an effect that the catalogue knows'),
         };
     }
 }

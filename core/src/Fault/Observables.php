@@ -28,8 +28,8 @@ final class Observables
                 $seen['board-lamp'] = $point->loadVolts[$load->id] >= self::BOARD_RUNS_ABOVE;
             }
         }
-        if (array_key_exists('blower', $seen) && $circuit->installation->archetype->fanInHeat === 'equipment') {
-            $seen['blower'] = $seen['blower'] || ($seen['burner'] ?? false);
+        if (array_key_exists('blower', $seen) && self::unitRunsFan($circuit, $fault)) {
+            $seen['blower'] = $seen['blower'] || self::heats($seen);
         }
         $seen['display'] = match ($circuit->profile->power) {
             PowerKind::Battery, PowerKind::CommonOrBattery => $fault?->entry !== 'display-dead',
@@ -43,5 +43,25 @@ final class Observables
         }
 
         return $seen;
+    }
+
+    /** Whether the unit starts its own blower with heat; its fan jumper turned over does the opposite. */
+    private static function unitRunsFan(Circuit $circuit, ?Fault $fault): bool
+    {
+        $runs = $circuit->installation->archetype->fanInHeat === 'equipment';
+
+        return $fault?->fanTurned === true ? ! $runs : $runs;
+    }
+
+    /** @param  array<string, bool>  $seen */
+    private static function heats(array $seen): bool
+    {
+        foreach ($seen as $name => $on) {
+            if ($on && ($name === 'burner' || str_starts_with($name, 'strip'))) {
+                return true;
+            }
+        }
+
+        return false;
     }
 }

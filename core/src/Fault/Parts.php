@@ -8,6 +8,7 @@ use Unionbit\Core\Circuit\Element;
 use Unionbit\Core\Circuit\ElementKind;
 use Unionbit\Core\Circuit\Netlist;
 use Unionbit\Core\Equipment\Load;
+use Unionbit\Core\Equipment\Transformer;
 use Unionbit\Core\Job\Installation;
 
 /** What of a house a fault can befall, by the catalogue's words for it. */
@@ -24,7 +25,7 @@ final readonly class Parts
             'winding' => $this->kind(ElementKind::Winding),
             'door' => $this->installation->archetype->doorSwitch ? array_slice($this->kind(ElementKind::Winding), 0, 1) : [],
             'outdoor-y' => $this->ids(static fn (Element $e): bool => $e->kind === ElementKind::Joint && str_starts_with($e->id, 'B') && str_ends_with($e->id, '.far.joint') && in_array($e->b, ['outdoor.Y', 'outdoor.Y1'], true)),
-            'fuse' => $this->kind(ElementKind::Fuse),
+            'fuse' => array_map(static fn (Transformer $t): string => "{$t->id}.fuse", array_values(array_filter($this->installation->transformers(), static fn (Transformer $t): bool => $t->fuseAmps !== null))),
             'switch' => $this->kind(ElementKind::ThermostatSwitch),
             'link' => $this->ids(static fn (Element $e): bool => $e->id === 'plate.link'),
             'tie' => $this->ids(static fn (Element $e): bool => str_starts_with($e->id, 'tie.')),
@@ -32,7 +33,8 @@ final readonly class Parts
             'joint-near' => $this->ids(static fn (Element $e): bool => $e->kind === ElementKind::Joint && str_ends_with($e->id, '.near.joint') && str_starts_with($e->id, 'A')),
             'hot-joint' => $this->ids(fn (Element $e): bool => $e->kind === ElementKind::Joint && str_ends_with($e->id, '.far.joint') && in_array($e->b, array_column($this->installation->archetype->transformers, 'hot'), true)),
             'common' => $this->ids(fn (Element $e): bool => $e->kind === ElementKind::Joint && str_ends_with($e->id, '.far.joint') && in_array($e->b, array_column($this->installation->archetype->transformers, 'common'), true)),
-            'limit', 'pressure', 'float' => $this->ids(static fn (Element $e): bool => $e->kind === ElementKind::SafetySwitch && $e->subject === $of),
+            'limit', 'pressure' => $this->ids(static fn (Element $e): bool => $e->kind === ElementKind::SafetySwitch && $e->subject === $of),
+            'float' => $this->ids(fn (Element $e): bool => $e->kind === ElementKind::SafetySwitch && in_array($e->subject, array_column($this->installation->facts->safety, 'id'), true)),
             'valve-contact', 'end-switch', 'compressor-contact', 'defrost-w' => $this->ids(static fn (Element $e): bool => $e->id === $of),
             'valve' => $this->loads(static fn (Load $l): bool => $l->id === 'valve'),
             'humidifier' => $this->loads(static fn (Load $l): bool => $l->id === 'humidifier'),
@@ -87,6 +89,12 @@ final readonly class Parts
         }
 
         return $moves;
+    }
+
+    /** A blower that heat needs, run by the unit or by the thermostat. */
+    public function fanInHeat(): bool
+    {
+        return $this->installation->archetype->fanInHeat !== 'none' && $this->has('blower');
     }
 
     public function has(string $observable): bool

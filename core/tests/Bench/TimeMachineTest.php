@@ -5,6 +5,7 @@ declare(strict_types=1);
 use Unionbit\Core\Bench\FuseCurve;
 use Unionbit\Core\Bench\TimeMachine;
 use Unionbit\Core\Call\CallName;
+use Unionbit\Core\Fault\Fault;
 use Unionbit\Core\Job\SurveyFile;
 use Unionbit\Core\Planning\LetterToLetter;
 use Unionbit\Core\Planning\Plan;
@@ -85,6 +86,26 @@ it('stops what the float breaks, by itself or by its relay', function (array $de
     'in W: heating stops' => [['breaks' => ['W']], 'heat-1', 'burner off', false],
     'a relay in both' => [['breaks' => ['Y', 'W'], 'relay' => true], 'cool-1', 'outdoor unit off', false],
 ]);
+
+it('runs on with the pan full where the float is stuck', function (array $device, string $fault): void {
+    $house = SurveyFile::read(['facts' => ['plateLink' => 'in', 'safety' => [['id' => 'pan', 'label' => 'float switch', ...$device]]], 'cables' => SurveyFile::write(House::survey())['cables']], House::archetype());
+    $profile = House::profile(House::C_POWERED);
+    $plan = new Plan($house, $profile, LetterToLetter::landing($house, $profile));
+    $good = firsts(new TimeMachine($plan->circuit(), seed: 7, floatAt: 400), CallName::Cool1, 500);
+    $stuck = firsts(new TimeMachine($plan->circuit(), House::fault($plan, $fault), seed: 7, floatAt: 400), CallName::Cool1, 500);
+
+    expect($good['outdoor unit off'])->toBeGreaterThanOrEqual(400)->and($stuck)->not->toHaveKey('outdoor unit off')->and($stuck['outdoor unit on'])->toBe($good['outdoor unit on']);
+})->with(['in Y' => [['breaks' => ['Y']], 'float-stuck:pan'], 'through a relay' => [['breaks' => ['Y', 'W'], 'relay' => true], 'float-stuck:pan']]);
+
+it('never opens a bridged fuse, and tells the load on the transformer', function (string $profile): void {
+    $plan = House::example('furnace-gas-1h-1c', $profile);
+    $events = static fn (string ...$ids): array => array_column((new TimeMachine($plan->circuit(), Fault::together(...array_map(static fn (string $id): Fault => House::fault($plan, $id), $ids)), 7))->run(CallName::Fan, 400), 'what');
+    $opens = static fn (array $whats): array => array_values(array_filter($whats, static fn (string $what): bool => str_contains($what, 'opens')));
+    $short = $events('conductors-touch:A3~A5');
+    $bridged = $events('conductors-touch:A3~A5', 'fuse-bridged:T1.fuse');
+
+    expect($opens($short))->toHaveCount(1)->and($opens($bridged))->toBe([])->and(implode(' ', $bridged))->toContain($profile === House::BATTERY ? 'over its 40 VA' : 'the thermostat blanks');
+})->with([House::BATTERY, House::C_POWERED]);
 
 it('lets an intermittent fault come and go', function (): void {
     $plan = House::example('furnace-gas-1h-1c');

@@ -6,8 +6,11 @@ use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Call\CallTable;
 use Unionbit\Core\Circuit\LoadState;
 use Unionbit\Core\Circuit\Network;
+use Unionbit\Core\Fault\Fault;
+use Unionbit\Core\Fault\FaultCatalogue;
 use Unionbit\Core\Fault\FaultedCall;
 use Unionbit\Core\Fault\Observables;
+use Unionbit\Core\InvalidData;
 use Unionbit\Core\Job\SurveyFile;
 use Unionbit\Core\Planning\Plan;
 use Unionbit\Core\Tests\Support\House;
@@ -39,6 +42,9 @@ it('shows what the trade sees', function (string $archetype, string $id, string 
     'second stage not set' => ['furnace-gas-2h-2c', 'stage-count', 'cool-2', ['outdoor-unit' => true, 'second-stage' => false]],
     'outdoor delay running' => ['heat-pump-o-1c-1aux', 'outdoor-delay:compressor-contact', 'heat-1', ['outdoor-unit' => false, 'blower' => true]],
     'load shed outdoors' => ['furnace-gas-1h-1c', 'load-shed:B1.far.joint', 'cool-1', ['outdoor-unit' => false, 'blower' => true]],
+    'unit fan jumper turned on a furnace: heat without a blower' => ['furnace-gas-1h-1c', 'fan-jumper', 'heat-1', ['burner' => true, 'blower' => false]],
+    'and the fan call is not touched' => ['furnace-gas-1h-1c', 'fan-jumper', 'fan', ['blower' => true]],
+    'bridged fuse alone shows nothing' => ['furnace-gas-1h-1c', 'fuse-bridged:T1.fuse', 'cool-1', ['outdoor-unit' => true, 'blower' => true, 'display' => true]],
     'Y and G swapped at the board: fan starts the compressor' => ['furnace-gas-1h-1c', 'swapped-board:A3~A4', 'fan', ['outdoor-unit' => true, 'blower' => false]],
 ]);
 
@@ -56,6 +62,36 @@ it('opens the fuse where a short comes with its call, and not before', function 
     'gas valve shorted, only once ignition calls it' => ['gas-valve-shorted:gas-valve', 'cool-1', 'heat-1'],
     'Y on the cabinet, common bonded' => ['conductor-cabinet:A4', 'heat-1', 'cool-1'],
 ]);
+
+it('shows a bridged fuse only behind a short, which then loads the transformer', function (): void {
+    $plan = House::example('furnace-gas-1h-1c', House::BATTERY);
+    $circuit = $plan->circuit();
+    $short = House::fault($plan, 'conductors-touch:A4~A5');
+    $both = Fault::together($short, House::fault($plan, 'fuse-bridged:T1.fuse'));
+    $held = $circuit->operate(FaultedCall::setup($circuit, CallName::Cool1, $both));
+
+    expect($circuit->operate(FaultedCall::setup($circuit, CallName::Cool1, $short))->openFuses)->toBe(['T1'])
+        ->and($held->openFuses)->toBe([])
+        ->and($held->sourceAmps('T1'))->toBeGreaterThan(3 * 40 / 24)
+        ->and(implode(' ', $held->notes))->toContain('over its 40 VA')
+        ->and($both->intermittent)->toBeFalse()->and($both->parts)->toBe(['A4~A5', 'T1.fuse']);
+});
+
+it('starts the blower of an electric air handler with its strip once the unit\'s fan jumper is turned', function (): void {
+    $plan = House::example('air-handler-electric-1h-1c');
+    $circuit = $plan->circuit();
+    $noFan = House::fault($plan, 'fan-setting');
+    $both = Fault::together($noFan, House::fault($plan, 'fan-jumper'));
+    $seen = static fn (Fault $fault): array => Observables::of($circuit, $circuit->operate(FaultedCall::setup($circuit, CallName::Heat1, $fault)), $fault);
+
+    expect($seen($noFan))->toMatchArray(['strip' => true, 'blower' => false])->and($seen($both))->toMatchArray(['strip' => true, 'blower' => true]);
+});
+
+it('refuses an effect that it does not know instead of doing nothing', function (): void {
+    $entry = ['id' => 'x', 'title' => 'X', 'where' => 'wall', 'effect' => ['do' => 'none'], 'prior' => 'rare', 'symptoms' => 'x', 'fix' => 'x', 'minutes' => 1];
+
+    expect(fn () => FaultCatalogue::read(['faults' => [$entry]])->of(House::example('furnace-gas-1h')->circuit()))->toThrow(InvalidData::class, '/faults/0/effect/do: is "none"');
+});
 
 it('has shorted turns that read nearly good ohms and never pull', function (): void {
     $plan = House::example('furnace-gas-1h-1c');
@@ -80,7 +116,7 @@ it('applies every entry of the catalogue to some house, and solves every fault o
         }
     }
     // A float switch is not part of an archetype: the survey adds it.
-    expect(array_values(array_diff(House::faults()->ids(), array_keys($met))))->toBe(['float-open', 'float-connector']);
+    expect(array_values(array_diff(House::faults()->ids(), array_keys($met))))->toBe(['float-open', 'float-stuck', 'float-connector']);
 });
 
 it('gives with updates of one factorisation what a new factorisation gives', function (string $archetype): void {
