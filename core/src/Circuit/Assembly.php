@@ -16,6 +16,7 @@ use Unionbit\Core\Wiring\Cable;
 use Unionbit\Core\Wiring\Conductor;
 use Unionbit\Core\Wiring\End;
 use Unionbit\Core\Wiring\Landing;
+use Unionbit\Core\Wiring\Splices;
 
 /**
  * Builds the netlist of an installation with a thermostat on the wall and its conductors landed as planned:
@@ -133,8 +134,8 @@ final class Assembly
                 $this->copper("{$id}.splice.joint", ElementKind::Joint, "{$id}.mid", $onward, 2.0 * self::END_OHMS, "{$name} splice", $id);
             }
             $this->copper("{$id}.h2", ElementKind::Wire, $onward, "{$id}.far", $half, $name, $id);
-            $this->land($cable->from, $this->nearEnd($cable, $conductor), "{$id}.near", $name, $id);
-            $this->land($cable->to, $this->farEnd($cable, $conductor), "{$id}.far", $name, $id);
+            $this->land($cable, 'near', $this->nearEnd($cable, $conductor), "{$id}.near", $name, $id);
+            $this->land($cable, 'far', $this->farEnd($cable, $conductor), "{$id}.far", $name, $id);
         }
     }
 
@@ -148,8 +149,13 @@ final class Assembly
         return $cable->from === Place::Wall ? ($this->landing->indoor[$conductor->number] ?? $conductor->far) : $conductor->far;
     }
 
-    private function land(Place $place, End $end, string $tip, string $name, string $subject): void
+    private function land(Cable $cable, string $side, End $end, string $tip, string $name, string $subject): void
     {
+        $place = $side === 'far' ? $cable->to : $cable->from;
+        $onto = $end->onto === null ? null : (new Splices($this->installation->cables))->target($cable, $side, $end->onto);
+        if ($onto !== null) {
+            $this->copper("{$tip}.joint", ElementKind::Joint, $tip, "{$onto[0]->id}{$onto[1]->number}.{$onto[2]}", 2.0 * self::END_OHMS, "{$name} splice", $subject);
+        }
         if ($end->terminal === null) {
             return;
         }
@@ -210,7 +216,7 @@ final class Assembly
     {
         $facts = $this->installation->facts;
         $winding = $transformer->id.'.winding';
-        $this->points[$winding] = new Point($winding, Place::Indoor, 'winding', null, null, false);
+        $this->points[$winding] = new Point($winding, Place::Indoor, $facts->fuseAmps === null && $transformer->fuseAmps === null ? 'winding' : 'secondary, before the fuse', null, null, true);
         $this->add(new Element(
             $transformer->id, ElementKind::Winding, $winding, $transformer->common, 'transformer', $transformer->id,
             $transformer->sourceOhms(), 0.0, $transformer->windingOhms(),

@@ -46,7 +46,7 @@ final class Supplies
             foreach ($facts->secondBonded === null ? [false, true] : [$facts->secondBonded] as $second) {
                 foreach ($facts->commonBonded === null && ! $house->archetype->commonBonded ? [false, true] : [$house->commonBonded()] as $first) {
                     $known = new Facts($facts->lineVolts, $facts->tapVolts, $facts->transformerVa, $facts->fuseAmps, $first, $facts->plateLink, $facts->oldPower, $second, $phase, $facts->safety);
-                    $circuits[] = new Circuit(new Installation($house->archetype, $known, $house->cables, $house->jumpers), $circuit->profile, $circuit->landing);
+                    $circuits[] = new Circuit($house->withFacts($known), $circuit->profile, $circuit->landing);
                 }
             }
         }

@@ -10,8 +10,12 @@ use Unionbit\Core\Equipment\Load;
 use Unionbit\Core\Equipment\LoadKind;
 use Unionbit\Core\Equipment\Transformer;
 use Unionbit\Core\Terminal\Place;
+use Unionbit\Core\Terminal\TerminalName;
+use Unionbit\Core\Terminal\Vocabulary;
 use Unionbit\Core\Wiring\Cable;
+use Unionbit\Core\Wiring\Conductor;
 use Unionbit\Core\Wiring\Jumper;
+use Unionbit\Core\Wiring\Splices;
 
 /** The house in hand as the survey found it: the aggregate that every other part of the core reads. */
 final readonly class Installation
@@ -19,12 +23,15 @@ final readonly class Installation
     /**
      * @param  list<Cable>  $cables
      * @param  list<Jumper>  $jumpers  found in place, at the plate or the board
+     * @param  array<string, string>  $overrides  reason given for going on in spite of a stop, by the rule's code
      */
     public function __construct(
         public Archetype $archetype,
         public Facts $facts,
         public array $cables,
         public array $jumpers = [],
+        public Answers $answers = new Answers,
+        public array $overrides = [],
     ) {
     }
 
@@ -55,7 +62,22 @@ final readonly class Installation
     {
         $cables = array_map(static fn (Cable $cable): Cable => $cable->id === $changed->id ? $changed : $cable, $this->cables);
 
-        return new self($this->archetype, $this->facts, $cables, $this->jumpers);
+        return new self($this->archetype, $this->facts, $cables, $this->jumpers, $this->answers, $this->overrides);
+    }
+
+    /** The same house with other facts of its supply and plate. */
+    public function withFacts(Facts $facts): self
+    {
+        return new self($this->archetype, $facts, $this->cables, $this->jumpers, $this->answers, $this->overrides);
+    }
+
+    /** What the far end of a wall conductor is, on the board or through a splice further on; null where it is free. */
+    public function meaning(Conductor $conductor): ?TerminalName
+    {
+        $cable = $this->wallCable();
+        $reached = $cable === null ? null : (new Splices($this->cables))->reaches($cable, $conductor);
+
+        return $reached === null ? null : ($this->archetype->terminal(...$reached)->name ?? Vocabulary::resolve($reached[1], $reached[0], $this->archetype->reverses)->name);
     }
 
     /** @return list<Transformer> with the ratings that the survey read from the plates */

@@ -10,24 +10,31 @@ use Unionbit\Core\Node;
 use Unionbit\Core\Terminal\Colour;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Wiring\Cable;
+use Unionbit\Core\Wiring\Condition;
 use Unionbit\Core\Wiring\Conductor;
 use Unionbit\Core\Wiring\End;
 use Unionbit\Core\Wiring\EndState;
 use Unionbit\Core\Wiring\Evidence;
 use Unionbit\Core\Wiring\Jumper;
+use Unionbit\Core\Wiring\Splices;
 
 /** Reads and writes the survey part of a job document. */
 final class SurveyFile
 {
+    public const MOST_CONDUCTORS = 50;
+
     /** @throws InvalidData */
     public static function read(mixed $json, Archetype $archetype, string $pointer = ''): Installation
     {
         $node = Node::root($json, $pointer);
 
-        return new Installation($archetype, self::facts($node->has('facts') ? $node->at('facts') : Node::root([])), array_map(self::cable(...), $node->each('cables')), array_map(
+        $cables = array_map(self::cable(...), $node->each('cables'));
+        (new Splices($cables))->check($pointer);
+
+        return new Installation($archetype, self::facts($node->has('facts') ? $node->at('facts') : Node::root([])), $cables, array_map(
             static fn (Node $n): Jumper => new Jumper($n->enum('place', Place::class), $n->string('a'), $n->string('b'), $n->string('label')),
             $node->each('jumpers'),
-        ));
+        ), self::answers($node), self::overrides($node));
     }
 
     /** @return array<string, mixed> */
@@ -45,7 +52,32 @@ final class SurveyFile
             ],
             'cables' => array_map(self::writeCable(...), $installation->cables),
             'jumpers' => array_map(static fn (Jumper $j): array => ['place' => $j->place->value, 'a' => $j->a, 'b' => $j->b, 'label' => $j->label], $installation->jumpers),
+            'answers' => $installation->answers->given,
+            'overrides' => $installation->overrides,
         ];
+    }
+
+    private static function answers(Node $node): Answers
+    {
+        $answers = new Answers;
+        foreach ($node->keys('answers') as $key) {
+            $question = Interview::isNote((string) $key) ? Questions::named((string) $key) : null;
+            $question ??= throw InvalidData::notAllowed("{$node->pointer}/answers", $key, implode(', ', array_values(array_filter(Questions::keys(), Interview::isNote(...)))));
+            $answers = $answers->with($key, $question->read($node->at('answers')));
+        }
+
+        return $answers;
+    }
+
+    /** @return array<string, string> */
+    private static function overrides(Node $node): array
+    {
+        $overrides = [];
+        foreach ($node->keys('overrides') as $code) {
+            $overrides[$code] = $node->at('overrides')->string($code);
+        }
+
+        return $overrides;
     }
 
     private static function facts(Node $node): Facts
@@ -69,7 +101,11 @@ final class SurveyFile
         if (! isset(Cable::OHMS_PER_FOOT[$gauge])) {
             throw InvalidData::notAllowed($node->pointer.'/gauge', $gauge, implode(', ', array_keys(Cable::OHMS_PER_FOOT)));
         }
-        $conductors = array_map(self::conductor(...), $node->each('conductors'));
+        $nodes = $node->each('conductors');
+        if (count($nodes) > self::MOST_CONDUCTORS) {
+            throw InvalidData::unreadable("{$node->pointer}/conductors", sprintf('has %d conductors; allowed: at most %d in one cable', count($nodes), self::MOST_CONDUCTORS));
+        }
+        $conductors = array_map(self::conductor(...), $nodes);
         $numbers = [];
         foreach ($conductors as $index => $conductor) {
             if (isset($numbers[$conductor->number])) {
@@ -78,16 +114,22 @@ final class SurveyFile
             $numbers[$conductor->number] = true;
         }
 
-        return (new Cable($node->string('id'), $node->enum('from', Place::class), $node->enum('to', Place::class), $gauge, $node->number('feet', null, 1, 1000), []))->withConductors($conductors);
+        return (new Cable($node->string('id'), $node->enum('from', Place::class), $node->enum('to', Place::class), $gauge, $node->number('feet', null, 1, 1000), [], $node->has('kind') ? $node->string('kind') : null))->withConductors($conductors);
     }
 
     private static function conductor(Node $node): Conductor
     {
+        $number = $node->int('number');
+        if ($number < 1 || $number > self::MOST_CONDUCTORS) {
+            throw InvalidData::notAllowed("{$node->pointer}/number", $number, 'a whole number from 1 to 50');
+        }
+
         return new Conductor(
-            $node->int('number'), $node->enum('colour', Colour::class), self::end($node->at('near')), self::end($node->at('far')), $node->enum('evidence', Evidence::class),
+            $number, $node->enum('colour', Colour::class), self::end($node->at('near')), self::end($node->at('far')), $node->enum('evidence', Evidence::class),
             $node->has('stripe') ? $node->enum('stripe', Colour::class) : null,
             $node->has('colourAfterSplice') ? $node->enum('colourAfterSplice', Colour::class) : null,
-            $node->string('note', ''),
+            $node->string('note', ''), array_map(static fn (string $word): Condition => Condition::tryFrom($word) ?? throw InvalidData::notAllowed("{$node->pointer}/condition", $word, implode(', ', array_column(Condition::cases(), 'value'))), $node->strings('condition')),
+            $node->has('loopOhms') ? $node->number('loopOhms', null, 0, 999) : null,
         );
     }
 
@@ -96,17 +138,29 @@ final class SurveyFile
     {
         $state = $node->enum('state', EndState::class);
 
-        return $state === EndState::Landed ? End::landed($node->string('terminal')) : End::free($state);
+        return match ($state) {
+            EndState::Landed => End::landed(self::letter($node)),
+            EndState::Spliced => End::spliced($node->string('onto')),
+            default => End::free($state),
+        };
+    }
+
+    private static function letter(Node $node): string
+    {
+        $letter = $node->string('terminal');
+
+        return $letter !== '' && mb_strlen($letter) <= 12 ? $letter : throw InvalidData::notAllowed("{$node->pointer}/terminal", mb_substr($letter, 0, 40), 'a terminal as printed, 1 to 12 characters');
     }
 
     /** @return array<string, mixed> */
     private static function writeCable(Cable $cable): array
     {
         return [
-            'id' => $cable->id, 'from' => $cable->from->value, 'to' => $cable->to->value, 'gauge' => $cable->gauge, 'feet' => $cable->feet,
+            'id' => $cable->id, 'from' => $cable->from->value, 'to' => $cable->to->value, 'gauge' => $cable->gauge, 'feet' => $cable->feet, 'kind' => $cable->kind,
             'conductors' => array_map(static fn (Conductor $c): array => [
                 'number' => $c->number, 'colour' => $c->colour->value, 'stripe' => $c->stripe?->value, 'near' => $c->near->toArray(), 'far' => $c->far->toArray(),
                 'evidence' => $c->evidence->value, 'colourAfterSplice' => $c->colourAfterSplice?->value, 'note' => $c->note,
+                'condition' => array_column($c->condition, 'value'), 'loopOhms' => $c->loopOhms,
             ], $cable->conductors),
         ];
     }

@@ -46,7 +46,15 @@ final readonly class JobFile
         $archetype = $archetypes($id) ?? throw InvalidData::notAllowed('/survey/archetype', $id, implode(', ', $known['archetypes']));
         $house = SurveyFile::read($node->value('survey'), $archetype, '/survey');
 
-        return new self($node->string('site'), $node->string('address', ''), $node->string('kind', 'replacement'), $house, self::plan($node, $house, $profiles, $known['profiles']));
+        return new self(self::text($node, 'site', 1, 80), self::text($node, 'address', 0, 160), self::text($node, 'kind', 0, 40, 'replacement'), $house, self::plan($node, $house, $profiles, $known['profiles']));
+    }
+
+    private static function text(Node $node, string $key, int $least, int $most, string $default = ''): string
+    {
+        $text = $least > 0 ? $node->string($key) : $node->string($key, $default);
+        $length = mb_strlen($text);
+
+        return $length >= $least && $length <= $most ? $text : throw InvalidData::unreadable("{$node->pointer}/{$key}", "is {$length} characters long; allowed: {$least} to {$most}");
     }
 
     /** @return array<string, mixed> */

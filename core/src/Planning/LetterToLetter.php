@@ -7,7 +7,6 @@ namespace Unionbit\Core\Planning;
 use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
-use Unionbit\Core\Terminal\Vocabulary;
 use Unionbit\Core\Thermostat\Meaning;
 use Unionbit\Core\Thermostat\Profile;
 use Unionbit\Core\Wiring\Conductor;
@@ -54,11 +53,7 @@ final class LetterToLetter
 
     private static function screwFor(Conductor $conductor, Installation $installation, Profile $profile): ?string
     {
-        $letter = $conductor->far->terminal;
-        if ($letter === null) {
-            return null;
-        }
-        $name = $installation->archetype->terminal(Place::Indoor, $letter)->name ?? Vocabulary::resolve($letter, Place::Indoor, $installation->archetype->reverses)->name;
+        $name = $installation->meaning($conductor);
         if ($name === null) {
             return null;
         }

@@ -47,9 +47,13 @@ final class MoveList
         $was = $planned->conductor->near;
         $key = "{$planned->id()}:".($to ?? 'cap');
         if ($to === null) {
-            return new Move($key, "Cap {$name}", $planned->board->terminal === null ? 'free at both ends' : "no screw for {$planned->board->label()} on this plate", $planned->id());
+            return new Move($key, "Cap {$name}", $planned->board->isFree() ? 'free at both ends' : "no screw for {$planned->board->label()} on this plate", $planned->id());
         }
-        $why = $planned->board->terminal === null ? 'reaches nothing at the board' : "it is {$planned->board->label()} at the board";
+        $why = match (true) {
+            $planned->board->isFree() => 'reaches nothing at the board',
+            $planned->board->onto !== null => "{$planned->board->label()} at the board".($planned->boardName === null ? '' : ", which is {$planned->boardName->value}"),
+            default => "it is {$planned->board->label()} at the board",
+        };
 
         return new Move($key, $was->terminal === $to ? "{$name} stays on {$to}, tug it" : "{$name} from {$was->label()} to {$to}, tug it", $why, $planned->id());
     }

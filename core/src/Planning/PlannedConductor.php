@@ -34,7 +34,7 @@ final readonly class PlannedConductor
             return new self(
                 $conductor, $wall, $board,
                 $wall->terminal === null ? null : $plan->profile->terminal($wall->terminal)?->name,
-                $board->terminal === null ? null : ($plan->installation->archetype->terminal(Place::Indoor, $board->terminal)->name ?? Vocabulary::resolve($board->terminal, Place::Indoor, $heatPump)->name),
+                $board->terminal === null ? ($board->onto === null ? null : $plan->installation->meaning($conductor)) : ($plan->installation->archetype->terminal(Place::Indoor, $board->terminal)->name ?? Vocabulary::resolve($board->terminal, Place::Indoor, $heatPump)->name),
             );
         }, $plan->installation->wallCable()->conductors ?? []);
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Screening;
 
+use Unionbit\Core\Circuit\MeterMode;
 use Unionbit\Core\Equipment\Transformer;
 use Unionbit\Core\Finding;
 use Unionbit\Core\Job\Installation;
@@ -21,9 +22,9 @@ final class Sc03Supply implements ScreeningRule
     {
         $reading = null;
         foreach ($readings as $candidate) {
-            $reading = $candidate->isHotToCommon() ? $candidate : $reading;
+            $reading = $candidate->mode === MeterMode::Volts && $candidate->value !== null && $candidate->isHotToCommon() ? $candidate : $reading;
         }
-        if ($reading === null) {
+        if ($reading?->value === null) {
             return [Finding::of('SC03', Severity::Note, 'R–C not measured yet', 'Nothing is known of the supply.', 'Measure R to C at the board, power on.', points: ['indoor.R', 'indoor.C'])];
         }
         $facts = $installation->facts;
@@ -33,10 +34,10 @@ final class Sc03Supply implements ScreeningRule
         $title = sprintf('R–C %.1f V', $reading->value);
 
         if ($reading->value < 1.0) {
-            return [Finding::of('SC03', Severity::Stop, "{$title}: dead", 'No supply: fuse, float switch, door switch, transformer, or R or C open.', 'Trace the supply before anything is installed.', points: $points)];
+            return [Finding::of('SC03', Severity::Stop, "{$title}: dead", 'No supply: fuse, float switch, door switch, transformer, or R or C open.', 'Trace the supply before anything is installed.', points: $points, overridable: true)];
         }
         if ($reading->value > 60.0) {
-            return [Finding::of('SC03', Severity::Stop, "{$title}: not 24 V", 'This is line voltage on a low-voltage screw.', 'Stop here and call for a licensed person.', points: $points)];
+            return [];
         }
         $off = $reading->value / $expected - 1.0;
         if (abs($off) > self::TOLERANCE) {

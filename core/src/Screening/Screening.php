@@ -6,6 +6,7 @@ namespace Unionbit\Core\Screening;
 
 use Unionbit\Core\Finding;
 use Unionbit\Core\Job\Installation;
+use Unionbit\Core\Severity;
 
 /** The screening rules in force. Adding a rule is adding a class and naming it here. */
 final class Screening
@@ -13,7 +14,11 @@ final class Screening
     /** @return list<ScreeningRule> */
     public static function rules(): array
     {
-        return [new Sc03Supply, new Sc09CommonWithoutConductor, new Sc10ColourAgainstLetter, new Sc15LinkState];
+        return [
+            new Sc01LineVoltage, new Sc02Millivolt, new Sc03Supply, new Sc04Communicating, new Sc05WaterFanCoil, new Sc06ThreeWireZoneValve, new Sc07TwoTransformers, new Sc08WireKind,
+            new Sc09CommonWithoutConductor, new Sc10ColourAgainstLetter, new Sc11PairingAssumed, new Sc12EndsDisagree, new Sc13AmbiguousLetter, new Sc14Fuse, new Sc15LinkState,
+            new Sc16FanJumper, new Sc17BlankDisplay, new Sc18Nameplates, new Sc19Evidence, new Mr12DefrostHeat,
+        ];
     }
 
     /**
@@ -22,6 +27,17 @@ final class Screening
      */
     public static function check(Installation $installation, array $readings): array
     {
-        return array_merge(...array_map(static fn (ScreeningRule $rule): array => $rule->check($installation, $readings), self::rules()));
+        $findings = array_merge(...array_map(static fn (ScreeningRule $rule): array => $rule->check($installation, $readings), self::rules()));
+
+        return array_map(static fn (Finding $f): Finding => $f->severity === Severity::Stop && $f->overridable && isset($installation->overrides[$f->code]) ? $f->overridden($installation->overrides[$f->code]) : $f, $findings);
+    }
+
+    /**
+     * @param  list<SurveyReading>  $readings
+     * @return list<Finding> what stops the work
+     */
+    public static function stops(Installation $installation, array $readings): array
+    {
+        return array_values(array_filter(self::check($installation, $readings), static fn (Finding $f): bool => $f->severity === Severity::Stop));
     }
 }

@@ -17,6 +17,7 @@ final readonly class Cable
      * @param  int  $gauge  AWG, one of the keys of OHMS_PER_FOOT
      * @param  float  $feet  length one way
      * @param  list<Conductor>  $conductors  in the order of their numbers
+     * @param  ?string  $kind  solid, stranded, telephone or thick (line-voltage wire); null is not looked at
      */
     public function __construct(
         public string $id,
@@ -25,6 +26,7 @@ final readonly class Cable
         public int $gauge,
         public float $feet,
         public array $conductors,
+        public ?string $kind = null,
     ) {
     }
 
@@ -50,7 +52,13 @@ final readonly class Cable
     {
         usort($conductors, static fn (Conductor $a, Conductor $b): int => $a->number <=> $b->number);
 
-        return new self($this->id, $this->from, $this->to, $this->gauge, $this->feet, $conductors);
+        return new self($this->id, $this->from, $this->to, $this->gauge, $this->feet, $conductors, $this->kind);
+    }
+
+    /** The end, near or far, that a conductor of this cable has at a place. */
+    public function endAt(Place $place): ?string
+    {
+        return $this->from === $place ? 'near' : ($this->to === $place ? 'far' : null);
     }
 
     /** "18/5 · 42 ft" */

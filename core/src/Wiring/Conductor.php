@@ -15,6 +15,8 @@ final readonly class Conductor
     /**
      * @param  int  $number  its fixed place in the cable, from 1
      * @param  ?Colour  $colourAfterSplice  colour at the far end, where a splice changes it
+     * @param  list<Condition>  $condition  what is wrong with it
+     * @param  ?float  $loopOhms  measured out and back, with its far end joined to the conductor measured with
      */
     public function __construct(
         public int $number,
@@ -25,17 +27,24 @@ final readonly class Conductor
         public ?Colour $stripe = null,
         public ?Colour $colourAfterSplice = null,
         public string $note = '',
+        public array $condition = [],
+        public ?float $loopOhms = null,
     ) {
     }
 
     public function withNear(End $near): self
     {
-        return new self($this->number, $this->colour, $near, $this->far, $this->evidence, $this->stripe, $this->colourAfterSplice, $this->note);
+        return new self($this->number, $this->colour, $near, $this->far, $this->evidence, $this->stripe, $this->colourAfterSplice, $this->note, $this->condition, $this->loopOhms);
     }
 
     public function withFar(End $far): self
     {
-        return new self($this->number, $this->colour, $this->near, $far, $this->evidence, $this->stripe, $this->colourAfterSplice, $this->note);
+        return new self($this->number, $this->colour, $this->near, $far, $this->evidence, $this->stripe, $this->colourAfterSplice, $this->note, $this->condition, $this->loopOhms);
+    }
+
+    public function withEvidence(Evidence $evidence): self
+    {
+        return new self($this->number, $this->colour, $this->near, $this->far, $evidence, $this->stripe, $this->colourAfterSplice, $this->note, $this->condition);
     }
 
     /** "4 yellow", or "4 white/red" with a tracer stripe. */
@@ -44,9 +53,9 @@ final readonly class Conductor
         return $this->number.' '.$this->colour->value.($this->stripe === null ? '' : '/'.$this->stripe->value);
     }
 
-    /** Nothing lands at either end. */
+    /** Nothing lands at either end, and nothing goes on from it. */
     public function isSpare(): bool
     {
-        return ! $this->near->isLanded() && ! $this->far->isLanded();
+        return $this->near->isFree() && $this->far->isFree();
     }
 }

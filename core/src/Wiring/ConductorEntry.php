@@ -25,7 +25,10 @@ final readonly class ConductorEntry
         '?' => Evidence::ColourOnly, 'colour' => Evidence::ColourOnly, 'color' => Evidence::ColourOnly, 'unknown' => Evidence::Unknown,
     ];
 
-    /** @param  list<EntryProblem>  $problems */
+    /**
+     * @param  list<Condition>  $condition
+     * @param  list<EntryProblem>  $problems
+     */
     private function __construct(
         public ?int $number,
         public ?Colour $colour,
@@ -34,6 +37,8 @@ final readonly class ConductorEntry
         public ?End $far,
         public Evidence $evidence,
         public ?Colour $colourAfterSplice,
+        public array $condition,
+        public ?float $loopOhms,
         public array $problems,
     ) {
     }
@@ -66,15 +71,16 @@ final readonly class ConductorEntry
             $flags = array_slice($words, $arrow + 2);
         }
 
+        [$condition, $loop, $flags] = self::condition($flags);
         [$evidence, $free, $splice] = self::flags($flags, $problems);
         if ($free !== null) {
-            $near = $near === null || ! $near->isLanded() ? End::free($free) : $near;
-            $far = $far === null || ! $far->isLanded() ? End::free($free) : $far;
+            $near = $near === null || $near->isFree() ? End::free($free) : $near;
+            $far = $far === null || $far->isFree() ? End::free($free) : $far;
         } elseif ($arrow === false && $colour !== null) {
             $problems[] = new EntryProblem('ends', '', "Say where it goes: {$nearPlace->label()} letter, then > and the {$farPlace->label()} letter, or cap for a spare.");
         }
 
-        return new self($number, $colour, $stripe, $near, $far, $evidence, $splice, $problems);
+        return new self($number, $colour, $stripe, $near, $far, $evidence, $splice, $condition, $loop, $problems);
     }
 
     /** Whether the line can be kept as it stands. */
@@ -91,7 +97,7 @@ final readonly class ConductorEntry
         }
         \assert($this->colour !== null && $this->near !== null && $this->far !== null);
 
-        return new Conductor($number, $this->colour, $this->near, $this->far, $this->evidence, $this->stripe, $this->colourAfterSplice);
+        return new Conductor($number, $this->colour, $this->near, $this->far, $this->evidence, $this->stripe, $this->colourAfterSplice, '', $this->condition, $this->loopOhms);
     }
 
     /** @return list<string> words of the line, with `>` always a word of its own and quoted letters kept whole */
@@ -142,6 +148,9 @@ final readonly class ConductorEntry
         if (preg_match('/^"(.{1,12})"$/', $word, $quoted) === 1) {
             return End::landed($quoted[1]);
         }
+        if (preg_match('/^@([A-Za-z])(\d{1,2})$/', $word, $spliced) === 1) {
+            return End::spliced(strtoupper($spliced[1]).(int) $spliced[2]);
+        }
         $allowed = $screws[$place->value] ?? null;
         if ($allowed !== null) {
             foreach ($allowed as $printed) {
@@ -170,6 +179,27 @@ final readonly class ConductorEntry
 
     /**
      * @param  list<string>  $words
+     * @return array{list<Condition>, ?float, list<string>} what is wrong with it, its loop ohms, and the words left
+     */
+    private static function condition(array $words): array
+    {
+        $condition = $left = [];
+        $loop = null;
+        foreach ($words as $word) {
+            if (Condition::tryFrom(strtolower($word)) !== null) {
+                $condition[] = Condition::from(strtolower($word));
+            } elseif (preg_match('/^(\d{1,3}(?:\.\d{1,2})?)(?:ohms?|Ω)$/iu', $word, $found) === 1) {
+                $loop = (float) $found[1];
+            } else {
+                $left[] = $word;
+            }
+        }
+
+        return [$condition, $loop, $left];
+    }
+
+    /**
+     * @param  list<string>  $words
      * @param  list<EntryProblem>  $problems
      * @return array{Evidence, ?EndState, ?Colour}
      */
@@ -189,7 +219,7 @@ final readonly class ConductorEntry
                     $problems[] = new EntryProblem('flag', $word, 'After splice, name the colour that goes on from there.');
                 }
             } else {
-                $problems[] = new EntryProblem('flag', $word, "\"{$word}\" is no flag. Use ! or traced, seen, ? or colour, cap, spare, cut, broken, splice and a colour.");
+                $problems[] = new EntryProblem('flag', $word, "\"{$word}\" is no flag. Use ! or traced, seen, ? or colour, cap, spare, cut, broken, splice and a colour, loose, exposed, pinched, crushed, stranded, or ohms as 0.6ohm.");
             }
         }
 

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace Unionbit\Core\Wiring;
 
 /**
- * One end of a conductor: landed on a terminal (as printed there), or free in one of the ways that a free end
- * can be left.
+ * One end of a conductor: landed on a terminal (as printed there), under a connector with another conductor's end at
+ * the same place ("B2"), or free in one of the ways that a free end can be left.
  */
 final readonly class End
 {
-    private function __construct(public EndState $state, public ?string $terminal)
+    private function __construct(public EndState $state, public ?string $terminal, public ?string $onto = null)
     {
     }
 
@@ -24,6 +24,17 @@ final readonly class End
         return new self($state, null);
     }
 
+    /** @param  string  $onto  cable and number of the conductor that goes on from here, "B2" */
+    public static function spliced(string $onto): self
+    {
+        return new self(EndState::Spliced, null, $onto);
+    }
+
+    public function isFree(): bool
+    {
+        return $this->terminal === null && $this->onto === null;
+    }
+
     public function isLanded(): bool
     {
         return $this->state === EndState::Landed;
@@ -32,12 +43,12 @@ final readonly class End
     /** The printed terminal, or the word for the free end. */
     public function label(): string
     {
-        return $this->terminal ?? $this->state->value;
+        return $this->terminal ?? ($this->onto === null ? $this->state->value : "spliced to {$this->onto}");
     }
 
-    /** @return array{state: string, terminal: ?string} */
+    /** @return array{state: string, terminal: ?string, onto?: string} */
     public function toArray(): array
     {
-        return ['state' => $this->state->value, 'terminal' => $this->terminal];
+        return ['state' => $this->state->value, 'terminal' => $this->terminal, ...($this->onto === null ? [] : ['onto' => $this->onto])];
     }
 }

@@ -12,4 +12,5 @@ enum EndState: string
     case Capped = 'capped';
     case CutShort = 'cut';
     case BrokenOff = 'broken';
+    case Spliced = 'spliced';
 }

@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Screening;
+
+use Unionbit\Core\Finding;
+use Unionbit\Core\Job\Installation;
+use Unionbit\Core\Severity;
+use Unionbit\Core\Terminal\Place;
+use Unionbit\Core\Terminal\TerminalName;
+use Unionbit\Core\Terminal\Vocabulary;
+use Unionbit\Core\Wiring\Conductor;
+
+/** SC12 A conductor whose two ends carry different letters: a deliberate reuse, or a swap. */
+final readonly class Sc12EndsDisagree implements ScreeningRule
+{
+    /** Letters that mean the same at the two ends of one conductor. */
+    private const SAME = [['R', 'Rc', 'Rh'], ['O', 'O/B'], ['B', 'O/B'], ['W2', 'Aux'], ['W1', 'Aux'], ['Aux', 'E']];
+
+    public function check(Installation $installation, array $readings): array
+    {
+        $findings = [];
+        foreach ($installation->wallCable()->conductors ?? [] as $conductor) {
+            $wall = $conductor->near->terminal === null ? null : Vocabulary::resolve($conductor->near->terminal, Place::Wall, $installation->archetype->reverses)->name;
+            $board = $installation->meaning($conductor);
+            if ($wall !== null && $board !== null && ! self::same($wall, $board)) {
+                $findings[] = $this->finding($conductor, $wall, $board);
+            }
+        }
+
+        return $findings;
+    }
+
+    private static function same(TerminalName $a, TerminalName $b): bool
+    {
+        return $a === $b || array_filter(self::SAME, static fn (array $pair): bool => in_array($a->value, $pair, true) && in_array($b->value, $pair, true)) !== [];
+    }
+
+    private function finding(Conductor $conductor, TerminalName $wall, TerminalName $board): Finding
+    {
+        $does = $wall->isCall() ? "a call for {$wall->role()} works {$board->role()}" : "the plate's {$wall->value} is the board's {$board->value}";
+        $grave = $wall->isHot() !== $board->isHot() || ($wall === TerminalName::C) !== ($board === TerminalName::C);
+
+        return Finding::of('SC12', $grave ? Severity::Error : Severity::Warning, "{$conductor->name()}: {$conductor->near->label()} at the wall, {$conductor->far->label()} at the board", "As it is, {$does}. A deliberate reuse, or a swap.", 'Ask, and trace it. The equipment end says what it is (MR01).', ["A{$conductor->number}"]);
+    }
+}

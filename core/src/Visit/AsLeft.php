@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Visit;
+
+use Unionbit\Core\Job\Facts;
+use Unionbit\Core\Job\Installation;
+use Unionbit\Core\Job\LinkState;
+use Unionbit\Core\Planning\Plan;
+use Unionbit\Core\Wiring\Conductor;
+use Unionbit\Core\Wiring\Evidence;
+
+/** The survey that a visit leaves behind: what the next visit, a sister system or a copy starts from. */
+final class AsLeft
+{
+    /** The house with its conductors where the plan landed them: the next visit finds them there. */
+    public static function landed(Plan $plan): Installation
+    {
+        $cable = $plan->installation->wallCable();
+        if ($cable === null) {
+            return $plan->installation;
+        }
+        $conductors = array_map(static function (Conductor $conductor) use ($plan): Conductor {
+            $left = $conductor->withNear($plan->landing->wall[$conductor->number] ?? $conductor->near);
+
+            return isset($plan->landing->indoor[$conductor->number]) ? $left->withFar($plan->landing->indoor[$conductor->number]) : $left;
+        }, $cable->conductors);
+        $house = $plan->installation->withCable($cable->withConductors($conductors));
+        $facts = $house->facts;
+        $link = $plan->profile->link === null ? LinkState::NotThere : ($plan->landing->linkIn ? LinkState::In : LinkState::Out);
+
+        return new Installation(
+            $house->archetype,
+            new Facts($facts->lineVolts, $facts->tapVolts, $facts->transformerVa, $facts->fuseAmps, $facts->commonBonded, $link, $plan->profile->powerFrom === null ? 'battery' : 'common', $facts->secondBonded, $facts->secondPhase, $facts->safety),
+            $house->cables, [...$house->jumpers, ...$plan->landing->jumpers], $house->answers->with('display', null),
+        );
+    }
+
+    /** A sister of this house: wired alike as far as anybody knows, but nothing of it was seen yet. */
+    public static function sister(Installation $house): Installation
+    {
+        $cables = $house->cables;
+        foreach ($cables as $index => $cable) {
+            $cables[$index] = $cable->withConductors(array_map(static fn (Conductor $c): Conductor => $c->withEvidence($c->isSpare() ? Evidence::Unknown : Evidence::ColourOnly), $cable->conductors));
+        }
+        $facts = $house->facts;
+
+        return new Installation($house->archetype, new Facts(tapVolts: $facts->tapVolts, transformerVa: $facts->transformerVa, safety: $facts->safety), $cables, $house->jumpers, $house->answers->with('history', null)->with('display', null));
+    }
+}

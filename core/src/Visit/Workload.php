@@ -1,0 +1,113 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Visit;
+
+use Unionbit\Core\Call\CallName;
+use Unionbit\Core\Call\CallTable;
+use Unionbit\Core\Job\Assumptions;
+use Unionbit\Core\Job\Installation;
+use Unionbit\Core\Planning\Plan;
+use Unionbit\Core\Proving\Step;
+use Unionbit\Core\Proving\Steps;
+
+/**
+ * How long a visit still takes: what survey, plan, settings and proofs need, with the equipment's own delays. The
+ * minutes a task are our working figures, written here in one place; the delays come from the equipment.
+ */
+final readonly class Workload
+{
+    private const FACT = 1;
+
+    private const CONDUCTOR = 1;
+
+    private const TRACE = 3;
+
+    private const MOVE = 2;
+
+    private const SETTING = 1;
+
+    private const STEP = 3;
+
+    private const HANDOVER = 10;
+
+    private const ARRIVE = 10;
+
+    /** @param  list<Task>  $tasks */
+    private function __construct(public array $tasks)
+    {
+    }
+
+    /**
+     * @param  int  $facts  open items of the survey besides conductors and pairings
+     * @param  int  $moves  moves not ticked yet
+     * @param  int  $settings  settings not entered yet
+     * @param  list<string>  $proved  keys of steps that have passed
+     */
+    public static function of(Installation $house, ?Plan $plan, int $facts, int $moves, int $settings, array $proved, bool $begun): self
+    {
+        $wall = count($house->wallCable()->conductors ?? []);
+        $trace = count(Assumptions::toTrace($house));
+        $tasks = $begun ? [] : [new Task('Arrive, talk, covers off', self::ARRIVE)];
+        if ($wall === 0) {
+            $expected = count($house->archetype->printedAt(\Unionbit\Core\Terminal\Place::Indoor));
+            $tasks[] = new Task("Look at about {$expected} conductors, both ends", 2 * $expected * self::CONDUCTOR);
+        }
+        if ($trace > 0) {
+            $tasks[] = new Task($trace === 1 ? 'Trace 1 conductor' : "Trace {$trace} conductors", $trace * self::TRACE, 0, true);
+        }
+        if ($facts > 0) {
+            $tasks[] = new Task("{$facts} ".($facts === 1 ? 'fact' : 'facts').' of the survey', $facts * self::FACT);
+        }
+        $moves = $plan === null ? max($wall, 2) + 1 : $moves;
+        if ($moves > 0) {
+            $tasks[] = new Task($plan === null ? 'Choose, and land the conductors' : "{$moves} moves of the landing list", $moves * self::MOVE);
+        }
+        $settings = $plan === null ? 3 : $settings;
+        if ($settings > 0) {
+            $tasks[] = new Task("{$settings} settings", $settings * self::SETTING);
+        }
+
+        return new self([...$tasks, ...self::proofs($house, $plan, $proved), new Task('Handover', self::HANDOVER)]);
+    }
+
+    public function minutes(): int
+    {
+        return $this->hands() + $this->waits();
+    }
+
+    public function hands(): int
+    {
+        return array_sum(array_map(static fn (Task $t): int => $t->minutes, $this->tasks));
+    }
+
+    public function waits(): int
+    {
+        return array_sum(array_map(static fn (Task $t): int => $t->wait, $this->tasks));
+    }
+
+    public function needsTwo(): bool
+    {
+        return array_filter($this->tasks, static fn (Task $t): bool => $t->two) !== [];
+    }
+
+    /**
+     * @param  list<string>  $proved
+     * @return list<Task>
+     */
+    private static function proofs(Installation $house, ?Plan $plan, array $proved): array
+    {
+        if ($plan !== null) {
+            $left = array_values(array_filter((new Steps($plan))->all(), static fn (Step $s): bool => ! in_array($s->key(), $proved, true)));
+            $wait = (int) ceil(array_sum(array_map(static fn (Step $s): int => $s->wait->seconds, $left)) / 60);
+
+            return $left === [] ? [] : [new Task(count($left).' proofs', count($left) * self::STEP, $wait)];
+        }
+        $calls = array_filter(CallTable::needed($house->archetype)->calls(), static fn (CallName $c): bool => $c !== CallName::Idle && $c->mode() === null);
+        $off = $house->archetype->delays['compressor-off'] ?? 0;
+        $compressor = count(array_filter($calls, static fn (CallName $c): bool => str_starts_with($c->value, 'cool') || $house->archetype->reverses && str_starts_with($c->value, 'heat')));
+
+        return [new Task(count($calls).' calls to prove', 2 * count($calls) * self::STEP, (int) ceil(2 * $compressor * $off / 60))];
+    }
+}
