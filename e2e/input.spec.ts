@@ -9,7 +9,7 @@ async function newHouse(page: Page): Promise<string> {
     await page.keyboard.press('n');
     const dialog = page.getByRole('dialog');
     const site = `Lock Keeper's Row 1${house++}`;
-    await dialog.getByLabel('House').fill(site);
+    await dialog.getByRole('textbox', { name: 'House' }).fill(site);
     await dialog.getByRole('combobox', { name: 'Equipment' }).selectOption('furnace-gas-1h-1c');
     await dialog.getByLabel('Wall cable, feet').fill('0');
     await dialog.getByRole('button', { name: 'Open job' }).click();
@@ -52,9 +52,13 @@ test('a bad reading is explained at its place', async ({ page }) => {
         await expect(page.locator('#actual')).toHaveValue(value);
     }
     await expect(page.getByText('No reading yet.')).toBeVisible();
-    await page.getByLabel('Transformer').fill('4000');
-    await page.getByLabel('Transformer').press('Enter');
-    await expect(page.getByRole('region', { name: 'Equipment' }).getByRole('alert')).toContainText('between 10 and 200');
+    await page.locator('details[data-section="Supply"] summary').click();
+    const rating = page.locator('[data-question="transformerVa"]');
+    await rating.getByRole('button').click();
+    await rating.getByRole('textbox').fill('4000');
+    await rating.getByRole('textbox').press('Enter');
+    await expect(rating.getByRole('alert')).toContainText('transformerVa: is 4000; allowed: a number from 10 to 200');
+    await expect(rating.getByRole('textbox')).toHaveValue('4000');
 });
 
 test('two people on one house: the later one is told and loses nothing', async ({ page, browser }) => {
@@ -175,8 +179,11 @@ test('a slow answer never puts an older page over a newer one', async ({ page })
     });
     await expect(page.getByText('No reading yet.')).toBeVisible();
     const late = page.waitForResponse((response) => response.url().endsWith('/survey') && 'x-inertia' in response.request().headers());
-    await page.getByLabel('Fuse in place').fill('5');
-    await page.getByLabel('Fuse in place').press('Enter');
+    await page.locator('details[data-section="Supply"] summary').click();
+    const fuse = page.locator('[data-question="fuseAmps"]');
+    await fuse.getByRole('button').click();
+    await fuse.getByRole('textbox').fill('5');
+    await fuse.getByRole('textbox').press('Enter');
     await expect.poll(() => slow).toBe(false);
     await page.locator('#actual').fill('26.7');
     await page.locator('#actual').press('Enter');
@@ -184,7 +191,7 @@ test('a slow answer never puts an older page over a newer one', async ({ page })
     await expect(page.locator('#actual')).toHaveValue('');
     await page.waitForLoadState('networkidle');
     await expect(page.locator('.log tr')).toHaveCount(1);
-    await expect(page.getByLabel('Fuse in place')).toHaveValue('5');
+    await expect(fuse).toContainText('5 A');
 });
 
 test('after a lost answer a corrected value counts, and what is typed meanwhile stays', async ({ page }) => {

@@ -7,7 +7,7 @@ test('a house surveyed and planned without a mouse', async ({ page }) => {
     await signIn(page);
     await page.keyboard.press('n');
     await expect(page.getByRole('dialog')).toBeVisible();
-    await page.getByLabel('House').focus();
+    await page.getByRole('textbox', { name: 'House' }).focus();
     await page.keyboard.type('Heron Boathouse');
     await page.getByRole('combobox', { name: 'Equipment' }).focus();
     await page.keyboard.type('Gas furnace, one stage, with one');

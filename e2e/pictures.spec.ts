@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { conductor, measure, openJob, raise, resetClock, signIn } from './support';
+import { answer, conductor, measure, noPhotos, openJob, raise, resetClock, signIn } from './support';
 
 // Takes the pictures of docs/screenshots from the demo data, one of each main view.
 
@@ -18,10 +18,8 @@ test('the main views', async ({ page, browser }) => {
     await signIn(page);
     await openJob(page, "Lock Keeper's Row 6");
     for (const [index, line] of ['red R>R !', 'wht W>W !', 'grn G>G !', 'yel C>C ?'].entries()) await conductor(page, line, index + 1);
-    for (const [label, value] of [['Transformer', '40'], ['Fuse in place', '3'], ['Line', '120'], ['Tap in use', '120']] as const) {
-        await page.getByLabel(label).fill(value);
-        await page.getByLabel(label).press('Enter');
-    }
+    await noPhotos(page);
+    for (const [key, value] of [['outdoor', 'It cools only'], ['coolStages', 'One'], ['heatSource', 'Gas furnace'], ['heatStages', 'One']] as const) await answer(page, key, value);
     await measure(page, '26.7', 'pass');
     await page.getByRole('textbox', { name: /conductor/ }).fill('blu Y>Y ?');
     await expect(page.getByTestId('understood')).toContainText('blue');

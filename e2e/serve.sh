@@ -8,4 +8,4 @@ touch database/e2e.sqlite
 php artisan migrate --force --seed --quiet
 php artisan db:seed --force --quiet --class=OtherCrewSeeder
 cd public
-PHP_CLI_SERVER_WORKERS=3 exec php -d opcache.enable_cli=1 -d variables_order=EGPCS -S "127.0.0.1:$1" ../vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php >/dev/null 2>&1
+PHP_CLI_SERVER_WORKERS=3 exec php -d opcache.enable_cli=1 -d variables_order=EGPCS -d upload_max_filesize=12M -d post_max_size=45M -d max_file_uploads=20 -S "127.0.0.1:$1" ../vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php >/dev/null 2>&1

@@ -25,7 +25,7 @@ export async function signIn(page: Page, email = 'wren@ebb-and-sluice.example'):
 }
 
 export async function openJob(page: Page, site: string): Promise<void> {
-    await page.getByRole('link', { name: new RegExp(site) }).click();
+    await page.locator('.main').getByRole('link', { name: new RegExp(site) }).click();
     await expect(page.locator('.bar__job b')).toHaveText(site);
 }
 
@@ -65,4 +65,35 @@ export async function measure(page: Page, value: string, outcome: 'pass' | 'fail
 export async function probe(page: Page, a: string, b: string): Promise<void> {
     await page.getByRole('combobox', { name: 'Probe A' }).selectOption(a);
     await page.getByRole('combobox', { name: 'Probe B' }).selectOption(b);
+}
+
+/** Answers a question of the survey: a choice by its words, a number or a text as it is typed. */
+export async function answer(page: Page, key: string, value: string): Promise<void> {
+    const question = page.locator(`[data-question="${key}"]`);
+    const open = question.getByRole('group');
+    if (!(await open.isVisible())) {
+        const section = page.locator('details', { has: question });
+        if (!(await question.getByRole('button').first().isVisible())) await section.locator('summary').click();
+        await question.getByRole('button').first().click();
+    }
+    const field = open.getByRole('textbox');
+    if ((await field.count()) > 0) {
+        await field.fill(value);
+        await open.getByRole('button', { name: 'Keep' }).click();
+    } else {
+        await open.getByRole('button', { name: value, exact: true }).click();
+    }
+    await expect(open).toHaveCount(0);
+    await expect(question).toContainText(value);
+}
+
+/** Says why there is no photograph of the wall plate and of the board. */
+export async function noPhotos(page: Page): Promise<void> {
+    for (const place of ['Wall plate', 'Indoor board']) {
+        const group = page.getByRole('group', { name: place });
+        await group.getByRole('button', { name: 'None, because …' }).click();
+        await group.getByRole('textbox').fill('no camera here');
+        await group.getByRole('button', { name: 'Keep' }).click();
+        await expect(group).toContainText('none: no camera here');
+    }
 }

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { conductor, measure, openJob, pass, probe, raise, resetClock, signIn, stage } from './support';
+import { answer, conductor, measure, noPhotos, openJob, pass, probe, raise, resetClock, signIn, stage } from './support';
 
 test.beforeEach(resetClock);
 test.afterAll(resetClock);
@@ -32,16 +32,13 @@ test('one house from empty survey to handover', async ({ page }) => {
         await conductor(page, 'wht C>C seen', 2);
         await page.getByRole('button', { name: /Wall cable/ }).click();
 
-        for (const [label, value] of [['Transformer', '40'], ['Fuse in place', '3'], ['Line', '120'], ['Tap in use', '120']] as const) {
-            await page.getByLabel(label).fill(value);
-            await page.getByLabel(label).press('Enter');
-        }
-        await page.getByLabel('Rc–Rh link').selectOption('in');
-        await page.getByLabel('Old thermostat ran on').selectOption('battery');
+        const answers = [['outdoor', 'It cools only'], ['coolStages', 'One'], ['heatSource', 'Gas furnace'], ['heatStages', 'One'], ['supplies', 'One transformer'], ['transformerVa', '40'], ['fuseAmps', '3'], ['lineVolts', '120'], ['tapVolts', '120'], ['plateLink', 'Link in'], ['oldPower', 'Batteries']] as const;
+        for (const [key, value] of answers) await answer(page, key, value);
+        await noPhotos(page);
         await expect(page.getByTestId('expected')).toContainText('V');
         await measure(page, '26.7', 'pass');
         await expect(page.getByRole('region', { name: 'Screening' })).toContainText('R–C 26.7 V is right');
-        await expect(page.locator('.tape').getByRole('link', { name: /^Survey/ })).toContainText('9 of 9 facts');
+        await expect(page.locator('.tape').getByRole('link', { name: /^Survey/ })).toContainText('13 of 13 facts');
         await page.getByRole('button', { name: /Finish survey/ }).click();
         await expect(page.getByRole('heading', { name: 'Plan' })).toBeVisible();
     });

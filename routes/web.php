@@ -3,8 +3,10 @@
 declare(strict_types=1);
 
 use App\Http\Controllers\DocumentController;
+use App\Http\Controllers\FilesController;
 use App\Http\Controllers\HandoverController;
 use App\Http\Controllers\JobsController;
+use App\Http\Controllers\PhotosController;
 use App\Http\Controllers\RecordsController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\StageController;
@@ -21,6 +23,9 @@ Route::middleware('auth')->group(function (): void {
     Route::post('/sign-out', [SessionController::class, 'destroy']);
     Route::get('/jobs', [JobsController::class, 'index']);
     Route::post('/jobs', [JobsController::class, 'store']);
+    Route::post('/import', [FilesController::class, 'import']);
+    Route::get('/visits.ics', [FilesController::class, 'calendar']);
+    Route::post('/jobs/{job}/shelf', [JobsController::class, 'shelf'])->withTrashed();
 
     Route::prefix('/jobs/{job}')->group(function (): void {
         Route::get('/survey', [StageController::class, 'survey']);
@@ -28,6 +33,16 @@ Route::middleware('auth')->group(function (): void {
         Route::get('/set', [StageController::class, 'set']);
         Route::get('/prove', [StageController::class, 'prove']);
         Route::get('/handover', [StageController::class, 'handover']);
+
+        Route::get('/job-file', [FilesController::class, 'job']);
+        Route::get('/conductors.csv', [FilesController::class, 'conductors']);
+        Route::post('/copies', [JobsController::class, 'copy']);
+        Route::post('/details', [JobsController::class, 'details']);
+
+        Route::post('/photos', [PhotosController::class, 'store']);
+        Route::post('/photo-skips', [PhotosController::class, 'skip']);
+        Route::post('/photo-marks', [PhotosController::class, 'mark']);
+        Route::get('/photos/{photo}', [PhotosController::class, 'show']);
 
         Route::post('/survey-edits', [DocumentController::class, 'survey']);
         Route::post('/plan-edits', [DocumentController::class, 'plan']);

@@ -33,3 +33,10 @@ function raiseFlag(Job $job, string $state, string $volts): void
 {
     test()->postJson("/jobs/{$job->id}/power", ['id' => newId(), 'state' => $state, 'volts' => $volts, 'meter_proved' => true])->assertCreated();
 }
+
+function skipPhotos(Job $job): void
+{
+    foreach (['wall', 'indoor'] as $place) {
+        test()->postJson("/jobs/{$job->id}/photo-skips", ['id' => newId(), 'place' => $place, 'reason' => 'no camera here'])->assertCreated();
+    }
+}

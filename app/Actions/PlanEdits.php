@@ -6,6 +6,7 @@ namespace App\Actions;
 
 use App\Models\Job;
 use App\Support\Catalog;
+use App\Support\SurveyReadings;
 use Illuminate\Validation\ValidationException;
 use Unionbit\Core\Finding;
 use Unionbit\Core\Planning\LetterToLetter;
@@ -25,6 +26,7 @@ final class PlanEdits
         if (! in_array($profileId, $catalog->ids('thermostats'), true)) {
             throw ValidationException::withMessages(['profile' => "There is no thermostat profile {$profileId}. Use ".implode(', ', $catalog->ids('thermostats')).'.']);
         }
+        self::refuseStopped($job);
         $profile = $catalog->profile($profileId);
         $house = $job->house()->installation;
         self::save($job, new Plan($house, $profile, LetterToLetter::landing($house, $profile)));
@@ -57,6 +59,7 @@ final class PlanEdits
     /** Takes the plan for the job: only one without a finding that blocks. */
     public static function use(Job $job): string
     {
+        self::refuseStopped($job);
         $blocking = array_filter(MappingRules::check(self::plan($job)), static fn (Finding $f): bool => $f->severity->blocks());
         if ($blocking !== []) {
             throw ValidationException::withMessages(['plan' => array_map(static fn (Finding $f): string => "{$f->code}: {$f->title}. {$f->action}", array_values($blocking))]);
@@ -64,6 +67,15 @@ final class PlanEdits
         $job->planned_at = now();
 
         return 'uses this plan';
+    }
+
+    /** A stop of the screening really stops: nothing is planned or landed past it. */
+    public static function refuseStopped(Job $job): void
+    {
+        $stops = SurveyReadings::stops($job);
+        if ($stops !== []) {
+            throw ValidationException::withMessages(['stop' => array_map(static fn (Finding $f): string => "{$f->code}: {$f->title}. {$f->action}", $stops)]);
+        }
     }
 
     private static function plan(Job $job): Plan

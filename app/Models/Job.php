@@ -6,11 +6,14 @@ namespace App\Models;
 
 use App\Support\House;
 use Database\Factories\JobFactory;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Casts\Attribute;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\SoftDeletes;
 use Illuminate\Support\Carbon;
 
 /**
@@ -19,9 +22,17 @@ use Illuminate\Support\Carbon;
  *
  * @property string $id
  * @property int $crew_id
- * @property string $site
- * @property string $address
+ * @property string $system_id
+ * @property ?string $earlier_id the visit that this one follows
+ * @property-read string $site name of the site
+ * @property-read string $address of the site
  * @property string $kind
+ * @property ?Carbon $day on which it is planned
+ * @property ?int $starts_at minutes after midnight
+ * @property ?string $who van or person
+ * @property ?Carbon $archived_at
+ * @property ?Carbon $deleted_at
+ * @property-read System $system
  * @property array<string, mixed> $survey
  * @property ?array<string, mixed> $plan
  * @property int $version
@@ -34,9 +45,11 @@ use Illuminate\Support\Carbon;
 final class Job extends Model
 {
     /** @use HasFactory<JobFactory> */
-    use HasFactory, HasUlids;
+    use HasFactory, HasUlids, SoftDeletes;
 
     protected $guarded = [];
+
+    protected $with = ['system.site'];
 
     private ?House $house = null;
 
@@ -44,7 +57,7 @@ final class Job extends Model
 
     protected function casts(): array
     {
-        return ['survey' => 'array', 'plan' => 'array', 'surveyed_at' => 'datetime', 'planned_at' => 'datetime', 'handed_over_at' => 'datetime'];
+        return ['survey' => 'array', 'plan' => 'array', 'surveyed_at' => 'datetime', 'planned_at' => 'datetime', 'handed_over_at' => 'datetime', 'archived_at' => 'datetime', 'day' => 'date', 'starts_at' => 'integer'];
     }
 
     /** The job as the core sees it. */
@@ -56,6 +69,36 @@ final class Job extends Model
         }
 
         return $this->house;
+    }
+
+    /** @return Attribute<string, never> */
+    protected function site(): Attribute
+    {
+        return Attribute::get(fn (): string => $this->system->site->name);
+    }
+
+    /** @return Attribute<string, never> */
+    protected function address(): Attribute
+    {
+        return Attribute::get(fn (): string => $this->system->site->address);
+    }
+
+    /** The job of a site by its name, for seeds and tests. */
+    public static function at(string $site): self
+    {
+        return self::query()->whereHas('system.site', static fn (Builder $sites): Builder => $sites->where('name', $site))->sole();
+    }
+
+    /** @return BelongsTo<System, $this> */
+    public function system(): BelongsTo
+    {
+        return $this->belongsTo(System::class);
+    }
+
+    /** @return HasMany<Photo, $this> */
+    public function photos(): HasMany
+    {
+        return $this->hasMany(Photo::class)->orderBy('at')->orderBy('id');
     }
 
     /** @return BelongsTo<Crew, $this> */

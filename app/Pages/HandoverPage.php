@@ -8,6 +8,7 @@ use App\Models\Job;
 use App\Models\Reading;
 use App\Support\Progress;
 use App\Support\StepRecord;
+use App\Support\SurveyReadings;
 use Unionbit\Core\Planning\Plan;
 use Unionbit\Core\Planning\PlannedConductor;
 use Unionbit\Core\Setting\Derivation;
@@ -111,7 +112,7 @@ final class HandoverPage
                 $open[] = "Reading {$reading->a} to {$reading->b}: {$reading->reason}";
             }
         }
-        foreach (FindingView::screening($job) as $finding) {
+        foreach (SurveyReadings::screening($job) as $finding) {
             if ($finding->severity !== Severity::Good && $finding->severity !== Severity::Note) {
                 $open[] = "{$finding->code}: {$finding->title}. {$finding->action}";
             }

@@ -21,7 +21,7 @@ final class JobFrame
 
         return [
             'job' => [
-                'id' => $job->id, 'site' => $job->site, 'address' => $job->address, 'kind' => $job->kind, 'version' => $job->version,
+                'id' => $job->id, 'site' => $job->site, 'address' => $job->address, 'system' => $job->system->name, 'kind' => $job->kind, 'version' => $job->version,
                 'equipment' => $house->archetype->short, 'equipmentTitle' => $house->archetype->title, 'cable' => $house->wallCable()?->label() ?? '',
                 'handedOverAt' => $job->handed_over_at?->toIso8601String(), 'updatedAt' => $job->updated_at->toIso8601String(),
             ],

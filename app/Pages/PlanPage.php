@@ -6,15 +6,16 @@ namespace App\Pages;
 
 use App\Models\Job;
 use App\Support\Catalog;
+use App\Support\Photographs;
 use App\Support\Progress;
-use Unionbit\Core\Finding;
+use App\Support\SurveyReadings;
+use Unionbit\Core\Job\Assumptions;
 use Unionbit\Core\Planning\CallProof;
 use Unionbit\Core\Planning\MappingRules;
 use Unionbit\Core\Planning\Move;
 use Unionbit\Core\Planning\MoveList;
 use Unionbit\Core\Planning\Plan;
 use Unionbit\Core\Planning\Simulation;
-use Unionbit\Core\Severity;
 use Unionbit\Core\Thermostat\Profile;
 
 final class PlanPage
@@ -24,7 +25,6 @@ final class PlanPage
     {
         $house = $job->house();
         $progress = Progress::of($job);
-        $stops = array_filter(FindingView::screening($job), static fn (Finding $f): bool => $f->severity === Severity::Stop);
 
         return [
             ...JobFrame::props($job, $house->circuit(), $progress),
@@ -32,7 +32,9 @@ final class PlanPage
             'chosen' => $house->plan?->profile->id,
             'used' => $job->planned_at !== null,
             'conductors' => count($house->installation->wallCable()->conductors ?? []),
-            'stops' => FindingView::all(array_values($stops)),
+            'stops' => FindingView::all(SurveyReadings::stops($job)),
+            'assumes' => Assumptions::of($house->installation, SurveyReadings::supplyMeasured($job)),
+            'photosMissing' => Photographs::missing($job),
             'plan' => $house->plan === null ? null : self::plan($progress, $house->plan),
             'readings' => ReadingView::log($job, 'plan'),
         ];

@@ -5,9 +5,19 @@ declare(strict_types=1);
 namespace App\Pages;
 
 use App\Models\Job;
+use App\Models\JobRevision;
+use App\Support\Catalog;
 use App\Support\Progress;
-use Unionbit\Core\Job\LinkState;
+use App\Support\SurveyReadings;
+use Unionbit\Core\Job\Assumptions;
+use Unionbit\Core\Job\EquipmentMatch;
+use Unionbit\Core\Job\Interview;
+use Unionbit\Core\Job\ModelDigits;
+use Unionbit\Core\Job\PlateRecognition;
 use Unionbit\Core\Job\SurveyFile;
+use Unionbit\Core\Job\WantedReadings;
+use Unionbit\Core\Terminal\Place;
+use Unionbit\Core\Wiring\Conductor;
 
 final class SurveyPage
 {
@@ -17,16 +27,45 @@ final class SurveyPage
         $house = $job->house()->installation;
         $progress = Progress::of($job);
         $written = SurveyFile::write($house);
+        $match = EquipmentMatch::of($house->answers, app(Catalog::class)->ids('equipment'));
+        $letters = array_values(array_filter(array_map(static fn (Conductor $c): ?string => $c->near->terminal, $house->wallCable()->conductors ?? [])));
 
         return [
             ...JobFrame::props($job, $job->house()->circuitAsFound(), $progress),
             'cables' => array_map(ConductorView::cable(...), $house->cables),
-            'facts' => $written['facts'],
-            'linkChoices' => array_map(static fn (LinkState $s): array => ['value' => $s->value, 'label' => $s->label()], LinkState::cases()),
+            'screws' => ['indoor' => $house->archetype->printedAt(Place::Indoor), 'outdoor' => $house->archetype->printedAt(Place::Outdoor)],
+            'questions' => Interview::of($house),
+            'match' => ['id' => $match->id, 'title' => $match->id === null ? null : app(Catalog::class)->archetype($match->id)->title, 'why' => $match->why, 'open' => $match->open, 'current' => $house->archetype->id],
+            'plate' => PlateRecognition::suggest($letters),
+            'digits' => ModelDigits::suggest($house->answers->choice('outdoorModel') ?? ''),
+            'safety' => $written['facts']['safety'],
+            'jumpers' => $written['jumpers'],
+            'wanted' => WantedReadings::of($house),
+            'photos' => PhotoView::all($job),
             'needs' => $progress->survey(),
+            'assumes' => Assumptions::of($house, SurveyReadings::supplyMeasured($job)),
             'finished' => $job->surveyed_at !== null,
-            'findings' => FindingView::all(FindingView::screening($job)),
+            'findings' => FindingView::all(SurveyReadings::screening($job)),
+            'overrides' => $house->overrides,
             'readings' => ReadingView::log($job, 'survey'),
+            'visits' => self::visits($job),
+            'changes' => self::changes($job),
         ];
+    }
+
+    /** @return list<array{id: string, kind: string, at: string, current: bool, follows: bool, handedOverAt: ?string}> */
+    private static function visits(Job $job): array
+    {
+        return array_values($job->system->visits()->get()->map(static fn (Job $v): array => [
+            'id' => $v->id, 'kind' => $v->kind, 'at' => $v->created_at->toIso8601String(), 'current' => $v->id === $job->id, 'follows' => $v->id === $job->earlier_id, 'handedOverAt' => $v->handed_over_at?->toIso8601String(),
+        ])->all());
+    }
+
+    /** @return list<array{version: int, what: string, by: string, at: string}> latest first */
+    private static function changes(Job $job): array
+    {
+        $rows = $job->revisions()->with('user')->reorder()->orderByDesc('version')->limit(30)->get();
+
+        return array_values($rows->map(static fn (JobRevision $r): array => ['version' => $r->version, 'what' => $r->what, 'by' => $r->user->name, 'at' => $r->created_at->toIso8601String()])->all());
     }
 }

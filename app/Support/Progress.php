@@ -60,9 +60,12 @@ final class Progress
     /** @return list<array{key: string, label: string, done: bool}> */
     public function survey(): array
     {
-        $measured = $this->job->readings()->where('stage', 'survey')->where('mode', 'V')->exists();
+        $missing = Photographs::missing($this->job);
+        $photos = array_map(static fn (string $place): array => [
+            'key' => "photo-{$place}", 'label' => $place === 'wall' ? 'Photograph of the wall plate' : 'Photograph of the board', 'done' => ! in_array($place, $missing, true),
+        ], ['wall', 'indoor']);
 
-        return SurveyProgress::items($this->job->house()->installation, $measured);
+        return [...SurveyProgress::items($this->job->house()->installation, SurveyReadings::supplyMeasured($this->job)), ...$photos];
     }
 
     /** @return list<array{label: string, done: bool}> */

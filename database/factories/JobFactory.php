@@ -7,6 +7,8 @@ namespace Database\Factories;
 use App\Actions\EditDocument;
 use App\Models\Crew;
 use App\Models\Job;
+use App\Models\Site;
+use App\Models\System;
 use App\Models\User;
 use Illuminate\Database\Eloquent\Factories\Factory;
 use Illuminate\Support\Str;
@@ -21,7 +23,8 @@ final class JobFactory extends Factory
         $file = json_decode((string) file_get_contents(database_path('demo/lock-keepers-row-4.json')), true, flags: JSON_THROW_ON_ERROR);
 
         return [
-            'crew_id' => Crew::factory(), 'site' => 'Lock Keeper\'s Row 4', 'address' => 'Saltmarsh Locks', 'kind' => 'replacement',
+            'crew_id' => Crew::factory(), 'kind' => 'replacement',
+            'system_id' => static fn (array $given): string => System::factory()->create(['site_id' => Site::factory()->create(['crew_id' => $given['crew_id']])->id])->id,
             'survey' => is_array($file) ? $file['survey'] : [], 'plan' => null, 'version' => 1,
         ];
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Database\Seeders;
 
 use App\Models\Crew;
+use App\Models\Job;
 use App\Models\User;
 use Illuminate\Database\Seeder;
 
@@ -20,10 +21,22 @@ final class DatabaseSeeder extends Seeder
         $wren = User::query()->create(['crew_id' => $crew->id, 'name' => 'Wren Halyard', 'email' => 'wren@ebb-and-sluice.example', 'password' => 'saltmarsh']);
         User::query()->create(['crew_id' => $crew->id, 'name' => 'Sedge Bollard', 'email' => 'sedge@ebb-and-sluice.example', 'password' => 'saltmarsh']);
 
-        (new DemoHouse($wren, 'lock-keepers-row-4', seed: 4))->work();
-        (new DemoHouse($wren, 'tollhouse', seed: 2))->planned(used: true);
-        (new DemoHouse($wren, 'the-old-chandlery', seed: 14))->planned(used: false);
-        (new DemoHouse($wren, 'dredger-cottage', seed: 5))->planned(used: false);
+        $sedge = $wren->crew->users()->where('name', 'Sedge Bollard')->sole();
+
+        $day = static fn (string $name, User $by, int $seed, callable $stand, int $days, int $start) => (static function () use ($name, $by, $seed, $stand, $days, $start): void {
+            $demo = new DemoHouse($by, $name, seed: $seed);
+            $demo->on($stand($demo), $days, $start, $by->name);
+        })();
+        $day('lock-keepers-row-4', $wren, 4, static fn (DemoHouse $h): Job => $h->work(), -2, 510);
+        $day('tollhouse', $wren, 2, static fn (DemoHouse $h): Job => $h->planned(used: true), 0, 510);
+        $day('ropewalk-11', $sedge, 3, static fn (DemoHouse $h): Job => $h->surveyed(), 0, 540);
+        $day('the-old-chandlery', $wren, 14, static fn (DemoHouse $h): Job => $h->planned(used: false), 0, 690);
+        $day('dredger-cottage', $sedge, 5, static fn (DemoHouse $h): Job => $h->planned(used: false), 0, 660);
+        $day('quay-house-flat-2', $sedge, 16, static fn (DemoHouse $h): Job => $h->planned(used: true), 0, 870);
+        $day('heron-boathouse', $wren, 7, static fn (DemoHouse $h): Job => $h->planned(used: false), 0, 840);
+        $day('sailmakers-loft', $wren, 8, static fn (DemoHouse $h): Job => $h->planned(used: false), 1, 540);
+        $day('weir-pump-room', $sedge, 9, static fn (DemoHouse $h): Job => $h->planned(used: true), 1, 510);
+        $day('winding-hole-2', $wren, 10, static fn (DemoHouse $h): Job => $h->set(['fan-in-heat' => 'equipment']), 1, 780);
         (new DemoHouse($wren, 'lock-keepers-row-6', seed: 6))->open();
     }
 }

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Database\Seeders;
 
 use App\Actions\Append;
-use App\Actions\CreateJob;
 use App\Actions\EditDocument;
+use App\Actions\ImportJob;
 use App\Actions\ObserveSign;
 use App\Actions\PlanEdits;
 use App\Actions\RaisePowerFlag;
@@ -14,14 +14,13 @@ use App\Actions\RecordReading;
 use App\Actions\RunStep;
 use App\Models\Job;
 use App\Models\MoveTick;
+use App\Models\Photo;
 use App\Models\SettingEntry;
 use App\Models\User;
-use App\Support\Catalog;
 use App\Support\ReadingPlace;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Str;
 use Unionbit\Core\Circuit\MeterMode;
-use Unionbit\Core\Job\SurveyFile;
 use Unionbit\Core\Node;
 use Unionbit\Core\Planning\MoveList;
 use Unionbit\Core\Proving\Step;
@@ -37,50 +36,88 @@ final class DemoHouse
 
     private readonly Node $file;
 
+    /** @var array<string, mixed> */
+    private readonly array $json;
+
     public function __construct(private readonly User $user, string $name, int $seed)
     {
-        $this->file = Node::root(json_decode((string) file_get_contents(database_path("demo/{$name}.json")), true, flags: JSON_THROW_ON_ERROR));
+        $json = json_decode((string) file_get_contents(database_path("demo/{$name}.json")), true, flags: JSON_THROW_ON_ERROR);
+        $this->json = is_array($json) ? $json : [];
+        $this->file = Node::root($json);
         $this->clock = Carbon::now()->subDays(2)->setTime(8, 30);
         mt_srand($seed);
     }
 
-    /** The job as it stands in the file: nothing planned, nothing measured. */
+    /** The job as it stands in its file: nothing planned, nothing measured. */
     public function open(): Job
     {
-        $survey = $this->file->at('survey');
-        $house = SurveyFile::read($this->file->value('survey'), app(Catalog::class)->archetype($survey->string('archetype')));
-        $job = app(CreateJob::class)($this->user, (string) Str::ulid(), $this->file->string('site'), $this->file->string('address'), $this->file->string('kind'), $survey->string('archetype'), $house->wallCable()->feet ?? 40.0);
-        $this->edit($job, static function (Job $job) use ($house): string {
-            $job->survey = SurveyFile::write($house);
+        $json = $this->json;
+        unset($json['thermostat'], $json['plan']);
 
-            return 'read the job file';
-        });
-
-        return $job->refresh();
+        return app(ImportJob::class)($this->user, (string) Str::ulid(), $json);
     }
 
-    /** Surveyed and measured, with its thermostat chosen; the plan in use or still to be decided. */
-    public function planned(bool $used): void
+    /** Puts the job on a day of the crew, today being 0. */
+    public function on(Job $job, int $daysFromNow, int $startsAt, string $who): void
+    {
+        $job->forceFill(['day' => Carbon::now()->addDays($daysFromNow)->format('Y-m-d'), 'starts_at' => $startsAt, 'who' => $who])->save();
+    }
+
+    /** Surveyed and measured, with no thermostat chosen yet. */
+    public function surveyed(): Job
     {
         $this->pass(60);
         $job = $this->open();
         $this->power($job, 'live', 26.8);
         $this->measure($job, new ReadingPlace('survey', MeterMode::Volts, 'indoor.R', 'indoor.C'));
+        foreach (['wall', 'indoor'] as $place) {
+            Append::row(Photo::class, (string) Str::ulid(), $job, $this->user, static fn (): array => ['place' => $place, 'skipped' => 'demo data has no camera']);
+        }
         $this->edit($job, static function (Job $job): string {
             $job->surveyed_at = now();
 
             return 'finished the survey';
         });
+        RaisePowerFlag::to($job, $this->user, (string) Str::ulid(), 'not-proved', null, false);
+        Carbon::setTestNow();
+
+        return $job;
+    }
+
+    /** Surveyed, with its thermostat chosen; the plan in use or still to be decided. */
+    public function planned(bool $used): Job
+    {
+        $job = $this->surveyed();
         $this->edit($job, fn (Job $job): string => PlanEdits::choose($job, $this->file->string('thermostat')));
         if ($used) {
             $this->edit($job, static fn (Job $job): string => PlanEdits::use($job));
         }
+        Carbon::setTestNow();
+
+        return $job;
+    }
+
+    /**
+     * Landed and set, with one setting as somebody left it.
+     *
+     * @param  array<string, string>  $wrong  values entered instead of the right ones, by key
+     */
+    public function set(array $wrong): Job
+    {
+        $job = $this->planned(used: true);
+        $this->pass(5);
+        $this->power($job, 'isolated', 0.0);
+        $this->land($job);
+        $this->power($job, 'live', 26.6);
+        $this->enterSettings($job, $wrong);
         RaisePowerFlag::to($job, $this->user, (string) Str::ulid(), 'not-proved', null, false);
         Carbon::setTestNow();
+
+        return $job;
     }
 
     /** From survey to handover. */
-    public function work(): void
+    public function work(): Job
     {
         $this->pass(0);
         $job = $this->open();
@@ -88,6 +125,9 @@ final class DemoHouse
         $this->power($job, 'live', 27.0);
         $this->measure($job, new ReadingPlace('survey', MeterMode::Volts, 'indoor.R', 'indoor.C'));
         $this->measure($job, new ReadingPlace('survey', MeterMode::Volts, 'wall.R', 'wall.C'));
+        foreach (['wall', 'indoor'] as $place) {
+            Append::row(Photo::class, (string) Str::ulid(), $job, $this->user, static fn (): array => ['place' => $place, 'skipped' => 'demo data has no camera']);
+        }
         $this->edit($job, static function (Job $job): string {
             $job->surveyed_at = now();
 
@@ -107,6 +147,8 @@ final class DemoHouse
         $job->handed_over_at = now();
         $job->save();
         Carbon::setTestNow();
+
+        return $job;
     }
 
     private function land(Job $job): void
@@ -118,12 +160,13 @@ final class DemoHouse
         }
     }
 
-    private function enterSettings(Job $job): void
+    /** @param  array<string, string>  $wrong */
+    private function enterSettings(Job $job, array $wrong = []): void
     {
         $plan = $job->house()->plan ?? throw new \LogicException('No plan to set.');
         foreach (Derivation::all($plan) as $setting) {
             $this->pass(1);
-            Append::row(SettingEntry::class, (string) Str::ulid(), $job, $this->user, static fn (): array => ['key' => $setting->key->value, 'value' => $setting->value, 'reason' => $setting->reason]);
+            Append::row(SettingEntry::class, (string) Str::ulid(), $job, $this->user, static fn (): array => ['key' => $setting->key->value, 'value' => $wrong[$setting->key->value] ?? $setting->value, 'reason' => $setting->reason]);
         }
     }
 

@@ -42,6 +42,7 @@ export interface Frame extends Shared {
         id: string;
         site: string;
         address: string;
+        system: string;
         kind: string;
         version: number;
         equipment: string;
@@ -62,6 +63,7 @@ export interface Finding {
     action: string;
     conductors: string[];
     points: string[];
+    overridable: boolean;
 }
 export interface Expectation {
     mode: Mode;
@@ -99,56 +101,14 @@ export interface Reading {
     corrects: string | null;
 }
 export interface EndView {
-    state: 'landed' | 'spare' | 'capped' | 'cut' | 'broken';
+    state: 'landed' | 'spare' | 'capped' | 'cut' | 'broken' | 'spliced';
     terminal: string | null;
+    onto?: string;
 }
 export interface EvidenceView {
     value: 'seen' | 'traced' | 'colour' | 'unknown';
     label: string;
     proof: boolean;
-}
-export interface ConductorRow {
-    number: number;
-    colour: Colour;
-    stripe: Colour | null;
-    near: EndView;
-    far: EndView;
-    evidence: EvidenceView;
-    splice: Colour | null;
-    spare: boolean;
-    line: string;
-}
-export interface CableView {
-    id: string;
-    label: string;
-    from: string;
-    to: string;
-    fromLabel: string;
-    toLabel: string;
-    gauge: number;
-    feet: number;
-    conductors: ConductorRow[];
-}
-export interface Facts {
-    lineVolts: number | null;
-    tapVolts: number | null;
-    transformerVa: number | null;
-    fuseAmps: number | null;
-    commonBonded: boolean | null;
-    plateLink: string;
-    oldPower: string | null;
-    secondBonded: boolean | null;
-    secondPhase: string;
-    safety: { id: string; label: string; breaks: string[]; relay: boolean }[];
-}
-export interface SurveyProps extends Frame {
-    cables: CableView[];
-    facts: Facts;
-    linkChoices: { value: string; label: string }[];
-    needs: { key: string; label: string; done: boolean }[];
-    finished: boolean;
-    findings: Finding[];
-    readings: Reading[];
 }
 export interface HangsOn {
     id: string;
@@ -223,6 +183,8 @@ export interface PlanProps extends Frame {
     used: boolean;
     conductors: number;
     stops: Finding[];
+    assumes: string[];
+    photosMissing: string[];
     plan: { board: Board; simulations: Simulation[]; proofs: CallProof[]; findings: Finding[]; moves: MoveRow[] } | null;
     readings: Reading[];
 }
@@ -297,33 +259,6 @@ export interface HandoverProps extends Frame {
     restore: string[];
     open: string[];
 }
-export interface JobRow {
-    id: string;
-    site: string;
-    address: string;
-    kind: string;
-    equipment: string;
-    cable: string | null;
-    strands: { colour: Colour; landed: boolean }[];
-    tape: { key: string; name: string; state: 'stuck' | 'done' | 'begun' | 'next'; n: number; done: number }[];
-    now: { key: string; name: string; word: string };
-    power: Power;
-    restore: string[];
-    handedOverAt: string | null;
-    updatedAt: string;
-}
-export interface JobsProps extends Shared {
-    jobs: JobRow[];
-    kinds: string[];
-    archetypes: { id: string; title: string }[];
-}
-export interface EntryPreview {
-    number: number | null;
-    colour: Colour | null;
-    stripe: Colour | null;
-    near: EndView | null;
-    far: EndView | null;
-    evidence: EvidenceView;
-    complete: boolean;
-    problems: { field: string; value: string; message: string }[];
-}
+
+export type * from './types/jobs';
+export type * from './types/survey';

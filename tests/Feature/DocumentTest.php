@@ -9,8 +9,8 @@ it('opens a job with an empty survey, once however often it is sent', function (
     installer();
     $body = ['id' => newId(), 'site' => 'Lock Keeper\'s Row 6', 'address' => 'Saltmarsh Locks', 'kind' => 'replacement', 'archetype' => 'furnace-gas-1h-1c', 'feet' => '38'];
 
-    $this->post('/jobs', $body)->assertRedirect("/jobs/{$body['id']}/survey");
-    $this->post('/jobs', $body)->assertRedirect("/jobs/{$body['id']}/survey");
+    $this->postJson('/jobs', $body)->assertCreated()->assertJson(['url' => "/jobs/{$body['id']}/survey"]);
+    $this->postJson('/jobs', $body)->assertCreated()->assertJson(['url' => "/jobs/{$body['id']}/survey"]);
     expect(Job::query()->count())->toBe(1)->and(JobRevision::query()->count())->toBe(1)->and(Job::query()->firstOrFail()->house()->installation->wallCable()?->feet)->toBe(38.0);
 });
 

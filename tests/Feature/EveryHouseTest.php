@@ -9,7 +9,7 @@ it('opens the plain example of every archetype: every call on the board, and pro
     installer();
     foreach (app(Catalog::class)->ids('equipment') as $archetype) {
         $id = newId();
-        $this->post('/jobs', ['id' => $id, 'site' => 'Weir Pump Room', 'kind' => 'replacement', 'archetype' => $archetype, 'feet' => '45', 'example' => true])->assertRedirect();
+        $this->postJson('/jobs', ['id' => $id, 'site' => 'Weir Pump Room', 'kind' => 'replacement', 'archetype' => $archetype, 'feet' => '45', 'example' => true])->assertCreated();
         $this->postJson("/jobs/{$id}/plan-edits", ['id' => newId(), 'version' => 1, 'op' => 'choose', 'profile' => 'c-powered-3h-2c'])->assertOk();
         $page = $this->get("/jobs/{$id}/plan")->assertOk()->inertiaProps();
 

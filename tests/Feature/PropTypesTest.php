@@ -17,10 +17,10 @@ use Database\Seeders\DatabaseSeeder;
 
 it('sends what the TypeScript types say', function (): void {
     $this->seed(DatabaseSeeder::class);
-    [$finished, $waiting] = [Job::query()->where('site', 'Lock Keeper\'s Row 4')->firstOrFail(), Job::query()->where('site', 'Lock Keeper\'s Row 6')->firstOrFail()];
+    [$finished, $waiting] = [Job::at('Lock Keeper\'s Row 4'), Job::at('Lock Keeper\'s Row 6')];
     $plan = $finished->house()->plan ?? throw new LogicException('The finished house has a plan.');
     $samples = [
-        'JobsProps' => [JobsPage::props($finished->crew->users()->firstOrFail())],
+        'JobsProps' => [JobsPage::props($finished->crew->users()->firstOrFail(), '', 'all', null)],
         'SurveyProps' => [SurveyPage::props($finished), SurveyPage::props($waiting)],
         'PlanProps' => [PlanPage::props($finished), PlanPage::props($waiting)],
         'SetProps' => [SetPage::props($finished, $plan)],

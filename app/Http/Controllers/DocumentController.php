@@ -15,6 +15,8 @@ use App\Pages\ConductorView;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
+use Unionbit\Core\Wiring\Condition;
+use Unionbit\Core\Wiring\ConductorEntry;
 use Unionbit\Core\Wiring\EntryProblem;
 
 /** Edits of a job's shared document, and the preview of a conductor entry. */
@@ -30,6 +32,13 @@ final class DocumentController extends Controller
             'add-conductor' => SurveyEdits::addConductor($job, $request->string('cable')->toString(), $request->string('line')->toString()),
             'change-conductor' => SurveyEdits::changeConductor($job, $request->string('cable')->toString(), $request->integer('number'), $request->string('line')->toString()),
             'remove-conductor' => SurveyEdits::removeConductor($job, $request->string('cable')->toString(), $request->integer('number')),
+            'add-conductors' => SurveyEdits::addConductors($job, $request->string('cable')->toString(), $request->strings('lines')),
+            'read-schedule' => SurveyEdits::readSchedule($job, $request->string('csv')->toString()),
+            'answer' => SurveyEdits::answer($job, $request->string('key')->toString(), $request->input('value')),
+            'set-archetype' => SurveyEdits::setArchetype($job, $request->string('archetype')->toString()),
+            'safety' => SurveyEdits::setSafety($job, $request->devices()),
+            'jumpers' => SurveyEdits::setJumpers($job, $request->jumpers()),
+            'override' => SurveyEdits::override($job, $request->crewMember(), $request->string('code')->toString(), trim($request->string('reason')->toString())),
             'set-cable' => SurveyEdits::setCable($job, $request->string('cable')->toString(), $request->integer('gauge'), $request->float('feet')),
             'set-facts' => SurveyEdits::setFacts($job, $this->facts($request)),
             'finish' => $this->finishSurvey($job),
@@ -51,15 +60,23 @@ final class DocumentController extends Controller
     public function preview(Request $request, Job $job): JsonResponse
     {
         $this->authorize('view', $job);
-        $request->validate(['cable' => ['required', 'string', 'max:2'], 'line' => ['present', 'nullable', 'string', 'max:120']]);
-        $entry = SurveyEdits::parse($job->house()->installation, $request->string('cable')->toString(), $request->string('line')->toString());
+        $request->validate(['cable' => ['required', 'string', 'max:2'], 'line' => ['sometimes', 'nullable', 'string', 'max:120'], 'lines' => ['sometimes', 'array', 'max:50'], 'lines.*' => ['string', 'max:120']]);
+        $understood = static fn (string $line): array => self::understood(SurveyEdits::parse($job->house()->installation, $request->string('cable')->toString(), $line));
+        $lines = $request->input('lines');
 
-        return new JsonResponse([
+        return new JsonResponse(is_array($lines) ? array_map(static fn (mixed $line): array => $understood(is_string($line) ? $line : ''), array_values($lines)) : $understood($request->string('line')->toString()));
+    }
+
+    /** @return array<string, mixed> */
+    private static function understood(ConductorEntry $entry): array
+    {
+        return [
             'number' => $entry->number, 'colour' => $entry->colour?->value, 'stripe' => $entry->stripe?->value,
             'near' => $entry->near?->toArray(), 'far' => $entry->far?->toArray(),
             'evidence' => ConductorView::evidence($entry->evidence), 'complete' => $entry->isComplete(),
+            'condition' => array_map(static fn (Condition $c): string => $c->label(), $entry->condition), 'loopOhms' => $entry->loopOhms,
             'problems' => array_map(static fn (EntryProblem $p): array => $p->toArray(), $entry->problems),
-        ]);
+        ];
     }
 
     /** @param  callable(Job): string  $change */

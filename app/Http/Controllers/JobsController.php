@@ -4,47 +4,77 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\CopyJob;
 use App\Actions\CreateJob;
+use App\Actions\EditDocument;
+use App\Actions\SitePlace;
+use App\Http\Requests\CopyJobRequest;
+use App\Http\Requests\JobDetailsRequest;
+use App\Http\Requests\NewJobRequest;
 use App\Models\Job;
 use App\Models\User;
 use App\Pages\JobsPage;
-use App\Support\Catalog;
-use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
 use Inertia\Inertia;
 use Inertia\Response;
+use LogicException;
 
+/** The crew's jobs: the list and its day, new ones, copies, details, and the shelf they are put away on. */
 final class JobsController extends Controller
 {
     public function index(Request $request): Response
     {
-        $user = $request->user();
-        \assert($user instanceof User);
+        $request->validate(['find' => ['nullable', 'string', 'max:100'], 'show' => ['nullable', Rule::in(JobsPage::SHOWS)], 'day' => ['nullable', 'date_format:Y-m-d']]);
 
-        return Inertia::render('Jobs', JobsPage::props($user));
+        return Inertia::render('Jobs', JobsPage::props(self::user($request), $request->string('find')->toString(), $request->string('show', 'all')->toString(), $request->filled('day') ? $request->string('day')->toString() : null));
     }
 
-    public function store(Request $request, CreateJob $create, Catalog $catalog): RedirectResponse
+    public function store(NewJobRequest $request, CreateJob $create): JsonResponse
     {
         $this->authorize('create', Job::class);
-        $request->validate([
-            'id' => ['required', 'ulid'],
-            'site' => ['required', 'string', 'max:80'],
-            'address' => ['nullable', 'string', 'max:160'],
-            'kind' => ['required', Rule::in(CreateJob::KINDS)],
-            'archetype' => ['required', Rule::in($catalog->ids('equipment'))],
-            'feet' => ['required', 'numeric', 'between:1,1000'],
-            'example' => ['sometimes', 'boolean'],
-        ], [
-            'site.required' => 'Give the house a name.',
-            'site.max' => 'The name is too long: 80 characters at most.',
-            'feet.between' => 'The cable is 1 to 1000 feet long.',
-        ]);
-        $user = $request->user();
-        \assert($user instanceof User);
-        $job = $create($user, $request->string('id')->toString(), $request->string('site')->toString(), $request->string('address')->toString(), $request->string('kind')->toString(), $request->string('archetype')->toString(), $request->float('feet'), $request->boolean('example'));
+        $site = $request->filled('site_id')
+            ? SitePlace::sister($request->string('site_id')->toString(), $request->string('system', 'System')->toString())
+            : SitePlace::fresh($request->string('site')->toString(), $request->string('address')->toString(), $request->filled('system') ? $request->string('system')->toString() : 'System');
+        $job = $create(self::user($request), $request->string('id')->toString(), $site, $request->string('kind')->toString(), $request->filled('archetype') ? $request->string('archetype')->toString() : null, $request->float('feet'), $request->boolean('example'));
 
-        return redirect("/jobs/{$job->id}/survey");
+        return new JsonResponse(['id' => $job->id, 'url' => "/jobs/{$job->id}/survey"], 201);
+    }
+
+    public function copy(CopyJobRequest $request): JsonResponse
+    {
+        $job = CopyJob::make($request->crewMember(), $request->id(), $request->job(), $request->string('as')->toString(), $request->string('kind')->toString(), trim($request->string('name')->toString()));
+
+        return new JsonResponse(['id' => $job->id, 'url' => "/jobs/{$job->id}/survey"], 201);
+    }
+
+    public function details(JobDetailsRequest $request, EditDocument $edit): JsonResponse
+    {
+        $job = $edit($request->job(), $request->crewMember(), $request->id(), $request->integer('version'), $request->apply(...));
+
+        return new JsonResponse(['version' => $job->version]);
+    }
+
+    /** Puts a job away or takes it back. Nothing recorded is lost: a deleted job can be restored. */
+    public function shelf(Request $request, Job $job): JsonResponse
+    {
+        $this->authorize('view', $job);
+        $request->validate(['to' => ['required', Rule::in(['archive', 'list', 'delete', 'restore'])]]);
+        match ($request->string('to')->toString()) {
+            'archive' => $job->forceFill(['archived_at' => $job->archived_at ?? now()])->save(),
+            'list' => $job->forceFill(['archived_at' => null])->save(),
+            'delete' => $job->delete(),
+            default => $job->restore(),
+        };
+
+        return new JsonResponse(['archived' => $job->archived_at !== null, 'deleted' => $job->trashed()]);
+    }
+
+    private static function user(Request $request): User
+    {
+        $user = $request->user();
+
+        return $user instanceof User ? $user : throw new LogicException('Nobody is signed in.');
     }
 }

@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Actions\Append;
 use App\Actions\ObserveSign;
+use App\Actions\PlanEdits;
 use App\Actions\RaisePowerFlag;
 use App\Actions\RecordReading;
 use App\Actions\RunStep;
@@ -15,6 +16,7 @@ use App\Models\Job;
 use App\Models\MoveTick;
 use App\Models\SettingEntry;
 use App\Pages\ReadingView;
+use App\Support\Photographs;
 use App\Support\PowerFlag;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Validation\ValidationException;
@@ -22,6 +24,7 @@ use Unionbit\Core\Planning\Move;
 use Unionbit\Core\Planning\MoveList;
 use Unionbit\Core\Setting\Derivation;
 use Unionbit\Core\Setting\DerivedSetting;
+use Unionbit\Core\Terminal\Place;
 
 /** The append-only records of a job: readings, signs, settings, moves, steps, power. */
 final class RecordsController extends Controller
@@ -88,13 +91,26 @@ final class RecordsController extends Controller
         if (! in_array($key, $known, true)) {
             throw ValidationException::withMessages(['move' => "There is no move {$key} in this plan."]);
         }
-        $flag = PowerFlag::of($job);
-        if ($request->boolean('done') && ! $flag->isIsolated()) {
-            throw ValidationException::withMessages(['power' => "Conductors are moved with the power off and proved dead, and {$flag->says()}."]);
+        if ($request->boolean('done') && ! MoveTick::query()->whereKey($request->id())->exists()) {
+            $this->gateMove($job);
         }
         $row = Append::row(MoveTick::class, $request->id(), $job, $request->crewMember(), static fn (): array => ['move' => $key, 'done' => $request->boolean('done')]);
 
         return new JsonResponse(['id' => $row->id], 201);
+    }
+
+    /** Before a conductor is touched: no stop, power off and proved dead, photographs or reasons for none. */
+    private function gateMove(Job $job): void
+    {
+        PlanEdits::refuseStopped($job);
+        $flag = PowerFlag::of($job);
+        if (! $flag->isIsolated()) {
+            throw ValidationException::withMessages(['power' => "Conductors are moved with the power off and proved dead, and {$flag->says()}."]);
+        }
+        $missing = Photographs::missing($job);
+        if ($missing !== []) {
+            throw ValidationException::withMessages(['photo' => 'Photograph the '.implode(' and the ', array_map(static fn (string $p): string => Place::from($p)->label(), $missing)).' before the first move, or say why not: in Survey, under Photographs.']);
+        }
     }
 
     private function derived(Job $job, string $key): DerivedSetting

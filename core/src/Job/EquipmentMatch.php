@@ -56,7 +56,7 @@ final readonly class EquipmentMatch
             'valve' => $archetype->heatPump?->valve,
             'heatSource' => $heats ? $source : 'none',
             'heatStages' => $heats && in_array($source, ['gas', 'oil', 'electric'], true) ? (string) ($strips ?? $archetype->heatStages) : null,
-            'eGoes' => $strips === null || $strips === 0 ? null : (['own' => 'relay', 'tied' => 'tied'][$archetype->heatPump->emergency ?? ''] ?? 'none'),
+            'eGoes' => $strips === null || $strips === 0 ? null : (['own' => 'relay', 'tied' => 'tied'][$archetype->heatPump->emergency] ?? 'none'),
             'bus' => $archetype->coolStages === 0 ? null : (str_contains($archetype->id, 'communicating') ? 'convert' : 'no'),
             'fanCentre' => $archetype->coolStages > 0 && ! $archetype->reverses && in_array($source, ['gas', 'oil'], true) ? (str_contains($archetype->id, 'fan-centre') ? 'yes' : 'no') : null,
             'supplies' => (string) count($archetype->transformers),

@@ -62,7 +62,8 @@ final class PlateRecognition
     private static function stages(callable $found): ?array
     {
         $cool = $found(TerminalName::Y2);
-        $heat = $found(TerminalName::W2);
+        // W2 with no W beside it is auxiliary heat or a reuse, not a second stage.
+        $heat = $found(TerminalName::W1) === [] ? [] : $found(TerminalName::W2);
 
         return $cool === [] && $heat === [] ? null : self::said(match (true) {
             $cool !== [] && $heat !== [] => 'Two stages of heating and of cooling',
@@ -79,7 +80,7 @@ final class PlateRecognition
     {
         $cool = $found(TerminalName::Y1);
         $fan = $found(TerminalName::G);
-        $heat = $found(TerminalName::W1, TerminalName::Aux, TerminalName::E);
+        $heat = $found(TerminalName::W1, TerminalName::W2, TerminalName::Aux, TerminalName::E);
         $emergency = $found(TerminalName::Aux, TerminalName::E);
         if ($emergency !== []) {
             return self::said('Auxiliary or emergency heat: a heat pump with strips or a furnace behind it', $emergency, 'See what heats indoors, and where E goes.', ['outdoor' => 'reverses']);

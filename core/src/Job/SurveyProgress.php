@@ -17,7 +17,9 @@ final class SurveyProgress
         $unproved = array_filter($wall, static fn (Conductor $c): bool => ! $c->isSpare() && ! $c->evidence->isProof());
         $outdoor = $installation->archetype->coolStages === 0 || ($installation->outdoorCable()->conductors ?? []) !== [];
 
+        $open = EquipmentMatch::of($installation->answers, [])->open;
         $items = [
+            ['equipment', $open === [] ? 'What the equipment is' : 'What the equipment is: '.count($open).' '.(count($open) === 1 ? 'question' : 'questions'), $open === []],
             ['conductors', 'Conductors at the wall', count($wall) >= 2],
             ['pairings', $unproved === [] ? 'Both ends of each known' : 'Trace '.implode(', ', array_map(static fn (Conductor $c): string => $c->name(), $unproved)), $wall !== [] && $unproved === []],
             ['outdoor', 'Outdoor pair', $outdoor],
@@ -26,6 +28,7 @@ final class SurveyProgress
             ['fuse', 'Fuse rating', $facts->fuseAmps !== null],
             ['line', 'Line volts and tap', $facts->lineVolts !== null && $facts->tapVolts !== null],
             ['supply', 'R–C reading at the board', $supplyMeasured],
+            ['supplies', 'How many 24 V supplies', $installation->answers->choice('supplies') !== null],
             ['old-power', 'What the old thermostat ran on', $facts->oldPower !== null],
         ];
 

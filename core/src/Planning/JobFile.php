@@ -24,6 +24,7 @@ final readonly class JobFile
         public string $site,
         public string $address,
         public string $kind,
+        public string $system,
         public Installation $installation,
         public ?Plan $plan,
     ) {
@@ -46,22 +47,22 @@ final readonly class JobFile
         $archetype = $archetypes($id) ?? throw InvalidData::notAllowed('/survey/archetype', $id, implode(', ', $known['archetypes']));
         $house = SurveyFile::read($node->value('survey'), $archetype, '/survey');
 
-        return new self(self::text($node, 'site', 1, 80), self::text($node, 'address', 0, 160), self::text($node, 'kind', 0, 40, 'replacement'), $house, self::plan($node, $house, $profiles, $known['profiles']));
+        return new self(self::text($node, 'site', 1, 80), self::text($node, 'address', 0, 160), self::text($node, 'kind', 0, 40, 'replacement'), self::text($node, 'system', 1, 60, 'System'), $house, self::plan($node, $house, $profiles, $known['profiles']));
     }
 
     private static function text(Node $node, string $key, int $least, int $most, string $default = ''): string
     {
-        $text = $least > 0 ? $node->string($key) : $node->string($key, $default);
+        $text = $least > 0 && $default === '' ? $node->string($key) : $node->string($key, $default);
         $length = mb_strlen($text);
 
         return $length >= $least && $length <= $most ? $text : throw InvalidData::unreadable("{$node->pointer}/{$key}", "is {$length} characters long; allowed: {$least} to {$most}");
     }
 
     /** @return array<string, mixed> */
-    public static function write(string $site, string $address, string $kind, Installation $installation, ?Plan $plan): array
+    public static function write(string $site, string $address, string $kind, Installation $installation, ?Plan $plan, string $system = 'System'): array
     {
         return [
-            'unionbit' => self::VERSION, 'site' => $site, 'address' => $address, 'kind' => $kind, 'survey' => SurveyFile::write($installation),
+            'unionbit' => self::VERSION, 'site' => $site, 'address' => $address, 'kind' => $kind, ...($system === 'System' ? [] : ['system' => $system]), 'survey' => SurveyFile::write($installation),
             ...($plan === null ? [] : ['thermostat' => $plan->profile->id, 'plan' => PlanFile::write($plan)]),
         ];
     }

@@ -10,6 +10,7 @@ use Unionbit\Core\Severity;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Terminal\Vocabulary;
+use Unionbit\Core\Thermostat\Meaning;
 use Unionbit\Core\Wiring\Conductor;
 
 /** SC12 A conductor whose two ends carry different letters: a deliberate reuse, or a swap. */
@@ -24,7 +25,7 @@ final readonly class Sc12EndsDisagree implements ScreeningRule
         foreach ($installation->wallCable()->conductors ?? [] as $conductor) {
             $wall = $conductor->near->terminal === null ? null : Vocabulary::resolve($conductor->near->terminal, Place::Wall, $installation->archetype->reverses)->name;
             $board = $installation->meaning($conductor);
-            if ($wall !== null && $board !== null && ! self::same($wall, $board)) {
+            if ($wall !== null && $board !== null && ! self::same($wall, $board) && ! self::same($wall, Meaning::of($board, $installation->archetype))) {
                 $findings[] = $this->finding($conductor, $wall, $board);
             }
         }

@@ -85,6 +85,7 @@ it('suggests from the letters of a plate, with the letters and what to check', f
     [['R', 'Y', 'G', 'W', 'O', 'C'], 'Likely a heat pump', 'O', ['outdoor' => 'reverses', 'valve' => 'O']],
     [['R', 'Y', 'G', 'B', 'C'], 'B: a reversing valve energised in heating, or the common', 'B', []],
     [['R', 'Y', 'G', 'O', 'B'], 'A plate for either valve: O and B side by side', 'O, B', ['outdoor' => 'reverses']],
+    [['R', 'Y', 'Y2', 'G', 'O', 'W2', 'C'], 'Two compressor stages', 'Y2', ['coolStages' => '2']],
     [['R', 'W'], 'Heat only: furnace, boiler or zone valve', 'W', ['outdoor' => 'none']],
     [['R', 'W', 'Y'], 'Heating and cooling without a fan conductor', 'W, Y', ['outdoor' => 'cools']],
     [['R', 'Y', 'G', 'C'], 'Cooling only, or a heat pump without backup', 'Y', []],

@@ -59,6 +59,7 @@ it('screens each of its codes both ways', function (string $code, string $archet
     yield 'SC11 assumed' => ['SC11', House::FURNACE, ['cables' => [['conductors' => [2 => ['evidence' => 'colour']]]]], [], 'warning', 'provisional'];
     yield 'SC11 traced' => ['SC11', House::FURNACE, [], [], null, ''];
     yield 'SC12 Y on G' => ['SC12', House::FURNACE, ['cables' => [['conductors' => [['near' => ['terminal' => 'G']]]]]], [], 'error', 'G'];
+    yield 'SC12 W2 on a heat pump is its auxiliary heat' => ['SC12', $hp, ['cables' => [['conductors' => [2 => ['near' => ['terminal' => 'W2'], 'far' => ['terminal' => 'W']]]]]], [], null, ''];
     yield 'SC12 the same' => ['SC12', House::FURNACE, [], [], null, ''];
     yield 'SC13 B read as the common' => ['SC13', $hp, ['cables' => [['conductors' => [['near' => ['terminal' => 'B']]]]]], [new SurveyReading('A1.near', 'wall.C', 0.6, MeterMode::Ohms)], 'note', 'That is the common'];
     yield 'SC13 B read as a valve' => ['SC13', $hp, ['cables' => [['conductors' => [['near' => ['terminal' => 'B']]]]]], [new SurveyReading('A1.near', 'wall.C', 17.2, MeterMode::Ohms)], 'note', 'valve coil'];

@@ -20,19 +20,27 @@ function token(): string {
 
 /** Posts JSON to the application and sorts the answer. */
 export async function post<T>(url: string, body: object): Promise<Answer<T>> {
+    return sorted(() => fetch(url, { method: 'POST', headers: { 'Content-Type': 'application/json', ...heads() }, body: JSON.stringify(body) }));
+}
+
+/** Posts files with fields, and sorts the answer in the same way. */
+export async function upload<T>(url: string, form: FormData): Promise<Answer<T>> {
+    return sorted(() => fetch(url, { method: 'POST', headers: heads(), body: form }));
+}
+
+const heads = () => ({ Accept: 'application/json', 'X-Requested-With': 'XMLHttpRequest', 'X-XSRF-TOKEN': token() });
+
+async function sorted<T>(send: () => Promise<Response>): Promise<Answer<T>> {
     let response: Response;
     try {
-        response = await fetch(url, {
-            method: 'POST',
-            headers: { 'Content-Type': 'application/json', Accept: 'application/json', 'X-Requested-With': 'XMLHttpRequest', 'X-XSRF-TOKEN': token() },
-            body: JSON.stringify(body),
-        });
+        response = await send();
     } catch {
         return { kind: 'unsent', message: 'No signal: not sent. It stays here; try again.' };
     }
     const data = (await response.json().catch(() => ({}))) as Problem;
     if (response.ok) return { kind: 'ok', data: data as T };
     if (response.status === 409) return { kind: 'stale', message: data.message ?? 'Somebody else changed this job.', changes: data.theirs?.changes ?? [] };
+    if (response.status === 413) return { kind: 'invalid', errors: { photo: 'It is larger than the server takes: at most 10 MB.' } };
     if (response.status === 422) {
         return { kind: 'invalid', errors: Object.fromEntries(Object.entries(data.errors ?? {}).map(([field, messages]) => [field, messages.join(' ')])) };
     }

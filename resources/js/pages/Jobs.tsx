@@ -1,42 +1,72 @@
-import { Head, Link, usePage } from '@inertiajs/react';
-import { useMemo, useState } from 'react';
-import { day, clock } from '@/lib/format';
-import { useKeys } from '@/lib/hooks';
+import { Head, Link, router, usePage } from '@inertiajs/react';
+import { useCallback, useEffect, useRef, useState } from 'react';
+import { Before } from '@/features/jobs/Before';
+import { CopyJob } from '@/features/jobs/CopyJob';
+import { DayRail } from '@/features/jobs/DayRail';
+import { ImportFiles } from '@/features/jobs/ImportFiles';
+import { JobDetails } from '@/features/jobs/JobDetails';
 import { NewJob } from '@/features/jobs/NewJob';
+import { post, said } from '@/lib/api';
+import { day as dayWord, clock } from '@/lib/format';
+import { useKeys } from '@/lib/hooks';
+import { reload } from '@/lib/reload';
 import { Mark, Tools } from '@/shell/Shell';
-import type { JobRow, JobsProps } from '@/types';
+import type { JobRow, JobsProps, Show } from '@/types';
 import { Glyph } from '@/ui/Glyph';
-import { State } from '@/ui/State';
+import { Menu } from '@/ui/Menu';
+import { Bad, State } from '@/ui/State';
+import { UndoBar } from '@/ui/UndoBar';
 
-const filters = [
-    { key: 'all', word: 'All', test: () => true },
-    { key: 'open', word: 'Open', test: (job: JobRow) => job.handedOverAt === null },
-    { key: 'flagged', word: 'Flagged', test: (job: JobRow) => job.handedOverAt === null && (job.power.state === 'live' || job.restore.length > 0 || job.tape.some((segment) => segment.state === 'stuck')) },
-] as const;
+const shows: { key: Show; word: string }[] = [
+    { key: 'all', word: 'All' },
+    { key: 'open', word: 'Open' },
+    { key: 'flagged', word: 'Flagged' },
+    { key: 'archived', word: 'Archived' },
+];
 
 export default function Jobs() {
-    const { jobs, user, now } = usePage<JobsProps>().props;
-    const [search, setSearch] = useState('');
-    const [filter, setFilter] = useState<(typeof filters)[number]['key']>('all');
+    const { jobs, find, show, counts, day, user, now } = usePage<JobsProps>().props;
+    const [search, setSearch] = useState(find);
     const [adding, setAdding] = useState(false);
+    const [importing, setImporting] = useState<File[] | null>(null);
+    const [copying, setCopying] = useState<JobRow | null>(null);
+    const [detailing, setDetailing] = useState<JobRow | null>(null);
+    const [away, setAway] = useState<{ what: string; id: string; back: 'list' | 'restore' } | null>(null);
+    const [problem, setProblem] = useState<string | null>(null);
+    const gone = useCallback(() => setAway(null), []);
     useKeys({ n: () => setAdding(true), '/': () => document.getElementById('find')?.focus() });
 
-    const words = search.toLowerCase().trim();
-    const shown = useMemo(() => {
-        const test = filters.find((candidate) => candidate.key === filter)?.test ?? (() => true);
-        return jobs.filter((job) => test(job) && [job.site, job.address, job.kind, job.equipment].join(' ').toLowerCase().includes(words));
-    }, [jobs, filter, words]);
+    const asked = useRef(find);
+    useEffect(() => {
+        if (search === asked.current) return;
+        const timer = setTimeout(() => {
+            asked.current = search;
+            router.get('/jobs', { find: search || undefined, show: show === 'all' ? undefined : show, day: day.isToday ? undefined : day.date }, { preserveState: true, preserveScroll: true, replace: true });
+        }, 180);
+        return () => clearTimeout(timer);
+    }, [search, show, day]);
+
+    const shelve = async (id: string, to: 'archive' | 'list' | 'delete' | 'restore', undo?: { what: string; back: 'list' | 'restore' }) => {
+        const answer = await post(`/jobs/${id}/shelf`, { to });
+        setProblem(answer.kind === 'ok' ? null : said(answer));
+        if (answer.kind !== 'ok') return;
+        await reload();
+        setAway(undo ? { ...undo, id } : null);
+    };
     const live = jobs.filter((job) => job.power.state === 'live' && job.handedOverAt === null);
-    const underWay = jobs.filter((job) => job.handedOverAt === null).length;
+    const underWay = counts.open;
 
     return (
-        <div className="shell shell--plain">
+        <div className="shell" onDragOver={(event) => event.preventDefault()} onDrop={(event) => {
+            event.preventDefault();
+            if (event.dataTransfer.files.length > 0) setImporting([...event.dataTransfer.files]);
+        }}>
             <Head title="Jobs" />
             <header className="bar">
                 <Mark />
                 <div className="bar__job">
                     <b>{user?.crew}</b>
-                    <span>{day(now)}</span>
+                    <span>{dayWord(now)}</span>
                 </div>
                 {live.length > 0 && (
                     <div className="pf pf--live">
@@ -51,42 +81,73 @@ export default function Jobs() {
                 )}
                 <Tools />
             </header>
+            <DayRail day={day} now={now} />
             <main className="main">
                 <div className="head">
                     <div>
                         <h1 className="h-step">Jobs</h1>
                         <p>
-                            {underWay} under way, {jobs.length - underWay} handed over.
+                            {underWay} under way, {Math.max(0, counts.all - underWay)} handed over.
                         </p>
                     </div>
-                    <button className="btn btn--go" onClick={() => setAdding(true)}>
-                        <Glyph name="plus" /> New job <span className="key">N</span>
-                    </button>
+                    <div className="flex gap-2.5">
+                        <button className="btn btn--quiet" onClick={() => setImporting([])}>
+                            <Glyph name="bring" /> Import
+                        </button>
+                        <button className="btn btn--go" onClick={() => setAdding(true)}>
+                            <Glyph name="plus" /> New job <span className="key">N</span>
+                        </button>
+                    </div>
                 </div>
                 <div className="band flex flex-wrap items-stretch">
                     <label className="flex min-h-[50px] min-w-[220px] flex-1 items-center gap-3 px-5">
                         <Glyph name="find" />
                         <span className="vh">Find a job</span>
-                        <input id="find" type="search" className="h-full w-full bg-transparent" placeholder="house, equipment or kind" value={search} onChange={(event) => setSearch(event.target.value)} />
+                        <input id="find" type="search" className="h-full w-full bg-transparent" placeholder="house, strand, terminal or any word for it" maxLength={100} value={search} onChange={(event) => setSearch(event.target.value)} />
                     </label>
-                    <div role="group" aria-label="Filter" className="flex">
-                        {filters.map((item) => (
-                            <button key={item.key} aria-pressed={filter === item.key} className="min-h-[50px] border-l border-hair px-4 font-lab font-semibold aria-pressed:bg-ink aria-pressed:text-bone" onClick={() => setFilter(item.key)}>
-                                {item.word} <span className="opacity-80">{jobs.filter(item.test).length}</span>
+                    <div role="group" aria-label="Filter" className="flex max-sm:w-full max-sm:overflow-x-auto">
+                        {shows.map((item) => (
+                            <button
+                                key={item.key}
+                                aria-pressed={show === item.key}
+                                className="min-h-[50px] border-l border-hair px-3.5 font-lab font-semibold aria-pressed:bg-ink aria-pressed:text-bone"
+                                onClick={() => router.get('/jobs', { show: item.key === 'all' ? undefined : item.key, find: search || undefined, day: day.isToday ? undefined : day.date }, { preserveState: true, preserveScroll: true, replace: true })}
+                            >
+                                {item.word} <span className="opacity-80">{counts[item.key]}</span>
                             </button>
                         ))}
                     </div>
                 </div>
-                {shown.length === 0 && <p className="p-5 text-muted">{jobs.length === 0 ? 'No jobs yet. Open the first one.' : 'No job fits that.'}</p>}
+                {problem && (
+                    <div className="px-5 py-2">
+                        <Bad>{problem}</Bad>
+                    </div>
+                )}
+                {jobs.length === 0 && <p className="p-5 text-muted">{find !== '' ? `No job fits “${find}”.` : show === 'archived' ? 'Nothing is archived.' : show === 'flagged' ? 'Nothing is flagged: no site is live, nothing is left to put back, no call fails.' : 'No jobs yet. Open the first one, or drop a job file here.'}</p>}
                 <ul>
-                    {shown.map((job) => (
-                        <li key={job.id}>
+                    {jobs.map((job) => (
+                        <li key={job.id} className="flex items-center border-b border-hair hover:bg-panel">
                             <Row job={job} />
+                            <Menu
+                                label={`More for ${job.site}${job.system === 'System' ? '' : `, ${job.system}`}`}
+                                items={[
+                                    { word: 'Name, day and person', act: () => setDetailing(job) },
+                                    { word: 'Copy …', act: () => setCopying(job) },
+                                    { word: 'Job file', act: () => window.location.assign(`/jobs/${job.id}/job-file`) },
+                                    job.archived ? { word: 'Take out of the archive', act: () => void shelve(job.id, 'list') } : { word: 'Archive', act: () => void shelve(job.id, 'archive', { what: `Archived ${job.site}.`, back: 'list' }) },
+                                    { word: 'Delete', grave: true, act: () => void shelve(job.id, 'delete', { what: `Deleted ${job.site}.`, back: 'restore' }) },
+                                ].filter((item) => job.handedOverAt === null || item.word !== 'Name, day and person')}
+                            />
                         </li>
                     ))}
                 </ul>
             </main>
+            <Before day={day} />
             <NewJob open={adding} onClose={() => setAdding(false)} />
+            {importing && <ImportFiles dropped={importing} onClose={() => setImporting(null)} />}
+            {copying && <CopyJob job={copying} onClose={() => setCopying(null)} />}
+            {detailing && <JobDetails job={detailing} onClose={() => setDetailing(null)} />}
+            {away && <UndoBar what={away.what} onGone={gone} onUndo={() => void shelve(away.id, away.back)} />}
         </div>
     );
 }
@@ -94,19 +155,35 @@ export default function Jobs() {
 function Row({ job }: { job: JobRow }) {
     const stage = job.handedOverAt ? 'handover' : job.now.key;
     return (
-        <Link href={`/jobs/${job.id}/${stage}`} className="grid min-h-[88px] grid-cols-[minmax(0,1fr)_24px] items-center gap-x-6 gap-y-2 border-b border-hair px-5 py-3 hover:bg-panel md:grid-cols-[minmax(190px,1.4fr)_140px_minmax(180px,1fr)_minmax(140px,1fr)_24px]">
+        <Link href={`/jobs/${job.id}/${stage}`} className="grid min-h-[84px] min-w-0 flex-1 grid-cols-[minmax(0,1fr)] items-center gap-x-4 gap-y-2 py-3 pl-5 md:grid-cols-[84px_minmax(150px,1.4fr)_170px_minmax(112px,1fr)] xl:grid-cols-[84px_minmax(150px,1.4fr)_124px_170px_minmax(104px,1fr)]">
+            <div className="max-md:hidden">
+                {job.starts ? (
+                    <>
+                        <b className="mono block text-[17px] font-medium">{job.starts}</b>
+                        <span className="block truncate text-[13px] text-muted">{job.day === new Date().toISOString().slice(0, 10) ? job.who?.split(' ')[0] : job.day && dayWord(`${job.day}T12:00:00Z`)}</span>
+                    </>
+                ) : (
+                    <span className="text-[13px] text-muted">no day</span>
+                )}
+                {job.minutes !== null && <span className="mono block text-[13px] text-muted">{job.minutes} min</span>}
+            </div>
             <div className="min-w-0">
-                <b className="block font-lab text-[18px] font-semibold leading-6">{job.site}</b>
+                <b className="block truncate font-lab text-[18px] font-semibold leading-6">
+                    {job.site}
+                    {job.system !== 'System' && <span className="font-medium text-muted"> {job.system}</span>}
+                </b>
                 <span className="block text-[13px] text-muted">
                     {job.equipment} · {job.cable}
                 </span>
             </div>
-            <Strands strands={job.strands} />
-            <div className="max-md:col-span-2">
-                <MiniTape tape={job.tape} current={stage} />
-                <span className={`mt-1.5 block font-lab text-[13px] font-semibold ${job.handedOverAt ? 'text-verd-ink' : 'text-copper-ink'}`}>{job.handedOverAt ? `handed over ${day(job.handedOverAt)} ${clock(job.handedOverAt)}` : `${job.now.name}, ${job.now.word}`}</span>
+            <div className="max-xl:hidden">
+                <Strands strands={job.strands} />
             </div>
-            <div className="grid gap-1.5 max-md:col-span-2">
+            <div>
+                <MiniTape tape={job.tape} current={stage} />
+                <span className={`mt-1.5 block font-lab text-[13px] font-semibold ${job.handedOverAt ? 'text-verd-ink' : 'text-copper-ink'}`}>{job.handedOverAt ? `handed over ${dayWord(job.handedOverAt)} ${clock(job.handedOverAt)}` : `${job.now.name}, ${job.now.word}`}</span>
+            </div>
+            <div className="grid gap-1.5">
                 {job.handedOverAt ? (
                     <State glyph="tick" tone="muted">closed</State>
                 ) : (
@@ -115,11 +192,10 @@ function Row({ job }: { job: JobRow }) {
                         {job.power.state === 'isolated' && <State glyph="iso" tone="iso">ISOLATED</State>}
                         {job.power.state === 'not-proved' && <State glyph="need" tone="muted">not proved</State>}
                         {job.restore.length > 0 && <State glyph="caution" tone="caution">{job.restore.length} to put back</State>}
-                        {job.tape.some((segment) => segment.state === 'stuck') && <State glyph="fault" tone="fault">a call fails</State>}
+                        {job.fails && <State glyph="fault" tone="fault">a call fails</State>}
                     </>
                 )}
             </div>
-            <Glyph name="right" style={{ gridRow: 1, gridColumn: -2, alignSelf: 'center' }} />
         </Link>
     );
 }

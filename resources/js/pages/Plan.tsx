@@ -1,4 +1,4 @@
-import { router, usePage } from '@inertiajs/react';
+import { Link, router, usePage } from '@inertiajs/react';
 import { useState } from 'react';
 import { LandingBar } from '@/features/plan/LandingBar';
 import { Thermostats } from '@/features/plan/Thermostats';
@@ -27,7 +27,7 @@ export default function Plan() {
 }
 
 function Body({ call, onCall }: { call: string; onCall: (call: string) => void }) {
-    const { job, profiles, chosen, used, conductors, stops, plan } = usePage<PlanProps>().props;
+    const { job, profiles, chosen, used, conductors, stops, assumes, photosMissing, plan } = usePage<PlanProps>().props;
     const edits = useEdits(`/jobs/${job.id}/plan-edits`, job.version);
     const [selected, setSelected] = useState<number | null>(null);
     const undo = useUndo(edits);
@@ -83,6 +83,26 @@ function Body({ call, onCall }: { call: string; onCall: (call: string) => void }
                 <div className="border-y border-fault bg-fault-wash px-5 py-3">
                     <Findings findings={stops} empty="" />
                 </div>
+            )}
+            {plan && assumes.length > 0 && (
+                <details className="border-y border-hair bg-caution-wash px-5 py-2">
+                    <summary className="flex min-h-11 cursor-pointer items-center gap-2.5 font-lab text-[16px] font-semibold text-caution-ink">
+                        <Glyph name="caution" /> Provisional: it assumes {assumes.length === 1 ? 'one thing' : `${assumes.length} things`} that nobody has seen
+                    </summary>
+                    <ul className="list-disc pb-1 pl-7 text-[14px] leading-5">
+                        {assumes.map((item) => (
+                            <li key={item}>{item}</li>
+                        ))}
+                    </ul>
+                </details>
+            )}
+            {plan && !closed && photosMissing.length > 0 && (
+                <p className="flex flex-wrap items-center gap-x-3 border-b border-hair px-5 text-[14px]">
+                    <State glyph="need" tone="copper">Before the first move: photograph the {photosMissing.map((place) => (place === 'wall' ? 'wall plate' : 'indoor board')).join(' and the ')}, or say why not</State>
+                    <Link className="link" href={`/jobs/${job.id}/survey#photos`}>
+                        In Survey
+                    </Link>
+                </p>
             )}
             {edits.problem && (
                 <div className="px-5 pb-2">

@@ -1,22 +1,31 @@
 import { router, usePage } from '@inertiajs/react';
 import { useCallback, useState } from 'react';
 import { EntryLine } from '@/features/survey/EntryLine';
-import { EquipmentFacts } from '@/features/survey/EquipmentFacts';
+import { InPlace } from '@/features/survey/InPlace';
 import { Ledger } from '@/features/survey/Ledger';
+import { PasteLines } from '@/features/survey/PasteLines';
+import { Photos } from '@/features/survey/Photos';
+import { Questions } from '@/features/survey/Questions';
+import { Record } from '@/features/survey/Record';
+import { Screening } from '@/features/survey/Screening';
+import { Suggestions } from '@/features/survey/Suggestions';
+import { Wanted } from '@/features/survey/Wanted';
 import { MeterDock } from '@/features/meter-dock/MeterDock';
 import { said } from '@/lib/api';
 import { useEdits } from '@/lib/edits';
 import { Shell } from '@/shell/Shell';
-import type { SurveyProps } from '@/types';
+import type { CableView, SurveyProps } from '@/types';
 import { Glyph } from '@/ui/Glyph';
-import { Bad, Findings } from '@/ui/State';
+import { Bad } from '@/ui/State';
 import { useUndo } from '@/ui/useUndo';
 
 export default function Survey() {
-    const { job, cables, facts, linkChoices, needs, finished, findings, readings } = usePage<SurveyProps>().props;
+    const page = usePage<SurveyProps>().props;
+    const { job, cables, screws, questions, needs, finished, findings, readings } = page;
     const edits = useEdits(`/jobs/${job.id}/survey-edits`, job.version);
     const [cableId, setCableId] = useState(cables[0]?.id ?? 'A');
     const [changing, setChanging] = useState<{ number: number; line: string } | null>(null);
+    const [pasted, setPasted] = useState<string[] | null>(null);
     const undo = useUndo(edits);
     const cable = cables.find((candidate) => candidate.id === cableId) ?? cables[0];
     const closed = job.handedOverAt !== null;
@@ -42,7 +51,14 @@ export default function Survey() {
                     </button>
                 )}
             </div>
-            {cable && !closed && <EntryLine key={changing ? `change-${changing.number}` : 'new'} jobId={job.id} cables={cables} cable={cable} onCable={setCableId} edits={edits} changing={changing} onDone={done} />}
+            <nav aria-label="Parts of the survey" className="flex gap-1.5 overflow-x-auto px-4 pb-2 md:hidden">
+                {[['conductors', 'Conductors'], ['equipment', 'Equipment'], ['readings', 'Readings'], ['photos', 'Photographs'], ['screening', 'Screening']].map(([id, word]) => (
+                    <a key={id} href={`#${id}`} className="chip">
+                        {word}
+                    </a>
+                ))}
+            </nav>
+            {cable && !closed && <EntryLine key={changing ? `change-${changing.number}` : 'new'} jobId={job.id} cables={cables} cable={cable} screws={screws} onPaste={setPasted} onCable={setCableId} edits={edits} changing={changing} onDone={done} />}
             {edits.problem && edits.problem.kind !== 'invalid' && (
                 <div className="px-5 py-2">
                     <Bad>{said(edits.problem)}</Bad>
@@ -54,7 +70,7 @@ export default function Survey() {
                 </div>
             )}
             <div className="grid flex-1 content-start lg:grid-cols-[minmax(0,1fr)_264px]">
-                <div className="min-w-0 overflow-x-auto">
+                <div id="conductors" className="min-w-0 overflow-x-auto">
                     {(closed ? cables : cable ? [cable] : []).map((item) => (
                         <Ledger
                             key={item.id}
@@ -67,14 +83,52 @@ export default function Survey() {
                             }}
                         />
                     ))}
+                    <Wanted wanted={page.wanted} readings={readings} />
+                    <Photos jobId={job.id} photos={page.photos} cables={cables} closed={closed} />
+                    <InPlace safety={page.safety} jumpers={page.jumpers} screws={screws.indoor} edits={edits} closed={closed} />
                 </div>
-                {cable && <EquipmentFacts title={job.equipmentTitle} facts={facts} cable={cable} linkChoices={linkChoices} edits={edits} closed={closed} />}
+                <div className="border-hair lg:border-l">
+                    <Suggestions match={page.match} plate={page.plate} digits={page.digits} questions={questions} edits={edits} closed={closed} />
+                    <section id="equipment" className="p-4" aria-label="Equipment">
+                        <h2 className="h-sec">Equipment</h2>
+                        <p className="text-[14px] text-muted">{job.equipmentTitle}</p>
+                        {cable && <Length key={cable.id} cable={cable} closed={closed} onKeep={(feet) => edits.send('set-cable', { cable: cable.id, gauge: cable.gauge, feet })} />}
+                        <Questions questions={questions} edits={edits} closed={closed} />
+                    </section>
+                </div>
             </div>
-            <section className="border-t-2 border-ink bg-panel px-5 pb-4 pt-2" aria-label="Screening">
-                <h2 className="h-sec mb-1.5">Screening</h2>
-                <Findings findings={findings} empty="Nothing to screen yet." />
-            </section>
+            <Screening findings={findings} overrides={page.overrides} edits={edits} closed={closed} />
+            <Record jobId={job.id} changes={page.changes} visits={page.visits} assumes={page.assumes} edits={edits} closed={closed} />
+            {pasted && cable && <PasteLines jobId={job.id} cable={cable} edits={edits} start={pasted} onClose={() => setPasted(null)} />}
             {undo.bar}
         </Shell>
+    );
+}
+
+/** How long the cable is, one way: it decides the drop and what a short can draw. */
+function Length({ cable, closed, onKeep }: { cable: CableView; closed: boolean; onKeep: (feet: number | string) => Promise<Parameters<typeof said>[0]> }) {
+    const [typed, setTyped] = useState<string | null>(null);
+    const [bad, setBad] = useState('');
+    const keep = async () => {
+        if (typed === null || typed === String(cable.feet)) return setTyped(null);
+        const feet = Number(typed.replace(',', '.'));
+        const answer = await onKeep(Number.isFinite(feet) && typed.trim() !== '' ? feet : typed);
+        setBad(answer.kind === 'ok' ? '' : said(answer));
+        if (answer.kind === 'ok') setTyped(null);
+    };
+    const word = cable.from === 'wall' ? 'Wall cable' : 'Outdoor cable';
+    return (
+        <>
+            <label className="flex min-h-11 items-center justify-between gap-3 border-b border-hair">
+                <span className="text-[14px]">
+                    {word}, {cable.gauge} AWG
+                </span>
+                <span className="flex items-center gap-1.5">
+                    <input className="h-11 w-16 bg-transparent text-right text-[17px] font-medium" style={{ borderBottom: `2px solid var(${bad ? '--fault' : '--rule'})` }} inputMode="decimal" autoComplete="off" disabled={closed} value={typed ?? cable.feet} onChange={(event) => setTyped(event.target.value)} onBlur={() => void keep()} onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()} />
+                    <span className="text-muted">ft</span>
+                </span>
+            </label>
+            <Bad>{bad}</Bad>
+        </>
     );
 }

@@ -29,6 +29,10 @@ const shapes = {
     beep: <>{fill('M1 6H4L8 2.5V13.5L4 10H1Z')}{line('M10.6 5.6C12 7 12 9 10.6 10.4M12.8 3.4C15.4 6 15.4 10 12.8 12.6', { strokeWidth: 1.7, strokeLinecap: 'butt' })}</>,
     cross: line('M3 3 13 13M13 3 3 13'),
     erase: <>{line('M5 3H15V13H5L1 8Z', { strokeWidth: 1.8 })}{line('M7.6 5.8 12 10.2M12 5.8 7.6 10.2', { strokeWidth: 1.8, strokeLinecap: 'butt' })}</>,
+    bring: line('M8 1.5V10M4.2 6.6 8 10.4 11.8 6.6M1.5 11V14.5H14.5V11'),
+    send: line('M8 11V2.5M4.2 5.6 8 1.8 11.8 5.6M1.5 11V14.5H14.5V11'),
+    camera: <>{line('M1.5 4.5H5L6.2 2.5H9.8L11 4.5H14.5V13.5H1.5Z', { strokeWidth: 1.8 })}<circle cx={8} cy={8.8} r={2.6} fill="none" stroke="currentColor" strokeWidth={1.8} /></>,
+    more: <><circle cx={3} cy={8} r={1.6} fill="currentColor" /><circle cx={8} cy={8} r={1.6} fill="currentColor" /><circle cx={13} cy={8} r={1.6} fill="currentColor" /></>,
     print: line('M4 6V1.5H12V6M4 12H1.5V6.5H14.5V12H12M4.5 9.5H11.5V14.5H4.5Z', { strokeWidth: 1.8 }),
 } satisfies Record<string, ReactNode>;
 

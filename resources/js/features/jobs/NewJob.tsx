@@ -1,63 +1,95 @@
-import { useForm, usePage } from '@inertiajs/react';
+import { router, usePage } from '@inertiajs/react';
 import { useState } from 'react';
-import { newId } from '@/lib/api';
+import { said, type Answer } from '@/lib/api';
+import { useOnce } from '@/lib/once';
 import type { JobsProps } from '@/types';
 import { Dialog } from '@/ui/Dialog';
 import { Bad } from '@/ui/State';
 import { Tick } from '@/ui/Tick';
+import { Field, Kinds } from './fields';
 
-/** Opens a job: the house, what kind of visit, what equipment, how long the cable is. */
+/** Opens a job: a new house, or another system of a known one; what kind of visit; what equipment, if anybody knows. */
 export function NewJob({ open, onClose }: { open: boolean; onClose: () => void }) {
-    const { kinds, archetypes } = usePage<JobsProps>().props;
-    const [id] = useState(newId);
-    const form = useForm({ id, site: '', address: '', kind: kinds[1] ?? '', archetype: archetypes[0]?.id ?? '', feet: '40', example: false });
-    const field = (name: 'site' | 'address' | 'feet', label: string, extra: { inputMode?: 'decimal'; required?: boolean } = {}) => (
-        <label className="field" data-bad={form.errors[name] ? '' : undefined}>
-            <span className="lab">{label}</span>
-            <input autoComplete="off" value={form.data[name]} onChange={(event) => form.setData(name, event.target.value)} aria-invalid={!!form.errors[name]} {...extra} />
-            <Bad>{form.errors[name]}</Bad>
-        </label>
-    );
+    const { kinds, archetypes, sites } = usePage<JobsProps>().props;
+    const [data, setData] = useState({ site_id: '', site: '', address: '', system: '', kind: kinds[1] ?? '', archetype: '', feet: '40', example: false });
+    const [answer, setAnswer] = useState<Answer<{ url: string }> | null>(null);
+    const [working, setWorking] = useState(false);
+    const post = useOnce<{ url: string }>();
+    const errors = answer?.kind === 'invalid' ? answer.errors : {};
+    const put = (fields: Partial<typeof data>) => setData((now) => ({ ...now, ...fields }));
+    const sister = sites.find((site) => site.id === data.site_id);
+
+    const send = async () => {
+        setWorking(true);
+        const result = await post('/jobs', { ...data, site_id: data.site_id || null, archetype: data.archetype || null, system: data.system || null });
+        setWorking(false);
+        setAnswer(result);
+        if (result.kind === 'ok') router.visit(result.data.url);
+    };
+
     return (
         <Dialog open={open} onClose={onClose} title="New job">
             <form
                 className="mt-3 grid gap-4"
                 onSubmit={(event) => {
                     event.preventDefault();
-                    form.post('/jobs');
+                    void send();
                 }}
             >
-                {field('site', 'House', { required: true })}
-                {field('address', 'Where')}
-                <div className="grid grid-cols-2 gap-4">
-                    <label className="field">
-                        <span className="lab">Visit</span>
-                        <select value={form.data.kind} onChange={(event) => form.setData('kind', event.target.value)}>
-                            {kinds.map((kind) => (
-                                <option key={kind}>{kind}</option>
+                {sites.length > 0 && (
+                    <Field label="Site">
+                        <select value={data.site_id} onChange={(event) => put({ site_id: event.target.value })}>
+                            <option value="">A new site</option>
+                            {sites.map((site) => (
+                                <option key={site.id} value={site.id}>
+                                    {site.name}
+                                </option>
                             ))}
                         </select>
-                    </label>
-                    {field('feet', 'Wall cable, feet', { inputMode: 'decimal' })}
+                    </Field>
+                )}
+                {sister ? (
+                    <Field label="System" bad={errors.system} note={`another one beside ${sister.systems.join(', ')}`}>
+                        <input autoComplete="off" required value={data.system} placeholder="Upstairs" onChange={(event) => put({ system: event.target.value })} />
+                    </Field>
+                ) : (
+                    <>
+                        <Field label="House" bad={errors.site}>
+                            <input autoComplete="off" required value={data.site} aria-invalid={!!errors.site} onChange={(event) => put({ site: event.target.value })} />
+                        </Field>
+                        <Field label="Where" bad={errors.address}>
+                            <input autoComplete="off" value={data.address} onChange={(event) => put({ address: event.target.value })} />
+                        </Field>
+                    </>
+                )}
+                <div className="grid grid-cols-2 gap-4">
+                    <Field label="Visit" bad={errors.kind}>
+                        <Kinds kinds={kinds} value={data.kind} onChange={(kind) => put({ kind })} />
+                    </Field>
+                    <Field label="Wall cable, feet" bad={errors.feet}>
+                        <input inputMode="decimal" autoComplete="off" value={data.feet} aria-invalid={!!errors.feet} onChange={(event) => put({ feet: event.target.value })} />
+                    </Field>
                 </div>
-                <label className="field">
-                    <span className="lab">Equipment</span>
-                    <select value={form.data.archetype} onChange={(event) => form.setData('archetype', event.target.value)}>
+                <Field label="Equipment" bad={errors.archetype}>
+                    <select value={data.archetype} onChange={(event) => put({ archetype: event.target.value })}>
+                        <option value="">Not seen yet: the survey asks</option>
                         {archetypes.map((archetype) => (
                             <option key={archetype.id} value={archetype.id}>
                                 {archetype.title}
                             </option>
                         ))}
                     </select>
-                </label>
-                <div className="flex items-center gap-2">
-                    <Tick checked={form.data.example} label="Wire it as the plain example of this equipment" onChange={(example) => form.setData('example', example)} />
-                    <span>
-                        Wire it as the plain example <span className="text-[14px] text-muted">to try things out; nothing of it was seen</span>
-                    </span>
-                </div>
-                <Bad>{form.errors.kind ?? form.errors.archetype ?? form.errors.id}</Bad>
-                <button className="btn btn--go justify-self-end" disabled={form.processing}>
+                </Field>
+                {data.archetype !== '' && (
+                    <div className="flex items-center gap-2">
+                        <Tick checked={data.example} label="Wire it as the plain example of this equipment" onChange={(example) => put({ example })} />
+                        <span>
+                            Wire it as the plain example <span className="text-[14px] text-muted">to try things out; nothing of it was seen</span>
+                        </span>
+                    </div>
+                )}
+                <Bad>{answer && answer.kind !== 'ok' && answer.kind !== 'invalid' ? said(answer) : errors.id}</Bad>
+                <button className="btn btn--go justify-self-end" disabled={working}>
                     Open job
                 </button>
             </form>

@@ -2,13 +2,14 @@ import { useEffect, useRef, useState } from 'react';
 import { post } from '@/lib/api';
 import type { Edits } from '@/lib/edits';
 import { useKeys } from '@/lib/hooks';
-import type { CableView, EntryPreview } from '@/types';
+import type { CableView, EntryPreview, SurveyProps } from '@/types';
+import { complete } from './complete';
 import { EndTag, Swatch } from '@/ui/Tag';
 import { Bad, State } from '@/ui/State';
 import { said } from '@/lib/api';
 
 /** One line for one conductor: typed, understood at once, kept with Enter. Up recalls the last line. */
-export function EntryLine({ jobId, cables, cable, onCable, edits, changing, onDone }: { jobId: string; cables: CableView[]; cable: CableView; onCable: (id: string) => void; edits: Edits; changing: { number: number; line: string } | null; onDone: () => void }) {
+export function EntryLine({ jobId, cables, cable, screws, onCable, edits, changing, onDone, onPaste }: { screws: SurveyProps['screws']; onPaste: (lines: string[]) => void; jobId: string; cables: CableView[]; cable: CableView; onCable: (id: string) => void; edits: Edits; changing: { number: number; line: string } | null; onDone: () => void }) {
     const [line, setLine] = useState(changing?.line ?? '');
     const [lastLine, setLastLine] = useState('');
     const [preview, setPreview] = useState<{ line: string; entry: EntryPreview } | null>(null);
@@ -42,6 +43,13 @@ export function EntryLine({ jobId, cables, cable, onCable, edits, changing, onDo
         field.current?.focus();
     };
 
+    const words = complete(line, cable, screws);
+    const take = (next: string) => {
+        setLine(next);
+        setTried(false);
+        edits.clear();
+        field.current?.focus();
+    };
     const entry = line.trim() === '' ? undefined : preview?.entry;
     const next = changing?.number ?? entry?.number ?? cable.conductors.reduce((most, conductor) => Math.max(most, conductor.number), 0) + 1;
     const shown = tried && edits.problem ? said(edits.problem) : entry?.problems.filter((problem) => problem.value !== '' || tried).map((problem) => problem.message).join(' ');
@@ -56,7 +64,7 @@ export function EntryLine({ jobId, cables, cable, onCable, edits, changing, onDo
         >
             <div className="flex flex-wrap items-center justify-between gap-x-6">
                 <label className="lab" htmlFor="entry">
-                    {changing ? `Change conductor ${changing.number}` : 'Type a conductor'}: colour {cable.from === 'wall' ? 'wall>board' : 'board>outdoor'}, then <span className="key">!</span> traced, <span className="key">?</span> colour only, <span className="key">cap</span> spare
+                    {changing ? `Change conductor ${changing.number}` : 'Type a conductor'}<span className="max-md:hidden">: colour {cable.from === 'wall' ? 'wall>board' : 'board>outdoor'}, then <span className="key">!</span> traced, <span className="key">?</span> colour only, <span className="key">cap</span> spare</span>
                 </label>
                 <div role="group" aria-label="Cable" className="flex">
                     {cables.map((item) => (
@@ -86,7 +94,18 @@ export function EntryLine({ jobId, cables, cable, onCable, edits, changing, onDo
                         setTried(false);
                         edits.clear();
                     }}
+                    onPaste={(event) => {
+                        const lines = event.clipboardData.getData('text').split(/\r?\n/).map((text) => text.trim()).filter((text) => text !== '');
+                        if (lines.length < 2) return;
+                        event.preventDefault();
+                        onPaste(lines);
+                    }}
                     onKeyDown={(event) => {
+                        const first = words[0];
+                        if (event.key === 'Tab' && !event.shiftKey && line !== '' && first && first.line !== line) {
+                            event.preventDefault();
+                            take(first.line);
+                        }
                         if (event.key === 'ArrowUp' && line === '') setLine(lastLine);
                         if (event.key === 'Escape') {
                             setLine('');
@@ -95,7 +114,7 @@ export function EntryLine({ jobId, cables, cable, onCable, edits, changing, onDo
                         }
                     }}
                 />
-                <div className="flex min-h-8 flex-wrap items-center gap-2.5" aria-live="polite" data-testid="understood">
+                <div className="flex flex-wrap items-center gap-2.5 md:min-h-8" aria-live="polite" data-testid="understood">
                     {line !== '' && entry && (
                         <>
                             <b className="font-lab text-[20px]">{next}</b>
@@ -108,6 +127,8 @@ export function EntryLine({ jobId, cables, cable, onCable, edits, changing, onDo
                             {entry.near && <EndTag end={entry.near} side={cable.from === 'wall' ? 'wall' : 'equipment'} />}
                             {(entry.near ?? entry.far) && <span className="text-muted">to</span>}
                             {entry.far && <EndTag end={entry.far} side="equipment" />}
+                            {entry.condition.length > 0 && <span className="text-[14px] text-caution-ink">{entry.condition.join(', ')}</span>}
+                            {entry.loopOhms !== null && <span className="mono text-[14px]">{entry.loopOhms} ohms</span>}
                             {entry.complete && (
                                 <State glyph={entry.evidence.proof ? 'traced' : 'guess'} tone={entry.evidence.proof ? 'verd' : 'caution'}>
                                     {entry.evidence.label}
@@ -120,9 +141,20 @@ export function EntryLine({ jobId, cables, cable, onCable, edits, changing, onDo
                     {changing ? 'Change' : 'Add'} <span className="key">Enter</span>
                 </button>
             </div>
+            <div role="group" aria-label="Next word" className="mt-2 flex gap-1.5 overflow-x-auto pb-1 md:flex-wrap">
+                {words.slice(0, 17).map((item, index) => (
+                    <button key={item.word} type="button" tabIndex={-1} className="chip" onClick={() => take(item.line)}>
+                        {colour(item.word) && <span className="size-3 border border-ink" style={{ background: `var(--ins-${item.word})` }} />}
+                        {item.word}
+                        {index === 0 && line !== '' && <span className="key max-md:hidden">Tab</span>}
+                    </button>
+                ))}
+            </div>
             <div className="mt-1.5 min-h-5">
                 <Bad id="entry-bad">{line !== '' || tried ? shown : null}</Bad>
             </div>
         </form>
     );
 }
+
+const colour = (word: string) => ['red', 'white', 'green', 'yellow', 'blue', 'orange', 'brown', 'black', 'pink', 'tan', 'grey', 'purple'].includes(word);

@@ -1,9 +1,19 @@
+import { useState } from 'react';
+import { useKeys } from '@/lib/hooks';
 import type { CableView, ConductorRow } from '@/types';
 import { EndTag, Swatch } from '@/ui/Tag';
 import { State } from '@/ui/State';
 
 /** The conductors of a cable as they were found, with how each pairing is known. */
 export function Ledger({ cable, onChange, onRemove, closed }: { cable: CableView; onChange: (row: ConductorRow) => void; onRemove: (row: ConductorRow) => void; closed: boolean }) {
+    const [at, setAt] = useState(-1);
+    const rows = cable.conductors;
+    const go = (by: number) => setAt((now) => Math.max(0, Math.min(rows.length - 1, now + by)));
+    const act = (what: (row: ConductorRow) => void) => () => {
+        const row = rows[at];
+        if (row && !closed) what(row);
+    };
+    useKeys({ j: () => go(1), k: () => go(-1), c: act(onChange), Delete: act(onRemove) });
     if (cable.conductors.length === 0) {
         return <p className="px-5 py-6 text-muted">No conductors yet. Type the first one, for instance <span className="mono text-ink">{cable.from === 'wall' ? 'red R>R !' : 'red Y>Y seen'}</span>.</p>;
     }
@@ -24,8 +34,8 @@ export function Ledger({ cable, onChange, onRemove, closed }: { cable: CableView
                 </tr>
             </thead>
             <tbody>
-                {cable.conductors.map((row) => (
-                    <tr key={row.number} data-conductor={row.number} className={`h-12 border-b border-hair ${row.evidence.proof || row.spare ? '' : 'bg-caution-wash shadow-[inset_5px_0_0_var(--caution)]'}`}>
+                {rows.map((row, index) => (
+                    <tr key={row.number} data-conductor={row.number} aria-selected={index === at} className={`h-12 border-b border-hair aria-selected:bg-copper-wash aria-selected:shadow-[inset_5px_0_0_var(--copper)] ${row.evidence.proof || row.spare ? '' : 'bg-caution-wash shadow-[inset_5px_0_0_var(--caution)]'}`}>
                         <td className="pl-5 font-lab text-[17px] font-bold">{row.number}</td>
                         <td>
                             <span className="flex items-center gap-2">
@@ -44,6 +54,9 @@ export function Ledger({ cable, onChange, onRemove, closed }: { cable: CableView
                             <State glyph={row.evidence.proof ? 'traced' : 'guess'} tone={row.evidence.proof ? 'verd' : row.spare ? 'muted' : 'caution'}>
                                 <span className="max-sm:sr-only">{row.evidence.label}</span>
                             </State>
+                            {(row.condition.length > 0 || row.splice || row.loopOhms !== null) && (
+                                <span className="block text-[13px] leading-4 text-caution-ink">{[row.splice && `goes on ${row.splice}`, ...row.condition, row.loopOhms !== null && `${row.loopOhms} ohms out and back`].filter(Boolean).join(', ')}</span>
+                            )}
                         </td>
                         <td className="whitespace-nowrap pr-3 text-right">
                             {!closed && (

@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Models\Job;
+use App\Models\User;
+use App\Support\JobFiles;
+use App\Support\JobRecords;
+use Illuminate\Support\Facades\DB;
+use Unionbit\Core\InvalidData;
+use Unionbit\Core\Planning\PlanFile;
+
+/** A job out of a job file: the whole file or nothing of it. */
+final readonly class ImportJob
+{
+    public function __construct(private JobFiles $files)
+    {
+    }
+
+    /** @throws InvalidData */
+    public function __invoke(User $user, string $id, mixed $json): Job
+    {
+        $file = $this->files->parse($json);
+        if (! in_array($file->kind, CreateJob::KINDS, true)) {
+            throw InvalidData::notAllowed('/kind', $file->kind, implode(', ', CreateJob::KINDS));
+        }
+        $plan = $file->plan === null ? [] : ['plan' => PlanFile::write($file->plan)];
+        $records = JobRecords::read(is_array($json) ? $json['records'] ?? null : null);
+
+        return DB::transaction(static function () use ($user, $id, $file, $plan, $records): Job {
+            $known = Job::withTrashed()->find($id);
+            $job = OpenJob::with($user, $id, SitePlace::fresh($file->site, $file->address, $file->system), $file->kind, $file->installation, 'read from a job file', $plan);
+            if ($known === null) {
+                $records->writeTo($job, $user);
+            }
+
+            return $job->refresh();
+        });
+    }
+}

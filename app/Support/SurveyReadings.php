@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Support;
+
+use App\Models\Job;
+use App\Models\Reading;
+use Unionbit\Core\Circuit\MeterMode;
+use Unionbit\Core\Finding;
+use Unionbit\Core\Screening\Screening;
+use Unionbit\Core\Screening\SurveyReading;
+use Unionbit\Core\Screening\VanishingPoint;
+
+/** The survey's readings as the screening rules take them: those that stand, corrected ones left out. */
+final class SurveyReadings
+{
+    /** @return list<SurveyReading> in the order they were taken */
+    public static function of(Job $job): array
+    {
+        $readings = $job->readings()->where('stage', 'survey')->whereIn('mode', ['V', 'O'])->get();
+        $corrected = $readings->pluck('corrects_id')->filter()->all();
+        $standing = $readings->reject(static fn (Reading $r): bool => in_array($r->id, $corrected, true));
+
+        return array_values($standing->map(static fn (Reading $r): SurveyReading => new SurveyReading($r->a, $r->b, $r->value, MeterMode::from($r->mode)))->all());
+    }
+
+    public static function supplyMeasured(Job $job): bool
+    {
+        foreach (self::of($job) as $reading) {
+            if ($reading->mode === MeterMode::Volts && $reading->isHotToCommon()) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** @return list<Finding> what screening says of the house as it was found */
+    public static function screening(Job $job): array
+    {
+        $readings = self::of($job);
+        $house = $job->house()->installation;
+        $vanishes = VanishingPoint::find($house, $readings);
+
+        return [...Screening::check($house, $readings), ...($vanishes === null ? [] : [$vanishes])];
+    }
+
+    /** @return list<Finding> what stops a plan and its moves */
+    public static function stops(Job $job): array
+    {
+        return Screening::stops($job->house()->installation, self::of($job));
+    }
+}

@@ -1,0 +1,62 @@
+import { router, usePage } from '@inertiajs/react';
+import { useState } from 'react';
+import { said, type Answer } from '@/lib/api';
+import { useOnce } from '@/lib/once';
+import type { JobRow, JobsProps } from '@/types';
+import { Dialog } from '@/ui/Dialog';
+import { Bad } from '@/ui/State';
+import { Field, Kinds } from './fields';
+
+const ways = [
+    { as: 'visit', word: 'Next visit', note: 'the same system, as this job left it' },
+    { as: 'sister', word: 'Sister system', note: 'another thermostat of this site, wired alike until it is looked at' },
+    { as: 'duplicate', word: 'A house like it', note: 'another site; nothing of it was seen yet' },
+] as const;
+
+/** Another job from one that is there. */
+export function CopyJob({ job, onClose }: { job: JobRow; onClose: () => void }) {
+    const { kinds } = usePage<JobsProps>().props;
+    const [as, setAs] = useState<(typeof ways)[number]['as']>('visit');
+    const [kind, setKind] = useState(job.handedOverAt ? 'follow-up' : job.kind);
+    const [name, setName] = useState('');
+    const [answer, setAnswer] = useState<Answer<{ url: string }> | null>(null);
+    const post = useOnce<{ url: string }>();
+    const errors = answer?.kind === 'invalid' ? answer.errors : {};
+
+    const send = async () => {
+        const result = await post(`/jobs/${job.id}/copies`, { as, kind, name });
+        setAnswer(result);
+        if (result.kind === 'ok') router.visit(result.data.url);
+    };
+
+    return (
+        <Dialog open onClose={onClose} title={`Copy ${job.site}`}>
+            <form
+                className="mt-3 grid gap-4"
+                onSubmit={(event) => {
+                    event.preventDefault();
+                    void send();
+                }}
+            >
+                <div role="radiogroup" aria-label="Copy as" className="grid border-t border-hair">
+                    {ways.map((way) => (
+                        <button key={way.as} type="button" role="radio" aria-checked={as === way.as} onClick={() => setAs(way.as)} className="min-h-14 border-b border-hair px-3 py-2 text-left aria-checked:bg-copper-wash aria-checked:shadow-[inset_5px_0_0_var(--copper)]">
+                            <b className="block font-lab font-semibold">{way.word}</b>
+                            <span className="text-[14px] text-muted">{way.note}</span>
+                        </button>
+                    ))}
+                </div>
+                {as !== 'visit' && (
+                    <Field label={as === 'sister' ? 'Name of the system' : 'House'} bad={errors.name}>
+                        <input autoComplete="off" required value={name} placeholder={as === 'sister' ? 'Upstairs' : ''} onChange={(event) => setName(event.target.value)} />
+                    </Field>
+                )}
+                <Field label="Visit" bad={errors.kind}>
+                    <Kinds kinds={kinds} value={kind} onChange={setKind} />
+                </Field>
+                <Bad>{answer && answer.kind !== 'ok' && answer.kind !== 'invalid' ? said(answer) : null}</Bad>
+                <button className="btn btn--go justify-self-end">Copy</button>
+            </form>
+        </Dialog>
+    );
+}

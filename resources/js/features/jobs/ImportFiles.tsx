@@ -1,0 +1,94 @@
+import { Link } from '@inertiajs/react';
+import { useRef, useState } from 'react';
+import { newId, said, upload, type Answer } from '@/lib/api';
+import { reload } from '@/lib/reload';
+import type { ImportReport } from '@/types';
+import { Dialog } from '@/ui/Dialog';
+import { Glyph } from '@/ui/Glyph';
+import { Bad, State } from '@/ui/State';
+
+/** Job files in: chosen or dropped, several at once. Each is read whole or not at all, and answered for itself. */
+export function ImportFiles({ dropped, onClose }: { dropped: File[]; onClose: () => void }) {
+    const [answer, setAnswer] = useState<Answer<ImportReport> | null>(null);
+    const [waiting, setWaiting] = useState(dropped);
+    const [working, setWorking] = useState(false);
+    const ids = useRef(new WeakMap<File, string>());
+    const chooser = useRef<HTMLInputElement>(null);
+
+    const send = async (files: File[]) => {
+        setWaiting(files);
+        if (files.length === 0) return;
+        setWorking(true);
+        const form = new FormData();
+        for (const file of files) {
+            const id = ids.current.get(file) ?? newId();
+            ids.current.set(file, id);
+            form.append('files[]', file);
+            form.append('ids[]', id);
+        }
+        const result = await upload<ImportReport>('/import', form);
+        setWorking(false);
+        setAnswer(result);
+        if (result.kind === 'ok') await reload();
+    };
+    const report = answer?.kind === 'ok' ? answer.data.files : null;
+
+    return (
+        <Dialog open onClose={onClose} title="Read job files">
+            <div className="mt-3 grid gap-4">
+                <div
+                    className="grid min-h-36 place-items-center border-2 border-dashed border-rule bg-bone p-4 text-center"
+                    onDragOver={(event) => event.preventDefault()}
+                    onDrop={(event) => {
+                        event.preventDefault();
+                        event.stopPropagation();
+                        void send([...event.dataTransfer.files]);
+                    }}
+                >
+                    <div>
+                        <p className="mb-3">{waiting.length > 0 && !report ? waiting.map((file) => file.name).join(', ') : 'Drop job files here, or choose them.'}</p>
+                        <button type="button" className="btn btn--small" onClick={() => chooser.current?.click()}>
+                            <Glyph name="bring" /> Choose files
+                        </button>
+                        <input ref={chooser} className="vh" type="file" multiple accept=".json,application/json" aria-label="Job files" tabIndex={-1} onChange={(event) => void send([...(event.target.files ?? [])])} />
+                    </div>
+                </div>
+                {working && <p role="status">Reading {waiting.length === 1 ? 'one file' : `${waiting.length} files`} …</p>}
+                <Bad>{answer && answer.kind !== 'ok' ? said(answer) : null}</Bad>
+                {report && (
+                    <ul aria-label="What was read" className="grid border-t border-hair">
+                        {report.map((file, index) => (
+                            <li key={index} className="border-b border-hair py-2">
+                                {file.job ? (
+                                    <span className="flex items-center justify-between gap-3">
+                                        <State glyph="pass" tone="verd">
+                                            {file.name}
+                                        </State>
+                                        <Link className="link" href={file.job.url}>
+                                            Open {file.job.site}
+                                        </Link>
+                                    </span>
+                                ) : (
+                                    <>
+                                        <State glyph="fault" tone="fault">
+                                            {file.name}: nothing of it was kept
+                                        </State>
+                                        <p className="mt-1 text-[14px] leading-[18px]">
+                                            {file.problem?.pointer && <span className="mono mr-1.5 bg-sunk px-1">{file.problem.pointer}</span>}
+                                            {file.problem?.message}
+                                        </p>
+                                    </>
+                                )}
+                            </li>
+                        ))}
+                    </ul>
+                )}
+                {waiting.length > 0 && !report && !working && (
+                    <button type="button" className="btn btn--go justify-self-end" onClick={() => void send(waiting)}>
+                        Read {waiting.length === 1 ? 'it' : `${waiting.length} files`}
+                    </button>
+                )}
+            </div>
+        </Dialog>
+    );
+}

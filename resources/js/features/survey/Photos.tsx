@@ -1,0 +1,125 @@
+import { useRef, useState } from 'react';
+import { newId, said, upload } from '@/lib/api';
+import { useOnce } from '@/lib/once';
+import { reload } from '@/lib/reload';
+import type { CableView, PhotoView } from '@/types';
+import { Glyph } from '@/ui/Glyph';
+import { Bad, State } from '@/ui/State';
+import { PhotoMarks } from './PhotoMarks';
+
+const places = [
+    { key: 'wall', word: 'Wall plate' },
+    { key: 'indoor', word: 'Indoor board' },
+    { key: 'outdoor', word: 'Outdoor terminals' },
+];
+const most = 10_000_000;
+
+/** Photographs of the three places, before anything is touched; or the reason why there is none. */
+export function Photos({ jobId, photos, cables, closed }: { jobId: string; photos: PhotoView[]; cables: CableView[]; closed: boolean }) {
+    const [looking, setLooking] = useState<string | null>(null);
+    const shown = photos.find((photo) => photo.id === looking && photo.url !== null);
+    const outdoor = cables.some((cable) => cable.to === 'outdoor');
+    return (
+        <section id="photos" aria-label="Photographs" className="border-t-2 border-ink px-5 py-3">
+            <h2 className="h-sec">Photographs, before anything is moved</h2>
+            <div className="mt-2 grid gap-x-6 gap-y-4 sm:grid-cols-2">
+                {places
+                    .filter((place) => place.key !== 'outdoor' || outdoor)
+                    .map((place) => (
+                        <PlaceOf key={place.key} jobId={jobId} place={place.key} word={place.word} photos={photos.filter((photo) => photo.place === place.key)} closed={closed} onLook={setLooking} />
+                    ))}
+            </div>
+            {shown && <PhotoMarks jobId={jobId} photo={shown} cables={cables} closed={closed} onClose={() => setLooking(null)} />}
+        </section>
+    );
+}
+
+function PlaceOf({ jobId, place, word, photos, closed, onLook }: { jobId: string; place: string; word: string; photos: PhotoView[]; closed: boolean; onLook: (id: string) => void }) {
+    const [bad, setBad] = useState('');
+    const [working, setWorking] = useState(false);
+    const [why, setWhy] = useState<string | null>(null);
+    const chooser = useRef<HTMLInputElement>(null);
+    const ids = useRef(new WeakMap<File, string>());
+    const skip = useOnce<PhotoView>();
+    const taken = photos.filter((photo) => photo.url !== null);
+    const skipped = photos.find((photo) => photo.skipped !== null);
+
+    const send = async (file: File) => {
+        if (file.size > most) return setBad(`${file.name} is ${(file.size / 1e6).toFixed(1)} MB; a photograph may have at most 10 MB. Let the camera save a smaller size.`);
+        const id = ids.current.get(file) ?? newId();
+        ids.current.set(file, id);
+        const form = new FormData();
+        form.append('id', id);
+        form.append('place', place);
+        form.append('photo', file);
+        setWorking(true);
+        const answer = await upload<PhotoView>(`/jobs/${jobId}/photos`, form);
+        setWorking(false);
+        setBad(answer.kind === 'ok' ? '' : said(answer));
+        if (answer.kind === 'ok') await reload();
+    };
+    const without = async () => {
+        const answer = await skip(`/jobs/${jobId}/photo-skips`, { place, reason: why });
+        setBad(answer.kind === 'ok' ? '' : said(answer));
+        if (answer.kind === 'ok') {
+            setWhy(null);
+            await reload();
+        }
+    };
+
+    return (
+        <div role="group" aria-label={word} data-place={place}>
+            <div className="flex min-h-7 flex-wrap items-center justify-between gap-x-2">
+                <b className="font-lab font-semibold">{word}</b>
+                {taken.length > 0 ? <State glyph="pass" tone="verd">{taken.length === 1 ? '1 picture' : `${taken.length} pictures`}</State> : skipped ? <State glyph="rest" tone="muted">none: {skipped.skipped}</State> : <State glyph="need" tone="copper">asked for</State>}
+            </div>
+            <div className="mt-1.5 flex flex-wrap gap-2">
+                {taken.map((photo, index) => (
+                    <button key={photo.id} className="relative" aria-label={`${word}, picture ${index + 1}, ${photo.marks.length} marks`} onClick={() => onLook(photo.id)}>
+                        <img src={photo.url ?? ''} alt="" className="h-24 w-32 border border-rule object-cover" />
+                        {photo.marks.length > 0 && <span className="absolute bottom-1 right-1 bg-ink px-1.5 font-lab text-[13px] font-semibold text-bone">{photo.marks.length} marked</span>}
+                    </button>
+                ))}
+            </div>
+            {!closed && (
+                <div className="mt-1.5 flex flex-wrap items-center gap-3">
+                    <button type="button" className="btn btn--small" disabled={working} onClick={() => chooser.current?.click()}>
+                        <Glyph name="camera" /> {working ? 'Sending …' : taken.length > 0 ? 'Another' : 'Photograph'}
+                    </button>
+                    <input
+                        ref={chooser}
+                        className="vh"
+                        type="file"
+                        accept="image/jpeg,image/png,image/webp"
+                        capture="environment"
+                        tabIndex={-1}
+                        aria-label={`Photograph of the ${word.toLowerCase()}`}
+                        onChange={(event) => {
+                            const file = event.target.files?.[0];
+                            if (file) void send(file);
+                            event.target.value = '';
+                        }}
+                    />
+                    {taken.length === 0 && !skipped && why === null && (
+                        <button type="button" className="link" onClick={() => setWhy('')}>
+                            None, because …
+                        </button>
+                    )}
+                </div>
+            )}
+            {why !== null && (
+                <form
+                    className="mt-1 flex gap-2"
+                    onSubmit={(event) => {
+                        event.preventDefault();
+                        void without();
+                    }}
+                >
+                    <input autoFocus aria-label={`Why no photograph of the ${word.toLowerCase()}`} className="h-11 min-w-0 flex-1 border-b-2 border-rule bg-panel px-2" maxLength={160} placeholder="too dark, camera broken" value={why} onChange={(event) => setWhy(event.target.value)} />
+                    <button className="btn btn--small">Keep</button>
+                </form>
+            )}
+            <Bad>{bad}</Bad>
+        </div>
+    );
+}

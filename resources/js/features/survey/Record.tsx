@@ -1,0 +1,86 @@
+import { Link } from '@inertiajs/react';
+import { useState } from 'react';
+import { said } from '@/lib/api';
+import type { Edits } from '@/lib/edits';
+import { moment } from '@/lib/format';
+import type { SurveyProps } from '@/types';
+import { Bad } from '@/ui/State';
+
+/** Who changed what and when, the visits of the system, and the conductor schedule both ways. */
+export function Record({ jobId, changes, visits, assumes, edits, closed }: Pick<SurveyProps, 'changes' | 'visits' | 'assumes'> & { jobId: string; edits: Edits; closed: boolean }) {
+    const [bad, setBad] = useState('');
+    const read = async (file: File) => {
+        if (file.size > 200_000) return setBad(`${file.name} is ${(file.size / 1000).toFixed(0)} kB; a conductor schedule has at most 200.`);
+        const answer = await edits.send('read-schedule', { csv: await file.text() });
+        setBad(answer.kind === 'ok' ? '' : said(answer));
+    };
+    return (
+        <section className="grid gap-x-8 gap-y-4 border-t border-hair px-5 py-3 sm:grid-cols-2" aria-label="Record">
+            <div>
+                <h2 className="h-sec">A plan from this would assume</h2>
+                {assumes.length === 0 ? (
+                    <p className="text-[14px] text-verd-ink">Nothing: all it rests on was seen or measured.</p>
+                ) : (
+                    <ul className="mt-1 list-disc pl-5 text-[14px] leading-5">
+                        {assumes.map((item) => (
+                            <li key={item}>{item}</li>
+                        ))}
+                    </ul>
+                )}
+                <h2 className="h-sec mt-4">Conductor schedule</h2>
+                <p className="flex flex-wrap items-center gap-x-5">
+                    <a className="link" href={`/jobs/${jobId}/conductors.csv`}>
+                        Save as CSV
+                    </a>
+                    <a className="link" href={`/jobs/${jobId}/job-file`}>
+                        Job file
+                    </a>
+                    {!closed && (
+                        <label className="link cursor-pointer focus-within:outline focus-within:outline-3 focus-within:outline-copper">
+                            Read a CSV
+                            <input
+                                className="vh"
+                                type="file"
+                                accept=".csv,text/csv"
+                                onChange={(event) => {
+                                    const file = event.target.files?.[0];
+                                    if (file) void read(file);
+                                    event.target.value = '';
+                                }}
+                            />
+                        </label>
+                    )}
+                </p>
+                <Bad>{bad}</Bad>
+                {visits.length > 1 && (
+                    <>
+                        <h2 className="h-sec mt-4">Visits to this system</h2>
+                        <ul>
+                            {visits.map((visit) => (
+                                <li key={visit.id} className="flex min-h-11 items-center gap-3 border-t border-hair">
+                                    <span className="mono text-[14px]">{moment(visit.at)}</span>
+                                    <span>
+                                        {visit.kind}
+                                        {visit.handedOverAt && ', handed over'}
+                                        {visit.follows && ', the one before this'}
+                                    </span>
+                                    {visit.current ? <span className="text-muted">this one</span> : <Link className="link" href={`/jobs/${visit.id}/${visit.handedOverAt ? 'handover' : 'survey'}`}>Open</Link>}
+                                </li>
+                            ))}
+                        </ul>
+                    </>
+                )}
+            </div>
+            <div>
+                <h2 className="h-sec">Who changed what</h2>
+                <ol className="mt-1 max-h-72 overflow-y-auto text-[14px] leading-5" tabIndex={0} aria-label="Changes, latest first">
+                    {changes.map((change) => (
+                        <li key={change.version} className="border-t border-hair py-1">
+                            <span className="mono text-[13px] text-muted">{moment(change.at)}</span> {change.by} {change.what}
+                        </li>
+                    ))}
+                </ol>
+            </div>
+        </section>
+    );
+}

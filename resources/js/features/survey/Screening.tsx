@@ -1,0 +1,74 @@
+import { useState } from 'react';
+import { said } from '@/lib/api';
+import type { Edits } from '@/lib/edits';
+import type { Finding } from '@/types';
+import { Glyph } from '@/ui/Glyph';
+import { Bad, Findings } from '@/ui/State';
+
+/** What screening says. A stop stands over everything; only where its rule allows it can it be gone past, with a reason. */
+export function Screening({ findings, overrides, edits, closed }: { findings: Finding[]; overrides: Record<string, string>; edits: Edits; closed: boolean }) {
+    const stops = findings.filter((finding) => finding.severity === 'stop');
+    const rest = findings.filter((finding) => finding.severity !== 'stop');
+    return (
+        <section id="screening" className="border-t-2 border-ink bg-panel px-5 pb-4 pt-2" aria-label="Screening">
+            <h2 className="h-sec mb-1.5">Screening</h2>
+            {stops.map((stop) => (
+                <Stop key={stop.code} stop={stop} edits={edits} closed={closed} />
+            ))}
+            <Findings findings={rest} empty="Nothing to screen yet." />
+            {Object.entries(overrides).map(([code, reason]) => (
+                <p key={code} className="mt-2 flex items-center gap-3 text-[14px]">
+                    Gone past {code}: {reason}
+                    {!closed && (
+                        <button className="link" onClick={() => void edits.send('override', { code, reason: '' })}>
+                            Let it stop again
+                        </button>
+                    )}
+                </p>
+            ))}
+        </section>
+    );
+}
+
+function Stop({ stop, edits, closed }: { stop: Finding; edits: Edits; closed: boolean }) {
+    const [reason, setReason] = useState<string | null>(null);
+    const [bad, setBad] = useState('');
+    const send = async () => {
+        const answer = await edits.send('override', { code: stop.code, reason });
+        setBad(answer.kind === 'ok' ? '' : said(answer));
+    };
+    return (
+        <div className="mb-3 border-2 border-fault bg-fault-wash p-3" data-severity="stop">
+            <p className="flex items-start gap-3">
+                <span className="text-fault-ink">
+                    <Glyph name="fault" size={24} />
+                </span>
+                <span>
+                    <b className="block font-lab text-[19px] font-bold leading-6 text-fault-ink">Stop. {stop.title}</b>
+                    {stop.meaning} <b className="font-semibold">{stop.action}</b> <span className="mono text-[12px]">{stop.code}</span>
+                </span>
+            </p>
+            {stop.overridable && !closed && reason === null && (
+                <button className="link" onClick={() => setReason('')}>
+                    Go on in spite of it …
+                </button>
+            )}
+            {reason !== null && (
+                <form
+                    className="mt-2 flex flex-wrap gap-2"
+                    onSubmit={(event) => {
+                        event.preventDefault();
+                        void send();
+                    }}
+                >
+                    <input autoFocus aria-label={`Reason to go past ${stop.code}`} className="h-11 min-w-0 flex-1 border-b-2 border-rule bg-panel px-2" maxLength={160} required placeholder="what you saw or planned; it is kept with your name" value={reason} onChange={(event) => setReason(event.target.value)} />
+                    <button className="btn btn--small">Go on</button>
+                    <button type="button" className="link" onClick={() => setReason(null)}>
+                        Leave it stopped
+                    </button>
+                </form>
+            )}
+            <Bad>{bad}</Bad>
+        </div>
+    );
+}

@@ -1,0 +1,63 @@
+import type { Edits } from '@/lib/edits';
+import type { SurveyProps } from '@/types';
+import { State } from '@/ui/State';
+
+/** What the answers, the old plate's letters and the model's digits make likely: suggestions, taken by a tap, never facts. */
+export function Suggestions({ match, plate, digits, questions, edits, closed }: Pick<SurveyProps, 'match' | 'plate' | 'digits' | 'questions'> & { edits: Edits; closed: boolean }) {
+    const value = (key: string) => questions.find((question) => question.key === key)?.value ?? null;
+    const differs = match.id !== null && match.id !== match.current;
+    const unknown = match.id === null && match.open.length === 0;
+    const letters = plate.filter((suggestion) => (Object.keys(suggestion.answers).length === 0 ? match.open.length > 0 : Object.entries(suggestion.answers).some(([key, answer]) => value(key) !== answer)));
+    const tons = digits.filter((digit) => value('outdoorTons') !== digit.tons);
+    if (!differs && !unknown && letters.length === 0 && tons.length === 0) return null;
+    const answer = async (answers: Record<string, string | number>) => {
+        for (const [key, given] of Object.entries(answers)) await edits.send('answer', { key, value: given });
+    };
+    return (
+        <section aria-label="Suggestions" className="border-b border-hair bg-panel px-4 py-2.5">
+            <h2 className="lab">Suggestions, never facts: the equipment decides</h2>
+            {differs && (
+                <div className="mt-1.5">
+                    <State glyph="guess" tone="copper">
+                        By the answers: {match.title}
+                    </State>
+                    <p className="text-[13px] leading-4 text-muted">{match.why.join('; ')}</p>
+                    {!closed && (
+                        <button className="btn btn--small btn--go mt-1.5" onClick={() => void edits.send('set-archetype', { archetype: match.id })}>
+                            Use this equipment
+                        </button>
+                    )}
+                </div>
+            )}
+            {unknown && <p className="mt-1.5 text-[14px] leading-[18px]">{match.why.join('; ')}.</p>}
+            {letters.map((suggestion) => (
+                <div key={suggestion.title} className="mt-1.5 border-t border-hair pt-1.5">
+                    <State glyph="guess" tone="copper">
+                        {suggestion.title}
+                    </State>
+                    <p className="text-[13px] leading-4 text-muted">
+                        From {suggestion.because}. {suggestion.check}
+                    </p>
+                    {!closed && Object.keys(suggestion.answers).length > 0 && (
+                        <button className="link" onClick={() => void answer(suggestion.answers)}>
+                            I looked: it is so
+                        </button>
+                    )}
+                </div>
+            ))}
+            {tons.map((digit) => (
+                <div key={digit.digits} className="mt-1.5 border-t border-hair pt-1.5">
+                    <State glyph="guess" tone="copper">
+                        {digit.digits} in the model number: {digit.tons} tons?
+                    </State>
+                    <p className="text-[13px] leading-4 text-muted">A reading of digits. The plate wins.</p>
+                    {!closed && (
+                        <button className="link" onClick={() => void answer({ outdoorTons: digit.tons })}>
+                            The plate says so
+                        </button>
+                    )}
+                </div>
+            ))}
+        </section>
+    );
+}

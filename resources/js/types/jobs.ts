@@ -1,0 +1,61 @@
+import type { Colour, Power, Shared } from '../types';
+
+// The list of jobs and the crew's day.
+
+export interface JobRow {
+    id: string;
+    site: string;
+    address: string;
+    system: string;
+    kind: string;
+    version: number;
+    equipment: string;
+    cable: string | null;
+    strands: { colour: Colour; landed: boolean }[];
+    tape: { key: string; name: string; state: 'stuck' | 'done' | 'begun' | 'next'; n: number; done: number }[];
+    now: { key: string; name: string; word: string };
+    power: Power;
+    restore: string[];
+    fails: boolean;
+    flagged: boolean;
+    day: string | null;
+    starts: string | null;
+    who: string | null;
+    minutes: number | null;
+    archived: boolean;
+    handedOverAt: string | null;
+    updatedAt: string;
+}
+export interface DayVisit {
+    id: string;
+    site: string;
+    who: string;
+    start: number;
+    minutes: number;
+    waits: number;
+    starts: string;
+    ends: string;
+    done: boolean;
+}
+export interface Day {
+    date: string;
+    isToday: boolean;
+    people: string[];
+    visits: DayVisit[];
+    warnings: { visit: string; text: string }[];
+    load: { count: number; item: string; for: string[]; why: string }[];
+}
+export type Show = 'all' | 'open' | 'flagged' | 'archived';
+export interface JobsProps extends Shared {
+    jobs: JobRow[];
+    find: string;
+    show: Show;
+    counts: Record<Show, number>;
+    day: Day;
+    kinds: string[];
+    archetypes: { id: string; title: string }[];
+    sites: { id: string; name: string; address: string; systems: string[] }[];
+}
+export interface ImportReport {
+    files: { name: string; job: { id: string; site: string; url: string } | null; problem: { pointer: string; message: string } | null }[];
+}

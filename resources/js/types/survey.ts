@@ -1,0 +1,106 @@
+import type { Colour, EndView, EvidenceView, Finding, Frame, Reading } from '../types';
+
+// What the survey shows of a house as it was found.
+
+export interface ConductorRow {
+    number: number;
+    colour: Colour;
+    stripe: Colour | null;
+    near: EndView;
+    far: EndView;
+    evidence: EvidenceView;
+    condition: string[];
+    loopOhms: number | null;
+    splice: Colour | null;
+    spare: boolean;
+    line: string;
+}
+export interface CableView {
+    id: string;
+    label: string;
+    from: string;
+    to: string;
+    fromLabel: string;
+    toLabel: string;
+    gauge: number;
+    feet: number;
+    conductors: ConductorRow[];
+}
+export interface EntryPreview {
+    number: number | null;
+    colour: Colour | null;
+    stripe: Colour | null;
+    near: EndView | null;
+    far: EndView | null;
+    evidence: EvidenceView;
+    complete: boolean;
+    condition: string[];
+    loopOhms: number | null;
+    problems: { field: string; value: string; message: string }[];
+}
+export type AnswerValue = string | number | string[] | null;
+export interface QuestionView {
+    key: string;
+    section: string;
+    text: string;
+    help: string;
+    kind: 'choice' | 'number' | 'ticks' | 'text';
+    choices: { value: string; label: string }[];
+    unit: string;
+    value: AnswerValue;
+    said: string | null;
+}
+export interface SafetyDevice {
+    id: string;
+    label: string;
+    breaks: string[];
+    relay: boolean;
+}
+export interface JumperView {
+    place: string;
+    a: string;
+    b: string;
+    label: string;
+}
+export interface PlateSuggestion {
+    title: string;
+    because: string;
+    check: string;
+    answers: Record<string, string>;
+}
+export interface PhotoMark {
+    id: string;
+    x: number;
+    y: number;
+    end: string;
+}
+export interface PhotoView {
+    id: string;
+    place: string;
+    url: string | null;
+    width: number | null;
+    height: number | null;
+    skipped: string | null;
+    at: string;
+    marks: PhotoMark[];
+}
+export interface SurveyProps extends Frame {
+    cables: CableView[];
+    screws: { indoor: string[]; outdoor: string[] };
+    questions: QuestionView[];
+    match: { id: string | null; title: string | null; why: string[]; open: string[]; current: string };
+    plate: PlateSuggestion[];
+    digits: { digits: string; tons: number }[];
+    safety: SafetyDevice[];
+    jumpers: JumperView[];
+    wanted: { a: string; b: string; label: string; why: string }[];
+    photos: PhotoView[];
+    needs: { key: string; label: string; done: boolean }[];
+    assumes: string[];
+    finished: boolean;
+    findings: Finding[];
+    overrides: Record<string, string>;
+    readings: Reading[];
+    visits: { id: string; kind: string; at: string; current: boolean; follows: boolean; handedOverAt: string | null }[];
+    changes: { version: number; what: string; by: string; at: string }[];
+}
