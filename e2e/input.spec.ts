@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { conductor, openJob, resetClock, signIn } from './support';
+import { conductor, openJob, question, resetClock, signIn } from './support';
 
 let house = 0;
 
@@ -52,12 +52,10 @@ test('a bad reading is explained at its place', async ({ page }) => {
         await expect(page.locator('#actual')).toHaveValue(value);
     }
     await expect(page.getByText('No reading yet.')).toBeVisible();
-    await page.locator('details[data-section="Supply"] summary').click();
-    const rating = page.locator('[data-question="transformerVa"]');
-    await rating.getByRole('button').click();
+    const rating = await question(page, 'transformerVa');
     await rating.getByRole('textbox').fill('4000');
     await rating.getByRole('textbox').press('Enter');
-    await expect(rating.getByRole('alert')).toContainText('transformerVa: is 4000; allowed: a number from 10 to 200');
+    await expect(rating.getByRole('alert')).toContainText('Transformer rating: is 4000; allowed: a number from 10 to 200');
     await expect(rating.getByRole('textbox')).toHaveValue('4000');
 });
 
@@ -179,9 +177,7 @@ test('a slow answer never puts an older page over a newer one', async ({ page })
     });
     await expect(page.getByText('No reading yet.')).toBeVisible();
     const late = page.waitForResponse((response) => response.url().endsWith('/survey') && 'x-inertia' in response.request().headers());
-    await page.locator('details[data-section="Supply"] summary').click();
-    const fuse = page.locator('[data-question="fuseAmps"]');
-    await fuse.getByRole('button').click();
+    const fuse = await question(page, 'fuseAmps');
     await fuse.getByRole('textbox').fill('5');
     await fuse.getByRole('textbox').press('Enter');
     await expect.poll(() => slow).toBe(false);

@@ -76,8 +76,8 @@ test('nothing is wider than a phone, on any stage', async ({ browser }) => {
     await signIn(page);
     await openJob(page, 'Tollhouse');
     const base = page.url().replace(/\/[a-z]+$/, '');
-    for (const stage of ['survey', 'plan', 'set', 'prove', 'handover']) {
-        await page.goto(`${base}/${stage}`);
+    for (const stage of ['survey', 'plan', 'set', 'prove', 'handover', '/jobs']) {
+        await page.goto(stage === '/jobs' ? stage : `${base}/${stage}`);
         await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
         expect(await page.evaluate(() => document.documentElement.scrollWidth), stage).toBeLessThanOrEqual(390);
         const small = await page.locator('main button:visible, .tapestrip a:visible, .pf button:visible').evaluateAll((buttons) => buttons.filter((button) => button.getBoundingClientRect().height < 43).map((button) => button.textContent));

@@ -23,6 +23,7 @@ test('the main views', async ({ page, browser }) => {
     await measure(page, '26.7', 'pass');
     await page.getByRole('textbox', { name: /conductor/ }).fill('blu Y>Y ?');
     await expect(page.getByTestId('understood')).toContainText('blue');
+    await page.locator('#main').evaluate((main) => main.scrollTo(0, 0));
     await picture(page, 'survey');
     await page.getByRole('textbox', { name: /conductor/ }).press('Enter');
     await expect(page.locator('tr[data-conductor="5"]')).toBeVisible();

@@ -1,5 +1,5 @@
 import { rmSync, writeFileSync } from 'node:fs';
-import { expect, type Page } from '@playwright/test';
+import { expect, type Locator, type Page } from '@playwright/test';
 
 const offset = 'storage/framework/clock-offset';
 let passed = 0;
@@ -67,15 +67,22 @@ export async function probe(page: Page, a: string, b: string): Promise<void> {
     await page.getByRole('combobox', { name: 'Probe B' }).selectOption(b);
 }
 
+/** Opens a question of the survey, and its section if that is folded. */
+export async function question(page: Page, key: string): Promise<Locator> {
+    const row = page.locator(`[data-question="${key}"]`);
+    await expect(row).toBeAttached();
+    if (!(await row.getByRole('group').isVisible())) {
+        if (!(await row.isVisible())) await page.locator('details', { has: row }).locator('summary').click();
+        await row.getByRole('button').first().click();
+    }
+    await expect(row.getByRole('group')).toBeVisible();
+    return row;
+}
+
 /** Answers a question of the survey: a choice by its words, a number or a text as it is typed. */
 export async function answer(page: Page, key: string, value: string): Promise<void> {
-    const question = page.locator(`[data-question="${key}"]`);
-    const open = question.getByRole('group');
-    if (!(await open.isVisible())) {
-        const section = page.locator('details', { has: question });
-        if (!(await question.getByRole('button').first().isVisible())) await section.locator('summary').click();
-        await question.getByRole('button').first().click();
-    }
+    const row = await question(page, key);
+    const open = row.getByRole('group');
     const field = open.getByRole('textbox');
     if ((await field.count()) > 0) {
         await field.fill(value);
@@ -84,7 +91,7 @@ export async function answer(page: Page, key: string, value: string): Promise<vo
         await open.getByRole('button', { name: value, exact: true }).click();
     }
     await expect(open).toHaveCount(0);
-    await expect(question).toContainText(value);
+    await expect(row).toContainText(value);
 }
 
 /** Says why there is no photograph of the wall plate and of the board. */

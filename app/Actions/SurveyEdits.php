@@ -30,7 +30,7 @@ final class SurveyEdits
     public static function parse(Installation $house, string $cableId, string $line): ConductorEntry
     {
         $cable = self::cable($house, $cableId);
-        $screws = [Place::Indoor->value => $house->archetype->printedAt(Place::Indoor), Place::Outdoor->value => $house->archetype->printedAt(Place::Outdoor)];
+        $screws = $house->equipmentSeen() ? [Place::Indoor->value => $house->archetype->printedAt(Place::Indoor), Place::Outdoor->value => $house->archetype->printedAt(Place::Outdoor)] : [];
 
         return ConductorEntry::parse($line, $cable->from, $cable->to, $screws, $house->archetype->reverses);
     }
@@ -64,7 +64,7 @@ final class SurveyEdits
         foreach ($lines as $index => $line) {
             $entry = self::parse($house, $cableId, $line);
             $numbers = array_map(static fn (Conductor $c): int => $c->number, $conductors);
-            $number = $entry->number ?? 1 + max(0, ...$numbers);
+            $number = $entry->number ?? 1 + max([0, ...$numbers]);
             if (! $entry->isComplete()) {
                 array_push($problems, ...array_map(static fn (EntryProblem $p): string => 'Line '.($index + 1).": {$p->message}", $entry->problems));
             } elseif (in_array($number, $numbers, true) || $number > SurveyFile::MOST_CONDUCTORS) {
@@ -99,7 +99,7 @@ final class SurveyEdits
         try {
             $survey = Interview::put($job->survey, $key, $value);
         } catch (InvalidData $problem) {
-            throw ValidationException::withMessages(['value' => ltrim($problem->getMessage(), '/')]);
+            throw ValidationException::withMessages(['value' => ltrim(str_replace("/{$key}:", rtrim(Questions::named($key)->text ?? $key, '?').':', $problem->getMessage()), '/')]);
         }
         self::read($job, $survey);
         $job->survey = $survey;
@@ -123,8 +123,7 @@ final class SurveyEdits
             $cables[] = ['id' => 'B', 'from' => 'indoor', 'to' => 'outdoor', 'gauge' => 18, 'feet' => 30.0, 'conductors' => []];
         }
         $survey['cables'] = $cables;
-        SurveyFile::read($survey, $archetype);
-        $job->survey = $survey;
+        $job->survey = SurveyFile::write(SurveyFile::read($survey, $archetype)->asPrinted());
         $job->plan = null;
         $job->planned_at = null;
 

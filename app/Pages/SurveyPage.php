@@ -11,6 +11,7 @@ use App\Support\Progress;
 use App\Support\SurveyReadings;
 use Unionbit\Core\Job\Assumptions;
 use Unionbit\Core\Job\EquipmentMatch;
+use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Job\Interview;
 use Unionbit\Core\Job\ModelDigits;
 use Unionbit\Core\Job\PlateRecognition;
@@ -33,10 +34,10 @@ final class SurveyPage
         return [
             ...JobFrame::props($job, $job->house()->circuitAsFound(), $progress),
             'cables' => array_map(ConductorView::cable(...), $house->cables),
-            'screws' => ['indoor' => $house->archetype->printedAt(Place::Indoor), 'outdoor' => $house->archetype->printedAt(Place::Outdoor)],
+            'screws' => ['indoor' => self::screws($house, Place::Indoor), 'outdoor' => self::screws($house, Place::Outdoor)],
             'questions' => Interview::of($house),
             'match' => ['id' => $match->id, 'title' => $match->id === null ? null : app(Catalog::class)->archetype($match->id)->title, 'why' => $match->why, 'open' => $match->open, 'current' => $house->archetype->id],
-            'plate' => PlateRecognition::suggest($letters),
+            'plate' => array_map(static fn (array $s): array => [...$s, 'answers' => (object) $s['answers']], PlateRecognition::suggest($letters)),
             'digits' => ModelDigits::suggest($house->answers->choice('outdoorModel') ?? ''),
             'safety' => $written['facts']['safety'],
             'jumpers' => $written['jumpers'],
@@ -46,11 +47,21 @@ final class SurveyPage
             'assumes' => Assumptions::of($house, SurveyReadings::supplyMeasured($job)),
             'finished' => $job->surveyed_at !== null,
             'findings' => FindingView::all(SurveyReadings::screening($job)),
-            'overrides' => $house->overrides,
+            'overrides' => (object) $house->overrides,
             'readings' => ReadingView::log($job, 'survey'),
             'visits' => self::visits($job),
             'changes' => self::changes($job),
         ];
+    }
+
+    /** @return list<string> what the board prints, or what boards print where nobody has seen it yet */
+    private static function screws(Installation $house, Place $place): array
+    {
+        return match (true) {
+            $house->equipmentSeen() => $house->archetype->printedAt($place),
+            $place === Place::Indoor => ['R', 'C', 'W', 'Y', 'G', 'O', 'B', 'W1', 'W2', 'Y2', 'E'],
+            default => ['Y', 'C', 'R', 'O', 'B', 'W', 'Y2'],
+        };
     }
 
     /** @return list<array{id: string, kind: string, at: string, current: bool, follows: bool, handedOverAt: ?string}> */

@@ -98,15 +98,15 @@ final class ConductorSchedule
     {
         $word = $row->string($key, '');
         if (mb_strlen($word) > 12) {
-            throw InvalidData::notAllowed("{$row->pointer}/{$key}", $word, 'a terminal of at most 12 characters, or (spare), (capped), (cut), (broken), @B2 for a splice');
+            throw InvalidData::notAllowed("{$row->pointer}/{$key}", $word, 'a terminal of at most 12 characters, or (spare), (capped), (cut), (broken), (on B2) for a splice');
+        }
+        if (preg_match('/^(?:@|\(on )([A-Z]\d{1,2})\)?$/', $word, $splice) === 1) {
+            return End::spliced($splice[1]);
         }
         if (preg_match('/^\((\w+)\)$/', $word, $free) === 1) {
             $state = EndState::tryFrom($free[1]);
 
             return $state === null || $state === EndState::Landed || $state === EndState::Spliced ? throw InvalidData::notAllowed("{$row->pointer}/{$key}", $word, '(spare), (capped), (cut) or (broken)') : End::free($state);
-        }
-        if (preg_match('/^@([A-Z]\d{1,2})$/', $word, $splice) === 1) {
-            return End::spliced($splice[1]);
         }
 
         return $word === '' ? End::free() : End::landed($word);
@@ -114,6 +114,6 @@ final class ConductorSchedule
 
     private static function end(End $end): string
     {
-        return $end->terminal ?? ($end->onto === null ? "({$end->state->value})" : "@{$end->onto}");
+        return $end->terminal ?? ($end->onto === null ? "({$end->state->value})" : "(on {$end->onto})");
     }
 }

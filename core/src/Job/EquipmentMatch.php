@@ -34,7 +34,10 @@ final readonly class EquipmentMatch
         }
         $id = self::id($answers);
         $ownRelay = "{$id}-e-relay";
-        $id = $answers->is('eGoes', 'relay') && in_array($ownRelay, $known, true) ? $ownRelay : $id;
+        if ($answers->is('eGoes', 'relay')) {
+            $id = in_array($ownRelay, $known, true) ? $ownRelay : $id;
+            $why = $id === $ownRelay ? $why : [...$why, 'the catalogue has it only without the relay of E: emergency heat is left out'];
+        }
 
         return in_array($id, $known, true) ? new self($id, $why, []) : new self(null, [...$why, 'the catalogue has no such equipment: choose the nearest and note the difference'], []);
     }

@@ -14,6 +14,7 @@ use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Terminal\Vocabulary;
 use Unionbit\Core\Wiring\Cable;
 use Unionbit\Core\Wiring\Conductor;
+use Unionbit\Core\Wiring\End;
 use Unionbit\Core\Wiring\Jumper;
 use Unionbit\Core\Wiring\Splices;
 
@@ -69,6 +70,37 @@ final readonly class Installation
     public function withFacts(Facts $facts): self
     {
         return new self($this->archetype, $facts, $this->cables, $this->jumpers, $this->answers, $this->overrides);
+    }
+
+    /** Whether anybody has said what the equipment is; until then the catalogue's entry is only a place holder. */
+    public function equipmentSeen(): bool
+    {
+        return $this->answers->choice('outdoor') !== null || $this->answers->choice('heatSource') !== null;
+    }
+
+    /** Ends at the equipment under the letters that its boards print: a Y1 written before anybody had looked is the Y. */
+    public function asPrinted(): self
+    {
+        $house = $this;
+        foreach ($this->cables as $cable) {
+            $house = $house->withCable($cable->withConductors(array_map(
+                fn (Conductor $c): Conductor => $c->withNear($this->printedEnd($c->near, $cable->from))->withFar($this->printedEnd($c->far, $cable->to)),
+                $cable->conductors,
+            )));
+        }
+
+        return $house;
+    }
+
+    private function printedEnd(End $end, Place $place): End
+    {
+        if ($place === Place::Wall || $end->terminal === null || $this->archetype->terminal($place, $end->terminal) !== null) {
+            return $end;
+        }
+        $name = Vocabulary::resolve($end->terminal, $place, $this->archetype->reverses)->name;
+        $screw = $name === null ? null : $this->archetype->terminalNamed($place, $name);
+
+        return $screw === null ? $end : End::landed($screw->printed);
     }
 
     /** What the far end of a wall conductor is, on the board or through a splice further on; null where it is free. */

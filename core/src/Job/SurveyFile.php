@@ -30,11 +30,12 @@ final class SurveyFile
 
         $cables = array_map(self::cable(...), $node->each('cables'));
         (new Splices($cables))->check($pointer);
+        $answers = self::answers($node);
 
-        return new Installation($archetype, self::facts($node->has('facts') ? $node->at('facts') : Node::root([])), $cables, array_map(
+        return new Installation($answers->is('eGoes', 'tied') ? $archetype->withEmergencyTied() : $archetype, self::facts($node->has('facts') ? $node->at('facts') : Node::root([])), $cables, array_map(
             static fn (Node $n): Jumper => new Jumper($n->enum('place', Place::class), $n->string('a'), $n->string('b'), $n->string('label')),
             $node->each('jumpers'),
-        ), self::answers($node), self::overrides($node));
+        ), $answers, self::overrides($node));
     }
 
     /** @return array<string, mixed> */
@@ -52,8 +53,7 @@ final class SurveyFile
             ],
             'cables' => array_map(self::writeCable(...), $installation->cables),
             'jumpers' => array_map(static fn (Jumper $j): array => ['place' => $j->place->value, 'a' => $j->a, 'b' => $j->b, 'label' => $j->label], $installation->jumpers),
-            'answers' => $installation->answers->given,
-            'overrides' => $installation->overrides,
+            ...self::filled(['answers' => $installation->answers->given, 'overrides' => $installation->overrides]),
         ];
     }
 
@@ -156,12 +156,23 @@ final class SurveyFile
     private static function writeCable(Cable $cable): array
     {
         return [
-            'id' => $cable->id, 'from' => $cable->from->value, 'to' => $cable->to->value, 'gauge' => $cable->gauge, 'feet' => $cable->feet, 'kind' => $cable->kind,
+            'id' => $cable->id, 'from' => $cable->from->value, 'to' => $cable->to->value, 'gauge' => $cable->gauge, 'feet' => $cable->feet, ...self::filled(['kind' => $cable->kind]),
             'conductors' => array_map(static fn (Conductor $c): array => [
                 'number' => $c->number, 'colour' => $c->colour->value, 'stripe' => $c->stripe?->value, 'near' => $c->near->toArray(), 'far' => $c->far->toArray(),
                 'evidence' => $c->evidence->value, 'colourAfterSplice' => $c->colourAfterSplice?->value, 'note' => $c->note,
-                'condition' => array_column($c->condition, 'value'), 'loopOhms' => $c->loopOhms,
+                ...self::filled(['condition' => array_column($c->condition, 'value'), 'loopOhms' => $c->loopOhms]),
             ], $cable->conductors),
         ];
+    }
+
+    /**
+     * Only what was said: an empty map would be written as a list.
+     *
+     * @param  array<string, mixed>  $parts
+     * @return array<string, mixed>
+     */
+    private static function filled(array $parts): array
+    {
+        return array_filter($parts, static fn (mixed $part): bool => $part !== null && $part !== []);
     }
 }

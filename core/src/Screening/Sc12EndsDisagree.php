@@ -30,6 +30,24 @@ final readonly class Sc12EndsDisagree implements ScreeningRule
             }
         }
 
+        return [...$findings, ...self::notPrinted($installation)];
+    }
+
+    /** @return list<Finding> conductors on a screw that this equipment is not known to have */
+    private static function notPrinted(Installation $installation): array
+    {
+        $findings = [];
+        foreach ($installation->equipmentSeen() ? $installation->cables : [] as $cable) {
+            foreach ($cable->conductors as $conductor) {
+                foreach ([[$cable->from, $conductor->near, 'near'], [$cable->to, $conductor->far, 'far']] as [$place, $end, $side]) {
+                    if ($place !== Place::Wall && $end->terminal !== null && $installation->archetype->terminal($place, $end->terminal) === null) {
+                        $printed = implode(', ', $installation->archetype->printedAt($place));
+                        $findings[] = Finding::of('SC12', Severity::Warning, "{$conductor->name()} is on {$end->terminal} of the {$place->label()}, which this equipment does not have", "{$installation->archetype->title} prints {$printed}. What hangs on {$end->terminal} is unknown to the circuit.", 'Read the board again: another kind of equipment, another letter, or a screw to keep in quotes.', ["{$cable->id}{$conductor->number}.{$side}"]);
+                    }
+                }
+            }
+        }
+
         return $findings;
     }
 

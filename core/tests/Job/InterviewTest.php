@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use Unionbit\Core\Finding;
 use Unionbit\Core\InvalidData;
 use Unionbit\Core\Job\Answers;
 use Unionbit\Core\Job\Assumptions;
@@ -13,6 +14,8 @@ use Unionbit\Core\Job\PlateRecognition;
 use Unionbit\Core\Job\Questions;
 use Unionbit\Core\Job\SurveyFile;
 use Unionbit\Core\Job\WantedReadings;
+use Unionbit\Core\Screening\Screening;
+use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Tests\Support\House;
 
 /** @param  array<string, mixed>  $answers */
@@ -125,4 +128,18 @@ it('wants the readings that this house has, with a stand-in where there is no C'
 
     expect(array_keys($with))->toBe(['R–C at the board', 'Transformer secondary', 'R–C at the wall', 'R–W at the wall', 'R–Y at the wall', 'R–G at the wall'])
         ->and($without)->not->toHaveKey('R–C at the wall')->and($without['R–W at the wall'])->toContain('stands in for it');
+});
+
+it('gives a board whose E is tied to W inside that E, in the circuit too, and puts letters under what is printed', function (): void {
+    $archetype = House::archetype('heat-pump-o-2c-1aux');
+    $survey = ['archetype' => $archetype->id, 'answers' => ['eGoes' => 'tied', 'outdoor' => 'reverses'], 'cables' => [['id' => 'A', 'from' => 'wall', 'to' => 'indoor', 'gauge' => 18, 'feet' => 40, 'conductors' => [
+        House::conductor(1, 'brown', 'E', 'E'), House::conductor(2, 'yellow', 'Y', 'Y'), House::conductor(3, 'white', 'Aux', 'W1'), House::conductor(4, 'black', 'L', 'L'),
+    ]]]];
+    $house = SurveyFile::read($survey, $archetype)->asPrinted();
+    $ends = array_map(static fn ($c): string => $c->far->label(), $house->wallCable()->conductors ?? []);
+
+    expect($house->archetype->printedAt(Place::Indoor))->toContain('E')->and($house->archetype->ties[0]->b)->toBe('W')
+        ->and($ends)->toBe(['E', 'Y1', 'W', 'L'])
+        ->and(array_values(array_filter(Screening::check($house, []), static fn (Finding $f): bool => $f->code === 'SC12'))[0]->title)->toContain('is on L of the indoor board, which this equipment does not have')
+        ->and(SurveyFile::read([...$survey, 'answers' => ['eGoes' => 'none']], $archetype)->archetype->printedAt(Place::Indoor))->not->toContain('E');
 });

@@ -43,7 +43,7 @@ export function Findings({ findings, empty }: { findings: Finding[]; empty: stri
                             <Glyph name={look.glyph} size={18} />
                         </span>
                         <p className="text-[14px] leading-[18px]">
-                            <b className="font-semibold">{finding.title}.</b> {finding.meaning} {finding.severity !== 'good' && <span className="text-ink">{finding.action}</span>} <span className="mono text-[12px] text-muted">{finding.code}</span>
+                            <b className="font-semibold">{finding.severity === 'stop' ? `Stop. ${finding.title}` : finding.title}.</b> {finding.meaning} {finding.severity !== 'good' && <span className="text-ink">{finding.action}</span>} <span className="mono text-[12px] text-muted">{finding.code}</span>
                         </p>
                     </li>
                 );

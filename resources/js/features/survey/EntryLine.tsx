@@ -146,7 +146,7 @@ export function EntryLine({ jobId, cables, cable, screws, onCable, edits, changi
                     <button key={item.word} type="button" tabIndex={-1} className="chip" onClick={() => take(item.line)}>
                         {colour(item.word) && <span className="size-3 border border-ink" style={{ background: `var(--ins-${item.word})` }} />}
                         {item.word}
-                        {index === 0 && line !== '' && <span className="key max-md:hidden">Tab</span>}
+                        {index === 0 && line !== '' && <span aria-hidden="true" className="key max-md:hidden!">Tab</span>}
                     </button>
                 ))}
             </div>

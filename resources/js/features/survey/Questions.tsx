@@ -1,20 +1,31 @@
-import { useState } from 'react';
+import { useEffect, useRef, useState, type RefObject } from 'react';
 import { said, type Answer } from '@/lib/api';
 import type { Edits } from '@/lib/edits';
+import { useKeys } from '@/lib/hooks';
 import type { AnswerValue, QuestionView } from '@/types';
 import { Glyph } from '@/ui/Glyph';
 import { Bad } from '@/ui/State';
 
 /**
  * What the equipment is, one question after the other. The next open one stands open; whatever was answered is a
- * line that can be opened again. Only what follows from the answers is asked.
+ * line that can be opened again. Only what follows from the answers is asked. Q goes to the open one, and an answer
+ * takes the focus on to the next.
  */
 export function Questions({ questions, edits, closed }: { questions: QuestionView[]; edits: Edits; closed: boolean }) {
     const [opened, setOpened] = useState<string | null>(null);
     const [later, setLater] = useState<string[]>([]);
     const next = questions.find((question) => question.value === null && !later.includes(question.key))?.key ?? null;
     const shown = closed ? null : (opened ?? next);
+    const group = useRef<HTMLDivElement>(null);
+    const follow = useRef(false);
+    useKeys({ q: () => group.current?.focus() });
+    useEffect(() => {
+        if (!follow.current || shown === null) return;
+        follow.current = false;
+        group.current?.focus();
+    }, [shown]);
     const put = async (key: string, value: AnswerValue) => {
+        follow.current = true;
         const answer = await edits.send('answer', { key, value });
         if (answer.kind === 'ok') setOpened(null);
         return answer;
@@ -36,7 +47,7 @@ export function Questions({ questions, edits, closed }: { questions: QuestionVie
                         {mine.map((question) => (
                             <div key={question.key} data-question={question.key}>
                                 {shown === question.key ? (
-                                    <One question={question} onPut={(value) => put(question.key, value)} onLater={() => (opened ? setOpened(null) : setLater([...later, question.key]))} />
+                                    <One group={group} question={question} onPut={(value) => put(question.key, value)} onLater={() => (opened ? setOpened(null) : setLater([...later, question.key]))} />
                                 ) : (
                                     <button className="flex min-h-11 w-full items-center justify-between gap-2 border-b border-hair py-1 text-left" aria-expanded={false} disabled={closed} onClick={() => setOpened(question.key)}>
                                         <span className={question.value === null ? 'text-[14px] leading-4 text-muted' : 'text-[13px] leading-4 text-muted'}>
@@ -55,7 +66,7 @@ export function Questions({ questions, edits, closed }: { questions: QuestionVie
     );
 }
 
-function One({ question, onPut, onLater }: { question: QuestionView; onPut: (value: AnswerValue) => Promise<Answer<unknown>>; onLater: () => void }) {
+function One({ group, question, onPut, onLater }: { group: RefObject<HTMLDivElement | null>; question: QuestionView; onPut: (value: AnswerValue) => Promise<Answer<unknown>>; onLater: () => void }) {
     const [typed, setTyped] = useState(typeof question.value === 'number' || typeof question.value === 'string' ? String(question.value) : '');
     const [ticked, setTicked] = useState<string[]>(Array.isArray(question.value) ? question.value : []);
     const [bad, setBad] = useState('');
@@ -66,7 +77,7 @@ function One({ question, onPut, onLater }: { question: QuestionView; onPut: (val
     const number = Number(typed.replace(',', '.'));
     const field = () => keep(typed.trim() === '' ? null : question.kind === 'number' && Number.isFinite(number) ? number : typed.trim());
     return (
-        <div className="border-b border-hair bg-copper-wash px-3 py-2.5 shadow-[inset_5px_0_0_var(--copper)]" role="group" aria-label={question.text}>
+        <div className="border-b border-hair bg-copper-wash px-3 py-2.5 shadow-[inset_5px_0_0_var(--copper)]" role="group" aria-label={question.text} ref={group} tabIndex={-1}>
             <b className="block font-lab text-[16px] font-semibold leading-5">{question.text}</b>
             <p className="mb-2 mt-0.5 text-[13px] leading-4 text-muted">{question.help}</p>
             {question.kind === 'choice' &&
