@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, test, type Locator, type Page } from '@playwright/test';
-import { answer, conductor, openJob, resetClock, signIn, stage } from './support';
+import { answer, conductor, resetClock, signIn, stage } from './support';
 
 test.beforeEach(resetClock);
 
@@ -166,7 +166,7 @@ test('several job files at once: the broken one is explained to the spot, the go
 
 test('a photograph with a mark on a conductor end, and what is no photograph', async ({ page }) => {
     await signIn(page);
-    await openJob(page, "Lock Keeper's Row 6");
+    await openUnseen(page, 'Curlew Mill');
     await conductor(page, 'red R>R !', 1);
     await conductor(page, 'wht W>W !', 2);
     const wall = page.getByRole('group', { name: 'Wall plate' });

@@ -10,6 +10,7 @@ use Unionbit\Core\Circuit\Circuit;
 use Unionbit\Core\Circuit\Edit\Closed;
 use Unionbit\Core\Circuit\Edit\Opened;
 use Unionbit\Core\Circuit\ElementKind;
+use Unionbit\Core\Circuit\FuseCurve;
 use Unionbit\Core\Circuit\OperatingPoint;
 use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Equipment\Transformer;

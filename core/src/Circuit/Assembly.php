@@ -24,6 +24,9 @@ use Unionbit\Core\Wiring\Splices;
  */
 final class Assembly
 {
+    /** Screws of the module for the link to a two-part thermostat's wall unit, whose own are 1, 2 and 3. */
+    public const LINK_SCREWS = [1 => 'M1', 2 => 'M2', 3 => 'M3'];
+
     private const END_OHMS = 0.02;
 
     private const JUMPER_OHMS = 0.01;
@@ -33,6 +36,14 @@ final class Assembly
     private const FUSE_OHMS = 0.02;
 
     private const ELECTRONICS_DC_OHMS = 25_000.0;
+
+    /** A plug-in transformer of 20 VA, by the rule of {@see Transformer::sourceOhms()}. */
+    private const PLUG_IN_OHMS = 69.12 / 20.0;
+
+    /** The wall unit of a two-part thermostat takes about 2 VA; its signal conductor ends in a few kilohms. */
+    private const WALL_UNIT_OHMS = 24.0 * 24.0 / 2.0;
+
+    private const SIGNAL_OHMS = 6_800.0;
 
     /** @var array<string, Element> */
     private array $elements = [];
@@ -53,6 +64,7 @@ final class Assembly
             $assembly->cable($cable);
         }
         $assembly->module();
+        $assembly->wallUnit();
         $assembly->equipment();
         $assembly->jumpers();
 
@@ -91,6 +103,11 @@ final class Assembly
                 'thermostat electronics', 'thermostat', 24.0 * 24.0 / $profile->powerVa, 0.0, self::ELECTRONICS_DC_OHMS,
             ));
         }
+        if ($this->landing->plugIn && $profile->powerFrom !== null && $common !== null) {
+            $this->points['plug-in.winding'] = new Point('plug-in.winding', Place::Wall, 'plug-in transformer', null, null, true);
+            $this->add(new Element('plug-in', ElementKind::Winding, 'plug-in.winding', $common->point(), 'plug-in transformer', 'plug-in', self::PLUG_IN_OHMS, 0.0, 0.55 * self::PLUG_IN_OHMS, 24.0 * 1.12 * $this->tolerance->source));
+            $this->copper('plug-in.lead', ElementKind::Wire, 'plug-in.winding', $this->screw($profile->powerFrom), 2.0 * self::END_OHMS, 'plug-in lead', 'plug-in');
+        }
         if ($profile->power === PowerKind::Shared && $profile->powerFrom !== null && $profile->charges !== null) {
             $this->add(new Element(
                 'thermostat.electronics', ElementKind::Electronics, $this->screw($profile->powerFrom), $this->screw($profile->charges),
@@ -111,6 +128,28 @@ final class Assembly
                 $this->copper("lead.{$terminal->printed}", ElementKind::Wire, $serving->point(), $terminal->point(), 2.0 * self::END_OHMS, "module lead {$terminal->printed}", "lead.{$terminal->printed}");
             }
         }
+    }
+
+    /**
+     * A two-part thermostat's wall unit hangs on three conductors of the old cable: power over the first two, which
+     * leave the module at its R and C, its signal over the third.
+     */
+    private function wallUnit(): void
+    {
+        if ($this->profile->linkConductors < 3) {
+            return;
+        }
+        foreach (self::LINK_SCREWS as $number => $printed) {
+            $this->points["wall.{$number}"] = new Point("wall.{$number}", Place::Wall, (string) $number, (string) $number, null, true);
+            $this->points["indoor.{$printed}"] = new Point("indoor.{$printed}", Place::Indoor, $printed, $printed, null, true);
+        }
+        $hot = $this->screw($this->profile->powerFrom ?? 'R');
+        $common = $this->profile->named(TerminalName::C)?->point() ?? 'module.C';
+        $this->copper('module.link.1', ElementKind::Wire, $hot, 'indoor.M1', 2.0 * self::END_OHMS, 'module, link 1', 'module');
+        $this->copper('module.link.2', ElementKind::Wire, $common, 'indoor.M2', 2.0 * self::END_OHMS, 'module, link 2', 'module');
+        $this->add(new Element('module.signal', ElementKind::Electronics, 'indoor.M1', 'indoor.M3', 'module, signal', 'module', self::SIGNAL_OHMS, 0.0, self::SIGNAL_OHMS));
+        $this->add(new Element('thermostat.wall-unit', ElementKind::Electronics, 'wall.1', 'wall.2', 'wall unit', 'thermostat', self::WALL_UNIT_OHMS, 0.0, self::ELECTRONICS_DC_OHMS));
+        $this->add(new Element('thermostat.signal', ElementKind::Electronics, 'wall.3', 'wall.2', 'wall unit, signal', 'thermostat', self::SIGNAL_OHMS, 0.0, self::SIGNAL_OHMS));
     }
 
     private function screw(string $printed): string

@@ -26,6 +26,9 @@ final class Circuit
     /** A fuse opens at this multiple of its rating, on settled current. */
     public const FUSE_FACTOR = 1.35;
 
+    /** A two-part thermostat's wall unit and module hear each other while the signal conductor carries this. */
+    private const SIGNAL_VOLTS = 6.0;
+
     private const CLOSED_OHMS = 0.05;
 
     private const ROUNDS = 24;
@@ -69,7 +72,7 @@ final class Circuit
             unset($elements["{$end}.joint"]);
         }
         if ($setup->faceOff) {
-            unset($elements['thermostat.electronics']);
+            unset($elements['thermostat.electronics'], $elements['thermostat.wall-unit'], $elements['thermostat.signal']);
             if ($this->profile->switchesInFace) {
                 foreach ($this->profile->terminals as $terminal) {
                     unset($elements["switch.{$terminal->printed}"]);
@@ -210,9 +213,16 @@ final class Circuit
         if ($this->profile->power !== PowerKind::Common) {
             return false;
         }
-        $electronics = $point->netlist->elements['thermostat.electronics'] ?? null;
+        $wallUnit = $this->profile->linkConductors >= 3 ? ['thermostat.wall-unit', 'thermostat.signal'] : [];
+        foreach (['thermostat.electronics', ...$wallUnit] as $id) {
+            $electronics = $point->netlist->elements[$id] ?? null;
+            $least = $id === 'thermostat.signal' ? self::SIGNAL_VOLTS : self::BLANK_VOLTS;
+            if ($electronics === null || $point->phasors->magnitude($electronics->a, $electronics->b) < $least) {
+                return true;
+            }
+        }
 
-        return $electronics === null || $point->phasors->magnitude($electronics->a, $electronics->b) < self::BLANK_VOLTS;
+        return false;
     }
 
     /** @param  list<string>  $notes */

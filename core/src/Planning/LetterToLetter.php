@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Planning;
 
+use Unionbit\Core\Circuit\Assembly;
 use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Thermostat\Meaning;
 use Unionbit\Core\Thermostat\Profile;
+use Unionbit\Core\Wiring\Condition;
 use Unionbit\Core\Wiring\Conductor;
 use Unionbit\Core\Wiring\End;
 use Unionbit\Core\Wiring\EndState;
@@ -23,7 +25,7 @@ final class LetterToLetter
     public static function landing(Installation $installation, Profile $profile): Landing
     {
         if ($profile->outputs === Place::Module) {
-            return self::moduleLanding($installation);
+            return self::moduleLanding($installation, $profile);
         }
         $wall = [];
         $taken = [];
@@ -40,15 +42,44 @@ final class LetterToLetter
         return new Landing($wall, [], count($installation->archetype->transformers) === 1);
     }
 
-    /** Outputs at the equipment: the old wall conductors carry no call and are capped at both ends (MR20). */
-    private static function moduleLanding(Installation $installation): Landing
+    /**
+     * Outputs at the equipment (MR20): the old wall conductors carry no call and are capped at both ends; three whole
+     * ones carry the link to the wall unit of a two-part thermostat, those that were R and C before its power.
+     */
+    private static function moduleLanding(Installation $installation, Profile $profile): Landing
     {
-        $ends = [];
+        $wall = $board = [];
+        $whole = [];
         foreach ($installation->wallCable()->conductors ?? [] as $conductor) {
-            $ends[$conductor->number] = End::free(EndState::Capped);
+            $wall[$conductor->number] = $board[$conductor->number] = End::free(EndState::Capped);
+            if (self::isWhole($conductor)) {
+                $whole[] = $conductor;
+            }
+        }
+        $rank = static fn (Conductor $c): int => match ($installation->meaning($c)) {
+            TerminalName::R, TerminalName::Rc => 0,
+            TerminalName::C => 1,
+            null => 3,
+            default => 2,
+        };
+        usort($whole, static fn (Conductor $a, Conductor $b): int => [$rank($a), $a->number] <=> [$rank($b), $b->number]);
+        $whole = array_slice($whole, 0, $profile->linkConductors);
+        if (count($whole) === $profile->linkConductors) {
+            foreach ($whole as $index => $conductor) {
+                $wall[$conductor->number] = End::landed((string) ($index + 1));
+                $board[$conductor->number] = End::landed(Assembly::LINK_SCREWS[$index + 1]);
+            }
         }
 
-        return new Landing($ends, $ends, true);
+        return new Landing($wall, $board, true);
+    }
+
+    /** Whether a conductor can carry something again: both ends can be stripped and its copper is sound. */
+    public static function isWhole(Conductor $conductor): bool
+    {
+        $broken = static fn (End $end): bool => in_array($end->state, [EndState::CutShort, EndState::BrokenOff, EndState::Spliced], true);
+
+        return ! $broken($conductor->near) && ! $broken($conductor->far) && ! in_array(Condition::Crushed, $conductor->condition, true);
     }
 
     private static function screwFor(Conductor $conductor, Installation $installation, Profile $profile): ?string

@@ -17,7 +17,7 @@ final class Mr01EquipmentEndDefines implements MappingRule
         $findings = [];
         foreach (PlannedConductor::all($plan) as $planned) {
             $name = $planned->conductor->name();
-            if ($planned->wall->terminal === null) {
+            if ($planned->wall->terminal === null || $planned->isLink()) {
                 continue;
             }
             if ($planned->wallName === null) {

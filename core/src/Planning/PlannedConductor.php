@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Planning;
 
+use Unionbit\Core\Circuit\Assembly;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Terminal\Vocabulary;
@@ -37,6 +38,12 @@ final readonly class PlannedConductor
                 $board->terminal === null ? ($board->onto === null ? null : $plan->installation->meaning($conductor)) : ($plan->installation->archetype->terminal(Place::Indoor, $board->terminal)->name ?? Vocabulary::resolve($board->terminal, Place::Indoor, $heatPump)->name),
             );
         }, $plan->installation->wallCable()->conductors ?? []);
+    }
+
+    /** Carries the link between a two-part thermostat's wall unit and its module (MR20). */
+    public function isLink(): bool
+    {
+        return $this->board->terminal !== null && in_array($this->board->terminal, Assembly::LINK_SCREWS, true);
     }
 
     public function id(): string

@@ -15,28 +15,46 @@ final readonly class Landing
      * @param  array<int, End>  $indoor  by conductor number, only where the board end moves
      * @param  bool  $linkIn  whether the thermostat's Rc–Rh link is in
      * @param  list<Jumper>  $jumpers  ties added at the plate or at the board
+     * @param  bool  $plugIn  a plug-in transformer at the wall feeds the thermostat's own hot and C
      */
     public function __construct(
         public array $wall,
         public array $indoor = [],
         public bool $linkIn = true,
         public array $jumpers = [],
+        public bool $plugIn = false,
     ) {
     }
 
     public function onWall(int $number, End $end): self
     {
-        return new self([$number => $end] + $this->wall, $this->indoor, $this->linkIn, $this->jumpers);
+        return new self([$number => $end] + $this->wall, $this->indoor, $this->linkIn, $this->jumpers, $this->plugIn);
     }
 
     public function onBoard(int $number, End $end): self
     {
-        return new self($this->wall, [$number => $end] + $this->indoor, $this->linkIn, $this->jumpers);
+        return new self($this->wall, [$number => $end] + $this->indoor, $this->linkIn, $this->jumpers, $this->plugIn);
     }
 
     public function withLink(bool $in): self
     {
-        return new self($this->wall, $this->indoor, $in, $this->jumpers);
+        return new self($this->wall, $this->indoor, $in, $this->jumpers, $this->plugIn);
+    }
+
+    public function withJumper(Jumper $jumper): self
+    {
+        return new self($this->wall, $this->indoor, $this->linkIn, [...$this->jumpers, $jumper], $this->plugIn);
+    }
+
+    public function withoutJumper(string $label): self
+    {
+        return new self($this->wall, $this->indoor, $this->linkIn, array_values(array_filter($this->jumpers, static fn (Jumper $j): bool => $j->label !== $label)), $this->plugIn);
+    }
+
+    /** A plug-in transformer stands for the house's own only with the link out: the two must not meet. */
+    public function withPlugIn(): self
+    {
+        return new self($this->wall, $this->indoor, false, $this->jumpers, true);
     }
 
     /** @return list<int> numbers of the conductors on this wall terminal */

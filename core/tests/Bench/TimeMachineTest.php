@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use Unionbit\Core\Bench\FuseCurve;
+use Unionbit\Core\Circuit\FuseCurve;
 use Unionbit\Core\Bench\TimeMachine;
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Fault\Fault;

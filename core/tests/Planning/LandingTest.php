@@ -39,7 +39,7 @@ it('lands each conductor on the screw that its equipment end calls for', functio
     'MR03 two transformers' => ['boiler-zone-valve-1c', 'c-powered-3h-2c', 'R>Rc C>C Y>Y1 G>G RH>Rh W>W1'],
     'a heat pump on a plate without a valve screw' => ['heat-pump-o-1c', 'c-powered-1h-1c', 'R>Rc C>C Y>Y1 G>G O>cap'],
     'MR20 a receiver: all capped' => ['furnace-gas-1h-1c', 'radio-pair-receiver', 'R>cap W>cap G>cap Y>cap C>cap'],
-    'MR20 two-part: all capped' => ['heat-pump-o-1c', 'two-part-three-conductor', 'R>cap C>cap Y>cap G>cap O>cap'],
+    'MR20 two-part: all capped' => ['heat-pump-o-1c', 'two-part-three-conductor', 'R>1 C>2 Y>3 G>cap O>cap'],
     'MR19 converted, letter to letter' => ['communicating-converted-2c', 'c-powered-3h-2c', 'R>Rc C>C W>W1 Y>Y1 Y2>Y2 G>G'],
 ]);
 

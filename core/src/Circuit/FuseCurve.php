@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Unionbit\Core\Bench;
+namespace Unionbit\Core\Circuit;
 
 /**
  * How long a blade fuse holds a multiple of its rating. The usual limits: 110 % at least 100 h, 135 % 0.75–600 s,
