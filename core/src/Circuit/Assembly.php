@@ -125,7 +125,7 @@ final class Assembly
         foreach ($this->installation->archetype->terminals as $terminal) {
             $serving = $terminal->place === Place::Indoor ? $this->profile->serving(Meaning::of($terminal->name, $this->installation->archetype)) : null;
             if ($serving !== null) {
-                $this->copper("lead.{$terminal->printed}", ElementKind::Wire, $serving->point(), $terminal->point(), 2.0 * self::END_OHMS, "module lead {$terminal->printed}", "lead.{$terminal->printed}");
+                $this->copper("lead.{$terminal->printed}", ElementKind::Wire, $serving->point(), $this->throughSafety($terminal->point(), 'A.lead'), 2.0 * self::END_OHMS, "module lead {$terminal->printed}", "lead.{$terminal->printed}");
             }
         }
     }

@@ -33,6 +33,12 @@ final readonly class Facts
     ) {
     }
 
+    /** @param  list<SafetyDevice>  $safety */
+    public function withSafety(array $safety): self
+    {
+        return new self($this->lineVolts, $this->tapVolts, $this->transformerVa, $this->fuseAmps, $this->commonBonded, $this->plateLink, $this->oldPower, $this->secondBonded, $this->secondPhase, $safety);
+    }
+
     public function line(): float
     {
         return $this->lineVolts ?? 120.0;

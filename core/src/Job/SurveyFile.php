@@ -49,7 +49,7 @@ final class SurveyFile
                 'lineVolts' => $facts->lineVolts, 'tapVolts' => $facts->tapVolts, 'transformerVa' => $facts->transformerVa,
                 'fuseAmps' => $facts->fuseAmps, 'commonBonded' => $facts->commonBonded, 'plateLink' => $facts->plateLink->value,
                 'oldPower' => $facts->oldPower, 'secondBonded' => $facts->secondBonded, 'secondPhase' => $facts->secondPhase,
-                'safety' => array_map(static fn (SafetyDevice $d): array => ['id' => $d->id, 'label' => $d->label, 'breaks' => $d->breaks, 'relay' => $d->relay], $facts->safety),
+                'safety' => array_map(self::writeDevice(...), $facts->safety),
             ],
             'cables' => array_map(self::writeCable(...), $installation->cables),
             'jumpers' => array_map(static fn (Jumper $j): array => ['place' => $j->place->value, 'a' => $j->a, 'b' => $j->b, 'label' => $j->label], $installation->jumpers),
@@ -91,11 +91,24 @@ final class SurveyFile
             $node->has('oldPower') ? $node->string('oldPower') : null,
             $node->has('secondBonded') ? $node->bool('secondBonded') : null,
             $node->string('secondPhase', 'unknown'),
-            array_map(static fn (Node $n): SafetyDevice => new SafetyDevice($n->string('id'), $n->string('label'), $n->strings('breaks'), $n->bool('relay', false)), $node->each('safety')),
+            array_map(self::device(...), $node->each('safety')),
         );
     }
 
-    private static function cable(Node $node): Cable
+    /** @throws InvalidData */
+    public static function device(Node $node): SafetyDevice
+    {
+        return new SafetyDevice($node->string('id'), $node->string('label'), $node->strings('breaks'), $node->bool('relay', false));
+    }
+
+    /** @return array{id: string, label: string, breaks: list<string>, relay: bool} */
+    public static function writeDevice(SafetyDevice $device): array
+    {
+        return ['id' => $device->id, 'label' => $device->label, 'breaks' => $device->breaks, 'relay' => $device->relay];
+    }
+
+    /** @throws InvalidData */
+    public static function cable(Node $node): Cable
     {
         $gauge = $node->int('gauge', 18);
         if (! isset(Cable::OHMS_PER_FOOT[$gauge])) {
@@ -153,7 +166,7 @@ final class SurveyFile
     }
 
     /** @return array<string, mixed> */
-    private static function writeCable(Cable $cable): array
+    public static function writeCable(Cable $cable): array
     {
         return [
             'id' => $cable->id, 'from' => $cable->from->value, 'to' => $cable->to->value, 'gauge' => $cable->gauge, 'feet' => $cable->feet, ...self::filled(['kind' => $cable->kind]),

@@ -13,6 +13,9 @@ final readonly class CallProof
      * @param  list<string>  $closes  printed plate terminals
      * @param  list<string>  $pulledIn  load labels
      * @param  list<string>  $problems  empty when proved
+     * @param  list<string>  $in  ids of the equipment's loads that pull in
+     * @param  bool  $grave  more than a load that stays out or comes in beside: a fuse, chatter, a blank thermostat
+     * @param  float  $share  of the rating that the most loaded transformer gives, 1 at its VA
      */
     public function __construct(
         public CallName $call,
@@ -20,6 +23,9 @@ final readonly class CallProof
         public array $pulledIn,
         public array $problems,
         public float $amps,
+        public array $in = [],
+        public bool $grave = false,
+        public float $share = 0.0,
     ) {
     }
 

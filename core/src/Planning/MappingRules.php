@@ -13,7 +13,11 @@ final class MappingRules
     /** @return list<MappingRule> */
     public static function rules(): array
     {
-        return [new Mr01EquipmentEndDefines, new Mr02OneTransformer, new Mr03TwoTransformers, new Mr04CommonOnCommon, new Mr08SignalsCapped, new Mr13OnePerScrew, new Mr14SparesCapped];
+        return [
+            new Mr01EquipmentEndDefines, new Mr02OneTransformer, new Mr03TwoTransformers, new Mr04CommonOnCommon, new Mr05ConventionalOnHeatPumpPlate, new Mr06HeatPump, new Mr07EmergencyHeat,
+            new Mr08SignalsCapped, new Mr09SecondStage, new Mr10ColourKept, new Mr11OutdoorPolarity, new Mr12DefrostConductor, new Mr13OnePerScrew, new Mr14SparesCapped, new Mr15StripLength,
+            new Mr16SafetyStays, new Mr17Accessories, new Mr18KNeedsAdapter, new Mr19CommunicatingConversion, new Mr20OutputsAtTheEquipment,
+        ];
     }
 
     /** @return list<Finding> gravest first */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Planning;
 
+use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
 
 /**
@@ -15,7 +16,7 @@ final class MoveList
     /** @return list<Move> */
     public static function of(Plan $plan): array
     {
-        $moves = [];
+        $moves = self::before($plan);
         $link = $plan->profile->link;
         if ($link !== null) {
             $in = $plan->landing->linkIn;
@@ -24,10 +25,51 @@ final class MoveList
         $planned = PlannedConductor::all($plan);
         usort($planned, static fn (PlannedConductor $a, PlannedConductor $b): int => [self::rank($a), $a->conductor->number] <=> [self::rank($b), $b->conductor->number]);
         foreach ($planned as $conductor) {
+            $board = self::boardMove($plan, $conductor);
+            if ($board !== null) {
+                $moves[] = $board;
+            }
             $moves[] = self::move($conductor);
         }
 
         return $moves;
+    }
+
+    /** @return list<Move> what comes before any conductor: a new cable, a float switch moved, ties, a plug-in supply */
+    private static function before(Plan $plan): array
+    {
+        $moves = [];
+        if ($plan->changes->pulled !== null) {
+            $moves[] = new Move('cable', 'Pull the new cable '.$plan->changes->pulled->label().', slack at both ends', 'the old one is the pull line; keep it until the new one is through', null);
+        }
+        foreach ($plan->changes->safety ?? [] as $device) {
+            $moves[] = new Move('safety:'.implode('+', $device->breaks), "{$device->label} into ".implode(' and ', $device->breaks).($device->relay ? ', by its relay' : ''), 'water in the pan stops the cooling, not the thermostat (MR16)', null);
+        }
+        foreach ($plan->landing->jumpers as $jumper) {
+            $moves[] = new Move("tie:{$jumper->place->value}:{$jumper->a}:{$jumper->b}", "Tie {$jumper->a} to {$jumper->b} at the ".($jumper->place === Place::Wall ? 'plate' : 'board'), 'with a short pigtail where the screw takes one conductor (MR13)', null);
+        }
+        if ($plan->profile->outputs === Place::Module) {
+            $moves[] = new Move('module', $plan->profile->linkConductors > 0 ? 'Module at the equipment, short leads letter to letter' : 'Receiver at the equipment, short leads letter to letter', 'its outputs stand there (MR20)', null);
+        }
+        if ($plan->landing->plugIn) {
+            $moves[] = new Move('plug-in', 'Plug-in transformer at the wall, its leads on the thermostat\'s hot and C, plugged in last', 'the thermostat\'s own supply (WO07)', null);
+        }
+
+        return $moves;
+    }
+
+    /** The equipment end of a conductor, where the plan moves it. */
+    private static function boardMove(Plan $plan, PlannedConductor $planned): ?Move
+    {
+        $end = $plan->landing->indoor[$planned->conductor->number] ?? null;
+        $was = $planned->conductor->far;
+        if ($end === null || $end == $was || $end->isFree() && $was->isFree()) {
+            return null;
+        }
+        $name = $planned->conductor->name();
+        $to = $end->isFree() ? 'capped' : "on {$end->label()}";
+
+        return new Move("{$planned->id()}.far:".($end->terminal ?? 'cap'), "{$name} at the board: from {$was->label()}, now {$to}, tug it", 'its equipment end makes it what it is (MR01)', $planned->id());
     }
 
     private static function rank(PlannedConductor $planned): int

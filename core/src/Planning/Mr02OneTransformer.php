@@ -6,6 +6,7 @@ namespace Unionbit\Core\Planning;
 
 use Unionbit\Core\Finding;
 use Unionbit\Core\Severity;
+use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Thermostat\PlateTerminal;
 
 /** MR02 One transformer: R lands on R, or on Rc or Rh with the link in. Link out leaves one family of calls dead. */
@@ -13,7 +14,7 @@ final class Mr02OneTransformer implements MappingRule
 {
     public function check(Plan $plan): array
     {
-        if ($plan->transformers() !== 1) {
+        if ($plan->transformers() !== 1 || $plan->profile->outputs !== Place::Wall) {
             return [];
         }
         $fed = [];
@@ -29,7 +30,7 @@ final class Mr02OneTransformer implements MappingRule
         if ($link === null || $plan->landing->linkIn) {
             return $link === null ? [] : [Finding::of('MR02', Severity::Good, "{$link[0]}–{$link[1]} link stays in", 'One transformer feeds heating and cooling through it.', 'See that it is in and tight.', array_values($fed))];
         }
-        $dead = array_values(array_filter($link, static fn (string $screw): bool => ! isset($fed[$screw])));
+        $dead = array_values(array_filter($link, static fn (string $screw): bool => ! isset($fed[$screw]) && ! ($plan->landing->plugIn && $screw === $plan->profile->powerFrom)));
         if ($dead === []) {
             return [];
         }

@@ -7,6 +7,7 @@ namespace Unionbit\Core\Planning;
 use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Finding;
 use Unionbit\Core\Severity;
+use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
 
 /**
@@ -28,7 +29,7 @@ final class Mr04CommonOnCommon implements MappingRule
                 $findings[] = $this->onHot($plan, $planned);
             }
         }
-        if (! $landed && $plan->profile->needsCommon()) {
+        if (! $landed && $plan->profile->needsCommon() && $plan->profile->outputs === Place::Wall && ! $plan->landing->plugIn) {
             $findings[] = Finding::of('MR04', Severity::Error, 'This thermostat needs C and none lands', 'It runs on R and C: without C its display stays blank and no call closes.', 'Land a conductor from the board\'s C, or choose a battery thermostat.', [], ['wall.C']);
         }
         if ($plan->profile->named(TerminalName::C) === null) {

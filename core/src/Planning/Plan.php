@@ -12,11 +12,25 @@ use Unionbit\Core\Wiring\Landing;
 /** A thermostat for this house and where every conductor lands on it. */
 final readonly class Plan
 {
+    /** @param  Installation  $installation  with the plan's changes made already */
     public function __construct(
         public Installation $installation,
         public Profile $profile,
         public Landing $landing,
+        public Changes $changes = new Changes,
+        public ?Choice $choice = null,
     ) {
+    }
+
+    /** The same plan with conductors landed elsewhere by hand. */
+    public function landed(Landing $landing): self
+    {
+        return new self($this->installation, $this->profile, $landing, $this->changes, $this->choice?->edited());
+    }
+
+    public function chosen(Choice $choice): self
+    {
+        return new self($this->installation, $this->profile, $this->landing, $this->changes, $choice);
     }
 
     public function circuit(): Circuit

@@ -22,10 +22,16 @@ final class PlanFile
     {
         $node = Node::root($json, $pointer);
 
-        return new Plan($installation, $profile, new Landing(
+        $changes = new Changes(
+            $node->has('pulled') ? SurveyFile::cable($node->at('pulled')) : null,
+            $node->has('safety') ? array_map(SurveyFile::device(...), $node->each('safety')) : null,
+        );
+
+        return new Plan($changes->applied($installation), $profile, new Landing(
             self::ends($node, 'wall'), self::ends($node, 'indoor'), $node->bool('linkIn', true),
             array_map(static fn (Node $n): Jumper => new Jumper($n->enum('place', Place::class), $n->string('a'), $n->string('b'), $n->string('label')), $node->each('jumpers')),
-        ));
+            $node->bool('plugIn', false),
+        ), $changes, $node->has('choice') ? Choice::read($node->at('choice')) : null);
     }
 
     /** @return array<string, mixed> */
@@ -36,6 +42,10 @@ final class PlanFile
         return [
             'profile' => $plan->profile->id, 'linkIn' => $plan->landing->linkIn, 'wall' => $ends($plan->landing->wall), 'indoor' => $ends($plan->landing->indoor),
             'jumpers' => array_map(static fn (Jumper $j): array => ['place' => $j->place->value, 'a' => $j->a, 'b' => $j->b, 'label' => $j->label], $plan->landing->jumpers),
+            ...($plan->landing->plugIn ? ['plugIn' => true] : []),
+            ...($plan->changes->pulled === null ? [] : ['pulled' => SurveyFile::writeCable($plan->changes->pulled)]),
+            ...($plan->changes->safety === null ? [] : ['safety' => array_map(SurveyFile::writeDevice(...), $plan->changes->safety)]),
+            ...($plan->choice === null ? [] : ['choice' => $plan->choice->toArray()]),
         ];
     }
 

@@ -11,6 +11,7 @@ use Unionbit\Core\Circuit\LoadState;
 use Unionbit\Core\Circuit\OperatingPoint;
 use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Equipment\Load;
+use Unionbit\Core\Equipment\Transformer;
 
 /**
  * Proof of a plan by simulation: every call that equipment and thermostat share pulls in exactly the loads that
@@ -19,12 +20,24 @@ use Unionbit\Core\Equipment\Load;
 final class Simulation
 {
     /** @return list<CallProof> */
-    public static function prove(Plan $plan): array
+    public static function prove(Plan $plan, ?Circuit $circuit = null): array
     {
-        $circuit = $plan->circuit();
+        $circuit ??= $plan->circuit();
         $table = CallTable::needed($plan->installation->archetype);
 
         return array_map(static fn (CallName $call): CallProof => self::call($circuit, $plan, $table, $call), $table->calls());
+    }
+
+    /** @return array<string, Setup> what the thermostat closes in each call, by call */
+    public static function setups(Plan $plan): array
+    {
+        $table = CallTable::needed($plan->installation->archetype);
+        $setups = [];
+        foreach ($table->calls() as $call) {
+            $setups[$call->value] = Setup::calling(...$table->printed($call, $plan->profile))->inMode($call->mode());
+        }
+
+        return $setups;
     }
 
     private static function call(Circuit $circuit, Plan $plan, CallTable $table, CallName $call): CallProof
@@ -36,11 +49,12 @@ final class Simulation
         $allowed = [...$needed, ...$archetype->allows[$call->value] ?? []];
 
         $problems = $point->notes;
-        $in = [];
+        $in = $ids = [];
         foreach ($plan->installation->loads() as $load) {
             $state = $point->loads[$load->id];
             if ($load->kind->hasState() && $state === LoadState::PulledIn) {
                 $in[] = $load->label;
+                $ids[] = $load->id;
                 if (! in_array($load->id, $allowed, true) && $archetype->load($load->id) !== null) {
                     $problems[] = "The {$load->label} pulls in and should not.";
                 }
@@ -52,7 +66,9 @@ final class Simulation
             $problems[] = 'The thermostat has no power: its display is blank and no call closes.';
         }
 
-        return new CallProof($call, $closes, $in, array_values(array_unique($problems)), $point->sourceAmps($archetype->transformers[0]->id));
+        $share = max(0.0, ...array_map(static fn (Transformer $t): float => $point->sourceAmps($t->id) * 24.0 / $t->ratingVa, $plan->installation->transformers()));
+
+        return new CallProof($call, $closes, $in, array_values(array_unique($problems)), $point->sourceAmps($archetype->transformers[0]->id), $ids, $point->notes !== [] || ! $point->thermostatUp, $share);
     }
 
     private static function missing(Load $load, LoadState $state, OperatingPoint $point): string

@@ -2,9 +2,9 @@
 
 declare(strict_types=1);
 
-use Unionbit\Core\Circuit\FuseCurve;
 use Unionbit\Core\Bench\TimeMachine;
 use Unionbit\Core\Call\CallName;
+use Unionbit\Core\Circuit\FuseCurve;
 use Unionbit\Core\Fault\Fault;
 use Unionbit\Core\Job\SurveyFile;
 use Unionbit\Core\Planning\LetterToLetter;

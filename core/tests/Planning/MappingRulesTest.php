@@ -3,16 +3,51 @@
 declare(strict_types=1);
 
 use Unionbit\Core\Finding;
+use Unionbit\Core\Job\SafetyDevice;
 use Unionbit\Core\Planning\CallProof;
 use Unionbit\Core\Planning\LetterToLetter;
 use Unionbit\Core\Planning\MappingRules;
 use Unionbit\Core\Planning\MoveList;
 use Unionbit\Core\Planning\Plan;
 use Unionbit\Core\Planning\Simulation;
+use Unionbit\Core\Terminal\Colour;
+use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Tests\Support\House;
+use Unionbit\Core\Wiring\Condition;
+use Unionbit\Core\Wiring\Conductor;
 use Unionbit\Core\Wiring\End;
 use Unionbit\Core\Wiring\EndState;
+use Unionbit\Core\Wiring\Jumper;
 use Unionbit\Core\Wiring\Landing;
+
+/** @param  callable(Landing): Landing  $edit */
+function landing(callable $edit): Closure
+{
+    return static fn (Plan $plan): Plan => $plan->landed($edit($plan->landing));
+}
+
+function recoloured(int $number, Colour $colour): Closure
+{
+    return static function (Plan $plan) use ($number, $colour): Plan {
+        $cable = $plan->installation->wallCable() ?? throw new LogicException('no wall cable');
+
+        return new Plan($plan->installation->withCable($cable->withConductors(array_map(static fn (Conductor $c): Conductor => $c->number === $number ? new Conductor($c->number, $colour, $c->near, $c->far, $c->evidence) : $c, $cable->conductors))), $plan->profile, $plan->landing);
+    };
+}
+
+/** @param  list<string>  $breaks */
+function floated(array $breaks, ?string $lifted = null): Closure
+{
+    return static function (Plan $plan) use ($breaks, $lifted): Plan {
+        $house = $plan->installation->withFacts($plan->installation->facts->withSafety([new SafetyDevice('float', 'float switch', $breaks, false)]));
+        $landing = $plan->landing;
+        foreach ($house->wallCable()->conductors ?? [] as $c) {
+            $landing = $c->far->terminal === $lifted && $lifted !== null ? $landing->onBoard($c->number, End::free(EndState::Capped)) : $landing;
+        }
+
+        return new Plan($house, $plan->profile, $landing);
+    };
+}
 
 it('finds what is wrong with a landing', function (string $profile, array $survey, ?callable $edit, string $code, string $severity, string $says): void {
     $plan = House::plan($profile, $survey, $edit);
@@ -83,4 +118,35 @@ it('MR03 keeps two transformers apart, also where no meter would tell', function
     'link in' => ['c-powered-3h-2c', fn (Landing $l) => $l->withLink(true), ['Link in on two transformers']],
     'crossed' => ['c-powered-3h-2c', fn (Landing $l) => $l->onWall(1, End::landed('Rh'))->onWall(5, End::landed('Rc')), ['1 red brings the wrong hot to Rh', '5 white brings the wrong hot to Rc']],
     'one hot screw' => ['solid-state-1h-1c', fn (Landing $l) => $l, ['One hot screw for two transformers']],
+]);
+
+it('knows the rules for heat pumps, stages, colours, accessories and outputs elsewhere', function (string $archetype, string $profile, ?callable $edit, string $code, string $severity, string $says): void {
+    $plan = House::example($archetype, $profile);
+    $plan = $edit === null ? $plan : $edit($plan);
+    $found = array_values(array_filter(MappingRules::check($plan), static fn (Finding $f): bool => $f->code === $code));
+
+    expect($found)->not->toBe([], "{$code} says nothing")
+        ->and(implode("\n", array_map(static fn (Finding $f): string => "{$f->severity->value}: {$f->title} {$f->meaning} {$f->action}", $found)))->toContain($severity.': ')->toContain($says);
+})->with([
+    'MR05 nothing reverses' => ['furnace-gas-1h-1c', 'c-powered-3h-2c', null, 'MR05', 'note', 'Set the equipment type to conventional'],
+    'MR05 on the valve screw' => ['furnace-gas-1h-1c', 'c-powered-3h-2c', landing(static fn (Landing $l) => $l->onWall(5, End::landed('O/B'))), 'MR05', 'error', 'nothing reverses here'],
+    'MR06 cannot drive a valve' => ['heat-pump-o-1c-1aux', 'c-powered-1h-1c', null, 'MR06', 'error', 'cannot drive a reversing valve'],
+    'MR06 valve on another screw' => ['heat-pump-o-1c', 'c-powered-3h-2c', landing(static fn (Landing $l) => $l->onWall(5, End::landed('Y2'))), 'MR06', 'error', 'is the reversing valve and lands on Y2'],
+    'MR07 E reaches nothing' => ['heat-pump-o-2c-1aux', 'c-powered-3h-2c', null, 'MR07', 'warning', 'Tie E to Aux at the plate'],
+    'MR07 tied' => ['heat-pump-o-2c-1aux', 'c-powered-3h-2c', landing(static fn (Landing $l) => $l->withJumper(new Jumper(Place::Wall, 'E', 'Aux', 'tie'))), 'MR07', 'good', 'reaches the one heat input'],
+    'MR07 its own relay: apart' => ['heat-pump-o-1c-1aux-e-relay', 'c-powered-3h-2c', landing(static fn (Landing $l) => $l->withJumper(new Jumper(Place::Wall, 'Aux', 'E', 'tie'))), 'MR07', 'error', 'here they stay apart'],
+    'MR09 second stage not connected' => ['furnace-gas-2h-1c', 'c-powered-1h-1c', null, 'MR09', 'warning', 'Second stage of heating not connected'],
+    'MR09 tied to the first' => ['furnace-gas-2h-1c', 'c-powered-1h-1c', landing(static fn (Landing $l) => $l->withJumper(new Jumper(Place::Indoor, 'W1', 'W2', 'tie'))), 'MR09', 'warning', 'always runs its high stage'],
+    'MR10 odd colour kept' => ['furnace-gas-1h-1c', 'c-powered-1h-1c', recoloured(3, Colour::Orange), 'MR10', 'note', 'Leave them as they are at both ends'],
+    'MR11 bare contactor' => ['furnace-gas-1h-1c', 'c-powered-1h-1c', null, 'MR11', 'note', 'has no polarity'],
+    'MR11 outdoor board' => ['heat-pump-o-1c-1aux', 'c-powered-3h-2c', null, 'MR11', 'note', 'may not be exchanged'],
+    'MR12 defrost W not spliced' => ['heat-pump-o-1c-1aux', 'c-powered-3h-2c', static fn (Plan $p) => new Plan($p->installation->withCable($p->installation->outdoorCable()->withConductors(array_values(array_filter($p->installation->outdoorCable()->conductors, static fn ($c): bool => $c->far->terminal !== 'W')))), $p->profile, $p->landing), 'MR12', 'warning', 'blown cold'],
+    'MR15 strip anew' => ['furnace-gas-1h-1c', 'c-powered-1h-1c', static fn (Plan $p) => new Plan($p->installation->withCable($p->installation->wallCable()->withConductors(array_map(static fn ($c) => new Conductor($c->number, $c->colour, $c->near, $c->far, $c->evidence, condition: [Condition::Exposed]), $p->installation->wallCable()->conductors))), $p->profile, $p->landing), 'MR15', 'warning', 'bare copper outside the screw'],
+    'MR16 float stays' => ['furnace-gas-1h-1c', 'c-powered-1h-1c', floated(['Y']), 'MR16', 'good', 'stays in Y'],
+    'MR16 float bypassed' => ['furnace-gas-1h-1c', 'c-powered-1h-1c', floated(['Y'], 'Y'), 'MR16', 'error', 'the pan could overflow'],
+    'MR17 accessory on a call' => ['furnace-gas-1h-1c', 'c-powered-1h-1c', landing(static fn (Landing $l) => $l->onBoard(2, End::landed('HUM'))), 'MR17', 'error', 'belongs to an accessory and lands on'],
+    'MR18 K' => ['furnace-gas-1h-1c', 'c-powered-1h-1c', landing(static fn (Landing $l) => $l->onBoard(4, End::landed('K'))), 'MR18', 'warning', 'needs the adapter'],
+    'MR19 back from the bus' => ['communicating-converted-2c', 'c-powered-3h-2c', null, 'MR19', 'warning', 'loses modulation'],
+    'MR20 two-part needs three' => ['furnace-gas-1h-1c', 'two-part-three-conductor', landing(static fn (Landing $l) => $l->onWall(1, End::free(EndState::Capped))->onBoard(1, End::free(EndState::Capped))), 'MR20', 'error', 'needs 3 whole conductors'],
+    'MR20 still landed' => ['furnace-gas-1h-1c', 'radio-pair-receiver', landing(static fn (Landing $l) => $l->onBoard(1, End::landed('R'))), 'MR20', 'error', 'a conductor left on a screw there is live in the wall'],
 ]);

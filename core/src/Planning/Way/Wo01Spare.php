@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Planning\Way;
+
+use Unionbit\Core\Planning\Draft;
+use Unionbit\Core\Planning\Way;
+use Unionbit\Core\Planning\WayOut;
+use Unionbit\Core\Terminal\Colour;
+use Unionbit\Core\Terminal\TerminalName;
+use Unionbit\Core\Wiring\Conductor;
+
+/** WO01 A spare in the jacket, or a conductor that the new plate has no screw for, brings it. */
+final class Wo01Spare implements Way
+{
+    public function out(Draft $draft, TerminalName $missing): array
+    {
+        $spares = $draft->spares();
+        usort($spares, static fn (Conductor $a, Conductor $b): int => [$b->isSpare(), $b->colour === Colour::Blue, $a->number] <=> [$a->isSpare(), $a->colour === Colour::Blue, $b->number]);
+        $spare = $spares[0] ?? null;
+        $landing = $spare === null ? null : $draft->carrying($spare, $missing);
+        if ($spare === null || $landing === null) {
+            return [];
+        }
+        $was = $draft->meaning($spare);
+        $text = $was === null ? "{$spare->name()}, a spare, brings {$missing->value}" : "{$spare->name()}, which this plate has no use for, brings {$missing->value} instead of {$was->value}";
+
+        return [$draft->taking(new WayOut('WO01', $text, null, 0.0, 6, 1, 1, 'First: continuity end to end, and nothing to another conductor or to ground.'), $landing)];
+    }
+}

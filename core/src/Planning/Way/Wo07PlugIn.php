@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Planning\Way;
+
+use Unionbit\Core\Planning\Draft;
+use Unionbit\Core\Planning\Way;
+use Unionbit\Core\Planning\WayOut;
+use Unionbit\Core\Terminal\TerminalName;
+use Unionbit\Core\Wiring\End;
+
+/**
+ * WO07 A plug-in transformer at the wall for the thermostat's own power, on a plate with two hots whose link comes
+ * out: the house's hot then lands on the other one. Where that other family has loads, the proof refuses it.
+ */
+final class Wo07PlugIn implements Way
+{
+    public function out(Draft $draft, TerminalName $missing): array
+    {
+        $profile = $draft->profile;
+        if ($missing !== TerminalName::C || $profile->link === null || $profile->powerFrom === null || count($draft->house->archetype->transformers) > 1) {
+            return [];
+        }
+        $other = array_values(array_diff($profile->link, [$profile->powerFrom]))[0] ?? null;
+        $hot = $draft->carrier($profile->terminal($profile->powerFrom)->name ?? TerminalName::R);
+        if ($other === null || $hot === null) {
+            return [];
+        }
+        $landing = $draft->landing->onWall($hot->number, End::landed($other))->withPlugIn();
+
+        return [$draft->taking(new WayOut('WO07', "A plug-in transformer at the wall feeds {$profile->powerFrom} and C; {$hot->name()} moves to {$other}, link out", 'Plug-in transformer, 24 V 20 VA', 3.0, 15, 0, 3, 'Its cord stays visible. Note the second supply at the unit.'), $landing)];
+    }
+}

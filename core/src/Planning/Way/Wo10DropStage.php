@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Planning\Way;
+
+use Unionbit\Core\Planning\Draft;
+use Unionbit\Core\Planning\Way;
+use Unionbit\Core\Planning\WayOut;
+use Unionbit\Core\Terminal\Place;
+use Unionbit\Core\Terminal\TerminalName;
+use Unionbit\Core\Wiring\Jumper;
+
+/** WO10 A second stage gives up its conductor: left off, or tied to the first at the board, then always high (MR09). */
+final class Wo10DropStage implements Way
+{
+    private const FIRST = ['Y2' => 'Y1', 'W2' => 'W1'];
+
+    public function out(Draft $draft, TerminalName $missing): array
+    {
+        $drafts = [];
+        foreach (self::FIRST as $second => $first) {
+            $name = TerminalName::from($second);
+            $conductor = $draft->carrier($name);
+            $landing = $conductor === null || $missing === $name ? null : $draft->carrying($conductor, $missing);
+            if ($conductor === null || $landing === null) {
+                continue;
+            }
+            $without = $draft->without($name);
+            $drafts[] = $without->taking(new WayOut('WO10', "{$conductor->name()} brings {$missing->value}; {$second} is left off", null, 0.0, 6, 1, 1, 'The first stage alone: check that it carries the house.'), $landing);
+            [$low, $high] = [$draft->boardScrew(TerminalName::from($first)), $draft->boardScrew($name)];
+            if ($low !== null && $high !== null) {
+                $drafts[] = $without->taking(new WayOut('WO10', "{$conductor->name()} brings {$missing->value}; {$high} tied to {$low} at the board", 'Jumper with pigtail', 0.2, 8, 1, 4, 'Always the high stage: check temperature rise, airflow and cycling, and only where the maker allows it.'), $landing->withJumper(new Jumper(Place::Indoor, $low, $high, "{$low}–{$high} tie")));
+            }
+        }
+
+        return $drafts;
+    }
+}
