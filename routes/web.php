@@ -7,6 +7,8 @@ use App\Http\Controllers\FilesController;
 use App\Http\Controllers\HandoverController;
 use App\Http\Controllers\JobsController;
 use App\Http\Controllers\PhotosController;
+use App\Http\Controllers\PlanController;
+use App\Http\Controllers\ProfilesController;
 use App\Http\Controllers\RecordsController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\StageController;
@@ -24,6 +26,9 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/jobs', [JobsController::class, 'index']);
     Route::post('/jobs', [JobsController::class, 'store']);
     Route::post('/import', [FilesController::class, 'import']);
+    Route::post('/profiles', [ProfilesController::class, 'store']);
+    Route::get('/profiles/{id}', [ProfilesController::class, 'show']);
+    Route::delete('/profiles/{id}', [ProfilesController::class, 'destroy']);
     Route::get('/visits.ics', [FilesController::class, 'calendar']);
     Route::post('/jobs/{job}/shelf', [JobsController::class, 'shelf'])->withTrashed();
 
@@ -36,6 +41,11 @@ Route::middleware('auth')->group(function (): void {
 
         Route::get('/job-file', [FilesController::class, 'job']);
         Route::get('/conductors.csv', [FilesController::class, 'conductors']);
+        Route::get('/offers', [PlanController::class, 'offers']);
+        Route::get('/thermostats', [PlanController::class, 'thermostats']);
+        Route::get('/wiring.csv', [PlanController::class, 'table']);
+        Route::get('/wiring.svg', [PlanController::class, 'drawing']);
+        Route::get('/labels.svg', [PlanController::class, 'labels']);
         Route::post('/copies', [JobsController::class, 'copy']);
         Route::post('/details', [JobsController::class, 'details']);
 

@@ -8,6 +8,7 @@ use App\Models\Job;
 use App\Models\User;
 use App\Support\JobFiles;
 use App\Support\JobRecords;
+use App\Support\ProfileShelf;
 use Illuminate\Support\Facades\DB;
 use Unionbit\Core\InvalidData;
 use Unionbit\Core\Planning\PlanFile;
@@ -15,7 +16,7 @@ use Unionbit\Core\Planning\PlanFile;
 /** A job out of a job file: the whole file or nothing of it. */
 final readonly class ImportJob
 {
-    public function __construct(private JobFiles $files)
+    public function __construct(private JobFiles $files, private ProfileShelf $shelf)
     {
     }
 
@@ -27,9 +28,13 @@ final readonly class ImportJob
             throw InvalidData::notAllowed('/kind', $file->kind, implode(', ', CreateJob::KINDS));
         }
         $plan = $file->plan === null ? [] : ['plan' => PlanFile::write($file->plan)];
+        $own = is_array($json) && is_array($json['thermostat'] ?? null) ? $json['thermostat'] : null;
         $records = JobRecords::read(is_array($json) ? $json['records'] ?? null : null);
 
-        return DB::transaction(static function () use ($user, $id, $file, $plan, $records): Job {
+        return DB::transaction(function () use ($user, $id, $file, $plan, $own, $records): Job {
+            if ($own !== null && isset($plan['plan'])) {
+                $plan['plan']['profile'] = $this->shelf->keep($user->crew_id, $own)->id;
+            }
             $known = Job::withTrashed()->find($id);
             $job = OpenJob::with($user, $id, SitePlace::fresh($file->site, $file->address, $file->system), $file->kind, $file->installation, 'read from a job file', $plan);
             if ($known === null) {

@@ -8,6 +8,7 @@ use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Call\CallTable;
 use Unionbit\Core\Circuit\Circuit;
 use Unionbit\Core\Circuit\Element;
+use Unionbit\Core\Circuit\ElementKind;
 use Unionbit\Core\Circuit\Netlist;
 use Unionbit\Core\Circuit\OperatingPoint;
 use Unionbit\Core\Circuit\Setup;
@@ -19,6 +20,7 @@ use Unionbit\Core\Thermostat\Meaning;
 use Unionbit\Core\Thermostat\PlateTerminal;
 use Unionbit\Core\Wiring\Conductor;
 use Unionbit\Core\Wiring\End;
+use Unionbit\Core\Wiring\Jumper;
 
 /**
  * The strand board of a plan: every conductor with both its ends, screws without a conductor, the link, the
@@ -54,6 +56,7 @@ final readonly class BoardView
             'link' => $link === null ? null : ['a' => $link[0], 'b' => $link[1], 'in' => $plan->landing->linkIn, 'kind' => $plan->profile->linkKind],
             'outdoorCable' => $outdoor?->label() ?? '',
             'outdoor' => array_map($view->outdoorRow(...), $outdoor->conductors ?? []),
+            'ties' => array_map(static fn (Jumper $j): array => ['place' => $j->place->value, 'a' => $j->a, 'b' => $j->b, 'label' => $j->label], $plan->landing->jumpers),
         ];
     }
 
@@ -102,7 +105,7 @@ final readonly class BoardView
             'evidence' => ConductorView::evidence($conductor->evidence),
             'was' => $conductor->near->terminal, 'wasState' => $conductor->near->state->value,
             'lands' => $lands->terminal, 'landsState' => $lands->state->value, 'moved' => $this->isMoved($conductor, $lands),
-            'board' => $board->terminal, 'boardState' => $board->state->value,
+            'board' => $board->terminal, 'boardState' => $board->state->value, 'boardMoved' => $board->label() !== $conductor->far->label() && ! ($board->isFree() && $conductor->far->isFree()),
             'load' => $board->terminal === null ? null : $this->hangsOn(Place::Indoor, $board->terminal),
         ];
     }
@@ -197,10 +200,13 @@ final readonly class BoardView
                 return ['id' => '', 'label' => 'defrost heat', 'kind' => 'none'];
             }
         }
-        $reached = $this->netlist->region($terminal->point(), static fn (Element $e): bool => $e->kind->isCopper() && ! $e->isOpen());
-        foreach ($archetype->loads as $load) {
-            if (isset($reached[$load->from])) {
-                return ['id' => $load->id, 'label' => $load->label, 'kind' => 'load'];
+        // Its own load first; what a tie reaches only where it has none.
+        foreach ([false, true] as $overTies) {
+            $reached = $this->netlist->region($terminal->point(), static fn (Element $e): bool => $e->kind->isCopper() && ! $e->isOpen() && ($overTies || $e->kind !== ElementKind::Jumper));
+            foreach ($archetype->loads as $load) {
+                if (isset($reached[$load->from])) {
+                    return ['id' => $load->id, 'label' => $load->label, 'kind' => 'load'];
+                }
             }
         }
 

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Pages;
 
 use App\Models\Job;
-use App\Support\Catalog;
 use App\Support\Photographs;
+use App\Support\ProfileShelf;
 use App\Support\Progress;
 use App\Support\SurveyReadings;
 use Unionbit\Core\Job\Assumptions;
@@ -15,8 +15,14 @@ use Unionbit\Core\Planning\MappingRules;
 use Unionbit\Core\Planning\Move;
 use Unionbit\Core\Planning\MoveList;
 use Unionbit\Core\Planning\Plan;
+use Unionbit\Core\Planning\PreCheck;
+use Unionbit\Core\Planning\ShortPath;
 use Unionbit\Core\Planning\Simulation;
+use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Thermostat\Profile;
+use Unionbit\Core\Visit\Carry;
+use Unionbit\Core\Wiring\Conductor;
+use Unionbit\Core\Wiring\Jumper;
 
 final class PlanPage
 {
@@ -28,22 +34,29 @@ final class PlanPage
 
         return [
             ...JobFrame::props($job, $house->circuit(), $progress),
-            'profiles' => array_map(static fn (Profile $p): array => ['id' => $p->id, 'title' => $p->title, 'power' => $p->power->label(), 'remote' => $p->remoteControl, 'screws' => array_map(static fn ($t): string => $t->printed, $p->terminals)], app(Catalog::class)->profiles()),
+            'profiles' => array_map(static fn (Profile $p): array => ['id' => $p->id, 'title' => $p->title, 'power' => $p->power->label(), 'remote' => $p->remoteControl, 'screws' => array_map(static fn ($t): string => $t->printed, $p->terminals), 'own' => str_starts_with($p->id, 'own-')], app(ProfileShelf::class)->of($job->crew_id)),
             'chosen' => $house->plan?->profile->id,
             'used' => $job->planned_at !== null,
             'conductors' => count($house->installation->wallCable()->conductors ?? []),
             'stops' => FindingView::all(SurveyReadings::stops($job)),
             'assumes' => Assumptions::of($house->installation, SurveyReadings::supplyMeasured($job)),
             'photosMissing' => Photographs::missing($job),
-            'plan' => $house->plan === null ? null : self::plan($progress, $house->plan),
+            'plan' => $house->plan === null ? null : self::plan($progress, $house->plan, $job->planned_at !== null),
             'readings' => ReadingView::log($job, 'plan'),
         ];
     }
 
     /** @return array<string, mixed> */
-    private static function plan(Progress $progress, Plan $plan): array
+    private static function plan(Progress $progress, Plan $plan, bool $used): array
     {
         return [
+            'choice' => $plan->choice?->toArray(),
+            'short' => ShortPath::of($plan)?->toArray(),
+            'ties' => array_map(static fn (Jumper $j): array => ['place' => $j->place->value, 'label' => $j->label], $plan->landing->jumpers),
+            'boardScrews' => $plan->installation->archetype->printedAt(Place::Indoor),
+            'outdoorConductors' => array_map(static fn (Conductor $c): array => ['id' => "B{$c->number}", 'name' => $c->name()], $plan->installation->outdoorCable()->conductors ?? []),
+            'checks' => $used ? PreCheck::of($plan) : [],
+            'carry' => Carry::of($plan->installation, $plan),
             'board' => BoardView::of($plan),
             'simulations' => BoardView::simulations($plan),
             'proofs' => array_map(static fn (CallProof $p): array => $p->toArray(), Simulation::prove($plan)),

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Support;
 
+use App\Models\OwnProfile;
 use RuntimeException;
 use Unionbit\Core\Equipment\Archetype;
 use Unionbit\Core\Equipment\ArchetypeReader;
@@ -30,7 +31,7 @@ final class Catalog
 
     public function profile(string $id): Profile
     {
-        return $this->profiles[$id] ??= ProfileReader::read($this->json("thermostats/{$id}.json"));
+        return $this->profiles[$id] ??= ProfileReader::read(str_starts_with($id, 'own-') ? $this->own($id) : $this->json("thermostats/{$id}.json"));
     }
 
     /** @return list<Archetype> */
@@ -49,6 +50,12 @@ final class Catalog
     public function ids(string $kind): array
     {
         return array_map(static fn (string $file): string => basename($file, '.json'), glob("{$this->directory}/{$kind}/*.json") ?: []);
+    }
+
+    /** @return array<string, mixed> a crew's own profile, one that was put away included: plans keep what they were made with */
+    private function own(string $id): array
+    {
+        return OwnProfile::withTrashed()->findOrFail($id)->profile;
     }
 
     private function json(string $file): mixed

@@ -97,11 +97,8 @@ final class Progress
     public function calls(): array
     {
         $calls = [];
-        foreach (CallTable::needed($this->job->house()->installation->archetype)->calls() as $call) {
-            // What the outdoor unit does by itself, a defrost, is no call that a person can make.
-            if ($call === CallName::Idle || $call->mode() !== null) {
-                continue;
-            }
+        $all = array_filter(CallTable::needed($this->job->house()->installation->archetype)->calls(), static fn (CallName $c): bool => $c !== CallName::Idle && $c->mode() === null);
+        foreach ($this->job->house()->steps()?->calls() ?? $all as $call) {
             $voltage = $this->steps[$call->value.'.voltage'] ?? null;
             $jumper = $this->steps[$call->value.'.jumper'] ?? null;
             $calls[$call->value] = [

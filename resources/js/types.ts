@@ -128,6 +128,7 @@ export interface BoardRow {
     moved: boolean;
     board: string | null;
     boardState: string;
+    boardMoved: boolean;
     load: HangsOn | null;
 }
 export interface OutdoorRow {
@@ -149,6 +150,7 @@ export interface Board {
     link: { a: string; b: string; in: boolean; kind: string } | null;
     outdoorCable: string;
     outdoor: OutdoorRow[];
+    ties: { place: string; a: string; b: string; label: string }[];
 }
 export interface BoardState {
     energised: string[];
@@ -176,17 +178,6 @@ export interface MoveRow {
     why: string;
     conductor: string | null;
     done: boolean;
-}
-export interface PlanProps extends Frame {
-    profiles: { id: string; title: string; power: string; remote: string; screws: string[] }[];
-    chosen: string | null;
-    used: boolean;
-    conductors: number;
-    stops: Finding[];
-    assumes: string[];
-    photosMissing: string[];
-    plan: { board: Board; simulations: Simulation[]; proofs: CallProof[]; findings: Finding[]; moves: MoveRow[] } | null;
-    readings: Reading[];
 }
 export interface SettingRow {
     key: string;
@@ -262,3 +253,4 @@ export interface HandoverProps extends Frame {
 
 export type * from './types/jobs';
 export type * from './types/survey';
+export type * from './types/plan';

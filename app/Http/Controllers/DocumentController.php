@@ -15,6 +15,7 @@ use App\Pages\ConductorView;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
+use Unionbit\Core\Planning\Weights;
 use Unionbit\Core\Wiring\Condition;
 use Unionbit\Core\Wiring\ConductorEntry;
 use Unionbit\Core\Wiring\EntryProblem;
@@ -51,6 +52,10 @@ final class DocumentController extends Controller
         return $this->change($request, fn (Job $job): string => match ($request->string('op')->toString()) {
             'choose' => PlanEdits::choose($job, $request->string('profile')->toString()),
             'land' => PlanEdits::land($job, $request->integer('number'), $request->nullableString('screw')),
+            'take' => PlanEdits::take($job, $request->string('key')->toString(), trim($request->string('note')->toString()), Weights::from($request->array('weights'))),
+            'board' => PlanEdits::board($job, $request->integer('number'), $request->nullableString('screw')),
+            'tie' => PlanEdits::tie($job, $request->string('place')->toString(), $request->string('a')->toString(), $request->string('b')->toString()),
+            'untie' => PlanEdits::untie($job, $request->string('label')->toString()),
             'link' => PlanEdits::link($job, $request->boolean('in')),
             'use' => PlanEdits::use($job),
             default => $this->restore($job, $request->integer('to_version')),

@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Actions\ImportJob;
 use App\Models\Job;
+use App\Models\OwnProfile;
 use App\Models\User;
 use App\Support\DayCalendar;
 use App\Support\JobRecords;
@@ -30,7 +31,7 @@ final class FilesController extends Controller
     {
         $this->authorize('view', $job);
         $house = $job->house();
-        $file = JobFile::write($job->site, $job->address, $job->kind, $house->installation, $house->plan, $job->system->name);
+        $file = JobFile::write($job->site, $job->address, $job->kind, $house->installation, $house->plan, $job->system->name, OwnProfile::withTrashed()->find($house->plan->profile->id ?? '')?->profile);
         $records = JobRecords::of($job);
 
         return self::download($records === [] ? $file : [...$file, 'records' => $records], Str::slug("{$job->site} {$job->system->name}").'.json');

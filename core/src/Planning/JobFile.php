@@ -58,12 +58,15 @@ final readonly class JobFile
         return $length >= $least && $length <= $most ? $text : throw InvalidData::unreadable("{$node->pointer}/{$key}", "is {$length} characters long; allowed: {$least} to {$most}");
     }
 
-    /** @return array<string, mixed> */
-    public static function write(string $site, string $address, string $kind, Installation $installation, ?Plan $plan, string $system = 'System'): array
+    /**
+     * @param  ?array<string, mixed>  $ownProfile  the thermostat as a file, where it is none of the catalogue
+     * @return array<string, mixed>
+     */
+    public static function write(string $site, string $address, string $kind, Installation $installation, ?Plan $plan, string $system = 'System', ?array $ownProfile = null): array
     {
         return [
             'unionbit' => self::VERSION, 'site' => $site, 'address' => $address, 'kind' => $kind, ...($system === 'System' ? [] : ['system' => $system]), 'survey' => SurveyFile::write($installation),
-            ...($plan === null ? [] : ['thermostat' => $plan->profile->id, 'plan' => PlanFile::write($plan)]),
+            ...($plan === null ? [] : ['thermostat' => $ownProfile ?? $plan->profile->id, 'plan' => PlanFile::write($plan)]),
         ];
     }
 

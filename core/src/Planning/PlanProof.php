@@ -39,7 +39,17 @@ final readonly class PlanProof
     {
     }
 
+    /** The proof of a plan, computed once however often it is asked for. */
     public static function of(Plan $plan): self
+    {
+        /** @var ?\WeakMap<Plan, self> $known */
+        static $known = null;
+        $known ??= new \WeakMap;
+
+        return $known[$plan] ??= self::prove($plan);
+    }
+
+    private static function prove(Plan $plan): self
     {
         $archetype = $plan->installation->archetype;
         $circuit = $plan->circuit();

@@ -13,6 +13,7 @@ use Unionbit\Core\Equipment\EquipmentTerminal;
 use Unionbit\Core\Equipment\Load;
 use Unionbit\Core\Equipment\LoadKind;
 use Unionbit\Core\Planning\Plan;
+use Unionbit\Core\Planning\PlanProof;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Thermostat\Meaning;
@@ -29,14 +30,23 @@ final readonly class Steps
     public function all(): array
     {
         $steps = [];
-        foreach (CallTable::needed($this->plan->installation->archetype)->calls() as $call) {
-            if ($call !== CallName::Idle && $call !== CallName::Defrost) {
-                $steps[] = $this->step($call, Method::Jumper);
-                $steps[] = $this->step($call, Method::Voltage);
-            }
+        foreach ($this->calls() as $call) {
+            $steps[] = $this->step($call, Method::Jumper);
+            $steps[] = $this->step($call, Method::Voltage);
         }
 
         return array_values(array_filter($steps));
+    }
+
+    /** @return list<CallName> calls that can be proved: not the idle state, not a defrost, none that the plan has given up */
+    public function calls(): array
+    {
+        $lost = array_column(PlanProof::of($this->plan)->lost, 'call');
+
+        return array_values(array_filter(
+            CallTable::needed($this->plan->installation->archetype)->calls(),
+            static fn (CallName $call): bool => $call !== CallName::Idle && $call->mode() === null && ! in_array($call, $lost, true),
+        ));
     }
 
     public function find(string $key): ?Step

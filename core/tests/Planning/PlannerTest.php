@@ -17,6 +17,7 @@ use Unionbit\Core\Planning\ShortPath;
 use Unionbit\Core\Planning\ThermostatChoice;
 use Unionbit\Core\Planning\Weights;
 use Unionbit\Core\Planning\WiringTable;
+use Unionbit\Core\Proving\Steps;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Tests\Support\House;
 use Unionbit\Core\Tests\Support\NetWalk;
@@ -182,3 +183,10 @@ it('objects to a bad plan, so that the walk of nets can fail', function (callabl
     [static fn ($l) => $l->onWall(2, End::landed('G'))->onWall(4, End::landed('W1')), 'instead of'],
     [static fn ($l) => $l->withJumper(new Jumper(Place::Indoor, 'Y', 'W', 'bad')), 'instead of'],
 ]);
+
+it('asks no proof of a call that the plan has given up', function (): void {
+    $plan = Planner::of(demoHouse('ropewalk-11'), House::profile('c-or-battery-2h-2c'))->offered[0]->plan;
+
+    expect(array_column((new Steps($plan))->calls(), 'value'))->toBe(['cool-1', 'heat-1', 'heat-2'])
+        ->and(array_column((new Steps(House::plan()))->calls(), 'value'))->toBe(['fan', 'cool-1', 'heat-1']);
+});

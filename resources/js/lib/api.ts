@@ -23,6 +23,11 @@ export async function post<T>(url: string, body: object): Promise<Answer<T>> {
     return sorted(() => fetch(url, { method: 'POST', headers: { 'Content-Type': 'application/json', ...heads() }, body: JSON.stringify(body) }));
 }
 
+/** Reads JSON that is computed on demand. */
+export async function get<T>(url: string): Promise<Answer<T>> {
+    return sorted(() => fetch(url, { headers: heads() }));
+}
+
 /** Posts files with fields, and sorts the answer in the same way. */
 export async function upload<T>(url: string, form: FormData): Promise<Answer<T>> {
     return sorted(() => fetch(url, { method: 'POST', headers: heads(), body: form }));

@@ -7,8 +7,8 @@ function busy(event: KeyboardEvent): boolean {
     return !!target && (/^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName) || target.isContentEditable);
 }
 
-/** Single keys of a screen. */
-export function useKeys(keys: Record<string, (() => void) | undefined>): void {
+/** Single keys of a screen. With `first`, they come before those of the frame around it, and keep them from acting. */
+export function useKeys(keys: Record<string, (() => void) | undefined>, first = false): void {
     const current = useRef(keys);
     useEffect(() => {
         current.current = keys;
@@ -19,12 +19,13 @@ export function useKeys(keys: Record<string, (() => void) | undefined>): void {
             const act = current.current[event.shiftKey && event.code.startsWith('Digit') ? `shift+${event.code.slice(5)}` : event.key];
             if (act) {
                 event.preventDefault();
+                if (first) event.stopImmediatePropagation();
                 act();
             }
         };
-        window.addEventListener('keydown', press);
-        return () => window.removeEventListener('keydown', press);
-    }, []);
+        window.addEventListener('keydown', press, first);
+        return () => window.removeEventListener('keydown', press, first);
+    }, [first]);
 }
 
 // How far the server's clock is from this device's, taken when a page's props arrive.

@@ -1,14 +1,20 @@
 import { Link, router, usePage } from '@inertiajs/react';
 import { useState } from 'react';
+import { Checks, Papers } from '@/features/plan/Checks';
+import { Chooser } from '@/features/plan/Chooser';
 import { LandingBar } from '@/features/plan/LandingBar';
+import { Offers } from '@/features/plan/Offers';
+import { OwnProfile } from '@/features/plan/OwnProfile';
+import { Short } from '@/features/plan/Short';
 import { Thermostats } from '@/features/plan/Thermostats';
 import { MeterDock } from '@/features/meter-dock/MeterDock';
 import { geometry } from '@/features/strand-board/geometry';
 import { StrandBoard } from '@/features/strand-board/StrandBoard';
-import { said } from '@/lib/api';
+import { post, said } from '@/lib/api';
 import { useEdits } from '@/lib/edits';
 import { useRecord } from '@/lib/once';
 import { useKeys, useWidth } from '@/lib/hooks';
+import { reload } from '@/lib/reload';
 import { Shell, useAskPower } from '@/shell/Shell';
 import type { BoardRow, CallProof, MoveRow, PlanProps } from '@/types';
 import { Glyph } from '@/ui/Glyph';
@@ -27,9 +33,12 @@ export default function Plan() {
 }
 
 function Body({ call, onCall }: { call: string; onCall: (call: string) => void }) {
-    const { job, profiles, chosen, used, conductors, stops, assumes, photosMissing, plan } = usePage<PlanProps>().props;
+    const { job, profiles, chosen, used, conductors, stops, assumes, photosMissing, plan, readings } = usePage<PlanProps>().props;
     const edits = useEdits(`/jobs/${job.id}/plan-edits`, job.version);
     const [selected, setSelected] = useState<number | null>(null);
+    const [hand, setHand] = useState(false);
+    const [asking, setAsking] = useState(false);
+    const [making, setMaking] = useState(false);
     const undo = useUndo(edits);
     const [measure, width] = useWidth(808);
     const closed = job.handedOverAt !== null;
@@ -43,20 +52,44 @@ function Body({ call, onCall }: { call: string; onCall: (call: string) => void }
     useKeys({
         j: () => step(1),
         k: () => step(-1),
+        e: plan && !closed ? () => setHand(true) : undefined,
         Escape: () => setSelected(null),
         ...Object.fromEntries((plan?.simulations ?? []).map((item, index) => [`shift+${index + 1}`, () => onCall(item.call)])),
     });
+
+    const land = (screw: string | null) => selected !== null && void change('land', { number: selected, screw }, `Landed ${selected} on ${screw ?? 'a cap'}.`);
+    // In hand mode a digit picks a conductor, a letter lands it on the next screw that begins with it, 0 caps it.
+    const letter = (key: string) => () => {
+        const fits = (plan?.board.plate ?? []).filter((screw) => screw.toLowerCase().startsWith(key));
+        const now = rows.find((row) => row.number === selected)?.lands ?? '';
+        const next = fits[(fits.indexOf(now) + 1) % Math.max(1, fits.length)];
+        if (next !== undefined) land(next);
+    };
+    const letters = [...new Set((plan?.board.plate ?? []).map((screw) => screw[0]?.toLowerCase() ?? ''))];
+    useKeys(
+        hand
+            ? {
+                  ...Object.fromEntries(Array.from({ length: 9 }, (_, index) => [String(index + 1), () => setSelected(rows.find((row) => row.number === index + 1)?.number ?? selected)])),
+                  ...Object.fromEntries(letters.flatMap((key) => [[key, letter(key)], [key.toUpperCase(), letter(key)]])),
+                  '0': () => land(null),
+                  Escape: () => setHand(false),
+              }
+            : {},
+        true,
+    );
 
     const change = async (op: string, fields: object, what: string) => {
         const answer = await edits.send(op, fields);
         if (answer.kind === 'ok') undo.offer(what, answer.data.version);
     };
+    const choose = (id: string) => id !== chosen && void change('choose', { profile: id }, 'Chose another thermostat.');
     const use = async () => {
         const answer = await edits.send('use');
         if (answer.kind === 'ok') document.getElementById('moves')?.scrollIntoView({ block: 'start' });
     };
 
-    const proved = plan?.proofs.filter((proof) => proof.proved).length ?? 0;
+    const calls = plan?.proofs.filter((proof) => proof.call !== 'idle') ?? [];
+    const proved = calls.filter((proof) => proof.proved).length;
     const state = plan?.simulations.find((item) => item.call === call) ?? plan?.simulations[0];
     const blocking = plan?.findings.filter((finding) => finding.severity === 'stop' || finding.severity === 'error').length ?? 0;
     const landed = plan !== null && used && plan.moves.every((move) => move.done);
@@ -66,8 +99,18 @@ function Body({ call, onCall }: { call: string; onCall: (call: string) => void }
             <div className="head">
                 <div>
                     <h1 className="h-step">Plan</h1>
-                    <p>{conductors === 0 ? 'The survey has no conductors yet.' : plan ? `${proved} of ${plan.proofs.length} calls proved by simulation.` : 'Choose a thermostat: the conductors land on it letter to letter.'}</p>
+                    <p>{conductors === 0 ? 'The survey has no conductors yet.' : plan ? `${proved} of ${calls.length} calls proved by simulation.` : 'Choose a thermostat: the conductors land on it letter to letter.'}</p>
                 </div>
+                {plan && !closed && (undo.past > 0 || undo.future > 0) && (
+                    <span className="ml-auto flex gap-3">
+                        <button className="link disabled:text-muted disabled:no-underline" disabled={undo.past === 0} onClick={undo.undo} title="Ctrl+Z">
+                            Undo edit
+                        </button>
+                        <button className="link disabled:text-muted disabled:no-underline" disabled={undo.future === 0} onClick={undo.redo} title="Ctrl+Shift+Z">
+                            Redo
+                        </button>
+                    </span>
+                )}
                 {plan && !closed && !used && (
                     <button className={`btn ${blocking > 0 || stops.length > 0 ? 'btn--off' : 'btn--go'}`} aria-disabled={blocking > 0 || stops.length > 0} onClick={() => void use()}>
                         Use this plan {blocking + stops.length > 0 ? <span className="text-[14px]">{blocking + stops.length} to correct</span> : <Glyph name="go" />}
@@ -116,7 +159,46 @@ function Body({ call, onCall }: { call: string; onCall: (call: string) => void }
                     </button>
                 </p>
             ) : (
-                <Thermostats profiles={profiles} chosen={chosen} disabled={closed} onChoose={(id) => id !== chosen && void change('choose', { profile: id }, 'Chose another thermostat.')} />
+                <Thermostats
+                    profiles={profiles}
+                    chosen={chosen}
+                    disabled={closed}
+                    onChoose={choose}
+                    onAsk={() => setAsking(true)}
+                    onOwn={() => setMaking(true)}
+                    onAway={async (id) => {
+                        await post(`/profiles/${id}`, { _method: 'DELETE' });
+                        await reload();
+                    }}
+                />
+            )}
+            {chosen !== null && conductors > 0 && plan && <Offers jobId={job.id} profile={chosen} survey={`${conductors}`} choice={plan.choice} edits={edits} closed={closed} onTaken={undo.offer} />}
+            {plan?.choice && (plan.choice.edited || plan.choice.note !== '') && (
+                <p className="px-5 pb-2 text-[14px]">
+                    <b className="font-semibold">Taken: {plan.choice.title}</b>
+                    {plan.choice.edited && <span className="text-caution-ink">, changed by hand since</span>}
+                    {plan.choice.note !== '' && <span>. Reason: {plan.choice.note}</span>}
+                </p>
+            )}
+            {plan?.short && <Short short={plan.short} />}
+            {asking && (
+                <Chooser
+                    jobId={job.id}
+                    onClose={() => setAsking(false)}
+                    onChoose={(id) => {
+                        setAsking(false);
+                        choose(id);
+                    }}
+                />
+            )}
+            {making && (
+                <OwnProfile
+                    onClose={() => setMaking(false)}
+                    onKept={(id) => {
+                        setMaking(false);
+                        choose(id);
+                    }}
+                />
             )}
             {plan && state && (
                 <>
@@ -142,10 +224,11 @@ function Body({ call, onCall }: { call: string; onCall: (call: string) => void }
                             variant={width < 700 ? 'phone' : 'plan'}
                             board={plan.board}
                             state={state}
+                            fault={plan.short?.conductors ?? []}
                             selected={selected}
                             onSelect={closed ? undefined : (number) => setSelected(number === selected ? null : number)}
                             heads={width < 700 ? [] : [{ x: right + 40, text: 'Was' }, { x: right + 110, text: 'Lands on' }, { x: right + 238, text: 'What to do, and why' }]}
-                            words={(row, place) => <Words row={row} move={plan.moves.find((move) => move.conductor === row.id)} {...place} />}
+                            words={(row, place) => <Words row={row} move={plan.moves.find((move) => move.key.startsWith(`${row.id}:`))} {...place} />}
                             label={`Strand board, ${state.label} simulated, ${rows.length} conductors`}
                         />
                     </div>
@@ -156,9 +239,14 @@ function Body({ call, onCall }: { call: string; onCall: (call: string) => void }
                     )}
                     {!closed && (
                         <LandingBar
-                            board={plan.board}
+                            plan={plan}
                             row={rows.find((row) => row.number === selected) ?? null}
-                            onLand={(screw) => selected !== null && void change('land', { number: selected, screw }, `Landed ${selected} on ${screw ?? 'a cap'}.`)}
+                            hand={hand}
+                            onHand={setHand}
+                            onLand={land}
+                            onBoard={(screw) => selected !== null && void change('board', { number: selected, screw }, `Landed ${selected} at the board on ${screw ?? 'a cap'}.`)}
+                            onTie={(place, a, b) => void change('tie', { place, a, b }, `Tied ${a} and ${b}.`)}
+                            onUntie={(label) => void change('untie', { label }, `Took out the ${label}.`)}
                             onLink={(isIn) => void change('link', { in: isIn }, `Link ${isIn ? 'in' : 'out'}.`)}
                         />
                     )}
@@ -168,6 +256,8 @@ function Body({ call, onCall }: { call: string; onCall: (call: string) => void }
                         <Findings findings={plan.findings} empty="Nothing to correct." />
                     </section>
                     {used && <Moves moves={plan.moves} closed={closed} />}
+                    {used && <Checks checks={plan.checks} readings={readings} />}
+                    <Papers jobId={job.id} carry={plan.carry} />
                 </>
             )}
             {undo.bar}

@@ -151,7 +151,7 @@ export function Tools() {
                 <dl className="mt-4 grid grid-cols-[auto_1fr] gap-x-5 gap-y-2">
                     {[
                         ['1 – 5', 'Survey, Plan, Set, Prove, Handover'], ['N', 'New job, or new conductor'], ['P', 'Power flag'], ['V O A B', 'Meter: volts, ohms, amperes, beeper'],
-                        ['[ ]', 'Previous, next point'], ['X', 'Swap the probes'], ['Enter', 'Record the reading typed in the dock'], ['J K', 'Next, previous row'], ['Q', 'The open question of the survey'], ['Space', 'Tick the row'],
+                        ['[ ]', 'Previous, next point'], ['X', 'Swap the probes'], ['Enter', 'Record the reading typed in the dock'], ['J K', 'Next, previous row'], ['Q', 'The open question of the survey'], ['Space', 'Tick the row'], ['E', 'Land conductors by keys'], ['Ctrl Z', 'Undo an edit, with Shift redo'],
                         ['Shift+1 …', 'Simulate a call, in Plan'], ['Esc', 'Back out'],
                     ].map(([key, does]) => (
                         <div key={key} className="contents">

@@ -1,31 +1,119 @@
-import type { Board, BoardRow } from '@/types';
+import { useState } from 'react';
+import type { BoardRow, PlanView } from '@/types';
 
-/** Where the chosen conductor lands: every screw of the plate, or a cap. */
-export function LandingBar({ board, row, onLand, onLink }: { board: Board; row: BoardRow | null; onLand: (screw: string | null) => void; onLink: (isIn: boolean) => void }) {
+/** Where the chosen conductor's two ends land, ties and the link. In hand mode a digit picks, a letter lands. */
+export function LandingBar({ plan, row, hand, onHand, onLand, onBoard, onTie, onUntie, onLink }: {
+    plan: PlanView;
+    row: BoardRow | null;
+    hand: boolean;
+    onHand: (on: boolean) => void;
+    onLand: (screw: string | null) => void;
+    onBoard: (screw: string | null) => void;
+    onTie: (place: 'wall' | 'indoor', a: string, b: string) => void;
+    onUntie: (label: string) => void;
+    onLink: (isIn: boolean) => void;
+}) {
+    const { board } = plan;
     return (
-        <div className="band flex min-h-[56px] flex-wrap items-center gap-x-2 gap-y-1 px-5 py-1.5">
-            {row ? (
-                <>
-                    <span className="mr-2 font-lab text-[15px] font-semibold">
-                        {row.number} {row.colour} lands on
-                    </span>
-                    {board.plate.map((screw) => (
-                        <button key={screw} aria-pressed={row.lands === screw} className="grid h-11 min-w-12 place-items-center" onClick={() => onLand(screw)}>
-                            <span className={`tag ${row.lands === screw ? 'tag--solid' : ''}`}>{screw}</span>
-                        </button>
-                    ))}
-                    <button aria-pressed={row.lands === null} className="h-11 px-3 font-lab font-semibold underline underline-offset-4 aria-pressed:text-copper-ink" onClick={() => onLand(null)}>
-                        cap
-                    </button>
-                </>
-            ) : (
-                <span className="text-[14px] text-muted">Touch a conductor in the jacket, or J and K, to land it elsewhere. Touch a tag to put a probe on it.</span>
-            )}
-            {board.link && (
-                <button className="ml-auto h-11 px-3 font-lab text-[15px] font-semibold" aria-pressed={board.link.in} onClick={() => onLink(!board.link?.in)}>
-                    {board.link.a}–{board.link.b} link <span className="underline underline-offset-4">{board.link.in ? 'in' : 'out'}</span>
+        <div className="band px-5 py-1.5">
+            <div className="flex min-h-[44px] flex-wrap items-center gap-x-2 gap-y-1">
+                {row ? (
+                    <>
+                        <Ends name={`${row.number} ${row.colour} lands on`} screws={board.plate} lands={row.lands} onLand={onLand} />
+                        <Ends name="and at the board on" screws={plan.boardScrews} lands={row.board} onLand={onBoard} splices={plan.outdoorConductors} />
+                    </>
+                ) : (
+                    <span className="text-[14px] text-muted">Touch a conductor in the jacket, or J and K, to land it elsewhere. Touch a tag to put a probe on it.</span>
+                )}
+            </div>
+            <div className="flex flex-wrap items-center gap-x-3">
+                <button className="link" aria-pressed={hand} onClick={() => onHand(!hand)}>
+                    {hand ? 'Keys land conductors: digit, then letter' : 'Land by keys'} <span className="key ml-2">{hand ? 'Esc' : 'E'}</span>
                 </button>
+                {plan.ties.map((tie) => (
+                    <button key={tie.label} className="link" onClick={() => onUntie(tie.label)}>
+                        Take out the {tie.label}
+                    </button>
+                ))}
+                <TieForm plate={board.plate} screws={plan.boardScrews} onTie={onTie} />
+                {board.link && (
+                    <button className="ml-auto h-11 px-3 font-lab text-[15px] font-semibold" aria-pressed={board.link.in} onClick={() => onLink(!board.link?.in)}>
+                        {board.link.a}–{board.link.b} link <span className="underline underline-offset-4">{board.link.in ? 'in' : 'out'}</span>
+                    </button>
+                )}
+            </div>
+        </div>
+    );
+}
+
+function Ends({ name, screws, lands, onLand, splices = [] }: { name: string; screws: string[]; lands: string | null; onLand: (screw: string | null) => void; splices?: { id: string; name: string }[] }) {
+    return (
+        <div role="group" aria-label={name} className="flex flex-wrap items-center gap-x-1">
+            <span className="mr-2 font-lab text-[15px] font-semibold">{name}</span>
+            {screws.map((screw) => (
+                <button key={screw} aria-pressed={lands === screw} className="grid h-11 min-w-11 place-items-center" onClick={() => onLand(screw)}>
+                    <span className={`tag ${lands === screw ? 'tag--solid' : ''}`}>{screw}</span>
+                </button>
+            ))}
+            <button aria-pressed={lands === null} className="h-11 px-2 font-lab font-semibold underline underline-offset-4 aria-pressed:text-copper-ink" onClick={() => onLand(null)}>
+                cap
+            </button>
+            {splices.length > 0 && (
+                <select aria-label="Splice to an outdoor conductor" className="h-11 bg-transparent font-lab text-[14px]" value="" onChange={(event) => event.target.value && onLand(`@${event.target.value}`)}>
+                    <option value="">splice …</option>
+                    {splices.map((splice) => (
+                        <option key={splice.id} value={splice.id}>
+                            to outdoor {splice.name}
+                        </option>
+                    ))}
+                </select>
             )}
         </div>
+    );
+}
+
+function TieForm({ plate, screws, onTie }: { plate: string[]; screws: string[]; onTie: (place: 'wall' | 'indoor', a: string, b: string) => void }) {
+    const [place, setPlace] = useState<'wall' | 'indoor' | null>(null);
+    const [a, setA] = useState('');
+    if (place === null) {
+        return (
+            <button className="link" onClick={() => setPlace('wall')}>
+                Add a tie …
+            </button>
+        );
+    }
+    const choices = place === 'wall' ? plate : screws;
+    return (
+        <span role="group" aria-label="Add a tie" className="flex flex-wrap items-center gap-1">
+            <select aria-label="Where" className="h-11 bg-transparent font-lab text-[14px]" value={place} onChange={(event) => setPlace(event.target.value === 'wall' ? 'wall' : 'indoor')}>
+                <option value="wall">at the plate</option>
+                <option value="indoor">at the board</option>
+            </select>
+            <select aria-label="From" className="h-11 bg-transparent font-lab text-[14px]" value={a} onChange={(event) => setA(event.target.value)}>
+                <option value="">from …</option>
+                {choices.map((screw) => (
+                    <option key={screw}>{screw}</option>
+                ))}
+            </select>
+            <select
+                aria-label="To"
+                className="h-11 bg-transparent font-lab text-[14px]"
+                value=""
+                disabled={a === ''}
+                onChange={(event) => {
+                    onTie(place, a, event.target.value);
+                    setA('');
+                    setPlace(null);
+                }}
+            >
+                <option value="">to …</option>
+                {choices.filter((screw) => screw !== a).map((screw) => (
+                    <option key={screw}>{screw}</option>
+                ))}
+            </select>
+            <button className="link px-2" onClick={() => setPlace(null)}>
+                Leave it
+            </button>
+        </span>
     );
 }

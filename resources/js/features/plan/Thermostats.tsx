@@ -2,9 +2,9 @@ import { useState } from 'react';
 import type { PlanProps } from '@/types';
 
 /** The thermostats that can be chosen: what each runs on, its screws. */
-export function Thermostats({ profiles, chosen, onChoose, disabled }: { profiles: PlanProps['profiles']; chosen: string | null; onChoose: (id: string) => void; disabled: boolean }) {
+export function Thermostats({ profiles, chosen, onChoose, disabled, onAsk, onOwn, onAway }: { onAsk: () => void; onOwn: () => void; onAway: (id: string) => void; profiles: PlanProps['profiles']; chosen: string | null; onChoose: (id: string) => void; disabled: boolean }) {
     const [all, setAll] = useState(false);
-    const shown = chosen === null || all ? profiles : profiles.filter((profile) => profile.id === chosen);
+    const shown = chosen === null || all || !profiles.some((profile) => profile.id === chosen) ? profiles : profiles.filter((profile) => profile.id === chosen);
     return (
         <div role="radiogroup" aria-label="Thermostat" className="relative">
             {chosen !== null && !disabled && (
@@ -12,9 +12,25 @@ export function Thermostats({ profiles, chosen, onChoose, disabled }: { profiles
                     {all ? 'Show the chosen one' : 'Other thermostats'}
                 </button>
             )}
+            {!disabled && (chosen === null || all) && (
+                <p className="flex flex-wrap gap-x-6 px-5">
+                    <button type="button" className="link" onClick={onAsk}>
+                        Which suits this house …
+                    </button>
+                    <button type="button" className="link" onClick={onOwn}>
+                        Add your own …
+                    </button>
+                </p>
+            )}
             {shown.map((profile) => (
+                <div key={profile.id} className="relative">
+                {profile.own && all && (
+                    <span className="absolute right-3 top-1 z-10 flex gap-3">
+                        <a className="link" href={`/profiles/${profile.id}`}>File</a>
+                        <button type="button" className="link" aria-label={`Put ${profile.title} away`} onClick={() => onAway(profile.id)}>Put away</button>
+                    </span>
+                )}
                 <button
-                    key={profile.id}
                     role="radio"
                     aria-checked={profile.id === chosen}
                     disabled={disabled}
@@ -29,6 +45,7 @@ export function Thermostats({ profiles, chosen, onChoose, disabled }: { profiles
                     <span className="text-[14px] text-muted">{profile.remote === 'none' ? 'no remote control' : 'remote control'}</span>
                     <span className="mono text-[14px]">{profile.screws.join(' ')}</span>
                 </button>
+                </div>
             ))}
         </div>
     );

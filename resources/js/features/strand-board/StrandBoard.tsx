@@ -13,6 +13,8 @@ export interface StrandBoardProps {
     jumpers?: string[][];
     /** Conductor ends lifted from their screws. */
     lifted?: string[];
+    /** Conductors that carry a short, drawn as it would be on the wall. */
+    fault?: string[];
     selected?: number | null;
     onSelect?: (number: number) => void;
     /** Heads of the columns on the right. */
@@ -83,6 +85,7 @@ export function StrandBoard(props: StrandBoardProps) {
                         </g>
                     ))}
                     <Link g={g} board={board} yOf={yOf} stubY={stubY} live={live} />
+                    <Ties g={g} board={board} places={places} live={live} />
                     <TestJumper g={g} jumpers={props.jumpers ?? []} places={places} live={live} />
                     {outdoor.length > 0 && <Outdoor g={g} top={outdoorTop} props={props} live={live} />}
                     <Probes g={g} places={places} phone={props.variant === 'phone'} />
@@ -108,7 +111,7 @@ function Heads({ g, heads }: { g: Geometry; heads: StrandBoardProps['heads'] }) 
     );
 }
 
-function ConductorRow({ g, row, y, live, state, lifted = [], selected, onSelect, words }: StrandBoardProps & { g: Geometry; row: BoardRow; y: number; live: Set<string> }) {
+function ConductorRow({ g, row, y, live, state, lifted = [], fault = [], selected, onSelect, words }: StrandBoardProps & { g: Geometry; row: BoardRow; y: number; live: Set<string> }) {
     const probes = useProbes();
     const hot = live.has(`${row.id}.mid`);
     const liftedWall = lifted.includes(`${row.id}.near`);
@@ -117,10 +120,11 @@ function ConductorRow({ g, row, y, live, state, lifted = [], selected, onSelect,
     const [left, right] = g.jacket;
     const wallEnd = wallFree ? right + 26 : g.wallTag - 1;
     const name = `${row.number} ${row.colour}`;
-    const background = selected === row.number ? 'var(--copper-wash)' : row.moved ? 'var(--copper-wash)' : 'transparent';
+    const shorted = fault.includes(row.id);
+    const background = shorted ? 'var(--fault-wash)' : selected === row.number ? 'var(--copper-wash)' : row.moved ? 'var(--copper-wash)' : 'transparent';
     return (
-        <g data-conductor={row.number} data-live={hot ? '' : undefined}>
-            <rect x="0" y={y - g.row / 2} width={g.width} height={g.row} fill={background} opacity={selected === row.number || row.moved ? 1 : 0} />
+        <g data-conductor={row.number} data-live={hot ? '' : undefined} data-fault={shorted ? '' : undefined}>
+            <rect x="0" y={y - g.row / 2} width={g.width} height={g.row} fill={background} opacity={selected === row.number || row.moved || shorted ? 1 : 0} />
             {selected === row.number && <rect x="0" y={y - g.row / 2} width="5" height={g.row} fill="var(--copper)" />}
             {g.loads !== null && <LoadWords g={g} y={y} load={row.load} state={state} live={hot && row.board !== null} />}
             <Strand from={row.board ? g.boardTag + g.tagWidth + 2 : left - 52} to={left} y={y} colour={row.colour} stripe={row.stripe} live={hot} back={back} bareRight={false} bareLeft={row.board !== null} />
@@ -140,13 +144,14 @@ function ConductorRow({ g, row, y, live, state, lifted = [], selected, onSelect,
             <Strand from={right} to={wallEnd} y={y} colour={row.colour} stripe={row.stripe} live={hot} back={back} bareLeft={false} bareRight={!wallFree} />
             {row.lands === null && <Cap x={wallEnd} y={y} toward={1} />}
             {hot && g.loads !== null && row.board && <Mark24 x={g.boardTag + g.tagWidth + 22} y={y} />}
+            {shorted && <path className="flow" d={`M${g.boardTag + g.tagWidth} ${y + 9}H${g.wallTag}`} fill="none" stroke="var(--fault)" strokeWidth="4" strokeDasharray="10 7" />}
             {onSelect && (
                 <Touch name={`Conductor ${name}`} onTouch={() => onSelect(row.number)} pressed={selected === row.number}>
                     <rect className="focus" x={left} y={y - g.row / 2 + 1} width={right - left} height={g.row - 2} fill="transparent" />
                 </Touch>
             )}
             {g.was !== null && row.was !== null && <Was x={g.was} y={y} text={row.was} moved={row.moved} />}
-            {row.board && <SvgTag x={g.boardTag} y={y} width={g.tagWidth} label={row.board} side="equipment" kind={live.has(`indoor.${row.board}`) ? 'live' : 'stay'} name={`${row.board} at the board`} onTouch={() => probes.touch(`indoor.${row.board}`)} />}
+            {row.board && <SvgTag x={g.boardTag} y={y} width={g.tagWidth} label={row.board} side="equipment" kind={row.boardMoved ? 'move' : live.has(`indoor.${row.board}`) ? 'live' : 'stay'} name={`${row.board} at the board`} onTouch={() => probes.touch(`indoor.${row.board}`)} />}
             {row.lands && (
                 <SvgTag x={g.wallTag} y={y} width={g.wallTagWidth} label={row.lands} side="wall" kind={row.moved ? 'move' : live.has(`wall.${row.lands}`) ? 'live' : 'stay'} name={`${row.lands} at the wall plate`} onTouch={() => probes.touch(`wall.${row.lands}`)} />
             )}
@@ -208,6 +213,21 @@ function Link({ g, board, yOf, stubY, live }: { g: Geometry; board: Board; yOf: 
     const b = at(board.link.b);
     if (a === null || b === null || !board.link.in) return null;
     return <Bracket x={g.gutter} reach={16} ys={[a, b]} live={live.has(`wall.${board.link.a}`)} label="link" added={false} />;
+}
+
+/** Ties that the plan adds: brackets at the plate, copper loops beside the board's screws. */
+function Ties({ g, board, places, live }: { g: Geometry; board: Board; places: Map<string, { y: number }>; live: Set<string> }) {
+    return (
+        <>
+            {board.ties.map((tie, index) => {
+                const [a, b] = [places.get(`${tie.place}.${tie.a}`), places.get(`${tie.place}.${tie.b}`)];
+                if (!a || !b) return null;
+                if (tie.place === 'wall') return <Bracket key={tie.label} x={g.gutter} reach={44 + index * 10} ys={[a.y - 10, b.y - 10]} live={live.has(`wall.${tie.a}`)} label="tie" added />;
+                const x = g.boardTag - 3 - index * 6;
+                return <path key={tie.label} d={`M${x} ${a.y - 10}h-12V${b.y - 10}h12`} fill="none" stroke="var(--copper)" strokeWidth="5" aria-label={tie.label} />;
+            })}
+        </>
+    );
 }
 
 function TestJumper({ g, jumpers, places, live }: { g: Geometry; jumpers: string[][]; places: Map<string, { y: number }>; live: Set<string> }) {

@@ -1,0 +1,105 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Models\Job;
+use App\Pages\CandidateView;
+use App\Support\ProfileShelf;
+use App\Support\WiringDrawing;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Support\Str;
+use Symfony\Component\Serializer\Encoder\CsvEncoder;
+use Unionbit\Core\Planning\Candidate;
+use Unionbit\Core\Planning\Plan;
+use Unionbit\Core\Planning\Planner;
+use Unionbit\Core\Planning\ThermostatChoice;
+use Unionbit\Core\Planning\Weights;
+use Unionbit\Core\Planning\WiringTable;
+use Unionbit\Core\Thermostat\Profile;
+
+/** What is computed about plans on demand: the offers, the kinds of thermostat, table, drawing and labels. */
+final class PlanController extends Controller
+{
+    private const MOST_REFUSED = 8;
+
+    public function __construct(private readonly ProfileShelf $shelf)
+    {
+    }
+
+    /** The plans for a thermostat on this house, by the weights given. */
+    public function offers(Request $request, Job $job): JsonResponse
+    {
+        $this->authorize('view', $job);
+        $profile = $this->shelf->find($job->crew_id, $request->string('profile')->toString()) ?? $job->house()->plan?->profile;
+        if ($profile === null) {
+            return new JsonResponse(['offered' => [], 'refused' => [], 'tried' => 0, 'weights' => (new Weights)->toArray()]);
+        }
+        $weights = Weights::from($request->only(['capability', 'parts', 'time', 'risk']));
+        $list = Planner::of($job->house()->installation, $profile, $weights);
+        $view = static fn (Candidate $c): array => CandidateView::of($c, $weights);
+
+        return new JsonResponse(['offered' => array_map($view, $list->offered), 'refused' => array_map($view, array_slice($list->refused, 0, self::MOST_REFUSED)), 'tried' => $list->tried, 'weights' => $weights->toArray()]);
+    }
+
+    /** Which kinds of thermostat suit this house: for the questions, and for two side by side. */
+    public function thermostats(Request $request, Job $job): JsonResponse
+    {
+        $this->authorize('view', $job);
+        $wishes = [];
+        foreach (ThermostatChoice::questions() as $question) {
+            $given = $request->string($question['key'])->toString();
+            if (isset($question['choices'][$given])) {
+                $wishes[$question['key']] = $given;
+            }
+        }
+        $profiles = $this->shelf->of($job->crew_id);
+        $facts = array_column(array_map(static fn (Profile $p): array => ['id' => $p->id, ...self::facts($p)], $profiles), null, 'id');
+
+        return new JsonResponse(['rows' => array_map(static fn (array $row): array => [...$row, 'facts' => $facts[$row['profile']]], ThermostatChoice::rank($job->house()->installation, $profiles, $wishes)), 'questions' => ThermostatChoice::questions()]);
+    }
+
+    public function table(Job $job): Response
+    {
+        return $this->file($job, 'wiring.csv', 'text/csv; charset=utf-8', static fn (Plan $plan): string => (string) (new CsvEncoder([CsvEncoder::ESCAPE_FORMULAS_KEY => true]))->encode(WiringTable::rows($plan), 'csv'));
+    }
+
+    public function drawing(Job $job): Response
+    {
+        return $this->file($job, 'wiring.svg', 'image/svg+xml', static fn (Plan $plan): string => WiringDrawing::wiring($plan, $job->site));
+    }
+
+    public function labels(Job $job): Response
+    {
+        return $this->file($job, 'labels.svg', 'image/svg+xml', static fn (Plan $plan): string => WiringDrawing::labels($plan, $job->site));
+    }
+
+    /** @return array<string, string> */
+    private static function facts(Profile $profile): array
+    {
+        return [
+            'Screws' => implode(' ', array_map(static fn ($t): string => $t->printed, $profile->terminals)),
+            'Stages' => "{$profile->heatStages} heat, {$profile->coolStages} cool",
+            'Heat pump' => $profile->heatPump ? 'yes' : 'no',
+            'Runs on' => $profile->power->label(),
+            'Takes' => $profile->powerVa > 0 ? sprintf('%g VA', $profile->powerVa) : 'nothing',
+            'Switches' => $profile->outputs->value === 'module' ? 'at the equipment' : ($profile->switchesInFace ? 'in the face' : 'in the base'),
+            'Link' => $profile->link === null ? 'none' : $profile->linkKind,
+            'Remote control' => $profile->remoteControl,
+        ];
+    }
+
+    /** @param  callable(Plan): string  $content */
+    private function file(Job $job, string $name, string $type, callable $content): Response
+    {
+        $this->authorize('view', $job);
+        $plan = $job->house()->plan;
+        abort_if($plan === null, 404, 'There is no plan yet.');
+        $slug = Str::slug("{$job->site} {$job->system->name}");
+
+        return new Response($content($plan), 200, ['Content-Type' => $type, 'Content-Disposition' => ($type === 'image/svg+xml' ? 'inline' : 'attachment')."; filename=\"{$slug}-{$name}\""]);
+    }
+}

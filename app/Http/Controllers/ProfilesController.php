@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Models\OwnProfile;
+use App\Models\User;
+use App\Support\ProfileShelf;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Validation\Rule;
+use Illuminate\Validation\ValidationException;
+use JsonException;
+use LogicException;
+use Unionbit\Core\InvalidData;
+use Unionbit\Core\Thermostat\ProfileDraft;
+
+/** A crew's own thermostat profiles: made in a form, read from a file, taken out as a file, put away. */
+final class ProfilesController extends Controller
+{
+    public function store(Request $request, ProfileShelf $shelf): JsonResponse
+    {
+        $request->validate([
+            'json' => ['sometimes', 'string', 'max:60000'],
+            'title' => ['required_without:json', 'string', 'max:80'], 'screws' => ['required_without:json', 'string', 'max:120'],
+            'power' => ['required_without:json', Rule::in(['battery', 'common', 'common-or-battery', 'shared'])], 'va' => ['required_without:json', 'numeric', 'between:0,20'],
+            'remote' => ['required_without:json', Rule::in(['none', 'own radio', 'bridge'])], 'switches' => ['required_without:json', Rule::in(['base', 'face'])],
+            'link' => ['required_without:json', Rule::in(['removable', 'slide', 'automatic'])], 'heat' => ['required_without:json', 'integer', 'between:0,4'], 'cool' => ['required_without:json', 'integer', 'between:0,2'],
+        ], ['title.required_without' => 'Give it a name of your own, without a maker\'s.', 'screws.required_without' => 'Write the letters of its plate, as Rc Rh C Y1 G W1.']);
+        try {
+            $json = $request->has('json') ? json_decode($request->string('json')->toString(), true, 32, JSON_THROW_ON_ERROR) : ProfileDraft::json([
+                'title' => $request->string('title')->toString(), 'screws' => $request->string('screws')->toString(), 'power' => $request->string('power')->toString(), 'va' => $request->float('va'),
+                'remote' => $request->string('remote')->toString(), 'switches' => $request->string('switches')->toString(), 'link' => $request->string('link')->toString(), 'heat' => $request->integer('heat'), 'cool' => $request->integer('cool'),
+            ]);
+            $profile = $shelf->keep(self::user($request)->crew_id, $json);
+        } catch (JsonException $problem) {
+            throw ValidationException::withMessages(['json' => "That is no JSON: {$problem->getMessage()}."]);
+        } catch (InvalidData $problem) {
+            throw ValidationException::withMessages([str_starts_with($problem->pointer, '/screws') ? 'screws' : ($request->has('json') ? 'json' : 'title') => ltrim($problem->getMessage(), '/')]);
+        }
+
+        return new JsonResponse(['id' => $profile->id, 'title' => $profile->title]);
+    }
+
+    public function show(Request $request, string $id): Response
+    {
+        $own = OwnProfile::query()->where('crew_id', self::user($request)->crew_id)->findOrFail($id);
+
+        return new Response(json_encode($own->profile, JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR)."\n", 200, ['Content-Type' => 'application/json', 'Content-Disposition' => "attachment; filename=\"{$id}.json\""]);
+    }
+
+    /** Puts it away. Plans that were made with it keep it. */
+    public function destroy(Request $request, string $id): JsonResponse
+    {
+        OwnProfile::query()->where('crew_id', self::user($request)->crew_id)->findOrFail($id)->delete();
+
+        return new JsonResponse(['id' => $id]);
+    }
+
+    private static function user(Request $request): User
+    {
+        $user = $request->user();
+
+        return $user instanceof User ? $user : throw new LogicException('Nobody is signed in.');
+    }
+}

@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pages;
+
+use Unionbit\Core\Call\CallName;
+use Unionbit\Core\Planning\CallProof;
+use Unionbit\Core\Planning\Candidate;
+use Unionbit\Core\Planning\PlainWords;
+use Unionbit\Core\Planning\PlanFile;
+use Unionbit\Core\Planning\WayOut;
+use Unionbit\Core\Planning\Weights;
+
+/** A plan as it is offered, or refused: everything that the choice rests on. */
+final class CandidateView
+{
+    /** @return array<string, mixed> */
+    public static function of(Candidate $candidate, Weights $weights): array
+    {
+        $calls = array_values(array_filter($candidate->proof->calls, static fn (CallProof $p): bool => $p->call !== CallName::Idle));
+
+        return [
+            'key' => self::key($candidate), 'title' => $candidate->title(), 'codes' => $candidate->codes(),
+            'ways' => array_map(static fn (WayOut $w): array => $w->toArray(), $candidate->ways),
+            'proved' => count(array_filter($calls, static fn (CallProof $p): bool => $p->isProved())), 'of' => count($calls),
+            'lost' => $candidate->lost(), 'parts' => $candidate->parts(), 'minutes' => $candidate->minutes(), 'trips' => $candidate->trips(),
+            'score' => $candidate->score($weights), 'reasons' => $candidate->reasons(), 'customer' => PlainWords::of($candidate), 'refusals' => $candidate->refusals(),
+        ];
+    }
+
+    /** The same landing has the same key, whoever computes it. */
+    public static function key(Candidate $candidate): string
+    {
+        return substr(hash('sha256', json_encode(PlanFile::write($candidate->plan), JSON_THROW_ON_ERROR)), 0, 16);
+    }
+}

@@ -1,0 +1,150 @@
+import { useEffect, useState } from 'react';
+import { get, said } from '@/lib/api';
+import type { Edits } from '@/lib/edits';
+import type { Candidate, Choice, Offers as Offered, Weights } from '@/types';
+import { Glyph } from '@/ui/Glyph';
+import { Bad, State } from '@/ui/State';
+
+const weighed: { key: keyof Weights; word: string }[] = [
+    { key: 'capability', word: 'Capability kept' },
+    { key: 'parts', word: 'Parts' },
+    { key: 'time', word: 'Minutes and trips' },
+    { key: 'risk', word: 'Risk' },
+];
+
+/** The plans for this thermostat on this house: each proved by simulation, ranked with reasons; the refused beneath. */
+export function Offers({ jobId, profile, survey, choice, edits, closed, onTaken }: { jobId: string; profile: string; survey: string; choice: Choice | null; edits: Edits; closed: boolean; onTaken: (what: string, version: number) => void }) {
+    const [offers, setOffers] = useState<Offered | null>(null);
+    const [weights, setWeights] = useState<Weights | null>(null);
+    const [bad, setBad] = useState('');
+    const [note, setNote] = useState('');
+    const [open, setOpen] = useState<string | null>(null);
+    const [all, setAll] = useState(false);
+    const asked = weights === null ? '' : `&${new URLSearchParams(Object.entries(weights).map(([key, value]) => [key, String(value)])).toString()}`;
+
+    useEffect(() => {
+        let current = true;
+        void get<Offered>(`/jobs/${jobId}/offers?profile=${encodeURIComponent(profile)}${asked}`).then((answer) => {
+            if (!current) return;
+            if (answer.kind === 'ok') setOffers(answer.data);
+            setBad(answer.kind === 'ok' ? '' : said(answer));
+        });
+        return () => {
+            current = false;
+        };
+    }, [jobId, profile, asked, survey]);
+
+    const isTaken = (candidate: Candidate) => choice !== null && !choice.edited && choice.title === candidate.title;
+    const one = offers?.offered.some(isTaken) === true;
+    const take = async (candidate: Candidate) => {
+        const answer = await edits.send('take', { key: candidate.key, note, ...(weights ? { weights } : {}) });
+        if (answer.kind === 'ok') {
+            setNote('');
+            setAll(false);
+            onTaken(`Took: ${candidate.title}.`, answer.data.version);
+        }
+    };
+    if (bad !== '') return <div className="px-5 py-2"><Bad>{bad}</Bad></div>;
+    if (!offers) return <p className="px-5 py-3 text-muted" role="status">Looking for plans …</p>;
+    return (
+        <section aria-label="Plans" className="border-t border-hair px-5 py-3">
+            <div className="flex flex-wrap items-baseline justify-between gap-x-4">
+                <h2 className="h-sec">{offers.offered.length === 0 ? 'No plan works with this thermostat' : offers.offered.length === 1 ? 'One plan works' : `${offers.offered.length} plans work, best first`}</h2>
+                <span className="flex flex-wrap items-center gap-x-5 text-[13px] text-muted">
+                    {offers.tried} tried, every call of each simulated
+                    {one && (offers.offered.length > 1 || offers.refused.length > 0) && (
+                        <button className="link" aria-expanded={all} onClick={() => setAll(!all)}>
+                            {all ? 'Show the taken one' : 'Other plans'}
+                        </button>
+                    )}
+                </span>
+            </div>
+            {offers.offered.map((candidate, index) => {
+                const taken = isTaken(candidate);
+                if (one && !all && !taken) return null;
+                const full = open === candidate.key;
+                return (
+                    <div key={candidate.key} data-candidate={candidate.codes.join(',') || 'plain'} data-taken={taken ? '' : undefined} className="mt-2 border-[1.5px] border-rule bg-panel p-3 data-[taken]:border-copper data-[taken]:shadow-[inset_5px_0_0_var(--copper)]">
+                        <div className="flex flex-wrap items-start justify-between gap-3">
+                            <div className="min-w-0 flex-1 basis-72">
+                                <b className="block font-lab text-[17px] font-semibold leading-[22px]">
+                                    <span className="mono mr-2 text-muted">{index + 1}</span>
+                                    {candidate.title} {candidate.codes.length > 0 && <span className="mono text-[12px] font-normal text-muted">{candidate.codes.join(' ')}</span>}
+                                </b>
+                                <span className="flex flex-wrap gap-x-4 gap-y-0.5 text-[14px]">
+                                    <State glyph={candidate.lost.length === 0 ? 'pass' : 'caution'} tone={candidate.lost.length === 0 ? 'verd' : 'caution'}>
+                                        {candidate.proved} of {candidate.of} calls proved
+                                    </State>
+                                    <span>{candidate.minutes} min{candidate.trips > 0 && `, ${candidate.trips} ${candidate.trips === 1 ? 'trip' : 'trips'}`}</span>
+                                    <span>{candidate.parts.length === 0 ? 'no parts' : candidate.parts.join(', ')}</span>
+                                </span>
+                                {candidate.lost.length > 0 && <span className="block text-[14px] leading-[18px] text-caution-ink">{candidate.lost.join('. ')}.</span>}
+                            </div>
+                            {taken ? (
+                                <State glyph="tick" tone="copper">taken</State>
+                            ) : (
+                                !closed && (
+                                    <button className="btn btn--small" disabled={edits.working} onClick={() => void take(candidate)}>
+                                        Take it
+                                    </button>
+                                )
+                            )}
+                            <button className="link -my-2 basis-full" aria-expanded={full} onClick={() => setOpen(full ? null : candidate.key)}>
+                                {full ? 'Less' : 'Why, and what to tell the customer'}
+                            </button>
+                        </div>
+                        {full && (
+                            <div className="grid gap-2 text-[14px] leading-[19px] sm:grid-cols-2 sm:gap-6">
+                                <ul className="list-disc pl-5">
+                                    {candidate.reasons.map((reason) => (
+                                        <li key={reason}>{reason}</li>
+                                    ))}
+                                    <li>
+                                        points <span className="mono">{candidate.score}</span>, fewer is better
+                                    </li>
+                                </ul>
+                                <blockquote className="border-l-4 border-copper pl-3">{candidate.customer}</blockquote>
+                            </div>
+                        )}
+                    </div>
+                );
+            })}
+            {!closed && offers.offered.length > 1 && (!one || all) && (
+                <div className="mt-2 flex flex-wrap items-end gap-x-8 gap-y-2">
+                    <label className="min-w-56 flex-1">
+                        <span className="lab">Your reason for the one you take, kept on the record</span>
+                        <input className="h-11 w-full border-b-2 border-rule bg-panel px-2" maxLength={300} value={note} onChange={(event) => setNote(event.target.value)} />
+                    </label>
+                    <details className="min-w-56">
+                        <summary className="flex min-h-11 cursor-pointer items-center font-lab text-[14px] font-semibold">What counts for you</summary>
+                        {weighed.map(({ key, word }) => (
+                            <label key={key} className="flex min-h-11 items-center justify-between gap-3 text-[14px]">
+                                {word}
+                                <input type="range" min={0} max={10} className="h-11 w-36 accent-[var(--copper)]" value={(weights ?? offers.weights)[key]} onChange={(event) => setWeights({ ...(weights ?? offers.weights), [key]: Number(event.target.value) })} />
+                            </label>
+                        ))}
+                    </details>
+                </div>
+            )}
+            {offers.refused.length > 0 && (!one || all) && (
+                <details className="mt-2">
+                    <summary className="flex min-h-11 cursor-pointer items-center gap-2 font-lab text-[15px] font-semibold">
+                        <Glyph name="fault" style={{ color: 'var(--fault)' }} /> {offers.refused.length === 1 ? '1 that does' : `${offers.refused.length} that do`} not work, with the reason
+                    </summary>
+                    <ul>
+                        {offers.refused.map((candidate) => (
+                            <li key={candidate.key} className="border-t border-hair py-2 text-[14px] leading-[18px]">
+                                <b className="font-semibold">{candidate.title}</b> <span className="mono text-[12px] text-muted">{candidate.codes.join(' ')}</span>
+                                {candidate.refusals.slice(0, 3).map((refusal) => (
+                                    <span key={refusal} className="block text-fault-ink">
+                                        {refusal}
+                                    </span>
+                                ))}
+                            </li>
+                        ))}
+                    </ul>
+                </details>
+            )}
+        </section>
+    );
+}

@@ -1,0 +1,27 @@
+import type { ShortView } from '@/types';
+import { Glyph } from '@/ui/Glyph';
+
+/** A short as it would be on the wall: which way the current takes, how much, and what opens when. */
+export function Short({ short }: { short: ShortView }) {
+    return (
+        <div role="alert" data-testid="short" className="flex gap-3 border-y-2 border-fault bg-fault-wash px-5 py-3">
+            <span className="text-fault-ink">
+                <Glyph name="fault" size={28} />
+            </span>
+            <div>
+                <b className="block font-lab text-[19px] font-bold leading-6 text-fault-ink">
+                    Short circuit{short.call === 'idle' ? ' as soon as the power comes on' : ' on this call'}: <span className="mono">{short.amps.toFixed(1)} A</span>
+                </b>
+                <p className="text-[15px] leading-5">
+                    {short.through.map((part, index) => (
+                        <span key={part}>
+                            {index > 0 && <span className="text-fault-ink"> → </span>}
+                            {part}
+                        </span>
+                    ))}
+                    . <b className="font-semibold">{short.opens}</b>
+                </p>
+            </div>
+        </div>
+    );
+}
