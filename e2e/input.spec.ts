@@ -101,7 +101,7 @@ test('a removed conductor comes back with undo', async ({ page }) => {
     await conductor(page, 'red R>R !', 1);
     await page.getByRole('button', { name: 'Remove conductor 1' }).click();
     await expect(page.getByText('No conductors yet')).toBeVisible();
-    await page.getByRole('button', { name: 'Undo' }).click();
+    await page.getByRole('button', { name: 'Undo', exact: true }).click();
     await expect(page.locator('tr[data-conductor="1"]')).toContainText('red');
 });
 

@@ -8,7 +8,7 @@ test('a house surveyed and planned without a mouse', async ({ page }) => {
     await page.keyboard.press('n');
     await expect(page.getByRole('dialog')).toBeVisible();
     await page.getByRole('textbox', { name: 'House' }).focus();
-    await page.keyboard.type('Heron Boathouse');
+    await page.keyboard.type('Coot Corner');
     await page.getByRole('combobox', { name: 'Equipment' }).focus();
     await page.keyboard.type('Gas furnace, one stage, with one');
     await page.keyboard.press('Enter');

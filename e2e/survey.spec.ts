@@ -242,12 +242,12 @@ test('the list: day and person, next visit, archive, delete and undo, and the ca
     await menu.click();
     await more('Archive');
     await expect(row).toHaveCount(0);
-    await page.getByRole('button', { name: 'Undo' }).click();
+    await page.getByRole('button', { name: 'Undo', exact: true }).click();
     await expect(row).toHaveCount(1);
     await menu.click();
     await more('Delete');
     await expect(row).toHaveCount(0);
-    await page.getByRole('button', { name: 'Undo' }).click();
+    await page.getByRole('button', { name: 'Undo', exact: true }).click();
     await expect(row).toHaveCount(1);
 
     await menu.click();

@@ -57,11 +57,11 @@ test('one house from empty survey to handover', async ({ page }) => {
         await expect(page.getByTestId('reason')).toContainText('Y1 switch is open, with the full voltage across it: the way round is the idle contactor');
 
         await page.getByRole('button', { name: 'Conductor 4 yellow' }).click();
-        await page.locator('.band').getByRole('button', { name: 'G', exact: true }).click();
+        await page.getByRole('group', { name: '4 yellow lands on' }).getByRole('button', { name: 'G', exact: true }).click();
         await expect(page.getByRole('region', { name: 'Findings' })).toContainText('Two conductors on one screw: 3 green and 4 yellow on G');
         await expect(page.getByRole('button', { name: /Use this plan/ })).toHaveAttribute('aria-disabled', 'true');
         await expect(page.getByText('Fan is not proved')).toBeVisible();
-        await page.getByRole('button', { name: 'Undo' }).click();
+        await page.getByRole('button', { name: 'Undo', exact: true }).click();
         await expect(page.getByText('3 of 3 calls proved by simulation')).toBeVisible();
         await page.getByRole('button', { name: /Use this plan/ }).click();
     });

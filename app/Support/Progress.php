@@ -15,6 +15,7 @@ use Unionbit\Core\Planning\MappingRules;
 use Unionbit\Core\Planning\Move;
 use Unionbit\Core\Planning\MoveList;
 use Unionbit\Core\Setting\Derivation;
+use Unionbit\Core\Setting\DerivedSetting;
 
 /** How far a job is: what each stage still needs, and what keeps it from being handed over. */
 final class Progress
@@ -90,7 +91,7 @@ final class Progress
     {
         $plan = $this->job->house()->plan;
 
-        return $plan === null ? [] : array_map(fn ($s): array => ['label' => $s->key->label(), 'done' => ($this->settings[$s->key->value] ?? null) === $s->value || $s->lacking !== null], Derivation::all($plan));
+        return $plan === null ? [] : array_map(fn (DerivedSetting $s): array => ['label' => $s->key->label(), 'done' => in_array($this->settings[$s->key->value] ?? null, [$s->value, ...array_column($s->open, 'value')], true)], array_values(array_filter(Derivation::all($plan), static fn (DerivedSetting $s): bool => $s->lacking === null)));
     }
 
     /** @return array<string, array{label: string, proved: bool, failed: bool, running: bool}> by call */

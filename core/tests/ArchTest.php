@@ -3,7 +3,7 @@
 declare(strict_types=1);
 
 // The order of rooms: each may use those before it and none after it.
-const ROOMS = ['Terminal', 'Wiring', 'Equipment', 'Thermostat', 'Job', 'Call', 'Circuit', 'Fault', 'Screening', 'Planning', 'Setting', 'Proving', 'Bench', 'Visit'];
+const ROOMS = ['Terminal', 'Wiring', 'Equipment', 'Thermostat', 'Job', 'Call', 'Circuit', 'Fault', 'Screening', 'Planning', 'Figures', 'Setting', 'Proving', 'Bench', 'Visit'];
 
 arch('the core knows no framework, no application and no global helpers')
     ->expect('Unionbit\Core')

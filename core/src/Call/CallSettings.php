@@ -11,11 +11,19 @@ final readonly class CallSettings
      * @param  string  $equipmentType  conventional, heat-pump, dual-fuel, heat-only or cool-only
      * @param  string  $fanInHeat  none, equipment or thermostat
      * @param  string  $valve  O (energised in cooling) or B (energised in heating)
+     * @param  ?int  $outdoorStages  as set; null where the thermostat has no such setting
+     * @param  ?int  $heatStages  as set, of a conventional system or a dual-fuel furnace
+     * @param  ?int  $auxiliaryStages  as set
+     * @param  ?bool  $auxiliaryWithCompressor  as set: backup heat joins the compressor, or takes its place
      */
     public function __construct(
         public string $equipmentType = 'conventional',
         public string $fanInHeat = 'equipment',
         public string $valve = 'O',
+        public ?int $outdoorStages = null,
+        public ?int $heatStages = null,
+        public ?int $auxiliaryStages = null,
+        public ?bool $auxiliaryWithCompressor = null,
     ) {
     }
 }

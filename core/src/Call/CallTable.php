@@ -40,20 +40,44 @@ final readonly class CallTable
     public static function made(Profile $profile, CallSettings $settings, ?Archetype $archetype = null): self
     {
         $type = $settings->equipmentType;
-        $cool = min($profile->coolStages, $archetype->coolStages ?? $profile->coolStages);
+        $cool = min($profile->coolStages, $archetype->coolStages ?? $profile->coolStages, $settings->outdoorStages ?? $profile->coolStages);
+        $heat = min($profile->heatStages, 2, $archetype->heatStages ?? 2, $settings->heatStages ?? 2);
         $rows = match (true) {
-            $type === 'heat-pump' && $profile->heatPump => self::heatPump($cool, self::auxiliaryStages($profile, $archetype), $settings->valve, $profile->named(TerminalName::E) !== null),
-            $type === 'dual-fuel' && $profile->heatPump => self::dualFuel($cool, min(2, $archetype->heatStages ?? 1), $settings->valve),
+            $type === 'heat-pump' && $profile->heatPump => self::heatPump($cool, min(self::auxiliaryStages($profile, $archetype), $settings->auxiliaryStages ?? 2), $settings->valve, $profile->named(TerminalName::E) !== null),
+            $type === 'dual-fuel' && $profile->heatPump => self::dualFuel($cool, max(1, min(2, $archetype->heatStages ?? 1, $settings->heatStages ?? 2)), $settings->valve),
             default => self::conventional(
-                $type === 'cool-only' ? 0 : min($profile->heatStages, 2, $archetype->heatStages ?? 2), $type === 'heat-only' ? 0 : $cool,
+                $type === 'cool-only' ? 0 : $heat, $type === 'heat-only' ? 0 : $cool,
                 $settings->fanInHeat === 'thermostat', $profile->named(TerminalName::G) !== null && ($archetype === null || self::hasFan($archetype)),
             ),
         };
+
+        $rows = self::backup($rows, $type, $settings->auxiliaryWithCompressor);
 
         return new self(array_map(
             static fn (array $closed): array => array_values(array_filter($closed, static fn (TerminalName $name): bool => $profile->serving($name) !== null)),
             $rows,
         ));
+    }
+
+    /**
+     * Backup heat that joins the compressor where it should take its place, or the other way round.
+     *
+     * @param  array<string, list<TerminalName>>  $rows
+     * @return array<string, list<TerminalName>>
+     */
+    private static function backup(array $rows, string $type, ?bool $withCompressor): array
+    {
+        $compressor = $rows[CallName::Heat1->value] ?? [];
+        foreach ($rows as $call => $closed) {
+            if ($type === 'dual-fuel' && $withCompressor === true && str_starts_with($call, 'furnace')) {
+                $rows[$call] = [...$compressor, ...$closed];
+            }
+            if ($type === 'heat-pump' && $withCompressor === false && str_starts_with($call, 'aux')) {
+                $rows[$call] = array_values(array_filter($closed, static fn (TerminalName $n): bool => ! in_array($n, [TerminalName::Y1, TerminalName::Y2], true)));
+            }
+        }
+
+        return $rows;
     }
 
     /** @return list<CallName> in the order in which they are proved */

@@ -13,6 +13,7 @@ final readonly class DerivedSetting
      * @param  string  $menuLabel  the profile's own words for it
      * @param  array<string, string>  $choices  choice to the profile's own words
      * @param  ?string  $lacking  set where the profile does not have this setting: the consequence
+     * @param  list<array{value: string, source: string}>  $open  answers of sources that disagree, until somebody decides
      */
     public function __construct(
         public SettingKey $key,
@@ -22,6 +23,7 @@ final readonly class DerivedSetting
         public array $choices,
         private Plan $plan,
         public ?string $lacking = null,
+        public array $open = [],
     ) {
     }
 
@@ -42,6 +44,7 @@ final readonly class DerivedSetting
         return [
             'key' => $this->key->value, 'label' => $this->key->label(), 'value' => $this->value, 'valueLabel' => $this->key->choiceLabel($this->value),
             'reason' => $this->reason, 'menuLabel' => $this->menuLabel, 'menuValue' => $this->choices[$this->value] ?? null, 'choices' => $choices, 'lacking' => $this->lacking,
+            'open' => array_map(fn (array $o): array => [...$o, 'label' => $this->key->choiceLabel($o['value'])], $this->open),
         ];
     }
 }

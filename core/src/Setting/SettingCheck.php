@@ -25,7 +25,7 @@ final class SettingCheck
         $findings = [];
         foreach (Derivation::all($plan) as $setting) {
             $value = $entered[$setting->key->value] ?? null;
-            if ($value !== null && $value !== $setting->value) {
+            if ($value !== null && $value !== $setting->value && ! in_array($value, array_column($setting->open, 'value'), true)) {
                 $findings[] = Finding::of('SET', Severity::Error, "{$setting->key->label()} stands at \"{$setting->key->choiceLabel($value)}\", should be \"{$setting->key->choiceLabel($setting->value)}\"", $setting->ifWrong($value) ?? $setting->reason, "{$setting->reason} Enter {$setting->menuLabel}: ".($setting->choices[$setting->value] ?? $setting->value).'.');
             }
         }
