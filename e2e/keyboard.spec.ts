@@ -76,7 +76,7 @@ test('nothing is wider than a phone, on any stage', async ({ browser }) => {
     await signIn(page);
     await openJob(page, 'Tollhouse');
     const base = page.url().replace(/\/[a-z]+$/, '');
-    for (const stage of ['survey', 'plan', 'set', 'prove', 'handover', '/jobs']) {
+    for (const stage of ['survey', 'plan', 'set', 'prove', 'handover', 'figures', '/jobs']) {
         await page.goto(stage === '/jobs' ? stage : `${base}/${stage}`);
         await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
         expect(await page.evaluate(() => document.documentElement.scrollWidth), stage).toBeLessThanOrEqual(390);

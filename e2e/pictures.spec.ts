@@ -81,6 +81,11 @@ test('the main views', async ({ page, browser }) => {
     await expect(page.getByTestId('reason')).toContainText('defrost');
     await picture(page, 'plan-heat-pump');
     await page.goto('/jobs');
+    await openJob(page, 'Quay House');
+    await page.goto(page.url().replace(/[a-z]+$/, 'figures'));
+    await expect(page.locator('[data-figure="balance"] [data-tone]')).toBeVisible();
+    await picture(page, 'figures');
+    await page.goto('/jobs');
     await openJob(page, "Lock Keeper's Row 4");
     await picture(page, 'handover');
 });

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Http\Controllers\DocumentController;
+use App\Http\Controllers\FiguresController;
 use App\Http\Controllers\FilesController;
 use App\Http\Controllers\HandoverController;
 use App\Http\Controllers\JobsController;
@@ -26,6 +27,8 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/jobs', [JobsController::class, 'index']);
     Route::post('/jobs', [JobsController::class, 'store']);
     Route::post('/import', [FilesController::class, 'import']);
+    Route::get('/figures', [FiguresController::class, 'index']);
+    Route::post('/figures/{key}', [FiguresController::class, 'compute']);
     Route::post('/profiles', [ProfilesController::class, 'store']);
     Route::get('/profiles/{id}', [ProfilesController::class, 'show']);
     Route::delete('/profiles/{id}', [ProfilesController::class, 'destroy']);
@@ -41,6 +44,8 @@ Route::middleware('auth')->group(function (): void {
 
         Route::get('/job-file', [FilesController::class, 'job']);
         Route::get('/conductors.csv', [FilesController::class, 'conductors']);
+        Route::get('/figures', [FiguresController::class, 'job']);
+        Route::post('/figures/{key}', [FiguresController::class, 'computeFor']);
         Route::get('/offers', [PlanController::class, 'offers']);
         Route::get('/thermostats', [PlanController::class, 'thermostats']);
         Route::get('/wiring.csv', [PlanController::class, 'table']);

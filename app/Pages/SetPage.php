@@ -23,13 +23,44 @@ final class SetPage
         return [
             ...JobFrame::props($job, $plan->circuit(), $progress),
             'thermostat' => $plan->profile->title,
-            'settings' => array_map(static fn (DerivedSetting $s): array => [...$s->toArray(), 'entered' => $entered[$s->key->value] ?? null], Derivation::all($plan)),
+            'settings' => array_map(static fn (DerivedSetting $s): array => self::setting($plan, $entered, $s), Derivation::all($plan)),
+            'sisters' => self::sisters($job, $plan),
             'history' => array_values($job->settingEntries()->with('user')->get()->map(static fn (SettingEntry $e): array => [
-                'key' => $e->key, 'value' => $e->value, 'old' => $e->old_value, 'by' => $e->user->name, 'at' => $e->at->toIso8601String(),
+                'key' => $e->key, 'value' => $e->value, 'old' => $e->old_value, 'reason' => $e->reason, 'by' => $e->user->name, 'at' => $e->at->toIso8601String(),
             ])->all()),
             'table' => SettingCheck::table($plan, $entered),
             'findings' => FindingView::all(SettingCheck::check($plan, $entered)),
             'readings' => ReadingView::log($job, 'set'),
         ];
+    }
+
+    /**
+     * @param  array<string, string>  $entered
+     * @return array<string, mixed>
+     */
+    private static function setting(Plan $plan, array $entered, DerivedSetting $setting): array
+    {
+        $row = $setting->toArray();
+        $choices = [];
+        foreach ((array) $row['choices'] as $choice) {
+            $choice = (array) $choice;
+            $choices[] = [...$choice, 'effects' => SettingCheck::effects($plan, $entered, $setting->key, is_string($choice['value'] ?? null) ? $choice['value'] : '')];
+        }
+
+        return [...$row, 'choices' => $choices, 'entered' => $entered[$setting->key->value] ?? null];
+    }
+
+    /** @return list<array{id: string, label: string, values: array<string, string>}> other jobs of the site with this thermostat, and what was entered there */
+    private static function sisters(Job $job, Plan $plan): array
+    {
+        $sisters = [];
+        foreach (Job::query()->with('system')->whereHas('system', static fn ($systems) => $systems->where('site_id', $job->system->site_id))->whereKeyNot($job->id)->get() as $sister) {
+            $values = $sister->house()->plan?->profile->id === $plan->profile->id ? Progress::entered($sister) : [];
+            if ($values !== []) {
+                $sisters[] = ['id' => $sister->id, 'label' => "{$sister->site}, {$sister->system->name}", 'values' => $values];
+            }
+        }
+
+        return $sisters;
     }
 }

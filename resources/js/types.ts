@@ -187,7 +187,8 @@ export interface SettingRow {
     reason: string;
     menuLabel: string;
     menuValue: string | null;
-    choices: { value: string; label: string; menu: string; ifWrong: string | null }[];
+    choices: { value: string; label: string; menu: string; ifWrong: string | null; effects: string[] }[];
+    open: { value: string; label: string; source: string }[];
     lacking: string | null;
     entered: string | null;
 }
@@ -198,7 +199,8 @@ export interface CallTableView {
 export interface SetProps extends Frame {
     thermostat: string;
     settings: SettingRow[];
-    history: { key: string; value: string; old: string | null; by: string; at: string }[];
+    sisters: { id: string; label: string; values: Record<string, string> }[];
+    history: { key: string; value: string; old: string | null; reason: string; by: string; at: string }[];
     table: CallTableView;
     findings: Finding[];
     readings: Reading[];
@@ -254,3 +256,4 @@ export interface HandoverProps extends Frame {
 export type * from './types/jobs';
 export type * from './types/survey';
 export type * from './types/plan';
+export type * from './types/figures';

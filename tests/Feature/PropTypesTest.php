@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Models\Job;
+use App\Pages\FiguresPage;
 use App\Pages\HandoverPage;
 use App\Pages\JobsPage;
 use App\Pages\PlanPage;
@@ -25,6 +26,7 @@ it('sends what the TypeScript types say', function (): void {
         'PlanProps' => [PlanPage::props($finished), PlanPage::props($waiting)],
         'SetProps' => [SetPage::props($finished, $plan)],
         'ProveProps' => [ProvePage::props($finished, $plan)],
+        'FiguresProps' => [FiguresPage::props(null), FiguresPage::props($finished)],
         'HandoverProps' => [HandoverPage::props($finished), HandoverPage::props($waiting)],
     ];
 

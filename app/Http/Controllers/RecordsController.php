@@ -75,11 +75,20 @@ final class RecordsController extends Controller
             throw ValidationException::withMessages(['value' => "{$setting->key->label()} cannot be {$value} on this thermostat. Use ".implode(', ', $choices).'.']);
         }
         $row = Append::row(SettingEntry::class, $request->id(), $job, $request->crewMember(), static fn (): array => [
-            'key' => $key, 'value' => $value, 'reason' => $setting->reason,
+            'key' => $key, 'value' => $value, 'reason' => self::settingReason($setting, $value, trim($request->string('note')->toString())),
             'old_value' => $job->settingEntries()->where('key', $key)->reorder()->orderByDesc('at')->orderByDesc('id')->value('value'),
         ]);
 
         return new JsonResponse(['id' => $row->id], 201);
+    }
+
+    /** The derived reason; for an open question the source that was followed; for another value what the installer said. */
+    private static function settingReason(DerivedSetting $setting, string $value, string $note): string
+    {
+        $followed = array_column($setting->open, 'source', 'value')[$value] ?? null;
+        $reason = $followed === null ? ($value === $setting->value ? $setting->reason : 'As it stands in the thermostat.') : "Decided for: {$followed}.";
+
+        return $note === '' ? $reason : "{$reason} {$note}";
     }
 
     public function move(RecordRequest $request): JsonResponse

@@ -20,6 +20,7 @@ final class RecordRequest extends JobRequest
             'seen' => ['sometimes', 'boolean'],
             'key' => ['sometimes', 'string', 'max:40'],
             'value' => ['sometimes', 'string', 'max:60'],
+            'note' => ['nullable', 'string', 'max:200'],
             'move' => ['sometimes', 'string', 'max:40'],
             'done' => ['sometimes', 'boolean'],
             'state' => ['sometimes', Rule::in(['live', 'isolated', 'not-proved'])],

@@ -16,7 +16,7 @@ final class Questions
     /** @return list<Question> */
     public static function all(): array
     {
-        return self::$all ??= [...self::what(), ...self::supply(), ...self::line(), ...self::plates(), ...self::oldPlate()];
+        return self::$all ??= [...self::what(), ...self::supply(), ...self::line(), ...self::plates(), ...self::oldPlate(), ...self::figures()];
     }
 
     public static function named(string $key): ?Question
@@ -129,6 +129,19 @@ final class Questions
             Question::choice('oldPower', $section, 'What did the old thermostat run on?', 'It tells whether its display can die with the batteries.', ['battery' => 'Batteries', 'common' => 'R and C', 'mechanical' => 'Nothing, mechanical']),
             Question::choice('display', $section, 'Its display now?', 'Blank on batteries: batteries first.', ['on' => 'On', 'blank' => 'Blank'], static fn (Installation $h): bool => in_array($h->facts->oldPower, ['battery', 'common'], true)),
             Question::text('history', $section, 'Who changed what, and when?', 'What worked since then? It moves the odds more than any meter.'),
+        ];
+    }
+
+    /** @return list<Question> what the Figures page keeps for a house; the survey does not ask for it */
+    private static function figures(): array
+    {
+        $number = static fn (string $key, string $text, string $unit, float $min, float $max): Question => Question::number($key, 'Figures', $text, '', $unit, $min, $max, static fn (): bool => false);
+
+        return [
+            $number('heatLoss', 'Heat loss at design', 'BTU/h', 2000, 300_000), $number('designTemp', 'Outdoor design temperature', '°F', -40, 50),
+            $number('capacity47', 'Heat pump capacity at 47 °F', 'BTU/h', 2000, 200_000), $number('capacity17', 'Heat pump capacity at 17 °F', 'BTU/h', 1000, 200_000),
+            $number('cop47', 'COP at 47 °F', '', 1, 7), $number('cop17', 'COP at 17 °F', '', 0.8, 6),
+            $number('priceElectric', 'Price of electricity', '$/kWh', 0.01, 2), $number('priceGas', 'Price of gas', '$/therm', 0.05, 20), $number('efficiency', 'Furnace efficiency', '%', 50, 99),
         ];
     }
 }

@@ -46,6 +46,53 @@ final class SettingCheck
             }
         }
 
+        return [...$findings, ...self::unused($plan, $made)];
+    }
+
+    /**
+     * What a choice changes of what the thermostat closes, in words: "Heat 1 closes G too".
+     *
+     * @param  array<string, string>  $entered
+     * @return list<string>
+     */
+    public static function effects(Plan $plan, array $entered, SettingKey $key, string $choice): array
+    {
+        if (! $key->decidesCalls()) {
+            return [];
+        }
+        $now = CallTable::made($plan->profile, Derivation::callSettings($plan, $entered), $plan->installation->archetype);
+        $then = CallTable::made($plan->profile, Derivation::callSettings($plan, [...$entered, $key->value => $choice]), $plan->installation->archetype);
+        $effects = [];
+        foreach (CallTable::needed($plan->installation->archetype)->calls() as $call) {
+            [$was, $is] = [$now->printed($call, $plan->profile), $then->printed($call, $plan->profile)];
+            if ($now->has($call) && ! $then->has($call)) {
+                $effects[] = "{$call->label()} is never called";
+            } elseif (array_diff($is, $was) !== []) {
+                $effects[] = "{$call->label()} closes ".implode(', ', array_diff($is, $was)).' too';
+            }
+            if ($then->has($call) && array_diff($was, $is) !== []) {
+                $effects[] = "{$call->label()} no longer closes ".implode(', ', array_diff($was, $is));
+            }
+        }
+
+        return $effects;
+    }
+
+    /** @return list<Finding> landed call conductors that these settings never use */
+    private static function unused(Plan $plan, CallTable $made): array
+    {
+        $used = [];
+        foreach ($made->calls() as $call) {
+            array_push($used, ...$made->printed($call, $plan->profile));
+        }
+        $findings = [];
+        foreach ($plan->landing->wall as $number => $end) {
+            $terminal = $end->terminal === null ? null : $plan->profile->terminal($end->terminal);
+            if ($terminal?->name->isCall() === true && ! in_array($terminal->printed, $used, true)) {
+                $findings[] = Finding::of('SET', Severity::Warning, "{$terminal->printed} has conductor {$number}, and no call closes it", 'With these settings nothing ever uses it.', 'Look at the settings for stages and equipment, or cap it.', ["A{$number}"]);
+            }
+        }
+
         return $findings;
     }
 

@@ -34,7 +34,7 @@ final class Values
             SettingKey::FanInHeat => $archetype->fanInHeat,
             SettingKey::OutdoorStages => $archetype->coolStages > 0 ? (string) min($archetype->coolStages, self::reaches($plan, TerminalName::Y2) ? 2 : 1) : null,
             SettingKey::Compressors => $archetype->coolStages > 1 ? ($plan->installation->answers->choice('compressors') ?? 'one') : null,
-            SettingKey::HeatStages => $archetype->heatStages > 0 ? (string) min($archetype->heatStages, self::reaches($plan, TerminalName::W2) ? 2 : 1) : null,
+            SettingKey::HeatStages => $archetype->heatStages > 0 && $archetype->system() !== 'heat-pump' ? (string) min($archetype->heatStages, self::reaches($plan, TerminalName::W2) ? 2 : 1) : null,
             SettingKey::ReversingValve => $pump?->valve,
             SettingKey::AuxiliaryStages => $pump !== null && $archetype->system() === 'heat-pump' ? (string) min($pump->auxiliaryStages, self::reaches($plan, TerminalName::W2) ? 2 : 1) : null,
             SettingKey::AuxiliaryWithCompressor => $pump === null || ! $heats ? null : ($archetype->system() === 'dual-fuel' ? 'no' : 'yes'),

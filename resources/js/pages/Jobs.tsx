@@ -91,6 +91,9 @@ export default function Jobs() {
                         </p>
                     </div>
                     <div className="flex gap-2.5">
+                        <Link className="link px-2" href="/figures">
+                            Figures
+                        </Link>
                         <button className="btn btn--quiet" onClick={() => setImporting([])}>
                             <Glyph name="bring" /> Import
                         </button>

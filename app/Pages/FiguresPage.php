@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pages;
+
+use App\Models\Job;
+use App\Support\Progress;
+use Unionbit\Core\Figures\Figure;
+use Unionbit\Core\Figures\Figures;
+use Unionbit\Core\Figures\Input;
+use Unionbit\Core\Figures\OverflowPlacement;
+use Unionbit\Core\Planning\Plan;
+
+/** Every figure with its inputs filled in, and what it comes to where they are whole. */
+final class FiguresPage
+{
+    /** @return array<string, mixed> */
+    public static function props(?Job $job): array
+    {
+        $plan = $job?->house()->plan;
+
+        return [
+            ...($job === null ? ['job' => null] : JobFrame::props($job, $job->house()->circuit(), Progress::of($job))),
+            'house' => $plan === null ? null : "{$plan->installation->archetype->title} · {$plan->profile->title}",
+            'figures' => array_map(static fn (Figure $f): array => self::figure($f, $plan), Figures::all()),
+            'overflow' => $plan === null || $plan->installation->archetype->coolStages === 0 ? [] : OverflowPlacement::ways($plan),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function figure(Figure $figure, ?Plan $plan): array
+    {
+        $values = Figures::values($figure, [], $plan);
+
+        return [
+            'key' => $figure->key(), 'title' => $figure->title(), 'about' => $figure->about(), 'inputs' => array_map(static fn (Input $i): array => $i->toArray(), $figure->inputs($plan)),
+            'result' => $values === null ? null : $figure->compute($values, $plan)->toArray(),
+        ];
+    }
+}

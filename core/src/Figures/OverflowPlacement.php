@@ -1,0 +1,155 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Figures;
+
+use Unionbit\Core\Circuit\Circuit;
+use Unionbit\Core\Circuit\Edit\Opened;
+use Unionbit\Core\Circuit\OperatingPoint;
+use Unionbit\Core\Job\Installation;
+use Unionbit\Core\Job\SafetyDevice;
+use Unionbit\Core\Planning\Changes;
+use Unionbit\Core\Planning\Plan;
+use Unionbit\Core\Planning\Simulation;
+use Unionbit\Core\Terminal\Place;
+use Unionbit\Core\Terminal\TerminalName;
+use Unionbit\Core\Thermostat\PowerKind;
+
+/** Where an overflow switch goes: each way wired into the circuit of this house, opened, and asked what stops and what goes on. */
+final class OverflowPlacement
+{
+    /** @return list<array{key: string, title: string, breaks: list<string>, relay: bool, parts: list<string>, stops: list<string>, goesOn: list<string>, powered: bool, emergency: ?bool, coolingStops: bool, heatingGoesOn: bool, fits: bool, best: bool, why: string}> */
+    public static function ways(Plan $plan): array
+    {
+        $rows = array_map(static fn (SafetyDevice $device): array => self::row($plan, $device), self::devices($plan->installation));
+        $best = self::best($plan, $rows);
+
+        return array_map(static fn (array $row): array => [...$row, 'best' => $row['key'] === $best['key'], 'why' => $row['key'] === $best['key'] ? $best['why'] : self::against($row)], $rows);
+    }
+
+    /** @return list<SafetyDevice> one float switch, in every way that this board allows */
+    private static function devices(Installation $house): array
+    {
+        $screw = static fn (TerminalName ...$names): ?string => array_values(array_filter(array_map(static fn (TerminalName $n): ?string => $house->archetype->terminalNamed(Place::Indoor, $n)?->printed, $names)))[0] ?? null;
+        [$r, $y, $y2, $w] = [$screw(TerminalName::R, TerminalName::Rc), $screw(TerminalName::Y1), $screw(TerminalName::Y2), $screw(TerminalName::W1, TerminalName::Aux)];
+        $ways = [];
+        foreach ([[$r], [$y], [$w]] as $breaks) {
+            if ($breaks[0] !== null) {
+                $ways[] = [$breaks, false];
+            }
+        }
+        if ($y !== null && $y2 !== null) {
+            $ways[] = [[$y, $y2], true];
+        }
+        if ($y !== null && $w !== null) {
+            $ways[] = [[$y, $w], true];
+        }
+
+        return array_map(static fn (array $way): SafetyDevice => new SafetyDevice('float', 'float switch', $way[0], $way[1]), $ways);
+    }
+
+    /** @return array{key: string, title: string, breaks: list<string>, relay: bool, parts: list<string>, stops: list<string>, goesOn: list<string>, powered: bool, emergency: ?bool, coolingStops: bool, heatingGoesOn: bool, fits: bool} */
+    private static function row(Plan $plan, SafetyDevice $device): array
+    {
+        $changed = new Plan((new Changes(null, [$device]))->applied($plan->installation), $plan->profile, $plan->landing);
+        $circuit = $changed->circuit();
+        $opened = array_map(static fn (string $id): Opened => new Opened($id), $device->relay || count($device->breaks) === 1 ? [$device->id] : array_map(static fn (string $b): string => "{$device->id}.{$b}", $device->breaks));
+        $fits = isset($circuit->netlist(Simulation::setups($changed)['idle'])->elements[$device->id]);
+        $stops = $goesOn = [];
+        $powered = true;
+        $cooling = $heating = false;
+        $emergency = null;
+        foreach ($fits ? Simulation::setups($changed) : [] as $call => $setup) {
+            $dry = $circuit->operate($setup);
+            $wet = $circuit->operate($setup->with(...$opened));
+            $powered = $powered && ($wet->thermostatUp && ! self::starves($changed, $circuit, $wet));
+            $was = self::running($changed, $dry);
+            $is = self::running($changed, $wet);
+            if ($call === 'idle') {
+                continue;
+            }
+            $name = ucfirst(str_replace('-', ' ', $call));
+            foreach (array_diff($was, $is) as $load) {
+                $stops[] = "{$name}: {$load}";
+            }
+            foreach (array_intersect($was, $is) as $load) {
+                $goesOn[] = "{$name}: {$load}";
+            }
+            $compressor = self::observed($changed, $wet, 'outdoor-unit');
+            $cooling = $cooling || str_starts_with($call, 'cool') && $compressor;
+            $heating = $heating || ! str_starts_with($call, 'cool') && $call !== 'fan' && $is !== [] && count($is) === count($was);
+            $emergency = $call === 'emergency' ? array_diff($was, $is) === [] : $emergency;
+        }
+
+        return [
+            'key' => implode('+', $device->breaks).($device->relay ? ' relay' : ''), 'title' => 'In '.implode(' and ', $device->breaks).($device->relay ? ', by a relay' : ''), 'breaks' => $device->breaks, 'relay' => $device->relay,
+            'parts' => $device->relay ? ['relay, 24 V coil, '.count($device->breaks).' contacts'] : [], 'stops' => $stops, 'goesOn' => $goesOn, 'powered' => $powered, 'emergency' => $emergency,
+            'coolingStops' => ! $cooling, 'heatingGoesOn' => $heating, 'fits' => $fits,
+        ];
+    }
+
+    /** A thermostat that charges through a load loses that charge where the switch breaks its way. */
+    private static function starves(Plan $plan, Circuit $circuit, OperatingPoint $wet): bool
+    {
+        $own = $wet->netlist->elements['thermostat.electronics'] ?? null;
+
+        return $plan->profile->power === PowerKind::Shared && $own !== null && $wet->pulledIn() === [] && $wet->phasors->magnitude($own->a, $own->b) < Circuit::BLANK_VOLTS;
+    }
+
+    /** @return list<string> labels of what is seen or heard running */
+    private static function running(Plan $plan, OperatingPoint $point): array
+    {
+        $labels = [];
+        foreach ($plan->installation->archetype->loads as $load) {
+            if ($load->observable !== null && in_array($load->id, $point->pulledIn(), true)) {
+                $labels[] = $load->label;
+            }
+        }
+
+        return $labels;
+    }
+
+    private static function observed(Plan $plan, OperatingPoint $point, string $observable): bool
+    {
+        return array_filter($plan->installation->archetype->loads, static fn ($l): bool => $l->observable === $observable && in_array($l->id, $point->pulledIn(), true)) !== [];
+    }
+
+    /**
+     * The default of the trade, among the ways that do their work here.
+     *
+     * @param  list<array<string, mixed>>  $rows
+     * @return array{key: string, why: string}
+     */
+    private static function best(Plan $plan, array $rows): array
+    {
+        $archetype = $plan->installation->archetype;
+        $good = array_values(array_filter($rows, static fn (array $r): bool => $r['fits'] === true && $r['coolingStops'] === true && ($r['powered'] === true || $plan->profile->power === PowerKind::Shared)));
+        $has = static fn (string $part, bool $relay): array => array_values(array_filter($good, static fn (array $r): bool => $r['relay'] === $relay && in_array($part, (array) $r['breaks'], true)));
+        $y = $archetype->terminalNamed(Place::Indoor, TerminalName::Y1)->printed ?? 'Y';
+        $w = $archetype->terminalNamed(Place::Indoor, TerminalName::W1)->printed ?? 'W';
+        $several = array_values(array_filter($has($y, true), static fn (array $r): bool => ! in_array($w, (array) $r['breaks'], true)));
+        [$row, $why] = match (true) {
+            $archetype->coolStages > 1 && $several !== [] => [$several[0], 'two stages outdoors: with Y1 alone broken the second would still make water'],
+            $has($y, false) !== [] => [$has($y, false)[0], $archetype->reverses ? 'a heat pump: R would take emergency heat away' : ($plan->profile->power === PowerKind::Battery ? 'heat goes on the same day; on batteries R would do as well' : 'the thermostat keeps its power, and heat goes on')],
+            default => [$good[0] ?? null, 'the only way here that stops the water and keeps the thermostat'],
+        };
+
+        $charge = $plan->profile->power === PowerKind::Shared && is_array($row) && $row['powered'] !== true ? '; it loses its charge while the pan is wet, as it charges through that conductor' : '';
+
+        return ['key' => is_array($row) && is_string($row['key']) ? $row['key'] : '', 'why' => $why.$charge];
+    }
+
+    /** @param  array<string, mixed>  $row */
+    private static function against(array $row): string
+    {
+        return match (true) {
+            $row['fits'] !== true => 'no conductor goes through it here',
+            $row['coolingStops'] !== true => 'cooling goes on making water',
+            $row['powered'] !== true => 'the thermostat goes blank or loses its charge',
+            $row['emergency'] === false => 'it takes emergency heat away',
+            $row['heatingGoesOn'] !== true => 'heat stops as well',
+            default => $row['relay'] === true ? 'works; it needs a relay' : 'works as well',
+        };
+    }
+}

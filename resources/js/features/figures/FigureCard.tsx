@@ -1,0 +1,108 @@
+import { useEffect, useRef, useState } from 'react';
+import { post } from '@/lib/api';
+import { rounded, shown, typed, unitOf } from '@/lib/units';
+import type { FigureResult, FigureView } from '@/types';
+import { Bad } from '@/ui/State';
+import { Plot } from './Plot';
+
+const tones: Record<string, string> = { verd: 'border-verd bg-verd-wash', caution: 'border-caution bg-caution-wash', fault: 'border-fault bg-fault-wash', muted: 'border-rule bg-panel' };
+
+/** One figure: its inputs with their sources, what it comes to with each formula, and the verdict. Computed as it is typed. */
+export function FigureCard({ figure, url, isMetric, onKeep }: { figure: FigureView; url: string; isMetric: boolean; onKeep?: (key: string, value: number) => void }) {
+    const [given, setGiven] = useState<Record<string, string>>({});
+    const [result, setResult] = useState<FigureResult | null>(figure.result);
+    const [bad, setBad] = useState<Record<string, string>>({});
+    const first = useRef(true);
+
+    useEffect(() => {
+        if (first.current) {
+            first.current = false;
+            return;
+        }
+        let current = true;
+        const timer = setTimeout(async () => {
+            const values = Object.fromEntries(
+                Object.entries(given).map(([key, text]) => {
+                    const input = figure.inputs.find((candidate) => candidate.key === key);
+                    const number = Number(text.replace(',', '.'));
+                    return [key, text.trim() === '' ? null : Number.isFinite(number) ? typed(number, input?.unit ?? '', isMetric) : text];
+                }),
+            );
+            const answer = await post<{ result: FigureResult | null }>(`${url}/${figure.key}`, { values });
+            if (!current) return;
+            setBad(answer.kind === 'invalid' ? answer.errors : {});
+            if (answer.kind === 'ok') setResult(answer.data.result);
+        }, 200);
+        return () => {
+            current = false;
+            clearTimeout(timer);
+        };
+    }, [given, figure, url, isMetric]);
+
+    return (
+        <section aria-label={figure.title} id={figure.key} className="border-b-2 border-ink px-5 py-4" data-figure={figure.key}>
+            <h2 className="h-sec">{figure.title}</h2>
+            <p className="text-[14px] text-muted">{figure.about}</p>
+            <div className="mt-2 grid gap-x-8 gap-y-3 lg:grid-cols-[minmax(0,340px)_minmax(0,1fr)]">
+                <div>
+                    {figure.inputs.map((input) => {
+                        const value = given[input.key] ?? (input.value === null ? '' : plain(shown(input.value, input.unit, isMetric)));
+                        return (
+                            <div key={input.key} className="border-b border-hair py-1">
+                                <label className="flex min-h-11 items-center justify-between gap-3">
+                                    <span className="text-[15px] leading-[18px]">
+                                        {input.label}
+                                        <span className="block text-[13px] leading-4 text-muted">{given[input.key] === undefined ? input.source : 'as typed'}</span>
+                                    </span>
+                                    <span className="flex items-center gap-1.5">
+                                        <input
+                                            className="mono h-11 w-24 border-b-2 border-rule bg-bone px-1 text-right text-[17px]"
+                                            inputMode="decimal"
+                                            autoComplete="off"
+                                            value={value}
+                                            aria-invalid={!!bad[input.key]}
+                                            onChange={(event) => setGiven({ ...given, [input.key]: event.target.value })}
+                                            onBlur={() => {
+                                                const number = Number((given[input.key] ?? '').replace(',', '.'));
+                                                if (onKeep && given[input.key] !== undefined && given[input.key] !== '' && Number.isFinite(number)) onKeep(input.key, typed(number, input.unit, isMetric));
+                                            }}
+                                        />
+                                        <span className="w-14 text-[13px] text-muted">{unitOf(input.unit, isMetric)}</span>
+                                    </span>
+                                </label>
+                                <Bad>{bad[input.key]}</Bad>
+                            </div>
+                        );
+                    })}
+                </div>
+                <div>
+                    {result === null ? (
+                        <p className="text-muted">Enter what is missing; it is computed as you type.</p>
+                    ) : (
+                        <>
+                            <p className={`border-l-[6px] px-3 py-2 text-[16px] leading-[21px] ${tones[result.tone] ?? tones.muted}`} data-tone={result.tone}>
+                                {result.verdict}
+                            </p>
+                            {result.plot && <Plot plot={result.plot} isMetric={isMetric} />}
+                            <table className="mt-2 text-[14px]">
+                                <tbody>
+                                    {result.lines.map((line, index) => (
+                                        <tr key={index} className="border-b border-hair align-top">
+                                            <th className="py-1 pr-3 text-left font-normal leading-[18px]">
+                                                {line.label}
+                                                <span className="block text-[13px] text-muted">{line.formula}</span>
+                                            </th>
+                                            <td className="mono whitespace-nowrap py-1 text-right">{line.value === null ? 'none' : `${rounded(shown(line.value, line.unit, isMetric))} ${unitOf(line.unit, isMetric)}`}</td>
+                                        </tr>
+                                    ))}
+                                </tbody>
+                            </table>
+                        </>
+                    )}
+                </div>
+            </div>
+        </section>
+    );
+}
+
+const plain = (value: number) => String(Number(value.toFixed(Math.abs(value) >= 100 ? 0 : 2)));

@@ -1,0 +1,85 @@
+import { Head, Link, usePage } from '@inertiajs/react';
+import { useState } from 'react';
+import { FigureCard } from '@/features/figures/FigureCard';
+import { Overflow } from '@/features/figures/Overflow';
+import { useEdits } from '@/lib/edits';
+import { Mark, Shell, Tools } from '@/shell/Shell';
+import type { FiguresProps } from '@/types';
+
+/** Calculations for the job in hand, or without one. */
+export default function Figures() {
+    const { job } = usePage<FiguresProps>().props;
+    if (job !== null) {
+        return (
+            <Shell stage="set" title="Figures" start={['indoor.R', 'indoor.C']} dock={null}>
+                <OfHouse jobId={job.id} version={job.version} closed={job.handedOverAt !== null} />
+            </Shell>
+        );
+    }
+    return (
+        <div className="shell shell--wide">
+            <Head title="Figures" />
+            <header className="bar">
+                <Mark />
+                <div className="bar__job">
+                    <b>Figures</b>
+                    <span>without a house</span>
+                </div>
+                <Tools />
+            </header>
+            <main className="main">
+                <Body url="/figures" />
+            </main>
+        </div>
+    );
+}
+
+/** What is entered for load, capacity and prices stays with the house. */
+function OfHouse({ jobId, version, closed }: { jobId: string; version: number; closed: boolean }) {
+    const edits = useEdits(`/jobs/${jobId}/survey-edits`, version);
+    return <Body url={`/jobs/${jobId}/figures`} back={`/jobs/${jobId}/set`} onKeep={closed ? undefined : (key, value) => void edits.send('answer', { key, value })} />;
+}
+
+function Body({ url, back, onKeep }: { url: string; back?: string; onKeep?: ((key: string, value: number) => void) | undefined }) {
+    const { figures, overflow, house } = usePage<FiguresProps>().props;
+    const [isMetric, setMetric] = useState(() => localStorage.getItem('units') === 'metric');
+    const units = (metric: boolean) => {
+        localStorage.setItem('units', metric ? 'metric' : 'us');
+        setMetric(metric);
+    };
+    return (
+        <>
+            <div className="head">
+                <div>
+                    <h1 className="h-step">Figures</h1>
+                    <p>{house ?? 'General engineering practice; the plate and the maker win.'}</p>
+                </div>
+                <div className="flex items-center gap-4">
+                    {back && (
+                        <Link className="link" href={back}>
+                            Back to Set
+                        </Link>
+                    )}
+                    <div role="radiogroup" aria-label="Units" className="flex">
+                        {[false, true].map((metric) => (
+                            <button key={String(metric)} type="button" role="radio" aria-checked={isMetric === metric} className="chip" onClick={() => units(metric)}>
+                                {metric ? 'Metric' : 'US'}
+                            </button>
+                        ))}
+                    </div>
+                </div>
+            </div>
+            <nav aria-label="Figures" className="flex flex-none gap-1.5 overflow-x-auto border-b border-hair px-5 pb-2">
+                {[...figures.map((figure) => [figure.key, figure.title]), ...(overflow.length > 0 ? [['overflow', 'Overflow switch']] : [])].map(([key, title]) => (
+                    <a key={key} href={`#${key}`} className="chip">
+                        {title}
+                    </a>
+                ))}
+            </nav>
+            {figures.map((figure) => (
+                <FigureCard key={`${figure.key}-${isMetric}`} figure={figure} url={url} isMetric={isMetric} {...(onKeep && figure.key === 'balance' ? { onKeep } : {})} />
+            ))}
+            <Overflow ways={overflow} />
+        </>
+    );
+}

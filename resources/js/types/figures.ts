@@ -1,0 +1,54 @@
+import type { Frame, Shared } from '../types';
+
+// Figures: calculations with their inputs, formulas and verdicts, in US units.
+
+export interface FigureInput {
+    key: string;
+    label: string;
+    unit: string;
+    value: number | null;
+    source: string;
+    min: number;
+    max: number;
+    optional: boolean;
+}
+export interface FigureResult {
+    lines: { label: string; value: number | null; unit: string; formula: string }[];
+    tone: string;
+    verdict: string;
+    plot: { x: string; y: string; series: { name: string; points: number[][] }[]; marks: { x: number; name: string }[] } | null;
+}
+export interface FigureView {
+    key: string;
+    title: string;
+    about: string;
+    inputs: FigureInput[];
+    result: FigureResult | null;
+}
+export interface OverflowWay {
+    key: string;
+    title: string;
+    breaks: string[];
+    relay: boolean;
+    parts: string[];
+    stops: string[];
+    goesOn: string[];
+    powered: boolean;
+    emergency: boolean | null;
+    coolingStops: boolean;
+    heatingGoesOn: boolean;
+    fits: boolean;
+    best: boolean;
+    why: string;
+}
+/** Of a house, with its frame; or without one. */
+export interface FiguresProps extends Shared {
+    job: Frame['job'] | null;
+    power?: Frame['power'];
+    tape?: Frame['tape'];
+    restore?: Frame['restore'];
+    points?: Frame['points'];
+    house: string | null;
+    figures: FigureView[];
+    overflow: OverflowWay[];
+}
