@@ -92,7 +92,7 @@ final class Circuit
             $elements = array_map(static fn (Element $e): Element => $e->emf === 0.0 ? $e : new Element($e->id, $e->kind, $e->a, $e->b, $e->label, $e->subject, $e->ohms, $e->reactance, $e->dcOhms), $elements);
         }
         $netlist = new Netlist($elements, $netlist->points);
-        if ($setup->power || $this->profile->power === PowerKind::Battery) {
+        if ($setup->power || in_array($this->profile->power, [PowerKind::Battery, PowerKind::CommonOrBattery], true)) {
             $netlist = $netlist->withAll($this->switches($netlist, $setup, true));
         }
 
@@ -190,7 +190,9 @@ final class Circuit
         $in = [];
         foreach ($this->installation->loads() as $load) {
             $limit = isset($state->in[$load->id]) ? self::DROP_OUT_VOLTS : self::PULL_IN_VOLTS;
-            if ($load->kind->hasState() && ! isset($state->heldOut[$load->id]) && $point->loadVolts[$load->id] >= $limit) {
+            // An open coil has its voltage and does nothing with it.
+            $whole = ! $point->netlist->element($load->id)->isOpen();
+            if ($load->kind->hasState() && $whole && ! isset($state->heldOut[$load->id]) && $point->loadVolts[$load->id] >= $limit) {
                 $in[$load->id] = true;
             }
         }

@@ -44,10 +44,16 @@ final readonly class Setup
         return new self(false, [], false, [], [], []);
     }
 
+    /** Power off, and a thermostat on batteries asked for a call: its switches close with nothing behind them. */
+    public function asked(string ...$closed): self
+    {
+        return new self($this->power, array_values($closed), $this->faceOff, $this->jumpers, $this->lifted, $this->edits, $this->modes, $this->slowFuse);
+    }
+
     /** The same jumpers, lifted ends and face as another set-up, with this one's power. */
     public function sameHands(self $other): self
     {
-        return new self($this->power, $this->power ? $other->closed : [], $other->faceOff, $other->jumpers, $other->lifted, $other->edits, $other->modes, $other->slowFuse);
+        return new self($this->power, $this->power || ! $other->power ? $other->closed : [], $other->faceOff, $other->jumpers, $other->lifted, $other->edits, $other->modes, $other->slowFuse);
     }
 
     public function faceOff(): self

@@ -8,12 +8,16 @@ namespace Unionbit\Core\Proving;
 enum Method: string
 {
     case Jumper = 'jumper';
+    case BoardJumper = 'board-jumper';
+    case Continuity = 'continuity';
     case Voltage = 'voltage';
 
     public function label(): string
     {
         return match ($this) {
             self::Jumper => 'By jumper',
+            self::BoardJumper => 'At the board',
+            self::Continuity => 'By continuity',
             self::Voltage => 'By voltage',
         };
     }
@@ -23,7 +27,15 @@ enum Method: string
     {
         return match ($this) {
             self::Jumper => 'Works by jumper: cable, board and load are good. It says nothing of the thermostat or its settings.',
+            self::BoardJumper => 'Works at the board: board and load are good. With the wall jumper failing, cable or its ends are not; with the field cable still landed it could not tell them apart.',
+            self::Continuity => 'The thermostat closes what it must and nothing else. It says nothing of cable, board or load.',
             self::Voltage => 'The thermostat makes the call itself: switch, cable, board and load at once.',
         };
+    }
+
+    /** A proof that every call needs; the others say where to look when one of these fails. */
+    public function isMain(): bool
+    {
+        return $this === self::Jumper || $this === self::Voltage;
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Proving;
 
+use Unionbit\Core\Circuit\MeterMode;
+
 /** A pair of points that a step asks for. */
 final readonly class Probe
 {
@@ -12,6 +14,7 @@ final readonly class Probe
         public string $a,
         public string $b,
         public string $shows,
+        public MeterMode $mode = MeterMode::Volts,
     ) {
     }
 

@@ -18,6 +18,7 @@ final readonly class Step
      * @param  list<Probe>  $probes
      * @param  list<Sign>  $signs
      * @param  list<string>  $restore  temporary things that the step leaves, to be undone
+     * @param  bool  $staysDead  measured with the power off from beginning to end
      */
     public function __construct(
         public CallName $call,
@@ -32,6 +33,7 @@ final readonly class Step
         public array $probes,
         public array $signs,
         public array $restore,
+        public bool $staysDead = false,
     ) {
     }
 

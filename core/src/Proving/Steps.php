@@ -30,8 +30,12 @@ final readonly class Steps
     public function all(): array
     {
         $steps = [];
+        $elsewhere = new OtherSteps($this->plan);
         foreach ($this->calls() as $call) {
-            $steps[] = $this->step($call, Method::Jumper);
+            $signs = $this->signs($this->loadsOf($call));
+            $steps[] = $this->plan->profile->outputs === Place::Wall ? $this->step($call, Method::Jumper) : null;
+            $steps[] = $elsewhere->atBoard($call, $this->wait($call, Method::Jumper), $signs);
+            $steps[] = $elsewhere->continuity($call);
             $steps[] = $this->step($call, Method::Voltage);
         }
 
@@ -69,7 +73,7 @@ final readonly class Steps
             return null;
         }
         $jumper = $method === Method::Jumper;
-        $loads = array_values(array_filter(array_map($this->plan->installation->archetype->load(...), $this->plan->installation->archetype->needs[$call->value] ?? [])));
+        $loads = $this->loadsOf($call);
         $letters = implode(', ', $closes);
         $inFace = $this->plan->profile->switchesInFace;
         $do = $jumper
@@ -87,9 +91,18 @@ final readonly class Steps
         );
     }
 
+    /** @return list<Load> */
+    private function loadsOf(CallName $call): array
+    {
+        return array_values(array_filter(array_map($this->plan->installation->archetype->load(...), $this->plan->installation->archetype->needs[$call->value] ?? [])));
+    }
+
     /** @param  list<PlateTerminal>  $terminals */
     private function hotScrew(array $terminals): ?string
     {
+        if ($this->plan->profile->outputs === Place::Module) {
+            return $this->plan->profile->mainHot()?->printed;
+        }
         $landed = [];
         foreach ($this->plan->landing->wall as $end) {
             $name = $end->terminal === null ? null : $this->plan->profile->terminal($end->terminal)?->name;
@@ -162,7 +175,7 @@ final readonly class Steps
         $main = $terminals[0];
         $archetype = $this->plan->installation->archetype;
         $common = $this->plan->profile->named(TerminalName::C);
-        $atWall = $common !== null && $this->plan->landing->on($common->printed) !== [];
+        $atWall = $common !== null && ($this->plan->profile->outputs === Place::Module || $this->plan->landing->on($common->printed) !== []);
         $board = $this->boardTerminal($main);
         $return = $board === null ? null : $this->returnOf($board);
         $outdoor = $board === null ? null : $archetype->terminalNamed(Place::Outdoor, $board->name);

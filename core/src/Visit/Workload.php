@@ -99,7 +99,7 @@ final readonly class Workload
     private static function proofs(Installation $house, ?Plan $plan, array $proved): array
     {
         if ($plan !== null) {
-            $left = array_values(array_filter((new Steps($plan))->all(), static fn (Step $s): bool => ! in_array($s->key(), $proved, true)));
+            $left = array_values(array_filter((new Steps($plan))->all(), static fn (Step $s): bool => $s->method->isMain() && ! in_array($s->key(), $proved, true)));
             $wait = (int) ceil(array_sum(array_map(static fn (Step $s): int => $s->wait->seconds, $left)) / 60);
 
             return $left === [] ? [] : [new Task(count($left).' proofs', count($left) * self::STEP, $wait)];

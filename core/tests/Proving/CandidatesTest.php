@@ -67,7 +67,7 @@ it('passes every healthy reading within its tolerances, on every kind of equipme
 
 it('sets every step up so that its needed loads pull in, lifted or with the face off', function (string $archetype, string $profile): void {
     $plan = House::example($archetype, $profile);
-    foreach ((new Steps($plan))->all() as $step) {
+    foreach (array_filter((new Steps($plan))->all(), static fn ($s): bool => ! $s->staysDead) as $step) {
         $missing = array_diff($plan->installation->archetype->needs[$step->call->value], $plan->circuit()->operate($step->setup)->pulledIn());
         expect(array_values($missing))->toBe([], $step->key());
     }

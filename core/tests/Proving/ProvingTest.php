@@ -5,8 +5,13 @@ declare(strict_types=1);
 use Unionbit\Core\Circuit\Meter;
 use Unionbit\Core\Circuit\MeterMode;
 use Unionbit\Core\Circuit\Setup;
+use Unionbit\Core\Fault\FaultedCall;
+use Unionbit\Core\Fault\Observables;
 use Unionbit\Core\Proving\Judge;
+use Unionbit\Core\Proving\Method;
+use Unionbit\Core\Proving\OtherSteps;
 use Unionbit\Core\Proving\Outcome;
+use Unionbit\Core\Proving\Pattern;
 use Unionbit\Core\Proving\Step;
 use Unionbit\Core\Proving\Steps;
 use Unionbit\Core\Proving\Verdict;
@@ -23,14 +28,14 @@ function judged(string $step, string $a, string $b, ?float $value, int $left = 0
 
 it('has each call by jumper and by voltage, fan first', function (): void {
     expect(array_map(static fn (Step $s): string => $s->key(), (new Steps(House::plan()))->all()))
-        ->toBe(['fan.jumper', 'fan.voltage', 'cool-1.jumper', 'cool-1.voltage', 'heat-1.jumper', 'heat-1.voltage']);
+        ->toBe(['fan.jumper', 'fan.board-jumper', 'fan.voltage', 'cool-1.jumper', 'cool-1.board-jumper', 'cool-1.voltage', 'heat-1.jumper', 'heat-1.board-jumper', 'heat-1.voltage']);
 });
 
 it('sets the call up so that its loads pull in', function (string $profile): void {
     $plan = House::plan($profile);
-    foreach ((new Steps($plan))->all() as $step) {
+    foreach (array_filter((new Steps($plan))->all(), static fn (Step $s): bool => ! $s->staysDead) as $step) {
         expect($plan->circuit()->operate($step->setup)->pulledIn())->toEqualCanonicalizing($plan->installation->archetype->needs[$step->call->value], $step->key());
-        expect($step->setUpIsolated)->toBe($step->method->value === 'jumper')->and($step->restore === [])->toBe($step->method->value !== 'jumper');
+        expect($step->setUpIsolated)->toBe($step->method !== Method::Voltage)->and($step->restore === [])->toBe($step->method === Method::Voltage);
     }
 })->with([House::C_POWERED, House::BATTERY]);
 
@@ -114,4 +119,75 @@ it('waits for what really delays', function (string $archetype, string $step, in
     'emergency: the sequencer' => ['heat-pump-o-1c-1aux', 'emergency.voltage', 30, 'sequencer', []],
     'furnace behind a heat pump: ignition' => ['dual-fuel-o-1c-1h', 'furnace-1.voltage', 60, 'Ignition', ['gas-valve']],
     'zone valve' => ['boiler-zone-valve-1c', 'heat-1.voltage', 60, 'end switch', ['boiler-relay']],
+]);
+
+it('repeats the jumper at the board with the field cable off, each family on its own hot', function (string $archetype, string $call, string $hot, array $closes, array $runs): void {
+    $plan = House::example($archetype);
+    $step = (new Steps($plan))->find("{$call}.board-jumper") ?? throw new LogicException('no step');
+    $point = $plan->circuit()->operate($step->setup);
+
+    expect($step->hot)->toBe($hot)->and($step->closes)->toBe($closes)->and(array_values(array_intersect($point->pulledIn(), $plan->installation->archetype->needs[$call])))->toEqualCanonicalizing($runs)
+        ->and(implode(' ', $step->restore))->toContain('Thermostat cable back on the board')->and($point->notes)->toBe([]);
+})->with([
+    'cooling' => ['furnace-gas-1h-1c', 'cool-1', 'R', ['Y', 'G'], ['contactor', 'blower-relay']],
+    'electric heat always with G' => ['air-handler-electric-1h-1c', 'heat-1', 'R', ['W', 'G'], ['sequencer-1', 'blower-relay']],
+    'two transformers, heating' => ['boiler-zone-valve-1c', 'heat-1', 'RH', ['W'], ['zone-valve', 'boiler-relay']],
+    'two transformers, cooling' => ['boiler-zone-valve-1c', 'cool-1', 'R', ['Y', 'G'], ['contactor', 'blower-relay']],
+    'emergency' => ['heat-pump-o-2c-1aux', 'emergency', 'R', ['W', 'G'], ['sequencer-1', 'blower-relay']],
+]);
+
+it('proves a thermostat on batteries by continuity, and says why another cannot', function (): void {
+    $plan = House::plan(House::BATTERY);
+    $step = (new Steps($plan))->find('cool-1.continuity') ?? throw new LogicException('no step');
+    $meter = new Meter($plan->circuit());
+    $shows = array_combine(array_map(static fn ($p): string => $p->b, $step->probes), array_map(static fn ($p) => $meter->read($p->mode, $step->setup, $p->a, $p->b), $step->probes));
+
+    expect($step->staysDead)->toBeTrue()->and($shows['wall.Y']->nominal)->toBeLessThan(2.0)->and($shows['wall.G']->nominal)->toBeLessThan(2.0)->and($shows['wall.W']->overLimit)->toBeTrue()
+        ->and((new Steps(House::plan()))->find('cool-1.continuity'))->toBeNull()->and((new OtherSteps(House::plan()))->whyNoContinuity())->toContain('lives on 24 V');
+});
+
+it('reads a winding through a conductor that was left on while proving by continuity', function (): void {
+    $plan = House::plan(House::BATTERY);
+    $setup = Setup::isolated()->asked()->lifting('A2.near', 'A4.near', 'A5.near');
+    $seen = (new Meter($plan->circuit()))->read(MeterMode::Ohms, $setup, 'wall.Rc', 'wall.Y');
+
+    expect($seen->nominal)->toBeGreaterThan(13.0)->toBeLessThan(18.0);
+});
+
+it('gives a radio pair its proofs at the equipment', function (): void {
+    $steps = (new Steps(House::example('furnace-gas-1h-1c', 'radio-pair-receiver')));
+
+    expect($steps->find('heat-1.jumper'))->toBeNull()->and($steps->find('heat-1.board-jumper'))->not->toBeNull()->and($steps->find('heat-1.voltage')?->hot)->toBe('R')
+        ->and((new OtherSteps(House::example('furnace-gas-1h-1c', 'radio-pair-receiver')))->whyNoContinuity())->toBe('Its switches stand at the equipment.');
+});
+
+it('names the fault that gives exactly the pattern seen', function (string $fault, string $archetype): void {
+    $plan = House::example($archetype);
+    $circuit = $plan->circuit();
+    $seeded = House::fault($plan, $fault);
+    $seen = [];
+    foreach ((new Steps($plan))->all() as $step) {
+        if ($step->method !== Method::Voltage) {
+            continue;
+        }
+        $point = $circuit->operate(FaultedCall::setup($circuit, $step->call, $seeded));
+        $runs = Observables::of($circuit, $point, $seeded);
+        $signs = $volts = [];
+        foreach ($step->signs as $sign) {
+            $signs[$sign->key] = $runs[$sign->key] ?? false;
+        }
+        foreach ($step->probes as $probe) {
+            $volts[] = ['a' => $probe->a, 'b' => $probe->b, 'value' => $point->phasors->magnitude($probe->a, $probe->b) + 0.4];
+        }
+        $seen[] = ['call' => $step->call, 'signs' => $signs, 'volts' => $volts];
+    }
+    $found = array_column((new Pattern($circuit, House::faults()))->explain($seen), 'id');
+
+    expect($found)->toContain($fault)->and(count($found))->toBeLessThan(20);
+})->with([
+    'open conductor' => ['conductor-open:A3.h1', 'furnace-gas-1h-1c'],
+    'thermostat switch' => ['switch-open:switch.Y1', 'furnace-gas-1h-1c'],
+    'open contactor' => ['contactor-open:contactor', 'furnace-gas-1h-1c'],
+    'open valve coil' => ['valve-coil-open:valve', 'heat-pump-o-1c-1aux'],
+    'open strip conductor' => ['conductor-open:A6.h1', 'heat-pump-o-1c-1aux'],
 ]);

@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Proving;
+
+use Unionbit\Core\Call\CallName;
+use Unionbit\Core\Circuit\Circuit;
+use Unionbit\Core\Fault\FaultCatalogue;
+use Unionbit\Core\Fault\FaultedCall;
+use Unionbit\Core\Fault\Observables;
+
+/**
+ * What a set of passes and fails over the calls points to: every single fault of the catalogue is put into the circuit
+ * and asked, call by call, for the same voltages and the same loads. Those that give exactly this pattern are named.
+ */
+final readonly class Pattern
+{
+    private const WITHIN_VOLTS = 4.0;
+
+    public function __construct(private Circuit $circuit, private FaultCatalogue $faults)
+    {
+    }
+
+    /**
+     * @param  list<array{call: CallName, signs: array<string, bool>, volts: list<array{a: string, b: string, value: float}>}>  $seen  by voltage, each call as it was found
+     * @return list<array{id: string, title: string, where: string, fix: string, prior: string}> faults that explain everything seen, commonest first
+     */
+    public function explain(array $seen): array
+    {
+        $fits = [];
+        foreach ($this->faults->of($this->circuit) as $fault) {
+            foreach ($seen as $call) {
+                $point = $this->circuit->operate(FaultedCall::setup($this->circuit, $call['call'], $fault));
+                $runs = Observables::of($this->circuit, $point, $fault);
+                foreach ($call['signs'] as $observable => $works) {
+                    if (($runs[$observable] ?? false) !== $works) {
+                        continue 3;
+                    }
+                }
+                foreach ($call['volts'] as $reading) {
+                    if (! $point->network->knows($reading['a']) || ! $point->network->knows($reading['b']) || abs($point->phasors->magnitude($reading['a'], $reading['b']) - $reading['value']) > self::WITHIN_VOLTS) {
+                        continue 3;
+                    }
+                }
+            }
+            $fits[] = ['id' => $fault->id, 'title' => $fault->title, 'where' => $fault->where, 'fix' => $fault->fix, 'prior' => $fault->prior];
+        }
+        $order = ['common' => 0, 'occasional' => 1, 'rare' => 2];
+        usort($fits, static fn (array $a, array $b): int => ($order[$a['prior']] ?? 3) <=> ($order[$b['prior']] ?? 3));
+
+        return $fits;
+    }
+}
