@@ -31,7 +31,7 @@ final class ObserveSign
                 default => 'fail',
             };
 
-            return ['step' => $step, 'sign' => $sign, 'seen' => $seen, 'outcome' => $outcome, 'reason' => self::reason($job, $record, $wanted, $outcome)];
+            return ['step' => $step, 'sign' => $sign, 'seen' => $seen, 'outcome' => $outcome, 'simulated' => $job->practice !== null, 'reason' => self::reason($job, $record, $wanted, $outcome)];
         });
     }
 

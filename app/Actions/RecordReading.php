@@ -43,7 +43,7 @@ final class RecordReading
             return [
                 'stage' => $place->stage, 'step' => $place->step, 'call' => $place->call, 'mode' => $place->mode->value, 'a' => $expected->a, 'b' => $expected->b, 'value' => $value,
                 'power' => $flag->state, 'expected' => $expected->toArray(), 'outcome' => $verdict->outcome->value, 'reason' => $verdict->reason,
-                'candidates' => $verdict->candidates, 'corrects_id' => $corrects,
+                'candidates' => $verdict->candidates, 'corrects_id' => $corrects, 'simulated' => $job->practice !== null,
             ];
         });
     }

@@ -36,6 +36,7 @@ use Illuminate\Support\Carbon;
  * @property array<string, mixed> $survey
  * @property ?array<string, mixed> $plan
  * @property int $version
+ * @property ?string $practice the hidden fault of a practice run, empty for a healthy house, null where it is real
  * @property ?Carbon $surveyed_at
  * @property ?Carbon $planned_at
  * @property ?Carbon $handed_over_at
@@ -141,6 +142,18 @@ final class Job extends Model
     public function moveTicks(): HasMany
     {
         return $this->hasMany(MoveTick::class)->orderBy('at')->orderBy('id');
+    }
+
+    /** @return HasMany<Waiver, $this> */
+    public function waivers(): HasMany
+    {
+        return $this->hasMany(Waiver::class)->orderBy('at')->orderBy('id');
+    }
+
+    /** @return HasMany<Signature, $this> */
+    public function signatures(): HasMany
+    {
+        return $this->hasMany(Signature::class)->orderBy('at')->orderBy('id');
     }
 
     /** @return HasMany<StepEvent, $this> */

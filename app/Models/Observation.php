@@ -19,6 +19,7 @@ use Illuminate\Support\Carbon;
  * @property bool $seen
  * @property string $outcome
  * @property string $reason
+ * @property bool $simulated from the simulated house, in practice
  * @property Carbon $at
  * @property Carbon $created_at
  * @property-read User $user
@@ -33,6 +34,6 @@ final class Observation extends Model
 
     protected function casts(): array
     {
-        return ['seen' => 'boolean', 'at' => 'datetime'];
+        return ['seen' => 'boolean', 'simulated' => 'boolean', 'at' => 'datetime'];
     }
 }

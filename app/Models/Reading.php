@@ -27,6 +27,7 @@ use Illuminate\Support\Carbon;
  * @property string $reason
  * @property list<string> $candidates
  * @property ?string $corrects_id
+ * @property bool $simulated from the simulated meter, in practice
  * @property Carbon $at
  * @property Carbon $created_at
  * @property-read User $user
@@ -41,6 +42,6 @@ final class Reading extends Model
 
     protected function casts(): array
     {
-        return ['value' => 'float', 'expected' => 'array', 'candidates' => 'array', 'at' => 'datetime'];
+        return ['value' => 'float', 'expected' => 'array', 'candidates' => 'array', 'simulated' => 'boolean', 'at' => 'datetime'];
     }
 }

@@ -6,12 +6,15 @@ namespace App\Pages;
 
 use App\Models\Job;
 use App\Models\Reading;
+use App\Models\Signature;
 use App\Support\Progress;
 use App\Support\StepRecord;
 use App\Support\SurveyReadings;
+use Unionbit\Core\Figures\Figures;
 use Unionbit\Core\Planning\Plan;
 use Unionbit\Core\Planning\PlannedConductor;
 use Unionbit\Core\Setting\Derivation;
+use Unionbit\Core\Setting\DerivedSetting;
 use Unionbit\Core\Severity;
 
 /** The record of a job on one page: before and after, settings, readings with reasons, open matters. */
@@ -34,10 +37,45 @@ final class HandoverPage
             'settings' => $plan === null ? [] : self::settings($job, $plan),
             'proofs' => self::proofs($progress),
             'survey' => array_values($job->readings()->where('stage', 'survey')->get()->map(ReadingView::of(...))->all()),
+            'waived' => self::waived($progress),
+            'photos' => array_values(array_filter(PhotoView::all($job), static fn (array $p): bool => $p['url'] !== null)),
+            'figures' => $plan === null ? [] : self::figures($plan),
+            'customer' => $plan === null ? null : ($plan->choice->customer ?? null),
+            'choice' => $plan?->choice?->toArray(),
+            'signatures' => array_values($job->signatures()->get()->map(static fn (Signature $s): array => ['role' => $s->role, 'name' => $s->name, 'strokes' => json_decode($s->strokes, true), 'at' => $s->at->toIso8601String()])->all()),
+            'practice' => $job->practice !== null || $job->readings()->where('simulated', true)->exists(),
             'lines' => $progress->handover(),
             'restore' => $progress->restore(),
             'open' => self::open($job, $progress, $plan),
         ];
+    }
+
+    /** @return list<array{call: string, reason: string}> */
+    private static function waived(Progress $progress): array
+    {
+        $rows = [];
+        foreach ($progress->calls() as $call) {
+            if ($call['waived'] !== null && ! $call['proved']) {
+                $rows[] = ['call' => $call['label'], 'reason' => $call['waived']];
+            }
+        }
+
+        return $rows;
+    }
+
+    /** @return list<array{title: string, verdict: string, tone: string}> figures of this house that are whole without anything typed */
+    private static function figures(Plan $plan): array
+    {
+        $rows = [];
+        foreach (Figures::all() as $figure) {
+            $values = in_array($figure->key(), ['transformer-load', 'voltage-drop', 'fuse'], true) ? Figures::values($figure, [], $plan) : null;
+            if ($values !== null) {
+                $result = $figure->compute($values, $plan);
+                $rows[] = ['title' => $figure->title(), 'verdict' => $result->verdict, 'tone' => $result->tone];
+            }
+        }
+
+        return $rows;
     }
 
     /** @return list<array{label: string, value: string}> */
@@ -71,7 +109,7 @@ final class HandoverPage
     {
         $entered = Progress::entered($job);
         $rows = [];
-        foreach (Derivation::all($plan) as $setting) {
+        foreach (array_filter(Derivation::all($plan), static fn (DerivedSetting $s): bool => $s->lacking === null) as $setting) {
             $value = $entered[$setting->key->value] ?? null;
             $rows[] = ['label' => $setting->key->label(), 'menu' => $setting->menuLabel, 'value' => $value === null ? null : $setting->key->choiceLabel($value), 'reason' => $setting->reason, 'asDerived' => $value === $setting->value];
         }

@@ -23,7 +23,7 @@ final class JobFrame
             'job' => [
                 'id' => $job->id, 'site' => $job->site, 'address' => $job->address, 'system' => $job->system->name, 'kind' => $job->kind, 'version' => $job->version,
                 'equipment' => $house->archetype->short, 'equipmentTitle' => $house->archetype->title, 'cable' => $house->wallCable()?->label() ?? '',
-                'handedOverAt' => $job->handed_over_at?->toIso8601String(), 'updatedAt' => $job->updated_at->toIso8601String(),
+                'handedOverAt' => $job->handed_over_at?->toIso8601String(), 'practice' => $job->practice !== null, 'updatedAt' => $job->updated_at->toIso8601String(),
             ],
             'power' => PowerFlag::of($job)->toArray(),
             'tape' => $progress->tape(),

@@ -19,7 +19,7 @@ final class ReadingView
             'unit' => MeterMode::from($reading->mode)->unit(), 'a' => $reading->a, 'b' => $reading->b, 'value' => $reading->value,
             'low' => $reading->expected['low'] ?? null, 'high' => $reading->expected['high'] ?? null, 'power' => $reading->power,
             'outcome' => $reading->outcome, 'reason' => $reading->reason, 'candidates' => $reading->candidates, 'at' => $reading->at->toIso8601String(),
-            'corrects' => $reading->corrects_id,
+            'corrects' => $reading->corrects_id, 'simulated' => $reading->simulated,
         ];
     }
 

@@ -7,6 +7,7 @@ namespace App\Support;
 use App\Models\Job;
 use App\Models\MoveTick;
 use App\Models\SettingEntry;
+use App\Models\Waiver;
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Call\CallTable;
 use Unionbit\Core\Finding;
@@ -94,10 +95,11 @@ final class Progress
         return $plan === null ? [] : array_map(fn (DerivedSetting $s): array => ['label' => $s->key->label(), 'done' => in_array($this->settings[$s->key->value] ?? null, [$s->value, ...array_column($s->open, 'value')], true)], array_values(array_filter(Derivation::all($plan), static fn (DerivedSetting $s): bool => $s->lacking === null)));
     }
 
-    /** @return array<string, array{label: string, proved: bool, failed: bool, running: bool}> by call */
+    /** @return array<string, array{label: string, proved: bool, failed: bool, running: bool, waived: ?string}> by call */
     public function calls(): array
     {
         $calls = [];
+        $waived = array_filter($this->job->waivers()->get()->mapWithKeys(static fn (Waiver $w): array => [$w->call => $w->reason])->all());
         $all = array_filter(CallTable::needed($this->job->house()->installation->archetype)->calls(), static fn (CallName $c): bool => $c !== CallName::Idle && $c->mode() === null);
         foreach ($this->job->house()->steps()?->calls() ?? $all as $call) {
             $voltage = $this->steps[$call->value.'.voltage'] ?? null;
@@ -107,6 +109,7 @@ final class Progress
                 'proved' => $voltage?->state() === 'passed',
                 'failed' => $voltage?->state() === 'failed' || $jumper?->state() === 'failed',
                 'running' => $voltage?->isRunning() === true || $jumper?->isRunning() === true,
+                'waived' => $waived[$call->value] ?? null,
             ];
         }
 
@@ -135,7 +138,7 @@ final class Progress
             ['label' => 'Survey finished', 'done' => $this->job->surveyed_at !== null],
             ['label' => 'Plan used and every move ticked', 'done' => $all($this->plan())],
             ['label' => 'Settings entered', 'done' => $all($this->settings())],
-            ['label' => 'Every call proved', 'done' => ! in_array(false, array_column($this->calls(), 'proved'), true)],
+            ['label' => 'Every call proved, or left out with a reason', 'done' => array_filter($this->calls(), static fn (array $c): bool => ! $c['proved'] && $c['waived'] === null) === []],
             ['label' => 'Everything temporary put back', 'done' => $this->restore() === []],
         ];
     }
@@ -143,7 +146,7 @@ final class Progress
     /** @return list<array<string, mixed>> */
     public function tape(): array
     {
-        $calls = array_map(static fn (array $c): array => ['label' => $c['label'], 'done' => $c['proved']], array_values($this->calls()));
+        $calls = array_map(static fn (array $c): array => ['label' => $c['label'], 'done' => $c['proved'] || $c['waived'] !== null], array_values($this->calls()));
         $stuck = in_array(true, array_column($this->calls(), 'failed'), true);
 
         return [

@@ -1,3 +1,6 @@
+import type { Choice } from './types/plan';
+import type { PhotoView } from './types/survey';
+
 // The props that PHP pages send. Mirrored here once; a test holds real pages of the application against them.
 
 export type Colour = 'red' | 'white' | 'green' | 'yellow' | 'blue' | 'orange' | 'brown' | 'black' | 'pink' | 'tan' | 'grey' | 'purple';
@@ -49,6 +52,7 @@ export interface Frame extends Shared {
         equipmentTitle: string;
         cable: string;
         handedOverAt: string | null;
+        practice: boolean;
         updatedAt: string;
     };
     power: Power;
@@ -99,6 +103,7 @@ export interface Reading {
     candidates: string[];
     at: string;
     corrects: string | null;
+    simulated: boolean;
 }
 export interface EndView {
     state: 'landed' | 'spare' | 'capped' | 'cut' | 'broken' | 'spliced';
@@ -213,6 +218,8 @@ export interface StepView {
     methodLabel: string;
     shows: string;
     isolated: boolean;
+    staysDead: boolean;
+    main: boolean;
     do: string;
     hot: string;
     closes: string[];
@@ -224,7 +231,7 @@ export interface StepView {
     running: boolean;
     startedAt: string | null;
     readyAt: string | null;
-    probes: { a: string; b: string; shows: string; expected: Expectation; reading: Reading | null }[];
+    probes: { a: string; b: string; mode: Mode; shows: string; expected: Expectation; reading: Reading | null }[];
     signs: { key: string; text: string; sense: string; outcome: OutcomeName | null; reason: string | null; at: string | null }[];
     restore: string[];
     board: BoardState;
@@ -232,7 +239,9 @@ export interface StepView {
 }
 export interface ProveProps extends Frame {
     thermostat: string;
-    calls: { call: string; label: string; proved: boolean; failed: boolean; running: boolean }[];
+    calls: { call: string; label: string; proved: boolean; failed: boolean; running: boolean; waived: string | null }[];
+    noContinuity: string | null;
+    noWallJumper: string | null;
     steps: StepView[];
     restore: string[];
     board: Board;
@@ -248,6 +257,13 @@ export interface HandoverProps extends Frame {
     settings: { label: string; menu: string; value: string | null; reason: string; asDerived: boolean }[];
     proofs: { key: string; call: string; method: string; state: string; readings: Reading[]; signs: { sign: string; seen: boolean; outcome: OutcomeName }[] }[];
     survey: Reading[];
+    waived: { call: string; reason: string }[];
+    photos: PhotoView[];
+    figures: { title: string; verdict: string; tone: string }[];
+    customer: string | null;
+    choice: Choice | null;
+    signatures: { role: string; name: string; strokes: number[][][]; at: string }[];
+    practice: boolean;
     lines: { label: string; done: boolean }[];
     restore: string[];
     open: string[];

@@ -15,9 +15,11 @@ use App\Http\Requests\RecordRequest;
 use App\Models\Job;
 use App\Models\MoveTick;
 use App\Models\SettingEntry;
+use App\Models\Waiver;
 use App\Pages\ReadingView;
 use App\Support\Photographs;
 use App\Support\PowerFlag;
+use App\Support\Progress;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Validation\ValidationException;
 use Unionbit\Core\Planning\Move;
@@ -48,6 +50,20 @@ final class RecordsController extends Controller
         $row = ObserveSign::record($request->job(), $request->crewMember(), $request->id(), $request->string('step')->toString(), $request->string('sign')->toString(), $request->boolean('seen'));
 
         return new JsonResponse(['id' => $row->id, 'outcome' => $row->outcome, 'reason' => $row->reason], 201);
+    }
+
+    /** A call that is left unproved, with the reason; an empty reason takes that back. */
+    public function waive(RecordRequest $request): JsonResponse
+    {
+        $job = $request->job();
+        $call = $request->string('call')->toString();
+        $known = array_keys(Progress::of($job)->calls());
+        if (! in_array($call, $known, true)) {
+            throw ValidationException::withMessages(['call' => "This house has no call {$call}. It has ".implode(', ', $known).'.']);
+        }
+        $row = Append::row(Waiver::class, $request->id(), $job, $request->crewMember(), static fn (): array => ['call' => $call, 'reason' => trim($request->string('note')->toString())]);
+
+        return new JsonResponse(['id' => $row->id], 201);
     }
 
     public function power(RecordRequest $request): JsonResponse

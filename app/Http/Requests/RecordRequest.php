@@ -21,6 +21,7 @@ final class RecordRequest extends JobRequest
             'key' => ['sometimes', 'string', 'max:40'],
             'value' => ['sometimes', 'string', 'max:60'],
             'note' => ['nullable', 'string', 'max:200'],
+            'call' => ['sometimes', 'string', 'max:40'],
             'move' => ['sometimes', 'string', 'max:40'],
             'done' => ['sometimes', 'boolean'],
             'state' => ['sometimes', Rule::in(['live', 'isolated', 'not-proved'])],

@@ -5,7 +5,7 @@ export type Answer<T> =
     | { kind: 'ok'; data: T }
     | { kind: 'invalid'; errors: Record<string, string> }
     | { kind: 'stale'; message: string; changes: { what: string; by: string }[] }
-    | { kind: 'unsent'; message: string };
+    | { kind: 'unsent'; message: string; network?: boolean };
 
 interface Problem {
     message?: string;
@@ -40,7 +40,7 @@ async function sorted<T>(send: () => Promise<Response>): Promise<Answer<T>> {
     try {
         response = await send();
     } catch {
-        return { kind: 'unsent', message: 'No signal: not sent. It stays here; try again.' };
+        return { kind: 'unsent', message: 'No signal: not sent. It stays here; try again.', network: true };
     }
     const data = (await response.json().catch(() => ({}))) as Problem;
     if (response.ok) return { kind: 'ok', data: data as T };

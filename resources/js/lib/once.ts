@@ -1,5 +1,6 @@
 import { useCallback, useRef, useState } from 'react';
 import { newId, post, type Answer } from '@/lib/api';
+import { keep } from '@/lib/outbox';
 import { reload } from '@/lib/reload';
 
 /**
@@ -8,14 +9,18 @@ import { reload } from '@/lib/reload';
  *
  * @param beside fields that do not make it another write, as the version that an edit rests on
  */
-export function useOnce<T>(): (url: string, body: object, beside?: object) => Promise<Answer<T>> {
+export function useOnce<T>(): (url: string, body: object, beside?: object, onUnsent?: (id: string) => void) => Promise<Answer<T>> {
     const pending = useRef<{ key: string; id: string } | null>(null);
-    return useCallback(async (url, body, beside = {}) => {
+    return useCallback(async (url, body, beside = {}, onUnsent) => {
         const key = url + JSON.stringify(body);
         if (pending.current?.key !== key) pending.current = { key, id: newId() };
         const { id } = pending.current;
         const answer = await post<T>(url, { ...body, ...beside, id });
         if (answer.kind === 'ok' && pending.current?.id === id) pending.current = null;
+        if (answer.kind === 'unsent' && answer.network && onUnsent) {
+            pending.current = null;
+            onUnsent(id);
+        }
         return answer;
     }, []);
 }
@@ -25,7 +30,18 @@ export function useRecord<T = unknown>(jobId: string) {
     const once = useOnce<T>();
     const [answer, setAnswer] = useState<Answer<T> | null>(null);
     const record = async (path: string, body: object, onWritten?: () => void): Promise<Answer<T>> => {
-        const result = await once(`/jobs/${jobId}/${path}`, body);
+        const url = `/jobs/${jobId}/${path}`;
+        // A reading or a sign is kept on the device and sent later; what changes the state of power or step is not.
+        let held = false;
+        const result = await once(url, body, {}, path === 'readings' || path === 'signs' ? (id) => {
+            keep({ url, body: { ...body, id }, what: path === 'readings' ? 'a reading' : 'what was seen' });
+            held = true;
+        } : undefined);
+        if (held) {
+            setAnswer(null);
+            onWritten?.();
+            return result;
+        }
         setAnswer(result);
         if (result.kind === 'ok') {
             onWritten?.();

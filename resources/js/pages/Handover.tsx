@@ -1,6 +1,7 @@
 import { usePage } from '@inertiajs/react';
 import { useState } from 'react';
 import { post, said } from '@/lib/api';
+import { Path, SignaturePad } from '@/features/handover/SignaturePad';
 import { reload } from '@/lib/reload';
 import { clock, day, figure, placeOf, pointName } from '@/lib/format';
 import { Shell } from '@/shell/Shell';
@@ -11,7 +12,7 @@ import { Bad, outcomeLook, State } from '@/ui/State';
 import { Swatch } from '@/ui/Tag';
 
 export default function Handover() {
-    const { job, crew, thermostat, facts, wiring, link, settings, proofs, survey, lines, restore, open } = usePage<HandoverProps>().props;
+    const { job, crew, thermostat, facts, wiring, link, settings, proofs, survey, lines, restore, open, waived, photos, figures, customer, choice, signatures, practice } = usePage<HandoverProps>().props;
     const [closing, setClosing] = useState(false);
     const [problem, setProblem] = useState('');
     const closed = job.handedOverAt !== null;
@@ -37,6 +38,15 @@ export default function Handover() {
                     <button className="btn btn--quiet" onClick={() => window.print()}>
                         <Glyph name="print" /> Print
                     </button>
+                    <a className="btn btn--quiet" href={`/jobs/${job.id}/handover.pdf`}>
+                        PDF
+                    </a>
+                    <a className="btn btn--quiet" href={`/jobs/${job.id}/readings.csv`}>
+                        Readings
+                    </a>
+                    <a className="btn btn--quiet" href={`/jobs/${job.id}/job-file`}>
+                        Job file
+                    </a>
                     {!closed && (
                         <button className={`btn ${ready ? 'btn--go' : 'btn--off'}`} aria-disabled={!ready} onClick={() => ready && setClosing(true)}>
                             Hand over {!ready && <span className="text-[14px]">{lines.filter((line) => !line.done).length} open</span>}
@@ -67,6 +77,7 @@ export default function Handover() {
                         {job.handedOverAt ? `${day(job.handedOverAt)} ${clock(job.handedOverAt)}` : 'not handed over'}
                     </p>
                 </header>
+                {practice && <p className="mt-2 border-l-[6px] border-caution bg-caution-wash px-3 py-1.5 text-[14px] font-semibold">Practice: readings marked simulated come from a simulated meter, not from this house.</p>}
                 <div className="grid gap-x-10 lg:grid-cols-2 print:grid-cols-2">
                     <section>
                         <h3 className="h-sec mb-1 mt-4">Before and after</h3>
@@ -99,6 +110,13 @@ export default function Handover() {
                         </table>
                         {wiring.length === 0 && <p className="text-muted">No plan yet.</p>}
                         {link && <p className="mt-1.5 text-[14px]">{link}.</p>}
+                        {choice && (
+                            <p className="mt-1 text-[14px]">
+                                Plan: {choice.title}
+                                {choice.edited && ', changed by hand since'}
+                                {choice.note !== '' && `. Reason: ${choice.note}`}
+                            </p>
+                        )}
                     </section>
                     <section>
                         <h3 className="h-sec mb-1 mt-4">Equipment and thermostat</h3>
@@ -130,6 +148,26 @@ export default function Handover() {
                     ))}
                     {proofs.length === 0 && <p className="text-muted">No call proved yet.</p>}
                 </section>
+                {figures.length > 0 && (
+                    <section className="break-inside-avoid">
+                        <h3 className="h-sec mb-1 mt-5">Figures</h3>
+                        {figures.map((figure) => (
+                            <p key={figure.title} className="border-b border-hair py-1 text-[14px] leading-[18px]">
+                                <b className="font-semibold">{figure.title}.</b> {figure.verdict}
+                            </p>
+                        ))}
+                    </section>
+                )}
+                {waived.length > 0 && (
+                    <section>
+                        <h3 className="h-sec mb-1 mt-5">Left out, with the reason</h3>
+                        {waived.map((row) => (
+                            <p key={row.call} className="text-[14px]">
+                                <b className="font-semibold">{row.call}:</b> {row.reason}
+                            </p>
+                        ))}
+                    </section>
+                )}
                 <section>
                     <h3 className="h-sec mb-1 mt-5">Open matters</h3>
                     {open.length === 0 && restore.length === 0 ? (
@@ -152,6 +190,47 @@ export default function Handover() {
                             ))}
                         </ul>
                     )}
+                </section>
+                {photos.length > 0 && (
+                    <section className="break-inside-avoid">
+                        <h3 className="h-sec mb-1 mt-5">Photographs, before anything was moved</h3>
+                        <div className="flex flex-wrap gap-3">
+                            {photos.map((photo) => (
+                                <figure key={photo.id} className="w-56">
+                                    <img src={photo.url ?? ''} alt={`${photo.place}, ${photo.marks.length} marks`} className="w-full border border-rule" />
+                                    <figcaption className="text-[13px] text-muted">
+                                        {photo.place} {clock(photo.at)}
+                                    </figcaption>
+                                </figure>
+                            ))}
+                        </div>
+                    </section>
+                )}
+                {customer && (
+                    <section aria-label="For the customer" className="mt-5 break-inside-avoid border-t-2 border-ink pt-2 print:break-before-page">
+                        <h3 className="h-sec mb-1">For the customer</h3>
+                        <p className="max-w-[68ch] text-[16px] leading-[23px]">{customer}</p>
+                    </section>
+                )}
+                <section aria-label="Signatures" className="mt-5 break-inside-avoid">
+                    <h3 className="h-sec mb-1">Signatures</h3>
+                    <div className="flex flex-wrap gap-8">
+                        {(['installer', 'customer'] as const).map((role) => {
+                            const signed = signatures.filter((signature) => signature.role === role).at(-1);
+                            const word = role === 'installer' ? 'Installer' : 'Customer';
+                            if (!signed) return closed ? <p key={role} className="text-muted">{word}: not signed</p> : <SignaturePad key={role} jobId={job.id} role={role} word={word} />;
+                            return (
+                                <figure key={role} className="w-64">
+                                    <svg viewBox="0 0 1000 1000" preserveAspectRatio="none" className="h-20 w-full border-b border-ink" role="img" aria-label={`Signature of the ${role}`}>
+                                        <Path strokes={signed.strokes} />
+                                    </svg>
+                                    <figcaption className="text-[13px] text-muted">
+                                        {signed.name}, {role}, {day(signed.at)} {clock(signed.at)}
+                                    </figcaption>
+                                </figure>
+                            );
+                        })}
+                    </div>
                 </section>
                 <p className="mt-6 border-t border-hair pt-2 text-[13px] text-muted">Expected readings are computed from the circuit of this house. Nameplates, the makers' instructions, local code and licensed practice come first.</p>
             </article>
@@ -200,6 +279,7 @@ function ReadingTable({ title, state, readings, signs }: { title: string; state:
                                 <State glyph={outcomeLook[reading.outcome].glyph} tone={outcomeLook[reading.outcome].tone}>
                                     {outcomeLook[reading.outcome].word}
                                 </State>
+                                {reading.simulated && <span className="block text-[12px] text-muted">simulated</span>}
                             </td>
                             <td className="text-[13px] leading-[17px] text-muted max-md:hidden print:table-cell">{reading.reason}</td>
                         </tr>

@@ -1,6 +1,8 @@
 import { router, usePage } from '@inertiajs/react';
 import { useState } from 'react';
+import { Levels } from '@/features/prove/Levels';
 import { Measurements, Reasons } from '@/features/prove/Measurements';
+import { Practice } from '@/features/prove/Practice';
 import { ProbeLines } from '@/features/prove/ProbeLines';
 import { StepCells } from '@/features/prove/StepCells';
 import { CallStrip, MethodSwitch } from '@/features/prove/StepStrip';
@@ -9,19 +11,27 @@ import { geometry } from '@/features/strand-board/geometry';
 import { StrandBoard } from '@/features/strand-board/StrandBoard';
 import { countdown } from '@/lib/format';
 import { useSecondsLeft, useWidth } from '@/lib/hooks';
+import { useAwake, useEndSignal } from '@/lib/device';
 import { Shell, useProbes } from '@/shell/Shell';
 import type { BoardState, ProveProps, StepView } from '@/types';
 import { Glyph } from '@/ui/Glyph';
 import { State } from '@/ui/State';
 
-/** Where to go on: the running step, else the first that is open, voltage before jumper only if the jumper is done. */
+/** Where to go on: the running step, else the first open one of the two main proofs. */
 function goOn(steps: StepView[]): string {
-    return (steps.find((step) => step.running) ?? steps.find((step) => step.state !== 'passed') ?? steps[0])?.key ?? '';
+    return (steps.find((step) => step.running) ?? steps.find((step) => step.main && step.state !== 'passed') ?? steps[0])?.key ?? '';
 }
 
 export default function Prove() {
     const { steps, readings } = usePage<ProveProps>().props;
     const [key, setKey] = useState(() => goOn(steps));
+    // A step that another device starts is the one to look at here too.
+    const running = steps.find((candidate) => candidate.running)?.key ?? null;
+    const [followed, setFollowed] = useState(running);
+    if (running !== followed) {
+        setFollowed(running);
+        if (running !== null) setKey(running);
+    }
     const step = steps.find((candidate) => candidate.key === key) ?? steps[0];
     const first = step?.probes.find((probe) => !probe.reading) ?? step?.probes[0];
     return (
@@ -58,23 +68,26 @@ function waits(step: StepView, left: number): BoardState {
 }
 
 function Body({ step, onStep }: { step: StepView; onStep: (key: string) => void }) {
-    const { job, calls, steps, board, resting, power, restore, now } = usePage<ProveProps>().props;
+    const { job, calls, steps, board, resting, power, restore, now, noContinuity, noWallJumper } = usePage<ProveProps>().props;
     const left = useSecondsLeft(step.running ? step.readyAt : null, now);
     const probes = useProbes();
     const [measure, width] = useWidth(808);
     const closed = job.handedOverAt !== null;
-    const live = step.running && power.state === 'live';
+    const live = step.running && !step.staysDead && power.state === 'live';
     const dead = { ...resting, energised: [] };
     // A job that is closed shows the step as it was proved.
     const shown = live && left > 0 ? waits(step, left) : live || closed ? step.board : power.state === 'live' ? resting : dead;
     const proved = calls.filter((call) => call.proved).length;
+    const through = calls.every((call) => call.proved || call.waived !== null);
+    useAwake(step.running);
+    useEndSignal(step.running && step.readyAt !== null, left);
     const phone = width < 700;
     const mine = steps.filter((candidate) => candidate.call === step.call);
     const choose = (key: string) => {
         const next = steps.find((candidate) => candidate.key === key);
         const probe = next?.probes.find((candidate) => !candidate.reading) ?? next?.probes[0];
         if (probe) {
-            probes.setMode('V');
+            probes.setMode(probe.mode);
             probes.set(probe.a, probe.b);
         }
         onStep(key);
@@ -90,7 +103,7 @@ function Body({ step, onStep }: { step: StepView; onStep: (key: string) => void 
                         {proved} of {calls.length} calls proved. {step.shows}
                     </p>
                 </div>
-                {!closed && proved === calls.length && (
+                {!closed && through && (
                     <button className="btn btn--go" onClick={() => router.visit(`/jobs/${job.id}/handover`)}>
                         Go to Handover <Glyph name="go" />
                     </button>
@@ -103,7 +116,7 @@ function Body({ step, onStep }: { step: StepView; onStep: (key: string) => void 
             </div>
             <CallStrip calls={calls} current={step.call} onCall={(call) => choose((steps.find((candidate) => candidate.call === call && candidate.state !== 'passed') ?? steps.find((candidate) => candidate.call === call))?.key ?? step.key)} />
             <div className="flex flex-wrap items-center justify-between gap-3 border-b border-hair px-1.5">
-                <MethodSwitch steps={mine} current={step.key} onStep={choose} />
+                <MethodSwitch steps={mine} current={step.key} onStep={choose} missing={[...(noWallJumper ? [{ word: 'By jumper', why: noWallJumper }] : []), ...(noContinuity ? [{ word: 'By continuity', why: noContinuity }] : [])]} />
                 {restore.length > 0 && (
                     <span className="px-3">
                         <State glyph="caution" tone="caution">
@@ -128,6 +141,8 @@ function Body({ step, onStep }: { step: StepView; onStep: (key: string) => void 
             </div>
             {phone && <Measurements step={step} />}
             <Reasons step={step} />
+            <Levels calls={calls} steps={steps} closed={closed} />
+            {!closed && <Practice />}
         </div>
     );
 }

@@ -5,7 +5,9 @@ import type { Frame, Mode, Shared, Stage } from '@/types';
 import { Dialog } from '@/ui/Dialog';
 import { Glyph } from '@/ui/Glyph';
 import { JobTape, TapeStrip } from './JobTape';
+import { OutboxBar } from './OutboxBar';
 import { PowerFlag } from './PowerFlag';
+import { usePulse } from '@/lib/pulse';
 
 export interface Probes {
     mode: Mode;
@@ -35,6 +37,7 @@ const stages: Stage[] = ['survey', 'plan', 'set', 'prove', 'handover'];
 export function Shell({ stage, title, start, dock, children }: { stage: Stage; title: string; start: [string, string]; dock: ReactNode; children: ReactNode }) {
     const { props } = usePage<Frame>();
     const { job, power, tape, points, now } = props;
+    usePulse(job.id);
     const known = (id: string) => points.some((point) => point.id === id);
     const fallback = points[0]?.id ?? 'indoor.R';
     const [mode, setMode] = useState<Mode>('V');
@@ -87,6 +90,7 @@ export function Shell({ stage, title, start, dock, children }: { stage: Stage; t
                     <JobTape jobId={job.id} tape={tape} current={stage} />
                     <TapeStrip jobId={job.id} tape={tape} current={stage} />
                     <main className="main" id="main">
+                        <OutboxBar />
                         {children}
                     </main>
                     {dock}

@@ -1,6 +1,6 @@
 import { usePage } from '@inertiajs/react';
 import { useState } from 'react';
-import { said } from '@/lib/api';
+import { post, said } from '@/lib/api';
 import { useRecord } from '@/lib/once';
 import { clock, figure, pointName, range } from '@/lib/format';
 import { useKeys } from '@/lib/hooks';
@@ -43,6 +43,15 @@ export function MeterDock({ stage, step = null, call = null, readings, canRecord
         // What is typed while the answer is on its way is the next reading, and stays.
         const result = await write('readings', { stage, step, call, mode, a, b, value: typed }, () => setTyped((now) => (now === typed ? '' : now)));
         if (result.kind === 'ok') onRecorded?.(result.data);
+    };
+
+    // In practice the simulated meter fills the field; recording it stays the person's act, and it is marked.
+    const simulate = async () => {
+        const answer = await post<{ value: string }>(`/jobs/${job.id}/simulated-reading`, { stage, step, call, mode, a, b });
+        if (answer.kind === 'ok') {
+            setTyped(answer.data.value);
+            document.getElementById('actual')?.focus();
+        }
     };
 
     const move = (by: number) => {
@@ -131,6 +140,11 @@ export function MeterDock({ stage, step = null, call = null, readings, canRecord
                                 <Unit unit={signUnit[mode]} size={18} />
                             </em>
                         </div>
+                        {job.practice && (
+                            <button type="button" className="link" onClick={() => void simulate()}>
+                                Simulated meter reads
+                            </button>
+                        )}
                         <Verdict reading={last} typed={typed} />
                         <Bad id="actual-bad">{answer && answer.kind !== 'ok' ? said(answer) : null}</Bad>
                         {errors.power && (

@@ -22,7 +22,7 @@ export function Measurements({ step }: { step: StepView }) {
                 </thead>
                 <tbody>
                     {step.probes.map((probe) => {
-                        const here = probes.mode === 'V' && probes.a === probe.a && probes.b === probe.b;
+                        const here = probes.mode === probe.mode && probes.a === probe.a && probes.b === probe.b;
                         const look = probe.reading ? outcomeLook[probe.reading.outcome] : null;
                         const place = points.find((point) => point.id === probe.a)?.placeLabel ?? '';
                         return (
@@ -31,7 +31,7 @@ export function Measurements({ step }: { step: StepView }) {
                                     <button
                                         className="flex min-h-11 flex-col items-start justify-center text-left"
                                         onClick={() => {
-                                            probes.setMode('V');
+                                            probes.setMode(probe.mode);
                                             probes.set(probe.a, probe.b);
                                         }}
                                     >
@@ -42,9 +42,9 @@ export function Measurements({ step }: { step: StepView }) {
                                     </button>
                                 </td>
                                 <td className="mono whitespace-nowrap text-right text-muted">
-                                    {range(probe.expected)} <Unit unit="V" />
+                                    {range(probe.expected)} <Unit unit={probe.mode === 'O' ? 'Ω' : 'V'} />
                                 </td>
-                                <td className="mono whitespace-nowrap text-right text-[18px] font-medium">{probe.reading?.value != null ? figure(probe.reading.value, 'V') : '–'}</td>
+                                <td className="mono whitespace-nowrap text-right text-[18px] font-medium">{probe.reading ? (probe.reading.value === null ? 'OL' : figure(probe.reading.value, probe.mode)) : '–'}</td>
                                 <td className="pl-4 pr-5">{look ? <State glyph={look.glyph} tone={look.tone}>{look.word}</State> : <State glyph="need" tone="muted">open</State>}</td>
                             </tr>
                         );

@@ -20,7 +20,7 @@ export function ProbeLines({ step, points, y, left, right }: { step: StepView; p
         <>
             {mine.map((probe, index) => {
                 const top = y + (mine.length === 1 ? 0 : (index - 0.5) * 21);
-                const here = probes.mode === 'V' && probes.a === probe.a && probes.b === probe.b;
+                const here = probes.mode === probe.mode && probes.a === probe.a && probes.b === probe.b;
                 const mark = probe.reading ? marks[probe.reading.outcome] : null;
                 const place = { indoor: 'board', outdoor: 'outside' }[probe.a.split('.')[0] ?? ''] ?? 'wall';
                 return (
@@ -29,7 +29,7 @@ export function ProbeLines({ step, points, y, left, right }: { step: StepView; p
                         name={`Measure ${pointName(all, probe.a)} to ${pointName(all, probe.b)}, ${place}`}
                         pressed={here}
                         onTouch={() => {
-                            probes.setMode('V');
+                            probes.setMode(probe.mode);
                             probes.set(probe.a, probe.b);
                         }}
                     >

@@ -1,6 +1,6 @@
 import { usePage } from '@inertiajs/react';
 import { type ReactNode } from 'react';
-import { said } from '@/lib/api';
+import { post, said } from '@/lib/api';
 import { useRecord } from '@/lib/once';
 import { clock, countdown } from '@/lib/format';
 import { useSecondsLeft } from '@/lib/hooks';
@@ -16,9 +16,15 @@ export function StepCells({ step, closed }: { step: StepView; closed: boolean })
     const ask = useAskPower();
     const { record: send, answer: problem } = useRecord(job.id);
     const left = useSecondsLeft(step.running ? step.readyAt : null, now);
-    const wants = step.isolated && !step.running ? 'isolated' : 'live';
+    const wants = step.staysDead || (step.isolated && !step.running) ? 'isolated' : 'live';
     const agrees = power.state === wants;
     const ready = step.probes.every((probe) => probe.reading?.outcome === 'pass') && step.signs.every((sign) => sign.outcome === 'pass');
+    // In practice the simulated house is looked at: what runs in it is recorded, marked as simulated.
+    const look = async () => {
+        const answer = await post<{ signs: Record<string, boolean> }>(`/jobs/${job.id}/simulated-signs`, { step: step.key });
+        if (answer.kind !== 'ok') return;
+        for (const sign of step.signs) await send('signs', { step: step.key, sign: sign.key, seen: answer.data.signs[sign.key] ?? false });
+    };
     const powerProblem = problem?.kind === 'invalid' && problem.errors.power;
 
     return (
@@ -55,11 +61,11 @@ export function StepCells({ step, closed }: { step: StepView; closed: boolean })
                         <div className="mt-2 flex flex-wrap gap-2">
                             {!step.running ? (
                                 <button className="btn btn--small btn--go" onClick={() => void send('steps', { step: step.key, event: 'start' })}>
-                                    {step.isolated ? 'Jumper is on' : step.state === 'open' ? 'Call is on' : 'Call again'}
+                                    {step.staysDead ? 'Lifted and asked' : step.isolated ? 'Jumper is on' : step.state === 'open' ? 'Call is on' : 'Call again'}
                                 </button>
                             ) : (
                                 <button className={`btn btn--small ${ready ? 'btn--go' : ''}`} onClick={() => void send('steps', { step: step.key, event: 'end' })}>
-                                    {step.isolated ? 'Jumper is out, face is on' : 'Call has ended'}
+                                    {step.staysDead ? 'Conductors are back' : step.method === 'board-jumper' ? 'Jumper is out, cable is back' : step.isolated ? 'Jumper is out, face is on' : 'Call has ended'}
                                 </button>
                             )}
                         </div>
@@ -73,6 +79,11 @@ export function StepCells({ step, closed }: { step: StepView; closed: boolean })
                     <p className="mt-1 text-[14px] leading-[18px]">{step.running && left <= 0 ? 'Over: judge now.' : step.wait.reason}</p>
                 </Cell>
                 <Cell label="4 See and hear" wide>
+                    {job.practice && step.running && !closed && step.signs.length > 0 && (
+                        <button className="link" onClick={() => void look()}>
+                            Look and listen (simulated)
+                        </button>
+                    )}
                     <ul className="mt-1">
                         {step.signs.map((sign) => (
                             <li key={sign.key} className="flex min-h-11 items-center gap-2 text-[14px] leading-[17px]">

@@ -10,25 +10,30 @@ export function CallStrip({ calls, current, onCall }: { calls: ProveProps['calls
                     key={call.call}
                     aria-pressed={call.call === current}
                     onClick={() => onCall(call.call)}
-                    className={`flex min-h-11 flex-1 items-center gap-2 whitespace-nowrap border-r border-hair px-3 font-lab text-[15px] font-semibold aria-pressed:bg-copper aria-pressed:text-[17px] aria-pressed:text-on-copper ${call.proved ? 'text-verd-ink' : call.failed ? 'text-fault-ink' : 'text-muted'}`}
+                    className={`flex min-h-11 flex-1 items-center gap-2 whitespace-nowrap border-r border-hair px-3 font-lab text-[15px] font-semibold aria-pressed:bg-copper aria-pressed:text-[17px] aria-pressed:text-on-copper ${call.proved ? 'text-verd-ink' : call.failed ? 'text-fault-ink' : call.waived !== null ? 'text-caution-ink' : 'text-muted'}`}
                     style={{ '--gk': call.call === current ? 'var(--copper)' : 'var(--bone)' } as React.CSSProperties}
                 >
                     <Glyph name={call.proved ? 'pass' : call.failed ? 'fault' : call.running ? 'traced' : 'need'} />
                     {call.label}
-                    <span className="vh">{call.proved ? 'proved' : call.failed ? 'fails' : 'open'}</span>
+                    <span className="vh">{call.proved ? 'proved' : call.failed ? 'fails' : call.waived !== null ? 'left out' : 'open'}</span>
                 </button>
             ))}
         </div>
     );
 }
 
-export function MethodSwitch({ steps, current, onStep }: { steps: StepView[]; current: string; onStep: (key: string) => void }) {
+export function MethodSwitch({ steps, current, onStep, missing }: { missing: { word: string; why: string }[]; steps: StepView[]; current: string; onStep: (key: string) => void }) {
     return (
-        <div role="group" aria-label="Proof" className="flex">
+        <div role="group" aria-label="Proof" className="flex flex-wrap">
             {steps.map((step) => (
                 <button key={step.key} aria-pressed={step.key === current} onClick={() => onStep(step.key)} className="flex min-h-11 items-center gap-1.5 px-3.5 font-lab text-[15px] font-semibold text-muted aria-pressed:text-ink aria-pressed:shadow-[inset_0_-4px_0_var(--copper)]">
                     <Glyph name={step.state === 'passed' ? 'pass' : step.state === 'failed' ? 'fault' : step.state === 'running' ? 'traced' : 'need'} style={{ color: `var(--${step.state === 'passed' ? 'verd' : step.state === 'failed' ? 'fault' : step.state === 'running' ? 'copper' : 'muted'})` }} />
                     {step.methodLabel}
+                </button>
+            ))}
+            {missing.map((method) => (
+                <button key={method.word} disabled title={method.why} aria-label={`${method.word}: not possible. ${method.why}`} className="flex min-h-11 items-center px-3.5 font-lab text-[15px] font-semibold text-muted line-through">
+                    {method.word}
                 </button>
             ))}
         </div>

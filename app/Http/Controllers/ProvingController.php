@@ -1,0 +1,95 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Requests\ReadingRequest;
+use App\Models\Job;
+use App\Support\JobFiles;
+use App\Support\Practice;
+use App\Support\Progress;
+use App\Support\StepRecord;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Validation\ValidationException;
+use Unionbit\Core\Fault\Fault;
+use Unionbit\Core\Proving\Method;
+use Unionbit\Core\Proving\Pattern;
+
+/** Around the proofs: what is new on this job, what a pattern of passes and fails points to, and practice on a simulated house. */
+final class ProvingController extends Controller
+{
+    private const MOST_NAMED = 6;
+
+    /** A mark that changes with every record and edit: another device asks for it every second or two. */
+    public function pulse(Job $job): JsonResponse
+    {
+        $this->authorize('view', $job);
+        $counts = [$job->version, $job->handed_over_at !== null, $job->practice !== null, $job->readings()->count(), $job->observations()->count(), $job->stepEvents()->count(), $job->powerEvents()->count(), $job->settingEntries()->count(), $job->moveTicks()->count(), $job->photos()->count(), $job->waivers()->count(), $job->signatures()->count()];
+
+        return new JsonResponse(['mark' => implode('.', array_map(intval(...), $counts))]);
+    }
+
+    /** Single faults of the catalogue that give exactly what the voltage proofs have shown so far. */
+    public function pattern(Job $job, JobFiles $files): JsonResponse
+    {
+        $this->authorize('view', $job);
+        $plan = $job->house()->plan;
+        $seen = [];
+        foreach (Progress::of($job)->steps() as $record) {
+            if ($record->step->method === Method::Voltage && ($record->readings !== [] || $record->signs !== []) && $record->secondsLeft() === 0) {
+                $seen[] = self::seen($record);
+            }
+        }
+        $fits = $plan === null || $seen === [] ? [] : (new Pattern($plan->circuit(), $files->faults()))->explain($seen);
+
+        return new JsonResponse(['calls' => count($seen), 'fits' => array_slice($fits, 0, self::MOST_NAMED), 'of' => count($fits)]);
+    }
+
+    public function practice(Request $request, Job $job): JsonResponse
+    {
+        $this->authorize('work', $job);
+        $request->validate(['on' => ['required', 'boolean'], 'fault' => ['nullable', 'string', 'max:80']]);
+        $plan = $job->house()->plan ?? throw ValidationException::withMessages(['on' => 'Choose a thermostat first.']);
+        $wanted = $request->string('fault')->toString();
+        $ids = array_map(static fn (Fault $f): string => $f->id, app(JobFiles::class)->faults()->of($plan->circuit()));
+        if ($wanted === 'any') {
+            $wanted = $ids[random_int(0, count($ids) - 1)];
+        }
+        if ($wanted !== '' && ! in_array($wanted, $ids, true)) {
+            throw ValidationException::withMessages(['fault' => "This house cannot have the fault {$wanted}."]);
+        }
+        Job::query()->whereKey($job->id)->update(['practice' => $request->boolean('on') ? $wanted : null]);
+
+        return new JsonResponse(['practice' => $request->boolean('on')]);
+    }
+
+    public function reading(ReadingRequest $request): JsonResponse
+    {
+        return new JsonResponse(['value' => Practice::reading($request->job(), $request->place())]);
+    }
+
+    public function signs(Request $request, Job $job): JsonResponse
+    {
+        $this->authorize('work', $job);
+
+        return new JsonResponse(['signs' => Practice::signs($job, $request->string('step')->toString())]);
+    }
+
+    /** @return array{call: \Unionbit\Core\Call\CallName, signs: array<string, bool>, volts: list<array{a: string, b: string, value: float}>} */
+    private static function seen(StepRecord $record): array
+    {
+        $volts = $signs = [];
+        foreach ($record->readings as $reading) {
+            if ($reading->mode === 'V' && $reading->value !== null) {
+                $volts[] = ['a' => $reading->a, 'b' => $reading->b, 'value' => $reading->value];
+            }
+        }
+        foreach ($record->signs as $key => $sign) {
+            $signs[(string) $key] = $sign->seen;
+        }
+
+        return ['call' => $record->step->call, 'signs' => $signs, 'volts' => $volts];
+    }
+}

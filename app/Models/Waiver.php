@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use App\Models\Concerns\AppendOnly;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Support\Carbon;
+
+/**
+ * A call that is not proved, and why. An empty reason takes it back.
+ *
+ * @property string $id
+ * @property string $job_id
+ * @property int $user_id
+ * @property string $call
+ * @property string $reason
+ * @property Carbon $at
+ * @property Carbon $created_at
+ * @property-read User $user
+ */
+final class Waiver extends Model
+{
+    use AppendOnly;
+
+    public const UPDATED_AT = null;
+
+    protected $guarded = [];
+
+    protected function casts(): array
+    {
+        return ['at' => 'datetime'];
+    }
+}

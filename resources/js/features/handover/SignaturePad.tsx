@@ -1,0 +1,71 @@
+import { useRef, useState, type PointerEvent } from 'react';
+import { said } from '@/lib/api';
+import { useOnce } from '@/lib/once';
+import { reload } from '@/lib/reload';
+import { Bad } from '@/ui/State';
+
+type Strokes = number[][][];
+
+/** A name drawn with finger, pen or mouse. */
+export function SignaturePad({ jobId, role, word }: { jobId: string; role: 'installer' | 'customer'; word: string }) {
+    const [strokes, setStrokes] = useState<Strokes>([]);
+    const [name, setName] = useState('');
+    const [bad, setBad] = useState('');
+    const post = useOnce();
+    const drawing = useRef(false);
+    const at = (event: PointerEvent<SVGSVGElement>) => {
+        const box = event.currentTarget.getBoundingClientRect();
+        const within = (value: number) => Math.max(0, Math.min(1000, Math.round(value * 1000)));
+        return [within((event.clientX - box.left) / box.width), within((event.clientY - box.top) / box.height)];
+    };
+    const keep = async () => {
+        const answer = await post(`/jobs/${jobId}/signatures`, { role, name, strokes: strokes.filter((stroke) => stroke.length > 1) });
+        setBad(answer.kind === 'ok' ? '' : said(answer));
+        if (answer.kind === 'ok') await reload();
+    };
+    return (
+        <div role="group" aria-label={word} className="no-print min-w-64 flex-1">
+            <span className="lab">{word}</span>
+            <svg
+                viewBox="0 0 1000 1000"
+                preserveAspectRatio="none"
+                className="mt-1 block h-28 w-full cursor-crosshair touch-none border-b-2 border-ink bg-panel"
+                role="img"
+                aria-label={`Field to sign in, ${strokes.length === 0 ? 'empty' : 'signed'}`}
+                onPointerDown={(event) => {
+                    drawing.current = true;
+                    event.currentTarget.setPointerCapture(event.pointerId);
+                    const point = at(event);
+                    setStrokes((now) => [...now, [point]]);
+                }}
+                onPointerMove={(event) => {
+                    if (!drawing.current) return;
+                    const point = at(event);
+                    setStrokes((now) => [...now.slice(0, -1), [...(now.at(-1) ?? []), point].slice(0, 600)]);
+                }}
+                onPointerUp={() => {
+                    drawing.current = false;
+                }}
+            >
+                <Path strokes={strokes} />
+            </svg>
+            <div className="mt-1 flex flex-wrap items-end gap-3">
+                <label className="min-w-40 flex-1">
+                    <span className="lab">Name</span>
+                    <input className="h-11 w-full border-b-2 border-rule bg-panel px-2" maxLength={80} autoComplete="off" value={name} onChange={(event) => setName(event.target.value)} />
+                </label>
+                <button type="button" className="link" onClick={() => setStrokes([])}>
+                    Clear
+                </button>
+                <button type="button" className="btn btn--small" onClick={() => void keep()}>
+                    Sign
+                </button>
+            </div>
+            <Bad>{bad}</Bad>
+        </div>
+    );
+}
+
+export function Path({ strokes }: { strokes: Strokes }) {
+    return <path d={strokes.map((stroke) => stroke.map(([x, y], index) => `${index ? 'L' : 'M'}${x ?? 0} ${y ?? 0}`).join('')).join('')} fill="none" stroke="var(--ink)" strokeWidth="3" vectorEffect="non-scaling-stroke" strokeLinecap="round" />;
+}

@@ -1,0 +1,127 @@
+import { usePage } from '@inertiajs/react';
+import { useEffect, useState } from 'react';
+import { get, said } from '@/lib/api';
+import { useRecord } from '@/lib/once';
+import type { OutcomeName, ProveProps, StepView } from '@/types';
+import { Glyph } from '@/ui/Glyph';
+import { Bad, outcomeLook, State } from '@/ui/State';
+
+interface PatternAnswer {
+    calls: number;
+    of: number;
+    fits: { id: string; title: string; where: string; fix: string }[];
+}
+
+/** How far each call gets: the terminal closed, the voltage arrived, the load pulled in. The first that fails is where to look. */
+export function Levels({ calls, steps, closed }: { calls: ProveProps['calls']; steps: StepView[]; closed: boolean }) {
+    const { job } = usePage<ProveProps>().props;
+    const { record, answer } = useRecord(job.id);
+    const [leaving, setLeaving] = useState<string | null>(null);
+    const [reason, setReason] = useState('');
+    const failing = calls.some((call) => call.failed);
+    const marks = steps.map((step) => step.probes.map((probe) => probe.reading?.id ?? '').join() + step.signs.map((sign) => sign.at ?? '').join()).join();
+    const leave = async (call: string, why: string) => {
+        const result = await record('waivers', { call, note: why });
+        if (result.kind === 'ok') {
+            setLeaving(null);
+            setReason('');
+        }
+    };
+    return (
+        <section aria-label="Levels" className="border-t border-hair px-5 py-3">
+            <h2 className="h-sec">How far each call gets, by voltage</h2>
+            <div className="overflow-x-auto" tabIndex={0} role="group" aria-label="Levels, scrolls">
+                <table className="mt-1 min-w-[560px] text-[15px]">
+                    <thead>
+                        <tr className="lab border-b border-hair [&>th]:py-1.5">
+                            <th>Call</th>
+                            <th>Terminal closed</th>
+                            <th>Voltage arrived</th>
+                            <th>Load pulled in</th>
+                            <th />
+                        </tr>
+                    </thead>
+                    <tbody>
+                        {calls.map((call) => {
+                            const step = steps.find((candidate) => candidate.call === call.call && candidate.method === 'voltage');
+                            const at = (place: string) => step?.probes.filter((probe) => probe.a.startsWith(`${place}.`)).map((probe) => probe.reading?.outcome ?? null) ?? [];
+                            return (
+                                <tr key={call.call} className="h-11 border-b border-hair" data-level={call.call}>
+                                    <th className="pr-3 text-left font-lab font-semibold">{call.label}</th>
+                                    <Level outcomes={[...at('wall'), ...at('module')]} />
+                                    <Level outcomes={[...at('indoor'), ...at('outdoor')]} />
+                                    <Level outcomes={step?.signs.map((sign) => sign.outcome) ?? []} />
+                                    <td className="text-right text-[14px]">
+                                        {call.waived !== null && !call.proved ? (
+                                            <span>
+                                                left out: {call.waived}{' '}
+                                                {!closed && (
+                                                    <button className="link" onClick={() => void leave(call.call, '')}>
+                                                        Prove it after all
+                                                    </button>
+                                                )}
+                                            </span>
+                                        ) : leaving === call.call ? (
+                                            <form
+                                                className="flex gap-2"
+                                                onSubmit={(event) => {
+                                                    event.preventDefault();
+                                                    void leave(call.call, reason);
+                                                }}
+                                            >
+                                                <input autoFocus required maxLength={200} aria-label={`Why ${call.label} is left out`} className="h-11 min-w-0 flex-1 border-b-2 border-rule bg-panel px-2" value={reason} onChange={(event) => setReason(event.target.value)} />
+                                                <button className="btn btn--small">Keep</button>
+                                            </form>
+                                        ) : (
+                                            !closed && !call.proved && (
+                                                <button className="link" onClick={() => setLeaving(call.call)}>
+                                                    Leave it out, because …
+                                                </button>
+                                            )
+                                        )}
+                                    </td>
+                                </tr>
+                            );
+                        })}
+                    </tbody>
+                </table>
+            </div>
+            <Bad>{answer && answer.kind !== 'ok' ? said(answer) : null}</Bad>
+            {failing && <Explains key={marks} jobId={job.id} />}
+        </section>
+    );
+}
+
+function Level({ outcomes }: { outcomes: (OutcomeName | null)[] }) {
+    const worst: OutcomeName | null = outcomes.includes('fail') ? 'fail' : outcomes.includes('too-early') ? 'too-early' : outcomes.length > 0 && outcomes.every((outcome) => outcome === 'pass') ? 'pass' : null;
+    const look = worst ? outcomeLook[worst] : null;
+    return <td>{look ? <State glyph={look.glyph} tone={look.tone}>{worst === 'pass' ? 'yes' : worst === 'fail' ? 'no' : look.word}</State> : <Glyph name="need" style={{ color: 'var(--muted)' }} />}</td>;
+}
+
+/** What single change of this circuit would give exactly the passes and fails so far. */
+function Explains({ jobId }: { jobId: string }) {
+    const [found, setFound] = useState<PatternAnswer | null>(null);
+    useEffect(() => {
+        let current = true;
+        void get<PatternAnswer>(`/jobs/${jobId}/pattern`).then((answer) => {
+            if (current && answer.kind === 'ok') setFound(answer.data);
+        });
+        return () => {
+            current = false;
+        };
+    }, [jobId]);
+    if (!found) return <p className="mt-2 text-muted" role="status">Putting every single fault into the circuit …</p>;
+    return (
+        <div data-testid="pattern" className="mt-2 border-l-[6px] border-fault bg-fault-wash px-3 py-2 text-[14px] leading-[19px]">
+            <b className="font-lab text-[16px] font-semibold">{found.of === 0 ? 'No single fault gives this pattern: look for two, or read again.' : found.of === 1 ? 'One single fault gives exactly this:' : `${found.of} single faults give exactly this, the commonest first:`}</b>
+            <ul>
+                {found.fits.map((fit) => (
+                    <li key={fit.id} data-fit={fit.id}>
+                        {fit.title} <span className="text-muted">({fit.where}). {fit.fix}.</span>
+                    </li>
+                ))}
+            </ul>
+            {found.of > 1 && <p className="text-muted">This pattern alone cannot tell them apart: another call, the board jumper or another pair of points does.</p>}
+        </div>
+    );
+}
