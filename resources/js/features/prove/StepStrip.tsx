@@ -32,9 +32,12 @@ export function MethodSwitch({ steps, current, onStep, missing }: { missing: { w
                 </button>
             ))}
             {missing.map((method) => (
-                <button key={method.word} disabled title={method.why} aria-label={`${method.word}: not possible. ${method.why}`} className="flex min-h-11 items-center px-3.5 font-lab text-[15px] font-semibold text-muted line-through">
-                    {method.word}
-                </button>
+                <details key={method.word} className="min-h-11">
+                    <summary className="flex min-h-11 cursor-pointer items-center gap-1 px-3.5 font-lab text-[15px] font-semibold text-muted">
+                        <s>{method.word}</s> <span className="vh">not possible here</span>
+                    </summary>
+                    <p className="max-w-[46ch] px-3.5 pb-2 text-[13px] leading-[17px]">{method.why}</p>
+                </details>
             ))}
         </div>
     );
