@@ -37,10 +37,17 @@ final class ObserveSign
 
     private static function reason(Job $job, StepRecord $record, Sign $sign, string $outcome): string
     {
+        if ($sign->load === null) {
+            return $outcome === 'pass' ? "{$sign->text}: seen." : "{$sign->text}: not seen. ".($sign->key === 'display' ? 'The thermostat does not call: its settings, its mode or its power.' : 'Something holds: a welded contact, leakage through an open output, or another call.');
+        }
         $point = $job->house()->circuit()->operate($record->step->setup);
         $load = $point->netlist->element($sign->load)->label;
         $volts = sprintf('%.1f V', $point->loadVolts[$sign->load]);
         $state = ($point->loads[$sign->load] ?? LoadState::Rest)->label();
+
+        if ($sign->key === 'outdoor-stops') {
+            return $outcome === 'pass' ? "The circuit has the {$load} {$state} at {$volts}, and it stopped." : "The circuit has the {$load} {$state} at {$volts}: the float does not stand in its conductor, or its contact holds.";
+        }
 
         return match ($outcome) {
             'pass' => "The circuit has the {$load} {$state} at {$volts}, and it was seen.",

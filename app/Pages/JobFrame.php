@@ -7,6 +7,7 @@ namespace App\Pages;
 use App\Models\Job;
 use App\Support\PowerFlag;
 use App\Support\Progress;
+use App\Support\Pulse;
 use Unionbit\Core\Circuit\Circuit;
 use Unionbit\Core\Circuit\Point;
 use Unionbit\Core\Circuit\Setup;
@@ -26,6 +27,7 @@ final class JobFrame
                 'handedOverAt' => $job->handed_over_at?->toIso8601String(), 'practice' => $job->practice !== null, 'updatedAt' => $job->updated_at->toIso8601String(),
             ],
             'power' => PowerFlag::of($job)->toArray(),
+            'mark' => Pulse::of($job),
             'tape' => $progress->tape(),
             'points' => self::points($circuit),
         ];

@@ -25,7 +25,11 @@ final class ProvePage
         $circuit = $plan->circuit();
         $calls = [];
         foreach ($progress->calls() as $call => $state) {
-            $calls[] = ['call' => $call, ...$state];
+            $calls[] = ['call' => $call, ...$state, 'optional' => false];
+        }
+        $defrost = $progress->steps()['defrost.voltage'] ?? null;
+        if ($defrost !== null) {
+            $calls[] = ['call' => 'defrost', 'label' => 'Defrost', 'proved' => $defrost->state() === 'passed', 'failed' => $defrost->state() === 'failed', 'running' => $defrost->isRunning(), 'waived' => null, 'optional' => true];
         }
 
         return [
@@ -62,7 +66,7 @@ final class ProvePage
             'signs' => array_map(static function (Sign $s) use ($record): array {
                 $row = $record->signs[$s->key] ?? null;
 
-                return ['key' => $s->key, 'text' => $s->text, 'sense' => $s->sense, 'outcome' => $row?->outcome, 'reason' => $row?->reason, 'at' => $row?->at->toIso8601String()];
+                return ['key' => $s->key, 'text' => $s->text, 'sense' => $s->sense, 'optional' => $s->optional, 'outcome' => $row?->outcome, 'reason' => $row?->reason, 'at' => $row?->at->toIso8601String()];
             }, $step->signs),
             'restore' => $step->restore,
             'board' => BoardView::state($plan, $circuit->operate($step->setup)),

@@ -52,7 +52,11 @@ final class Practice
         $runs = self::running($circuit, $setup, $fault);
         $signs = [];
         foreach ($record->step->signs as $sign) {
-            $signs[$sign->key] = $runs[$sign->key] ?? false;
+            $signs[$sign->key] = match ($sign->key) {
+                'outdoor-stops' => ! ($runs['outdoor-unit'] ?? false),
+                'drop-off' => array_filter(self::running($circuit, Setup::calling(), $fault), static fn (bool $on, string $name): bool => $on && ! in_array($name, ['display', 'board-lamp'], true), ARRAY_FILTER_USE_BOTH) === [],
+                default => $runs[$sign->key] ?? false,
+            };
         }
 
         return $signs;

@@ -84,7 +84,7 @@ final readonly class StepRecord
             }
         }
         foreach ($this->step->signs as $sign) {
-            if (($this->signs[$sign->key]->outcome ?? null) !== 'pass') {
+            if (! $sign->optional && ($this->signs[$sign->key]->outcome ?? null) !== 'pass') {
                 return false;
             }
         }

@@ -56,6 +56,7 @@ export interface Frame extends Shared {
         updatedAt: string;
     };
     power: Power;
+    mark: string;
     tape: TapeSegment[];
     points: PointInfo[];
 }
@@ -232,14 +233,14 @@ export interface StepView {
     startedAt: string | null;
     readyAt: string | null;
     probes: { a: string; b: string; mode: Mode; shows: string; expected: Expectation; reading: Reading | null }[];
-    signs: { key: string; text: string; sense: string; outcome: OutcomeName | null; reason: string | null; at: string | null }[];
+    signs: { key: string; text: string; sense: string; optional: boolean; outcome: OutcomeName | null; reason: string | null; at: string | null }[];
     restore: string[];
     board: BoardState;
     waitingBoard: BoardState;
 }
 export interface ProveProps extends Frame {
     thermostat: string;
-    calls: { call: string; label: string; proved: boolean; failed: boolean; running: boolean; waived: string | null }[];
+    calls: { call: string; label: string; proved: boolean; failed: boolean; running: boolean; waived: string | null; optional: boolean }[];
     noContinuity: string | null;
     noWallJumper: string | null;
     steps: StepView[];

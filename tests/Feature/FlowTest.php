@@ -35,7 +35,7 @@ it('carries a house of each kind to handover, every call proved by voltage', fun
         $this->postJson("/jobs/{$job->id}/settings", ['id' => newId(), 'key' => $setting['key'], 'value' => $setting['value']])->assertCreated();
     }
     $steps = array_filter(StepRecord::all($job), static fn (StepRecord $r): bool => $r->step->method->value === 'voltage');
-    expect($steps)->toHaveCount($calls);
+    expect(array_filter($steps, static fn (StepRecord $r): bool => $r->step->call->mode() === null))->toHaveCount($calls);
 
     foreach ($steps as $key => $record) {
         $this->postJson("/jobs/{$job->id}/steps", ['id' => newId(), 'step' => $key, 'event' => 'start'])->assertCreated();

@@ -40,7 +40,7 @@ it('lets the simulated meter read in practice only, with the hidden fault, and m
     start($job, 'fan.voltage')->assertCreated();
     $this->travel(20)->seconds();
     expect((float) $ask('wall.Rc', 'wall.C')->json('value'))->toBeGreaterThan(24.0)->and((float) $ask('indoor.G', 'indoor.C')->json('value'))->toBeLessThan(1.0)
-        ->and($this->postJson("/jobs/{$job->id}/simulated-signs", ['step' => 'fan.voltage'])->json('signs'))->toBe(['blower' => false]);
+        ->and($this->postJson("/jobs/{$job->id}/simulated-signs", ['step' => 'fan.voltage'])->json('signs'))->toBe(['blower' => false, 'display' => true, 'drop-off' => true]);
     $this->postJson("/jobs/{$job->id}/readings", ['id' => newId(), 'stage' => 'prove', 'step' => 'fan.voltage', 'mode' => 'V', 'a' => 'indoor.G', 'b' => 'indoor.C', 'value' => '0.1'])->assertCreated();
     $this->postJson("/jobs/{$job->id}/signs", ['id' => newId(), 'step' => 'fan.voltage', 'sign' => 'blower', 'seen' => false])->assertCreated();
 

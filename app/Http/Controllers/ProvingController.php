@@ -9,6 +9,7 @@ use App\Models\Job;
 use App\Support\JobFiles;
 use App\Support\Practice;
 use App\Support\Progress;
+use App\Support\Pulse;
 use App\Support\StepRecord;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -26,9 +27,8 @@ final class ProvingController extends Controller
     public function pulse(Job $job): JsonResponse
     {
         $this->authorize('view', $job);
-        $counts = [$job->version, $job->handed_over_at !== null, $job->practice !== null, $job->readings()->count(), $job->observations()->count(), $job->stepEvents()->count(), $job->powerEvents()->count(), $job->settingEntries()->count(), $job->moveTicks()->count(), $job->photos()->count(), $job->waivers()->count(), $job->signatures()->count()];
 
-        return new JsonResponse(['mark' => implode('.', array_map(intval(...), $counts))]);
+        return new JsonResponse(['mark' => Pulse::of($job)]);
     }
 
     /** Single faults of the catalogue that give exactly what the voltage proofs have shown so far. */
@@ -86,7 +86,7 @@ final class ProvingController extends Controller
                 $volts[] = ['a' => $reading->a, 'b' => $reading->b, 'value' => $reading->value];
             }
         }
-        foreach ($record->signs as $key => $sign) {
+        foreach (array_diff_key($record->signs, ['drop-off' => true]) as $key => $sign) {
             $signs[(string) $key] = $sign->seen;
         }
 

@@ -11,6 +11,7 @@ enum Method: string
     case BoardJumper = 'board-jumper';
     case Continuity = 'continuity';
     case Voltage = 'voltage';
+    case FloatLift = 'float-lift';
 
     public function label(): string
     {
@@ -19,6 +20,7 @@ enum Method: string
             self::BoardJumper => 'At the board',
             self::Continuity => 'By continuity',
             self::Voltage => 'By voltage',
+            self::FloatLift => 'Float lifted',
         };
     }
 
@@ -29,6 +31,7 @@ enum Method: string
             self::Jumper => 'Works by jumper: cable, board and load are good. It says nothing of the thermostat or its settings.',
             self::BoardJumper => 'Works at the board: board and load are good. With the wall jumper failing, cable or its ends are not; with the field cable still landed it could not tell them apart.',
             self::Continuity => 'The thermostat closes what it must and nothing else. It says nothing of cable, board or load.',
+            self::FloatLift => 'Water in the pan stops what makes water, and the thermostat stays up.',
             self::Voltage => 'The thermostat makes the call itself: switch, cable, board and load at once.',
         };
     }

@@ -11,6 +11,7 @@ use Unionbit\Core\Circuit\Element;
 use Unionbit\Core\Circuit\MeterMode;
 use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Equipment\EquipmentTerminal;
+use Unionbit\Core\Equipment\Load;
 use Unionbit\Core\Planning\Plan;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
@@ -97,6 +98,30 @@ final readonly class OtherSteps
             "Power off and proved dead, batteries in. Lift every conductor from the plate. Zero the leads. Ask the thermostat for {$call->label()}: {$letters} must close to its hot, everything else must read over limit. A beep with conductors on proves nothing.",
             $closes, (string) $first->hot, new Wait(0, 'The thermostat\'s own delay may hold a compressor call back.', Wait::FROM_START), $setup, $setup, $probes, [],
             ['Conductors back on their screws, tugged'], true,
+        );
+    }
+
+    /** With cooling running the float is lifted: the outdoor unit stops, the thermostat stays up. */
+    public function floatLifted(Wait $wait): ?Step
+    {
+        $house = $this->plan->installation;
+        $device = $house->facts->safety[0] ?? null;
+        $contactor = array_values(array_filter($house->archetype->loads, static fn (Load $l): bool => $l->observable === 'outdoor-unit'))[0] ?? null;
+        if ($device === null || $contactor === null) {
+            return null;
+        }
+        $elements = $this->plan->circuit()->netlist(Setup::calling())->elements;
+        $contacts = array_values(array_filter(array_keys($elements), static fn (string $id): bool => $id === $device->id || str_starts_with($id, "{$device->id}.")));
+        $closes = CallTable::needed($house->archetype)->printed(CallName::Cool1, $this->plan->profile);
+        $setup = Setup::calling(...$closes)->with(...array_map(static fn (string $id): Opened => new Opened($id), $contacts));
+        $common = $this->plan->profile->terminal('C');
+        $hot = $this->plan->profile->mainHot();
+        $powered = $common !== null && $hot !== null && ($this->plan->profile->outputs === Place::Module || $this->plan->landing->on('C') !== []);
+
+        return new Step(
+            CallName::Cool1, Method::FloatLift, false, "Power on, cooling called and running. Lift the {$device->label}, as water in the pan would.", $closes, (string) $hot?->printed, $wait, $setup, $setup,
+            $powered ? [new Probe($hot->point(), $common->point(), 'the thermostat stays powered')] : [], [new Sign('outdoor-stops', 'Outdoor unit stops', 'ear', $contactor->id)],
+            ["{$device->label} down again, free to move"],
         );
     }
 

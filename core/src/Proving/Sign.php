@@ -12,7 +12,8 @@ final readonly class Sign
         public string $key,
         public string $text,
         public string $sense,
-        public string $load,
+        public ?string $load,
+        public bool $optional = false,
     ) {
     }
 }

@@ -12,6 +12,7 @@ use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Equipment\EquipmentTerminal;
 use Unionbit\Core\Equipment\Load;
 use Unionbit\Core\Equipment\LoadKind;
+use Unionbit\Core\Planning\CallProof;
 use Unionbit\Core\Planning\Plan;
 use Unionbit\Core\Planning\PlanProof;
 use Unionbit\Core\Terminal\Place;
@@ -37,9 +38,19 @@ final readonly class Steps
             $steps[] = $elsewhere->atBoard($call, $this->wait($call, Method::Jumper), $signs);
             $steps[] = $elsewhere->continuity($call);
             $steps[] = $this->step($call, Method::Voltage);
+            $steps[] = $call === CallName::Cool1 ? $elsewhere->floatLifted($this->wait($call, Method::Voltage)) : null;
         }
+        $steps[] = $this->defrosts() ? $this->step(CallName::Defrost, Method::Voltage) : null;
 
         return array_values(array_filter($steps));
+    }
+
+    /** Whether the outdoor unit's defrost calls heat indoors in this plan: a step to take where it can be forced. */
+    private function defrosts(): bool
+    {
+        $proofs = array_filter(PlanProof::of($this->plan)->calls, static fn (CallProof $p): bool => $p->call === CallName::Defrost && $p->isProved());
+
+        return $proofs !== [];
     }
 
     /** @return list<CallName> calls that can be proved: not the idle state, not a defrost, none that the plan has given up */
@@ -78,7 +89,7 @@ final readonly class Steps
         $inFace = $this->plan->profile->switchesInFace;
         $do = $jumper
             ? ($inFace ? "Power off. Take the face off the base and join {$hot} to {$letters} with a secured jumper." : "Power off. Lift the conductors of {$hot}, {$letters} from the plate and join their ends with a secured jumper.").' Then power on.'
-            : "Power on, face on. Ask the thermostat for {$this->ask($call)}.";
+            : ($call === CallName::Defrost ? 'Power on, heat called. Start a defrost at the outdoor board as its sheet says: the heat indoors must join.' : "Power on, face on. Ask the thermostat for {$this->ask($call)}.");
 
         $setup = ($jumper ? $this->jumpered($hot, $terminals) : Setup::calling(...$closes))->inMode($call->mode());
 
@@ -86,7 +97,7 @@ final readonly class Steps
             $call, $method, $jumper, $do, $closes, $hot, $this->wait($call, $method),
             $setup,
             $this->waiting($setup, $call, $jumper),
-            $this->probes($terminals, $hot, $jumper), $this->signs($loads),
+            $this->probes($terminals, $hot, $jumper), [...$this->signs($loads), ...($jumper ? [] : self::asides())],
             $jumper ? ["Jumper {$hot} to {$letters} out", $inFace ? 'Face back on its base' : 'Conductors back on their screws, tugged'] : [],
         );
     }
@@ -265,6 +276,12 @@ final readonly class Steps
         }
 
         return $signs;
+    }
+
+    /** @return list<Sign> what belongs to a whole proof besides the load: the display before, the drop-off after */
+    private static function asides(): array
+    {
+        return [new Sign('display', 'Display shows the call', 'eye', null, true), new Sign('drop-off', 'Everything stops again when the call ends', 'ear', null, true)];
     }
 
     private function wait(CallName $call, Method $method): Wait

@@ -7,6 +7,8 @@ use Unionbit\Core\Circuit\MeterMode;
 use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Fault\FaultedCall;
 use Unionbit\Core\Fault\Observables;
+use Unionbit\Core\Job\SafetyDevice;
+use Unionbit\Core\Planning\Plan;
 use Unionbit\Core\Proving\Judge;
 use Unionbit\Core\Proving\Method;
 use Unionbit\Core\Proving\OtherSteps;
@@ -191,3 +193,15 @@ it('names the fault that gives exactly the pattern seen', function (string $faul
     'open valve coil' => ['valve-coil-open:valve', 'heat-pump-o-1c-1aux'],
     'open strip conductor' => ['conductor-open:A6.h1', 'heat-pump-o-1c-1aux'],
 ]);
+
+it('lifts the float with cooling running, and starts a defrost, where the house has them', function (): void {
+    $plan = House::plan();
+    $house = $plan->installation->withFacts($plan->installation->facts->withSafety([new SafetyDevice('float', 'float switch', ['Y'], false)]));
+    $step = (new Steps(new Plan($house, $plan->profile, $plan->landing)))->find('cool-1.float-lift') ?? throw new LogicException('no step');
+    $point = (new Plan($house, $plan->profile, $plan->landing))->circuit()->operate($step->setup);
+    $defrost = (new Steps(House::example('heat-pump-o-2c-1aux')))->find('defrost.voltage') ?? throw new LogicException('no step');
+
+    expect($point->pulledIn())->not->toContain('contactor')->and($point->thermostatUp)->toBeTrue()->and($step->signs[0]->key)->toBe('outdoor-stops')
+        ->and((new Steps($plan))->find('cool-1.float-lift'))->toBeNull()->and($defrost->do)->toContain('Start a defrost at the outdoor board')
+        ->and(array_map(static fn ($s): string => $s->key, $defrost->signs))->toContain('display', 'drop-off')->and((new Steps($plan))->find('defrost.voltage'))->toBeNull();
+});

@@ -29,7 +29,7 @@ export function useOnce<T>(): (url: string, body: object, beside?: object, onUns
 export function useRecord<T = unknown>(jobId: string) {
     const once = useOnce<T>();
     const [answer, setAnswer] = useState<Answer<T> | null>(null);
-    const record = async (path: string, body: object, onWritten?: () => void): Promise<Answer<T>> => {
+    const record = async (path: string, body: object, onWritten?: (data: T | null) => void): Promise<Answer<T>> => {
         const url = `/jobs/${jobId}/${path}`;
         // A reading or a sign is kept on the device and sent later; what changes the state of power or step is not.
         let held = false;
@@ -39,12 +39,12 @@ export function useRecord<T = unknown>(jobId: string) {
         } : undefined);
         if (held) {
             setAnswer(null);
-            onWritten?.();
+            onWritten?.(null);
             return result;
         }
         setAnswer(result);
         if (result.kind === 'ok') {
-            onWritten?.();
+            onWritten?.(result.data);
             await reload();
         }
         return result;

@@ -1,20 +1,22 @@
-import { useEffect } from 'react';
+import { useEffect, useRef } from 'react';
 import { get } from './api';
 import { reload } from './reload';
 
-/** Another device on the same job: asks every second and a half whether anything is new, and then reads the page again. */
-export function usePulse(jobId: string): void {
+/** Another device on the same job: asks every second and a half whether anything is newer than this page, and then reads it again. */
+export function usePulse(jobId: string, mark: string): void {
+    const shown = useRef(mark);
     useEffect(() => {
-        let mark: string | null = null;
+        shown.current = mark;
+    }, [mark]);
+    useEffect(() => {
         let asking = false;
         const timer = setInterval(async () => {
             if (asking || document.visibilityState !== 'visible') return;
             asking = true;
+            const before = shown.current;
             const answer = await get<{ mark: string }>(`/jobs/${jobId}/pulse`);
+            if (answer.kind === 'ok' && answer.data.mark !== shown.current && shown.current === before) await reload();
             asking = false;
-            if (answer.kind !== 'ok') return;
-            if (mark !== null && mark !== answer.data.mark) await reload();
-            mark = answer.data.mark;
         }, 1500);
         return () => clearInterval(timer);
     }, [jobId]);

@@ -17,14 +17,24 @@ import type { BoardState, ProveProps, StepView } from '@/types';
 import { Glyph } from '@/ui/Glyph';
 import { State } from '@/ui/State';
 
-/** Where to go on: the running step, else the first open one of the two main proofs. */
-function goOn(steps: StepView[]): string {
-    return (steps.find((step) => step.running) ?? steps.find((step) => step.main && step.state !== 'passed') ?? steps[0])?.key ?? '';
+const schools: Record<string, { word: string; order: string[] }> = {
+    jumper: { word: 'Jumper at the wall first', order: ['jumper', 'board-jumper', 'continuity', 'voltage', 'float-lift'] },
+    meter: { word: 'Meter first', order: ['voltage', 'jumper', 'board-jumper', 'continuity', 'float-lift'] },
+    unit: { word: 'From the unit outward', order: ['board-jumper', 'jumper', 'voltage', 'continuity', 'float-lift'] },
+};
+const preferred = () => (typeof localStorage === 'undefined' ? null : localStorage.getItem('school')) ?? 'jumper';
+
+/** Where to go on: the running step, else the first open one of the two main proofs, in the order of the person's school. */
+function goOn(steps: StepView[], school: string): string {
+    const order = schools[school]?.order ?? [];
+    const calls = [...new Set(steps.map((step) => step.call))];
+    const sorted = [...steps].sort((a, b) => calls.indexOf(a.call) - calls.indexOf(b.call) || order.indexOf(a.method) - order.indexOf(b.method));
+    return (steps.find((step) => step.running) ?? sorted.find((step) => step.main && step.state !== 'passed') ?? steps[0])?.key ?? '';
 }
 
 export default function Prove() {
     const { steps, readings } = usePage<ProveProps>().props;
-    const [key, setKey] = useState(() => goOn(steps));
+    const [key, setKey] = useState(() => goOn(steps, preferred()));
     // A step that another device starts is the one to look at here too.
     const running = steps.find((candidate) => candidate.running)?.key ?? null;
     const [followed, setFollowed] = useState(running);
@@ -77,12 +87,15 @@ function Body({ step, onStep }: { step: StepView; onStep: (key: string) => void 
     const dead = { ...resting, energised: [] };
     // A job that is closed shows the step as it was proved.
     const shown = live && left > 0 ? waits(step, left) : live || closed ? step.board : power.state === 'live' ? resting : dead;
-    const proved = calls.filter((call) => call.proved).length;
-    const through = calls.every((call) => call.proved || call.waived !== null);
+    const wanted = calls.filter((call) => !call.optional);
+    const proved = wanted.filter((call) => call.proved).length;
+    const through = wanted.every((call) => call.proved || call.waived !== null);
     useAwake(step.running);
     useEndSignal(step.running && step.readyAt !== null, left);
     const phone = width < 700;
-    const mine = steps.filter((candidate) => candidate.call === step.call);
+    const [school, setSchool] = useState(preferred);
+    const order = schools[school]?.order ?? [];
+    const mine = steps.filter((candidate) => candidate.call === step.call).sort((a, b) => order.indexOf(a.method) - order.indexOf(b.method));
     const choose = (key: string) => {
         const next = steps.find((candidate) => candidate.key === key);
         const probe = next?.probes.find((candidate) => !candidate.reading) ?? next?.probes[0];
@@ -100,7 +113,7 @@ function Body({ step, onStep }: { step: StepView; onStep: (key: string) => void 
                 <div>
                     <h1 className="h-step">Prove {step.callLabel}</h1>
                     <p>
-                        {proved} of {calls.length} calls proved. {step.shows}
+                        {proved} of {wanted.length} calls proved. {step.shows}
                     </p>
                 </div>
                 {!closed && through && (
@@ -117,6 +130,25 @@ function Body({ step, onStep }: { step: StepView; onStep: (key: string) => void 
             <CallStrip calls={calls} current={step.call} onCall={(call) => choose((steps.find((candidate) => candidate.call === call && candidate.state !== 'passed') ?? steps.find((candidate) => candidate.call === call))?.key ?? step.key)} />
             <div className="flex flex-wrap items-center justify-between gap-3 border-b border-hair px-1.5">
                 <MethodSwitch steps={mine} current={step.key} onStep={choose} missing={[...(noWallJumper ? [{ word: 'By jumper', why: noWallJumper }] : []), ...(noContinuity ? [{ word: 'By continuity', why: noContinuity }] : [])]} />
+                {!closed && (
+                    <label className="flex min-h-11 items-center gap-2 px-3 text-[14px] text-muted">
+                        <span className="vh">Order of the proofs</span>
+                        <select
+                            className="h-11 bg-transparent font-lab font-semibold"
+                            value={school}
+                            onChange={(event) => {
+                                localStorage.setItem('school', event.target.value);
+                                setSchool(event.target.value);
+                            }}
+                        >
+                            {Object.entries(schools).map(([value, { word }]) => (
+                                <option key={value} value={value}>
+                                    {word}
+                                </option>
+                            ))}
+                        </select>
+                    </label>
+                )}
                 {restore.length > 0 && (
                     <span className="px-3">
                         <State glyph="caution" tone="caution">

@@ -37,7 +37,7 @@ const stages: Stage[] = ['survey', 'plan', 'set', 'prove', 'handover'];
 export function Shell({ stage, title, start, dock, children }: { stage: Stage; title: string; start: [string, string]; dock: ReactNode; children: ReactNode }) {
     const { props } = usePage<Frame>();
     const { job, power, tape, points, now } = props;
-    usePulse(job.id);
+    usePulse(job.id, props.mark);
     const known = (id: string) => points.some((point) => point.id === id);
     const fallback = points[0]?.id ?? 'indoor.R';
     const [mode, setMode] = useState<Mode>('V');

@@ -45,6 +45,7 @@ export interface OverflowWay {
 export interface FiguresProps extends Shared {
     job: Frame['job'] | null;
     power?: Frame['power'];
+    mark?: Frame['mark'];
     tape?: Frame['tape'];
     restore?: Frame['restore'];
     points?: Frame['points'];

@@ -5,7 +5,7 @@ import { useRecord } from '@/lib/once';
 import { clock, figure, pointName, range } from '@/lib/format';
 import { useKeys } from '@/lib/hooks';
 import { useAskPower, useProbes } from '@/shell/Shell';
-import type { Frame, Mode, PointInfo, Reading } from '@/types';
+import type { Expectation, Frame, Mode, PointInfo, Reading } from '@/types';
 import { Glyph, Unit, type GlyphName } from '@/ui/Glyph';
 import { Bad, outcomeLook, State } from '@/ui/State';
 import { Keypad } from './Keypad';
@@ -41,8 +41,11 @@ export function MeterDock({ stage, step = null, call = null, readings, canRecord
     const record = async () => {
         if (typed.trim() === '') return;
         // What is typed while the answer is on its way is the next reading, and stays.
-        const result = await write('readings', { stage, step, call, mode, a, b, value: typed }, () => setTyped((now) => (now === typed ? '' : now)));
-        if (result.kind === 'ok') onRecorded?.(result.data);
+        // The probes go on at once, before the page is read again: the next figure typed belongs to the next pair.
+        await write('readings', { stage, step, call, mode, a, b, value: typed }, (reading) => {
+            setTyped((now) => (now === typed ? '' : now));
+            if (reading) onRecorded?.(reading);
+        });
     };
 
     // In practice the simulated meter fills the field; recording it stays the person's act, and it is marked.
@@ -145,6 +148,7 @@ export function MeterDock({ stage, step = null, call = null, readings, canRecord
                                 Simulated meter reads
                             </button>
                         )}
+                        <MixUp typed={typed} expected={expected} unit={signUnit[mode]} onTake={setTyped} />
                         <Verdict reading={last} typed={typed} />
                         <Bad id="actual-bad">{answer && answer.kind !== 'ok' ? said(answer) : null}</Bad>
                         {errors.power && (
@@ -168,6 +172,23 @@ export function MeterDock({ stage, step = null, call = null, readings, canRecord
                 {!closed && <Keypad onKey={(key) => setTyped((old) => (key === 'OL' ? 'OL' : old === 'OL' ? key : old + key))} onErase={() => setTyped((old) => (old === 'OL' ? '' : old.slice(0, -1)))} onRecord={() => void record()} ready={typed.trim() !== ''} />}
             </div>
         </aside>
+    );
+}
+
+/** A figure a thousand times off the expected band: the meter stood on millivolts, or on kilohms. Asked, never changed unasked. */
+function MixUp({ typed, expected, unit, onTake }: { typed: string; expected: Expectation | null; unit: string; onTake: (value: string) => void }) {
+    const value = parsed(typed);
+    if (value === null || value === 0 || expected?.low == null || expected.high == null || expected.high < 1) return null;
+    const [low, high] = [0.7 * expected.low, 1.3 * expected.high];
+    const [other, right] = value / 1000 >= low && value / 1000 <= high ? [`m${unit}`, value / 1000] : value * 1000 >= low && value * 1000 <= high ? [`k${unit}`, value * 1000] : [null, 0];
+    if (other === null) return null;
+    return (
+        <p role="alert" className="flex flex-wrap items-center gap-x-3 border-l-[6px] border-caution bg-caution-wash px-2 py-1 text-[14px]">
+            Did the meter stand on {other}? {typed} {other} is {Number(right.toFixed(3))} {unit}.
+            <button type="button" className="link" onClick={() => onTake(String(Number(right.toFixed(3))))}>
+                Yes, take {Number(right.toFixed(3))} {unit}
+            </button>
+        </p>
     );
 }
 

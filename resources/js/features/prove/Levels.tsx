@@ -12,7 +12,7 @@ interface PatternAnswer {
     fits: { id: string; title: string; where: string; fix: string }[];
 }
 
-/** How far each call gets: the terminal closed, the voltage arrived, the load pulled in. The first that fails is where to look. */
+/** How far each call gets: the display says so, the terminal is closed, the voltage has arrived, the load has pulled in, and dropped off again. The first that fails is where to look. */
 export function Levels({ calls, steps, closed }: { calls: ProveProps['calls']; steps: StepView[]; closed: boolean }) {
     const { job } = usePage<ProveProps>().props;
     const { record, answer } = useRecord(job.id);
@@ -31,13 +31,15 @@ export function Levels({ calls, steps, closed }: { calls: ProveProps['calls']; s
         <section aria-label="Levels" className="border-t border-hair px-5 py-3">
             <h2 className="h-sec">How far each call gets, by voltage</h2>
             <div className="overflow-x-auto" tabIndex={0} role="group" aria-label="Levels, scrolls">
-                <table className="mt-1 min-w-[560px] text-[15px]">
+                <table className="mt-1 min-w-[640px] text-[15px]">
                     <thead>
                         <tr className="lab border-b border-hair [&>th]:py-1.5">
                             <th>Call</th>
+                            <th>Display says so</th>
                             <th>Terminal closed</th>
                             <th>Voltage arrived</th>
                             <th>Load pulled in</th>
+                            <th>Drops off</th>
                             <th />
                         </tr>
                     </thead>
@@ -45,12 +47,15 @@ export function Levels({ calls, steps, closed }: { calls: ProveProps['calls']; s
                         {calls.map((call) => {
                             const step = steps.find((candidate) => candidate.call === call.call && candidate.method === 'voltage');
                             const at = (place: string) => step?.probes.filter((probe) => probe.a.startsWith(`${place}.`)).map((probe) => probe.reading?.outcome ?? null) ?? [];
+                            const sign = (key: string) => step?.signs.filter((seen) => seen.key === key).map((seen) => seen.outcome) ?? [];
                             return (
                                 <tr key={call.call} className="h-11 border-b border-hair" data-level={call.call}>
                                     <th className="pr-3 text-left font-lab font-semibold">{call.label}</th>
+                                    <Level outcomes={sign('display')} />
                                     <Level outcomes={[...at('wall'), ...at('module')]} />
                                     <Level outcomes={[...at('indoor'), ...at('outdoor')]} />
-                                    <Level outcomes={step?.signs.map((sign) => sign.outcome) ?? []} />
+                                    <Level outcomes={step?.signs.filter((seen) => !seen.optional).map((seen) => seen.outcome) ?? []} />
+                                    <Level outcomes={sign('drop-off')} />
                                     <td className="text-right text-[14px]">
                                         {call.waived !== null && !call.proved ? (
                                             <span>
@@ -73,7 +78,7 @@ export function Levels({ calls, steps, closed }: { calls: ProveProps['calls']; s
                                                 <button className="btn btn--small">Keep</button>
                                             </form>
                                         ) : (
-                                            !closed && !call.proved && (
+                                            !closed && !call.proved && !call.optional && (
                                                 <button className="link" onClick={() => setLeaving(call.call)}>
                                                     Leave it out, because …
                                                 </button>

@@ -1,6 +1,7 @@
 import { usePage } from '@inertiajs/react';
 import { type ReactNode } from 'react';
-import { post, said } from '@/lib/api';
+import { newId, post, said } from '@/lib/api';
+import { reload } from '@/lib/reload';
 import { useRecord } from '@/lib/once';
 import { clock, countdown } from '@/lib/format';
 import { useSecondsLeft } from '@/lib/hooks';
@@ -23,7 +24,8 @@ export function StepCells({ step, closed }: { step: StepView; closed: boolean })
     const look = async () => {
         const answer = await post<{ signs: Record<string, boolean> }>(`/jobs/${job.id}/simulated-signs`, { step: step.key });
         if (answer.kind !== 'ok') return;
-        for (const sign of step.signs) await send('signs', { step: step.key, sign: sign.key, seen: answer.data.signs[sign.key] ?? false });
+        for (const sign of step.signs) await post(`/jobs/${job.id}/signs`, { id: newId(), step: step.key, sign: sign.key, seen: answer.data.signs[sign.key] ?? false });
+        await reload();
     };
     const powerProblem = problem?.kind === 'invalid' && problem.errors.power;
 
