@@ -91,7 +91,7 @@ final class Circuit
         if (! $setup->power) {
             $elements = array_map(static fn (Element $e): Element => $e->emf === 0.0 ? $e : new Element($e->id, $e->kind, $e->a, $e->b, $e->label, $e->subject, $e->ohms, $e->reactance, $e->dcOhms), $elements);
         }
-        $netlist = new Netlist($elements, $netlist->points);
+        $netlist = new Netlist($elements, $netlist->points, array_diff_key($netlist->elements, $elements));
         if ($setup->power || in_array($this->profile->power, [PowerKind::Battery, PowerKind::CommonOrBattery], true)) {
             $netlist = $netlist->withAll($this->switches($netlist, $setup, true));
         }

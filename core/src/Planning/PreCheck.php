@@ -19,7 +19,7 @@ final class PreCheck
     /** Less than this share of the computed ohms is suspect. */
     private const SUSPECT = 0.8;
 
-    /** @return list<array{a: string, b: string, label: string, nominal: ?float, least: ?float, reason: string, blind: ?string}> ohms; null is over the meter's limit */
+    /** @return list<array{screw: string, a: string, b: string, label: string, nominal: ?float, least: ?float, reason: string, blind: ?string}> ohms; null is over the meter's limit */
     public static function of(Plan $plan): array
     {
         $circuit = $plan->circuit();
@@ -34,7 +34,7 @@ final class PreCheck
             $expected = $meter->read(MeterMode::Ohms, $setup, $terminal->point(), $common);
             $electronic = $expected->nominal !== null && $expected->nominal > 500.0;
             $rows[] = [
-                'a' => $terminal->point(), 'b' => $common, 'label' => "{$terminal->printed} to {$name}", 'nominal' => $expected->nominal === null ? null : round($expected->nominal, 1),
+                'screw' => $terminal->printed, 'a' => $terminal->point(), 'b' => $common, 'label' => "{$terminal->printed} to {$name}", 'nominal' => $expected->nominal === null ? null : round($expected->nominal, 1),
                 'least' => $expected->nominal === null ? null : round(self::SUSPECT * $expected->nominal, 1), 'reason' => $expected->reason,
                 'blind' => $electronic ? 'A board input reads kilohms: a short behind it cannot be seen from here.' : null,
             ];

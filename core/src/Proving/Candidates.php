@@ -11,6 +11,7 @@ use Unionbit\Core\Circuit\Edit\Opened;
 use Unionbit\Core\Circuit\Edit\Touching;
 use Unionbit\Core\Circuit\ElementKind;
 use Unionbit\Core\Circuit\Meter;
+use Unionbit\Core\Circuit\MeterMode;
 use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Equipment\LoadKind;
 
@@ -30,23 +31,36 @@ final readonly class Candidates
     }
 
     /**
-     * @param  float  $value  volts actually read
+     * @param  MeterMode  $mode  volts or ohms
+     * @param  ?float  $value  actually read, in the mode's unit; null is over limit
      * @return list<array{edit: CircuitEdit, says: string}> likeliest first
      */
-    public function forVolts(Setup $setup, string $a, string $b, float $value): array
+    public function forReading(MeterMode $mode, Setup $setup, string $a, string $b, ?float $value): array
     {
-        $meter = new Meter($this->circuit);
         $netlist = $this->circuit->netlist($setup);
         $found = [];
         foreach ($this->edits($setup) as $edit) {
-            $nominal = $meter->nominalVolts($setup->with($edit), $a, $b);
-            $fits = $nominal === null ? $value <= 20.0 : abs($value - $nominal) <= self::SPREAD * $nominal + self::FLOOR;
+            $fits = $mode === MeterMode::Volts ? $this->fitsVolts($setup->with($edit), $a, $b, (float) $value) : $this->fitsOhms($setup->with($edit), $a, $b, $value);
             if ($fits) {
                 $found[] = ['edit' => $edit, 'says' => $edit->describe($netlist)];
             }
         }
 
         return $found;
+    }
+
+    private function fitsVolts(Setup $setup, string $a, string $b, float $value): bool
+    {
+        $nominal = (new Meter($this->circuit))->nominalVolts($setup, $a, $b);
+
+        return $nominal === null ? $value <= 20.0 : abs($value - $nominal) <= self::SPREAD * $nominal + self::FLOOR;
+    }
+
+    private function fitsOhms(Setup $setup, string $a, string $b, ?float $value): bool
+    {
+        $expected = (new Meter($this->circuit))->ohms($setup, $a, $b);
+
+        return $value === null ? $expected->overLimit : $expected->contains($value);
     }
 
     /** @return list<CircuitEdit> in the order of how often they are met */

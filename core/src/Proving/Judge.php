@@ -29,10 +29,10 @@ final readonly class Judge
             return new Verdict(Outcome::Neutral, $expected->refused);
         }
         if ($expected->overLimit) {
-            return $value === null ? new Verdict(Outcome::Pass, $expected->reason) : new Verdict(Outcome::Fail, sprintf('%s Ω where nothing should connect: something is still joined.', self::number($value)));
+            return $value === null ? new Verdict(Outcome::Pass, $expected->reason) : $this->named($expected, $setup, $value, sprintf('%s Ω where nothing should connect: something is still joined.', self::number($value)));
         }
         if ($value === null) {
-            return new Verdict(Outcome::Fail, 'Over-limit, where a path is expected: '.lcfirst($expected->reason));
+            return $this->named($expected, $setup, null, 'Over-limit, where a path is expected: '.lcfirst($expected->reason));
         }
         if ($expected->floating) {
             return $value <= self::GHOST_VOLTS
@@ -53,15 +53,21 @@ final readonly class Judge
     {
         $unit = $expected->mode->unit();
         $start = sprintf('%s %s where %s–%s %s is expected.', self::number($value), $unit, self::number((float) $expected->low), self::number((float) $expected->high), $unit);
-        if ($expected->mode !== MeterMode::Volts) {
-            return new Verdict(Outcome::Fail, "{$start} Expected: {$expected->reason}");
-        }
-        $found = (new Candidates($this->circuit))->forVolts($setup, $expected->a, $expected->b, $value);
+
+        return $expected->mode === MeterMode::Amps
+            ? new Verdict(Outcome::Fail, "{$start} Expected: {$expected->reason}")
+            : $this->named($expected, $setup, $value, $start);
+    }
+
+    /** The verdict with the single changes of this circuit that would read so. */
+    private function named(Expectation $expected, Setup $setup, ?float $value, string $start): Verdict
+    {
+        $found = (new Candidates($this->circuit))->forReading($expected->mode === MeterMode::Volts ? MeterMode::Volts : MeterMode::Ohms, $setup, $expected->a, $expected->b, $value);
         if ($found === []) {
             return new Verdict(Outcome::Fail, "{$start} No single change of this circuit gives that: flag it as unexplained, check the probes and the range.");
         }
         $says = array_values(array_unique(array_column($found, 'says')));
-        $why = (new Meter($this->circuit))->volts($setup->with($found[0]['edit']), $expected->a, $expected->b)->reason;
+        $why = (new Meter($this->circuit))->read($expected->mode, $setup->with($found[0]['edit']), $expected->a, $expected->b)->reason;
 
         return new Verdict(Outcome::Fail, "{$start} It reads so when {$says[0]}. {$why}", $says);
     }

@@ -7,42 +7,62 @@ namespace Unionbit\Core\Proving;
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Call\CallTable;
 use Unionbit\Core\Circuit\Edit\Opened;
-use Unionbit\Core\Circuit\Element;
 use Unionbit\Core\Circuit\MeterMode;
 use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Equipment\EquipmentTerminal;
 use Unionbit\Core\Equipment\Load;
 use Unionbit\Core\Planning\Plan;
+use Unionbit\Core\Planning\PreCheck;
 use Unionbit\Core\Terminal\Place;
-use Unionbit\Core\Terminal\TerminalName;
-use Unionbit\Core\Thermostat\Meaning;
 use Unionbit\Core\Thermostat\PlateTerminal;
 use Unionbit\Core\Thermostat\PowerKind;
 use Unionbit\Core\Wiring\Conductor;
 
 /**
- * The proofs that tell where a call fails: the same jumper at the equipment's board with the field cable off, and
- * the thermostat alone by continuity.
+ * The proofs beside the two main ones: ohms before power, the same jumper at the equipment's board with the field
+ * cable off, the thermostat alone by continuity, the float lifted.
  */
 final readonly class OtherSteps
 {
+    private BoardPoints $board;
+
+    private Waits $waits;
+
     public function __construct(private Plan $plan)
     {
+        $this->board = new BoardPoints($plan);
+        $this->waits = new Waits($plan->installation);
     }
 
-    /**
-     * Thermostat cable lifted at the board, all ends insulated; R to the call's screws there.
-     *
-     * @param  list<Sign>  $signs
-     */
-    public function atBoard(CallName $call, Wait $wait, array $signs): ?Step
+    /** After landing and before power: each call's branch to the common, thermostat face off, against its own ohms. */
+    public function preCheck(): ?Step
     {
-        $terminals = $this->boardTerminals($call);
+        $rows = PreCheck::of($this->plan);
+        if ($rows === []) {
+            return null;
+        }
+        $setup = Setup::isolated()->faceOff();
+        $atWall = $this->plan->profile->outputs === Place::Wall;
+
+        return new Step(
+            CallName::Idle, Method::PreCheck, true,
+            'Power off and proved dead, everything landed, '.($atWall ? 'thermostat face off' : 'nothing called').'. Zero the leads. Each call to the common: less than four fifths of its own ohms is suspect, over limit is an open branch.',
+            array_map(static fn (array $row): string => $row['screw'], $rows), 'C', $this->waits->of(CallName::Idle, Method::PreCheck), $setup, $setup,
+            array_map(static fn (array $row): Probe => new Probe($row['a'], $row['b'], $row['blind'] ?? 'ohms of this branch', MeterMode::Ohms), $rows), [], $atWall ? ['Thermostat face back on its base'] : [],
+        );
+    }
+
+    /** Thermostat cable lifted at the board, all ends insulated; R to the call's screws there. */
+    public function atBoard(CallName $call): ?Step
+    {
+        $terminals = $this->board->ofCall($call);
         $first = $terminals[0] ?? null;
-        $hot = $first === null ? null : $this->hotOf($first);
+        $hot = $first === null ? null : $this->board->hotOf($first);
         if ($first === null || $hot === null) {
             return null;
         }
+        $wait = $this->waits->of($call, Method::BoardJumper);
+        $signs = (new Signs($this->plan->installation->archetype))->of($call);
         $setup = Setup::calling();
         foreach ($this->plan->installation->wallCable()->conductors ?? [] as $conductor) {
             $setup = $setup->lifting("A{$conductor->number}.far");
@@ -55,20 +75,12 @@ final readonly class OtherSteps
             $setup = $setup->withJumper($hot[0], $terminal->point());
         }
         $letters = implode(', ', array_map(static fn (EquipmentTerminal $t): string => $t->printed, $terminals));
-        $common = $this->commonOf($first);
-        $waiting = $setup;
-        foreach ($this->plan->installation->loads() as $load) {
-            foreach ($load->drives as $contact) {
-                if ($contact->delaySeconds > 0.0 && ! $contact->normallyClosed) {
-                    $waiting = $waiting->with(new Opened($contact->id));
-                }
-            }
-        }
+        $common = $this->board->commonOf($first);
 
         return new Step(
             $call, Method::BoardJumper, true,
             "Power off. At the board lift the thermostat cable, each end insulated, and join {$hot[1]} to {$letters} with a secured jumper. Hold the door switch for the test only. Then power on.",
-            array_map(static fn (EquipmentTerminal $t): string => $t->printed, $terminals), $hot[1], $wait, $setup, $waiting,
+            array_map(static fn (EquipmentTerminal $t): string => $t->printed, $terminals), $hot[1], $wait, $setup, $this->waits->held($setup),
             $common === null ? [] : [new Probe($first->point(), $common, 'voltage at the board\'s screw')], $signs,
             ["Jumper {$hot[1]} to {$letters} out at the board", 'Thermostat cable back on the board, each end tugged', 'Door switch released, door on'],
         );
@@ -95,16 +107,17 @@ final readonly class OtherSteps
 
         return new Step(
             $call, Method::Continuity, true,
-            "Power off and proved dead, batteries in. Lift every conductor from the plate. Zero the leads. Ask the thermostat for {$call->label()}: {$letters} must close to its hot, everything else must read over limit. A beep with conductors on proves nothing.",
-            $closes, (string) $first->hot, new Wait(0, 'The thermostat\'s own delay may hold a compressor call back.', Wait::FROM_START), $setup, $setup, $probes, [],
-            ['Conductors back on their screws, tugged'], true,
+            "Power off and proved dead, batteries in. Lift every conductor from the plate. Zero the leads. Its own delay may hold a compressor call back. Ask the thermostat for {$call->label()}: {$letters} must close to its hot, everything else must read over limit. A beep with conductors on proves nothing.",
+            $closes, (string) $first->hot, $this->waits->of($call, Method::Continuity), $setup, $setup, $probes, [],
+            ['Conductors back on their screws, tugged'],
         );
     }
 
     /** With cooling running the float is lifted: the outdoor unit stops, the thermostat stays up. */
-    public function floatLifted(Wait $wait): ?Step
+    public function floatLifted(): ?Step
     {
         $house = $this->plan->installation;
+        $wait = $this->waits->of(CallName::Cool1, Method::FloatLift);
         $device = $house->facts->safety[0] ?? null;
         $contactor = array_values(array_filter($house->archetype->loads, static fn (Load $l): bool => $l->observable === 'outdoor-unit'))[0] ?? null;
         if ($device === null || $contactor === null) {
@@ -133,51 +146,5 @@ final readonly class OtherSteps
             in_array($this->plan->profile->power, [PowerKind::Battery, PowerKind::CommonOrBattery], true) => null,
             default => 'It lives on 24 V: with the power off all its switches are open whatever it is asked, and ohms on a live circuit are not possible. Prove it by voltage and by jumper.',
         };
-    }
-
-    /** @return list<EquipmentTerminal> the board's screws of a call, in the order of the call table */
-    private function boardTerminals(CallName $call): array
-    {
-        $found = [];
-        foreach (CallTable::needed($this->plan->installation->archetype)->closes($call) as $name) {
-            foreach ($this->plan->installation->archetype->terminals as $terminal) {
-                if ($terminal->place === Place::Indoor && ($terminal->name === $name || Meaning::of($terminal->name, $this->plan->installation->archetype) === $name) && ! in_array($terminal, $found, true)) {
-                    $found[] = $terminal;
-                }
-            }
-        }
-
-        return $found;
-    }
-
-    /** @return ?array{string, string} point and printed letter of the hot that belongs to a screw's load: two transformers never crossed */
-    private function hotOf(EquipmentTerminal $terminal): ?array
-    {
-        $common = $this->commonOf($terminal);
-        foreach ($this->plan->installation->transformers() as $transformer) {
-            if ($common === null || $transformer->common === $common) {
-                foreach ($this->plan->installation->archetype->terminals as $screw) {
-                    if ($screw->point() === $transformer->hot) {
-                        return [$screw->point(), $screw->printed];
-                    }
-                }
-            }
-        }
-        $r = $this->plan->installation->archetype->terminalNamed(Place::Indoor, TerminalName::R);
-
-        return $r === null ? null : [$r->point(), $r->printed];
-    }
-
-    private function commonOf(EquipmentTerminal $terminal): ?string
-    {
-        $reached = $this->plan->circuit()->netlist(Setup::calling())->region($terminal->point(), static fn (Element $e): bool => $e->kind->isCopper() && ! $e->isOpen());
-        $commons = array_map(static fn ($t): string => $t->common, $this->plan->installation->transformers());
-        foreach ($this->plan->installation->archetype->loads as $load) {
-            if (isset($reached[$load->from])) {
-                return in_array($load->to, $commons, true) ? $load->to : $commons[0];
-            }
-        }
-
-        return null;
     }
 }

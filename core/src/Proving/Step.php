@@ -6,10 +6,14 @@ namespace Unionbit\Core\Proving;
 
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Circuit\Setup;
+use Unionbit\Core\Terminal\Place;
 
 /** One proof of one call: power, place, set-up, wait, what to measure, what to see, how to put things back. */
 final readonly class Step
 {
+    /** Measured with the power off from beginning to end. */
+    public bool $staysDead;
+
     /**
      * @param  bool  $setUpIsolated  the set-up needs the power off and proved dead
      * @param  list<string>  $closes  printed terminals that stand closed to the hot
@@ -18,7 +22,8 @@ final readonly class Step
      * @param  list<Probe>  $probes
      * @param  list<Sign>  $signs
      * @param  list<string>  $restore  temporary things that the step leaves, to be undone
-     * @param  bool  $staysDead  measured with the power off from beginning to end
+     * @param  ?string  $follows  key of the step whose running call this one is added to
+     * @param  ?Wait  $onward  the wait where it follows on without a stop between
      */
     public function __construct(
         public CallName $call,
@@ -33,12 +38,29 @@ final readonly class Step
         public array $probes,
         public array $signs,
         public array $restore,
-        public bool $staysDead = false,
+        public ?string $follows = null,
+        public ?Wait $onward = null,
     ) {
+        $this->staysDead = $method->isDead();
     }
 
     public function key(): string
     {
         return $this->call->value.'.'.$this->method->value;
+    }
+
+    /** @return list<Place> where to stand, in order: for the set-up, then for each pair that is measured */
+    public function places(): array
+    {
+        $places = $this->method === Method::PreCheck ? [] : [$this->method->place()];
+        foreach ($this->probes as $probe) {
+            $at = Place::tryFrom(explode('.', $probe->a)[0]) ?? $this->method->place();
+            $at = $at === Place::Module ? Place::Indoor : $at;
+            if (! in_array($at, $places, true)) {
+                $places[] = $at;
+            }
+        }
+
+        return $places;
     }
 }

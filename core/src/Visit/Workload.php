@@ -9,8 +9,10 @@ use Unionbit\Core\Call\CallTable;
 use Unionbit\Core\Job\Assumptions;
 use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Planning\Plan;
-use Unionbit\Core\Proving\Step;
+use Unionbit\Core\Proving\Route;
+use Unionbit\Core\Proving\School;
 use Unionbit\Core\Proving\Steps;
+use Unionbit\Core\Proving\Waits;
 
 /**
  * How long a visit still takes: what survey, plan, settings and proofs need, with the equipment's own delays. The
@@ -99,10 +101,10 @@ final readonly class Workload
     private static function proofs(Installation $house, ?Plan $plan, array $proved): array
     {
         if ($plan !== null) {
-            $left = array_values(array_filter((new Steps($plan))->all(), static fn (Step $s): bool => $s->method->isMain() && ! in_array($s->key(), $proved, true)));
-            $wait = (int) ceil(array_sum(array_map(static fn (Step $s): int => $s->wait->seconds, $left)) / 60);
+            $route = Route::of((new Steps($plan))->all(), School::Jumper, new Waits($plan->installation), $proved);
+            $count = count($route->keys);
 
-            return $left === [] ? [] : [new Task(count($left).' proofs', count($left) * self::STEP, $wait)];
+            return $count === 0 ? [] : [new Task($count === 1 ? '1 proof' : "{$count} proofs", $route->minutes - $route->waits, $route->waits)];
         }
         $calls = array_filter(CallTable::needed($house->archetype)->calls(), static fn (CallName $c): bool => $c !== CallName::Idle && $c->mode() === null);
         $off = $house->archetype->delays['compressor-off'] ?? 0;

@@ -7,6 +7,7 @@ use Unionbit\Core\Circuit\Edit\CoilShorted;
 use Unionbit\Core\Circuit\Edit\Opened;
 use Unionbit\Core\Circuit\Edit\Touching;
 use Unionbit\Core\Circuit\Meter;
+use Unionbit\Core\Circuit\MeterMode;
 use Unionbit\Core\Proving\Judge;
 use Unionbit\Core\Proving\Outcome;
 use Unionbit\Core\Proving\Steps;
@@ -35,14 +36,15 @@ it('names the true cause among those that read so', function (string $name): voi
 
     foreach ((new Steps($plan))->all() as $step) {
         foreach ($step->probes as $probe) {
-            $expected = $meter->volts($step->setup, $probe->a, $probe->b);
-            $actual = $meter->nominalVolts($step->setup->with($edit), $probe->a, $probe->b);
-            $verdict = $judge->reading($expected, $step->setup, $actual ?? 0.0);
+            $expected = $meter->read($probe->mode, $step->setup, $probe->a, $probe->b);
+            $volts = $probe->mode === MeterMode::Volts;
+            $actual = $volts ? $meter->nominalVolts($step->setup->with($edit), $probe->a, $probe->b) ?? 0.0 : $meter->ohms($step->setup->with($edit), $probe->a, $probe->b)->nominal;
+            $verdict = $judge->reading($expected, $step->setup, $actual);
             if ($verdict->outcome === Outcome::Fail) {
                 $failed++;
                 expect($verdict->candidates)->toContain($says)->and($verdict->reason)->toContain('It reads so when');
             } else {
-                expect($expected->contains($actual ?? 0.0))->toBeTrue("{$step->key()} {$probe->key()}");
+                expect($actual === null ? $expected->overLimit : $expected->contains($actual))->toBeTrue("{$step->key()} {$probe->key()}");
             }
         }
     }
@@ -56,9 +58,9 @@ it('passes every healthy reading within its tolerances, on every kind of equipme
     $meter = new Meter($circuit);
     foreach ((new Steps($plan))->all() as $step) {
         foreach ($step->probes as $probe) {
-            $expected = $meter->volts($step->setup, $probe->a, $probe->b);
+            $expected = $meter->read($probe->mode, $step->setup, $probe->a, $probe->b);
             expect($expected->floating)->toBeFalse("{$step->key()} {$probe->key()}");
-            foreach ([$expected->low, $expected->nominal, $expected->high] as $value) {
+            foreach ($expected->overLimit ? [null] : [$expected->low, $expected->nominal, $expected->high] as $value) {
                 expect((new Judge($circuit))->reading($expected, $step->setup, $value)->outcome)->toBe(Outcome::Pass, "{$step->key()} {$probe->key()}");
             }
         }

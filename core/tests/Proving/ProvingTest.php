@@ -30,7 +30,7 @@ function judged(string $step, string $a, string $b, ?float $value, int $left = 0
 
 it('has each call by jumper and by voltage, fan first', function (): void {
     expect(array_map(static fn (Step $s): string => $s->key(), (new Steps(House::plan()))->all()))
-        ->toBe(['fan.jumper', 'fan.board-jumper', 'fan.voltage', 'cool-1.jumper', 'cool-1.board-jumper', 'cool-1.voltage', 'heat-1.jumper', 'heat-1.board-jumper', 'heat-1.voltage']);
+        ->toBe(['idle.pre-check', 'fan.jumper', 'fan.board-jumper', 'fan.voltage', 'cool-1.jumper', 'cool-1.board-jumper', 'cool-1.voltage', 'heat-1.jumper', 'heat-1.board-jumper', 'heat-1.voltage']);
 });
 
 it('sets the call up so that its loads pull in', function (string $profile): void {
@@ -45,8 +45,8 @@ it('expects the reading of every probe within its own band', function (): void {
     $plan = House::plan();
     foreach ((new Steps($plan))->all() as $step) {
         foreach ($step->probes as $probe) {
-            $expected = (new Meter($plan->circuit()))->volts($step->setup, $probe->a, $probe->b);
-            expect($expected->high - $expected->low)->toBeLessThan(8.0, $probe->key())->and($expected->contains((float) $expected->nominal))->toBeTrue();
+            $expected = (new Meter($plan->circuit()))->read($probe->mode, $step->setup, $probe->a, $probe->b);
+            expect($expected->high - $expected->low)->toBeLessThan($probe->mode === MeterMode::Ohms ? 0.5 * $expected->nominal + 1.5 : 8.0, $probe->key())->and($expected->contains((float) $expected->nominal))->toBeTrue();
         }
     }
 });

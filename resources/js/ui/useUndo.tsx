@@ -13,27 +13,32 @@ interface Step {
  * eight seconds, and any of them with Ctrl+Z, forward again with Ctrl+Shift+Z. Going back is a new version as well.
  */
 export function useUndo(edits: Edits): { offer: (what: string, versionAfter: number) => void; bar: ReactNode; undo: () => void; redo: () => void; past: number; future: number } {
-    const [past, setPast] = useState<Step[]>([]);
-    const [future, setFuture] = useState<Step[]>([]);
+    // The two stacks move as the key is pressed, not when the answer comes: pressing on meanwhile goes on from there.
+    const stacks = useRef<{ past: Step[]; future: Step[] }>({ past: [], future: [] });
+    const [counts, setCounts] = useState({ past: 0, future: 0 });
     const [shown, setShown] = useState<Step | null>(null);
     const gone = useCallback(() => setShown(null), []);
 
+    const put = (past: Step[], future: Step[]) => {
+        stacks.current = { past, future };
+        setCounts({ ...counts });
+    };
     const undo = async () => {
+        const { past, future } = stacks.current;
         const step = past.at(-1);
         if (!step) return;
         setShown(null);
+        put(past.slice(0, -1), [...future, step]);
         const answer = await edits.send('restore', { to_version: step.before });
-        if (answer.kind !== 'ok') return;
-        setPast((steps) => steps.slice(0, -1));
-        setFuture((steps) => [...steps, step]);
+        if (answer.kind !== 'ok') put([...stacks.current.past, step], stacks.current.future.filter((other) => other !== step));
     };
     const redo = async () => {
+        const { past, future } = stacks.current;
         const step = future.at(-1);
         if (!step) return;
+        put([...past, step], future.slice(0, -1));
         const answer = await edits.send('restore', { to_version: step.after });
-        if (answer.kind !== 'ok') return;
-        setFuture((steps) => steps.slice(0, -1));
-        setPast((steps) => [...steps, step]);
+        if (answer.kind !== 'ok') put(stacks.current.past.filter((other) => other !== step), [...stacks.current.future, step]);
     };
     const current = useRef({ undo, redo });
     useEffect(() => {
@@ -52,10 +57,9 @@ export function useUndo(edits: Edits): { offer: (what: string, versionAfter: num
 
     const offer = (what: string, versionAfter: number) => {
         const step = { what, before: versionAfter - 1, after: versionAfter };
-        setPast((steps) => [...steps, step]);
-        setFuture([]);
+        put([...stacks.current.past, step], []);
         setShown(step);
     };
     const bar = shown && <UndoBar what={shown.what} onGone={gone} onUndo={() => void undo()} />;
-    return { offer, bar, undo: () => void undo(), redo: () => void redo(), past: past.length, future: future.length };
+    return { offer, bar, undo: () => void undo(), redo: () => void redo(), ...counts };
 }

@@ -21,7 +21,7 @@ final readonly class ArmatureStuck implements CircuitEdit
 
     public function describe(Netlist $netlist): string
     {
-        return 'the '.$netlist->element($this->loadId)->label.' does not move';
+        return 'the '.$netlist->part($this->loadId)->label.' does not move';
     }
 
     public function holdsOut(): array

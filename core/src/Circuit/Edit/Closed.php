@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Unionbit\Core\Circuit\Edit;
 
 use Unionbit\Core\Circuit\CircuitEdit;
+use Unionbit\Core\Circuit\Element;
 use Unionbit\Core\Circuit\Netlist;
 
 /** A switch or contact that stays closed whatever it is told. */
@@ -18,12 +19,12 @@ final readonly class Closed implements CircuitEdit
 
     public function apply(Netlist $netlist): Netlist
     {
-        return $netlist->with($netlist->element($this->elementId)->withImpedance(self::STUCK_OHMS, 0.0, self::STUCK_OHMS));
+        return $netlist->changing($this->elementId, static fn (Element $e): Element => $e->withImpedance(self::STUCK_OHMS, 0.0, self::STUCK_OHMS));
     }
 
     public function describe(Netlist $netlist): string
     {
-        return 'the '.$netlist->element($this->elementId)->label.' is stuck closed';
+        return 'the '.$netlist->part($this->elementId)->label.' is stuck closed';
     }
 
     public function holdsOut(): array

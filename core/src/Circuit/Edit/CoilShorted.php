@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Unionbit\Core\Circuit\Edit;
 
 use Unionbit\Core\Circuit\CircuitEdit;
+use Unionbit\Core\Circuit\Element;
 use Unionbit\Core\Circuit\Netlist;
 
 /** A burnt coil: one factor k of its rest impedance and of its ohms; the armature does not pull. */
@@ -16,14 +17,12 @@ final readonly class CoilShorted implements CircuitEdit
 
     public function apply(Netlist $netlist): Netlist
     {
-        $coil = $netlist->element($this->loadId);
-
-        return $netlist->with($coil->withImpedance($this->k * $coil->ohms, $this->k * $coil->reactance, $this->k * $coil->dcOhms));
+        return $netlist->changing($this->loadId, fn (Element $coil): Element => $coil->withImpedance($this->k * $coil->ohms, $this->k * $coil->reactance, $this->k * $coil->dcOhms));
     }
 
     public function describe(Netlist $netlist): string
     {
-        return 'the '.$netlist->element($this->loadId)->label.' coil is shorted';
+        return 'the '.$netlist->part($this->loadId)->label.' coil is shorted';
     }
 
     public function holdsOut(): array

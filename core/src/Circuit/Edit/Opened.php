@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Unionbit\Core\Circuit\Edit;
 
 use Unionbit\Core\Circuit\CircuitEdit;
+use Unionbit\Core\Circuit\Element;
 use Unionbit\Core\Circuit\ElementKind;
 use Unionbit\Core\Circuit\Netlist;
 
@@ -17,12 +18,12 @@ final readonly class Opened implements CircuitEdit
 
     public function apply(Netlist $netlist): Netlist
     {
-        return $netlist->with($netlist->element($this->elementId)->opened());
+        return $netlist->changing($this->elementId, static fn (Element $e): Element => $e->opened());
     }
 
     public function describe(Netlist $netlist): string
     {
-        $element = $netlist->element($this->elementId);
+        $element = $netlist->part($this->elementId);
 
         return match ($element->kind) {
             ElementKind::Wire => "{$element->label} is open in the cable",

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Unionbit\Core\Circuit\Edit;
 
 use Unionbit\Core\Circuit\CircuitEdit;
+use Unionbit\Core\Circuit\Element;
 use Unionbit\Core\Circuit\Netlist;
 
 /** A joint or contact that conducts badly: a loose screw (2–50 Ω), a corroded splice. */
@@ -16,12 +17,12 @@ final readonly class Resistive implements CircuitEdit
 
     public function apply(Netlist $netlist): Netlist
     {
-        return $netlist->with($netlist->element($this->elementId)->withImpedance($this->ohms, 0.0, $this->ohms));
+        return $netlist->changing($this->elementId, fn (Element $e): Element => $e->withImpedance($this->ohms, 0.0, $this->ohms));
     }
 
     public function describe(Netlist $netlist): string
     {
-        return sprintf('%s is loose, %g Ω', $netlist->element($this->elementId)->label, $this->ohms);
+        return sprintf('%s is loose, %g Ω', $netlist->part($this->elementId)->label, $this->ohms);
     }
 
     public function holdsOut(): array

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Unionbit\Core\Circuit\Edit;
 
 use Unionbit\Core\Circuit\CircuitEdit;
+use Unionbit\Core\Circuit\Element;
 use Unionbit\Core\Circuit\Netlist;
 
 /** Turns shorted inside a coil: 0.3 of its rest impedance at 85 % of its ohms; it draws much and does not pull. */
@@ -16,14 +17,12 @@ final readonly class ShortedTurns implements CircuitEdit
 
     public function apply(Netlist $netlist): Netlist
     {
-        $coil = $netlist->element($this->loadId);
-
-        return $netlist->with($coil->withImpedance($this->ac * $coil->ohms, $this->ac * $coil->reactance, $this->dc * $coil->dcOhms));
+        return $netlist->changing($this->loadId, fn (Element $coil): Element => $coil->withImpedance($this->ac * $coil->ohms, $this->ac * $coil->reactance, $this->dc * $coil->dcOhms));
     }
 
     public function describe(Netlist $netlist): string
     {
-        return 'the '.$netlist->element($this->loadId)->label.' coil has shorted turns';
+        return 'the '.$netlist->part($this->loadId)->label.' coil has shorted turns';
     }
 
     public function holdsOut(): array

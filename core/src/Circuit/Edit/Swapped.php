@@ -18,10 +18,10 @@ final readonly class Swapped implements CircuitEdit
 
     public function apply(Netlist $netlist): Netlist
     {
-        $first = $netlist->element("{$this->a}.joint");
-        $second = $netlist->element("{$this->b}.joint");
+        $first = $netlist->part("{$this->a}.joint");
+        $second = $netlist->part("{$this->b}.joint");
 
-        return $netlist->with(self::onto($first, $second->b))->with(self::onto($second, $first->b));
+        return $netlist->changing($first->id, static fn (): Element => self::onto($first, $second->b))->changing($second->id, static fn (): Element => self::onto($second, $first->b));
     }
 
     public function describe(Netlist $netlist): string
