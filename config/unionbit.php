@@ -8,6 +8,9 @@ return [
     // The catalogue of equipment and thermostats.
     'catalog' => base_path('catalog'),
 
+    // In the environment of the browser tests: the file, in storage/framework, that says how far the clock is ahead.
+    'clock' => env('UNIONBIT_CLOCK', 'clock-offset'),
+
     // "Proved dead" lapses after this many minutes.
     'isolated_minutes' => 30,
 ];

@@ -1,7 +1,5 @@
-import { expect, test, type Page } from '@playwright/test';
-import { openJob, probe, resetClock, signIn } from './support';
-
-test.beforeEach(resetClock);
+import { expect, test, type Page } from './test';
+import { openJob, probe, signIn } from './support';
 
 async function plan(page: Page, site: string): Promise<void> {
     await signIn(page);
@@ -62,7 +60,7 @@ test('a valve energised in heating, and what an intact valve reads with the powe
     await expect(page.getByTestId('reason')).toContainText('Through the reversing valve');
     await expect(page.getByTestId('expected')).toContainText('14.');
     await page.keyboard.press('4');
-    await expect(page.getByRole('heading', { level: 1, name: /Prove Fan/ })).toBeVisible();
+    await expect(page.getByRole('heading', { level: 1, name: /Prove before power/ })).toBeVisible();
     for (const call of ['Cool 1', 'Heat 1', 'Heat + aux', 'Emergency']) await expect(page.getByRole('group', { name: 'Calls' }).getByRole('button', { name: new RegExp(`^${call.replace('+', '\\+')}`) })).toBeVisible();
     await page.keyboard.press('3');
     await expect(page.locator('[data-setting="reversing-valve"]')).toContainText('Energised in heating (B)');

@@ -1,7 +1,5 @@
-import { expect, test } from '@playwright/test';
-import { openJob, resetClock, signIn } from './support';
-
-test.beforeEach(resetClock);
+import { expect, test } from './test';
+import { openJob, signIn } from './support';
 
 test('a house surveyed and planned without a mouse', async ({ page }) => {
     await signIn(page);

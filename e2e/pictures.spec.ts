@@ -1,5 +1,5 @@
-import { expect, test, type Page } from '@playwright/test';
-import { answer, conductor, measure, noPhotos, openJob, raise, resetClock, signIn } from './support';
+import { expect, test, type Page } from './test';
+import { answer, conductor, measure, noPhotos, openJob, raise, signIn } from './support';
 
 // Takes the pictures of docs/screenshots from the demo data, one of each main view.
 
@@ -13,7 +13,6 @@ async function picture(page: Page, name: string): Promise<void> {
 
 test('the main views', async ({ page, browser }) => {
     test.setTimeout(120_000);
-    resetClock();
     await page.addInitScript(() => localStorage.setItem('theme', 'bone'));
     await signIn(page);
     await openJob(page, "Lock Keeper's Row 6");

@@ -1,7 +1,5 @@
-import { expect, test, type Page } from '@playwright/test';
-import { openJob, resetClock, signIn, stage } from './support';
-
-test.beforeEach(resetClock);
+import { expect, test, type Page } from './test';
+import { openJob, signIn, stage } from './support';
 
 /** Opens a house of the demo at Plan and chooses a kind of thermostat. */
 async function plan(page: Page, site: string, thermostat: RegExp): Promise<void> {

@@ -1,7 +1,5 @@
-import { expect, test, type Page } from '@playwright/test';
-import { openJob, resetClock, signIn, stage } from './support';
-
-test.beforeEach(resetClock);
+import { expect, test, type Page } from './test';
+import { openJob, signIn, stage } from './support';
 
 async function set(page: Page, site: string): Promise<void> {
     await signIn(page);

@@ -1,19 +1,18 @@
-import { rmSync, writeFileSync } from 'node:fs';
-import { expect, type Locator, type Page } from '@playwright/test';
-
-const offset = 'storage/framework/clock-offset';
-let passed = 0;
+import { readFileSync, writeFileSync } from 'node:fs';
+import { clockFile, expect, type Locator, type Page } from './test';
 
 /** Lets time pass on the server, which counts the compressor's delay. The page then reads it anew. */
 export async function pass(page: Page, seconds: number): Promise<void> {
-    passed += seconds;
-    writeFileSync(offset, String(passed));
+    writeFileSync(clockFile, String(passed() + seconds));
     await page.reload();
 }
 
-export function resetClock(): void {
-    passed = 0;
-    rmSync(offset, { force: true });
+function passed(): number {
+    try {
+        return Number(readFileSync(clockFile, 'utf8'));
+    } catch {
+        return 0;
+    }
 }
 
 export async function signIn(page: Page, email = 'wren@ebb-and-sluice.example'): Promise<void> {

@@ -1,8 +1,6 @@
 import { readFileSync } from 'node:fs';
-import { expect, test, type Locator, type Page } from '@playwright/test';
-import { answer, conductor, resetClock, signIn, stage } from './support';
-
-test.beforeEach(resetClock);
+import { expect, test, type Locator, type Page } from './test';
+import { answer, conductor, signIn, stage } from './support';
 
 /** The eight conductors of a heat pump with strips, as they are typed. */
 const eight = ['red R>R !', 'wht W>W !', 'grn G>G !', 'yel Y>Y !', 'blu C>C !', 'org O>O !', 'blk Y2>Y2 !', 'brn E>E ?'];

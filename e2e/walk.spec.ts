@@ -1,8 +1,5 @@
-import { expect, test } from '@playwright/test';
-import { answer, conductor, measure, noPhotos, openJob, pass, probe, raise, resetClock, signIn, stage } from './support';
-
-test.beforeEach(resetClock);
-test.afterAll(resetClock);
+import { expect, test } from './test';
+import { answer, conductor, measure, noPhotos, openJob, pass, probe, raise, signIn, stage } from './support';
 
 test('one house from empty survey to handover', async ({ page }) => {
     test.setTimeout(90_000);

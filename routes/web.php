@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\ChecksController;
 use App\Http\Controllers\DocumentController;
 use App\Http\Controllers\FiguresController;
 use App\Http\Controllers\FilesController;
@@ -72,6 +73,10 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/settings', [RecordsController::class, 'setting']);
         Route::post('/moves', [RecordsController::class, 'move']);
         Route::post('/waivers', [RecordsController::class, 'waive']);
+        Route::post('/measurements', [ChecksController::class, 'measure']);
+        Route::post('/marks', [ChecksController::class, 'mark']);
+        Route::post('/tells', [ChecksController::class, 'tells']);
+        Route::get('/cannot-tell', [ChecksController::class, 'cannotTell']);
         Route::get('/pulse', [ProvingController::class, 'pulse']);
         Route::get('/pattern', [ProvingController::class, 'pattern']);
         Route::post('/practice', [ProvingController::class, 'practice']);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Models\Job;
 use App\Models\User;
+use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Str;
 use Tests\TestCase;
 
@@ -39,4 +40,43 @@ function skipPhotos(Job $job): void
     foreach (['wall', 'indoor'] as $place) {
         test()->postJson("/jobs/{$job->id}/photo-skips", ['id' => newId(), 'place' => $place, 'reason' => 'no camera here'])->assertCreated();
     }
+}
+
+/** A planned house of any archetype, its plan in use and every move done. */
+function landedHouse(string $archetype, string $profile): Job
+{
+    installer();
+    $id = newId();
+    test()->postJson('/jobs', ['id' => $id, 'site' => 'Tollhouse', 'kind' => 'replacement', 'archetype' => $archetype, 'feet' => '45', 'example' => true])->assertCreated();
+    foreach ([['op' => 'choose', 'profile' => $profile], ['op' => 'use']] as $version => $edit) {
+        test()->postJson("/jobs/{$id}/plan-edits", ['id' => newId(), 'version' => $version + 1, ...$edit])->assertOk();
+    }
+    $job = Job::query()->findOrFail($id);
+    editSurvey($job, 'finish')->assertOk();
+    skipPhotos($job);
+    raiseFlag($job, 'isolated', '0.0');
+    foreach (test()->get("/jobs/{$id}/plan")->inertiaProps('plan.moves') as $move) {
+        test()->postJson("/jobs/{$id}/moves", ['id' => newId(), 'move' => $move['key'], 'done' => true])->assertCreated();
+    }
+    raiseFlag($job, 'live', '26.5');
+
+    return $job->refresh();
+}
+
+/** The demo's Lock Keeper's Row 6 with the plain furnace, landed and live, ready to be proved. */
+function houseToProve(string $profile = 'c-powered-1h-1c'): Job
+{
+    $job = landedHouse('furnace-gas-1h-1c', $profile);
+    raiseFlag($job, 'live', '26.5');
+
+    return $job->refresh();
+}
+
+/** @param  array<string, string>  $files contents by name */
+function importFiles(array $files, ?array $ids = null): array
+{
+    return test()->post('/import', [
+        'ids' => $ids ?? array_map(static fn (): string => newId(), array_keys($files)),
+        'files' => array_map(static fn (string $name, string $content): UploadedFile => UploadedFile::fake()->createWithContent($name, $content), array_keys($files), $files),
+    ], ['Accept' => 'application/json'])->assertOk()->json('files');
 }

@@ -10,6 +10,7 @@ use App\Models\User;
 use App\Support\MeterValue;
 use App\Support\PowerFlag;
 use App\Support\ReadingPlace;
+use App\Support\StepRecord;
 use Illuminate\Validation\ValidationException;
 use Unionbit\Core\Circuit\MeterMode;
 use Unionbit\Core\Proving\Judge;
@@ -19,33 +20,45 @@ final class RecordReading
 {
     /**
      * @param  string  $typed  the reading as the person typed it
-     * @param  ?string  $corrects  id of the reading that this one stands for
+     * @param  ?string  $corrects  id of the reading that this one stands for, judged as it was taken
      */
     public static function record(Job $job, User $user, string $id, ReadingPlace $place, string $typed, ?string $corrects = null): Reading
     {
         $value = MeterValue::parse($typed, $place->mode);
-        if ($corrects !== null && ! $job->readings()->whereKey($corrects)->exists()) {
-            throw ValidationException::withMessages(['corrects' => 'The reading to correct is not in this job.']);
+        $original = $corrects === null ? null : $job->readings()->whereKey($corrects)->first() ?? throw ValidationException::withMessages(['corrects' => 'The reading to correct is not in this job.']);
+
+        if ($original !== null && [$original->stage, $original->step, $original->call, $original->mode, $original->a, $original->b] !== [$place->stage, $place->step, $place->call, $place->mode->value, $place->a, $place->b]) {
+            throw ValidationException::withMessages(['corrects' => 'A correction stands for a reading of the same points, in the same mode and step.']);
         }
 
-        return Append::row(Reading::class, $id, $job, $user, static function () use ($job, $place, $value, $corrects): array {
-            $flag = PowerFlag::of($job);
-            $context = $place->context($job);
-            if ($context->step !== null) {
+        return Append::row(Reading::class, $id, $job, $user, static function () use ($job, $place, $value, $original): array {
+            $flag = $original === null ? PowerFlag::of($job) : PowerFlag::as($original->power);
+            $context = $place->context($job, $flag);
+            if ($original !== null) {
+                self::sameRun($context->step, $original);
+            } elseif ($context->step !== null) {
                 self::gate($context->step->isRunning(), $flag, $place->mode);
             }
             $expected = $context->expect($place->mode, $place->a, $place->b);
             if ($expected->refused !== null) {
                 throw ValidationException::withMessages(['value' => $expected->refused]);
             }
-            $verdict = (new Judge($context->circuit))->reading($expected, $context->setup, $value, $context->step?->secondsLeft() ?? 0);
+            $verdict = (new Judge($context->circuit))->reading($expected, $context->setup, $value, $context->step?->secondsLeft($original?->at) ?? 0);
 
             return [
                 'stage' => $place->stage, 'step' => $place->step, 'call' => $place->call, 'mode' => $place->mode->value, 'a' => $expected->a, 'b' => $expected->b, 'value' => $value,
                 'power' => $flag->state, 'expected' => $expected->toArray(), 'outcome' => $verdict->outcome->value, 'reason' => $verdict->reason,
-                'candidates' => $verdict->candidates, 'corrects_id' => $corrects, 'simulated' => $job->practice !== null,
+                'candidates' => $verdict->candidates, 'corrects_id' => $original?->id, 'simulated' => $job->practice !== null,
             ];
         });
+    }
+
+    /** A correction stands for a reading of the step's last run; after another start it has to be measured anew. */
+    private static function sameRun(?StepRecord $step, Reading $original): void
+    {
+        if ($step !== null && $step->startedAt !== null && $original->at->lessThan($step->startedAt)) {
+            throw ValidationException::withMessages(['corrects' => 'This reading belongs to an earlier run of the step: measure again.']);
+        }
     }
 
     private static function gate(bool $running, PowerFlag $flag, MeterMode $mode): void

@@ -9,14 +9,20 @@ use App\Models\StepEvent;
 use App\Models\User;
 use App\Support\PowerFlag;
 use App\Support\StepRecord;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
 
-/** Starts a proving step, or ends it with everything put back. The power flag has to agree with the set-up. */
+/**
+ * Starts a proving step, or ends it with everything put back. The power flag has to agree with the set-up. A higher
+ * stage may be started while its lower one runs: that one then ends in the same moment.
+ */
 final class RunStep
 {
     public static function record(Job $job, User $user, string $id, string $key, string $event): StepEvent
     {
-        return Append::row(StepEvent::class, $id, $job, $user, static function () use ($job, $key, $event): array {
+        return Append::row(StepEvent::class, $id, $job, $user, static function () use ($job, $user, $key, $event): array {
+            $now = now();
             $records = StepRecord::all($job);
             $record = $records[$key] ?? throw ValidationException::withMessages(['step' => "There is no proving step {$key} for this house."]);
             $flag = PowerFlag::of($job);
@@ -29,7 +35,12 @@ final class RunStep
             }
             if ($event === 'start') {
                 foreach ($records as $other) {
-                    if ($other->isRunning() && $other->step->key() !== $key) {
+                    if (! $other->isRunning() || $other->step->key() === $key) {
+                        continue;
+                    }
+                    if ($other->step->key() === $record->step->follows) {
+                        self::joined($job, $user, $other->step->key(), $now);
+                    } else {
                         throw ValidationException::withMessages(['step' => "End {$other->step->call->label()}, {$other->step->method->label()} first: its set-up is still in place."]);
                     }
                 }
@@ -37,7 +48,13 @@ final class RunStep
                 throw ValidationException::withMessages(['step' => 'This step is not running.']);
             }
 
-            return ['step' => $key, 'event' => $event];
+            return ['step' => $key, 'event' => $event, 'at' => $now];
         });
+    }
+
+    /** The lower stage ends in the very moment in which the higher one joins it: nothing has stopped in between. */
+    private static function joined(Job $job, User $user, string $key, Carbon $now): void
+    {
+        (new StepEvent)->forceFill(['id' => (string) Str::ulid(), 'job_id' => $job->id, 'user_id' => $user->id, 'at' => $now, 'step' => $key, 'event' => 'end'])->save();
     }
 }

@@ -161,4 +161,16 @@ final class Job extends Model
     {
         return $this->hasMany(StepEvent::class)->orderBy('at')->orderBy('id');
     }
+
+    /** @return HasMany<Measurement, $this> */
+    public function measurements(): HasMany
+    {
+        return $this->hasMany(Measurement::class)->orderBy('at')->orderBy('id');
+    }
+
+    /** @return HasMany<ReadingMark, $this> */
+    public function readingMarks(): HasMany
+    {
+        return $this->hasMany(ReadingMark::class)->orderBy('at')->orderBy('id');
+    }
 }

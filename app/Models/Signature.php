@@ -33,4 +33,21 @@ final class Signature extends Model
     {
         return ['at' => 'datetime'];
     }
+
+    /** Whether this is what a signature is made of: strokes of two points or more, each point two whole numbers from 0 to 1000. */
+    public static function areStrokes(mixed $strokes): bool
+    {
+        if (! is_array($strokes) || $strokes === []) {
+            return false;
+        }
+        foreach ($strokes as $stroke) {
+            foreach (is_array($stroke) && count($stroke) >= 2 ? $stroke : [null] as $point) {
+                if (! is_array($point) || count($point) !== 2 || array_filter($point, static fn (mixed $n): bool => ! is_int($n) || $n < 0 || $n > 1000) !== []) {
+                    return false;
+                }
+            }
+        }
+
+        return true;
+    }
 }

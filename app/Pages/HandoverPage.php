@@ -5,14 +5,18 @@ declare(strict_types=1);
 namespace App\Pages;
 
 use App\Models\Job;
+use App\Models\Measurement;
 use App\Models\Reading;
 use App\Models\Signature;
 use App\Support\Progress;
 use App\Support\StepRecord;
 use App\Support\SurveyReadings;
+use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Figures\Figures;
 use Unionbit\Core\Planning\Plan;
 use Unionbit\Core\Planning\PlannedConductor;
+use Unionbit\Core\Proving\LoadCheck;
+use Unionbit\Core\Proving\LoadChecks;
 use Unionbit\Core\Setting\Derivation;
 use Unionbit\Core\Setting\DerivedSetting;
 use Unionbit\Core\Severity;
@@ -26,6 +30,7 @@ final class HandoverPage
         $house = $job->house();
         $progress = Progress::of($job);
         $plan = $house->plan;
+        $marks = ReadingView::marks($job);
 
         return [
             ...JobFrame::props($job, $house->circuit(), $progress),
@@ -35,8 +40,11 @@ final class HandoverPage
             'wiring' => $plan === null ? [] : self::wiring($plan),
             'link' => $plan?->profile->link === null ? null : "{$plan->profile->link[0]}–{$plan->profile->link[1]} link ".($plan->landing->linkIn ? 'in' : 'out'),
             'settings' => $plan === null ? [] : self::settings($job, $plan),
-            'proofs' => self::proofs($progress),
-            'survey' => array_values($job->readings()->where('stage', 'survey')->get()->map(ReadingView::of(...))->all()),
+            'proofs' => self::proofs($progress, $marks),
+            'survey' => array_values($job->readings()->where('stage', 'survey')->get()->map(static fn (Reading $r): array => ReadingView::of($r, $marks))->all()),
+            'loads' => $plan === null ? [] : self::loads($job, $plan),
+            'measurements' => array_values($job->measurements()->get()->map(static fn (Measurement $m): array => MeasurementView::of($m))->all()),
+            'unexplained' => self::unexplained($job, $marks),
             'waived' => self::waived($progress),
             'photos' => array_values(array_filter(PhotoView::all($job), static fn (array $p): bool => $p['url'] !== null)),
             'figures' => $plan === null ? [] : self::figures($plan),
@@ -117,12 +125,35 @@ final class HandoverPage
         return $rows;
     }
 
-    /** @return list<array<string, mixed>> */
-    private static function proofs(Progress $progress): array
+    /**
+     * Readings that are flagged, and those whose flag has come off with an explanation.
+     *
+     * @param  array<string, array{unexplained: bool, note: string}>  $marks
+     * @return list<array<string, mixed>>
+     */
+    private static function unexplained(Job $job, array $marks): array
+    {
+        return array_values($job->readings()->whereKey(array_keys($marks))->get()->map(static fn (Reading $r): array => ReadingView::of($r, $marks))->all());
+    }
+
+    /** @return list<array<string, mixed>> the calls in which the supply was read loaded */
+    private static function loads(Job $job, Plan $plan): array
+    {
+        $checks = new LoadChecks($plan);
+        $rows = LoadCheckView::all($job, array_map(static fn (LoadCheck $c): array => $c->toArray(), $checks->all()), $checks);
+
+        return array_values(array_filter($rows, static fn (array $row): bool => array_filter((array) $row['read']) !== []));
+    }
+
+    /**
+     * @param  array<string, array{unexplained: bool, note: string}>  $marks
+     * @return list<array<string, mixed>>
+     */
+    private static function proofs(Progress $progress, array $marks): array
     {
         return array_values(array_map(static fn (StepRecord $r): array => [
-            'key' => $r->step->key(), 'call' => $r->step->call->label(), 'method' => $r->step->method->label(), 'state' => $r->state(),
-            'readings' => array_values(array_map(ReadingView::of(...), $r->readings)),
+            'key' => $r->step->key(), 'call' => $r->step->call === CallName::Idle ? 'Before power' : $r->step->call->label(), 'method' => $r->step->method->label(), 'state' => $r->state(),
+            'readings' => array_values(array_map(static fn (Reading $reading): array => ReadingView::of($reading, $marks), $r->readings)),
             'signs' => array_values(array_map(static fn ($o): array => ['sign' => $o->sign, 'seen' => $o->seen, 'outcome' => $o->outcome], $r->signs)),
         ], array_filter($progress->steps(), static fn (StepRecord $r): bool => $r->startedAt !== null)));
     }
@@ -141,6 +172,12 @@ final class HandoverPage
                 if (($record->signs[$sign->key]->outcome ?? null) === 'fail') {
                     $open[] = "{$record->step->call->label()}: not seen: {$sign->text}.";
                 }
+            }
+        }
+        foreach ($job->measurements()->get()->groupBy(static fn (Measurement $m): string => $m->figure.$m->call) as $measured) {
+            $last = $measured->last();
+            if ($last !== null && $last->tone === 'fault') {
+                $open[] = Figures::named($last->figure)?->title().": {$last->verdict}";
             }
         }
         $corrected = $job->readings()->whereNotNull('corrects_id')->pluck('corrects_id')->all();

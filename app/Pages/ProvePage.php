@@ -5,15 +5,21 @@ declare(strict_types=1);
 namespace App\Pages;
 
 use App\Models\Job;
+use App\Models\Measurement;
+use App\Support\PowerFlag;
 use App\Support\Progress;
 use App\Support\StepRecord;
-use Unionbit\Core\Circuit\Circuit;
-use Unionbit\Core\Circuit\Meter;
+use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Circuit\Setup;
+use Unionbit\Core\Figures\TemperatureSplit;
 use Unionbit\Core\Planning\Plan;
+use Unionbit\Core\Proving\LoadChecks;
 use Unionbit\Core\Proving\OtherSteps;
 use Unionbit\Core\Proving\Probe;
+use Unionbit\Core\Proving\Route;
+use Unionbit\Core\Proving\School;
 use Unionbit\Core\Proving\Sign;
+use Unionbit\Core\Proving\Waits;
 use Unionbit\Core\Terminal\Place;
 
 final class ProvePage
@@ -22,55 +28,95 @@ final class ProvePage
     public static function props(Job $job, Plan $plan): array
     {
         $progress = Progress::of($job);
-        $circuit = $plan->circuit();
-        $calls = [];
-        foreach ($progress->calls() as $call => $state) {
-            $calls[] = ['call' => $call, ...$state, 'optional' => false];
-        }
-        $defrost = $progress->steps()['defrost.voltage'] ?? null;
-        if ($defrost !== null) {
-            $calls[] = ['call' => 'defrost', 'label' => 'Defrost', 'proved' => $defrost->state() === 'passed', 'failed' => $defrost->state() === 'failed', 'running' => $defrost->isRunning(), 'waived' => null, 'optional' => true];
-        }
+        $steps = array_map(static fn (StepRecord $r) => $r->step, array_values($progress->steps()));
+        $sheet = StepSheet::of($plan, $steps);
+        $marks = ReadingView::marks($job);
 
         return [
-            ...JobFrame::props($job, $circuit, $progress),
+            ...JobFrame::props($job, $plan->circuit(), $progress),
             'thermostat' => $plan->profile->title,
-            'calls' => $calls,
-            'steps' => array_values(array_map(static fn (StepRecord $r): array => self::step($plan, $circuit, $r), $progress->steps())),
+            'calls' => self::calls($progress),
+            'steps' => array_values(array_map(static fn (StepRecord $r): array => self::step($r, $sheet['steps'][$r->step->key()], $marks), $progress->steps())),
+            'routes' => self::routes($plan, $progress, PowerFlag::of($job)->isLive()),
             'restore' => $progress->restore(),
             'noContinuity' => (new OtherSteps($plan))->whyNoContinuity(),
             'noWallJumper' => $plan->profile->outputs === Place::Module ? 'Its switches stand at the equipment: no call conductor reaches the wall.' : null,
             'board' => BoardView::of($plan),
-            'resting' => BoardView::state($plan, $circuit->operate(Setup::calling())),
+            'resting' => BoardView::state($plan, $plan->circuit()->operate(Setup::calling())),
+            'loads' => LoadCheckView::all($job, $sheet['loads'], new LoadChecks($plan)),
+            'measurements' => array_values($job->measurements()->get()->map(static fn (Measurement $m): array => MeasurementView::of($m))->all()),
+            'splits' => TemperatureSplit::modes($plan->installation->archetype),
+            'tons' => $plan->installation->answers->number('outdoorTons'),
             'readings' => ReadingView::log($job, 'prove'),
         ];
     }
 
-    /** @return array<string, mixed> */
-    private static function step(Plan $plan, Circuit $circuit, StepRecord $record): array
+    /** @return list<array<string, mixed>> what is proved before power, the calls of the house, and a defrost: the first and the last can be left */
+    private static function calls(Progress $progress): array
+    {
+        $extra = static function (string $key, string $call, string $label) use ($progress): array {
+            $record = $progress->steps()[$key] ?? null;
+
+            return $record === null ? [] : [['call' => $call, 'label' => $label, 'proved' => $record->state() === 'passed' || ($call === 'idle' && $progress->isPreChecked()), 'failed' => $record->state() === 'failed', 'running' => $record->isRunning(), 'waived' => null, 'optional' => true]];
+        };
+        $calls = [];
+        foreach ($progress->calls() as $call => $state) {
+            $calls[] = ['call' => $call, ...$state, 'optional' => false];
+        }
+
+        return [...$extra('idle.pre-check', 'idle', 'Before power'), ...$calls, ...$extra('defrost.voltage', 'defrost', 'Defrost')];
+    }
+
+    /** @return array<string, array{label: string, order: list<string>, keys: list<string>, reason: string}> by school, what is left of its way */
+    private static function routes(Plan $plan, Progress $progress, bool $live): array
+    {
+        $records = $progress->steps();
+        $done = array_keys(array_filter($records, static fn (StepRecord $r): bool => $r->state() === 'passed'));
+        foreach (array_keys(array_filter($progress->calls(), static fn (array $c): bool => $c['waived'] !== null)) as $call) {
+            $done = [...$done, ...array_filter(array_keys($records), static fn (string $key): bool => str_starts_with($key, "{$call}."))];
+        }
+        // What is read before power has no place once it is on.
+        if ($live || $progress->isPreChecked()) {
+            $done[] = 'idle.pre-check';
+        }
+        $routes = [];
+        foreach (School::cases() as $school) {
+            $route = Route::of(array_map(static fn (StepRecord $r) => $r->step, array_values($records)), $school, new Waits($plan->installation), $done);
+            $routes[$school->value] = ['label' => $school->label(), 'order' => array_map(static fn ($m): string => $m->value, $school->order()), 'keys' => $route->keys, 'reason' => $route->reason];
+        }
+
+        return $routes;
+    }
+
+    /**
+     * @param  array{expected: list<array<string, mixed>>, board: array<string, mixed>, waitingBoard: array<string, mixed>}  $sheet
+     * @param  array<string, array{unexplained: bool, note: string}>  $marks
+     * @return array<string, mixed>
+     */
+    private static function step(StepRecord $record, array $sheet, array $marks): array
     {
         $step = $record->step;
-        $meter = new Meter($circuit);
 
         return [
-            'key' => $step->key(), 'call' => $step->call->value, 'callLabel' => $step->call->label(), 'method' => $step->method->value, 'methodLabel' => $step->method->label(),
+            'key' => $step->key(), 'call' => $step->call->value, 'callLabel' => $step->call === CallName::Idle ? 'before power' : $step->call->label(), 'method' => $step->method->value, 'methodLabel' => $step->method->label(),
             'shows' => $step->method->shows(), 'isolated' => $step->setUpIsolated, 'staysDead' => $step->staysDead, 'main' => $step->method->isMain(), 'do' => $step->do, 'hot' => $step->hot, 'closes' => $step->closes,
+            'places' => array_map(static fn (Place $p): string => $p->label(), $step->places()), 'follows' => $step->follows,
             'jumpers' => $step->setup->jumpers, 'lifted' => $step->setup->lifted, 'faceOff' => $step->setup->faceOff,
             'wait' => ['seconds' => $step->wait->seconds, 'reason' => $step->wait->reason],
             'state' => $record->state(), 'running' => $record->isRunning(), 'startedAt' => $record->startedAt?->toIso8601String(), 'readyAt' => $record->readyAt?->toIso8601String(),
-            'probes' => array_map(static function (Probe $p) use ($record, $meter, $step): array {
+            'probes' => array_map(static function (Probe $p, array $expected) use ($record, $marks): array {
                 $reading = $record->readings[$p->key()] ?? null;
 
-                return ['a' => $p->a, 'b' => $p->b, 'mode' => $p->mode->value, 'shows' => $p->shows, 'expected' => $meter->read($p->mode, $step->setup, $p->a, $p->b)->toArray(), 'reading' => $reading === null ? null : ReadingView::of($reading)];
-            }, $step->probes),
+                return ['a' => $p->a, 'b' => $p->b, 'mode' => $p->mode->value, 'shows' => $p->shows, 'expected' => $expected, 'reading' => $reading === null ? null : ReadingView::of($reading, $marks)];
+            }, $step->probes, $sheet['expected']),
             'signs' => array_map(static function (Sign $s) use ($record): array {
                 $row = $record->signs[$s->key] ?? null;
 
                 return ['key' => $s->key, 'text' => $s->text, 'sense' => $s->sense, 'optional' => $s->optional, 'outcome' => $row?->outcome, 'reason' => $row?->reason, 'at' => $row?->at->toIso8601String()];
             }, $step->signs),
             'restore' => $step->restore,
-            'board' => BoardView::state($plan, $circuit->operate($step->setup)),
-            'waitingBoard' => BoardView::state($plan, $circuit->operate($step->waiting)),
+            'board' => $sheet['board'],
+            'waitingBoard' => $sheet['waitingBoard'],
         ];
     }
 }

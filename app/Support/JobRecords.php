@@ -5,13 +5,17 @@ declare(strict_types=1);
 namespace App\Support;
 
 use App\Models\Job;
+use App\Models\Measurement;
 use App\Models\MoveTick;
 use App\Models\Observation;
 use App\Models\PowerEvent;
 use App\Models\Reading;
+use App\Models\ReadingMark;
 use App\Models\SettingEntry;
+use App\Models\Signature;
 use App\Models\StepEvent;
 use App\Models\User;
+use App\Models\Waiver;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Str;
@@ -19,24 +23,32 @@ use Throwable;
 use Unionbit\Core\InvalidData;
 
 /**
- * What was recorded on a job, as a job file carries it: readings, signs, settings, moves, steps and power, each with
- * its time and the name of who wrote it. Photographs are pictures and stay behind.
+ * What was recorded on a job, as a job file carries it: readings and the marks on them, signs, measurements, settings,
+ * moves, steps, power, calls left out and signatures, each with its time and the name of who wrote it. Photographs are
+ * pictures and stay behind.
  */
 final readonly class JobRecords
 {
     private const MOST = 5000;
 
+    /** Characters of a signature's strokes. */
+    private const LONGEST_DRAWING = 400_000;
+
     /** @var array<string, class-string<Model>> */
-    private const TABLES = ['readings' => Reading::class, 'signs' => Observation::class, 'settings' => SettingEntry::class, 'power' => PowerEvent::class, 'moves' => MoveTick::class, 'steps' => StepEvent::class];
+    private const TABLES = ['readings' => Reading::class, 'signs' => Observation::class, 'settings' => SettingEntry::class, 'power' => PowerEvent::class, 'moves' => MoveTick::class, 'steps' => StepEvent::class, 'waivers' => Waiver::class, 'measurements' => Measurement::class, 'marks' => ReadingMark::class, 'signatures' => Signature::class];
 
     /** Columns of each table besides id, who and when. */
     private const COLUMNS = [
-        'readings' => ['stage', 'step', 'call', 'mode', 'a', 'b', 'value', 'power', 'expected', 'outcome', 'reason', 'candidates', 'corrects_id'],
-        'signs' => ['step', 'sign', 'seen', 'outcome', 'reason'],
+        'readings' => ['stage', 'step', 'call', 'mode', 'a', 'b', 'value', 'power', 'expected', 'outcome', 'reason', 'candidates', 'corrects_id', 'simulated'],
+        'signs' => ['step', 'sign', 'seen', 'outcome', 'reason', 'simulated'],
         'settings' => ['key', 'value', 'old_value', 'reason'],
         'power' => ['state', 'volts', 'meter_proved'],
         'moves' => ['move', 'done'],
         'steps' => ['step', 'event'],
+        'waivers' => ['call', 'reason'],
+        'measurements' => ['figure', 'call', 'inputs', 'lines', 'tone', 'verdict', 'simulated'],
+        'marks' => ['reading_id', 'unexplained', 'note'],
+        'signatures' => ['role', 'name', 'strokes'],
     ];
 
     private const STAGES = ['surveyed_at', 'planned_at', 'handed_over_at'];
@@ -104,8 +116,13 @@ final readonly class JobRecords
                 $new = (string) Str::ulid();
                 $old = is_string($row['id'] ?? null) ? $row['id'] : '';
                 $ids[$old] = $new;
-                if (isset($row['corrects_id'])) {
-                    $row['corrects_id'] = $ids[$row['corrects_id']] ?? null;
+                foreach (['corrects_id', 'reading_id'] as $other) {
+                    if (isset($row[$other])) {
+                        $row[$other] = $ids[$row[$other]] ?? null;
+                    }
+                }
+                if (array_key_exists('reading_id', $row) && $row['reading_id'] === null) {
+                    continue;
                 }
                 $by = $crew[is_string($row['by'] ?? null) ? $row['by'] : ''] ?? $user->id;
                 unset($row['id'], $row['by']);
@@ -136,12 +153,13 @@ final readonly class JobRecords
         }
         $clean = ['id' => $row['id'] ?? null, 'by' => $row['by'] ?? null, 'at' => self::time($row['at'] ?? null, "{$pointer}/at")];
         foreach (self::COLUMNS[$name] as $column) {
-            $value = $row[$column] ?? null;
+            $value = $row[$column] ?? ($column === 'simulated' ? false : null);
             $fits = match ($column) {
                 'value' => $name === 'settings' ? is_string($value) : $value === null || is_numeric($value),
                 'volts' => $value === null || is_numeric($value),
-                'seen', 'done', 'meter_proved' => is_bool($value),
-                'expected', 'candidates' => is_array($value),
+                'seen', 'done', 'meter_proved', 'simulated', 'unexplained' => is_bool($value),
+                'expected', 'candidates', 'inputs', 'lines' => is_array($value),
+                'strokes' => is_string($value) && mb_strlen($value) <= self::LONGEST_DRAWING && Signature::areStrokes(json_decode($value, true)),
                 'step', 'call', 'old_value', 'corrects_id' => $value === null && $name !== 'signs' || is_string($value) && mb_strlen($value) <= 80,
                 default => is_string($value) && mb_strlen($value) <= 2000,
             };

@@ -26,6 +26,12 @@ final readonly class PowerFlag
         return new self($lapsed ? 'not-proved' : $last->state, $last->volts, $last->at, $lapsed);
     }
 
+    /** The flag as it stood when something was recorded. */
+    public static function as(string $state): self
+    {
+        return new self($state, null, null, false);
+    }
+
     public function isLive(): bool
     {
         return $this->state === 'live';

@@ -6,6 +6,7 @@ namespace App\Support;
 
 use App\Models\Job;
 use App\Models\MoveTick;
+use App\Models\Reading;
 use App\Models\SettingEntry;
 use App\Models\Waiver;
 use Unionbit\Core\Call\CallName;
@@ -15,6 +16,8 @@ use Unionbit\Core\Job\SurveyProgress;
 use Unionbit\Core\Planning\MappingRules;
 use Unionbit\Core\Planning\Move;
 use Unionbit\Core\Planning\MoveList;
+use Unionbit\Core\Proving\Method;
+use Unionbit\Core\Proving\Probe;
 use Unionbit\Core\Setting\Derivation;
 use Unionbit\Core\Setting\DerivedSetting;
 
@@ -114,6 +117,45 @@ final class Progress
         }
 
         return $calls;
+    }
+
+    /** Whether the ohms before power were read while landing, in Plan: the last reading of every pair is as expected. */
+    public function isPreChecked(): bool
+    {
+        $record = $this->steps['idle.pre-check'] ?? null;
+        if ($record === null) {
+            return false;
+        }
+        $last = $this->job->readings()->where('stage', 'plan')->where('mode', 'O')->get()->mapWithKeys(static fn (Reading $r): array => ["{$r->a}~{$r->b}" => $r->outcome])->all();
+
+        return array_filter($record->step->probes, static fn (Probe $p): bool => ($last[$p->key()] ?? null) !== 'pass') === [];
+    }
+
+    /**
+     * What the voltage proofs have shown so far, once their waits are over, as a pattern of faults is asked for.
+     *
+     * @return list<array{call: CallName, signs: array<string, bool>, volts: list<array{a: string, b: string, value: float}>}>
+     */
+    public function seen(): array
+    {
+        $seen = [];
+        foreach ($this->steps as $record) {
+            if ($record->step->method !== Method::Voltage || ($record->readings === [] && $record->signs === []) || $record->secondsLeft() > 0) {
+                continue;
+            }
+            $volts = $signs = [];
+            foreach ($record->readings as $reading) {
+                if ($reading->mode === 'V' && $reading->value !== null) {
+                    $volts[] = ['a' => $reading->a, 'b' => $reading->b, 'value' => $reading->value];
+                }
+            }
+            foreach (array_diff_key($record->signs, ['drop-off' => true]) as $key => $sign) {
+                $signs[(string) $key] = $sign->seen;
+            }
+            $seen[] = ['call' => $record->step->call, 'signs' => $signs, 'volts' => $volts];
+        }
+
+        return $seen;
     }
 
     /** @return list<string> temporary things still in place */

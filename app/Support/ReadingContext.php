@@ -21,9 +21,8 @@ final readonly class ReadingContext
     {
     }
 
-    public static function of(Job $job, string $stage, ?string $step, ?string $call, MeterMode $mode): self
+    public static function of(Job $job, string $stage, ?string $step, ?string $call, MeterMode $mode, PowerFlag $flag): self
     {
-        $flag = PowerFlag::of($job);
         $house = $job->house();
         if ($stage === 'survey' || $house->plan === null) {
             return new self($house->circuitAsFound(), self::powered(Setup::calling(), $flag, $mode, false), null);

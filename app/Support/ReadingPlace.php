@@ -20,8 +20,9 @@ final readonly class ReadingPlace
     ) {
     }
 
-    public function context(Job $job): ReadingContext
+    /** @param  ?PowerFlag  $flag  of another moment than now */
+    public function context(Job $job, ?PowerFlag $flag = null): ReadingContext
     {
-        return ReadingContext::of($job, $this->stage, $this->step, $this->call, $this->mode);
+        return ReadingContext::of($job, $this->stage, $this->step, $this->call, $this->mode, $flag ?? PowerFlag::of($job));
     }
 }

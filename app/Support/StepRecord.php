@@ -11,6 +11,7 @@ use Illuminate\Support\Carbon;
 use Illuminate\Support\Collection;
 use Unionbit\Core\Proving\Step;
 use Unionbit\Core\Proving\Wait;
+use Unionbit\Core\Proving\Waits;
 
 /** A proving step with what is recorded of its last run: started, ready when, readings and signs, state. */
 final readonly class StepRecord
@@ -39,13 +40,21 @@ final readonly class StepRecord
         $powerOn = PowerFlag::since($job, 'live');
         $powerOff = PowerFlag::since($job, 'isolated');
 
+        $waits = new Waits($job->house()->installation);
+        $ends = [];
+        foreach ($steps as $step) {
+            foreach ($events->get($step->key())?->where('event', 'end') ?? [] as $event) {
+                $ends[] = ['key' => $step->key(), 'at' => $event->at, 'ran' => $waits->runs($step)];
+            }
+        }
+
         $records = [];
         foreach ($steps as $step) {
             $start = $events->get($step->key())?->where('event', 'start')->last()?->at;
             $end = $events->get($step->key())?->where('event', 'end')->last()?->at;
             $end = $start !== null && $end !== null && $end->greaterThanOrEqualTo($start) ? $end : null;
             $records[$step->key()] = new self(
-                $step, $start, $end, $start === null ? null : self::ready($step->wait, $start, $powerOn, $powerOff),
+                $step, $start, $end, $start === null ? null : self::ready($step, $start, $powerOn, $powerOff, $ends),
                 self::latest($readings->get($step->key()), $start, static fn (Reading $r): string => $r->a.'~'.$r->b),
                 self::latest($observations->get($step->key()), $start, static fn (Observation $o): string => $o->sign),
             );
@@ -54,9 +63,10 @@ final readonly class StepRecord
         return $records;
     }
 
-    public function secondsLeft(): int
+    /** @param  ?Carbon  $at  of another moment than now */
+    public function secondsLeft(?Carbon $at = null): int
     {
-        return $this->readyAt === null ? $this->step->wait->seconds : max(0, (int) ceil(now()->diffInSeconds($this->readyAt)));
+        return $this->readyAt === null ? $this->step->wait->seconds : max(0, (int) ceil(($at ?? now())->diffInSeconds($this->readyAt)));
     }
 
     public function isRunning(): bool
@@ -102,15 +112,26 @@ final readonly class StepRecord
         };
     }
 
-    private static function ready(Wait $wait, Carbon $start, ?Carbon $powerOn, ?Carbon $powerOff): Carbon
+    /** @param  list<array{key: string, at: Carbon, ran: bool}>  $ends  of all steps: which, when, whether a compressor ran in it */
+    private static function ready(Step $step, Carbon $start, ?Carbon $powerOn, ?Carbon $powerOff, array $ends): Carbon
     {
-        $from = match ($wait->from) {
+        $before = array_filter($ends, static fn (array $end): bool => $end['at']->lessThanOrEqualTo($start));
+        $joined = array_filter($before, static fn (array $end): bool => $end['key'] === $step->follows && $end['at']->equalTo($start));
+        if ($joined !== [] && $step->onward !== null) {
+            return $start->copy()->addSeconds($step->onward->seconds);
+        }
+        $from = match ($step->wait->from) {
             Wait::FROM_POWER_ON => $powerOn ?? $start,
             Wait::FROM_POWER_OFF => $powerOff !== null && $powerOff->lessThan($start) ? $powerOff : $start,
             default => $start,
         };
+        $ready = $from->copy()->addSeconds($step->wait->seconds);
+        foreach ($step->wait->rest === 0 ? [] : $before as $end) {
+            $rested = $end['at']->copy()->addSeconds($step->wait->rest);
+            $ready = $end['ran'] && $rested->greaterThan($ready) ? $rested : $ready;
+        }
 
-        return $from->copy()->addSeconds($wait->seconds);
+        return $ready;
     }
 
     /**

@@ -1,4 +1,5 @@
 import type { Choice } from './types/plan';
+import type { LoadCheck, Measurement } from './types/prove';
 import type { PhotoView } from './types/survey';
 
 // The props that PHP pages send. Mirrored here once; a test holds real pages of the application against them.
@@ -105,6 +106,8 @@ export interface Reading {
     at: string;
     corrects: string | null;
     simulated: boolean;
+    unexplained: boolean;
+    note: string;
 }
 export interface EndView {
     state: 'landed' | 'spare' | 'capped' | 'cut' | 'broken' | 'spliced';
@@ -211,44 +214,6 @@ export interface SetProps extends Frame {
     findings: Finding[];
     readings: Reading[];
 }
-export interface StepView {
-    key: string;
-    call: string;
-    callLabel: string;
-    method: string;
-    methodLabel: string;
-    shows: string;
-    isolated: boolean;
-    staysDead: boolean;
-    main: boolean;
-    do: string;
-    hot: string;
-    closes: string[];
-    jumpers: string[][];
-    lifted: string[];
-    faceOff: boolean;
-    wait: { seconds: number; reason: string };
-    state: 'open' | 'running' | 'passed' | 'failed';
-    running: boolean;
-    startedAt: string | null;
-    readyAt: string | null;
-    probes: { a: string; b: string; mode: Mode; shows: string; expected: Expectation; reading: Reading | null }[];
-    signs: { key: string; text: string; sense: string; optional: boolean; outcome: OutcomeName | null; reason: string | null; at: string | null }[];
-    restore: string[];
-    board: BoardState;
-    waitingBoard: BoardState;
-}
-export interface ProveProps extends Frame {
-    thermostat: string;
-    calls: { call: string; label: string; proved: boolean; failed: boolean; running: boolean; waived: string | null; optional: boolean }[];
-    noContinuity: string | null;
-    noWallJumper: string | null;
-    steps: StepView[];
-    restore: string[];
-    board: Board;
-    resting: BoardState;
-    readings: Reading[];
-}
 export interface HandoverProps extends Frame {
     crew: string | null;
     thermostat: string | null;
@@ -258,6 +223,9 @@ export interface HandoverProps extends Frame {
     settings: { label: string; menu: string; value: string | null; reason: string; asDerived: boolean }[];
     proofs: { key: string; call: string; method: string; state: string; readings: Reading[]; signs: { sign: string; seen: boolean; outcome: OutcomeName }[] }[];
     survey: Reading[];
+    loads: LoadCheck[];
+    measurements: Measurement[];
+    unexplained: Reading[];
     waived: { call: string; reason: string }[];
     photos: PhotoView[];
     figures: { title: string; verdict: string; tone: string }[];
@@ -274,3 +242,4 @@ export type * from './types/jobs';
 export type * from './types/survey';
 export type * from './types/plan';
 export type * from './types/figures';
+export type * from './types/prove';

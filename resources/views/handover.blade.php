@@ -37,6 +37,13 @@
 @endforeach
 @endforeach
 </table>
+@if ($page['loads'] !== [] || $page['measurements'] !== [])<h2>Loads and air</h2>
+<table>
+@foreach ($page['loads'] as $row)<tr><td class="n">{{ $row['label'] }}</td><td class="n">{{ isset($row['read']['volts']['value']) ? $row['read']['volts']['value'].' V' : '' }}</td><td class="n">{{ isset($row['read']['amps']['value']) ? $row['read']['amps']['value'].' A' : '' }}</td><td class="m">{{ $row['verdict']['reason'] ?? '' }}</td></tr>@endforeach
+@foreach ($page['measurements'] as $row)<tr><td class="n">{{ $row['title'] }}</td><td class="n" colspan="2">{{ $row['callLabel'] ?? '' }}</td><td>{{ $row['verdict'] }}{{ $row['simulated'] ? ' (in practice)' : '' }}</td></tr>@endforeach
+</table>@endif
+@if ($page['unexplained'] !== [])<h2>Unexplained readings</h2>
+@foreach ($page['unexplained'] as $row)<p>{{ $row['a'] }} – {{ $row['b'] }} <b>{{ $row['value'] ?? 'OL' }} {{ $row['unit'] }}</b>: {{ $row['unexplained'] ? 'unexplained' : 'explained: '.$row['note'] }}. <span class="m">{{ $row['reason'] }}</span></p>@endforeach @endif
 @if ($page['waived'] !== [])<h2>Left out, with the reason</h2>@foreach ($page['waived'] as $row)<p>{{ $row['call'] }}: {{ $row['reason'] }}</p>@endforeach @endif
 <h2>Figures</h2>
 @foreach ($page['figures'] as $row)<p><b>{{ $row['title'] }}.</b> {{ $row['verdict'] }}</p>@endforeach

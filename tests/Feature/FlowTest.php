@@ -8,27 +8,6 @@ use App\Support\Progress;
 use App\Support\StepRecord;
 use Database\Seeders\DatabaseSeeder;
 
-/** A planned house of any archetype, its plan in use and every move done. */
-function landedHouse(string $archetype, string $profile): Job
-{
-    installer();
-    $id = newId();
-    test()->postJson('/jobs', ['id' => $id, 'site' => 'Tollhouse', 'kind' => 'replacement', 'archetype' => $archetype, 'feet' => '45', 'example' => true])->assertCreated();
-    foreach ([['op' => 'choose', 'profile' => $profile], ['op' => 'use']] as $version => $edit) {
-        test()->postJson("/jobs/{$id}/plan-edits", ['id' => newId(), 'version' => $version + 1, ...$edit])->assertOk();
-    }
-    $job = Job::query()->findOrFail($id);
-    editSurvey($job, 'finish')->assertOk();
-    skipPhotos($job);
-    raiseFlag($job, 'isolated', '0.0');
-    foreach (test()->get("/jobs/{$id}/plan")->inertiaProps('plan.moves') as $move) {
-        test()->postJson("/jobs/{$id}/moves", ['id' => newId(), 'move' => $move['key'], 'done' => true])->assertCreated();
-    }
-    raiseFlag($job, 'live', '26.5');
-
-    return $job->refresh();
-}
-
 it('carries a house of each kind to handover, every call proved by voltage', function (string $archetype, string $profile, int $calls): void {
     $job = landedHouse($archetype, $profile);
     foreach (array_filter(test()->get("/jobs/{$job->id}/set")->inertiaProps('settings'), static fn (array $s): bool => $s['lacking'] === null) as $setting) {

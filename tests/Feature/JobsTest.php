@@ -7,20 +7,10 @@ use App\Models\Reading;
 use App\Models\Site;
 use App\Models\System;
 use Database\Seeders\DatabaseSeeder;
-use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Sabre\VObject\Reader;
-
-/** @param  array<string, string>  $files contents by name */
-function importFiles(array $files, ?array $ids = null): array
-{
-    return test()->post('/import', [
-        'ids' => $ids ?? array_map(static fn (): string => newId(), array_keys($files)),
-        'files' => array_map(static fn (string $name, string $content): UploadedFile => UploadedFile::fake()->createWithContent($name, $content), array_keys($files), $files),
-    ], ['Accept' => 'application/json'])->assertOk()->json('files');
-}
 
 /** A job file as text, with parts changed. */
 function jobFile(array $changes = []): string

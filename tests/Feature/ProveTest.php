@@ -8,15 +8,6 @@ use App\Pages\HandoverPage;
 use App\Support\Progress;
 use Database\Seeders\DatabaseSeeder;
 
-/** The demo's Lock Keeper's Row 6 with the plain furnace, landed and live, ready to be proved. */
-function houseToProve(string $profile = 'c-powered-1h-1c'): Job
-{
-    $job = landedHouse('furnace-gas-1h-1c', $profile);
-    raiseFlag($job, 'live', '26.5');
-
-    return $job->refresh();
-}
-
 function start(Job $job, string $step): Illuminate\Testing\TestResponse
 {
     return test()->postJson("/jobs/{$job->id}/steps", ['id' => newId(), 'step' => $step, 'event' => 'start']);

@@ -10,12 +10,10 @@ use App\Support\JobFiles;
 use App\Support\Practice;
 use App\Support\Progress;
 use App\Support\Pulse;
-use App\Support\StepRecord;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
 use Unionbit\Core\Fault\Fault;
-use Unionbit\Core\Proving\Method;
 use Unionbit\Core\Proving\Pattern;
 
 /** Around the proofs: what is new on this job, what a pattern of passes and fails points to, and practice on a simulated house. */
@@ -36,12 +34,7 @@ final class ProvingController extends Controller
     {
         $this->authorize('view', $job);
         $plan = $job->house()->plan;
-        $seen = [];
-        foreach (Progress::of($job)->steps() as $record) {
-            if ($record->step->method === Method::Voltage && ($record->readings !== [] || $record->signs !== []) && $record->secondsLeft() === 0) {
-                $seen[] = self::seen($record);
-            }
-        }
+        $seen = Progress::of($job)->seen();
         $fits = $plan === null || $seen === [] ? [] : (new Pattern($plan->circuit(), $files->faults()))->explain($seen);
 
         return new JsonResponse(['calls' => count($seen), 'fits' => array_slice($fits, 0, self::MOST_NAMED), 'of' => count($fits)]);
@@ -75,21 +68,5 @@ final class ProvingController extends Controller
         $this->authorize('work', $job);
 
         return new JsonResponse(['signs' => Practice::signs($job, $request->string('step')->toString())]);
-    }
-
-    /** @return array{call: \Unionbit\Core\Call\CallName, signs: array<string, bool>, volts: list<array{a: string, b: string, value: float}>} */
-    private static function seen(StepRecord $record): array
-    {
-        $volts = $signs = [];
-        foreach ($record->readings as $reading) {
-            if ($reading->mode === 'V' && $reading->value !== null) {
-                $volts[] = ['a' => $reading->a, 'b' => $reading->b, 'value' => $reading->value];
-            }
-        }
-        foreach (array_diff_key($record->signs, ['drop-off' => true]) as $key => $sign) {
-            $signs[(string) $key] = $sign->seen;
-        }
-
-        return ['call' => $record->step->call, 'signs' => $signs, 'volts' => $volts];
     }
 }

@@ -27,6 +27,11 @@ final class RecordRequest extends JobRequest
             'state' => ['sometimes', Rule::in(['live', 'isolated', 'not-proved'])],
             'volts' => ['nullable', 'string', 'max:20'],
             'meter_proved' => ['sometimes', 'boolean'],
+            'figure' => ['sometimes', 'string', 'max:20'],
+            'values' => ['sometimes', 'array', 'max:12'],
+            'values.*' => ['nullable', 'numeric'],
+            'reading' => ['sometimes', 'ulid'],
+            'unexplained' => ['sometimes', 'boolean'],
         ];
     }
 }

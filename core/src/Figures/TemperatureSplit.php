@@ -4,11 +4,42 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Figures;
 
+use Unionbit\Core\Equipment\Archetype;
 use Unionbit\Core\Planning\Plan;
 
 /** Supply against return, for the mode: says which mode it is really in, too. */
 final class TemperatureSplit implements Figure
 {
+    /** Modes of a running unit, by the number that the figure takes. */
+    private const MODES = [1 => 'cooling', 2 => 'heating by the heat pump', 3 => 'a gas furnace', 4 => 'electric strips'];
+
+    /**
+     * The modes that this equipment has air for, each with the first call that runs in it.
+     *
+     * @return list<array{mode: int, label: string, call: string}>
+     */
+    public static function modes(Archetype $archetype): array
+    {
+        $modes = [];
+        foreach ($archetype->needs as $call => $loads) {
+            $runs = array_map(static fn (string $id): string => $archetype->load($id)->observable ?? '', $loads);
+            $strips = array_filter($runs, static fn (string $name): bool => str_starts_with($name, 'strip')) !== [];
+            $mode = match (true) {
+                str_starts_with($call, 'cool') => 1,
+                in_array('outdoor-unit', $runs, true) => $strips || $call === 'defrost' ? null : 2,
+                in_array('burner', $runs, true) => 3,
+                $strips => 4,
+                default => null,
+            };
+            if ($mode !== null && ! isset($modes[$mode])) {
+                $modes[$mode] = ['mode' => $mode, 'label' => self::MODES[$mode], 'call' => (string) $call];
+            }
+        }
+        ksort($modes);
+
+        return array_values($modes);
+    }
+
     public function key(): string
     {
         return 'split';
@@ -37,10 +68,10 @@ final class TemperatureSplit implements Figure
     {
         $split = $v['supply'] - $v['return'];
         [$low, $high, $name] = match ((int) $v['mode']) {
-            1 => [-24.0, -14.0, 'cooling'],
-            2 => [12.0, 32.0, 'heating by the heat pump'],
-            3 => [30.0, 70.0, 'a gas furnace'],
-            default => [20.0, 60.0, 'strips'],
+            1 => [-24.0, -14.0, self::MODES[1]],
+            2 => [12.0, 32.0, self::MODES[2]],
+            3 => [30.0, 70.0, self::MODES[3]],
+            default => [20.0, 60.0, self::MODES[4]],
         };
         $inside = $split >= $low && $split <= $high;
         $wrong = $v['mode'] <= 2.0 && abs($split) > 5.0 && ($split > 0.0) !== ((int) $v['mode'] === 2);

@@ -46,22 +46,23 @@ final readonly class Separation
     public function ofStep(Step $step, array $others, int $most = 3): array
     {
         $healthy = $this->seen($step, null);
-        $groups = [];
+        $looks = $groups = [];
         foreach ($this->faults as $fault) {
             $seen = $this->seen($step, $fault);
             if ($this->alike($seen, $healthy)) {
                 continue;
             }
-            foreach ($groups as $index => $group) {
-                if ($this->alike($group['seen'], $seen)) {
-                    $groups[$index]['faults'][] = $fault;
+            foreach ($looks as $index => $look) {
+                if ($this->alike($look, $seen)) {
+                    $groups[$index][] = $fault;
 
                     continue 2;
                 }
             }
-            $groups[] = ['seen' => $seen, 'faults' => [$fault]];
+            $looks[] = $seen;
+            $groups[] = [$fault];
         }
-        $mixed = array_values(array_filter(array_column($groups, 'faults'), static fn (array $faults): bool => count(array_unique(array_map(static fn (Fault $f): string => $f->where, $faults))) > 1));
+        $mixed = array_values(array_filter($groups, static fn (array $faults): bool => count(array_unique(array_map(static fn (Fault $f): string => $f->where, $faults))) > 1));
         usort($mixed, static fn (array $a, array $b): int => count($b) <=> count($a));
 
         return array_map(fn (array $faults): array => ['places' => self::byPlace($faults), 'told' => $this->told($faults, $others)], array_slice($mixed, 0, $most));

@@ -110,7 +110,7 @@ final readonly class Steps
         [$terminals, $hot] = $this->screws($closes);
         $emergency = $table->printed(CallName::Emergency, $this->plan->profile);
         $same = array_diff($closes, $emergency) === [] && array_diff($emergency, $closes) === [];
-        if ($same || $hot === null || $this->plan->profile->outputs !== Place::Wall || $this->board->servedBy($terminals[0]) === null) {
+        if ($same || $terminals === [] || $hot === null || $this->plan->profile->outputs !== Place::Wall || $this->board->servedBy($terminals[0]) === null) {
             return null;
         }
         $runs = $this->plan->circuit()->operate($this->jumpered($hot, $terminals))->pulledIn();

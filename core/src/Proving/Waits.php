@@ -42,6 +42,12 @@ final readonly class Waits
         return $auxiliary ? $this->heat($call) : new Wait(self::AT_ONCE, 'The second stage joins a running compressor: no off time to wait for.', Wait::FROM_START);
     }
 
+    /** Whether a compressor runs while this step is done, and has to rest after it. */
+    public function runs(Step $step): bool
+    {
+        return ! $step->staysDead && $step->method !== Method::AuxAlone && $this->runsCompressor($step->call);
+    }
+
     public function runsCompressor(CallName $call): bool
     {
         return in_array(TerminalName::Y1, CallTable::needed($this->archetype)->closes($call), true);

@@ -92,7 +92,7 @@ final class Walk
             $this->go($step->places()[0] ?? Place::Wall);
             $this->clock += self::SET_UP;
         }
-        if ($this->waits->runsCompressor($step->call) && ! $step->staysDead) {
+        if ($this->waits->runs($step)) {
             $this->compressorEnd = $this->clock;
         }
         $this->last = $step->key();

@@ -1,18 +1,20 @@
 import { usePage } from '@inertiajs/react';
 import { useState } from 'react';
 import { post, said } from '@/lib/api';
+import { CheckedLoads, Unexplained } from '@/features/handover/Checked';
+import { ReadingTable } from '@/features/handover/ReadingTable';
 import { Path, SignaturePad } from '@/features/handover/SignaturePad';
 import { reload } from '@/lib/reload';
-import { clock, day, figure, placeOf, pointName } from '@/lib/format';
+import { clock, day } from '@/lib/format';
 import { Shell } from '@/shell/Shell';
-import type { HandoverProps, Reading } from '@/types';
+import type { HandoverProps } from '@/types';
 import { Dialog } from '@/ui/Dialog';
-import { Glyph, Unit } from '@/ui/Glyph';
-import { Bad, outcomeLook, State } from '@/ui/State';
+import { Glyph } from '@/ui/Glyph';
+import { Bad, State } from '@/ui/State';
 import { Swatch } from '@/ui/Tag';
 
 export default function Handover() {
-    const { job, crew, thermostat, facts, wiring, link, settings, proofs, survey, lines, restore, open, waived, photos, figures, customer, choice, signatures, practice } = usePage<HandoverProps>().props;
+    const { job, crew, thermostat, facts, wiring, link, settings, proofs, survey, lines, restore, open, loads, measurements, unexplained, waived, photos, figures, customer, choice, signatures, practice } = usePage<HandoverProps>().props;
     const [closing, setClosing] = useState(false);
     const [problem, setProblem] = useState('');
     const closed = job.handedOverAt !== null;
@@ -142,12 +144,14 @@ export default function Handover() {
                 </div>
                 <section>
                     <h3 className="h-sec mb-1 mt-5">Readings</h3>
-                    <ReadingTable title="Survey" state={null} readings={survey} signs={[]} />
+                    <ReadingTable title="Survey" state={null} readings={survey} />
                     {proofs.map((proof) => (
                         <ReadingTable key={proof.key} title={`${proof.call}, ${proof.method.toLowerCase()}`} state={proof.state} readings={proof.readings} signs={proof.signs} />
                     ))}
                     {proofs.length === 0 && <p className="text-muted">No call proved yet.</p>}
                 </section>
+                <CheckedLoads loads={loads} measurements={measurements} />
+                <Unexplained readings={unexplained} />
                 {figures.length > 0 && (
                     <section className="break-inside-avoid">
                         <h3 className="h-sec mb-1 mt-5">Figures</h3>
@@ -247,51 +251,5 @@ export default function Handover() {
                 </div>
             </Dialog>
         </Shell>
-    );
-}
-
-function ReadingTable({ title, state, readings, signs }: { title: string; state: string | null; readings: Reading[]; signs: HandoverProps['proofs'][number]['signs'] }) {
-    const { points } = usePage<HandoverProps>().props;
-    if (readings.length === 0 && signs.length === 0) return null;
-    return (
-        <div className="mt-2 break-inside-avoid border-t border-rule pt-1.5">
-            <div className="flex items-center justify-between gap-4">
-                <b className="font-lab text-[16px] font-semibold">{title}</b>
-                {state && (
-                    <State glyph={state === 'passed' ? 'pass' : state === 'failed' ? 'fault' : 'need'} tone={state === 'passed' ? 'verd' : state === 'failed' ? 'fault' : 'copper'}>
-                        {state === 'passed' ? 'proved' : state}
-                    </State>
-                )}
-            </div>
-            <table className="text-[14px]">
-                <tbody>
-                    {readings.map((reading) => (
-                        <tr key={reading.id} className="border-b border-hair align-baseline">
-                            <td className="mono w-14 py-1 text-muted">{clock(reading.at)}</td>
-                            <td className="w-[210px]">
-                                {pointName(points, reading.a)}–{pointName(points, reading.b)} <span className="text-muted max-sm:hidden print:inline">{placeOf(points, reading.a)}</span>
-                            </td>
-                            <td className="mono w-20 whitespace-nowrap text-right font-medium">
-                                {reading.value === null ? 'OL' : figure(reading.value, reading.mode)} <Unit unit={reading.unit} size={11} />
-                            </td>
-                            <td className="mono w-28 whitespace-nowrap pl-3 text-muted">{reading.low !== null && reading.high !== null && `${figure(reading.low, reading.mode)}–${figure(reading.high, reading.mode)}`}</td>
-                            <td className="w-20">
-                                <State glyph={outcomeLook[reading.outcome].glyph} tone={outcomeLook[reading.outcome].tone}>
-                                    {outcomeLook[reading.outcome].word}
-                                </State>
-                                {reading.simulated && <span className="block text-[12px] text-muted">simulated</span>}
-                            </td>
-                            <td className="text-[13px] leading-[17px] text-muted max-md:hidden print:table-cell">{reading.reason}</td>
-                        </tr>
-                    ))}
-                </tbody>
-            </table>
-            {signs.length > 0 && (
-                <p className="py-1 text-[14px]">
-                    Seen and heard:{' '}
-                    {signs.map((sign) => `${sign.sign.replace('-', ' ')} ${sign.seen ? 'yes' : 'no'}`).join(', ')}
-                </p>
-            )}
-        </div>
     );
 }

@@ -1,6 +1,9 @@
 import { router, usePage } from '@inertiajs/react';
 import { useState } from 'react';
+import { CannotTell } from '@/features/prove/CannotTell';
 import { Levels } from '@/features/prove/Levels';
+import { Loads } from '@/features/prove/Loads';
+import { Measured } from '@/features/prove/Measured';
 import { Measurements, Reasons } from '@/features/prove/Measurements';
 import { Practice } from '@/features/prove/Practice';
 import { ProbeLines } from '@/features/prove/ProbeLines';
@@ -17,47 +20,57 @@ import type { BoardState, ProveProps, StepView } from '@/types';
 import { Glyph } from '@/ui/Glyph';
 import { State } from '@/ui/State';
 
-const schools: Record<string, { word: string; order: string[] }> = {
-    jumper: { word: 'Jumper at the wall first', order: ['jumper', 'board-jumper', 'continuity', 'voltage', 'float-lift'] },
-    meter: { word: 'Meter first', order: ['voltage', 'jumper', 'board-jumper', 'continuity', 'float-lift'] },
-    unit: { word: 'From the unit outward', order: ['board-jumper', 'jumper', 'voltage', 'continuity', 'float-lift'] },
-};
 const preferred = () => (typeof localStorage === 'undefined' ? null : localStorage.getItem('school')) ?? 'jumper';
 
-/** Where to go on: the running step, else the first open one of the two main proofs, in the order of the person's school. */
-function goOn(steps: StepView[], school: string): string {
-    const order = schools[school]?.order ?? [];
-    const calls = [...new Set(steps.map((step) => step.call))];
-    const sorted = [...steps].sort((a, b) => calls.indexOf(a.call) - calls.indexOf(b.call) || order.indexOf(a.method) - order.indexOf(b.method));
-    return (steps.find((step) => step.running) ?? sorted.find((step) => step.main && step.state !== 'passed') ?? steps[0])?.key ?? '';
+/** Where to go on: the running step, else the first of what is left of the person's way. */
+function goOn({ steps, routes }: ProveProps, school: string): string {
+    return (steps.find((step) => step.running)?.key ?? routes[school]?.keys.find((key) => steps.some((step) => step.key === key)) ?? steps.at(-1)?.key) ?? '';
 }
 
 export default function Prove() {
-    const { steps, readings } = usePage<ProveProps>().props;
-    const [key, setKey] = useState(() => goOn(steps, preferred()));
+    const { props } = usePage<ProveProps>();
+    const { steps, readings } = props;
+    const [key, setKey] = useState(() => goOn(props, preferred()));
+    // A load check looks at a whole call, outside any step.
+    const [check, setCheck] = useState<string | null>(null);
     // A step that another device starts is the one to look at here too.
     const running = steps.find((candidate) => candidate.running)?.key ?? null;
     const [followed, setFollowed] = useState(running);
     if (running !== followed) {
         setFollowed(running);
         if (running !== null) setKey(running);
+        setCheck(null);
     }
     const step = steps.find((candidate) => candidate.key === key) ?? steps[0];
     const first = step?.probes.find((probe) => !probe.reading) ?? step?.probes[0];
     return (
-        <Shell stage="prove" title="Prove" start={[first?.a ?? 'wall.Rc', first?.b ?? 'wall.C']} dock={<Dock step={step} readings={readings} />}>
-            {step ? <Body step={step} onStep={setKey} /> : <p className="p-5">This plan has no call to prove.</p>}
+        <Shell stage="prove" title="Prove" start={[first?.a ?? 'wall.Rc', first?.b ?? 'wall.C']} startMode={first?.mode ?? 'V'} dock={<Dock step={check === null ? step : undefined} call={check} readings={readings} />}>
+            {step ? (
+                <Body
+                    step={step}
+                    onStep={(next) => {
+                        setCheck(null);
+                        setKey(next);
+                    }}
+                    check={check}
+                    onCheck={setCheck}
+                />
+            ) : ( 
+                <p className="p-5">This plan has no call to prove.</p>
+            )}
         </Shell>
     );
 }
 
 /** The dock of the step; after a reading that is as expected the probes go on to the next open pair. */
-function Dock({ step, readings }: { step: StepView | undefined; readings: ProveProps['readings'] }) {
+function Dock({ step, call, readings }: { step: StepView | undefined; call: string | null; readings: ProveProps['readings'] }) {
     const probes = useProbes();
     return (
         <MeterDock
             stage="prove"
             step={step?.key ?? null}
+            call={call}
+            since={step?.startedAt ?? null}
             readings={readings}
             onRecorded={(reading) => {
                 if (reading.outcome !== 'pass' || !step) return;
@@ -77,8 +90,8 @@ function waits(step: StepView, left: number): BoardState {
     return { ...step.waitingBoard, loads };
 }
 
-function Body({ step, onStep }: { step: StepView; onStep: (key: string) => void }) {
-    const { job, calls, steps, board, resting, power, restore, now, noContinuity, noWallJumper } = usePage<ProveProps>().props;
+function Body({ step, onStep, check, onCheck }: { step: StepView; onStep: (key: string) => void; check: string | null; onCheck: (call: string) => void }) {
+    const { job, calls, steps, routes, board, resting, power, restore, now, noContinuity, noWallJumper } = usePage<ProveProps>().props;
     const left = useSecondsLeft(step.running ? step.readyAt : null, now);
     const probes = useProbes();
     const [measure, width] = useWidth(808);
@@ -94,7 +107,9 @@ function Body({ step, onStep }: { step: StepView; onStep: (key: string) => void 
     useEndSignal(step.running && step.readyAt !== null, left);
     const phone = width < 700;
     const [school, setSchool] = useState(preferred);
-    const order = schools[school]?.order ?? [];
+    const route = routes[school];
+    const order = route?.order ?? [];
+    const next = steps.find((candidate) => candidate.key === route?.keys.find((key) => key !== step.key));
     const mine = steps.filter((candidate) => candidate.call === step.call).sort((a, b) => order.indexOf(a.method) - order.indexOf(b.method));
     const choose = (key: string) => {
         const next = steps.find((candidate) => candidate.key === key);
@@ -105,6 +120,16 @@ function Body({ step, onStep }: { step: StepView; onStep: (key: string) => void 
         }
         onStep(key);
     };
+    const way = (
+        <Way
+            routes={routes}
+            school={school}
+            onSchool={(next) => {
+                localStorage.setItem('school', next);
+                setSchool(next);
+            }}
+        />
+    );
     const last = geometry('prove', width).wallTag;
 
     return (
@@ -123,32 +148,18 @@ function Body({ step, onStep }: { step: StepView; onStep: (key: string) => void 
                 )}
                 {step.state === 'passed' && (
                     <State glyph="pass" tone="verd">
-                        {step.method === 'voltage' ? 'Call proved' : 'Equipment proved'}
+                        {step.method === 'voltage' ? 'Call proved' : step.method === 'continuity' ? 'Thermostat proved' : step.method === 'pre-check' ? 'Ready for power' : 'Equipment proved'}
                     </State>
+                )}
+                {!closed && !step.running && next && (step.state === 'passed' || step.state === 'failed') && (
+                    <button className={`btn ${step.state === 'passed' && !through ? 'btn--go' : ''}`} onClick={() => choose(next.key)}>
+                        Next: {next.callLabel}, {next.methodLabel.toLowerCase()} <Glyph name="go" />
+                    </button>
                 )}
             </div>
             <CallStrip calls={calls} current={step.call} onCall={(call) => choose((steps.find((candidate) => candidate.call === call && candidate.state !== 'passed') ?? steps.find((candidate) => candidate.call === call))?.key ?? step.key)} />
             <div className="flex flex-wrap items-center justify-between gap-3 border-b border-hair px-1.5">
-                <MethodSwitch steps={mine} current={step.key} onStep={choose} missing={[...(noWallJumper ? [{ word: 'By jumper', why: noWallJumper }] : []), ...(noContinuity ? [{ word: 'By continuity', why: noContinuity }] : [])]} />
-                {!closed && (
-                    <label className="flex min-h-11 items-center gap-2 px-3 text-[14px] text-muted">
-                        <span className="vh">Order of the proofs</span>
-                        <select
-                            className="h-11 bg-transparent font-lab font-semibold"
-                            value={school}
-                            onChange={(event) => {
-                                localStorage.setItem('school', event.target.value);
-                                setSchool(event.target.value);
-                            }}
-                        >
-                            {Object.entries(schools).map(([value, { word }]) => (
-                                <option key={value} value={value}>
-                                    {word}
-                                </option>
-                            ))}
-                        </select>
-                    </label>
-                )}
+                <MethodSwitch steps={mine} current={step.key} onStep={choose} missing={step.call === 'idle' || step.call === 'defrost' ? [] : [...(noWallJumper ? [{ word: 'By jumper', why: noWallJumper }] : []), ...(noContinuity ? [{ word: 'By continuity', why: noContinuity }] : [])]} />
                 {restore.length > 0 && (
                     <span className="px-3">
                         <State glyph="caution" tone="caution">
@@ -157,7 +168,9 @@ function Body({ step, onStep }: { step: StepView; onStep: (key: string) => void 
                     </span>
                 )}
             </div>
-            <StepCells key={step.key} step={step} closed={closed} />
+            {!closed && !phone && way}
+            <StepCells key={step.key} step={step} closed={closed} onStep={choose} />
+            {!closed && <CannotTell key={`tell-${step.key}`} jobId={job.id} version={job.version} step={step.key} onStep={choose} />}
             <div className="bg-panel">
                 <StrandBoard
                     variant={phone ? 'phone' : 'prove'}
@@ -174,7 +187,33 @@ function Body({ step, onStep }: { step: StepView; onStep: (key: string) => void 
             {phone && <Measurements step={step} />}
             <Reasons step={step} />
             <Levels calls={calls} steps={steps} closed={closed} />
+            {!closed && phone && way}
+            <Loads call={check} onCall={onCheck} />
+            <Measured closed={closed} />
             {!closed && <Practice />}
+        </div>
+    );
+}
+
+/** The person's way through the proofs, and what is left of it: the quickest order, with its minutes. */
+function Way({ routes, school, onSchool }: { routes: ProveProps['routes']; school: string; onSchool: (school: string) => void }) {
+    const route = routes[school];
+    const left = route?.keys.length ?? 0;
+    return (
+        <div className="flex flex-wrap items-center gap-x-4 border-t border-hair px-5 py-1 text-[14px] leading-[18px] text-muted">
+            <label className="flex min-h-11 items-center">
+                <span className="vh">Order of the proofs</span>
+                <select className="h-11 max-w-full bg-transparent font-lab font-semibold" value={school} onChange={(event) => onSchool(event.target.value)}>
+                    {Object.entries(routes).map(([value, { label }]) => (
+                        <option key={value} value={value}>
+                            {label}
+                        </option>
+                    ))}
+                </select>
+            </label>
+            <p className="flex-1 basis-64" data-testid="route">
+                {left === 0 ? 'Nothing is left on this way.' : `${left === 1 ? 'One proof is left' : `${left} proofs are left`}. ${route?.reason ?? ''}`}
+            </p>
         </div>
     );
 }

@@ -34,13 +34,13 @@ export const useAskPower = () => useContext(AskPower);
 const stages: Stage[] = ['survey', 'plan', 'set', 'prove', 'handover'];
 
 /** Everything around a stage of a job: bar with the power flag, tape, main, meter dock. */
-export function Shell({ stage, title, start, dock, children }: { stage: Stage; title: string; start: [string, string]; dock: ReactNode; children: ReactNode }) {
+export function Shell({ stage, title, start, startMode = 'V', dock, children }: { stage: Stage; title: string; start: [string, string]; startMode?: Mode; dock: ReactNode; children: ReactNode }) {
     const { props } = usePage<Frame>();
     const { job, power, tape, points, now } = props;
     usePulse(job.id, props.mark);
     const known = (id: string) => points.some((point) => point.id === id);
     const fallback = points[0]?.id ?? 'indoor.R';
-    const [mode, setMode] = useState<Mode>('V');
+    const [mode, setMode] = useState<Mode>(startMode);
     const [chosen, setPair] = useState<[string, string]>(start);
     // A point can go with the plate it was on: the probe then goes back to where this stage begins.
     const on = (side: 0 | 1) => [chosen[side], start[side]].find(known) ?? fallback;

@@ -63,6 +63,7 @@ export interface ShortView {
     opens: string;
 }
 export interface CheckRow {
+    screw: string;
     a: string;
     b: string;
     label: string;

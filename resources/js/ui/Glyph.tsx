@@ -27,6 +27,7 @@ const shapes = {
     ear: <>{line('M4 6.2C4 3.4 5.6 1.4 8.2 1.4S12.6 3.4 12.6 6C12.6 9.4 9.6 9.6 9.2 12 8.9 13.8 7.8 14.6 6.6 14.6 5.2 14.6 4.4 13.6 4.4 12.4', { strokeWidth: 1.8 })}{line('M6.8 6.4C6.8 5 7.6 4.2 8.4 4.2 9.4 4.2 10 5 10 6 10 7.4 8.6 7.6 8.2 9', { strokeWidth: 1.6 })}</>,
     ohm: line('M1.8 14H6.2V12.2C3.9 11.2 2.6 9.4 2.6 7.1 2.6 3.9 4.9 1.8 8 1.8S13.4 3.9 13.4 7.1C13.4 9.4 12.1 11.2 9.8 12.2V14H14.2', { strokeLinecap: 'butt' }),
     beep: <>{fill('M1 6H4L8 2.5V13.5L4 10H1Z')}{line('M10.6 5.6C12 7 12 9 10.6 10.4M12.8 3.4C15.4 6 15.4 10 12.8 12.6', { strokeWidth: 1.7, strokeLinecap: 'butt' })}</>,
+    flag: <>{line('M3 1.5V15', { strokeLinecap: 'butt' })}{fill('M3 1.5H14L11 5.5 14 9.5H3Z')}</>,
     cross: line('M3 3 13 13M13 3 3 13'),
     erase: <>{line('M5 3H15V13H5L1 8Z', { strokeWidth: 1.8 })}{line('M7.6 5.8 12 10.2M12 5.8 7.6 10.2', { strokeWidth: 1.8, strokeLinecap: 'butt' })}</>,
     bring: line('M8 1.5V10M4.2 6.6 8 10.4 11.8 6.6M1.5 11V14.5H14.5V11'),

@@ -6,7 +6,7 @@ import { Glyph } from '@/ui/Glyph';
 export function Before({ day }: { day: Day }) {
     const [sheet, setSheet] = useState(false);
     return (
-        <aside className="dock" aria-label="Before leaving" data-open={sheet ? '' : undefined}>
+        <aside className="dock" aria-label="Before leaving" tabIndex={0} data-open={sheet ? '' : undefined}>
             <button className="dock__handle flex min-h-14 items-center justify-between gap-3 px-4 text-left" aria-expanded={sheet} onClick={() => setSheet(!sheet)}>
                 <span>
                     <b className="block font-lab font-semibold">Load before you go</b>

@@ -7,10 +7,13 @@ import { useKeys } from '@/lib/hooks';
 import { useAskPower, useProbes } from '@/shell/Shell';
 import type { Expectation, Frame, Mode, PointInfo, Reading } from '@/types';
 import { Glyph, Unit, type GlyphName } from '@/ui/Glyph';
-import { Bad, outcomeLook, State } from '@/ui/State';
+import { Bad } from '@/ui/State';
 import { Keypad } from './Keypad';
 import { Ruler } from './Ruler';
+import { Log } from './Log';
+import { Tells } from './Tells';
 import { useExpectation } from './useExpectation';
+import { Verdict } from './Verdict';
 
 const modes: { mode: Mode; sign: string | GlyphName; word: string }[] = [
     { mode: 'V', sign: 'V~', word: 'volts' },
@@ -22,18 +25,26 @@ const modes: { mode: Mode; sign: string | GlyphName; word: string }[] = [
 const grave = /fuse opens|joined|PRIMARY|over its/;
 const signUnit: Record<Mode, string> = { V: 'V', O: 'Ω', A: 'A', B: 'Ω' };
 
-/** The meter: modes, probes, expected with its reason, actual, verdict, log, one button. The order never changes. */
-export function MeterDock({ stage, step = null, call = null, readings, canRecord = true, onRecorded }: { stage: string; step?: string | null; call?: string | null; readings: Reading[]; canRecord?: boolean; onRecorded?: (reading: Reading) => void }) {
+/**
+ * The meter: modes, probes, expected with its reason, actual, verdict, log, one button. The order never changes.
+ *
+ * @param since from when on an earlier reading of the same points still counts here; none does if not given
+ */
+export function MeterDock({ stage, step = null, call = null, readings, canRecord = true, since, onRecorded }: { stage: string; step?: string | null; call?: string | null; readings: Reading[]; canRecord?: boolean; since?: string | null; onRecorded?: (reading: Reading) => void }) {
     const { job, power, points } = usePage<Frame>().props;
     const probes = useProbes();
     const askPower = useAskPower();
     const [typed, setTyped] = useState('');
     const { record: write, answer, clear } = useRecord<Reading>(job.id);
     const [sheet, setSheet] = useState(false);
+    const [correcting, setCorrecting] = useState<Reading | null>(null);
     const { mode, a, b } = probes;
     const { expected, problem } = useExpectation({ jobId: job.id, stage, step, call, mode, a, b, state: `${job.version}/${power.state}/${readings.length}` });
 
-    const last = answer?.kind === 'ok' && answer.data.a === a && answer.data.b === b && answer.data.mode === mode ? answer.data : null;
+    const here = (reading: Reading) => reading.a === a && reading.b === b && reading.mode === mode && reading.step === step && (reading.call ?? 'idle') === (call ?? 'idle');
+    const known = since === undefined ? null : (readings.find((reading) => here(reading) && (since === null || reading.at >= since)) ?? null);
+    // What was just recorded, until the page has been read again; then the last reading of these points.
+    const last = answer?.kind === 'ok' && here(answer.data) ? (readings.find((reading) => reading.id === answer.data.id) ?? answer.data) : known;
     const value = parsed(typed) ?? (typed === '' ? (last?.value ?? null) : null);
     const closed = job.handedOverAt !== null || !canRecord;
     const errors = answer?.kind === 'invalid' ? answer.errors : {};
@@ -42,8 +53,10 @@ export function MeterDock({ stage, step = null, call = null, readings, canRecord
         if (typed.trim() === '') return;
         // What is typed while the answer is on its way is the next reading, and stays.
         // The probes go on at once, before the page is read again: the next figure typed belongs to the next pair.
-        await write('readings', { stage, step, call, mode, a, b, value: typed }, (reading) => {
+        const place = correcting ? { stage, step: correcting.step, call: correcting.call, mode: correcting.mode, a: correcting.a, b: correcting.b, corrects: correcting.id } : { stage, step, call, mode, a, b };
+        await write('readings', { ...place, value: typed }, (reading) => {
             setTyped((now) => (now === typed ? '' : now));
+            setCorrecting(null);
             if (reading) onRecorded?.(reading);
         });
     };
@@ -118,12 +131,18 @@ export function MeterDock({ stage, step = null, call = null, readings, canRecord
                             0 V alone does not decide: read {pointName(points, expected.decidedBy[0] ?? '')}–{pointName(points, expected.decidedBy[1] ?? '')}
                         </button>
                     )}
+                    {(mode === 'V' || mode === 'O') && !expected?.refused && <Tells key={`${step}/${call}/${mode}/${a}/${b}`} jobId={job.id} stage={stage} step={step} call={call} mode={mode} a={a} b={b} />}
                 </section>
                 {!closed && (
                     <section style={{ paddingBottom: 6 }}>
                         <label className="lab" htmlFor="actual">
-                            Actual
+                            {correcting ? `Actual, in place of ${correcting.value === null ? 'OL' : `${figure(correcting.value, correcting.mode)} ${correcting.unit}`} at ${clock(correcting.at)}` : 'Actual'}
                         </label>
+                        {correcting && (
+                            <button type="button" className="link" onClick={() => setCorrecting(null)}>
+                                Leave it as it was
+                            </button>
+                        )}
                         <div className="act" data-bad={errors.value ? '' : undefined}>
                             <input
                                 id="actual"
@@ -149,7 +168,7 @@ export function MeterDock({ stage, step = null, call = null, readings, canRecord
                             </button>
                         )}
                         <MixUp typed={typed} expected={expected} unit={signUnit[mode]} onTake={setTyped} />
-                        <Verdict reading={last} typed={typed} />
+                        <Verdict jobId={job.id} reading={last} typed={typed} closed={closed} />
                         <Bad id="actual-bad">{answer && answer.kind !== 'ok' ? said(answer) : null}</Bad>
                         {errors.power && (
                             <button className="link" onClick={() => askPower(mode === 'V' || mode === 'A' ? 'live' : 'isolated')}>
@@ -160,7 +179,20 @@ export function MeterDock({ stage, step = null, call = null, readings, canRecord
                 )}
                 <section className="dock__log min-h-24 flex-1" style={{ borderBottom: 0 }}>
                     <div className="lab mb-0.5">Last readings</div>
-                    <Log readings={readings} points={points} onPick={(reading) => probes.set(reading.a, reading.b)} />
+                    <Log
+                        jobId={job.id}
+                        readings={readings}
+                        points={points}
+                        closed={closed}
+                        onPick={(reading) => {
+                            probes.setMode(reading.mode);
+                            probes.set(reading.a, reading.b);
+                        }}
+                        onCorrect={(reading) => {
+                            setCorrecting(reading);
+                            document.getElementById('actual')?.focus();
+                        }}
+                    />
                 </section>
                 {!closed && (
                     <div className="dock__go border-t border-hair px-4 pb-3.5 pt-2.5">
@@ -216,57 +248,5 @@ function ProbeRow({ name, points, value, onChange }: { name: 'A' | 'B'; points: 
                 ))}
             </select>
         </div>
-    );
-}
-
-function Verdict({ reading, typed }: { reading: Reading | null; typed: string }) {
-    if (!reading || typed !== '') {
-        return (
-            <div className="flex min-h-11 items-center">
-                <State glyph="need" tone={typed === '' ? 'muted' : 'copper'}>
-                    {typed === '' ? 'Waiting for a reading' : 'Record it to judge it'}
-                </State>
-            </div>
-        );
-    }
-    const look = outcomeLook[reading.outcome];
-    return (
-        <div className="py-2" role="status" data-testid="verdict" data-outcome={reading.outcome}>
-            <div className="text-[17px]">
-                <State glyph={look.glyph} tone={look.tone}>
-                    {reading.outcome === 'pass' ? 'In range' : reading.outcome === 'fail' ? 'Not as expected' : look.word}
-                </State>
-            </div>
-            {reading.outcome !== 'pass' && <p className="mt-1 text-[14px] leading-[18px]">{reading.reason}</p>}
-            {reading.candidates.length > 1 && <p className="mt-1 text-[13px] leading-[17px] text-muted">Would read the same: {reading.candidates.slice(1, 5).join('; ')}.</p>}
-        </div>
-    );
-}
-
-function Log({ readings, points, onPick }: { readings: Reading[]; points: PointInfo[]; onPick: (reading: Reading) => void }) {
-    if (readings.length === 0) return <p className="text-[14px] text-muted">No reading yet.</p>;
-    return (
-        <table className="log">
-            <tbody>
-                {readings.slice(0, 12).map((reading) => (
-                    <tr key={reading.id}>
-                        <td className="text-muted">{clock(reading.at)}</td>
-                        <td className="pl-2">
-                            <button className="text-left" onClick={() => onPick(reading)} title={reading.reason}>
-                                {pointName(points, reading.a)}
-                                {reading.mode !== 'A' && `–${pointName(points, reading.b)}`}
-                            </button>
-                        </td>
-                        <td className="text-right">
-                            {reading.value === null ? 'OL' : figure(reading.value, reading.mode)} {reading.value !== null && <Unit unit={reading.unit} size={11} />}
-                        </td>
-                        <td className="w-6 text-right" title={outcomeLook[reading.outcome].word}>
-                            <Glyph name={outcomeLook[reading.outcome].glyph} style={{ color: `var(--${outcomeLook[reading.outcome].tone})` }} />
-                            <span className="vh">{outcomeLook[reading.outcome].word}</span>
-                        </td>
-                    </tr>
-                ))}
-            </tbody>
-        </table>
     );
 }

@@ -16,7 +16,7 @@ export function Checks({ checks, readings }: { checks: CheckRow[]; readings: Rea
             <ul className="mt-1 grid sm:grid-cols-2 sm:gap-x-6">
                 {checks.map((row) => {
                     const reading = latest(row);
-                    const low = reading?.value != null && row.least !== null && reading.value < row.least;
+                    const bad = reading?.outcome === 'fail';
                     return (
                         <li key={row.label} className="border-t border-hair">
                             <button
@@ -34,7 +34,7 @@ export function Checks({ checks, readings }: { checks: CheckRow[]; readings: Rea
                                     <span className="block text-[13px] leading-4 text-muted">{row.blind ?? row.reason}</span>
                                 </span>
                                 {reading ? (
-                                    <State glyph={low ? 'fault' : 'pass'} tone={low ? 'fault' : 'verd'}>
+                                    <State glyph={bad ? 'fault' : 'pass'} tone={bad ? 'fault' : 'verd'}>
                                         <span className="mono">{reading.value === null ? 'OL' : `${figure(reading.value, 'O')} Ω`}</span>
                                     </State>
                                 ) : (

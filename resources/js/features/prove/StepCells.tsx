@@ -12,8 +12,8 @@ import { Bad, outcomeLook, State } from '@/ui/State';
 import { Tag } from '@/ui/Tag';
 
 /** The four cells of a step: power, do, wait, see and hear. */
-export function StepCells({ step, closed }: { step: StepView; closed: boolean }) {
-    const { job, power, now } = usePage<ProveProps>().props;
+export function StepCells({ step, closed, onStep }: { step: StepView; closed: boolean; onStep: (key: string) => void }) {
+    const { job, power, now, steps } = usePage<ProveProps>().props;
     const ask = useAskPower();
     const { record: send, answer: problem } = useRecord(job.id);
     const left = useSecondsLeft(step.running ? step.readyAt : null, now);
@@ -26,6 +26,11 @@ export function StepCells({ step, closed }: { step: StepView; closed: boolean })
         if (answer.kind !== 'ok') return;
         for (const sign of step.signs) await post(`/jobs/${job.id}/signs`, { id: newId(), step: step.key, sign: sign.key, seen: answer.data.signs[sign.key] ?? false });
         await reload();
+    };
+    const higher = steps.filter((candidate) => candidate.follows === step.key);
+    const join = async (next: StepView) => {
+        const answer = await send('steps', { step: next.key, event: 'start' });
+        if (answer.kind === 'ok') onStep(next.key);
     };
     const powerProblem = problem?.kind === 'invalid' && problem.errors.power;
 
@@ -58,18 +63,26 @@ export function StepCells({ step, closed }: { step: StepView; closed: boolean })
                             <Tag key={printed}>{printed}</Tag>
                         ))}
                     </div>
-                    <p className="text-[14px] leading-[18px]">{step.do}</p>
+                    <p className="text-[14px] leading-[18px]">
+                        <b className="font-semibold">At the {step.places.join(', then the ')}.</b> {step.do}
+                    </p>
                     {!closed && (
                         <div className="mt-2 flex flex-wrap gap-2">
                             {!step.running ? (
                                 <button className="btn btn--small btn--go" onClick={() => void send('steps', { step: step.key, event: 'start' })}>
-                                    {step.staysDead ? 'Lifted and asked' : step.isolated ? 'Jumper is on' : step.state === 'open' ? 'Call is on' : 'Call again'}
+                                    {step.method === 'pre-check' ? 'Face is off' : step.staysDead ? 'Lifted and asked' : step.method === 'float-lift' ? 'Float is up' : step.isolated ? 'Jumper is on' : step.state === 'open' ? 'Call is on' : 'Call again'}
                                 </button>
                             ) : (
-                                <button className={`btn btn--small ${ready ? 'btn--go' : ''}`} onClick={() => void send('steps', { step: step.key, event: 'end' })}>
-                                    {step.staysDead ? 'Conductors are back' : step.method === 'board-jumper' ? 'Jumper is out, cable is back' : step.isolated ? 'Jumper is out, face is on' : 'Call has ended'}
+                                <button className={`btn btn--small ${ready && higher.every((next) => next.state === 'passed') ? 'btn--go' : ''}`} onClick={() => void send('steps', { step: step.key, event: 'end' })}>
+                                    {step.method === 'pre-check' ? 'Ohms are done' : step.staysDead ? 'Conductors are back' : step.method === 'float-lift' ? 'Float is down' : step.method === 'board-jumper' ? 'Jumper is out, cable is back' : step.isolated ? 'Jumper is out, face is on' : 'Call has ended'}
                                 </button>
                             )}
+                            {step.running &&
+                                higher.map((next) => (
+                                    <button key={next.key} className={`btn btn--small ${ready && next.state !== 'passed' ? 'btn--go' : ''}`} onClick={() => void join(next)}>
+                                        Ask for more: {next.callLabel}
+                                    </button>
+                                ))}
                         </div>
                     )}
                 </Cell>
@@ -86,6 +99,7 @@ export function StepCells({ step, closed }: { step: StepView; closed: boolean })
                             Look and listen (simulated)
                         </button>
                     )}
+                    {step.signs.length === 0 && <p className="mt-1 text-[14px] leading-[18px] text-muted">Nothing to see or hear: the meter alone tells.</p>}
                     <ul className="mt-1">
                         {step.signs.map((sign) => (
                             <li key={sign.key} className="flex min-h-11 items-center gap-2 text-[14px] leading-[17px]">

@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pages;
+
+use Illuminate\Support\Facades\Cache;
+use Unionbit\Core\Circuit\Meter;
+use Unionbit\Core\Planning\Plan;
+use Unionbit\Core\Proving\LoadCheck;
+use Unionbit\Core\Proving\LoadChecks;
+use Unionbit\Core\Proving\Probe;
+use Unionbit\Core\Proving\Step;
+
+/**
+ * What the circuit has to say of a plan's steps: expected readings, the board as each step makes it, the load checks.
+ * It changes only with house, thermostat and landing, so it is solved once for each of them.
+ */
+final class StepSheet
+{
+    private const AN_HOUR = 3600;
+
+    /** What a plan's answers may be kept under: the same house, thermostat and landing give the same. */
+    public static function key(Plan $plan): string
+    {
+        return md5(serialize([$plan->installation, $plan->profile, $plan->landing]));
+    }
+
+    /**
+     * @param  list<Step>  $steps
+     * @return array{steps: array<string, array{expected: list<array<string, mixed>>, board: array<string, mixed>, waitingBoard: array<string, mixed>}>, loads: list<array<string, mixed>>}
+     */
+    public static function of(Plan $plan, array $steps): array
+    {
+        return Cache::remember('step-sheet/'.self::key($plan), self::AN_HOUR, static function () use ($plan, $steps): array {
+            $circuit = $plan->circuit();
+            $meter = new Meter($circuit);
+            $sheets = [];
+            foreach ($steps as $step) {
+                $sheets[$step->key()] = [
+                    'expected' => array_map(static fn (Probe $p): array => $meter->read($p->mode, $step->setup, $p->a, $p->b)->toArray(), $step->probes),
+                    'board' => BoardView::state($plan, $circuit->operate($step->setup)),
+                    'waitingBoard' => BoardView::state($plan, $circuit->operate($step->waiting)),
+                ];
+            }
+
+            return ['steps' => $sheets, 'loads' => array_map(static fn (LoadCheck $c): array => $c->toArray(), (new LoadChecks($plan))->all())];
+        });
+    }
+}

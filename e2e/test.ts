@@ -1,0 +1,48 @@
+import { spawn } from 'node:child_process';
+import { copyFileSync, renameSync, rmSync } from 'node:fs';
+import { expect, test as base } from '@playwright/test';
+
+export { expect, type Locator, type Page } from '@playwright/test';
+
+const firstPort = Number(process.env.E2E_PORT ?? 8123);
+const slot = Number(process.env.TEST_PARALLEL_INDEX ?? 0);
+const database = `${process.cwd()}/database/e2e-${slot}.sqlite`;
+
+/** The file by which this worker's server is told how many seconds its clock is ahead. */
+export const clockName = `clock-offset-${slot}`;
+export const clockFile = `storage/framework/${clockName}`;
+
+function freshDatabase(): void {
+    rmSync(clockFile, { force: true });
+    copyFileSync('database/e2e-seed.sqlite', `${database}.new`);
+    for (const rest of ['-wal', '-shm']) rmSync(database + rest, { force: true });
+    renameSync(`${database}.new`, database);
+}
+
+async function up(url: string): Promise<boolean> {
+    return fetch(`${url}/up`).then((answer) => answer.ok, () => false);
+}
+
+/** Every worker has a server of its own, every test the demo data as they were seeded. */
+export const test = base.extend<{ fresh: undefined }, { server: string }>({
+    server: [
+        async ({ browserName }, run) => {
+            freshDatabase();
+            const port = firstPort + slot;
+            const url = `http://127.0.0.1:${port}`;
+            const server = spawn('bash', ['e2e/serve.sh', String(port), database, clockName], { detached: true, stdio: 'ignore' });
+            await expect.poll(() => up(url), { timeout: 30_000, message: `the application answers ${browserName}` }).toBe(true);
+            await run(url);
+            if (server.pid) process.kill(-server.pid);
+        },
+        { scope: 'worker' },
+    ],
+    baseURL: async ({ server }, run) => run(server),
+    fresh: [
+        async ({ server }, run) => {
+            if (server) freshDatabase();
+            await run(undefined);
+        },
+        { auto: true },
+    ],
+});

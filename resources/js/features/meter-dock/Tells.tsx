@@ -1,0 +1,91 @@
+import { useState } from 'react';
+import { post, said } from '@/lib/api';
+import { figure } from '@/lib/format';
+import type { FaultsByPlace, Mode, Tells as Answer } from '@/types';
+import { Unit } from '@/ui/Glyph';
+import { Bad } from '@/ui/State';
+
+interface Asked {
+    jobId: string;
+    stage: string;
+    step: string | null;
+    call: string | null;
+    mode: Mode;
+    a: string;
+    b: string;
+}
+
+const perPlace = 2;
+
+/** More faults than this in one reading are counted, not named. */
+const mostNamed = 8;
+
+/** What these two points would read with each single fault: what this reading can tell apart, and what it cannot, before it is taken. */
+export function Tells(asked: Asked) {
+    const [answer, setAnswer] = useState<Answer | null>(null);
+    const [bad, setBad] = useState('');
+    const [working, setWorking] = useState(false);
+    const ask = async () => {
+        const { jobId, ...body } = asked;
+        setWorking(true);
+        const result = await post<Answer>(`/jobs/${jobId}/tells`, body);
+        setWorking(false);
+        setBad(result.kind === 'ok' ? '' : said(result));
+        if (result.kind === 'ok') setAnswer(result.data);
+    };
+    if (!answer) {
+        return (
+            <>
+                <button className="link" onClick={() => void ask()} disabled={working}>
+                    {working ? 'Putting every single fault in …' : 'What would this tell?'}
+                </button>
+                <Bad>{bad}</Bad>
+            </>
+        );
+    }
+    const empty = (places: FaultsByPlace) => Object.keys(places).length === 0;
+    const groups = answer.groups.filter((group) => !empty(group.places)).sort((one, other) => Number(one.expected) - Number(other.expected));
+    return (
+        <div data-testid="tells" role="group" aria-label="What this reading would tell" tabIndex={0} className="mt-1 max-h-52 overflow-y-auto border-t border-hair pt-1 text-[14px] leading-[18px]">
+            <b className="font-lab font-semibold">{answer.suspects === null ? 'With one fault in the house it would read' : `Of the ${answer.suspects} faults still in question it would read`}</b>
+            <ul>
+                {groups.map((group, index) => (
+                    <li key={index} className="border-b border-hair py-1">
+                        <span className="mono">
+                            {group.value === null ? 'nothing' : `${figure(group.value, asked.mode)} `}
+                            {group.value !== null && <Unit unit={answer.unit} size={12} />}
+                        </span>
+                        {group.expected && <span className="text-caution-ink"> as expected, so it cannot tell these from a sound house</span>}: <Places places={group.places} most={mostNamed} />
+                    </li>
+                ))}
+            </ul>
+            {groups.length === 0 && <p>Nothing in question would change it.</p>}
+            {groups.length === 1 && groups[0]?.expected && <p className="font-semibold">This reading tells nothing here: take another pair.</p>}
+        </div>
+    );
+}
+
+/** Faults by the place where they are, two of each named and the others counted; where there are too many to read, all are counted. */
+export function Places({ places, most = Infinity }: { places: FaultsByPlace; most?: number }) {
+    const all = Object.values(places).flat().length;
+    if (all > most) {
+        return (
+            <>
+                {Object.entries(places)
+                    .map(([place, titles]) => `${titles.length} of ${place}`)
+                    .join(', ')}
+            </>
+        );
+    }
+    return (
+        <>
+            {Object.entries(places).map(([place, titles], index) => (
+                <span key={place}>
+                    {index > 0 && '; '}
+                    <b className="font-semibold">{place}</b> {titles.slice(0, perPlace).join(', ')}
+                    {titles.length > perPlace && ` and ${titles.length - perPlace} more`}
+                </span>
+            ))}
+        </>
+    );
+}

@@ -1,0 +1,53 @@
+import { useEffect, useState } from 'react';
+import { get } from '@/lib/api';
+import { Places } from '@/features/meter-dock/Tells';
+import type { CannotTell as Group } from '@/types';
+import { Glyph } from '@/ui/Glyph';
+
+/** Before a step is done: which faults of different places would fail it in the very same way, and which step parts them. */
+export function CannotTell({ jobId, version, step, onStep }: { jobId: string; version: number; step: string; onStep: (key: string) => void }) {
+    const [groups, setGroups] = useState<Group[] | null>(null);
+    useEffect(() => {
+        let current = true;
+        const timer = setTimeout(async () => {
+            const answer = await get<{ groups: Group[] }>(`/jobs/${jobId}/cannot-tell?step=${encodeURIComponent(step)}&version=${version}`);
+            if (current && answer.kind === 'ok') setGroups(answer.data.groups);
+        }, 400);
+        return () => {
+            current = false;
+            clearTimeout(timer);
+        };
+    }, [jobId, version, step]);
+
+    const first = groups?.[0];
+    if (!first) return null;
+    const names = Object.keys(first.places);
+    return (
+        <details className="border-b border-hair px-5 text-[14px] leading-[18px]" data-testid="cannot-tell">
+            <summary className="flex min-h-11 cursor-pointer flex-wrap items-center gap-x-2">
+                <Glyph name="guess" style={{ color: 'var(--caution)' }} />
+                <b className="font-semibold">If it fails, it cannot tell {listed(names)}.</b>
+                <span className="text-muted">{first.told ? `${first.told.label} can.` : 'No other step of this call can: measure along the way.'}</span>
+            </summary>
+            <ul className="pb-2">
+                {groups.map((group, index) => (
+                    <li key={index} className="border-t border-hair py-1.5">
+                        <Places places={group.places} />
+                        {group.told && (
+                            <button className="link" onClick={() => group.told && onStep(group.told.step)}>
+                                {group.told.label} tells them apart
+                            </button>
+                        )}
+                    </li>
+                ))}
+            </ul>
+        </details>
+    );
+}
+
+const words: Record<string, string> = { wall: 'the wall', cable: 'the cable', indoor: 'the indoor unit', outdoor: 'the outdoor unit', supply: 'the supply' };
+
+function listed(places: string[]): string {
+    const names = places.map((place) => words[place] ?? place);
+    return names.length < 2 ? (names[0] ?? '') : `${names.slice(0, -1).join(', ')} from ${names.at(-1)}`;
+}

@@ -1,0 +1,159 @@
+import { usePage } from '@inertiajs/react';
+import { useState } from 'react';
+import { said } from '@/lib/api';
+import { clock } from '@/lib/format';
+import { useRecord } from '@/lib/once';
+import { rounded, shown, typed, unitOf } from '@/lib/units';
+import type { Measurement, ProveProps } from '@/types';
+import { Bad } from '@/ui/State';
+
+const tones: Record<string, string> = { verd: 'border-verd bg-verd-wash', caution: 'border-caution bg-caution-wash', fault: 'border-fault bg-fault-wash', muted: 'border-rule bg-panel' };
+/** Checks beside the circuit on the same visit: temperature split for each mode, and airflow for each ton. Kept with their verdicts. */
+export function Measured({ closed }: { closed: boolean }) {
+    const { measurements, tons, job } = usePage<ProveProps>().props;
+    const [isMetric, setMetric] = useState(() => typeof localStorage !== 'undefined' && localStorage.getItem('units') === 'metric');
+    return (
+        <section aria-label="Measured beside the circuit" className="border-t border-hair px-5 py-3">
+            <div className="flex flex-wrap items-center justify-between gap-x-5">
+                <h2 className="h-sec">Temperature split and airflow</h2>
+                <button
+                    className="link"
+                    onClick={() => {
+                        localStorage.setItem('units', isMetric ? 'us' : 'metric');
+                        setMetric(!isMetric);
+                    }}
+                >
+                    {isMetric ? 'US units' : 'Metric units'}
+                </button>
+            </div>
+            <ul>
+                {measurements.map((row) => (
+                    <Kept key={row.id} row={row} isMetric={isMetric} />
+                ))}
+            </ul>
+            {!closed && (
+                <div className="grid gap-x-8 md:grid-cols-2">
+                    <Split key={`split-${isMetric}`} jobId={job.id} isMetric={isMetric} />
+                    <Airflow key={`air-${isMetric}`} jobId={job.id} tons={tons} isMetric={isMetric} />
+                </div>
+            )}
+        </section>
+    );
+}
+
+function Kept({ row, isMetric }: { row: Measurement; isMetric: boolean }) {
+    const main = row.lines[0];
+    return (
+        <li className={`mt-1 border-l-[6px] px-3 py-1.5 text-[14px] leading-[18px] ${tones[row.tone] ?? tones.muted}`} data-measured={row.figure} data-tone={row.tone}>
+            <b className="font-semibold">
+                {row.title}
+                {row.callLabel && `, ${row.callLabel}`}
+            </b>{' '}
+            {main && main.value !== null && (
+                <span className="mono">
+                    {rounded(shown(main.value, main.unit, isMetric))} {unitOf(main.unit, isMetric)}
+                </span>
+            )}{' '}
+            {row.verdict} <span className="mono text-muted">{clock(row.at)}</span>
+            {row.simulated && ' (in practice)'}
+        </li>
+    );
+}
+
+interface FieldSpec {
+    key: string;
+    label: string;
+    unit: string;
+}
+
+/** Fields of one figure, sent as they are typed; what the figure refuses stays, with the message at its field. */
+function useFigure(jobId: string, figure: string, fields: FieldSpec[], isMetric: boolean) {
+    const [given, setGiven] = useState<Record<string, string>>({});
+    const { record, answer } = useRecord(jobId);
+    const keep = async (more: Record<string, number>, call: string | null) => {
+        const values = Object.fromEntries(
+            Object.entries(given)
+                .filter(([, text]) => text.trim() !== '')
+                .map(([key, text]) => {
+                    const number = Number(text.replace(',', '.'));
+                    return [key, Number.isFinite(number) ? typed(number, fields.find((field) => field.key === key)?.unit ?? '', isMetric) : text];
+                }),
+        );
+        const result = await record('measurements', { figure, call, values: { ...values, ...more } });
+        if (result.kind === 'ok') setGiven({});
+    };
+    const errors = answer?.kind === 'invalid' ? answer.errors : {};
+    const inputs = fields.map((field) => (
+        <div key={field.key}>
+            <label className="flex min-h-11 items-center justify-between gap-3 text-[15px]">
+                {field.label}
+                <span className="flex items-center gap-1.5">
+                    <input className="mono h-11 w-24 border-b-2 border-rule bg-panel px-1 text-right text-[17px]" inputMode="decimal" autoComplete="off" value={given[field.key] ?? ''} aria-invalid={!!(errors[field.key] ?? errors[`values.${field.key}`])} onChange={(event) => setGiven({ ...given, [field.key]: event.target.value })} />
+                    <span className="w-12 text-[13px] text-muted">{unitOf(field.unit, isMetric)}</span>
+                </span>
+            </label>
+            <Bad>{errors[field.key] ?? errors[`values.${field.key}`]}</Bad>
+        </div>
+    ));
+    const others = answer && answer.kind !== 'ok' && !fields.some((field) => errors[field.key] ?? errors[`values.${field.key}`]) ? said(answer) : null;
+    return { inputs, keep, bad: <Bad>{others}</Bad> };
+}
+
+const splitFields: FieldSpec[] = [
+    { key: 'return', label: 'Return air', unit: '°F' },
+    { key: 'supply', label: 'Supply air', unit: '°F' },
+];
+
+function Split({ jobId, isMetric }: { jobId: string; isMetric: boolean }) {
+    const { splits } = usePage<ProveProps>().props;
+    const [mode, setMode] = useState(splits[0]?.mode ?? 1);
+    const { inputs, keep, bad } = useFigure(jobId, 'split', splitFields, isMetric);
+    const call = splits.find((split) => split.mode === mode)?.call ?? null;
+    if (splits.length === 0) return <p className="mt-2 text-[14px] text-muted">This equipment heats no air: no temperature split.</p>;
+    return (
+        <form
+            aria-label="Temperature split"
+            className="mt-2"
+            onSubmit={(event) => {
+                event.preventDefault();
+                void keep({ mode }, call);
+            }}
+        >
+            <label className="flex min-h-11 items-center justify-between gap-3 text-[15px]">
+                Running in
+                <select className="h-11 border-b-2 border-rule bg-panel px-1 font-lab font-semibold" value={mode} onChange={(event) => setMode(Number(event.target.value))}>
+                    {splits.map((split) => (
+                        <option key={split.mode} value={split.mode}>
+                            {split.label}
+                        </option>
+                    ))}
+                </select>
+            </label>
+            {inputs}
+            {bad}
+            <p className="text-[13px] leading-4 text-muted">After ten minutes of running, near the unit, out of sight of coil or strips.</p>
+            <button className="btn btn--small mt-1">Keep the split</button>
+        </form>
+    );
+}
+
+function Airflow({ jobId, tons, isMetric }: { jobId: string; tons: number | null; isMetric: boolean }) {
+    const fields: FieldSpec[] = [...(tons === null ? [{ key: 'tons', label: 'Capacity', unit: 'tons' }] : []), { key: 'cfm', label: 'Sum of the supply grilles', unit: 'CFM' }, { key: 'return', label: 'Return grille, free area (if known)', unit: 'sq in' }];
+    const { inputs, keep, bad } = useFigure(jobId, 'airflow', fields, isMetric);
+    return (
+        <form
+            aria-label="Airflow"
+            className="mt-2"
+            onSubmit={(event) => {
+                event.preventDefault();
+                void keep({}, null);
+            }}
+        >
+            {tons !== null && <p className="flex min-h-11 items-center text-[15px]">Capacity from the survey: {tons} tons</p>}
+            {inputs}
+            {bad}
+            <p className="text-[13px] leading-4 text-muted">350 to 450 CFM for each ton is usual: plausibility, not balancing.</p>
+            <button className="btn btn--small mt-1">Keep the airflow</button>
+        </form>
+    );
+}

@@ -1,0 +1,93 @@
+import type { Board, BoardState, Expectation, Frame, Mode, OutcomeName, Reading } from '../types';
+
+export interface StepView {
+    key: string;
+    call: string;
+    callLabel: string;
+    method: string;
+    methodLabel: string;
+    shows: string;
+    places: string[];
+    follows: string | null;
+    isolated: boolean;
+    staysDead: boolean;
+    main: boolean;
+    do: string;
+    hot: string;
+    closes: string[];
+    jumpers: string[][];
+    lifted: string[];
+    faceOff: boolean;
+    wait: { seconds: number; reason: string };
+    state: 'open' | 'running' | 'passed' | 'failed';
+    running: boolean;
+    startedAt: string | null;
+    readyAt: string | null;
+    probes: { a: string; b: string; mode: Mode; shows: string; expected: Expectation; reading: Reading | null }[];
+    signs: { key: string; text: string; sense: string; optional: boolean; outcome: OutcomeName | null; reason: string | null; at: string | null }[];
+    restore: string[];
+    board: BoardState;
+    waitingBoard: BoardState;
+}
+export interface ProveProps extends Frame {
+    thermostat: string;
+    calls: { call: string; label: string; proved: boolean; failed: boolean; running: boolean; waived: string | null; optional: boolean }[];
+    noContinuity: string | null;
+    noWallJumper: string | null;
+    steps: StepView[];
+    routes: Record<string, { label: string; order: string[]; keys: string[]; reason: string }>;
+    loads: LoadCheck[];
+    measurements: Measurement[];
+    splits: { mode: number; label: string; call: string }[];
+    tons: number | null;
+    restore: string[];
+    board: Board;
+    resting: BoardState;
+    readings: Reading[];
+}
+interface Band {
+    low: number;
+    nominal: number;
+    high: number;
+}
+/** The supply in one call: volts and the fall from rest, amperes by clamp, what each load adds; and what was read. */
+export interface LoadCheck {
+    call: string;
+    label: string;
+    a: string;
+    b: string;
+    clamp: string | null;
+    volts: Band;
+    fall: Band;
+    amps: Band | null;
+    adds: { load: string; amps: number }[];
+    va: number;
+    rating: number;
+    read: { volts: Reading | null; amps: Reading | null };
+    rest: number | null;
+    verdict: { outcome: OutcomeName; reason: string; candidates: string[] } | null;
+}
+export interface Measurement {
+    id: string;
+    figure: string;
+    title: string;
+    call: string | null;
+    callLabel: string | null;
+    inputs: Record<string, number>;
+    lines: { label: string; value: number | null; unit: string; formula: string }[];
+    tone: string;
+    verdict: string;
+    simulated: boolean;
+    at: string;
+}
+/** Titles of faults by the place where they are. */
+export type FaultsByPlace = Record<string, string[]>;
+export interface CannotTell {
+    places: FaultsByPlace;
+    told: { step: string; label: string } | null;
+}
+export interface Tells {
+    suspects: number | null;
+    unit: string;
+    groups: { value: number | null; expected: boolean; places: FaultsByPlace }[];
+}
