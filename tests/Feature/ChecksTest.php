@@ -12,7 +12,7 @@ function record(Job $job, string $what, array $body): TestResponse
     return test()->postJson("/jobs/{$job->id}/{$what}", ['id' => newId(), ...$body]);
 }
 
-function reading(Job $job, string $value, array $more = []): TestResponse
+function provedReading(Job $job, string $value, array $more = []): TestResponse
 {
     return record($job, 'readings', ['stage' => 'prove', 'step' => 'fan.voltage', 'mode' => 'V', 'a' => 'indoor.G', 'b' => 'indoor.C', 'value' => $value, ...$more]);
 }
@@ -36,7 +36,7 @@ it('flags a reading as unexplained, and takes the flag off only with the explana
     $job = houseToProve();
     record($job, 'steps', ['step' => 'fan.voltage', 'event' => 'start'])->assertCreated();
     $this->travel(10)->seconds();
-    $id = reading($job, '13.2')->assertCreated()->json('id');
+    $id = provedReading($job, '13.2')->assertCreated()->json('id');
     record($job, 'marks', ['reading' => $id, 'unexplained' => true, 'note' => ''])->assertCreated();
     expect(HandoverPage::props($job)['unexplained'][0])->toMatchArray(['id' => $id, 'unexplained' => true])
         ->and(record($job, 'marks', ['reading' => $id, 'unexplained' => false, 'note' => ' '])->assertUnprocessable()->json('errors.note.0'))->toBe('Say what explains it.')
@@ -50,22 +50,22 @@ it('judges a correction as the reading was taken, power and wait of then', funct
     $job = houseToProve();
     record($job, 'steps', ['step' => 'cool-1.voltage', 'event' => 'start'])->assertCreated();
     $place = ['step' => 'cool-1.voltage', 'a' => 'indoor.Y'];
-    $early = reading($job, '2.5', $place)->assertCreated();
+    $early = provedReading($job, '2.5', $place)->assertCreated();
     expect($early->json('outcome'))->toBe('too-early');
     $this->travel(301)->seconds();
-    $late = reading($job, '2.5', $place)->assertCreated();
+    $late = provedReading($job, '2.5', $place)->assertCreated();
     record($job, 'steps', ['step' => 'cool-1.voltage', 'event' => 'end'])->assertCreated();
     raiseFlag($job, 'isolated', '0.0');
 
     expect($late->json('outcome'))->toBe('fail')
-        ->and(reading($job, '25.4', $place)->assertUnprocessable()->json('errors.step.0'))->toContain('Start the step first')
-        ->and(reading($job, '0.4', [...$place, 'corrects' => $early->json('id')])->assertCreated()->json('outcome'))->toBe('too-early')
-        ->and(reading($job, '25.4', [...$place, 'corrects' => $late->json('id')])->assertCreated()->json())->toMatchArray(['outcome' => 'pass', 'power' => 'live', 'corrects' => $late->json('id')])
-        ->and(reading($job, '25.4', ['corrects' => $late->json('id')])->assertUnprocessable()->json('errors.corrects.0'))->toContain('same points');
+        ->and(provedReading($job, '25.4', $place)->assertUnprocessable()->json('errors.step.0'))->toContain('Start the step first')
+        ->and(provedReading($job, '0.4', [...$place, 'corrects' => $early->json('id')])->assertCreated()->json('outcome'))->toBe('too-early')
+        ->and(provedReading($job, '25.4', [...$place, 'corrects' => $late->json('id')])->assertCreated()->json())->toMatchArray(['outcome' => 'pass', 'power' => 'live', 'corrects' => $late->json('id')])
+        ->and(provedReading($job, '25.4', ['corrects' => $late->json('id')])->assertUnprocessable()->json('errors.corrects.0'))->toContain('same points');
     raiseFlag($job, 'live', '26.4');
     $this->travel(5)->seconds();
     record($job, 'steps', ['step' => 'cool-1.voltage', 'event' => 'start'])->assertCreated();
-    expect(reading($job, '25.4', [...$place, 'corrects' => $late->json('id')])->assertUnprocessable()->json('errors.corrects.0'))->toContain('earlier run');
+    expect(provedReading($job, '25.4', [...$place, 'corrects' => $late->json('id')])->assertUnprocessable()->json('errors.corrects.0'))->toContain('earlier run');
 });
 
 it('adds a stage to the running call, and lets the compressor rest after it', function (): void {
@@ -109,7 +109,7 @@ it('says what a step and a pair of points would tell, to the crew only', functio
 
 it('judges the supply loaded against unloaded from two readings of the same job', function (): void {
     $job = houseToProve();
-    $volts = fn (string $call, string $value) => reading($job, $value, ['step' => null, 'call' => $call, 'a' => 'indoor.R'])->assertCreated();
+    $volts = fn (string $call, string $value) => provedReading($job, $value, ['step' => null, 'call' => $call, 'a' => 'indoor.R'])->assertCreated();
     $row = fn (): array => collect($this->get("/jobs/{$job->id}/prove")->inertiaProps('loads'))->keyBy('call')->get('cool-1');
     $volts('cool-1', '25.8');
     expect($row()['verdict'])->toBeNull();
@@ -137,7 +137,7 @@ it('carries marks, measurements, calls left out, signatures and what was simulat
     record($job, 'practice', ['on' => true, 'fault' => ''])->assertOk();
     record($job, 'steps', ['step' => 'fan.voltage', 'event' => 'start'])->assertCreated();
     $this->travel(10)->seconds();
-    $id = reading($job, '13.2')->json('id');
+    $id = provedReading($job, '13.2')->json('id');
     record($job, 'marks', ['reading' => $id, 'unexplained' => true, 'note' => 'odd'])->assertCreated();
     record($job, 'measurements', ['figure' => 'split', 'call' => 'cool-1', 'values' => ['return' => 76, 'supply' => 57, 'mode' => 1]])->assertCreated();
     record($job, 'waivers', ['call' => 'heat-1', 'note' => 'gas is off'])->assertCreated();
