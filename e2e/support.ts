@@ -1,4 +1,5 @@
 import { readFileSync, writeFileSync } from 'node:fs';
+import type { BrowserContext } from '@playwright/test';
 import { clockFile, expect, type Locator, type Page } from './test';
 
 /** Lets time pass on the server, which counts the compressor's delay. The page then reads it anew. */
@@ -15,12 +16,20 @@ function passed(): number {
     }
 }
 
+// Sessions of this worker, by person: the first test of a worker goes through the sign-in form, the rest take its cookie.
+const sessions = new Map<string, Awaited<ReturnType<BrowserContext['cookies']>>>();
+
 export async function signIn(page: Page, email = 'wren@ebb-and-sluice.example'): Promise<void> {
-    await page.goto('/sign-in');
-    await page.getByLabel('E-mail address').fill(email);
-    await page.getByLabel('Password').fill('saltmarsh');
-    await page.getByRole('button', { name: 'Sign in' }).click();
+    const cookies = sessions.get(email);
+    if (cookies) await page.context().addCookies(cookies);
+    await page.goto(cookies ? '/jobs' : '/sign-in');
+    if (page.url().endsWith('/sign-in')) {
+        await page.getByLabel('E-mail address').fill(email);
+        await page.getByLabel('Password').fill('saltmarsh');
+        await page.getByRole('button', { name: 'Sign in' }).click();
+    }
     await expect(page.getByRole('heading', { name: 'Jobs' })).toBeVisible();
+    if (!cookies) sessions.set(email, await page.context().cookies());
 }
 
 export async function openJob(page: Page, site: string): Promise<void> {

@@ -1,5 +1,5 @@
 import { spawn } from 'node:child_process';
-import { copyFileSync, renameSync, rmSync } from 'node:fs';
+import { copyFileSync, mkdirSync, renameSync, rmSync } from 'node:fs';
 import { expect, test as base } from '@playwright/test';
 
 export { expect, type Locator, type Page } from '@playwright/test';
@@ -7,6 +7,7 @@ export { expect, type Locator, type Page } from '@playwright/test';
 const firstPort = Number(process.env.E2E_PORT ?? 8123);
 const slot = Number(process.env.TEST_PARALLEL_INDEX ?? 0);
 const database = `${process.cwd()}/database/e2e-${slot}.sqlite`;
+const cache = `${process.cwd()}/storage/framework/cache/e2e-${slot}`;
 
 /** The file by which this worker's server is told how many seconds its clock is ahead. */
 export const clockName = `clock-offset-${slot}`;
@@ -14,6 +15,8 @@ export const clockFile = `storage/framework/${clockName}`;
 
 function freshDatabase(): void {
     rmSync(clockFile, { force: true });
+    rmSync(cache, { recursive: true, force: true });
+    mkdirSync(cache, { recursive: true });
     copyFileSync('database/e2e-seed.sqlite', `${database}.new`);
     for (const rest of ['-wal', '-shm']) rmSync(database + rest, { force: true });
     renameSync(`${database}.new`, database);
@@ -30,7 +33,7 @@ export const test = base.extend<{ fresh: undefined }, { server: string }>({
             freshDatabase();
             const port = firstPort + slot;
             const url = `http://127.0.0.1:${port}`;
-            const server = spawn('bash', ['e2e/serve.sh', String(port), database, clockName], { detached: true, stdio: 'ignore' });
+            const server = spawn('bash', ['e2e/serve.sh', String(port), database, clockName], { detached: true, stdio: 'ignore', env: { ...process.env, CACHE_PATH: cache } });
             await expect.poll(() => up(url), { timeout: 30_000, message: `the application answers ${browserName}` }).toBe(true);
             await run(url);
             if (server.pid) process.kill(-server.pid);

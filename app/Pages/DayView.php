@@ -7,12 +7,10 @@ namespace App\Pages;
 use App\Models\Crew;
 use App\Models\Job;
 use App\Models\User;
-use App\Support\JobWork;
+use App\Support\JobSummary;
 use Illuminate\Support\Carbon;
-use Unionbit\Core\Visit\Carry;
 use Unionbit\Core\Visit\DayPlan;
 use Unionbit\Core\Visit\DayVisit;
-use Unionbit\Core\Visit\Task;
 
 /** A day of the crew: who is where when, what will not fit, and what to load before leaving. */
 final class DayView
@@ -43,10 +41,9 @@ final class DayView
 
             return new DayVisit($job->id, $job->site, (string) $job->who, $start, max(15, $ended - $start), 0, null);
         }
-        $work = JobWork::of($job);
-        $two = array_values(array_filter($work->tasks, static fn (Task $t): bool => $t->two))[0] ?? null;
+        $summary = JobSummary::of($job);
 
-        return new DayVisit($job->id, $job->site, (string) $job->who, (int) $job->starts_at, $work->minutes(), $work->waits(), $two?->label);
+        return new DayVisit($job->id, $job->site, (string) $job->who, (int) $job->starts_at, $summary->minutes, $summary->waits, $summary->two);
     }
 
     /**
@@ -57,7 +54,7 @@ final class DayView
     {
         $load = [];
         foreach ($jobs as $job) {
-            foreach (Carry::of($job->house()->installation, $job->house()->plan) as $carry) {
+            foreach (JobSummary::of($job)->carry as $carry) {
                 $tool = in_array($carry['item'], ['Meter with lead clips', 'Low-current clamp', 'Jumpers, bare wire'], true) || str_starts_with($carry['item'], 'Test breaker');
                 $have = $load[$carry['item']] ?? ['count' => 0, 'item' => $carry['item'], 'for' => [], 'why' => $carry['why']];
                 $have['count'] = $tool ? max($have['count'], $carry['count']) : $have['count'] + $carry['count'];

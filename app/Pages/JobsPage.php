@@ -11,14 +11,12 @@ use App\Models\Site;
 use App\Models\System;
 use App\Models\User;
 use App\Support\Catalog;
-use App\Support\JobWork;
+use App\Support\JobSummary;
 use App\Support\PowerFlag;
-use App\Support\Progress;
 use Illuminate\Support\Carbon;
 use Unionbit\Core\Equipment\Archetype;
 use Unionbit\Core\Terminal\TradeWords;
 use Unionbit\Core\Visit\DayPlan;
-use Unionbit\Core\Wiring\Conductor;
 
 /** The crew's jobs: the list, searched and sifted, and the day. */
 final class JobsPage
@@ -66,18 +64,7 @@ final class JobsPage
     /** Everything a job can be found by. */
     private static function text(Job $job): string
     {
-        $house = $job->house();
-        $letters = [];
-        foreach ($house->installation->cables as $cable) {
-            foreach ($cable->conductors as $conductor) {
-                array_push($letters, $conductor->near->terminal, $conductor->far->terminal);
-            }
-        }
-
-        return implode(' ', array_filter([
-            $job->site, $job->address, $job->system->name, $job->kind, $job->who, $house->installation->archetype->title, $house->installation->archetype->short,
-            $house->plan?->profile->title, $house->installation->answers->choice('outdoorModel'), $house->installation->answers->choice('history'), implode(' ', array_unique(array_filter($letters))),
-        ]));
+        return implode(' ', array_filter([$job->site, $job->address, $job->system->name, $job->kind, $job->who, JobSummary::of($job)->words]));
     }
 
     /** @return list<array{id: string, name: string, address: string, systems: list<string>}> */
@@ -91,26 +78,23 @@ final class JobsPage
     /** @return array<string, mixed> */
     private static function row(Job $job): array
     {
-        $house = $job->house();
-        $progress = Progress::of($job);
-        $tape = $progress->tape();
-        $now = $job->handed_over_at === null ? array_values(array_filter($tape, static fn (array $s): bool => $s['state'] !== 'done'))[0] ?? $tape[4] : $tape[4];
+        $summary = JobSummary::of($job);
         $power = PowerFlag::of($job);
-        $restore = $progress->restore();
+        $tape = $summary->tape;
+        $now = $job->handed_over_at === null ? array_values(array_filter($tape, static fn (array $s): bool => $s['state'] !== 'done'))[0] ?? $tape[4] : $tape[4];
         $fails = in_array('stuck', array_column($tape, 'state'), true);
 
         return [
             'id' => $job->id, 'site' => $job->site, 'address' => $job->address, 'system' => $job->system->name, 'kind' => $job->kind, 'version' => $job->version,
-            'equipment' => $house->installation->archetype->short, 'cable' => ($house->installation->wallCable()->conductors ?? []) === [] ? 'not seen yet' : $house->installation->wallCable()?->label(),
-            'strands' => array_map(static fn (Conductor $c): array => ['colour' => $c->colour->value, 'landed' => ! $c->isSpare()], $house->installation->wallCable()->conductors ?? []),
+            'equipment' => $summary->equipment, 'cable' => $summary->cable, 'strands' => $summary->strands,
             'tape' => array_map(static fn (array $s): array => ['key' => $s['key'], 'name' => $s['name'], 'state' => $s['state'], 'n' => $s['n'], 'done' => $s['done']], $tape),
             'now' => ['key' => $now['key'], 'name' => $now['name'], 'word' => $now['word']],
             'power' => $power->toArray(),
-            'restore' => $restore,
+            'restore' => $summary->restore,
             'fails' => $fails,
-            'flagged' => $job->handed_over_at === null && ($power->isLive() || $restore !== [] || $fails),
+            'flagged' => $job->handed_over_at === null && ($power->isLive() || $summary->restore !== [] || $fails),
             'day' => $job->day?->format('Y-m-d'), 'starts' => $job->starts_at === null ? null : DayPlan::clock($job->starts_at), 'who' => $job->who,
-            'minutes' => $job->handed_over_at === null ? JobWork::of($job, $progress)->minutes() : null,
+            'minutes' => $job->handed_over_at === null ? $summary->minutes : null,
             'archived' => $job->archived_at !== null,
             'handedOverAt' => $job->handed_over_at?->toIso8601String(), 'updatedAt' => $job->updated_at->toIso8601String(),
         ];

@@ -25,6 +25,8 @@ final class InvalidData extends \InvalidArgumentException
 
     public static function notAllowed(string $pointer, mixed $value, string $allowed): self
     {
-        return new self($pointer, 'is '.(json_encode($value) ?: get_debug_type($value))."; allowed: {$allowed}");
+        $shown = json_encode($value);
+
+        return new self($pointer, 'is '.($shown === false ? get_debug_type($value) : $shown)."; allowed: {$allowed}");
     }
 }

@@ -4,9 +4,13 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Figures;
 
-/** One input of a figure, in US units. */
+/** One input of a figure, in US units. What the house gives and cannot be right, such as a plan with nothing landed yet, stays empty and says so. */
 final readonly class Input
 {
+    public ?float $value;
+
+    public string $source;
+
     /**
      * @param  string  $unit  V, A, VA, Ω, ft, °F, Δ°F, BTU/h, kW, CFM, tons, $ or nothing
      * @param  string  $source  where the value comes from: measured, the plate, the survey, a working figure
@@ -16,12 +20,15 @@ final readonly class Input
         public string $key,
         public string $label,
         public string $unit,
-        public ?float $value,
-        public string $source,
+        ?float $value,
+        string $source,
         public float $min,
         public float $max,
         public bool $optional = false,
     ) {
+        $fits = $value === null || ($value >= $min && $value <= $max);
+        $this->value = $fits ? $value : null;
+        $this->source = $fits ? $source : sprintf('%s says %g, which cannot be', $source, $value);
     }
 
     /** @return array<string, mixed> */

@@ -31,7 +31,7 @@ function Segment({ jobId, segment, index, last, now }: { jobId: string; segment:
     const x = index % 2 ? 22 : 16;
     const step = segment.n > 1 ? (height - 30) / (segment.n - 1) : 0;
     return (
-        <Link href={`/jobs/${jobId}/${segment.key}`} className="seg" style={{ height }} aria-current={now ? 'step' : undefined}>
+        <Link href={`/jobs/${jobId}/${segment.key}`} preserveState={now} className="seg" style={{ height }} aria-current={now ? 'step' : undefined}>
             <svg className="rule" width="56" height={height} style={{ zIndex: 9 - index }} aria-hidden="true">
                 <path d={`M${x} 0H${x + 26}V${height + (last ? -2 : 5)}H${x}Z`} fill={style.field} stroke={style.edge} strokeWidth="1.6" />
                 {Array.from({ length: segment.n }, (_, item) => (
@@ -63,7 +63,7 @@ export function TapeStrip({ jobId, tape, current }: { jobId: string; tape: TapeS
             {tape.map((segment) => {
                 const style = look(segment, segment.key === current);
                 return (
-                    <Link key={segment.key} href={`/jobs/${jobId}/${segment.key}`} aria-current={segment.key === current ? 'step' : undefined}>
+                    <Link key={segment.key} href={`/jobs/${jobId}/${segment.key}`} preserveState={segment.key === current} aria-current={segment.key === current ? 'step' : undefined}>
                         {segment.name}
                         <span className="mono text-[11px]" style={{ color: `var(--${style.tone === 'muted' ? 'muted' : `${style.tone}-ink`})` }}>
                             {segment.done}/{segment.n}
