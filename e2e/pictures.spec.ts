@@ -7,6 +7,8 @@ const folder = 'docs/screenshots';
 
 async function picture(page: Page, name: string): Promise<void> {
     await page.evaluate(() => document.fonts.ready);
+    // What offers an undo goes away by itself.
+    await expect(page.getByRole('button', { name: 'Undo', exact: true })).toBeHidden({ timeout: 12_000 });
     await page.waitForTimeout(400);
     await page.screenshot({ path: `${folder}/${name}.png` });
 }
