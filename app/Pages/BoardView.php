@@ -13,6 +13,7 @@ use Unionbit\Core\Circuit\Netlist;
 use Unionbit\Core\Circuit\OperatingPoint;
 use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Equipment\EquipmentTerminal;
+use Unionbit\Core\Equipment\SharedKit;
 use Unionbit\Core\Planning\Plan;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
@@ -52,6 +53,7 @@ final readonly class BoardView
             'wallStubs' => $view->wallStubs(),
             'boardStubs' => $view->boardStubs(),
             'module' => $view->module(),
+            'kit' => $view->kit(),
             'plate' => array_map(static fn (PlateTerminal $t): string => $t->printed, $plan->profile->terminals),
             'link' => $link === null ? null : ['a' => $link[0], 'b' => $link[1], 'in' => $plan->landing->linkIn, 'kind' => $plan->profile->linkKind],
             'outdoorCable' => $outdoor?->label() ?? '',
@@ -134,6 +136,14 @@ final readonly class BoardView
         return $leads;
     }
 
+    /** @return list<string> the leads of a kit's adapter at the board; empty without one */
+    private function kit(): array
+    {
+        $archetype = $this->plan->installation->archetype;
+
+        return $this->plan->changes->sharedKit ? array_values(array_filter(array_map(static fn (TerminalName $n): ?string => $archetype->terminalNamed(Place::Indoor, $n)?->printed, [TerminalName::R, TerminalName::C, TerminalName::Y1, TerminalName::G]))) : [];
+    }
+
     private function isMoved(Conductor $conductor, End $lands): bool
     {
         $was = $conductor->near->terminal === null ? null : \Unionbit\Core\Terminal\Vocabulary::resolve($conductor->near->terminal, Place::Wall, $this->plan->installation->archetype->reverses)->name;
@@ -178,6 +188,9 @@ final readonly class BoardView
     {
         $archetype = $this->plan->installation->archetype;
         $terminal = $archetype->terminal($place, $printed);
+        if ($terminal === null && $printed === SharedKit::SCREW && $this->plan->changes->sharedKit) {
+            return ['id' => 'kit-fan', 'label' => 'kit\'s adapter', 'kind' => 'load'];
+        }
         if ($terminal === null) {
             return null;
         }

@@ -40,7 +40,7 @@ final class ProvePage
             'routes' => self::routes($plan, $progress, PowerFlag::of($job)->isLive()),
             'restore' => $progress->restore(),
             'noContinuity' => (new OtherSteps($plan))->whyNoContinuity(),
-            'noWallJumper' => $plan->profile->outputs === Place::Module ? 'Its switches stand at the equipment: no call conductor reaches the wall.' : null,
+            'noWallJumper' => self::noWallJumper($plan, $progress),
             'board' => BoardView::of($plan),
             'resting' => BoardView::state($plan, $plan->circuit()->operate(Setup::calling())),
             'loads' => LoadCheckView::all($job, $sheet['loads'], new LoadChecks($plan)),
@@ -65,6 +65,17 @@ final class ProvePage
         }
 
         return [...$extra('idle.pre-check', 'idle', 'Before power'), ...$calls, ...$extra('defrost.voltage', 'defrost', 'Defrost')];
+    }
+
+    /** @return object why a call cannot be proved by a jumper at the wall, by call, where it cannot */
+    private static function noWallJumper(Plan $plan, Progress $progress): object
+    {
+        $why = [];
+        foreach (array_keys($progress->calls()) as $call) {
+            $why[$call] = (new OtherSteps($plan))->whyNoJumper(CallName::from($call));
+        }
+
+        return (object) array_filter($why, is_string(...));
     }
 
     /** @return array<string, array{label: string, order: list<string>, keys: list<string>, reason: string}> by school, what is left of its way */

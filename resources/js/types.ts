@@ -156,6 +156,7 @@ export interface Board {
     boardStubs: { printed: string; point: string; load: HangsOn | null }[];
     plate: string[];
     module: string[];
+    kit: string[];
     link: { a: string; b: string; in: boolean; kind: string } | null;
     outdoorCable: string;
     outdoor: OutdoorRow[];

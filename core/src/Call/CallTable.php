@@ -112,7 +112,10 @@ final readonly class CallTable
     /** @return list<string> the printed plate terminals that the call closes */
     public function printed(CallName $call, Profile $profile): array
     {
-        $screws = array_filter(array_map(static fn (TerminalName $name): ?PlateTerminal => $profile->serving($name), $this->closes($call)));
+        $closes = $this->closes($call);
+        // A plate with the shared screw of a kit signals compressor and fan on it as well as on their own screws (WO04).
+        $shared = array_intersect(['Y1', 'G'], array_map(static fn (TerminalName $name): string => $name->value, $closes)) === [] ? [] : [TerminalName::K];
+        $screws = array_filter(array_map(static fn (TerminalName $name): ?PlateTerminal => $profile->serving($name), [...$closes, ...$shared]));
 
         return array_values(array_unique(array_map(static fn (PlateTerminal $t): string => $t->printed, $screws)));
     }

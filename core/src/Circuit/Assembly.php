@@ -246,7 +246,8 @@ final class Assembly
             $this->add(self::loadElement($load, false, $this->tolerance));
             foreach ($load->drives as $contact) {
                 $ohms = $contact->normallyClosed ? self::SWITCH_OHMS : Element::OPEN;
-                $this->copper($contact->id, ElementKind::Contact, $contact->from, $contact->to, $ohms, $contact->label, $load->id);
+                $to = $contact->overLead ? $this->throughSafety($contact->to, 'A.lead') : $contact->to;
+                $this->copper($contact->id, ElementKind::Contact, $contact->from, $to, $ohms, $contact->label, $load->id);
             }
         }
     }

@@ -5,7 +5,10 @@ declare(strict_types=1);
 namespace Unionbit\Core\Circuit;
 
 use Unionbit\Core\Equipment\Load;
+use Unionbit\Core\Equipment\LoadKind;
+use Unionbit\Core\Equipment\SharedKit;
 use Unionbit\Core\Job\Installation;
+use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Thermostat\PowerKind;
 use Unionbit\Core\Thermostat\Profile;
 use Unionbit\Core\Wiring\Landing;
@@ -17,9 +20,7 @@ use Unionbit\Core\Wiring\Landing;
  */
 final class Circuit
 {
-    public const PULL_IN_VOLTS = 18.0;
-
-    public const DROP_OUT_VOLTS = 10.8;
+    public const PULL_IN_VOLTS = LoadKind::PULL_IN_VOLTS;
 
     public const BLANK_VOLTS = 16.0;
 
@@ -189,7 +190,7 @@ final class Circuit
     {
         $in = [];
         foreach ($this->installation->loads() as $load) {
-            $limit = isset($state->in[$load->id]) ? self::DROP_OUT_VOLTS : self::PULL_IN_VOLTS;
+            $limit = $load->kind->thresholds()[isset($state->in[$load->id]) ? 1 : 0];
             // An open coil has its voltage and does nothing with it.
             $whole = ! $point->netlist->element($load->id)->isOpen();
             if ($load->kind->hasState() && $whole && ! isset($state->heldOut[$load->id]) && $point->loadVolts[$load->id] >= $limit) {
@@ -262,14 +263,14 @@ final class Circuit
 
     private function loadState(Load $load, CircuitState $state, float $volts, bool $cycling): LoadState
     {
-        if ($cycling && (isset($state->in[$load->id]) || $volts >= self::DROP_OUT_VOLTS) && $load->kind->hasState()) {
+        if ($cycling && (isset($state->in[$load->id]) || $volts >= $load->kind->thresholds()[1]) && $load->kind->hasState()) {
             return LoadState::Chattering;
         }
         if (isset($state->in[$load->id])) {
             return LoadState::PulledIn;
         }
 
-        return $load->kind->isCoil() && $volts >= self::DROP_OUT_VOLTS ? LoadState::Buzzing : LoadState::Rest;
+        return $load->kind->isCoil() && $volts >= $load->kind->thresholds()[1] ? LoadState::Buzzing : LoadState::Rest;
     }
 
     private function chatter(CircuitState $state, CircuitState $next): string
@@ -291,7 +292,8 @@ final class Circuit
             $switch = $netlist->elements["switch.{$terminal->printed}"] ?? null;
             if ($switch !== null) {
                 $closed = $up && in_array($terminal->printed, $setup->closed, true);
-                $ohms = $closed ? self::CLOSED_OHMS : ($this->profile->leakOhms ?? Element::OPEN);
+                $half = $terminal->name === TerminalName::K && ! in_array($this->profile->named(TerminalName::Y1)?->printed, $setup->closed, true);
+                $ohms = $closed ? ($half ? SharedKit::FAN_OHMS : self::CLOSED_OHMS) : ($this->profile->leakOhms ?? Element::OPEN);
                 $switches[$switch->id] = $switch->withImpedance($ohms, 0.0, $ohms);
             }
         }

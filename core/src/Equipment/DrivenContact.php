@@ -10,6 +10,7 @@ final readonly class DrivenContact
     /**
      * @param  bool  $normallyClosed  closed while the driver is at rest
      * @param  float  $delaySeconds  from the driver's pull-in to the contact's movement
+     * @param  bool  $overLead  reaches its screw over a lead of its own, so that a float switch can stand in it
      */
     public function __construct(
         public string $id,
@@ -18,6 +19,7 @@ final readonly class DrivenContact
         public string $to,
         public bool $normallyClosed,
         public float $delaySeconds,
+        public bool $overLead = false,
     ) {
     }
 }

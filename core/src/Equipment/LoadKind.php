@@ -10,6 +10,10 @@ namespace Unionbit\Core\Equipment;
  */
 enum LoadKind: string
 {
+    public const PULL_IN_VOLTS = 18.0;
+
+    public const DROP_OUT_VOLTS = 10.8;
+
     case Contactor = 'contactor';
     case Relay = 'relay';
     case ReversingValve = 'reversing-valve';
@@ -18,6 +22,8 @@ enum LoadKind: string
     case ZoneValve = 'zone-valve';
     case BoardInput = 'board-input';
     case BoardLogic = 'board-logic';
+    case SharedCompressor = 'shared-compressor';
+    case SharedFan = 'shared-fan';
 
     /**
      * Impedance in ohms at 60 Hz as [resistance, reactance], at rest or pulled in.
@@ -35,6 +41,7 @@ enum LoadKind: string
             self::ZoneValve => self::fromVa(6.0, 0.8),
             self::BoardInput => [2200.0, 0.0],
             self::BoardLogic => self::fromVa(3.0, 1.0),
+            self::SharedCompressor, self::SharedFan => [4400.0, 0.0],
         };
     }
 
@@ -49,6 +56,17 @@ enum LoadKind: string
             self::GasValve => 45.0,
             self::BoardInput => 2200.0,
             self::BoardLogic => 5000.0,
+            self::SharedCompressor, self::SharedFan => 4400.0,
+        };
+    }
+
+    /** @return array{float, float} volts at which it pulls in for certain, and at which it surely drops out */
+    public function thresholds(): array
+    {
+        return match ($this) {
+            self::SharedFan => [7.0, 5.0],
+            self::SharedCompressor => [self::PULL_IN_VOLTS, 15.0],
+            default => [self::PULL_IN_VOLTS, self::DROP_OUT_VOLTS],
         };
     }
 
@@ -62,7 +80,7 @@ enum LoadKind: string
     public function isCoil(): bool
     {
         return match ($this) {
-            self::BoardInput, self::BoardLogic => false,
+            self::BoardInput, self::BoardLogic, self::SharedCompressor, self::SharedFan => false,
             default => true,
         };
     }
@@ -70,7 +88,7 @@ enum LoadKind: string
     /** Readings through it depend on the meter. */
     public function isElectronic(): bool
     {
-        return $this === self::BoardInput || $this === self::BoardLogic;
+        return ! $this->isCoil();
     }
 
     /** @return array{float, float} ohms, from volt-amperes at 24 V and power factor */

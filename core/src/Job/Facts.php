@@ -17,6 +17,7 @@ final readonly class Facts
      * @param  ?bool  $secondBonded  the second transformer's common is bonded to the cabinet
      * @param  string  $secondPhase  of the second transformer against the first: in, out or unknown
      * @param  list<SafetyDevice>  $safety  float switches added in the wiring
+     * @param  bool  $sharedKit  the adapter of a thermostat's kit stands at the board (WO04); only a plan puts it there
      * @param  ?string  $oldPower  what the old thermostat ran on: battery, common or mechanical
      */
     public function __construct(
@@ -30,13 +31,19 @@ final readonly class Facts
         public ?bool $secondBonded = null,
         public string $secondPhase = 'unknown',
         public array $safety = [],
+        public bool $sharedKit = false,
     ) {
     }
 
     /** @param  list<SafetyDevice>  $safety */
     public function withSafety(array $safety): self
     {
-        return new self($this->lineVolts, $this->tapVolts, $this->transformerVa, $this->fuseAmps, $this->commonBonded, $this->plateLink, $this->oldPower, $this->secondBonded, $this->secondPhase, $safety);
+        return new self($this->lineVolts, $this->tapVolts, $this->transformerVa, $this->fuseAmps, $this->commonBonded, $this->plateLink, $this->oldPower, $this->secondBonded, $this->secondPhase, $safety, $this->sharedKit);
+    }
+
+    public function withSharedKit(): self
+    {
+        return new self($this->lineVolts, $this->tapVolts, $this->transformerVa, $this->fuseAmps, $this->commonBonded, $this->plateLink, $this->oldPower, $this->secondBonded, $this->secondPhase, $this->safety, true);
     }
 
     public function line(): float

@@ -8,6 +8,7 @@ use Unionbit\Core\Equipment\Archetype;
 use Unionbit\Core\Equipment\DrivenContact;
 use Unionbit\Core\Equipment\Load;
 use Unionbit\Core\Equipment\LoadKind;
+use Unionbit\Core\Equipment\SharedKit;
 use Unionbit\Core\Equipment\Transformer;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
@@ -128,7 +129,7 @@ final readonly class Installation
     /** @return list<Load> of the equipment, and the relays of safety devices */
     public function loads(): array
     {
-        $loads = $this->archetype->loads;
+        $loads = [...$this->archetype->loads, ...($this->facts->sharedKit ? SharedKit::loads($this->archetype) : [])];
         foreach ($this->facts->safety as $device) {
             if ($device->relay) {
                 $contacts = array_map(static fn (string $screw): DrivenContact => new DrivenContact("{$device->id}-{$screw}", "{$device->label} relay's contact in {$screw}", "indoor.{$screw}.{$device->id}", "indoor.{$screw}", false, 0.0), $device->breaks);

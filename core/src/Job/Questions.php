@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Job;
 
+use Unionbit\Core\Terminal\TerminalName;
+use Unionbit\Core\Wiring\Conductor;
+
 /**
  * What a survey asks of the equipment and its supply, in the order in which a person walks: what it is, the supply,
  * what stands in the line, the nameplates, the old plate. Each is asked only where earlier answers make it matter.
@@ -128,8 +131,18 @@ final class Questions
             Question::choice('plateLink', $section, 'Rc–Rh link on the old plate?', 'A jumper, a slide or a factory link between the two R screws.', ['in' => 'Link in', 'out' => 'Link out', 'none' => 'One R screw, no link', 'unknown' => 'Not looked at']),
             Question::choice('oldPower', $section, 'What did the old thermostat run on?', 'It tells whether its display can die with the batteries.', ['battery' => 'Batteries', 'common' => 'R and C', 'mechanical' => 'Nothing, mechanical']),
             Question::choice('display', $section, 'Its display now?', 'Blank on batteries: batteries first.', ['on' => 'On', 'blank' => 'Blank'], static fn (Installation $h): bool => in_array($h->facts->oldPower, ['battery', 'common'], true)),
+            Question::number('elsewhere', $section, 'Another wall position that a cable can reach?', 'Feet of that run, where this one has too few conductors. On an inner wall, away from a draught or a supply register; leave it empty where there is none.', 'ft', 3, 300, self::isShort(...)),
             Question::text('history', $section, 'Who changed what, and when?', 'What worked since then? It moves the odds more than any meter.'),
         ];
+    }
+
+    /** A wall cable that brings no common and has no spare, or is not fit: where the thermostat could hang matters. */
+    private static function isShort(Installation $house): bool
+    {
+        $cable = $house->wallCable();
+        $spare = array_filter($cable->conductors ?? [], static fn (Conductor $c): bool => $c->isSpare() || $house->meaning($c) === TerminalName::C);
+
+        return $cable !== null && $cable->conductors !== [] && ($spare === [] || in_array($cable->kind, ['stranded', 'telephone'], true));
     }
 
     /** @return list<Question> what the Figures page keeps for a house; the survey does not ask for it */

@@ -146,6 +146,9 @@ final readonly class Draft
 
     private function carrierOf(TerminalName $name): ?Conductor
     {
+        if ($this->changes->sharedKit && in_array($name, [TerminalName::Y1, TerminalName::G], true)) {
+            $name = TerminalName::K;
+        }
         $screws = match (true) {
             $name === TerminalName::R => array_map(static fn (PlateTerminal $t): string => $t->printed, $this->profile->hots()),
             $name === TerminalName::Rc => [$this->profile->mainHot()?->printed],
@@ -170,6 +173,6 @@ final readonly class Draft
         ksort($wall);
         ksort($board);
 
-        return $ends($wall).'|'.$ends($board).'|'.json_encode([$this->landing->linkIn, $this->landing->plugIn, $this->landing->jumpers, $this->changes->pulled !== null, $this->changes->safety]);
+        return $ends($wall).'|'.$ends($board).'|'.json_encode([$this->landing->linkIn, $this->landing->plugIn, $this->landing->jumpers, $this->changes->pulled?->feet, $this->changes->safety, $this->changes->sharedKit, $this->changes->elsewhere]);
     }
 }

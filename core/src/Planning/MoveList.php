@@ -40,7 +40,13 @@ final class MoveList
     {
         $moves = [];
         if ($plan->changes->pulled !== null) {
-            $moves[] = new Move('cable', 'Pull the new cable '.$plan->changes->pulled->label().', slack at both ends', 'the old one is the pull line; keep it until the new one is through', null);
+            $label = $plan->changes->pulled->label();
+            $moves[] = $plan->changes->elsewhere
+                ? new Move('cable', "Run the new cable {$label} to the other wall position, slack at both ends", 'an inner wall, away from a draught or a supply register; seal the hole (WO12)', null)
+                : new Move('cable', "Pull the new cable {$label}, slack at both ends", 'the old one is the pull line; keep it until the new one is through', null);
+        }
+        if ($plan->changes->elsewhere) {
+            $moves[] = new Move('old-position', 'Cap every old conductor at both ends, cover plate over the old position', 'nothing stays on a screw that ends in the wall (MR14)', null);
         }
         foreach ($plan->changes->safety ?? [] as $device) {
             $moves[] = new Move('safety:'.implode('+', $device->breaks), "{$device->label} into ".implode(' and ', $device->breaks).($device->relay ? ', by its relay' : ''), 'water in the pan stops the cooling, not the thermostat (MR16)', null);
@@ -50,6 +56,9 @@ final class MoveList
         }
         if ($plan->profile->outputs === Place::Module) {
             $moves[] = new Move('module', $plan->profile->linkConductors > 0 ? 'Module at the equipment, short leads letter to letter' : 'Receiver at the equipment, short leads letter to letter', 'its outputs stand there (MR20)', null);
+        }
+        if ($plan->changes->sharedKit) {
+            $moves[] = new Move('kit', 'The kit\'s adapter at the board, short leads to R, C, Y and G', 'it takes compressor and fan apart again (WO04, MR18)', null);
         }
         if ($plan->landing->plugIn) {
             $moves[] = new Move('plug-in', 'Plug-in transformer at the wall, its leads on the thermostat\'s hot and C, plugged in last', 'the thermostat\'s own supply (WO07)', null);

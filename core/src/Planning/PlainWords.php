@@ -24,6 +24,7 @@ final class PlainWords
             $parts[] = 'The equipment always runs at full power, as it has no wire left for its lower stage.';
         }
         $parts[] = match (true) {
+            in_array('WO12', $candidate->codes(), true) => 'The thermostat hangs in another place, where we can bring a cable with a wire for each purpose; a cover closes the old place.',
             $candidate->plan->changes->pulled !== null => 'We pull a new cable in the wall, so that there is a wire for each purpose and one to spare.',
             $profile->outputs === Place::Module && $profile->linkConductors === 0 => 'It talks by radio to a receiver at the equipment; the old wires stay in the wall, unused.',
             $profile->outputs === Place::Module => 'A small module at the equipment does the switching; three of the old wires connect it.',

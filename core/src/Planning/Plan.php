@@ -6,6 +6,7 @@ namespace Unionbit\Core\Planning;
 
 use Unionbit\Core\Circuit\Circuit;
 use Unionbit\Core\Job\Installation;
+use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Thermostat\Profile;
 use Unionbit\Core\Wiring\Landing;
 
@@ -31,6 +32,24 @@ final readonly class Plan
     public function chosen(Choice $choice): self
     {
         return new self($this->installation, $this->profile, $this->landing, $this->changes, $choice);
+    }
+
+    /**
+     * Of the screws that a call closes, those that carry it here: with a kit's adapter K in the place of Y1 and G, else
+     * all but K, on which nothing waits for it.
+     *
+     * @param  list<string>  $closes  printed
+     * @return list<string>
+     */
+    public function carriers(array $closes): array
+    {
+        $printed = fn (TerminalName $name): ?string => $this->profile->named($name)?->printed;
+        $k = $printed(TerminalName::K);
+        if (! $this->changes->sharedKit || ! in_array($k, $closes, true)) {
+            return array_values(array_diff($closes, [$k]));
+        }
+
+        return array_values(array_unique([$k, ...array_diff($closes, [$k, $printed(TerminalName::Y1), $printed(TerminalName::G)])]));
     }
 
     public function circuit(): Circuit

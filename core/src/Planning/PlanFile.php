@@ -25,6 +25,7 @@ final class PlanFile
         $changes = new Changes(
             $node->has('pulled') ? SurveyFile::cable($node->at('pulled')) : null,
             $node->has('safety') ? array_map(SurveyFile::device(...), $node->each('safety')) : null,
+            $node->bool('sharedKit', false), $node->bool('elsewhere', false),
         );
 
         return new Plan($changes->applied($installation), $profile, new Landing(
@@ -45,6 +46,8 @@ final class PlanFile
             ...($plan->landing->plugIn ? ['plugIn' => true] : []),
             ...($plan->changes->pulled === null ? [] : ['pulled' => SurveyFile::writeCable($plan->changes->pulled)]),
             ...($plan->changes->safety === null ? [] : ['safety' => array_map(SurveyFile::writeDevice(...), $plan->changes->safety)]),
+            ...($plan->changes->sharedKit ? ['sharedKit' => true] : []),
+            ...($plan->changes->elsewhere ? ['elsewhere' => true] : []),
             ...($plan->choice === null ? [] : ['choice' => $plan->choice->toArray()]),
         ];
     }

@@ -9,9 +9,11 @@ use Unionbit\Core\Planning\Way\LeftOff;
 use Unionbit\Core\Planning\Way\Wo01Spare;
 use Unionbit\Core\Planning\Way\Wo02NewCable;
 use Unionbit\Core\Planning\Way\Wo03FanAsCommon;
+use Unionbit\Core\Planning\Way\Wo04SharedKit;
 use Unionbit\Core\Planning\Way\Wo07PlugIn;
 use Unionbit\Core\Planning\Way\Wo10DropStage;
 use Unionbit\Core\Planning\Way\Wo11TieEmergency;
+use Unionbit\Core\Planning\Way\Wo12OtherPosition;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Thermostat\Profile;
@@ -30,7 +32,7 @@ final class Planner
     /** @return list<Way> */
     public static function ways(): array
     {
-        return [new Wo01Spare, new Wo11TieEmergency, new Wo03FanAsCommon, new Wo10DropStage, new LeftOff, new Wo07PlugIn];
+        return [new Wo01Spare, new Wo11TieEmergency, new Wo03FanAsCommon, new Wo04SharedKit, new Wo10DropStage, new LeftOff, new Wo07PlugIn];
     }
 
     /** Everything tried, the offered ones first and by rank. */
@@ -65,8 +67,7 @@ final class Planner
                     array_push($open, ...$way->out($draft, $missing));
                 }
             }
-            $cable = self::cableFor($base);
-            if ($cable !== null) {
+            foreach (self::cablesFor($base) as $cable) {
                 $done[$cable->key()] ??= $cable;
             }
         }
@@ -86,17 +87,18 @@ final class Planner
         return $bases;
     }
 
-    /** A new cable where something is missing, or where the old one is not fit (SC08). */
-    private static function cableFor(Draft $base): ?Draft
+    /** @return list<Draft> a new cable, to here or to another position, where something is missing or the old one is not fit (SC08) */
+    private static function cablesFor(Draft $base): array
     {
         $kind = $base->house->wallCable()?->kind;
         $missing = $base->missing();
         $link = $base->profile->linkConductors > 0 && $base->landing->on('1') === [];
         if ($missing === null && ! $link && ! in_array($kind, ['stranded', 'telephone'], true)) {
-            return null;
+            return [];
         }
+        $missing ??= TerminalName::R;
 
-        return (new Wo02NewCable)->out($base, $missing ?? TerminalName::R)[0] ?? null;
+        return [...(new Wo02NewCable)->out($base, $missing), ...(new Wo12OtherPosition)->out($base, $missing)];
     }
 
     /**

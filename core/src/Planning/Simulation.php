@@ -54,9 +54,12 @@ final class Simulation
             $state = $point->loads[$load->id];
             if ($load->kind->hasState() && $state === LoadState::PulledIn) {
                 $in[] = $load->label;
-                $ids[] = $load->id;
-                if (! in_array($load->id, $allowed, true) && $archetype->load($load->id) !== null) {
-                    $problems[] = "The {$load->label} pulls in and should not.";
+                // What the wiring adds, as a float's relay, is not the equipment's and decides no call.
+                if ($archetype->load($load->id) !== null) {
+                    $ids[] = $load->id;
+                    if (! in_array($load->id, $allowed, true)) {
+                        $problems[] = "The {$load->label} pulls in and should not.";
+                    }
                 }
             } elseif (in_array($load->id, $needed, true)) {
                 $problems[] = self::missing($load, $state, $point);

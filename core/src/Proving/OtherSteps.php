@@ -14,6 +14,7 @@ use Unionbit\Core\Equipment\Load;
 use Unionbit\Core\Planning\Plan;
 use Unionbit\Core\Planning\PreCheck;
 use Unionbit\Core\Terminal\Place;
+use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Thermostat\PlateTerminal;
 use Unionbit\Core\Thermostat\PowerKind;
 use Unionbit\Core\Wiring\Conductor;
@@ -71,6 +72,9 @@ final readonly class OtherSteps
             $leads = array_filter(array_keys($this->plan->circuit()->netlist(Setup::calling())->elements), static fn (string $id): bool => str_starts_with($id, 'lead.'));
             $setup = $setup->with(...array_map(static fn (string $id): Opened => new Opened($id), array_values($leads)));
         }
+        foreach ($this->plan->changes->sharedKit ? ['kit-y', 'kit-g'] : [] as $lead) {
+            $setup = $setup->with(new Opened($lead));
+        }
         foreach ($terminals as $terminal) {
             $setup = $setup->withJumper($hot[0], $terminal->point());
         }
@@ -125,8 +129,9 @@ final readonly class OtherSteps
         }
         $elements = $this->plan->circuit()->netlist(Setup::calling())->elements;
         $contacts = array_values(array_filter(array_keys($elements), static fn (string $id): bool => $id === $device->id || str_starts_with($id, "{$device->id}.")));
-        $closes = CallTable::needed($house->archetype)->printed(CallName::Cool1, $this->plan->profile);
-        $setup = Setup::calling(...$closes)->with(...array_map(static fn (string $id): Opened => new Opened($id), $contacts));
+        $made = CallTable::needed($house->archetype)->printed(CallName::Cool1, $this->plan->profile);
+        $closes = $this->plan->carriers($made);
+        $setup = Setup::calling(...$made)->with(...array_map(static fn (string $id): Opened => new Opened($id), $contacts));
         $common = $this->plan->profile->terminal('C');
         $hot = $this->plan->profile->mainHot();
         $powered = $common !== null && $hot !== null && ($this->plan->profile->outputs === Place::Module || $this->plan->landing->on('C') !== []);
@@ -136,6 +141,18 @@ final readonly class OtherSteps
             $powered ? [new Probe($hot->point(), $common->point(), 'the thermostat stays powered')] : [], [new Sign('outdoor-stops', 'Outdoor unit stops', 'ear', $contactor->id)],
             ["{$device->label} down again, free to move"],
         );
+    }
+
+    /** Why a call cannot be proved by a jumper at the wall; null where it can. */
+    public function whyNoJumper(CallName $call): ?string
+    {
+        $closes = CallTable::needed($this->plan->installation->archetype)->closes($call);
+
+        return match (true) {
+            $this->plan->profile->outputs === Place::Module => 'Its switches stand at the equipment: no call conductor reaches the wall.',
+            $this->plan->changes->sharedKit && in_array(TerminalName::G, $closes, true) && ! in_array(TerminalName::Y1, $closes, true) => 'Fan without compressor is half a signal on K: a jumper there would run the compressor too.',
+            default => null,
+        };
     }
 
     /** Why a thermostat cannot be proved by continuity; null where it can. */

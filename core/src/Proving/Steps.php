@@ -36,7 +36,7 @@ final readonly class Steps
         $elsewhere = new OtherSteps($this->plan);
         $steps = [$elsewhere->preCheck()];
         foreach ($this->calls() as $call) {
-            $steps[] = $this->plan->profile->outputs === Place::Wall ? $this->step($call, Method::Jumper) : null;
+            $steps[] = $this->step($call, Method::Jumper);
             $steps[] = $elsewhere->atBoard($call);
             $steps[] = $call === CallName::Aux1 ? $this->auxiliaryAlone() : null;
             $steps[] = $elsewhere->continuity($call);
@@ -80,21 +80,22 @@ final readonly class Steps
 
     private function step(CallName $call, Method $method): ?Step
     {
-        $closes = CallTable::needed($this->plan->installation->archetype)->printed($call, $this->plan->profile);
+        $made = CallTable::needed($this->plan->installation->archetype)->printed($call, $this->plan->profile);
+        $closes = $this->plan->carriers($made);
         [$terminals, $hot] = $this->screws($closes);
-        if ($terminals === [] || $hot === null) {
+        if ($terminals === [] || $hot === null || $method === Method::Jumper && (new OtherSteps($this->plan))->whyNoJumper($call) !== null) {
             return null;
         }
         if ($method === Method::Jumper) {
             return $this->jumperStep($call, $method, $terminals, $hot, $this->signs->of($call));
         }
         $lower = $this->lower($call);
-        $setup = Setup::calling(...$closes)->inMode($call->mode());
+        $setup = Setup::calling(...$made)->inMode($call->mode());
 
         return new Step(
             $call, $method, false,
             $call === CallName::Defrost ? 'Power on, heat called. Start a defrost at the outdoor board as its sheet says: the heat indoors must join.' : "Power on, face on. Ask the thermostat for {$this->ask($call)}.",
-            $closes, $hot, $this->waits->of($call, $method), $setup, $this->waiting($setup, $call), $this->probes($terminals, $hot, false),
+            $closes, $hot, $this->waits->of($call, $method), $setup, $this->waiting($setup, $call), $this->probes($call, $terminals, $hot, false),
             [...$this->signs->of($call), ...Signs::asides()], [], $lower === null ? null : "{$lower->value}.voltage", $lower === null ? null : $this->waits->onward($call),
         );
     }
@@ -103,14 +104,14 @@ final readonly class Steps
     private function auxiliaryAlone(): ?Step
     {
         $table = CallTable::needed($this->plan->installation->archetype);
-        $closes = array_values(array_unique([
+        $closes = $this->plan->carriers(array_values(array_unique([
             ...array_diff($table->printed(CallName::Aux1, $this->plan->profile), $table->printed(CallName::Heat1, $this->plan->profile), $table->printed(CallName::Heat2, $this->plan->profile)),
             ...array_intersect($table->printed(CallName::Fan, $this->plan->profile), $table->printed(CallName::Emergency, $this->plan->profile)),
-        ]));
+        ])));
         [$terminals, $hot] = $this->screws($closes);
-        $emergency = $table->printed(CallName::Emergency, $this->plan->profile);
+        $emergency = $this->plan->carriers($table->printed(CallName::Emergency, $this->plan->profile));
         $same = array_diff($closes, $emergency) === [] && array_diff($emergency, $closes) === [];
-        if ($same || $terminals === [] || $hot === null || $this->plan->profile->outputs !== Place::Wall || $this->board->servedBy($terminals[0]) === null) {
+        if ($same || $terminals === [] || $hot === null || $this->plan->profile->outputs !== Place::Wall || $this->plan->changes->sharedKit || $this->board->servedBy($terminals[0]) === null) {
             return null;
         }
         $runs = $this->plan->circuit()->operate($this->jumpered($hot, $terminals))->pulledIn();
@@ -133,7 +134,7 @@ final readonly class Steps
         return new Step(
             $call, $method, true,
             ($inFace ? "Power off. Take the face off the base and join {$hot} to {$letters} with a secured jumper." : "Power off. Lift the conductors of {$hot}, {$letters} from the plate and join their ends with a secured jumper.").' Then power on.',
-            $closes, $hot, $this->waits->of($call, $method), $setup, $this->waits->held($setup), $this->probes($terminals, $hot, true), $signs,
+            $closes, $hot, $this->waits->of($call, $method), $setup, $this->waits->held($setup), $this->probes($call, $terminals, $hot, true), $signs,
             ["Jumper {$hot} to {$letters} out", $inFace ? 'Face back on its base' : 'Conductors back on their screws, tugged'],
         );
     }
@@ -231,13 +232,13 @@ final readonly class Steps
      * @param  non-empty-list<PlateTerminal>  $terminals
      * @return list<Probe>
      */
-    private function probes(array $terminals, string $hot, bool $jumper): array
+    private function probes(CallName $call, array $terminals, string $hot, bool $jumper): array
     {
         $main = $terminals[0];
         $archetype = $this->plan->installation->archetype;
         $common = $this->plan->profile->named(TerminalName::C);
         $atWall = $common !== null && ($this->plan->profile->outputs === Place::Module || $this->plan->landing->on($common->printed) !== []);
-        $board = $this->board->servedBy($main);
+        $board = $main->name === TerminalName::K ? ($this->board->ofCall($call)[0] ?? null) : $this->board->servedBy($main);
         $outdoor = $board === null || $board->name === TerminalName::W1 ? null : $archetype->terminalNamed(Place::Outdoor, $board->name);
         $outdoorCommon = $archetype->terminalNamed(Place::Outdoor, TerminalName::C);
 

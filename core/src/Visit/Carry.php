@@ -40,6 +40,9 @@ final class Carry
             if ($plan->profile->outputs === Place::Module) {
                 $items[] = self::item(1, $plan->profile->linkConductors > 0 ? 'Module for the equipment, short leads' : 'Receiver for the equipment, short leads', 'its outputs stand at the board (MR20)');
             }
+            if ($plan->changes->sharedKit) {
+                $items[] = self::item(1, 'Adapter of the thermostat\'s kit, short leads', 'compressor and fan share a conductor (WO04)');
+            }
             if ($plan->landing->jumpers !== []) {
                 $items[] = self::item(count($plan->landing->jumpers), 'Jumper with pigtail', 'ties of the plan');
             }

@@ -13,8 +13,12 @@ use Unionbit\Core\Circuit\ElementKind;
 use Unionbit\Core\Circuit\OperatingPoint;
 use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Circuit\SpiceDeck;
+use Unionbit\Core\Planning\Candidate;
+use Unionbit\Core\Planning\Planner;
+use Unionbit\Core\Planning\Simulation;
 use Unionbit\Core\Tests\Support\House;
 use Unionbit\Core\Tests\Support\Spice;
+use Unionbit\Core\Wiring\Conductor;
 
 // Every call of the archetype, idle included; healthy, each conductor open, each neighbouring pair touching, the
 // contactor coil shorted; with either thermostat. An outside SPICE program must agree on every point that is
@@ -100,3 +104,15 @@ it('agrees with it for every kind of thermostat', function (string $profile): vo
         agreesWithSpice($plan->circuit()->operate(Setup::calling(...$table->printed($call, $plan->profile))->inMode($call->mode())), "{$profile}, {$call->value}");
     }
 })->with(House::ids('thermostats'));
+
+it('agrees with it for a kit\'s adapter on a shared conductor', function (): void {
+    $house = House::example('furnace-gas-1h-1c')->installation;
+    $wall = $house->wallCable() ?? throw new LogicException('no wall cable');
+    $short = $house->withCable($wall->withConductors(array_values(array_filter($wall->conductors, static fn (Conductor $c): bool => $c->near->terminal !== 'C'))));
+    $plan = array_values(array_filter(Planner::of($short, House::profile('c-powered-shared-kit-2h-2c'))->offered, static fn (Candidate $c): bool => $c->codes() === ['WO04']))[0]->plan;
+    foreach (Simulation::setups($plan) as $call => $setup) {
+        foreach ([[], [new Opened('kit-g')], [new Opened('A'.$plan->landing->on('K')[0].'.h1')]] as $n => $edits) {
+            expect(agreesWithSpice($plan->circuit()->operate($setup->with(...$edits)), "kit, {$call}, {$n}"))->toBeGreaterThan(10);
+        }
+    }
+});

@@ -2,6 +2,10 @@
 
 declare(strict_types=1);
 
+use Unionbit\Core\Circuit\Edit\Opened;
+use Unionbit\Core\Circuit\Meter;
+use Unionbit\Core\Circuit\MeterMode;
+use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Job\ExampleHouse;
 use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Planning\CallProof;
@@ -50,6 +54,7 @@ it('offers for the houses of the demo what a good planner would', function (stri
     'too few conductors, C needed' => ['ropewalk-11', 'c-powered-3h-2c', ['WO02:', 'WO03,WO10: fan; heat-2']],
     'too few conductors, C optional' => ['ropewalk-11', 'c-or-battery-2h-2c', ['WO03: fan', 'WO10: heat-2', 'WO02:']],
     'too few conductors, two-part' => ['ropewalk-11', 'two-part-three-conductor', [':']],
+    'too few conductors, a kit on K' => ['ropewalk-11', 'c-powered-shared-kit-2h-2c', ['WO04,WO10: heat-2', 'WO02:', 'WO03,WO10: fan; heat-2']],
     'two transformers, two hots' => ['the-old-chandlery', 'c-powered-3h-2c', [':']],
     'two transformers, one hot' => ['the-old-chandlery', 'solid-state-1h-1c', []],
     'two conductors, plug-in or cable' => ['heron-boathouse', 'c-powered-1h-1c', ['WO07:', 'WO02:']],
@@ -60,6 +65,38 @@ it('offers for the houses of the demo what a good planner would', function (stri
     'float in R, powered from C' => ['weir-pump-room', 'c-powered-1h-1c', ['MR16:']],
     'float in R, batteries' => ['weir-pump-room', 'battery-1h-1c', [':', 'MR16:']],
 ]);
+
+// What a kit's adapter does: full volts on K for both, half for the fan alone, and never the compressor without air.
+it('shares one conductor between compressor and fan (WO04)', function (): void {
+    $kit = array_values(array_filter(Planner::of(demoHouse('ropewalk-11'), House::profile('c-powered-shared-kit-2h-2c'))->offered, static fn (Candidate $c): bool => in_array('WO04', $c->codes(), true)))[0];
+    $circuit = $kit->plan->circuit();
+    $in = static fn (Setup $setup): array => array_values(array_intersect($circuit->operate($setup)->pulledIn(), ['blower-relay', 'contactor', 'kit-cooling', 'kit-fan']));
+    $volts = static fn (Setup $setup, string $a, string $b): float => (float) (new Meter($circuit))->read(MeterMode::Volts, $setup, $a, $b)->nominal;
+    [$fan, $cool] = [Setup::calling('G', 'K'), Setup::calling('Y1', 'G', 'K')];
+
+    expect($in($fan))->toBe(['blower-relay', 'kit-fan'])->and($in($cool))->toBe(['blower-relay', 'contactor', 'kit-cooling', 'kit-fan'])->and($in(Setup::calling()))->toBe([])
+        ->and($volts($cool, 'wall.K', 'wall.C'))->toBeGreaterThan(24.0)->and($volts($fan, 'wall.K', 'wall.C'))->toBeGreaterThan(11.0)->toBeLessThan(15.0)
+        // From cooling back to the fan alone the compressor lets go; with K open nothing runs; with the kit's own lead to G open the proof by circuit says so.
+        ->and(array_intersect($circuit->operateFrom($fan, ['kit-cooling', 'kit-fan', 'contactor', 'blower-relay'])->pulledIn(), ['contactor']))->toBe([])
+        ->and($in($cool->with(new Opened("A{$kit->plan->landing->on('K')[0]}.h1"))))->toBe([])
+        ->and($in($cool->with(new Opened('kit-g'))))->toBe(['contactor', 'kit-cooling', 'kit-fan']);
+    $steps = new Steps($kit->plan);
+    $points = static fn (string $key): array => array_map(static fn ($p): string => $p->key(), $steps->find($key)->probes ?? []);
+    expect($steps->find('fan.jumper'))->toBeNull()->and($steps->find('cool-1.jumper')?->closes)->toBe(['K'])->and($in($steps->find('cool-1.jumper')->setup))->toBe(['blower-relay', 'contactor', 'kit-cooling', 'kit-fan'])
+        ->and($points('cool-1.voltage'))->toContain('wall.K~wall.C')->toContain('indoor.Y~indoor.C')->and($points('fan.voltage'))->toContain('wall.K~wall.C')->toContain('indoor.G~indoor.C')
+        ->and($in($steps->find('cool-1.board-jumper')->setup ?? Setup::calling()))->toBe(['blower-relay', 'contactor']);
+});
+
+it('moves the thermostat to where a cable can be had, once the survey has found a place (WO12)', function (): void {
+    $house = demoHouse('ropewalk-11');
+    $profile = House::profile('c-powered-3h-2c');
+    $moved = static fn (Installation $h): array => array_values(array_filter(Planner::of($h, $profile)->offered, static fn (Candidate $c): bool => $c->codes() === ['WO12']));
+    $found = $moved(new Installation($house->archetype, $house->facts, $house->cables, $house->jumpers, $house->answers->with('elsewhere', 18.0)));
+
+    expect($moved($house))->toBe([])->and($found)->toHaveCount(1)->and($found[0]->plan->installation->wallCable()?->feet)->toBe(18.0)->and($found[0]->lost())->toBe([])
+        ->and(implode("\n", array_map(static fn ($m): string => $m->text, MoveList::of($found[0]->plan))))->toContain('to the other wall position')->toContain('cover plate over the old position')
+        ->and(PlainWords::of($found[0]))->toContain('hangs in another place');
+});
 
 it('refuses with the circuit\'s own reason', function (string $house, string $profile, string $title, string $why): void {
     $refused = Planner::of(demoHouse($house), House::profile($profile))->refused;
@@ -114,6 +151,7 @@ it('keeps a chosen plan whole in its file: new cable, float moved, plug-in, ties
     ['ropewalk-11', 'c-or-battery-2h-2c', 0, '4 green at the board: from G, now on W2'],
     ['weir-pump-room', 'c-powered-1h-1c', 0, 'float switch into Y'],
     ['heron-boathouse', 'c-powered-1h-1c', 0, 'plugged in last'],
+    ['ropewalk-11', 'c-powered-shared-kit-2h-2c', 0, 'The kit\'s adapter at the board'],
     ['heron-boathouse', 'radio-pair-receiver', 0, 'Receiver at the equipment'],
     ['tollhouse', 'c-powered-3h-2c', 0, 'Tie E to Aux at the plate'],
 ]);

@@ -116,6 +116,7 @@ final class NetWalk
         $in = [];
         for ($round = 0; $round < 12; $round++) {
             $this->copper($letters);
+            $this->kit($letters);
             foreach ($house->loads() as $load) {
                 foreach ($load->drives as $contact) {
                     if (in_array($load->id, $in, true) !== $contact->normallyClosed) {
@@ -208,6 +209,28 @@ final class NetWalk
                     $this->join("{$plate}.{$terminal->printed}", "{$plate}.{$terminal->hot}");
                 }
             }
+        }
+    }
+
+    /**
+     * A kit's adapter that hears K and stands on hot and common: R to G for either, R to Y where the compressor is called.
+     *
+     * @param  list<string>  $letters
+     */
+    private function kit(array $letters): void
+    {
+        $board = [];
+        foreach ($this->plan->installation->archetype->terminals as $terminal) {
+            $board[$terminal->place->value][$terminal->name->value] ??= $terminal->point();
+        }
+        $called = array_intersect(['Y1', 'G'], $letters);
+        $t = $this->plan->installation->archetype->transformers[0];
+        $hears = $this->find('wall.'.$this->plate('K')) === $this->find('indoor.K');
+        if (! $this->plan->changes->sharedKit || $called === [] || ! $hears || $this->find($board['indoor']['R']) !== $this->find($t->hot) || $this->find($board['indoor']['C']) !== $this->find($t->common)) {
+            return;
+        }
+        foreach (['G', ...array_intersect(['Y1'], $called)] as $letter) {
+            $this->join($board['indoor']['R'], $board['indoor'][$letter]);
         }
     }
 

@@ -237,6 +237,11 @@ function Body({ call, onCall }: { call: string; onCall: (call: string) => void }
                             <b className="font-semibold">The outputs stand at the equipment.</b> Short leads, letter to letter: <span className="mono">{plan.board.module.join(', ')}</span>. The old wall conductors are capped at both ends.
                         </p>
                     )}
+                    {plan.board.kit.length > 0 && (
+                        <p className="band px-5 py-3 text-[14px]">
+                            <b className="font-semibold">The kit's adapter stands at the board.</b> K comes from the wall; short leads to <span className="mono">{plan.board.kit.join(', ')}</span>. It takes compressor and fan apart again.
+                        </p>
+                    )}
                     {!closed && (
                         <LandingBar
                             plan={plan}

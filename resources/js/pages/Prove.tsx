@@ -159,7 +159,7 @@ function Body({ step, onStep, check, onCheck }: { step: StepView; onStep: (key: 
             </div>
             <CallStrip calls={calls} current={step.call} onCall={(call) => choose((steps.find((candidate) => candidate.call === call && candidate.state !== 'passed') ?? steps.find((candidate) => candidate.call === call))?.key ?? step.key)} />
             <div className="flex flex-wrap items-center justify-between gap-3 border-b border-hair px-1.5">
-                <MethodSwitch steps={mine} current={step.key} onStep={choose} missing={step.call === 'idle' || step.call === 'defrost' ? [] : [...(noWallJumper ? [{ word: 'By jumper', why: noWallJumper }] : []), ...(noContinuity ? [{ word: 'By continuity', why: noContinuity }] : [])]} />
+                <MethodSwitch steps={mine} current={step.key} onStep={choose} missing={step.call === 'idle' || step.call === 'defrost' ? [] : [...(noWallJumper[step.call] ? [{ word: 'By jumper', why: noWallJumper[step.call] ?? '' }] : []), ...(noContinuity ? [{ word: 'By continuity', why: noContinuity }] : [])]} />
                 {restore.length > 0 && (
                     <span className="px-3">
                         <State glyph="caution" tone="caution">

@@ -33,7 +33,7 @@ export interface ProveProps extends Frame {
     thermostat: string;
     calls: { call: string; label: string; proved: boolean; failed: boolean; running: boolean; waived: string | null; optional: boolean }[];
     noContinuity: string | null;
-    noWallJumper: string | null;
+    noWallJumper: Record<string, string>;
     steps: StepView[];
     routes: Record<string, { label: string; order: string[]; keys: string[]; reason: string }>;
     loads: LoadCheck[];

@@ -4,60 +4,24 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Planning\Way;
 
-use Unionbit\Core\Planning\Changes;
 use Unionbit\Core\Planning\Draft;
-use Unionbit\Core\Planning\LetterToLetter;
+use Unionbit\Core\Planning\NewCable;
 use Unionbit\Core\Planning\Way;
 use Unionbit\Core\Planning\WayOut;
-use Unionbit\Core\Terminal\Colour;
-use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
-use Unionbit\Core\Wiring\Cable;
-use Unionbit\Core\Wiring\Conductor;
-use Unionbit\Core\Wiring\End;
-use Unionbit\Core\Wiring\EndState;
-use Unionbit\Core\Wiring\Evidence;
 
-/** WO02 A new cable: as many conductors as are needed and at least one spare, with slack at both ends. */
+/** WO02 A new cable along the old run, which is its pull line. */
 final class Wo02NewCable implements Way
 {
-    /** Conductors in the jackets that are made. */
-    public const SIZES = [2, 3, 4, 5, 6, 7, 8, 10];
-
-    /** Feet of slack, both ends together. */
-    public const SLACK = 6.0;
-
-    private const COLOURS = [
-        'R' => Colour::Red, 'Rc' => Colour::Red, 'Rh' => Colour::Pink, 'C' => Colour::Blue, 'W1' => Colour::White, 'Aux' => Colour::White, 'Y1' => Colour::Yellow, 'G' => Colour::Green,
-        'O' => Colour::Orange, 'B' => Colour::Orange, 'Y2' => Colour::Black, 'W2' => Colour::Brown, 'E' => Colour::Tan,
-    ];
-
     public function out(Draft $draft, TerminalName $missing): array
     {
-        $wanted = [];
-        foreach ([...$draft->wanted(), TerminalName::C] as $name) {
-            $wanted[$name->value] = $name;
-        }
         $old = $draft->house->wallCable();
         if ($old === null || $draft->changes->pulled !== null) {
             return [];
         }
-        $size = array_values(array_filter(self::SIZES, static fn (int $n): bool => $n > count($wanted)))[0] ?? 10;
-        $conductors = [];
-        $left = array_values(array_filter(Colour::cases(), static fn (Colour $c): bool => ! in_array($c, array_map(static fn (TerminalName $n): Colour => self::COLOURS[$n->value] ?? Colour::Purple, $wanted), true)));
-        foreach (array_slice(array_values($wanted), 0, $size) as $index => $name) {
-            $screw = $draft->boardScrew($name);
-            $conductors[] = new Conductor($index + 1, self::COLOURS[$name->value] ?? Colour::Purple, End::free(EndState::Capped), $screw === null ? End::free(EndState::Capped) : End::landed($screw), Evidence::Seen);
-        }
-        for ($number = count($conductors) + 1; $number <= $size; $number++) {
-            $conductors[] = new Conductor($number, $left[$number - count($wanted) - 1] ?? Colour::Purple, End::free(EndState::Capped), End::free(EndState::Capped), Evidence::Seen);
-        }
-        $feet = round($old->feet + self::SLACK);
-        $cable = new Cable('A', Place::Wall, Place::Indoor, 18, $old->feet, $conductors, 'solid');
-        $changes = new Changes($cable, $draft->changes->safety);
-        $landing = LetterToLetter::landing($changes->applied($draft->house), $draft->profile);
-        $way = new WayOut('WO02', "A new 18/{$size} cable pulled with the old one, {$feet} ft with slack", "Cable 18/{$size} solid, {$feet} ft", 6.0, (int) (40 + $old->feet / 2), 2, 2, 'Two people; no hidden splices, staples snug; the old cable is the pull line.');
+        $cable = NewCable::of($draft, $old->feet);
+        [$size, $feet] = [count($cable->conductors), round($old->feet + NewCable::SLACK)];
 
-        return [(new Draft($draft->house, $draft->profile, $landing, [], [], $changes))->taking($way, $landing, $changes)];
+        return [NewCable::pulled($draft, $cable, new WayOut('WO02', "A new 18/{$size} cable pulled with the old one, {$feet} ft with slack", "Cable 18/{$size} solid, {$feet} ft", 6.0, (int) (40 + $old->feet / 2), 2, 2, 'Two people; no hidden splices, staples snug; the old cable is the pull line.'))];
     }
 }

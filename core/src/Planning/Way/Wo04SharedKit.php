@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Planning\Way;
+
+use Unionbit\Core\Equipment\SharedKit;
+use Unionbit\Core\Planning\Changes;
+use Unionbit\Core\Planning\Draft;
+use Unionbit\Core\Planning\Way;
+use Unionbit\Core\Planning\WayOut;
+use Unionbit\Core\Terminal\Place;
+use Unionbit\Core\Terminal\TerminalName;
+use Unionbit\Core\Wiring\Conductor;
+use Unionbit\Core\Wiring\End;
+use Unionbit\Core\Wiring\Landing;
+
+/**
+ * WO04 Compressor and fan share one conductor on K, to the adapter of the thermostat's own kit at the board: both calls
+ * stay. Only with a plate that has K, and on one transformer with R, C, Y and G at the board.
+ */
+final class Wo04SharedKit implements Way
+{
+    public function out(Draft $draft, TerminalName $missing): array
+    {
+        $k = $draft->profile->named(TerminalName::K);
+        if ($k === null || $draft->profile->outputs !== Place::Wall || $draft->changes->sharedKit || SharedKit::loads($draft->house->archetype) === []) {
+            return [];
+        }
+        $compressor = $draft->carrier(TerminalName::Y1);
+        $fan = $draft->carrier(TerminalName::G);
+        $shared = $compressor ?? $fan;
+        if ($shared === null) {
+            return [];
+        }
+        $onK = static fn (Landing $l, Conductor $c): Landing => $l->onWall($c->number, End::landed($k->printed))->onBoard($c->number, End::landed(SharedKit::SCREW));
+        $text = "{$shared->name()} carries compressor and fan together on {$k->printed}, to the kit's adapter at the board";
+        if ($missing === TerminalName::Y1 || $missing === TerminalName::G) {
+            return [$this->taking($draft, $text, $onK($draft->landing, $shared))];
+        }
+        $landing = $fan === null || $compressor === null ? null : $draft->carrying($fan, $missing);
+
+        return $landing === null ? [] : [$this->taking($draft, "{$text}; {$fan->name()} brings {$missing->value} instead of G", $onK($landing, $shared))];
+    }
+
+    private function taking(Draft $draft, string $text, Landing $landing): Draft
+    {
+        $way = new WayOut('WO04', $text, "Adapter of the thermostat's kit", 1.5, 20, 1, 1, 'Only the adapter of this thermostat\'s own kit, as its sheet says.');
+
+        return $draft->taking($way, $landing, new Changes($draft->changes->pulled, $draft->changes->safety, true));
+    }
+}
