@@ -87,7 +87,7 @@ final class PlanEdits
 
             return "splices {$conductor->name()} to outdoor {$target->name()}";
         }
-        $printed = $plan->installation->archetype->printedAt(Place::Indoor);
+        $printed = $plan->boardScrews();
         if ($screw !== null && ! in_array($screw, $printed, true)) {
             throw ValidationException::withMessages(['screw' => "No terminal {$screw} on this board. It has ".implode(', ', $printed).'.']);
         }

@@ -78,7 +78,7 @@ final readonly class BoardView
     /**
      * What an operating point looks like on the board.
      *
-     * @return array{energised: list<string>, loads: array<string, array{state: string, label: string}>, amps: float, notes: list<string>}
+     * @return array{energised: list<string>, low: object, loads: array<string, array{state: string, label: string}>, amps: float, notes: list<string>}
      */
     public static function state(Plan $plan, OperatingPoint $point): array
     {
@@ -90,8 +90,12 @@ final readonly class BoardView
         }
         $transformer = $plan->installation->archetype->transformers[0]->id ?? null;
 
+        $energised = $point->energised();
+
         return [
-            'energised' => array_map(strval(...), array_keys($point->energised())), 'loads' => $loads,
+            'energised' => array_map(strval(...), array_keys($energised)),
+            'low' => (object) array_map(static fn (float $v): string => sprintf('%.0f V', $v), array_filter($energised, static fn (float $v, string $id): bool => $v < Circuit::PULL_IN_VOLTS && str_ends_with($id, '.mid'), ARRAY_FILTER_USE_BOTH)),
+            'loads' => $loads,
             'amps' => $transformer === null ? 0.0 : round($point->sourceAmps($transformer), 2), 'notes' => $point->notes,
         ];
     }

@@ -18,7 +18,6 @@ use Unionbit\Core\Planning\Plan;
 use Unionbit\Core\Planning\PreCheck;
 use Unionbit\Core\Planning\ShortPath;
 use Unionbit\Core\Planning\Simulation;
-use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Thermostat\Profile;
 use Unionbit\Core\Visit\Carry;
 use Unionbit\Core\Wiring\Conductor;
@@ -53,7 +52,7 @@ final class PlanPage
             'choice' => $plan->choice?->toArray(),
             'short' => ShortPath::of($plan)?->toArray(),
             'ties' => array_map(static fn (Jumper $j): array => ['place' => $j->place->value, 'label' => $j->label], $plan->landing->jumpers),
-            'boardScrews' => $plan->installation->archetype->printedAt(Place::Indoor),
+            'boardScrews' => $plan->boardScrews(),
             'outdoorConductors' => array_map(static fn (Conductor $c): array => ['id' => "B{$c->number}", 'name' => $c->name()], $plan->installation->outdoorCable()->conductors ?? []),
             'checks' => $used ? PreCheck::of($plan) : [],
             'carry' => Carry::of($plan->installation, $plan),

@@ -164,6 +164,8 @@ export interface Board {
 }
 export interface BoardState {
     energised: string[];
+    /** Volts of the conductors that carry less than a coil pulls in at, by point. */
+    low: Record<string, string>;
     loads: Record<string, { state: 'rest' | 'in' | 'buzzing' | 'chattering' | 'waiting'; label: string }>;
     amps: number;
     notes: string[];

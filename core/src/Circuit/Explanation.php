@@ -7,6 +7,9 @@ namespace Unionbit\Core\Circuit;
 /** Puts the path of a reading into words. Everything it says is read from the circuit; it knows no special cases. */
 final class Explanation
 {
+    /** More than any run of copper of a house, in ohms. */
+    private const NO_WIRE = 100.0;
+
     /** Why two points show the voltage they show. */
     public static function volts(OperatingPoint $point, Path $path, string $a, string $b): string
     {
@@ -16,6 +19,10 @@ final class Explanation
             $via = self::list(self::links($path));
 
             return $via === '' ? 'Both points are the same wire now.' : "Both points are the same wire now, through {$via}.";
+        }
+        $through = $path->hasSource() ? [] : self::resistances($point->netlist, $a, $b);
+        if ($through !== [] && $point->phasors->magnitude($a, $b) > 1.0) {
+            return 'Part of the transformer\'s voltage: it comes through '.self::list($through).($loads === [] ? '' : ' and returns by '.self::list($loads)).'.';
         }
         if (! $path->hasSource()) {
             $off = self::list(self::deadSources($point, $path));
@@ -104,6 +111,16 @@ final class Explanation
         }
 
         return $names;
+    }
+
+    /** @return list<string> thermostat switches that pass something without being closed, at the wires of two points: a leak, or a signal through a resistance */
+    private static function resistances(Netlist $netlist, string $a, string $b): array
+    {
+        $wire = static fn (Element $e): bool => $e->kind->isCopper() && $e->ohms < self::NO_WIRE;
+        $near = $netlist->region($a, $wire) + $netlist->region($b, $wire);
+        $found = array_filter($netlist->elements, static fn (Element $e): bool => $e->kind === ElementKind::ThermostatSwitch && ! $e->isOpen() && $e->ohms >= self::NO_WIRE && (isset($near[$e->a]) xor isset($near[$e->b])));
+
+        return array_values(array_map(static fn (Element $e): string => sprintf('the %g Ω in the %s', $e->ohms, $e->label), $found));
     }
 
     /** @return list<string> */

@@ -38,7 +38,7 @@ final readonly class OperatingPoint
         return $this->phasors->amps($this->netlist->element($transformerId));
     }
 
-    /** @return array<string, true> points at hot, seen from the transformers' hot screws through copper */
+    /** @return array<string, float> points at hot, seen from the transformers' hot screws through copper, with their volts to the transformer's common */
     public function energised(): array
     {
         $live = [];
@@ -47,8 +47,9 @@ final readonly class OperatingPoint
                 continue;
             }
             foreach ($this->netlist->region($element->a, static fn (Element $e): bool => $e->kind->isCopper() && ! $e->isOpen()) as $point => $_) {
-                if ($this->phasors->magnitude($point, $element->b) > 10.0) {
-                    $live[$point] = true;
+                $volts = $this->phasors->magnitude($point, $element->b);
+                if ($volts > 10.0) {
+                    $live[$point] = $volts;
                 }
             }
         }

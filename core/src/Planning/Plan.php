@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace Unionbit\Core\Planning;
 
 use Unionbit\Core\Circuit\Circuit;
+use Unionbit\Core\Equipment\SharedKit;
 use Unionbit\Core\Job\Installation;
+use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Thermostat\Profile;
 use Unionbit\Core\Wiring\Landing;
@@ -50,6 +52,12 @@ final readonly class Plan
         }
 
         return array_values(array_unique([$k, ...array_diff($closes, [$k, $printed(TerminalName::Y1), $printed(TerminalName::G)])]));
+    }
+
+    /** @return list<string> the screws at the board on which a conductor can land, a kit's adapter's own with them */
+    public function boardScrews(): array
+    {
+        return [...$this->installation->archetype->printedAt(Place::Indoor), ...($this->changes->sharedKit ? [SharedKit::SCREW] : [])];
     }
 
     public function circuit(): Circuit

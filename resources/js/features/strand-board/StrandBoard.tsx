@@ -3,7 +3,7 @@ import { useWidth } from '@/lib/hooks';
 import { useProbes } from '@/shell/Shell';
 import type { Board, BoardRow, BoardState, HangsOn, OutdoorRow } from '@/types';
 import { geometry, type Geometry, type Variant } from './geometry';
-import { Armature, Bracket, Cap, InJacket, Mark24, Pin, Strand, SvgTag, Touch } from './parts';
+import { Armature, Bracket, Cap, InJacket, LiveMark, Pin, Strand, SvgTag, Touch } from './parts';
 
 export interface StrandBoardProps {
     variant: Variant;
@@ -143,7 +143,7 @@ function ConductorRow({ g, row, y, live, state, lifted = [], fault = [], selecte
             />
             <Strand from={right} to={wallEnd} y={y} colour={row.colour} stripe={row.stripe} live={hot} back={back} bareLeft={false} bareRight={!wallFree} />
             {row.lands === null && <Cap x={wallEnd} y={y} toward={1} />}
-            {hot && g.loads !== null && row.board && <Mark24 x={g.boardTag + g.tagWidth + 22} y={y} />}
+            {hot && g.loads !== null && row.board && <LiveMark x={g.boardTag + g.tagWidth + 22} y={y} volts={state.low[`${row.id}.mid`] ?? '24 V'} />}
             {shorted && <path className="flow" d={`M${g.boardTag + g.tagWidth} ${y + 9}H${g.wallTag}`} fill="none" stroke="var(--fault)" strokeWidth="4" strokeDasharray="10 7" />}
             {onSelect && (
                 <Touch name={`Conductor ${name}`} onTouch={() => onSelect(row.number)} pressed={selected === row.number}>

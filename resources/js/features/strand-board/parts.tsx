@@ -98,12 +98,12 @@ export function InJacket({ from, to, y, colour, live, label }: { from: number; t
     );
 }
 
-export function Mark24({ x, y }: { x: number; y: number }) {
+export function LiveMark({ x, y, volts }: { x: number; y: number; volts: string }) {
     return (
         <g>
             <path d={`M${x + 6} ${y - 9}H${x + 38}V${y + 9}H${x + 6}L${x} ${y}Z`} fill="var(--live)" />
             <text className="c-24" x={x + 21} y={y + 4.2}>
-                24 V
+                {volts}
             </text>
         </g>
     );
