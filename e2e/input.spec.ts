@@ -37,6 +37,9 @@ test('a bad conductor line is explained at its place and nothing of it is kept',
     }
     await expect(page.getByText('No conductors yet')).toBeVisible();
     await entry.fill('blk L>Q !');
+    // A click on the stage in hand reads the page again and keeps what is half typed.
+    await Promise.all([page.waitForResponse((answer) => answer.url() === page.url()), page.locator('.tape').getByRole('link', { name: /^Survey/ }).click()]);
+    await expect(entry).toHaveValue('blk L>Q !');
     await expect(page.getByTestId('understood')).toContainText('black');
     await expect(page.getByTestId('understood')).toContainText('L');
 });

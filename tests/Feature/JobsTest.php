@@ -6,6 +6,7 @@ use App\Models\Job;
 use App\Models\Reading;
 use App\Models\Site;
 use App\Models\System;
+use App\Pages\JobsPage;
 use Database\Seeders\DatabaseSeeder;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
@@ -126,6 +127,31 @@ it('finds a job by the trade\'s other words for a thing, and sifts', function ()
         ->and($found('hybrid'))->toBe(['Quay House'])->and($found('wireless'))->toBe(['Heron Boathouse'])->and($found('flat 2 breakdown'))->toBe(['Quay House'])
         ->and($found('hydronic'))->toBe(['The Old Chandlery'])->and($found('steam'))->toBe([])->and($found('', 'open'))->toHaveCount(10)->and($found('', 'flagged'))->toBe([]);
     $this->get('/jobs?show=lost')->assertRedirect();
+});
+
+it('says on the jobs screen what is so now, after every kind of record, though it keeps what it has worked out', function (): void {
+    $job = houseToProve();
+    $row = static fn (): array => array_column(JobsPage::props($job->crew->users()->firstOrFail(), '', 'all', null)['jobs'], null, 'id')[$job->id];
+    $segment = static fn (string $stage): array => array_column($row()['tape'], null, 'key')[$stage];
+    $before = $row();
+    expect($row())->toBe($before);
+
+    $power = $before['power']['state'];
+    raiseFlag($job, 'isolated', '0.0');
+    expect($power)->toBe('live')->and($row()['power']['state'])->toBe('isolated');
+    $this->travel(31)->minutes();
+    expect($row()['power']['state'])->not->toBe('isolated');
+    raiseFlag($job, 'isolated', '0.0');
+    $this->postJson("/jobs/{$job->id}/steps", ['id' => newId(), 'step' => 'fan.jumper', 'event' => 'start'])->assertCreated();
+    expect($row()['restore'])->not->toBe([])->and($row()['flagged'])->toBeTrue();
+    $this->postJson("/jobs/{$job->id}/steps", ['id' => newId(), 'step' => 'fan.jumper', 'event' => 'end'])->assertCreated();
+    expect($row()['restore'])->toBe([]);
+
+    $minutes = $row()['minutes'];
+    $this->postJson("/jobs/{$job->id}/waivers", ['id' => newId(), 'call' => 'heat-1', 'note' => 'gas is off until Friday'])->assertCreated();
+    expect($segment('prove')['done'])->toBe(1)->and($row()['minutes'])->toBeLessThanOrEqual($minutes);
+    editSurvey($job->refresh(), 'add-conductor', ['cable' => 'A', 'line' => 'orange spare'])->assertOk();
+    expect($row()['strands'])->toHaveCount(count($before['strands']) + 1);
 });
 
 it('archives, deletes and takes back, for its own crew only', function (): void {

@@ -8,6 +8,7 @@ use App\Models\Job;
 use App\Models\OwnProfile;
 use App\Models\User;
 use App\Pages\PlanPage;
+use App\Pages\ProvePage;
 use Illuminate\Testing\TestResponse;
 
 /** A house of the demo data, in the hands of the installer who is signed in. */
@@ -74,6 +75,30 @@ it('lands by hand at both ends, ties and unties, and refuses what the plate or t
         expect(editPlan($job, $op, $fields)->assertUnprocessable()->json("errors.{$field}.0"))->toContain($says);
     }
     expect($job->refresh()->plan)->toBe($before);
+});
+
+it('takes a kit\'s adapter: a screw more at the board, a move, a thing to carry, the fan by no jumper, half a signal on K', function (): void {
+    $job = demo('ropewalk-11');
+    editPlan($job, 'choose', ['profile' => 'c-powered-3h-2c'])->assertOk();
+    expect(editPlan($job, 'board', ['number' => 4, 'screw' => 'K'])->assertUnprocessable()->json('errors.screw.0'))->toContain('No terminal K on this board');
+    editPlan($job, 'choose', ['profile' => 'c-powered-shared-kit-2h-2c'])->assertOk();
+    $page = PlanPage::props($job->refresh());
+    $fan = array_column($page['plan']['simulations'], null, 'call')['fan'];
+
+    expect($job->house()->plan?->choice?->ways)->toBe(['WO04', 'WO10'])->and($page['plan']['board']['kit'])->toBe(['R', 'C', 'Y', 'G'])->and($page['plan']['boardScrews'])->toContain('K')
+        ->and(array_column($page['plan']['moves'], 'key'))->toContain('kit')->and(array_column($page['plan']['carry'], 'item'))->toContain('Adapter of the thermostat\'s kit, short leads')
+        ->and($fan['closes'])->toBe(['G', 'K'])->and((array) $fan['low'])->toBe(['A3.mid' => '13 V'])->and($fan['loads']['kit-fan']['state'])->toBe('in')->and($fan['loads']['contactor']['state'])->toBe('rest');
+    $this->postJson("/jobs/{$job->id}/expect", ['stage' => 'plan', 'call' => 'fan', 'mode' => 'V', 'a' => 'wall.K', 'b' => 'wall.C'])->assertOk()->assertJsonPath('reason', 'Part of the transformer\'s voltage: it comes through the 2200 Ω in the K switch and returns by the pulled-in kit\'s fan input.');
+
+    skipPhotos($job);
+    editPlan($job, 'use')->assertOk();
+    $plan = $job->refresh()->house()->plan ?? throw new LogicException('no plan');
+    $prove = ProvePage::props($job, $plan);
+    expect((array) $prove['noWallJumper'])->toHaveKey('fan')->not->toHaveKey('cool-1')->and($prove['noWallJumper']->fan)->toContain('would run the compressor too')
+        ->and(array_column($prove['steps'], 'key'))->toContain('cool-1.jumper', 'fan.board-jumper', 'fan.voltage')->not->toContain('fan.jumper');
+    expect($this->get("/jobs/{$job->id}/job-file")->assertOk()->json('plan.sharedKit'))->toBeTrue();
+    editPlan($job, 'board', ['number' => 3, 'screw' => 'Y'])->assertOk();
+    editPlan($job, 'board', ['number' => 3, 'screw' => 'K'])->assertOk();
 });
 
 it('shows a short of a hand edit as it would be on the wall, and undo takes it back', function (): void {

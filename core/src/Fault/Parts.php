@@ -36,6 +36,7 @@ final readonly class Parts
             'limit', 'pressure' => $this->ids(static fn (Element $e): bool => $e->kind === ElementKind::SafetySwitch && $e->subject === $of),
             'float' => $this->ids(fn (Element $e): bool => $e->kind === ElementKind::SafetySwitch && in_array($e->subject, array_column($this->installation->facts->safety, 'id'), true)),
             'valve-contact', 'end-switch', 'compressor-contact', 'defrost-w' => $this->ids(static fn (Element $e): bool => $e->id === $of),
+            'kit-contact' => $this->ids(static fn (Element $e): bool => $e->kind === ElementKind::Contact && str_starts_with($e->subject, 'kit-')),
             'valve' => $this->loads(static fn (Load $l): bool => $l->id === 'valve'),
             'humidifier' => $this->loads(static fn (Load $l): bool => $l->id === 'humidifier'),
             default => $this->loads(static fn (Load $l): bool => $l->kind->value === $of),

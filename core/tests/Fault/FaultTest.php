@@ -115,8 +115,8 @@ it('applies every entry of the catalogue to some house, and solves every fault o
             expect($fault->title)->not->toBe('');
         }
     }
-    // A float switch is not part of an archetype: the survey adds it.
-    expect(array_values(array_diff(House::faults()->ids(), array_keys($met))))->toBe(['float-open', 'float-stuck', 'float-connector']);
+    // A float switch is not part of an archetype, the survey adds it; a kit's adapter comes with a plan.
+    expect(array_values(array_diff(House::faults()->ids(), array_keys($met))))->toBe(['kit-contact-open', 'float-open', 'float-stuck', 'float-connector']);
 });
 
 it('gives with updates of one factorisation what a new factorisation gives', function (string $archetype): void {

@@ -7,6 +7,9 @@ use Unionbit\Core\Figures\Figures;
 use Unionbit\Core\Figures\OverflowPlacement;
 use Unionbit\Core\InvalidData;
 use Unionbit\Core\Tests\Support\House;
+use Unionbit\Core\Wiring\End;
+use Unionbit\Core\Wiring\EndState;
+use Unionbit\Core\Wiring\Landing;
 
 /**
  * @param  array<string, mixed>  $given
@@ -81,6 +84,22 @@ it('fills from the house and follows its circuit', function (): void {
         }
     }
 });
+
+it('leaves empty what a house gives and cannot be right, and says so, on every kind of equipment', function (string $archetype): void {
+    $plan = House::example($archetype);
+    $nothing = array_map(static fn (): End => End::free(EndState::Capped), $plan->landing->wall);
+    $bare = $plan->landed(new Landing($nothing));
+    $cable = Figures::named('cable') ?? throw new LogicException('no figure');
+    foreach (Figures::all() as $figure) {
+        $values = Figures::values($figure, [], $bare);
+        if ($values !== null) {
+            expect($figure->compute($values, $bare)->verdict)->not->toBe('');
+        }
+    }
+
+    expect($cable->inputs($bare)[0]->value)->toBeNull()->and($cable->inputs($bare)[0]->source)->toBe('the plan says 0, which cannot be')
+        ->and(Figures::values($cable, [], $bare))->toBeNull()->and(Figures::values($cable, ['needed' => 5], $bare))->not->toBeNull();
+})->with(House::ids('equipment'));
 
 it('finds by the circuit where an overflow switch goes', function (string $archetype, string $profile, string $best, array $against): void {
     $ways = array_column(OverflowPlacement::ways(House::example($archetype, $profile)), null, 'key');

@@ -2,10 +2,12 @@
 
 declare(strict_types=1);
 
+use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Circuit\Edit\Opened;
 use Unionbit\Core\Circuit\Meter;
 use Unionbit\Core\Circuit\MeterMode;
 use Unionbit\Core\Circuit\Setup;
+use Unionbit\Core\Fault\FaultedCall;
 use Unionbit\Core\Job\ExampleHouse;
 use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Planning\CallProof;
@@ -16,6 +18,7 @@ use Unionbit\Core\Planning\PlainWords;
 use Unionbit\Core\Planning\PlanFile;
 use Unionbit\Core\Planning\PlanList;
 use Unionbit\Core\Planning\Planner;
+use Unionbit\Core\Planning\PlanProof;
 use Unionbit\Core\Planning\PreCheck;
 use Unionbit\Core\Planning\ShortPath;
 use Unionbit\Core\Planning\ThermostatChoice;
@@ -80,6 +83,13 @@ it('shares one conductor between compressor and fan (WO04)', function (): void {
         ->and(array_intersect($circuit->operateFrom($fan, ['kit-cooling', 'kit-fan', 'contactor', 'blower-relay'])->pulledIn(), ['contactor']))->toBe([])
         ->and($in($cool->with(new Opened("A{$kit->plan->landing->on('K')[0]}.h1"))))->toBe([])
         ->and($in($cool->with(new Opened('kit-g'))))->toBe(['contactor', 'kit-cooling', 'kit-fan']);
+    // Every single fault of the catalogue can befall it, the adapter's own parts with it, and none of them is lost on the circuit.
+    $named = [];
+    foreach (House::faults()->of($circuit) as $fault) {
+        $circuit->operate(FaultedCall::setup($circuit, CallName::Cool1, $fault));
+        $named[] = $fault->id;
+    }
+    expect(implode(' ', $named))->toContain('kit-contact-open:kit-y kit-contact-open:kit-g')->toContain('switch.K');
     $steps = new Steps($kit->plan);
     $points = static fn (string $key): array => array_map(static fn ($p): string => $p->key(), $steps->find($key)->probes ?? []);
     expect($steps->find('fan.jumper'))->toBeNull()->and($steps->find('cool-1.jumper')?->closes)->toBe(['K'])->and($in($steps->find('cool-1.jumper')->setup))->toBe(['blower-relay', 'contactor', 'kit-cooling', 'kit-fan'])
@@ -209,6 +219,9 @@ it('never offers a plan that a walk of its nets objects to', function (int $seed
     foreach ($list->offered as $candidate) {
         $proved = array_map(static fn (CallProof $p): string => $p->call->value, array_filter($candidate->proof->calls, static fn (CallProof $p): bool => $p->isProved()));
         expect((new NetWalk($candidate->plan))->objections(array_values($proved)))->toBe([], "{$survey->archetype->id} on {$profile->id}, {$candidate->title()}");
+        // Written to a file and read again it is the same plan, with the same proof.
+        $again = PlanFile::read(json_decode((string) json_encode(PlanFile::write($candidate->plan)), true), $survey, $profile);
+        expect($again)->toEqual($candidate->plan)->and(PlanProof::of($again))->toEqual($candidate->proof);
     }
 })->with(range(1, 120));
 
