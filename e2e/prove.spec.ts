@@ -153,6 +153,7 @@ test('what a test would tell, a reading flagged and corrected, the supply loaded
     await tell.locator('summary').click();
     await expect(tell.getByRole('button', { name: /tells them apart/ }).first()).toBeVisible();
     await page.getByRole('button', { name: 'Call is on' }).click();
+    await expect(page.getByRole('button', { name: 'Call has ended' })).toBeVisible();
     await pass(page, 700);
     await probe(page, 'indoor.Y', 'indoor.C');
     await page.getByRole('button', { name: 'What would this tell?' }).click();
