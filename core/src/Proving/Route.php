@@ -37,7 +37,7 @@ final readonly class Route
 
         return new self(
             $best->keys, $best->minutes(), $best->waitMinutes(), $best->powerChanges,
-            $best->keys === $second->keys || $saved === 0 ? "About {$best->minutes()} min, {$best->waitMinutes()} of them waiting." : "{$words}: about {$best->minutes()} min, {$best->waitMinutes()} of them waiting, {$best->powerChanges} power changes. {$saved} min less than {$instead}, which takes {$second->powerChanges}.",
+            $best->keys === $second->keys || $saved === 0 ? "About {$best->minutes()} min, {$best->waitMinutes()} of them waiting." : "{$words}: about {$best->minutes()} min, {$best->waitMinutes()} of them waiting, {$best->powerChanges} power changes. {$saved} min less than {$instead} with its {$second->powerChanges} power changes.",
         );
     }
 }

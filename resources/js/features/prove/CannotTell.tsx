@@ -24,10 +24,12 @@ export function CannotTell({ jobId, version, step, onStep }: { jobId: string; ve
     const names = Object.keys(first.places);
     return (
         <details className="border-b border-hair px-5 text-[14px] leading-[18px]" data-testid="cannot-tell">
-            <summary className="flex min-h-11 cursor-pointer flex-wrap items-center gap-x-2">
+            <summary className="flex min-h-11 cursor-pointer items-center gap-x-2">
                 <Glyph name="guess" style={{ color: 'var(--caution)' }} />
-                <b className="font-semibold">If it fails, it cannot tell {listed(names)}.</b>
-                <span className="text-muted">{first.told ? `${first.told.label} can.` : 'No other step of this call can: measure along the way.'}</span>
+                <span>
+                    <b className="font-semibold">If it fails, it cannot tell {listed(names)}.</b>{' '}
+                    <span className="text-muted">{first.told ? `${first.told.label} can.` : 'No other step of this call can: measure along the way.'}</span>
+                </span>
             </summary>
             <ul className="pb-2">
                 {groups.map((group, index) => (
@@ -49,5 +51,5 @@ const words: Record<string, string> = { wall: 'the wall', cable: 'the cable', in
 
 function listed(places: string[]): string {
     const names = places.map((place) => words[place] ?? place);
-    return names.length < 2 ? (names[0] ?? '') : `${names.slice(0, -1).join(', ')} from ${names.at(-1)}`;
+    return names.length < 2 ? (names[0] ?? '') : `${names.length > 2 ? `${names.slice(0, -2).join(', ')} or ` : ''}${names.at(-2)} from ${names.at(-1)}`;
 }

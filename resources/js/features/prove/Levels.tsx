@@ -46,15 +46,16 @@ export function Levels({ calls, steps, closed }: { calls: ProveProps['calls']; s
                     <tbody>
                         {calls.map((call) => {
                             const step = steps.find((candidate) => candidate.call === call.call && candidate.method === 'voltage');
-                            const at = (place: string) => step?.probes.filter((probe) => probe.a.startsWith(`${place}.`)).map((probe) => probe.reading?.outcome ?? null) ?? [];
-                            const sign = (key: string) => step?.signs.filter((seen) => seen.key === key).map((seen) => seen.outcome) ?? [];
+                            if (!step) return null;
+                            const at = (place: string) => step.probes.filter((probe) => probe.a.startsWith(`${place}.`)).map((probe) => probe.reading?.outcome ?? null);
+                            const sign = (key: string) => step.signs.filter((seen) => seen.key === key).map((seen) => seen.outcome);
                             return (
                                 <tr key={call.call} className="h-11 border-b border-hair" data-level={call.call}>
                                     <th className="pr-3 text-left font-lab font-semibold">{call.label}</th>
                                     <Level outcomes={sign('display')} />
                                     <Level outcomes={[...at('wall'), ...at('module')]} />
                                     <Level outcomes={[...at('indoor'), ...at('outdoor')]} />
-                                    <Level outcomes={step?.signs.filter((seen) => !seen.optional).map((seen) => seen.outcome) ?? []} />
+                                    <Level outcomes={step.signs.filter((seen) => !seen.optional).map((seen) => seen.outcome)} />
                                     <Level outcomes={sign('drop-off')} />
                                     <td className="text-right text-[14px]">
                                         {call.waived !== null && !call.proved ? (

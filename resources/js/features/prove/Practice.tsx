@@ -15,7 +15,7 @@ export function Practice() {
         if (answer.kind === 'ok') await reload();
     };
     return (
-        <section aria-label="Practice" className={`border-t border-hair px-5 py-2 text-[14px] ${job.practice ? 'bg-caution-wash' : ''}`}>
+        <section aria-label="Practice" className={`border-t border-hair px-5 ${job.practice ? 'py-0.5' : 'py-2'} text-[14px] ${job.practice ? 'bg-caution-wash' : ''}`}>
             {job.practice ? (
                 <p className="flex flex-wrap items-center gap-x-5">
                     <b className="font-semibold">Practice: readings and sounds come from the simulated house and are marked so.</b>

@@ -145,7 +145,8 @@ export function Bracket({ x, reach, ys, live, label, added }: { x: number; reach
             {ys.map((y) => (
                 <circle key={y} cx={x} cy={y} r="3.6" fill={ink} />
             ))}
-            <text className="c-state" x={x + reach + 6} y={(top + bottom) / 2 + 4}>
+            {/* At the lower end, clear of the probes' pins, which point to the rows. */}
+            <text className="c-state" x={x + reach + 6} y={bottom - 2}>
                 {label}
             </text>
         </g>
