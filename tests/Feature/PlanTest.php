@@ -9,7 +9,9 @@ use App\Models\OwnProfile;
 use App\Models\User;
 use App\Pages\PlanPage;
 use App\Pages\ProvePage;
+use App\Pages\SetPage;
 use Illuminate\Testing\TestResponse;
+use Unionbit\Core\Setting\SettingCheck;
 
 /** A house of the demo data, in the hands of the installer who is signed in. */
 function demo(string $name): Job
@@ -90,6 +92,9 @@ it('takes a kit\'s adapter: a screw more at the board, a move, a thing to carry,
         ->and($fan['closes'])->toBe(['G', 'K'])->and((array) $fan['low'])->toBe(['A3.mid' => '13 V'])->and($fan['loads']['kit-fan']['state'])->toBe('in')->and($fan['loads']['contactor']['state'])->toBe('rest');
     $this->postJson("/jobs/{$job->id}/expect", ['stage' => 'plan', 'call' => 'fan', 'mode' => 'V', 'a' => 'wall.K', 'b' => 'wall.C'])->assertOk()->assertJsonPath('reason', 'Part of the transformer\'s voltage: it comes through the 2200 Ω in the K switch and returns by the pulled-in kit\'s fan input.');
 
+    $kit = $job->house()->plan ?? throw new LogicException('no plan');
+    expect(implode(' ', array_map(static fn ($f): string => $f->title, SettingCheck::check($kit, []))))->toContain('W2, where nothing lands')->not->toContain('closes Y1')->not->toContain('closes G')
+        ->and((string) json_encode(SetPage::props($job, $kit)['settings']))->not->toContain('kit');
     skipPhotos($job);
     editPlan($job, 'use')->assertOk();
     $plan = $job->refresh()->house()->plan ?? throw new LogicException('no plan');

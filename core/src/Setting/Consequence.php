@@ -46,7 +46,7 @@ final class Consequence
                 continue;
             }
             $point = $circuit->operate(Setup::calling(...$made->printed($call, $plan->profile))->inMode($call->mode()));
-            foreach ($plan->installation->loads() as $load) {
+            foreach ($plan->installation->archetype->loads as $load) {
                 $in = $point->loads[$load->id] === LoadState::PulledIn;
                 if ($in && ! in_array($load->id, $allowed, true)) {
                     $sentences[] = "{$call->label()} also pulls in the {$load->label}".($load->observable === 'blower' && $call->isHeating() ? ': it blows cold until the burner has lit.' : '.');

@@ -33,6 +33,8 @@ final class SettingCheck
         foreach ($plan->landing->wall as $end) {
             $landed[] = $end->terminal === null ? null : $plan->profile->terminal($end->terminal)?->name;
         }
+        // A kit's adapter takes compressor and fan from K to their screws at the board.
+        $landed = $plan->changes->sharedKit && in_array(TerminalName::K, $landed, true) ? [...$landed, TerminalName::Y1, TerminalName::G] : $landed;
         $made = CallTable::made($plan->profile, Derivation::callSettings($plan, $entered), $plan->installation->archetype);
         foreach ($made->calls() as $call) {
             $needed = CallTable::needed($plan->installation->archetype)->printed($call, $plan->profile);
