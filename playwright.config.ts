@@ -15,6 +15,7 @@ export default defineConfig({
     reporter: [['list'], ['json', { outputFile: 'test-results/browser.json' }]],
     use: {
         viewport: { width: 1280, height: 800 },
+        contextOptions: { reducedMotion: 'reduce' },
         screenshot: 'only-on-failure',
         actionTimeout: 8_000,
         launchOptions: { executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--no-first-run'] },

@@ -67,6 +67,8 @@ test('the headlamp theme stays, and motion can be still', async ({ page }) => {
     const flow = page.locator('.sb .flow, .sb .flow-back').first();
     await expect(flow).toBeAttached();
     expect(await flow.evaluate((line) => getComputedStyle(line).animationName)).toBe('none');
+    await page.emulateMedia({ reducedMotion: 'no-preference' });
+    expect(await flow.evaluate((line) => getComputedStyle(line).animationName)).toBe('flow');
 });
 
 test('nothing is wider than a phone, on any stage', async ({ browser }) => {
