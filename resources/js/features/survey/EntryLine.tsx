@@ -74,12 +74,12 @@ export function EntryLine({ jobId, cables, cable, screws, onCable, edits, changi
                     ))}
                 </div>
             </div>
-            <div className="mt-1 grid items-center gap-3.5 md:grid-cols-[230px_1fr_auto]">
+            <div className="mt-1 grid grid-cols-[minmax(0,1fr)_auto] items-center gap-x-3.5 gap-y-1.5 md:grid-cols-[230px_1fr_auto]">
                 <input
                     id="entry"
                     ref={field}
                     autoFocus={changing !== null}
-                    className="mono h-14 w-full bg-bone px-3.5 text-[24px] font-medium tracking-tight"
+                    className="mono h-14 w-full bg-bone px-3.5 text-[20px] md:text-[24px] font-medium tracking-tight"
                     style={{ borderBottom: `3px solid var(${shown ? '--fault' : '--copper'})` }}
                     placeholder={cable.from === 'wall' ? 'red R>R !' : 'red Y>Y seen'}
                     autoComplete="off"
@@ -114,7 +114,7 @@ export function EntryLine({ jobId, cables, cable, screws, onCable, edits, changi
                         }
                     }}
                 />
-                <div className="flex flex-wrap items-center gap-2.5 md:min-h-8" aria-live="polite" data-testid="understood">
+                <div className="order-last col-span-2 flex min-h-11 flex-wrap items-center gap-2.5 md:order-none md:col-span-1 md:min-h-8" aria-live="polite" data-testid="understood">
                     {line !== '' && entry && (
                         <>
                             <b className="font-lab text-[20px]">{next}</b>
@@ -138,7 +138,7 @@ export function EntryLine({ jobId, cables, cable, screws, onCable, edits, changi
                     )}
                 </div>
                 <button className={`btn ${entry?.complete && line !== '' ? 'btn--go' : 'btn--off'}`} type="submit" disabled={edits.working}>
-                    {changing ? 'Change' : 'Add'} <span className="key">Enter</span>
+                    {changing ? 'Change' : 'Add'} <span className="key max-md:hidden!">Enter</span>
                 </button>
             </div>
             <div role="group" aria-label="Next word" className="mt-2 flex gap-1.5 overflow-x-auto pb-1 md:flex-wrap">
