@@ -216,9 +216,11 @@ test('after a lost answer a corrected value counts, and what is typed meanwhile 
         await route.fulfill({ response: answer });
     });
     const actual = page.locator('#actual');
+    const answered = page.waitForResponse((response) => response.url().endsWith('/readings'));
     await actual.fill('26.7');
     await actual.press('Enter');
     await actual.fill('24.8');
+    await answered;
     await expect(page.locator('.log tr')).toHaveCount(1);
     await expect(page.locator('.log tr')).toContainText('26.7');
     await expect(actual).toHaveValue('24.8');
