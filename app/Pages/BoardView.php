@@ -143,9 +143,7 @@ final readonly class BoardView
     /** @return list<string> the leads of a kit's adapter at the board; empty without one */
     private function kit(): array
     {
-        $archetype = $this->plan->installation->archetype;
-
-        return $this->plan->changes->sharedKit ? array_values(array_filter(array_map(static fn (TerminalName $n): ?string => $archetype->terminalNamed(Place::Indoor, $n)?->printed, [TerminalName::R, TerminalName::C, TerminalName::Y1, TerminalName::G]))) : [];
+        return $this->plan->changes->sharedKit ? array_values(array_map(static fn (EquipmentTerminal $t): string => $t->printed, SharedKit::screws($this->plan->installation->archetype))) : [];
     }
 
     private function isMoved(Conductor $conductor, End $lands): bool

@@ -15,8 +15,6 @@ use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Figures\Figures;
 use Unionbit\Core\Planning\Plan;
 use Unionbit\Core\Planning\PlannedConductor;
-use Unionbit\Core\Proving\LoadCheck;
-use Unionbit\Core\Proving\LoadChecks;
 use Unionbit\Core\Setting\Derivation;
 use Unionbit\Core\Setting\DerivedSetting;
 use Unionbit\Core\Severity;
@@ -139,8 +137,7 @@ final class HandoverPage
     /** @return list<array<string, mixed>> the calls in which the supply was read loaded */
     private static function loads(Job $job, Plan $plan): array
     {
-        $checks = new LoadChecks($plan);
-        $rows = LoadCheckView::all($job, array_map(static fn (LoadCheck $c): array => $c->toArray(), $checks->all()), $checks);
+        $rows = LoadCheckView::all($job, $plan);
 
         return array_values(array_filter($rows, static fn (array $row): bool => array_filter((array) $row['read']) !== []));
     }

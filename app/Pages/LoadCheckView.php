@@ -6,30 +6,26 @@ namespace App\Pages;
 
 use App\Models\Job;
 use App\Models\Reading;
-use Unionbit\Core\Call\CallName;
-use Unionbit\Core\Proving\LoadChecks;
+use Unionbit\Core\Planning\Plan;
 
 /** Load checks of a job with the last readings taken for them, and the loaded ones judged against the one at rest. */
 final class LoadCheckView
 {
-    /**
-     * @param  list<array<string, mixed>>  $checks
-     * @return list<array<string, mixed>>
-     */
-    public static function all(Job $job, array $checks, LoadChecks $computed): array
+    /** @return list<array<string, mixed>> */
+    public static function all(Job $job, Plan $plan): array
     {
         $readings = $job->readings()->where('stage', 'prove')->whereNull('step')->get();
-        $last = static fn (string $call, string $mode, mixed $a, mixed $b): ?Reading => $readings->filter(
+        $last = static fn (string $call, string $mode, string $a, string $b): ?Reading => $readings->filter(
             static fn (Reading $r): bool => ($r->call ?? 'idle') === $call && $r->mode === $mode && ($mode === 'A' ? $r->a === $a : [$r->a, $r->b] === [$a, $b] || [$r->b, $r->a] === [$a, $b]),
         )->last();
         $rows = [];
-        foreach ($checks as $check) {
-            $call = is_string($check['call']) ? $check['call'] : '';
-            $volts = $last($call, 'V', $check['a'], $check['b']);
-            $rest = $last('idle', 'V', $check['a'], $check['b']);
-            $amps = $check['clamp'] === null ? null : $last($call, 'A', $check['clamp'], $check['clamp']);
-            $verdict = $call === 'idle' || $volts?->value === null || $rest?->value === null ? null : $computed->of(CallName::from($call))->judge($rest->value, $volts->value)->toArray();
-            $rows[] = [...$check, 'read' => ['volts' => $volts === null ? null : ReadingView::of($volts), 'amps' => $amps === null ? null : ReadingView::of($amps)], 'rest' => $rest?->value, 'verdict' => $verdict];
+        foreach (StepSheet::loads($plan) as $check) {
+            $call = $check->call->value;
+            $volts = $last($call, 'V', $check->a, $check->b);
+            $rest = $last('idle', 'V', $check->a, $check->b);
+            $amps = $check->clamp === null ? null : $last($call, 'A', $check->clamp, $check->clamp);
+            $verdict = $call === 'idle' || $volts?->value === null || $rest?->value === null ? null : $check->judge($rest->value, $volts->value)->toArray();
+            $rows[] = [...$check->toArray(), 'read' => ['volts' => $volts === null ? null : ReadingView::of($volts), 'amps' => $amps === null ? null : ReadingView::of($amps)], 'rest' => $rest?->value, 'verdict' => $verdict];
         }
 
         return $rows;

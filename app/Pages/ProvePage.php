@@ -13,7 +13,6 @@ use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Figures\TemperatureSplit;
 use Unionbit\Core\Planning\Plan;
-use Unionbit\Core\Proving\LoadChecks;
 use Unionbit\Core\Proving\OtherSteps;
 use Unionbit\Core\Proving\Probe;
 use Unionbit\Core\Proving\Route;
@@ -36,14 +35,14 @@ final class ProvePage
             ...JobFrame::props($job, $plan->circuit(), $progress),
             'thermostat' => $plan->profile->title,
             'calls' => self::calls($progress),
-            'steps' => array_values(array_map(static fn (StepRecord $r): array => self::step($r, $sheet['steps'][$r->step->key()], $marks), $progress->steps())),
+            'steps' => array_values(array_map(static fn (StepRecord $r): array => self::step($r, $sheet[$r->step->key()], $marks), $progress->steps())),
             'routes' => self::routes($plan, $progress, PowerFlag::of($job)->isLive()),
             'restore' => $progress->restore(),
             'noContinuity' => (new OtherSteps($plan))->whyNoContinuity(),
             'noWallJumper' => self::noWallJumper($plan, $progress),
             'board' => BoardView::of($plan),
             'resting' => BoardView::state($plan, $plan->circuit()->operate(Setup::calling())),
-            'loads' => LoadCheckView::all($job, $sheet['loads'], new LoadChecks($plan)),
+            'loads' => LoadCheckView::all($job, $plan),
             'measurements' => array_values($job->measurements()->get()->map(static fn (Measurement $m): array => MeasurementView::of($m))->all()),
             'splits' => TemperatureSplit::modes($plan->installation->archetype),
             'tons' => $plan->installation->answers->number('outdoorTons'),

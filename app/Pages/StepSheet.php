@@ -28,7 +28,7 @@ final class StepSheet
 
     /**
      * @param  list<Step>  $steps
-     * @return array{steps: array<string, array{expected: list<array<string, mixed>>, board: array<string, mixed>, waitingBoard: array<string, mixed>}>, loads: list<array<string, mixed>>}
+     * @return array<string, array{expected: list<array<string, mixed>>, board: array<string, mixed>, waitingBoard: array<string, mixed>}> by step
      */
     public static function of(Plan $plan, array $steps): array
     {
@@ -44,7 +44,13 @@ final class StepSheet
                 ];
             }
 
-            return ['steps' => $sheets, 'loads' => array_map(static fn (LoadCheck $c): array => $c->toArray(), (new LoadChecks($plan))->all())];
+            return $sheets;
         });
+    }
+
+    /** @return list<LoadCheck> */
+    public static function loads(Plan $plan): array
+    {
+        return Cache::remember('load-checks/'.self::key($plan), self::AN_HOUR, static fn (): array => (new LoadChecks($plan))->all());
     }
 }

@@ -24,13 +24,13 @@ final class DayCalendar
 
     private static function visit(VCalendar $calendar, Job $job): void
     {
-        $work = JobWork::of($job);
+        $work = JobSummary::of($job);
         $start = new DateTimeImmutable($job->day?->format('Y-m-d').' '.sprintf('%02d:%02d', intdiv((int) $job->starts_at, 60), (int) $job->starts_at % 60));
         // Floating local time: no zone, as it stands on the crew's clock.
         $calendar->add('VEVENT', [
             'UID' => "{$job->id}@unionbit", 'SUMMARY' => "{$job->site}, {$job->kind}", 'LOCATION' => $job->address,
-            'DESCRIPTION' => "{$job->system->name}. {$job->house()->installation->archetype->title}. {$job->who}. Expected {$work->minutes()} min, of these {$work->waits()} min delays of the equipment.",
-            'DTSTAMP' => $job->updated_at->utc()->format('Ymd\THis\Z'), 'DTSTART' => $start->format('Ymd\THis'), 'DTEND' => $start->modify("+{$work->minutes()} minutes")->format('Ymd\THis'),
+            'DESCRIPTION' => "{$job->system->name}. {$job->house()->installation->archetype->title}. {$job->who}. Expected {$work->minutes} min, of these {$work->waits} min delays of the equipment.",
+            'DTSTAMP' => $job->updated_at->utc()->format('Ymd\THis\Z'), 'DTSTART' => $start->format('Ymd\THis'), 'DTEND' => $start->modify("+{$work->minutes} minutes")->format('Ymd\THis'),
         ]);
     }
 }

@@ -41,6 +41,12 @@ final readonly class Fault
     ) {
     }
 
+    /** Commonest first: 0 for common. */
+    public function rank(): int
+    {
+        return ['common' => 0, 'occasional' => 1, 'rare' => 2][$this->prior] ?? 3;
+    }
+
     /** Several faults of one house as one, as a short behind a bridged fuse. It comes and goes only where all of them do. */
     public static function together(self $first, self ...$others): self
     {

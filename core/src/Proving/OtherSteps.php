@@ -72,9 +72,6 @@ final readonly class OtherSteps
             $leads = array_filter(array_keys($this->plan->circuit()->netlist(Setup::calling())->elements), static fn (string $id): bool => str_starts_with($id, 'lead.'));
             $setup = $setup->with(...array_map(static fn (string $id): Opened => new Opened($id), array_values($leads)));
         }
-        foreach ($this->plan->changes->sharedKit ? ['kit-y', 'kit-g'] : [] as $lead) {
-            $setup = $setup->with(new Opened($lead));
-        }
         foreach ($terminals as $terminal) {
             $setup = $setup->withJumper($hot[0], $terminal->point());
         }

@@ -6,6 +6,7 @@ namespace Unionbit\Core\Proving;
 
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Circuit\Circuit;
+use Unionbit\Core\Fault\Fault;
 use Unionbit\Core\Fault\FaultCatalogue;
 use Unionbit\Core\Fault\FaultedCall;
 use Unionbit\Core\Fault\Observables;
@@ -44,11 +45,10 @@ final readonly class Pattern
                     }
                 }
             }
-            $fits[] = ['id' => $fault->id, 'title' => $fault->title, 'where' => $fault->where, 'fix' => $fault->fix, 'prior' => $fault->prior];
+            $fits[] = $fault;
         }
-        $order = ['common' => 0, 'occasional' => 1, 'rare' => 2];
-        usort($fits, static fn (array $a, array $b): int => ($order[$a['prior']] ?? 3) <=> ($order[$b['prior']] ?? 3));
+        usort($fits, static fn (Fault $a, Fault $b): int => $a->rank() <=> $b->rank());
 
-        return $fits;
+        return array_map(static fn (Fault $f): array => ['id' => $f->id, 'title' => $f->title, 'where' => $f->where, 'fix' => $f->fix, 'prior' => $f->prior], $fits);
     }
 }

@@ -25,8 +25,6 @@ final readonly class Separation
     /** Two ohm readings nearer than this share of the larger are one. */
     private const OHMS = 0.25;
 
-    private const RANK = ['common' => 0, 'occasional' => 1, 'rare' => 2];
-
     /** @var list<Fault> */
     private array $faults;
 
@@ -128,7 +126,7 @@ final readonly class Separation
      */
     private static function byPlace(array $faults): array
     {
-        usort($faults, static fn (Fault $a, Fault $b): int => (self::RANK[$a->prior] ?? 3) <=> (self::RANK[$b->prior] ?? 3));
+        usort($faults, static fn (Fault $a, Fault $b): int => $a->rank() <=> $b->rank());
         $places = [];
         foreach ($faults as $fault) {
             $places[$fault->where][] = $fault->title;

@@ -111,7 +111,7 @@ final readonly class Steps
         [$terminals, $hot] = $this->screws($closes);
         $emergency = $this->plan->carriers($table->printed(CallName::Emergency, $this->plan->profile));
         $same = array_diff($closes, $emergency) === [] && array_diff($emergency, $closes) === [];
-        if ($same || $terminals === [] || $hot === null || $this->plan->profile->outputs !== Place::Wall || $this->plan->changes->sharedKit || $this->board->servedBy($terminals[0]) === null) {
+        if ($same || $terminals === [] || $hot === null || (new OtherSteps($this->plan))->whyNoJumper(CallName::Emergency) !== null || $this->board->servedBy($terminals[0]) === null) {
             return null;
         }
         $runs = $this->plan->circuit()->operate($this->jumpered($hot, $terminals))->pulledIn();

@@ -24,7 +24,7 @@ final class Wo04SharedKit implements Way
     public function out(Draft $draft, TerminalName $missing): array
     {
         $k = $draft->profile->named(TerminalName::K);
-        if ($k === null || $draft->profile->outputs !== Place::Wall || $draft->changes->sharedKit || SharedKit::loads($draft->house->archetype) === []) {
+        if ($k === null || $draft->profile->outputs !== Place::Wall || $draft->changes->sharedKit || SharedKit::screws($draft->house->archetype) === []) {
             return [];
         }
         $compressor = $draft->carrier(TerminalName::Y1);

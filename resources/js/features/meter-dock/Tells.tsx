@@ -1,19 +1,10 @@
 import { useState } from 'react';
 import { post, said } from '@/lib/api';
 import { figure } from '@/lib/format';
-import type { FaultsByPlace, Mode, Tells as Answer } from '@/types';
+import type { FaultsByPlace, Tells as Answer } from '@/types';
 import { Unit } from '@/ui/Glyph';
 import { Bad } from '@/ui/State';
-
-interface Asked {
-    jobId: string;
-    stage: string;
-    step: string | null;
-    call: string | null;
-    mode: Mode;
-    a: string;
-    b: string;
-}
+import type { Asked } from './useExpectation';
 
 const perPlace = 2;
 

@@ -2,6 +2,7 @@ import { useEffect, useState } from 'react';
 import { post, said } from '@/lib/api';
 import type { Expectation, Mode } from '@/types';
 
+/** A pair of points, and the house's state in which they are read. */
 export interface Asked {
     jobId: string;
     stage: string;
@@ -10,12 +11,10 @@ export interface Asked {
     mode: Mode;
     a: string;
     b: string;
-    /** Anything else that changes the answer: the document's version, the power flag. */
-    state: string;
 }
 
 /** What the circuit expects between two points, asked again whenever anything of the question changes. */
-export function useExpectation(asked: Asked): { expected: Expectation | null; problem: string } {
+export function useExpectation(asked: Asked & { /** Anything else that changes the answer: the document's version, the power flag. */ state: string }): { expected: Expectation | null; problem: string } {
     const key = JSON.stringify(asked);
     const [answer, setAnswer] = useState<{ key: string; expected: Expectation | null; problem: string }>({ key: '', expected: null, problem: '' });
 
