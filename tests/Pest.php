@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Models\Job;
 use App\Models\User;
+use App\Support\PowerFlag;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Str;
 use Tests\TestCase;
@@ -32,7 +33,8 @@ function editSurvey(Job $job, string $op, array $fields = [], ?int $version = nu
 
 function raiseFlag(Job $job, string $state, string $volts): void
 {
-    test()->postJson("/jobs/{$job->id}/power", ['id' => newId(), 'state' => $state, 'volts' => $volts, 'meter_proved' => true])->assertCreated();
+    $supplies = array_fill_keys(array_column(PowerFlag::sources($job->refresh()), 'id'), $volts);
+    test()->postJson("/jobs/{$job->id}/power", ['id' => newId(), 'state' => $state, 'supplies' => $supplies, 'meter_proved' => true, 'despite' => true])->assertCreated();
 }
 
 function skipPhotos(Job $job): void
@@ -79,4 +81,18 @@ function importFiles(array $files, ?array $ids = null): array
         'ids' => $ids ?? array_map(static fn (): string => newId(), array_keys($files)),
         'files' => array_map(static fn (string $name, string $content): UploadedFile => UploadedFile::fake()->createWithContent($name, $content), array_keys($files), $files),
     ], ['Accept' => 'application/json'])->assertOk()->json('files');
+}
+
+/** Begins to practise on a copy of the job, with this fault hidden in it; answers the copy. */
+function practice(Job $job, string $fault = ''): Job
+{
+    return Job::query()->findOrFail(test()->postJson("/jobs/{$job->id}/practice", ['on' => true, 'fault' => $fault])->assertOk()->json('id'));
+}
+
+/** Both signatures of a handover. */
+function signBoth(Job $job): void
+{
+    foreach (['installer', 'customer'] as $role) {
+        test()->postJson("/jobs/{$job->id}/signatures", ['id' => newId(), 'role' => $role, 'name' => 'A. Teal', 'strokes' => [[[10, 10], [900, 400]]]])->assertCreated();
+    }
 }

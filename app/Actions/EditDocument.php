@@ -8,6 +8,7 @@ use App\Models\Job;
 use App\Models\JobRevision;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Validation\ValidationException;
 
 /**
  * Changes a job's shared document: one transaction, one revision. Sending the same edit again changes nothing;
@@ -25,10 +26,14 @@ final class EditDocument
     public function __invoke(Job $job, User $user, string $id, int $version, callable $change): Job
     {
         return DB::transaction(static function () use ($job, $user, $id, $version, $change): Job {
-            $job->refresh();
-            if (JobRevision::query()->whereKey($id)->exists()) {
-                return $job;
+            $made = JobRevision::query()->find($id);
+            if ($made !== null && $made->job_id !== $job->id) {
+                throw ValidationException::withMessages(['id' => 'This id belongs to an edit of another job.']);
             }
+            if ($made !== null) {
+                return $job->refresh();
+            }
+            Append::open($job);
             if ($job->version !== $version) {
                 throw new StaleEdit($job, $version);
             }

@@ -30,13 +30,14 @@ final readonly class ImportJob
         $plan = $file->plan === null ? [] : ['plan' => PlanFile::write($file->plan)];
         $own = is_array($json) && is_array($json['thermostat'] ?? null) ? $json['thermostat'] : null;
         $records = JobRecords::read(is_array($json) ? $json['records'] ?? null : null);
+        $demo = is_array($json) && ($json['demo'] ?? false) === true;
 
-        return DB::transaction(function () use ($user, $id, $file, $plan, $own, $records): Job {
+        return DB::transaction(function () use ($user, $id, $file, $plan, $own, $records, $demo): Job {
             if ($own !== null && isset($plan['plan'])) {
                 $plan['plan']['profile'] = $this->shelf->keep($user->crew_id, $own)->id;
             }
             $known = Job::withTrashed()->find($id);
-            $job = OpenJob::with($user, $id, SitePlace::fresh($file->site, $file->address, $file->system), $file->kind, $file->installation, 'read from a job file', $plan);
+            $job = OpenJob::with($user, $id, SitePlace::fresh($file->site, $file->address, $file->system), $file->kind, $file->installation, 'read from a job file', [...$plan, 'demo' => $demo]);
             if ($known === null) {
                 $records->writeTo($job, $user);
             }

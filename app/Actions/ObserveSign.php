@@ -27,12 +27,23 @@ final class ObserveSign
             }
             $outcome = match (true) {
                 $seen => 'pass',
-                $record->secondsLeft() > 0 => 'too-early',
+                $record->secondsLeft() > 0 && self::waits($job, $record, $wanted) => 'too-early',
                 default => 'fail',
             };
 
-            return ['step' => $step, 'sign' => $sign, 'seen' => $seen, 'outcome' => $outcome, 'simulated' => $job->practice !== null, 'reason' => self::reason($job, $record, $wanted, $outcome)];
+            return ['step' => $step, 'sign' => $sign, 'seen' => $seen, 'outcome' => $outcome, 'reason' => self::reason($job, $record, $wanted, $outcome)];
         });
+    }
+
+    /** Whether the delay holds this sign back: a load that has pulled in already is there now, and so is the display. */
+    private static function waits(Job $job, StepRecord $record, Sign $sign): bool
+    {
+        if ($sign->load === null) {
+            return $sign->key !== 'display';
+        }
+        $now = $job->house()->circuit()->operate($record->step->waiting)->loads[$sign->load] ?? LoadState::Rest;
+
+        return $now !== LoadState::PulledIn || $sign->key === 'outdoor-stops' || $record->isJustStarted();
     }
 
     private static function reason(Job $job, StepRecord $record, Sign $sign, string $outcome): string

@@ -7,6 +7,7 @@ namespace App\Actions;
 use App\Models\Job;
 use App\Models\Reading;
 use App\Models\User;
+use App\Support\JointReasons;
 use App\Support\MeterValue;
 use App\Support\PowerFlag;
 use App\Support\ReadingPlace;
@@ -43,12 +44,15 @@ final class RecordReading
             if ($expected->refused !== null) {
                 throw ValidationException::withMessages(['value' => $expected->refused]);
             }
-            $verdict = (new Judge($context->circuit))->reading($expected, $context->setup, $value, $context->step?->secondsLeft($original?->at) ?? 0);
+            $verdict = (new Judge($context->circuit))->reading(
+                $expected, $context->setup, $value, $context->step?->secondsLeft($original?->at) ?? 0, $context->step?->step->waiting,
+                $context->step === null ? [] : JointReasons::evidence($context->step),
+            );
 
             return [
                 'stage' => $place->stage, 'step' => $place->step, 'call' => $place->call, 'mode' => $place->mode->value, 'a' => $expected->a, 'b' => $expected->b, 'value' => $value,
                 'power' => $flag->state, 'expected' => $expected->toArray(), 'outcome' => $verdict->outcome->value, 'reason' => $verdict->reason,
-                'candidates' => $verdict->candidates, 'corrects_id' => $original?->id, 'simulated' => $job->practice !== null,
+                'candidates' => $verdict->candidates, 'corrects_id' => $original?->id,
             ];
         });
     }
@@ -56,7 +60,7 @@ final class RecordReading
     /** A correction stands for a reading of the step's last run; after another start it has to be measured anew. */
     private static function sameRun(?StepRecord $step, Reading $original): void
     {
-        if ($step !== null && $step->startedAt !== null && $original->at->lessThan($step->startedAt)) {
+        if ($step !== null && $step->startedSeq !== null && $original->seq < $step->startedSeq) {
             throw ValidationException::withMessages(['corrects' => 'This reading belongs to an earlier run of the step: measure again.']);
         }
     }

@@ -55,6 +55,6 @@ final class RunStep
     /** The lower stage ends in the very moment in which the higher one joins it: nothing has stopped in between. */
     private static function joined(Job $job, User $user, string $key, Carbon $now): void
     {
-        (new StepEvent)->forceFill(['id' => (string) Str::ulid(), 'job_id' => $job->id, 'user_id' => $user->id, 'at' => $now, 'step' => $key, 'event' => 'end'])->save();
+        Append::write(StepEvent::class, (string) Str::ulid(), $job, $user, ['at' => $now, 'step' => $key, 'event' => 'end']);
     }
 }

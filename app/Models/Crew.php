@@ -31,6 +31,6 @@ final class Crew extends Model
     /** @return HasMany<Job, $this> */
     public function jobs(): HasMany
     {
-        return $this->hasMany(Job::class);
+        return $this->hasMany(Job::class)->whereNull('practice_of_id');
     }
 }

@@ -26,6 +26,7 @@ use Illuminate\Support\Carbon;
  * @property ?string $earlier_id the visit that this one follows
  * @property-read string $site name of the site
  * @property-read string $address of the site
+ * @property-read string $system_name; these three as they were when it was handed over
  * @property string $kind
  * @property ?Carbon $day on which it is planned
  * @property ?int $starts_at minutes after midnight
@@ -36,7 +37,15 @@ use Illuminate\Support\Carbon;
  * @property array<string, mixed> $survey
  * @property ?array<string, mixed> $plan
  * @property int $version
- * @property ?string $practice the hidden fault of a practice run, empty for a healthy house, null where it is real
+ * @property ?string $practice the hidden fault of a practice copy, empty for a healthy house, null where it is real
+ * @property ?string $practice_of_id the job that this one is a practice copy of
+ * @property ?int $practice_user_id who practises on it
+ * @property bool $demo demo data: its readings are made by the circuit
+ * @property int $recorded records written so far: the place of the last one in the job's order
+ * @property ?Carbon $imported_at when its records came out of a job file
+ * @property ?int $away_by_id who archived or deleted it
+ * @property-read ?User $awayBy
+ * @property ?array{site: string, address: string, system: string, crew: string, unsigned: list<string>} $handed_over_as
  * @property ?Carbon $surveyed_at
  * @property ?Carbon $planned_at
  * @property ?Carbon $handed_over_at
@@ -58,7 +67,11 @@ final class Job extends Model
 
     protected function casts(): array
     {
-        return ['survey' => 'array', 'plan' => 'array', 'surveyed_at' => 'datetime', 'planned_at' => 'datetime', 'handed_over_at' => 'datetime', 'archived_at' => 'datetime', 'day' => 'date', 'starts_at' => 'integer'];
+        return [
+            'survey' => 'array', 'plan' => 'array', 'surveyed_at' => 'datetime', 'planned_at' => 'datetime',
+            'handed_over_at' => 'datetime', 'archived_at' => 'datetime', 'imported_at' => 'datetime', 'handed_over_as' => 'array',
+            'demo' => 'boolean', 'recorded' => 'integer', 'day' => 'date', 'starts_at' => 'integer',
+        ];
     }
 
     /** The job as the core sees it. */
@@ -75,19 +88,44 @@ final class Job extends Model
     /** @return Attribute<string, never> */
     protected function site(): Attribute
     {
-        return Attribute::get(fn (): string => $this->system->site->name);
+        return Attribute::get(fn (): string => $this->handed_over_as['site'] ?? $this->system->site->name);
     }
 
     /** @return Attribute<string, never> */
     protected function address(): Attribute
     {
-        return Attribute::get(fn (): string => $this->system->site->address);
+        return Attribute::get(fn (): string => $this->handed_over_as['address'] ?? $this->system->site->address);
+    }
+
+    /** @return Attribute<string, never> */
+    protected function systemName(): Attribute
+    {
+        return Attribute::get(fn (): string => $this->handed_over_as['system'] ?? $this->system->name);
+    }
+
+    /** A copy of a job to practise on: nothing of it touches the real one. */
+    public function isPractice(): bool
+    {
+        return $this->practice_of_id !== null;
+    }
+
+    /**
+     * Of these records, those that count here. In a real job nothing simulated does; in practice everything is.
+     *
+     * @template T of Model
+     *
+     * @param  HasMany<T, $this>  $records
+     * @return HasMany<T, $this>
+     */
+    public function counting(HasMany $records): HasMany
+    {
+        return $this->isPractice() ? $records : $records->where('simulated', false);
     }
 
     /** The job of a site by its name, for seeds and tests. */
     public static function at(string $site): self
     {
-        return self::query()->whereHas('system.site', static fn (Builder $sites): Builder => $sites->where('name', $site))->sole();
+        return self::query()->whereNull('practice_of_id')->whereHas('system.site', static fn (Builder $sites): Builder => $sites->where('name', $site))->sole();
     }
 
     /** @return BelongsTo<System, $this> */
@@ -99,13 +137,19 @@ final class Job extends Model
     /** @return HasMany<Photo, $this> */
     public function photos(): HasMany
     {
-        return $this->hasMany(Photo::class)->orderBy('at')->orderBy('id');
+        return $this->hasMany(Photo::class)->orderBy('seq');
     }
 
     /** @return BelongsTo<Crew, $this> */
     public function crew(): BelongsTo
     {
         return $this->belongsTo(Crew::class);
+    }
+
+    /** @return BelongsTo<User, $this> */
+    public function awayBy(): BelongsTo
+    {
+        return $this->belongsTo(User::class, 'away_by_id');
     }
 
     /** @return HasMany<JobRevision, $this> */
@@ -117,60 +161,60 @@ final class Job extends Model
     /** @return HasMany<Reading, $this> */
     public function readings(): HasMany
     {
-        return $this->hasMany(Reading::class)->orderBy('at')->orderBy('id');
+        return $this->hasMany(Reading::class)->orderBy('seq');
     }
 
     /** @return HasMany<Observation, $this> */
     public function observations(): HasMany
     {
-        return $this->hasMany(Observation::class)->orderBy('at')->orderBy('id');
+        return $this->hasMany(Observation::class)->orderBy('seq');
     }
 
     /** @return HasMany<SettingEntry, $this> */
     public function settingEntries(): HasMany
     {
-        return $this->hasMany(SettingEntry::class)->orderBy('at')->orderBy('id');
+        return $this->hasMany(SettingEntry::class)->orderBy('seq');
     }
 
     /** @return HasMany<PowerEvent, $this> */
     public function powerEvents(): HasMany
     {
-        return $this->hasMany(PowerEvent::class)->orderBy('at')->orderBy('id');
+        return $this->hasMany(PowerEvent::class)->orderBy('seq');
     }
 
     /** @return HasMany<MoveTick, $this> */
     public function moveTicks(): HasMany
     {
-        return $this->hasMany(MoveTick::class)->orderBy('at')->orderBy('id');
+        return $this->hasMany(MoveTick::class)->orderBy('seq');
     }
 
     /** @return HasMany<Waiver, $this> */
     public function waivers(): HasMany
     {
-        return $this->hasMany(Waiver::class)->orderBy('at')->orderBy('id');
+        return $this->hasMany(Waiver::class)->orderBy('seq');
     }
 
     /** @return HasMany<Signature, $this> */
     public function signatures(): HasMany
     {
-        return $this->hasMany(Signature::class)->orderBy('at')->orderBy('id');
+        return $this->hasMany(Signature::class)->orderBy('seq');
     }
 
     /** @return HasMany<StepEvent, $this> */
     public function stepEvents(): HasMany
     {
-        return $this->hasMany(StepEvent::class)->orderBy('at')->orderBy('id');
+        return $this->hasMany(StepEvent::class)->orderBy('seq');
     }
 
     /** @return HasMany<Measurement, $this> */
     public function measurements(): HasMany
     {
-        return $this->hasMany(Measurement::class)->orderBy('at')->orderBy('id');
+        return $this->hasMany(Measurement::class)->orderBy('seq');
     }
 
     /** @return HasMany<ReadingMark, $this> */
     public function readingMarks(): HasMany
     {
-        return $this->hasMany(ReadingMark::class)->orderBy('at')->orderBy('id');
+        return $this->hasMany(ReadingMark::class)->orderBy('seq');
     }
 }

@@ -20,6 +20,9 @@ use Illuminate\Support\Carbon;
  * @property ?int $width
  * @property ?int $height
  * @property ?string $skipped reason
+ * @property bool $simulated written in practice
+ * @property int $seq place in the job's order of records, given by the server
+ * @property ?string $from_file the name that the file gives, where the row came out of a job file
  * @property Carbon $at
  * @property Carbon $created_at
  * @property-read User $user
@@ -40,6 +43,6 @@ final class Photo extends Model
     /** @return HasMany<PhotoMark, $this> */
     public function marks(): HasMany
     {
-        return $this->hasMany(PhotoMark::class)->orderBy('at')->orderBy('id');
+        return $this->hasMany(PhotoMark::class)->orderBy('seq');
     }
 }

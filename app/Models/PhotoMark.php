@@ -19,6 +19,9 @@ use Illuminate\Support\Carbon;
  * @property float $y share of the height, from the top
  * @property string $end "A3.near"
  * @property ?string $takes_back_id
+ * @property bool $simulated written in practice
+ * @property int $seq place in the job's order of records, given by the server
+ * @property ?string $from_file the name that the file gives, where the row came out of a job file
  * @property Carbon $at
  * @property Carbon $created_at
  */

@@ -15,8 +15,13 @@ use Illuminate\Support\Carbon;
  * @property string $job_id
  * @property int $user_id
  * @property string $state
- * @property ?float $volts
+ * @property ?float $volts the reading that says least for the state: the highest dead one, the lowest live one
+ * @property ?array<string, float> $supplies volts by supply; null in an event from before supplies were named
+ * @property ?list<string> $despite what was still open when it was made live all the same
  * @property bool $meter_proved
+ * @property bool $simulated written in practice
+ * @property int $seq place in the job's order of records, given by the server
+ * @property ?string $from_file the name that the file gives, where the row came out of a job file
  * @property Carbon $at
  * @property Carbon $created_at
  * @property-read User $user
@@ -31,6 +36,6 @@ final class PowerEvent extends Model
 
     protected function casts(): array
     {
-        return ['volts' => 'float', 'meter_proved' => 'boolean', 'at' => 'datetime'];
+        return ['volts' => 'float', 'supplies' => 'array', 'despite' => 'array', 'meter_proved' => 'boolean', 'at' => 'datetime'];
     }
 }

@@ -28,6 +28,8 @@ use Illuminate\Support\Carbon;
  * @property list<string> $candidates
  * @property ?string $corrects_id
  * @property bool $simulated from the simulated meter, in practice
+ * @property int $seq place in the job's order of records, given by the server
+ * @property ?string $from_file the name that the file gives, where the row came out of a job file
  * @property Carbon $at
  * @property Carbon $created_at
  * @property-read User $user

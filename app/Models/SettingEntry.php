@@ -18,6 +18,9 @@ use Illuminate\Support\Carbon;
  * @property string $value
  * @property ?string $old_value
  * @property string $reason
+ * @property bool $simulated written in practice
+ * @property int $seq place in the job's order of records, given by the server
+ * @property ?string $from_file the name that the file gives, where the row came out of a job file
  * @property Carbon $at
  * @property Carbon $created_at
  * @property-read User $user

@@ -17,6 +17,9 @@ use Illuminate\Support\Carbon;
  * @property string $role installer or customer
  * @property string $name
  * @property string $strokes
+ * @property bool $simulated written in practice
+ * @property int $seq place in the job's order of records, given by the server
+ * @property ?string $from_file the name that the file gives, where the row came out of a job file
  * @property Carbon $at
  * @property Carbon $created_at
  * @property-read User $user
@@ -34,20 +37,35 @@ final class Signature extends Model
         return ['at' => 'datetime'];
     }
 
-    /** Whether this is what a signature is made of: strokes of two points or more, each point two whole numbers from 0 to 1000. */
+    /** What a signature is made of, in words. */
+    public const ALLOWED = 'A signature is 1 to 60 strokes of 2 to 600 points, each point two whole numbers from 0 to 1000.';
+
+    private const MOST_STROKES = 60;
+
+    private const MOST_POINTS = 600;
+
+    /** Whether this is what a signature is made of. Looks at each point once. */
     public static function areStrokes(mixed $strokes): bool
     {
-        if (! is_array($strokes) || $strokes === []) {
+        if (! is_array($strokes) || $strokes === [] || count($strokes) > self::MOST_STROKES) {
             return false;
         }
         foreach ($strokes as $stroke) {
-            foreach (is_array($stroke) && count($stroke) >= 2 ? $stroke : [null] as $point) {
-                if (! is_array($point) || count($point) !== 2 || array_filter($point, static fn (mixed $n): bool => ! is_int($n) || $n < 0 || $n > 1000) !== []) {
+            if (! is_array($stroke) || count($stroke) < 2 || count($stroke) > self::MOST_POINTS) {
+                return false;
+            }
+            foreach ($stroke as $point) {
+                if (! is_array($point) || array_keys($point) !== [0, 1] || ! self::within($point[0]) || ! self::within($point[1])) {
                     return false;
                 }
             }
         }
 
-        return true;
+        return array_is_list($strokes);
+    }
+
+    private static function within(mixed $number): bool
+    {
+        return is_int($number) && $number >= 0 && $number <= 1000;
     }
 }

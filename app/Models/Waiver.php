@@ -16,6 +16,9 @@ use Illuminate\Support\Carbon;
  * @property int $user_id
  * @property string $call
  * @property string $reason
+ * @property bool $simulated written in practice
+ * @property int $seq place in the job's order of records, given by the server
+ * @property ?string $from_file the name that the file gives, where the row came out of a job file
  * @property Carbon $at
  * @property Carbon $created_at
  * @property-read User $user

@@ -4,20 +4,20 @@ declare(strict_types=1);
 
 namespace App\Pages;
 
+use App\Actions\HandOver;
 use App\Models\Job;
 use App\Models\Measurement;
 use App\Models\Reading;
 use App\Models\Signature;
 use App\Support\Progress;
 use App\Support\StepRecord;
-use App\Support\SurveyReadings;
+use Illuminate\Database\Eloquent\Relations\HasMany;
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Figures\Figures;
 use Unionbit\Core\Planning\Plan;
 use Unionbit\Core\Planning\PlannedConductor;
 use Unionbit\Core\Setting\Derivation;
 use Unionbit\Core\Setting\DerivedSetting;
-use Unionbit\Core\Severity;
 
 /** The record of a job on one page: before and after, settings, readings with reasons, open matters. */
 final class HandoverPage
@@ -28,32 +28,54 @@ final class HandoverPage
         $house = $job->house();
         $progress = Progress::of($job);
         $plan = $house->plan;
-        $marks = ReadingView::marks($job);
+        $notes = ReadingNotes::of($job);
+        $survey = $job->readings()->where('stage', 'survey')->get();
 
         return [
             ...JobFrame::props($job, $house->circuit(), $progress),
-            'crew' => $job->crew()->value('name'),
+            'crew' => $job->handed_over_as['crew'] ?? $job->crew()->value('name'),
             'thermostat' => $plan?->profile->title,
             'facts' => self::facts($job),
             'wiring' => $plan === null ? [] : self::wiring($plan),
             'link' => $plan?->profile->link === null ? null : "{$plan->profile->link[0]}–{$plan->profile->link[1]} link ".($plan->landing->linkIn ? 'in' : 'out'),
             'settings' => $plan === null ? [] : self::settings($job, $plan),
-            'proofs' => self::proofs($progress, $marks),
-            'survey' => array_values($job->readings()->where('stage', 'survey')->get()->map(static fn (Reading $r): array => ReadingView::of($r, $marks))->all()),
+            'proofs' => self::proofs($progress, $notes),
+            'survey' => array_values($survey->map(static fn (Reading $r): array => ReadingView::of($r, $notes))->all()),
             'loads' => $plan === null ? [] : self::loads($job, $plan),
             'measurements' => array_values($job->measurements()->get()->map(static fn (Measurement $m): array => MeasurementView::of($m))->all()),
-            'unexplained' => self::unexplained($job, $marks),
+            'unexplained' => self::unexplained($job, $notes),
             'waived' => self::waived($progress),
             'photos' => array_values(array_filter(PhotoView::all($job), static fn (array $p): bool => $p['url'] !== null)),
             'figures' => $plan === null ? [] : self::figures($plan),
             'customer' => $plan === null ? null : ($plan->choice->customer ?? null),
             'choice' => $plan?->choice?->toArray(),
-            'signatures' => array_values($job->signatures()->get()->map(static fn (Signature $s): array => ['role' => $s->role, 'name' => $s->name, 'strokes' => json_decode($s->strokes, true), 'at' => $s->at->toIso8601String()])->all()),
-            'practice' => $job->practice !== null || $job->readings()->where('simulated', true)->exists(),
+            'signatures' => self::signatures($job),
+            'unsigned' => $job->handed_over_at === null ? HandOver::missing($job) : ($job->handed_over_as['unsigned'] ?? []),
+            'simulated' => self::simulated($job),
             'lines' => $progress->handover(),
             'restore' => $progress->restore(),
-            'open' => self::open($job, $progress, $plan),
+            'open' => OpenMatters::of($job, $progress, $notes),
         ];
+    }
+
+    /** @return list<array<string, mixed>> */
+    private static function signatures(Job $job): array
+    {
+        return array_values($job->signatures()->get()->map(static fn (Signature $s): array => [
+            'role' => $s->role, 'name' => $s->from_file === null ? $s->name : "in the file: {$s->name}",
+            'strokes' => json_decode($s->strokes, true), 'at' => $s->at->toIso8601String(), 'simulated' => $s->simulated,
+        ])->all());
+    }
+
+    /** What of a real job's records is simulated and does not count; null where nothing is. */
+    private static function simulated(Job $job): ?string
+    {
+        $rows = $job->isPractice() ? 0 : array_sum(array_map(
+            static fn (HasMany $records): int => $records->where('simulated', true)->count(),
+            [$job->readings(), $job->observations(), $job->measurements(), $job->powerEvents(), $job->moveTicks(), $job->settingEntries(), $job->stepEvents()],
+        ));
+
+        return $rows === 0 ? null : ($rows === 1 ? 'One record is' : "{$rows} records are").' simulated, marked so, and count for nothing here.';
     }
 
     /** @return list<array{call: string, reason: string}> */
@@ -126,12 +148,11 @@ final class HandoverPage
     /**
      * Readings that are flagged, and those whose flag has come off with an explanation.
      *
-     * @param  array<string, array{unexplained: bool, note: string}>  $marks
      * @return list<array<string, mixed>>
      */
-    private static function unexplained(Job $job, array $marks): array
+    private static function unexplained(Job $job, ReadingNotes $notes): array
     {
-        return array_values($job->readings()->whereKey(array_keys($marks))->get()->map(static fn (Reading $r): array => ReadingView::of($r, $marks))->all());
+        return array_values($job->readings()->whereKey($notes->marked())->get()->map(static fn (Reading $r): array => ReadingView::of($r, $notes))->all());
     }
 
     /** @return list<array<string, mixed>> the calls in which the supply was read loaded */
@@ -142,65 +163,13 @@ final class HandoverPage
         return array_values(array_filter($rows, static fn (array $row): bool => array_filter((array) $row['read']) !== []));
     }
 
-    /**
-     * @param  array<string, array{unexplained: bool, note: string}>  $marks
-     * @return list<array<string, mixed>>
-     */
-    private static function proofs(Progress $progress, array $marks): array
+    /** @return list<array<string, mixed>> */
+    private static function proofs(Progress $progress, ReadingNotes $notes): array
     {
         return array_values(array_map(static fn (StepRecord $r): array => [
             'key' => $r->step->key(), 'call' => $r->step->call === CallName::Idle ? 'Before power' : $r->step->call->label(), 'method' => $r->step->method->label(), 'state' => $r->state(),
-            'readings' => array_values(array_map(static fn (Reading $reading): array => ReadingView::of($reading, $marks), $r->readings)),
-            'signs' => array_values(array_map(static fn ($o): array => ['sign' => $o->sign, 'seen' => $o->seen, 'outcome' => $o->outcome], $r->signs)),
+            'readings' => array_values(array_map(static fn (Reading $reading): array => ReadingView::of($reading, $notes), $r->readings)),
+            'signs' => array_values(array_map(static fn ($o): array => ['sign' => $o->sign, 'seen' => $o->seen, 'outcome' => $o->outcome, 'simulated' => $o->simulated], $r->signs)),
         ], array_filter($progress->steps(), static fn (StepRecord $r): bool => $r->startedAt !== null)));
-    }
-
-    /** @return list<string> what was left, and why it matters */
-    private static function open(Job $job, Progress $progress, ?Plan $plan): array
-    {
-        $open = [];
-        foreach ($progress->steps() as $record) {
-            foreach ($record->readings as $reading) {
-                if ($reading->outcome === 'fail') {
-                    $open[] = "{$record->step->call->label()}, {$record->step->method->label()}: {$reading->reason}";
-                }
-            }
-            foreach ($record->step->signs as $sign) {
-                if (($record->signs[$sign->key]->outcome ?? null) === 'fail') {
-                    $open[] = "{$record->step->call->label()}: not seen: {$sign->text}.";
-                }
-            }
-        }
-        foreach ($job->measurements()->get()->groupBy(static fn (Measurement $m): string => $m->figure.$m->call) as $measured) {
-            $last = $measured->last();
-            if ($last !== null && $last->tone === 'fault') {
-                $open[] = Figures::named($last->figure)?->title().": {$last->verdict}";
-            }
-        }
-        $corrected = $job->readings()->whereNotNull('corrects_id')->pluck('corrects_id')->all();
-        foreach ($job->readings()->where('outcome', 'fail')->whereNull('step')->get() as $reading) {
-            /** @var Reading $reading */
-            if (! in_array($reading->id, $corrected, true) && ! self::repeated($job, $reading)) {
-                $open[] = "Reading {$reading->a} to {$reading->b}: {$reading->reason}";
-            }
-        }
-        foreach (SurveyReadings::screening($job) as $finding) {
-            if ($finding->severity !== Severity::Good && $finding->severity !== Severity::Note) {
-                $open[] = "{$finding->code}: {$finding->title}. {$finding->action}";
-            }
-        }
-        foreach ($plan === null ? [] : PlannedConductor::all($plan) as $planned) {
-            if ($planned->wall->terminal !== null && ! $planned->conductor->evidence->isProof()) {
-                $open[] = "{$planned->conductor->name()}: pairing {$planned->conductor->evidence->label()}, proved by its calls only.";
-            }
-        }
-
-        return $open;
-    }
-
-    /** A later reading of the same points that passed settles an earlier one. */
-    private static function repeated(Job $job, Reading $reading): bool
-    {
-        return $job->readings()->where('a', $reading->a)->where('b', $reading->b)->where('mode', $reading->mode)->where('outcome', 'pass')->where('at', '>', $reading->at)->exists();
     }
 }

@@ -5,12 +5,15 @@ declare(strict_types=1);
 namespace App\Pages;
 
 use App\Models\Job;
+use App\Support\BeforeLive;
+use App\Support\JobMark;
 use App\Support\PowerFlag;
 use App\Support\Progress;
 use App\Support\Pulse;
 use Unionbit\Core\Circuit\Circuit;
 use Unionbit\Core\Circuit\Point;
 use Unionbit\Core\Circuit\Setup;
+use Unionbit\Core\Job\PowerSource;
 
 /** What every stage of a job shows around its own content: the job, the power flag, the tape, the points to probe. */
 final class JobFrame
@@ -22,11 +25,17 @@ final class JobFrame
 
         return [
             'job' => [
-                'id' => $job->id, 'site' => $job->site, 'address' => $job->address, 'system' => $job->system->name, 'kind' => $job->kind, 'version' => $job->version,
+                'id' => $job->id, 'site' => $job->site, 'address' => $job->address, 'system' => $job->system_name, 'kind' => $job->kind, 'version' => $job->version,
                 'equipment' => $house->archetype->short, 'equipmentTitle' => $house->archetype->title, 'cable' => $house->wallCable()?->label() ?? '',
-                'handedOverAt' => $job->handed_over_at?->toIso8601String(), 'practice' => $job->practice !== null, 'updatedAt' => $job->updated_at->toIso8601String(),
+                'handedOverAt' => $job->handed_over_at?->toIso8601String(), 'updatedAt' => $job->updated_at->toIso8601String(),
+                'practice' => $job->isPractice(), 'demo' => $job->demo, 'mark' => JobMark::says($job),
+                'importedAt' => $job->imported_at?->toIso8601String(), 'archivedAt' => $job->archived_at?->toIso8601String(),
             ],
             'power' => PowerFlag::of($job)->toArray(),
+            'supplies' => array_map(
+                static fn (PowerSource $s): array => ['id' => $s->id, 'label' => $s->label, 'live' => $s->live], PowerFlag::sources($job),
+            ),
+            'beforeLive' => $job->handed_over_at === null ? BeforeLive::of($job) : [],
             'mark' => Pulse::of($job),
             'tape' => $progress->tape(),
             'points' => self::points($circuit),

@@ -14,7 +14,7 @@ final class LoadCheckView
     /** @return list<array<string, mixed>> */
     public static function all(Job $job, Plan $plan): array
     {
-        $readings = $job->readings()->where('stage', 'prove')->whereNull('step')->get();
+        $readings = $job->counting($job->readings())->where('stage', 'prove')->whereNull('step')->get();
         $last = static fn (string $call, string $mode, string $a, string $b): ?Reading => $readings->filter(
             static fn (Reading $r): bool => ($r->call ?? 'idle') === $call && $r->mode === $mode && ($mode === 'A' ? $r->a === $a : [$r->a, $r->b] === [$a, $b] || [$r->b, $r->a] === [$a, $b]),
         )->last();

@@ -29,13 +29,13 @@ final class ProvePage
         $progress = Progress::of($job);
         $steps = array_map(static fn (StepRecord $r) => $r->step, array_values($progress->steps()));
         $sheet = StepSheet::of($plan, $steps);
-        $marks = ReadingView::marks($job);
+        $notes = ReadingNotes::of($job);
 
         return [
             ...JobFrame::props($job, $plan->circuit(), $progress),
             'thermostat' => $plan->profile->title,
             'calls' => self::calls($progress),
-            'steps' => array_values(array_map(static fn (StepRecord $r): array => self::step($r, $sheet[$r->step->key()], $marks), $progress->steps())),
+            'steps' => array_values(array_map(static fn (StepRecord $r): array => self::step($r, $sheet[$r->step->key()], $notes), $progress->steps())),
             'routes' => self::routes($plan, $progress, PowerFlag::of($job)->isLive()),
             'restore' => $progress->restore(),
             'noContinuity' => (new OtherSteps($plan))->whyNoContinuity(),
@@ -43,10 +43,10 @@ final class ProvePage
             'board' => BoardView::of($plan),
             'resting' => BoardView::state($plan, $plan->circuit()->operate(Setup::calling())),
             'loads' => LoadCheckView::all($job, $plan),
-            'measurements' => array_values($job->measurements()->get()->map(static fn (Measurement $m): array => MeasurementView::of($m))->all()),
+            'measurements' => array_values($job->counting($job->measurements())->get()->map(static fn (Measurement $m): array => MeasurementView::of($m))->all()),
             'splits' => TemperatureSplit::modes($plan->installation->archetype),
             'tons' => $plan->installation->answers->number('outdoorTons'),
-            'readings' => ReadingView::log($job, 'prove'),
+            'readings' => ReadingView::log($job, 'prove', $notes),
         ];
     }
 
@@ -100,10 +100,9 @@ final class ProvePage
 
     /**
      * @param  array{expected: list<array<string, mixed>>, board: array<string, mixed>, waitingBoard: array<string, mixed>}  $sheet
-     * @param  array<string, array{unexplained: bool, note: string}>  $marks
      * @return array<string, mixed>
      */
-    private static function step(StepRecord $record, array $sheet, array $marks): array
+    private static function step(StepRecord $record, array $sheet, ReadingNotes $notes): array
     {
         $step = $record->step;
 
@@ -114,15 +113,15 @@ final class ProvePage
             'jumpers' => $step->setup->jumpers, 'lifted' => $step->setup->lifted, 'faceOff' => $step->setup->faceOff,
             'wait' => ['seconds' => $step->wait->seconds, 'reason' => $step->wait->reason],
             'state' => $record->state(), 'running' => $record->isRunning(), 'startedAt' => $record->startedAt?->toIso8601String(), 'readyAt' => $record->readyAt?->toIso8601String(),
-            'probes' => array_map(static function (Probe $p, array $expected) use ($record, $marks): array {
+            'probes' => array_map(static function (Probe $p, array $expected) use ($record, $notes): array {
                 $reading = $record->readings[$p->key()] ?? null;
 
-                return ['a' => $p->a, 'b' => $p->b, 'mode' => $p->mode->value, 'shows' => $p->shows, 'expected' => $expected, 'reading' => $reading === null ? null : ReadingView::of($reading, $marks)];
+                return ['a' => $p->a, 'b' => $p->b, 'mode' => $p->mode->value, 'shows' => $p->shows, 'expected' => $expected, 'reading' => $reading === null ? null : ReadingView::of($reading, $notes)];
             }, $step->probes, $sheet['expected']),
             'signs' => array_map(static function (Sign $s) use ($record): array {
                 $row = $record->signs[$s->key] ?? null;
 
-                return ['key' => $s->key, 'text' => $s->text, 'sense' => $s->sense, 'optional' => $s->optional, 'outcome' => $row?->outcome, 'reason' => $row?->reason, 'at' => $row?->at->toIso8601String()];
+                return ['key' => $s->key, 'text' => $s->text, 'sense' => $s->sense, 'optional' => $s->optional, 'outcome' => $row?->outcome, 'reason' => $row?->reason, 'simulated' => $row->simulated ?? false, 'at' => $row?->at->toIso8601String()];
             }, $step->signs),
             'restore' => $step->restore,
             'board' => $sheet['board'],

@@ -26,7 +26,7 @@ final class SetPage
             'settings' => array_map(static fn (DerivedSetting $s): array => self::setting($plan, $entered, $s), Derivation::all($plan)),
             'sisters' => self::sisters($job, $plan),
             'history' => array_values($job->settingEntries()->with('user')->get()->map(static fn (SettingEntry $e): array => [
-                'key' => $e->key, 'value' => $e->value, 'old' => $e->old_value, 'reason' => $e->reason, 'by' => $e->user->name, 'at' => $e->at->toIso8601String(),
+                'key' => $e->key, 'value' => $e->value, 'old' => $e->old_value, 'reason' => $e->reason, 'by' => $e->writtenBy(), 'at' => $e->at->toIso8601String(), 'simulated' => $e->simulated,
             ])->all()),
             'table' => SettingCheck::table($plan, $entered),
             'findings' => FindingView::all(SettingCheck::check($plan, $entered)),
@@ -54,7 +54,7 @@ final class SetPage
     private static function sisters(Job $job, Plan $plan): array
     {
         $sisters = [];
-        foreach (Job::query()->with('system')->whereHas('system', static fn ($systems) => $systems->where('site_id', $job->system->site_id))->whereKeyNot($job->id)->get() as $sister) {
+        foreach (Job::query()->whereNull('practice_of_id')->with('system')->whereHas('system', static fn ($systems) => $systems->where('site_id', $job->system->site_id))->whereKeyNot($job->id)->get() as $sister) {
             $values = $sister->house()->plan?->profile->id === $plan->profile->id ? Progress::entered($sister) : [];
             if ($values !== []) {
                 $sisters[] = ['id' => $sister->id, 'label' => "{$sister->site}, {$sister->system->name}", 'values' => $values];

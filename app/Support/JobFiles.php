@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Support;
 
-use JsonException;
 use Unionbit\Core\Fault\FaultCatalogue;
 use Unionbit\Core\InvalidData;
+use Unionbit\Core\Json;
 use Unionbit\Core\Planning\JobFile;
 
 /** Reads job files against the catalogue. */
@@ -28,13 +28,8 @@ final readonly class JobFiles
         if (filesize($path) > self::MOST_BYTES) {
             throw InvalidData::unreadable('', 'the file is larger than 2 MB; a job file is one house');
         }
-        try {
-            $json = json_decode((string) file_get_contents($path), true, 64, JSON_THROW_ON_ERROR);
-        } catch (JsonException $problem) {
-            throw InvalidData::unreadable('', "is no JSON: {$problem->getMessage()}");
-        }
 
-        return $this->parse($json);
+        return $this->parse(Json::decode((string) file_get_contents($path)));
     }
 
     /** @throws InvalidData */

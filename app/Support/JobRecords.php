@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Support;
 
+use App\Actions\Append;
 use App\Models\Job;
 use App\Models\Measurement;
 use App\Models\MoveTick;
@@ -19,42 +20,33 @@ use App\Models\Waiver;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Str;
-use Throwable;
 use Unionbit\Core\InvalidData;
 
 /**
  * What was recorded on a job, as a job file carries it: readings and the marks on them, signs, measurements, settings,
- * moves, steps, power, calls left out and signatures, each with its time and the name of who wrote it. Photographs are
- * pictures and stay behind.
+ * moves, steps, power, calls left out and signatures, each with its time, whether it is simulated, and the name of who
+ * wrote it. Read in, a row keeps that name as text of the file. Photographs are pictures and stay behind.
  */
 final readonly class JobRecords
 {
-    private const MOST = 5000;
+    /** Rows of one kind, and of all kinds together. */
+    private const MOST = 1000;
 
-    /** Characters of a signature's strokes. */
-    private const LONGEST_DRAWING = 400_000;
+    private const MOST_ALTOGETHER = 3000;
+
+    private const LONGEST_NAME = 80;
 
     /** @var array<string, class-string<Model>> */
-    private const TABLES = ['readings' => Reading::class, 'signs' => Observation::class, 'settings' => SettingEntry::class, 'power' => PowerEvent::class, 'moves' => MoveTick::class, 'steps' => StepEvent::class, 'waivers' => Waiver::class, 'measurements' => Measurement::class, 'marks' => ReadingMark::class, 'signatures' => Signature::class];
-
-    /** Columns of each table besides id, who and when. */
-    private const COLUMNS = [
-        'readings' => ['stage', 'step', 'call', 'mode', 'a', 'b', 'value', 'power', 'expected', 'outcome', 'reason', 'candidates', 'corrects_id', 'simulated'],
-        'signs' => ['step', 'sign', 'seen', 'outcome', 'reason', 'simulated'],
-        'settings' => ['key', 'value', 'old_value', 'reason'],
-        'power' => ['state', 'volts', 'meter_proved'],
-        'moves' => ['move', 'done'],
-        'steps' => ['step', 'event'],
-        'waivers' => ['call', 'reason'],
-        'measurements' => ['figure', 'call', 'inputs', 'lines', 'tone', 'verdict', 'simulated'],
-        'marks' => ['reading_id', 'unexplained', 'note'],
-        'signatures' => ['role', 'name', 'strokes'],
+    private const TABLES = [
+        'readings' => Reading::class, 'signs' => Observation::class, 'settings' => SettingEntry::class, 'power' => PowerEvent::class,
+        'moves' => MoveTick::class, 'steps' => StepEvent::class, 'waivers' => Waiver::class, 'measurements' => Measurement::class,
+        'marks' => ReadingMark::class, 'signatures' => Signature::class,
     ];
 
     private const STAGES = ['surveyed_at', 'planned_at', 'handed_over_at'];
 
     /**
-     * @param  array<string, list<array<string, mixed>>>  $rows  by table
+     * @param  list<array{table: string, old: string, row: array<string, mixed>}>  $rows  in the order in which they happened
      * @param  array<string, string>  $stages
      */
     private function __construct(private array $rows, private array $stages)
@@ -66,7 +58,7 @@ final readonly class JobRecords
     {
         $written = [];
         foreach (self::TABLES as $name => $model) {
-            $rows = $model::query()->with('user')->where('job_id', $job->id)->orderBy('at')->orderBy('id')->get();
+            $rows = $model::query()->with('user')->where('job_id', $job->id)->orderBy('seq')->get();
             $written[$name] = array_values($rows->map(static fn (Model $row): array => self::row($name, $row))->all());
         }
         foreach (self::STAGES as $stage) {
@@ -91,45 +83,44 @@ final readonly class JobRecords
         $rows = $stages = [];
         foreach ($json as $name => $part) {
             if (in_array($name, self::STAGES, true)) {
-                $stages[$name] = self::time($part, "/records/{$name}");
+                $stages[$name] = RecordColumns::time($part, "/records/{$name}");
             } elseif (! isset(self::TABLES[$name])) {
                 throw InvalidData::notAllowed('/records', $name, implode(', ', [...array_keys(self::TABLES), ...self::STAGES]));
-            } elseif (! is_array($part) || count($part) > self::MOST) {
-                throw InvalidData::unreadable("/records/{$name}", 'is not a list of at most '.self::MOST.' records');
             } else {
-                foreach (array_values($part) as $index => $row) {
-                    $rows[$name][] = self::checked((string) $name, $row, "/records/{$name}/{$index}");
-                }
+                array_push($rows, ...self::table((string) $name, $part));
             }
         }
+        if (count($rows) > self::MOST_ALTOGETHER) {
+            throw InvalidData::unreadable('/records', 'has '.count($rows).' records; allowed: at most '.self::MOST_ALTOGETHER);
+        }
+        usort($rows, static fn (array $a, array $b): int => $a['row']['at'] <=> $b['row']['at']);
 
         return new self($rows, $stages);
     }
 
+    /** Whether the file says anything that a person recorded. */
+    public function isEmpty(): bool
+    {
+        return $this->rows === [] && $this->stages === [];
+    }
+
+    /** Only inside a transaction. */
     public function writeTo(Job $job, User $user): void
     {
-        $crew = User::query()->where('crew_id', $user->crew_id)->pluck('id', 'name');
         $ids = [];
-        foreach ($this->rows as $name => $rows) {
-            foreach ($rows as $row) {
-                $model = new (self::TABLES[$name]);
-                $new = (string) Str::ulid();
-                $old = is_string($row['id'] ?? null) ? $row['id'] : '';
-                $ids[$old] = $new;
-                foreach (['corrects_id', 'reading_id'] as $other) {
-                    if (isset($row[$other])) {
-                        $row[$other] = $ids[$row[$other]] ?? null;
-                    }
+        foreach ($this->rows as ['table' => $table, 'old' => $old, 'row' => $row]) {
+            $new = (string) Str::ulid();
+            $ids[$old] = $new;
+            foreach (['corrects_id', 'reading_id'] as $other) {
+                if (isset($row[$other])) {
+                    $row[$other] = $ids[$row[$other]] ?? null;
                 }
-                if (array_key_exists('reading_id', $row) && $row['reading_id'] === null) {
-                    continue;
-                }
-                $by = $crew[is_string($row['by'] ?? null) ? $row['by'] : ''] ?? $user->id;
-                unset($row['id'], $row['by']);
-                $model->forceFill([...$row, 'id' => $new, 'job_id' => $job->id, 'user_id' => $by])->save();
+            }
+            if (! array_key_exists('reading_id', $row) || $row['reading_id'] !== null) {
+                Append::write(self::TABLES[$table], $new, $job, $user, $row);
             }
         }
-        $job->forceFill($this->stages)->save();
+        $job->forceFill([...$this->stages, 'imported_at' => $this->isEmpty() ? null : now()])->save();
     }
 
     /** @return array<string, mixed> */
@@ -137,49 +128,49 @@ final readonly class JobRecords
     {
         $user = $row->getRelation('user');
         $at = $row->getAttribute('at');
+        $by = $row->getAttribute('from_file') ?? ($user instanceof User ? $user->name : '');
 
-        return ['id' => $row->getKey(), 'at' => $at instanceof Carbon ? $at->toIso8601String() : null, 'by' => $user instanceof User ? $user->name : null, ...$row->only(self::COLUMNS[$name])];
+        return [
+            'id' => $row->getKey(), 'at' => $at instanceof Carbon ? $at->toIso8601String() : null, 'by' => $by,
+            'simulated' => $row->getAttribute('simulated'), ...$row->only(array_keys(RecordColumns::ALL[$name])),
+        ];
+    }
+
+    private static function text(mixed $value): string
+    {
+        return is_string($value) ? $value : '';
     }
 
     /**
-     * @return array<string, mixed>
+     * @return list<array{table: string, old: string, row: array<string, mixed>}>
      *
      * @throws InvalidData
      */
-    private static function checked(string $name, mixed $row, string $pointer): array
+    private static function table(string $name, mixed $part): array
     {
-        if (! is_array($row)) {
-            throw InvalidData::notAllowed($pointer, $row, 'an object');
+        if (! is_array($part) || count($part) > self::MOST) {
+            throw InvalidData::unreadable("/records/{$name}", 'is not a list of at most '.self::MOST.' records');
         }
-        $clean = ['id' => $row['id'] ?? null, 'by' => $row['by'] ?? null, 'at' => self::time($row['at'] ?? null, "{$pointer}/at")];
-        foreach (self::COLUMNS[$name] as $column) {
-            $value = $row[$column] ?? ($column === 'simulated' ? false : null);
-            $fits = match ($column) {
-                'value' => $name === 'settings' ? is_string($value) : $value === null || is_numeric($value),
-                'volts' => $value === null || is_numeric($value),
-                'seen', 'done', 'meter_proved', 'simulated', 'unexplained' => is_bool($value),
-                'expected', 'candidates', 'inputs', 'lines' => is_array($value),
-                'strokes' => is_string($value) && mb_strlen($value) <= self::LONGEST_DRAWING && Signature::areStrokes(json_decode($value, true)),
-                'step', 'call', 'old_value', 'corrects_id' => $value === null && $name !== 'signs' || is_string($value) && mb_strlen($value) <= 80,
-                default => is_string($value) && mb_strlen($value) <= 2000,
-            };
-            if (! $fits) {
-                throw InvalidData::notAllowed("{$pointer}/{$column}", is_string($value) ? mb_substr($value, 0, 40) : $value, 'what a job file of this version writes there');
+        $rows = [];
+        foreach (array_values($part) as $index => $row) {
+            $pointer = "/records/{$name}/{$index}";
+            if (! is_array($row)) {
+                throw InvalidData::notAllowed($pointer, $row, 'an object');
             }
-            $clean[$column] = $value;
+            $by = $row['by'] ?? '';
+            $simulated = $row['simulated'] ?? false;
+            if (! is_string($by) || mb_strlen($by) > self::LONGEST_NAME) {
+                throw InvalidData::notAllowed("{$pointer}/by", is_string($by) ? mb_substr($by, 0, 40) : $by, 'a name of at most 80 characters');
+            }
+            if (! is_bool($simulated)) {
+                throw InvalidData::notAllowed("{$pointer}/simulated", $simulated, 'true or false');
+            }
+            $rows[] = ['table' => $name, 'old' => self::text($row['id'] ?? null), 'row' => [
+                ...RecordColumns::read($name, $row, $pointer),
+                'at' => RecordColumns::time($row['at'] ?? null, "{$pointer}/at"), 'from_file' => $by, 'simulated' => $simulated,
+            ]];
         }
 
-        return $clean;
-    }
-
-    private static function time(mixed $value, string $pointer): string
-    {
-        try {
-            return is_string($value) && $value !== '' ? Carbon::parse($value)->utc()->toDateTimeString() : throw InvalidData::notAllowed($pointer, $value, 'a time as 2026-11-25T09:30:00Z');
-        } catch (InvalidData $problem) {
-            throw $problem;
-        } catch (Throwable) {
-            throw InvalidData::notAllowed($pointer, $value, 'a time as 2026-11-25T09:30:00Z');
-        }
+        return $rows;
     }
 }

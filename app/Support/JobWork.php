@@ -21,6 +21,6 @@ final class JobWork
         $settings = count(array_filter($progress->settings(), static fn (array $s): bool => ! $s['done']));
         $proved = array_keys(array_filter($progress->steps(), static fn (StepRecord $s): bool => $s->state() === 'passed'));
 
-        return Workload::of($house->installation, $house->plan, $job->surveyed_at === null ? $facts : 0, $moves, $settings, array_map(strval(...), $proved), $job->readings()->exists());
+        return Workload::of($house->installation, $house->plan, $job->surveyed_at === null ? $facts : 0, $moves, $settings, array_map(strval(...), $proved), $job->counting($job->readings())->exists());
     }
 }

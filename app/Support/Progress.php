@@ -36,7 +36,7 @@ final class Progress
     private function __construct(private readonly Job $job)
     {
         $this->steps = StepRecord::all($job);
-        $this->moves = $job->moveTicks()->get()->mapWithKeys(static fn (MoveTick $t): array => [$t->move => $t->done])->all();
+        $this->moves = $job->counting($job->moveTicks())->get()->mapWithKeys(static fn (MoveTick $t): array => [$t->move => $t->done])->all();
         $this->settings = self::entered($job);
     }
 
@@ -48,7 +48,7 @@ final class Progress
     /** @return array<string, string> latest value by setting key */
     public static function entered(Job $job): array
     {
-        return $job->settingEntries()->get()->mapWithKeys(static fn (SettingEntry $e): array => [$e->key => $e->value])->all();
+        return $job->counting($job->settingEntries())->get()->mapWithKeys(static fn (SettingEntry $e): array => [$e->key => $e->value])->all();
     }
 
     /** @return array<string, StepRecord> */
@@ -60,6 +60,14 @@ final class Progress
     public function isMoved(string $key): bool
     {
         return $this->moves[$key] ?? false;
+    }
+
+    /** Every move of the plan done: the house is as the plan leaves it. */
+    public function isLanded(): bool
+    {
+        $plan = $this->job->house()->plan;
+
+        return $plan !== null && array_filter(MoveList::of($plan), fn (Move $m): bool => ! $this->isMoved($m->key)) === [];
     }
 
     /** @return list<array{key: string, label: string, done: bool}> */
@@ -102,7 +110,7 @@ final class Progress
     public function calls(): array
     {
         $calls = [];
-        $waived = array_filter($this->job->waivers()->get()->mapWithKeys(static fn (Waiver $w): array => [$w->call => $w->reason])->all());
+        $waived = array_filter($this->job->counting($this->job->waivers())->get()->mapWithKeys(static fn (Waiver $w): array => [$w->call => $w->reason])->all());
         $all = array_filter(CallTable::needed($this->job->house()->installation->archetype)->calls(), static fn (CallName $c): bool => $c !== CallName::Idle && $c->mode() === null);
         foreach ($this->job->house()->steps()?->calls() ?? $all as $call) {
             $voltage = $this->steps[$call->value.'.voltage'] ?? null;
@@ -126,7 +134,7 @@ final class Progress
         if ($record === null) {
             return false;
         }
-        $last = $this->job->readings()->where('stage', 'plan')->where('mode', 'O')->get()->mapWithKeys(static fn (Reading $r): array => ["{$r->a}~{$r->b}" => $r->outcome])->all();
+        $last = $this->job->counting($this->job->readings())->where('stage', 'plan')->where('mode', 'O')->get()->mapWithKeys(static fn (Reading $r): array => ["{$r->a}~{$r->b}" => $r->outcome])->all();
 
         return array_filter($record->step->probes, static fn (Probe $p): bool => ($last[$p->key()] ?? null) !== 'pass') === [];
     }

@@ -9,13 +9,10 @@ use App\Models\Job;
 /** A mark of everything recorded and edited on a job: two devices that have the same mark show the same. */
 final class Pulse
 {
-    /** Whose rows count: each only ever grows. */
-    private const RELATIONS = ['readings', 'observations', 'stepEvents', 'powerEvents', 'settingEntries', 'moveTicks', 'photos', 'waivers', 'signatures', 'measurements', 'readingMarks'];
-
     public static function of(Job $job): string
     {
-        $counts = Job::query()->withTrashed()->without('system.site')->whereKey($job->id)->select('id')->withCount(self::RELATIONS)->toBase()->first();
+        $now = Job::query()->withTrashed()->without('system.site')->toBase()->select('version', 'recorded', 'handed_over_at')->find($job->id);
 
-        return implode('.', [$job->version, (int) ($job->handed_over_at !== null), (int) ($job->practice !== null), ...array_slice(array_values((array) $counts), 1)]);
+        return sprintf('%d.%d.%d', $now->version ?? 0, $now->recorded ?? 0, (int) isset($now->handed_over_at));
     }
 }

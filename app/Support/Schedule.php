@@ -15,9 +15,10 @@ final class Schedule
 {
     private const CABLES = 4;
 
-    public static function csv(Installation $house): string
+    /** @param  ?string  $mark  of the job, in a column of its own */
+    public static function csv(Installation $house, ?string $mark = null): string
     {
-        $rows = ConductorSchedule::rows($house);
+        $rows = array_map(static fn (array $row): array => $mark === null ? $row : [...$row, 'mark' => $mark], ConductorSchedule::rows($house));
 
         return (new CsvEncoder([CsvEncoder::ESCAPE_FORMULAS_KEY => true]))->encode($rows === [] ? [array_fill_keys(ConductorSchedule::COLUMNS, '')] : $rows, 'csv');
     }

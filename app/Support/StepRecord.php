@@ -16,6 +16,9 @@ use Unionbit\Core\Proving\Waits;
 /** A proving step with what is recorded of its last run: started, ready when, readings and signs, state. */
 final readonly class StepRecord
 {
+    /** Seconds of a relay and its motor. */
+    private const COMES_TO_IT = 5;
+
     /**
      * @param  array<string, Reading>  $readings  latest of the run, by probe key
      * @param  array<string, Observation>  $signs  latest of the run, by sign key
@@ -24,6 +27,7 @@ final readonly class StepRecord
         public Step $step,
         public ?Carbon $startedAt,
         public ?Carbon $endedAt,
+        public ?int $startedSeq,
         public ?Carbon $readyAt,
         public array $readings,
         public array $signs,
@@ -34,9 +38,9 @@ final readonly class StepRecord
     public static function all(Job $job): array
     {
         $steps = $job->house()->steps()?->all() ?? [];
-        $events = $job->stepEvents()->get()->groupBy('step');
-        $readings = $job->readings()->whereNotNull('step')->get()->groupBy('step');
-        $observations = $job->observations()->get()->groupBy('step');
+        $events = $job->counting($job->stepEvents())->get()->groupBy('step');
+        $readings = $job->counting($job->readings())->whereNotNull('step')->get()->groupBy('step');
+        $observations = $job->counting($job->observations())->get()->groupBy('step');
         $powerOn = PowerFlag::since($job, 'live');
         $powerOff = PowerFlag::since($job, 'isolated');
 
@@ -50,13 +54,14 @@ final readonly class StepRecord
 
         $records = [];
         foreach ($steps as $step) {
-            $start = $events->get($step->key())?->where('event', 'start')->last()?->at;
-            $end = $events->get($step->key())?->where('event', 'end')->last()?->at;
-            $end = $start !== null && $end !== null && $end->greaterThanOrEqualTo($start) ? $end : null;
+            $begun = $events->get($step->key())?->where('event', 'start')->last();
+            $ended = $events->get($step->key())?->where('event', 'end')->last();
+            $start = $begun?->at;
+            $end = $begun !== null && $ended !== null && $ended->seq > $begun->seq ? $ended->at : null;
             $records[$step->key()] = new self(
-                $step, $start, $end, $start === null ? null : self::ready($step, $start, $powerOn, $powerOff, $ends),
-                self::latest($readings->get($step->key()), $start, static fn (Reading $r): string => $r->a.'~'.$r->b),
-                self::latest($observations->get($step->key()), $start, static fn (Observation $o): string => $o->sign),
+                $step, $start, $end, $begun?->seq, $start === null ? null : self::ready($step, $start, $powerOn, $powerOff, $ends),
+                self::latest($readings->get($step->key()), $begun?->seq, static fn (Reading $r): string => $r->a.'~'.$r->b),
+                self::latest($observations->get($step->key()), $begun?->seq, static fn (Observation $o): string => $o->sign),
             );
         }
 
@@ -67,6 +72,12 @@ final readonly class StepRecord
     public function secondsLeft(?Carbon $at = null): int
     {
         return $this->readyAt === null ? $this->step->wait->seconds : max(0, (int) ceil(($at ?? now())->diffInSeconds($this->readyAt)));
+    }
+
+    /** In the first seconds after the start, in which a relay, its motor and the person still come to it. */
+    public function isJustStarted(): bool
+    {
+        return $this->startedAt !== null && $this->startedAt->diffInSeconds(now()) < self::COMES_TO_IT;
     }
 
     public function isRunning(): bool
@@ -141,11 +152,11 @@ final readonly class StepRecord
      * @param  callable(T): string  $key
      * @return array<string, T>
      */
-    private static function latest(?Collection $rows, ?Carbon $since, callable $key): array
+    private static function latest(?Collection $rows, ?int $since, callable $key): array
     {
         $latest = [];
         foreach ($rows ?? [] as $row) {
-            if ($since !== null && $row->at->greaterThanOrEqualTo($since)) {
+            if ($since !== null && $row->seq > $since) {
                 $latest[$key($row)] = $row;
             }
         }

@@ -11,6 +11,7 @@ use Unionbit\Core\Finding;
 use Unionbit\Core\Screening\Screening;
 use Unionbit\Core\Screening\SurveyReading;
 use Unionbit\Core\Screening\VanishingPoint;
+use Unionbit\Core\Visit\AsLeft;
 
 /** The survey's readings as the screening rules take them: those that stand, corrected ones left out. */
 final class SurveyReadings
@@ -18,7 +19,7 @@ final class SurveyReadings
     /** @return list<SurveyReading> in the order they were taken */
     public static function of(Job $job): array
     {
-        $readings = $job->readings()->where('stage', 'survey')->whereIn('mode', ['V', 'O'])->get();
+        $readings = $job->counting($job->readings())->where('stage', 'survey')->whereIn('mode', ['V', 'O'])->get();
         $corrected = $readings->pluck('corrects_id')->filter()->all();
         $standing = $readings->reject(static fn (Reading $r): bool => in_array($r->id, $corrected, true));
 
@@ -44,6 +45,17 @@ final class SurveyReadings
         $vanishes = VanishingPoint::find($house, $readings);
 
         return [...Screening::check($house, $readings), ...($vanishes === null ? [] : [$vanishes])];
+    }
+
+    /**
+     * @param  bool  $landed  every move of the plan is done
+     * @return list<Finding> what screening says of the house as the work leaves it; as it was found until then
+     */
+    public static function screeningAsLeft(Job $job, bool $landed): array
+    {
+        $plan = $job->house()->plan;
+
+        return $plan === null || ! $landed ? self::screening($job) : Screening::check(AsLeft::landed($plan), self::of($job));
     }
 
     /** @return list<Finding> what stops a plan and its moves */

@@ -10,6 +10,11 @@ namespace Unionbit\Core;
  */
 final readonly class Node
 {
+    /** Entries of a list or an object, and characters of a text, where a reader does not say otherwise. */
+    private const MOST = 100;
+
+    private const LONGEST = 20_000;
+
     private function __construct(private mixed $value, public string $pointer)
     {
     }
@@ -40,12 +45,16 @@ final readonly class Node
         return $this->at($key)->value;
     }
 
-    public function string(string $key, ?string $default = null): string
+    /** @param  int  $most  characters */
+    public function string(string $key, ?string $default = null, int $most = self::LONGEST): string
     {
         if ($default !== null && ! $this->has($key)) {
             return $default;
         }
         $value = $this->at($key)->value;
+        if (is_string($value) && mb_strlen($value) > $most) {
+            throw InvalidData::unreadable("{$this->pointer}/{$key}", 'is '.mb_strlen($value)." characters long; allowed: at most {$most}");
+        }
 
         return is_string($value) ? $value : throw InvalidData::notAllowed("{$this->pointer}/{$key}", $value, 'text');
     }
@@ -56,7 +65,7 @@ final readonly class Node
             return $default;
         }
         $value = $this->at($key)->value;
-        if ((! is_int($value) && ! is_float($value)) || $value < $min || $value > $max) {
+        if ((! is_int($value) && ! is_float($value)) || ! is_finite((float) $value) || $value < $min || $value > $max) {
             throw InvalidData::notAllowed("{$this->pointer}/{$key}", $value, is_finite($min) || is_finite($max) ? "a number from {$min} to {$max}" : 'a number');
         }
 
@@ -94,8 +103,11 @@ final readonly class Node
             ?? throw InvalidData::notAllowed("{$this->pointer}/{$key}", $value, implode(', ', array_map(static fn (\BackedEnum $case): string => (string) $case->value, $enum::cases())));
     }
 
-    /** @return list<self> the entries of a list; an absent list is empty */
-    public function each(string $key): array
+    /**
+     * @param  int  $most  entries
+     * @return list<self> the entries of a list; an absent list is empty
+     */
+    public function each(string $key, int $most = self::MOST): array
     {
         if (! $this->has($key)) {
             return [];
@@ -103,6 +115,9 @@ final readonly class Node
         $list = $this->at($key);
         if (! is_array($list->value)) {
             throw InvalidData::notAllowed($list->pointer, $list->value, 'a list');
+        }
+        if (count($list->value) > $most) {
+            throw InvalidData::unreadable($list->pointer, 'has '.count($list->value)." entries; allowed: at most {$most}");
         }
 
         return array_map(static fn (int|string $index): self => $list->at($index), array_keys($list->value));
@@ -124,6 +139,9 @@ final readonly class Node
             return [];
         }
         $object = $this->at($key);
+        if (is_array($object->value) && count($object->value) > self::MOST) {
+            throw InvalidData::unreadable($object->pointer, 'has '.count($object->value).' entries; allowed: at most '.self::MOST);
+        }
 
         return is_array($object->value) ? array_map(strval(...), array_keys($object->value)) : throw InvalidData::notAllowed($object->pointer, $object->value, 'an object');
     }

@@ -1,5 +1,6 @@
 <?php
 
+use App\Database\RecordsStay;
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
@@ -22,5 +23,12 @@ return new class extends Migration
             $table->rememberToken();
             $table->timestamps();
         });
+    }
+
+    public function down(): void
+    {
+        RecordsStay::unlessEmpty('users', 'crews');
+        Schema::drop('users');
+        Schema::drop('crews');
     }
 };

@@ -1,5 +1,6 @@
 <?php
 
+use App\Database\RecordsStay;
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
@@ -35,5 +36,12 @@ return new class extends Migration
             $table->timestamp('created_at');
             $table->unique(['job_id', 'version']);
         });
+    }
+
+    public function down(): void
+    {
+        RecordsStay::unlessEmpty('job_revisions', 'jobs');
+        Schema::drop('job_revisions');
+        Schema::drop('jobs');
     }
 };

@@ -1,5 +1,6 @@
 <?php
 
+use App\Database\RecordsStay;
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
@@ -61,5 +62,12 @@ return new class extends Migration
             $table->string('step');
             $table->string('event');
         });
+    }
+
+    public function down(): void
+    {
+        $records = ['step_events', 'move_ticks', 'power_events', 'setting_entries', 'observations', 'readings'];
+        RecordsStay::unlessEmpty(...$records);
+        array_map(Schema::drop(...), $records);
     }
 };

@@ -1,5 +1,6 @@
 <?php
 
+use App\Database\RecordsStay;
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\DB;
@@ -45,5 +46,20 @@ return new class extends Migration
         Schema::table('jobs', function (Blueprint $table): void {
             $table->dropColumn(['site', 'address']);
         });
+    }
+
+    public function down(): void
+    {
+        RecordsStay::unlessEmpty('jobs', 'systems', 'sites');
+        Schema::table('jobs', function (Blueprint $table): void {
+            $table->dropIndex(['crew_id', 'day']);
+            $table->dropConstrainedForeignId('system_id');
+            $table->dropConstrainedForeignId('earlier_id');
+            $table->dropColumn(['day', 'starts_at', 'who', 'archived_at', 'deleted_at']);
+            $table->string('site')->default('');
+            $table->string('address')->default('');
+        });
+        Schema::drop('systems');
+        Schema::drop('sites');
     }
 };

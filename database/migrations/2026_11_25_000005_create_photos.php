@@ -1,5 +1,6 @@
 <?php
 
+use App\Database\RecordsStay;
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
@@ -35,5 +36,12 @@ return new class extends Migration
             $table->timestamp('created_at');
             $table->index(['job_id', 'at']);
         });
+    }
+
+    public function down(): void
+    {
+        RecordsStay::unlessEmpty('photo_marks', 'photos');
+        Schema::drop('photo_marks');
+        Schema::drop('photos');
     }
 };

@@ -1,5 +1,6 @@
 <?php
 
+use App\Database\RecordsStay;
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
@@ -17,5 +18,11 @@ return new class extends Migration
             $table->timestamps();
             $table->softDeletes();
         });
+    }
+
+    public function down(): void
+    {
+        RecordsStay::unlessEmpty('own_profiles');
+        Schema::drop('own_profiles');
     }
 };

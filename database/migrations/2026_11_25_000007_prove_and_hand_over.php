@@ -1,5 +1,6 @@
 <?php
 
+use App\Database\RecordsStay;
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
@@ -39,5 +40,21 @@ return new class extends Migration
                 $table->boolean('simulated')->default(false);
             });
         }
+    }
+
+    public function down(): void
+    {
+        RecordsStay::unlessEmpty('signatures', 'waivers');
+        foreach (['readings', 'observations'] as $records) {
+            RecordsStay::unlessUnused($records, 'simulated', false);
+            Schema::table($records, function (Blueprint $table): void {
+                $table->dropColumn('simulated');
+            });
+        }
+        Schema::table('jobs', function (Blueprint $table): void {
+            $table->dropColumn('practice');
+        });
+        Schema::drop('signatures');
+        Schema::drop('waivers');
     }
 };

@@ -17,6 +17,7 @@ use App\Models\MoveTick;
 use App\Models\Photo;
 use App\Models\SettingEntry;
 use App\Models\User;
+use App\Support\PowerFlag;
 use App\Support\ReadingPlace;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Str;
@@ -78,7 +79,7 @@ final class DemoHouse
 
             return 'finished the survey';
         });
-        RaisePowerFlag::to($job, $this->user, (string) Str::ulid(), 'not-proved', null, false);
+        RaisePowerFlag::to($job, $this->user, (string) Str::ulid(), 'not-proved', [], false);
         Carbon::setTestNow();
 
         return $job;
@@ -110,7 +111,7 @@ final class DemoHouse
         $this->land($job);
         $this->power($job, 'live', 26.6);
         $this->enterSettings($job, $wrong);
-        RaisePowerFlag::to($job, $this->user, (string) Str::ulid(), 'not-proved', null, false);
+        RaisePowerFlag::to($job, $this->user, (string) Str::ulid(), 'not-proved', [], false);
         Carbon::setTestNow();
 
         return $job;
@@ -207,7 +208,7 @@ final class DemoHouse
     private function power(Job $job, string $state, float $volts): void
     {
         $this->pass(1);
-        RaisePowerFlag::to($job, $this->user, (string) Str::ulid(), $state, number_format($volts, 1, '.', ''), $state === 'isolated');
+        RaisePowerFlag::to($job, $this->user, (string) Str::ulid(), $state, array_fill_keys(array_column(PowerFlag::sources($job), 'id'), number_format($volts, 1, '.', '')), $state === 'isolated', true);
     }
 
     /** @param  callable(Job): string  $change */

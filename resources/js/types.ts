@@ -15,7 +15,18 @@ export interface Power {
     volts: number | null;
     at: string | null;
     lapsed: boolean;
+    lapseMinutes: number;
     lapsesAt: string | null;
+    /** Why it is not proved. */
+    why: string | null;
+    /** Live by a reading of many hours ago. */
+    old: boolean;
+}
+/** A supply that is proved dead, and made live, by a reading of its own. */
+export interface Supply {
+    id: string;
+    label: string;
+    live: string;
 }
 export interface TapeSegment {
     key: Stage;
@@ -53,10 +64,18 @@ export interface Frame extends Shared {
         equipmentTitle: string;
         cable: string;
         handedOverAt: string | null;
-        practice: boolean;
         updatedAt: string;
+        practice: boolean;
+        demo: boolean;
+        /** The banner of a job that is demo data, or practice. */
+        mark: string | null;
+        importedAt: string | null;
+        archivedAt: string | null;
     };
     power: Power;
+    supplies: Supply[];
+    /** What is still open, to be seen before the power comes on. */
+    beforeLive: string[];
     mark: string;
     tape: TapeSegment[];
     points: PointInfo[];
@@ -106,6 +125,8 @@ export interface Reading {
     at: string;
     corrects: string | null;
     simulated: boolean;
+    /** The name that the file gives, where it came out of a job file. */
+    fromFile: string | null;
     unexplained: boolean;
     note: string;
 }
@@ -212,7 +233,7 @@ export interface SetProps extends Frame {
     thermostat: string;
     settings: SettingRow[];
     sisters: { id: string; label: string; values: Record<string, string> }[];
-    history: { key: string; value: string; old: string | null; reason: string; by: string; at: string }[];
+    history: { key: string; value: string; old: string | null; reason: string; by: string; at: string; simulated: boolean }[];
     table: CallTableView;
     findings: Finding[];
     readings: Reading[];
@@ -224,7 +245,7 @@ export interface HandoverProps extends Frame {
     wiring: { number: number; colour: Colour; stripe: Colour | null; before: string; after: string; board: string; evidence: string }[];
     link: string | null;
     settings: { label: string; menu: string; value: string | null; reason: string; asDerived: boolean }[];
-    proofs: { key: string; call: string; method: string; state: string; readings: Reading[]; signs: { sign: string; seen: boolean; outcome: OutcomeName }[] }[];
+    proofs: { key: string; call: string; method: string; state: string; readings: Reading[]; signs: { sign: string; seen: boolean; outcome: OutcomeName; simulated: boolean }[] }[];
     survey: Reading[];
     loads: LoadCheck[];
     measurements: Measurement[];
@@ -234,8 +255,10 @@ export interface HandoverProps extends Frame {
     figures: { title: string; verdict: string; tone: string }[];
     customer: string | null;
     choice: Choice | null;
-    signatures: { role: string; name: string; strokes: number[][][]; at: string }[];
-    practice: boolean;
+    signatures: { role: string; name: string; strokes: number[][][]; at: string; simulated: boolean }[];
+    /** Who has not signed. */
+    unsigned: string[];
+    simulated: string | null;
     lines: { label: string; done: boolean }[];
     restore: string[];
     open: string[];

@@ -30,6 +30,8 @@ it('carries a house of each kind to handover, every call proved by voltage', fun
         $this->postJson("/jobs/{$job->id}/steps", ['id' => newId(), 'step' => $key, 'event' => 'end'])->assertCreated();
     }
 
+    expect($this->postJson("/jobs/{$job->id}/handover")->assertUnprocessable()->json('errors.signatures.0'))->toContain('installer and customer');
+    signBoth($job);
     $this->postJson("/jobs/{$job->id}/handover")->assertOk();
     $record = $this->get("/jobs/{$job->id}/handover")->assertOk()->inertiaProps();
     expect(array_column($record['proofs'], 'state'))->each->toBe('passed')

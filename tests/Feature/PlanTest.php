@@ -162,8 +162,8 @@ it('writes the wiring as table, drawing and labels', function (): void {
     $this->get("/jobs/{$job->id}/wiring.csv")->assertNotFound();
     editPlan($job, 'choose', ['profile' => 'c-or-battery-2h-2c'])->assertOk();
     $rows = array_map(str_getcsv(...), explode("\n", trim((string) $this->get("/jobs/{$job->id}/wiring.csv")->assertOk()->getContent())));
-    expect($rows[0])->toBe(['cable', 'number', 'colour', 'wall_before', 'wall', 'board_before', 'board', 'meaning', 'label'])
-        ->and($rows[4])->toBe(['A', '4', 'green', 'G', 'W2', 'G', 'W2', 'heat, second stage', 'A4 W2'])->and(array_column($rows, 8))->toContain('Y–G tie');
+    expect($rows[0])->toBe(['cable', 'number', 'colour', 'wall_before', 'wall', 'board_before', 'board', 'meaning', 'label', 'mark'])
+        ->and($rows[4])->toBe(['A', '4', 'green', 'G', 'W2', 'G', 'W2', 'heat, second stage', 'A4 W2', 'demo data'])->and(array_column($rows, 8))->toContain('Y–G tie');
     foreach (['wiring.svg', 'labels.svg'] as $file) {
         $svg = simplexml_load_string((string) $this->get("/jobs/{$job->id}/{$file}")->assertOk()->getContent());
         expect($svg)->not->toBeFalse()->and($svg->asXML())->toContain('A4 green');

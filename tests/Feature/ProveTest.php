@@ -27,7 +27,10 @@ it('lets the simulated meter read in practice only, with the hidden fault, and m
     $ask = fn (string $a, string $b) => $this->postJson("/jobs/{$job->id}/simulated-reading", ['stage' => 'prove', 'step' => 'fan.voltage', 'mode' => 'V', 'a' => $a, 'b' => $b]);
     expect($ask('wall.Rc', 'wall.C')->assertUnprocessable()->json('errors.value.0'))->toContain('for practice');
     $this->postJson("/jobs/{$job->id}/practice", ['on' => true, 'fault' => 'conductor-open:A9.h1'])->assertUnprocessable();
-    $this->postJson("/jobs/{$job->id}/practice", ['on' => true, 'fault' => 'conductor-open:A3.h1'])->assertOk();
+    $real = $job;
+    $job = practice($job, 'conductor-open:A3.h1');
+    $ask = fn (string $a, string $b) => $this->postJson("/jobs/{$job->id}/simulated-reading", ['stage' => 'prove', 'step' => 'fan.voltage', 'mode' => 'V', 'a' => $a, 'b' => $b]);
+    raiseFlag($job, 'live', '26.5');
     start($job, 'fan.voltage')->assertCreated();
     $this->travel(20)->seconds();
     expect((float) $ask('wall.Rc', 'wall.C')->json('value'))->toBeGreaterThan(24.0)->and((float) $ask('indoor.G', 'indoor.C')->json('value'))->toBeLessThan(1.0)
@@ -35,11 +38,11 @@ it('lets the simulated meter read in practice only, with the hidden fault, and m
     $this->postJson("/jobs/{$job->id}/readings", ['id' => newId(), 'stage' => 'prove', 'step' => 'fan.voltage', 'mode' => 'V', 'a' => 'indoor.G', 'b' => 'indoor.C', 'value' => '0.1'])->assertCreated();
     $this->postJson("/jobs/{$job->id}/signs", ['id' => newId(), 'step' => 'fan.voltage', 'sign' => 'blower', 'seen' => false])->assertCreated();
 
-    expect(Reading::query()->where('job_id', $job->id)->where('step', 'fan.voltage')->sole()->simulated)->toBeTrue()->and(HandoverPage::props($job->refresh())['practice'])->toBeTrue();
+    expect(Reading::query()->where('job_id', $job->id)->where('step', 'fan.voltage')->sole()->simulated)->toBeTrue()->and(HandoverPage::props($job->refresh())['job']['mark'])->toContain('Practice on a copy');
     $pattern = $this->getJson("/jobs/{$job->id}/pattern")->assertOk()->json();
     expect(array_column($pattern['fits'], 'id'))->toContain('conductor-open:A3.h1')->and($pattern['calls'])->toBe(1);
-    $this->postJson("/jobs/{$job->id}/practice", ['on' => false])->assertOk();
-    $ask('wall.Rc', 'wall.C')->assertUnprocessable();
+    expect($this->postJson("/jobs/{$job->id}/practice", ['on' => false])->assertOk()->json('id'))->toBe($real->id);
+    $ask('wall.Rc', 'wall.C')->assertNotFound();
 });
 
 it('changes its pulse with every record, and shows it to the crew only', function (): void {

@@ -96,7 +96,7 @@ final class ChecksController extends Controller
         }
         $result = $figure->compute($values, $plan);
         $row = Append::row(Measurement::class, $request->id(), $job, $request->crewMember(), static fn (): array => [
-            'figure' => $key, 'call' => $call, 'inputs' => $values, 'lines' => $result->lines, 'tone' => $result->tone, 'verdict' => $result->verdict, 'simulated' => $job->practice !== null,
+            'figure' => $key, 'call' => $call, 'inputs' => $values, 'lines' => $result->lines, 'tone' => $result->tone, 'verdict' => $result->verdict,
         ]);
 
         return new JsonResponse(['id' => $row->id, 'tone' => $row->tone, 'verdict' => $row->verdict], 201);

@@ -8,7 +8,11 @@ use App\Actions\ImportJob;
 use App\Models\Job;
 use App\Models\OwnProfile;
 use App\Models\User;
+use App\Security\SecurityKind;
+use App\Security\SecurityLog;
 use App\Support\DayCalendar;
+use App\Support\Download;
+use App\Support\JobMark;
 use App\Support\JobRecords;
 use App\Support\Schedule;
 use Illuminate\Http\JsonResponse;
@@ -17,9 +21,8 @@ use Illuminate\Http\Response;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
-use JsonException;
-use LogicException;
 use Unionbit\Core\InvalidData;
+use Unionbit\Core\Json;
 use Unionbit\Core\Planning\JobFile;
 
 /** Job files, conductor schedules and the calendar: open formats, both ways. */
@@ -27,25 +30,33 @@ final class FilesController extends Controller
 {
     private const MOST_BYTES = 2_000_000;
 
-    public function job(Job $job): Response
+    public function job(Request $request, Job $job): Response
     {
         $this->authorize('view', $job);
         $house = $job->house();
-        $file = JobFile::write($job->site, $job->address, $job->kind, $house->installation, $house->plan, $job->system->name, OwnProfile::withTrashed()->find($house->plan->profile->id ?? '')?->profile);
+        $own = OwnProfile::withTrashed()->find($house->plan->profile->id ?? '')?->profile;
         $records = JobRecords::of($job);
+        $file = [
+            ...JobFile::write($job->site, $job->address, $job->kind, $house->installation, $house->plan, $job->system_name, $own),
+            ...($job->demo ? ['demo' => true] : []), ...($job->isPractice() ? ['practice' => true] : []),
+            ...($records === [] ? [] : ['records' => $records]),
+        ];
+        $flags = JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR;
 
-        return self::download($records === [] ? $file : [...$file, 'records' => $records], Str::slug("{$job->site} {$job->system->name}").'.json');
+        return Download::of($request, $job, '.json', 'application/json', json_encode($file, $flags)."\n");
     }
 
-    public function conductors(Job $job): Response
+    public function conductors(Request $request, Job $job): Response
     {
         $this->authorize('view', $job);
 
-        return new Response(Schedule::csv($job->house()->installation), 200, ['Content-Type' => 'text/csv; charset=utf-8', 'Content-Disposition' => 'attachment; filename="'.Str::slug("{$job->site} {$job->system->name}").'-conductors.csv"']);
+        return Download::of($request, $job, 'conductors.csv', 'text/csv; charset=utf-8', Schedule::csv($job->house()->installation, JobMark::of($job)));
     }
 
     public function calendar(Request $request): Response
     {
+        SecurityLog::write(SecurityKind::Exported, 'calendar of the crew', self::user($request));
+
         return new Response(DayCalendar::of(self::user($request)->crew), 200, ['Content-Type' => 'text/calendar; charset=utf-8', 'Content-Disposition' => 'attachment; filename="visits.ics"']);
     }
 
@@ -73,29 +84,13 @@ final class FilesController extends Controller
             if (! $file->isValid() || $file->getSize() > self::MOST_BYTES) {
                 throw InvalidData::unreadable('', $file->isValid() ? 'is larger than 2 MB; a job file is one house' : 'did not arrive whole; send it again');
             }
-            $json = json_decode((string) file_get_contents($file->getPathname()), true, 64, JSON_THROW_ON_ERROR);
-            $job = $import($user, $id, $json);
+            $job = $import($user, $id, Json::decode((string) file_get_contents($file->getPathname())));
 
             return ['job' => ['id' => $job->id, 'site' => $job->site, 'url' => "/jobs/{$job->id}/survey"], 'problem' => null];
-        } catch (JsonException $problem) {
-            return ['job' => null, 'problem' => ['pointer' => '', 'message' => "is no JSON: {$problem->getMessage()}"]];
         } catch (InvalidData $problem) {
             return ['job' => null, 'problem' => ['pointer' => $problem->pointer, 'message' => Str::limit(Str::after($problem->getMessage(), ': '), 600)]];
         } catch (ValidationException $problem) {
             return ['job' => null, 'problem' => ['pointer' => '', 'message' => $problem->getMessage()]];
         }
-    }
-
-    /** @param  array<string, mixed>  $json */
-    private static function download(array $json, string $name): Response
-    {
-        return new Response(json_encode($json, JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR)."\n", 200, ['Content-Type' => 'application/json', 'Content-Disposition' => "attachment; filename=\"{$name}\""]);
-    }
-
-    private static function user(Request $request): User
-    {
-        $user = $request->user();
-
-        return $user instanceof User ? $user : throw new LogicException('Nobody is signed in.');
     }
 }

@@ -7,19 +7,18 @@ namespace App\Http\Controllers;
 use App\Actions\CopyJob;
 use App\Actions\CreateJob;
 use App\Actions\EditDocument;
+use App\Actions\PutAway;
 use App\Actions\SitePlace;
 use App\Http\Requests\CopyJobRequest;
 use App\Http\Requests\JobDetailsRequest;
 use App\Http\Requests\NewJobRequest;
 use App\Models\Job;
-use App\Models\User;
 use App\Pages\JobsPage;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
 use Inertia\Inertia;
 use Inertia\Response;
-use LogicException;
 
 /** The crew's jobs: the list and its day, new ones, copies, details, and the shelf they are put away on. */
 final class JobsController extends Controller
@@ -56,25 +55,13 @@ final class JobsController extends Controller
         return new JsonResponse(['version' => $job->version]);
     }
 
-    /** Puts a job away or takes it back. Nothing recorded is lost: a deleted job can be restored. */
+    /** Puts a job away or takes it back, by name. Nothing recorded is lost: a deleted job stands in the archive's list. */
     public function shelf(Request $request, Job $job): JsonResponse
     {
-        $this->authorize('view', $job);
+        $this->authorize('keep', $job);
         $request->validate(['to' => ['required', Rule::in(['archive', 'list', 'delete', 'restore'])]]);
-        match ($request->string('to')->toString()) {
-            'archive' => $job->forceFill(['archived_at' => $job->archived_at ?? now()])->save(),
-            'list' => $job->forceFill(['archived_at' => null])->save(),
-            'delete' => $job->delete(),
-            default => $job->restore(),
-        };
+        $job = PutAway::to($job, self::user($request), $request->string('to')->toString());
 
         return new JsonResponse(['archived' => $job->archived_at !== null, 'deleted' => $job->trashed()]);
-    }
-
-    private static function user(Request $request): User
-    {
-        $user = $request->user();
-
-        return $user instanceof User ? $user : throw new LogicException('Nobody is signed in.');
     }
 }

@@ -6,12 +6,13 @@ namespace App\Http\Controllers;
 
 use App\Models\Job;
 use App\Pages\CandidateView;
+use App\Support\Download;
+use App\Support\JobMark;
 use App\Support\ProfileShelf;
 use App\Support\WiringDrawing;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
-use Illuminate\Support\Str;
 use Symfony\Component\Serializer\Encoder\CsvEncoder;
 use Unionbit\Core\Planning\Candidate;
 use Unionbit\Core\Planning\Plan;
@@ -62,19 +63,26 @@ final class PlanController extends Controller
         return new JsonResponse(['rows' => array_map(static fn (array $row): array => [...$row, 'facts' => $facts[$row['profile']]], ThermostatChoice::rank($job->house()->installation, $profiles, $wishes)), 'questions' => ThermostatChoice::questions()]);
     }
 
-    public function table(Job $job): Response
+    public function table(Request $request, Job $job): Response
     {
-        return $this->file($job, 'wiring.csv', 'text/csv; charset=utf-8', static fn (Plan $plan): string => (string) (new CsvEncoder([CsvEncoder::ESCAPE_FORMULAS_KEY => true]))->encode(WiringTable::rows($plan), 'csv'));
+        return $this->file($request, $job, 'wiring.csv', 'text/csv; charset=utf-8', static fn (Plan $plan): string => (new CsvEncoder([
+            CsvEncoder::ESCAPE_FORMULAS_KEY => true,
+        ]))->encode(JobMark::rows($job, WiringTable::rows($plan)), 'csv'));
     }
 
-    public function drawing(Job $job): Response
+    public function drawing(Request $request, Job $job): Response
     {
-        return $this->file($job, 'wiring.svg', 'image/svg+xml', static fn (Plan $plan): string => WiringDrawing::wiring($plan, $job->site));
+        return $this->file($request, $job, 'wiring.svg', 'image/svg+xml', static fn (Plan $plan): string => WiringDrawing::wiring($plan, self::head($job)));
     }
 
-    public function labels(Job $job): Response
+    public function labels(Request $request, Job $job): Response
     {
-        return $this->file($job, 'labels.svg', 'image/svg+xml', static fn (Plan $plan): string => WiringDrawing::labels($plan, $job->site));
+        return $this->file($request, $job, 'labels.svg', 'image/svg+xml', static fn (Plan $plan): string => WiringDrawing::labels($plan, self::head($job)));
+    }
+
+    private static function head(Job $job): string
+    {
+        return implode(' · ', array_filter([$job->site, JobMark::says($job)]));
     }
 
     /** @return array<string, string> */
@@ -93,13 +101,12 @@ final class PlanController extends Controller
     }
 
     /** @param  callable(Plan): string  $content */
-    private function file(Job $job, string $name, string $type, callable $content): Response
+    private function file(Request $request, Job $job, string $name, string $type, callable $content): Response
     {
         $this->authorize('view', $job);
         $plan = $job->house()->plan;
         abort_if($plan === null, 404, 'There is no plan yet.');
-        $slug = Str::slug("{$job->site} {$job->system->name}");
 
-        return new Response($content($plan), 200, ['Content-Type' => $type, 'Content-Disposition' => ($type === 'image/svg+xml' ? 'inline' : 'attachment')."; filename=\"{$slug}-{$name}\""]);
+        return Download::of($request, $job, $name, $type, $content($plan));
     }
 }

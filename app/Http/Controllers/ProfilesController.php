@@ -5,16 +5,14 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Models\OwnProfile;
-use App\Models\User;
 use App\Support\ProfileShelf;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
-use JsonException;
-use LogicException;
 use Unionbit\Core\InvalidData;
+use Unionbit\Core\Json;
 use Unionbit\Core\Thermostat\ProfileDraft;
 
 /** A crew's own thermostat profiles: made in a form, read from a file, taken out as a file, put away. */
@@ -30,15 +28,13 @@ final class ProfilesController extends Controller
             'link' => ['required_without:json', Rule::in(['removable', 'slide', 'automatic'])], 'heat' => ['required_without:json', 'integer', 'between:0,4'], 'cool' => ['required_without:json', 'integer', 'between:0,2'],
         ], ['title.required_without' => 'Give it a name of your own, without a maker\'s.', 'screws.required_without' => 'Write the letters of its plate, as Rc Rh C Y1 G W1.']);
         try {
-            $json = $request->has('json') ? json_decode($request->string('json')->toString(), true, 32, JSON_THROW_ON_ERROR) : ProfileDraft::json([
+            $json = $request->has('json') ? Json::decode($request->string('json')->toString()) : ProfileDraft::json([
                 'title' => $request->string('title')->toString(), 'screws' => $request->string('screws')->toString(), 'power' => $request->string('power')->toString(), 'va' => $request->float('va'),
                 'remote' => $request->string('remote')->toString(), 'switches' => $request->string('switches')->toString(), 'link' => $request->string('link')->toString(), 'heat' => $request->integer('heat'), 'cool' => $request->integer('cool'),
             ]);
             $profile = $shelf->keep(self::user($request)->crew_id, $json);
-        } catch (JsonException $problem) {
-            throw ValidationException::withMessages(['json' => "That is no JSON: {$problem->getMessage()}."]);
         } catch (InvalidData $problem) {
-            throw ValidationException::withMessages([str_starts_with($problem->pointer, '/screws') ? 'screws' : ($request->has('json') ? 'json' : 'title') => ltrim($problem->getMessage(), '/')]);
+            throw ValidationException::withMessages([str_starts_with($problem->pointer, '/screws') ? 'screws' : ($request->has('json') ? 'json' : 'title') => $problem->pointer === '' ? 'That '.ltrim($problem->getMessage(), ': ').'.' : ltrim($problem->getMessage(), '/')]);
         }
 
         return new JsonResponse(['id' => $profile->id, 'title' => $profile->title]);
@@ -57,12 +53,5 @@ final class ProfilesController extends Controller
         OwnProfile::query()->where('crew_id', self::user($request)->crew_id)->findOrFail($id)->delete();
 
         return new JsonResponse(['id' => $id]);
-    }
-
-    private static function user(Request $request): User
-    {
-        $user = $request->user();
-
-        return $user instanceof User ? $user : throw new LogicException('Nobody is signed in.');
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\PracticeRun;
 use App\Http\Requests\ReadingRequest;
 use App\Models\Job;
 use App\Support\JobFiles;
@@ -12,8 +13,6 @@ use App\Support\Progress;
 use App\Support\Pulse;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Illuminate\Validation\ValidationException;
-use Unionbit\Core\Fault\Fault;
 use Unionbit\Core\Proving\Pattern;
 
 /** Around the proofs: what is new on this job, what a pattern of passes and fails points to, and practice on a simulated house. */
@@ -40,22 +39,20 @@ final class ProvingController extends Controller
         return new JsonResponse(['calls' => count($seen), 'fits' => array_slice($fits, 0, self::MOST_NAMED), 'of' => count($fits)]);
     }
 
-    public function practice(Request $request, Job $job): JsonResponse
+    /** Begins to practise on a copy of this job, or ends the copy; answers with where to go on. */
+    public function practice(Request $request, Job $job, PracticeRun $practice): JsonResponse
     {
-        $this->authorize('work', $job);
+        $this->authorize('view', $job);
         $request->validate(['on' => ['required', 'boolean'], 'fault' => ['nullable', 'string', 'max:80']]);
-        $plan = $job->house()->plan ?? throw ValidationException::withMessages(['on' => 'Choose a thermostat first.']);
-        $wanted = $request->string('fault')->toString();
-        $ids = array_map(static fn (Fault $f): string => $f->id, app(JobFiles::class)->faults()->of($plan->circuit()));
-        if ($wanted === 'any') {
-            $wanted = $ids[random_int(0, count($ids) - 1)];
-        }
-        if ($wanted !== '' && ! in_array($wanted, $ids, true)) {
-            throw ValidationException::withMessages(['fault' => "This house cannot have the fault {$wanted}."]);
-        }
-        Job::query()->whereKey($job->id)->update(['practice' => $request->boolean('on') ? $wanted : null]);
+        $real = $job->isPractice() ? Job::query()->findOrFail($job->practice_of_id) : $job;
+        if ($request->boolean('on')) {
+            $copy = $practice->begin($real, self::user($request), $request->string('fault')->toString());
 
-        return new JsonResponse(['practice' => $request->boolean('on')]);
+            return new JsonResponse(['id' => $copy->id, 'url' => "/jobs/{$copy->id}/prove"]);
+        }
+        PracticeRun::end($job);
+
+        return new JsonResponse(['id' => $real->id, 'url' => "/jobs/{$real->id}/prove"]);
     }
 
     public function reading(ReadingRequest $request): JsonResponse
@@ -66,6 +63,7 @@ final class ProvingController extends Controller
     public function signs(Request $request, Job $job): JsonResponse
     {
         $this->authorize('work', $job);
+        $request->validate(['step' => ['required', 'string', 'max:40']]);
 
         return new JsonResponse(['signs' => Practice::signs($job, $request->string('step')->toString())]);
     }

@@ -68,7 +68,11 @@ final class RecordsController extends Controller
 
     public function power(RecordRequest $request): JsonResponse
     {
-        RaisePowerFlag::to($request->job(), $request->crewMember(), $request->id(), $request->string('state')->toString(), $request->nullableString('volts'), $request->boolean('meter_proved'));
+        $typed = ['' => $request->nullableString('volts'), ...$request->supplies()];
+        RaisePowerFlag::to(
+            $request->job(), $request->crewMember(), $request->id(), $request->string('state')->toString(),
+            array_filter($typed, static fn (?string $volts): bool => $volts !== null), $request->boolean('meter_proved'), $request->boolean('despite'),
+        );
 
         return new JsonResponse(PowerFlag::of($request->job())->toArray(), 201);
     }
@@ -92,7 +96,7 @@ final class RecordsController extends Controller
         }
         $row = Append::row(SettingEntry::class, $request->id(), $job, $request->crewMember(), static fn (): array => [
             'key' => $key, 'value' => $value, 'reason' => self::settingReason($setting, $value, trim($request->string('note')->toString())),
-            'old_value' => $job->settingEntries()->where('key', $key)->reorder()->orderByDesc('at')->orderByDesc('id')->value('value'),
+            'old_value' => $job->counting($job->settingEntries())->where('key', $key)->reorder()->orderByDesc('seq')->value('value'),
         ]);
 
         return new JsonResponse(['id' => $row->id], 201);
@@ -116,10 +120,14 @@ final class RecordsController extends Controller
         if (! in_array($key, $known, true)) {
             throw ValidationException::withMessages(['move' => "There is no move {$key} in this plan."]);
         }
-        if ($request->boolean('done') && ! MoveTick::query()->whereKey($request->id())->exists()) {
-            $this->gateMove($job);
-        }
-        $row = Append::row(MoveTick::class, $request->id(), $job, $request->crewMember(), static fn (): array => ['move' => $key, 'done' => $request->boolean('done')]);
+        $done = $request->boolean('done');
+        $row = Append::row(MoveTick::class, $request->id(), $job, $request->crewMember(), function (Job $job) use ($key, $done): array {
+            if ($done) {
+                $this->gateMove($job);
+            }
+
+            return ['move' => $key, 'done' => $done];
+        });
 
         return new JsonResponse(['id' => $row->id], 201);
     }

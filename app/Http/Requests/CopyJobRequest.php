@@ -13,7 +13,7 @@ final class CopyJobRequest extends JobRequest
 {
     public function authorize(): bool
     {
-        return $this->user()?->can('view', $this->job()) === true;
+        return $this->user()?->can('keep', $this->job()) === true;
     }
 
     /** @return array<string, mixed> */

@@ -12,6 +12,11 @@ use Unionbit\Core\Visit\DayPlan;
 /** What a job is called, what kind of visit it is, and when and by whom it is made. */
 final class JobDetailsRequest extends JobRequest
 {
+    public function authorize(): bool
+    {
+        return parent::authorize() && $this->user()?->can('keep', $this->job()) === true;
+    }
+
     /** @return array<string, mixed> */
     public function rules(): array
     {

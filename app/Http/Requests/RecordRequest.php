@@ -26,6 +26,9 @@ final class RecordRequest extends JobRequest
             'done' => ['sometimes', 'boolean'],
             'state' => ['sometimes', Rule::in(['live', 'isolated', 'not-proved'])],
             'volts' => ['nullable', 'string', 'max:20'],
+            'supplies' => ['sometimes', 'array', 'max:4'],
+            'supplies.*' => ['nullable', 'string', 'max:20'],
+            'despite' => ['sometimes', 'boolean'],
             'meter_proved' => ['sometimes', 'boolean'],
             'figure' => ['sometimes', 'string', 'max:20'],
             'values' => ['sometimes', 'array', 'max:12'],
@@ -33,5 +36,18 @@ final class RecordRequest extends JobRequest
             'reading' => ['sometimes', 'ulid'],
             'unexplained' => ['sometimes', 'boolean'],
         ];
+    }
+
+    /** @return array<string, string> readings as typed, by supply */
+    public function supplies(): array
+    {
+        $typed = [];
+        foreach ((array) $this->input('supplies') as $supply => $volts) {
+            if (is_string($volts)) {
+                $typed[(string) $supply] = $volts;
+            }
+        }
+
+        return $typed;
     }
 }

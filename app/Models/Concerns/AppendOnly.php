@@ -15,6 +15,11 @@ trait AppendOnly
 {
     use HasUlids;
 
+    public function initializeAppendOnly(): void
+    {
+        $this->mergeCasts(['simulated' => 'boolean', 'seq' => 'integer']);
+    }
+
     public static function bootAppendOnly(): void
     {
         static::creating(static function (self $row): void {
@@ -28,6 +33,14 @@ trait AppendOnly
     public function job(): BelongsTo
     {
         return $this->belongsTo(Job::class);
+    }
+
+    /** Who wrote it. A name that came out of a file is text of that file, and never a colleague of that name. */
+    public function writtenBy(): string
+    {
+        $named = $this->getAttribute('from_file');
+
+        return is_string($named) ? ($named === '' ? 'in the file, without a name' : "in the file: {$named}") : (string) $this->user?->name;
     }
 
     /** @return BelongsTo<User, $this> */

@@ -34,7 +34,7 @@ final readonly class FaultCatalogue
 
     public static function read(mixed $json): self
     {
-        return new self(Node::root($json)->each('faults'));
+        return new self(Node::root($json)->each('faults', PHP_INT_MAX));
     }
 
     /** @return list<string> */

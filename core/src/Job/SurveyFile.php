@@ -23,18 +23,29 @@ final class SurveyFile
 {
     public const MOST_CONDUCTORS = 50;
 
+    public const MOST_CABLES = 8;
+
+    private const MOST_JUMPERS = 20;
+
+    private const MOST_SAFETY = 6;
+
+    private const LONGEST_WORD = 60;
+
+    private const LONGEST_REASON = 300;
+
     /** @throws InvalidData */
     public static function read(mixed $json, Archetype $archetype, string $pointer = ''): Installation
     {
         $node = Node::root($json, $pointer);
 
-        $cables = array_map(self::cable(...), $node->each('cables'));
+        $cables = array_map(self::cable(...), $node->each('cables', self::MOST_CABLES));
+        self::unique(array_column($cables, 'id'), "{$pointer}/cables");
         (new Splices($cables))->check($pointer);
         $answers = self::answers($node);
 
         return new Installation($answers->is('eGoes', 'tied') ? $archetype->withEmergencyTied() : $archetype, self::facts($node->has('facts') ? $node->at('facts') : Node::root([])), $cables, array_map(
-            static fn (Node $n): Jumper => new Jumper($n->enum('place', Place::class), $n->string('a'), $n->string('b'), $n->string('label')),
-            $node->each('jumpers'),
+            static fn (Node $n): Jumper => new Jumper($n->enum('place', Place::class), $n->string('a', null, self::LONGEST_WORD), $n->string('b', null, self::LONGEST_WORD), $n->string('label', null, self::LONGEST_WORD)),
+            $node->each('jumpers', self::MOST_JUMPERS),
         ), $answers, self::overrides($node));
     }
 
@@ -74,7 +85,7 @@ final class SurveyFile
     {
         $overrides = [];
         foreach ($node->keys('overrides') as $code) {
-            $overrides[$code] = $node->at('overrides')->string($code);
+            $overrides[$code] = $node->at('overrides')->string($code, null, self::LONGEST_REASON);
         }
 
         return $overrides;
@@ -91,14 +102,14 @@ final class SurveyFile
             $node->has('oldPower') ? $node->string('oldPower') : null,
             $node->has('secondBonded') ? $node->bool('secondBonded') : null,
             $node->string('secondPhase', 'unknown'),
-            array_map(self::device(...), $node->each('safety')),
+            array_map(self::device(...), $node->each('safety', self::MOST_SAFETY)),
         );
     }
 
     /** @throws InvalidData */
     public static function device(Node $node): SafetyDevice
     {
-        return new SafetyDevice($node->string('id'), $node->string('label'), $node->strings('breaks'), $node->bool('relay', false));
+        return new SafetyDevice($node->string('id', null, self::LONGEST_WORD), $node->string('label', null, self::LONGEST_WORD), $node->strings('breaks'), $node->bool('relay', false));
     }
 
     /** @return array{id: string, label: string, breaks: list<string>, relay: bool} */
@@ -114,7 +125,7 @@ final class SurveyFile
         if (! isset(Cable::OHMS_PER_FOOT[$gauge])) {
             throw InvalidData::notAllowed($node->pointer.'/gauge', $gauge, implode(', ', array_keys(Cable::OHMS_PER_FOOT)));
         }
-        $nodes = $node->each('conductors');
+        $nodes = $node->each('conductors', PHP_INT_MAX);
         if (count($nodes) > self::MOST_CONDUCTORS) {
             throw InvalidData::unreadable("{$node->pointer}/conductors", sprintf('has %d conductors; allowed: at most %d in one cable', count($nodes), self::MOST_CONDUCTORS));
         }
@@ -127,7 +138,7 @@ final class SurveyFile
             $numbers[$conductor->number] = true;
         }
 
-        return (new Cable($node->string('id'), $node->enum('from', Place::class), $node->enum('to', Place::class), $gauge, $node->number('feet', null, 1, 1000), [], $node->has('kind') ? $node->string('kind') : null))->withConductors($conductors);
+        return (new Cable($node->string('id', null, 4), $node->enum('from', Place::class), $node->enum('to', Place::class), $gauge, $node->number('feet', null, 1, 1000), [], $node->has('kind') ? $node->string('kind') : null))->withConductors($conductors);
     }
 
     private static function conductor(Node $node): Conductor
@@ -141,9 +152,18 @@ final class SurveyFile
             $number, $node->enum('colour', Colour::class), self::end($node->at('near')), self::end($node->at('far')), $node->enum('evidence', Evidence::class),
             $node->has('stripe') ? $node->enum('stripe', Colour::class) : null,
             $node->has('colourAfterSplice') ? $node->enum('colourAfterSplice', Colour::class) : null,
-            $node->string('note', ''), array_map(static fn (string $word): Condition => Condition::tryFrom($word) ?? throw InvalidData::notAllowed("{$node->pointer}/condition", $word, implode(', ', array_column(Condition::cases(), 'value'))), $node->strings('condition')),
+            $node->string('note', '', self::LONGEST_REASON), array_map(static fn (string $word): Condition => Condition::tryFrom($word) ?? throw InvalidData::notAllowed("{$node->pointer}/condition", $word, implode(', ', array_column(Condition::cases(), 'value'))), $node->strings('condition')),
             $node->has('loopOhms') ? $node->number('loopOhms', null, 0, 999) : null,
         );
+    }
+
+    /** @param  list<string>  $ids */
+    private static function unique(array $ids, string $pointer): void
+    {
+        $twice = array_values(array_diff_key($ids, array_unique($ids)))[0] ?? null;
+        if ($twice !== null) {
+            throw InvalidData::notAllowed("{$pointer}/id", $twice, 'a letter that no other cable has');
+        }
     }
 
     /** @throws InvalidData */
@@ -153,7 +173,7 @@ final class SurveyFile
 
         return match ($state) {
             EndState::Landed => End::landed(self::letter($node)),
-            EndState::Spliced => End::spliced($node->string('onto')),
+            EndState::Spliced => End::spliced($node->string('onto', null, self::LONGEST_WORD)),
             default => End::free($state),
         };
     }

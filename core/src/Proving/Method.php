@@ -44,6 +44,12 @@ enum Method: string
         };
     }
 
+    /** Whether a pass shows that each conductor of the call ends where it was taken to: from the wall to the load. */
+    public function provesPairing(): bool
+    {
+        return $this === self::Jumper || $this === self::Voltage || $this === self::AuxAlone;
+    }
+
     /** A proof that every call needs; the others say where to look when one of these fails. */
     public function isMain(): bool
     {

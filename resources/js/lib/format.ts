@@ -23,6 +23,13 @@ export function day(iso: string): string {
     return new Date(iso).toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'short' });
 }
 
+/** How long ago, in the largest whole unit: "5 days ago". */
+export function ago(iso: string, now: string): string {
+    const minutes = Math.max(0, Math.floor((Date.parse(now) - Date.parse(iso)) / 60_000));
+    const [count, unit] = minutes < 60 ? [minutes, 'minute'] : minutes < 48 * 60 ? [Math.floor(minutes / 60), 'hour'] : [Math.floor(minutes / 1440), 'day'];
+    return `${count} ${unit}${count === 1 ? '' : 's'} ago`;
+}
+
 /** 4:12 */
 export function countdown(seconds: number): string {
     const whole = Math.max(0, Math.ceil(seconds));

@@ -12,16 +12,18 @@ import { Dialog } from '@/ui/Dialog';
 import { Glyph } from '@/ui/Glyph';
 import { Bad, State } from '@/ui/State';
 import { Swatch } from '@/ui/Tag';
+import { Tick } from '@/ui/Tick';
 
 export default function Handover() {
-    const { job, crew, thermostat, facts, wiring, link, settings, proofs, survey, lines, restore, open, loads, measurements, unexplained, waived, photos, figures, customer, choice, signatures, practice } = usePage<HandoverProps>().props;
+    const { job, crew, thermostat, facts, wiring, link, settings, proofs, survey, lines, restore, open, loads, measurements, unexplained, waived, photos, figures, customer, choice, signatures, unsigned, simulated } = usePage<HandoverProps>().props;
     const [closing, setClosing] = useState(false);
     const [problem, setProblem] = useState('');
+    const [without, setWithout] = useState(false);
     const closed = job.handedOverAt !== null;
     const ready = lines.every((line) => line.done);
 
     const close = async () => {
-        const answer = await post(`/jobs/${job.id}/handover`, {});
+        const answer = await post(`/jobs/${job.id}/handover`, { unsigned: without });
         setProblem(said(answer));
         if (answer.kind === 'ok') {
             setClosing(false);
@@ -34,7 +36,7 @@ export default function Handover() {
             <div className="head no-print">
                 <div>
                     <h1 className="h-step">Handover</h1>
-                    <p>{closed && job.handedOverAt ? `Handed over ${day(job.handedOverAt)} at ${clock(job.handedOverAt)}. A record: it can be read, not changed.` : 'The record that the next person can trust.'}</p>
+                    <p>{closed && job.handedOverAt ? `${job.importedAt ? 'As the file says, handed over' : 'Handed over'} ${day(job.handedOverAt)} at ${clock(job.handedOverAt)}. A record: it can be read, not changed.` : 'The record that the next person can trust.'}</p>
                 </div>
                 <div className="flex flex-wrap gap-2.5">
                     <button className="btn btn--quiet" onClick={() => window.print()}>
@@ -49,7 +51,7 @@ export default function Handover() {
                     <a className="btn btn--quiet" href={`/jobs/${job.id}/job-file`}>
                         Job file
                     </a>
-                    {!closed && (
+                    {!closed && !job.practice && (
                         <button className={`btn ${ready ? 'btn--go' : 'btn--off'}`} aria-disabled={!ready} onClick={() => ready && setClosing(true)}>
                             Hand over {!ready && <span className="text-[14px]">{lines.filter((line) => !line.done).length} open</span>}
                         </button>
@@ -79,7 +81,9 @@ export default function Handover() {
                         {job.handedOverAt ? `${day(job.handedOverAt)} ${clock(job.handedOverAt)}` : 'not handed over'}
                     </p>
                 </header>
-                {practice && <p className="mt-2 border-l-[6px] border-caution bg-caution-wash px-3 py-1.5 text-[14px] font-semibold">Practice: readings marked simulated come from a simulated meter, not from this house.</p>}
+                {[job.mark, simulated, closed && unsigned.length > 0 ? `Handed over without the signature of the ${unsigned.join(' and the ')}.` : null].filter(Boolean).map((line) => (
+                    <p key={line} className="mt-2 border-l-[6px] border-caution bg-caution-wash px-3 py-1.5 text-[14px] font-semibold">{line}</p>
+                ))}
                 <div className="grid gap-x-10 lg:grid-cols-2 print:grid-cols-2">
                     <section>
                         <h3 className="h-sec mb-1 mt-4">Before and after</h3>
@@ -230,6 +234,7 @@ export default function Handover() {
                                     </svg>
                                     <figcaption className="text-[13px] text-muted">
                                         {signed.name}, {role}, {day(signed.at)} {clock(signed.at)}
+                                        {signed.simulated && ', simulated'}
                                     </figcaption>
                                 </figure>
                             );
@@ -240,6 +245,17 @@ export default function Handover() {
             </article>
             <Dialog open={closing} onClose={() => setClosing(false)} title="Hand this job over?">
                 <p className="mt-2">Covers and door on, the thermostat in the mode the customer wants, batteries and filter explained. After this the job is a record.</p>
+                {unsigned.length > 0 && (
+                    <div role="group" aria-label="Signatures missing" className="mt-3 border-l-[6px] border-caution bg-caution-wash px-3 py-2 text-[15px]">
+                        <p>
+                            Not signed yet by the {unsigned.join(' and the ')}. Ask for it: the fields are at the end of the record.
+                        </p>
+                        <div className="mt-1 flex items-center gap-2">
+                            <Tick checked={without} label="Hand over without: the record will say so" onChange={setWithout} />
+                            <span className="font-semibold">Hand over without: the record will say so</span>
+                        </div>
+                    </div>
+                )}
                 <Bad>{problem}</Bad>
                 <div className="mt-5 flex justify-end gap-3">
                     <button className="btn" onClick={() => setClosing(false)}>

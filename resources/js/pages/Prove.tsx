@@ -157,7 +157,6 @@ function Body({ step, onStep, check, onCheck }: { step: StepView; onStep: (key: 
                     </button>
                 )}
             </div>
-            {!closed && job.practice && <Practice />}
             <CallStrip calls={calls} current={step.call} onCall={(call) => choose((steps.find((candidate) => candidate.call === call && candidate.state !== 'passed') ?? steps.find((candidate) => candidate.call === call))?.key ?? step.key)} />
             <div className="flex flex-wrap items-center justify-between gap-3 border-b border-hair px-1.5">
                 <MethodSwitch steps={mine} current={step.key} onStep={choose} missing={step.call === 'idle' || step.call === 'defrost' ? [] : [...(noWallJumper[step.call] ? [{ word: 'By jumper', why: noWallJumper[step.call] ?? '' }] : []), ...(noContinuity ? [{ word: 'By continuity', why: noContinuity }] : [])]} />
@@ -191,7 +190,7 @@ function Body({ step, onStep, check, onCheck }: { step: StepView; onStep: (key: 
             {!closed && phone && way}
             <Loads call={check} onCall={onCheck} />
             <Measured closed={closed} />
-            {!closed && !job.practice && <Practice />}
+            <Practice />
         </div>
     );
 }

@@ -112,7 +112,7 @@ function Setting({ setting, last, selected, closed, onSelect }: { setting: Setti
                         {setting.menuLabel}: {setting.menuValue}
                     </span>
                 </div>
-                <span className="mono text-[13px] text-muted" title={last ? `${last.old === null ? '' : `was ${last.old}; `}${last.by}: ${last.reason}` : undefined}>{last ? clock(last.at) : 'open'}</span>
+                <span className="mono text-[13px] text-muted" title={last ? `${last.old === null ? '' : `was ${last.old}; `}${last.by}: ${last.reason}` : undefined}>{last ? clock(last.at) : 'open'}{last?.simulated && <span className="block">simulated</span>}</span>
                 <Tick checked={setting.entered === setting.value} disabled={closed} label={`${setting.label} entered as ${setting.valueLabel}`} onChange={() => void enter(setting.value)} />
             </div>
             <p className="text-[14px] leading-[18px] text-muted">{setting.reason}</p>

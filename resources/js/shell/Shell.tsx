@@ -5,6 +5,7 @@ import type { Frame, Mode, Shared, Stage } from '@/types';
 import { Dialog } from '@/ui/Dialog';
 import { Glyph } from '@/ui/Glyph';
 import { JobTape, TapeStrip } from './JobTape';
+import { MarkBar } from './MarkBar';
 import { OutboxBar } from './OutboxBar';
 import { PowerFlag } from './PowerFlag';
 import { usePulse } from '@/lib/pulse';
@@ -90,6 +91,7 @@ export function Shell({ stage, title, start, startMode = 'V', dock, children }: 
                     <JobTape jobId={job.id} tape={tape} current={stage} />
                     <TapeStrip jobId={job.id} tape={tape} current={stage} />
                     <main className="main" id="main">
+                        <MarkBar />
                         <OutboxBar />
                         {children}
                     </main>

@@ -45,6 +45,8 @@ export interface OverflowWay {
 export interface FiguresProps extends Shared {
     job: Frame['job'] | null;
     power?: Frame['power'];
+    supplies?: Frame['supplies'];
+    beforeLive?: Frame['beforeLive'];
     mark?: Frame['mark'];
     tape?: Frame['tape'];
     restore?: Frame['restore'];

@@ -24,7 +24,7 @@ export interface StepView {
     startedAt: string | null;
     readyAt: string | null;
     probes: { a: string; b: string; mode: Mode; shows: string; expected: Expectation; reading: Reading | null }[];
-    signs: { key: string; text: string; sense: string; optional: boolean; outcome: OutcomeName | null; reason: string | null; at: string | null }[];
+    signs: { key: string; text: string; sense: string; optional: boolean; outcome: OutcomeName | null; reason: string | null; simulated: boolean; at: string | null }[];
     restore: string[];
     board: BoardState;
     waitingBoard: BoardState;

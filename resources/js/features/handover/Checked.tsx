@@ -35,7 +35,7 @@ export function CheckedLoads({ loads, measurements }: { loads: LoadCheck[]; meas
                         {row.callLabel && `, ${row.callLabel}`}
                     </b>{' '}
                     {row.lines[0]?.value != null && `${rounded(row.lines[0].value)} ${row.lines[0].unit.replace('Δ', '')}. `}
-                    {row.verdict} {row.simulated && '(in practice)'}
+                    {row.verdict} {row.simulated && '(simulated)'}
                 </p>
             ))}
         </section>

@@ -35,6 +35,7 @@ export function ReadingTable({ title, state, readings, signs = [] }: { title: st
                                     {outcomeLook[reading.outcome].word}
                                 </State>
                                 {reading.simulated && <span className="block text-[12px] text-muted">simulated</span>}
+                                {reading.fromFile !== null && <span className="block text-[12px] text-muted">from the file</span>}
                                 {reading.unexplained && <span className="block text-[12px] text-caution-ink">unexplained</span>}
                             </td>
                             <td className="text-[13px] leading-[17px] text-muted max-md:hidden print:table-cell">{reading.reason}</td>
@@ -45,7 +46,7 @@ export function ReadingTable({ title, state, readings, signs = [] }: { title: st
             {signs.length > 0 && (
                 <p className="py-1 text-[14px]">
                     Seen and heard:{' '}
-                    {signs.map((sign) => `${sign.sign.replace('-', ' ')} ${sign.seen ? 'yes' : 'no'}`).join(', ')}
+                    {signs.map((sign) => `${sign.sign.replace('-', ' ')} ${sign.seen ? 'yes' : 'no'}${sign.simulated ? ' (simulated)' : ''}`).join(', ')}
                 </p>
             )}
         </div>

@@ -20,7 +20,14 @@ export function Log({ jobId, readings, points, closed, onPick, onCorrect }: { jo
                     const isOpen = open === reading.id;
                     return [
                         <tr key={reading.id} className={corrected.has(reading.id) ? 'line-through decoration-1' : ''}>
-                            <td className="text-muted">{clock(reading.at)}</td>
+                            <td className="text-muted">
+                                {clock(reading.at)}
+                                {reading.simulated && (
+                                    <abbr className="ml-1 no-underline" title="simulated">
+                                        sim
+                                    </abbr>
+                                )}
+                            </td>
                             <td className="pl-2">
                                 <button
                                     className="text-left"

@@ -55,7 +55,7 @@ function Kept({ row, isMetric }: { row: Measurement; isMetric: boolean }) {
                 </span>
             )}{' '}
             {row.verdict} <span className="mono text-muted">{clock(row.at)}</span>
-            {row.simulated && ' (in practice)'}
+            {row.simulated && ' (simulated)'}
         </li>
     );
 }

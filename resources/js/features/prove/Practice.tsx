@@ -1,39 +1,29 @@
-import { usePage } from '@inertiajs/react';
+import { router, usePage } from '@inertiajs/react';
 import { useState } from 'react';
 import { post, said } from '@/lib/api';
-import { reload } from '@/lib/reload';
 import type { ProveProps } from '@/types';
 import { Bad } from '@/ui/State';
 
-/** Practice on this house: a simulated meter and simulated loads, with a hidden fault if wanted. Everything is marked. */
+/** Practice on a copy of this house: a simulated meter and simulated loads, with a hidden fault if wanted. */
 export function Practice() {
     const { job } = usePage<ProveProps>().props;
     const [bad, setBad] = useState('');
-    const turn = async (on: boolean, fault = '') => {
-        const answer = await post(`/jobs/${job.id}/practice`, { on, fault });
+    const begin = async (fault: string) => {
+        const answer = await post<{ url: string }>(`/jobs/${job.id}/practice`, { on: true, fault });
         setBad(answer.kind === 'ok' ? '' : said(answer));
-        if (answer.kind === 'ok') await reload();
+        if (answer.kind === 'ok') router.visit(answer.data.url);
     };
     return (
-        <section aria-label="Practice" className={`border-t border-hair px-5 ${job.practice ? 'py-0.5' : 'py-2'} text-[14px] ${job.practice ? 'bg-caution-wash' : ''}`}>
-            {job.practice ? (
-                <p className="flex flex-wrap items-center gap-x-5">
-                    <b className="font-semibold">Practice: readings and sounds come from the simulated house and are marked so.</b>
-                    <button className="link" onClick={() => void turn(false)}>
-                        End practice
-                    </button>
-                </p>
-            ) : (
-                <p className="flex flex-wrap items-center gap-x-5">
-                    <span className="text-muted">Practise on this house, with a simulated meter:</span>
-                    <button className="link" onClick={() => void turn(true)}>
-                        all in order
-                    </button>
-                    <button className="link" onClick={() => void turn(true, 'any')}>
-                        with a hidden fault
-                    </button>
-                </p>
-            )}
+        <section aria-label="Practice" className="border-t border-hair px-5 py-2 text-[14px]">
+            <p className="flex flex-wrap items-center gap-x-5">
+                <span className="text-muted">{job.practice ? 'Practise again, on a new copy:' : 'Practise on a copy of this house, with a simulated meter. Nothing here is touched:'}</span>
+                <button className="link" onClick={() => void begin('')}>
+                    all in order
+                </button>
+                <button className="link" onClick={() => void begin('any')}>
+                    with a hidden fault
+                </button>
+            </p>
             <Bad>{bad}</Bad>
         </section>
     );

@@ -112,6 +112,7 @@ export function StepCells({ step, closed, onStep }: { step: StepView; closed: bo
                                                 {sign.outcome === 'pass' ? 'yes' : sign.outcome === 'fail' ? 'no' : 'too early'}
                                             </State>{' '}
                                             <span className="mono text-muted">{sign.at && clock(sign.at)}</span>
+                                            {sign.simulated && <span className="text-muted"> simulated</span>}
                                         </span>
                                     )}
                                 </span>

@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Job;
+
+use Unionbit\Core\Equipment\Transformer;
+
+/**
+ * A 24 V supply that can make this house live: each is proved dead by a reading of its own. One that the survey counts
+ * but the circuit does not know is one too, and so is a plug-in transformer that a plan brought to the wall.
+ */
+final readonly class PowerSource
+{
+    public const UNKNOWN = 'second';
+
+    public const PLUG_IN = 'plug-in';
+
+    /** @param  string  $label  as in "dead reading of {label}" */
+    private function __construct(public string $id, public string $label, public string $live)
+    {
+    }
+
+    /**
+     * @param  bool  $plugIn  a plug-in transformer stands at the wall
+     * @return non-empty-list<self> in the order of the equipment; the first is the indoor unit's own
+     */
+    public static function all(Installation $house, bool $plugIn = false): array
+    {
+        $transformers = $house->transformers();
+        $several = count($transformers) > 1;
+        $sources = array_map(static fn (Transformer $t): self => self::of($t, $several), $transformers);
+        if (! $several && $house->answers->is('supplies', '2')) {
+            $sources[] = new self(self::UNKNOWN, 'the second supply, found but not placed yet', 'its own hot and common');
+        }
+        if ($plugIn) {
+            $sources[] = new self(self::PLUG_IN, 'the plug-in transformer at the wall', 'its two screws');
+        }
+
+        return $sources === [] ? [new self(self::UNKNOWN, 'the supply', 'R–C')] : $sources;
+    }
+
+    private static function of(Transformer $transformer, bool $several): self
+    {
+        $printed = static fn (string $point): string => substr($point, 1 + (int) strpos($point, '.'));
+        $hot = $printed($transformer->hot);
+
+        return new self(
+            $transformer->id, $several ? "the supply of {$hot}" : 'the supply', "{$hot}–{$printed($transformer->common)}",
+        );
+    }
+}

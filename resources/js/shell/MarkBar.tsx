@@ -1,0 +1,35 @@
+import { router, usePage } from '@inertiajs/react';
+import { useState } from 'react';
+import { post, said } from '@/lib/api';
+import { day } from '@/lib/format';
+import type { Frame } from '@/types';
+import { Glyph } from '@/ui/Glyph';
+import { Bad } from '@/ui/State';
+
+/** What this job as a whole is, where it is no ordinary one: demo data, practice on a copy, read from a file. */
+export function MarkBar() {
+    const { job } = usePage<Frame>().props;
+    const [bad, setBad] = useState('');
+    const end = async () => {
+        const answer = await post<{ url: string }>(`/jobs/${job.id}/practice`, { on: false });
+        setBad(answer.kind === 'ok' ? '' : said(answer));
+        if (answer.kind === 'ok') router.visit(answer.data.url);
+    };
+    if (!job.mark && !job.importedAt) return null;
+    return (
+        <div role="note" aria-label="About this job" className={`markbar ${job.practice ? 'markbar--practice' : ''}`}>
+            {job.mark && (
+                <b>
+                    <Glyph name="caution" /> {job.mark}
+                </b>
+            )}
+            {job.importedAt && <span>Read from a job file {day(job.importedAt)}: records, names, signatures and handover are as that file says.</span>}
+            {job.practice && (
+                <button className="link" onClick={() => void end()}>
+                    End practice
+                </button>
+            )}
+            <Bad>{bad}</Bad>
+        </div>
+    );
+}
