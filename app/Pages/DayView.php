@@ -7,7 +7,7 @@ namespace App\Pages;
 use App\Models\Crew;
 use App\Models\Job;
 use App\Models\User;
-use App\Support\JobSummary;
+use App\Support\JobSummaries;
 use Illuminate\Support\Carbon;
 use Unionbit\Core\Visit\DayPlan;
 use Unionbit\Core\Visit\DayVisit;
@@ -41,7 +41,7 @@ final class DayView
 
             return new DayVisit($job->id, $job->site, (string) $job->who, $start, max(15, $ended - $start), 0, null);
         }
-        $summary = JobSummary::of($job);
+        $summary = JobSummaries::of($job);
 
         return new DayVisit($job->id, $job->site, (string) $job->who, (int) $job->starts_at, $summary->minutes, $summary->waits, $summary->two);
     }
@@ -54,7 +54,7 @@ final class DayView
     {
         $load = [];
         foreach ($jobs as $job) {
-            foreach (JobSummary::of($job)->carry as $carry) {
+            foreach (JobSummaries::of($job)->carry as $carry) {
                 $tool = in_array($carry['item'], ['Meter with lead clips', 'Low-current clamp', 'Jumpers, bare wire'], true) || str_starts_with($carry['item'], 'Test breaker');
                 $have = $load[$carry['item']] ?? ['count' => 0, 'item' => $carry['item'], 'for' => [], 'why' => $carry['why']];
                 $have['count'] = $tool ? max($have['count'], $carry['count']) : $have['count'] + $carry['count'];

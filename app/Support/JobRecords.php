@@ -160,7 +160,7 @@ final readonly class JobRecords
             $by = $row['by'] ?? '';
             $simulated = $row['simulated'] ?? false;
             if (! is_string($by) || mb_strlen($by) > self::LONGEST_NAME) {
-                throw InvalidData::notAllowed("{$pointer}/by", is_string($by) ? mb_substr($by, 0, 40) : $by, 'a name of at most 80 characters');
+                throw InvalidData::unreadable("{$pointer}/by", 'is no name of at most '.self::LONGEST_NAME.' characters');
             }
             if (! is_bool($simulated)) {
                 throw InvalidData::notAllowed("{$pointer}/simulated", $simulated, 'true or false');

@@ -5,23 +5,23 @@ declare(strict_types=1);
 namespace App\Support;
 
 use App\Models\Job;
-use Illuminate\Support\Facades\Cache;
+use Throwable;
+use Unionbit\Core\Terminal\TradeWords;
 use Unionbit\Core\Visit\Carry;
+use Unionbit\Core\Visit\HouseWords;
 use Unionbit\Core\Visit\Task;
 use Unionbit\Core\Wiring\Conductor;
 
 /**
  * What the jobs screen says of a house without opening it. It takes the whole circuit to say, and changes only with the
- * job's mark: so it is worked out once for each mark. What depends on the clock, the power flag, is not in here.
+ * job's mark: `JobSummaries` keeps it until then. Only the lapse of the power flag depends on the clock.
  *
  * @phpstan-type Segment array{key: string, name: string, state: string, word: string, n: int, done: int}
+ * @phpstan-type Power array<string, mixed>
  */
 final readonly class JobSummary
 {
-    private const A_WEEK = 7 * 24 * 3600;
-
     /**
-     * @param  string  $words  everything the house itself can be found by
      * @param  list<array{colour: string, landed: bool}>  $strands
      * @param  list<Segment>  $tape
      * @param  list<string>  $restore
@@ -29,9 +29,10 @@ final readonly class JobSummary
      * @param  int  $waits  minutes of them that are the equipment's
      * @param  ?string  $two  the first task that takes two people
      * @param  list<array{count: int, item: string, why: string}>  $carry
+     * @param  Power  $power  the flag, as it was worked out
      */
-    private function __construct(
-        public string $words,
+    public function __construct(
+        public string $title,
         public string $equipment,
         public string $cable,
         public array $strands,
@@ -41,17 +42,11 @@ final readonly class JobSummary
         public int $waits,
         public ?string $two,
         public array $carry,
+        public array $power,
     ) {
     }
 
-    public static function of(Job $job): self
-    {
-        $known = Cache::remember("job-summary/{$job->id}/".Pulse::of($job), self::A_WEEK, static fn (): array => get_object_vars(self::compute($job)));
-
-        return new self(...$known);
-    }
-
-    private static function compute(Job $job): self
+    public static function compute(Job $job): self
     {
         $house = $job->house();
         $installation = $house->installation;
@@ -61,31 +56,62 @@ final readonly class JobSummary
         $conductors = $wall->conductors ?? [];
 
         return new self(
-            self::words($house),
-            $installation->archetype->short,
-            $wall === null || $conductors === [] ? 'not seen yet' : $wall->label(),
-            array_map(static fn (Conductor $c): array => ['colour' => $c->colour->value, 'landed' => ! $c->isSpare()], $conductors),
-            array_map(static fn (array $s): array => ['key' => $s['key'], 'name' => $s['name'], 'state' => $s['state'], 'word' => $s['word'], 'n' => $s['n'], 'done' => $s['done']], $progress->tape()),
-            $progress->restore(),
-            $work->minutes(),
-            $work->waits(),
-            array_values(array_filter($work->tasks, static fn (Task $t): bool => $t->two))[0]->label ?? null,
-            Carry::of($installation, $house->plan),
+            title: $installation->archetype->title,
+            equipment: $installation->archetype->short,
+            cable: $wall === null || $conductors === [] ? 'not seen yet' : $wall->label(),
+            strands: array_map(static fn (Conductor $c): array => ['colour' => $c->colour->value, 'landed' => ! $c->isSpare()], $conductors),
+            tape: array_map(self::segment(...), $progress->tape()),
+            restore: $progress->restore(),
+            minutes: $work->minutes(),
+            waits: $work->waits(),
+            two: array_values(array_filter($work->tasks, static fn (Task $t): bool => $t->two))[0]->label ?? null,
+            carry: Carry::of($installation, $house->plan),
+            power: PowerFlag::of($job)->toArray(),
         );
     }
 
-    private static function words(House $house): string
+    /** A job that cannot be worked out keeps its place on the screen, and says so. */
+    public static function unreadable(Job $job): self
     {
-        $letters = [];
-        foreach ($house->installation->cables as $cable) {
-            foreach ($cable->conductors as $conductor) {
-                array_push($letters, $conductor->near->terminal, $conductor->far->terminal);
-            }
+        $tape = array_map(static fn (string $key): array => [
+            'key' => $key, 'name' => ucfirst($key), 'state' => 'next', 'word' => 'cannot be read', 'n' => 0, 'done' => 0,
+        ], ['survey', 'plan', 'set', 'prove', 'handover']);
+
+        return new self('Cannot be read', 'cannot be read', 'not read', [], $tape, [], 0, 0, null, [], PowerFlag::as('not-proved')->toArray());
+    }
+
+    public function fails(): bool
+    {
+        return in_array('stuck', array_column($this->tape, 'state'), true);
+    }
+
+    /** Whether somebody should look: live, something to put back, or a call that fails. */
+    public function isFlagged(): bool
+    {
+        return $this->power['state'] === 'live' || $this->restore !== [] || $this->fails();
+    }
+
+    /**
+     * @param  array<string, mixed>  $segment
+     * @return Segment
+     */
+    private static function segment(array $segment): array
+    {
+        /** @var Segment */
+        return array_intersect_key($segment, array_flip(['key', 'name', 'state', 'word', 'n', 'done']));
+    }
+
+    /** Everything the job can be found by, made plain; one that cannot be read is found by its names. */
+    public static function words(Job $job): string
+    {
+        $names = [$job->site, $job->address, $job->system_name, $job->kind, (string) $job->who];
+        try {
+            $house = $job->house();
+            $words = HouseWords::of($house->installation, $house->plan);
+        } catch (Throwable) {
+            $words = [];
         }
 
-        return implode(' ', array_filter([
-            $house->installation->archetype->title, $house->installation->archetype->short, $house->plan?->profile->title,
-            $house->installation->answers->choice('outdoorModel'), $house->installation->answers->choice('history'), implode(' ', array_unique(array_filter($letters))),
-        ]));
+        return TradeWords::plain(implode(' . ', array_unique([...$names, ...$words])));
     }
 }

@@ -116,6 +116,22 @@ final readonly class PowerFlag
         };
     }
 
+    /**
+     * A flag that was written down earlier, as it stands now: isolation lapses, a live reading grows old.
+     *
+     * @param  array<string, mixed>  $written  as `toArray` gave it
+     * @return array<string, mixed>
+     */
+    public static function aged(array $written): array
+    {
+        $at = is_string($written['at'] ?? null) ? Carbon::parse($written['at']) : null;
+        $lapsed = $written['state'] === 'isolated' && ($at === null || $at->copy()->addMinutes(self::lapse())->isPast());
+
+        return $lapsed
+            ? [...$written, 'state' => 'not-proved', 'lapsed' => true, 'lapsesAt' => null, 'why' => ucfirst(self::reason('lapsed', []))]
+            : [...$written, 'old' => $written['state'] === 'live' && $at !== null && $at->copy()->addHours(self::OLD_HOURS)->isPast()];
+    }
+
     /** When the power last came on, or went off: the event that began the present run of one state. */
     public static function since(Job $job, string $state): ?Carbon
     {

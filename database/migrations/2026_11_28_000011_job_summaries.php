@@ -2,6 +2,7 @@
 
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
 // What the jobs screen says of each house, worked out when the job changes and not when the screen is asked for: the
@@ -16,14 +17,15 @@ return new class extends Migration
             $table->foreignId('crew_id')->constrained();
             $table->string('mark');
             $table->boolean('flagged');
-            $table->text('words');
             $table->json('summary');
-            $table->index(['crew_id', 'flagged']);
+            $table->index(['job_id', 'mark', 'flagged']);
         });
+        DB::statement("create virtual table job_words using fts5(job_id unindexed, words, tokenize = 'unicode61')");
     }
 
     public function down(): void
     {
+        DB::statement('drop table job_words');
         Schema::drop('job_summaries');
     }
 };

@@ -25,9 +25,9 @@ final class JobsController extends Controller
 {
     public function index(Request $request): Response
     {
-        $request->validate(['find' => ['nullable', 'string', 'max:100'], 'show' => ['nullable', Rule::in(JobsPage::SHOWS)], 'day' => ['nullable', 'date_format:Y-m-d']]);
+        $request->validate(['find' => ['nullable', 'string', 'max:100'], 'show' => ['nullable', Rule::in(JobsPage::SHOWS)], 'day' => ['nullable', 'date_format:Y-m-d'], 'rows' => ['nullable', 'integer', 'between:1,'.JobsPage::MOST_ROWS]]);
 
-        return Inertia::render('Jobs', JobsPage::props(self::user($request), $request->string('find')->toString(), $request->string('show', 'all')->toString(), $request->filled('day') ? $request->string('day')->toString() : null));
+        return Inertia::render('Jobs', JobsPage::props(self::user($request), $request->string('find')->toString(), $request->string('show', 'all')->toString(), $request->filled('day') ? $request->string('day')->toString() : null, $request->integer('rows', JobsPage::ROWS)));
     }
 
     public function store(NewJobRequest $request, CreateJob $create): JsonResponse

@@ -6,6 +6,7 @@ namespace App\Http\Requests;
 
 use App\Actions\CreateJob;
 use App\Models\Job;
+use App\Support\JobSummaries;
 use Illuminate\Validation\Rule;
 use Unionbit\Core\Visit\DayPlan;
 
@@ -45,6 +46,7 @@ final class JobDetailsRequest extends JobRequest
     public function apply(Job $job): string
     {
         $job->system->site->update(['name' => trim($this->string('site')->toString()), 'address' => trim($this->string('address')->toString())]);
+        JobSummaries::renamed($job->system->site_id);
         $job->system->update(['name' => trim($this->string('system')->toString())]);
         $planned = $this->filled('day');
         [$hours, $minutes] = array_map(intval(...), explode(':', $planned ? $this->string('starts')->toString() : '0:0'));

@@ -40,7 +40,12 @@ trait AppendOnly
     {
         $named = $this->getAttribute('from_file');
 
-        return is_string($named) ? ($named === '' ? 'in the file, without a name' : "in the file: {$named}") : (string) $this->user?->name;
+        $user = $this->getRelationValue('user');
+        if (is_string($named)) {
+            return $named === '' ? 'in the file, without a name' : "in the file: {$named}";
+        }
+
+        return $user instanceof User ? $user->name : '';
     }
 
     /** @return BelongsTo<User, $this> */

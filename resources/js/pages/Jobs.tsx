@@ -1,5 +1,5 @@
 import { Head, Link, router, usePage } from '@inertiajs/react';
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useRef, useState, type ReactNode } from 'react';
 import { Before } from '@/features/jobs/Before';
 import { CopyJob } from '@/features/jobs/CopyJob';
 import { DayRail } from '@/features/jobs/DayRail';
@@ -21,11 +21,11 @@ const shows: { key: Show; word: string }[] = [
     { key: 'all', word: 'All' },
     { key: 'open', word: 'Open' },
     { key: 'flagged', word: 'Flagged' },
-    { key: 'archived', word: 'Archived' },
+    { key: 'archived', word: 'Put away' },
 ];
 
 export default function Jobs() {
-    const { jobs, find, show, counts, day, user, now } = usePage<JobsProps>().props;
+    const { jobs, total, waiting, find, show, counts, day, user, now } = usePage<JobsProps>().props;
     const [search, setSearch] = useState(find);
     const [adding, setAdding] = useState(false);
     const [importing, setImporting] = useState<File[] | null>(null);
@@ -53,6 +53,7 @@ export default function Jobs() {
         await reload();
         setAway(undo ? { ...undo, id } : null);
     };
+    const asking = { find: search || undefined, show: show === 'all' ? undefined : show, day: day.isToday ? undefined : day.date };
     const live = jobs.filter((job) => job.power.state === 'live' && job.handedOverAt === null);
     const underWay = counts.open;
 
@@ -126,7 +127,7 @@ export default function Jobs() {
                         <Bad>{problem}</Bad>
                     </div>
                 )}
-                {jobs.length === 0 && <p className="p-5 text-muted">{find !== '' ? `No job fits “${find}”.` : show === 'archived' ? 'Nothing is archived.' : show === 'flagged' ? 'Nothing is flagged: no site is live, nothing is left to put back, no call fails.' : 'No jobs yet. Open the first one, or drop a job file here.'}</p>}
+                {jobs.length === 0 && <p className="p-5 text-muted">{find !== '' ? `No job fits “${find}”.` : show === 'archived' ? 'Nothing is put away.' : show === 'flagged' ? 'Nothing is flagged: no site is live, nothing is left to put back, no call fails.' : 'No jobs yet. Open the first one, or drop a job file here.'}</p>}
                 <ul>
                     {jobs.map((job) => (
                         <li key={job.id} className="flex items-center border-b border-hair hover:bg-panel">
@@ -137,13 +138,30 @@ export default function Jobs() {
                                     { word: 'Name, day and person', act: () => setDetailing(job) },
                                     { word: 'Copy …', act: () => setCopying(job) },
                                     { word: 'Job file', act: () => window.location.assign(`/jobs/${job.id}/job-file`) },
-                                    job.archived ? { word: 'Take out of the archive', act: () => void shelve(job.id, 'list') } : { word: 'Archive', act: () => void shelve(job.id, 'archive', { what: `Archived ${job.site}.`, back: 'list' }) },
-                                    { word: 'Delete', grave: true, act: () => void shelve(job.id, 'delete', { what: `Deleted ${job.site}.`, back: 'restore' }) },
-                                ].filter((item) => job.handedOverAt === null || item.word !== 'Name, day and person')}
+                                    ...(job.deleted
+                                        ? [{ word: 'Restore', act: () => void shelve(job.id, 'restore') }]
+                                        : job.archived
+                                          ? [{ word: 'Take out of the archive', act: () => void shelve(job.id, 'list') }]
+                                          : [{ word: 'Archive', act: () => void shelve(job.id, 'archive', { what: `Archived ${job.site}.`, back: 'list' }) }]),
+                                    ...(job.deleted || job.handedOverAt ? [] : [{ word: 'Delete', grave: true, act: () => void shelve(job.id, 'delete', { what: `Deleted ${job.site}. It stands under Put away.`, back: 'restore' }) }]),
+                                ].filter((item) => (!job.deleted || item.word === 'Restore') && (job.handedOverAt === null || item.word !== 'Name, day and person'))}
                             />
                         </li>
                     ))}
                 </ul>
+                {(total > jobs.length || waiting > 0) && (
+                    <p className="flex min-h-14 flex-wrap items-center gap-x-5 px-5 text-[14px] text-muted">
+                        {total > jobs.length && (
+                            <>
+                                {jobs.length} of {total} shown. Search narrows it.
+                                <button className="btn btn--small" onClick={() => router.get('/jobs', { ...asking, rows: Math.min(600, jobs.length * 3) }, { preserveState: true, preserveScroll: true, replace: true })}>
+                                    Show more
+                                </button>
+                            </>
+                        )}
+                        {waiting > 0 && <span role="status">{waiting === 1 ? '1 job is' : `${waiting} jobs are`} still being read: what stands here of them may be old.</span>}
+                    </p>
+                )}
             </main>
             <Before day={day} />
             <NewJob open={adding} onClose={() => setAdding(false)} />
@@ -158,7 +176,7 @@ export default function Jobs() {
 function Row({ job }: { job: JobRow }) {
     const stage = job.handedOverAt ? 'handover' : job.now.key;
     return (
-        <Link href={`/jobs/${job.id}/${stage}`} className="grid min-h-[84px] min-w-0 flex-1 grid-cols-[minmax(0,1fr)] items-center gap-x-4 gap-y-2 py-3 pl-5 md:grid-cols-[84px_minmax(150px,1.4fr)_170px_minmax(112px,1fr)] xl:grid-cols-[84px_minmax(150px,1.4fr)_124px_170px_minmax(104px,1fr)]">
+        <Way to={job.deleted ? null : `/jobs/${job.id}/${stage}`} className="grid min-h-[84px] min-w-0 flex-1 grid-cols-[minmax(0,1fr)] items-center gap-x-4 gap-y-2 py-3 pl-5 md:grid-cols-[84px_minmax(150px,1.4fr)_170px_minmax(112px,1fr)] xl:grid-cols-[84px_minmax(150px,1.4fr)_124px_170px_minmax(104px,1fr)]">
             <div className="max-md:hidden">
                 {job.starts ? (
                     <>
@@ -174,6 +192,7 @@ function Row({ job }: { job: JobRow }) {
                 <b className="block truncate font-lab text-[18px] font-semibold leading-6">
                     {job.site}
                     {job.system !== 'System' && <span className="font-medium text-muted"> {job.system}</span>}
+                    {job.mark && <span className="ml-2 bg-caution-wash px-1.5 text-[13px] font-medium">{job.mark}</span>}
                 </b>
                 <span className="block text-[13px] text-muted">
                     {job.equipment} · {job.cable}
@@ -187,7 +206,13 @@ function Row({ job }: { job: JobRow }) {
                 <span className={`mt-1.5 block font-lab text-[13px] font-semibold ${job.handedOverAt ? 'text-verd-ink' : 'text-copper-ink'}`}>{job.handedOverAt ? `handed over ${dayWord(job.handedOverAt)} ${clock(job.handedOverAt)}` : `${job.now.name}, ${job.now.word}`}</span>
             </div>
             <div className="grid gap-1.5">
-                {job.handedOverAt ? (
+                {job.deleted || job.archived ? (
+                    <span className="text-[13px] leading-[17px] text-muted">
+                        {job.deleted ? 'deleted' : 'archived'}
+                        {job.awayBy && ` by ${job.awayBy}`}
+                        {job.awayAt && `, ${dayWord(job.awayAt)}`}
+                    </span>
+                ) : job.handedOverAt ? (
                     <State glyph="tick" tone="muted">closed</State>
                 ) : (
                     <>
@@ -199,6 +224,17 @@ function Row({ job }: { job: JobRow }) {
                     </>
                 )}
             </div>
+        </Way>
+    );
+}
+
+/** A deleted job stands in the list, and is no way into it. */
+function Way({ to, className, children }: { to: string | null; className: string; children: ReactNode }) {
+    return to === null ? (
+        <div className={className}>{children}</div>
+    ) : (
+        <Link href={to} className={className}>
+            {children}
         </Link>
     );
 }

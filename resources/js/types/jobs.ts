@@ -23,6 +23,11 @@ export interface JobRow {
     who: string | null;
     minutes: number | null;
     archived: boolean;
+    deleted: boolean;
+    /** Who put it away, and when. */
+    awayBy: string | null;
+    awayAt: string | null;
+    mark: string | null;
     handedOverAt: string | null;
     updatedAt: string;
 }
@@ -48,6 +53,9 @@ export interface Day {
 export type Show = 'all' | 'open' | 'flagged' | 'archived';
 export interface JobsProps extends Shared {
     jobs: JobRow[];
+    /** How many fit, shown or not; and how many are still being worked out. */
+    total: number;
+    waiting: number;
     find: string;
     show: Show;
     counts: Record<Show, number>;
