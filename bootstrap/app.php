@@ -4,7 +4,12 @@ declare(strict_types=1);
 
 use App\Http\Middleware\HandleInertiaRequests;
 use App\Http\Middleware\MovedClock;
+use App\Http\Middleware\PlainQuery;
+use App\Http\Middleware\SecurityHeaders;
 use App\Http\Middleware\SignInSolo;
+use App\Models\User;
+use App\Security\SecurityKind;
+use App\Security\SecurityLog;
 use Illuminate\Contracts\Auth\Middleware\AuthenticatesRequests;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
@@ -13,21 +18,30 @@ use Illuminate\Http\Request;
 use Inertia\Inertia;
 use Symfony\Component\HttpFoundation\Response;
 
+// Whatever the application writes (database, photographs, logs, caches) is its own: 0600, folders 0700.
+umask(0077);
+
 return Application::configure(basePath: dirname(__DIR__))
     ->withRouting(web: __DIR__.'/../routes/web.php', commands: __DIR__.'/../routes/console.php', health: '/up')
     ->withMiddleware(function (Middleware $middleware): void {
+        $middleware->append([SecurityHeaders::class, PlainQuery::class]);
         $middleware->web(prepend: [MovedClock::class], append: [SignInSolo::class, HandleInertiaRequests::class]);
         $middleware->prependToPriorityList(before: AuthenticatesRequests::class, prepend: SignInSolo::class);
         $middleware->redirectUsersTo('/jobs');
     })
     ->withExceptions(function (Exceptions $exceptions): void {
         $exceptions->respond(function (Response $response, Throwable $exception, Request $request): Response {
-            $page = in_array($response->getStatusCode(), [403, 404, 419, 500, 503], true);
-            if (! $page || $request->expectsJson() || app()->hasDebugModeEnabled() && $response->getStatusCode() === 500) {
+            $status = $response->getStatusCode();
+            if ($status === 403) {
+                $user = $request->user();
+                SecurityLog::write(SecurityKind::Refused, $request->method().' '.$request->path(), $user instanceof User ? $user : null);
+            }
+            $page = in_array($status, [400, 403, 404, 419, 500, 503], true);
+            if (! $page || $request->expectsJson() || app()->hasDebugModeEnabled() && $status === 500) {
                 return $response;
             }
 
-            return Inertia::render('Problem', ['status' => $response->getStatusCode()])->toResponse($request)->setStatusCode($response->getStatusCode());
+            return Inertia::render('Problem', ['status' => $status])->toResponse($request)->setStatusCode($status);
         });
     })
     ->create();

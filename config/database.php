@@ -10,7 +10,8 @@ return [
             'foreign_key_constraints' => true,
             'busy_timeout' => 5000,
             'journal_mode' => 'WAL',
-            'synchronous' => 'NORMAL',
+            // An acknowledged record is on the disk, whatever happens to the power.
+            'synchronous' => 'FULL',
         ],
     ],
     'migrations' => ['table' => 'migrations', 'update_date_on_publish' => true],

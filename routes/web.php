@@ -26,6 +26,7 @@ Route::middleware('guest')->group(function (): void {
 
 Route::middleware('auth')->group(function (): void {
     Route::post('/sign-out', [SessionController::class, 'destroy']);
+    Route::post('/password', [SessionController::class, 'password']);
     Route::get('/jobs', [JobsController::class, 'index']);
     Route::post('/jobs', [JobsController::class, 'store']);
     Route::post('/import', [FilesController::class, 'import']);

@@ -96,3 +96,11 @@ function signBoth(Job $job): void
         test()->postJson("/jobs/{$job->id}/signatures", ['id' => newId(), 'role' => $role, 'name' => 'A. Teal', 'strokes' => [[[10, 10], [900, 400]]]])->assertCreated();
     }
 }
+
+/** A job file as text, with parts changed. */
+function jobFile(array $changes = []): string
+{
+    $file = json_decode((string) file_get_contents(database_path('demo/lock-keepers-row-4.json')), true);
+
+    return (string) json_encode(array_replace_recursive($file, $changes));
+}

@@ -6,8 +6,12 @@ namespace App\Providers;
 
 use App\Database\ImmediateConnector;
 use App\Models\Job;
+use App\Models\User;
+use App\Security\SecurityKind;
+use App\Security\SecurityLog;
 use App\Support\Catalog;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Http\Middleware\TrustProxies;
 use Illuminate\Support\Facades\Route;
 use Illuminate\Support\Facades\Vite;
 use Illuminate\Support\ServiceProvider;
@@ -25,5 +29,11 @@ final class AppServiceProvider extends ServiceProvider
         Model::shouldBeStrict();
         Route::model('job', Job::class);
         Vite::useBuildDirectory('build');
+        TrustProxies::at(array_values(config()->array('unionbit.trusted_proxies')));
+        User::updated(static function (User $user): void {
+            if ($user->wasChanged('crew_id')) {
+                SecurityLog::write(SecurityKind::CrewChanged, "to crew {$user->crew_id}", $user);
+            }
+        });
     }
 }

@@ -30,7 +30,7 @@ final class DayCalendar
         $visits = JobList::withPlace(JobList::real($crew))->whereNull('jobs.deleted_at')->whereBetween('jobs.day', [
             now()->subDays(self::DAYS_BACK)->format('Y-m-d'), now()->addDays(self::DAYS_AHEAD)->format('Y-m-d 23:59:59'),
         ]);
-        $state = (clone $visits)->selectRaw("count(*) as visits, max(jobs.updated_at) as at, sum(jobs.version + jobs.recorded) as worked, max(sites.updated_at) as renamed")->first();
+        $state = (clone $visits)->selectRaw('count(*) as visits, max(jobs.updated_at) as at, sum(jobs.version + jobs.recorded) as worked, max(sites.updated_at) as renamed')->first();
 
         return Cache::remember("calendar/{$crew->id}/".md5(serialize($state).now()->format('Y-m-d')), self::A_DAY, static fn (): string => self::write($visits->orderBy('jobs.day')->orderBy('jobs.starts_at')->get([
             'jobs.id', 'jobs.kind', 'jobs.day', 'jobs.starts_at', 'jobs.who', 'jobs.demo', 'jobs.updated_at',

@@ -22,7 +22,8 @@ final class Photographs
 {
     public const MOST_BYTES = 10_000_000;
 
-    private const MOST_PIXELS = 60_000_000;
+    /** What can be read within 128 MB of memory, four bytes a point beside the rest; a device sends less (lib/picture.ts). */
+    private const MOST_PIXELS = 12_500_000;
 
     private const LONGEST_SIDE = 2400;
 
@@ -36,17 +37,38 @@ final class Photographs
         self::check($file, $name);
         $path = "photos/{$job->id}/{$id}.jpg";
         try {
-            $image = ImageManager::gd(autoOrientation: true, strip: true)->read($file->getPathname())->scaleDown(self::LONGEST_SIDE, self::LONGEST_SIDE);
+            // Reduced first and turned then: only the reduced picture is ever in memory twice.
+            $image = ImageManager::gd(autoOrientation: false, strip: true)->read($file->getPathname())
+                ->scaleDown(self::LONGEST_SIDE, self::LONGEST_SIDE)->orient();
             $picture = $image->toJpeg(82)->toString();
         } catch (Throwable) {
             throw ValidationException::withMessages(['photo' => "{$name} is damaged: no picture could be read from it. Take it again."]);
         }
-
-        return Append::row(Photo::class, $id, $job, $user, static function () use ($path, $picture, $place, $image): array {
-            Storage::disk('local')->put($path, $picture);
+        $photo = Append::row(Photo::class, $id, $job, $user, static function () use ($path, $picture, $place, $image): array {
+            self::write($path, $picture);
 
             return ['place' => $place, 'path' => $path, 'width' => $image->width(), 'height' => $image->height()];
         });
+        if ($photo->path !== null && ! Storage::disk('local')->exists($photo->path)) {
+            self::write($photo->path, $picture);
+        }
+
+        return $photo;
+    }
+
+    /** What could not be written whole is not acknowledged: the photograph stays on the device, and can be sent again. */
+    private static function write(string $path, string $picture): void
+    {
+        $disk = Storage::disk('local');
+        try {
+            $whole = $disk->put($path, $picture) && $disk->size($path) === strlen($picture);
+        } catch (Throwable $problem) {
+            report($problem);
+            $whole = false;
+        }
+        if (! $whole) {
+            abort(503, 'The photograph could not be kept: the server has no room for it, or may not write there. Send it again.');
+        }
     }
 
     /** @return list<string> places that a photograph, or a reason for none, is still asked of before the first move */
@@ -74,7 +96,7 @@ final class Photographs
             throw $bad('is no photograph, whatever its name says. Allowed: JPEG, PNG, WebP.');
         }
         if ($size[0] * $size[1] > self::MOST_PIXELS) {
-            throw $bad(sprintf('has %d × %d points; allowed: at most 60 million.', $size[0], $size[1]));
+            throw $bad(sprintf('has %d × %d points; allowed: at most 12.5 million. Let the camera save a smaller size.', $size[0], $size[1]));
         }
     }
 }

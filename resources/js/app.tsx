@@ -1,8 +1,12 @@
 import { createInertiaApp, router } from '@inertiajs/react';
 import type { ComponentType } from 'react';
+import { setNonce } from 'get-nonce';
 import { createRoot } from 'react-dom/client';
 
 const pages = import.meta.glob<{ default: ComponentType }>('./pages/*.tsx');
+
+// A dialog's scroll lock writes a style element at run time: it carries the nonce of the page's own policy.
+setNonce(document.querySelector<HTMLMetaElement>('meta[name="style-nonce"]')?.content ?? '');
 
 void createInertiaApp({
     title: (title) => (title ? `${title} · Unionbit` : 'Unionbit'),

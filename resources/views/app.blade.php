@@ -6,14 +6,8 @@
     <meta name="color-scheme" content="light dark">
     <title inertia>Unionbit</title>
     <link rel="icon" href="/mark.svg" type="image/svg+xml">
-    <script>
-        (function () {
-            var chosen = null;
-            try { chosen = localStorage.getItem('theme'); } catch (e) { /* storage may be closed */ }
-            var dark = chosen ? chosen === 'headlamp' : matchMedia('(prefers-color-scheme: dark)').matches;
-            document.documentElement.dataset.theme = dark ? 'headlamp' : 'bone';
-        })();
-    </script>
+    <meta name="style-nonce" content="{{ \Illuminate\Support\Facades\Vite::cspNonce() }}">
+    <script src="/theme.js"></script>
     @viteReactRefresh
     @vite(['resources/css/app.css', 'resources/js/app.tsx'])
     @inertiaHead

@@ -13,14 +13,6 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Sabre\VObject\Reader;
 
-/** A job file as text, with parts changed. */
-function jobFile(array $changes = []): string
-{
-    $file = json_decode((string) file_get_contents(database_path('demo/lock-keepers-row-4.json')), true);
-
-    return (string) json_encode(array_replace_recursive($file, $changes));
-}
-
 function details(Job $job, array $fields): Illuminate\Testing\TestResponse
 {
     return test()->postJson("/jobs/{$job->id}/details", ['id' => newId(), 'version' => $job->refresh()->version, 'site' => $job->site, 'address' => $job->address, 'system' => 'System', 'kind' => 'replacement', ...$fields]);

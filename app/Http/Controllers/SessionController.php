@@ -4,19 +4,21 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Models\User;
+use App\Security\ChangePassword;
+use App\Security\SecurityKind;
+use App\Security\SecurityLog;
+use App\Security\SignIn;
+use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
-use Illuminate\Support\Facades\RateLimiter;
-use Illuminate\Validation\ValidationException;
 use Inertia\Inertia;
 use Inertia\Response;
 
+/** In, out, and another password. */
 final class SessionController extends Controller
 {
-    /** Failed sign-ins a minute, for one address from one place. */
-    private const TRIES = 5;
-
     public function create(): Response
     {
         return Inertia::render('SignIn');
@@ -24,23 +26,30 @@ final class SessionController extends Controller
 
     public function store(Request $request): RedirectResponse
     {
-        $request->validate(['email' => ['required', 'email', 'max:200'], 'password' => ['required', 'string', 'max:200']]);
-        $key = 'sign-in|'.$request->string('email')->lower().'|'.$request->ip();
-        if (RateLimiter::tooManyAttempts($key, self::TRIES)) {
-            throw ValidationException::withMessages(['email' => 'Too many tries. Wait '.RateLimiter::availableIn($key).' seconds.'])->status(429);
-        }
-        if (! Auth::attempt($request->only('email', 'password'), $request->boolean('remember'))) {
-            RateLimiter::hit($key);
-            throw ValidationException::withMessages(['email' => 'This e-mail address and password do not go together.']);
-        }
-        RateLimiter::clear($key);
+        $request->validate(['email' => ['required', 'string', 'email', 'max:200'], 'password' => ['required', 'string', 'max:200']]);
+        Auth::login(SignIn::user($request->string('email')->toString(), $request->string('password')->toString(), $request->ip()), $request->boolean('remember'));
         $request->session()->regenerate();
 
         return redirect()->intended('/jobs');
     }
 
+    public function password(Request $request): JsonResponse
+    {
+        $request->validate([
+            'present' => ['required', 'string', 'max:200'], 'password' => ['required', 'string', 'min:10', 'max:200', 'different:present'],
+        ], [
+            'present.required' => 'Enter your present password.', 'password.required' => 'Enter a new password.',
+            'password.min' => 'The new password is too short: at least 10 characters.', 'password.different' => 'The new password is the present one.',
+        ]);
+        ChangePassword::of(self::user($request), $request->string('present')->toString(), $request->string('password')->toString(), $request->session()->getId());
+
+        return new JsonResponse(['changed' => true]);
+    }
+
     public function destroy(Request $request): RedirectResponse
     {
+        $user = $request->user();
+        SecurityLog::write(SecurityKind::SignedOut, '', $user instanceof User ? $user : null);
         Auth::guard('web')->logout();
         $request->session()->invalidate();
         $request->session()->regenerateToken();

@@ -12,7 +12,7 @@ use Symfony\Component\HttpFoundation\Response;
 
 /**
  * With UNIONBIT_SOLO=1 the demo installer is signed in without a password. It is refused unless the server is
- * bound to the loopback address and the request comes from there.
+ * bound to the loopback address, the request comes from there, and it asks for this machine by a name of its own.
  */
 final class SignInSolo
 {
@@ -25,6 +25,8 @@ final class SignInSolo
             $address = $request->server($end);
             abort_unless(is_string($address) && self::isLoopback($address), 403, 'Solo mode works on the loopback address only.');
         }
+        // A page of another site can make a name of its own point here: only the names of this machine itself are answered.
+        abort_unless(self::isLoopback($request->getHost()), 403, 'Solo mode answers to this machine\'s own names only.');
         if (Auth::guest()) {
             $user = User::query()->orderBy('id')->first();
             abort_if($user === null, 403, 'Solo mode needs the demo data.');

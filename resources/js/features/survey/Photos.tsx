@@ -1,6 +1,7 @@
 import { useRef, useState } from 'react';
 import { newId, said, upload } from '@/lib/api';
 import { useOnce } from '@/lib/once';
+import { reduced } from '@/lib/picture';
 import { reload } from '@/lib/reload';
 import type { CableView, PhotoView } from '@/types';
 import { Glyph } from '@/ui/Glyph';
@@ -37,6 +38,8 @@ export function Photos({ jobId, photos, cables, closed }: { jobId: string; photo
 function PlaceOf({ jobId, place, word, photos, closed, onLook }: { jobId: string; place: string; word: string; photos: PhotoView[]; closed: boolean; onLook: (id: string) => void }) {
     const [bad, setBad] = useState('');
     const [working, setWorking] = useState(false);
+    // Taken, and not with the server yet: it is sent again under the same id.
+    const [unsent, setUnsent] = useState<File | null>(null);
     const [why, setWhy] = useState<string | null>(null);
     const chooser = useRef<HTMLInputElement>(null);
     const ids = useRef(new WeakMap<File, string>());
@@ -45,17 +48,22 @@ function PlaceOf({ jobId, place, word, photos, closed, onLook }: { jobId: string
     const skipped = photos.find((photo) => photo.skipped !== null);
 
     const send = async (file: File) => {
-        if (file.size > most) return setBad(`${file.name} is ${(file.size / 1e6).toFixed(1)} MB; a photograph may have at most 10 MB. Let the camera save a smaller size.`);
+        setUnsent(null);
+        setWorking(true);
+        const smaller = await reduced(file);
+        setWorking(false);
+        if (smaller.size > most) return setBad(`${file.name} is ${(file.size / 1e6).toFixed(1)} MB; a photograph may have at most 10 MB. Let the camera save a smaller size.`);
         const id = ids.current.get(file) ?? newId();
         ids.current.set(file, id);
         const form = new FormData();
         form.append('id', id);
         form.append('place', place);
-        form.append('photo', file);
+        form.append('photo', smaller, file.name);
         setWorking(true);
         const answer = await upload<PhotoView>(`/jobs/${jobId}/photos`, form);
         setWorking(false);
         setBad(answer.kind === 'ok' ? '' : said(answer));
+        if (answer.kind === 'unsent') setUnsent(file);
         if (answer.kind === 'ok') await reload();
     };
     const without = async () => {
@@ -120,6 +128,11 @@ function PlaceOf({ jobId, place, word, photos, closed, onLook }: { jobId: string
                 </form>
             )}
             <Bad>{bad}</Bad>
+            {unsent && (
+                <button type="button" className="btn btn--small" disabled={working} onClick={() => void send(unsent)}>
+                    Send {unsent.name} again
+                </button>
+            )}
         </div>
     );
 }
