@@ -70,7 +70,7 @@ it('lands by hand at both ends, ties and unties, and refuses what the plate or t
         ['board', ['number' => 4, 'screw' => '@B7'], 'screw', 'no outdoor conductor 7'],
         ['tie', ['place' => 'wall', 'a' => 'W1', 'b' => 'W1'], 'a', 'joins nothing'],
         ['tie', ['place' => 'wall', 'a' => 'W1', 'b' => 'Z'], 'a', 'No terminal Z there'],
-        ['tie', ['place' => 'roof', 'a' => 'W1', 'b' => 'C'], 'place', 'invalid'],
+        ['tie', ['place' => 'roof', 'a' => 'W1', 'b' => 'C'], 'place', 'none of those that can be chosen'],
         ['untie', ['label' => 'none'], 'label', 'no none to take out'],
         ['choose', ['profile' => 'nobodys'], 'profile', 'no thermostat profile nobodys'],
     ] as [$op, $fields, $field, $says]) {
@@ -152,7 +152,7 @@ it('says at its place what is wrong with a profile, and puts nothing on the shel
     'no hot' => [['screws' => 'C Y G W'] + form(), 'screws', 'at least one of R, Rc, Rh'],
     'runs on C without one' => [['screws' => 'R Y G W'] + form(), 'title', 'it needs a screw C'],
     'the same letter twice' => [['screws' => 'R C Y Y W'] + form(), 'title', 'no other screw of the plate has'],
-    'out of range' => [['va' => 99] + form(), 'va', 'between 0 and 20'],
+    'out of range' => [['va' => 99] + form(), 'va', 'a number from 0 to 20'],
     'no JSON' => [['json' => '{'], 'json', 'That is no JSON'],
     'a file without terminals' => [['json' => '{"title":"x"}'], 'json', 'missing'],
 ]);

@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Models\Job;
 use App\Pages\FiguresPage;
+use App\Support\Decimal;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
@@ -48,7 +49,7 @@ final class FiguresController extends Controller
         abort_if($figure === null, 404, 'There is no such figure.');
         $given = [];
         foreach ((array) $request->input('values') as $input => $value) {
-            $given[(string) $input] = $value;
+            $given[(string) $input] = Decimal::plain($value);
         }
         try {
             $values = Figures::values($figure, $given, $plan);

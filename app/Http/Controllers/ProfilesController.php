@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Models\OwnProfile;
+use App\Support\Decimal;
 use App\Support\ProfileShelf;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -20,6 +21,7 @@ final class ProfilesController extends Controller
 {
     public function store(Request $request, ProfileShelf $shelf): JsonResponse
     {
+        $request->merge($request->has('va') ? ['va' => Decimal::plain($request->input('va'))] : []);
         $request->validate([
             'json' => ['sometimes', 'string', 'max:60000'],
             'title' => ['required_without:json', 'string', 'max:80'], 'screws' => ['required_without:json', 'string', 'max:120'],

@@ -17,6 +17,9 @@ final class PlainQuery
     {
         foreach ($request->query->all() as $key => $value) {
             $name = mb_substr((string) $key, 0, 40);
+            if ($value === null) {
+                continue;
+            }
             if (! is_string($value)) {
                 abort(400, "{$name} is a list; one value is wanted.");
             }

@@ -6,6 +6,7 @@ namespace App\Http\Requests;
 
 use App\Actions\CreateJob;
 use App\Support\Catalog;
+use App\Support\Decimal;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 
@@ -15,6 +16,11 @@ final class NewJobRequest extends FormRequest
     public function authorize(): bool
     {
         return $this->user() !== null;
+    }
+
+    protected function prepareForValidation(): void
+    {
+        $this->merge(['feet' => Decimal::plain($this->input('feet'))]);
     }
 
     /** @return array<string, mixed> */

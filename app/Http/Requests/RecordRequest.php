@@ -4,11 +4,18 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Support\Decimal;
 use Illuminate\Validation\Rule;
 
 /** A row of one of the job's records. */
 final class RecordRequest extends JobRequest
 {
+    protected function prepareForValidation(): void
+    {
+        $values = $this->input('values');
+        $this->merge(is_array($values) ? ['values' => Decimal::each($values)] : []);
+    }
+
     /** @return array<string, mixed> */
     public function rules(): array
     {

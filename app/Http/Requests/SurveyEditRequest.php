@@ -4,11 +4,21 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Support\Decimal;
 use Illuminate\Validation\Rule;
 
 /** One edit of a survey. */
 final class SurveyEditRequest extends JobRequest
 {
+    protected function prepareForValidation(): void
+    {
+        $facts = $this->input('facts');
+        $this->merge([
+            ...($this->has('feet') ? ['feet' => Decimal::plain($this->input('feet'))] : []),
+            ...(is_array($facts) ? ['facts' => Decimal::each($facts)] : []),
+        ]);
+    }
+
     /** @return array<string, mixed> */
     public function rules(): array
     {

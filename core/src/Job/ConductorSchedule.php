@@ -80,7 +80,7 @@ final class ConductorSchedule
         };
         $evidence = $row->string('evidence', '');
         $words = preg_split('/[\s,;]+/', $row->string('condition', ''), -1, PREG_SPLIT_NO_EMPTY) ?: [];
-        $ohms = $row->string('loop_ohms', '');
+        $ohms = str_replace(',', '.', $row->string('loop_ohms', ''));
         if ($ohms !== '' && (! is_numeric($ohms) || (float) $ohms < 0 || (float) $ohms > 999)) {
             throw InvalidData::notAllowed("{$row->pointer}/loop_ohms", $ohms, 'a number from 0 to 999, or nothing');
         }

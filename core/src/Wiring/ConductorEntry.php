@@ -188,8 +188,8 @@ final readonly class ConductorEntry
         foreach ($words as $word) {
             if (Condition::tryFrom(strtolower($word)) !== null) {
                 $condition[] = Condition::from(strtolower($word));
-            } elseif (preg_match('/^(\d{1,3}(?:\.\d{1,2})?)(?:ohms?|Ω)$/iu', $word, $found) === 1) {
-                $loop = (float) $found[1];
+            } elseif (preg_match('/^(\d{1,3}(?:[.,]\d{1,2})?)(?:ohms?|Ω)$/iu', $word, $found) === 1) {
+                $loop = (float) str_replace(',', '.', $found[1]);
             } else {
                 $left[] = $word;
             }

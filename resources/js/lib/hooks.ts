@@ -1,4 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
+import { singleKeys, toMeter } from './keys';
 
 /** True while a field has the focus or a dialog is open: single keys are off then. */
 function busy(event: KeyboardEvent): boolean {
@@ -16,6 +17,9 @@ export function useKeys(keys: Record<string, (() => void) | undefined>, first = 
     useEffect(() => {
         const press = (event: KeyboardEvent) => {
             if (event.ctrlKey || event.metaKey || event.altKey || busy(event)) return;
+            // The figure that is being typed comes before every shortcut.
+            if (toMeter(event)) return event.stopImmediatePropagation();
+            if (event.key.length === 1 && event.key !== ' ' && !singleKeys()) return;
             const act = current.current[event.shiftKey && event.code.startsWith('Digit') ? `shift+${event.code.slice(5)}` : event.key];
             if (act) {
                 event.preventDefault();

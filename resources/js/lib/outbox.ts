@@ -49,7 +49,7 @@ export async function flush(): Promise<void> {
     let sent = 0;
     for (const entry of cache.filter((candidate) => !candidate.refused)) {
         const answer = await post(entry.url, entry.body);
-        if (answer.kind === 'unsent') break;
+        if (answer.kind === 'unsent' && answer.network) break;
         if (answer.kind === 'ok') {
             drop(entry.body.id);
             sent++;

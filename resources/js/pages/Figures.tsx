@@ -3,7 +3,8 @@ import { useState } from 'react';
 import { FigureCard } from '@/features/figures/FigureCard';
 import { Overflow } from '@/features/figures/Overflow';
 import { useEdits } from '@/lib/edits';
-import { Mark, Shell, Tools } from '@/shell/Shell';
+import { Mark, Shell } from '@/shell/Shell';
+import { Tools } from '@/shell/Tools';
 import type { FiguresProps } from '@/types';
 
 /** Calculations for the job in hand, or without one. */

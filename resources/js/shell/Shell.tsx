@@ -1,13 +1,13 @@
 import { Head, Link, router, usePage } from '@inertiajs/react';
 import { createContext, useContext, useMemo, useState, type ReactNode } from 'react';
 import { useKeys } from '@/lib/hooks';
-import type { Frame, Mode, Shared, Stage } from '@/types';
-import { Dialog } from '@/ui/Dialog';
-import { Glyph } from '@/ui/Glyph';
+import { meterUsed } from '@/lib/keys';
+import type { Frame, Mode, Stage } from '@/types';
 import { JobTape, TapeStrip } from './JobTape';
 import { MarkBar } from './MarkBar';
 import { OutboxBar } from './OutboxBar';
 import { PowerFlag } from './PowerFlag';
+import { Tools } from './Tools';
 import { usePulse } from '@/lib/pulse';
 
 export interface Probes {
@@ -55,12 +55,16 @@ export function Shell({ stage, title, start, startMode = 'V', dock, children }: 
             mode,
             a,
             b,
-            setMode,
+            setMode: (next) => {
+                meterUsed();
+                setMode(next);
+            },
             set: (first, second) => {
                 setPair([first, second]);
                 setNext(0);
             },
             touch: (point) => {
+                meterUsed();
                 setPair(next === 0 ? [point, b] : [a, point]);
                 setNext(next === 0 ? 1 : 0);
             },
@@ -115,60 +119,5 @@ export function Mark() {
             </svg>
             <span>unionbit</span>
         </Link>
-    );
-}
-
-/** Theme, keys, and who is signed in. */
-export function Tools() {
-    const { user, solo } = usePage<Shared>().props;
-    const [keys, setKeys] = useState(false);
-    useKeys({ '?': () => setKeys(true) });
-    const toggle = () => {
-        const next = document.documentElement.dataset.theme === 'headlamp' ? 'bone' : 'headlamp';
-        document.documentElement.dataset.theme = next;
-        try {
-            localStorage.setItem('theme', next);
-        } catch {
-            // Storage may be closed; the theme then lasts as long as the page.
-        }
-    };
-    return (
-        <div className="flex flex-none items-stretch">
-            {user && (
-                <div className="tool tool--text max-[1279px]:hidden">
-                    <span>
-                        {user.name}
-                        <small>{solo ? 'demo, signed in' : user.crew}</small>
-                    </span>
-                </div>
-            )}
-            <button className="tool" aria-label="Keys" onClick={() => setKeys(true)}>
-                <span className="key">?</span>
-            </button>
-            <button className="tool" aria-label="Change between daylight and headlamp theme" onClick={toggle}>
-                <Glyph name="lamp" size={20} />
-            </button>
-            {user && !solo && (
-                <button className="tool tool--text" onClick={() => router.post('/sign-out')}>
-                    Sign out
-                </button>
-            )}
-            <Dialog open={keys} onClose={() => setKeys(false)} title="Keys">
-                <dl className="mt-4 grid grid-cols-[auto_1fr] gap-x-5 gap-y-2">
-                    {[
-                        ['1 – 5', 'Survey, Plan, Set, Prove, Handover'], ['N', 'New job, or new conductor'], ['P', 'Power flag'], ['V O A B', 'Meter: volts, ohms, amperes, beeper'],
-                        ['[ ]', 'Previous, next point'], ['X', 'Swap the probes'], ['Enter', 'Record the reading typed in the dock'], ['J K', 'Next, previous row'], ['Q', 'The open question of the survey'], ['Space', 'Tick the row'], ['E', 'Land conductors by keys'], ['Ctrl Z', 'Undo an edit, with Shift redo'],
-                        ['Shift+1 …', 'Simulate a call, in Plan'], ['Esc', 'Back out'],
-                    ].map(([key, does]) => (
-                        <div key={key} className="contents">
-                            <dt>
-                                <span className="key">{key}</span>
-                            </dt>
-                            <dd>{does}</dd>
-                        </div>
-                    ))}
-                </dl>
-            </Dialog>
-        </div>
     );
 }

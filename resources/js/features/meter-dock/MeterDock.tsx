@@ -7,7 +7,8 @@ import { useKeys } from '@/lib/hooks';
 import { useAskPower, useProbes } from '@/shell/Shell';
 import type { Expectation, Frame, Mode, PointInfo, Reading } from '@/types';
 import { Glyph, Unit, type GlyphName } from '@/ui/Glyph';
-import { Bad } from '@/ui/State';
+import { useOutbox } from '@/lib/outbox';
+import { Bad, State } from '@/ui/State';
 import { Keypad } from './Keypad';
 import { Ruler } from './Ruler';
 import { Log } from './Log';
@@ -47,13 +48,19 @@ export function MeterDock({ stage, step = null, call = null, readings, canRecord
     const last = answer?.kind === 'ok' && here(answer.data) ? (readings.find((reading) => reading.id === answer.data.id) ?? answer.data) : known;
     const value = parsed(typed) ?? (typed === '' ? (last?.value ?? null) : null);
     const closed = job.handedOverAt !== null || !canRecord;
-    const errors = answer?.kind === 'invalid' ? answer.errors : {};
+    const pair = [stage, step, call, mode, a, b].join('|');
+    // What was refused belongs to the pair that it was typed for; another pair starts clean.
+    const [refusedAt, setRefusedAt] = useState(pair);
+    const mine = correcting !== null || refusedAt === pair ? answer : null;
+    const errors = mine?.kind === 'invalid' ? mine.errors : {};
+    const kept = useOutbox().find(({ url, body }) => url === `/jobs/${job.id}/readings` && body.a === a && body.b === b && body.mode === mode && (body.step ?? null) === step);
 
     const record = async () => {
         if (typed.trim() === '') return;
         // What is typed while the answer is on its way is the next reading, and stays.
         // The probes go on at once, before the page is read again: the next figure typed belongs to the next pair.
         const place = correcting ? { stage, step: correcting.step, call: correcting.call, mode: correcting.mode, a: correcting.a, b: correcting.b, corrects: correcting.id } : { stage, step, call, mode, a, b };
+        setRefusedAt(pair);
         await write('readings', { ...place, value: typed }, (reading) => {
             setTyped((now) => (now === typed ? '' : now));
             setCorrecting(null);
@@ -96,7 +103,7 @@ export function MeterDock({ stage, step = null, call = null, readings, canRecord
                 <span className="mono text-[26px]">{last?.value != null ? figure(last.value, mode) : '–'}</span>
                 <span className="font-lab font-semibold underline underline-offset-4">{sheet ? 'Fold meter' : 'Meter'}</span>
             </button>
-            <div className="dock__body">
+            <div className="dock__body" data-testid="dock">
                 <div className="modes" role="group" aria-label="Meter mode">
                     {modes.map((item) => (
                         <button key={item.mode} aria-pressed={item.mode === mode} onClick={() => select(item.mode)}>
@@ -168,8 +175,17 @@ export function MeterDock({ stage, step = null, call = null, readings, canRecord
                             </button>
                         )}
                         <MixUp typed={typed} expected={expected} unit={signUnit[mode]} onTake={setTyped} />
-                        <Verdict jobId={job.id} reading={last} typed={typed} closed={closed} />
-                        <Bad id="actual-bad">{answer && answer.kind !== 'ok' ? said(answer) : null}</Bad>
+                        {kept && typed === '' ? (
+                            <p className="py-2 text-[14px] leading-[18px]" role="status" data-testid="kept">
+                                <State glyph="caution" tone="caution">
+                                    {String(kept.body.value)} {signUnit[mode]} is kept on this device
+                                </State>{' '}
+                                {kept.refused ?? 'No signal. It is sent and judged when the signal is back.'}
+                            </p>
+                        ) : (
+                            <Verdict key={pair} jobId={job.id} reading={last} typed={typed} closed={closed} />
+                        )}
+                        <Bad id="actual-bad">{mine && mine.kind !== 'ok' ? said(mine) : null}</Bad>
                         {errors.power && (
                             <button className="link" onClick={() => askPower(mode === 'V' || mode === 'A' ? 'live' : 'isolated')}>
                                 {mode === 'V' || mode === 'A' ? 'Make live' : 'Isolate'}

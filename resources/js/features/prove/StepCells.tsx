@@ -5,6 +5,7 @@ import { reload } from '@/lib/reload';
 import { useRecord } from '@/lib/once';
 import { clock, countdown } from '@/lib/format';
 import { useSecondsLeft } from '@/lib/hooks';
+import { meterUsed } from '@/lib/keys';
 import { useAskPower } from '@/shell/Shell';
 import type { ProveProps, StepView } from '@/types';
 import { Glyph } from '@/ui/Glyph';
@@ -28,7 +29,12 @@ export function StepCells({ step, closed, onStep }: { step: StepView; closed: bo
         await reload();
     };
     const higher = steps.filter((candidate) => candidate.follows === step.key);
+    const begin = () => {
+        meterUsed();
+        return send('steps', { step: step.key, event: 'start' });
+    };
     const join = async (next: StepView) => {
+        meterUsed();
         const answer = await send('steps', { step: next.key, event: 'start' });
         if (answer.kind === 'ok') onStep(next.key);
     };
@@ -69,7 +75,7 @@ export function StepCells({ step, closed, onStep }: { step: StepView; closed: bo
                     {!closed && (
                         <div className="mt-2 flex flex-wrap gap-2">
                             {!step.running ? (
-                                <button className="btn btn--small btn--go" onClick={() => void send('steps', { step: step.key, event: 'start' })}>
+                                <button className="btn btn--small btn--go" onClick={() => void begin()}>
                                     {step.method === 'pre-check' ? 'Face is off' : step.staysDead ? 'Lifted and asked' : step.method === 'float-lift' ? 'Float is up' : step.isolated ? 'Jumper is on' : step.state === 'open' ? 'Call is on' : 'Call again'}
                                 </button>
                             ) : (

@@ -14,6 +14,8 @@ export function EntryLine({ jobId, cables, cable, screws, onCable, edits, changi
     const [lastLine, setLastLine] = useState('');
     const [preview, setPreview] = useState<{ line: string; entry: EntryPreview } | null>(null);
     const [tried, setTried] = useState(false);
+    const [sending, setSending] = useState<string[]>([]);
+    const [refused, setRefused] = useState<{ line: string; why: string }[]>([]);
     const field = useRef<HTMLInputElement>(null);
     useKeys({ n: () => field.current?.focus() });
 
@@ -30,15 +32,25 @@ export function EntryLine({ jobId, cables, cable, screws, onCable, edits, changi
         };
     }, [jobId, cable.id, line]);
 
+    // The field is free at once: what is typed while a line is on its way is the next line. One that is refused comes back
+    // into the field if that is empty, else it waits beside it.
     const keep = async () => {
-        if (line.trim() === '') return;
-        setTried(true);
-        const answer = changing ? await edits.send('change-conductor', { cable: cable.id, number: changing.number, line }) : await edits.send('add-conductor', { cable: cable.id, line });
+        const mine = line.trim();
+        if (mine === '') return;
+        setLine('');
+        setTried(false);
+        setSending((now) => [...now, mine]);
+        const answer = changing ? await edits.send('change-conductor', { cable: cable.id, number: changing.number, line: mine }) : await edits.send('add-conductor', { cable: cable.id, line: mine });
+        setSending((now) => now.filter((_, index) => index !== now.indexOf(mine)));
         if (answer.kind === 'ok') {
-            setLastLine(line);
-            setLine((now) => (now === line ? '' : now));
-            setTried(false);
+            setLastLine(mine);
             onDone();
+        } else if (field.current?.value === '') {
+            setLine(mine);
+            setTried(true);
+        } else {
+            edits.clear();
+            setRefused((now) => [...now, { line: mine, why: said(answer) }]);
         }
         field.current?.focus();
     };
@@ -137,7 +149,7 @@ export function EntryLine({ jobId, cables, cable, screws, onCable, edits, changi
                         </>
                     )}
                 </div>
-                <button className={`btn ${entry?.complete && line !== '' ? 'btn--go' : 'btn--off'}`} type="submit" disabled={edits.working}>
+                <button className={`btn ${entry?.complete && line !== '' ? 'btn--go' : 'btn--off'}`} type="submit">
                     {changing ? 'Change' : 'Add'} <span className="key max-md:hidden!">Enter</span>
                 </button>
             </div>
@@ -152,6 +164,22 @@ export function EntryLine({ jobId, cables, cable, screws, onCable, edits, changi
             </div>
             <div className="mt-1.5 min-h-5">
                 <Bad id="entry-bad">{line !== '' || tried ? shown : null}</Bad>
+                {sending.length > 0 && <p role="status" className="text-[14px] text-muted">Keeping {sending.join(', then ')}</p>}
+                {refused.map((entry, index) => (
+                    <p key={index} role="alert" className="flex flex-wrap items-center gap-x-3 border-l-[6px] border-fault bg-fault-wash px-2 text-[14px]">
+                        <b className="mono font-medium">{entry.line}</b> was not kept: {entry.why}
+                        <button
+                            type="button"
+                            className="link"
+                            onClick={() => {
+                                setRefused((now) => now.filter((other) => other !== entry));
+                                take(entry.line);
+                            }}
+                        >
+                            Take it back into the line
+                        </button>
+                    </p>
+                ))}
             </div>
         </form>
     );

@@ -1,0 +1,48 @@
+import { useState } from 'react';
+import { post, said } from '@/lib/api';
+import { Bad, State } from '@/ui/State';
+
+/** Another password. Every other device of this person is signed out. */
+export function ChangePassword() {
+    const [present, setPresent] = useState('');
+    const [password, setPassword] = useState('');
+    const [done, setDone] = useState(false);
+    const [bad, setBad] = useState('');
+    const change = async () => {
+        const answer = await post('/password', { present, password });
+        setBad(answer.kind === 'ok' ? '' : said(answer));
+        setDone(answer.kind === 'ok');
+        if (answer.kind === 'ok') {
+            setPresent('');
+            setPassword('');
+        }
+    };
+    return (
+        <details className="mt-1">
+            <summary className="flex min-h-11 cursor-pointer items-center justify-between font-lab font-semibold">Change password</summary>
+            <form
+                className="grid gap-3"
+                onSubmit={(event) => {
+                    event.preventDefault();
+                    void change();
+                }}
+            >
+                <label className="field">
+                    <span className="lab">Present password</span>
+                    <input type="password" autoComplete="current-password" value={present} onChange={(event) => setPresent(event.target.value)} />
+                </label>
+                <label className="field">
+                    <span className="lab">New password, at least 10 characters</span>
+                    <input type="password" autoComplete="new-password" value={password} onChange={(event) => setPassword(event.target.value)} />
+                </label>
+                <Bad>{bad}</Bad>
+                {done && (
+                    <State glyph="pass" tone="verd">
+                        Changed. Every other device is signed out.
+                    </State>
+                )}
+                <button className="btn btn--small justify-self-end">Change password</button>
+            </form>
+        </details>
+    );
+}
