@@ -6,6 +6,7 @@ namespace Database\Seeders;
 
 use App\Actions\Append;
 use App\Actions\EditDocument;
+use App\Actions\HandOver;
 use App\Actions\ImportJob;
 use App\Actions\ObserveSign;
 use App\Actions\PlanEdits;
@@ -16,6 +17,7 @@ use App\Models\Job;
 use App\Models\MoveTick;
 use App\Models\Photo;
 use App\Models\SettingEntry;
+use App\Models\Signature;
 use App\Models\User;
 use App\Support\PowerFlag;
 use App\Support\ReadingPlace;
@@ -33,6 +35,12 @@ use Unionbit\Core\Setting\Derivation;
  */
 final class DemoHouse
 {
+    /** Drawn by hand for the demo, nobody's: points from 0 to 1000. */
+    private const STROKES = [
+        'installer' => [[[80, 300], [160, 720], [250, 380], [330, 720], [430, 280]], [[470, 560], [560, 520], [600, 600], [680, 540], [760, 600], [900, 520]]],
+        'customer' => [[[150, 740], [170, 260], [300, 300], [280, 480], [180, 500], [340, 760]], [[420, 600], [520, 560], [640, 620], [820, 560]]],
+    ];
+
     private Carbon $clock;
 
     private readonly Node $file;
@@ -145,8 +153,12 @@ final class DemoHouse
             $this->prove($job, $step);
         }
         $this->pass(8);
-        $job->handed_over_at = now();
-        $job->save();
+        foreach (['installer' => $this->user->name, 'customer' => 'R.'] as $role => $name) {
+            Append::row(Signature::class, (string) Str::ulid(), $job, $this->user, static fn (): array => [
+                'role' => $role, 'name' => $name, 'strokes' => (string) json_encode(self::STROKES[$role]),
+            ]);
+        }
+        HandOver::of($job, unsigned: false);
         Carbon::setTestNow();
 
         return $job;

@@ -32,6 +32,7 @@ it('finds jobs by every word of the glossary, and by the other names in use', fu
         $house = Job::query()->orderBy('id')->skip($n + 3)->firstOrFail();
         $this->postJson("/jobs/{$house->id}/plan-edits", ['id' => newId(), 'version' => $house->version, ...$edit]);
     }
+    editSurvey($job, 'add-conductor', ['cable' => 'A', 'line' => 'pnk - > - cap splice tan'])->assertOk();
     $found = fn (string $find): int => $this->get('/jobs?'.http_build_query(['find' => $find]))->assertOk()->inertiaProps('counts.all');
     expect(glossary())->toHaveCount(73);
     $missing = array_values(array_filter([...glossary(), 'emergency', 'em heat', 'common wire', 'c wire', 'strip heat', 'subbase', 'strand', 'overflow', 'condenser', 'wireless', 'hybrid', 'waiver'], static fn (string $word): bool => $found($word) === 0));

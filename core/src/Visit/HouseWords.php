@@ -77,7 +77,7 @@ final class HouseWords
     {
         return [
             $conductor->colour->value, ...($conductor->isSpare() ? ['spare'] : []),
-            ...($conductor->near->onto !== null || $conductor->far->onto !== null ? ['splice'] : []),
+            ...($conductor->colourAfterSplice !== null || $conductor->near->onto !== null || $conductor->far->onto !== null ? ['splice'] : []),
             ...($conductor->evidence === Evidence::Traced ? ['traced'] : []),
         ];
     }

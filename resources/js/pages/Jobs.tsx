@@ -193,10 +193,10 @@ function Row({ job }: { job: JobRow }) {
                 <b className="block truncate font-lab text-[18px] font-semibold leading-6">
                     {job.site}
                     {job.system !== 'System' && <span className="font-medium text-muted"> {job.system}</span>}
-                    {job.mark && <span className="ml-2 bg-caution-wash px-1.5 text-[13px] font-medium">{job.mark}</span>}
                 </b>
                 <span className="block text-[13px] text-muted">
                     {job.equipment} · {job.cable}
+                    {job.mark && <span className="block text-caution-ink">{job.mark}</span>}
                 </span>
             </div>
             <div className="max-xl:hidden">

@@ -9,12 +9,13 @@ interface Props {
     power: Power;
     now: string;
     closed: boolean;
+    practice: boolean;
     asked: 'live' | 'isolated' | null;
     onAsk: (state: 'live' | 'isolated' | null) => void;
 }
 
 /** The power flag: always in the same place, always with its reading and time; a live reading of long ago says its age. */
-export function PowerFlag({ jobId, power, now, closed, asked, onAsk }: Props) {
+export function PowerFlag({ jobId, power, now, closed, practice, asked, onAsk }: Props) {
     const left = useSecondsLeft(power.lapsesAt, now);
     const ran = power.state === 'isolated' && left <= 0;
     const state = ran ? 'not-proved' : power.state;
@@ -23,7 +24,7 @@ export function PowerFlag({ jobId, power, now, closed, asked, onAsk }: Props) {
 
     const reading = power.volts === null ? '' : power.volts.toFixed(1);
     const lapsed = power.lapsed || ran;
-    const why = lapsed ? `proof lapsed, ${power.lapseMinutes} min` : power.at ? 'see why: prove it anew' : 'no reading yet';
+    const why = lapsed ? `proof lapsed, ${power.lapseMinutes} min` : power.at ? 'prove it anew' : 'no reading yet';
     return (
         <div className={`pf pf--${state}`}>
             <div className="pf__flag" role="status" aria-label="Power flag" title={power.why ?? undefined}>
@@ -34,6 +35,7 @@ export function PowerFlag({ jobId, power, now, closed, asked, onAsk }: Props) {
                         {state === 'live' && power.at && `${reading} V, ${power.old ? `read ${ago(power.at, now)}` : moment(power.at)}`}
                         {state === 'isolated' && power.at && `dead ${reading} V ${moment(power.at)}`}
                         {state === 'not-proved' && why}
+                        {practice && ', practice'}
                     </span>
                 </div>
             </div>

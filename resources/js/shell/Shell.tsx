@@ -89,7 +89,7 @@ export function Shell({ stage, title, start, startMode = 'V', dock, children }: 
                                 {job.equipment} · {job.cable}
                             </span>
                         </div>
-                        <PowerFlag jobId={job.id} power={power} now={now} closed={job.handedOverAt !== null} asked={asked} onAsk={setAsked} />
+                        <PowerFlag jobId={job.id} power={power} now={now} closed={job.handedOverAt !== null} practice={job.practice} asked={asked} onAsk={setAsked} />
                         <Tools />
                     </header>
                     <JobTape jobId={job.id} tape={tape} current={stage} />

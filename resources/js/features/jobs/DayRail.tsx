@@ -83,7 +83,7 @@ export function DayRail({ day, now }: { day: Day; now: string }) {
 }
 
 function Bar({ visit, left, width, y, warned }: { visit: DayVisit; left: number; width: number; y: (minute: number) => number; warned: boolean }) {
-    const height = Math.max(26, y(visit.start + visit.minutes) - y(visit.start));
+    const height = Math.max(44, y(visit.start + visit.minutes) - y(visit.start));
     const edge = visit.done ? 'var(--verd)' : warned ? 'var(--fault)' : 'var(--rule)';
     const field = visit.done ? 'var(--verd-wash)' : warned ? 'var(--fault-wash)' : 'var(--panel)';
     return (

@@ -30,7 +30,7 @@ export function Log({ jobId, readings, points, closed, onPick, onCorrect }: { jo
                             </td>
                             <td className="pl-2">
                                 <button
-                                    className="text-left"
+                                    className="min-h-11 min-w-11 text-left"
                                     aria-expanded={isOpen}
                                     onClick={() => {
                                         setOpen(isOpen ? null : reading.id);

@@ -116,7 +116,7 @@ export function MeterDock({ stage, step = null, call = null, readings, canRecord
                     <ProbeRow name="A" points={points} value={a} onChange={(id) => probes.set(id, b)} />
                     {mode !== 'A' && <ProbeRow name="B" points={points} value={b} onChange={(id) => probes.set(a, id)} />}
                 </section>
-                <section>
+                <section className="dock__expected">
                     <div className="exp">
                         <span className="lab">Expected</span>
                         <span className="mono" data-testid="expected">
@@ -141,7 +141,7 @@ export function MeterDock({ stage, step = null, call = null, readings, canRecord
                     {(mode === 'V' || mode === 'O') && !expected?.refused && <Tells key={`${step}/${call}/${mode}/${a}/${b}`} jobId={job.id} stage={stage} step={step} call={call} mode={mode} a={a} b={b} />}
                 </section>
                 {!closed && (
-                    <section style={{ paddingBottom: 6 }}>
+                    <section className="dock__actual" style={{ paddingBottom: 6 }}>
                         <label className="lab" htmlFor="actual">
                             {correcting ? `Actual, in place of ${correcting.value === null ? 'OL' : `${figure(correcting.value, correcting.mode)} ${correcting.unit}`} at ${clock(correcting.at)}` : 'Actual'}
                         </label>

@@ -19,7 +19,10 @@ export function ProbeLines({ step, points, y, left, right }: { step: StepView; p
     return (
         <>
             {mine.map((probe, index) => {
-                const top = y + (mine.length === 1 ? 0 : (index - 0.5) * 21);
+                // Two pairs of one conductor share its row side by side, each as high as a finger needs.
+                const shared = mine.length > 1;
+                const cell = (right - left - 4) / mine.length;
+                const x = left - 6 + index * cell;
                 const here = probes.mode === probe.mode && probes.a === probe.a && probes.b === probe.b;
                 const mark = probe.reading ? marks[probe.reading.outcome] : null;
                 const place = { indoor: 'board', outdoor: 'outside' }[probe.a.split('.')[0] ?? ''] ?? 'wall';
@@ -33,17 +36,17 @@ export function ProbeLines({ step, points, y, left, right }: { step: StepView; p
                             probes.set(probe.a, probe.b);
                         }}
                     >
-                        <rect className="focus" x={left - 6} y={top - 10.5} width={right - left - 4} height="21" fill={here ? 'var(--copper-wash)' : 'transparent'} />
-                        <text className="c-verb" x={left} y={top + 5}>
+                        <rect className="focus" x={x} y={y - 22} width={cell} height="44" fill={here ? 'var(--copper-wash)' : 'transparent'} />
+                        <text className="c-verb" x={x + 6} y={shared ? y - 5 : y + 5}>
                             {pointName(all, probe.a)}–{pointName(all, probe.b)} <tspan className="f-muted" fontWeight="500">{place}</tspan>
                         </text>
-                        <text className="c-exp" x={right - 110} y={top + 5}>
+                        <text className={`c-exp ${shared ? 'c-exp--small' : ''}`} x={shared ? x + 78 : right - 110} y={shared ? y + 14 : y + 5}>
                             {range(probe.expected)}
                         </text>
-                        <text className="c-read" x={right - 44} y={top + 6} data-testid={`actual-${probe.a}~${probe.b}`}>
+                        <text className={`c-read ${shared ? 'c-read--small' : ''}`} x={shared ? x + cell - 8 : right - 44} y={shared ? y + 14 : y + 6} data-testid={`actual-${probe.a}~${probe.b}`}>
                             {probe.reading?.value != null ? figure(probe.reading.value, 'V') : '–'}
                         </text>
-                        {mark && <path d={mark.d} transform={`translate(${right - 36} ${top - 8})`} fill="none" stroke={mark.colour} strokeWidth="2.4" />}
+                        {mark && <path d={mark.d} transform={shared ? `translate(${x + cell - 23} ${y - 18})` : `translate(${right - 36} ${y - 8})`} fill="none" stroke={mark.colour} strokeWidth="2.4" />}
                     </Touch>
                 );
             })}

@@ -40,12 +40,12 @@ export function StrandBoard(props: StrandBoardProps) {
     const stubAt = (index: number) => (index < linked ? [index, 0] : [linked + Math.floor((index - linked) / columns), (index - linked) % columns]) as [number, number];
     const stubRows = stubs === 0 ? 0 : stubAt(stubs - 1)[0] + 1;
     const stubX = (index: number) => g.wallTag - stubAt(index)[1] * (g.wallTagWidth + 8);
-    const stubY = (index: number) => yOf(board.rows.length) + stubAt(index)[0] * 30 - 2;
-    const boardStubY = (index: number) => yOf(board.rows.length) + index * 34 - 2;
-    const cableEnd = yOf(board.rows.length) - g.row / 2 + Math.max(stubRows * 30, board.boardStubs.length * 34, 0) + 6;
+    const stubY = (index: number) => yOf(board.rows.length) + stubAt(index)[0] * g.row - 2;
+    const boardStubY = (index: number) => yOf(board.rows.length) + index * g.row - 2;
+    const cableEnd = yOf(board.rows.length) - g.row / 2 + Math.max(stubRows, board.boardStubs.length) * g.row + 6;
     const outdoor = props.variant === 'phone' ? [] : board.outdoor;
     const outdoorTop = cableEnd + (outdoor.length > 0 ? 8 : 0);
-    const height = outdoorTop + outdoor.length * 36 + (outdoor.length > 0 ? 26 : 0);
+    const height = outdoorTop + outdoor.length * g.row + (outdoor.length > 0 ? 26 : 0);
 
     const places = new Map<string, { x: number; y: number; side: 'wall' | 'equipment' }>();
     board.rows.forEach((row, index) => {
@@ -57,7 +57,7 @@ export function StrandBoard(props: StrandBoardProps) {
     board.wallStubs.forEach((stub, index) => places.set(stub.point, { x: stubX(index) + g.wallTagWidth - 8, y: stubY(index) + 8, side: 'wall' }));
     board.boardStubs.forEach((stub, index) => places.set(stub.point, { x: g.boardTag + g.tagWidth - 8, y: boardStubY(index) + 8, side: 'equipment' }));
     outdoor.forEach((row, index) => {
-        if (row.outdoor) places.set(`outdoor.${row.outdoor}`, { x: g.wallTag + g.wallTagWidth - 8, y: outdoorTop + 40 + index * 36, side: 'wall' });
+        if (row.outdoor) places.set(`outdoor.${row.outdoor}`, { x: g.wallTag + g.wallTagWidth - 8, y: outdoorTop + 44 + index * g.row, side: 'wall' });
     });
 
     return (
@@ -147,7 +147,7 @@ function ConductorRow({ g, row, y, live, state, lifted = [], fault = [], selecte
             {shorted && <path className="flow" d={`M${g.boardTag + g.tagWidth} ${y + 9}H${g.wallTag}`} fill="none" stroke="var(--fault)" strokeWidth="4" strokeDasharray="10 7" />}
             {onSelect && (
                 <Touch name={`Conductor ${name}`} onTouch={() => onSelect(row.number)} pressed={selected === row.number}>
-                    <rect className="focus" x={left} y={y - g.row / 2 + 1} width={right - left} height={g.row - 2} fill="transparent" />
+                    <rect className="focus" x={left} y={y - g.row / 2} width={right - left} height={g.row} fill="transparent" />
                 </Touch>
             )}
             {g.was !== null && row.was !== null && <Was x={g.was} y={y} text={row.was} moved={row.moved} />}
@@ -246,12 +246,12 @@ function Outdoor({ g, top, props, live }: { g: Geometry; top: number; props: Str
             <text className="c-head" x={g.wallTag} y={top + 18}>
                 Outdoor unit
             </text>
-            <path d={`M${g.jacket[0]} ${top + 6}H${g.jacket[1]}V${top + 26 + props.board.outdoor.length * 36}H${g.jacket[0]}Z`} fill="var(--jacket)" />
+            <path d={`M${g.jacket[0]} ${top + 6}H${g.jacket[1]}V${top + 26 + props.board.outdoor.length * g.row}H${g.jacket[0]}Z`} fill="var(--jacket)" />
             <text className="c-jack" x={(g.jacket[0] + g.jacket[1]) / 2} y={top + 19} textAnchor="middle">
                 {props.board.outdoorCable}
             </text>
             {props.board.outdoor.map((row, index) => {
-                const y = top + 40 + index * 36;
+                const y = top + 44 + index * g.row;
                 const hot = live.has(`${row.id}.mid`);
                 return (
                     <g key={row.id} data-conductor={row.id}>

@@ -30,7 +30,7 @@ export function SvgTag({ x, y, width, height = 26, label, side, kind, name, onTo
     if (!onTouch) return <g>{shape}</g>;
     return (
         <Touch name={`Probe ${name}`} onTouch={onTouch}>
-            <rect x={x - 2} y={y - 20} width={width + 4} height="40" fill="transparent" />
+            <rect x={x - 2} y={y - 22} width={width + 4} height="44" fill="transparent" />
             {shape}
         </Touch>
     );
