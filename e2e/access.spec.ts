@@ -57,3 +57,38 @@ for (const theme of ['bone', 'headlamp'] as const) {
         }
     });
 }
+
+/** What can be touched and is smaller than a finger needs: 44 px, the label of a field counted with it. */
+const small = () =>
+    [...document.querySelectorAll<HTMLElement>('a[href],button,input,select,textarea,summary,[role=button],[role=checkbox]')]
+        .filter((element) => {
+            const own = element.getBoundingClientRect();
+            if (own.width === 0 || !element.checkVisibility({ visibilityProperty: true }) || element.classList.contains('vh')) return false;
+            const label = element.closest('label')?.getBoundingClientRect();
+            return Math.min(Math.max(own.width, label?.width ?? 0), Math.max(own.height, label?.height ?? 0)) < 43.5;
+        })
+        .map((element) => `${element.tagName} ${element.getAttribute('aria-label') ?? element.textContent}`);
+
+for (const [width, height] of [[390, 844], [1280, 800]] as const) {
+    test(`every target is 44 px, ${width} wide`, async ({ browser }) => {
+        test.setTimeout(60_000);
+        const page = await (await browser.newContext({ viewport: { width, height } })).newPage();
+        await page.goto('/sign-in');
+        expect(await page.evaluate(small), 'sign-in').toEqual([]);
+        await signIn(page);
+        expect(await page.evaluate(small), 'jobs').toEqual([]);
+        for (const site of ['Tollhouse', "Lock Keeper's Row 4"]) {
+            await page.goto('/jobs');
+            await openJob(page, site);
+            const base = page.url().replace(/\/[a-z]+$/, '');
+            for (const name of ['survey', 'plan', 'set', 'prove', 'handover', 'figures']) {
+                await page.goto(`${base}/${name}`);
+                await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+                const meter = page.getByRole('button', { name: /Meter$/ });
+                if (await meter.isVisible()) await meter.click();
+                expect(await page.evaluate(small), `${site}, ${name}`).toEqual([]);
+            }
+        }
+        await page.context().close();
+    });
+}

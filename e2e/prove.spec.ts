@@ -1,15 +1,16 @@
 import { expect, test, type Page } from './test';
 import { measure, openJob, pass, probe, raise, signIn, stage } from './support';
 
-/** Turns practice on for the house of this page, with a chosen hidden fault or none. */
+/** Begins to practise on a copy of the house of this page, with a chosen hidden fault or none, and goes there. */
 async function practise(page: Page, fault = ''): Promise<void> {
-    await page.evaluate(async (hidden) => {
+    const url = await page.evaluate(async (hidden) => {
         const token = decodeURIComponent(document.cookie.split('; ').find((part) => part.startsWith('XSRF-TOKEN='))?.split('=')[1] ?? '');
         const answer = await fetch(location.pathname.replace(/[a-z]+$/, 'practice'), { method: 'POST', headers: { 'Content-Type': 'application/json', Accept: 'application/json', 'X-XSRF-TOKEN': token }, body: JSON.stringify({ on: true, fault: hidden }) });
         if (!answer.ok) throw new Error(await answer.text());
+        return ((await answer.json()) as { url: string }).url;
     }, fault);
-    await page.reload();
-    await expect(page.getByText('Practice: readings and sounds come from the simulated house')).toBeVisible();
+    await page.goto(url);
+    await expect(page.getByText('Practice on a copy')).toBeVisible();
 }
 
 const calls = (page: Page) => page.getByRole('group', { name: 'Calls' });
@@ -136,7 +137,7 @@ test('Dredger Cottage: every call but one, which is left out with its reason', a
     await level.getByRole('button', { name: 'Keep' }).click();
     await expect(page.getByRole('button', { name: /Go to Handover/ })).toBeVisible();
     await stage(page, 'Handover');
-    await expect(page.getByText('Practice: readings marked simulated')).toBeVisible();
+    await expect(page.locator('article').getByText('Practice on a copy')).toBeVisible();
     await expect(page.getByText('the strips are switched off for the season')).toBeVisible();
 });
 

@@ -54,8 +54,9 @@ export async function conductor(page: Page, line: string, number: number): Promi
 export async function raise(page: Page, to: 'live' | 'isolated', volts: string): Promise<void> {
     await page.locator('.pf').getByRole('button', { name: to === 'live' ? 'Make live' : 'Isolate' }).click();
     const dialog = page.getByRole('dialog');
-    await dialog.getByLabel(/volts/).fill(volts);
-    if (to === 'isolated') await dialog.getByRole('checkbox').click();
+    for (const field of await dialog.getByLabel(/volts$/).all()) await field.fill(volts);
+    // Isolated: the meter is proved. Live: what is still open is meant.
+    for (const tick of await dialog.getByRole('checkbox').all()) await tick.click();
     await dialog.getByRole('button', { name: to === 'live' ? 'It is live' : 'It is dead' }).click();
     await expect(dialog).toBeHidden();
     await expect(page.getByRole('status', { name: 'Power flag' })).toContainText(to === 'live' ? 'LIVE 24 V' : 'ISOLATED');

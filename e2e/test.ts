@@ -41,6 +41,15 @@ export const test = base.extend<{ fresh: undefined }, { server: string }>({
         { scope: 'worker' },
     ],
     baseURL: async ({ server }, run) => run(server),
+    // Nothing on any page may ask for what its policy forbids.
+    page: async ({ page }, run) => {
+        const refused: string[] = [];
+        page.on('console', (message) => {
+            if (/Content Security Policy/.test(message.text())) refused.push(message.text());
+        });
+        await run(page);
+        expect(refused, 'refused by the content policy').toEqual([]);
+    },
     fresh: [
         async ({ server }, run) => {
             if (server) freshDatabase();

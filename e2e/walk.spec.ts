@@ -173,7 +173,12 @@ test('one house from empty survey to handover', async ({ page }) => {
         await expect(page.locator('.sheet')).toContainText('yellow');
         await expect(page.getByText('Nothing left open')).toBeVisible();
         await page.getByRole('button', { name: /^Hand over/ }).click();
+        // Signing is asked for; without, it takes a word of its own.
         await page.getByRole('dialog').getByRole('button', { name: 'Hand over' }).click();
+        await expect(page.getByRole('dialog')).toContainText('Not signed yet by the installer and customer');
+        await page.getByRole('dialog').getByRole('checkbox').click();
+        await page.getByRole('dialog').getByRole('button', { name: 'Hand over' }).click();
+        await expect(page.locator('.sheet')).toContainText('Handed over without the signature of the installer and the customer.');
         await expect(page.getByText(/Handed over .* A record/)).toBeVisible();
         await stage(page, 'Survey');
         await expect(page.getByRole('textbox', { name: /conductor/ })).toHaveCount(0);
