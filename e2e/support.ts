@@ -55,10 +55,12 @@ export async function raise(page: Page, to: 'live' | 'isolated', volts: string):
     await page.locator('.pf').getByRole('button', { name: to === 'live' ? 'Make live' : 'Isolate' }).click();
     const dialog = page.getByRole('dialog');
     for (const field of await dialog.getByLabel(/volts$/).all()) await field.fill(volts);
-    // Isolated: the meter is proved. Live: what is still open is meant.
-    for (const tick of await dialog.getByRole('checkbox').all()) await tick.click();
-    await dialog.getByRole('button', { name: to === 'live' ? 'It is live' : 'It is dead' }).click();
-    await expect(dialog).toBeHidden();
+    // Isolated: the meter is proved. Live: what is still open is meant, also where the page learns of it only now.
+    await expect(async () => {
+        for (const tick of await dialog.getByRole('checkbox', { checked: false }).all()) await tick.click();
+        await dialog.getByRole('button', { name: to === 'live' ? 'It is live' : 'It is dead' }).click({ timeout: 1_000 });
+        await expect(dialog).toBeHidden({ timeout: 2_000 });
+    }).toPass();
     await expect(page.getByRole('status', { name: 'Power flag' })).toContainText(to === 'live' ? 'LIVE 24 V' : 'ISOLATED');
 }
 

@@ -17,7 +17,7 @@ export function MarkBar() {
     };
     if (!job.mark && !job.importedAt) return null;
     return (
-        <div role="note" aria-label="About this job" className={`markbar ${job.practice ? 'markbar--practice' : ''}`}>
+        <div role="note" aria-label="About this job" className={`no-print markbar ${job.practice ? 'markbar--practice' : ''}`}>
             {job.mark && (
                 <b>
                     <Glyph name="caution" /> {job.mark}
