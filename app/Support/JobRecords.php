@@ -107,14 +107,16 @@ final readonly class JobRecords
     /** Only inside a transaction. */
     public function writeTo(Job $job, User $user): void
     {
-        $ids = [];
+        $readings = [];
         foreach ($this->rows as ['table' => $table, 'old' => $old, 'row' => $row]) {
             $new = (string) Str::ulid();
-            $ids[$old] = $new;
             foreach (['corrects_id', 'reading_id'] as $other) {
                 if (isset($row[$other])) {
-                    $row[$other] = $ids[$row[$other]] ?? null;
+                    $row[$other] = $readings[$row[$other]] ?? null;
                 }
+            }
+            if ($table === 'readings' && $old !== '') {
+                $readings[$old] = $new;
             }
             if (! array_key_exists('reading_id', $row) || $row['reading_id'] !== null) {
                 Append::write(self::TABLES[$table], $new, $job, $user, $row);

@@ -172,7 +172,7 @@ it('takes from a file only what live entry takes, and says where and why not', f
     expect($report['problem']['pointer'] ?? null)->toBe($pointer)->and($report['problem']['message'])->toContain($says)->and(Job::query()->count())->toBe(0);
 })->with([
     '900 cables' => [fn () => jobFile(['survey' => ['cables' => array_fill(0, 900, ['id' => 'A', 'from' => 'wall', 'to' => 'indoor', 'gauge' => 18, 'feet' => 40, 'conductors' => []])]]), '/survey/cables', 'has 900 entries; allowed: at most 8'],
-    'two cables of one letter' => [fn () => jobFile(['survey' => ['cables' => [1 => ['id' => 'A']]]]), '/survey/cables/id', 'no other cable'],
+    'two cables of one letter' => [fn () => jobFile(['survey' => ['cables' => [1 => ['id' => 'A']]]]), '/survey/cables/1/id', 'A from wall to indoor'],
     '2000 jumpers' => [fn () => jobFile(['survey' => ['jumpers' => array_fill(0, 2000, ['place' => 'wall', 'a' => 'R', 'b' => 'C', 'label' => 'x'])]]), '/survey/jumpers', 'at most 20'],
     '5000 overrides' => [fn () => jobFile(['survey' => ['overrides' => array_fill_keys(array_map(fn ($n) => "SC{$n}", range(1, 5000)), 'x')]]), '/survey/overrides', 'at most 100'],
     '1001 readings' => [fn () => (string) json_encode([...(array) json_decode(jobFile(), true), 'records' => ['readings' => array_fill(0, 1001, [])]]), '/records/readings', 'at most 1000'],
@@ -253,4 +253,12 @@ it('says of a photograph what is too large for the server, before it reads it', 
     $png = "\x89PNG\r\n\x1a\n".pack('N', 13).'IHDR'.pack('NN', 6000, 4000)."\x08\x02\0\0\0".pack('N', 0);
     $answer = $this->post("/jobs/{$job->id}/photos", ['id' => newId(), 'place' => 'wall', 'photo' => UploadedFile::fake()->createWithContent('plate.png', $png)], ['Accept' => 'application/json']);
     expect($answer->assertUnprocessable()->json('errors.photo.0'))->toContain('6000 × 4000 points; allowed: at most 12.5 million');
+});
+
+it('opens every stage when a landed conductor is taken out of the survey', function (): void {
+    $job = houseToProve();
+    editSurvey($job, 'remove-conductor', ['cable' => 'A', 'number' => 1])->assertOk();
+    foreach (['survey', 'plan', 'set', 'prove', 'handover'] as $stage) {
+        $this->get("/jobs/{$job->id}/{$stage}")->assertOk();
+    }
 });

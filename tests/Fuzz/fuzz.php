@@ -6,11 +6,11 @@ declare(strict_types=1);
 // database in memory. Fixed seeds: the same run every time. php tests/Fuzz/fuzz.php [files] [requests] [only this seed]
 // Fails on any answer of 500 or above, and on any that takes longer than two seconds.
 
-use App\Actions\ImportJob;
 use App\Models\Job;
 use App\Models\User;
 use Database\Seeders\DatabaseSeeder;
 use Illuminate\Contracts\Console\Kernel as Console;
+use Illuminate\Contracts\Debug\ExceptionHandler;
 use Illuminate\Contracts\Http\Kernel as Http;
 use Illuminate\Http\Request;
 use Illuminate\Http\UploadedFile;
@@ -31,17 +31,22 @@ $app->make(Console::class)->bootstrap();
 $app->make(Console::class)->call('migrate', ['--force' => true]);
 (new DatabaseSeeder)->run();
 $user = User::query()->orderBy('id')->firstOrFail();
-$count = [(int) ($argv[1] ?? 3000), (int) ($argv[2] ?? 2000)];
+$count = [(int) ($argv[1] ?? 4500), (int) ($argv[2] ?? 2000)];
 $only = isset($argv[3]) ? (int) $argv[3] : null;
 $longest = 2.0;
 $statuses = $slow = $bad = [];
+$thrown = '';
+$app->make(ExceptionHandler::class)->reportable(static function (Throwable $problem) use (&$thrown): void {
+    $thrown = get_class($problem).': '.$problem->getMessage().' at '.basename($problem->getFile()).':'.$problem->getLine();
+});
 
 /** @return array{int, string} status and body */
-$ask = static function (string $what, string $method, string $path, array $body = [], array $files = []) use ($app, $user, &$statuses, &$slow, &$bad, $longest): array {
+$ask = static function (string $what, string $method, string $path, array $body = [], array $files = []) use ($app, $user, &$statuses, &$slow, &$bad, &$thrown, $longest): array {
+    $thrown = '';
     Auth::setUser($user);
     $begin = hrtime(true);
     $json = $files === [] && $method !== 'GET';
-    $request = Request::create($path, $method, $json ? [] : $body, [], $files, ['HTTP_ACCEPT' => 'application/json', 'HTTP_X_INERTIA' => $method === 'GET' ? 'true' : '', 'CONTENT_TYPE' => $json ? 'application/json' : 'multipart/form-data'], $json ? (string) json_encode($body, JSON_PARTIAL_OUTPUT_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE) : null);
+    $request = Request::create($path, $method, $json ? [] : $body, [], $files, ['HTTP_ACCEPT' => $method === 'GET' ? 'text/html' : 'application/json', 'CONTENT_TYPE' => $json ? 'application/json' : 'multipart/form-data'], $json ? (string) json_encode($body, JSON_PARTIAL_OUTPUT_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE) : null);
     $answer = $app->make(Http::class)->handle($request);
     $content = (string) $answer->getContent();
     $seconds = (hrtime(true) - $begin) / 1e9;
@@ -53,7 +58,7 @@ $ask = static function (string $what, string $method, string $path, array $body 
         $slow = array_slice($slow, 0, 5);
     }
     if ($status >= 500 || $seconds > $longest) {
-        $bad[] = sprintf('%s: %s %s answered %d in %.2f s: %s', $what, $method, $path, $status, $seconds, Str::limit($content, 160));
+        $bad[] = sprintf('%s: %s %s answered %d in %.2f s: %s', $what, $method, $path, $status, $seconds, Str::limit($thrown, 220));
     }
 
     return [$status, $content];
@@ -62,17 +67,26 @@ $ask = static function (string $what, string $method, string $path, array $body 
 $finished = Job::at('Lock Keeper\'s Row 4');
 $jobs = [Job::at('Winding Hole 2')->id, Job::at('Tollhouse')->id, Job::at('Ropewalk 11')->id, $finished->id];
 $sources = array_map(static fn (string $f): mixed => json_decode((string) file_get_contents($f), true), [...glob($root.'/database/demo/*.json') ?: [], ...glob($root.'/docs/examples/*.json') ?: []]);
-$whole = json_decode($ask('source', 'GET', "/jobs/{$finished->id}/job-file")[1], true);
+$whole = (array) json_decode($ask('source', 'GET', "/jobs/{$finished->id}/job-file")[1], true);
+// What that job has none of stands in it too.
+$whole['survey']['jumpers'] = [['place' => 'wall', 'a' => 'R', 'b' => 'Rc', 'label' => 'J1']];
+$whole['survey']['overrides'] = ['SC08' => 'seen'];
+$whole['survey']['facts']['safety'] = [['id' => 'float', 'label' => 'float switch', 'breaks' => ['Y'], 'relay' => false]];
+$by = ['at' => '2026-11-20T09:00:00+00:00', 'by' => 'Wren Halyard', 'simulated' => false];
+$whole['records']['waivers'] = [['call' => 'fan', 'reason' => 'x', ...$by]];
+$whole['records']['measurements'] = [['figure' => 'split', 'call' => 'cool-1', 'inputs' => ['return' => 76, 'supply' => 57], 'lines' => [['label' => 'x', 'value' => 19, 'unit' => 'F', 'formula' => 'x']], 'tone' => 'verd', 'verdict' => 'x', ...$by]];
+$whole['records']['marks'] = [['reading_id' => $whole['records']['readings'][0]['id'], 'unexplained' => true, 'note' => 'x', ...$by]];
 $pages = ['survey', 'plan', 'set', 'prove', 'handover', 'job-file', 'readings.csv', 'wiring.csv', 'wiring.svg', 'conductors.csv', 'figures', 'thermostats', 'handover.pdf'];
 
+$sweep = (new Mutator(0))->wrongs($whole);
 $taken = 0;
 for ($seed = 1; $seed <= $count[0]; $seed++) {
     if ($only !== null && $seed !== $only) {
         continue;
     }
     $mutator = new Mutator($seed);
-    // Every third file is a finished job with all its records.
-    $text = $mutator->text($seed % 3 === 0 ? $whole : $sources[$seed % count($sources)]);
+    // First a finished job with all its records, every field of it wrong in every way; then at random.
+    $text = $seed <= $sweep ? $mutator->swept($whole, $seed) : $mutator->text($sources[$seed % count($sources)]);
     $path = tempnam(sys_get_temp_dir(), 'fuzz');
     file_put_contents($path, $text);
     $id = (string) Str::ulid();
@@ -168,7 +182,7 @@ for ($n = 1; $n <= $count[1]; $n++) {
 
 ksort($statuses);
 rsort($slow);
-printf("%d files (%d taken), %d requests beside them; answers: %s\n", $count[0], $taken, $count[1], implode(', ', array_map(static fn (int $s, int $c): string => "{$s} × {$c}", array_keys($statuses), $statuses)));
+printf("%d files, the first %d of them one field wrong in one way (%d taken), %d requests beside them; answers: %s\n", $count[0], min($sweep, $count[0]), $taken, $count[1], implode(', ', array_map(static fn (int $s, int $c): string => "{$s} × {$c}", array_keys($statuses), $statuses)));
 printf("slowest: %s\n", implode('; ', array_map(static fn (array $s): string => sprintf('%.2f s %s', ...$s), array_slice($slow, 0, 3))));
 foreach (array_slice($bad, 0, 40) as $line) {
     echo "✗ {$line}\n";

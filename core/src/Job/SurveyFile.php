@@ -138,7 +138,26 @@ final class SurveyFile
             $numbers[$conductor->number] = true;
         }
 
-        return (new Cable($node->string('id', null, 4), $node->enum('from', Place::class), $node->enum('to', Place::class), $gauge, $node->number('feet', null, 1, 1000), [], $node->has('kind') ? $node->string('kind') : null))->withConductors($conductors);
+        [$id, $from, $to] = self::run($node);
+
+        return (new Cable($id, $from, $to, $gauge, $node->number('feet', null, 1, 1000), [], $node->has('kind') ? $node->string('kind') : null))->withConductors($conductors);
+    }
+
+    /**
+     * Where a cable goes. The circuit knows two: A from the wall to the indoor unit, B from there to the outdoor unit.
+     *
+     * @return array{string, Place, Place}
+     */
+    private static function run(Node $node): array
+    {
+        [$id, $from, $to] = [$node->string('id', null, self::LONGEST_WORD), $node->enum('from', Place::class), $node->enum('to', Place::class)];
+        $known = ['A' => [Place::Wall, Place::Indoor], 'B' => [Place::Indoor, Place::Outdoor]];
+        if (($known[$id] ?? null) !== [$from, $to]) {
+            $shown = mb_substr("{$id}, {$from->value} to {$to->value}", 0, 60);
+            throw InvalidData::notAllowed("{$node->pointer}/id", $shown, 'A from wall to indoor, B from indoor to outdoor');
+        }
+
+        return [$id, $from, $to];
     }
 
     private static function conductor(Node $node): Conductor

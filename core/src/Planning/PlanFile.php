@@ -10,6 +10,7 @@ use Unionbit\Core\Job\SurveyFile;
 use Unionbit\Core\Node;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Thermostat\Profile;
+use Unionbit\Core\Wiring\Conductor;
 use Unionbit\Core\Wiring\End;
 use Unionbit\Core\Wiring\Jumper;
 use Unionbit\Core\Wiring\Landing;
@@ -28,8 +29,12 @@ final class PlanFile
             $node->bool('sharedKit', false), $node->bool('elsewhere', false),
         );
 
-        return new Plan($changes->applied($installation), $profile, new Landing(
-            self::ends($node, 'wall'), self::ends($node, 'indoor'), $node->bool('linkIn', true),
+        $house = $changes->applied($installation);
+        // A conductor that the survey has no more lands nowhere.
+        $there = array_flip(array_map(static fn (Conductor $c): int => $c->number, $house->wallCable()->conductors ?? []));
+
+        return new Plan($house, $profile, new Landing(
+            array_intersect_key(self::ends($node, 'wall'), $there), array_intersect_key(self::ends($node, 'indoor'), $there), $node->bool('linkIn', true),
             array_map(static fn (Node $n): Jumper => new Jumper($n->enum('place', Place::class), $n->string('a'), $n->string('b'), $n->string('label')), $node->each('jumpers')),
             $node->bool('plugIn', false),
         ), $changes, $node->has('choice') ? Choice::read($node->at('choice')) : null);
