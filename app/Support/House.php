@@ -11,12 +11,16 @@ use Unionbit\Core\Job\PlateAsFound;
 use Unionbit\Core\Job\SurveyFile;
 use Unionbit\Core\Planning\Plan;
 use Unionbit\Core\Planning\PlanFile;
+use Unionbit\Core\Proving\Step;
 use Unionbit\Core\Proving\Steps;
 
 /** A job as the core sees it: the installation of its survey and, once a thermostat is chosen, its plan. */
-final readonly class House
+final class House
 {
-    private function __construct(public Installation $installation, public ?Plan $plan)
+    /** @var ?list<Step> */
+    private ?array $stepList = null;
+
+    private function __construct(public readonly Installation $installation, public readonly ?Plan $plan)
     {
     }
 
@@ -39,6 +43,12 @@ final readonly class House
     public function circuitAsFound(): Circuit
     {
         return new Circuit($this->installation, PlateAsFound::profile($this->installation), PlateAsFound::landing($this->installation));
+    }
+
+    /** @return list<Step> every proof that the plan can have, worked out once */
+    public function stepList(): array
+    {
+        return $this->stepList ??= $this->steps()?->all() ?? [];
     }
 
     public function steps(): ?Steps

@@ -30,9 +30,9 @@ use Unionbit\Core\InvalidData;
 final readonly class JobRecords
 {
     /** Rows of one kind, and of all kinds together. */
-    private const MOST = 1000;
+    private const MOST = 500;
 
-    private const MOST_ALTOGETHER = 3000;
+    private const MOST_ALTOGETHER = 2000;
 
     private const LONGEST_NAME = 80;
 

@@ -37,7 +37,7 @@ final readonly class StepRecord
     /** @return array<string, self> by step key */
     public static function all(Job $job): array
     {
-        $steps = $job->house()->steps()?->all() ?? [];
+        $steps = $job->house()->stepList();
         $events = $job->counting($job->stepEvents())->get()->groupBy('step');
         $readings = $job->counting($job->readings())->whereNotNull('step')->get()->groupBy('step');
         $observations = $job->counting($job->observations())->get()->groupBy('step');

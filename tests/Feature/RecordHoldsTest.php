@@ -175,7 +175,7 @@ it('takes from a file only what live entry takes, and says where and why not', f
     'two cables of one letter' => [fn () => jobFile(['survey' => ['cables' => [1 => ['id' => 'A']]]]), '/survey/cables/1/id', 'A from wall to indoor'],
     '2000 jumpers' => [fn () => jobFile(['survey' => ['jumpers' => array_fill(0, 2000, ['place' => 'wall', 'a' => 'R', 'b' => 'C', 'label' => 'x'])]]), '/survey/jumpers', 'at most 20'],
     '5000 overrides' => [fn () => jobFile(['survey' => ['overrides' => array_fill_keys(array_map(fn ($n) => "SC{$n}", range(1, 5000)), 'x')]]), '/survey/overrides', 'at most 100'],
-    '1001 readings' => [fn () => (string) json_encode([...(array) json_decode(jobFile(), true), 'records' => ['readings' => array_fill(0, 1001, [])]]), '/records/readings', 'at most 1000'],
+    '501 readings' => [fn () => (string) json_encode([...(array) json_decode(jobFile(), true), 'records' => ['readings' => array_fill(0, 501, [])]]), '/records/readings', 'at most 500'],
     'a number that is none' => [fn () => str_replace('26.25', '1e999', fileRow('readings', ['value' => 26.25])), '/records/readings/0/value', 'no number'],
     'a length that is none' => [fn () => (string) preg_replace('/"feet":\s*[\d.]+/', '"feet":1e999', jobFile(), 1), '/survey/cables/0/feet', 'no number'],
     'a mode of no meter' => [fn () => fileRow('readings', ['mode' => 'Q']), '/records/readings/0/mode', 'allowed: V, O, A, B, N'],
@@ -240,7 +240,8 @@ it('does not acknowledge a photograph that was not written, and takes it again',
     expect($send()->assertStatus(503)->json('message'))->toContain('Send it again')->and($job->photos()->whereNotNull('path')->count())->toBe(0);
     Storage::disk('local')->delete("photos/{$job->id}");
     $send()->assertCreated();
-    expect(Storage::disk('local')->exists("photos/{$job->id}/{$id}.jpg"))->toBeTrue();
+    $path = Storage::disk('local')->path("photos/{$job->id}/{$id}.jpg");
+    expect(is_file($path))->toBeTrue()->and(fileperms($path) & 0777)->toBe(0600)->and(fileperms(dirname($path)) & 0777)->toBe(0700);
     Storage::disk('local')->delete("photos/{$job->id}/{$id}.jpg");
     $send()->assertCreated();
     expect(Storage::disk('local')->exists("photos/{$job->id}/{$id}.jpg"))->toBeTrue()->and($job->photos()->whereNotNull('path')->count())->toBe(1);

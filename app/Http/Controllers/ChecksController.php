@@ -37,7 +37,7 @@ final class ChecksController extends Controller
     {
         $this->authorize('view', $job);
         $key = $request->string('step')->toString();
-        $steps = $job->house()->steps()?->all() ?? [];
+        $steps = $job->house()->stepList();
         $step = array_values(array_filter($steps, static fn (Step $s): bool => $s->key() === $key))[0] ?? throw ValidationException::withMessages(['step' => "There is no proving step {$key} for this house."]);
         $plan = $job->house()->plan ?? throw ValidationException::withMessages(['step' => 'Choose a thermostat first.']);
         $groups = Cache::remember('cannot-tell/'.StepSheet::key($plan)."/{$key}", self::A_DAY, static function () use ($plan, $step, $steps): array {

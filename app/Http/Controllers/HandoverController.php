@@ -55,10 +55,11 @@ final class HandoverController extends Controller
     public function readings(Request $request, Job $job): Response
     {
         $this->authorize('view', $job);
+        $reasons = JointReasons::of($job);
         $rows = $job->readings()->with('user')->get()->map(static fn (Reading $r): array => [
             'at' => $r->at->toIso8601String(), 'by' => $r->writtenBy(), 'stage' => $r->stage, 'step' => $r->step ?? '', 'mode' => $r->mode,
             'from' => $r->a, 'to' => $r->b, 'value' => $r->value ?? 'OL', 'low' => $r->expected['low'] ?? '', 'high' => $r->expected['high'] ?? '',
-            'outcome' => $r->outcome, 'reason' => JointReasons::of($job)->reason($r),
+            'outcome' => $r->outcome, 'reason' => $reasons->reason($r),
             'simulated' => $r->simulated ? 'simulated' : '', 'corrects' => $r->corrects_id ?? '',
         ])->all();
         $csv = (new CsvEncoder([CsvEncoder::ESCAPE_FORMULAS_KEY => true]))->encode(JobMark::rows($job, array_values($rows)), 'csv');

@@ -36,7 +36,9 @@ final class SecurityHeaders
         if ($request->isSecure()) {
             $response->headers->set('Strict-Transport-Security', 'max-age='.self::A_YEAR);
         }
-        header_remove('X-Powered-By');
+        if (! headers_sent()) {
+            header_remove('X-Powered-By');
+        }
         $response->headers->remove('X-Powered-By');
 
         return $response;
