@@ -7,3 +7,4 @@ rm -f "$1" "$1"-wal "$1"-shm
 touch "$1"
 php artisan migrate --force --seed --quiet
 php artisan db:seed --force --quiet --class=OtherCrewSeeder
+php artisan unionbit:summaries --quiet

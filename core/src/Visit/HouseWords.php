@@ -22,7 +22,7 @@ final class HouseWords
         'archetype', 'equipment', 'board', 'cable', 'call', 'candidate', 'cap', 'chatter', 'conductor', 'crew', 'evidence', 'expected', 'face', 'base',
         'figure', 'floating', 'ghost', 'handover', 'hot', 'isolated', 'jacket', 'landing', 'level', 'link', 'load', 'load check', 'lost', 'mark',
         'mode', 'move', 'open question', 'override', 'pattern', 'plain words', 'plate', 'practice', 'pre check', 'probe', 'profile', 'prove',
-        'restore list', 'route', 'school', 'screening', 'separation', 'shelf', 'sign', 'site', 'system', 'visit', 'stage', 'survey', 'plan', 'set',
+        'restore list', 'route', 'school', 'screening', 'separation', 'shelf', 'sign', 'site', 'system', 'visit', 'stage', 'survey', 'plan', 'set', 'power flag',
         'stop', 'strand board', 'thermostat', 'transformer', 'fuse', 'vanishing point', 'verdict', 'way out', 'weights', 'jumper', 'left out', 'unexplained',
         'assumption', 'not known',
     ];

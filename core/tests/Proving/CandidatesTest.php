@@ -123,6 +123,8 @@ it('names each kind of coil that can be shorted', function (string $archetype, s
     'valve' => ['heat-pump-o-1c-1aux', 'valve', 'outdoor.O', 'outdoor.C'],
     'sequencer' => ['air-handler-electric-1h-1c', 'sequencer-1', 'indoor.W', 'indoor.C'],
     'zone valve' => ['boiler-zone-valve-1c', 'zone-valve', 'indoor.W', 'indoor.CH'],
+    'gas valve' => ['furnace-gas-1h-1c', 'gas-valve', 'indoor.valve', 'indoor.C'],
+    'humidifier' => ['dual-fuel-o-2c-2h', 'humidifier', 'indoor.HUM', 'indoor.C'],
 ]);
 
 it('takes all readings of the call together: full at the wall and nothing at the board is the conductor', function (): void {

@@ -7,7 +7,7 @@ import { ImportFiles } from '@/features/jobs/ImportFiles';
 import { JobDetails } from '@/features/jobs/JobDetails';
 import { NewJob } from '@/features/jobs/NewJob';
 import { post, said } from '@/lib/api';
-import { day as dayWord, clock } from '@/lib/format';
+import { ago, day as dayWord, clock } from '@/lib/format';
 import { useKeys } from '@/lib/hooks';
 import { reload } from '@/lib/reload';
 import { Mark } from '@/shell/Shell';
@@ -132,7 +132,7 @@ export default function Jobs() {
                 <ul>
                     {jobs.map((job) => (
                         <li key={job.id} className="flex items-center border-b border-hair hover:bg-panel">
-                            <Row job={job} />
+                            <Row job={job} now={now} />
                             <Menu
                                 label={`More for ${job.site}${job.system === 'System' ? '' : `, ${job.system}`}`}
                                 items={[
@@ -174,7 +174,7 @@ export default function Jobs() {
     );
 }
 
-function Row({ job }: { job: JobRow }) {
+function Row({ job, now }: { job: JobRow; now: string }) {
     const stage = job.handedOverAt ? 'handover' : job.now.key;
     return (
         <Way to={job.deleted ? null : `/jobs/${job.id}/${stage}`} className="grid min-h-[84px] min-w-0 flex-1 grid-cols-[minmax(0,1fr)] items-center gap-x-4 gap-y-2 py-3 pl-5 md:grid-cols-[84px_minmax(150px,1.4fr)_170px_minmax(112px,1fr)] xl:grid-cols-[84px_minmax(150px,1.4fr)_124px_170px_minmax(104px,1fr)]">
@@ -217,7 +217,12 @@ function Row({ job }: { job: JobRow }) {
                     <State glyph="tick" tone="muted">closed</State>
                 ) : (
                     <>
-                        {job.power.state === 'live' && <State glyph="live" tone="live">LIVE 24 V</State>}
+                        {job.power.state === 'live' && (
+                            <State glyph="live" tone="live">
+                                LIVE 24 V
+                            </State>
+                        )}
+                        {job.power.state === 'live' && job.power.old && job.power.at && <span className="text-[13px] text-muted">read {ago(job.power.at, now)}</span>}
                         {job.power.state === 'isolated' && <State glyph="iso" tone="iso">ISOLATED</State>}
                         {job.power.state === 'not-proved' && <State glyph="need" tone="muted">not proved</State>}
                         {job.restore.length > 0 && <State glyph="caution" tone="caution">{job.restore.length} to put back</State>}
@@ -261,7 +266,7 @@ function Strands({ strands }: { strands: JobRow['strands'] }) {
 
 function MiniTape({ tape, current }: { tape: JobRow['tape']; current: string }) {
     return (
-        <svg width="166" height="26" viewBox="0 0 166 26" role="img" aria-label={tape.map((segment) => `${segment.name} ${segment.done} of ${segment.n}`).join(', ')}>
+        <svg width="166" height="26" viewBox="0 0 166 26" role="img" aria-label={tape.length === 0 ? 'Progress is being read' : tape.map((segment) => `${segment.name} ${segment.done} of ${segment.n}`).join(', ')}>
             {tape.map((segment, index) => {
                 const y = index % 2 ? 6 : 1;
                 const done = segment.state === 'done';

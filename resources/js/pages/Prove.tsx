@@ -1,5 +1,5 @@
 import { router, usePage } from '@inertiajs/react';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { CannotTell } from '@/features/prove/CannotTell';
 import { Levels } from '@/features/prove/Levels';
 import { Loads } from '@/features/prove/Loads';
@@ -14,6 +14,7 @@ import { geometry } from '@/features/strand-board/geometry';
 import { StrandBoard } from '@/features/strand-board/StrandBoard';
 import { countdown } from '@/lib/format';
 import { useSecondsLeft, useWidth } from '@/lib/hooks';
+import { meterUsed } from '@/lib/keys';
 import { useAwake, useEndSignal } from '@/lib/device';
 import { Shell, useProbes } from '@/shell/Shell';
 import type { BoardState, ProveProps, StepView } from '@/types';
@@ -104,6 +105,10 @@ function Body({ step, onStep, check, onCheck }: { step: StepView; onStep: (key: 
     const proved = wanted.filter((call) => call.proved).length;
     const through = wanted.every((call) => call.proved || call.waived !== null);
     useAwake(step.running);
+    // While a step runs a figure typed anywhere is a reading.
+    useEffect(() => {
+        if (step.running) meterUsed();
+    }, [step.key, step.running]);
     useEndSignal(step.running && step.readyAt !== null, left);
     const phone = width < 700;
     const [school, setSchool] = useState(preferred);
