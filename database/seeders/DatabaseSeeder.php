@@ -19,9 +19,9 @@ final class DatabaseSeeder extends Seeder
         }
         $crew = Crew::query()->create(['name' => 'Ebb & Sluice Heating']);
         $wren = User::query()->create(['crew_id' => $crew->id, 'name' => 'Wren Halyard', 'email' => 'wren@ebb-and-sluice.example', 'password' => 'saltmarsh']);
-        User::query()->create(['crew_id' => $crew->id, 'name' => 'Sedge Bollard', 'email' => 'sedge@ebb-and-sluice.example', 'password' => 'saltmarsh']);
+        User::query()->create(['crew_id' => $crew->id, 'name' => 'Sedge Barrow', 'email' => 'sedge@ebb-and-sluice.example', 'password' => 'saltmarsh']);
 
-        $sedge = $wren->crew->users()->where('name', 'Sedge Bollard')->sole();
+        $sedge = $wren->crew->users()->where('name', 'Sedge Barrow')->sole();
 
         $day = static fn (string $name, User $by, int $seed, callable $stand, int $days, int $start) => (static function () use ($name, $by, $seed, $stand, $days, $start): void {
             $demo = new DemoHouse($by, $name, seed: $seed);

@@ -208,7 +208,7 @@ it('keeps the names of a file as text of that file, and shows what came in as im
         ->and($page->inertiaProps('proofs.0.readings.0.fromFile'))->toBe('Wren Halyard')
         ->and(view('handover', ['page' => HandoverPage::props($again), 'job' => $again])->render())->toContain('Read from a job file on')->toContain('from the file');
     // The colleague of that name did not write it: a file may say any name.
-    $sedge = App\Models\User::query()->where('name', 'Sedge Bollard')->sole();
+    $sedge = App\Models\User::query()->where('name', 'Sedge Barrow')->sole();
     $this->actingAs($sedge);
     $mine = Job::query()->findOrFail(importFiles(['row-4.json' => $out])[0]['job']['id']);
     expect(Reading::query()->where('job_id', $mine->id)->pluck('user_id')->unique()->all())->toBe([$sedge->id]);
