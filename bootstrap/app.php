@@ -15,6 +15,7 @@ use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Route;
 use Inertia\Inertia;
 use Symfony\Component\HttpFoundation\Response;
 
@@ -22,7 +23,12 @@ use Symfony\Component\HttpFoundation\Response;
 umask(0077);
 
 return Application::configure(basePath: dirname(__DIR__))
-    ->withRouting(web: __DIR__.'/../routes/web.php', commands: __DIR__.'/../routes/console.php', health: '/up')
+    ->withRouting(
+        web: __DIR__.'/../routes/web.php',
+        commands: __DIR__.'/../routes/console.php',
+        // Whether it answers, without a session, and without the framework's page, which asks others for its looks.
+        then: static fn () => Route::get('/up', static fn (): Response => new Response('up', 200, ['Content-Type' => 'text/plain'])),
+    )
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->append([SecurityHeaders::class, PlainQuery::class]);
         $middleware->web(prepend: [MovedClock::class], append: [SignInSolo::class, HandleInertiaRequests::class]);

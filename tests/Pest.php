@@ -44,8 +44,8 @@ function skipPhotos(Job $job): void
     }
 }
 
-/** A planned house of any archetype, its plan in use and every move done. */
-function landedHouse(string $archetype, string $profile): Job
+/** A house of any archetype with its plan in use. */
+function plannedHouse(string $archetype, string $profile): Job
 {
     installer();
     $id = newId();
@@ -53,7 +53,15 @@ function landedHouse(string $archetype, string $profile): Job
     foreach ([['op' => 'choose', 'profile' => $profile], ['op' => 'use']] as $version => $edit) {
         test()->postJson("/jobs/{$id}/plan-edits", ['id' => newId(), 'version' => $version + 1, ...$edit])->assertOk();
     }
-    $job = Job::query()->findOrFail($id);
+
+    return Job::query()->findOrFail($id);
+}
+
+/** The same, surveyed to its end, every move done and live. */
+function landedHouse(string $archetype, string $profile): Job
+{
+    $job = plannedHouse($archetype, $profile);
+    $id = $job->id;
     editSurvey($job, 'finish')->assertOk();
     skipPhotos($job);
     raiseFlag($job, 'isolated', '0.0');

@@ -3,9 +3,7 @@
 declare(strict_types=1);
 
 use App\Models\Crew;
-use App\Models\Job;
 use App\Models\User;
-use Database\Seeders\DatabaseSeeder;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
@@ -17,13 +15,12 @@ function logged(): array
 }
 
 it('gives every answer its headers, and no page a script of its own', function (string $url, int $status): void {
-    $this->seed(DatabaseSeeder::class);
-    $job = Job::at('Lock Keeper\'s Row 4');
-    installer($job);
+    $job = plannedHouse('furnace-gas-1h-1c', 'c-powered-1h-1c');
     $answer = $this->get(str_replace('JOB', $job->id, $url))->assertStatus($status);
     $answer->assertHeader('X-Content-Type-Options', 'nosniff')->assertHeader('Referrer-Policy', 'same-origin')->assertHeaderMissing('X-Powered-By')->assertHeaderMissing('Strict-Transport-Security');
     $policy = (string) $answer->headers->get('Content-Security-Policy');
     expect($policy)->toContain("frame-ancestors 'none'")->not->toContain('unsafe-eval')->not->toMatch('/script-src[^;]*unsafe-inline/');
+    expect((string) $answer->getContent())->not->toMatch('#(src|href)="(https?:)?//(?!localhost)#');
     if (str_contains((string) $answer->headers->get('Content-Type'), 'text/html')) {
         expect(preg_match_all('/<script(?![^>]*\bsrc=)/', (string) $answer->getContent()))->toBe(0)->and($policy)->toContain("script-src 'self';");
     }
@@ -44,11 +41,10 @@ it('asks for TLS only where a trusted proxy says TLS', function (): void {
 });
 
 it('answers the one-person mode to names of this machine only', function (string $host, int $status): void {
-    $this->seed(DatabaseSeeder::class);
+    $job = plannedHouse('furnace-gas-1h-1c', 'c-powered-1h-1c');
     config(['unionbit.solo' => true]);
     $server = ['SERVER_NAME' => '127.0.0.1', 'REMOTE_ADDR' => '127.0.0.1'];
     $this->call('GET', "http://{$host}/jobs", [], [], [], $server)->assertStatus($status);
-    $job = Job::at('Tollhouse');
     $this->call('POST', "http://{$host}/jobs/{$job->id}/shelf", ['to' => 'archive'], [], [], [...$server, 'HTTP_ACCEPT' => 'application/json'])->assertStatus($status);
     expect($job->refresh()->archived_at !== null)->toBe($status === 200);
 })->with([['127.0.0.1', 200], ['localhost:8000', 200], ['[::1]', 200], ['evil.example', 403], ['127.0.0.1.evil.example', 403], ['10.0.0.5', 403]]);
@@ -114,7 +110,7 @@ it('writes its files for itself alone, and puts an acknowledged record on the di
 });
 
 it('refuses a list where words are wanted, and nothing at all where something is', function (string $method, string $url, array $body): void {
-    $job = houseToProve();
+    $job = plannedHouse('furnace-gas-1h-1c', 'c-powered-1h-1c');
     $answer = $this->json($method, str_replace('JOB', $job->id, $url), $body);
     if ($method === 'GET') {
         $this->get(str_replace('JOB', $job->id, $url))->assertStatus(400);
