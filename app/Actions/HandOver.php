@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Models\Job;
+use App\Models\Signature;
 use App\Support\Progress;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
@@ -16,8 +17,6 @@ use Illuminate\Validation\ValidationException;
  */
 final class HandOver
 {
-    private const SIGNERS = ['installer', 'customer'];
-
     /** @param  bool  $unsigned  handed over without the signatures that are missing; the record says so */
     public static function of(Job $job, bool $unsigned): Job
     {
@@ -33,13 +32,23 @@ final class HandOver
                 $who = implode(' and ', $missing);
                 throw ValidationException::withMessages(['signatures' => "Not signed yet by the {$who}. Ask for it, or hand over without: the record will say so."]);
             }
-            $job->forceFill(['handed_over_at' => now(), 'handed_over_as' => [
-                'site' => $job->site, 'address' => $job->address, 'system' => $job->system_name,
-                'crew' => (string) $job->crew?->name, 'unsigned' => $missing,
-            ]])->save();
+            $job->forceFill(['handed_over_at' => now(), 'handed_over_as' => self::names($job)])->save();
 
             return $job;
         });
+    }
+
+    /**
+     * What a closed record keeps of its time, also one that comes closed out of a file.
+     *
+     * @return array{site: string, address: string, system: string, crew: string, unsigned: list<string>}
+     */
+    public static function names(Job $job): array
+    {
+        return [
+            'site' => $job->site, 'address' => $job->address, 'system' => $job->system_name,
+            'crew' => (string) $job->crew?->name, 'unsigned' => self::missing($job),
+        ];
     }
 
     /** @return list<string> who has not signed yet */
@@ -47,7 +56,7 @@ final class HandOver
     {
         $signed = $job->counting($job->signatures())->pluck('role')->all();
 
-        return array_values(array_diff(self::SIGNERS, $signed));
+        return array_values(array_diff(Signature::ROLES, $signed));
     }
 
     private static function ready(Job $job): void

@@ -40,6 +40,9 @@ final readonly class ImportJob
             $job = OpenJob::with($user, $id, SitePlace::fresh($file->site, $file->address, $file->system), $file->kind, $file->installation, 'read from a job file', [...$plan, 'demo' => $demo]);
             if ($known === null) {
                 $records->writeTo($job, $user);
+                if ($job->handed_over_at !== null) {
+                    $job->forceFill(['handed_over_as' => HandOver::names($job)])->save();
+                }
             }
 
             return $job->refresh();

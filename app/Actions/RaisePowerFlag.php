@@ -13,6 +13,7 @@ use App\Support\PowerFlag;
 use Illuminate\Validation\ValidationException;
 use Unionbit\Core\Circuit\MeterMode;
 use Unionbit\Core\Job\PowerSource;
+use Unionbit\Core\Proving\Judge;
 
 /**
  * Changes the power flag. Isolated asks for the dead reading of each supply and for the proof of the meter; live for a
@@ -20,9 +21,7 @@ use Unionbit\Core\Job\PowerSource;
  */
 final class RaisePowerFlag
 {
-    /** Above this many volts a circuit is not dead. */
-    private const DEAD_BELOW = 1.0;
-
+    /** Volts AC between a supply's hot and common: live from here, and line voltage from there. */
     private const LIVE_ABOVE = 10.0;
 
     private const LOW_VOLTAGE_BELOW = 60.0;
@@ -94,7 +93,7 @@ final class RaisePowerFlag
     {
         return match (true) {
             $volts === null => 'Enter the dead reading at the transformer: 0 to 1 V.',
-            $volts >= self::DEAD_BELOW => sprintf('%.1f V is not dead. A cabinet can hold a second supply, or the circuit is fed backwards: find it before going on.', $volts),
+            $volts >= Judge::DEAD_BELOW => sprintf('%.1f V is not dead. A cabinet can hold a second supply, or the circuit is fed backwards: find it before going on.', $volts),
             default => null,
         };
     }

@@ -46,7 +46,7 @@ final class RecordReading
             }
             $verdict = (new Judge($context->circuit))->reading(
                 $expected, $context->setup, $value, $context->step?->secondsLeft($original?->at) ?? 0, $context->step?->step->waiting,
-                $context->step === null ? [] : JointReasons::evidence($context->step),
+                JointReasons::before($job, $place, $context->step),
             );
 
             return [

@@ -31,6 +31,9 @@ final class Measurement extends Model
 {
     use AppendOnly;
 
+    /** Figures that a person measures on the visit. */
+    public const FIGURES = ['split', 'airflow'];
+
     public const UPDATED_AT = null;
 
     protected $guarded = [];

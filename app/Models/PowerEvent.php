@@ -30,6 +30,8 @@ final class PowerEvent extends Model
 {
     use AppendOnly;
 
+    public const STATES = ['live', 'isolated', 'not-proved'];
+
     public const UPDATED_AT = null;
 
     protected $guarded = [];

@@ -38,6 +38,9 @@ final class Reading extends Model
 {
     use AppendOnly;
 
+    /** Where a reading can be taken. */
+    public const STAGES = ['survey', 'plan', 'set', 'prove'];
+
     public const UPDATED_AT = null;
 
     protected $guarded = [];

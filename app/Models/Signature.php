@@ -37,6 +37,8 @@ final class Signature extends Model
         return ['at' => 'datetime'];
     }
 
+    public const ROLES = ['installer', 'customer'];
+
     /** What a signature is made of, in words. */
     public const ALLOWED = 'A signature is 1 to 60 strokes of 2 to 600 points, each point two whole numbers from 0 to 1000.';
 

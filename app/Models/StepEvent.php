@@ -27,6 +27,8 @@ final class StepEvent extends Model
 {
     use AppendOnly;
 
+    public const EVENTS = ['start', 'end'];
+
     public const UPDATED_AT = null;
 
     protected $guarded = [];

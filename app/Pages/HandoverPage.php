@@ -28,7 +28,7 @@ final class HandoverPage
         $house = $job->house();
         $progress = Progress::of($job);
         $plan = $house->plan;
-        $notes = ReadingNotes::of($job);
+        $notes = ReadingNotes::of($job, $progress->steps());
         $survey = $job->readings()->where('stage', 'survey')->get();
 
         return [
@@ -41,7 +41,7 @@ final class HandoverPage
             'settings' => $plan === null ? [] : self::settings($job, $plan),
             'proofs' => self::proofs($progress, $notes),
             'survey' => array_values($survey->map(static fn (Reading $r): array => ReadingView::of($r, $notes))->all()),
-            'loads' => $plan === null ? [] : self::loads($job, $plan),
+            'loads' => $plan === null ? [] : self::loads($job, $plan, $notes),
             'measurements' => array_values($job->measurements()->get()->map(static fn (Measurement $m): array => MeasurementView::of($m))->all()),
             'unexplained' => self::unexplained($job, $notes),
             'waived' => self::waived($progress),
@@ -156,9 +156,9 @@ final class HandoverPage
     }
 
     /** @return list<array<string, mixed>> the calls in which the supply was read loaded */
-    private static function loads(Job $job, Plan $plan): array
+    private static function loads(Job $job, Plan $plan, ReadingNotes $notes): array
     {
-        $rows = LoadCheckView::all($job, $plan);
+        $rows = LoadCheckView::all($job, $plan, $notes);
 
         return array_values(array_filter($rows, static fn (array $row): bool => array_filter((array) $row['read']) !== []));
     }

@@ -35,7 +35,7 @@ final class JobFrame
             'supplies' => array_map(
                 static fn (PowerSource $s): array => ['id' => $s->id, 'label' => $s->label, 'live' => $s->live], PowerFlag::sources($job),
             ),
-            'beforeLive' => $job->handed_over_at === null ? BeforeLive::of($job) : [],
+            'beforeLive' => $job->handed_over_at === null ? BeforeLive::of($job, $progress) : [],
             'mark' => Pulse::of($job),
             'tape' => $progress->tape(),
             'points' => self::points($circuit),

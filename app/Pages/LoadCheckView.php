@@ -12,7 +12,7 @@ use Unionbit\Core\Planning\Plan;
 final class LoadCheckView
 {
     /** @return list<array<string, mixed>> */
-    public static function all(Job $job, Plan $plan): array
+    public static function all(Job $job, Plan $plan, ReadingNotes $notes): array
     {
         $readings = $job->counting($job->readings())->where('stage', 'prove')->whereNull('step')->get();
         $last = static fn (string $call, string $mode, string $a, string $b): ?Reading => $readings->filter(
@@ -25,7 +25,7 @@ final class LoadCheckView
             $rest = $last('idle', 'V', $check->a, $check->b);
             $amps = $check->clamp === null ? null : $last($call, 'A', $check->clamp, $check->clamp);
             $verdict = $call === 'idle' || $volts?->value === null || $rest?->value === null ? null : $check->judge($rest->value, $volts->value)->toArray();
-            $rows[] = [...$check->toArray(), 'read' => ['volts' => $volts === null ? null : ReadingView::of($volts), 'amps' => $amps === null ? null : ReadingView::of($amps)], 'rest' => $rest?->value, 'verdict' => $verdict];
+            $rows[] = [...$check->toArray(), 'read' => ['volts' => $volts === null ? null : ReadingView::of($volts, $notes), 'amps' => $amps === null ? null : ReadingView::of($amps, $notes)], 'rest' => $rest?->value, 'verdict' => $verdict];
         }
 
         return $rows;

@@ -29,7 +29,7 @@ final class ProvePage
         $progress = Progress::of($job);
         $steps = array_map(static fn (StepRecord $r) => $r->step, array_values($progress->steps()));
         $sheet = StepSheet::of($plan, $steps);
-        $notes = ReadingNotes::of($job);
+        $notes = ReadingNotes::of($job, $progress->steps());
 
         return [
             ...JobFrame::props($job, $plan->circuit(), $progress),
@@ -42,7 +42,7 @@ final class ProvePage
             'noWallJumper' => self::noWallJumper($plan, $progress),
             'board' => BoardView::of($plan),
             'resting' => BoardView::state($plan, $plan->circuit()->operate(Setup::calling())),
-            'loads' => LoadCheckView::all($job, $plan),
+            'loads' => LoadCheckView::all($job, $plan, $notes),
             'measurements' => array_values($job->counting($job->measurements())->get()->map(static fn (Measurement $m): array => MeasurementView::of($m))->all()),
             'splits' => TemperatureSplit::modes($plan->installation->archetype),
             'tons' => $plan->installation->answers->number('outdoorTons'),

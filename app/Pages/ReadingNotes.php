@@ -8,6 +8,7 @@ use App\Models\Job;
 use App\Models\Reading;
 use App\Models\ReadingMark;
 use App\Support\JointReasons;
+use App\Support\StepRecord;
 
 /** What is said of a job's readings beside themselves: flags and explanations, and the reason by all readings of a call. */
 final readonly class ReadingNotes
@@ -17,11 +18,12 @@ final readonly class ReadingNotes
     {
     }
 
-    public static function of(Job $job): self
+    /** @param  ?array<string, StepRecord>  $steps  of the job, where they are at hand */
+    public static function of(Job $job, ?array $steps = null): self
     {
         $marks = $job->counting($job->readingMarks())->get()->keyBy('reading_id')->all();
 
-        return new self($marks, JointReasons::of($job));
+        return new self($marks, JointReasons::of($job, $steps));
     }
 
     /** @return list<string> readings that carry a mark */

@@ -6,18 +6,17 @@ namespace App\Support;
 
 use App\Models\Job;
 use App\Models\Reading;
-use Unionbit\Core\Planning\Move;
-use Unionbit\Core\Planning\MoveList;
 
 /** What is still open while the power is about to come on: ohms that fail, what a running step has taken apart, a landing half done. */
 final class BeforeLive
 {
     /** @return list<string> in words; empty where nothing speaks against it */
-    public static function of(Job $job): array
+    public static function of(Job $job, ?Progress $progress = null): array
     {
-        $steps = StepRecord::all($job);
+        $progress ??= Progress::of($job);
+        $apart = array_map(static fn (string $item): string => "Not put back yet: {$item}.", $progress->restore());
 
-        return [...self::ohms($job), ...self::apart($steps), ...self::landing($job)];
+        return [...self::ohms($job), ...$apart, ...self::landing($progress)];
     }
 
     /** @return list<string> the last ohms of every pair that were not as expected */
@@ -34,29 +33,11 @@ final class BeforeLive
         ), $failing));
     }
 
-    /**
-     * @param  array<string, StepRecord>  $steps
-     * @return list<string>
-     */
-    private static function apart(array $steps): array
-    {
-        $open = [];
-        foreach ($steps as $record) {
-            foreach ($record->isRunning() ? $record->step->restore : [] as $item) {
-                $open[] = "Not put back yet: {$item}.";
-            }
-        }
-
-        return $open;
-    }
-
     /** @return list<string> */
-    private static function landing(Job $job): array
+    private static function landing(Progress $progress): array
     {
-        $plan = $job->house()->plan;
-        $ticks = $job->counting($job->moveTicks())->get()->mapWithKeys(static fn ($t): array => [$t->move => $t->done]);
-        $moves = $plan === null ? [] : MoveList::of($plan);
-        $done = count(array_filter($moves, static fn (Move $m): bool => $ticks[$m->key] ?? false));
+        $moves = array_column($progress->moves(), 'done');
+        $done = count(array_filter($moves));
 
         return $done === 0 || $done === count($moves) ? [] : ["Landing half done: {$done} of ".count($moves).' moves.'];
     }

@@ -46,7 +46,7 @@ final readonly class JobRecords
     private const STAGES = ['surveyed_at', 'planned_at', 'handed_over_at'];
 
     /**
-     * @param  list<array{table: string, old: string, row: array<string, mixed>}>  $rows  in the order in which they happened
+     * @param  list<array{table: string, old: string, pointer: string, row: array<string, mixed>}>  $rows  in the order in which they happened
      * @param  array<string, string>  $stages
      */
     private function __construct(private array $rows, private array $stages)
@@ -93,9 +93,35 @@ final readonly class JobRecords
         if (count($rows) > self::MOST_ALTOGETHER) {
             throw InvalidData::unreadable('/records', 'has '.count($rows).' records; allowed: at most '.self::MOST_ALTOGETHER);
         }
-        usort($rows, static fn (array $a, array $b): int => $a['row']['at'] <=> $b['row']['at']);
+        // As it happened; in one second a reading before what is said of it.
+        $order = static fn (array $r): array => [$r['row']['at'], (int) ($r['table'] === 'marks'), (int) isset($r['row']['corrects_id'])];
+        usort($rows, static fn (array $a, array $b): int => $order($a) <=> $order($b));
+        self::refer($rows);
 
         return new self($rows, $stages);
+    }
+
+    /**
+     * A mark and a correction stand for a reading of the same file that was taken before.
+     *
+     * @param  list<array{table: string, old: string, pointer: string, row: array<string, mixed>}>  $rows
+     *
+     * @throws InvalidData
+     */
+    private static function refer(array $rows): void
+    {
+        $taken = [];
+        foreach ($rows as ['table' => $table, 'old' => $old, 'pointer' => $pointer, 'row' => $row]) {
+            foreach (['corrects_id', 'reading_id'] as $column) {
+                $id = $row[$column] ?? null;
+                if ($id !== null && ! isset($taken[$id])) {
+                    throw InvalidData::notAllowed("{$pointer}/{$column}", $id, 'the id of an earlier reading of this file');
+                }
+            }
+            if ($table === 'readings' && $old !== '') {
+                $taken[$old] = true;
+            }
+        }
     }
 
     /** Whether the file says anything that a person recorded. */
@@ -112,15 +138,13 @@ final readonly class JobRecords
             $new = (string) Str::ulid();
             foreach (['corrects_id', 'reading_id'] as $other) {
                 if (isset($row[$other])) {
-                    $row[$other] = $readings[$row[$other]] ?? null;
+                    $row[$other] = $readings[$row[$other]];
                 }
             }
             if ($table === 'readings' && $old !== '') {
                 $readings[$old] = $new;
             }
-            if (! array_key_exists('reading_id', $row) || $row['reading_id'] !== null) {
-                Append::write(self::TABLES[$table], $new, $job, $user, $row);
-            }
+            Append::write(self::TABLES[$table], $new, $job, $user, $row);
         }
         $job->forceFill([...$this->stages, 'imported_at' => $this->isEmpty() ? null : now()])->save();
     }
@@ -144,7 +168,7 @@ final readonly class JobRecords
     }
 
     /**
-     * @return list<array{table: string, old: string, row: array<string, mixed>}>
+     * @return list<array{table: string, old: string, pointer: string, row: array<string, mixed>}>
      *
      * @throws InvalidData
      */
@@ -167,7 +191,7 @@ final readonly class JobRecords
             if (! is_bool($simulated)) {
                 throw InvalidData::notAllowed("{$pointer}/simulated", $simulated, 'true or false');
             }
-            $rows[] = ['table' => $name, 'old' => self::text($row['id'] ?? null), 'row' => [
+            $rows[] = ['table' => $name, 'old' => self::text($row['id'] ?? null), 'pointer' => $pointer, 'row' => [
                 ...RecordColumns::read($name, $row, $pointer),
                 'at' => RecordColumns::time($row['at'] ?? null, "{$pointer}/at"), 'from_file' => $by, 'simulated' => $simulated,
             ]];

@@ -67,7 +67,15 @@ final class Progress
     {
         $plan = $this->job->house()->plan;
 
-        return $plan !== null && array_filter(MoveList::of($plan), fn (Move $m): bool => ! $this->isMoved($m->key)) === [];
+        return $plan !== null && ! in_array(false, array_column($this->moves(), 'done'), true);
+    }
+
+    /** @return list<array{label: string, done: bool}> of the plan's landing list; empty without a plan */
+    public function moves(): array
+    {
+        $plan = $this->job->house()->plan;
+
+        return $plan === null ? [] : array_map(fn (Move $m): array => ['label' => $m->text, 'done' => $this->isMoved($m->key)], MoveList::of($plan));
     }
 
     /** @return list<array{key: string, label: string, done: bool}> */
@@ -89,12 +97,11 @@ final class Progress
             return [['label' => 'Choose a thermostat', 'done' => false], ['label' => 'Use a plan', 'done' => false]];
         }
         $blocking = array_filter(MappingRules::check($plan), static fn (Finding $f): bool => $f->severity->blocks());
-        $moves = array_map(fn (Move $m): array => ['label' => $m->text, 'done' => $this->isMoved($m->key)], MoveList::of($plan));
 
         return [
             ['label' => 'Choose a thermostat', 'done' => true],
             ['label' => $blocking === [] ? 'Use this plan' : count($blocking).' to correct', 'done' => $this->job->planned_at !== null],
-            ...$moves,
+            ...$this->moves(),
         ];
     }
 

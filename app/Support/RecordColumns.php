@@ -4,7 +4,11 @@ declare(strict_types=1);
 
 namespace App\Support;
 
+use App\Models\Measurement;
+use App\Models\PowerEvent;
+use App\Models\Reading;
 use App\Models\Signature;
+use App\Models\StepEvent;
 use Illuminate\Support\Carbon;
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Circuit\MeterMode;
@@ -35,16 +39,6 @@ final class RecordColumns
         'marks' => ['reading_id' => 'id', 'unexplained' => 'flag', 'note' => 'note'],
         'signatures' => ['role' => 'role', 'name' => 'name', 'strokes' => 'strokes'],
     ];
-
-    private const STAGES = ['survey', 'plan', 'set', 'prove'];
-
-    private const POWER = ['live', 'isolated', 'not-proved'];
-
-    private const ROLES = ['installer', 'customer'];
-
-    private const EVENTS = ['start', 'end'];
-
-    private const FIGURES = ['split', 'airflow'];
 
     /** Longest text of each kind, in characters. */
     private const LONGEST = ['text' => 2000, 'note' => 200, 'name' => 80, 'word' => 80, 'point' => 40, 'id' => 40];
@@ -104,15 +98,15 @@ final class RecordColumns
         }
 
         return match ($kind) {
-            'stage' => self::oneOf($value, self::STAGES, $at),
+            'stage' => self::oneOf($value, Reading::STAGES, $at),
             'mode' => self::oneOf($value, array_column(MeterMode::cases(), 'value'), $at),
-            'power' => self::oneOf($value, self::POWER, $at),
+            'power' => self::oneOf($value, PowerEvent::STATES, $at),
             'outcome' => self::oneOf($value, array_column(Outcome::cases(), 'value'), $at),
             'call' => self::oneOf($value, array_column(CallName::cases(), 'value'), $at),
             'setting' => self::oneOf($value, array_column(SettingKey::cases(), 'value'), $at),
-            'event' => self::oneOf($value, self::EVENTS, $at),
-            'figure' => self::oneOf($value, self::FIGURES, $at),
-            'role' => self::oneOf($value, self::ROLES, $at),
+            'event' => self::oneOf($value, StepEvent::EVENTS, $at),
+            'figure' => self::oneOf($value, Measurement::FIGURES, $at),
+            'role' => self::oneOf($value, Signature::ROLES, $at),
             'step' => self::step($value, $at),
             'flag' => is_bool($value) ? $value : throw InvalidData::notAllowed($at, self::shown($value), 'true or false'),
             'volts' => self::within($value, 0.0, MeterMode::Volts->ceiling(), $at),

@@ -128,3 +128,15 @@ it('does not call early what is there at once, sign or reading', function (): vo
     expect($sign('outdoor-unit'))->toBe('too-early')->and($sign('blower'))->toBe('fail')->and($sign('display'))->toBe('fail')
         ->and($read('indoor.Y'))->toBe('too-early')->and($read('indoor.G'))->toBe('fail');
 });
+
+it('takes readings outside the steps together too, of one call and since the power last changed', function (): void {
+    $job = houseToProve();
+    $read = fn (string $a, string $b, string $value) => $this->postJson("/jobs/{$job->id}/readings", ['id' => newId(), 'stage' => 'prove', 'call' => 'fan', 'mode' => 'V', 'a' => $a, 'b' => $b, 'value' => $value])->assertCreated()->json('candidates');
+    $switch = "the thermostat's G switch is open";
+    $shown = fn (): array => collect($this->get("/jobs/{$job->id}/prove")->inertiaProps('readings'))->firstWhere('a', 'indoor.G')['candidates'];
+    expect($read('indoor.G', 'indoor.C', '0.0'))->toContain($switch);
+    $read('wall.G', 'wall.C', '26.0');
+    expect($shown())->not->toContain($switch)->toContain('3 green is open in the cable')->and($read('indoor.G', 'indoor.C', '0.1'))->not->toContain($switch);
+    raiseFlag($job, 'live', '26.4');
+    expect($read('indoor.G', 'indoor.C', '0.0'))->toContain($switch);
+});

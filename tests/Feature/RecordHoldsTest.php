@@ -49,7 +49,6 @@ it('keeps the names of a handed-over record, whatever a later visit calls the ho
     $job = finished();
     $later = Job::query()->findOrFail($this->postJson("/jobs/{$job->id}/copies", ['id' => newId(), 'as' => 'visit', 'kind' => 'follow-up'])->assertCreated()->json('id'));
     $before = HandoverPage::props($job);
-    DB::table('jobs')->where('id', $job->id)->update(['handed_over_as' => json_encode(['site' => $job->site, 'address' => $job->address, 'system' => 'System', 'crew' => 'Ebb & Sluice Heating', 'unsigned' => []])]);
     $this->postJson("/jobs/{$later->id}/details", ['id' => newId(), 'version' => $later->version, 'site' => 'Weir House', 'address' => 'Elsewhere', 'system' => 'Upstairs', 'kind' => 'follow-up'])->assertOk();
     $after = HandoverPage::props(Job::query()->findOrFail($job->id));
 
@@ -193,6 +192,7 @@ it('takes from a file only what live entry takes, and says where and why not', f
     'a stage in the future' => [fn () => jobFile(['records' => ['handed_over_at' => '2099-01-01T00:00:00Z']]), '/records/handed_over_at', 'has passed'],
     'strokes past the field' => [fn () => fileRow('signatures', ['strokes' => '[[[1,1],[2,2000]]]']), '/records/signatures/0/strokes', 'points from 0 to 1000'],
     '61 strokes' => [fn () => fileRow('signatures', ['strokes' => json_encode(array_fill(0, 61, [[1, 1], [2, 2]]))]), '/records/signatures/0/strokes', 'at most 60'],
+    'a mark on no reading' => [fn () => jobFile(['records' => ['marks' => [['at' => '2026-11-20T09:00:00Z', 'reading_id' => 'gone', 'unexplained' => true, 'note' => 'x']]]]), '/records/marks/0/reading_id', 'an earlier reading of this file'],
     'a name that is none' => [fn () => fileRow('signs', ['by' => ['Wren']]), '/records/signs/0/by', 'no name'],
 ]);
 
@@ -207,6 +207,10 @@ it('keeps the names of a file as text of that file, and shows what came in as im
         ->and($csv)->toContain('in the file: Wren Halyard')->and($page->inertiaProps('job.importedAt'))->not->toBeNull()
         ->and($page->inertiaProps('proofs.0.readings.0.fromFile'))->toBe('Wren Halyard')
         ->and(view('handover', ['page' => HandoverPage::props($again), 'job' => $again])->render())->toContain('Read from a job file on')->toContain('from the file');
+    // It came in closed: a later visit's name for the house is not its own either.
+    $later = Job::query()->findOrFail($this->postJson("/jobs/{$again->id}/copies", ['id' => newId(), 'as' => 'visit', 'kind' => 'follow-up'])->assertCreated()->json('id'));
+    $this->postJson("/jobs/{$later->id}/details", ['id' => newId(), 'version' => $later->version, 'site' => 'Weir House', 'system' => 'System', 'kind' => 'follow-up'])->assertOk();
+    expect(Job::query()->findOrFail($again->id)->site)->toBe('Lock Keeper\'s Row 4');
     // The colleague of that name did not write it: a file may say any name.
     $sedge = App\Models\User::query()->where('name', 'Sedge Barrow')->sole();
     $this->actingAs($sedge);

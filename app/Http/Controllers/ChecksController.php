@@ -29,9 +29,6 @@ final class ChecksController extends Controller
 {
     private const A_DAY = 86400;
 
-    /** Figures that a person measures on the visit. */
-    private const MEASURED = ['split', 'airflow'];
-
     /** What this step cannot tell apart if it fails, before it is done. */
     public function cannotTell(Request $request, Job $job): JsonResponse
     {
@@ -75,9 +72,9 @@ final class ChecksController extends Controller
     {
         $job = $request->job();
         $key = $request->string('figure')->toString();
-        $figure = in_array($key, self::MEASURED, true) ? Figures::named($key) : null;
+        $figure = in_array($key, Measurement::FIGURES, true) ? Figures::named($key) : null;
         if ($figure === null) {
-            throw ValidationException::withMessages(['figure' => "{$key} is not measured here. Use ".implode(' or ', self::MEASURED).'.']);
+            throw ValidationException::withMessages(['figure' => "{$key} is not measured here. Use ".implode(' or ', Measurement::FIGURES).'.']);
         }
         $call = $request->nullableString('call');
         $known = array_keys(Progress::of($job)->calls());

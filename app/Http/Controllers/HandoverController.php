@@ -40,7 +40,7 @@ final class HandoverController extends Controller
         $this->authorize('keep', $job);
         $this->authorize('work', $job);
         $request->validate([
-            'id' => ['required', 'ulid'], 'role' => ['required', Rule::in(['installer', 'customer'])], 'name' => ['required', 'string', 'max:80'],
+            'id' => ['required', 'ulid'], 'role' => ['required', Rule::in(Signature::ROLES)], 'name' => ['required', 'string', 'max:80'],
             'strokes' => ['required', static fn (string $field, mixed $strokes, Closure $fail) => Signature::areStrokes($strokes) ? null : $fail(Signature::ALLOWED)],
         ], ['name.required' => 'Write the name of who signs.', 'strokes.required' => 'Sign in the field first.']);
         $row = Append::row(Signature::class, $request->string('id')->toString(), $job, self::user($request), static fn (): array => [

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Models\Reading;
 use App\Support\ReadingPlace;
 use Illuminate\Validation\Rule;
 use Unionbit\Core\Circuit\MeterMode;
@@ -22,7 +23,7 @@ final class ReadingRequest extends JobRequest
     {
         return [
             'id' => ['required_with:value', 'ulid'],
-            'stage' => ['required', Rule::in(['survey', 'plan', 'set', 'prove'])],
+            'stage' => ['required', Rule::in(Reading::STAGES)],
             'step' => ['nullable', 'string', 'max:40'],
             'call' => ['nullable', 'string', 'max:20'],
             'mode' => ['required', Rule::enum(MeterMode::class)],

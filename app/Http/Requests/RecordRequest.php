@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Models\PowerEvent;
+use App\Models\StepEvent;
 use App\Support\Decimal;
 use Illuminate\Validation\Rule;
 
@@ -22,7 +24,7 @@ final class RecordRequest extends JobRequest
         return [
             'id' => ['required', 'ulid'],
             'step' => ['sometimes', 'string', 'max:40'],
-            'event' => ['sometimes', Rule::in(['start', 'end'])],
+            'event' => ['sometimes', Rule::in(StepEvent::EVENTS)],
             'sign' => ['sometimes', 'string', 'max:40'],
             'seen' => ['sometimes', 'boolean'],
             'key' => ['sometimes', 'string', 'max:40'],
@@ -31,7 +33,7 @@ final class RecordRequest extends JobRequest
             'call' => ['sometimes', 'string', 'max:40'],
             'move' => ['sometimes', 'string', 'max:40'],
             'done' => ['sometimes', 'boolean'],
-            'state' => ['sometimes', Rule::in(['live', 'isolated', 'not-proved'])],
+            'state' => ['sometimes', Rule::in(PowerEvent::STATES)],
             'volts' => ['nullable', 'string', 'max:20'],
             'supplies' => ['sometimes', 'array', 'max:4'],
             'supplies.*' => ['nullable', 'string', 'max:20'],

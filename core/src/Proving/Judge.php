@@ -15,8 +15,8 @@ final readonly class Judge
 {
     private const GHOST_VOLTS = 20.0;
 
-    /** Below this many volts an isolated circuit is dead: what a meter shows there is pick-up. */
-    private const DEAD_BELOW = 1.0;
+    /** Below this many volts AC an isolated circuit is dead: what a meter shows there is pick-up. */
+    public const DEAD_BELOW = 1.0;
 
     /** Two set-ups differ at a pair of points if their readings are further apart: volts or ohms, and amperes. */
     private const WAITS_ABOVE = 1.0;
