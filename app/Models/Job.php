@@ -44,7 +44,6 @@ use Illuminate\Support\Carbon;
  * @property int $recorded records written so far: the place of the last one in the job's order
  * @property ?Carbon $imported_at when its records came out of a job file
  * @property ?int $away_by_id who archived or deleted it
- * @property-read ?User $awayBy
  * @property ?array{site: string, address: string, system: string, crew: string, unsigned: list<string>} $handed_over_as
  * @property ?Carbon $surveyed_at
  * @property ?Carbon $planned_at
@@ -146,10 +145,13 @@ final class Job extends Model
         return $this->belongsTo(Crew::class);
     }
 
-    /** @return BelongsTo<User, $this> */
-    public function awayBy(): BelongsTo
+    /** How many of all its records are marked as simulated. */
+    public function simulatedRecords(): int
     {
-        return $this->belongsTo(User::class, 'away_by_id');
+        return array_sum(array_map(static fn (HasMany $records): int => $records->where('simulated', true)->count(), [
+            $this->readings(), $this->readingMarks(), $this->observations(), $this->measurements(), $this->powerEvents(), $this->stepEvents(),
+            $this->moveTicks(), $this->settingEntries(), $this->waivers(), $this->signatures(), $this->photos(),
+        ]));
     }
 
     /** @return HasMany<JobRevision, $this> */

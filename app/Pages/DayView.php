@@ -8,6 +8,7 @@ use App\Models\Crew;
 use App\Models\Job;
 use App\Models\User;
 use App\Support\JobSummaries;
+use App\Support\JobSummary;
 use Illuminate\Support\Carbon;
 use Unionbit\Core\Visit\DayPlan;
 use Unionbit\Core\Visit\DayVisit;
@@ -20,7 +21,9 @@ final class DayView
     {
         $jobs = array_values($crew->jobs()->whereDate('day', $date->format('Y-m-d'))->orderBy('starts_at')->get()->all());
         $people = array_values($crew->users()->orderBy('id')->get()->map(static fn (User $u): string => $u->name)->all());
-        $visits = array_map(self::visit(...), $jobs);
+        $open = array_values(array_filter($jobs, static fn (Job $j): bool => $j->handed_over_at === null));
+        $summaries = array_combine(array_column($open, 'id'), array_map(JobSummaries::of(...), $open));
+        $visits = array_map(static fn (Job $j): DayVisit => self::visit($j, $summaries[$j->id] ?? null), $jobs);
 
         return [
             'date' => $date->format('Y-m-d'), 'isToday' => $date->isToday(),
@@ -29,32 +32,33 @@ final class DayView
                 'id' => $v->id, 'site' => $v->site, 'who' => $v->who, 'start' => $v->start, 'minutes' => $v->minutes, 'waits' => $v->waits, 'starts' => DayPlan::clock($v->start), 'ends' => DayPlan::clock($v->end()), 'done' => $j->handed_over_at !== null,
             ], $visits, $jobs),
             'warnings' => DayPlan::warnings(array_values(array_filter($visits, static fn (DayVisit $v): bool => $v->minutes > 0)), $people),
-            'load' => self::load(array_values(array_filter($jobs, static fn (Job $j): bool => $j->handed_over_at === null))),
+            'load' => self::load($open, $summaries),
         ];
     }
 
-    private static function visit(Job $job): DayVisit
+    /** @param  ?JobSummary  $summary  null where the job was handed over */
+    private static function visit(Job $job, ?JobSummary $summary): DayVisit
     {
-        if ($job->handed_over_at !== null) {
+        if ($summary === null) {
             $start = (int) $job->starts_at;
-            $ended = $job->day !== null && $job->handed_over_at->isSameDay($job->day) ? 60 * $job->handed_over_at->hour + $job->handed_over_at->minute : $start + 60;
+            $ended = $job->day !== null && $job->handed_over_at?->isSameDay($job->day) === true ? 60 * $job->handed_over_at->hour + $job->handed_over_at->minute : $start + 60;
 
             return new DayVisit($job->id, $job->site, (string) $job->who, $start, max(15, $ended - $start), 0, null);
         }
-        $summary = JobSummaries::of($job);
 
         return new DayVisit($job->id, $job->site, (string) $job->who, (int) $job->starts_at, $summary->minutes, $summary->waits, $summary->two);
     }
 
     /**
      * @param  list<Job>  $jobs
+     * @param  array<string, JobSummary>  $summaries
      * @return list<array{count: int, item: string, for: list<string>, why: string}>
      */
-    private static function load(array $jobs): array
+    private static function load(array $jobs, array $summaries): array
     {
         $load = [];
         foreach ($jobs as $job) {
-            foreach (JobSummaries::of($job)->carry as $carry) {
+            foreach ($summaries[$job->id]->carry as $carry) {
                 $tool = in_array($carry['item'], ['Meter with lead clips', 'Low-current clamp', 'Jumpers, bare wire'], true) || str_starts_with($carry['item'], 'Test breaker');
                 $have = $load[$carry['item']] ?? ['count' => 0, 'item' => $carry['item'], 'for' => [], 'why' => $carry['why']];
                 $have['count'] = $tool ? max($have['count'], $carry['count']) : $have['count'] + $carry['count'];

@@ -11,7 +11,6 @@ use App\Models\Reading;
 use App\Models\Signature;
 use App\Support\Progress;
 use App\Support\StepRecord;
-use Illuminate\Database\Eloquent\Relations\HasMany;
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Figures\Figures;
 use Unionbit\Core\Planning\Plan;
@@ -70,10 +69,7 @@ final class HandoverPage
     /** What of a real job's records is simulated and does not count; null where nothing is. */
     private static function simulated(Job $job): ?string
     {
-        $rows = $job->isPractice() ? 0 : array_sum(array_map(
-            static fn (HasMany $records): int => $records->where('simulated', true)->count(),
-            [$job->readings(), $job->observations(), $job->measurements(), $job->powerEvents(), $job->moveTicks(), $job->settingEntries(), $job->stepEvents()],
-        ));
+        $rows = $job->isPractice() ? 0 : $job->simulatedRecords();
 
         return $rows === 0 ? null : ($rows === 1 ? 'One record is' : "{$rows} records are").' simulated, marked so, and count for nothing here.';
     }

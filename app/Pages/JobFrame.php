@@ -29,7 +29,7 @@ final class JobFrame
                 'equipment' => $house->archetype->short, 'equipmentTitle' => $house->archetype->title, 'cable' => $house->wallCable()?->label() ?? '',
                 'handedOverAt' => $job->handed_over_at?->toIso8601String(), 'updatedAt' => $job->updated_at->toIso8601String(),
                 'practice' => $job->isPractice(), 'demo' => $job->demo, 'mark' => JobMark::says($job),
-                'importedAt' => $job->imported_at?->toIso8601String(), 'archivedAt' => $job->archived_at?->toIso8601String(),
+                'importedAt' => $job->imported_at?->toIso8601String(),
             ],
             'power' => PowerFlag::of($job)->toArray(),
             'supplies' => array_map(

@@ -70,7 +70,6 @@ export interface Frame extends Shared {
         /** The banner of a job that is demo data, or practice. */
         mark: string | null;
         importedAt: string | null;
-        archivedAt: string | null;
     };
     power: Power;
     supplies: Supply[];

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Models\OwnProfile;
+use App\Security\SecurityKind;
+use App\Security\SecurityLog;
 use App\Support\Decimal;
 use App\Support\ProfileShelf;
 use Illuminate\Http\JsonResponse;
@@ -45,6 +47,8 @@ final class ProfilesController extends Controller
     public function show(Request $request, string $id): Response
     {
         $own = OwnProfile::query()->where('crew_id', self::user($request)->crew_id)->findOrFail($id);
+
+        SecurityLog::write(SecurityKind::Exported, "thermostat {$id}", self::user($request));
 
         return new Response(json_encode($own->profile, JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR)."\n", 200, ['Content-Type' => 'application/json', 'Content-Disposition' => "attachment; filename=\"{$id}.json\""]);
     }

@@ -103,7 +103,7 @@ export function MeterDock({ stage, step = null, call = null, readings, canRecord
                 <span className="mono text-[26px]">{last?.value != null ? figure(last.value, mode) : '–'}</span>
                 <span className="font-lab font-semibold underline underline-offset-4">{sheet ? 'Fold meter' : 'Meter'}</span>
             </button>
-            <div className="dock__body" data-testid="dock">
+            <div className="dock__body">
                 <div className="modes" role="group" aria-label="Meter mode">
                     {modes.map((item) => (
                         <button key={item.mode} aria-pressed={item.mode === mode} onClick={() => select(item.mode)}>
