@@ -92,6 +92,7 @@ test("Lock Keeper's Row 4, on its next visit: before power, three ways, and ever
         await call(page, 'Cool 1').click();
         await page.getByRole('button', { name: way, exact: true }).click();
         await page.getByRole('button', { name: begin }).click();
+        await expect(page.getByRole('button', { name: end })).toBeVisible();
         await raise(page, 'live', '26.4');
         await simulate(page, end);
         await raise(page, 'isolated', '0.0');
