@@ -9,17 +9,27 @@ export default defineConfig({
     globalSetup: './e2e/setup.ts',
     fullyParallel: true,
     workers: Number(process.env.E2E_WORKERS ?? 2),
-    timeout: 60_000,
+    timeout: 120_000,
     // A second try on a machine that is busy elsewhere; what needed it is listed as flaky at the end.
     retries: 1,
-    expect: { timeout: 10_000 },
+    expect: { timeout: 30_000 },
     forbidOnly: !!process.env.CI,
     reporter: [['list'], ['json', { outputFile: 'test-results/browser.json' }]],
     use: {
         viewport: { width: 1280, height: 800 },
         contextOptions: { reducedMotion: 'reduce' },
         screenshot: 'only-on-failure',
-        actionTimeout: 8_000,
-        launchOptions: { executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--no-first-run'] },
+        actionTimeout: 20_000,
+        launchOptions: {
+            executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+            args: [
+                '--no-sandbox',
+                '--disable-gpu',
+                '--disable-background-networking',
+                '--disable-component-update',
+                '--disable-sync',
+                '--no-first-run',
+            ],
+        },
     },
 });

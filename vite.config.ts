@@ -4,6 +4,10 @@ import laravel from 'laravel-vite-plugin';
 import { defineConfig } from 'vite';
 
 export default defineConfig({
-    plugins: [laravel({ input: ['resources/css/app.css', 'resources/js/app.tsx'], refresh: true }), react(), tailwindcss()],
+    plugins: [
+        laravel({ input: ['resources/css/app.css', 'resources/js/app.tsx'], refresh: true }),
+        react(),
+        tailwindcss(),
+    ],
     resolve: { alias: { '@': '/resources/js' } },
 });

@@ -23,23 +23,44 @@ $app->make(Kernel::class)->bootstrap();
 Artisan::call('migrate', ['--force' => true]);
 $user = User::factory()->create();
 Auth::login($user);
-$job = $app->make(ImportJob::class)($user, (string) Str::ulid(), json_decode((string) file_get_contents(__DIR__.'/../database/demo/quay-house-flat-2.json'), true));
+$job = $app->make(ImportJob::class)(
+    $user,
+    (string) Str::ulid(),
+    json_decode((string) file_get_contents(__DIR__.'/../database/demo/quay-house-flat-2.json'), true),
+);
 $handle = static function (string $method, string $path, array $body = []) use ($app): int {
-    $request = Request::create($path, $method, [], [], [], ['HTTP_ACCEPT' => 'application/json', 'CONTENT_TYPE' => 'application/json', 'HTTP_X_INERTIA' => 'true'], $body === [] ? null : json_encode($body, JSON_THROW_ON_ERROR));
+    $request = Request::create(
+        $path,
+        $method,
+        [],
+        [],
+        [],
+        ['HTTP_ACCEPT' => 'application/json', 'CONTENT_TYPE' => 'application/json', 'HTTP_X_INERTIA' => 'true'],
+        $body === [] ? null : json_encode($body, JSON_THROW_ON_ERROR),
+    );
 
     return $app->make(Illuminate\Contracts\Http\Kernel::class)->handle($request)->getStatusCode();
 };
-$app->bind(Illuminate\Foundation\Http\Middleware\ValidateCsrfToken::class, static fn () => new class
-{
-    public function handle(mixed $request, Closure $next): mixed
+$app->bind(
+    Illuminate\Foundation\Http\Middleware\ValidateCsrfToken::class,
+    static fn () => new class
     {
-        return $next($request);
-    }
-});
+        public function handle(mixed $request, Closure $next): mixed
+        {
+            return $next($request);
+        }
+    },
+);
 $times = [];
 foreach (range(1, 60) as $run) {
     $start = hrtime(true);
-    $wrote = $handle('POST', "/jobs/{$job->id}/plan-edits", ['id' => (string) Str::ulid(), 'version' => $job->refresh()->version, 'op' => 'land', 'number' => 1 + $run % 8, 'screw' => ['Y2', 'G', 'W1', 'Aux', 'C', 'Rh'][$run % 6]]);
+    $wrote = $handle('POST', "/jobs/{$job->id}/plan-edits", [
+        'id' => (string) Str::ulid(),
+        'version' => $job->refresh()->version,
+        'op' => 'land',
+        'number' => 1 + ($run % 8),
+        'screw' => ['Y2', 'G', 'W1', 'Aux', 'C', 'Rh'][$run % 6],
+    ]);
     $read = $handle('GET', "/jobs/{$job->id}/plan");
     $times[] = (hrtime(true) - $start) / 1e6;
     if ($wrote !== 200 || ! in_array($read, [200, 409], true)) {

@@ -15,13 +15,32 @@ use Unionbit\Core\Wiring\EndState;
 
 require __DIR__.'/../vendor/autoload.php';
 
-$json = static fn (string $file): mixed => json_decode((string) file_get_contents(__DIR__."/../catalog/{$file}.json"), true, flags: JSON_THROW_ON_ERROR);
+$json = static fn (string $file): mixed => json_decode(
+    (string) file_get_contents(__DIR__."/../catalog/{$file}.json"),
+    true,
+    flags: JSON_THROW_ON_ERROR,
+);
 $profile = ProfileReader::read($json('thermostats/c-powered-3h-2c'));
 
-foreach (['dual-fuel-o-2c-2h' => [], 'dual-fuel-o-2c-2h without its C and G conductors' => ['C', 'G'], 'heat-pump-o-2c-2aux without C' => ['C']] as $title => $missing) {
+foreach (
+    [
+        'dual-fuel-o-2c-2h' => [],
+        'dual-fuel-o-2c-2h without its C and G conductors' => ['C', 'G'],
+        'heat-pump-o-2c-2aux without C' => ['C'],
+    ] as $title => $missing
+) {
     $house = ExampleHouse::of(ArchetypeReader::read($json('equipment/'.explode(' ', $title)[0])));
     $wall = $house->wallCable() ?? throw new LogicException('no wall cable');
-    $house = $house->withCable($wall->withConductors(array_map(static fn ($c) => in_array($c->far->terminal, $missing, true) ? $c->withNear(End::free(EndState::BrokenOff))->withFar(End::free()) : $c, $wall->conductors)));
+    $house = $house->withCable(
+        $wall->withConductors(
+            array_map(
+                static fn ($c) => in_array($c->far->terminal, $missing, true)
+                    ? $c->withNear(End::free(EndState::BrokenOff))->withFar(End::free())
+                    : $c,
+                $wall->conductors,
+            ),
+        ),
+    );
     $times = [];
     for ($run = 0; $run < 9; $run++) {
         $start = hrtime(true);
@@ -30,7 +49,14 @@ foreach (['dual-fuel-o-2c-2h' => [], 'dual-fuel-o-2c-2h without its C and G cond
     }
     $first = $times[0];
     sort($times);
-    printf("%-50s %3d candidates proved, %d offered, first %.0f ms, median %.0f ms\n", $title, $list->tried, count($list->offered), $first, $times[4]);
+    printf(
+        "%-50s %3d candidates proved, %d offered, first %.0f ms, median %.0f ms\n",
+        $title,
+        $list->tried,
+        count($list->offered),
+        $first,
+        $times[4],
+    );
 
     $plan = $list->offered[0]->plan;
     $edits = [];
@@ -44,6 +70,12 @@ foreach (['dual-fuel-o-2c-2h' => [], 'dual-fuel-o-2c-2h without its C and G cond
         }
     }
     sort($edits);
-    printf("%-50s %3d edits judged by rules and circuit, median %.1f ms, 95th percentile %.1f ms\n", '', count($edits), $edits[intdiv(count($edits), 2)], $edits[(int) (0.95 * count($edits))]);
+    printf(
+        "%-50s %3d edits judged by rules and circuit, median %.1f ms, 95th percentile %.1f ms\n",
+        '',
+        count($edits),
+        $edits[intdiv(count($edits), 2)],
+        $edits[(int) (0.95 * count($edits))],
+    );
 }
 printf("peak memory %.0f MB\n", memory_get_peak_usage(true) / 1048576);

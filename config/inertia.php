@@ -2,5 +2,9 @@
 
 return [
     'ssr' => ['enabled' => false],
-    'testing' => ['ensure_pages_exist' => true, 'page_paths' => [resource_path('js/pages')], 'page_extensions' => ['tsx']],
+    'testing' => [
+        'ensure_pages_exist' => true,
+        'page_paths' => [resource_path('js/pages')],
+        'page_extensions' => ['tsx'],
+    ],
 ];

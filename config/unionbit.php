@@ -7,7 +7,9 @@ return [
 
     // Proxies that end TLS before the application, by address or network, separated by commas: what they say of the
     // caller and of TLS is believed. Nobody else's word is.
-    'trusted_proxies' => array_values(array_filter(array_map(trim(...), explode(',', (string) env('TRUSTED_PROXIES', ''))))),
+    'trusted_proxies' => array_values(
+        array_filter(array_map(trim(...), explode(',', (string) env('TRUSTED_PROXIES', '')))),
+    ),
 
     // The catalogue of equipment and thermostats.
     'catalog' => base_path('catalog'),

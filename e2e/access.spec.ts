@@ -10,8 +10,20 @@ for (const theme of ['bone', 'headlamp'] as const) {
         const clean = async (where: string) => {
             const axe = new AxeBuilder({ page });
             // The second theme changes colours only: its contrast is what is new.
-            const { violations } = await (theme === 'bone' ? axe.withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']) : axe.withRules(['color-contrast'])).analyze();
-            expect(violations.map((violation) => `${where}: ${violation.id}: ${violation.nodes.map((node) => node.target.join(' ')).slice(0, 3).join(' | ')}`)).toEqual([]);
+            const { violations } = await (
+                theme === 'bone'
+                    ? axe.withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
+                    : axe.withRules(['color-contrast'])
+            ).analyze();
+            expect(
+                violations.map(
+                    (violation) =>
+                        `${where}: ${violation.id}: ${violation.nodes
+                            .map((node) => node.target.join(' '))
+                            .slice(0, 3)
+                            .join(' | ')}`,
+                ),
+            ).toEqual([]);
         };
         await page.goto('/sign-in');
         await clean('sign-in');
@@ -60,16 +72,28 @@ for (const theme of ['bone', 'headlamp'] as const) {
 
 /** What can be touched and is smaller than a finger needs: 44 px, the label of a field counted with it. */
 const small = () =>
-    [...document.querySelectorAll<HTMLElement>('a[href],button,input,select,textarea,summary,[role=button],[role=checkbox]')]
+    [
+        ...document.querySelectorAll<HTMLElement>(
+            'a[href],button,input,select,textarea,summary,[role=button],[role=checkbox]',
+        ),
+    ]
         .filter((element) => {
             const own = element.getBoundingClientRect();
-            if (own.width === 0 || !element.checkVisibility({ visibilityProperty: true }) || element.classList.contains('vh')) return false;
+            if (
+                own.width === 0 ||
+                !element.checkVisibility({ visibilityProperty: true }) ||
+                element.classList.contains('vh')
+            )
+                return false;
             const label = element.closest('label')?.getBoundingClientRect();
             return Math.min(Math.max(own.width, label?.width ?? 0), Math.max(own.height, label?.height ?? 0)) < 43.5;
         })
         .map((element) => `${element.tagName} ${element.getAttribute('aria-label') ?? element.textContent}`);
 
-for (const [width, height, sites] of [[390, 844, ['Tollhouse', "Lock Keeper's Row 4"]], [1280, 800, ['Tollhouse']]] as const) {
+for (const [width, height, sites] of [
+    [390, 844, ['Tollhouse', "Lock Keeper's Row 4"]],
+    [1280, 800, ['Tollhouse']],
+] as const) {
     test(`every target is 44 px and nothing is wider than the screen, ${width} wide`, async ({ browser }) => {
         test.setTimeout(60_000);
         const page = await (await browser.newContext({ viewport: { width, height } })).newPage();
@@ -87,7 +111,10 @@ for (const [width, height, sites] of [[390, 844, ['Tollhouse', "Lock Keeper's Ro
                 const meter = page.getByRole('button', { name: /Meter$/ });
                 if (await meter.isVisible()) await meter.click();
                 expect(await page.evaluate(small), `${site}, ${name}`).toEqual([]);
-                expect(await page.evaluate(() => document.documentElement.scrollWidth), `${site}, ${name}`).toBeLessThanOrEqual(width);
+                expect(
+                    await page.evaluate(() => document.documentElement.scrollWidth),
+                    `${site}, ${name}`,
+                ).toBeLessThanOrEqual(width);
             }
         }
         await page.context().close();

@@ -10,9 +10,19 @@ async function plan(page: Page, site: string): Promise<void> {
 
 /** Simulates a call and looks at what the board shows: states of loads, and which conductors are live. */
 async function shows(page: Page, call: string, loads: Record<string, 'in' | 'rest'>, live: number[]): Promise<void> {
-    await page.getByRole('group', { name: 'Simulate a call' }).getByRole('button', { name: new RegExp(`^${call.replace('+', '\\+')} `) }).click();
-    for (const [load, state] of Object.entries(loads)) await expect(page.locator(`[data-load="${load}"]`).first(), `${call}: ${load}`).toHaveAttribute('data-state', state);
-    const shown = () => page.locator('g[data-conductor][data-live]').evaluateAll((rows) => rows.map((row) => Number(row.getAttribute('data-conductor'))).sort());
+    await page
+        .getByRole('group', { name: 'Simulate a call' })
+        .getByRole('button', { name: new RegExp(`^${call.replace('+', '\\+')} `) })
+        .click();
+    for (const [load, state] of Object.entries(loads))
+        await expect(page.locator(`[data-load="${load}"]`).first(), `${call}: ${load}`).toHaveAttribute(
+            'data-state',
+            state,
+        );
+    const shown = () =>
+        page
+            .locator('g[data-conductor][data-live]')
+            .evaluateAll((rows) => rows.map((row) => Number(row.getAttribute('data-conductor'))).sort());
     await expect.poll(shown, `${call}: live conductors`).toEqual(live);
 }
 
@@ -33,7 +43,9 @@ test('a heat pump with strips: every call on the board, defrost included', async
     await expect(page.getByTestId('reason')).toContainText("defrost relay's W contact");
     await expect(page.getByTestId('expected')).toContainText('0.0–');
     await shows(page, 'Heat 1', { 'sequencer-1': 'rest' }, [1, 3, 5]);
-    await expect(page.getByTestId('reason')).toContainText("The Aux switch, the E switch and the defrost relay's W contact are open, with the full voltage across them: the way round is the idle strip heat");
+    await expect(page.getByTestId('reason')).toContainText(
+        "The Aux switch, the E switch and the defrost relay's W contact are open, with the full voltage across them: the way round is the idle strip heat",
+    );
 });
 
 test('two transformers: each family on its own hot, and the link refused', async ({ page }) => {
@@ -62,7 +74,12 @@ test('a valve energised in heating, and what an intact valve reads with the powe
     // The meter was used last: a digit would be a figure. The tape leads on.
     await stage(page, 'Prove');
     await expect(page.getByRole('heading', { level: 1, name: /Prove before power/ })).toBeVisible();
-    for (const call of ['Cool 1', 'Heat 1', 'Heat + aux', 'Emergency']) await expect(page.getByRole('group', { name: 'Calls' }).getByRole('button', { name: new RegExp(`^${call.replace('+', '\\+')}`) })).toBeVisible();
+    for (const call of ['Cool 1', 'Heat 1', 'Heat + aux', 'Emergency'])
+        await expect(
+            page
+                .getByRole('group', { name: 'Calls' })
+                .getByRole('button', { name: new RegExp(`^${call.replace('+', '\\+')}`) }),
+        ).toBeVisible();
     await page.keyboard.press('3');
     await expect(page.locator('[data-setting="reversing-valve"]')).toContainText('Energised in heating (B)');
 });

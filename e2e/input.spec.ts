@@ -38,7 +38,13 @@ test('a bad conductor line is explained at its place and nothing of it is kept',
     await expect(page.getByText('No conductors yet')).toBeVisible();
     await entry.fill('blk L>Q !');
     // A click on the stage in hand reads the page again and keeps what is half typed.
-    await Promise.all([page.waitForResponse((answer) => answer.url() === page.url()), page.locator('.tape').getByRole('link', { name: /^Survey/ }).click()]);
+    await Promise.all([
+        page.waitForResponse((answer) => answer.url() === page.url()),
+        page
+            .locator('.tape')
+            .getByRole('link', { name: /^Survey/ })
+            .click(),
+    ]);
     await expect(entry).toHaveValue('blk L>Q !');
     await expect(page.getByTestId('understood')).toContainText('black');
     await expect(page.getByTestId('understood')).toContainText('L');
@@ -46,7 +52,11 @@ test('a bad conductor line is explained at its place and nothing of it is kept',
 
 test('a bad reading is explained at its place', async ({ page }) => {
     await newHouse(page);
-    for (const [value, says] of [['abc', '"abc" is no reading. Use a number from 0 to 600 V'], ['-5', '-5 V is not possible'], ['2600', 'out of range']] as const) {
+    for (const [value, says] of [
+        ['abc', '"abc" is no reading. Use a number from 0 to 600 V'],
+        ['-5', '-5 V is not possible'],
+        ['2600', 'out of range'],
+    ] as const) {
         await page.locator('#actual').fill(value);
         await page.locator('#actual').press('Enter');
         await expect(page.locator('#actual-bad')).toContainText(says);
@@ -56,7 +66,9 @@ test('a bad reading is explained at its place', async ({ page }) => {
     const rating = await question(page, 'transformerVa');
     await rating.getByRole('textbox').fill('4000');
     await rating.getByRole('textbox').press('Enter');
-    await expect(rating.getByRole('alert')).toContainText('Transformer rating: is 4000; allowed: a number from 10 to 200');
+    await expect(rating.getByRole('alert')).toContainText(
+        'Transformer rating: is 4000; allowed: a number from 10 to 200',
+    );
     await expect(rating.getByRole('textbox')).toHaveValue('4000');
 });
 
@@ -117,10 +129,13 @@ test('another crew is kept out of the job', async ({ page, browser }) => {
 });
 
 test('on a phone, with the thumb: the keypad records and the stages are one touch away', async ({ browser }) => {
-    const page = await (await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true })).newPage();
+    const page = await (
+        await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true })
+    ).newPage();
     await newHouse(page);
     await page.getByRole('button', { name: /Meter/ }).tap();
-    for (const key of ['2', '6', '.', '8']) await page.locator('.pad').getByRole('button', { name: key, exact: true }).tap();
+    for (const key of ['2', '6', '.', '8'])
+        await page.locator('.pad').getByRole('button', { name: key, exact: true }).tap();
     await page.locator('.pad').getByRole('button', { name: 'Record' }).tap();
     await expect(page.getByTestId('verdict')).toContainText('In range');
     await expect(page.locator('body')).toHaveJSProperty('scrollWidth', 390);
@@ -152,10 +167,13 @@ test('the finished house can be read everywhere and changed nowhere', async ({ p
 
 test('a reading typed before the step is started says what to do first', async ({ page }) => {
     const url = await newHouse(page);
-    for (const [index, line] of ['red R>R !', 'wht W>W !', 'grn G>G !', 'yel Y>Y !', 'blu C>C !'].entries()) await conductor(page, line, index + 1);
+    for (const [index, line] of ['red R>R !', 'wht W>W !', 'grn G>G !', 'yel Y>Y !', 'blu C>C !'].entries())
+        await conductor(page, line, index + 1);
     await page.goto(url.replace('/survey', '/plan'));
     await page.getByRole('radio', { name: /Battery, 1 heat 1 cool/ }).click();
-    await expect(page.getByRole('region', { name: 'Findings' })).toContainText('Cap it and leave it for the next thermostat');
+    await expect(page.getByRole('region', { name: 'Findings' })).toContainText(
+        'Cap it and leave it for the next thermostat',
+    );
     await page.goto(url.replace('/survey', '/prove'));
     await page.getByRole('group', { name: 'Calls' }).getByRole('button', { name: /^Fan/ }).click();
     await page.locator('#actual').fill('26');
@@ -178,7 +196,9 @@ test('a slow answer never puts an older page over a newer one', async ({ page })
         await route.fulfill({ response: answer });
     });
     await expect(page.getByText('No reading yet.')).toBeVisible();
-    const late = page.waitForResponse((response) => response.url().endsWith('/survey') && 'x-inertia' in response.request().headers());
+    const late = page.waitForResponse(
+        (response) => response.url().endsWith('/survey') && 'x-inertia' in response.request().headers(),
+    );
     const fuse = await question(page, 'fuseAmps');
     await fuse.getByRole('textbox').fill('5');
     await fuse.getByRole('textbox').press('Enter');

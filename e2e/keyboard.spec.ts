@@ -63,7 +63,10 @@ test('the headlamp theme stays, and motion can be still', async ({ page }) => {
 
     await page.emulateMedia({ reducedMotion: 'reduce' });
     await openJob(page, 'Tollhouse');
-    await page.getByRole('group', { name: 'Simulate a call' }).getByRole('button', { name: /^Cool 1/ }).click();
+    await page
+        .getByRole('group', { name: 'Simulate a call' })
+        .getByRole('button', { name: /^Cool 1/ })
+        .click();
     const flow = page.locator('.sb .flow, .sb .flow-back').first();
     await expect(flow).toBeAttached();
     expect(await flow.evaluate((line) => getComputedStyle(line).animationName)).toBe('none');

@@ -18,9 +18,16 @@ test('the main views', async ({ page, browser }) => {
     await page.addInitScript(() => localStorage.setItem('theme', 'bone'));
     await signIn(page);
     await openJob(page, "Lock Keeper's Row 6");
-    for (const [index, line] of ['red R>R !', 'wht W>W !', 'grn G>G !', 'yel C>C ?'].entries()) await conductor(page, line, index + 1);
+    for (const [index, line] of ['red R>R !', 'wht W>W !', 'grn G>G !', 'yel C>C ?'].entries())
+        await conductor(page, line, index + 1);
     await noPhotos(page);
-    for (const [key, value] of [['outdoor', 'It cools only'], ['coolStages', 'One'], ['heatSource', 'Gas furnace'], ['heatStages', 'One']] as const) await answer(page, key, value);
+    for (const [key, value] of [
+        ['outdoor', 'It cools only'],
+        ['coolStages', 'One'],
+        ['heatSource', 'Gas furnace'],
+        ['heatStages', 'One'],
+    ] as const)
+        await answer(page, key, value);
     await measure(page, '26.7', 'pass');
     await page.getByRole('textbox', { name: /conductor/ }).fill('blu Y>Y ?');
     await expect(page.getByTestId('understood')).toContainText('blue');
@@ -59,7 +66,10 @@ test('the main views', async ({ page, browser }) => {
         await expect(tick).toHaveAttribute('aria-checked', 'true');
     }
     await page.getByRole('button', { name: /Go to Prove/ }).click();
-    await page.getByRole('group', { name: 'Calls' }).getByRole('button', { name: /Cool 1/ }).click();
+    await page
+        .getByRole('group', { name: 'Calls' })
+        .getByRole('button', { name: /Cool 1/ })
+        .click();
     await page.getByRole('button', { name: 'By voltage' }).click();
     await page.getByRole('button', { name: 'Call is on' }).click();
     await expect(page.getByRole('button', { name: 'Call has ended' })).toBeVisible();
@@ -67,7 +77,13 @@ test('the main views', async ({ page, browser }) => {
     await measure(page, '26.1', 'too-early');
     await picture(page, 'prove');
 
-    const phone = await (await browser.newContext({ viewport: { width: 390, height: 844 }, deviceScaleFactor: 2, storageState: await page.context().storageState() })).newPage();
+    const phone = await (
+        await browser.newContext({
+            viewport: { width: 390, height: 844 },
+            deviceScaleFactor: 2,
+            storageState: await page.context().storageState(),
+        })
+    ).newPage();
     await phone.addInitScript(() => localStorage.setItem('theme', 'headlamp'));
     await phone.goto(page.url());
     await phone.getByRole('button', { name: /Meter/ }).click();
@@ -76,7 +92,10 @@ test('the main views', async ({ page, browser }) => {
     await page.goto('/jobs');
     await picture(page, 'jobs');
     await openJob(page, 'Tollhouse');
-    await page.getByRole('group', { name: 'Simulate a call' }).getByRole('button', { name: /^Defrost/ }).click();
+    await page
+        .getByRole('group', { name: 'Simulate a call' })
+        .getByRole('button', { name: /^Defrost/ })
+        .click();
     await page.getByRole('button', { name: 'Probe Rc at the wall plate' }).click();
     await page.getByRole('button', { name: 'Probe Aux at the wall plate' }).click();
     await expect(page.getByTestId('reason')).toContainText('defrost');

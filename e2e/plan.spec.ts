@@ -25,27 +25,38 @@ for (const [site, thermostat, calls, says] of [
     test(`${site}: to a chosen plan`, async ({ page }) => {
         await plan(page, site, thermostat);
         await expect(plans(page).locator('[data-candidate]').first()).toBeVisible();
-        if ((await plans(page).locator('[data-taken]').count()) === 0) await plans(page).getByRole('button', { name: 'Take it' }).first().click();
+        if ((await plans(page).locator('[data-taken]').count()) === 0)
+            await plans(page).getByRole('button', { name: 'Take it' }).first().click();
         await expect(plans(page).locator('[data-taken]')).toContainText(says);
         await expect(page.getByText(`${calls} calls proved by simulation`)).toBeVisible();
         const use = page.getByRole('button', { name: /Use this plan/ });
         if (await use.isVisible()) await use.click();
         await expect(page.getByRole('region', { name: 'Moves' })).toBeVisible();
-        if (site === 'Tollhouse') await expect(page.getByRole('region', { name: 'Moves' })).toContainText('Tie E to Aux at the plate');
-        if (site === 'Heron Boathouse') await expect(page.getByText('The outputs stand at the equipment.')).toBeVisible();
+        if (site === 'Tollhouse')
+            await expect(page.getByRole('region', { name: 'Moves' })).toContainText('Tie E to Aux at the plate');
+        if (site === 'Heron Boathouse')
+            await expect(page.getByText('The outputs stand at the equipment.')).toBeVisible();
         await expect(page.getByRole('region', { name: 'Before power' })).toContainText(/Ω/);
     });
 }
 
-test('Ropewalk 11: asked what suits, compared, ranked otherwise, and the cable taken with a reason', async ({ page }) => {
+test('Ropewalk 11: asked what suits, compared, ranked otherwise, and the cable taken with a reason', async ({
+    page,
+}) => {
     await signIn(page);
     await openJob(page, 'Ropewalk 11');
     await stage(page, 'Plan');
     await page.getByRole('button', { name: /Which suits this house/ }).click();
     const dialog = page.getByRole('dialog');
-    await dialog.getByRole('radiogroup', { name: /telephone/ }).getByRole('radio', { name: 'Yes' }).click();
+    await dialog
+        .getByRole('radiogroup', { name: /telephone/ })
+        .getByRole('radio', { name: 'Yes' })
+        .click();
     await expect(dialog.locator('li').first()).toContainText('can be set from a telephone');
-    await dialog.locator('[data-profile="two-part-three-conductor"]').getByRole('button', { name: 'Hold beside' }).click();
+    await dialog
+        .locator('[data-profile="two-part-three-conductor"]')
+        .getByRole('button', { name: 'Hold beside' })
+        .click();
     await dialog.locator('[data-profile="c-or-battery-2h-2c"]').getByRole('button', { name: 'Hold beside' }).click();
     const sides = dialog.getByRole('table', { name: 'Side by side' });
     await expect(sides).toContainText('4 green brings W2 instead of G');
@@ -56,10 +67,13 @@ test('Ropewalk 11: asked what suits, compared, ranked otherwise, and the cable t
     await expect(plans(page).locator('[data-taken]')).toContainText('4 green brings W2 instead of G');
     await plans(page).getByRole('button', { name: 'Other plans' }).click();
     await expect(plans(page).locator('[data-candidate]')).toHaveCount(3);
-    await plans(page).getByText(/does not work, with the reason/).click();
+    await plans(page)
+        .getByText(/does not work, with the reason/)
+        .click();
     await expect(plans(page)).toContainText('Cool 1: The blower relay is at rest');
     await plans(page).getByText('What counts for you').click();
-    for (const word of ['Parts', 'Minutes and trips', 'Risk']) await plans(page).getByRole('slider', { name: word }).fill('0');
+    for (const word of ['Parts', 'Minutes and trips', 'Risk'])
+        await plans(page).getByRole('slider', { name: word }).fill('0');
     await expect(plans(page).locator('[data-candidate]').first()).toHaveAttribute('data-candidate', 'WO02');
     const cable = plans(page).locator('[data-candidate="WO02"]');
     await cable.getByRole('button', { name: /Why/ }).click();
@@ -100,7 +114,7 @@ test('by keys alone: a conductor into a short, shown as on the wall, and back an
     await expect(page.getByRole('heading', { level: 1, name: 'Survey' })).toBeVisible();
 });
 
-test('a thermostat of one\'s own: made, refused at its place, chosen, put away', async ({ page }) => {
+test("a thermostat of one's own: made, refused at its place, chosen, put away", async ({ page }) => {
     await signIn(page);
     await openJob(page, 'Ropewalk 11');
     await stage(page, 'Plan');

@@ -4,8 +4,17 @@ import { measure, openJob, pass, probe, raise, signIn, stage } from './support';
 /** Begins to practise on a copy of the house of this page, with a chosen hidden fault or none, and goes there. */
 async function practise(page: Page, fault = ''): Promise<void> {
     const url = await page.evaluate(async (hidden) => {
-        const token = decodeURIComponent(document.cookie.split('; ').find((part) => part.startsWith('XSRF-TOKEN='))?.split('=')[1] ?? '');
-        const answer = await fetch(location.pathname.replace(/[a-z]+$/, 'practice'), { method: 'POST', headers: { 'Content-Type': 'application/json', Accept: 'application/json', 'X-XSRF-TOKEN': token }, body: JSON.stringify({ on: true, fault: hidden }) });
+        const token = decodeURIComponent(
+            document.cookie
+                .split('; ')
+                .find((part) => part.startsWith('XSRF-TOKEN='))
+                ?.split('=')[1] ?? '',
+        );
+        const answer = await fetch(location.pathname.replace(/[a-z]+$/, 'practice'), {
+            method: 'POST',
+            headers: { 'Content-Type': 'application/json', Accept: 'application/json', 'X-XSRF-TOKEN': token },
+            body: JSON.stringify({ on: true, fault: hidden }),
+        });
         if (!answer.ok) throw new Error(await answer.text());
         return ((await answer.json()) as { url: string }).url;
     }, fault);
@@ -14,7 +23,8 @@ async function practise(page: Page, fault = ''): Promise<void> {
 }
 
 const calls = (page: Page) => page.getByRole('group', { name: 'Calls' });
-const call = (page: Page, name: string) => calls(page).getByRole('button', { name: new RegExp(`^${name.replace('+', '\\+')} ?(proved|open|fails|left)`) });
+const call = (page: Page, name: string) =>
+    calls(page).getByRole('button', { name: new RegExp(`^${name.replace('+', '\\+')} ?(proved|open|fails|left)`) });
 
 /** Everything that the running step asks for: its waits, every pair by the simulated meter, then what is seen and heard. */
 async function simulate(page: Page, ending: string): Promise<void> {
@@ -57,7 +67,9 @@ async function byVoltage(page: Page, name: string): Promise<void> {
 
 async function callNames(page: Page): Promise<string[]> {
     const words = await calls(page).getByRole('button').allTextContents();
-    return words.map((text) => text.replace(/(proved|open|fails|left out)$/, '')).filter((name) => name !== 'Before power' && name !== 'Defrost');
+    return words
+        .map((text) => text.replace(/(proved|open|fails|left out)$/, ''))
+        .filter((name) => name !== 'Before power' && name !== 'Defrost');
 }
 
 /** Every call of the house by voltage, in the order of the strip. */
@@ -88,7 +100,10 @@ test("Lock Keeper's Row 4, on its next visit: before power, three ways, and ever
 
     await expect(page.getByTestId('route')).toContainText(/about \d+ min, \d+ of them waiting/);
     await page.getByRole('button', { name: /^Next: Fan, by jumper/ }).click();
-    for (const [way, begin, end] of [['By jumper', 'Jumper is on', 'Jumper is out, face is on'], ['At the board', 'Jumper is on', 'Jumper is out, cable is back']] as const) {
+    for (const [way, begin, end] of [
+        ['By jumper', 'Jumper is on', 'Jumper is out, face is on'],
+        ['At the board', 'Jumper is on', 'Jumper is out, cable is back'],
+    ] as const) {
         await call(page, 'Cool 1').click();
         await page.getByRole('button', { name: way, exact: true }).click();
         await page.getByRole('button', { name: begin }).click();
@@ -104,7 +119,10 @@ test("Lock Keeper's Row 4, on its next visit: before power, three ways, and ever
     await expect(page.getByRole('button', { name: /Go to Handover/ })).toBeVisible();
 });
 
-for (const [site, count, joined] of [['Tollhouse', 7, 'Cool 2'], ['Winding Hole 2', 4, null]] as const) {
+for (const [site, count, joined] of [
+    ['Tollhouse', 7, 'Cool 2'],
+    ['Winding Hole 2', 4, null],
+] as const) {
     test(`${site}: every call proved with the simulated meter`, async ({ page }) => {
         test.setTimeout(240_000);
         await signIn(page);
@@ -142,7 +160,9 @@ test('Dredger Cottage: every call but one, which is left out with its reason', a
     await expect(page.getByText('the strips are switched off for the season')).toBeVisible();
 });
 
-test('what a test would tell, a reading flagged and corrected, the supply loaded, the air measured', async ({ page }) => {
+test('what a test would tell, a reading flagged and corrected, the supply loaded, the air measured', async ({
+    page,
+}) => {
     test.setTimeout(120_000);
     await signIn(page);
     await openJob(page, 'Winding Hole 2');
@@ -203,7 +223,9 @@ test('four devices, two hundred readings, some sent twice: none lost, none doubl
     for (const name of ['wren', 'sedge']) {
         const first = await (await browser.newContext()).newPage();
         await signIn(first, `${name}@ebb-and-sluice.example`);
-        const second = await (await browser.newContext({ storageState: await first.context().storageState() })).newPage();
+        const second = await (
+            await browser.newContext({ storageState: await first.context().storageState() })
+        ).newPage();
         await second.goto('/up');
         devices.push(first, second);
     }
@@ -211,13 +233,36 @@ test('four devices, two hundred readings, some sent twice: none lost, none doubl
         devices.map((device, number) =>
             device.evaluate(
                 async ([url, mine]) => {
-                    const token = decodeURIComponent(document.cookie.split('; ').find((part) => part.startsWith('XSRF-TOKEN='))?.split('=')[1] ?? '');
+                    const token = decodeURIComponent(
+                        document.cookie
+                            .split('; ')
+                            .find((part) => part.startsWith('XSRF-TOKEN='))
+                            ?.split('=')[1] ?? '',
+                    );
                     const letters = '0123456789ABCDEFGHJKMNPQRSTVWXYZ';
                     const sent: string[] = [];
                     for (let index = 0; index < 50; index++) {
                         const id = `01M000000000000000000${mine}${letters[index >> 5]}${letters[index & 31]}00`;
-                        const body = JSON.stringify({ id, stage: 'prove', step: null, call: 'fan', mode: 'V', a: 'indoor.G', b: 'indoor.C', value: `25.${index % 10}` });
-                        const send = () => fetch(`${url}/readings`, { method: 'POST', headers: { 'Content-Type': 'application/json', Accept: 'application/json', 'X-XSRF-TOKEN': token }, body });
+                        const body = JSON.stringify({
+                            id,
+                            stage: 'prove',
+                            step: null,
+                            call: 'fan',
+                            mode: 'V',
+                            a: 'indoor.G',
+                            b: 'indoor.C',
+                            value: `25.${index % 10}`,
+                        });
+                        const send = () =>
+                            fetch(`${url}/readings`, {
+                                method: 'POST',
+                                headers: {
+                                    'Content-Type': 'application/json',
+                                    Accept: 'application/json',
+                                    'X-XSRF-TOKEN': token,
+                                },
+                                body,
+                            });
                         const answers = await Promise.all(index % 4 === 0 ? [send(), send()] : [send()]);
                         if (answers.every((answer) => answer.status === 201)) sent.push(id);
                     }
@@ -231,7 +276,10 @@ test('four devices, two hundred readings, some sent twice: none lost, none doubl
     const csv = (await (await page.request.get(`${job}/readings.csv`)).text()).trim().split('\n').slice(1);
     const kept = csv.filter((row) => row.includes('indoor.G,indoor.C'));
     expect(kept).toHaveLength(200);
-    for (let digit = 0; digit < 10; digit++) expect(kept.filter((row) => row.includes(`,25.${digit},`) || (digit === 0 && row.includes(',25,')))).toHaveLength(20);
+    for (let digit = 0; digit < 10; digit++)
+        expect(
+            kept.filter((row) => row.includes(`,25.${digit},`) || (digit === 0 && row.includes(',25,'))),
+        ).toHaveLength(20);
     for (const device of devices) await device.context().close();
 });
 
@@ -277,7 +325,9 @@ test('a connection dropped in mid-step: the entry is kept, and sent once when th
     await probe(page, 'indoor.G', 'indoor.C');
     await page.locator('#actual').fill('26.1');
     await page.locator('#actual').press('Enter');
-    await expect(page.getByRole('status', { name: 'Kept on this device' })).toContainText('one entry is kept on this device');
+    await expect(page.getByRole('status', { name: 'Kept on this device' })).toContainText(
+        'one entry is kept on this device',
+    );
     await expect(page.locator('#actual')).toHaveValue('');
     await page.getByRole('button', { name: 'Yes: Blower runs' }).click();
     await expect(page.getByRole('status', { name: 'Kept on this device' })).toContainText('2 entries are kept');
@@ -291,7 +341,7 @@ test('a connection dropped in mid-step: the entry is kept, and sent once when th
     await expect(page.getByRole('button', { name: /Call again|Call is on/ })).toBeVisible();
 });
 
-test('two devices on one job: the same step, each other\'s readings within two seconds', async ({ page, browser }) => {
+test("two devices on one job: the same step, each other's readings within two seconds", async ({ page, browser }) => {
     await signIn(page);
     await openJob(page, 'Weir Pump Room');
     await stage(page, 'Prove');
@@ -299,7 +349,10 @@ test('two devices on one job: the same step, each other\'s readings within two s
     await signIn(other, 'sedge@ebb-and-sluice.example');
     await other.goto(page.url());
     await raise(page, 'live', '26.6');
-    await page.getByRole('group', { name: 'Calls' }).getByRole('button', { name: /^Heat 1/ }).click();
+    await page
+        .getByRole('group', { name: 'Calls' })
+        .getByRole('button', { name: /^Heat 1/ })
+        .click();
     await page.getByRole('button', { name: 'By voltage' }).click();
     await page.getByRole('button', { name: 'Call is on' }).click();
     await expect(other.getByRole('heading', { level: 1, name: 'Prove Heat 1' })).toBeVisible({ timeout: 8_000 });
@@ -323,13 +376,18 @@ test('what is still in place blocks the handover, and a signature is kept', asyn
     await expect(page.getByRole('region', { name: 'Plans' })).toContainText(/plans? works?/);
     await stage(page, 'Prove');
     await raise(page, 'isolated', '0.0');
-    await page.getByRole('group', { name: 'Calls' }).getByRole('button', { name: /^Cool 1/ }).click();
+    await page
+        .getByRole('group', { name: 'Calls' })
+        .getByRole('button', { name: /^Cool 1/ })
+        .click();
     await page.getByRole('button', { name: 'At the board', exact: true }).click();
     await expect(page.locator('main')).toContainText('At the board lift the thermostat cable, each end insulated');
     await page.getByRole('button', { name: 'Jumper is on' }).click();
     await expect(page.locator('main')).toContainText('To put back: Jumper R to');
     await stage(page, 'Handover');
-    await expect(page.locator('article')).toContainText('Put back: Thermostat cable back on the board, each end tugged');
+    await expect(page.locator('article')).toContainText(
+        'Put back: Thermostat cable back on the board, each end tugged',
+    );
     await expect(page.getByRole('button', { name: /Hand over/ })).toHaveAttribute('aria-disabled', 'true');
     const pad = page.getByRole('group', { name: 'Customer' });
     const field = pad.getByRole('img');

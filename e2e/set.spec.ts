@@ -9,17 +9,40 @@ async function set(page: Page, site: string): Promise<void> {
 
 const setting = (page: Page, key: string) => page.locator(`[data-setting="${key}"]`);
 
-test('a heat pump: every key in the menu\'s order, a wrong valve seen at once, all ticked', async ({ page }) => {
+test("a heat pump: every key in the menu's order, a wrong valve seen at once, all ticked", async ({ page }) => {
     await set(page, 'Tollhouse');
-    const keys = await page.locator('[data-setting]').evaluateAll((rows) => rows.map((row) => row.getAttribute('data-setting')));
-    expect(keys).toEqual(['equipment-type', 'heat-fuel', 'reversing-valve', 'outdoor-stages', 'compressors', 'aux-stages', 'aux-with-compressor', 'emergency', 'fan-in-heat', 'compressor-off', 'compressor-lockout', 'aux-lockout', 'cycles', 'r-source']);
+    const keys = await page
+        .locator('[data-setting]')
+        .evaluateAll((rows) => rows.map((row) => row.getAttribute('data-setting')));
+    expect(keys).toEqual([
+        'equipment-type',
+        'heat-fuel',
+        'reversing-valve',
+        'outdoor-stages',
+        'compressors',
+        'aux-stages',
+        'aux-with-compressor',
+        'emergency',
+        'fan-in-heat',
+        'compressor-off',
+        'compressor-lockout',
+        'aux-lockout',
+        'cycles',
+        'r-source',
+    ]);
     await setting(page, 'reversing-valve').getByRole('button', { name: 'Reversing valve' }).click();
-    await expect(page.getByRole('region', { name: 'What the thermostat closes' })).toContainText('Heat 1 closes O/B too');
+    await expect(page.getByRole('region', { name: 'What the thermostat closes' })).toContainText(
+        'Heat 1 closes O/B too',
+    );
     await setting(page, 'reversing-valve').getByRole('button', { name: 'B, with heating' }).click();
     await expect(page.locator('tr[data-call="heat-1"]')).toContainText('not needed');
     await expect(page.locator('tr[data-call="cool-1"]')).toContainText('needed');
-    await expect(page.getByRole('region', { name: 'Findings' })).toContainText('Reversing valve stands at "Energised in heating (B)", should be "Energised in cooling (O)"');
-    await expect(page.getByRole('region', { name: 'Findings' })).toContainText('Cool 1 leaves the reversing valve at rest');
+    await expect(page.getByRole('region', { name: 'Findings' })).toContainText(
+        'Reversing valve stands at "Energised in heating (B)", should be "Energised in cooling (O)"',
+    );
+    await expect(page.getByRole('region', { name: 'Findings' })).toContainText(
+        'Cool 1 leaves the reversing valve at rest',
+    );
     for (const key of keys) {
         const tick = setting(page, key ?? '').getByRole('checkbox');
         await tick.click();
@@ -34,7 +57,9 @@ test('a heat pump: every key in the menu\'s order, a wrong valve seen at once, a
 test('dual fuel: lockout from the balance point, a price that moves it, both running shown', async ({ page }) => {
     await set(page, 'Quay House');
     await setting(page, 'aux-with-compressor').getByRole('button', { name: 'Auxiliary with the compressor' }).click();
-    await expect(page.getByRole('region', { name: 'What the thermostat closes' })).toContainText('Furnace 1 also pulls in the contactor');
+    await expect(page.getByRole('region', { name: 'What the thermostat closes' })).toContainText(
+        'Furnace 1 also pulls in the contactor',
+    );
     await expect(setting(page, 'compressor-lockout')).toContainText('40 °F');
     await page.getByRole('link', { name: 'Figures' }).click();
     const balance = page.locator('[data-figure="balance"]');
@@ -62,19 +87,28 @@ test('a float switch placed by the circuit, with its drawing', async ({ page }) 
     await ways.locator('[data-way="R"]').click();
     await expect(ways).toContainText('goes blank or loses its charge');
     await ways.locator('[data-way="Y+W relay"]').click();
-    await expect(ways.getByRole('img')).toHaveAccessibleName('Relay: coil on R, float switch, C; a contact in Y and in W');
+    await expect(ways.getByRole('img')).toHaveAccessibleName(
+        'Relay: coil on R, float switch, C; a contact in Y and in W',
+    );
     await expect(ways).toContainText('relay, 24 V coil, 2 contacts');
-    await page.locator('[data-figure="coil"]').getByLabel(/^Measured/).fill('9');
+    await page
+        .locator('[data-figure="coil"]')
+        .getByLabel(/^Measured/)
+        .fill('9');
     await expect(page.locator('[data-figure="coil"] [data-tone]')).toContainText('Damaged, or another type');
 });
 
 test('electric heat without its fan: what the installer would see, and put right', async ({ page }) => {
     await set(page, 'Winding Hole 2');
     await setting(page, 'fan-in-heat').getByRole('button', { name: 'Fan in heat' }).click();
-    await expect(page.getByRole('region', { name: 'What the thermostat closes' })).toContainText('Heat 1 leaves the blower relay at rest');
+    await expect(page.getByRole('region', { name: 'What the thermostat closes' })).toContainText(
+        'Heat 1 leaves the blower relay at rest',
+    );
     await expect(page.getByRole('region', { name: 'What the thermostat closes' })).toContainText('Heat 1 closes G too');
     await expect(page.locator('tr[data-call="heat-1"]')).toContainText('needed');
-    await expect(page.getByRole('region', { name: 'Findings' })).toContainText('Fan in heat stands at "The equipment runs it"');
+    await expect(page.getByRole('region', { name: 'Findings' })).toContainText(
+        'Fan in heat stands at "The equipment runs it"',
+    );
     await setting(page, 'fan-in-heat').getByRole('checkbox').click();
     await expect(page.locator('tr[data-call="heat-1"]')).not.toContainText('needed');
     await expect(setting(page, 'fan-in-heat')).toContainText('The thermostat runs it');

@@ -33,12 +33,18 @@ export async function signIn(page: Page, email = 'wren@ebb-and-sluice.example'):
 }
 
 export async function openJob(page: Page, site: string): Promise<void> {
-    await page.locator('.main').getByRole('link', { name: new RegExp(site) }).click();
+    await page
+        .locator('.main')
+        .getByRole('link', { name: new RegExp(site) })
+        .click();
     await expect(page.locator('.bar__job b')).toHaveText(site);
 }
 
 export async function stage(page: Page, name: string): Promise<void> {
-    await page.locator('.tape').getByRole('link', { name: new RegExp(`^${name}`) }).click();
+    await page
+        .locator('.tape')
+        .getByRole('link', { name: new RegExp(`^${name}`) })
+        .click();
     await expect(page.getByRole('heading', { level: 1, name: new RegExp(`^${name}`) })).toBeVisible();
 }
 
@@ -52,16 +58,23 @@ export async function conductor(page: Page, line: string, number: number): Promi
 }
 
 export async function raise(page: Page, to: 'live' | 'isolated', volts: string): Promise<void> {
-    await page.locator('.pf').getByRole('button', { name: to === 'live' ? 'Make live' : 'Isolate' }).click();
+    await page
+        .locator('.pf')
+        .getByRole('button', { name: to === 'live' ? 'Make live' : 'Isolate' })
+        .click();
     const dialog = page.getByRole('dialog');
     for (const field of await dialog.getByLabel(/volts$/).all()) await field.fill(volts);
     // Isolated: the meter is proved. Live: what is still open is meant, also where the page learns of it only now.
     await expect(async () => {
         for (const tick of await dialog.getByRole('checkbox', { checked: false }).all()) await tick.click();
-        await dialog.getByRole('button', { name: to === 'live' ? 'It is live' : 'It is dead' }).click({ timeout: 1_000 });
+        await dialog
+            .getByRole('button', { name: to === 'live' ? 'It is live' : 'It is dead' })
+            .click({ timeout: 1_000 });
         await expect(dialog).toBeHidden({ timeout: 2_000 });
     }).toPass();
-    await expect(page.getByRole('status', { name: 'Power flag' })).toContainText(to === 'live' ? 'LIVE 24 V' : 'ISOLATED');
+    await expect(page.getByRole('status', { name: 'Power flag' })).toContainText(
+        to === 'live' ? 'LIVE 24 V' : 'ISOLATED',
+    );
 }
 
 export async function measure(page: Page, value: string, outcome: 'pass' | 'fail' | 'too-early'): Promise<void> {

@@ -3,8 +3,26 @@ import { expect, test, type Locator, type Page } from './test';
 import { answer, conductor, signIn, stage } from './support';
 
 /** The eight conductors of a heat pump with strips, as they are typed. */
-const eight = ['red R>R !', 'wht W>W !', 'grn G>G !', 'yel Y>Y !', 'blu C>C !', 'org O>O !', 'blk Y2>Y2 !', 'brn E>E ?'];
-const said = [['outdoor', 'It is a heat pump'], ['evidence', 'reversing valve and accumulator'], ['coolStages', 'Two'], ['compressors', 'One with two stages'], ['valve', 'In cooling (O)'], ['heatSource', 'Electric strips'], ['heatStages', 'One'], ['eGoes', 'Tied to W inside']] as const;
+const eight = [
+    'red R>R !',
+    'wht W>W !',
+    'grn G>G !',
+    'yel Y>Y !',
+    'blu C>C !',
+    'org O>O !',
+    'blk Y2>Y2 !',
+    'brn E>E ?',
+];
+const said = [
+    ['outdoor', 'It is a heat pump'],
+    ['evidence', 'reversing valve and accumulator'],
+    ['coolStages', 'Two'],
+    ['compressors', 'One with two stages'],
+    ['valve', 'In cooling (O)'],
+    ['heatSource', 'Electric strips'],
+    ['heatStages', 'One'],
+    ['eGoes', 'Tied to W inside'],
+] as const;
 
 async function openUnseen(page: Page, site: string): Promise<void> {
     await page.getByRole('button', { name: /New job/ }).click();
@@ -63,7 +81,8 @@ test('an eight-conductor heat pump by keyboard only, its equipment unknown at fi
     }
     const use = page.getByRole('button', { name: 'Use this equipment' });
     await expect(page.getByRole('region', { name: 'Suggestions' })).toContainText('it is a heat pump');
-    for (let back = 0; back < 40 && !(await use.evaluate((element) => element === document.activeElement)); back++) await page.keyboard.press('Shift+Tab');
+    for (let back = 0; back < 40 && !(await use.evaluate((element) => element === document.activeElement)); back++)
+        await page.keyboard.press('Shift+Tab');
     await page.keyboard.press('Enter');
     await expect(page.locator('#equipment')).toContainText('Heat pump');
     await expect(page.locator('tr[data-conductor="4"]')).toContainText('Y1');
@@ -88,7 +107,9 @@ test('an eight-conductor heat pump by keyboard only, its equipment unknown at fi
 });
 
 test('the same by touch on a phone: chips, choices, nothing typed but the house', async ({ browser }) => {
-    const page = await (await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true })).newPage();
+    const page = await (
+        await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true })
+    ).newPage();
     await signIn(page);
     await page.getByRole('button', { name: /New job/ }).tap();
     await page.getByRole('dialog').getByRole('textbox', { name: 'House' }).fill('Spoonbill Loft');
@@ -106,7 +127,16 @@ test('the same by touch on a phone: chips, choices, nothing typed but the house'
 
     const chips = page.getByRole('group', { name: 'Next word' });
     const tap = async (word: string) => chips.getByRole('button', { name: word, exact: true }).tap();
-    const words = [['red', 'R', 'R'], ['white', 'Aux', 'W'], ['green', 'G', 'G'], ['yellow', 'Y', 'Y1'], ['blue', 'C', 'C'], ['orange', 'O', 'O'], ['black', 'Y2', 'Y2'], ['brown', 'E', '-']] as const;
+    const words = [
+        ['red', 'R', 'R'],
+        ['white', 'Aux', 'W'],
+        ['green', 'G', 'G'],
+        ['yellow', 'Y', 'Y1'],
+        ['blue', 'C', 'C'],
+        ['orange', 'O', 'O'],
+        ['black', 'Y2', 'Y2'],
+        ['brown', 'E', '-'],
+    ] as const;
     for (const [index, [colour, near, far]] of words.entries()) {
         for (const word of [colour, near, far, '!']) await tap(word);
         const box = await chips.getByRole('button').first().boundingBox();
@@ -145,7 +175,9 @@ test('several job files at once: the broken one is explained to the spot, the go
     const broken = good.replace('"colour": "white"', '"colour": "mauve"');
     await page.getByRole('button', { name: 'Import' }).click();
     const file = (name: string, text: string) => ({ name, mimeType: 'application/json', buffer: Buffer.from(text) });
-    await page.locator('input[aria-label="Job files"]').setInputFiles([file('broken.json', broken), file('half.json', good.slice(0, 900)), file('good.json', good)]);
+    await page
+        .locator('input[aria-label="Job files"]')
+        .setInputFiles([file('broken.json', broken), file('half.json', good.slice(0, 900)), file('good.json', good)]);
     const report = page.getByRole('list', { name: 'What was read' });
     await expect(report.getByRole('listitem')).toHaveCount(3);
     await expect(report.getByRole('listitem').nth(0)).toContainText('nothing of it was kept');
@@ -159,7 +191,7 @@ test('several job files at once: the broken one is explained to the spot, the go
     // Out again by the same door: what is saved reads as what came in.
     const answered = await page.request.get(page.url().replace(/survey$/, 'job-file'));
     const was: unknown = JSON.parse(good);
-    expect((await answered.json() as { survey: unknown }).survey).toEqual((was as { survey: unknown }).survey);
+    expect(((await answered.json()) as { survey: unknown }).survey).toEqual((was as { survey: unknown }).survey);
 });
 
 test('a photograph with a mark on a conductor end, and what is no photograph', async ({ page }) => {
@@ -169,9 +201,17 @@ test('a photograph with a mark on a conductor end, and what is no photograph', a
     await conductor(page, 'wht W>W !', 2);
     const wall = page.getByRole('group', { name: 'Wall plate' });
     const chooser = wall.getByLabel('Photograph of the wall plate');
-    await chooser.setInputFiles({ name: 'plate.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('%PDF-1.4 not a picture at all') });
+    await chooser.setInputFiles({
+        name: 'plate.jpg',
+        mimeType: 'image/jpeg',
+        buffer: Buffer.from('%PDF-1.4 not a picture at all'),
+    });
     await expect(wall.getByRole('alert')).toContainText(/JPEG/);
-    await chooser.setInputFiles({ name: 'huge.jpg', mimeType: 'image/jpeg', buffer: Buffer.alloc(11 * 1024 * 1024, 1) });
+    await chooser.setInputFiles({
+        name: 'huge.jpg',
+        mimeType: 'image/jpeg',
+        buffer: Buffer.alloc(11 * 1024 * 1024, 1),
+    });
     await expect(wall.getByRole('alert')).toContainText(/10 MB/);
 
     const picture = await page.evaluate(() => {
@@ -207,7 +247,9 @@ test('pasted lines are understood one by one, all kept or none', async ({ page }
     await page.evaluate(() => {
         const data = new DataTransfer();
         data.setData('text', 'red R>R !\nmauve W>W !\ngrn G>G !');
-        document.activeElement?.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }));
+        document.activeElement?.dispatchEvent(
+            new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }),
+        );
     });
     const dialog = page.getByRole('dialog');
     await expect(dialog).toContainText('"mauve" is no insulation colour');
@@ -250,7 +292,10 @@ test('the list: day and person, next visit, archive, delete and undo, and the ca
 
     await menu.click();
     await more('Copy …');
-    await page.getByRole('dialog').getByRole('radio', { name: /Sister system/ }).click();
+    await page
+        .getByRole('dialog')
+        .getByRole('radio', { name: /Sister system/ })
+        .click();
     await page.getByRole('dialog').getByRole('textbox', { name: 'Name of the system' }).fill('Upstairs');
     await page.getByRole('dialog').getByRole('button', { name: 'Copy' }).click();
     await expect(page.getByRole('heading', { name: 'Survey' })).toBeVisible();

@@ -23,7 +23,10 @@ function freshDatabase(): void {
 }
 
 async function up(url: string): Promise<boolean> {
-    return fetch(`${url}/up`).then((answer) => answer.ok, () => false);
+    return fetch(`${url}/up`).then(
+        (answer) => answer.ok,
+        () => false,
+    );
 }
 
 /** Every worker has a server of its own, every test the demo data as they were seeded. */
@@ -33,8 +36,14 @@ export const test = base.extend<{ fresh: undefined }, { server: string }>({
             freshDatabase();
             const port = firstPort + slot;
             const url = `http://127.0.0.1:${port}`;
-            const server = spawn('bash', ['e2e/serve.sh', String(port), database, clockName], { detached: true, stdio: 'ignore', env: { ...process.env, CACHE_PATH: cache } });
-            await expect.poll(() => up(url), { timeout: 30_000, message: `the application answers ${browserName}` }).toBe(true);
+            const server = spawn('bash', ['e2e/serve.sh', String(port), database, clockName], {
+                detached: true,
+                stdio: 'ignore',
+                env: { ...process.env, CACHE_PATH: cache },
+            });
+            await expect
+                .poll(() => up(url), { timeout: 30_000, message: `the application answers ${browserName}` })
+                .toBe(true);
             await run(url);
             if (server.pid) process.kill(-server.pid);
         },

@@ -1,7 +1,9 @@
 import { expect, test } from './test';
 import { conductor, measure, openJob, probe, raise, signIn, stage } from './support';
 
-test('a digit typed with the focus elsewhere goes to the meter, and single keys can be switched off', async ({ page }) => {
+test('a digit typed with the focus elsewhere goes to the meter, and single keys can be switched off', async ({
+    page,
+}) => {
     await signIn(page);
     await openJob(page, 'Tollhouse');
     await stage(page, 'Survey');
@@ -14,7 +16,10 @@ test('a digit typed with the focus elsewhere goes to the meter, and single keys 
     await page.keyboard.press('Escape');
 
     // The tape used last: the same digit is a stage.
-    await page.locator('.tape').getByRole('link', { name: /^Survey/ }).click();
+    await page
+        .locator('.tape')
+        .getByRole('link', { name: /^Survey/ })
+        .click();
     await page.keyboard.press('2');
     await expect(page.getByRole('heading', { level: 1, name: 'Plan' })).toBeVisible();
     await page.keyboard.press('?');
@@ -28,7 +33,9 @@ test('a digit typed with the focus elsewhere goes to the meter, and single keys 
     await expect(page.getByRole('dialog')).toBeHidden();
 });
 
-test('lines typed ahead while others are on their way stay lines of their own, and a refused one is not lost', async ({ page }) => {
+test('lines typed ahead while others are on their way stay lines of their own, and a refused one is not lost', async ({
+    page,
+}) => {
     await signIn(page);
     await page.getByRole('button', { name: /New job/ }).click();
     await page.getByRole('textbox', { name: 'House' }).fill('Reed Bank');
@@ -41,7 +48,13 @@ test('lines typed ahead while others are on their way stay lines of their own, a
     await page.getByRole('textbox', { name: /conductor/ }).focus();
     await page.keyboard.type('red R>R !\nwht W>W !\nmauve Y>Y\ngrn G>G !\nblu C>C !');
     await page.keyboard.press('Enter');
-    for (const [number, words] of [[1, 'red'], [2, 'white'], [3, 'green'], [4, 'blue']] as const) await expect(page.locator(`tr[data-conductor="${number}"]`)).toContainText(words);
+    for (const [number, words] of [
+        [1, 'red'],
+        [2, 'white'],
+        [3, 'green'],
+        [4, 'blue'],
+    ] as const)
+        await expect(page.locator(`tr[data-conductor="${number}"]`)).toContainText(words);
     await expect(page.locator('tr[data-conductor]')).toHaveCount(4);
     const entry = page.getByRole('textbox', { name: /conductor/ });
     const back = page.getByRole('button', { name: 'Take it back into the line' });
@@ -63,7 +76,10 @@ test('two supplies are proved dead by two readings, and what is open is asked be
     await expect(page.getByRole('status', { name: 'Power flag' })).toContainText('ISOLATED');
 
     await stage(page, 'Prove');
-    await page.getByRole('group', { name: 'Calls' }).getByRole('button', { name: /^Cool 1/ }).click();
+    await page
+        .getByRole('group', { name: 'Calls' })
+        .getByRole('button', { name: /^Cool 1/ })
+        .click();
     await page.getByRole('button', { name: 'By jumper', exact: true }).click();
     await page.getByRole('button', { name: 'Jumper is on' }).click();
     await expect(page.locator('main')).toContainText('To put back');
@@ -133,11 +149,16 @@ test('a refusal belongs to the pair that it was typed for', async ({ page }) => 
     await expect(page.locator('#actual-bad')).toHaveCount(0);
 });
 
-test('a phone: jump links stand free, and on its side reading, both probes and Record are there at once', async ({ browser }) => {
+test('a phone: jump links stand free, and on its side reading, both probes and Record are there at once', async ({
+    browser,
+}) => {
     const page = await (await browser.newContext({ viewport: { width: 390, height: 844 } })).newPage();
     await signIn(page);
     await openJob(page, 'Ropewalk 11');
-    await page.locator('.tapestrip').getByRole('link', { name: /^Survey/ }).click();
+    await page
+        .locator('.tapestrip')
+        .getByRole('link', { name: /^Survey/ })
+        .click();
     await conductor(page, 'pnk - > - cap', 6);
     const links = page.getByRole('navigation', { name: 'Parts of the survey' }).getByRole('link');
     for (const link of await links.all()) {
@@ -147,7 +168,13 @@ test('a phone: jump links stand free, and on its side reading, both probes and R
     await links.first().click({ trial: true });
     await page.setViewportSize({ width: 844, height: 390 });
     await page.getByRole('button', { name: /Meter$/ }).click();
-    for (const part of [page.locator('#actual'), page.getByRole('combobox', { name: 'Probe A' }), page.getByRole('combobox', { name: 'Probe B' }), page.getByRole('button', { name: 'Record', exact: true })]) await expect(part).toBeInViewport({ ratio: 0.99 });
+    for (const part of [
+        page.locator('#actual'),
+        page.getByRole('combobox', { name: 'Probe A' }),
+        page.getByRole('combobox', { name: 'Probe B' }),
+        page.getByRole('button', { name: 'Record', exact: true }),
+    ])
+        await expect(part).toBeInViewport({ ratio: 0.99 });
     await page.getByRole('button', { name: '2', exact: true }).click();
     await expect(page.locator('#actual')).toHaveValue('2');
     await page.context().close();
@@ -173,12 +200,16 @@ test('a photograph is reduced on the device, and one that did not arrive is sent
         sizes.push(route.request().postDataBuffer()?.length ?? 0);
         await (sizes.length === 1 ? route.abort() : route.continue());
     });
-    await wall.getByLabel('Photograph of the wall plate').setInputFiles({ name: 'plate.jpg', mimeType: 'image/jpeg', buffer: file });
+    await wall
+        .getByLabel('Photograph of the wall plate')
+        .setInputFiles({ name: 'plate.jpg', mimeType: 'image/jpeg', buffer: file });
     await wall.getByRole('button', { name: 'Send plate.jpg again' }).click();
     await expect(wall).toContainText('1 picture');
     expect(sizes).toHaveLength(2);
     expect(sizes[1]).toBeLessThan(file.length);
-    const width = await wall.locator('img').evaluate((image: HTMLImageElement) => image.decode().then(() => image.naturalWidth));
+    const width = await wall
+        .locator('img')
+        .evaluate((image: HTMLImageElement) => image.decode().then(() => image.naturalWidth));
     expect(width).toBe(2400);
 });
 
@@ -190,10 +221,15 @@ test('put away by name, taken back from the list; a handed-over record is never 
     await page.getByRole('menuitem', { name: 'Archive' }).click();
     await menu('Tollhouse').click();
     await page.getByRole('menuitem', { name: 'Delete' }).click();
-    await page.getByRole('group', { name: 'Filter' }).getByRole('button', { name: /^Put away/ }).click();
+    await page
+        .getByRole('group', { name: 'Filter' })
+        .getByRole('button', { name: /^Put away/ })
+        .click();
     await expect(page.locator('.main li')).toHaveCount(2);
     await expect(page.locator('.main li', { hasText: 'Tollhouse' })).toContainText('deleted by Wren Halyard');
-    await expect(page.locator('.main li', { hasText: "Lock Keeper's Row 4" })).toContainText('archived by Wren Halyard');
+    await expect(page.locator('.main li', { hasText: "Lock Keeper's Row 4" })).toContainText(
+        'archived by Wren Halyard',
+    );
     await menu('Tollhouse').click();
     await page.getByRole('menuitem', { name: 'Restore' }).click();
     await expect(page.locator('.main li')).toHaveCount(1);

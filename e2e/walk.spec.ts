@@ -29,7 +29,19 @@ test('one house from empty survey to handover', async ({ page }) => {
         await conductor(page, 'wht C>C seen', 2);
         await page.getByRole('button', { name: /Wall cable/ }).click();
 
-        const answers = [['outdoor', 'It cools only'], ['coolStages', 'One'], ['heatSource', 'Gas furnace'], ['heatStages', 'One'], ['supplies', 'One transformer'], ['transformerVa', '40'], ['fuseAmps', '3'], ['lineVolts', '120'], ['tapVolts', '120'], ['plateLink', 'Link in'], ['oldPower', 'Batteries']] as const;
+        const answers = [
+            ['outdoor', 'It cools only'],
+            ['coolStages', 'One'],
+            ['heatSource', 'Gas furnace'],
+            ['heatStages', 'One'],
+            ['supplies', 'One transformer'],
+            ['transformerVa', '40'],
+            ['fuseAmps', '3'],
+            ['lineVolts', '120'],
+            ['tapVolts', '120'],
+            ['plateLink', 'Link in'],
+            ['oldPower', 'Batteries'],
+        ] as const;
         for (const [key, value] of answers) await answer(page, key, value);
         await noPhotos(page);
         await expect(page.getByTestId('expected')).toContainText('V');
@@ -49,13 +61,22 @@ test('one house from empty survey to handover', async ({ page }) => {
 
         await page.getByRole('button', { name: 'Probe Rc at the wall plate' }).click();
         await page.getByRole('button', { name: 'Probe Y1 at the wall plate' }).click();
-        await expect(page.getByTestId('reason')).toHaveText('Both points are the same wire now, through the closed Y1 switch.');
+        await expect(page.getByTestId('reason')).toHaveText(
+            'Both points are the same wire now, through the closed Y1 switch.',
+        );
         await page.getByRole('button', { name: /At rest/ }).click();
-        await expect(page.getByTestId('reason')).toContainText('Y1 switch is open, with the full voltage across it: the way round is the idle contactor');
+        await expect(page.getByTestId('reason')).toContainText(
+            'Y1 switch is open, with the full voltage across it: the way round is the idle contactor',
+        );
 
         await page.getByRole('button', { name: 'Conductor 4 yellow' }).click();
-        await page.getByRole('group', { name: '4 yellow lands on' }).getByRole('button', { name: 'G', exact: true }).click();
-        await expect(page.getByRole('region', { name: 'Findings' })).toContainText('Two conductors on one screw: 3 green and 4 yellow on G');
+        await page
+            .getByRole('group', { name: '4 yellow lands on' })
+            .getByRole('button', { name: 'G', exact: true })
+            .click();
+        await expect(page.getByRole('region', { name: 'Findings' })).toContainText(
+            'Two conductors on one screw: 3 green and 4 yellow on G',
+        );
         await expect(page.getByRole('button', { name: /Use this plan/ })).toHaveAttribute('aria-disabled', 'true');
         await expect(page.getByText('Fan is not proved')).toBeVisible();
         await page.getByRole('button', { name: 'Undo', exact: true }).click();
@@ -66,7 +87,9 @@ test('one house from empty survey to handover', async ({ page }) => {
     await test.step('landing: refused until isolated and proved dead', async () => {
         const moves = page.getByRole('region', { name: 'Moves' });
         await moves.getByRole('checkbox').first().click();
-        await expect(moves.getByRole('alert')).toContainText('power off and proved dead, and power is not proved either way');
+        await expect(moves.getByRole('alert')).toContainText(
+            'power off and proved dead, and power is not proved either way',
+        );
         await page.keyboard.press('Escape');
         await page.locator('.pf').getByRole('button', { name: 'Isolate' }).click();
         const dialog = page.getByRole('dialog');
@@ -95,7 +118,9 @@ test('one house from empty survey to handover', async ({ page }) => {
         await fan.getByRole('button', { name: /Fan in heat/ }).click();
         await fan.getByRole('button', { name: 'Thermostat' }).click();
         await expect(page.locator('tr[data-call="heat-1"]')).toContainText('not needed');
-        await expect(page.getByRole('region', { name: 'Findings' })).toContainText('Heat 1 also pulls in the blower relay');
+        await expect(page.getByRole('region', { name: 'Findings' })).toContainText(
+            'Heat 1 also pulls in the blower relay',
+        );
         for (const key of ['equipment-type', 'fan-in-heat', 'compressor-off']) {
             const tick = page.locator(`[data-setting="${key}"]`).getByRole('checkbox');
             await tick.click();
@@ -125,7 +150,10 @@ test('one house from empty survey to handover', async ({ page }) => {
     });
 
     const byVoltage = async (call: string, values: string[], sign: RegExp) => {
-        await page.getByRole('group', { name: 'Calls' }).getByRole('button', { name: new RegExp(call) }).click();
+        await page
+            .getByRole('group', { name: 'Calls' })
+            .getByRole('button', { name: new RegExp(call) })
+            .click();
         await page.getByRole('button', { name: 'By voltage' }).click();
         await page.getByRole('button', { name: 'Call is on' }).click();
         await expect(page.getByRole('button', { name: 'Call has ended' })).toBeVisible();
@@ -149,7 +177,9 @@ test('one house from empty survey to handover', async ({ page }) => {
         await page.getByRole('button', { name: /Measure Rc to Y1/ }).click();
         await measure(page, '24', 'fail');
         await expect(page.getByTestId('verdict')).toContainText('Not as expected');
-        await expect(page.getByTestId('verdict')).toContainText("It reads so when the thermostat's Y1 switch is open. The Y1 switch is open, with the full voltage across it: the way round is the idle contactor and the transformer.");
+        await expect(page.getByTestId('verdict')).toContainText(
+            "It reads so when the thermostat's Y1 switch is open. The Y1 switch is open, with the full voltage across it: the way round is the idle contactor and the transformer.",
+        );
         await expect(page.locator('.tape').getByRole('link', { name: /^Prove/ })).toContainText('1 of 3 calls');
         for (const value of ['0.0', '25.8', '25.7', '25.6']) await measure(page, value, 'pass');
         await page.getByRole('button', { name: /^Yes: Outdoor/ }).click();
@@ -162,7 +192,9 @@ test('one house from empty survey to handover', async ({ page }) => {
     await test.step('prove heat, and any two points at any time', async () => {
         await byVoltage('Heat 1', ['0.0', '25.5', '25.4'], /^Yes: Burner/);
         await probe(page, 'outdoor.Y', 'outdoor.C');
-        await expect(page.getByTestId('reason')).toContainText('No source between these points: joined only by the idle contactor');
+        await expect(page.getByTestId('reason')).toContainText(
+            'No source between these points: joined only by the idle contactor',
+        );
         await page.getByRole('button', { name: 'Call has ended' }).click();
         await expect(page.getByText('3 of 3 calls proved')).toBeVisible();
     });
@@ -178,7 +210,9 @@ test('one house from empty survey to handover', async ({ page }) => {
         await expect(page.getByRole('dialog')).toContainText('Not signed yet by the installer and customer');
         await page.getByRole('dialog').getByRole('checkbox').click();
         await page.getByRole('dialog').getByRole('button', { name: 'Hand over' }).click();
-        await expect(page.locator('.sheet')).toContainText('Handed over without the signature of the installer and the customer.');
+        await expect(page.locator('.sheet')).toContainText(
+            'Handed over without the signature of the installer and the customer.',
+        );
         await expect(page.getByText(/Handed over .* A record/)).toBeVisible();
         await stage(page, 'Survey');
         await expect(page.getByRole('textbox', { name: /conductor/ })).toHaveCount(0);

@@ -28,19 +28,38 @@ function newId(): string
 /** @param  array<string, mixed>  $fields */
 function editSurvey(Job $job, string $op, array $fields = [], ?int $version = null): Illuminate\Testing\TestResponse
 {
-    return test()->postJson("/jobs/{$job->id}/survey-edits", ['id' => newId(), 'version' => $version ?? $job->refresh()->version, 'op' => $op, ...$fields]);
+    return test()->postJson("/jobs/{$job->id}/survey-edits", [
+        'id' => newId(),
+        'version' => $version ?? $job->refresh()->version,
+        'op' => $op,
+        ...$fields,
+    ]);
 }
 
 function raiseFlag(Job $job, string $state, string $volts): void
 {
     $supplies = array_fill_keys(array_column(PowerFlag::sources($job->refresh()), 'id'), $volts);
-    test()->postJson("/jobs/{$job->id}/power", ['id' => newId(), 'state' => $state, 'supplies' => $supplies, 'meter_proved' => true, 'despite' => true])->assertCreated();
+    test()
+        ->postJson("/jobs/{$job->id}/power", [
+            'id' => newId(),
+            'state' => $state,
+            'supplies' => $supplies,
+            'meter_proved' => true,
+            'despite' => true,
+        ])
+        ->assertCreated();
 }
 
 function skipPhotos(Job $job): void
 {
     foreach (['wall', 'indoor'] as $place) {
-        test()->postJson("/jobs/{$job->id}/photo-skips", ['id' => newId(), 'place' => $place, 'reason' => 'no camera here'])->assertCreated();
+        test()
+            ->postJson("/jobs/{$job->id}/photo-skips", [
+                'id' => newId(),
+                'place' => $place,
+                'reason' => 'no camera here',
+            ])
+            ->assertCreated();
     }
 }
 
@@ -49,9 +68,20 @@ function plannedHouse(string $archetype, string $profile): Job
 {
     installer();
     $id = newId();
-    test()->postJson('/jobs', ['id' => $id, 'site' => 'Tollhouse', 'kind' => 'replacement', 'archetype' => $archetype, 'feet' => '45', 'example' => true])->assertCreated();
+    test()
+        ->postJson('/jobs', [
+            'id' => $id,
+            'site' => 'Tollhouse',
+            'kind' => 'replacement',
+            'archetype' => $archetype,
+            'feet' => '45',
+            'example' => true,
+        ])
+        ->assertCreated();
     foreach ([['op' => 'choose', 'profile' => $profile], ['op' => 'use']] as $version => $edit) {
-        test()->postJson("/jobs/{$id}/plan-edits", ['id' => newId(), 'version' => $version + 1, ...$edit])->assertOk();
+        test()
+            ->postJson("/jobs/{$id}/plan-edits", ['id' => newId(), 'version' => $version + 1, ...$edit])
+            ->assertOk();
     }
 
     return Job::query()->findOrFail($id);
@@ -65,8 +95,14 @@ function landedHouse(string $archetype, string $profile): Job
     editSurvey($job, 'finish')->assertOk();
     skipPhotos($job);
     raiseFlag($job, 'isolated', '0.0');
-    foreach (test()->get("/jobs/{$id}/plan")->inertiaProps('plan.moves') as $move) {
-        test()->postJson("/jobs/{$id}/moves", ['id' => newId(), 'move' => $move['key'], 'done' => true])->assertCreated();
+    foreach (
+        test()
+            ->get("/jobs/{$id}/plan")
+            ->inertiaProps('plan.moves') as $move
+    ) {
+        test()
+            ->postJson("/jobs/{$id}/moves", ['id' => newId(), 'move' => $move['key'], 'done' => true])
+            ->assertCreated();
     }
     raiseFlag($job, 'live', '26.5');
 
@@ -85,23 +121,49 @@ function houseToProve(string $profile = 'c-powered-1h-1c'): Job
 /** @param  array<string, string>  $files contents by name */
 function importFiles(array $files, ?array $ids = null): array
 {
-    return test()->post('/import', [
-        'ids' => $ids ?? array_map(static fn (): string => newId(), array_keys($files)),
-        'files' => array_map(static fn (string $name, string $content): UploadedFile => UploadedFile::fake()->createWithContent($name, $content), array_keys($files), $files),
-    ], ['Accept' => 'application/json'])->assertOk()->json('files');
+    return test()
+        ->post(
+            '/import',
+            [
+                'ids' => $ids ?? array_map(static fn (): string => newId(), array_keys($files)),
+                'files' => array_map(
+                    static fn (string $name, string $content): UploadedFile => UploadedFile::fake()->createWithContent(
+                        $name,
+                        $content,
+                    ),
+                    array_keys($files),
+                    $files,
+                ),
+            ],
+            ['Accept' => 'application/json'],
+        )
+        ->assertOk()
+        ->json('files');
 }
 
 /** Begins to practise on a copy of the job, with this fault hidden in it; answers the copy. */
 function practice(Job $job, string $fault = ''): Job
 {
-    return Job::query()->findOrFail(test()->postJson("/jobs/{$job->id}/practice", ['on' => true, 'fault' => $fault])->assertOk()->json('id'));
+    return Job::query()->findOrFail(
+        test()
+            ->postJson("/jobs/{$job->id}/practice", ['on' => true, 'fault' => $fault])
+            ->assertOk()
+            ->json('id'),
+    );
 }
 
 /** Both signatures of a handover. */
 function signBoth(Job $job): void
 {
     foreach (['installer', 'customer'] as $role) {
-        test()->postJson("/jobs/{$job->id}/signatures", ['id' => newId(), 'role' => $role, 'name' => 'A. Teal', 'strokes' => [[[10, 10], [900, 400]]]])->assertCreated();
+        test()
+            ->postJson("/jobs/{$job->id}/signatures", [
+                'id' => newId(),
+                'role' => $role,
+                'name' => 'A. Teal',
+                'strokes' => [[[10, 10], [900, 400]]],
+            ])
+            ->assertCreated();
     }
 }
 

@@ -67,10 +67,15 @@ final class Append
      */
     public static function write(string $model, string $id, Job $job, User $user, array $attributes): Model
     {
-        $row = new $model;
+        $row = new $model();
         $row->forceFill([
-            'id' => $id, 'job_id' => $job->id, 'user_id' => $user->id, 'at' => now(), 'simulated' => $job->isPractice(),
-            ...$attributes, 'seq' => self::next($job),
+            'id' => $id,
+            'job_id' => $job->id,
+            'user_id' => $user->id,
+            'at' => now(),
+            'simulated' => $job->isPractice(),
+            ...$attributes,
+            'seq' => self::next($job),
         ])->save();
 
         return $row;

@@ -20,9 +20,31 @@ final class CopyJob
         $left = self::left($job);
 
         return match ($as) {
-            'visit' => OpenJob::with($user, $id, SitePlace::known($job->system_id), $kind, $left, "began from the visit of {$job->created_at->format('j M Y')}", ['earlier_id' => $job->id]),
-            'sister' => OpenJob::with($user, $id, SitePlace::sister($job->system->site_id, $name), $kind, AsLeft::sister($left), "copied from its sister {$job->system->name}"),
-            default => OpenJob::with($user, $id, SitePlace::fresh($name, $job->address), $kind, AsLeft::sister($left), "copied from {$job->site}"),
+            'visit' => OpenJob::with(
+                $user,
+                $id,
+                SitePlace::known($job->system_id),
+                $kind,
+                $left,
+                "began from the visit of {$job->created_at->format('j M Y')}",
+                ['earlier_id' => $job->id],
+            ),
+            'sister' => OpenJob::with(
+                $user,
+                $id,
+                SitePlace::sister($job->system->site_id, $name),
+                $kind,
+                AsLeft::sister($left),
+                "copied from its sister {$job->system->name}",
+            ),
+            default => OpenJob::with(
+                $user,
+                $id,
+                SitePlace::fresh($name, $job->address),
+                $kind,
+                AsLeft::sister($left),
+                "copied from {$job->site}",
+            ),
         };
     }
 
@@ -31,6 +53,8 @@ final class CopyJob
     {
         $house = $job->house();
 
-        return $house->plan !== null && $job->handed_over_at !== null ? AsLeft::landed($house->plan) : $house->installation;
+        return $house->plan !== null && $job->handed_over_at !== null
+            ? AsLeft::landed($house->plan)
+            : $house->installation;
     }
 }

@@ -30,15 +30,25 @@ final readonly class CreateJob
      * @param  ?string  $archetypeId  null where nobody has seen the equipment yet: the survey asks
      * @param  float  $feet  length of the thermostat cable, one way
      */
-    public function __invoke(User $user, string $id, SitePlace $place, string $kind, ?string $archetypeId, float $feet, bool $example = false): Job
-    {
+    public function __invoke(
+        User $user,
+        string $id,
+        SitePlace $place,
+        string $kind,
+        ?string $archetypeId,
+        float $feet,
+        bool $example = false,
+    ): Job {
         $archetype = $this->catalog->archetype($archetypeId ?? 'furnace-gas-1h-1c');
         $cables = [new Cable('A', Place::Wall, Place::Indoor, 18, $feet, [])];
         if ($archetype->coolStages > 0) {
             $cables[] = new Cable('B', Place::Indoor, Place::Outdoor, 18, self::OUTDOOR_FEET, []);
         }
-        $answers = $archetypeId === null ? new Answers : EquipmentMatch::answersOf($archetype)->with('supplies', null);
-        $house = $example ? ExampleHouse::of($archetype, $feet, self::OUTDOOR_FEET) : new Installation($archetype, new Facts, $cables, [], $answers);
+        $answers =
+            $archetypeId === null ? new Answers() : EquipmentMatch::answersOf($archetype)->with('supplies', null);
+        $house = $example
+            ? ExampleHouse::of($archetype, $feet, self::OUTDOOR_FEET)
+            : new Installation($archetype, new Facts(), $cables, [], $answers);
 
         return OpenJob::with($user, $id, $place, $kind, $house, 'opened the job');
     }

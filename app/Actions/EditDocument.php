@@ -48,9 +48,17 @@ final class EditDocument
 
     public static function revise(Job $job, User $user, string $id, string $what): void
     {
-        $revision = new JobRevision;
-        $revision->forceFill([
-            'id' => $id, 'job_id' => $job->id, 'user_id' => $user->id, 'version' => $job->version, 'what' => $what, 'survey' => $job->survey, 'plan' => $job->plan,
-        ])->save();
+        $revision = new JobRevision();
+        $revision
+            ->forceFill([
+                'id' => $id,
+                'job_id' => $job->id,
+                'user_id' => $user->id,
+                'version' => $job->version,
+                'what' => $what,
+                'survey' => $job->survey,
+                'plan' => $job->plan,
+            ])
+            ->save();
     }
 }

@@ -30,7 +30,9 @@ final class HandOver
             $missing = self::missing($job);
             if ($missing !== [] && ! $unsigned) {
                 $who = implode(' and ', $missing);
-                throw ValidationException::withMessages(['signatures' => "Not signed yet by the {$who}. Ask for it, or hand over without: the record will say so."]);
+                throw ValidationException::withMessages([
+                    'signatures' => "Not signed yet by the {$who}. Ask for it, or hand over without: the record will say so.",
+                ]);
             }
             $job->forceFill(['handed_over_at' => now(), 'handed_over_as' => self::names($job)])->save();
 
@@ -46,8 +48,11 @@ final class HandOver
     public static function names(Job $job): array
     {
         return [
-            'site' => $job->site, 'address' => $job->address, 'system' => $job->system_name,
-            'crew' => (string) $job->crew?->name, 'unsigned' => self::missing($job),
+            'site' => $job->site,
+            'address' => $job->address,
+            'system' => $job->system_name,
+            'crew' => (string) $job->crew?->name,
+            'unsigned' => self::missing($job),
         ];
     }
 
@@ -62,11 +67,15 @@ final class HandOver
     private static function ready(Job $job): void
     {
         if ($job->isPractice()) {
-            throw ValidationException::withMessages(['handover' => 'Practice is not handed over: nothing here was measured in this house.']);
+            throw ValidationException::withMessages([
+                'handover' => 'Practice is not handed over: nothing here was measured in this house.',
+            ]);
         }
         $open = array_filter(Progress::of($job)->handover(), static fn (array $l): bool => ! $l['done']);
         if ($open !== []) {
-            throw ValidationException::withMessages(['handover' => 'Not yet: '.implode(', ', array_column($open, 'label')).'.']);
+            throw ValidationException::withMessages([
+                'handover' => 'Not yet: '.implode(', ', array_column($open, 'label')).'.',
+            ]);
         }
     }
 }

@@ -37,7 +37,15 @@ final readonly class ImportJob
                 $plan['plan']['profile'] = $this->shelf->keep($user->crew_id, $own)->id;
             }
             $known = Job::withTrashed()->find($id);
-            $job = OpenJob::with($user, $id, SitePlace::fresh($file->site, $file->address, $file->system), $file->kind, $file->installation, 'read from a job file', [...$plan, 'demo' => $demo]);
+            $job = OpenJob::with(
+                $user,
+                $id,
+                SitePlace::fresh($file->site, $file->address, $file->system),
+                $file->kind,
+                $file->installation,
+                'read from a job file',
+                [...$plan, 'demo' => $demo],
+            );
             if ($known === null) {
                 $records->writeTo($job, $user);
                 if ($job->handed_over_at !== null) {

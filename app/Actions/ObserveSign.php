@@ -18,12 +18,25 @@ final class ObserveSign
 {
     public static function record(Job $job, User $user, string $id, string $step, string $sign, bool $seen): Observation
     {
-        return Append::row(Observation::class, $id, $job, $user, static function () use ($job, $step, $sign, $seen): array {
-            $record = StepRecord::all($job)[$step] ?? throw ValidationException::withMessages(['step' => "There is no proving step {$step} for this house."]);
-            $wanted = array_values(array_filter($record->step->signs, static fn (Sign $s): bool => $s->key === $sign))[0] ?? throw ValidationException::withMessages(['sign' => "Nothing called {$sign} is watched in this step."]);
+        return Append::row(Observation::class, $id, $job, $user, static function () use (
+            $job,
+            $step,
+            $sign,
+            $seen,
+        ): array {
+            $record =
+                StepRecord::all($job)[$step] ??
+                throw ValidationException::withMessages(['step' => "There is no proving step {$step} for this house."]);
+            $wanted =
+                array_values(array_filter($record->step->signs, static fn (Sign $s): bool => $s->key === $sign))[0] ??
+                throw ValidationException::withMessages(['sign' => "Nothing called {$sign} is watched in this step."]);
             $flag = PowerFlag::of($job);
             if (! $record->isRunning() || ! $flag->isLive()) {
-                throw ValidationException::withMessages(['power' => $record->isRunning() ? "Nothing can run yet: {$flag->says()}." : 'Start the step first: set it up, then watch.']);
+                throw ValidationException::withMessages([
+                    'power' => $record->isRunning()
+                        ? "Nothing can run yet: {$flag->says()}."
+                        : 'Start the step first: set it up, then watch.',
+                ]);
             }
             $outcome = match (true) {
                 $seen => 'pass',
@@ -31,7 +44,13 @@ final class ObserveSign
                 default => 'fail',
             };
 
-            return ['step' => $step, 'sign' => $sign, 'seen' => $seen, 'outcome' => $outcome, 'reason' => self::reason($job, $record, $wanted, $outcome)];
+            return [
+                'step' => $step,
+                'sign' => $sign,
+                'seen' => $seen,
+                'outcome' => $outcome,
+                'reason' => self::reason($job, $record, $wanted, $outcome),
+            ];
         });
     }
 
@@ -49,7 +68,12 @@ final class ObserveSign
     private static function reason(Job $job, StepRecord $record, Sign $sign, string $outcome): string
     {
         if ($sign->load === null) {
-            return $outcome === 'pass' ? "{$sign->text}: seen." : "{$sign->text}: not seen. ".($sign->key === 'display' ? 'The thermostat does not call: its settings, its mode or its power.' : 'Something holds: a welded contact, leakage through an open output, or another call.');
+            return $outcome === 'pass'
+                ? "{$sign->text}: seen."
+                : "{$sign->text}: not seen. ".
+                        ($sign->key === 'display'
+                            ? 'The thermostat does not call: its settings, its mode or its power.'
+                            : 'Something holds: a welded contact, leakage through an open output, or another call.');
         }
         $point = $job->house()->circuit()->operate($record->step->setup);
         $load = $point->netlist->element($sign->load)->label;
@@ -57,7 +81,9 @@ final class ObserveSign
         $state = ($point->loads[$sign->load] ?? LoadState::Rest)->label();
 
         if ($sign->key === 'outdoor-stops') {
-            return $outcome === 'pass' ? "The circuit has the {$load} {$state} at {$volts}, and it stopped." : "The circuit has the {$load} {$state} at {$volts}: the float does not stand in its conductor, or its contact holds.";
+            return $outcome === 'pass'
+                ? "The circuit has the {$load} {$state} at {$volts}, and it stopped."
+                : "The circuit has the {$load} {$state} at {$volts}: the float does not stand in its conductor, or its contact holds.";
         }
 
         return match ($outcome) {

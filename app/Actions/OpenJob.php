@@ -16,17 +16,32 @@ use Unionbit\Core\Job\SurveyFile;
 final class OpenJob
 {
     /** @param  array<string, mixed>  $fields  further columns, as the plan or the earlier visit */
-    public static function with(User $user, string $id, SitePlace $place, string $kind, Installation $house, string $what, array $fields = []): Job
-    {
+    public static function with(
+        User $user,
+        string $id,
+        SitePlace $place,
+        string $kind,
+        Installation $house,
+        string $what,
+        array $fields = [],
+    ): Job {
         return DB::transaction(static function () use ($user, $id, $place, $kind, $house, $what, $fields): Job {
             $known = Job::withTrashed()->find($id);
             if ($known !== null) {
-                return $known->crew_id === $user->crew_id ? $known : throw ValidationException::withMessages(['id' => 'This id belongs to another crew.']);
+                return $known->crew_id === $user->crew_id
+                    ? $known
+                    : throw ValidationException::withMessages(['id' => 'This id belongs to another crew.']);
             }
-            $job = new Job;
+            $job = new Job();
             $job->forceFill([
-                'id' => $id, 'crew_id' => $user->crew_id, 'system_id' => $place->system($user)->id, 'kind' => $kind,
-                'survey' => SurveyFile::write($house), 'plan' => null, 'version' => 1, ...$fields,
+                'id' => $id,
+                'crew_id' => $user->crew_id,
+                'system_id' => $place->system($user)->id,
+                'kind' => $kind,
+                'survey' => SurveyFile::write($house),
+                'plan' => null,
+                'version' => 1,
+                ...$fields,
             ])->save();
             $job->refresh();
             EditDocument::revise($job, $user, (string) Str::ulid(), $what);

@@ -33,11 +33,22 @@ final class PlanEdits
     public static function choose(Job $job, string $profileId): string
     {
         $shelf = app(ProfileShelf::class);
-        $profile = $shelf->find($job->crew_id, $profileId) ?? throw ValidationException::withMessages(['profile' => "There is no thermostat profile {$profileId}. Use ".implode(', ', array_map(static fn (Profile $p): string => $p->id, $shelf->of($job->crew_id))).'.']);
+        $profile =
+            $shelf->find($job->crew_id, $profileId) ??
+            throw ValidationException::withMessages([
+                'profile' => "There is no thermostat profile {$profileId}. Use ".
+                    implode(', ', array_map(static fn (Profile $p): string => $p->id, $shelf->of($job->crew_id))).
+                    '.',
+            ]);
         self::refuseStopped($job);
         $house = $job->house()->installation;
         $best = Planner::of($house, $profile)->offered[0] ?? null;
-        self::save($job, $best === null ? new Plan($house, $profile, LetterToLetter::landing($house, $profile)) : self::chosen($best, ''));
+        self::save(
+            $job,
+            $best === null
+                ? new Plan($house, $profile, LetterToLetter::landing($house, $profile))
+                : self::chosen($best, ''),
+        );
 
         return "chose {$profile->title}";
     }
@@ -54,24 +65,41 @@ final class PlanEdits
                 return 'took the plan: '.lcfirst($candidate->title()).($note === '' ? '' : " ({$note})");
             }
         }
-        throw ValidationException::withMessages(['key' => 'That plan is not offered any more: the survey has changed. Look at the plans again.']);
+        throw ValidationException::withMessages([
+            'key' => 'That plan is not offered any more: the survey has changed. Look at the plans again.',
+        ]);
     }
 
     private static function chosen(Candidate $candidate, string $note): Plan
     {
-        return $candidate->plan->chosen(new Choice($candidate->title(), $candidate->codes(), $candidate->reasons(), PlainWords::of($candidate), $note));
+        return $candidate->plan->chosen(
+            new Choice(
+                $candidate->title(),
+                $candidate->codes(),
+                $candidate->reasons(),
+                PlainWords::of($candidate),
+                $note,
+            ),
+        );
     }
 
     /** @param  ?string  $screw printed terminal of the plate; null caps the conductor */
     public static function land(Job $job, int $number, ?string $screw): string
     {
         $plan = self::plan($job);
-        $conductor = $plan->installation->wallCable()?->conductor($number) ?? throw ValidationException::withMessages(['number' => "There is no conductor {$number} at the wall."]);
+        $conductor =
+            $plan->installation->wallCable()?->conductor($number) ??
+            throw ValidationException::withMessages(['number' => "There is no conductor {$number} at the wall."]);
         if ($screw !== null && $plan->profile->terminal($screw) === null) {
             $has = implode(', ', array_map(static fn ($t): string => $t->printed, $plan->profile->terminals));
             throw ValidationException::withMessages(['screw' => "No terminal {$screw} on this plate. It has {$has}."]);
         }
-        self::save($job, $plan->landed($plan->landing->onWall($number, $screw === null ? End::free(EndState::Capped) : End::landed($screw))));
+        self::save(
+            $job,
+            $plan->landed(
+                $plan->landing->onWall($number, $screw === null ? End::free(EndState::Capped) : End::landed($screw)),
+            ),
+        );
 
         return $screw === null ? "caps {$conductor->name()}" : "lands {$conductor->name()} on {$screw}";
     }
@@ -80,35 +108,60 @@ final class PlanEdits
     public static function board(Job $job, int $number, ?string $screw): string
     {
         $plan = self::plan($job);
-        $conductor = $plan->installation->wallCable()?->conductor($number) ?? throw ValidationException::withMessages(['number' => "There is no conductor {$number} at the wall."]);
+        $conductor =
+            $plan->installation->wallCable()?->conductor($number) ??
+            throw ValidationException::withMessages(['number' => "There is no conductor {$number} at the wall."]);
         if ($screw !== null && preg_match('/^@B(\d{1,2})$/', $screw, $onto) === 1) {
-            $target = $plan->installation->outdoorCable()?->conductor((int) $onto[1]) ?? throw ValidationException::withMessages(['screw' => "There is no outdoor conductor {$onto[1]} to splice to."]);
+            $target =
+                $plan->installation->outdoorCable()?->conductor((int) $onto[1]) ??
+                throw ValidationException::withMessages([
+                    'screw' => "There is no outdoor conductor {$onto[1]} to splice to.",
+                ]);
             self::save($job, $plan->landed($plan->landing->onBoard($number, End::spliced("B{$target->number}"))));
 
             return "splices {$conductor->name()} to outdoor {$target->name()}";
         }
         $printed = $plan->boardScrews();
         if ($screw !== null && ! in_array($screw, $printed, true)) {
-            throw ValidationException::withMessages(['screw' => "No terminal {$screw} on this board. It has ".implode(', ', $printed).'.']);
+            throw ValidationException::withMessages([
+                'screw' => "No terminal {$screw} on this board. It has ".implode(', ', $printed).'.',
+            ]);
         }
-        self::save($job, $plan->landed($plan->landing->onBoard($number, $screw === null ? End::free(EndState::Capped) : End::landed($screw))));
+        self::save(
+            $job,
+            $plan->landed(
+                $plan->landing->onBoard($number, $screw === null ? End::free(EndState::Capped) : End::landed($screw)),
+            ),
+        );
 
-        return $screw === null ? "caps {$conductor->name()} at the board" : "lands {$conductor->name()} on {$screw} at the board";
+        return $screw === null
+            ? "caps {$conductor->name()} at the board"
+            : "lands {$conductor->name()} on {$screw} at the board";
     }
 
     public static function tie(Job $job, string $place, string $a, string $b): string
     {
         $plan = self::plan($job);
         $at = Place::from($place);
-        $printed = $at === Place::Wall ? array_map(static fn (PlateTerminal $t): string => $t->printed, $plan->profile->terminals) : $plan->installation->archetype->printedAt($at);
+        $printed =
+            $at === Place::Wall
+                ? array_map(static fn (PlateTerminal $t): string => $t->printed, $plan->profile->terminals)
+                : $plan->installation->archetype->printedAt($at);
         foreach ([$a, $b] as $screw) {
             if (! in_array($screw, $printed, true)) {
-                throw ValidationException::withMessages(['a' => "No terminal {$screw} there. It has ".implode(', ', $printed).'.']);
+                throw ValidationException::withMessages([
+                    'a' => "No terminal {$screw} there. It has ".implode(', ', $printed).'.',
+                ]);
             }
         }
         $label = "{$a}–{$b} tie".($at === Place::Wall ? '' : ' at the board');
-        if ($a === $b || array_filter($plan->landing->jumpers, static fn (Jumper $j): bool => $j->label === $label) !== []) {
-            throw ValidationException::withMessages(['a' => $a === $b ? "A tie from {$a} to itself joins nothing." : "The {$label} is there already."]);
+        if (
+            $a === $b ||
+            array_filter($plan->landing->jumpers, static fn (Jumper $j): bool => $j->label === $label) !== []
+        ) {
+            throw ValidationException::withMessages([
+                'a' => $a === $b ? "A tie from {$a} to itself joins nothing." : "The {$label} is there already.",
+            ]);
         }
         self::save($job, $plan->landed($plan->landing->withJumper(new Jumper($at, $a, $b, $label))));
 
@@ -138,9 +191,17 @@ final class PlanEdits
     public static function use(Job $job): string
     {
         self::refuseStopped($job);
-        $blocking = array_filter(MappingRules::check(self::plan($job)), static fn (Finding $f): bool => $f->severity->blocks());
+        $blocking = array_filter(
+            MappingRules::check(self::plan($job)),
+            static fn (Finding $f): bool => $f->severity->blocks(),
+        );
         if ($blocking !== []) {
-            throw ValidationException::withMessages(['plan' => array_map(static fn (Finding $f): string => "{$f->code}: {$f->title}. {$f->action}", array_values($blocking))]);
+            throw ValidationException::withMessages([
+                'plan' => array_map(
+                    static fn (Finding $f): string => "{$f->code}: {$f->title}. {$f->action}",
+                    array_values($blocking),
+                ),
+            ]);
         }
         $job->planned_at = now();
 
@@ -152,13 +213,16 @@ final class PlanEdits
     {
         $stops = SurveyReadings::stops($job);
         if ($stops !== []) {
-            throw ValidationException::withMessages(['stop' => array_map(static fn (Finding $f): string => "{$f->code}: {$f->title}. {$f->action}", $stops)]);
+            throw ValidationException::withMessages([
+                'stop' => array_map(static fn (Finding $f): string => "{$f->code}: {$f->title}. {$f->action}", $stops),
+            ]);
         }
     }
 
     private static function plan(Job $job): Plan
     {
-        return $job->house()->plan ?? throw ValidationException::withMessages(['profile' => 'Choose a thermostat first.']);
+        return $job->house()->plan ??
+            throw ValidationException::withMessages(['profile' => 'Choose a thermostat first.']);
     }
 
     private static function save(Job $job, Plan $plan): void

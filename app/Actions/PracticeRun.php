@@ -36,14 +36,29 @@ final readonly class PracticeRun
         $hidden = $this->fault($job, $fault);
 
         return DB::transaction(static function () use ($job, $user, $hidden): Job {
-            Job::query()->where('practice_of_id', $job->id)->where('practice_user_id', $user->id)->get()->each(self::end(...));
-            $copy = new Job;
-            $copy->forceFill([
-                'id' => (string) Str::ulid(), 'crew_id' => $job->crew_id, 'system_id' => $job->system_id, 'kind' => $job->kind,
-                'survey' => $job->survey, 'plan' => $job->plan, 'version' => 1,
-                'surveyed_at' => $job->surveyed_at, 'planned_at' => $job->planned_at, 'demo' => $job->demo,
-                'practice_of_id' => $job->id, 'practice_user_id' => $user->id, 'practice' => $hidden,
-            ])->save();
+            Job::query()
+                ->where('practice_of_id', $job->id)
+                ->where('practice_user_id', $user->id)
+                ->get()
+                ->each(self::end(...));
+            $copy = new Job();
+            $copy
+                ->forceFill([
+                    'id' => (string) Str::ulid(),
+                    'crew_id' => $job->crew_id,
+                    'system_id' => $job->system_id,
+                    'kind' => $job->kind,
+                    'survey' => $job->survey,
+                    'plan' => $job->plan,
+                    'version' => 1,
+                    'surveyed_at' => $job->surveyed_at,
+                    'planned_at' => $job->planned_at,
+                    'demo' => $job->demo,
+                    'practice_of_id' => $job->id,
+                    'practice_user_id' => $user->id,
+                    'practice' => $hidden,
+                ])
+                ->save();
             EditDocument::revise($copy->refresh(), $user, (string) Str::ulid(), 'began to practise');
 
             return $copy;

@@ -18,10 +18,14 @@ final class PutAway
         return DB::transaction(static function () use ($job, $user, $to): Job {
             $job->refresh();
             if ($to === 'delete' && $job->handed_over_at !== null) {
-                throw ValidationException::withMessages(['to' => "{$job->site} was handed over: a record is not deleted. Archive it instead."]);
+                throw ValidationException::withMessages([
+                    'to' => "{$job->site} was handed over: a record is not deleted. Archive it instead.",
+                ]);
             }
             match ($to) {
-                'archive' => $job->forceFill(['archived_at' => $job->archived_at ?? now(), 'away_by_id' => $user->id])->save(),
+                'archive' => $job
+                    ->forceFill(['archived_at' => $job->archived_at ?? now(), 'away_by_id' => $user->id])
+                    ->save(),
                 'delete' => $job->forceFill(['away_by_id' => $user->id])->save() && $job->delete(),
                 'restore' => $job->forceFill(['archived_at' => null, 'away_by_id' => null])->save() && $job->restore(),
                 default => $job->forceFill(['archived_at' => null, 'away_by_id' => null])->save(),

@@ -30,15 +30,28 @@ final class RaisePowerFlag
      * @param  array<string, ?string>  $typed  reading by supply, as typed; a house with one supply takes it under any key
      * @param  bool  $despite  made live although something is still open, which has been shown
      */
-    public static function to(Job $job, User $user, string $id, string $state, array $typed, bool $meterProved, bool $despite = false): PowerEvent
-    {
-        return Append::row(PowerEvent::class, $id, $job, $user, static function (Job $job) use ($state, $typed, $meterProved, $despite): array {
+    public static function to(
+        Job $job,
+        User $user,
+        string $id,
+        string $state,
+        array $typed,
+        bool $meterProved,
+        bool $despite = false,
+    ): PowerEvent {
+        return Append::row(PowerEvent::class, $id, $job, $user, static function (Job $job) use (
+            $state,
+            $typed,
+            $meterProved,
+            $despite,
+        ): array {
             if ($state === 'not-proved') {
                 return ['state' => $state, 'volts' => null, 'meter_proved' => false];
             }
             $volts = self::readings(PowerFlag::sources($job), $state, $typed);
             if ($state === 'isolated' && ! $meterProved) {
-                $why = 'Prove the meter on a known live source just before and just after: a dead meter reads 0 V everywhere.';
+                $why =
+                    'Prove the meter on a known live source just before and just after: a dead meter reads 0 V everywhere.';
                 throw ValidationException::withMessages(['meter_proved' => $why]);
             }
             $open = $state === 'live' ? BeforeLive::of($job) : [];
@@ -47,8 +60,11 @@ final class RaisePowerFlag
             }
 
             return [
-                'state' => $state, 'volts' => $state === 'isolated' ? max($volts) : min($volts), 'supplies' => $volts,
-                'meter_proved' => $meterProved, 'despite' => $open === [] ? null : $open,
+                'state' => $state,
+                'volts' => $state === 'isolated' ? max($volts) : min($volts),
+                'supplies' => $volts,
+                'meter_proved' => $meterProved,
+                'despite' => $open === [] ? null : $open,
             ];
         });
     }
@@ -93,7 +109,10 @@ final class RaisePowerFlag
     {
         return match (true) {
             $volts === null => 'Enter the dead reading at the transformer: 0 to 1 V.',
-            $volts >= Judge::DEAD_BELOW => sprintf('%.1f V is not dead. A cabinet can hold a second supply, or the circuit is fed backwards: find it before going on.', $volts),
+            $volts >= Judge::DEAD_BELOW => sprintf(
+                '%.1f V is not dead. A cabinet can hold a second supply, or the circuit is fed backwards: find it before going on.',
+                $volts,
+            ),
             default => null,
         };
     }
@@ -102,8 +121,14 @@ final class RaisePowerFlag
     {
         return match (true) {
             $volts === null => 'Enter R–C as you read it now: 10 to 60 V.',
-            $volts >= self::LOW_VOLTAGE_BELOW => sprintf('%.0f V is line voltage: stop here and call for a licensed person.', $volts),
-            $volts < self::LIVE_ABOVE => sprintf('%.1f V is not live. Trace the supply: breaker, door switch, fuse, float switch, transformer.', $volts),
+            $volts >= self::LOW_VOLTAGE_BELOW => sprintf(
+                '%.0f V is line voltage: stop here and call for a licensed person.',
+                $volts,
+            ),
+            $volts < self::LIVE_ABOVE => sprintf(
+                '%.1f V is not live. Trace the supply: breaker, door switch, fuse, float switch, transformer.',
+                $volts,
+            ),
             default => null,
         };
     }

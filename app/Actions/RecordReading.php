@@ -23,16 +23,45 @@ final class RecordReading
      * @param  string  $typed  the reading as the person typed it
      * @param  ?string  $corrects  id of the reading that this one stands for, judged as it was taken
      */
-    public static function record(Job $job, User $user, string $id, ReadingPlace $place, string $typed, ?string $corrects = null): Reading
-    {
+    public static function record(
+        Job $job,
+        User $user,
+        string $id,
+        ReadingPlace $place,
+        string $typed,
+        ?string $corrects = null,
+    ): Reading {
         $value = MeterValue::parse($typed, $place->mode);
-        $original = $corrects === null ? null : $job->readings()->whereKey($corrects)->first() ?? throw ValidationException::withMessages(['corrects' => 'The reading to correct is not in this job.']);
+        $original =
+            $corrects === null
+                ? null
+                : $job->readings()->whereKey($corrects)->first() ??
+                    throw ValidationException::withMessages([
+                        'corrects' => 'The reading to correct is not in this job.',
+                    ]);
 
-        if ($original !== null && [$original->stage, $original->step, $original->call, $original->mode, $original->a, $original->b] !== [$place->stage, $place->step, $place->call, $place->mode->value, $place->a, $place->b]) {
-            throw ValidationException::withMessages(['corrects' => 'A correction stands for a reading of the same points, in the same mode and step.']);
+        if (
+            $original !== null &&
+            [$original->stage, $original->step, $original->call, $original->mode, $original->a, $original->b] !== [
+                $place->stage,
+                $place->step,
+                $place->call,
+                $place->mode->value,
+                $place->a,
+                $place->b,
+            ]
+        ) {
+            throw ValidationException::withMessages([
+                'corrects' => 'A correction stands for a reading of the same points, in the same mode and step.',
+            ]);
         }
 
-        return Append::row(Reading::class, $id, $job, $user, static function () use ($job, $place, $value, $original): array {
+        return Append::row(Reading::class, $id, $job, $user, static function () use (
+            $job,
+            $place,
+            $value,
+            $original,
+        ): array {
             $flag = $original === null ? PowerFlag::of($job) : PowerFlag::as($original->power);
             $context = $place->context($job, $flag);
             if ($original !== null) {
@@ -45,14 +74,28 @@ final class RecordReading
                 throw ValidationException::withMessages(['value' => $expected->refused]);
             }
             $verdict = (new Judge($context->circuit))->reading(
-                $expected, $context->setup, $value, $context->step?->secondsLeft($original?->at) ?? 0, $context->step?->step->waiting,
+                $expected,
+                $context->setup,
+                $value,
+                $context->step?->secondsLeft($original?->at) ?? 0,
+                $context->step?->step->waiting,
                 JointReasons::before($job, $place, $context->step),
             );
 
             return [
-                'stage' => $place->stage, 'step' => $place->step, 'call' => $place->call, 'mode' => $place->mode->value, 'a' => $expected->a, 'b' => $expected->b, 'value' => $value,
-                'power' => $flag->state, 'expected' => $expected->toArray(), 'outcome' => $verdict->outcome->value, 'reason' => $verdict->reason,
-                'candidates' => $verdict->candidates, 'corrects_id' => $original?->id,
+                'stage' => $place->stage,
+                'step' => $place->step,
+                'call' => $place->call,
+                'mode' => $place->mode->value,
+                'a' => $expected->a,
+                'b' => $expected->b,
+                'value' => $value,
+                'power' => $flag->state,
+                'expected' => $expected->toArray(),
+                'outcome' => $verdict->outcome->value,
+                'reason' => $verdict->reason,
+                'candidates' => $verdict->candidates,
+                'corrects_id' => $original?->id,
             ];
         });
     }
@@ -61,7 +104,9 @@ final class RecordReading
     private static function sameRun(?StepRecord $step, Reading $original): void
     {
         if ($step !== null && $step->startedSeq !== null && $original->seq < $step->startedSeq) {
-            throw ValidationException::withMessages(['corrects' => 'This reading belongs to an earlier run of the step: measure again.']);
+            throw ValidationException::withMessages([
+                'corrects' => 'This reading belongs to an earlier run of the step: measure again.',
+            ]);
         }
     }
 

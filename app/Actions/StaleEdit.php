@@ -23,13 +23,20 @@ final class StaleEdit extends Exception implements ShouldntReport
     {
         $since = $this->job->revisions()->where('version', '>', $this->yours)->with('user')->get();
 
-        return new JsonResponse([
-            'message' => 'Somebody else changed this job while you worked on it. Nothing of yours is lost: look, then send it again.',
-            'yours' => ['version' => $this->yours, 'edit' => $request->except(['version'])],
-            'theirs' => [
-                'version' => $this->job->version, 'survey' => $this->job->survey, 'plan' => $this->job->plan,
-                'changes' => $since->map(static fn (JobRevision $r): array => ['what' => $r->what, 'by' => $r->user->name])->all(),
+        return new JsonResponse(
+            [
+                'message' => 'Somebody else changed this job while you worked on it. Nothing of yours is lost: look, then send it again.',
+                'yours' => ['version' => $this->yours, 'edit' => $request->except(['version'])],
+                'theirs' => [
+                    'version' => $this->job->version,
+                    'survey' => $this->job->survey,
+                    'plan' => $this->job->plan,
+                    'changes' => $since
+                        ->map(static fn (JobRevision $r): array => ['what' => $r->what, 'by' => $r->user->name])
+                        ->all(),
+                ],
             ],
-        ], 409);
+            409,
+        );
     }
 }

@@ -30,7 +30,12 @@ final class SurveyEdits
     public static function parse(Installation $house, string $cableId, string $line): ConductorEntry
     {
         $cable = self::cable($house, $cableId);
-        $screws = $house->equipmentSeen() ? [Place::Indoor->value => $house->archetype->printedAt(Place::Indoor), Place::Outdoor->value => $house->archetype->printedAt(Place::Outdoor)] : [];
+        $screws = $house->equipmentSeen()
+            ? [
+                Place::Indoor->value => $house->archetype->printedAt(Place::Indoor),
+                Place::Outdoor->value => $house->archetype->printedAt(Place::Outdoor),
+            ]
+            : [];
 
         return ConductorEntry::parse($line, $cable->from, $cable->to, $screws, $house->archetype->reverses);
     }
@@ -40,9 +45,15 @@ final class SurveyEdits
         $house = $job->house()->installation;
         $cable = self::cable($house, $cableId);
         $entry = self::complete($house, $cableId, $line);
-        $number = $entry->number ?? 1 + array_reduce($cable->conductors, static fn (int $max, Conductor $c): int => max($max, $c->number), 0);
+        $number =
+            $entry->number ??
+            1 + array_reduce($cable->conductors, static fn (int $max, Conductor $c): int => max($max, $c->number), 0);
         if ($cable->conductor($number) !== null) {
-            throw ValidationException::withMessages(['line' => "Conductor {$number} is there already: {$cable->conductor($number)->name()}. Leave the number out, or change that one."]);
+            throw ValidationException::withMessages([
+                'line' => "Conductor {$number} is there already: {$cable->conductor(
+                    $number,
+                )->name()}. Leave the number out, or change that one.",
+            ]);
         }
         $conductor = $entry->toConductor($number);
         self::save($job, $house->withCable($cable->withConductors([...$cable->conductors, $conductor])));
@@ -66,7 +77,13 @@ final class SurveyEdits
             $numbers = array_map(static fn (Conductor $c): int => $c->number, $conductors);
             $number = $entry->number ?? 1 + max([0, ...$numbers]);
             if (! $entry->isComplete()) {
-                array_push($problems, ...array_map(static fn (EntryProblem $p): string => 'Line '.($index + 1).": {$p->message}", $entry->problems));
+                array_push(
+                    $problems,
+                    ...array_map(
+                        static fn (EntryProblem $p): string => 'Line '.($index + 1).": {$p->message}",
+                        $entry->problems,
+                    ),
+                );
             } elseif (in_array($number, $numbers, true) || $number > SurveyFile::MOST_CONDUCTORS) {
                 $problems[] = 'Line '.($index + 1).": conductor {$number} is there already, or past 50.";
             } else {
@@ -91,7 +108,9 @@ final class SurveyEdits
         }
         self::save($job, $house);
 
-        return 'read a conductor schedule of '.array_sum(array_map(static fn (Cable $c): int => count($c->conductors), $house->cables)).' conductors';
+        return 'read a conductor schedule of '.
+            array_sum(array_map(static fn (Cable $c): int => count($c->conductors), $house->cables)).
+            ' conductors';
     }
 
     public static function answer(Job $job, string $key, mixed $value): string
@@ -99,13 +118,27 @@ final class SurveyEdits
         try {
             $survey = Interview::put($job->survey, $key, $value);
         } catch (InvalidData $problem) {
-            throw ValidationException::withMessages(['value' => ltrim(str_replace("/{$key}:", rtrim(Questions::named($key)->text ?? $key, '?').':', $problem->getMessage()), '/')]);
+            throw ValidationException::withMessages([
+                'value' => ltrim(
+                    str_replace(
+                        "/{$key}:",
+                        rtrim(Questions::named($key)->text ?? $key, '?').':',
+                        $problem->getMessage(),
+                    ),
+                    '/',
+                ),
+            ]);
         }
         self::read($job, $survey);
         $job->survey = $survey;
         $question = Questions::named($key);
 
-        return lcfirst(rtrim($question->text ?? $key, '?')).': '.($question?->said(Interview::answer(SurveyFile::read($survey, $job->house()->installation->archetype), $key)) ?? 'taken back');
+        return lcfirst(rtrim($question->text ?? $key, '?')).
+            ': '.
+            ($question?->said(
+                Interview::answer(SurveyFile::read($survey, $job->house()->installation->archetype), $key),
+            ) ??
+                'taken back');
     }
 
     /** Another kind of equipment, by the answers: cables stay as they were seen. */
@@ -113,14 +146,23 @@ final class SurveyEdits
     {
         $catalog = app(Catalog::class);
         if (! in_array($archetypeId, $catalog->ids('equipment'), true)) {
-            throw ValidationException::withMessages(['archetype' => "There is no equipment {$archetypeId} in the catalogue."]);
+            throw ValidationException::withMessages([
+                'archetype' => "There is no equipment {$archetypeId} in the catalogue.",
+            ]);
         }
         $archetype = $catalog->archetype($archetypeId);
         $survey = $job->survey;
         $survey['archetype'] = $archetypeId;
         $cables = is_array($survey['cables'] ?? null) ? $survey['cables'] : [];
         if ($archetype->coolStages > 0 && ! in_array('indoor', array_column($cables, 'from'), true)) {
-            $cables[] = ['id' => 'B', 'from' => 'indoor', 'to' => 'outdoor', 'gauge' => 18, 'feet' => 30.0, 'conductors' => []];
+            $cables[] = [
+                'id' => 'B',
+                'from' => 'indoor',
+                'to' => 'outdoor',
+                'gauge' => 18,
+                'feet' => 30.0,
+                'conductors' => [],
+            ];
         }
         $survey['cables'] = $cables;
         $job->survey = SurveyFile::write(SurveyFile::read($survey, $archetype)->asPrinted());
@@ -137,7 +179,15 @@ final class SurveyEdits
         foreach ($devices as $index => $device) {
             $unknown = array_diff($device['breaks'], $screws);
             if ($device['breaks'] === [] || $unknown !== []) {
-                throw ValidationException::withMessages(["safety.{$index}" => $device['breaks'] === [] ? "{$device['label']}: say which conductor it breaks." : "{$device['label']} cannot break ".implode(', ', $unknown).': this board has '.implode(', ', $screws).'.']);
+                throw ValidationException::withMessages([
+                    "safety.{$index}" => $device['breaks'] === []
+                            ? "{$device['label']}: say which conductor it breaks."
+                            : "{$device['label']} cannot break ".
+                                implode(', ', $unknown).
+                                ': this board has '.
+                                implode(', ', $screws).
+                                '.',
+                ]);
             }
         }
 
@@ -149,14 +199,22 @@ final class SurveyEdits
     {
         foreach ($jumpers as $index => $jumper) {
             if (strcasecmp($jumper['a'], $jumper['b']) === 0) {
-                throw ValidationException::withMessages(["jumpers.{$index}" => "A jumper from {$jumper['a']} to itself joins nothing. Name two terminals."]);
+                throw ValidationException::withMessages([
+                    "jumpers.{$index}" => "A jumper from {$jumper['a']} to itself joins nothing. Name two terminals.",
+                ]);
             }
         }
         $survey = [...$job->survey, 'jumpers' => $jumpers];
         self::read($job, $survey);
         $job->survey = $survey;
 
-        return $jumpers === [] ? 'no jumpers in place' : 'jumpers in place: '.implode(', ', array_map(static fn (array $j): string => "{$j['a']}–{$j['b']} at the {$j['place']}", $jumpers));
+        return $jumpers === []
+            ? 'no jumpers in place'
+            : 'jumpers in place: '.
+                    implode(
+                        ', ',
+                        array_map(static fn (array $j): string => "{$j['a']}–{$j['b']} at the {$j['place']}", $jumpers),
+                    );
     }
 
     /** Goes past a stop, where its rule allows it, with the reason kept; an empty reason takes that back. */
@@ -165,9 +223,17 @@ final class SurveyEdits
         $overrides = is_array($job->survey['overrides'] ?? null) ? $job->survey['overrides'] : [];
         unset($overrides[$code]);
         if ($reason !== '') {
-            $stop = array_values(array_filter(SurveyReadings::screening($job), static fn (Finding $f): bool => $f->code === $code && $f->severity === Severity::Stop))[0] ?? null;
+            $stop =
+                array_values(
+                    array_filter(
+                        SurveyReadings::screening($job),
+                        static fn (Finding $f): bool => $f->code === $code && $f->severity === Severity::Stop,
+                    ),
+                )[0] ?? null;
             if ($stop?->overridable !== true) {
-                throw ValidationException::withMessages(['code' => $stop === null ? "{$code} stops nothing here." : "{$code} cannot be gone past. {$stop->action}"]);
+                throw ValidationException::withMessages([
+                    'code' => $stop === null ? "{$code} stops nothing here." : "{$code} cannot be gone past. {$stop->action}",
+                ]);
             }
             $overrides[$code] = "{$reason} ({$user->name})";
         }
@@ -193,7 +259,16 @@ final class SurveyEdits
         $house = $job->house()->installation;
         $cable = self::cable($house, $cableId);
         $old = self::conductor($cable, $number);
-        self::save($job, $house->withCable($cable->withConductors(array_values(array_filter($cable->conductors, static fn (Conductor $c): bool => $c->number !== $number)))));
+        self::save(
+            $job,
+            $house->withCable(
+                $cable->withConductors(
+                    array_values(
+                        array_filter($cable->conductors, static fn (Conductor $c): bool => $c->number !== $number),
+                    ),
+                ),
+            ),
+        );
 
         return "removed {$old->name()}";
     }
@@ -202,7 +277,7 @@ final class SurveyEdits
     public static function setFacts(Job $job, array $facts): string
     {
         $survey = $job->survey;
-        $survey['facts'] = [...(is_array($survey['facts'] ?? null) ? $survey['facts'] : []), ...$facts];
+        $survey['facts'] = [...is_array($survey['facts'] ?? null) ? $survey['facts'] : [], ...$facts];
         self::read($job, $survey);
         $job->survey = $survey;
 
@@ -213,7 +288,12 @@ final class SurveyEdits
     {
         $house = $job->house()->installation;
         $cable = self::cable($house, $cableId);
-        self::save($job, $house->withCable(new Cable($cable->id, $cable->from, $cable->to, $gauge, $feet, $cable->conductors, $cable->kind)));
+        self::save(
+            $job,
+            $house->withCable(
+                new Cable($cable->id, $cable->from, $cable->to, $gauge, $feet, $cable->conductors, $cable->kind),
+            ),
+        );
 
         return "cable {$cableId}: {$gauge} AWG, {$feet} ft";
     }
@@ -222,7 +302,9 @@ final class SurveyEdits
     {
         $entry = self::parse($house, $cableId, $line);
         if (! $entry->isComplete()) {
-            throw ValidationException::withMessages(['line' => array_map(static fn (EntryProblem $p): string => $p->message, $entry->problems)]);
+            throw ValidationException::withMessages([
+                'line' => array_map(static fn (EntryProblem $p): string => $p->message, $entry->problems),
+            ]);
         }
 
         return $entry;
@@ -230,12 +312,18 @@ final class SurveyEdits
 
     private static function cable(Installation $house, string $id): Cable
     {
-        return $house->cable($id) ?? throw ValidationException::withMessages(['cable' => "There is no cable {$id} in this survey. Use A for the wall, B for the outdoor unit."]);
+        return $house->cable($id) ??
+            throw ValidationException::withMessages([
+                'cable' => "There is no cable {$id} in this survey. Use A for the wall, B for the outdoor unit.",
+            ]);
     }
 
     private static function conductor(Cable $cable, int $number): Conductor
     {
-        return $cable->conductor($number) ?? throw ValidationException::withMessages(['number' => "There is no conductor {$number} in cable {$cable->id}."]);
+        return $cable->conductor($number) ??
+            throw ValidationException::withMessages([
+                'number' => "There is no conductor {$number} in cable {$cable->id}.",
+            ]);
     }
 
     private static function save(Job $job, Installation $house): void

@@ -18,8 +18,9 @@ final class RecordsStay
             $rows = Schema::hasTable($table) ? DB::table($table)->count() : 0;
             if ($rows > 0) {
                 throw new RuntimeException(
-                    "Not rolled back: the table {$table} holds {$rows} ".($rows === 1 ? 'row' : 'rows')
-                    .' that would be lost. Take a backup, and start a fresh database with migrate:fresh.'
+                    "Not rolled back: the table {$table} holds {$rows} ".
+                        ($rows === 1 ? 'row' : 'rows').
+                        ' that would be lost. Take a backup, and start a fresh database with migrate:fresh.',
                 );
             }
         }
@@ -33,7 +34,9 @@ final class RecordsStay
         $rows = $used->count();
         if ($rows > 0) {
             throw new RuntimeException(
-                "Not rolled back: {$column} of {$rows} ".($rows === 1 ? 'row' : 'rows')." in {$table} would be lost."
+                "Not rolled back: {$column} of {$rows} ".
+                    ($rows === 1 ? 'row' : 'rows').
+                    " in {$table} would be lost.",
             );
         }
     }

@@ -67,9 +67,18 @@ final class Job extends Model
     protected function casts(): array
     {
         return [
-            'survey' => 'array', 'plan' => 'array', 'surveyed_at' => 'datetime', 'planned_at' => 'datetime',
-            'handed_over_at' => 'datetime', 'archived_at' => 'datetime', 'imported_at' => 'datetime', 'handed_over_as' => 'array',
-            'demo' => 'boolean', 'recorded' => 'integer', 'day' => 'date', 'starts_at' => 'integer',
+            'survey' => 'array',
+            'plan' => 'array',
+            'surveyed_at' => 'datetime',
+            'planned_at' => 'datetime',
+            'handed_over_at' => 'datetime',
+            'archived_at' => 'datetime',
+            'imported_at' => 'datetime',
+            'handed_over_as' => 'array',
+            'demo' => 'boolean',
+            'recorded' => 'integer',
+            'day' => 'date',
+            'starts_at' => 'integer',
         ];
     }
 
@@ -124,7 +133,10 @@ final class Job extends Model
     /** The job of a site by its name, for seeds and tests. */
     public static function at(string $site): self
     {
-        return self::query()->whereNull('practice_of_id')->whereHas('system.site', static fn (Builder $sites): Builder => $sites->where('name', $site))->sole();
+        return self::query()
+            ->whereNull('practice_of_id')
+            ->whereHas('system.site', static fn (Builder $sites): Builder => $sites->where('name', $site))
+            ->sole();
     }
 
     /** @return BelongsTo<System, $this> */
@@ -148,10 +160,21 @@ final class Job extends Model
     /** How many of all its records are marked as simulated. */
     public function simulatedRecords(): int
     {
-        return array_sum(array_map(static fn (HasMany $records): int => $records->where('simulated', true)->count(), [
-            $this->readings(), $this->readingMarks(), $this->observations(), $this->measurements(), $this->powerEvents(), $this->stepEvents(),
-            $this->moveTicks(), $this->settingEntries(), $this->waivers(), $this->signatures(), $this->photos(),
-        ]));
+        return array_sum(
+            array_map(static fn (HasMany $records): int => $records->where('simulated', true)->count(), [
+                $this->readings(),
+                $this->readingMarks(),
+                $this->observations(),
+                $this->measurements(),
+                $this->powerEvents(),
+                $this->stepEvents(),
+                $this->moveTicks(),
+                $this->settingEntries(),
+                $this->waivers(),
+                $this->signatures(),
+                $this->photos(),
+            ]),
+        );
     }
 
     /** @return HasMany<JobRevision, $this> */

@@ -38,6 +38,12 @@ final class PowerEvent extends Model
 
     protected function casts(): array
     {
-        return ['volts' => 'float', 'supplies' => 'array', 'despite' => 'array', 'meter_proved' => 'boolean', 'at' => 'datetime'];
+        return [
+            'volts' => 'float',
+            'supplies' => 'array',
+            'despite' => 'array',
+            'meter_proved' => 'boolean',
+            'at' => 'datetime',
+        ];
     }
 }

@@ -47,6 +47,12 @@ final class Reading extends Model
 
     protected function casts(): array
     {
-        return ['value' => 'float', 'expected' => 'array', 'candidates' => 'array', 'simulated' => 'boolean', 'at' => 'datetime'];
+        return [
+            'value' => 'float',
+            'expected' => 'array',
+            'candidates' => 'array',
+            'simulated' => 'boolean',
+            'at' => 'datetime',
+        ];
     }
 }

@@ -57,7 +57,12 @@ final class Signature extends Model
                 return false;
             }
             foreach ($stroke as $point) {
-                if (! is_array($point) || array_keys($point) !== [0, 1] || ! self::within($point[0]) || ! self::within($point[1])) {
+                if (
+                    ! is_array($point) ||
+                    array_keys($point) !== [0, 1] ||
+                    ! self::within($point[0]) ||
+                    ! self::within($point[1])
+                ) {
                     return false;
                 }
             }

@@ -55,10 +55,25 @@ final readonly class BoardView
             'module' => $view->module(),
             'kit' => $view->kit(),
             'plate' => array_map(static fn (PlateTerminal $t): string => $t->printed, $plan->profile->terminals),
-            'link' => $link === null ? null : ['a' => $link[0], 'b' => $link[1], 'in' => $plan->landing->linkIn, 'kind' => $plan->profile->linkKind],
+            'link' => $link === null
+                    ? null
+                    : [
+                        'a' => $link[0],
+                        'b' => $link[1],
+                        'in' => $plan->landing->linkIn,
+                        'kind' => $plan->profile->linkKind,
+                    ],
             'outdoorCable' => $outdoor?->label() ?? '',
             'outdoor' => array_map($view->outdoorRow(...), $outdoor->conductors ?? []),
-            'ties' => array_map(static fn (Jumper $j): array => ['place' => $j->place->value, 'a' => $j->a, 'b' => $j->b, 'label' => $j->label], $plan->landing->jumpers),
+            'ties' => array_map(
+                static fn (Jumper $j): array => [
+                    'place' => $j->place->value,
+                    'a' => $j->a,
+                    'b' => $j->b,
+                    'label' => $j->label,
+                ],
+                $plan->landing->jumpers,
+            ),
         ];
     }
 
@@ -71,7 +86,12 @@ final readonly class BoardView
         return array_map(static function (CallName $call) use ($table, $plan, $circuit): array {
             $closes = $table->printed($call, $plan->profile);
 
-            return ['call' => $call->value, 'label' => $call->label(), 'closes' => $closes, ...self::state($plan, $circuit->operate(Setup::calling(...$closes)->inMode($call->mode())))];
+            return [
+                'call' => $call->value,
+                'label' => $call->label(),
+                'closes' => $closes,
+                ...self::state($plan, $circuit->operate(Setup::calling(...$closes)->inMode($call->mode()))),
+            ];
         }, $table->calls());
     }
 
@@ -85,7 +105,10 @@ final readonly class BoardView
         $loads = [];
         foreach ($plan->installation->loads() as $load) {
             if ($load->kind->hasState()) {
-                $loads[$load->id] = ['state' => $point->loads[$load->id]->value, 'label' => $point->loads[$load->id]->label()];
+                $loads[$load->id] = [
+                    'state' => $point->loads[$load->id]->value,
+                    'label' => $point->loads[$load->id]->label(),
+                ];
             }
         }
         $transformer = $plan->installation->archetype->transformers[0]->id ?? null;
@@ -94,9 +117,17 @@ final readonly class BoardView
 
         return [
             'energised' => array_map(strval(...), array_keys($energised)),
-            'low' => (object) array_map(static fn (float $v): string => sprintf('%.0f V', $v), array_filter($energised, static fn (float $v, string $id): bool => $v < Circuit::PULL_IN_VOLTS && str_ends_with($id, '.mid'), ARRAY_FILTER_USE_BOTH)),
+            'low' => (object) array_map(
+                static fn (float $v): string => sprintf('%.0f V', $v),
+                array_filter(
+                    $energised,
+                    static fn (float $v, string $id): bool => $v < Circuit::PULL_IN_VOLTS && str_ends_with($id, '.mid'),
+                    ARRAY_FILTER_USE_BOTH,
+                ),
+            ),
             'loads' => $loads,
-            'amps' => $transformer === null ? 0.0 : round($point->sourceAmps($transformer), 2), 'notes' => $point->notes,
+            'amps' => $transformer === null ? 0.0 : round($point->sourceAmps($transformer), 2),
+            'notes' => $point->notes,
         ];
     }
 
@@ -107,11 +138,19 @@ final readonly class BoardView
         $board = $this->plan->landing->indoor[$conductor->number] ?? $conductor->far;
 
         return [
-            'id' => 'A'.$conductor->number, 'number' => $conductor->number, 'colour' => $conductor->colour->value, 'stripe' => $conductor->stripe?->value,
+            'id' => 'A'.$conductor->number,
+            'number' => $conductor->number,
+            'colour' => $conductor->colour->value,
+            'stripe' => $conductor->stripe?->value,
             'evidence' => ConductorView::evidence($conductor->evidence),
-            'was' => $conductor->near->terminal, 'wasState' => $conductor->near->state->value,
-            'lands' => $lands->terminal, 'landsState' => $lands->state->value, 'moved' => $this->isMoved($conductor, $lands),
-            'board' => $board->terminal, 'boardState' => $board->state->value, 'boardMoved' => $board->label() !== $conductor->far->label() && ! ($board->isFree() && $conductor->far->isFree()),
+            'was' => $conductor->near->terminal,
+            'wasState' => $conductor->near->state->value,
+            'lands' => $lands->terminal,
+            'landsState' => $lands->state->value,
+            'moved' => $this->isMoved($conductor, $lands),
+            'board' => $board->terminal,
+            'boardState' => $board->state->value,
+            'boardMoved' => $board->label() !== $conductor->far->label() && ! ($board->isFree() && $conductor->far->isFree()),
             'load' => $board->terminal === null ? null : $this->hangsOn(Place::Indoor, $board->terminal),
         ];
     }
@@ -120,8 +159,12 @@ final readonly class BoardView
     private function outdoorRow(Conductor $conductor): array
     {
         return [
-            'id' => 'B'.$conductor->number, 'number' => $conductor->number, 'colour' => $conductor->colour->value, 'stripe' => $conductor->stripe?->value,
-            'board' => $conductor->near->terminal, 'outdoor' => $conductor->far->terminal,
+            'id' => 'B'.$conductor->number,
+            'number' => $conductor->number,
+            'colour' => $conductor->colour->value,
+            'stripe' => $conductor->stripe?->value,
+            'board' => $conductor->near->terminal,
+            'outdoor' => $conductor->far->terminal,
             'load' => $conductor->far->terminal === null ? null : $this->hangsOn(Place::Outdoor, $conductor->far->terminal),
         ];
     }
@@ -130,8 +173,13 @@ final readonly class BoardView
     private function module(): array
     {
         $leads = [];
-        foreach ($this->plan->profile->outputs === Place::Module ? $this->plan->installation->archetype->terminals : [] as $terminal) {
-            $serving = $terminal->place === Place::Indoor ? $this->plan->profile->serving(Meaning::of($terminal->name, $this->plan->installation->archetype)) : null;
+        foreach (
+            $this->plan->profile->outputs === Place::Module ? $this->plan->installation->archetype->terminals : [] as $terminal
+        ) {
+            $serving =
+                $terminal->place === Place::Indoor
+                    ? $this->plan->profile->serving(Meaning::of($terminal->name, $this->plan->installation->archetype))
+                    : null;
             if ($serving !== null) {
                 $leads[] = "{$serving->printed} to {$terminal->printed}";
             }
@@ -143,14 +191,31 @@ final readonly class BoardView
     /** @return list<string> the leads of a kit's adapter at the board; empty without one */
     private function kit(): array
     {
-        return $this->plan->changes->sharedKit ? array_values(array_map(static fn (EquipmentTerminal $t): string => $t->printed, SharedKit::screws($this->plan->installation->archetype))) : [];
+        return $this->plan->changes->sharedKit
+            ? array_values(
+                array_map(
+                    static fn (EquipmentTerminal $t): string => $t->printed,
+                    SharedKit::screws($this->plan->installation->archetype),
+                ),
+            )
+            : [];
     }
 
     private function isMoved(Conductor $conductor, End $lands): bool
     {
-        $was = $conductor->near->terminal === null ? null : \Unionbit\Core\Terminal\Vocabulary::resolve($conductor->near->terminal, Place::Wall, $this->plan->installation->archetype->reverses)->name;
+        $was =
+            $conductor->near->terminal === null
+                ? null
+                : \Unionbit\Core\Terminal\Vocabulary::resolve(
+                    $conductor->near->terminal,
+                    Place::Wall,
+                    $this->plan->installation->archetype->reverses,
+                )->name;
         $now = $lands->terminal === null ? null : $this->plan->profile->terminal($lands->terminal)?->name;
-        $was = $was === null ? null : ($this->plan->profile->serving(Meaning::of($was, $this->plan->installation->archetype))->name ?? $was);
+        $was =
+            $was === null
+                ? null
+                : $this->plan->profile->serving(Meaning::of($was, $this->plan->installation->archetype))->name ?? $was;
 
         return $was !== $now && ! ($was?->isHot() === true && $now?->isHot() === true);
     }
@@ -164,7 +229,11 @@ final readonly class BoardView
         }
         foreach ($this->plan->profile->terminals as $terminal) {
             if ($this->plan->landing->on($terminal->printed) === []) {
-                $stubs[] = ['printed' => $terminal->printed, 'point' => $terminal->point(), 'hot' => $terminal->name->isHot()];
+                $stubs[] = [
+                    'printed' => $terminal->printed,
+                    'point' => $terminal->point(),
+                    'hot' => $terminal->name->isHot(),
+                ];
             }
         }
 
@@ -180,9 +249,21 @@ final readonly class BoardView
         foreach ($this->plan->installation->wallCable()->conductors ?? [] as $conductor) {
             $used[] = ($this->plan->landing->indoor[$conductor->number] ?? $conductor->far)->terminal;
         }
-        $free = array_filter($this->plan->installation->archetype->terminals, static fn (EquipmentTerminal $t): bool => $t->place === Place::Indoor && ! in_array($t->printed, $used, true));
+        $free = array_filter(
+            $this->plan->installation->archetype->terminals,
+            static fn (EquipmentTerminal $t): bool => $t->place === Place::Indoor && ! in_array($t->printed, $used, true),
+        );
 
-        return array_values(array_map(fn (EquipmentTerminal $t): array => ['printed' => $t->printed, 'point' => $t->point(), 'load' => $this->hangsOn(Place::Indoor, $t->printed)], $free));
+        return array_values(
+            array_map(
+                fn (EquipmentTerminal $t): array => [
+                    'printed' => $t->printed,
+                    'point' => $t->point(),
+                    'load' => $this->hangsOn(Place::Indoor, $t->printed),
+                ],
+                $free,
+            ),
+        );
     }
 
     /** @return ?array{id: string, label: string, kind: string} the load, source or return behind a screw */
@@ -208,7 +289,11 @@ final readonly class BoardView
                 $va = $transformer->hot === $terminal->point() ? $transformer->ratingVa : $va;
             }
 
-            return ['id' => '', 'label' => 'transformer'.($va === null ? '' : sprintf(', %g VA', $va)), 'kind' => 'source'];
+            return [
+                'id' => '',
+                'label' => 'transformer'.($va === null ? '' : sprintf(', %g VA', $va)),
+                'kind' => 'source',
+            ];
         }
         foreach ($archetype->modes['defrost'] ?? [] as $contact) {
             if ($contact->to === $terminal->point()) {
@@ -217,7 +302,12 @@ final readonly class BoardView
         }
         // Its own load first; what a tie reaches only where it has none.
         foreach ([false, true] as $overTies) {
-            $reached = $this->netlist->region($terminal->point(), static fn (Element $e): bool => $e->kind->isCopper() && ! $e->isOpen() && ($overTies || $e->kind !== ElementKind::Jumper));
+            $reached = $this->netlist->region(
+                $terminal->point(),
+                static fn (Element $e): bool => $e->kind->isCopper() &&
+                    ! $e->isOpen() &&
+                    ($overTies || $e->kind !== ElementKind::Jumper),
+            );
             foreach ($archetype->loads as $load) {
                 if (isset($reached[$load->from])) {
                     return ['id' => $load->id, 'label' => $load->label, 'kind' => 'load'];

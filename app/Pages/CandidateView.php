@@ -18,14 +18,25 @@ final class CandidateView
     /** @return array<string, mixed> */
     public static function of(Candidate $candidate, Weights $weights): array
     {
-        $calls = array_values(array_filter($candidate->proof->calls, static fn (CallProof $p): bool => $p->call !== CallName::Idle));
+        $calls = array_values(
+            array_filter($candidate->proof->calls, static fn (CallProof $p): bool => $p->call !== CallName::Idle),
+        );
 
         return [
-            'key' => self::key($candidate), 'title' => $candidate->title(), 'codes' => $candidate->codes(),
+            'key' => self::key($candidate),
+            'title' => $candidate->title(),
+            'codes' => $candidate->codes(),
             'ways' => array_map(static fn (WayOut $w): array => $w->toArray(), $candidate->ways),
-            'proved' => count(array_filter($calls, static fn (CallProof $p): bool => $p->isProved())), 'of' => count($calls),
-            'lost' => $candidate->lost(), 'parts' => $candidate->parts(), 'minutes' => $candidate->minutes(), 'trips' => $candidate->trips(),
-            'score' => $candidate->score($weights), 'reasons' => $candidate->reasons(), 'customer' => PlainWords::of($candidate), 'refusals' => $candidate->refusals(),
+            'proved' => count(array_filter($calls, static fn (CallProof $p): bool => $p->isProved())),
+            'of' => count($calls),
+            'lost' => $candidate->lost(),
+            'parts' => $candidate->parts(),
+            'minutes' => $candidate->minutes(),
+            'trips' => $candidate->trips(),
+            'score' => $candidate->score($weights),
+            'reasons' => $candidate->reasons(),
+            'customer' => PlainWords::of($candidate),
+            'refusals' => $candidate->refusals(),
         ];
     }
 

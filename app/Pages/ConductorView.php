@@ -17,8 +17,14 @@ final class ConductorView
     public static function cable(Cable $cable): array
     {
         return [
-            'id' => $cable->id, 'label' => $cable->label(), 'from' => $cable->from->value, 'to' => $cable->to->value,
-            'fromLabel' => $cable->from->label(), 'toLabel' => $cable->to->label(), 'gauge' => $cable->gauge, 'feet' => $cable->feet,
+            'id' => $cable->id,
+            'label' => $cable->label(),
+            'from' => $cable->from->value,
+            'to' => $cable->to->value,
+            'fromLabel' => $cable->from->label(),
+            'toLabel' => $cable->to->label(),
+            'gauge' => $cable->gauge,
+            'feet' => $cable->feet,
             'conductors' => array_map(self::conductor(...), $cable->conductors),
         ];
     }
@@ -33,24 +39,38 @@ final class ConductorView
     private static function conductor(Conductor $conductor): array
     {
         return [
-            'number' => $conductor->number, 'colour' => $conductor->colour->value, 'stripe' => $conductor->stripe?->value,
-            'near' => $conductor->near->toArray(), 'far' => $conductor->far->toArray(), 'evidence' => self::evidence($conductor->evidence),
-            'condition' => array_map(static fn (Condition $c): string => $c->label(), $conductor->condition), 'loopOhms' => $conductor->loopOhms,
-            'splice' => $conductor->colourAfterSplice?->value, 'spare' => $conductor->isSpare(), 'line' => self::line($conductor),
+            'number' => $conductor->number,
+            'colour' => $conductor->colour->value,
+            'stripe' => $conductor->stripe?->value,
+            'near' => $conductor->near->toArray(),
+            'far' => $conductor->far->toArray(),
+            'evidence' => self::evidence($conductor->evidence),
+            'condition' => array_map(static fn (Condition $c): string => $c->label(), $conductor->condition),
+            'loopOhms' => $conductor->loopOhms,
+            'splice' => $conductor->colourAfterSplice?->value,
+            'spare' => $conductor->isSpare(),
+            'line' => self::line($conductor),
         ];
     }
 
     /** The one-line entry that describes this conductor, to be changed and sent again. */
     private static function line(Conductor $conductor): string
     {
-        $end = static fn (End $end): string => $end->terminal !== null && preg_match('/^[A-Za-z0-9\/]+$/', $end->terminal) !== 1 ? "\"{$end->terminal}\"" : ($end->terminal ?? match (true) {
-            $end->onto !== null => "@{$end->onto}",
-            $end->state->value === 'capped' => 'cap',
-            $end->state->value === 'spare' => '-',
-            default => $end->state->value,
-        });
+        $end = static fn (End $end): string => $end->terminal !== null &&
+        preg_match('/^[A-Za-z0-9\/]+$/', $end->terminal) !== 1
+            ? "\"{$end->terminal}\""
+            : $end->terminal ??
+                match (true) {
+                    $end->onto !== null => "@{$end->onto}",
+                    $end->state->value === 'capped' => 'cap',
+                    $end->state->value === 'spare' => '-',
+                    default => $end->state->value,
+                };
         $flag = match ($conductor->evidence) {
-            Evidence::Traced => ' !', Evidence::Seen => ' seen', Evidence::ColourOnly => ' ?', Evidence::Unknown => '',
+            Evidence::Traced => ' !',
+            Evidence::Seen => ' seen',
+            Evidence::ColourOnly => ' ?',
+            Evidence::Unknown => '',
         };
         $colour = $conductor->colour->value.($conductor->stripe === null ? '' : '/'.$conductor->stripe->value);
         $splice = $conductor->colourAfterSplice === null ? '' : ' splice '.$conductor->colourAfterSplice->value;

@@ -21,10 +21,12 @@ final class FiguresPage
         $plan = $job?->house()->plan;
 
         return [
-            ...($job === null ? ['job' => null] : JobFrame::props($job, $job->house()->circuit(), Progress::of($job))),
+            ...$job === null ? ['job' => null] : JobFrame::props($job, $job->house()->circuit(), Progress::of($job)),
             'house' => $plan === null ? null : "{$plan->installation->archetype->title} · {$plan->profile->title}",
             'figures' => array_map(static fn (Figure $f): array => self::figure($f, $plan), Figures::all()),
-            'overflow' => $plan === null || $plan->installation->archetype->coolStages === 0 ? [] : OverflowPlacement::ways($plan),
+            'overflow' => $plan === null || $plan->installation->archetype->coolStages === 0
+                    ? []
+                    : OverflowPlacement::ways($plan),
         ];
     }
 
@@ -34,7 +36,10 @@ final class FiguresPage
         $values = Figures::values($figure, [], $plan);
 
         return [
-            'key' => $figure->key(), 'title' => $figure->title(), 'about' => $figure->about(), 'inputs' => array_map(static fn (Input $i): array => $i->toArray(), $figure->inputs($plan)),
+            'key' => $figure->key(),
+            'title' => $figure->title(),
+            'about' => $figure->about(),
+            'inputs' => array_map(static fn (Input $i): array => $i->toArray(), $figure->inputs($plan)),
             'result' => $values === null ? null : $figure->compute($values, $plan)->toArray(),
         ];
     }

@@ -36,20 +36,27 @@ final class HandoverPage
             'thermostat' => $plan?->profile->title,
             'facts' => self::facts($job),
             'wiring' => $plan === null ? [] : self::wiring($plan),
-            'link' => $plan?->profile->link === null ? null : "{$plan->profile->link[0]}–{$plan->profile->link[1]} link ".($plan->landing->linkIn ? 'in' : 'out'),
+            'link' => $plan?->profile->link === null
+                    ? null
+                    : "{$plan->profile->link[0]}–{$plan->profile->link[1]} link ".
+                        ($plan->landing->linkIn ? 'in' : 'out'),
             'settings' => $plan === null ? [] : self::settings($job, $plan),
             'proofs' => self::proofs($progress, $notes),
             'survey' => array_values($survey->map(static fn (Reading $r): array => ReadingView::of($r, $notes))->all()),
             'loads' => $plan === null ? [] : self::loads($job, $plan, $notes),
-            'measurements' => array_values($job->measurements()->get()->map(static fn (Measurement $m): array => MeasurementView::of($m))->all()),
+            'measurements' => array_values(
+                $job->measurements()->get()->map(static fn (Measurement $m): array => MeasurementView::of($m))->all(),
+            ),
             'unexplained' => self::unexplained($job, $notes),
             'waived' => self::waived($progress),
-            'photos' => array_values(array_filter(PhotoView::all($job), static fn (array $p): bool => $p['url'] !== null)),
+            'photos' => array_values(
+                array_filter(PhotoView::all($job), static fn (array $p): bool => $p['url'] !== null),
+            ),
             'figures' => $plan === null ? [] : self::figures($plan),
-            'customer' => $plan === null ? null : ($plan->choice->customer ?? null),
+            'customer' => $plan === null ? null : $plan->choice->customer ?? null,
             'choice' => $plan?->choice?->toArray(),
             'signatures' => self::signatures($job),
-            'unsigned' => $job->handed_over_at === null ? HandOver::missing($job) : ($job->handed_over_as['unsigned'] ?? []),
+            'unsigned' => $job->handed_over_at === null ? HandOver::missing($job) : $job->handed_over_as['unsigned'] ?? [],
             'simulated' => self::simulated($job),
             'lines' => $progress->handover(),
             'restore' => $progress->restore(),
@@ -60,10 +67,21 @@ final class HandoverPage
     /** @return list<array<string, mixed>> */
     private static function signatures(Job $job): array
     {
-        return array_values($job->signatures()->get()->map(static fn (Signature $s): array => [
-            'role' => $s->role, 'name' => $s->from_file === null ? $s->name : "in the file: {$s->name}",
-            'strokes' => json_decode($s->strokes, true), 'at' => $s->at->toIso8601String(), 'simulated' => $s->simulated,
-        ])->all());
+        return array_values(
+            $job
+                ->signatures()
+                ->get()
+                ->map(
+                    static fn (Signature $s): array => [
+                        'role' => $s->role,
+                        'name' => $s->from_file === null ? $s->name : "in the file: {$s->name}",
+                        'strokes' => json_decode($s->strokes, true),
+                        'at' => $s->at->toIso8601String(),
+                        'simulated' => $s->simulated,
+                    ],
+                )
+                ->all(),
+        );
     }
 
     /** What of a real job's records is simulated and does not count; null where nothing is. */
@@ -71,7 +89,10 @@ final class HandoverPage
     {
         $rows = $job->isPractice() ? 0 : $job->simulatedRecords();
 
-        return $rows === 0 ? null : ($rows === 1 ? 'One record is' : "{$rows} records are").' simulated, marked so, and count for nothing here.';
+        return $rows === 0
+            ? null
+            : ($rows === 1 ? 'One record is' : "{$rows} records are").
+                    ' simulated, marked so, and count for nothing here.';
     }
 
     /** @return list<array{call: string, reason: string}> */
@@ -92,7 +113,9 @@ final class HandoverPage
     {
         $rows = [];
         foreach (Figures::all() as $figure) {
-            $values = in_array($figure->key(), ['transformer-load', 'voltage-drop', 'fuse'], true) ? Figures::values($figure, [], $plan) : null;
+            $values = in_array($figure->key(), ['transformer-load', 'voltage-drop', 'fuse'], true)
+                ? Figures::values($figure, [], $plan)
+                : null;
             if ($values !== null) {
                 $result = $figure->compute($values, $plan);
                 $rows[] = ['title' => $figure->title(), 'verdict' => $result->verdict, 'tone' => $result->tone];
@@ -112,9 +135,20 @@ final class HandoverPage
 
         return [
             ['label' => 'Equipment', 'value' => $house->archetype->title],
-            ['label' => 'Transformer', 'value' => sprintf('%g VA', $transformer->ratingVa ?? 0).$given($facts->transformerVa, 'VA')],
-            ['label' => 'Fuse', 'value' => $transformer?->fuseAmps === null ? 'none' : sprintf('%g A', $transformer->fuseAmps).$given($facts->fuseAmps, 'A')],
-            ['label' => 'Line and tap', 'value' => sprintf('%g V on the %g V tap', $facts->line(), $facts->tap()).$given($facts->lineVolts, 'V')],
+            [
+                'label' => 'Transformer',
+                'value' => sprintf('%g VA', $transformer->ratingVa ?? 0).$given($facts->transformerVa, 'VA'),
+            ],
+            [
+                'label' => 'Fuse',
+                'value' => $transformer?->fuseAmps === null
+                        ? 'none'
+                        : sprintf('%g A', $transformer->fuseAmps).$given($facts->fuseAmps, 'A'),
+            ],
+            [
+                'label' => 'Line and tap',
+                'value' => sprintf('%g V on the %g V tap', $facts->line(), $facts->tap()).$given($facts->lineVolts, 'V'),
+            ],
             ['label' => 'Thermostat cable', 'value' => $house->wallCable()?->label() ?? 'none'],
         ];
     }
@@ -122,10 +156,18 @@ final class HandoverPage
     /** @return list<array<string, mixed>> */
     private static function wiring(Plan $plan): array
     {
-        return array_map(static fn (PlannedConductor $p): array => [
-            'number' => $p->conductor->number, 'colour' => $p->conductor->colour->value, 'stripe' => $p->conductor->stripe?->value,
-            'before' => $p->conductor->near->label(), 'after' => $p->wall->label(), 'board' => $p->board->label(), 'evidence' => $p->conductor->evidence->label(),
-        ], PlannedConductor::all($plan));
+        return array_map(
+            static fn (PlannedConductor $p): array => [
+                'number' => $p->conductor->number,
+                'colour' => $p->conductor->colour->value,
+                'stripe' => $p->conductor->stripe?->value,
+                'before' => $p->conductor->near->label(),
+                'after' => $p->wall->label(),
+                'board' => $p->board->label(),
+                'evidence' => $p->conductor->evidence->label(),
+            ],
+            PlannedConductor::all($plan),
+        );
     }
 
     /** @return list<array<string, mixed>> */
@@ -133,9 +175,17 @@ final class HandoverPage
     {
         $entered = Progress::entered($job);
         $rows = [];
-        foreach (array_filter(Derivation::all($plan), static fn (DerivedSetting $s): bool => $s->lacking === null) as $setting) {
+        foreach (
+            array_filter(Derivation::all($plan), static fn (DerivedSetting $s): bool => $s->lacking === null) as $setting
+        ) {
             $value = $entered[$setting->key->value] ?? null;
-            $rows[] = ['label' => $setting->key->label(), 'menu' => $setting->menuLabel, 'value' => $value === null ? null : $setting->key->choiceLabel($value), 'reason' => $setting->reason, 'asDerived' => $value === $setting->value];
+            $rows[] = [
+                'label' => $setting->key->label(),
+                'menu' => $setting->menuLabel,
+                'value' => $value === null ? null : $setting->key->choiceLabel($value),
+                'reason' => $setting->reason,
+                'asDerived' => $value === $setting->value,
+            ];
         }
 
         return $rows;
@@ -148,7 +198,14 @@ final class HandoverPage
      */
     private static function unexplained(Job $job, ReadingNotes $notes): array
     {
-        return array_values($job->readings()->whereKey($notes->marked())->get()->map(static fn (Reading $r): array => ReadingView::of($r, $notes))->all());
+        return array_values(
+            $job
+                ->readings()
+                ->whereKey($notes->marked())
+                ->get()
+                ->map(static fn (Reading $r): array => ReadingView::of($r, $notes))
+                ->all(),
+        );
     }
 
     /** @return list<array<string, mixed>> the calls in which the supply was read loaded */
@@ -156,16 +213,41 @@ final class HandoverPage
     {
         $rows = LoadCheckView::all($job, $plan, $notes);
 
-        return array_values(array_filter($rows, static fn (array $row): bool => array_filter((array) $row['read']) !== []));
+        return array_values(
+            array_filter($rows, static fn (array $row): bool => array_filter((array) $row['read']) !== []),
+        );
     }
 
     /** @return list<array<string, mixed>> */
     private static function proofs(Progress $progress, ReadingNotes $notes): array
     {
-        return array_values(array_map(static fn (StepRecord $r): array => [
-            'key' => $r->step->key(), 'call' => $r->step->call === CallName::Idle ? 'Before power' : $r->step->call->label(), 'method' => $r->step->method->label(), 'state' => $r->state(),
-            'readings' => array_values(array_map(static fn (Reading $reading): array => ReadingView::of($reading, $notes), $r->readings)),
-            'signs' => array_values(array_map(static fn ($o): array => ['sign' => $o->sign, 'seen' => $o->seen, 'outcome' => $o->outcome, 'simulated' => $o->simulated], $r->signs)),
-        ], array_filter($progress->steps(), static fn (StepRecord $r): bool => $r->startedAt !== null)));
+        return array_values(
+            array_map(
+                static fn (StepRecord $r): array => [
+                    'key' => $r->step->key(),
+                    'call' => $r->step->call === CallName::Idle ? 'Before power' : $r->step->call->label(),
+                    'method' => $r->step->method->label(),
+                    'state' => $r->state(),
+                    'readings' => array_values(
+                        array_map(
+                            static fn (Reading $reading): array => ReadingView::of($reading, $notes),
+                            $r->readings,
+                        ),
+                    ),
+                    'signs' => array_values(
+                        array_map(
+                            static fn ($o): array => [
+                                'sign' => $o->sign,
+                                'seen' => $o->seen,
+                                'outcome' => $o->outcome,
+                                'simulated' => $o->simulated,
+                            ],
+                            $r->signs,
+                        ),
+                    ),
+                ],
+                array_filter($progress->steps(), static fn (StepRecord $r): bool => $r->startedAt !== null),
+            ),
+        );
     }
 }

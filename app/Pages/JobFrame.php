@@ -25,15 +25,26 @@ final class JobFrame
 
         return [
             'job' => [
-                'id' => $job->id, 'site' => $job->site, 'address' => $job->address, 'system' => $job->system_name, 'kind' => $job->kind, 'version' => $job->version,
-                'equipment' => $house->archetype->short, 'equipmentTitle' => $house->archetype->title, 'cable' => $house->wallCable()?->label() ?? '',
-                'handedOverAt' => $job->handed_over_at?->toIso8601String(), 'updatedAt' => $job->updated_at->toIso8601String(),
-                'practice' => $job->isPractice(), 'demo' => $job->demo, 'mark' => JobMark::says($job),
+                'id' => $job->id,
+                'site' => $job->site,
+                'address' => $job->address,
+                'system' => $job->system_name,
+                'kind' => $job->kind,
+                'version' => $job->version,
+                'equipment' => $house->archetype->short,
+                'equipmentTitle' => $house->archetype->title,
+                'cable' => $house->wallCable()?->label() ?? '',
+                'handedOverAt' => $job->handed_over_at?->toIso8601String(),
+                'updatedAt' => $job->updated_at->toIso8601String(),
+                'practice' => $job->isPractice(),
+                'demo' => $job->demo,
+                'mark' => JobMark::says($job),
                 'importedAt' => $job->imported_at?->toIso8601String(),
             ],
             'power' => PowerFlag::of($job)->toArray(),
             'supplies' => array_map(
-                static fn (PowerSource $s): array => ['id' => $s->id, 'label' => $s->label, 'live' => $s->live], PowerFlag::sources($job),
+                static fn (PowerSource $s): array => ['id' => $s->id, 'label' => $s->label, 'live' => $s->live],
+                PowerFlag::sources($job),
             ),
             'beforeLive' => $job->handed_over_at === null ? BeforeLive::of($job, $progress) : [],
             'mark' => Pulse::of($job),
@@ -58,6 +69,13 @@ final class JobFrame
     /** @return array{id: string, label: string, place: string, placeLabel: string, terminal: ?string, conductor: ?string} */
     private static function point(Point $point): array
     {
-        return ['id' => $point->id, 'label' => $point->label, 'place' => $point->place->value ?? '', 'placeLabel' => $point->place?->label() ?? '', 'terminal' => $point->terminal, 'conductor' => $point->conductor];
+        return [
+            'id' => $point->id,
+            'label' => $point->label,
+            'place' => $point->place->value ?? '',
+            'placeLabel' => $point->place?->label() ?? '',
+            'terminal' => $point->terminal,
+            'conductor' => $point->conductor,
+        ];
     }
 }

@@ -25,34 +25,66 @@ final readonly class JobList
     public function rows(int $most): array
     {
         $ids = $this->ordered($this->sifted())->limit($most)->pluck('jobs.id')->all();
-        $rows = self::withPlace(DB::table('jobs')->whereIn('jobs.id', $ids))->leftJoin('users as away', 'away.id', 'jobs.away_by_id');
+        $rows = self::withPlace(DB::table('jobs')->whereIn('jobs.id', $ids))->leftJoin(
+            'users as away',
+            'away.id',
+            'jobs.away_by_id',
+        );
 
-        return array_values($this->ordered($rows)->get([
-            'jobs.id', 'jobs.kind', 'jobs.version', 'jobs.day', 'jobs.starts_at', 'jobs.who', 'jobs.archived_at', 'jobs.deleted_at', 'jobs.demo',
-            'jobs.handed_over_at', 'jobs.handed_over_as', 'jobs.updated_at', 'sites.name as site', 'sites.address', 'systems.name as system',
-            'job_summaries.summary', 'away.name as away_by',
-        ])->all());
+        return array_values(
+            $this->ordered($rows)
+                ->get([
+                    'jobs.id',
+                    'jobs.kind',
+                    'jobs.version',
+                    'jobs.day',
+                    'jobs.starts_at',
+                    'jobs.who',
+                    'jobs.archived_at',
+                    'jobs.deleted_at',
+                    'jobs.demo',
+                    'jobs.handed_over_at',
+                    'jobs.handed_over_as',
+                    'jobs.updated_at',
+                    'sites.name as site',
+                    'sites.address',
+                    'systems.name as system',
+                    'job_summaries.summary',
+                    'away.name as away_by',
+                ])
+                ->all(),
+        );
     }
 
     /** @return array{all: int, open: int, flagged: int, archived: int} of what is searched for */
     public function counts(): array
     {
         $here = 'jobs.archived_at is null and jobs.deleted_at is null';
-        $counts = $this->searched()->leftJoin('job_summaries', 'job_summaries.job_id', 'jobs.id')->selectRaw(
-            "sum({$here}) as every, sum({$here} and jobs.handed_over_at is null) as open,"
-            ." sum({$here} and jobs.handed_over_at is null and job_summaries.flagged) as flagged, sum(not ({$here})) as away",
-        )->first();
+        $counts = $this->searched()
+            ->leftJoin('job_summaries', 'job_summaries.job_id', 'jobs.id')
+            ->selectRaw(
+                "sum({$here}) as every, sum({$here} and jobs.handed_over_at is null) as open,".
+                    " sum({$here} and jobs.handed_over_at is null and job_summaries.flagged) as flagged, sum(not ({$here})) as away",
+            )
+            ->first();
 
         return [
-            'all' => (int) ($counts->every ?? 0), 'open' => (int) ($counts->open ?? 0),
-            'flagged' => (int) ($counts->flagged ?? 0), 'archived' => (int) ($counts->away ?? 0),
+            'all' => (int) ($counts->every ?? 0),
+            'open' => (int) ($counts->open ?? 0),
+            'flagged' => (int) ($counts->flagged ?? 0),
+            'archived' => (int) ($counts->away ?? 0),
         ];
     }
 
     private function ordered(Builder $jobs): Builder
     {
-        return $jobs->orderByRaw('jobs.handed_over_at is not null')->orderByRaw('jobs.day is null')->orderBy('jobs.day')->orderBy('jobs.starts_at')
-            ->orderByDesc('jobs.updated_at')->orderBy('jobs.id');
+        return $jobs
+            ->orderByRaw('jobs.handed_over_at is not null')
+            ->orderByRaw('jobs.day is null')
+            ->orderBy('jobs.day')
+            ->orderBy('jobs.starts_at')
+            ->orderByDesc('jobs.updated_at')
+            ->orderBy('jobs.id');
     }
 
     private function sifted(): Builder
@@ -60,13 +92,20 @@ final readonly class JobList
         $jobs = $this->searched();
         if ($this->show === 'archived') {
             // Archived, or deleted: both stand in one list and can be taken back.
-            return $jobs->where(static fn (Builder $away): Builder => $away->whereNotNull('jobs.archived_at')->orWhereNotNull('jobs.deleted_at'));
+            return $jobs->where(
+                static fn (Builder $away): Builder => $away
+                    ->whereNotNull('jobs.archived_at')
+                    ->orWhereNotNull('jobs.deleted_at'),
+            );
         }
         $jobs->whereNull('jobs.archived_at')->whereNull('jobs.deleted_at');
 
         return match ($this->show) {
             'open' => $jobs->whereNull('jobs.handed_over_at'),
-            'flagged' => $jobs->whereNull('jobs.handed_over_at')->join('job_summaries', 'job_summaries.job_id', 'jobs.id')->where('job_summaries.flagged', true),
+            'flagged' => $jobs
+                ->whereNull('jobs.handed_over_at')
+                ->join('job_summaries', 'job_summaries.job_id', 'jobs.id')
+                ->where('job_summaries.flagged', true),
             default => $jobs,
         };
     }
@@ -76,14 +115,24 @@ final readonly class JobList
         $jobs = self::real($this->crew);
         $asked = self::expression($this->find);
 
-        return $asked === null ? $jobs : $jobs->whereIn('jobs.id', DB::table('job_words')->whereRaw('job_words match ?', [$asked])->select('job_id'));
+        return $asked === null
+            ? $jobs
+            : $jobs->whereIn(
+                'jobs.id',
+                DB::table('job_words')
+                    ->whereRaw('job_words match ?', [$asked])
+                    ->select('job_id'),
+            );
     }
 
     /** What is searched for, as the word index takes it: every term, each by any of its names; null where nothing is. */
     private static function expression(string $find): ?string
     {
         $terms = array_map(static function (array $names): string {
-            $any = array_map(static fn (string $name): string => '"'.trim($name).'"'.(str_ends_with($name, ' ') ? '' : '*'), $names);
+            $any = array_map(
+                static fn (string $name): string => '"'.trim($name).'"'.(str_ends_with($name, ' ') ? '' : '*'),
+                $names,
+            );
 
             return '('.implode(' OR ', $any).')';
         }, TradeWords::terms($find));
@@ -100,7 +149,9 @@ final readonly class JobList
     /** The same with site, system and summary. */
     public static function withPlace(Builder $jobs): Builder
     {
-        return $jobs->join('systems', 'systems.id', 'jobs.system_id')->join('sites', 'sites.id', 'systems.site_id')
+        return $jobs
+            ->join('systems', 'systems.id', 'jobs.system_id')
+            ->join('sites', 'sites.id', 'systems.site_id')
             ->leftJoin('job_summaries', 'job_summaries.job_id', 'jobs.id');
     }
 }

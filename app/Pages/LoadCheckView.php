@@ -15,17 +15,32 @@ final class LoadCheckView
     public static function all(Job $job, Plan $plan, ReadingNotes $notes): array
     {
         $readings = $job->counting($job->readings())->where('stage', 'prove')->whereNull('step')->get();
-        $last = static fn (string $call, string $mode, string $a, string $b): ?Reading => $readings->filter(
-            static fn (Reading $r): bool => ($r->call ?? 'idle') === $call && $r->mode === $mode && ($mode === 'A' ? $r->a === $a : [$r->a, $r->b] === [$a, $b] || [$r->b, $r->a] === [$a, $b]),
-        )->last();
+        $last = static fn (string $call, string $mode, string $a, string $b): ?Reading => $readings
+            ->filter(
+                static fn (Reading $r): bool => ($r->call ?? 'idle') === $call &&
+                    $r->mode === $mode &&
+                    ($mode === 'A' ? $r->a === $a : [$r->a, $r->b] === [$a, $b] || [$r->b, $r->a] === [$a, $b]),
+            )
+            ->last();
         $rows = [];
         foreach (StepSheet::loads($plan) as $check) {
             $call = $check->call->value;
             $volts = $last($call, 'V', $check->a, $check->b);
             $rest = $last('idle', 'V', $check->a, $check->b);
             $amps = $check->clamp === null ? null : $last($call, 'A', $check->clamp, $check->clamp);
-            $verdict = $call === 'idle' || $volts?->value === null || $rest?->value === null ? null : $check->judge($rest->value, $volts->value)->toArray();
-            $rows[] = [...$check->toArray(), 'read' => ['volts' => $volts === null ? null : ReadingView::of($volts, $notes), 'amps' => $amps === null ? null : ReadingView::of($amps, $notes)], 'rest' => $rest?->value, 'verdict' => $verdict];
+            $verdict =
+                $call === 'idle' || $volts?->value === null || $rest?->value === null
+                    ? null
+                    : $check->judge($rest->value, $volts->value)->toArray();
+            $rows[] = [
+                ...$check->toArray(),
+                'read' => [
+                    'volts' => $volts === null ? null : ReadingView::of($volts, $notes),
+                    'amps' => $amps === null ? null : ReadingView::of($amps, $notes),
+                ],
+                'rest' => $rest?->value,
+                'verdict' => $verdict,
+            ];
         }
 
         return $rows;

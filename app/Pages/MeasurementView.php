@@ -15,8 +15,17 @@ final class MeasurementView
     public static function of(Measurement $row): array
     {
         return [
-            'id' => $row->id, 'figure' => $row->figure, 'title' => Figures::named($row->figure)?->title() ?? $row->figure, 'call' => $row->call, 'callLabel' => $row->call === null ? null : CallName::tryFrom($row->call)?->label(),
-            'inputs' => $row->inputs, 'lines' => $row->lines, 'tone' => $row->tone, 'verdict' => $row->verdict, 'simulated' => $row->simulated, 'at' => $row->at->toIso8601String(),
+            'id' => $row->id,
+            'figure' => $row->figure,
+            'title' => Figures::named($row->figure)?->title() ?? $row->figure,
+            'call' => $row->call,
+            'callLabel' => $row->call === null ? null : CallName::tryFrom($row->call)?->label(),
+            'inputs' => $row->inputs,
+            'lines' => $row->lines,
+            'tone' => $row->tone,
+            'verdict' => $row->verdict,
+            'simulated' => $row->simulated,
+            'at' => $row->at->toIso8601String(),
         ];
     }
 }

@@ -42,7 +42,9 @@ final readonly class OpenMatters
         foreach ($this->progress->steps() as $record) {
             foreach ($record->readings as $reading) {
                 if ($reading->outcome === 'fail') {
-                    $open[] = "{$record->step->call->label()}, {$record->step->method->label()}: {$this->notes->on($reading)['reason']}";
+                    $open[] = "{$record->step->call->label()}, {$record->step->method->label()}: {$this->notes->on(
+                        $reading,
+                    )['reason']}";
                 }
             }
             foreach ($record->step->signs as $sign) {
@@ -77,8 +79,11 @@ final readonly class OpenMatters
         $corrected = $readings->pluck('corrects_id')->filter()->all();
         $open = [];
         foreach ($readings->where('outcome', 'fail')->whereNull('step')->whereNotIn('id', $corrected) as $reading) {
-            $again = $readings->contains(static fn (Reading $r): bool => $r->seq > $reading->seq && $r->outcome === 'pass'
-                && [$r->a, $r->b, $r->mode] === [$reading->a, $reading->b, $reading->mode]);
+            $again = $readings->contains(
+                static fn (Reading $r): bool => $r->seq > $reading->seq &&
+                    $r->outcome === 'pass' &&
+                    [$r->a, $r->b, $r->mode] === [$reading->a, $reading->b, $reading->mode],
+            );
             if (! $again) {
                 $open[] = "Reading {$reading->a} to {$reading->b}: {$this->notes->on($reading)['reason']}";
             }
@@ -95,12 +100,16 @@ final readonly class OpenMatters
             static fn (Finding $f): bool => $f->severity !== Severity::Good && $f->severity !== Severity::Note,
         );
         $proved = $this->proved();
-        $settled = static fn (Finding $f): bool => $f->code === 'SC11' && $f->conductors !== [] && array_diff($f->conductors, $proved) === [];
+        $settled = static fn (Finding $f): bool => $f->code === 'SC11' &&
+            $f->conductors !== [] &&
+            array_diff($f->conductors, $proved) === [];
 
-        return array_values(array_map(
-            static fn (Finding $f): string => "{$f->code}: {$f->title}. {$f->action}",
-            array_filter($findings, static fn (Finding $f): bool => ! $settled($f)),
-        ));
+        return array_values(
+            array_map(
+                static fn (Finding $f): string => "{$f->code}: {$f->title}. {$f->action}",
+                array_filter($findings, static fn (Finding $f): bool => ! $settled($f)),
+            ),
+        );
     }
 
     /** @return list<string> conductors that nobody traced and no proof has shown */
@@ -126,14 +135,30 @@ final readonly class OpenMatters
         if ($plan === null || ! $this->progress->isLanded()) {
             return [];
         }
-        $passed = array_filter($this->progress->steps(), static fn (StepRecord $r): bool => $r->state() === 'passed' && $r->step->method->provesPairing());
-        $screws = array_merge(...array_values(array_map(static fn (StepRecord $r): array => [...$r->step->closes, $r->step->hot], $passed)));
+        $passed = array_filter(
+            $this->progress->steps(),
+            static fn (StepRecord $r): bool => $r->state() === 'passed' && $r->step->method->provesPairing(),
+        );
+        $screws = array_merge(
+            ...array_values(
+                array_map(static fn (StepRecord $r): array => [...$r->step->closes, $r->step->hot], $passed),
+            ),
+        );
         $common = $passed === [] ? [] : self::commons($plan);
 
-        return array_values(array_map(
-            static fn (PlannedConductor $p): string => $p->id(),
-            array_filter(PlannedConductor::all($plan), static fn (PlannedConductor $p): bool => in_array($p->wall->terminal, [...$screws, ...$common], true)),
-        ));
+        return array_values(
+            array_map(
+                static fn (PlannedConductor $p): string => $p->id(),
+                array_filter(
+                    PlannedConductor::all($plan),
+                    static fn (PlannedConductor $p): bool => in_array(
+                        $p->wall->terminal,
+                        [...$screws, ...$common],
+                        true,
+                    ),
+                ),
+            ),
+        );
     }
 
     /** @return list<string> printed C screws, shown by a thermostat that stays up on them while a call is proved */

@@ -17,12 +17,30 @@ final class PhotoView
     {
         $marks = $photo->marks()->get();
         $gone = $marks->pluck('takes_back_id')->filter()->all();
-        $standing = $marks->reject(static fn (PhotoMark $m): bool => $m->takes_back_id !== null || in_array($m->id, $gone, true));
+        $standing = $marks->reject(
+            static fn (PhotoMark $m): bool => $m->takes_back_id !== null || in_array($m->id, $gone, true),
+        );
 
         return [
-            'id' => $photo->id, 'place' => $photo->place, 'url' => $photo->path === null ? null : "/jobs/{$photo->job_id}/photos/{$photo->id}",
-            'width' => $photo->width, 'height' => $photo->height, 'skipped' => $photo->skipped, 'at' => $photo->at->toIso8601String(),
-            'marks' => array_values($standing->map(static fn (PhotoMark $m): array => ['id' => $m->id, 'x' => $m->x, 'y' => $m->y, 'end' => $m->end])->all()),
+            'id' => $photo->id,
+            'place' => $photo->place,
+            'url' => $photo->path === null ? null : "/jobs/{$photo->job_id}/photos/{$photo->id}",
+            'width' => $photo->width,
+            'height' => $photo->height,
+            'skipped' => $photo->skipped,
+            'at' => $photo->at->toIso8601String(),
+            'marks' => array_values(
+                $standing
+                    ->map(
+                        static fn (PhotoMark $m): array => [
+                            'id' => $m->id,
+                            'x' => $m->x,
+                            'y' => $m->y,
+                            'end' => $m->end,
+                        ],
+                    )
+                    ->all(),
+            ),
         ];
     }
 

@@ -33,7 +33,17 @@ final class PlanPage
 
         return [
             ...JobFrame::props($job, $house->circuit(), $progress),
-            'profiles' => array_map(static fn (Profile $p): array => ['id' => $p->id, 'title' => $p->title, 'power' => $p->power->label(), 'remote' => $p->remoteControl, 'screws' => array_map(static fn ($t): string => $t->printed, $p->terminals), 'own' => str_starts_with($p->id, 'own-')], app(ProfileShelf::class)->of($job->crew_id)),
+            'profiles' => array_map(
+                static fn (Profile $p): array => [
+                    'id' => $p->id,
+                    'title' => $p->title,
+                    'power' => $p->power->label(),
+                    'remote' => $p->remoteControl,
+                    'screws' => array_map(static fn ($t): string => $t->printed, $p->terminals),
+                    'own' => str_starts_with($p->id, 'own-'),
+                ],
+                app(ProfileShelf::class)->of($job->crew_id),
+            ),
             'chosen' => $house->plan?->profile->id,
             'used' => $job->planned_at !== null,
             'conductors' => count($house->installation->wallCable()->conductors ?? []),
@@ -51,16 +61,25 @@ final class PlanPage
         return [
             'choice' => $plan->choice?->toArray(),
             'short' => ShortPath::of($plan)?->toArray(),
-            'ties' => array_map(static fn (Jumper $j): array => ['place' => $j->place->value, 'label' => $j->label], $plan->landing->jumpers),
+            'ties' => array_map(
+                static fn (Jumper $j): array => ['place' => $j->place->value, 'label' => $j->label],
+                $plan->landing->jumpers,
+            ),
             'boardScrews' => $plan->boardScrews(),
-            'outdoorConductors' => array_map(static fn (Conductor $c): array => ['id' => "B{$c->number}", 'name' => $c->name()], $plan->installation->outdoorCable()->conductors ?? []),
+            'outdoorConductors' => array_map(
+                static fn (Conductor $c): array => ['id' => "B{$c->number}", 'name' => $c->name()],
+                $plan->installation->outdoorCable()->conductors ?? [],
+            ),
             'checks' => $used ? PreCheck::of($plan) : [],
             'carry' => Carry::of($plan->installation, $plan),
             'board' => BoardView::of($plan),
             'simulations' => BoardView::simulations($plan),
             'proofs' => array_map(static fn (CallProof $p): array => $p->toArray(), Simulation::prove($plan)),
             'findings' => FindingView::all(MappingRules::check($plan)),
-            'moves' => array_map(static fn (Move $m): array => [...$m->toArray(), 'done' => $progress->isMoved($m->key)], MoveList::of($plan)),
+            'moves' => array_map(
+                static fn (Move $m): array => [...$m->toArray(), 'done' => $progress->isMoved($m->key)],
+                MoveList::of($plan),
+            ),
         ];
     }
 }

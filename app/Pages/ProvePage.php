@@ -35,7 +35,12 @@ final class ProvePage
             ...JobFrame::props($job, $plan->circuit(), $progress),
             'thermostat' => $plan->profile->title,
             'calls' => self::calls($progress),
-            'steps' => array_values(array_map(static fn (StepRecord $r): array => self::step($r, $sheet[$r->step->key()], $notes), $progress->steps())),
+            'steps' => array_values(
+                array_map(
+                    static fn (StepRecord $r): array => self::step($r, $sheet[$r->step->key()], $notes),
+                    $progress->steps(),
+                ),
+            ),
             'routes' => self::routes($plan, $progress, PowerFlag::of($job)->isLive()),
             'restore' => $progress->restore(),
             'noContinuity' => (new OtherSteps($plan))->whyNoContinuity(),
@@ -43,7 +48,13 @@ final class ProvePage
             'board' => BoardView::of($plan),
             'resting' => BoardView::state($plan, $plan->circuit()->operate(Setup::calling())),
             'loads' => LoadCheckView::all($job, $plan, $notes),
-            'measurements' => array_values($job->counting($job->measurements())->get()->map(static fn (Measurement $m): array => MeasurementView::of($m))->all()),
+            'measurements' => array_values(
+                $job
+                    ->counting($job->measurements())
+                    ->get()
+                    ->map(static fn (Measurement $m): array => MeasurementView::of($m))
+                    ->all(),
+            ),
             'splits' => TemperatureSplit::modes($plan->installation->archetype),
             'tons' => $plan->installation->answers->number('outdoorTons'),
             'readings' => ReadingView::log($job, 'prove', $notes),
@@ -56,14 +67,30 @@ final class ProvePage
         $extra = static function (string $key, string $call, string $label) use ($progress): array {
             $record = $progress->steps()[$key] ?? null;
 
-            return $record === null ? [] : [['call' => $call, 'label' => $label, 'proved' => $record->state() === 'passed' || ($call === 'idle' && $progress->isPreChecked()), 'failed' => $record->state() === 'failed', 'running' => $record->isRunning(), 'waived' => null, 'optional' => true]];
+            return $record === null
+                ? []
+                : [
+                    [
+                        'call' => $call,
+                        'label' => $label,
+                        'proved' => $record->state() === 'passed' || ($call === 'idle' && $progress->isPreChecked()),
+                        'failed' => $record->state() === 'failed',
+                        'running' => $record->isRunning(),
+                        'waived' => null,
+                        'optional' => true,
+                    ],
+                ];
         };
         $calls = [];
         foreach ($progress->calls() as $call => $state) {
             $calls[] = ['call' => $call, ...$state, 'optional' => false];
         }
 
-        return [...$extra('idle.pre-check', 'idle', 'Before power'), ...$calls, ...$extra('defrost.voltage', 'defrost', 'Defrost')];
+        return [
+            ...$extra('idle.pre-check', 'idle', 'Before power'),
+            ...$calls,
+            ...$extra('defrost.voltage', 'defrost', 'Defrost'),
+        ];
     }
 
     /** @return object why a call cannot be proved by a jumper at the wall, by call, where it cannot */
@@ -82,8 +109,16 @@ final class ProvePage
     {
         $records = $progress->steps();
         $done = array_keys(array_filter($records, static fn (StepRecord $r): bool => $r->state() === 'passed'));
-        foreach (array_keys(array_filter($progress->calls(), static fn (array $c): bool => $c['waived'] !== null)) as $call) {
-            $done = [...$done, ...array_filter(array_keys($records), static fn (string $key): bool => str_starts_with($key, "{$call}."))];
+        foreach (
+            array_keys(array_filter($progress->calls(), static fn (array $c): bool => $c['waived'] !== null)) as $call
+        ) {
+            $done = [
+                ...$done,
+                ...array_filter(
+                    array_keys($records),
+                    static fn (string $key): bool => str_starts_with($key, "{$call}."),
+                ),
+            ];
         }
         // What is read before power has no place once it is on.
         if ($live || $progress->isPreChecked()) {
@@ -91,8 +126,18 @@ final class ProvePage
         }
         $routes = [];
         foreach (School::cases() as $school) {
-            $route = Route::of(array_map(static fn (StepRecord $r) => $r->step, array_values($records)), $school, new Waits($plan->installation), $done);
-            $routes[$school->value] = ['label' => $school->label(), 'order' => array_map(static fn ($m): string => $m->value, $school->order()), 'keys' => $route->keys, 'reason' => $route->reason];
+            $route = Route::of(
+                array_map(static fn (StepRecord $r) => $r->step, array_values($records)),
+                $school,
+                new Waits($plan->installation),
+                $done,
+            );
+            $routes[$school->value] = [
+                'label' => $school->label(),
+                'order' => array_map(static fn ($m): string => $m->value, $school->order()),
+                'keys' => $route->keys,
+                'reason' => $route->reason,
+            ];
         }
 
         return $routes;
@@ -107,21 +152,57 @@ final class ProvePage
         $step = $record->step;
 
         return [
-            'key' => $step->key(), 'call' => $step->call->value, 'callLabel' => $step->call === CallName::Idle ? 'before power' : $step->call->label(), 'method' => $step->method->value, 'methodLabel' => $step->method->label(),
-            'shows' => $step->method->shows(), 'isolated' => $step->setUpIsolated, 'staysDead' => $step->staysDead, 'main' => $step->method->isMain(), 'do' => $step->do, 'hot' => $step->hot, 'closes' => $step->closes,
-            'places' => array_map(static fn (Place $p): string => $p->label(), $step->places()), 'follows' => $step->follows,
-            'jumpers' => $step->setup->jumpers, 'lifted' => $step->setup->lifted, 'faceOff' => $step->setup->faceOff,
+            'key' => $step->key(),
+            'call' => $step->call->value,
+            'callLabel' => $step->call === CallName::Idle ? 'before power' : $step->call->label(),
+            'method' => $step->method->value,
+            'methodLabel' => $step->method->label(),
+            'shows' => $step->method->shows(),
+            'isolated' => $step->setUpIsolated,
+            'staysDead' => $step->staysDead,
+            'main' => $step->method->isMain(),
+            'do' => $step->do,
+            'hot' => $step->hot,
+            'closes' => $step->closes,
+            'places' => array_map(static fn (Place $p): string => $p->label(), $step->places()),
+            'follows' => $step->follows,
+            'jumpers' => $step->setup->jumpers,
+            'lifted' => $step->setup->lifted,
+            'faceOff' => $step->setup->faceOff,
             'wait' => ['seconds' => $step->wait->seconds, 'reason' => $step->wait->reason],
-            'state' => $record->state(), 'running' => $record->isRunning(), 'startedAt' => $record->startedAt?->toIso8601String(), 'readyAt' => $record->readyAt?->toIso8601String(),
-            'probes' => array_map(static function (Probe $p, array $expected) use ($record, $notes): array {
-                $reading = $record->readings[$p->key()] ?? null;
+            'state' => $record->state(),
+            'running' => $record->isRunning(),
+            'startedAt' => $record->startedAt?->toIso8601String(),
+            'readyAt' => $record->readyAt?->toIso8601String(),
+            'probes' => array_map(
+                static function (Probe $p, array $expected) use ($record, $notes): array {
+                    $reading = $record->readings[$p->key()] ?? null;
 
-                return ['a' => $p->a, 'b' => $p->b, 'mode' => $p->mode->value, 'shows' => $p->shows, 'expected' => $expected, 'reading' => $reading === null ? null : ReadingView::of($reading, $notes)];
-            }, $step->probes, $sheet['expected']),
+                    return [
+                        'a' => $p->a,
+                        'b' => $p->b,
+                        'mode' => $p->mode->value,
+                        'shows' => $p->shows,
+                        'expected' => $expected,
+                        'reading' => $reading === null ? null : ReadingView::of($reading, $notes),
+                    ];
+                },
+                $step->probes,
+                $sheet['expected'],
+            ),
             'signs' => array_map(static function (Sign $s) use ($record): array {
                 $row = $record->signs[$s->key] ?? null;
 
-                return ['key' => $s->key, 'text' => $s->text, 'sense' => $s->sense, 'optional' => $s->optional, 'outcome' => $row?->outcome, 'reason' => $row?->reason, 'simulated' => $row->simulated ?? false, 'at' => $row?->at->toIso8601String()];
+                return [
+                    'key' => $s->key,
+                    'text' => $s->text,
+                    'sense' => $s->sense,
+                    'optional' => $s->optional,
+                    'outcome' => $row?->outcome,
+                    'reason' => $row?->reason,
+                    'simulated' => $row->simulated ?? false,
+                    'at' => $row?->at->toIso8601String(),
+                ];
             }, $step->signs),
             'restore' => $step->restore,
             'board' => $sheet['board'],

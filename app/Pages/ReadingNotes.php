@@ -38,8 +38,10 @@ final readonly class ReadingNotes
         $mark = $this->marks[$reading->id] ?? null;
 
         return [
-            'reason' => $this->reasons->reason($reading), 'candidates' => $this->reasons->candidates($reading),
-            'unexplained' => $mark->unexplained ?? false, 'note' => $mark->note ?? '',
+            'reason' => $this->reasons->reason($reading),
+            'candidates' => $this->reasons->candidates($reading),
+            'unexplained' => $mark->unexplained ?? false,
+            'note' => $mark->note ?? '',
         ];
     }
 }

@@ -18,12 +18,29 @@ final class ReadingView
     public static function of(Reading $reading, ?ReadingNotes $notes = null): array
     {
         return [
-            'id' => $reading->id, 'stage' => $reading->stage, 'step' => $reading->step, 'call' => $reading->call, 'mode' => $reading->mode,
-            'unit' => MeterMode::from($reading->mode)->unit(), 'a' => $reading->a, 'b' => $reading->b, 'value' => $reading->value,
-            'low' => $reading->expected['low'] ?? null, 'high' => $reading->expected['high'] ?? null, 'power' => $reading->power,
-            'outcome' => $reading->outcome, 'at' => $reading->at->toIso8601String(), 'corrects' => $reading->corrects_id,
-            'simulated' => $reading->simulated, 'fromFile' => $reading->from_file,
-            ...$notes?->on($reading) ?? ['reason' => $reading->reason, 'candidates' => $reading->candidates, 'unexplained' => false, 'note' => ''],
+            'id' => $reading->id,
+            'stage' => $reading->stage,
+            'step' => $reading->step,
+            'call' => $reading->call,
+            'mode' => $reading->mode,
+            'unit' => MeterMode::from($reading->mode)->unit(),
+            'a' => $reading->a,
+            'b' => $reading->b,
+            'value' => $reading->value,
+            'low' => $reading->expected['low'] ?? null,
+            'high' => $reading->expected['high'] ?? null,
+            'power' => $reading->power,
+            'outcome' => $reading->outcome,
+            'at' => $reading->at->toIso8601String(),
+            'corrects' => $reading->corrects_id,
+            'simulated' => $reading->simulated,
+            'fromFile' => $reading->from_file,
+            ...$notes?->on($reading) ?? [
+                'reason' => $reading->reason,
+                'candidates' => $reading->candidates,
+                'unexplained' => false,
+                'note' => '',
+            ],
         ];
     }
 

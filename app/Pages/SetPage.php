@@ -23,11 +23,29 @@ final class SetPage
         return [
             ...JobFrame::props($job, $plan->circuit(), $progress),
             'thermostat' => $plan->profile->title,
-            'settings' => array_map(static fn (DerivedSetting $s): array => self::setting($plan, $entered, $s), Derivation::all($plan)),
+            'settings' => array_map(
+                static fn (DerivedSetting $s): array => self::setting($plan, $entered, $s),
+                Derivation::all($plan),
+            ),
             'sisters' => self::sisters($job, $plan),
-            'history' => array_values($job->settingEntries()->with('user')->get()->map(static fn (SettingEntry $e): array => [
-                'key' => $e->key, 'value' => $e->value, 'old' => $e->old_value, 'reason' => $e->reason, 'by' => $e->writtenBy(), 'at' => $e->at->toIso8601String(), 'simulated' => $e->simulated,
-            ])->all()),
+            'history' => array_values(
+                $job
+                    ->settingEntries()
+                    ->with('user')
+                    ->get()
+                    ->map(
+                        static fn (SettingEntry $e): array => [
+                            'key' => $e->key,
+                            'value' => $e->value,
+                            'old' => $e->old_value,
+                            'reason' => $e->reason,
+                            'by' => $e->writtenBy(),
+                            'at' => $e->at->toIso8601String(),
+                            'simulated' => $e->simulated,
+                        ],
+                    )
+                    ->all(),
+            ),
             'table' => SettingCheck::table($plan, $entered),
             'findings' => FindingView::all(SettingCheck::check($plan, $entered)),
             'readings' => ReadingView::log($job, 'set'),
@@ -44,7 +62,15 @@ final class SetPage
         $choices = [];
         foreach ((array) $row['choices'] as $choice) {
             $choice = (array) $choice;
-            $choices[] = [...$choice, 'effects' => SettingCheck::effects($plan, $entered, $setting->key, is_string($choice['value'] ?? null) ? $choice['value'] : '')];
+            $choices[] = [
+                ...$choice,
+                'effects' => SettingCheck::effects(
+                    $plan,
+                    $entered,
+                    $setting->key,
+                    is_string($choice['value'] ?? null) ? $choice['value'] : '',
+                ),
+            ];
         }
 
         return [...$row, 'choices' => $choices, 'entered' => $entered[$setting->key->value] ?? null];
@@ -54,10 +80,21 @@ final class SetPage
     private static function sisters(Job $job, Plan $plan): array
     {
         $sisters = [];
-        foreach (Job::query()->whereNull('practice_of_id')->with('system')->whereHas('system', static fn ($systems) => $systems->where('site_id', $job->system->site_id))->whereKeyNot($job->id)->get() as $sister) {
+        foreach (
+            Job::query()
+                ->whereNull('practice_of_id')
+                ->with('system')
+                ->whereHas('system', static fn ($systems) => $systems->where('site_id', $job->system->site_id))
+                ->whereKeyNot($job->id)
+                ->get() as $sister
+        ) {
             $values = $sister->house()->plan?->profile->id === $plan->profile->id ? Progress::entered($sister) : [];
             if ($values !== []) {
-                $sisters[] = ['id' => $sister->id, 'label' => "{$sister->site}, {$sister->system->name}", 'values' => $values];
+                $sisters[] = [
+                    'id' => $sister->id,
+                    'label' => "{$sister->site}, {$sister->system->name}",
+                    'values' => $values,
+                ];
             }
         }
 

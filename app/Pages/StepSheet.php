@@ -32,13 +32,19 @@ final class StepSheet
      */
     public static function of(Plan $plan, array $steps): array
     {
-        return Cache::remember('step-sheet/'.self::key($plan), self::AN_HOUR, static function () use ($plan, $steps): array {
+        return Cache::remember('step-sheet/'.self::key($plan), self::AN_HOUR, static function () use (
+            $plan,
+            $steps,
+        ): array {
             $circuit = $plan->circuit();
             $meter = new Meter($circuit);
             $sheets = [];
             foreach ($steps as $step) {
                 $sheets[$step->key()] = [
-                    'expected' => array_map(static fn (Probe $p): array => $meter->read($p->mode, $step->setup, $p->a, $p->b)->toArray(), $step->probes),
+                    'expected' => array_map(
+                        static fn (Probe $p): array => $meter->read($p->mode, $step->setup, $p->a, $p->b)->toArray(),
+                        $step->probes,
+                    ),
                     'board' => BoardView::state($plan, $circuit->operate($step->setup)),
                     'waitingBoard' => BoardView::state($plan, $circuit->operate($step->waiting)),
                 ];
@@ -51,6 +57,10 @@ final class StepSheet
     /** @return list<LoadCheck> */
     public static function loads(Plan $plan): array
     {
-        return Cache::remember('load-checks/'.self::key($plan), self::AN_HOUR, static fn (): array => (new LoadChecks($plan))->all());
+        return Cache::remember(
+            'load-checks/'.self::key($plan),
+            self::AN_HOUR,
+            static fn (): array => (new LoadChecks($plan))->all(),
+        );
     }
 }

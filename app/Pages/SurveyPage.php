@@ -29,15 +29,34 @@ final class SurveyPage
         $progress = Progress::of($job);
         $written = SurveyFile::write($house);
         $match = EquipmentMatch::of($house->answers, app(Catalog::class)->ids('equipment'));
-        $letters = array_values(array_filter(array_map(static fn (Conductor $c): ?string => $c->near->terminal, $house->wallCable()->conductors ?? [])));
+        $letters = array_values(
+            array_filter(
+                array_map(
+                    static fn (Conductor $c): ?string => $c->near->terminal,
+                    $house->wallCable()->conductors ?? [],
+                ),
+            ),
+        );
 
         return [
             ...JobFrame::props($job, $job->house()->circuitAsFound(), $progress),
             'cables' => array_map(ConductorView::cable(...), $house->cables),
-            'screws' => ['indoor' => self::screws($house, Place::Indoor), 'outdoor' => self::screws($house, Place::Outdoor)],
+            'screws' => [
+                'indoor' => self::screws($house, Place::Indoor),
+                'outdoor' => self::screws($house, Place::Outdoor),
+            ],
             'questions' => Interview::of($house),
-            'match' => ['id' => $match->id, 'title' => $match->id === null ? null : app(Catalog::class)->archetype($match->id)->title, 'why' => $match->why, 'open' => $match->open, 'current' => $house->archetype->id],
-            'plate' => array_map(static fn (array $s): array => [...$s, 'answers' => (object) $s['answers']], PlateRecognition::suggest($letters)),
+            'match' => [
+                'id' => $match->id,
+                'title' => $match->id === null ? null : app(Catalog::class)->archetype($match->id)->title,
+                'why' => $match->why,
+                'open' => $match->open,
+                'current' => $house->archetype->id,
+            ],
+            'plate' => array_map(
+                static fn (array $s): array => [...$s, 'answers' => (object) $s['answers']],
+                PlateRecognition::suggest($letters),
+            ),
             'digits' => ModelDigits::suggest($house->answers->choice('outdoorModel') ?? ''),
             'safety' => $written['facts']['safety'],
             'jumpers' => $written['jumpers'],
@@ -67,9 +86,22 @@ final class SurveyPage
     /** @return list<array{id: string, kind: string, at: string, current: bool, follows: bool, handedOverAt: ?string}> */
     private static function visits(Job $job): array
     {
-        return array_values($job->system->visits()->get()->map(static fn (Job $v): array => [
-            'id' => $v->id, 'kind' => $v->kind, 'at' => $v->created_at->toIso8601String(), 'current' => $v->id === $job->id, 'follows' => $v->id === $job->earlier_id, 'handedOverAt' => $v->handed_over_at?->toIso8601String(),
-        ])->all());
+        return array_values(
+            $job->system
+                ->visits()
+                ->get()
+                ->map(
+                    static fn (Job $v): array => [
+                        'id' => $v->id,
+                        'kind' => $v->kind,
+                        'at' => $v->created_at->toIso8601String(),
+                        'current' => $v->id === $job->id,
+                        'follows' => $v->id === $job->earlier_id,
+                        'handedOverAt' => $v->handed_over_at?->toIso8601String(),
+                    ],
+                )
+                ->all(),
+        );
     }
 
     /** @return list<array{version: int, what: string, by: string, at: string}> latest first */
@@ -77,6 +109,17 @@ final class SurveyPage
     {
         $rows = $job->revisions()->with('user')->reorder()->orderByDesc('version')->limit(30)->get();
 
-        return array_values($rows->map(static fn (JobRevision $r): array => ['version' => $r->version, 'what' => $r->what, 'by' => $r->user->name, 'at' => $r->created_at->toIso8601String()])->all());
+        return array_values(
+            $rows
+                ->map(
+                    static fn (JobRevision $r): array => [
+                        'version' => $r->version,
+                        'what' => $r->what,
+                        'by' => $r->user->name,
+                        'at' => $r->created_at->toIso8601String(),
+                    ],
+                )
+                ->all(),
+        );
     }
 }

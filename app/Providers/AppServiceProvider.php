@@ -21,7 +21,10 @@ final class AppServiceProvider extends ServiceProvider
     public function register(): void
     {
         $this->app->bind('db.connector.sqlite', ImmediateConnector::class);
-        $this->app->singleton(Catalog::class, static fn (): Catalog => new Catalog(config()->string('unionbit.catalog')));
+        $this->app->singleton(
+            Catalog::class,
+            static fn (): Catalog => new Catalog(config()->string('unionbit.catalog')),
+        );
     }
 
     public function boot(): void

@@ -14,8 +14,12 @@ use Illuminate\Validation\ValidationException;
 final class ChangePassword
 {
     /** @param  ?string  $session  the one that goes on */
-    public static function of(User $user, #[\SensitiveParameter] string $present, #[\SensitiveParameter] string $new, ?string $session): void
-    {
+    public static function of(
+        User $user,
+        #[\SensitiveParameter] string $present,
+        #[\SensitiveParameter] string $new,
+        ?string $session,
+    ): void {
         if (! Hash::check($present, $user->password)) {
             SecurityLog::write(SecurityKind::Refused, 'change of password: the present one was wrong', $user);
             throw ValidationException::withMessages(['present' => 'This is not your present password.']);

@@ -19,8 +19,12 @@ final class SecurityLog
     public static function write(SecurityKind $kind, string $what, ?User $user = null): void
     {
         DB::table('security_events')->insert([
-            'kind' => $kind->value, 'user_id' => $user?->id, 'crew_id' => $user?->crew_id, 'address' => request()->ip(),
-            'what' => Str::limit((string) preg_replace('/[\x00-\x1f\x7f]+/u', ' ', $what), self::LONGEST - 3), 'at' => now(),
+            'kind' => $kind->value,
+            'user_id' => $user?->id,
+            'crew_id' => $user?->crew_id,
+            'address' => request()->ip(),
+            'what' => Str::limit((string) preg_replace('/[\x00-\x1f\x7f]+/u', ' ', $what), self::LONGEST - 3),
+            'at' => now(),
         ]);
     }
 }

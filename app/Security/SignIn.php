@@ -29,7 +29,9 @@ final class SignIn
             if (RateLimiter::tooManyAttempts($key, $tries)) {
                 SecurityLog::write(SecurityKind::SignInLimited, $account);
                 $seconds = RateLimiter::availableIn($key);
-                throw ValidationException::withMessages(['email' => "Too many tries. Wait {$seconds} seconds."])->status(429);
+                throw ValidationException::withMessages([
+                    'email' => "Too many tries. Wait {$seconds} seconds.",
+                ])->status(429);
             }
         }
         $user = User::query()->where('email', $account)->first();
@@ -37,7 +39,9 @@ final class SignIn
         if ($user === null || ! $fits) {
             array_map(RateLimiter::hit(...), array_keys($keys));
             SecurityLog::write(SecurityKind::SignInRefused, $account, $user);
-            throw ValidationException::withMessages(['email' => 'This e-mail address and password do not go together.']);
+            throw ValidationException::withMessages([
+                'email' => 'This e-mail address and password do not go together.',
+            ]);
         }
         RateLimiter::clear("sign-in|account|{$account}");
         SecurityLog::write(SecurityKind::SignedIn, $account, $user);
@@ -50,6 +54,9 @@ final class SignIn
     {
         static $hash = null;
 
-        return $hash ??= cache()->rememberForever('sign-in/nobody', static fn (): string => Hash::make(bin2hex(random_bytes(16))));
+        return $hash ??= cache()->rememberForever(
+            'sign-in/nobody',
+            static fn (): string => Hash::make(bin2hex(random_bytes(16))),
+        );
     }
 }

@@ -23,14 +23,29 @@ final class BeforeLive
     private static function ohms(Job $job): array
     {
         $last = [];
-        foreach ($job->counting($job->readings())->whereIn('stage', ['plan', 'prove'])->where('mode', 'O')->get() as $reading) {
+        foreach (
+            $job
+                ->counting($job->readings())
+                ->whereIn('stage', ['plan', 'prove'])
+                ->where('mode', 'O')
+                ->get() as $reading
+        ) {
             $last["{$reading->a}~{$reading->b}"] = $reading;
         }
         $failing = array_filter($last, static fn (Reading $r): bool => $r->outcome === 'fail');
 
-        return array_values(array_map(static fn (Reading $r): string => sprintf(
-            'Ohms %s to %s failed: %s. %s', $r->a, $r->b, $r->value === null ? 'over limit' : round($r->value, 2).' Ω', $r->reason,
-        ), $failing));
+        return array_values(
+            array_map(
+                static fn (Reading $r): string => sprintf(
+                    'Ohms %s to %s failed: %s. %s',
+                    $r->a,
+                    $r->b,
+                    $r->value === null ? 'over limit' : round($r->value, 2).' Ω',
+                    $r->reason,
+                ),
+                $failing,
+            ),
+        );
     }
 
     /** @return list<string> */
@@ -39,6 +54,8 @@ final class BeforeLive
         $moves = array_column($progress->moves(), 'done');
         $done = count(array_filter($moves));
 
-        return $done === 0 || $done === count($moves) ? [] : ["Landing half done: {$done} of ".count($moves).' moves.'];
+        return $done === 0 || $done === count($moves)
+            ? []
+            : ["Landing half done: {$done} of ".count($moves).' moves.'];
     }
 }

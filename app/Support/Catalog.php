@@ -31,7 +31,9 @@ final class Catalog
 
     public function profile(string $id): Profile
     {
-        return $this->profiles[$id] ??= ProfileReader::read(str_starts_with($id, 'own-') ? $this->own($id) : $this->json("thermostats/{$id}.json"));
+        return $this->profiles[$id] ??= ProfileReader::read(
+            str_starts_with($id, 'own-') ? $this->own($id) : $this->json("thermostats/{$id}.json"),
+        );
     }
 
     /** @return list<Archetype> */
@@ -49,7 +51,10 @@ final class Catalog
     /** @return list<string> */
     public function ids(string $kind): array
     {
-        return array_map(static fn (string $file): string => basename($file, '.json'), glob("{$this->directory}/{$kind}/*.json") ?: []);
+        return array_map(
+            static fn (string $file): string => basename($file, '.json'),
+            glob("{$this->directory}/{$kind}/*.json") ?: [],
+        );
     }
 
     /** @return array<string, mixed> a crew's own profile, one that was put away included: plans keep what they were made with */

@@ -27,15 +27,41 @@ final class DayCalendar
     public static function of(Crew $crew): string
     {
         JobSummaries::catchUp($crew->id, 0.6);
-        $visits = JobList::withPlace(JobList::real($crew))->whereNull('jobs.deleted_at')->whereBetween('jobs.day', [
-            now()->subDays(self::DAYS_BACK)->format('Y-m-d'), now()->addDays(self::DAYS_AHEAD)->format('Y-m-d 23:59:59'),
-        ]);
-        $state = (clone $visits)->selectRaw('count(*) as visits, max(jobs.updated_at) as at, sum(jobs.version + jobs.recorded) as worked, max(sites.updated_at) as renamed')->first();
+        $visits = JobList::withPlace(JobList::real($crew))
+            ->whereNull('jobs.deleted_at')
+            ->whereBetween('jobs.day', [
+                now()->subDays(self::DAYS_BACK)->format('Y-m-d'),
+                now()->addDays(self::DAYS_AHEAD)->format('Y-m-d 23:59:59'),
+            ]);
+        $state = (clone $visits)
+            ->selectRaw(
+                'count(*) as visits, max(jobs.updated_at) as at, sum(jobs.version + jobs.recorded) as worked, max(sites.updated_at) as renamed',
+            )
+            ->first();
 
-        return Cache::remember("calendar/{$crew->id}/".md5(serialize($state).now()->format('Y-m-d')), self::A_DAY, static fn (): string => self::write($visits->orderBy('jobs.day')->orderBy('jobs.starts_at')->get([
-            'jobs.id', 'jobs.kind', 'jobs.day', 'jobs.starts_at', 'jobs.who', 'jobs.demo', 'jobs.updated_at',
-            'sites.name as site', 'sites.address', 'systems.name as system', 'job_summaries.summary',
-        ])->all()));
+        return Cache::remember(
+            "calendar/{$crew->id}/".md5(serialize($state).now()->format('Y-m-d')),
+            self::A_DAY,
+            static fn (): string => self::write(
+                $visits
+                    ->orderBy('jobs.day')
+                    ->orderBy('jobs.starts_at')
+                    ->get([
+                        'jobs.id',
+                        'jobs.kind',
+                        'jobs.day',
+                        'jobs.starts_at',
+                        'jobs.who',
+                        'jobs.demo',
+                        'jobs.updated_at',
+                        'sites.name as site',
+                        'sites.address',
+                        'systems.name as system',
+                        'job_summaries.summary',
+                    ])
+                    ->all(),
+            ),
+        );
     }
 
     /** @param  array<stdClass>  $visits */
@@ -53,12 +79,22 @@ final class DayCalendar
     {
         $work = is_string($job->summary) ? JobSummaries::read($job->summary) : null;
         $minutes = $work->minutes ?? 0;
-        $start = new DateTimeImmutable(substr((string) $job->day, 0, 10).sprintf(' %02d:%02d', intdiv((int) $job->starts_at, 60), (int) $job->starts_at % 60));
+        $start = new DateTimeImmutable(
+            substr((string) $job->day, 0, 10).
+                sprintf(' %02d:%02d', intdiv((int) $job->starts_at, 60), (int) $job->starts_at % 60),
+        );
         // Floating local time: no zone, as it stands on the crew's clock.
         $calendar->add('VEVENT', [
-            'UID' => "{$job->id}@unionbit", 'SUMMARY' => ((bool) $job->demo ? 'Demo data: ' : '')."{$job->site}, {$job->kind}", 'LOCATION' => $job->address,
-            'DESCRIPTION' => "{$job->system}. ".($work->title ?? '').". {$job->who}. Expected {$minutes} min, of these ".($work->waits ?? 0).' min delays of the equipment.',
-            'DTSTAMP' => Carbon::parse($job->updated_at)->utc()->format('Ymd\THis\Z'), 'DTSTART' => $start->format('Ymd\THis'),
+            'UID' => "{$job->id}@unionbit",
+            'SUMMARY' => ((bool) $job->demo ? 'Demo data: ' : '')."{$job->site}, {$job->kind}",
+            'LOCATION' => $job->address,
+            'DESCRIPTION' => "{$job->system}. ".
+                ($work->title ?? '').
+                ". {$job->who}. Expected {$minutes} min, of these ".
+                ($work->waits ?? 0).
+                ' min delays of the equipment.',
+            'DTSTAMP' => Carbon::parse($job->updated_at)->utc()->format('Ymd\THis\Z'),
+            'DTSTART' => $start->format('Ymd\THis'),
             'DTEND' => $start->modify("+{$minutes} minutes")->format('Ymd\THis'),
         ]);
     }

@@ -21,7 +21,8 @@ final class Download
         $shown = $type === 'image/svg+xml' ? 'inline' : 'attachment';
 
         return new Response($content, 200, [
-            'Content-Type' => $type, 'Content-Disposition' => "{$shown}; filename=\"".JobMark::fileName($job, $what).'"',
+            'Content-Type' => $type,
+            'Content-Disposition' => "{$shown}; filename=\"".JobMark::fileName($job, $what).'"',
         ]);
     }
 }

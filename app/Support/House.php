@@ -31,7 +31,10 @@ final class House
         $installation = SurveyFile::read($job->survey, $catalog->archetype(is_string($archetype) ? $archetype : ''));
         $profile = $job->plan['profile'] ?? null;
 
-        return new self($installation, is_string($profile) ? PlanFile::read($job->plan, $installation, $catalog->profile($profile)) : null);
+        return new self(
+            $installation,
+            is_string($profile) ? PlanFile::read($job->plan, $installation, $catalog->profile($profile)) : null,
+        );
     }
 
     /** The circuit with the planned thermostat, or with the old plate while there is no plan. */
@@ -42,7 +45,11 @@ final class House
 
     public function circuitAsFound(): Circuit
     {
-        return new Circuit($this->installation, PlateAsFound::profile($this->installation), PlateAsFound::landing($this->installation));
+        return new Circuit(
+            $this->installation,
+            PlateAsFound::profile($this->installation),
+            PlateAsFound::landing($this->installation),
+        );
     }
 
     /** @return list<Step> every proof that the plan can have, worked out once */

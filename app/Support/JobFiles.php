@@ -47,6 +47,12 @@ final readonly class JobFiles
 
     public function faults(): FaultCatalogue
     {
-        return FaultCatalogue::read(json_decode((string) file_get_contents(config()->string('unionbit.catalog').'/faults/faults.json'), true, flags: JSON_THROW_ON_ERROR));
+        return FaultCatalogue::read(
+            json_decode(
+                (string) file_get_contents(config()->string('unionbit.catalog').'/faults/faults.json'),
+                true,
+                flags: JSON_THROW_ON_ERROR,
+            ),
+        );
     }
 }

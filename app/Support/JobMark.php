@@ -32,7 +32,9 @@ final class JobMark
     /** A file's name: "demo-data-tollhouse-system-readings.csv". */
     public static function fileName(Job $job, string $what): string
     {
-        return Str::slug(trim(self::of($job)." {$job->site} {$job->system_name}")).($what[0] === '.' ? '' : '-').$what;
+        return Str::slug(trim(self::of($job)." {$job->site} {$job->system_name}")).
+            ($what[0] === '.' ? '' : '-').
+            $what;
     }
 
     /**

@@ -38,9 +38,16 @@ final readonly class JobRecords
 
     /** @var array<string, class-string<Model>> */
     private const TABLES = [
-        'readings' => Reading::class, 'signs' => Observation::class, 'settings' => SettingEntry::class, 'power' => PowerEvent::class,
-        'moves' => MoveTick::class, 'steps' => StepEvent::class, 'waivers' => Waiver::class, 'measurements' => Measurement::class,
-        'marks' => ReadingMark::class, 'signatures' => Signature::class,
+        'readings' => Reading::class,
+        'signs' => Observation::class,
+        'settings' => SettingEntry::class,
+        'power' => PowerEvent::class,
+        'moves' => MoveTick::class,
+        'steps' => StepEvent::class,
+        'waivers' => Waiver::class,
+        'measurements' => Measurement::class,
+        'marks' => ReadingMark::class,
+        'signatures' => Signature::class,
     ];
 
     private const STAGES = ['surveyed_at', 'planned_at', 'handed_over_at'];
@@ -85,16 +92,27 @@ final readonly class JobRecords
             if (in_array($name, self::STAGES, true)) {
                 $stages[$name] = RecordColumns::time($part, "/records/{$name}");
             } elseif (! isset(self::TABLES[$name])) {
-                throw InvalidData::notAllowed('/records', $name, implode(', ', [...array_keys(self::TABLES), ...self::STAGES]));
+                throw InvalidData::notAllowed(
+                    '/records',
+                    $name,
+                    implode(', ', [...array_keys(self::TABLES), ...self::STAGES]),
+                );
             } else {
                 array_push($rows, ...self::table((string) $name, $part));
             }
         }
         if (count($rows) > self::MOST_ALTOGETHER) {
-            throw InvalidData::unreadable('/records', 'has '.count($rows).' records; allowed: at most '.self::MOST_ALTOGETHER);
+            throw InvalidData::unreadable(
+                '/records',
+                'has '.count($rows).' records; allowed: at most '.self::MOST_ALTOGETHER,
+            );
         }
         // As it happened; in one second a reading before what is said of it.
-        $order = static fn (array $r): array => [$r['row']['at'], (int) ($r['table'] === 'marks'), (int) isset($r['row']['corrects_id'])];
+        $order = static fn (array $r): array => [
+            $r['row']['at'],
+            (int) ($r['table'] === 'marks'),
+            (int) isset($r['row']['corrects_id']),
+        ];
         usort($rows, static fn (array $a, array $b): int => $order($a) <=> $order($b));
         self::refer($rows);
 
@@ -115,7 +133,11 @@ final readonly class JobRecords
             foreach (['corrects_id', 'reading_id'] as $column) {
                 $id = $row[$column] ?? null;
                 if ($id !== null && ! isset($taken[$id])) {
-                    throw InvalidData::notAllowed("{$pointer}/{$column}", $id, 'the id of an earlier reading of this file');
+                    throw InvalidData::notAllowed(
+                        "{$pointer}/{$column}",
+                        $id,
+                        'the id of an earlier reading of this file',
+                    );
                 }
             }
             if ($table === 'readings' && $old !== '') {
@@ -157,8 +179,11 @@ final readonly class JobRecords
         $by = $row->getAttribute('from_file') ?? ($user instanceof User ? $user->name : '');
 
         return [
-            'id' => $row->getKey(), 'at' => $at instanceof Carbon ? $at->toIso8601String() : null, 'by' => $by,
-            'simulated' => $row->getAttribute('simulated'), ...$row->only(array_keys(RecordColumns::ALL[$name])),
+            'id' => $row->getKey(),
+            'at' => $at instanceof Carbon ? $at->toIso8601String() : null,
+            'by' => $by,
+            'simulated' => $row->getAttribute('simulated'),
+            ...$row->only(array_keys(RecordColumns::ALL[$name])),
         ];
     }
 
@@ -186,15 +211,25 @@ final readonly class JobRecords
             $by = $row['by'] ?? '';
             $simulated = $row['simulated'] ?? false;
             if (! is_string($by) || mb_strlen($by) > self::LONGEST_NAME) {
-                throw InvalidData::unreadable("{$pointer}/by", 'is no name of at most '.self::LONGEST_NAME.' characters');
+                throw InvalidData::unreadable(
+                    "{$pointer}/by",
+                    'is no name of at most '.self::LONGEST_NAME.' characters',
+                );
             }
             if (! is_bool($simulated)) {
                 throw InvalidData::notAllowed("{$pointer}/simulated", $simulated, 'true or false');
             }
-            $rows[] = ['table' => $name, 'old' => self::text($row['id'] ?? null), 'pointer' => $pointer, 'row' => [
-                ...RecordColumns::read($name, $row, $pointer),
-                'at' => RecordColumns::time($row['at'] ?? null, "{$pointer}/at"), 'from_file' => $by, 'simulated' => $simulated,
-            ]];
+            $rows[] = [
+                'table' => $name,
+                'old' => self::text($row['id'] ?? null),
+                'pointer' => $pointer,
+                'row' => [
+                    ...RecordColumns::read($name, $row, $pointer),
+                    'at' => RecordColumns::time($row['at'] ?? null, "{$pointer}/at"),
+                    'from_file' => $by,
+                    'simulated' => $simulated,
+                ],
+            ];
         }
 
         return $rows;

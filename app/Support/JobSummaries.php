@@ -35,10 +35,22 @@ final class JobSummaries
             $summary = JobSummary::unreadable($job);
         }
         DB::transaction(static function () use ($job, $mark, $summary): void {
-            DB::table('job_summaries')->upsert([[
-                'job_id' => $job->id, 'crew_id' => $job->crew_id, 'mark' => $mark, 'flagged' => $summary->isFlagged(),
-                'summary' => json_encode($summary, JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR),
-            ]], ['job_id'], ['mark', 'flagged', 'summary']);
+            DB::table('job_summaries')->upsert(
+                [
+                    [
+                        'job_id' => $job->id,
+                        'crew_id' => $job->crew_id,
+                        'mark' => $mark,
+                        'flagged' => $summary->isFlagged(),
+                        'summary' => json_encode(
+                            $summary,
+                            JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR,
+                        ),
+                    ],
+                ],
+                ['job_id'],
+                ['mark', 'flagged', 'summary'],
+            );
             $words = JobSummary::words($job);
             if (DB::table('job_words')->where('job_id', $job->id)->value('words') !== $words) {
                 DB::table('job_words')->where('job_id', $job->id)->delete();
@@ -52,8 +64,13 @@ final class JobSummaries
     /** A house got another name: what its jobs are found by has to be written anew. */
     public static function renamed(string $siteId): void
     {
-        $jobs = DB::table('jobs')->join('systems', 'systems.id', 'jobs.system_id')->where('systems.site_id', $siteId)->select('jobs.id');
-        DB::table('job_summaries')->whereIn('job_id', $jobs)->update(['mark' => '']);
+        $jobs = DB::table('jobs')
+            ->join('systems', 'systems.id', 'jobs.system_id')
+            ->where('systems.site_id', $siteId)
+            ->select('jobs.id');
+        DB::table('job_summaries')
+            ->whereIn('job_id', $jobs)
+            ->update(['mark' => '']);
     }
 
     /**
@@ -80,10 +97,17 @@ final class JobSummaries
     {
         $mark = "jobs.version || '.' || jobs.recorded || '.' || (jobs.handed_over_at is not null)";
 
-        return DB::table('jobs')->leftJoin('job_summaries', 'job_summaries.job_id', 'jobs.id')->whereNull('jobs.practice_of_id')
+        return DB::table('jobs')
+            ->leftJoin('job_summaries', 'job_summaries.job_id', 'jobs.id')
+            ->whereNull('jobs.practice_of_id')
             ->when($crewId !== null, static fn (Builder $jobs): Builder => $jobs->where('jobs.crew_id', $crewId))
-            ->where(static fn (Builder $jobs): Builder => $jobs->whereNull('job_summaries.mark')->orWhereRaw("job_summaries.mark <> {$mark}"))
-            ->orderByDesc('jobs.updated_at')->orderBy('jobs.id');
+            ->where(
+                static fn (Builder $jobs): Builder => $jobs
+                    ->whereNull('job_summaries.mark')
+                    ->orWhereRaw("job_summaries.mark <> {$mark}"),
+            )
+            ->orderByDesc('jobs.updated_at')
+            ->orderBy('jobs.id');
     }
 
     /** Null where it was written by an earlier version of the application. */

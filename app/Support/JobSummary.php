@@ -59,7 +59,10 @@ final readonly class JobSummary
             title: $installation->archetype->title,
             equipment: $installation->archetype->short,
             cable: $wall === null || $conductors === [] ? 'not seen yet' : $wall->label(),
-            strands: array_map(static fn (Conductor $c): array => ['colour' => $c->colour->value, 'landed' => ! $c->isSpare()], $conductors),
+            strands: array_map(
+                static fn (Conductor $c): array => ['colour' => $c->colour->value, 'landed' => ! $c->isSpare()],
+                $conductors,
+            ),
             tape: array_map(self::segment(...), $progress->tape()),
             restore: $progress->restore(),
             minutes: $work->minutes(),
@@ -73,11 +76,31 @@ final readonly class JobSummary
     /** A job that cannot be worked out keeps its place on the screen, and says so. */
     public static function unreadable(Job $job): self
     {
-        $tape = array_map(static fn (string $key): array => [
-            'key' => $key, 'name' => ucfirst($key), 'state' => 'next', 'word' => 'cannot be read', 'n' => 0, 'done' => 0,
-        ], ['survey', 'plan', 'set', 'prove', 'handover']);
+        $tape = array_map(
+            static fn (string $key): array => [
+                'key' => $key,
+                'name' => ucfirst($key),
+                'state' => 'next',
+                'word' => 'cannot be read',
+                'n' => 0,
+                'done' => 0,
+            ],
+            ['survey', 'plan', 'set', 'prove', 'handover'],
+        );
 
-        return new self('Cannot be read', 'cannot be read', 'not read', [], $tape, [], 0, 0, null, [], PowerFlag::as('not-proved')->toArray());
+        return new self(
+            'Cannot be read',
+            'cannot be read',
+            'not read',
+            [],
+            $tape,
+            [],
+            0,
+            0,
+            null,
+            [],
+            PowerFlag::as('not-proved')->toArray(),
+        );
     }
 
     public function fails(): bool

@@ -16,11 +16,32 @@ final class JobWork
     {
         $progress ??= Progress::of($job);
         $house = $job->house();
-        $facts = count(array_filter($progress->survey(), static fn (array $i): bool => ! $i['done'] && ! in_array($i['key'], ['conductors', 'pairings', 'outdoor'], true)));
-        $moves = $house->plan === null ? 0 : count(array_filter(MoveList::of($house->plan), static fn (Move $m): bool => ! $progress->isMoved($m->key)));
+        $facts = count(
+            array_filter(
+                $progress->survey(),
+                static fn (array $i): bool => ! $i['done'] &&
+                    ! in_array($i['key'], ['conductors', 'pairings', 'outdoor'], true),
+            ),
+        );
+        $moves =
+            $house->plan === null
+                ? 0
+                : count(
+                    array_filter(MoveList::of($house->plan), static fn (Move $m): bool => ! $progress->isMoved($m->key)),
+                );
         $settings = count(array_filter($progress->settings(), static fn (array $s): bool => ! $s['done']));
-        $proved = array_keys(array_filter($progress->steps(), static fn (StepRecord $s): bool => $s->state() === 'passed'));
+        $proved = array_keys(
+            array_filter($progress->steps(), static fn (StepRecord $s): bool => $s->state() === 'passed'),
+        );
 
-        return Workload::of($house->installation, $house->plan, $job->surveyed_at === null ? $facts : 0, $moves, $settings, array_map(strval(...), $proved), $job->counting($job->readings())->exists());
+        return Workload::of(
+            $house->installation,
+            $house->plan,
+            $job->surveyed_at === null ? $facts : 0,
+            $moves,
+            $settings,
+            array_map(strval(...), $proved),
+            $job->counting($job->readings())->exists(),
+        );
     }
 }

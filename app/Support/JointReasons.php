@@ -36,7 +36,10 @@ final readonly class JointReasons
             return new self([]);
         }
         $groups = [
-            ...array_map(static fn (StepRecord $r): array => array_values($r->readings), array_values($steps ?? StepRecord::all($job))),
+            ...array_map(
+                static fn (StepRecord $r): array => array_values($r->readings),
+                array_values($steps ?? StepRecord::all($job)),
+            ),
             ...self::outside($job),
         ];
         $known = [];
@@ -69,14 +72,23 @@ final readonly class JointReasons
      */
     public static function before(Job $job, ReadingPlace $place, ?StepRecord $step): array
     {
-        return self::evidence($step === null ? self::outside($job)["{$place->stage}/{$place->call}"] ?? [] : array_values($step->readings));
+        return self::evidence(
+            $step === null
+                ? self::outside($job)["{$place->stage}/{$place->call}"] ?? []
+                : array_values($step->readings),
+        );
     }
 
     /** @return array<string, list<Reading>> taken outside the steps since the power last changed, the last of each pair, by stage and call */
     private static function outside(Job $job): array
     {
         $since = $job->counting($job->powerEvents())->max('seq') ?? 0;
-        $readings = $job->counting($job->readings())->whereNull('step')->whereNotNull('call')->where('seq', '>', $since)->get();
+        $readings = $job
+            ->counting($job->readings())
+            ->whereNull('step')
+            ->whereNotNull('call')
+            ->where('seq', '>', $since)
+            ->get();
         $groups = [];
         foreach ($readings as $reading) {
             $groups["{$reading->stage}/{$reading->call}"]["{$reading->mode}/{$reading->a}~{$reading->b}"] = $reading;
@@ -91,9 +103,22 @@ final readonly class JointReasons
      */
     private static function evidence(array $readings): array
     {
-        $judged = array_filter($readings, static fn (Reading $r): bool => $r->outcome === 'pass' || $r->outcome === 'fail');
+        $judged = array_filter(
+            $readings,
+            static fn (Reading $r): bool => $r->outcome === 'pass' || $r->outcome === 'fail',
+        );
 
-        return array_values(array_map(static fn (Reading $r): TakenReading => new TakenReading(MeterMode::from($r->mode), $r->a, $r->b, $r->value), $judged));
+        return array_values(
+            array_map(
+                static fn (Reading $r): TakenReading => new TakenReading(
+                    MeterMode::from($r->mode),
+                    $r->a,
+                    $r->b,
+                    $r->value,
+                ),
+                $judged,
+            ),
+        );
     }
 
     /**
@@ -104,14 +129,39 @@ final readonly class JointReasons
     private static function together(Job $job, Plan $plan, array $readings, array $failed): array
     {
         $taken = self::evidence($readings);
-        $of = array_map(static fn (Reading $r): array => [$r->stage, $r->step, $r->call, $r->mode, $r->a, $r->b, $r->value, $r->power], $failed);
+        $of = array_map(
+            static fn (Reading $r): array => [
+                $r->stage,
+                $r->step,
+                $r->call,
+                $r->mode,
+                $r->a,
+                $r->b,
+                $r->value,
+                $r->power,
+            ],
+            $failed,
+        );
         $verdicts = Cache::remember(
-            'joint-reasons/'.StepSheet::key($plan).'/'.md5(serialize([$of, $taken])), self::A_WEEK,
+            'joint-reasons/'.StepSheet::key($plan).'/'.md5(serialize([$of, $taken])),
+            self::A_WEEK,
             static fn (): array => array_map(static function (Reading $reading) use ($job, $taken): array {
-                $place = new ReadingPlace($reading->stage, MeterMode::from($reading->mode), $reading->a, $reading->b, $reading->step, $reading->call);
+                $place = new ReadingPlace(
+                    $reading->stage,
+                    MeterMode::from($reading->mode),
+                    $reading->a,
+                    $reading->b,
+                    $reading->step,
+                    $reading->call,
+                );
                 $context = $place->context($job, PowerFlag::as($reading->power));
                 $expected = $context->expect($place->mode, $reading->a, $reading->b);
-                $verdict = (new Judge($context->circuit))->reading($expected, $context->setup, $reading->value, others: $taken);
+                $verdict = (new Judge($context->circuit))->reading(
+                    $expected,
+                    $context->setup,
+                    $reading->value,
+                    others: $taken,
+                );
 
                 return ['reason' => $verdict->reason, 'candidates' => $verdict->candidates];
             }, $failed),

@@ -18,13 +18,20 @@ final class MeterValue
     {
         $typed = trim($typed);
         $unit = $mode->unit();
-        $allowed = "Use a number from 0 to {$mode->ceiling()} {$unit}".($mode === MeterMode::Ohms || $mode === MeterMode::Beep ? ', or OL for over-limit.' : '.');
+        $allowed =
+            "Use a number from 0 to {$mode->ceiling()} {$unit}".
+            ($mode === MeterMode::Ohms || $mode === MeterMode::Beep ? ', or OL for over-limit.' : '.');
         if (in_array(strtoupper($typed), ['OL', 'O.L', 'OPEN'], true)) {
-            return $mode === MeterMode::Ohms || $mode === MeterMode::Beep ? null : throw self::refuse($field, "OL is no reading in {$unit}. {$allowed}");
+            return $mode === MeterMode::Ohms || $mode === MeterMode::Beep
+                ? null
+                : throw self::refuse($field, "OL is no reading in {$unit}. {$allowed}");
         }
         $number = str_replace([',', '−'], ['.', '-'], $typed);
         if ($typed === '' || ! is_numeric($number)) {
-            throw self::refuse($field, $typed === '' ? "The reading is missing. {$allowed}" : "\"{$typed}\" is no reading. {$allowed}");
+            throw self::refuse(
+                $field,
+                $typed === '' ? "The reading is missing. {$allowed}" : "\"{$typed}\" is no reading. {$allowed}",
+            );
         }
         $value = (float) $number;
         if ($value < 0.0) {

@@ -38,13 +38,22 @@ final class Photographs
         $path = "photos/{$job->id}/{$id}.jpg";
         try {
             // Reduced first and turned then: only the reduced picture is ever in memory twice.
-            $image = ImageManager::gd(autoOrientation: false, strip: true)->read($file->getPathname())
-                ->scaleDown(self::LONGEST_SIDE, self::LONGEST_SIDE)->orient();
+            $image = ImageManager::gd(autoOrientation: false, strip: true)
+                ->read($file->getPathname())
+                ->scaleDown(self::LONGEST_SIDE, self::LONGEST_SIDE)
+                ->orient();
             $picture = $image->toJpeg(82)->toString();
         } catch (Throwable) {
-            throw ValidationException::withMessages(['photo' => "{$name} is damaged: no picture could be read from it. Take it again."]);
+            throw ValidationException::withMessages([
+                'photo' => "{$name} is damaged: no picture could be read from it. Take it again.",
+            ]);
         }
-        $photo = Append::row(Photo::class, $id, $job, $user, static function () use ($path, $picture, $place, $image): array {
+        $photo = Append::row(Photo::class, $id, $job, $user, static function () use (
+            $path,
+            $picture,
+            $place,
+            $image,
+        ): array {
             self::write($path, $picture);
 
             return ['place' => $place, 'path' => $path, 'width' => $image->width(), 'height' => $image->height()];
@@ -67,7 +76,10 @@ final class Photographs
             $whole = false;
         }
         if (! $whole) {
-            abort(503, 'The photograph could not be kept: the server has no room for it, or may not write there. Send it again.');
+            abort(
+                503,
+                'The photograph could not be kept: the server has no room for it, or may not write there. Send it again.',
+            );
         }
     }
 
@@ -84,9 +96,21 @@ final class Photographs
 
     private static function check(UploadedFile $file, string $name): void
     {
-        $bad = static fn (string $why): ValidationException => ValidationException::withMessages(['photo' => "{$name} {$why}"]);
-        if (in_array($file->getError(), [UPLOAD_ERR_INI_SIZE, UPLOAD_ERR_FORM_SIZE], true) || $file->getSize() > self::MOST_BYTES) {
-            throw $bad(sprintf('is %s; a photograph may have at most 10 MB. Take it smaller, or let the camera save a smaller size.', $file->getError() === UPLOAD_ERR_OK ? number_format($file->getSize() / 1_000_000, 1).' MB' : 'larger than the server takes'));
+        $bad = static fn (string $why): ValidationException => ValidationException::withMessages([
+            'photo' => "{$name} {$why}",
+        ]);
+        if (
+            in_array($file->getError(), [UPLOAD_ERR_INI_SIZE, UPLOAD_ERR_FORM_SIZE], true) ||
+            $file->getSize() > self::MOST_BYTES
+        ) {
+            throw $bad(
+                sprintf(
+                    'is %s; a photograph may have at most 10 MB. Take it smaller, or let the camera save a smaller size.',
+                    $file->getError() === UPLOAD_ERR_OK
+                        ? number_format($file->getSize() / 1_000_000, 1).' MB'
+                        : 'larger than the server takes',
+                ),
+            );
         }
         if (! $file->isValid()) {
             throw $bad('did not arrive whole. Send it again.');
@@ -96,7 +120,13 @@ final class Photographs
             throw $bad('is no photograph, whatever its name says. Allowed: JPEG, PNG, WebP.');
         }
         if ($size[0] * $size[1] > self::MOST_PIXELS) {
-            throw $bad(sprintf('has %d × %d points; allowed: at most 12.5 million. Let the camera save a smaller size.', $size[0], $size[1]));
+            throw $bad(
+                sprintf(
+                    'has %d × %d points; allowed: at most 12.5 million. Let the camera save a smaller size.',
+                    $size[0],
+                    $size[1],
+                ),
+            );
         }
     }
 }

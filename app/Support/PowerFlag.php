@@ -48,7 +48,10 @@ final readonly class PowerFlag
         $readings = $event->supplies ?? ($event->volts === null ? [] : [$sources[0]->id => $event->volts]);
         $open = array_values(array_filter($sources, static fn (PowerSource $s): bool => ! isset($readings[$s->id])));
         $isolated = $event->state === 'isolated';
-        $bad = array_filter($readings, static fn (float $v): bool => RaisePowerFlag::problem($event->state, $v) !== null);
+        $bad = array_filter(
+            $readings,
+            static fn (float $v): bool => RaisePowerFlag::problem($event->state, $v) !== null,
+        );
         $why = match (true) {
             $event->state === 'not-proved' => 'none',
             $event->from_file !== null => 'file',
@@ -59,14 +62,22 @@ final readonly class PowerFlag
             default => null,
         };
 
-        return new self($why === null ? $event->state : 'not-proved', $event->volts, $event->at, $readings, $open, $why);
+        return new self(
+            $why === null ? $event->state : 'not-proved',
+            $event->volts,
+            $event->at,
+            $readings,
+            $open,
+            $why,
+        );
     }
 
     /** @return non-empty-list<PowerSource> supplies of this house as it stands now */
     public static function sources(Job $job): array
     {
         $house = $job->house();
-        $plugIn = $house->plan?->landing->plugIn === true && $job->counting($job->moveTicks())->where('done', true)->exists();
+        $plugIn =
+            $house->plan?->landing->plugIn === true && $job->counting($job->moveTicks())->where('done', true)->exists();
 
         return PowerSource::all($house->installation, $plugIn);
     }
@@ -125,11 +136,21 @@ final readonly class PowerFlag
     public static function aged(array $written): array
     {
         $at = is_string($written['at'] ?? null) ? Carbon::parse($written['at']) : null;
-        $lapsed = $written['state'] === 'isolated' && ($at === null || $at->copy()->addMinutes(self::lapse())->isPast());
+        $lapsed =
+            $written['state'] === 'isolated' && ($at === null || $at->copy()->addMinutes(self::lapse())->isPast());
 
         return $lapsed
-            ? [...$written, 'state' => 'not-proved', 'lapsed' => true, 'lapsesAt' => null, 'why' => ucfirst(self::reason('lapsed', []))]
-            : [...$written, 'old' => $written['state'] === 'live' && $at !== null && $at->copy()->addHours(self::OLD_HOURS)->isPast()];
+            ? [
+                ...$written,
+                'state' => 'not-proved',
+                'lapsed' => true,
+                'lapsesAt' => null,
+                'why' => ucfirst(self::reason('lapsed', [])),
+            ]
+            : [
+                ...$written,
+                'old' => $written['state'] === 'live' && $at !== null && $at->copy()->addHours(self::OLD_HOURS)->isPast(),
+            ];
     }
 
     /** When the power last came on, or went off: the event that began the present run of one state. */
@@ -151,8 +172,11 @@ final readonly class PowerFlag
     public function toArray(): array
     {
         return [
-            'state' => $this->state, 'volts' => $this->volts, 'at' => $this->at?->toIso8601String(),
-            'lapsed' => $this->why === 'lapsed', 'lapseMinutes' => self::lapse(),
+            'state' => $this->state,
+            'volts' => $this->volts,
+            'at' => $this->at?->toIso8601String(),
+            'lapsed' => $this->why === 'lapsed',
+            'lapseMinutes' => self::lapse(),
             'lapsesAt' => $this->isIsolated() ? $this->at?->copy()->addMinutes(self::lapse())->toIso8601String() : null,
             'why' => $this->state === 'not-proved' ? ucfirst(self::reason($this->why, $this->open)) : null,
             'old' => $this->isLive() && $this->at !== null && $this->at->copy()->addHours(self::OLD_HOURS)->isPast(),

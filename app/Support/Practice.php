@@ -37,7 +37,10 @@ final class Practice
         if ($seen->overLimit || $seen->nominal === null) {
             return $seen->floating ? '8.4' : 'OL';
         }
-        $noise = 1.0 + self::NOISE * (2.0 * (crc32("{$job->id}{$place->a}{$place->b}{$job->readings()->count()}") % 1000) / 1000.0 - 1.0);
+        $noise =
+            1.0 +
+            self::NOISE *
+                ((2.0 * (crc32("{$job->id}{$place->a}{$place->b}{$job->readings()->count()}") % 1000)) / 1000.0 - 1.0);
 
         return number_format($seen->nominal * $noise, $place->mode->value === 'A' ? 2 : 1, '.', '');
     }
@@ -46,15 +49,23 @@ final class Practice
     public static function signs(Job $job, string $step): array
     {
         $fault = self::fault($job);
-        $record = StepRecord::all($job)[$step] ?? throw ValidationException::withMessages(['step' => "There is no proving step {$step} for this house."]);
-        $circuit = $job->house()->plan?->circuit() ?? throw ValidationException::withMessages(['step' => 'Choose a thermostat first.']);
+        $record =
+            StepRecord::all($job)[$step] ??
+            throw ValidationException::withMessages(['step' => "There is no proving step {$step} for this house."]);
+        $circuit =
+            $job->house()->plan?->circuit() ??
+            throw ValidationException::withMessages(['step' => 'Choose a thermostat first.']);
         $setup = $record->secondsLeft() > 0 ? $record->step->waiting : $record->step->setup;
         $runs = self::running($circuit, $setup, $fault);
         $signs = [];
         foreach ($record->step->signs as $sign) {
             $signs[$sign->key] = match ($sign->key) {
                 'outdoor-stops' => ! ($runs['outdoor-unit'] ?? false),
-                'drop-off' => array_filter(self::running($circuit, Setup::calling(), $fault), static fn (bool $on, string $name): bool => $on && ! in_array($name, ['display', 'board-lamp'], true), ARRAY_FILTER_USE_BOTH) === [],
+                'drop-off' => array_filter(
+                    self::running($circuit, Setup::calling(), $fault),
+                    static fn (bool $on, string $name): bool => $on && ! in_array($name, ['display', 'board-lamp'], true),
+                    ARRAY_FILTER_USE_BOTH,
+                ) === [],
                 default => $runs[$sign->key] ?? false,
             };
         }
@@ -65,16 +76,24 @@ final class Practice
     /** @return array<string, bool> */
     private static function running(Circuit $circuit, Setup $setup, ?Fault $fault): array
     {
-        return Observables::of($circuit, $circuit->operate($fault === null ? $setup : $setup->with(...$fault->edits)), $fault);
+        return Observables::of(
+            $circuit,
+            $circuit->operate($fault === null ? $setup : $setup->with(...$fault->edits)),
+            $fault,
+        );
     }
 
     private static function fault(Job $job): ?Fault
     {
         if ($job->practice === null) {
-            throw ValidationException::withMessages(['value' => 'The simulated meter is for practice: turn that on first. A real reading comes from the meter in hand.']);
+            throw ValidationException::withMessages([
+                'value' => 'The simulated meter is for practice: turn that on first. A real reading comes from the meter in hand.',
+            ]);
         }
         $circuit = $job->house()->plan?->circuit();
-        foreach ($job->practice === '' || $circuit === null ? [] : app(JobFiles::class)->faults()->of($circuit) as $fault) {
+        foreach (
+            $job->practice === '' || $circuit === null ? [] : app(JobFiles::class)->faults()->of($circuit) as $fault
+        ) {
             if ($fault->id === $job->practice) {
                 return $fault;
             }

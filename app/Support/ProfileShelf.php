@@ -25,7 +25,10 @@ final readonly class ProfileShelf
     {
         $own = OwnProfile::query()->where('crew_id', $crewId)->orderBy('created_at')->get();
 
-        return [...$this->catalog->profiles(), ...array_values($own->map(static fn (OwnProfile $p): Profile => ProfileReader::read($p->profile))->all())];
+        return [
+            ...$this->catalog->profiles(),
+            ...array_values($own->map(static fn (OwnProfile $p): Profile => ProfileReader::read($p->profile))->all()),
+        ];
     }
 
     public function find(int $crewId, string $id): ?Profile
@@ -58,7 +61,10 @@ final readonly class ProfileShelf
             }
         }
         if (OwnProfile::query()->where('crew_id', $crewId)->count() >= self::MOST) {
-            throw InvalidData::unreadable('', 'the shelf holds '.self::MOST.' profiles of your own; put one away first');
+            throw InvalidData::unreadable(
+                '',
+                'the shelf holds '.self::MOST.' profiles of your own; put one away first',
+            );
         }
         $id = 'own-'.strtolower((string) Str::ulid());
         OwnProfile::query()->create(['id' => $id, 'crew_id' => $crewId, 'profile' => ['id' => $id, ...$json]]);

@@ -36,7 +36,11 @@ final class Progress
     private function __construct(private readonly Job $job)
     {
         $this->steps = StepRecord::all($job);
-        $this->moves = $job->counting($job->moveTicks())->get()->mapWithKeys(static fn (MoveTick $t): array => [$t->move => $t->done])->all();
+        $this->moves = $job
+            ->counting($job->moveTicks())
+            ->get()
+            ->mapWithKeys(static fn (MoveTick $t): array => [$t->move => $t->done])
+            ->all();
         $this->settings = self::entered($job);
     }
 
@@ -48,7 +52,11 @@ final class Progress
     /** @return array<string, string> latest value by setting key */
     public static function entered(Job $job): array
     {
-        return $job->counting($job->settingEntries())->get()->mapWithKeys(static fn (SettingEntry $e): array => [$e->key => $e->value])->all();
+        return $job
+            ->counting($job->settingEntries())
+            ->get()
+            ->mapWithKeys(static fn (SettingEntry $e): array => [$e->key => $e->value])
+            ->all();
     }
 
     /** @return array<string, StepRecord> */
@@ -75,18 +83,31 @@ final class Progress
     {
         $plan = $this->job->house()->plan;
 
-        return $plan === null ? [] : array_map(fn (Move $m): array => ['label' => $m->text, 'done' => $this->isMoved($m->key)], MoveList::of($plan));
+        return $plan === null
+            ? []
+            : array_map(
+                fn (Move $m): array => ['label' => $m->text, 'done' => $this->isMoved($m->key)],
+                MoveList::of($plan),
+            );
     }
 
     /** @return list<array{key: string, label: string, done: bool}> */
     public function survey(): array
     {
         $missing = Photographs::missing($this->job);
-        $photos = array_map(static fn (string $place): array => [
-            'key' => "photo-{$place}", 'label' => $place === 'wall' ? 'Photograph of the wall plate' : 'Photograph of the board', 'done' => ! in_array($place, $missing, true),
-        ], ['wall', 'indoor']);
+        $photos = array_map(
+            static fn (string $place): array => [
+                'key' => "photo-{$place}",
+                'label' => $place === 'wall' ? 'Photograph of the wall plate' : 'Photograph of the board',
+                'done' => ! in_array($place, $missing, true),
+            ],
+            ['wall', 'indoor'],
+        );
 
-        return [...SurveyProgress::items($this->job->house()->installation, SurveyReadings::supplyMeasured($this->job)), ...$photos];
+        return [
+            ...SurveyProgress::items($this->job->house()->installation, SurveyReadings::supplyMeasured($this->job)),
+            ...$photos,
+        ];
     }
 
     /** @return list<array{label: string, done: bool}> */
@@ -100,7 +121,10 @@ final class Progress
 
         return [
             ['label' => 'Choose a thermostat', 'done' => true],
-            ['label' => $blocking === [] ? 'Use this plan' : count($blocking).' to correct', 'done' => $this->job->planned_at !== null],
+            [
+                'label' => $blocking === [] ? 'Use this plan' : count($blocking).' to correct',
+                'done' => $this->job->planned_at !== null,
+            ],
             ...$this->moves(),
         ];
     }
@@ -110,15 +134,38 @@ final class Progress
     {
         $plan = $this->job->house()->plan;
 
-        return $plan === null ? [] : array_map(fn (DerivedSetting $s): array => ['label' => $s->key->label(), 'done' => in_array($this->settings[$s->key->value] ?? null, [$s->value, ...array_column($s->open, 'value')], true)], array_values(array_filter(Derivation::all($plan), static fn (DerivedSetting $s): bool => $s->lacking === null)));
+        return $plan === null
+            ? []
+            : array_map(
+                fn (DerivedSetting $s): array => [
+                    'label' => $s->key->label(),
+                    'done' => in_array(
+                        $this->settings[$s->key->value] ?? null,
+                        [$s->value, ...array_column($s->open, 'value')],
+                        true,
+                    ),
+                ],
+                array_values(
+                    array_filter(Derivation::all($plan), static fn (DerivedSetting $s): bool => $s->lacking === null),
+                ),
+            );
     }
 
     /** @return array<string, array{label: string, proved: bool, failed: bool, running: bool, waived: ?string}> by call */
     public function calls(): array
     {
         $calls = [];
-        $waived = array_filter($this->job->counting($this->job->waivers())->get()->mapWithKeys(static fn (Waiver $w): array => [$w->call => $w->reason])->all());
-        $all = array_filter(CallTable::needed($this->job->house()->installation->archetype)->calls(), static fn (CallName $c): bool => $c !== CallName::Idle && $c->mode() === null);
+        $waived = array_filter(
+            $this->job
+                ->counting($this->job->waivers())
+                ->get()
+                ->mapWithKeys(static fn (Waiver $w): array => [$w->call => $w->reason])
+                ->all(),
+        );
+        $all = array_filter(
+            CallTable::needed($this->job->house()->installation->archetype)->calls(),
+            static fn (CallName $c): bool => $c !== CallName::Idle && $c->mode() === null,
+        );
         foreach ($this->job->house()->steps()?->calls() ?? $all as $call) {
             $voltage = $this->steps[$call->value.'.voltage'] ?? null;
             $jumper = $this->steps[$call->value.'.jumper'] ?? null;
@@ -141,9 +188,18 @@ final class Progress
         if ($record === null) {
             return false;
         }
-        $last = $this->job->counting($this->job->readings())->where('stage', 'plan')->where('mode', 'O')->get()->mapWithKeys(static fn (Reading $r): array => ["{$r->a}~{$r->b}" => $r->outcome])->all();
+        $last = $this->job
+            ->counting($this->job->readings())
+            ->where('stage', 'plan')
+            ->where('mode', 'O')
+            ->get()
+            ->mapWithKeys(static fn (Reading $r): array => ["{$r->a}~{$r->b}" => $r->outcome])
+            ->all();
 
-        return array_filter($record->step->probes, static fn (Probe $p): bool => ($last[$p->key()] ?? null) !== 'pass') === [];
+        return array_filter(
+            $record->step->probes,
+            static fn (Probe $p): bool => ($last[$p->key()] ?? null) !== 'pass',
+        ) === [];
     }
 
     /**
@@ -155,7 +211,11 @@ final class Progress
     {
         $seen = [];
         foreach ($this->steps as $record) {
-            if ($record->step->method !== Method::Voltage || ($record->readings === [] && $record->signs === []) || $record->secondsLeft() > 0) {
+            if (
+                $record->step->method !== Method::Voltage ||
+                ($record->readings === [] && $record->signs === []) ||
+                $record->secondsLeft() > 0
+            ) {
                 continue;
             }
             $volts = $signs = [];
@@ -195,7 +255,13 @@ final class Progress
             ['label' => 'Survey finished', 'done' => $this->job->surveyed_at !== null],
             ['label' => 'Plan used and every move ticked', 'done' => $all($this->plan())],
             ['label' => 'Settings entered', 'done' => $all($this->settings())],
-            ['label' => 'Every call proved, or left out with a reason', 'done' => array_filter($this->calls(), static fn (array $c): bool => ! $c['proved'] && $c['waived'] === null) === []],
+            [
+                'label' => 'Every call proved, or left out with a reason',
+                'done' => array_filter(
+                    $this->calls(),
+                    static fn (array $c): bool => ! $c['proved'] && $c['waived'] === null,
+                ) === [],
+            ],
             ['label' => 'Everything temporary put back', 'done' => $this->restore() === []],
         ];
     }
@@ -203,7 +269,10 @@ final class Progress
     /** @return list<array<string, mixed>> */
     public function tape(): array
     {
-        $calls = array_map(static fn (array $c): array => ['label' => $c['label'], 'done' => $c['proved'] || $c['waived'] !== null], array_values($this->calls()));
+        $calls = array_map(
+            static fn (array $c): array => ['label' => $c['label'], 'done' => $c['proved'] || $c['waived'] !== null],
+            array_values($this->calls()),
+        );
         $stuck = in_array(true, array_column($this->calls(), 'failed'), true);
 
         return [
@@ -219,15 +288,31 @@ final class Progress
      * @param  list<array{label: string, done: bool}>|list<array{key: string, label: string, done: bool}>  $items
      * @return array<string, mixed>
      */
-    private function segment(string $key, string $name, array $items, string $unit, bool $closed, bool $stuck = false): array
-    {
+    private function segment(
+        string $key,
+        string $name,
+        array $items,
+        string $unit,
+        bool $closed,
+        bool $stuck = false,
+    ): array {
         $done = count(array_filter($items, static fn (array $i): bool => $i['done']));
-        $open = array_values(array_map(static fn (array $i): string => $i['label'], array_filter($items, static fn (array $i): bool => ! $i['done'])));
-        $finished = $key === 'handover' ? $closed : ($closed || ($items !== [] && $open === []));
+        $open = array_values(
+            array_map(
+                static fn (array $i): string => $i['label'],
+                array_filter($items, static fn (array $i): bool => ! $i['done']),
+            ),
+        );
+        $finished = $key === 'handover' ? $closed : $closed || ($items !== [] && $open === []);
 
         return [
-            'key' => $key, 'name' => $name, 'state' => $stuck ? 'stuck' : ($finished ? 'done' : ($done > 0 ? 'begun' : 'next')),
-            'n' => count($items), 'done' => $done, 'word' => $items === [] ? 'after the plan' : "{$done} of ".count($items)." {$unit}", 'open' => $open,
+            'key' => $key,
+            'name' => $name,
+            'state' => $stuck ? 'stuck' : ($finished ? 'done' : ($done > 0 ? 'begun' : 'next')),
+            'n' => count($items),
+            'done' => $done,
+            'word' => $items === [] ? 'after the plan' : "{$done} of ".count($items)." {$unit}",
+            'open' => $open,
         ];
     }
 }

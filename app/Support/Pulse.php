@@ -11,7 +11,12 @@ final class Pulse
 {
     public static function of(Job $job): string
     {
-        $now = Job::query()->withTrashed()->without('system.site')->toBase()->select('version', 'recorded', 'handed_over_at')->find($job->id);
+        $now = Job::query()
+            ->withTrashed()
+            ->without('system.site')
+            ->toBase()
+            ->select('version', 'recorded', 'handed_over_at')
+            ->find($job->id);
 
         return sprintf('%d.%d.%d', $now->version ?? 0, $now->recorded ?? 0, (int) isset($now->handed_over_at));
     }

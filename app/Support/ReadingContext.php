@@ -21,24 +21,45 @@ final readonly class ReadingContext
     {
     }
 
-    public static function of(Job $job, string $stage, ?string $step, ?string $call, MeterMode $mode, PowerFlag $flag): self
-    {
+    public static function of(
+        Job $job,
+        string $stage,
+        ?string $step,
+        ?string $call,
+        MeterMode $mode,
+        PowerFlag $flag,
+    ): self {
         $house = $job->house();
         if ($stage === 'survey' || $house->plan === null) {
             return new self($house->circuitAsFound(), self::powered(Setup::calling(), $flag, $mode, false), null);
         }
         if ($step !== null) {
-            $record = StepRecord::all($job)[$step] ?? throw ValidationException::withMessages(['step' => "There is no proving step {$step} for this house."]);
+            $record =
+                StepRecord::all($job)[$step] ??
+                throw ValidationException::withMessages(['step' => "There is no proving step {$step} for this house."]);
 
             return new self($house->plan->circuit(), self::powered($record->step->setup, $flag, $mode, false), $record);
         }
         $table = CallTable::needed($house->installation->archetype);
         $name = CallName::tryFrom($call ?? 'idle');
         if ($name === null || ! $table->has($name)) {
-            throw ValidationException::withMessages(['call' => "This house has no call {$call}. It has ".implode(', ', array_map(static fn (CallName $c): string => $c->value, $table->calls())).'.']);
+            throw ValidationException::withMessages([
+                'call' => "This house has no call {$call}. It has ".
+                    implode(', ', array_map(static fn (CallName $c): string => $c->value, $table->calls())).
+                    '.',
+            ]);
         }
 
-        return new self($house->plan->circuit(), self::powered(Setup::calling(...$table->printed($name, $house->plan->profile))->inMode($name->mode()), $flag, $mode, $stage === 'plan'), null);
+        return new self(
+            $house->plan->circuit(),
+            self::powered(
+                Setup::calling(...$table->printed($name, $house->plan->profile))->inMode($name->mode()),
+                $flag,
+                $mode,
+                $stage === 'plan',
+            ),
+            null,
+        );
     }
 
     /** @throws ValidationException for a point that this circuit does not have */

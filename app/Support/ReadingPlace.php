@@ -23,6 +23,13 @@ final readonly class ReadingPlace
     /** @param  ?PowerFlag  $flag  of another moment than now */
     public function context(Job $job, ?PowerFlag $flag = null): ReadingContext
     {
-        return ReadingContext::of($job, $this->stage, $this->step, $this->call, $this->mode, $flag ?? PowerFlag::of($job));
+        return ReadingContext::of(
+            $job,
+            $this->stage,
+            $this->step,
+            $this->call,
+            $this->mode,
+            $flag ?? PowerFlag::of($job),
+        );
     }
 }

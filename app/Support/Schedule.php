@@ -18,9 +18,15 @@ final class Schedule
     /** @param  ?string  $mark  of the job, in a column of its own */
     public static function csv(Installation $house, ?string $mark = null): string
     {
-        $rows = array_map(static fn (array $row): array => $mark === null ? $row : [...$row, 'mark' => $mark], ConductorSchedule::rows($house));
+        $rows = array_map(
+            static fn (array $row): array => $mark === null ? $row : [...$row, 'mark' => $mark],
+            ConductorSchedule::rows($house),
+        );
 
-        return (new CsvEncoder([CsvEncoder::ESCAPE_FORMULAS_KEY => true]))->encode($rows === [] ? [array_fill_keys(ConductorSchedule::COLUMNS, '')] : $rows, 'csv');
+        return (new CsvEncoder([CsvEncoder::ESCAPE_FORMULAS_KEY => true]))->encode(
+            $rows === [] ? [array_fill_keys(ConductorSchedule::COLUMNS, '')] : $rows,
+            'csv',
+        );
     }
 
     /**
@@ -37,17 +43,39 @@ final class Schedule
         $heading = strtok($csv, "\n") ?: '';
         $delimiter = substr_count($heading, ';') > substr_count($heading, ',') ? ';' : ',';
         if (substr_count($csv, "\n") > SurveyFile::MOST_CONDUCTORS * self::CABLES + 1) {
-            throw InvalidData::unreadable('/1', sprintf('and more: %d rows; allowed: at most %d conductors in a cable', substr_count(rtrim($csv), "\n"), SurveyFile::MOST_CONDUCTORS));
+            throw InvalidData::unreadable(
+                '/1',
+                sprintf(
+                    'and more: %d rows; allowed: at most %d conductors in a cable',
+                    substr_count(rtrim($csv), "\n"),
+                    SurveyFile::MOST_CONDUCTORS,
+                ),
+            );
         }
         /** @var list<array<string, mixed>> $decoded */
-        $decoded = (new CsvEncoder)->decode($csv, 'csv', [CsvEncoder::DELIMITER_KEY => $delimiter, CsvEncoder::AS_COLLECTION_KEY => true, CsvEncoder::KEY_SEPARATOR_KEY => "\0"]);
+        $decoded = (new CsvEncoder())->decode($csv, 'csv', [
+            CsvEncoder::DELIMITER_KEY => $delimiter,
+            CsvEncoder::AS_COLLECTION_KEY => true,
+            CsvEncoder::KEY_SEPARATOR_KEY => "\0",
+        ]);
         $rows = [];
         foreach ($decoded as $row) {
             $missing = array_diff(['cable', 'number', 'colour', 'near', 'far'], array_keys($row));
             if ($missing !== []) {
-                throw InvalidData::unreadable('/1', 'has no column '.implode(', ', $missing).'; needed: '.implode(', ', ConductorSchedule::COLUMNS));
+                throw InvalidData::unreadable(
+                    '/1',
+                    'has no column '.
+                        implode(', ', $missing).
+                        '; needed: '.
+                        implode(', ', ConductorSchedule::COLUMNS),
+                );
             }
-            $rows[] = array_map(static fn (mixed $cell): string => is_scalar($cell) ? (string) preg_replace("/^'(?=[=+\\-@\t\r])/", '', (string) $cell) : '', $row);
+            $rows[] = array_map(
+                static fn (mixed $cell): string => is_scalar($cell)
+                    ? (string) preg_replace("/^'(?=[=+\\-@\t\r])/", '', (string) $cell)
+                    : '',
+                $row,
+            );
         }
 
         return array_values(array_filter($rows, static fn (array $row): bool => implode('', $row) !== ''));

@@ -59,9 +59,21 @@ final readonly class StepRecord
             $start = $begun?->at;
             $end = $begun !== null && $ended !== null && $ended->seq > $begun->seq ? $ended->at : null;
             $records[$step->key()] = new self(
-                $step, $start, $end, $begun?->seq, $start === null ? null : self::ready($step, $start, $powerOn, $powerOff, $ends),
-                self::latest($readings->get($step->key()), $begun?->seq, static fn (Reading $r): string => $r->a.'~'.$r->b),
-                self::latest($observations->get($step->key()), $begun?->seq, static fn (Observation $o): string => $o->sign),
+                $step,
+                $start,
+                $end,
+                $begun?->seq,
+                $start === null ? null : self::ready($step, $start, $powerOn, $powerOff, $ends),
+                self::latest(
+                    $readings->get($step->key()),
+                    $begun?->seq,
+                    static fn (Reading $r): string => $r->a.'~'.$r->b,
+                ),
+                self::latest(
+                    $observations->get($step->key()),
+                    $begun?->seq,
+                    static fn (Observation $o): string => $o->sign,
+                ),
             );
         }
 
@@ -71,7 +83,9 @@ final readonly class StepRecord
     /** @param  ?Carbon  $at  of another moment than now */
     public function secondsLeft(?Carbon $at = null): int
     {
-        return $this->readyAt === null ? $this->step->wait->seconds : max(0, (int) ceil(($at ?? now())->diffInSeconds($this->readyAt)));
+        return $this->readyAt === null
+            ? $this->step->wait->seconds
+            : max(0, (int) ceil(($at ?? now())->diffInSeconds($this->readyAt)));
     }
 
     /** In the first seconds after the start, in which a relay, its motor and the person still come to it. */
@@ -127,7 +141,10 @@ final readonly class StepRecord
     private static function ready(Step $step, Carbon $start, ?Carbon $powerOn, ?Carbon $powerOff, array $ends): Carbon
     {
         $before = array_filter($ends, static fn (array $end): bool => $end['at']->lessThanOrEqualTo($start));
-        $joined = array_filter($before, static fn (array $end): bool => $end['key'] === $step->follows && $end['at']->equalTo($start));
+        $joined = array_filter(
+            $before,
+            static fn (array $end): bool => $end['key'] === $step->follows && $end['at']->equalTo($start),
+        );
         if ($joined !== [] && $step->onward !== null) {
             return $start->copy()->addSeconds($step->onward->seconds);
         }

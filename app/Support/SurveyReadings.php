@@ -19,11 +19,26 @@ final class SurveyReadings
     /** @return list<SurveyReading> in the order they were taken */
     public static function of(Job $job): array
     {
-        $readings = $job->counting($job->readings())->where('stage', 'survey')->whereIn('mode', ['V', 'O'])->get();
+        $readings = $job
+            ->counting($job->readings())
+            ->where('stage', 'survey')
+            ->whereIn('mode', ['V', 'O'])
+            ->get();
         $corrected = $readings->pluck('corrects_id')->filter()->all();
         $standing = $readings->reject(static fn (Reading $r): bool => in_array($r->id, $corrected, true));
 
-        return array_values($standing->map(static fn (Reading $r): SurveyReading => new SurveyReading($r->a, $r->b, $r->value, MeterMode::from($r->mode)))->all());
+        return array_values(
+            $standing
+                ->map(
+                    static fn (Reading $r): SurveyReading => new SurveyReading(
+                        $r->a,
+                        $r->b,
+                        $r->value,
+                        MeterMode::from($r->mode),
+                    ),
+                )
+                ->all(),
+        );
     }
 
     public static function supplyMeasured(Job $job): bool
@@ -44,7 +59,7 @@ final class SurveyReadings
         $house = $job->house()->installation;
         $vanishes = VanishingPoint::find($house, $readings);
 
-        return [...Screening::check($house, $readings), ...($vanishes === null ? [] : [$vanishes])];
+        return [...Screening::check($house, $readings), ...$vanishes === null ? [] : [$vanishes]];
     }
 
     /**
@@ -55,7 +70,9 @@ final class SurveyReadings
     {
         $plan = $job->house()->plan;
 
-        return $plan === null || ! $landed ? self::screening($job) : Screening::check(AsLeft::landed($plan), self::of($job));
+        return $plan === null || ! $landed
+            ? self::screening($job)
+            : Screening::check(AsLeft::landed($plan), self::of($job));
     }
 
     /** @return list<Finding> what stops a plan and its moves */

@@ -29,23 +29,46 @@ final readonly class Finding
      * @param  list<string>  $conductors
      * @param  list<string>  $points
      */
-    public static function of(string $code, Severity $severity, string $title, string $meaning, string $action, array $conductors = [], array $points = [], bool $overridable = false): self
-    {
+    public static function of(
+        string $code,
+        Severity $severity,
+        string $title,
+        string $meaning,
+        string $action,
+        array $conductors = [],
+        array $points = [],
+        bool $overridable = false,
+    ): self {
         return new self($code, $severity, $title, $meaning, $action, $conductors, $points, $overridable);
     }
 
     /** A stop that the installer went past: a warning from then on, with the reason beside it. */
     public function overridden(string $reason): self
     {
-        return new self($this->code, Severity::Warning, $this->title, "{$this->meaning} Gone past: {$reason}", $this->action, $this->conductors, $this->points, true);
+        return new self(
+            $this->code,
+            Severity::Warning,
+            $this->title,
+            "{$this->meaning} Gone past: {$reason}",
+            $this->action,
+            $this->conductors,
+            $this->points,
+            true,
+        );
     }
 
     /** @return array<string, mixed> */
     public function toArray(): array
     {
         return [
-            'code' => $this->code, 'severity' => $this->severity->value, 'title' => $this->title, 'meaning' => $this->meaning,
-            'action' => $this->action, 'conductors' => $this->conductors, 'points' => $this->points, 'overridable' => $this->overridable,
+            'code' => $this->code,
+            'severity' => $this->severity->value,
+            'title' => $this->title,
+            'meaning' => $this->meaning,
+            'action' => $this->action,
+            'conductors' => $this->conductors,
+            'points' => $this->points,
+            'overridable' => $this->overridable,
         ];
     }
 }

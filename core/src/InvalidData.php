@@ -27,6 +27,9 @@ final class InvalidData extends \InvalidArgumentException
     {
         $shown = json_encode($value);
 
-        return new self($pointer, 'is '.($shown === false ? get_debug_type($value) : $shown)."; allowed: {$allowed}");
+        return new self(
+            $pointer,
+            'is '.($shown === false ? get_debug_type($value) : $shown)."; allowed: {$allowed}",
+        );
     }
 }

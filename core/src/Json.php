@@ -29,7 +29,10 @@ final class Json
     private static function walk(mixed $value, string $pointer, int &$parts): void
     {
         if (++$parts > self::MOST_PARTS) {
-            throw InvalidData::unreadable('', 'holds more than '.self::MOST_PARTS.' values; a job file is one house');
+            throw InvalidData::unreadable(
+                '',
+                'holds more than '.self::MOST_PARTS.' values; a job file is one house',
+            );
         }
         if (is_float($value) && ! is_finite($value)) {
             throw InvalidData::unreadable($pointer, 'is no number that can be kept');

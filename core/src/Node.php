@@ -53,7 +53,10 @@ final readonly class Node
         }
         $value = $this->at($key)->value;
         if (is_string($value) && mb_strlen($value) > $most) {
-            throw InvalidData::unreadable("{$this->pointer}/{$key}", 'is '.mb_strlen($value)." characters long; allowed: at most {$most}");
+            throw InvalidData::unreadable(
+                "{$this->pointer}/{$key}",
+                'is '.mb_strlen($value)." characters long; allowed: at most {$most}",
+            );
         }
 
         return is_string($value) ? $value : throw InvalidData::notAllowed("{$this->pointer}/{$key}", $value, 'text');
@@ -66,7 +69,11 @@ final readonly class Node
         }
         $value = $this->at($key)->value;
         if ((! is_int($value) && ! is_float($value)) || ! is_finite((float) $value) || $value < $min || $value > $max) {
-            throw InvalidData::notAllowed("{$this->pointer}/{$key}", $value, is_finite($min) || is_finite($max) ? "a number from {$min} to {$max}" : 'a number');
+            throw InvalidData::notAllowed(
+                "{$this->pointer}/{$key}",
+                $value,
+                is_finite($min) || is_finite($max) ? "a number from {$min} to {$max}" : 'a number',
+            );
         }
 
         return (float) $value;
@@ -76,7 +83,9 @@ final readonly class Node
     {
         $value = $this->number($key, $default === null ? null : (float) $default);
 
-        return $value === floor($value) ? (int) $value : throw InvalidData::notAllowed("{$this->pointer}/{$key}", $value, 'a whole number');
+        return $value === floor($value)
+            ? (int) $value
+            : throw InvalidData::notAllowed("{$this->pointer}/{$key}", $value, 'a whole number');
     }
 
     public function bool(string $key, ?bool $default = null): bool
@@ -86,7 +95,9 @@ final readonly class Node
         }
         $value = $this->at($key)->value;
 
-        return is_bool($value) ? $value : throw InvalidData::notAllowed("{$this->pointer}/{$key}", $value, 'true or false');
+        return is_bool($value)
+            ? $value
+            : throw InvalidData::notAllowed("{$this->pointer}/{$key}", $value, 'true or false');
     }
 
     /**
@@ -99,8 +110,12 @@ final readonly class Node
     {
         $value = $this->string($key);
 
-        return $enum::tryFrom($value)
-            ?? throw InvalidData::notAllowed("{$this->pointer}/{$key}", $value, implode(', ', array_map(static fn (\BackedEnum $case): string => (string) $case->value, $enum::cases())));
+        return $enum::tryFrom($value) ??
+            throw InvalidData::notAllowed(
+                "{$this->pointer}/{$key}",
+                $value,
+                implode(', ', array_map(static fn (\BackedEnum $case): string => (string) $case->value, $enum::cases())),
+            );
     }
 
     /**
@@ -117,7 +132,10 @@ final readonly class Node
             throw InvalidData::notAllowed($list->pointer, $list->value, 'a list');
         }
         if (count($list->value) > $most) {
-            throw InvalidData::unreadable($list->pointer, 'has '.count($list->value)." entries; allowed: at most {$most}");
+            throw InvalidData::unreadable(
+                $list->pointer,
+                'has '.count($list->value)." entries; allowed: at most {$most}",
+            );
         }
 
         return array_map(static fn (int|string $index): self => $list->at($index), array_keys($list->value));
@@ -127,7 +145,9 @@ final readonly class Node
     public function strings(string $key): array
     {
         return array_map(
-            static fn (self $entry): string => is_string($entry->value) ? $entry->value : throw InvalidData::notAllowed($entry->pointer, $entry->value, 'text'),
+            static fn (self $entry): string => is_string($entry->value)
+                ? $entry->value
+                : throw InvalidData::notAllowed($entry->pointer, $entry->value, 'text'),
             $this->each($key),
         );
     }
@@ -140,9 +160,14 @@ final readonly class Node
         }
         $object = $this->at($key);
         if (is_array($object->value) && count($object->value) > self::MOST) {
-            throw InvalidData::unreadable($object->pointer, 'has '.count($object->value).' entries; allowed: at most '.self::MOST);
+            throw InvalidData::unreadable(
+                $object->pointer,
+                'has '.count($object->value).' entries; allowed: at most '.self::MOST,
+            );
         }
 
-        return is_array($object->value) ? array_map(strval(...), array_keys($object->value)) : throw InvalidData::notAllowed($object->pointer, $object->value, 'an object');
+        return is_array($object->value)
+            ? array_map(strval(...), array_keys($object->value))
+            : throw InvalidData::notAllowed($object->pointer, $object->value, 'an object');
     }
 }

@@ -20,19 +20,30 @@ final class JobFactory extends Factory
 
     public function definition(): array
     {
-        $file = json_decode((string) file_get_contents(database_path('demo/lock-keepers-row-4.json')), true, flags: JSON_THROW_ON_ERROR);
+        $file = json_decode(
+            (string) file_get_contents(database_path('demo/lock-keepers-row-4.json')),
+            true,
+            flags: JSON_THROW_ON_ERROR,
+        );
 
         return [
-            'crew_id' => Crew::factory(), 'kind' => 'replacement',
-            'system_id' => static fn (array $given): string => System::factory()->create(['site_id' => Site::factory()->create(['crew_id' => $given['crew_id']])->id])->id,
-            'survey' => is_array($file) ? $file['survey'] : [], 'plan' => null, 'version' => 1,
+            'crew_id' => Crew::factory(),
+            'kind' => 'replacement',
+            'system_id' => static fn (array $given): string => System::factory()->create([
+                'site_id' => Site::factory()->create(['crew_id' => $given['crew_id']])->id,
+            ])->id,
+            'survey' => is_array($file) ? $file['survey'] : [],
+            'plan' => null,
+            'version' => 1,
         ];
     }
 
     public function configure(): static
     {
         return $this->afterCreating(static function (Job $job): void {
-            $user = User::query()->where('crew_id', $job->crew_id)->first() ?? User::factory()->create(['crew_id' => $job->crew_id]);
+            $user =
+                User::query()->where('crew_id', $job->crew_id)->first() ??
+                User::factory()->create(['crew_id' => $job->crew_id]);
             EditDocument::revise($job, $user, (string) Str::ulid(), 'opened the job');
         });
     }

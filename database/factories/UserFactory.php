@@ -19,6 +19,11 @@ final class UserFactory extends Factory
     {
         $number = ++self::$number;
 
-        return ['crew_id' => Crew::factory(), 'name' => "Installer {$number}", 'email' => "installer{$number}@ebb-and-sluice.example", 'password' => 'saltmarsh'];
+        return [
+            'crew_id' => Crew::factory(),
+            'name' => "Installer {$number}",
+            'email' => "installer{$number}@ebb-and-sluice.example",
+            'password' => 'saltmarsh',
+        ];
     }
 }

@@ -39,9 +39,17 @@ return new class extends Migration
         foreach (DB::table('jobs')->get() as $job) {
             $at = ['created_at' => $job->created_at, 'updated_at' => $job->updated_at];
             [$site, $system] = [(string) Str::ulid(), (string) Str::ulid()];
-            DB::table('sites')->insert(['id' => $site, 'crew_id' => $job->crew_id, 'name' => $job->site, 'address' => $job->address, ...$at]);
+            DB::table('sites')->insert([
+                'id' => $site,
+                'crew_id' => $job->crew_id,
+                'name' => $job->site,
+                'address' => $job->address,
+                ...$at,
+            ]);
             DB::table('systems')->insert(['id' => $system, 'site_id' => $site, 'name' => 'System', ...$at]);
-            DB::table('jobs')->where('id', $job->id)->update(['system_id' => $system]);
+            DB::table('jobs')
+                ->where('id', $job->id)
+                ->update(['system_id' => $system]);
         }
         Schema::table('jobs', function (Blueprint $table): void {
             $table->dropColumn(['site', 'address']);

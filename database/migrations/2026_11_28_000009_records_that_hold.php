@@ -13,14 +13,34 @@ use Illuminate\Support\Str;
 return new class extends Migration
 {
     private const RECORDS = [
-        'readings', 'observations', 'setting_entries', 'power_events', 'move_ticks', 'step_events', 'waivers', 'signatures',
-        'measurements', 'reading_marks', 'photos', 'photo_marks',
+        'readings',
+        'observations',
+        'setting_entries',
+        'power_events',
+        'move_ticks',
+        'step_events',
+        'waivers',
+        'signatures',
+        'measurements',
+        'reading_marks',
+        'photos',
+        'photo_marks',
     ];
 
     private const MARKED_BEFORE = ['readings', 'observations', 'measurements'];
 
     private const SCREEN = [
-        'crew_id', 'practice_of_id', 'archived_at', 'deleted_at', 'handed_over_at', 'day', 'starts_at', 'updated_at', 'version', 'recorded', 'id',
+        'crew_id',
+        'practice_of_id',
+        'archived_at',
+        'deleted_at',
+        'handed_over_at',
+        'day',
+        'starts_at',
+        'updated_at',
+        'version',
+        'recorded',
+        'id',
     ];
 
     public function up(): void
@@ -75,7 +95,10 @@ return new class extends Migration
         foreach (self::RECORDS as $records) {
             Schema::table($records, function (Blueprint $table) use ($records): void {
                 $table->dropIndex(['job_id', 'seq']);
-                $table->dropColumn([...['seq', 'from_file'], ...(in_array($records, self::MARKED_BEFORE, true) ? [] : ['simulated'])]);
+                $table->dropColumn([
+                    ...['seq', 'from_file'],
+                    ...in_array($records, self::MARKED_BEFORE, true) ? [] : ['simulated'],
+                ]);
             });
         }
     }
@@ -87,24 +110,38 @@ return new class extends Migration
     private function practiceWasOnTheRealJob(): void
     {
         foreach (DB::table('jobs')->get() as $job) {
-            $times = array_merge(...array_map(
-                static fn (string $t): array => DB::table($t)->where('job_id', $job->id)->where('simulated', true)->pluck('at')->all(),
-                self::MARKED_BEFORE,
-            ));
+            $times = array_merge(
+                ...array_map(
+                    static fn (string $t): array => DB::table($t)
+                        ->where('job_id', $job->id)
+                        ->where('simulated', true)
+                        ->pluck('at')
+                        ->all(),
+                    self::MARKED_BEFORE,
+                ),
+            );
             if ($times === [] && $job->practice === null) {
                 continue;
             }
             if ($times !== []) {
                 $run = [min($times), max($times)];
                 foreach (array_diff(self::RECORDS, ['photos', 'photo_marks']) as $records) {
-                    DB::table($records)->where('job_id', $job->id)->whereBetween('at', $run)->update(['simulated' => true]);
+                    DB::table($records)
+                        ->where('job_id', $job->id)
+                        ->whereBetween('at', $run)
+                        ->update(['simulated' => true]);
                 }
             }
             $anybody = DB::table('users')->where('crew_id', $job->crew_id)->value('id');
             if ($job->handed_over_at === null && $anybody !== null) {
                 DB::table('power_events')->insert([
-                    'id' => (string) Str::ulid(), 'job_id' => $job->id, 'user_id' => $anybody, 'state' => 'not-proved', 'meter_proved' => false,
-                    'at' => now(), 'created_at' => now(),
+                    'id' => (string) Str::ulid(),
+                    'job_id' => $job->id,
+                    'user_id' => $anybody,
+                    'state' => 'not-proved',
+                    'meter_proved' => false,
+                    'at' => now(),
+                    'created_at' => now(),
                 ]);
             }
         }
@@ -116,26 +153,45 @@ return new class extends Migration
         foreach (DB::table('jobs')->pluck('id') as $job) {
             $rows = [];
             foreach (self::RECORDS as $records) {
-                foreach (DB::table($records)->where('job_id', $job)->get(['id', 'at']) as $row) {
+                foreach (
+                    DB::table($records)
+                        ->where('job_id', $job)
+                        ->get(['id', 'at']) as $row
+                ) {
                     $rows[] = [$row->at, $row->id, $records];
                 }
             }
             sort($rows);
             foreach ($rows as $index => [, $id, $records]) {
-                DB::table($records)->where('id', $id)->update(['seq' => $index + 1]);
+                DB::table($records)
+                    ->where('id', $id)
+                    ->update(['seq' => $index + 1]);
             }
-            DB::table('jobs')->where('id', $job)->update(['recorded' => count($rows)]);
+            DB::table('jobs')
+                ->where('id', $job)
+                ->update(['recorded' => count($rows)]);
         }
     }
 
     private function names(): void
     {
-        $closed = DB::table('jobs')->whereNotNull('handed_over_at')
-            ->join('systems', 'systems.id', 'jobs.system_id')->join('sites', 'sites.id', 'systems.site_id')->join('crews', 'crews.id', 'jobs.crew_id')
+        $closed = DB::table('jobs')
+            ->whereNotNull('handed_over_at')
+            ->join('systems', 'systems.id', 'jobs.system_id')
+            ->join('sites', 'sites.id', 'systems.site_id')
+            ->join('crews', 'crews.id', 'jobs.crew_id')
             ->get(['jobs.id', 'sites.name as site', 'sites.address', 'systems.name as system', 'crews.name as crew']);
         foreach ($closed as $job) {
-            $as = ['site' => $job->site, 'address' => $job->address, 'system' => $job->system, 'crew' => $job->crew, 'unsigned' => []];
-            DB::table('jobs')->where('id', $job->id)->update(['handed_over_as' => json_encode($as)]);
+            $as = [
+                'site' => $job->site,
+                'address' => $job->address,
+                'system' => $job->system,
+                'crew' => $job->crew,
+                'unsigned' => [],
+            ];
+            DB::table('jobs')
+                ->where('id', $job->id)
+                ->update(['handed_over_as' => json_encode($as)]);
         }
     }
 };

@@ -18,12 +18,29 @@ final class DatabaseSeeder extends Seeder
             return;
         }
         $crew = Crew::query()->create(['name' => 'Ebb & Sluice Heating']);
-        $wren = User::query()->create(['crew_id' => $crew->id, 'name' => 'Wren Halyard', 'email' => 'wren@ebb-and-sluice.example', 'password' => 'saltmarsh']);
-        User::query()->create(['crew_id' => $crew->id, 'name' => 'Sedge Barrow', 'email' => 'sedge@ebb-and-sluice.example', 'password' => 'saltmarsh']);
+        $wren = User::query()->create([
+            'crew_id' => $crew->id,
+            'name' => 'Wren Halyard',
+            'email' => 'wren@ebb-and-sluice.example',
+            'password' => 'saltmarsh',
+        ]);
+        User::query()->create([
+            'crew_id' => $crew->id,
+            'name' => 'Sedge Barrow',
+            'email' => 'sedge@ebb-and-sluice.example',
+            'password' => 'saltmarsh',
+        ]);
 
         $sedge = $wren->crew->users()->where('name', 'Sedge Barrow')->sole();
 
-        $day = static fn (string $name, User $by, int $seed, callable $stand, int $days, int $start) => (static function () use ($name, $by, $seed, $stand, $days, $start): void {
+        $day = static fn (
+            string $name,
+            User $by,
+            int $seed,
+            callable $stand,
+            int $days,
+            int $start,
+        ) => (static function () use ($name, $by, $seed, $stand, $days, $start): void {
             $demo = new DemoHouse($by, $name, seed: $seed);
             $demo->on($stand($demo), $days, $start, $by->name);
         })();
@@ -36,7 +53,14 @@ final class DatabaseSeeder extends Seeder
         $day('heron-boathouse', $wren, 7, static fn (DemoHouse $h): Job => $h->planned(used: false), 0, 840);
         $day('sailmakers-loft', $wren, 8, static fn (DemoHouse $h): Job => $h->planned(used: false), 1, 540);
         $day('weir-pump-room', $sedge, 9, static fn (DemoHouse $h): Job => $h->planned(used: true), 1, 510);
-        $day('winding-hole-2', $wren, 10, static fn (DemoHouse $h): Job => $h->set(['fan-in-heat' => 'equipment']), 1, 780);
+        $day(
+            'winding-hole-2',
+            $wren,
+            10,
+            static fn (DemoHouse $h): Job => $h->set(['fan-in-heat' => 'equipment']),
+            1,
+            780,
+        );
         (new DemoHouse($wren, 'lock-keepers-row-6', seed: 6))->open();
     }
 }

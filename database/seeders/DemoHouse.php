@@ -37,8 +37,14 @@ final class DemoHouse
 {
     /** Drawn by hand for the demo, nobody's: points from 0 to 1000. */
     private const STROKES = [
-        'installer' => [[[80, 300], [160, 720], [250, 380], [330, 720], [430, 280]], [[470, 560], [560, 520], [600, 600], [680, 540], [760, 600], [900, 520]]],
-        'customer' => [[[150, 740], [170, 260], [300, 300], [280, 480], [180, 500], [340, 760]], [[420, 600], [520, 560], [640, 620], [820, 560]]],
+        'installer' => [
+            [[80, 300], [160, 720], [250, 380], [330, 720], [430, 280]],
+            [[470, 560], [560, 520], [600, 600], [680, 540], [760, 600], [900, 520]],
+        ],
+        'customer' => [
+            [[150, 740], [170, 260], [300, 300], [280, 480], [180, 500], [340, 760]],
+            [[420, 600], [520, 560], [640, 620], [820, 560]],
+        ],
     ];
 
     private Carbon $clock;
@@ -50,7 +56,11 @@ final class DemoHouse
 
     public function __construct(private readonly User $user, string $name, int $seed)
     {
-        $json = json_decode((string) file_get_contents(database_path("demo/{$name}.json")), true, flags: JSON_THROW_ON_ERROR);
+        $json = json_decode(
+            (string) file_get_contents(database_path("demo/{$name}.json")),
+            true,
+            flags: JSON_THROW_ON_ERROR,
+        );
         $this->json = is_array($json) ? $json : [];
         $this->file = Node::root($json);
         $this->clock = Carbon::now()->subDays(2)->setTime(8, 30);
@@ -69,7 +79,11 @@ final class DemoHouse
     /** Puts the job on a day of the crew, today being 0. */
     public function on(Job $job, int $daysFromNow, int $startsAt, string $who): void
     {
-        $job->forceFill(['day' => Carbon::now()->addDays($daysFromNow)->format('Y-m-d'), 'starts_at' => $startsAt, 'who' => $who])->save();
+        $job->forceFill([
+            'day' => Carbon::now()->addDays($daysFromNow)->format('Y-m-d'),
+            'starts_at' => $startsAt,
+            'who' => $who,
+        ])->save();
     }
 
     /** Surveyed and measured, with no thermostat chosen yet. */
@@ -80,7 +94,13 @@ final class DemoHouse
         $this->power($job, 'live', 26.8);
         $this->measure($job, new ReadingPlace('survey', MeterMode::Volts, 'indoor.R', 'indoor.C'));
         foreach (['wall', 'indoor'] as $place) {
-            Append::row(Photo::class, (string) Str::ulid(), $job, $this->user, static fn (): array => ['place' => $place, 'skipped' => 'demo data has no camera']);
+            Append::row(
+                Photo::class,
+                (string) Str::ulid(),
+                $job,
+                $this->user,
+                static fn (): array => ['place' => $place, 'skipped' => 'demo data has no camera'],
+            );
         }
         $this->edit($job, static function (Job $job): string {
             $job->surveyed_at = now();
@@ -135,7 +155,13 @@ final class DemoHouse
         $this->measure($job, new ReadingPlace('survey', MeterMode::Volts, 'indoor.R', 'indoor.C'));
         $this->measure($job, new ReadingPlace('survey', MeterMode::Volts, 'wall.R', 'wall.C'));
         foreach (['wall', 'indoor'] as $place) {
-            Append::row(Photo::class, (string) Str::ulid(), $job, $this->user, static fn (): array => ['place' => $place, 'skipped' => 'demo data has no camera']);
+            Append::row(
+                Photo::class,
+                (string) Str::ulid(),
+                $job,
+                $this->user,
+                static fn (): array => ['place' => $place, 'skipped' => 'demo data has no camera'],
+            );
         }
         $this->edit($job, static function (Job $job): string {
             $job->surveyed_at = now();
@@ -149,14 +175,24 @@ final class DemoHouse
         $this->land($job);
         $this->power($job, 'live', 26.6);
         $this->enterSettings($job);
-        foreach (array_filter($job->house()->steps()?->all() ?? [], static fn (Step $s): bool => $s->method->isMain()) as $step) {
+        foreach (
+            array_filter($job->house()->steps()?->all() ?? [], static fn (Step $s): bool => $s->method->isMain()) as $step
+        ) {
             $this->prove($job, $step);
         }
         $this->pass(8);
         foreach (['installer' => $this->user->name, 'customer' => 'R.'] as $role => $name) {
-            Append::row(Signature::class, (string) Str::ulid(), $job, $this->user, static fn (): array => [
-                'role' => $role, 'name' => $name, 'strokes' => (string) json_encode(self::STROKES[$role]),
-            ]);
+            Append::row(
+                Signature::class,
+                (string) Str::ulid(),
+                $job,
+                $this->user,
+                static fn (): array => [
+                    'role' => $role,
+                    'name' => $name,
+                    'strokes' => (string) json_encode(self::STROKES[$role]),
+                ],
+            );
         }
         HandOver::of($job, unsigned: false);
         Carbon::setTestNow();
@@ -169,7 +205,13 @@ final class DemoHouse
         $plan = $job->house()->plan ?? throw new \LogicException('No plan to land.');
         foreach (MoveList::of($plan) as $move) {
             $this->pass(1);
-            Append::row(MoveTick::class, (string) Str::ulid(), $job, $this->user, static fn (): array => ['move' => $move->key, 'done' => true]);
+            Append::row(
+                MoveTick::class,
+                (string) Str::ulid(),
+                $job,
+                $this->user,
+                static fn (): array => ['move' => $move->key, 'done' => true],
+            );
         }
     }
 
@@ -179,7 +221,17 @@ final class DemoHouse
         $plan = $job->house()->plan ?? throw new \LogicException('No plan to set.');
         foreach (Derivation::all($plan) as $setting) {
             $this->pass(1);
-            Append::row(SettingEntry::class, (string) Str::ulid(), $job, $this->user, static fn (): array => ['key' => $setting->key->value, 'value' => $wrong[$setting->key->value] ?? $setting->value, 'reason' => $setting->reason]);
+            Append::row(
+                SettingEntry::class,
+                (string) Str::ulid(),
+                $job,
+                $this->user,
+                static fn (): array => [
+                    'key' => $setting->key->value,
+                    'value' => $wrong[$setting->key->value] ?? $setting->value,
+                    'reason' => $setting->reason,
+                ],
+            );
         }
     }
 
@@ -213,20 +265,31 @@ final class DemoHouse
     {
         $this->pass(1);
         $nominal = $place->context($job)->expect($place->mode, $place->a, $place->b)->nominal ?? 0.0;
-        $noisy = max(0.0, $nominal * (1.0 + mt_rand(-12, 12) / 1000.0) + ($nominal < 1.0 ? 0.0 : mt_rand(-1, 1) / 10.0));
+        $noisy = max(
+            0.0,
+            $nominal * (1.0 + mt_rand(-12, 12) / 1000.0) + ($nominal < 1.0 ? 0.0 : mt_rand(-1, 1) / 10.0),
+        );
         RecordReading::record($job, $this->user, (string) Str::ulid(), $place, number_format($noisy, 1, '.', ''));
     }
 
     private function power(Job $job, string $state, float $volts): void
     {
         $this->pass(1);
-        RaisePowerFlag::to($job, $this->user, (string) Str::ulid(), $state, array_fill_keys(array_column(PowerFlag::sources($job), 'id'), number_format($volts, 1, '.', '')), $state === 'isolated', true);
+        RaisePowerFlag::to(
+            $job,
+            $this->user,
+            (string) Str::ulid(),
+            $state,
+            array_fill_keys(array_column(PowerFlag::sources($job), 'id'), number_format($volts, 1, '.', '')),
+            $state === 'isolated',
+            true,
+        );
     }
 
     /** @param  callable(Job): string  $change */
     private function edit(Job $job, callable $change): void
     {
-        (new EditDocument)($job, $this->user, (string) Str::ulid(), $job->version, $change);
+        (new EditDocument())($job, $this->user, (string) Str::ulid(), $job->version, $change);
     }
 
     private function pass(int $minutes): void

@@ -14,6 +14,11 @@ final class OtherCrewSeeder extends Seeder
     public function run(): void
     {
         $crew = Crew::query()->create(['name' => 'Sounding Pole Services']);
-        User::query()->create(['crew_id' => $crew->id, 'name' => 'Another installer', 'email' => 'another@crew.example', 'password' => 'saltmarsh']);
+        User::query()->create([
+            'crew_id' => $crew->id,
+            'name' => 'Another installer',
+            'email' => 'another@crew.example',
+            'password' => 'saltmarsh',
+        ]);
     }
 }

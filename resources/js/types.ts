@@ -4,7 +4,8 @@ import type { PhotoView } from './types/survey';
 
 // The props that PHP pages send. Mirrored here once; a test holds real pages of the application against them.
 
-export type Colour = 'red' | 'white' | 'green' | 'yellow' | 'blue' | 'orange' | 'brown' | 'black' | 'pink' | 'tan' | 'grey' | 'purple';
+export type Colour =
+    'red' | 'white' | 'green' | 'yellow' | 'blue' | 'orange' | 'brown' | 'black' | 'pink' | 'tan' | 'grey' | 'purple';
 export type Mode = 'V' | 'O' | 'A' | 'B';
 export type OutcomeName = 'pass' | 'fail' | 'too-early' | 'neutral';
 export type Stage = 'survey' | 'plan' | 'set' | 'prove' | 'handover';
@@ -232,7 +233,15 @@ export interface SetProps extends Frame {
     thermostat: string;
     settings: SettingRow[];
     sisters: { id: string; label: string; values: Record<string, string> }[];
-    history: { key: string; value: string; old: string | null; reason: string; by: string; at: string; simulated: boolean }[];
+    history: {
+        key: string;
+        value: string;
+        old: string | null;
+        reason: string;
+        by: string;
+        at: string;
+        simulated: boolean;
+    }[];
     table: CallTableView;
     findings: Finding[];
     readings: Reading[];
@@ -241,10 +250,25 @@ export interface HandoverProps extends Frame {
     crew: string | null;
     thermostat: string | null;
     facts: { label: string; value: string }[];
-    wiring: { number: number; colour: Colour; stripe: Colour | null; before: string; after: string; board: string; evidence: string }[];
+    wiring: {
+        number: number;
+        colour: Colour;
+        stripe: Colour | null;
+        before: string;
+        after: string;
+        board: string;
+        evidence: string;
+    }[];
     link: string | null;
     settings: { label: string; menu: string; value: string | null; reason: string; asDerived: boolean }[];
-    proofs: { key: string; call: string; method: string; state: string; readings: Reading[]; signs: { sign: string; seen: boolean; outcome: OutcomeName; simulated: boolean }[] }[];
+    proofs: {
+        key: string;
+        call: string;
+        method: string;
+        state: string;
+        readings: Reading[];
+        signs: { sign: string; seen: boolean; outcome: OutcomeName; simulated: boolean }[];
+    }[];
     survey: Reading[];
     loads: LoadCheck[];
     measurements: Measurement[];

@@ -10,8 +10,11 @@ it('holds every file of the catalogue against its schema', function (string $fol
     $files = glob(base_path("catalog/{$folder}/*.json")) ?: [];
     expect($files)->not->toBe([]);
     foreach ($files as $file) {
-        $result = (new Validator)->validate(json_decode((string) file_get_contents($file)), (string) file_get_contents(base_path("catalog/{$schema}.schema.json")));
-        $errors = $result->isValid() ? [] : (new ErrorFormatter)->format($result->error());
+        $result = (new Validator())->validate(
+            json_decode((string) file_get_contents($file)),
+            (string) file_get_contents(base_path("catalog/{$schema}.schema.json")),
+        );
+        $errors = $result->isValid() ? [] : (new ErrorFormatter())->format($result->error());
         expect($errors)->toBe([], basename($file));
     }
 })->with([['equipment', 'equipment'], ['thermostats', 'thermostat'], ['faults', 'faults']]);
@@ -25,15 +28,19 @@ it('refers only to screws, loads and points that exist', function (): void {
         $screws = array_map(fn ($terminal) => $terminal->point(), $archetype->terminals);
         foreach ($archetype->transformers as $transformer) {
             // A common can stay inside the unit, where a load returns to it.
-            expect($screws)->toContain($transformer->hot)
-                ->and([...$screws, ...array_map(fn ($load) => $load->to, $archetype->loads)])->toContain($transformer->common);
+            expect($screws)
+                ->toContain($transformer->hot)
+                ->and([...$screws, ...array_map(fn ($load) => $load->to, $archetype->loads)])
+                ->toContain($transformer->common);
         }
     }
     foreach (app(Catalog::class)->profiles() as $profile) {
         $printed = array_map(fn ($terminal) => $terminal->printed, $profile->terminals);
         foreach ($profile->terminals as $terminal) {
-            expect($terminal->hot === null || in_array($terminal->hot, $printed, true))->toBeTrue("{$profile->id}: {$terminal->printed}")
-                ->and($terminal->name->isCall())->toBe($terminal->hot !== null);
+            expect($terminal->hot === null || in_array($terminal->hot, $printed, true))
+                ->toBeTrue("{$profile->id}: {$terminal->printed}")
+                ->and($terminal->name->isCall())
+                ->toBe($terminal->hot !== null);
         }
         expect(array_diff($profile->link ?? [], $printed))->toBe([]);
     }

@@ -14,22 +14,74 @@ function record(Job $job, string $what, array $body): TestResponse
 
 function provedReading(Job $job, string $value, array $more = []): TestResponse
 {
-    return record($job, 'readings', ['stage' => 'prove', 'step' => 'fan.voltage', 'mode' => 'V', 'a' => 'indoor.G', 'b' => 'indoor.C', 'value' => $value, ...$more]);
+    return record($job, 'readings', [
+        'stage' => 'prove',
+        'step' => 'fan.voltage',
+        'mode' => 'V',
+        'a' => 'indoor.G',
+        'b' => 'indoor.C',
+        'value' => $value,
+        ...$more,
+    ]);
 }
 
 it('keeps a split and an airflow with their verdicts, and refuses what they are not at its field', function (): void {
     $job = houseToProve();
-    $split = fn (array $values, ?string $call = 'cool-1') => record($job, 'measurements', ['figure' => 'split', 'call' => $call, 'values' => $values]);
-    expect($split(['return' => 76, 'supply' => 57, 'mode' => 1])->assertCreated()->json('tone'))->toBe('verd')
-        ->and($split(['return' => 57, 'supply' => 76, 'mode' => 1])->assertCreated()->json('verdict'))->toContain('reversing valve stands wrong')
-        ->and($split(['return' => 76, 'supply' => 570, 'mode' => 1])->assertUnprocessable()->json('errors.supply.0'))->toContain('is 570')->toContain('supply air from 20 to 180 °F')
-        ->and($split(['return' => 76, 'mode' => 1])->assertUnprocessable()->json('errors.values.0'))->toContain('Fill in every field')
-        ->and($split(['return' => 76, 'supply' => 57, 'mode' => 1], 'aux-1')->assertUnprocessable()->json('errors.call.0'))->toContain('no call aux-1')
-        ->and(record($job, 'measurements', ['figure' => 'fuse', 'values' => []])->assertUnprocessable()->json('errors.figure.0'))->toContain('Use split or airflow')
-        ->and(record($job, 'measurements', ['figure' => 'airflow', 'values' => ['tons' => 3, 'cfm' => 800]])->assertCreated()->json('tone'))->toBe('fault');
+    $split = fn (array $values, ?string $call = 'cool-1') => record($job, 'measurements', [
+        'figure' => 'split',
+        'call' => $call,
+        'values' => $values,
+    ]);
+    expect(
+        $split(['return' => 76, 'supply' => 57, 'mode' => 1])
+            ->assertCreated()
+            ->json('tone'),
+    )
+        ->toBe('verd')
+        ->and(
+            $split(['return' => 57, 'supply' => 76, 'mode' => 1])
+                ->assertCreated()
+                ->json('verdict'),
+        )
+        ->toContain('reversing valve stands wrong')
+        ->and(
+            $split(['return' => 76, 'supply' => 570, 'mode' => 1])
+                ->assertUnprocessable()
+                ->json('errors.supply.0'),
+        )
+        ->toContain('is 570')
+        ->toContain('supply air from 20 to 180 °F')
+        ->and(
+            $split(['return' => 76, 'mode' => 1])
+                ->assertUnprocessable()
+                ->json('errors.values.0'),
+        )
+        ->toContain('Fill in every field')
+        ->and(
+            $split(['return' => 76, 'supply' => 57, 'mode' => 1], 'aux-1')
+                ->assertUnprocessable()
+                ->json('errors.call.0'),
+        )
+        ->toContain('no call aux-1')
+        ->and(
+            record($job, 'measurements', ['figure' => 'fuse', 'values' => []])
+                ->assertUnprocessable()
+                ->json('errors.figure.0'),
+        )
+        ->toContain('Use split or airflow')
+        ->and(
+            record($job, 'measurements', ['figure' => 'airflow', 'values' => ['tons' => 3, 'cfm' => 800]])
+                ->assertCreated()
+                ->json('tone'),
+        )
+        ->toBe('fault');
     $page = HandoverPage::props($job->refresh());
     // The last split of the mode counts, and a bad airflow stays open.
-    expect($page['measurements'])->toHaveCount(3)->and(implode(' ', $page['open']))->toContain('Temperature split: The other way round')->toContain('Airflow: Too little');
+    expect($page['measurements'])
+        ->toHaveCount(3)
+        ->and(implode(' ', $page['open']))
+        ->toContain('Temperature split: The other way round')
+        ->toContain('Airflow: Too little');
 });
 
 it('flags a reading as unexplained, and takes the flag off only with the explanation', function (): void {
@@ -38,12 +90,29 @@ it('flags a reading as unexplained, and takes the flag off only with the explana
     $this->travel(10)->seconds();
     $id = provedReading($job, '13.2')->assertCreated()->json('id');
     record($job, 'marks', ['reading' => $id, 'unexplained' => true, 'note' => ''])->assertCreated();
-    expect(HandoverPage::props($job)['unexplained'][0])->toMatchArray(['id' => $id, 'unexplained' => true])
-        ->and(record($job, 'marks', ['reading' => $id, 'unexplained' => false, 'note' => ' '])->assertUnprocessable()->json('errors.note.0'))->toBe('Say what explains it.')
-        ->and(record($job, 'marks', ['reading' => newId(), 'unexplained' => true])->assertUnprocessable()->json('errors.reading.0'))->toContain('not in this job');
-    record($job, 'marks', ['reading' => $id, 'unexplained' => false, 'note' => 'probe on the tag, not on the screw'])->assertCreated();
-    expect(HandoverPage::props($job)['unexplained'][0])->toMatchArray(['unexplained' => false, 'note' => 'probe on the tag, not on the screw'])
-        ->and($this->get("/jobs/{$job->id}/prove")->inertiaProps('readings.0.unexplained'))->toBeFalse();
+    expect(HandoverPage::props($job)['unexplained'][0])
+        ->toMatchArray(['id' => $id, 'unexplained' => true])
+        ->and(
+            record($job, 'marks', ['reading' => $id, 'unexplained' => false, 'note' => ' '])
+                ->assertUnprocessable()
+                ->json('errors.note.0'),
+        )
+        ->toBe('Say what explains it.')
+        ->and(
+            record($job, 'marks', ['reading' => newId(), 'unexplained' => true])
+                ->assertUnprocessable()
+                ->json('errors.reading.0'),
+        )
+        ->toContain('not in this job');
+    record($job, 'marks', [
+        'reading' => $id,
+        'unexplained' => false,
+        'note' => 'probe on the tag, not on the screw',
+    ])->assertCreated();
+    expect(HandoverPage::props($job)['unexplained'][0])
+        ->toMatchArray(['unexplained' => false, 'note' => 'probe on the tag, not on the screw'])
+        ->and($this->get("/jobs/{$job->id}/prove")->inertiaProps('readings.0.unexplained'))
+        ->toBeFalse();
 });
 
 it('judges a correction as the reading was taken, power and wait of then', function (): void {
@@ -57,15 +126,36 @@ it('judges a correction as the reading was taken, power and wait of then', funct
     record($job, 'steps', ['step' => 'cool-1.voltage', 'event' => 'end'])->assertCreated();
     raiseFlag($job, 'isolated', '0.0');
 
-    expect($late->json('outcome'))->toBe('fail')
-        ->and(provedReading($job, '25.4', $place)->assertUnprocessable()->json('errors.step.0'))->toContain('Start the step first')
-        ->and(provedReading($job, '0.4', [...$place, 'corrects' => $early->json('id')])->assertCreated()->json('outcome'))->toBe('too-early')
-        ->and(provedReading($job, '25.4', [...$place, 'corrects' => $late->json('id')])->assertCreated()->json())->toMatchArray(['outcome' => 'pass', 'power' => 'live', 'corrects' => $late->json('id')])
-        ->and(provedReading($job, '25.4', ['corrects' => $late->json('id')])->assertUnprocessable()->json('errors.corrects.0'))->toContain('same points');
+    expect($late->json('outcome'))
+        ->toBe('fail')
+        ->and(provedReading($job, '25.4', $place)->assertUnprocessable()->json('errors.step.0'))
+        ->toContain('Start the step first')
+        ->and(
+            provedReading($job, '0.4', [...$place, 'corrects' => $early->json('id')])
+                ->assertCreated()
+                ->json('outcome'),
+        )
+        ->toBe('too-early')
+        ->and(
+            provedReading($job, '25.4', [...$place, 'corrects' => $late->json('id')])
+                ->assertCreated()
+                ->json(),
+        )
+        ->toMatchArray(['outcome' => 'pass', 'power' => 'live', 'corrects' => $late->json('id')])
+        ->and(
+            provedReading($job, '25.4', ['corrects' => $late->json('id')])
+                ->assertUnprocessable()
+                ->json('errors.corrects.0'),
+        )
+        ->toContain('same points');
     raiseFlag($job, 'live', '26.4');
     $this->travel(5)->seconds();
     record($job, 'steps', ['step' => 'cool-1.voltage', 'event' => 'start'])->assertCreated();
-    expect(provedReading($job, '25.4', [...$place, 'corrects' => $late->json('id')])->assertUnprocessable()->json('errors.corrects.0'))->toContain('earlier run');
+    expect(
+        provedReading($job, '25.4', [...$place, 'corrects' => $late->json('id')])
+            ->assertUnprocessable()
+            ->json('errors.corrects.0'),
+    )->toContain('earlier run');
 });
 
 it('adds a stage to the running call, and lets the compressor rest after it', function (): void {
@@ -78,7 +168,10 @@ it('adds a stage to the running call, and lets the compressor rest after it', fu
     $this->travel(30)->seconds();
     $start('heat-1.voltage')->assertUnprocessable();
     $start('cool-2.voltage')->assertCreated();
-    expect(StepRecord::all($job)['cool-1.voltage']->isRunning())->toBeFalse()->and($left('cool-2.voltage'))->toBe(5);
+    expect(StepRecord::all($job)['cool-1.voltage']->isRunning())
+        ->toBeFalse()
+        ->and($left('cool-2.voltage'))
+        ->toBe(5);
     $this->travel(60)->seconds();
     record($job, 'steps', ['step' => 'cool-2.voltage', 'event' => 'end'])->assertCreated();
     $start('heat-1.voltage')->assertCreated();
@@ -88,20 +181,50 @@ it('adds a stage to the running call, and lets the compressor rest after it', fu
 
 it('says what a step and a pair of points would tell, to the crew only', function (): void {
     $job = houseToProve();
-    $groups = $this->getJson("/jobs/{$job->id}/cannot-tell?step=cool-1.voltage")->assertOk()->json('groups');
-    expect(array_keys($groups[0]['places']))->toContain('cable')->and($groups[0]['told']['label'])->toBe('At the board')
-        ->and($this->getJson("/jobs/{$job->id}/cannot-tell?step=aux-1.voltage")->assertUnprocessable()->json('errors.step.0'))->toContain('no proving step aux-1.voltage');
+    $groups = $this->getJson("/jobs/{$job->id}/cannot-tell?step=cool-1.voltage")
+        ->assertOk()
+        ->json('groups');
+    expect(array_keys($groups[0]['places']))
+        ->toContain('cable')
+        ->and($groups[0]['told']['label'])
+        ->toBe('At the board')
+        ->and(
+            $this->getJson("/jobs/{$job->id}/cannot-tell?step=aux-1.voltage")
+                ->assertUnprocessable()
+                ->json('errors.step.0'),
+        )
+        ->toContain('no proving step aux-1.voltage');
     $ask = ['stage' => 'prove', 'step' => 'cool-1.voltage', 'mode' => 'V', 'a' => 'indoor.Y', 'b' => 'indoor.C'];
-    $all = $this->postJson("/jobs/{$job->id}/tells", $ask)->assertOk()->json();
+    $all = $this->postJson("/jobs/{$job->id}/tells", $ask)
+        ->assertOk()
+        ->json();
     // Once a sign has failed, only what still fits is in question.
     record($job, 'steps', ['step' => 'cool-1.voltage', 'event' => 'start'])->assertCreated();
     $this->travel(301)->seconds();
     record($job, 'signs', ['step' => 'cool-1.voltage', 'sign' => 'outdoor-unit', 'seen' => false])->assertCreated();
     record($job, 'signs', ['step' => 'cool-1.voltage', 'sign' => 'blower', 'seen' => true])->assertCreated();
-    $some = $this->postJson("/jobs/{$job->id}/tells", $ask)->assertOk()->json();
-    expect($all['suspects'])->toBeNull()->and($some['suspects'])->toBeGreaterThan(0)->toBeLessThan(60)->and(count($some['groups']))->toBeGreaterThan(1)
-        ->and($this->postJson("/jobs/{$job->id}/tells", [...$ask, 'mode' => 'A'])->assertUnprocessable()->json('errors.mode.0'))->toContain('Volts or ohms')
-        ->and($this->postJson("/jobs/{$job->id}/tells", [...$ask, 'a' => 'attic.Y'])->assertUnprocessable()->json('errors'))->toHaveKey('a');
+    $some = $this->postJson("/jobs/{$job->id}/tells", $ask)
+        ->assertOk()
+        ->json();
+    expect($all['suspects'])
+        ->toBeNull()
+        ->and($some['suspects'])
+        ->toBeGreaterThan(0)
+        ->toBeLessThan(60)
+        ->and(count($some['groups']))
+        ->toBeGreaterThan(1)
+        ->and(
+            $this->postJson("/jobs/{$job->id}/tells", [...$ask, 'mode' => 'A'])
+                ->assertUnprocessable()
+                ->json('errors.mode.0'),
+        )
+        ->toContain('Volts or ohms')
+        ->and(
+            $this->postJson("/jobs/{$job->id}/tells", [...$ask, 'a' => 'attic.Y'])
+                ->assertUnprocessable()
+                ->json('errors'),
+        )
+        ->toHaveKey('a');
     installer();
     $this->getJson("/jobs/{$job->id}/cannot-tell?step=cool-1.voltage")->assertForbidden();
     $this->postJson("/jobs/{$job->id}/tells", $ask)->assertForbidden();
@@ -109,8 +232,14 @@ it('says what a step and a pair of points would tell, to the crew only', functio
 
 it('judges the supply loaded against unloaded from two readings of the same job', function (): void {
     $job = houseToProve();
-    $volts = fn (string $call, string $value) => provedReading($job, $value, ['step' => null, 'call' => $call, 'a' => 'indoor.R'])->assertCreated();
-    $row = fn (): array => collect($this->get("/jobs/{$job->id}/prove")->inertiaProps('loads'))->keyBy('call')->get('cool-1');
+    $volts = fn (string $call, string $value) => provedReading($job, $value, [
+        'step' => null,
+        'call' => $call,
+        'a' => 'indoor.R',
+    ])->assertCreated();
+    $row = fn (): array => collect($this->get("/jobs/{$job->id}/prove")->inertiaProps('loads'))
+        ->keyBy('call')
+        ->get('cool-1');
     $volts('cool-1', '25.8');
     expect($row()['verdict'])->toBeNull();
     $volts('idle', '26.3');
@@ -118,8 +247,12 @@ it('judges the supply loaded against unloaded from two readings of the same job'
     // Both in the band of the line's tolerance, and still too far apart.
     $this->travel(2)->seconds();
     $volts('idle', '28.9');
-    expect($row()['verdict'])->toMatchArray(['outcome' => 'fail'])->and($row()['verdict']['reason'])->toContain('falls by 3.1 V where 1.0 V at most')
-        ->and(HandoverPage::props($job)['loads'])->toHaveCount(2);
+    expect($row()['verdict'])
+        ->toMatchArray(['outcome' => 'fail'])
+        ->and($row()['verdict']['reason'])
+        ->toContain('falls by 3.1 V where 1.0 V at most')
+        ->and(HandoverPage::props($job)['loads'])
+        ->toHaveCount(2);
 });
 
 it('practises a fault of a part that the step has taken out', function (): void {
@@ -129,7 +262,11 @@ it('practises a fault of a part that the step has taken out', function (): void 
     record($job, 'steps', ['step' => 'fan.jumper', 'event' => 'start'])->assertCreated();
     raiseFlag($job, 'live', '26.4');
     $this->travel(10)->seconds();
-    expect(record($job, 'simulated-signs', ['step' => 'fan.jumper'])->assertOk()->json('signs'))->toBe(['blower' => true]);
+    expect(
+        record($job, 'simulated-signs', ['step' => 'fan.jumper'])
+            ->assertOk()
+            ->json('signs'),
+    )->toBe(['blower' => true]);
 });
 
 it('carries marks, measurements, calls left out and signatures through the job file', function (): void {
@@ -138,19 +275,42 @@ it('carries marks, measurements, calls left out and signatures through the job f
     $this->travel(10)->seconds();
     $id = provedReading($job, '13.2')->json('id');
     record($job, 'marks', ['reading' => $id, 'unexplained' => true, 'note' => 'odd'])->assertCreated();
-    record($job, 'measurements', ['figure' => 'split', 'call' => 'cool-1', 'values' => ['return' => 76, 'supply' => 57, 'mode' => 1]])->assertCreated();
+    record($job, 'measurements', [
+        'figure' => 'split',
+        'call' => 'cool-1',
+        'values' => ['return' => 76, 'supply' => 57, 'mode' => 1],
+    ])->assertCreated();
     record($job, 'waivers', ['call' => 'heat-1', 'note' => 'gas is off'])->assertCreated();
-    record($job, 'signatures', ['role' => 'customer', 'name' => 'A. Teal', 'strokes' => [[[10, 10], [900, 400]]]])->assertCreated();
-    $out = (string) $this->get("/jobs/{$job->id}/job-file")->assertOk()->getContent();
+    record($job, 'signatures', [
+        'role' => 'customer',
+        'name' => 'A. Teal',
+        'strokes' => [[[10, 10], [900, 400]]],
+    ])->assertCreated();
+    $out = (string) $this->get("/jobs/{$job->id}/job-file")
+        ->assertOk()
+        ->getContent();
     $again = Job::query()->findOrFail(importFiles(['house.json' => $out])[0]['job']['id']);
     [$before, $after] = [HandoverPage::props($job->refresh()), HandoverPage::props($again)];
     // The same rows; what came out of a file says so.
-    $plain = static fn (array $rows): array => array_map(static fn (array $r): array => [...array_diff_key($r, ['id' => 1, 'fromFile' => 1]), ...(isset($r['name']) ? ['name' => str_replace('in the file: ', '', $r['name'])] : [])], $rows);
+    $plain = static fn (array $rows): array => array_map(
+        static fn (array $r): array => [
+            ...array_diff_key($r, ['id' => 1, 'fromFile' => 1]),
+            ...isset($r['name']) ? ['name' => str_replace('in the file: ', '', $r['name'])] : [],
+        ],
+        $rows,
+    );
 
     foreach (['unexplained', 'measurements', 'waived', 'signatures'] as $part) {
         expect($plain($after[$part]))->toEqual($plain($before[$part]), $part)->and($after[$part])->not->toBe([]);
     }
-    expect($after['job']['importedAt'])->not->toBeNull()
-        ->and(importFiles(['bad.json' => str_replace('"role": "customer"', '"role": 7', $out)])[0]['problem'] ?? '')->toContain('/records/signatures/0/role')
-        ->and(importFiles(['bad.json' => (string) preg_replace('/"strokes": "[^"]*"/', '"strokes": "[[[1,5000],[2,3]]]"', $out)])[0]['problem'] ?? '')->toContain('/records/signatures/0/strokes');
+    expect($after['job']['importedAt'])
+        ->not->toBeNull()
+        ->and(importFiles(['bad.json' => str_replace('"role": "customer"', '"role": 7', $out)])[0]['problem'] ?? '')
+        ->toContain('/records/signatures/0/role')
+        ->and(
+            importFiles([
+                'bad.json' => (string) preg_replace('/"strokes": "[^"]*"/', '"strokes": "[[[1,5000],[2,3]]]"', $out),
+            ])[0]['problem'] ?? '',
+        )
+        ->toContain('/records/signatures/0/strokes');
 });

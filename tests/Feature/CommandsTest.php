@@ -20,34 +20,64 @@ function artisan(string $command): array
 
 $example = static fn (string $id): string => base_path("docs/examples/{$id}.json");
 
-it('ships an example of every archetype that fits the schema, is what the command prints, and is proved', function (): void {
-    foreach (app(App\Support\Catalog::class)->ids('equipment') as $id) {
-        $path = base_path("docs/examples/{$id}.json");
-        $result = (new Validator)->validate(json_decode((string) file_get_contents($path)), (string) file_get_contents(base_path('docs/job-file.schema.json')));
-        expect($result->isValid() ? [] : (new ErrorFormatter)->format($result->error()))->toBe([], $id);
-        [$exit, $printed] = artisan("unionbit:example {$id}");
-        expect($exit)->toBe(0)->and(trim($printed))->toBe(trim((string) file_get_contents($path)));
-        $job = app(JobFiles::class)->read($path);
-        $plan = $job->plan ?? throw new LogicException("{$id} has no plan");
-        expect(array_filter(Simulation::prove($plan), static fn ($p): bool => ! $p->isProved()))->toBe([], $id);
-        expect(JobFile::write($job->site, $job->address, $job->kind, $job->installation, $plan))->toEqual(json_decode((string) file_get_contents($path), true));
-    }
-});
+it(
+    'ships an example of every archetype that fits the schema, is what the command prints, and is proved',
+    function (): void {
+        foreach (app(App\Support\Catalog::class)->ids('equipment') as $id) {
+            $path = base_path("docs/examples/{$id}.json");
+            $result = (new Validator())->validate(
+                json_decode((string) file_get_contents($path)),
+                (string) file_get_contents(base_path('docs/job-file.schema.json')),
+            );
+            expect($result->isValid() ? [] : (new ErrorFormatter())->format($result->error()))->toBe([], $id);
+            [$exit, $printed] = artisan("unionbit:example {$id}");
+            expect($exit)->toBe(0)->and(trim($printed))->toBe(trim((string) file_get_contents($path)));
+            $job = app(JobFiles::class)->read($path);
+            $plan = $job->plan ?? throw new LogicException("{$id} has no plan");
+            expect(array_filter(Simulation::prove($plan), static fn ($p): bool => ! $p->isProved()))->toBe([], $id);
+            expect(JobFile::write($job->site, $job->address, $job->kind, $job->installation, $plan))->toEqual(
+                json_decode((string) file_get_contents($path), true),
+            );
+        }
+    },
+);
 
 it('answers for calls, expectations, time and SPICE, with its exit codes', function () use ($example): void {
     [$exit, $calls] = artisan('unionbit:calls '.$example('dual-fuel-o-2c-2h'));
     expect($exit)->toBe(0)->and(array_column(json_decode($calls, true), 'call'))->toContain('furnace-2', 'defrost');
 
-    [$exit, $reading] = artisan('unionbit:expect '.$example('furnace-gas-1h-1c').' --call=cool-1 --from=wall.Rc --to=wall.Y1 --fault=switch-open:switch.Y1');
-    expect($exit)->toBe(0)->and(json_decode($reading, true)['reason'])->toContain('Y1 switch is open, with the full voltage across it')->and(json_decode($reading, true)['observables']['outdoor-unit'])->toBeFalse();
+    [$exit, $reading] = artisan(
+        'unionbit:expect '.
+            $example('furnace-gas-1h-1c').
+            ' --call=cool-1 --from=wall.Rc --to=wall.Y1 --fault=switch-open:switch.Y1',
+    );
+    expect($exit)
+        ->toBe(0)
+        ->and(json_decode($reading, true)['reason'])
+        ->toContain('Y1 switch is open, with the full voltage across it')
+        ->and(json_decode($reading, true)['observables']['outdoor-unit'])
+        ->toBeFalse();
 
-    [$exit, $ohms] = artisan('unionbit:expect '.$example('furnace-gas-1h-1c').' --mode=O --from=A4.near --to=wall.C --lift=A4.near');
+    [$exit, $ohms] = artisan(
+        'unionbit:expect '.$example('furnace-gas-1h-1c').' --mode=O --from=A4.near --to=wall.C --lift=A4.near',
+    );
     expect($exit)->toBe(0)->and(json_decode($ohms, true)['nominal'])->toEqualWithDelta(14.1, 0.3);
 
-    [$exit, $jumped] = artisan('unionbit:expect '.$example('furnace-gas-1h-1c').' --face-off --jumper=wall.Rc-wall.G --from=indoor.G --to=indoor.C');
-    expect($exit)->toBe(0)->and(json_decode($jumped, true)['nominal'])->toBeGreaterThan(24.0)->and(json_decode($jumped, true)['observables']['blower'])->toBeTrue();
+    [$exit, $jumped] = artisan(
+        'unionbit:expect '.
+            $example('furnace-gas-1h-1c').
+            ' --face-off --jumper=wall.Rc-wall.G --from=indoor.G --to=indoor.C',
+    );
+    expect($exit)
+        ->toBe(0)
+        ->and(json_decode($jumped, true)['nominal'])
+        ->toBeGreaterThan(24.0)
+        ->and(json_decode($jumped, true)['observables']['blower'])
+        ->toBeTrue();
 
-    [$exit, $run] = artisan('unionbit:run '.$example('air-handler-electric-1h-1c').' --call=heat-1 --seconds=200 --seed=3');
+    [$exit, $run] = artisan(
+        'unionbit:run '.$example('air-handler-electric-1h-1c').' --call=heat-1 --seconds=200 --seed=3',
+    );
     expect($exit)->toBe(0)->and(array_column(json_decode($run, true), 'what'))->toContain('strip on', 'blower on');
 
     [$exit, $deck] = artisan('unionbit:spice '.$example('heat-pump-o-1c-1aux').' --call=defrost');
@@ -63,7 +93,10 @@ it('takes a thermostat of your own from the job file', function () use ($example
     unset($file['plan']);
     $job = app(JobFiles::class)->parse(['thermostat' => ['id' => 'my-own', 'title' => 'My own'] + $own] + $file);
 
-    expect($job->plan?->profile->id)->toBe('my-own')->and(array_filter(Simulation::prove($job->plan), static fn ($p): bool => ! $p->isProved()))->toBe([]);
+    expect($job->plan?->profile->id)
+        ->toBe('my-own')
+        ->and(array_filter(Simulation::prove($job->plan), static fn ($p): bool => ! $p->isProved()))
+        ->toBe([]);
 });
 
 it('says what cannot be used, with exit code 2', function (string $command) use ($example): void {
@@ -78,43 +111,76 @@ it('says what cannot be used, with exit code 2', function (string $command) use 
     'no such archetype' => ['unionbit:example steam-engine'],
 ]);
 
-it('names the pointer, the value and what is allowed of a broken job file', function (callable $break, string $pointer, string $says) use ($example): void {
+it('names the pointer, the value and what is allowed of a broken job file', function (
+    callable $break,
+    string $pointer,
+    string $says,
+) use ($example): void {
     $file = json_decode((string) file_get_contents($example('heat-pump-o-1c-1aux')), true);
     $broken = $break($file);
 
-    expect(fn () => app(JobFiles::class)->parse($broken))->toThrow(fn (InvalidData $problem) => expect($problem->pointer)->toBe($pointer)->and($problem->getMessage())->toContain($says));
+    expect(fn () => app(JobFiles::class)->parse($broken))->toThrow(
+        fn (InvalidData $problem) => expect($problem->pointer)
+            ->toBe($pointer)
+            ->and($problem->getMessage())
+            ->toContain($says),
+    );
 })->with([
     'version' => [fn (array $f) => ['unionbit' => 7] + $f, '/unionbit', 'version 1'],
-    'archetype' => [function (array $f) {
-        $f['survey']['archetype'] = 'steam';
+    'archetype' => [
+        function (array $f) {
+            $f['survey']['archetype'] = 'steam';
 
-        return $f;
-    }, '/survey/archetype', 'allowed: air-handler-cool-1c'],
-    'colour' => [function (array $f) {
-        $f['survey']['cables'][0]['conductors'][3]['colour'] = 'mauve';
+            return $f;
+        },
+        '/survey/archetype',
+        'allowed: air-handler-cool-1c',
+    ],
+    'colour' => [
+        function (array $f) {
+            $f['survey']['cables'][0]['conductors'][3]['colour'] = 'mauve';
 
-        return $f;
-    }, '/survey/cables/0/conductors/3/colour', 'is "mauve"; allowed: red, white'],
-    'twice the same number' => [function (array $f) {
-        $f['survey']['cables'][0]['conductors'][3]['number'] = 1;
+            return $f;
+        },
+        '/survey/cables/0/conductors/3/colour',
+        'is "mauve"; allowed: red, white',
+    ],
+    'twice the same number' => [
+        function (array $f) {
+            $f['survey']['cables'][0]['conductors'][3]['number'] = 1;
 
-        return $f;
-    }, '/survey/cables/0/conductors/3/number', 'no other conductor'],
-    'feet' => [function (array $f) {
-        $f['survey']['cables'][1]['feet'] = -3;
+            return $f;
+        },
+        '/survey/cables/0/conductors/3/number',
+        'no other conductor',
+    ],
+    'feet' => [
+        function (array $f) {
+            $f['survey']['cables'][1]['feet'] = -3;
 
-        return $f;
-    }, '/survey/cables/1/feet', 'from 1 to 1000'],
-    'missing end' => [function (array $f) {
-        unset($f['survey']['cables'][0]['conductors'][0]['far']);
+            return $f;
+        },
+        '/survey/cables/1/feet',
+        'from 1 to 1000',
+    ],
+    'missing end' => [
+        function (array $f) {
+            unset($f['survey']['cables'][0]['conductors'][0]['far']);
 
-        return $f;
-    }, '/survey/cables/0/conductors/0/far', 'missing'],
+            return $f;
+        },
+        '/survey/cables/0/conductors/0/far',
+        'missing',
+    ],
     'thermostat' => [fn (array $f) => ['thermostat' => 'none-such'] + $f, '/thermostat', 'profile of your own'],
-    'plan end' => [function (array $f) {
-        $f['plan']['wall']['1']['state'] = 'glued';
+    'plan end' => [
+        function (array $f) {
+            $f['plan']['wall']['1']['state'] = 'glued';
 
-        return $f;
-    }, '/plan/wall/1/state', 'landed, spare, capped'],
+            return $f;
+        },
+        '/plan/wall/1/state',
+        'landed, spare, capped',
+    ],
     'not an object' => [fn () => 'house', '/unionbit', 'missing'],
 ]);

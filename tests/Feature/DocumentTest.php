@@ -7,28 +7,69 @@ use App\Models\JobRevision;
 
 it('opens a job with an empty survey, once however often it is sent', function (): void {
     installer();
-    $body = ['id' => newId(), 'site' => 'Lock Keeper\'s Row 6', 'address' => 'Saltmarsh Locks', 'kind' => 'replacement', 'archetype' => 'furnace-gas-1h-1c', 'feet' => '38'];
+    $body = [
+        'id' => newId(),
+        'site' => 'Lock Keeper\'s Row 6',
+        'address' => 'Saltmarsh Locks',
+        'kind' => 'replacement',
+        'archetype' => 'furnace-gas-1h-1c',
+        'feet' => '38',
+    ];
 
-    $this->postJson('/jobs', $body)->assertCreated()->assertJson(['url' => "/jobs/{$body['id']}/survey"]);
-    $this->postJson('/jobs', $body)->assertCreated()->assertJson(['url' => "/jobs/{$body['id']}/survey"]);
-    expect(Job::query()->count())->toBe(1)->and(JobRevision::query()->count())->toBe(1)->and(Job::query()->firstOrFail()->house()->installation->wallCable()?->feet)->toBe(38.0);
+    $this->postJson('/jobs', $body)
+        ->assertCreated()
+        ->assertJson(['url' => "/jobs/{$body['id']}/survey"]);
+    $this->postJson('/jobs', $body)
+        ->assertCreated()
+        ->assertJson(['url' => "/jobs/{$body['id']}/survey"]);
+    expect(Job::query()->count())
+        ->toBe(1)
+        ->and(JobRevision::query()->count())
+        ->toBe(1)
+        ->and(Job::query()->firstOrFail()->house()->installation->wallCable()?->feet)
+        ->toBe(38.0);
 });
 
 it('refuses a job with a bad field, naming it', function (array $change, string $field): void {
     installer();
 
-    $this->postJson('/jobs', [...['id' => newId(), 'site' => 'Tollhouse', 'kind' => 'replacement', 'archetype' => 'furnace-gas-1h-1c', 'feet' => '38'], ...$change])->assertUnprocessable()->assertJsonValidationErrorFor($field);
+    $this->postJson('/jobs', [
+        ...[
+            'id' => newId(),
+            'site' => 'Tollhouse',
+            'kind' => 'replacement',
+            'archetype' => 'furnace-gas-1h-1c',
+            'feet' => '38',
+        ],
+        ...$change,
+    ])
+        ->assertUnprocessable()
+        ->assertJsonValidationErrorFor($field);
     expect(Job::query()->count())->toBe(0);
-})->with([[['site' => ''], 'site'], [['site' => str_repeat('x', 81)], 'site'], [['feet' => '0'], 'feet'], [['feet' => 'long'], 'feet'], [['archetype' => 'steam'], 'archetype'], [['kind' => 'party'], 'kind'], [['id' => '7'], 'id']]);
+})->with([
+    [['site' => ''], 'site'],
+    [['site' => str_repeat('x', 81)], 'site'],
+    [['feet' => '0'], 'feet'],
+    [['feet' => 'long'], 'feet'],
+    [['archetype' => 'steam'], 'archetype'],
+    [['kind' => 'party'], 'kind'],
+    [['id' => '7'], 'id'],
+]);
 
 it('keeps a conductor from one line, with a revision', function (): void {
     $job = Job::factory()->create();
     installer($job);
 
-    editSurvey($job, 'add-conductor', ['cable' => 'A', 'line' => 'blk L>"L" ?'])->assertOk()->assertJson(['version' => 2]);
+    editSurvey($job, 'add-conductor', ['cable' => 'A', 'line' => 'blk L>"L" ?'])
+        ->assertOk()
+        ->assertJson(['version' => 2]);
     $conductor = $job->refresh()->house()->installation->wallCable()?->conductor(6);
-    expect($conductor?->name())->toBe('6 black')->and($conductor->far->terminal)->toBe('L')
-        ->and($job->revisions()->pluck('what')->all())->toBe(['opened the job', 'added 6 black']);
+    expect($conductor?->name())
+        ->toBe('6 black')
+        ->and($conductor->far->terminal)
+        ->toBe('L')
+        ->and($job->revisions()->pluck('what')->all())
+        ->toBe(['opened the job', 'added 6 black']);
 });
 
 it('refuses a bad line at its place and keeps nothing of it', function (string $line, string $says): void {
@@ -36,7 +77,11 @@ it('refuses a bad line at its place and keeps nothing of it', function (string $
     installer($job);
     $before = $job->survey;
 
-    expect(editSurvey($job, 'add-conductor', ['cable' => 'A', 'line' => $line])->assertUnprocessable()->json('errors.line.0'))->toContain($says);
+    expect(
+        editSurvey($job, 'add-conductor', ['cable' => 'A', 'line' => $line])
+            ->assertUnprocessable()
+            ->json('errors.line.0'),
+    )->toContain($says);
     expect($job->refresh()->survey)->toEqual($before)->and($job->version)->toBe(1);
 })->with([
     ['mauve R>R', '"mauve" is no insulation colour'],
@@ -49,8 +94,12 @@ it('previews what it understands without keeping anything', function (): void {
     $job = Job::factory()->create();
     installer($job);
 
-    $this->postJson("/jobs/{$job->id}/entry-preview", ['cable' => 'A', 'line' => 'brn - > - spare'])->assertOk()->assertJson(['colour' => 'brown', 'complete' => true, 'near' => ['state' => 'spare']]);
-    $this->postJson("/jobs/{$job->id}/entry-preview", ['cable' => 'A', 'line' => 'brn W>Z'])->assertOk()->assertJson(['complete' => false, 'problems' => [['field' => 'far', 'value' => 'Z']]]);
+    $this->postJson("/jobs/{$job->id}/entry-preview", ['cable' => 'A', 'line' => 'brn - > - spare'])
+        ->assertOk()
+        ->assertJson(['colour' => 'brown', 'complete' => true, 'near' => ['state' => 'spare']]);
+    $this->postJson("/jobs/{$job->id}/entry-preview", ['cable' => 'A', 'line' => 'brn W>Z'])
+        ->assertOk()
+        ->assertJson(['complete' => false, 'problems' => [['field' => 'far', 'value' => 'Z']]]);
     expect($job->refresh()->version)->toBe(1);
 });
 
@@ -60,9 +109,14 @@ it('answers a stale edit with both sides and loses neither', function (): void {
     editSurvey($job, 'set-facts', ['facts' => ['fuseAmps' => 5]])->assertOk();
 
     $stale = editSurvey($job, 'set-facts', ['facts' => ['fuseAmps' => 3]], version: 1)->assertStatus(409);
-    expect($stale->json('theirs.version'))->toBe(2)->and($stale->json('theirs.changes.0.what'))->toBe('set fuseAmps')
-        ->and($stale->json('yours.edit.facts.fuseAmps'))->toBe(3)
-        ->and($job->refresh()->house()->installation->facts->fuseAmps)->toBe(5.0);
+    expect($stale->json('theirs.version'))
+        ->toBe(2)
+        ->and($stale->json('theirs.changes.0.what'))
+        ->toBe('set fuseAmps')
+        ->and($stale->json('yours.edit.facts.fuseAmps'))
+        ->toBe(3)
+        ->and($job->refresh()->house()->installation->facts->fuseAmps)
+        ->toBe(5.0);
 });
 
 it('changes nothing when the same edit comes twice', function (): void {
@@ -70,8 +124,12 @@ it('changes nothing when the same edit comes twice', function (): void {
     installer($job);
     $body = ['id' => newId(), 'version' => 1, 'op' => 'remove-conductor', 'cable' => 'A', 'number' => 5];
 
-    $this->postJson("/jobs/{$job->id}/survey-edits", $body)->assertOk()->assertJson(['version' => 2]);
-    $this->postJson("/jobs/{$job->id}/survey-edits", $body)->assertOk()->assertJson(['version' => 2]);
+    $this->postJson("/jobs/{$job->id}/survey-edits", $body)
+        ->assertOk()
+        ->assertJson(['version' => 2]);
+    $this->postJson("/jobs/{$job->id}/survey-edits", $body)
+        ->assertOk()
+        ->assertJson(['version' => 2]);
     expect($job->refresh()->house()->installation->wallCable()->conductors)->toHaveCount(4);
 });
 
@@ -80,31 +138,55 @@ it('undoes by going back to an earlier version, as a new one', function (): void
     installer($job);
     editSurvey($job, 'remove-conductor', ['cable' => 'A', 'number' => 5])->assertOk();
 
-    editSurvey($job, 'restore', ['to_version' => 1])->assertOk()->assertJson(['version' => 3]);
-    expect($job->refresh()->house()->installation->wallCable()?->conductor(5)?->name())->toBe('5 blue')->and($job->revisions()->count())->toBe(3);
+    editSurvey($job, 'restore', ['to_version' => 1])
+        ->assertOk()
+        ->assertJson(['version' => 3]);
+    expect($job->refresh()->house()->installation->wallCable()?->conductor(5)?->name())
+        ->toBe('5 blue')
+        ->and($job->revisions()->count())
+        ->toBe(3);
 });
 
 it('refuses facts out of range and names them', function (string $key, mixed $value): void {
     $job = Job::factory()->create();
     installer($job);
 
-    editSurvey($job, 'set-facts', ['facts' => [$key => $value]])->assertUnprocessable()->assertJsonValidationErrorFor("facts.{$key}");
-})->with([['lineVolts', 12], ['transformerVa', 4000], ['fuseAmps', 'big'], ['plateLink', 'perhaps'], ['oldPower', 'steam']]);
+    editSurvey($job, 'set-facts', ['facts' => [$key => $value]])
+        ->assertUnprocessable()
+        ->assertJsonValidationErrorFor("facts.{$key}");
+})->with([
+    ['lineVolts', 12],
+    ['transformerVa', 4000],
+    ['fuseAmps', 'big'],
+    ['plateLink', 'perhaps'],
+    ['oldPower', 'steam'],
+]);
 
 it('plans: chooses, lands by hand, refuses to use what blocks', function (): void {
     $job = Job::factory()->create();
     installer($job);
-    $plan = fn (string $op, array $fields = []) => $this->postJson("/jobs/{$job->id}/plan-edits", ['id' => newId(), 'version' => $job->refresh()->version, 'op' => $op, ...$fields]);
+    $plan = fn (string $op, array $fields = []) => $this->postJson("/jobs/{$job->id}/plan-edits", [
+        'id' => newId(),
+        'version' => $job->refresh()->version,
+        'op' => $op,
+        ...$fields,
+    ]);
 
     $plan('use')->assertUnprocessable()->assertJsonValidationErrorFor('profile');
-    $plan('choose', ['profile' => 'no-such'])->assertUnprocessable()->assertJsonValidationErrorFor('profile');
+    $plan('choose', ['profile' => 'no-such'])
+        ->assertUnprocessable()
+        ->assertJsonValidationErrorFor('profile');
     $plan('choose', ['profile' => 'c-powered-1h-1c'])->assertOk();
-    $plan('land', ['number' => 3, 'screw' => 'Z'])->assertUnprocessable()->assertJsonValidationErrorFor('screw');
+    $plan('land', ['number' => 3, 'screw' => 'Z'])
+        ->assertUnprocessable()
+        ->assertJsonValidationErrorFor('screw');
     $plan('land', ['number' => 3, 'screw' => 'Y1'])->assertOk();
-    expect($plan('use')->assertUnprocessable()->json('errors.plan'))->toHaveCount(2)->sequence(
-        fn ($message) => $message->toContain('MR01', '3 green lands on Y1 but is G at the board'),
-        fn ($message) => $message->toContain('MR13', 'Two conductors on one screw: 3 green and 4 yellow on Y1'),
-    );
+    expect($plan('use')->assertUnprocessable()->json('errors.plan'))
+        ->toHaveCount(2)
+        ->sequence(
+            fn ($message) => $message->toContain('MR01', '3 green lands on Y1 but is G at the board'),
+            fn ($message) => $message->toContain('MR13', 'Two conductors on one screw: 3 green and 4 yellow on Y1'),
+        );
     $plan('land', ['number' => 3, 'screw' => 'G'])->assertOk();
     $plan('use')->assertOk();
     expect($job->refresh()->planned_at)->not->toBeNull();

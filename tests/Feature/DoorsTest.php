@@ -17,16 +17,31 @@ function logged(): array
 it('gives every answer its headers, and no page a script of its own', function (string $url, int $status): void {
     $job = plannedHouse('furnace-gas-1h-1c', 'c-powered-1h-1c');
     $answer = $this->get(str_replace('JOB', $job->id, $url))->assertStatus($status);
-    $answer->assertHeader('X-Content-Type-Options', 'nosniff')->assertHeader('Referrer-Policy', 'same-origin')->assertHeaderMissing('X-Powered-By')->assertHeaderMissing('Strict-Transport-Security');
+    $answer
+        ->assertHeader('X-Content-Type-Options', 'nosniff')
+        ->assertHeader('Referrer-Policy', 'same-origin')
+        ->assertHeaderMissing('X-Powered-By')
+        ->assertHeaderMissing('Strict-Transport-Security');
     $policy = (string) $answer->headers->get('Content-Security-Policy');
-    expect($policy)->toContain("frame-ancestors 'none'")->not->toContain('unsafe-eval')->not->toMatch('/script-src[^;]*unsafe-inline/');
+    expect($policy)
+        ->toContain("frame-ancestors 'none'")
+        ->not->toContain('unsafe-eval')
+        ->not->toMatch('/script-src[^;]*unsafe-inline/');
     expect((string) $answer->getContent())->not->toMatch('#(src|href)="(https?:)?//(?!localhost|127\.0\.0\.1)#');
     if (str_contains((string) $answer->headers->get('Content-Type'), 'text/html')) {
-        expect(preg_match_all('/<script(?![^>]*\bsrc=)/', (string) $answer->getContent()))->toBe(0)->and($policy)->toContain("script-src 'self';");
+        expect(preg_match_all('/<script(?![^>]*\bsrc=)/', (string) $answer->getContent()))
+            ->toBe(0)
+            ->and($policy)
+            ->toContain("script-src 'self';");
     }
 })->with([
-    'a page' => ['/jobs/JOB/prove', 200], 'the jobs' => ['/jobs', 200], 'the PDF' => ['/jobs/JOB/handover.pdf', 200], 'a drawing' => ['/jobs/JOB/wiring.svg', 200],
-    'a table' => ['/jobs/JOB/readings.csv', 200], 'nothing' => ['/nothing', 404], 'health' => ['/up', 200],
+    'a page' => ['/jobs/JOB/prove', 200],
+    'the jobs' => ['/jobs', 200],
+    'the PDF' => ['/jobs/JOB/handover.pdf', 200],
+    'a drawing' => ['/jobs/JOB/wiring.svg', 200],
+    'a table' => ['/jobs/JOB/readings.csv', 200],
+    'nothing' => ['/nothing', 404],
+    'health' => ['/up', 200],
 ]);
 
 it('asks for TLS only where a trusted proxy says TLS', function (): void {
@@ -37,7 +52,10 @@ it('asks for TLS only where a trusted proxy says TLS', function (): void {
     $answer = $this->get('/jobs', ['X-Forwarded-Proto' => 'https']);
     Illuminate\Http\Middleware\TrustProxies::flushState();
     $answer->assertHeader('Strict-Transport-Security');
-    expect(collect($answer->headers->getCookies())->every(fn ($cookie): bool => $cookie->isSecure()))->toBeTrue()->and($answer->headers->getCookies())->not->toBe([]);
+    expect(collect($answer->headers->getCookies())->every(fn ($cookie): bool => $cookie->isSecure()))
+        ->toBeTrue()
+        ->and($answer->headers->getCookies())
+        ->not->toBe([]);
 });
 
 it('answers the one-person mode to names of this machine only', function (string $host, int $status): void {
@@ -45,13 +63,30 @@ it('answers the one-person mode to names of this machine only', function (string
     config(['unionbit.solo' => true]);
     $server = ['SERVER_NAME' => '127.0.0.1', 'REMOTE_ADDR' => '127.0.0.1'];
     $this->call('GET', "http://{$host}/jobs", [], [], [], $server)->assertStatus($status);
-    $this->call('POST', "http://{$host}/jobs/{$job->id}/shelf", ['to' => 'archive'], [], [], [...$server, 'HTTP_ACCEPT' => 'application/json'])->assertStatus($status);
+    $this->call(
+        'POST',
+        "http://{$host}/jobs/{$job->id}/shelf",
+        ['to' => 'archive'],
+        [],
+        [],
+        [...$server, 'HTTP_ACCEPT' => 'application/json'],
+    )->assertStatus($status);
     expect($job->refresh()->archived_at !== null)->toBe($status === 200);
-})->with([['127.0.0.1', 200], ['localhost:8000', 200], ['[::1]', 200], ['evil.example', 403], ['127.0.0.1.evil.example', 403], ['10.0.0.5', 403]]);
+})->with([
+    ['127.0.0.1', 200],
+    ['localhost:8000', 200],
+    ['[::1]', 200],
+    ['evil.example', 403],
+    ['127.0.0.1.evil.example', 403],
+    ['10.0.0.5', 403],
+]);
 
 it('limits sign-ins by account from any address, and by address for any account', function (): void {
     $user = User::factory()->create(['password' => 'saltmarsh']);
-    $try = fn (string $email, string $from) => $this->withServerVariables(['REMOTE_ADDR' => $from])->postJson('/sign-in', ['email' => $email, 'password' => 'wrong']);
+    $try = fn (string $email, string $from) => $this->withServerVariables(['REMOTE_ADDR' => $from])->postJson(
+        '/sign-in',
+        ['email' => $email, 'password' => 'wrong'],
+    );
     foreach (range(1, 5) as $n) {
         $try($user->email, "127.0.1.{$n}")->assertUnprocessable();
     }
@@ -79,13 +114,25 @@ it('ends the other sessions of a person when the password changes', function ():
     }
     $token = $user->remember_token;
     $this->actingAs($user);
-    $change = fn (string $present, string $new) => $this->postJson('/password', ['present' => $present, 'password' => $new]);
-    expect($change('wrong', 'a longer password')->assertUnprocessable()->json('errors.present.0'))->toContain('not your present password')
-        ->and($change('saltmarsh', 'short')->assertUnprocessable()->json('errors.password.0'))->toContain('at least 10');
+    $change = fn (string $present, string $new) => $this->postJson('/password', [
+        'present' => $present,
+        'password' => $new,
+    ]);
+    expect($change('wrong', 'a longer password')->assertUnprocessable()->json('errors.present.0'))
+        ->toContain('not your present password')
+        ->and($change('saltmarsh', 'short')->assertUnprocessable()->json('errors.password.0'))
+        ->toContain('at least 10');
     $change('saltmarsh', 'a longer password')->assertOk();
 
-    expect(DB::table('sessions')->pluck('id')->all())->toContain('theirs')->not->toContain('mine')->and($user->refresh()->remember_token)->not->toBe($token)
-        ->and(Hash::check('a longer password', $user->password))->toBeTrue()->and(logged())->toContain('password-changed', 'refused');
+    expect(DB::table('sessions')->pluck('id')->all())
+        ->toContain('theirs')
+        ->not->toContain('mine')
+        ->and($user->refresh()->remember_token)
+        ->not->toBe($token)
+        ->and(Hash::check('a longer password', $user->password))
+        ->toBeTrue()
+        ->and(logged())
+        ->toContain('password-changed', 'refused');
 });
 
 it('keeps a security log of who came in, what was refused, what went out and who changed crews', function (): void {
@@ -94,36 +141,68 @@ it('keeps a security log of who came in, what was refused, what went out and who
     $this->get("/jobs/{$job->id}/job-file")->assertOk();
     $this->get('/visits.ics')->assertOk();
     $user->forceFill(['crew_id' => Crew::factory()->create()->id])->save();
-    $this->actingAs($user->refresh())->get("/jobs/{$job->id}/job-file")->assertForbidden();
+    $this->actingAs($user->refresh())
+        ->get("/jobs/{$job->id}/job-file")
+        ->assertForbidden();
     $this->post('/sign-out')->assertRedirect('/sign-in');
     $user->forceFill(['password' => 'saltmarsh'])->save();
     $this->post('/sign-in', ['email' => $user->email, 'password' => 'saltmarsh'])->assertRedirect();
 
     expect(logged())->toBe(['exported', 'exported', 'crew-changed', 'refused', 'signed-out', 'signed-in']);
     Artisan::call('unionbit:security-log', ['--most' => 1]);
-    expect(json_decode(Artisan::output(), true))->toMatchArray(['kind' => 'signed-in', 'what' => $user->email, 'user_id' => $user->id]);
+    expect(json_decode(Artisan::output(), true))->toMatchArray([
+        'kind' => 'signed-in',
+        'what' => $user->email,
+        'user_id' => $user->id,
+    ]);
 });
 
 it('writes its files for itself alone, and puts an acknowledged record on the disk', function (): void {
-    expect(umask())->toBe(0077)->and(config('database.connections.sqlite.synchronous'))->toBe('FULL')->and(config('database.connections.sqlite.journal_mode'))->toBe('WAL')
-        ->and(file_get_contents(base_path('.env.example')))->toContain('SESSION_DRIVER=database');
+    expect(umask())
+        ->toBe(0077)
+        ->and(config('database.connections.sqlite.synchronous'))
+        ->toBe('FULL')
+        ->and(config('database.connections.sqlite.journal_mode'))
+        ->toBe('WAL')
+        ->and(file_get_contents(base_path('.env.example')))
+        ->toContain('SESSION_DRIVER=database');
 });
 
-it('refuses a list where words are wanted, and nothing at all where something is', function (string $method, string $url, array $body): void {
+it('refuses a list where words are wanted, and nothing at all where something is', function (
+    string $method,
+    string $url,
+    array $body,
+): void {
     $job = plannedHouse('furnace-gas-1h-1c', 'c-powered-1h-1c');
     $answer = $this->json($method, str_replace('JOB', $job->id, $url), $body);
     if ($method === 'GET') {
         $this->get(str_replace('JOB', $job->id, $url))->assertStatus(400);
     }
-    expect($answer->status())->toBeGreaterThanOrEqual(400)->toBeLessThan(500)->and($answer->json('message') ?? $answer->json('errors'))->not->toBeEmpty();
+    expect($answer->status())
+        ->toBeGreaterThanOrEqual(400)
+        ->toBeLessThan(500)
+        ->and($answer->json('message') ?? $answer->json('errors'))
+        ->not->toBeEmpty();
 })->with([
     'step as a list' => ['GET', '/jobs/JOB/cannot-tell?step[]=fan.voltage', []],
     'find as a map' => ['GET', '/jobs?find[a]=b', []],
     'paper as a list' => ['GET', '/jobs/JOB/handover.pdf?paper[]=a4', []],
     'signs of a list' => ['POST', '/jobs/JOB/simulated-signs', ['step' => ['fan.voltage']]],
     'signs of nothing' => ['POST', '/jobs/JOB/simulated-signs', ['step' => null]],
-    'a step of nothing' => ['POST', '/jobs/JOB/steps', ['id' => '01KV0000000000000000000001', 'step' => null, 'event' => 'start']],
-    'a sign of nothing' => ['POST', '/jobs/JOB/signs', ['id' => '01KV0000000000000000000001', 'step' => null, 'sign' => null, 'seen' => null]],
-    'a reading of lists' => ['POST', '/jobs/JOB/readings', ['id' => '01KV0000000000000000000001', 'stage' => 'prove', 'mode' => 'V', 'a' => [], 'b' => [], 'value' => '1']],
+    'a step of nothing' => [
+        'POST',
+        '/jobs/JOB/steps',
+        ['id' => '01KV0000000000000000000001', 'step' => null, 'event' => 'start'],
+    ],
+    'a sign of nothing' => [
+        'POST',
+        '/jobs/JOB/signs',
+        ['id' => '01KV0000000000000000000001', 'step' => null, 'sign' => null, 'seen' => null],
+    ],
+    'a reading of lists' => [
+        'POST',
+        '/jobs/JOB/readings',
+        ['id' => '01KV0000000000000000000001', 'stage' => 'prove', 'mode' => 'V', 'a' => [], 'b' => [], 'value' => '1'],
+    ],
     'a profile as a list' => ['GET', '/jobs/JOB/offers?profile[]=x', []],
 ]);

@@ -19,38 +19,77 @@ function demo(string $name): Job
     $user = User::factory()->create();
     test()->actingAs($user);
 
-    return app(ImportJob::class)($user, newId(), json_decode((string) file_get_contents(base_path("database/demo/{$name}.json")), true));
+    return app(
+        ImportJob::class,
+    )($user, newId(), json_decode((string) file_get_contents(base_path("database/demo/{$name}.json")), true));
 }
 
 /** @param  array<string, mixed>  $fields */
 function editPlan(Job $job, string $op, array $fields = []): TestResponse
 {
-    return test()->postJson("/jobs/{$job->id}/plan-edits", ['id' => newId(), 'version' => $job->refresh()->version, 'op' => $op, ...$fields]);
+    return test()->postJson("/jobs/{$job->id}/plan-edits", [
+        'id' => newId(),
+        'version' => $job->refresh()->version,
+        'op' => $op,
+        ...$fields,
+    ]);
 }
 
 /** @return array<string, mixed> */
 function form(): array
 {
-    return ['title' => 'Hallway, two heat', 'screws' => 'Rc Rh C Y1 G W1 W2', 'power' => 'common', 'va' => 3.5, 'remote' => 'own radio', 'switches' => 'face', 'link' => 'slide', 'heat' => 2, 'cool' => 1];
+    return [
+        'title' => 'Hallway, two heat',
+        'screws' => 'Rc Rh C Y1 G W1 W2',
+        'power' => 'common',
+        'va' => 3.5,
+        'remote' => 'own radio',
+        'switches' => 'face',
+        'link' => 'slide',
+        'heat' => 2,
+        'cool' => 1,
+    ];
 }
 
 it('offers plans, takes one with the reason kept, and notes what was changed by hand', function (): void {
     $job = demo('ropewalk-11');
     editPlan($job, 'choose', ['profile' => 'c-or-battery-2h-2c'])->assertOk();
-    $offers = $this->getJson("/jobs/{$job->id}/offers")->assertOk()->json();
+    $offers = $this->getJson("/jobs/{$job->id}/offers")
+        ->assertOk()
+        ->json();
 
-    expect(array_column($offers['offered'], 'codes'))->toBe([['WO03'], ['WO10'], ['WO02']])->and($offers['refused'][0]['refusals'][0])->toContain('blower relay is at rest')
-        ->and($job->refresh()->house()->plan?->choice?->ways)->toBe(['WO03'])
-        ->and($this->getJson("/jobs/{$job->id}/offers?profile=c-or-battery-2h-2c&capability=10&parts=0&time=0&risk=0")->json('offered.0.codes'))->toBe(['WO02']);
+    expect(array_column($offers['offered'], 'codes'))
+        ->toBe([['WO03'], ['WO10'], ['WO02']])
+        ->and($offers['refused'][0]['refusals'][0])
+        ->toContain('blower relay is at rest')
+        ->and($job->refresh()->house()->plan?->choice?->ways)
+        ->toBe(['WO03'])
+        ->and(
+            $this->getJson(
+                "/jobs/{$job->id}/offers?profile=c-or-battery-2h-2c&capability=10&parts=0&time=0&risk=0",
+            )->json('offered.0.codes'),
+        )
+        ->toBe(['WO02']);
 
     editPlan($job, 'take', ['key' => $offers['offered'][2]['key'], 'note' => 'the ceiling is open anyway'])->assertOk();
     $plan = $job->refresh()->house()->plan;
-    expect($plan?->changes->pulled?->label())->toBe('18/7 · 42 ft')->and($plan->choice?->note)->toBe('the ceiling is open anyway')->and($plan->choice->edited)->toBeFalse()
-        ->and($job->revisions()->get()->last()?->what)->toContain('took the plan: a new 18/7 cable');
+    expect($plan?->changes->pulled?->label())
+        ->toBe('18/7 · 42 ft')
+        ->and($plan->choice?->note)
+        ->toBe('the ceiling is open anyway')
+        ->and($plan->choice->edited)
+        ->toBeFalse()
+        ->and($job->revisions()->get()->last()?->what)
+        ->toContain('took the plan: a new 18/7 cable');
     editPlan($job, 'land', ['number' => 7, 'screw' => 'Y2'])->assertOk();
     expect($job->refresh()->house()->plan?->choice?->edited)->toBeTrue();
 
-    editPlan($job, 'take', ['key' => 'nothing'])->assertUnprocessable()->assertJsonPath('errors.key.0', 'That plan is not offered any more: the survey has changed. Look at the plans again.');
+    editPlan($job, 'take', ['key' => 'nothing'])
+        ->assertUnprocessable()
+        ->assertJsonPath(
+            'errors.key.0',
+            'That plan is not offered any more: the survey has changed. Look at the plans again.',
+        );
 });
 
 it('lands by hand at both ends, ties and unties, and refuses what the plate or the board has not', function (): void {
@@ -60,58 +99,126 @@ it('lands by hand at both ends, ties and unties, and refuses what the plate or t
     editPlan($job, 'board', ['number' => 3, 'screw' => '@B1'])->assertOk();
     editPlan($job, 'tie', ['place' => 'indoor', 'a' => 'W1', 'b' => 'W2'])->assertOk();
     $landing = $job->refresh()->house()->plan?->landing;
-    expect($landing?->indoor[4]->terminal)->toBe('W2')->and($landing->indoor[3]->onto)->toBe('B1')->and(array_column($landing->jumpers, 'label'))->toContain('W1–W2 tie at the board');
+    expect($landing?->indoor[4]->terminal)
+        ->toBe('W2')
+        ->and($landing->indoor[3]->onto)
+        ->toBe('B1')
+        ->and(array_column($landing->jumpers, 'label'))
+        ->toContain('W1–W2 tie at the board');
     editPlan($job, 'untie', ['label' => 'W1–W2 tie at the board'])->assertOk();
     $before = $job->refresh()->plan;
 
-    foreach ([
-        ['board', ['number' => 4, 'screw' => 'Q'], 'screw', 'No terminal Q on this board. It has R, W1, W2, G, Y, C'],
-        ['board', ['number' => 9, 'screw' => 'R'], 'number', 'no conductor 9'],
-        ['board', ['number' => 4, 'screw' => '@B7'], 'screw', 'no outdoor conductor 7'],
-        ['tie', ['place' => 'wall', 'a' => 'W1', 'b' => 'W1'], 'a', 'joins nothing'],
-        ['tie', ['place' => 'wall', 'a' => 'W1', 'b' => 'Z'], 'a', 'No terminal Z there'],
-        ['tie', ['place' => 'roof', 'a' => 'W1', 'b' => 'C'], 'place', 'none of those that can be chosen'],
-        ['untie', ['label' => 'none'], 'label', 'no none to take out'],
-        ['choose', ['profile' => 'nobodys'], 'profile', 'no thermostat profile nobodys'],
-    ] as [$op, $fields, $field, $says]) {
-        expect(editPlan($job, $op, $fields)->assertUnprocessable()->json("errors.{$field}.0"))->toContain($says);
+    foreach (
+        [
+            [
+                'board',
+                ['number' => 4, 'screw' => 'Q'],
+                'screw',
+                'No terminal Q on this board. It has R, W1, W2, G, Y, C',
+            ],
+            ['board', ['number' => 9, 'screw' => 'R'], 'number', 'no conductor 9'],
+            ['board', ['number' => 4, 'screw' => '@B7'], 'screw', 'no outdoor conductor 7'],
+            ['tie', ['place' => 'wall', 'a' => 'W1', 'b' => 'W1'], 'a', 'joins nothing'],
+            ['tie', ['place' => 'wall', 'a' => 'W1', 'b' => 'Z'], 'a', 'No terminal Z there'],
+            ['tie', ['place' => 'roof', 'a' => 'W1', 'b' => 'C'], 'place', 'none of those that can be chosen'],
+            ['untie', ['label' => 'none'], 'label', 'no none to take out'],
+            ['choose', ['profile' => 'nobodys'], 'profile', 'no thermostat profile nobodys'],
+        ] as [$op, $fields, $field, $says]
+    ) {
+        expect(
+            editPlan($job, $op, $fields)
+                ->assertUnprocessable()
+                ->json("errors.{$field}.0"),
+        )->toContain($says);
     }
     expect($job->refresh()->plan)->toBe($before);
 });
 
-it('takes a kit\'s adapter: a screw more at the board, a move, a thing to carry, the fan by no jumper, half a signal on K', function (): void {
-    $job = demo('ropewalk-11');
-    editPlan($job, 'choose', ['profile' => 'c-powered-3h-2c'])->assertOk();
-    expect(editPlan($job, 'board', ['number' => 4, 'screw' => 'K'])->assertUnprocessable()->json('errors.screw.0'))->toContain('No terminal K on this board');
-    editPlan($job, 'choose', ['profile' => 'c-powered-shared-kit-2h-2c'])->assertOk();
-    $page = PlanPage::props($job->refresh());
-    $fan = array_column($page['plan']['simulations'], null, 'call')['fan'];
+it(
+    'takes a kit\'s adapter: a screw more at the board, a move, a thing to carry, the fan by no jumper, half a signal on K',
+    function (): void {
+        $job = demo('ropewalk-11');
+        editPlan($job, 'choose', ['profile' => 'c-powered-3h-2c'])->assertOk();
+        expect(
+            editPlan($job, 'board', ['number' => 4, 'screw' => 'K'])
+                ->assertUnprocessable()
+                ->json('errors.screw.0'),
+        )->toContain('No terminal K on this board');
+        editPlan($job, 'choose', ['profile' => 'c-powered-shared-kit-2h-2c'])->assertOk();
+        $page = PlanPage::props($job->refresh());
+        $fan = array_column($page['plan']['simulations'], null, 'call')['fan'];
 
-    expect($job->house()->plan?->choice?->ways)->toBe(['WO04', 'WO10'])->and($page['plan']['board']['kit'])->toBe(['R', 'C', 'Y', 'G'])->and($page['plan']['boardScrews'])->toContain('K')
-        ->and(array_column($page['plan']['moves'], 'key'))->toContain('kit')->and(array_column($page['plan']['carry'], 'item'))->toContain('Adapter of the thermostat\'s kit, short leads')
-        ->and($fan['closes'])->toBe(['G', 'K'])->and((array) $fan['low'])->toBe(['A3.mid' => '13 V'])->and($fan['loads']['kit-fan']['state'])->toBe('in')->and($fan['loads']['contactor']['state'])->toBe('rest');
-    $this->postJson("/jobs/{$job->id}/expect", ['stage' => 'plan', 'call' => 'fan', 'mode' => 'V', 'a' => 'wall.K', 'b' => 'wall.C'])->assertOk()->assertJsonPath('reason', 'Part of the transformer\'s voltage: it comes through the 2200 Ω in the K switch and returns by the pulled-in kit\'s fan input.');
+        expect($job->house()->plan?->choice?->ways)
+            ->toBe(['WO04', 'WO10'])
+            ->and($page['plan']['board']['kit'])
+            ->toBe(['R', 'C', 'Y', 'G'])
+            ->and($page['plan']['boardScrews'])
+            ->toContain('K')
+            ->and(array_column($page['plan']['moves'], 'key'))
+            ->toContain('kit')
+            ->and(array_column($page['plan']['carry'], 'item'))
+            ->toContain('Adapter of the thermostat\'s kit, short leads')
+            ->and($fan['closes'])
+            ->toBe(['G', 'K'])
+            ->and((array) $fan['low'])
+            ->toBe(['A3.mid' => '13 V'])
+            ->and($fan['loads']['kit-fan']['state'])
+            ->toBe('in')
+            ->and($fan['loads']['contactor']['state'])
+            ->toBe('rest');
+        $this->postJson("/jobs/{$job->id}/expect", [
+            'stage' => 'plan',
+            'call' => 'fan',
+            'mode' => 'V',
+            'a' => 'wall.K',
+            'b' => 'wall.C',
+        ])
+            ->assertOk()
+            ->assertJsonPath(
+                'reason',
+                'Part of the transformer\'s voltage: it comes through the 2200 Ω in the K switch and returns by the pulled-in kit\'s fan input.',
+            );
 
-    $kit = $job->house()->plan ?? throw new LogicException('no plan');
-    expect(implode(' ', array_map(static fn ($f): string => $f->title, SettingCheck::check($kit, []))))->toContain('W2, where nothing lands')->not->toContain('closes Y1')->not->toContain('closes G')
-        ->and((string) json_encode(SetPage::props($job, $kit)['settings']))->not->toContain('kit');
-    skipPhotos($job);
-    editPlan($job, 'use')->assertOk();
-    $plan = $job->refresh()->house()->plan ?? throw new LogicException('no plan');
-    $prove = ProvePage::props($job, $plan);
-    expect((array) $prove['noWallJumper'])->toHaveKey('fan')->not->toHaveKey('cool-1')->and($prove['noWallJumper']->fan)->toContain('would run the compressor too')
-        ->and(array_column($prove['steps'], 'key'))->toContain('cool-1.jumper', 'fan.board-jumper', 'fan.voltage')->not->toContain('fan.jumper');
-    expect($this->get("/jobs/{$job->id}/job-file")->assertOk()->json('plan.sharedKit'))->toBeTrue();
-    editPlan($job, 'board', ['number' => 3, 'screw' => 'Y'])->assertOk();
-    editPlan($job, 'board', ['number' => 3, 'screw' => 'K'])->assertOk();
-});
+        $kit = $job->house()->plan ?? throw new LogicException('no plan');
+        expect(implode(' ', array_map(static fn ($f): string => $f->title, SettingCheck::check($kit, []))))
+            ->toContain('W2, where nothing lands')
+            ->not->toContain('closes Y1')
+            ->not->toContain('closes G')
+            ->and((string) json_encode(SetPage::props($job, $kit)['settings']))
+            ->not->toContain('kit');
+        skipPhotos($job);
+        editPlan($job, 'use')->assertOk();
+        $plan = $job->refresh()->house()->plan ?? throw new LogicException('no plan');
+        $prove = ProvePage::props($job, $plan);
+        expect((array) $prove['noWallJumper'])
+            ->toHaveKey('fan')
+            ->not->toHaveKey('cool-1')
+            ->and($prove['noWallJumper']->fan)
+            ->toContain('would run the compressor too')
+            ->and(array_column($prove['steps'], 'key'))
+            ->toContain('cool-1.jumper', 'fan.board-jumper', 'fan.voltage')
+            ->not->toContain('fan.jumper');
+        expect(
+            $this->get("/jobs/{$job->id}/job-file")
+                ->assertOk()
+                ->json('plan.sharedKit'),
+        )->toBeTrue();
+        editPlan($job, 'board', ['number' => 3, 'screw' => 'Y'])->assertOk();
+        editPlan($job, 'board', ['number' => 3, 'screw' => 'K'])->assertOk();
+    },
+);
 
 it('shows a short of a hand edit as it would be on the wall, and undo takes it back', function (): void {
     $job = demo('weir-pump-room');
     editPlan($job, 'choose', ['profile' => 'c-powered-1h-1c'])->assertOk();
     editPlan($job, 'land', ['number' => 5, 'screw' => 'Rh'])->assertOk();
     $short = PlanPage::props($job->refresh())['plan']['short'];
-    expect($short['conductors'])->toBe(['A1', 'A5'])->and($short['opens'])->toContain('The 3 A fuse opens after')->and($short['through'])->toContain('Rc–Rh link');
+    expect($short['conductors'])
+        ->toBe(['A1', 'A5'])
+        ->and($short['opens'])
+        ->toContain('The 3 A fuse opens after')
+        ->and($short['through'])
+        ->toContain('Rc–Rh link');
     editPlan($job, 'use')->assertUnprocessable();
     editPlan($job, 'restore', ['to_version' => $job->version - 1])->assertOk();
     expect(PlanPage::props($job->refresh())['plan']['short'])->toBeNull();
@@ -119,33 +226,74 @@ it('shows a short of a hand edit as it would be on the wall, and undo takes it b
 
 it('ranks thermostats for the house by what is wished, with what each is', function (): void {
     $job = demo('ropewalk-11');
-    $rows = $this->getJson("/jobs/{$job->id}/thermostats?remote=yes&attic=no")->assertOk()->json('rows');
+    $rows = $this->getJson("/jobs/{$job->id}/thermostats?remote=yes&attic=no")
+        ->assertOk()
+        ->json('rows');
 
-    expect($rows[0]['profile'])->toBe('c-or-battery-2h-2c')->and($rows[0]['facts']['Screws'])->toBe('Rc Rh C Y1 Y2 G W1 W2')
-        ->and(array_column($rows, 'refused', 'profile')['two-part-three-conductor'])->toBe(['It needs work at the equipment.']);
+    expect($rows[0]['profile'])
+        ->toBe('c-or-battery-2h-2c')
+        ->and($rows[0]['facts']['Screws'])
+        ->toBe('Rc Rh C Y1 Y2 G W1 W2')
+        ->and(array_column($rows, 'refused', 'profile')['two-part-three-conductor'])
+        ->toBe(['It needs work at the equipment.']);
 });
 
-it('makes a profile of one\'s own, plans with it, carries it in the job file, and keeps it to the crew', function (): void {
-    $job = demo('ropewalk-11');
-    $id = $this->postJson('/profiles', form())->assertOk()->json('id');
-    expect($this->postJson('/profiles', form())->json('id'))->toBe($id)->and(OwnProfile::query()->count())->toBe(1);
-    editPlan($job, 'choose', ['profile' => $id])->assertOk();
-    expect($job->refresh()->house()->plan?->profile->title)->toBe('Hallway, two heat')->and($job->house()->plan->profile->switchesInFace)->toBeTrue();
-    $file = $this->get("/jobs/{$job->id}/job-file")->json();
-    expect($file['thermostat']['title'])->toBe('Hallway, two heat')->and($this->get("/profiles/{$id}")->assertOk()->json('title'))->toBe('Hallway, two heat');
-    $this->deleteJson("/profiles/{$id}")->assertOk();
-    expect($job->refresh()->house()->plan?->profile->title)->toBe('Hallway, two heat')->and(array_column(PlanPage::props($job)['profiles'], 'id'))->not->toContain($id);
+it(
+    'makes a profile of one\'s own, plans with it, carries it in the job file, and keeps it to the crew',
+    function (): void {
+        $job = demo('ropewalk-11');
+        $id = $this->postJson('/profiles', form())->assertOk()->json('id');
+        expect($this->postJson('/profiles', form())->json('id'))
+            ->toBe($id)
+            ->and(OwnProfile::query()->count())
+            ->toBe(1);
+        editPlan($job, 'choose', ['profile' => $id])->assertOk();
+        expect($job->refresh()->house()->plan?->profile->title)
+            ->toBe('Hallway, two heat')
+            ->and($job->house()->plan->profile->switchesInFace)
+            ->toBeTrue();
+        $file = $this->get("/jobs/{$job->id}/job-file")->json();
+        expect($file['thermostat']['title'])
+            ->toBe('Hallway, two heat')
+            ->and(
+                $this->get("/profiles/{$id}")
+                    ->assertOk()
+                    ->json('title'),
+            )
+            ->toBe('Hallway, two heat');
+        $this->deleteJson("/profiles/{$id}")->assertOk();
+        expect($job->refresh()->house()->plan?->profile->title)
+            ->toBe('Hallway, two heat')
+            ->and(array_column(PlanPage::props($job)['profiles'], 'id'))
+            ->not->toContain($id);
 
-    $other = User::factory()->for(Crew::factory())->create();
-    $this->actingAs($other);
-    $this->get("/profiles/{$id}")->assertNotFound();
-    $copy = app(ImportJob::class)($other, newId(), $file);
-    expect($copy->house()->plan?->profile->title)->toBe('Hallway, two heat')->and($copy->plan['profile'])->not->toBe($id)->and(OwnProfile::query()->where('crew_id', $other->crew_id)->count())->toBe(1);
-});
+        $other = User::factory()->for(Crew::factory())->create();
+        $this->actingAs($other);
+        $this->get("/profiles/{$id}")->assertNotFound();
+        $copy = app(ImportJob::class)($other, newId(), $file);
+        expect($copy->house()->plan?->profile->title)
+            ->toBe('Hallway, two heat')
+            ->and($copy->plan['profile'])
+            ->not->toBe($id)
+            ->and(OwnProfile::query()->where('crew_id', $other->crew_id)->count())
+            ->toBe(1);
+    },
+);
 
-it('says at its place what is wrong with a profile, and puts nothing on the shelf', function (array $fields, string $field, string $says): void {
+it('says at its place what is wrong with a profile, and puts nothing on the shelf', function (
+    array $fields,
+    string $field,
+    string $says,
+): void {
     demo('ropewalk-11');
-    expect($this->postJson('/profiles', $fields)->assertUnprocessable()->json("errors.{$field}.0"))->toContain($says)->and(OwnProfile::query()->count())->toBe(0);
+    expect(
+        $this->postJson('/profiles', $fields)
+            ->assertUnprocessable()
+            ->json("errors.{$field}.0"),
+    )
+        ->toContain($says)
+        ->and(OwnProfile::query()->count())
+        ->toBe(0);
 })->with([
     'no name' => [['title' => ''] + form(), 'title', 'name of your own'],
     'unknown letter' => [['screws' => 'R C Q7 Y'] + form(), 'screws', 'is "Q7"; allowed: letters of the trade'],
@@ -161,11 +309,40 @@ it('writes the wiring as table, drawing and labels', function (): void {
     $job = demo('ropewalk-11');
     $this->get("/jobs/{$job->id}/wiring.csv")->assertNotFound();
     editPlan($job, 'choose', ['profile' => 'c-or-battery-2h-2c'])->assertOk();
-    $rows = array_map(str_getcsv(...), explode("\n", trim((string) $this->get("/jobs/{$job->id}/wiring.csv")->assertOk()->getContent())));
-    expect($rows[0])->toBe(['cable', 'number', 'colour', 'wall_before', 'wall', 'board_before', 'board', 'meaning', 'label', 'mark'])
-        ->and($rows[4])->toBe(['A', '4', 'green', 'G', 'W2', 'G', 'W2', 'heat, second stage', 'A4 W2', 'demo data'])->and(array_column($rows, 8))->toContain('Y–G tie');
+    $rows = array_map(
+        str_getcsv(...),
+        explode(
+            "\n",
+            trim(
+                (string) $this->get("/jobs/{$job->id}/wiring.csv")
+                    ->assertOk()
+                    ->getContent(),
+            ),
+        ),
+    );
+    expect($rows[0])
+        ->toBe([
+            'cable',
+            'number',
+            'colour',
+            'wall_before',
+            'wall',
+            'board_before',
+            'board',
+            'meaning',
+            'label',
+            'mark',
+        ])
+        ->and($rows[4])
+        ->toBe(['A', '4', 'green', 'G', 'W2', 'G', 'W2', 'heat, second stage', 'A4 W2', 'demo data'])
+        ->and(array_column($rows, 8))
+        ->toContain('Y–G tie');
     foreach (['wiring.svg', 'labels.svg'] as $file) {
-        $svg = simplexml_load_string((string) $this->get("/jobs/{$job->id}/{$file}")->assertOk()->getContent());
+        $svg = simplexml_load_string(
+            (string) $this->get("/jobs/{$job->id}/{$file}")
+                ->assertOk()
+                ->getContent(),
+        );
         expect($svg)->not->toBeFalse()->and($svg->asXML())->toContain('A4 green');
     }
 });

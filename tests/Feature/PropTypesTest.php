@@ -30,17 +30,38 @@ it('sends what the TypeScript types say', function (): void {
         'HandoverProps' => [HandoverPage::props($finished), HandoverPage::props($waiting)],
     ];
 
-    $lines = ['import type * as T from "../../../resources/js/types";', '// Only the keys that a type names itself, without its open index.', 'type Named<X> = { [K in keyof X as string extends K ? never : K]: X[K] };', 'type Own<X> = Omit<Named<X>, keyof Named<T.Shared>>;'];
+    $lines = [
+        'import type * as T from "../../../resources/js/types";',
+        '// Only the keys that a type names itself, without its open index.',
+        'type Named<X> = { [K in keyof X as string extends K ? never : K]: X[K] };',
+        'type Own<X> = Omit<Named<X>, keyof Named<T.Shared>>;',
+    ];
     foreach ($samples as $type => $pages) {
         foreach ($pages as $number => $props) {
-            $lines[] = "export const {$type}{$number}: Own<T.{$type}> = ".json_encode($props, JSON_THROW_ON_ERROR).';';
+            $lines[] =
+                "export const {$type}{$number}: Own<T.{$type}> = ".json_encode($props, JSON_THROW_ON_ERROR).';';
         }
     }
     $directory = storage_path('framework/prop-types');
     is_dir($directory) || mkdir($directory, recursive: true);
     file_put_contents("{$directory}/samples.ts", implode("\n", $lines));
-    file_put_contents("{$directory}/tsconfig.json", json_encode(['extends' => base_path('tsconfig.json'), 'include' => ['samples.ts'], 'compilerOptions' => ['types' => []]]));
-    exec('cd '.escapeshellarg(base_path()).' && node_modules/.bin/tsc --noEmit -p '.escapeshellarg($directory).' 2>&1', $output, $exit);
+    file_put_contents(
+        "{$directory}/tsconfig.json",
+        json_encode([
+            'extends' => base_path('tsconfig.json'),
+            'include' => ['samples.ts'],
+            'compilerOptions' => ['types' => []],
+        ]),
+    );
+    exec(
+        'cd '.
+            escapeshellarg(base_path()).
+            ' && node_modules/.bin/tsc --noEmit -p '.
+            escapeshellarg($directory).
+            ' 2>&1',
+        $output,
+        $exit,
+    );
 
     expect($exit)->toBe(0, implode("\n", array_slice($output, 0, 20)));
 });

@@ -14,8 +14,18 @@ function houseToSet(string $name, string $profile, string $system = 'System'): J
 {
     $user = User::query()->first() ?? User::factory()->create();
     test()->actingAs($user);
-    $job = app(ImportJob::class)($user, newId(), [...json_decode((string) file_get_contents(base_path("database/demo/{$name}.json")), true), 'system' => $system]);
-    test()->postJson("/jobs/{$job->id}/plan-edits", ['id' => newId(), 'version' => $job->version, 'op' => 'choose', 'profile' => $profile])->assertOk();
+    $job = app(ImportJob::class)($user, newId(), [
+        ...json_decode((string) file_get_contents(base_path("database/demo/{$name}.json")), true),
+        'system' => $system,
+    ]);
+    test()
+        ->postJson("/jobs/{$job->id}/plan-edits", [
+            'id' => newId(),
+            'version' => $job->version,
+            'op' => 'choose',
+            'profile' => $profile,
+        ])
+        ->assertOk();
 
     return $job->refresh();
 }
@@ -23,59 +33,132 @@ function houseToSet(string $name, string $profile, string $system = 'System'): J
 /** @return array<string, array<string, mixed>> settings by key */
 function settingRows(Job $job): array
 {
-    return array_column(SetPage::props($job, $job->refresh()->house()->plan ?? throw new LogicException('no plan'))['settings'], null, 'key');
+    return array_column(
+        SetPage::props($job, $job->refresh()->house()->plan ?? throw new LogicException('no plan'))['settings'],
+        null,
+        'key',
+    );
 }
 
 it('records a setting with old value, new value and reason, and refuses what this menu has not', function (): void {
     $job = houseToSet('quay-house-flat-2', 'c-powered-3h-2c');
-    $enter = fn (string $key, string $value, ?string $note = null) => $this->postJson("/jobs/{$job->id}/settings", ['id' => newId(), 'key' => $key, 'value' => $value, 'note' => $note]);
+    $enter = fn (string $key, string $value, ?string $note = null) => $this->postJson("/jobs/{$job->id}/settings", [
+        'id' => newId(),
+        'key' => $key,
+        'value' => $value,
+        'note' => $note,
+    ]);
     $enter('aux-with-compressor', 'yes')->assertCreated();
     $rows = settingRows($job);
-    expect($rows['aux-with-compressor']['value'])->toBe('no')->and($rows['aux-with-compressor']['entered'])->toBe('yes')
-        ->and(array_column($rows['aux-with-compressor']['choices'], 'ifWrong', 'value')['yes'])->toContain('Furnace 1 also pulls in')
-        ->and(array_column($rows['aux-with-compressor']['choices'], 'effects', 'value')['no'])->toContain('Furnace 1 no longer closes Y1, G');
+    expect($rows['aux-with-compressor']['value'])
+        ->toBe('no')
+        ->and($rows['aux-with-compressor']['entered'])
+        ->toBe('yes')
+        ->and(array_column($rows['aux-with-compressor']['choices'], 'ifWrong', 'value')['yes'])
+        ->toContain('Furnace 1 also pulls in')
+        ->and(array_column($rows['aux-with-compressor']['choices'], 'effects', 'value')['no'])
+        ->toContain('Furnace 1 no longer closes Y1, G');
     $enter('aux-with-compressor', 'no', 'read it twice')->assertCreated();
     $last = SettingEntry::query()->where('job_id', $job->id)->orderByDesc('at')->orderByDesc('id')->firstOrFail();
     expect($last->old_value)->toBe('yes')->and($last->reason)->toContain('pressure climbs')->toContain('read it twice');
 
-    expect($enter('compressor-lockout', '41')->assertUnprocessable()->json('errors.value.0'))->toContain('cannot be 41 on this thermostat')
-        ->and($enter('weather', '1')->assertUnprocessable()->json('errors.key.0'))->toContain('no setting weather');
+    expect($enter('compressor-lockout', '41')->assertUnprocessable()->json('errors.value.0'))
+        ->toContain('cannot be 41 on this thermostat')
+        ->and($enter('weather', '1')->assertUnprocessable()->json('errors.key.0'))
+        ->toContain('no setting weather');
 });
 
 it('keeps both answers of an open question, and the source that was followed', function (): void {
     $job = houseToSet('winding-hole-2', 'c-or-battery-2h-2c');
     editSurvey($job, 'answer', ['key' => 'fanJumper', 'value' => 'gas'])->assertOk();
     expect(array_column(settingRows($job)['fan-in-heat']['open'], 'value'))->toBe(['thermostat', 'equipment']);
-    $this->postJson("/jobs/{$job->id}/settings", ['id' => newId(), 'key' => 'fan-in-heat', 'value' => 'thermostat'])->assertCreated();
+    $this->postJson("/jobs/{$job->id}/settings", [
+        'id' => newId(),
+        'key' => 'fan-in-heat',
+        'value' => 'thermostat',
+    ])->assertCreated();
 
-    expect(SettingEntry::query()->sole()->reason)->toBe('Decided for: the equipment as surveyed.')->and(settingRows($job)['fan-in-heat']['open'])->toHaveCount(2);
+    expect(SettingEntry::query()->sole()->reason)
+        ->toBe('Decided for: the equipment as surveyed.')
+        ->and(settingRows($job)['fan-in-heat']['open'])
+        ->toHaveCount(2);
 });
 
 it('offers what a sister system was set to', function (): void {
     $first = houseToSet('tollhouse', 'c-powered-3h-2c');
-    $this->postJson("/jobs/{$first->id}/settings", ['id' => newId(), 'key' => 'reversing-valve', 'value' => 'O'])->assertCreated();
-    $url = $this->postJson("/jobs/{$first->id}/copies", ['id' => newId(), 'as' => 'sister', 'kind' => 'replacement', 'name' => 'Upstairs'])->json('url');
+    $this->postJson("/jobs/{$first->id}/settings", [
+        'id' => newId(),
+        'key' => 'reversing-valve',
+        'value' => 'O',
+    ])->assertCreated();
+    $url = $this->postJson("/jobs/{$first->id}/copies", [
+        'id' => newId(),
+        'as' => 'sister',
+        'kind' => 'replacement',
+        'name' => 'Upstairs',
+    ])->json('url');
     $second = Job::query()->findOrFail(explode('/', $url)[2]);
-    $this->postJson("/jobs/{$second->id}/plan-edits", ['id' => newId(), 'version' => $second->version, 'op' => 'choose', 'profile' => 'c-powered-3h-2c'])->assertOk();
-    $sisters = SetPage::props($second, $second->refresh()->house()->plan ?? throw new LogicException('no plan'))['sisters'];
+    $this->postJson("/jobs/{$second->id}/plan-edits", [
+        'id' => newId(),
+        'version' => $second->version,
+        'op' => 'choose',
+        'profile' => 'c-powered-3h-2c',
+    ])->assertOk();
+    $sisters = SetPage::props($second, $second->refresh()->house()->plan ?? throw new LogicException('no plan'))[
+        'sisters'
+    ];
 
-    expect($sisters[0]['label'])->toContain('Tollhouse')->and($sisters[0]['values'])->toBe(['reversing-valve' => 'O']);
+    expect($sisters[0]['label'])
+        ->toContain('Tollhouse')
+        ->and($sisters[0]['values'])
+        ->toBe(['reversing-valve' => 'O']);
 });
 
-it('computes a figure from what is typed, with and without a house, and keeps a house\'s own inputs', function (): void {
-    $job = houseToSet('quay-house-flat-2', 'c-powered-3h-2c');
-    $this->get('/figures')->assertOk();
-    expect($this->postJson('/figures/tap', ['values' => ['line' => 208, 'tap' => 240]])->assertOk()->json('result.tone'))->toBe('fault')
-        ->and($this->postJson('/figures/coil', ['values' => []])->assertOk()->json('result'))->toBeNull()
-        ->and($this->postJson('/figures/coil', ['values' => ['measured' => 'x']])->assertUnprocessable()->json('errors.measured.0'))->toContain('is "x"; allowed: measured')
-        ->and($this->postJson("/jobs/{$job->id}/figures/transformer-load", ['values' => ['rating' => 30]])->assertOk()->json('result.tone'))->toBe('fault');
-    $this->postJson('/figures/none', ['values' => []])->assertNotFound();
+it(
+    'computes a figure from what is typed, with and without a house, and keeps a house\'s own inputs',
+    function (): void {
+        $job = houseToSet('quay-house-flat-2', 'c-powered-3h-2c');
+        $this->get('/figures')->assertOk();
+        expect(
+            $this->postJson('/figures/tap', ['values' => ['line' => 208, 'tap' => 240]])
+                ->assertOk()
+                ->json('result.tone'),
+        )
+            ->toBe('fault')
+            ->and(
+                $this->postJson('/figures/coil', ['values' => []])
+                    ->assertOk()
+                    ->json('result'),
+            )
+            ->toBeNull()
+            ->and(
+                $this->postJson('/figures/coil', ['values' => ['measured' => 'x']])
+                    ->assertUnprocessable()
+                    ->json('errors.measured.0'),
+            )
+            ->toContain('is "x"; allowed: measured')
+            ->and(
+                $this->postJson("/jobs/{$job->id}/figures/transformer-load", ['values' => ['rating' => 30]])
+                    ->assertOk()
+                    ->json('result.tone'),
+            )
+            ->toBe('fault');
+        $this->postJson('/figures/none', ['values' => []])->assertNotFound();
 
-    $was = settingRows($job)['compressor-lockout']['value'];
-    editSurvey($job, 'answer', ['key' => 'priceElectric', 'value' => 0.4])->assertOk();
-    expect($was)->toBe('40')->and(settingRows($job)['compressor-lockout']['value'])->toBe('55')
-        ->and(array_column(FiguresPage::props($job->refresh())['figures'][0]['inputs'], 'source', 'key')['priceElectric'])->toBe('entered for this house');
-});
+        $was = settingRows($job)['compressor-lockout']['value'];
+        editSurvey($job, 'answer', ['key' => 'priceElectric', 'value' => 0.4])->assertOk();
+        expect($was)
+            ->toBe('40')
+            ->and(settingRows($job)['compressor-lockout']['value'])
+            ->toBe('55')
+            ->and(
+                array_column(FiguresPage::props($job->refresh())['figures'][0]['inputs'], 'source', 'key')[
+                    'priceElectric'
+                ],
+            )
+            ->toBe('entered for this house');
+    },
+);
 
 it('shows figures to the job\'s own crew only', function (): void {
     $job = houseToSet('weir-pump-room', 'c-powered-1h-1c');

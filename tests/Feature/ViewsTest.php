@@ -18,28 +18,54 @@ use Unionbit\Core\Wiring\ConductorEntry;
 it('reads a meter as people type it', function (string $typed, MeterMode $mode, ?float $value): void {
     expect(MeterValue::parse($typed, $mode))->toBe($value);
 })->with([
-    ['26.4', MeterMode::Volts, 26.4], ['26,4', MeterMode::Volts, 26.4], [' 0 ', MeterMode::Volts, 0.0], ['.5', MeterMode::Ohms, 0.5], ['1e3', MeterMode::Ohms, 1000.0],
-    ['OL', MeterMode::Ohms, null], ['o.l', MeterMode::Beep, null], ['open', MeterMode::Ohms, null], ['0.36', MeterMode::Amps, 0.36],
+    ['26.4', MeterMode::Volts, 26.4],
+    ['26,4', MeterMode::Volts, 26.4],
+    [' 0 ', MeterMode::Volts, 0.0],
+    ['.5', MeterMode::Ohms, 0.5],
+    ['1e3', MeterMode::Ohms, 1000.0],
+    ['OL', MeterMode::Ohms, null],
+    ['o.l', MeterMode::Beep, null],
+    ['open', MeterMode::Ohms, null],
+    ['0.36', MeterMode::Amps, 0.36],
 ]);
 
 it('refuses what no meter shows', function (string $typed, MeterMode $mode, string $says): void {
-    expect(fn () => MeterValue::parse($typed, $mode, 'volts'))->toThrow(fn (ValidationException $e) => expect($e->errors()['volts'][0])->toContain($says));
+    expect(fn () => MeterValue::parse($typed, $mode, 'volts'))->toThrow(
+        fn (ValidationException $e) => expect($e->errors()['volts'][0])->toContain($says),
+    );
 })->with([
-    ['', MeterMode::Volts, 'missing'], ['24V', MeterMode::Volts, '"24V" is no reading'], ['−5', MeterMode::Volts, 'no sign'], ['601', MeterMode::Volts, '0 to 600 V'],
-    ['OL', MeterMode::Amps, 'OL is no reading in A'], ['61', MeterMode::Amps, '0 to 60 A'], ['1e9', MeterMode::Ohms, 'or OL for over-limit'], ['NaN', MeterMode::Ohms, 'no reading'],
+    ['', MeterMode::Volts, 'missing'],
+    ['24V', MeterMode::Volts, '"24V" is no reading'],
+    ['−5', MeterMode::Volts, 'no sign'],
+    ['601', MeterMode::Volts, '0 to 600 V'],
+    ['OL', MeterMode::Amps, 'OL is no reading in A'],
+    ['61', MeterMode::Amps, '0 to 60 A'],
+    ['1e9', MeterMode::Ohms, 'or OL for over-limit'],
+    ['NaN', MeterMode::Ohms, 'no reading'],
 ]);
 
 it('writes for each conductor the line that describes it', function (): void {
     foreach (app(Catalog::class)->archetypes() as $archetype) {
         $house = ExampleHouse::of($archetype);
-        $screws = ['indoor' => $archetype->printedAt(Place::Indoor), 'outdoor' => $archetype->printedAt(Place::Outdoor)];
+        $screws = [
+            'indoor' => $archetype->printedAt(Place::Indoor),
+            'outdoor' => $archetype->printedAt(Place::Outdoor),
+        ];
         foreach ($house->cables as $cable) {
             foreach (ConductorView::cable($cable)['conductors'] as $index => $row) {
                 $entry = ConductorEntry::parse($row['line'], $cable->from, $cable->to, $screws, $archetype->reverses);
-                expect($entry->problems)->toBe([], "{$archetype->id}: {$row['line']}")
-                    ->and($entry->toConductor($row['number'])->withNear($cable->conductors[$index]->near))->toEqual($cable->conductors[$index])
+                expect($entry->problems)
+                    ->toBe([], "{$archetype->id}: {$row['line']}")
+                    ->and($entry->toConductor($row['number'])->withNear($cable->conductors[$index]->near))
+                    ->toEqual($cable->conductors[$index])
                     // Letters are compared without regard to case.
-                    ->and(strcasecmp((string) $entry->near?->terminal, (string) $cable->conductors[$index]->near->terminal))->toBe(0);
+                    ->and(
+                        strcasecmp(
+                            (string) $entry->near?->terminal,
+                            (string) $cable->conductors[$index]->near->terminal,
+                        ),
+                    )
+                    ->toBe(0);
             }
         }
     }
@@ -52,18 +78,43 @@ function hangs(string $archetype): array
     $profile = app(Catalog::class)->profile('c-powered-3h-2c');
     $board = BoardView::of(new Plan($house, $profile, LetterToLetter::landing($house, $profile)));
 
-    return array_column(array_map(static fn (array $row): array => [$row['board'], $row['load']['label'] ?? 'nothing'], $board['rows']), 1, 0);
+    return array_column(
+        array_map(static fn (array $row): array => [$row['board'], $row['load']['label'] ?? 'nothing'], $board['rows']),
+        1,
+        0,
+    );
 }
 
 it('finds on the circuit what hangs on each screw', function (string $archetype, array $wanted): void {
     expect(array_intersect_key(hangs($archetype), $wanted))->toEqual($wanted);
 })->with([
-    ['furnace-gas-1h-1c', ['R' => 'transformer, 40 VA', 'W' => 'ignition control', 'G' => 'blower relay', 'Y' => 'contactor', 'C' => 'return']],
-    ['heat-pump-o-1c-1aux', ['Y' => 'outdoor Y input', 'O' => 'reversing valve', 'W' => 'strip heat', 'E' => 'strip heat']],
+    [
+        'furnace-gas-1h-1c',
+        [
+            'R' => 'transformer, 40 VA',
+            'W' => 'ignition control',
+            'G' => 'blower relay',
+            'Y' => 'contactor',
+            'C' => 'return',
+        ],
+    ],
+    [
+        'heat-pump-o-1c-1aux',
+        ['Y' => 'outdoor Y input', 'O' => 'reversing valve', 'W' => 'strip heat', 'E' => 'strip heat'],
+    ],
     ['heat-pump-o-1c-1aux-e-relay', ['E' => 'E relay']],
     ['boiler-zone-valve-1c', ['R' => 'transformer, 40 VA', 'RH' => 'transformer, 40 VA', 'W' => 'zone valve motor']],
     ['furnace-oil-own-transformer-1c', ['RH' => 'transformer, 20 VA', 'W' => 'burner relay']],
-    ['dual-fuel-o-2c-2h', ['R' => 'transformer, 75 VA', 'W1' => 'ignition control', 'W2' => 'high heat input', 'Y2' => 'second stage', 'HUM' => 'humidifier relay']],
+    [
+        'dual-fuel-o-2c-2h',
+        [
+            'R' => 'transformer, 75 VA',
+            'W1' => 'ignition control',
+            'W2' => 'high heat input',
+            'Y2' => 'second stage',
+            'HUM' => 'humidifier relay',
+        ],
+    ],
 ]);
 
 it('shows a module\'s leads where the outputs stand at the equipment', function (): void {
@@ -71,8 +122,12 @@ it('shows a module\'s leads where the outputs stand at the equipment', function 
     $profile = app(Catalog::class)->profile('radio-pair-receiver');
     $board = BoardView::of(new Plan($house, $profile, LetterToLetter::landing($house, $profile)));
 
-    expect($board['module'])->toBe(['R to R', 'W to W', 'G to G', 'Y to Y', 'C to C'])->and($board['wallStubs'])->toBe([])
-        ->and(array_column($board['rows'], 'lands'))->each->toBeNull();
+    expect($board['module'])
+        ->toBe(['R to R', 'W to W', 'G to G', 'Y to Y', 'C to C'])
+        ->and($board['wallStubs'])
+        ->toBe([])
+        ->and(array_column($board['rows'], 'lands'))
+        ->each->toBeNull();
 });
 
 it('marks a conductor as moved by what it means, not by how the plate prints it', function (): void {

@@ -8,8 +8,25 @@ namespace Tests\Fuzz;
 final class Mutator
 {
     private const WORDS = [
-        'wall', 'indoor', 'R', 'C', 'Y1', 'A', 'V', 'live', 'landed', 'spare', 'seen', 'fan.voltage', 'red', '../../etc/passwd',
-        '<script>alert(1)</script>', "'; drop table jobs; --", '=1+1', '%00', '${7*7}',
+        'wall',
+        'indoor',
+        'R',
+        'C',
+        'Y1',
+        'A',
+        'V',
+        'live',
+        'landed',
+        'spare',
+        'seen',
+        'fan.voltage',
+        'red',
+        '../../etc/passwd',
+        '<script>alert(1)</script>',
+        "'; drop table jobs; --",
+        '=1+1',
+        '%00',
+        '${7*7}',
     ];
 
     /** Stands for a number that JSON can write and no machine can hold. */
@@ -34,7 +51,13 @@ final class Mutator
         $n = (int) fmod($n * 7919.0, $this->wrongs($document));
         $same = array_values($fields)[intdiv($n, self::WRONGS)];
 
-        return self::json($this->with($document, $same[mt_rand(0, count($same) - 1)], fn (mixed $old): mixed => $this->wrong($old, $n % self::WRONGS)));
+        return self::json(
+            $this->with(
+                $document,
+                $same[mt_rand(0, count($same) - 1)],
+                fn (mixed $old): mixed => $this->wrong($old, $n % self::WRONGS),
+            ),
+        );
     }
 
     /** How many single things can be wrong with a document. */
@@ -52,7 +75,12 @@ final class Mutator
         return match (true) {
             $how < 2 => substr($json, 0, mt_rand(0, strlen($json))),
             $how < 4 => substr_replace($json, chr(mt_rand(0, 255)), mt_rand(0, strlen($json) - 1), 1),
-            $how < 8 => (string) preg_replace('/:\s*-?\d+(\.\d+)?/', ': '.['-1e999', '1e308', '-0', '99999999999999999999', '0.1e-400'][mt_rand(0, 4)], $json, mt_rand(1, 3)),
+            $how < 8 => (string) preg_replace(
+                '/:\s*-?\d+(\.\d+)?/',
+                ': '.['-1e999', '1e308', '-0', '99999999999999999999', '0.1e-400'][mt_rand(0, 4)],
+                $json,
+                mt_rand(1, 3),
+            ),
             $how < 10 => str_repeat('[', 600).$json,
             default => $json,
         };
@@ -68,9 +96,15 @@ final class Mutator
             }
             $same = $fields[mt_rand(0, count($fields) - 1)];
             $other = $this->at($document, $same[mt_rand(0, count($same) - 1)]);
-            $document = $this->with($document, $same[mt_rand(0, count($same) - 1)], fn (mixed $old): mixed => mt_rand(0, 2) === 0
-                ? (is_int($old) || is_float($old) ? $old * [0, 0.5, 2, 10][mt_rand(0, 3)] : $other)
-                : $this->wrong($old, mt_rand(0, self::WRONGS - 1)));
+            $document = $this->with(
+                $document,
+                $same[mt_rand(0, count($same) - 1)],
+                fn (mixed $old): mixed => mt_rand(0, 2) === 0
+                    ? (is_int($old) || is_float($old)
+                        ? $old * [0, 0.5, 2, 10][mt_rand(0, 3)]
+                        : $other)
+                    : $this->wrong($old, mt_rand(0, self::WRONGS - 1)),
+            );
         }
 
         return $document;
@@ -99,7 +133,9 @@ final class Mutator
             8 => ! is_bool($old),
             9 => "\u{0}\u{202e}\u{1F525}",
             10 => array_fill(0, 900, $large ? 'x' : $old),
-            11 => is_array($old) && array_is_list($old) && ! $large && $old !== [] ? array_merge(...array_fill(0, 120, $old)) : [$old],
+            11 => is_array($old) && array_is_list($old) && ! $large && $old !== []
+                ? array_merge(...array_fill(0, 120, $old))
+                : [$old],
             12 => is_string($old) ? 7 : '2099-13-45T99:99:99Z',
             default => self::WORDS[mt_rand(0, count(self::WORDS) - 1)].(mt_rand(0, 1) === 0 ? '' : $this->seed),
         };
@@ -121,7 +157,9 @@ final class Mutator
     private function gather(mixed $value, array $path, array &$fields): void
     {
         if ($path !== []) {
-            $fields[implode('/', array_map(static fn (int|string $key): string => is_int($key) ? '*' : $key, $path))][] = $path;
+            $fields[
+                implode('/', array_map(static fn (int|string $key): string => is_int($key) ? '*' : $key, $path))
+            ][] = $path;
         }
         foreach (is_array($value) ? $value : [] as $key => $part) {
             $this->gather($part, [...$path, $key], $fields);
@@ -131,7 +169,11 @@ final class Mutator
     /** @param  list<int|string>  $path */
     private function at(mixed $document, array $path): mixed
     {
-        return array_reduce($path, static fn (mixed $at, int|string $key): mixed => is_array($at) ? $at[$key] ?? null : null, $document);
+        return array_reduce(
+            $path,
+            static fn (mixed $at, int|string $key): mixed => is_array($at) ? $at[$key] ?? null : null,
+            $document,
+        );
     }
 
     /**

@@ -19,7 +19,18 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Tests\Fuzz\Mutator;
 
-foreach (['APP_ENV' => 'testing', 'DB_DATABASE' => ':memory:', 'SESSION_DRIVER' => 'array', 'CACHE_STORE' => 'array', 'BCRYPT_ROUNDS' => '4', 'LOG_CHANNEL' => 'null', 'UNIONBIT_SOLO' => '0', 'APP_DEBUG' => 'false'] as $key => $value) {
+foreach (
+    [
+        'APP_ENV' => 'testing',
+        'DB_DATABASE' => ':memory:',
+        'SESSION_DRIVER' => 'array',
+        'CACHE_STORE' => 'array',
+        'BCRYPT_ROUNDS' => '4',
+        'LOG_CHANNEL' => 'null',
+        'UNIONBIT_SOLO' => '0',
+        'APP_DEBUG' => 'false',
+    ] as $key => $value
+) {
     putenv("{$key}={$value}");
     $_ENV[$key] = $_SERVER[$key] = $value;
 }
@@ -29,7 +40,7 @@ require __DIR__.'/Mutator.php';
 $app = require $root.'/bootstrap/app.php';
 $app->make(Console::class)->bootstrap();
 $app->make(Console::class)->call('migrate', ['--force' => true]);
-(new DatabaseSeeder)->run();
+(new DatabaseSeeder())->run();
 $user = User::query()->orderBy('id')->firstOrFail();
 $count = [(int) ($argv[1] ?? 4500), (int) ($argv[2] ?? 2000)];
 $only = isset($argv[3]) ? (int) $argv[3] : null;
@@ -37,16 +48,42 @@ $longest = 2.0;
 $statuses = $slow = $bad = [];
 $thrown = '';
 $app->make(ExceptionHandler::class)->reportable(static function (Throwable $problem) use (&$thrown): void {
-    $thrown = get_class($problem).': '.$problem->getMessage().' at '.basename($problem->getFile()).':'.$problem->getLine();
+    $thrown =
+        get_class($problem).
+        ': '.
+        $problem->getMessage().
+        ' at '.
+        basename($problem->getFile()).
+        ':'.
+        $problem->getLine();
 });
 
 /** @return array{int, string} status and body */
-$ask = static function (string $what, string $method, string $path, array $body = [], array $files = []) use ($app, $user, &$statuses, &$slow, &$bad, &$thrown, $longest): array {
+$ask = static function (string $what, string $method, string $path, array $body = [], array $files = []) use (
+    $app,
+    $user,
+    &$statuses,
+    &$slow,
+    &$bad,
+    &$thrown,
+    $longest,
+): array {
     $thrown = '';
     Auth::setUser($user);
     $begin = hrtime(true);
     $json = $files === [] && $method !== 'GET';
-    $request = Request::create($path, $method, $json ? [] : $body, [], $files, ['HTTP_ACCEPT' => $method === 'GET' ? 'text/html' : 'application/json', 'CONTENT_TYPE' => $json ? 'application/json' : 'multipart/form-data'], $json ? (string) json_encode($body, JSON_PARTIAL_OUTPUT_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE) : null);
+    $request = Request::create(
+        $path,
+        $method,
+        $json ? [] : $body,
+        [],
+        $files,
+        [
+            'HTTP_ACCEPT' => $method === 'GET' ? 'text/html' : 'application/json',
+            'CONTENT_TYPE' => $json ? 'application/json' : 'multipart/form-data',
+        ],
+        $json ? (string) json_encode($body, JSON_PARTIAL_OUTPUT_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE) : null,
+    );
     $answer = $app->make(Http::class)->handle($request);
     $content = (string) $answer->getContent();
     $seconds = (hrtime(true) - $begin) / 1e9;
@@ -58,7 +95,15 @@ $ask = static function (string $what, string $method, string $path, array $body 
         $slow = array_slice($slow, 0, 5);
     }
     if ($status >= 500 || $seconds > $longest) {
-        $bad[] = sprintf('%s: %s %s answered %d in %.2f s: %s', $what, $method, $path, $status, $seconds, Str::limit($thrown, 220));
+        $bad[] = sprintf(
+            '%s: %s %s answered %d in %.2f s: %s',
+            $what,
+            $method,
+            $path,
+            $status,
+            $seconds,
+            Str::limit($thrown, 220),
+        );
     }
 
     return [$status, $content];
@@ -66,17 +111,48 @@ $ask = static function (string $what, string $method, string $path, array $body 
 
 $finished = Job::at('Lock Keeper\'s Row 4');
 $jobs = [Job::at('Winding Hole 2')->id, Job::at('Tollhouse')->id, Job::at('Ropewalk 11')->id, $finished->id];
-$sources = array_map(static fn (string $f): mixed => json_decode((string) file_get_contents($f), true), [...glob($root.'/database/demo/*.json') ?: [], ...glob($root.'/docs/examples/*.json') ?: []]);
+$sources = array_map(static fn (string $f): mixed => json_decode((string) file_get_contents($f), true), [
+    ...glob($root.'/database/demo/*.json') ?: [],
+    ...glob($root.'/docs/examples/*.json') ?: [],
+]);
 $whole = (array) json_decode($ask('source', 'GET', "/jobs/{$finished->id}/job-file")[1], true);
 // What that job has none of stands in it too.
 $whole['survey']['jumpers'] = [['place' => 'wall', 'a' => 'R', 'b' => 'Rc', 'label' => 'J1']];
 $whole['survey']['overrides'] = ['SC08' => 'seen'];
-$whole['survey']['facts']['safety'] = [['id' => 'float', 'label' => 'float switch', 'breaks' => ['Y'], 'relay' => false]];
+$whole['survey']['facts']['safety'] = [
+    ['id' => 'float', 'label' => 'float switch', 'breaks' => ['Y'], 'relay' => false],
+];
 $by = ['at' => '2026-11-20T09:00:00+00:00', 'by' => 'Wren Halyard', 'simulated' => false];
 $whole['records']['waivers'] = [['call' => 'fan', 'reason' => 'x', ...$by]];
-$whole['records']['measurements'] = [['figure' => 'split', 'call' => 'cool-1', 'inputs' => ['return' => 76, 'supply' => 57], 'lines' => [['label' => 'x', 'value' => 19, 'unit' => 'F', 'formula' => 'x']], 'tone' => 'verd', 'verdict' => 'x', ...$by]];
-$whole['records']['marks'] = [['reading_id' => $whole['records']['readings'][0]['id'], 'unexplained' => true, 'note' => 'x', ...$by]];
-$pages = ['survey', 'plan', 'set', 'prove', 'handover', 'job-file', 'readings.csv', 'wiring.csv', 'wiring.svg', 'conductors.csv', 'figures', 'thermostats', 'handover.pdf'];
+$whole['records']['measurements'] = [
+    [
+        'figure' => 'split',
+        'call' => 'cool-1',
+        'inputs' => ['return' => 76, 'supply' => 57],
+        'lines' => [['label' => 'x', 'value' => 19, 'unit' => 'F', 'formula' => 'x']],
+        'tone' => 'verd',
+        'verdict' => 'x',
+        ...$by,
+    ],
+];
+$whole['records']['marks'] = [
+    ['reading_id' => $whole['records']['readings'][0]['id'], 'unexplained' => true, 'note' => 'x', ...$by],
+];
+$pages = [
+    'survey',
+    'plan',
+    'set',
+    'prove',
+    'handover',
+    'job-file',
+    'readings.csv',
+    'wiring.csv',
+    'wiring.svg',
+    'conductors.csv',
+    'figures',
+    'thermostats',
+    'handover.pdf',
+];
 
 $sweep = (new Mutator(0))->wrongs($whole);
 $taken = 0;
@@ -90,7 +166,13 @@ for ($seed = 1; $seed <= $count[0]; $seed++) {
     $path = tempnam(sys_get_temp_dir(), 'fuzz');
     file_put_contents($path, $text);
     $id = (string) Str::ulid();
-    [$status, $content] = $ask("file {$seed}", 'POST', '/import', ['ids' => [$id]], ['files' => [new UploadedFile($path, 'house.json', 'application/json', null, true)]]);
+    [$status, $content] = $ask(
+        "file {$seed}",
+        'POST',
+        '/import',
+        ['ids' => [$id]],
+        ['files' => [new UploadedFile($path, 'house.json', 'application/json', null, true)]],
+    );
     @unlink($path);
     if ($status === 200 && (json_decode($content, true)['files'][0]['job'] ?? null) !== null) {
         $taken++;
@@ -108,8 +190,23 @@ for ($seed = 1; $seed <= $count[0]; $seed++) {
 $id = static fn (): string => (string) Str::ulid();
 /** @var list<array{string, string, array<string, mixed>}> $requests what a good request looks like */
 $requests = [
-    ['POST', 'readings', ['stage' => 'prove', 'step' => 'fan.voltage', 'mode' => 'V', 'a' => 'indoor.G', 'b' => 'indoor.C', 'value' => '26.0']],
-    ['POST', 'readings', ['stage' => 'survey', 'mode' => 'O', 'a' => 'indoor.R', 'b' => 'indoor.C', 'value' => 'OL', 'call' => null]],
+    [
+        'POST',
+        'readings',
+        [
+            'stage' => 'prove',
+            'step' => 'fan.voltage',
+            'mode' => 'V',
+            'a' => 'indoor.G',
+            'b' => 'indoor.C',
+            'value' => '26.0',
+        ],
+    ],
+    [
+        'POST',
+        'readings',
+        ['stage' => 'survey', 'mode' => 'O', 'a' => 'indoor.R', 'b' => 'indoor.C', 'value' => 'OL', 'call' => null],
+    ],
     ['POST', 'expect', ['stage' => 'plan', 'call' => 'cool-1', 'mode' => 'V', 'a' => 'wall.Y1', 'b' => 'wall.C']],
     ['POST', 'signs', ['step' => 'fan.voltage', 'sign' => 'blower', 'seen' => true]],
     ['POST', 'power', ['state' => 'live', 'volts' => '26.4', 'supplies' => ['T1' => '26.4'], 'despite' => true]],
@@ -118,27 +215,88 @@ $requests = [
     ['POST', 'settings', ['key' => 'cycles', 'value' => '3', 'note' => 'x']],
     ['POST', 'moves', ['move' => 'link:in', 'done' => true]],
     ['POST', 'waivers', ['call' => 'fan', 'note' => 'x']],
-    ['POST', 'measurements', ['figure' => 'split', 'call' => 'cool-1', 'values' => ['return' => 76, 'supply' => 57, 'mode' => 1]]],
+    [
+        'POST',
+        'measurements',
+        ['figure' => 'split', 'call' => 'cool-1', 'values' => ['return' => 76, 'supply' => 57, 'mode' => 1]],
+    ],
     ['POST', 'marks', ['reading' => '01KV0000000000000000000001', 'unexplained' => true, 'note' => 'x']],
-    ['POST', 'tells', ['stage' => 'prove', 'step' => 'fan.voltage', 'mode' => 'V', 'a' => 'indoor.G', 'b' => 'indoor.C']],
-    ['POST', 'signatures', ['role' => 'customer', 'name' => 'R.', 'strokes' => [[[1, 1], [2, 2]], [[3, 3], [900, 900]]]]],
+    [
+        'POST',
+        'tells',
+        ['stage' => 'prove', 'step' => 'fan.voltage', 'mode' => 'V', 'a' => 'indoor.G', 'b' => 'indoor.C'],
+    ],
+    [
+        'POST',
+        'signatures',
+        ['role' => 'customer', 'name' => 'R.', 'strokes' => [[[1, 1], [2, 2]], [[3, 3], [900, 900]]]],
+    ],
     ['POST', 'handover', ['unsigned' => true]],
     ['POST', 'shelf', ['to' => 'list']],
     ['POST', 'copies', ['as' => 'sister', 'kind' => 'follow-up', 'name' => 'Upstairs']],
-    ['POST', 'details', ['version' => 1, 'site' => 'Weir', 'address' => 'x', 'system' => 'System', 'kind' => 'replacement', 'day' => '2026-12-01', 'starts' => '08:30', 'who' => 'Wren']],
+    [
+        'POST',
+        'details',
+        [
+            'version' => 1,
+            'site' => 'Weir',
+            'address' => 'x',
+            'system' => 'System',
+            'kind' => 'replacement',
+            'day' => '2026-12-01',
+            'starts' => '08:30',
+            'who' => 'Wren',
+        ],
+    ],
     ['POST', 'practice', ['on' => true, 'fault' => 'any']],
     ['POST', 'photo-skips', ['place' => 'wall', 'reason' => 'dark']],
-    ['POST', 'photo-marks', ['photo_id' => '01KV0000000000000000000001', 'x' => 0.5, 'y' => 0.5, 'end' => 'A1.near', 'takes_back' => null]],
+    [
+        'POST',
+        'photo-marks',
+        ['photo_id' => '01KV0000000000000000000001', 'x' => 0.5, 'y' => 0.5, 'end' => 'A1.near', 'takes_back' => null],
+    ],
     ['POST', 'entry-preview', ['cable' => 'A', 'line' => 'red R>R !', 'lines' => ['wht W>W', 'x']]],
     ['POST', 'simulated-signs', ['step' => 'fan.voltage']],
     ['POST', 'survey-edits', ['version' => 1, 'op' => 'add-conductor', 'cable' => 'A', 'line' => 'pnk - > - cap']],
-    ['POST', 'survey-edits', ['version' => 1, 'op' => 'add-conductors', 'cable' => 'A', 'lines' => ['tan - > - cap', 'x']]],
+    [
+        'POST',
+        'survey-edits',
+        ['version' => 1, 'op' => 'add-conductors', 'cable' => 'A', 'lines' => ['tan - > - cap', 'x']],
+    ],
     ['POST', 'survey-edits', ['version' => 1, 'op' => 'answer', 'key' => 'lineVolts', 'value' => 120]],
     ['POST', 'survey-edits', ['version' => 1, 'op' => 'answer', 'key' => 'evidence', 'value' => ['valve']]],
-    ['POST', 'survey-edits', ['version' => 1, 'op' => 'set-facts', 'facts' => ['fuseAmps' => 3, 'lineVolts' => 120, 'plateLink' => 'in', 'commonBonded' => true]]],
-    ['POST', 'survey-edits', ['version' => 1, 'op' => 'safety', 'safety' => [['id' => 'float', 'label' => 'float switch', 'breaks' => ['Y'], 'relay' => false]]]],
-    ['POST', 'survey-edits', ['version' => 1, 'op' => 'jumpers', 'jumpers' => [['place' => 'wall', 'a' => 'R', 'b' => 'Rc', 'label' => 'J1']]]],
-    ['POST', 'survey-edits', ['version' => 1, 'op' => 'read-schedule', 'csv' => "cable,number,colour,near,far\nA,1,red,R,R"]],
+    [
+        'POST',
+        'survey-edits',
+        [
+            'version' => 1,
+            'op' => 'set-facts',
+            'facts' => ['fuseAmps' => 3, 'lineVolts' => 120, 'plateLink' => 'in', 'commonBonded' => true],
+        ],
+    ],
+    [
+        'POST',
+        'survey-edits',
+        [
+            'version' => 1,
+            'op' => 'safety',
+            'safety' => [['id' => 'float', 'label' => 'float switch', 'breaks' => ['Y'], 'relay' => false]],
+        ],
+    ],
+    [
+        'POST',
+        'survey-edits',
+        [
+            'version' => 1,
+            'op' => 'jumpers',
+            'jumpers' => [['place' => 'wall', 'a' => 'R', 'b' => 'Rc', 'label' => 'J1']],
+        ],
+    ],
+    [
+        'POST',
+        'survey-edits',
+        ['version' => 1, 'op' => 'read-schedule', 'csv' => "cable,number,colour,near,far\nA,1,red,R,R"],
+    ],
     ['POST', 'survey-edits', ['version' => 1, 'op' => 'set-cable', 'cable' => 'A', 'gauge' => 18, 'feet' => 40]],
     ['POST', 'survey-edits', ['version' => 1, 'op' => 'override', 'code' => 'SC01', 'reason' => 'x']],
     ['POST', 'survey-edits', ['version' => 1, 'op' => 'restore', 'to_version' => 1]],
@@ -151,9 +309,33 @@ $requests = [
     ['GET', 'offers', ['profile' => 'c-powered-1h-1c', 'parts' => '3']],
     ['GET', 'thermostats', ['remote' => 'yes']],
     ['GET', 'handover.pdf', ['paper' => 'letter']],
-    ['POST', '/jobs', ['site' => 'Weir', 'kind' => 'replacement', 'archetype' => 'furnace-gas-1h-1c', 'feet' => '45', 'example' => true]],
+    [
+        'POST',
+        '/jobs',
+        [
+            'site' => 'Weir',
+            'kind' => 'replacement',
+            'archetype' => 'furnace-gas-1h-1c',
+            'feet' => '45',
+            'example' => true,
+        ],
+    ],
     ['GET', '/jobs', ['find' => 'toll', 'show' => 'open', 'day' => '2026-12-01', 'rows' => '20']],
-    ['POST', '/profiles', ['title' => 'x', 'screws' => 'R C Y G W', 'power' => 'battery', 'va' => 0, 'remote' => 'none', 'switches' => 'base', 'link' => 'slide', 'heat' => 1, 'cool' => 1]],
+    [
+        'POST',
+        '/profiles',
+        [
+            'title' => 'x',
+            'screws' => 'R C Y G W',
+            'power' => 'battery',
+            'va' => 0,
+            'remote' => 'none',
+            'switches' => 'base',
+            'link' => 'slide',
+            'heat' => 1,
+            'cool' => 1,
+        ],
+    ],
     ['POST', '/figures/voltage-drop', ['values' => ['feet' => 45]]],
     ['POST', '/figures/balance', ['values' => ['load' => 40000]]],
     ['POST', '/password', ['present' => 'x', 'password' => 'longer than ten']],
@@ -176,14 +358,26 @@ for ($n = 1; $n <= $count[1]; $n++) {
     $ask("request {$seed}", $method, str_starts_with($path, '/') ? $path : "/jobs/{$job}/{$path}", $bent);
     if ($n % 50 === 0) {
         $ask("request {$seed}", 'GET', "/jobs/{$job}/".$pages[intdiv($n, 50) % 5]);
-        DB::table('jobs')->whereIn('id', $jobs)->update(['deleted_at' => null]);
+        DB::table('jobs')
+            ->whereIn('id', $jobs)
+            ->update(['deleted_at' => null]);
     }
 }
 
 ksort($statuses);
 rsort($slow);
-printf("%d files, the first %d of them one field wrong in one way (%d taken), %d requests beside them; answers: %s\n", $count[0], min($sweep, $count[0]), $taken, $count[1], implode(', ', array_map(static fn (int $s, int $c): string => "{$s} × {$c}", array_keys($statuses), $statuses)));
-printf("slowest: %s\n", implode('; ', array_map(static fn (array $s): string => sprintf('%.2f s %s', ...$s), array_slice($slow, 0, 3))));
+printf(
+    "%d files, the first %d of them one field wrong in one way (%d taken), %d requests beside them; answers: %s\n",
+    $count[0],
+    min($sweep, $count[0]),
+    $taken,
+    $count[1],
+    implode(', ', array_map(static fn (int $s, int $c): string => "{$s} × {$c}", array_keys($statuses), $statuses)),
+);
+printf(
+    "slowest: %s\n",
+    implode('; ', array_map(static fn (array $s): string => sprintf('%.2f s %s', ...$s), array_slice($slow, 0, 3))),
+);
 foreach (array_slice($bad, 0, 40) as $line) {
     echo "✗ {$line}\n";
 }

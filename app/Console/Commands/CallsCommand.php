@@ -19,11 +19,25 @@ final class CallsCommand extends JobCommand
     {
         $proofs = Simulation::prove($this->plan($job));
         if ($this->option('table')) {
-            $this->table(['call', 'closes', 'pulls in', 'A', 'proved'], array_map(static fn (CallProof $p): array => [$p->call->value, implode(' ', $p->closes), implode(', ', $p->pulledIn), number_format($p->amps, 2), $p->isProved() ? 'yes' : implode(' ', $p->problems)], $proofs));
+            $this->table(
+                ['call', 'closes', 'pulls in', 'A', 'proved'],
+                array_map(
+                    static fn (CallProof $p): array => [
+                        $p->call->value,
+                        implode(' ', $p->closes),
+                        implode(', ', $p->pulledIn),
+                        number_format($p->amps, 2),
+                        $p->isProved() ? 'yes' : implode(' ', $p->problems),
+                    ],
+                    $proofs,
+                ),
+            );
         } else {
             $this->json(array_map(static fn (CallProof $p): array => $p->toArray(), $proofs));
         }
 
-        return array_filter($proofs, static fn (CallProof $p): bool => ! $p->isProved()) === [] ? self::ANSWERED : self::NO;
+        return array_filter($proofs, static fn (CallProof $p): bool => ! $p->isProved()) === []
+            ? self::ANSWERED
+            : self::NO;
     }
 }

@@ -19,9 +19,18 @@ final class ExampleCommand extends Command
 
     public function handle(Catalog $catalog): int
     {
-        foreach (['equipment' => $this->argument('archetype'), 'thermostats' => $this->option('thermostat')] as $kind => $id) {
+        foreach (
+            ['equipment' => $this->argument('archetype'), 'thermostats' => $this->option('thermostat')] as $kind => $id
+        ) {
             if (! in_array($id, $catalog->ids($kind), true)) {
-                $this->output->getErrorStyle()->writeln("There is no {$kind} ".(is_string($id) ? $id : '').'; allowed: '.implode(', ', $catalog->ids($kind)));
+                $this->output
+                    ->getErrorStyle()
+                    ->writeln(
+                        "There is no {$kind} ".
+                            (is_string($id) ? $id : '').
+                            '; allowed: '.
+                            implode(', ', $catalog->ids($kind)),
+                    );
 
                 return JobCommand::UNUSABLE;
             }
@@ -30,7 +39,12 @@ final class ExampleCommand extends Command
         $profile = $catalog->profile((string) $this->option('thermostat'));
         $plan = new Plan($house, $profile, LetterToLetter::landing($house, $profile));
         $file = JobFile::write('Example: '.$house->archetype->short, 'Saltmarsh Locks', 'replacement', $house, $plan);
-        $this->output->writeln(json_encode($file, JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR));
+        $this->output->writeln(
+            json_encode(
+                $file,
+                JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR,
+            ),
+        );
 
         return JobCommand::ANSWERED;
     }

@@ -31,11 +31,16 @@ final class ExpectCommand extends JobCommand
         }
         $fault = $this->fault($files, $circuit, $this->option('fault'));
         $off = $mode === MeterMode::Ohms || $mode === MeterMode::Beep;
-        $setup = $off ? Setup::isolated()->with(...$fault->edits ?? []) : FaultedCall::setup($circuit, $this->callNamed($this->option('call'), $job), $fault);
+        $setup = $off
+            ? Setup::isolated()->with(...$fault->edits ?? [])
+            : FaultedCall::setup($circuit, $this->callNamed($this->option('call'), $job), $fault);
         $setup = $this->option('face-off') ? $setup->faceOff() : $setup;
         foreach ((array) $this->option('jumper') as $pair) {
             $points = explode('-', (string) $pair);
-            $setup = $setup->withJumper($this->point($circuit, '--jumper', $points[0]), $this->point($circuit, '--jumper', $points[1] ?? ''));
+            $setup = $setup->withJumper(
+                $this->point($circuit, '--jumper', $points[0]),
+                $this->point($circuit, '--jumper', $points[1] ?? ''),
+            );
         }
         foreach ((array) $this->option('lift') as $end) {
             $setup = $setup->lifting($this->point($circuit, '--lift', (string) $end));
@@ -45,7 +50,10 @@ final class ExpectCommand extends JobCommand
         $expected = (new Meter($circuit))->read($mode, $setup, $from, $to);
         $seen = $off ? [] : Observables::of($circuit, $circuit->operate($setup), $fault);
         if ($this->option('table')) {
-            $this->table(['from', 'to', 'low', 'nominal', 'high', 'reason'], [[$from, $to, $expected->low, $expected->nominal, $expected->high, $expected->reason]]);
+            $this->table(
+                ['from', 'to', 'low', 'nominal', 'high', 'reason'],
+                [[$from, $to, $expected->low, $expected->nominal, $expected->high, $expected->reason]],
+            );
         } else {
             $this->json([...$expected->toArray(), 'fault' => $fault?->id, 'observables' => $seen]);
         }
@@ -57,6 +65,8 @@ final class ExpectCommand extends JobCommand
     {
         $points = array_filter($circuit->netlist(Setup::calling())->points, static fn ($p): bool => $p->probeable);
 
-        return is_string($id) && isset($points[$id]) ? $id : throw InvalidData::notAllowed($option, $id, 'one of '.implode(', ', array_keys($points)));
+        return is_string($id) && isset($points[$id])
+            ? $id
+            : throw InvalidData::notAllowed($option, $id, 'one of '.implode(', ', array_keys($points)));
     }
 }

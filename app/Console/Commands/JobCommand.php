@@ -42,7 +42,8 @@ abstract class JobCommand extends Command
 
     protected function plan(JobFile $job): Plan
     {
-        return $job->plan ?? throw InvalidData::missing('/thermostat', 'the id of a thermostat, or a profile of your own');
+        return $job->plan ??
+            throw InvalidData::missing('/thermostat', 'the id of a thermostat, or a profile of your own');
     }
 
     protected function callNamed(mixed $name, JobFile $job): CallName
@@ -50,15 +51,31 @@ abstract class JobCommand extends Command
         $calls = CallTable::needed($job->installation->archetype)->calls();
         $call = is_string($name) ? CallName::tryFrom($name) : null;
 
-        return $call !== null && in_array($call, $calls, true) ? $call : throw InvalidData::notAllowed('--call', $name, implode(', ', array_map(static fn (CallName $c): string => $c->value, $calls)));
+        return $call !== null && in_array($call, $calls, true)
+            ? $call
+            : throw InvalidData::notAllowed(
+                '--call',
+                $name,
+                implode(', ', array_map(static fn (CallName $c): string => $c->value, $calls)),
+            );
     }
 
     protected function fault(JobFiles $files, Circuit $circuit, mixed $wanted): ?Fault
     {
-        $faults = array_column(array_map(static fn (Fault $f): array => [$f->id, $f], $files->faults()->of($circuit)), 1, 0);
+        $faults = array_column(
+            array_map(static fn (Fault $f): array => [$f->id, $f], $files->faults()->of($circuit)),
+            1,
+            0,
+        );
         $found = [];
         foreach (is_array($wanted) ? $wanted : [] as $id) {
-            $found[] = $faults[is_string($id) ? $id : ''] ?? throw InvalidData::notAllowed('--fault', $id, 'one of '.implode(', ', array_slice(array_keys($faults), 0, 400)));
+            $found[] =
+                $faults[is_string($id) ? $id : ''] ??
+                throw InvalidData::notAllowed(
+                    '--fault',
+                    $id,
+                    'one of '.implode(', ', array_slice(array_keys($faults), 0, 400)),
+                );
         }
 
         return $found === [] ? null : Fault::together(...$found);
@@ -67,6 +84,11 @@ abstract class JobCommand extends Command
     /** @param  array<mixed>  $data */
     protected function json(array $data): void
     {
-        $this->output->writeln(json_encode($data, JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR));
+        $this->output->writeln(
+            json_encode(
+                $data,
+                JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR,
+            ),
+        );
     }
 }

@@ -19,8 +19,19 @@ final class RunCommand extends JobCommand
     protected function answer(JobFile $job, JobFiles $files): int
     {
         $circuit = $this->plan($job)->circuit();
-        $machine = new TimeMachine($circuit, $this->fault($files, $circuit, $this->option('fault')), $this->whole('seed', 1_000_000) ?? 1, $this->whole('float-at', 86_400), (bool) $this->option('test-breaker'));
-        $events = $machine->run($this->callNamed($this->option('call'), $job), $this->whole('seconds', 86_400) ?? 600, 0, $this->whole('until', 86_400));
+        $machine = new TimeMachine(
+            $circuit,
+            $this->fault($files, $circuit, $this->option('fault')),
+            $this->whole('seed', 1_000_000) ?? 1,
+            $this->whole('float-at', 86_400),
+            (bool) $this->option('test-breaker'),
+        );
+        $events = $machine->run(
+            $this->callNamed($this->option('call'), $job),
+            $this->whole('seconds', 86_400) ?? 600,
+            0,
+            $this->whole('until', 86_400),
+        );
         if ($this->option('table')) {
             $this->table(['second', 'what'], array_map(static fn (array $e): array => [$e['t'], $e['what']], $events));
         } else {
@@ -37,6 +48,8 @@ final class RunCommand extends JobCommand
             return null;
         }
 
-        return is_string($value) && ctype_digit($value) && (int) $value <= $most ? (int) $value : throw InvalidData::notAllowed("--{$option}", $value, "a whole number from 0 to {$most}");
+        return is_string($value) && ctype_digit($value) && (int) $value <= $most
+            ? (int) $value
+            : throw InvalidData::notAllowed("--{$option}", $value, "a whole number from 0 to {$most}");
     }
 }

@@ -21,7 +21,11 @@ final class SpiceCommand extends JobCommand
         $call = $this->callNamed($this->option('call'), $job);
         $fault = $this->fault($files, $circuit, $this->option('fault'));
         $point = $circuit->operate(FaultedCall::setup($circuit, $call, $fault));
-        $this->output->write(SpiceDeck::write($point->netlist, trim("{$job->site}, {$call->label()}, ".($fault->title ?? ''), ', '))['deck']);
+        $this->output->write(
+            SpiceDeck::write($point->netlist, trim("{$job->site}, {$call->label()}, ".($fault->title ?? ''), ', '))[
+                'deck'
+            ],
+        );
 
         return self::ANSWERED;
     }

@@ -27,7 +27,7 @@ final class SummariesCommand extends Command
         foreach ($stale as $index => $id) {
             JobSummaries::keep(Job::query()->withTrashed()->whereKey($id)->sole());
             if (($index + 1) % 100 === 0) {
-                $this->line(($index + 1).' of '.count($stale));
+                $this->line($index + 1 .' of '.count($stale));
             }
         }
         $this->info(count($stale) === 1 ? '1 summary worked out.' : count($stale).' summaries worked out.');

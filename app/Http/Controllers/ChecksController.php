@@ -35,15 +35,33 @@ final class ChecksController extends Controller
         $this->authorize('view', $job);
         $key = $request->string('step')->toString();
         $steps = $job->house()->stepList();
-        $step = array_values(array_filter($steps, static fn (Step $s): bool => $s->key() === $key))[0] ?? throw ValidationException::withMessages(['step' => "There is no proving step {$key} for this house."]);
-        $plan = $job->house()->plan ?? throw ValidationException::withMessages(['step' => 'Choose a thermostat first.']);
-        $groups = Cache::remember('cannot-tell/'.StepSheet::key($plan)."/{$key}", self::A_DAY, static function () use ($plan, $step, $steps): array {
-            $others = array_values(array_filter($steps, static fn (Step $s): bool => $s->call === $step->call && $s !== $step));
-            $groups = (new Separation($plan->circuit(), app(JobFiles::class)->faults()))->ofStep($step, $others);
-            $labels = array_combine(array_map(static fn (Step $s): string => $s->key(), $others), array_map(static fn (Step $s): string => $s->method->label(), $others));
+        $step =
+            array_values(array_filter($steps, static fn (Step $s): bool => $s->key() === $key))[0] ??
+            throw ValidationException::withMessages(['step' => "There is no proving step {$key} for this house."]);
+        $plan =
+            $job->house()->plan ?? throw ValidationException::withMessages(['step' => 'Choose a thermostat first.']);
+        $groups = Cache::remember(
+            'cannot-tell/'.StepSheet::key($plan)."/{$key}",
+            self::A_DAY,
+            static function () use ($plan, $step, $steps): array {
+                $others = array_values(
+                    array_filter($steps, static fn (Step $s): bool => $s->call === $step->call && $s !== $step),
+                );
+                $groups = (new Separation($plan->circuit(), app(JobFiles::class)->faults()))->ofStep($step, $others);
+                $labels = array_combine(
+                    array_map(static fn (Step $s): string => $s->key(), $others),
+                    array_map(static fn (Step $s): string => $s->method->label(), $others),
+                );
 
-            return array_map(static fn (array $g): array => ['places' => $g['places'], 'told' => $g['told'] === null ? null : ['step' => $g['told'], 'label' => $labels[$g['told']]]], $groups);
-        });
+                return array_map(
+                    static fn (array $g): array => [
+                        'places' => $g['places'],
+                        'told' => $g['told'] === null ? null : ['step' => $g['told'], 'label' => $labels[$g['told']]],
+                    ],
+                    $groups,
+                );
+            },
+        );
 
         return new JsonResponse(['groups' => $groups]);
     }
@@ -62,9 +80,19 @@ final class ChecksController extends Controller
         $seen = Progress::of($job)->seen();
         $failing = array_filter($seen, static fn (array $call): bool => in_array(false, $call['signs'], true)) !== [];
         $suspects = $failing ? array_column((new Pattern($context->circuit, $faults))->explain($seen), 'id') : null;
-        $groups = (new Separation($context->circuit, $faults))->ofReading($context->setup, $place->mode, $place->a, $place->b, $suspects);
+        $groups = (new Separation($context->circuit, $faults))->ofReading(
+            $context->setup,
+            $place->mode,
+            $place->a,
+            $place->b,
+            $suspects,
+        );
 
-        return new JsonResponse(['suspects' => $suspects === null ? null : count($suspects), 'unit' => $place->mode->unit(), 'groups' => $groups]);
+        return new JsonResponse([
+            'suspects' => $suspects === null ? null : count($suspects),
+            'unit' => $place->mode->unit(),
+            'groups' => $groups,
+        ]);
     }
 
     /** A temperature split or an airflow, kept with what the figure makes of it. */
@@ -74,12 +102,16 @@ final class ChecksController extends Controller
         $key = $request->string('figure')->toString();
         $figure = in_array($key, Measurement::FIGURES, true) ? Figures::named($key) : null;
         if ($figure === null) {
-            throw ValidationException::withMessages(['figure' => "{$key} is not measured here. Use ".implode(' or ', Measurement::FIGURES).'.']);
+            throw ValidationException::withMessages([
+                'figure' => "{$key} is not measured here. Use ".implode(' or ', Measurement::FIGURES).'.',
+            ]);
         }
         $call = $request->nullableString('call');
         $known = array_keys(Progress::of($job)->calls());
         if ($call !== null && ! in_array($call, $known, true)) {
-            throw ValidationException::withMessages(['call' => "This house has no call {$call}. It has ".implode(', ', $known).'.']);
+            throw ValidationException::withMessages([
+                'call' => "This house has no call {$call}. It has ".implode(', ', $known).'.',
+            ]);
         }
         try {
             $given = [];
@@ -87,14 +119,32 @@ final class ChecksController extends Controller
                 $given[(string) $input] = $value;
             }
             $plan = $job->house()->plan;
-            $values = Figures::values($figure, $given, $plan) ?? throw ValidationException::withMessages(['values' => 'Fill in every field that is not optional.']);
+            $values =
+                Figures::values($figure, $given, $plan) ??
+                throw ValidationException::withMessages(['values' => 'Fill in every field that is not optional.']);
         } catch (InvalidData $problem) {
-            throw ValidationException::withMessages([ltrim($problem->pointer, '/') => ltrim(str_replace("{$problem->pointer}: ", '', $problem->getMessage()), '/')]);
+            throw ValidationException::withMessages([
+                ltrim($problem->pointer, '/') => ltrim(
+                    str_replace("{$problem->pointer}: ", '', $problem->getMessage()),
+                    '/',
+                ),
+            ]);
         }
         $result = $figure->compute($values, $plan);
-        $row = Append::row(Measurement::class, $request->id(), $job, $request->crewMember(), static fn (): array => [
-            'figure' => $key, 'call' => $call, 'inputs' => $values, 'lines' => $result->lines, 'tone' => $result->tone, 'verdict' => $result->verdict,
-        ]);
+        $row = Append::row(
+            Measurement::class,
+            $request->id(),
+            $job,
+            $request->crewMember(),
+            static fn (): array => [
+                'figure' => $key,
+                'call' => $call,
+                'inputs' => $values,
+                'lines' => $result->lines,
+                'tone' => $result->tone,
+                'verdict' => $result->verdict,
+            ],
+        );
 
         return new JsonResponse(['id' => $row->id, 'tone' => $row->tone, 'verdict' => $row->verdict], 201);
     }
@@ -112,7 +162,13 @@ final class ChecksController extends Controller
         if (! $unexplained && $note === '') {
             throw ValidationException::withMessages(['note' => 'Say what explains it.']);
         }
-        $row = Append::row(ReadingMark::class, $request->id(), $job, $request->crewMember(), static fn (): array => ['reading_id' => $reading, 'unexplained' => $unexplained, 'note' => $note]);
+        $row = Append::row(
+            ReadingMark::class,
+            $request->id(),
+            $job,
+            $request->crewMember(),
+            static fn (): array => ['reading_id' => $reading, 'unexplained' => $unexplained, 'note' => $note],
+        );
 
         return new JsonResponse(['id' => $row->id], 201);
     }

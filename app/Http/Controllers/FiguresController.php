@@ -54,7 +54,12 @@ final class FiguresController extends Controller
         try {
             $values = Figures::values($figure, $given, $plan);
         } catch (InvalidData $problem) {
-            throw ValidationException::withMessages([ltrim($problem->pointer, '/') => ltrim(str_replace("{$problem->pointer}: ", '', $problem->getMessage()), '/')]);
+            throw ValidationException::withMessages([
+                ltrim($problem->pointer, '/') => ltrim(
+                    str_replace("{$problem->pointer}: ", '', $problem->getMessage()),
+                    '/',
+                ),
+            ]);
         }
 
         return new JsonResponse(['result' => $values === null ? null : $figure->compute($values, $plan)->toArray()]);

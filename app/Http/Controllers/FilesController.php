@@ -37,11 +37,25 @@ final class FilesController extends Controller
         $own = OwnProfile::withTrashed()->find($house->plan->profile->id ?? '')?->profile;
         $records = JobRecords::of($job);
         $file = [
-            ...JobFile::write($job->site, $job->address, $job->kind, $house->installation, $house->plan, $job->system_name, $own),
-            ...($job->demo ? ['demo' => true] : []), ...($job->isPractice() ? ['practice' => true] : []),
-            ...($records === [] ? [] : ['records' => $records]),
+            ...JobFile::write(
+                $job->site,
+                $job->address,
+                $job->kind,
+                $house->installation,
+                $house->plan,
+                $job->system_name,
+                $own,
+            ),
+            ...$job->demo ? ['demo' => true] : [],
+            ...$job->isPractice() ? ['practice' => true] : [],
+            ...$records === [] ? [] : ['records' => $records],
         ];
-        $flags = JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR;
+        $flags =
+            JSON_PRETTY_PRINT |
+            JSON_UNESCAPED_UNICODE |
+            JSON_UNESCAPED_SLASHES |
+            JSON_PRESERVE_ZERO_FRACTION |
+            JSON_THROW_ON_ERROR;
 
         return Download::of($request, $job, '.json', 'application/json', json_encode($file, $flags)."\n");
     }
@@ -50,27 +64,46 @@ final class FilesController extends Controller
     {
         $this->authorize('view', $job);
 
-        return Download::of($request, $job, 'conductors.csv', 'text/csv; charset=utf-8', Schedule::csv($job->house()->installation, JobMark::of($job)));
+        return Download::of(
+            $request,
+            $job,
+            'conductors.csv',
+            'text/csv; charset=utf-8',
+            Schedule::csv($job->house()->installation, JobMark::of($job)),
+        );
     }
 
     public function calendar(Request $request): Response
     {
         SecurityLog::write(SecurityKind::Exported, 'calendar of the crew', self::user($request));
 
-        return new Response(DayCalendar::of(self::user($request)->crew), 200, ['Content-Type' => 'text/calendar; charset=utf-8', 'Content-Disposition' => 'attachment; filename="visits.ics"']);
+        return new Response(DayCalendar::of(self::user($request)->crew), 200, [
+            'Content-Type' => 'text/calendar; charset=utf-8',
+            'Content-Disposition' => 'attachment; filename="visits.ics"',
+        ]);
     }
 
     /** Several files at once: each is read whole or not at all, and each is answered for itself. */
     public function import(Request $request, ImportJob $import): JsonResponse
     {
         $this->authorize('create', Job::class);
-        $request->validate(['files' => ['required', 'array', 'max:20'], 'ids' => ['required', 'array', 'max:20'], 'ids.*' => ['ulid', 'distinct']], ['files.required' => 'Choose one or more job files.', 'files.max' => 'At most 20 files at a time.']);
+        $request->validate(
+            [
+                'files' => ['required', 'array', 'max:20'],
+                'ids' => ['required', 'array', 'max:20'],
+                'ids.*' => ['ulid', 'distinct'],
+            ],
+            ['files.required' => 'Choose one or more job files.', 'files.max' => 'At most 20 files at a time.'],
+        );
         $ids = array_values((array) $request->input('ids'));
         $report = [];
         foreach (array_values((array) $request->file('files')) as $index => $file) {
             $id = $ids[$index] ?? null;
             if ($file instanceof UploadedFile && is_string($id)) {
-                $report[] = ['name' => $file->getClientOriginalName(), ...self::one($import, self::user($request), $id, $file)];
+                $report[] = [
+                    'name' => $file->getClientOriginalName(),
+                    ...self::one($import, self::user($request), $id, $file),
+                ];
             }
         }
 
@@ -82,13 +115,27 @@ final class FilesController extends Controller
     {
         try {
             if (! $file->isValid() || $file->getSize() > self::MOST_BYTES) {
-                throw InvalidData::unreadable('', $file->isValid() ? 'is larger than 2 MB; a job file is one house' : 'did not arrive whole; send it again');
+                throw InvalidData::unreadable(
+                    '',
+                    $file->isValid()
+                        ? 'is larger than 2 MB; a job file is one house'
+                        : 'did not arrive whole; send it again',
+                );
             }
             $job = $import($user, $id, Json::decode((string) file_get_contents($file->getPathname())));
 
-            return ['job' => ['id' => $job->id, 'site' => $job->site, 'url' => "/jobs/{$job->id}/survey"], 'problem' => null];
+            return [
+                'job' => ['id' => $job->id, 'site' => $job->site, 'url' => "/jobs/{$job->id}/survey"],
+                'problem' => null,
+            ];
         } catch (InvalidData $problem) {
-            return ['job' => null, 'problem' => ['pointer' => $problem->pointer, 'message' => Str::limit(Str::after($problem->getMessage(), ': '), 600)]];
+            return [
+                'job' => null,
+                'problem' => [
+                    'pointer' => $problem->pointer,
+                    'message' => Str::limit(Str::after($problem->getMessage(), ': '), 600),
+                ],
+            ];
         } catch (ValidationException $problem) {
             return ['job' => null, 'problem' => ['pointer' => '', 'message' => $problem->getMessage()]];
         }

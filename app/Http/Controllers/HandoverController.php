@@ -39,14 +39,31 @@ final class HandoverController extends Controller
     {
         $this->authorize('keep', $job);
         $this->authorize('work', $job);
-        $request->validate([
-            'id' => ['required', 'ulid'], 'role' => ['required', Rule::in(Signature::ROLES)], 'name' => ['required', 'string', 'max:80'],
-            'strokes' => ['required', static fn (string $field, mixed $strokes, Closure $fail) => Signature::areStrokes($strokes) ? null : $fail(Signature::ALLOWED)],
-        ], ['name.required' => 'Write the name of who signs.', 'strokes.required' => 'Sign in the field first.']);
-        $row = Append::row(Signature::class, $request->string('id')->toString(), $job, self::user($request), static fn (): array => [
-            'role' => $request->string('role')->toString(), 'name' => trim($request->string('name')->toString()),
-            'strokes' => json_encode($request->input('strokes'), JSON_THROW_ON_ERROR),
-        ]);
+        $request->validate(
+            [
+                'id' => ['required', 'ulid'],
+                'role' => ['required', Rule::in(Signature::ROLES)],
+                'name' => ['required', 'string', 'max:80'],
+                'strokes' => [
+                    'required',
+                    static fn (string $field, mixed $strokes, Closure $fail) => Signature::areStrokes($strokes)
+                        ? null
+                        : $fail(Signature::ALLOWED),
+                ],
+            ],
+            ['name.required' => 'Write the name of who signs.', 'strokes.required' => 'Sign in the field first.'],
+        );
+        $row = Append::row(
+            Signature::class,
+            $request->string('id')->toString(),
+            $job,
+            self::user($request),
+            static fn (): array => [
+                'role' => $request->string('role')->toString(),
+                'name' => trim($request->string('name')->toString()),
+                'strokes' => json_encode($request->input('strokes'), JSON_THROW_ON_ERROR),
+            ],
+        );
 
         return new JsonResponse(['id' => $row->id], 201);
     }
@@ -56,13 +73,33 @@ final class HandoverController extends Controller
     {
         $this->authorize('view', $job);
         $reasons = JointReasons::of($job);
-        $rows = $job->readings()->with('user')->get()->map(static fn (Reading $r): array => [
-            'at' => $r->at->toIso8601String(), 'by' => $r->writtenBy(), 'stage' => $r->stage, 'step' => $r->step ?? '', 'mode' => $r->mode,
-            'from' => $r->a, 'to' => $r->b, 'value' => $r->value ?? 'OL', 'low' => $r->expected['low'] ?? '', 'high' => $r->expected['high'] ?? '',
-            'outcome' => $r->outcome, 'reason' => $reasons->reason($r),
-            'simulated' => $r->simulated ? 'simulated' : '', 'corrects' => $r->corrects_id ?? '',
-        ])->all();
-        $csv = (new CsvEncoder([CsvEncoder::ESCAPE_FORMULAS_KEY => true]))->encode(JobMark::rows($job, array_values($rows)), 'csv');
+        $rows = $job
+            ->readings()
+            ->with('user')
+            ->get()
+            ->map(
+                static fn (Reading $r): array => [
+                    'at' => $r->at->toIso8601String(),
+                    'by' => $r->writtenBy(),
+                    'stage' => $r->stage,
+                    'step' => $r->step ?? '',
+                    'mode' => $r->mode,
+                    'from' => $r->a,
+                    'to' => $r->b,
+                    'value' => $r->value ?? 'OL',
+                    'low' => $r->expected['low'] ?? '',
+                    'high' => $r->expected['high'] ?? '',
+                    'outcome' => $r->outcome,
+                    'reason' => $reasons->reason($r),
+                    'simulated' => $r->simulated ? 'simulated' : '',
+                    'corrects' => $r->corrects_id ?? '',
+                ],
+            )
+            ->all();
+        $csv = (new CsvEncoder([CsvEncoder::ESCAPE_FORMULAS_KEY => true]))->encode(
+            JobMark::rows($job, array_values($rows)),
+            'csv',
+        );
 
         return Download::of($request, $job, 'readings.csv', 'text/csv; charset=utf-8', $csv);
     }

@@ -23,10 +23,18 @@ final class PhotosController extends Controller
     public function store(PhotoRequest $request): JsonResponse
     {
         $file = $request->file('photo');
-        if (! $file instanceof UploadedFile) {
-            throw ValidationException::withMessages(['photo' => 'No photograph arrived. Choose one, or say why there is none.']);
+        if (! ($file instanceof UploadedFile)) {
+            throw ValidationException::withMessages([
+                'photo' => 'No photograph arrived. Choose one, or say why there is none.',
+            ]);
         }
-        $photo = Photographs::keep($request->job(), $request->crewMember(), $request->id(), $request->string('place')->toString(), $file);
+        $photo = Photographs::keep(
+            $request->job(),
+            $request->crewMember(),
+            $request->id(),
+            $request->string('place')->toString(),
+            $file,
+        );
 
         return new JsonResponse(PhotoView::of($photo), 201);
     }
@@ -37,7 +45,13 @@ final class PhotosController extends Controller
         if ($reason === '') {
             throw ValidationException::withMessages(['reason' => 'Say why there is no photograph, in a word or two.']);
         }
-        $photo = Append::row(Photo::class, $request->id(), $request->job(), $request->crewMember(), static fn (): array => ['place' => $request->string('place')->toString(), 'skipped' => $reason]);
+        $photo = Append::row(
+            Photo::class,
+            $request->id(),
+            $request->job(),
+            $request->crewMember(),
+            static fn (): array => ['place' => $request->string('place')->toString(), 'skipped' => $reason],
+        );
 
         return new JsonResponse(PhotoView::of($photo), 201);
     }
@@ -45,18 +59,37 @@ final class PhotosController extends Controller
     public function mark(PhotoRequest $request): JsonResponse
     {
         $job = $request->job();
-        $photo = $job->photos()->whereNotNull('path')->find($request->string('photo_id')->toString()) ?? throw ValidationException::withMessages(['photo_id' => 'There is no such photograph in this job.']);
+        $photo =
+            $job
+                ->photos()
+                ->whereNotNull('path')
+                ->find($request->string('photo_id')->toString()) ??
+            throw ValidationException::withMessages(['photo_id' => 'There is no such photograph in this job.']);
         $end = $request->string('end')->toString();
         if (! in_array($end, PhotoView::ends($job, $photo->place), true)) {
-            throw ValidationException::withMessages(['end' => "There is no conductor end {$end} at the {$photo->place}. Use ".implode(', ', PhotoView::ends($job, $photo->place)).'.']);
+            throw ValidationException::withMessages([
+                'end' => "There is no conductor end {$end} at the {$photo->place}. Use ".
+                    implode(', ', PhotoView::ends($job, $photo->place)).
+                    '.',
+            ]);
         }
         $takesBack = $request->nullableString('takes_back');
         if ($takesBack !== null && ! $photo->marks()->whereKey($takesBack)->exists()) {
             throw ValidationException::withMessages(['takes_back' => 'That mark is not on this photograph.']);
         }
-        $row = Append::row(PhotoMark::class, $request->id(), $job, $request->crewMember(), static fn (): array => [
-            'photo_id' => $photo->id, 'x' => $request->float('x'), 'y' => $request->float('y'), 'end' => $end, 'takes_back_id' => $takesBack,
-        ]);
+        $row = Append::row(
+            PhotoMark::class,
+            $request->id(),
+            $job,
+            $request->crewMember(),
+            static fn (): array => [
+                'photo_id' => $photo->id,
+                'x' => $request->float('x'),
+                'y' => $request->float('y'),
+                'end' => $end,
+                'takes_back_id' => $takesBack,
+            ],
+        );
 
         return new JsonResponse(['id' => $row->id], 201);
     }
@@ -66,6 +99,10 @@ final class PhotosController extends Controller
         $this->authorize('view', $job);
         $found = $job->photos()->whereNotNull('path')->findOrFail($photo);
 
-        return Storage::disk('local')->response((string) $found->path, "{$found->place}.jpg", ['Content-Type' => 'image/jpeg', 'Cache-Control' => 'private, max-age=86400, immutable', 'X-Content-Type-Options' => 'nosniff']);
+        return Storage::disk('local')->response((string) $found->path, "{$found->place}.jpg", [
+            'Content-Type' => 'image/jpeg',
+            'Cache-Control' => 'private, max-age=86400, immutable',
+            'X-Content-Type-Options' => 'nosniff',
+        ]);
     }
 }

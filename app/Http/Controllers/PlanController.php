@@ -35,15 +35,26 @@ final class PlanController extends Controller
     public function offers(Request $request, Job $job): JsonResponse
     {
         $this->authorize('view', $job);
-        $profile = $this->shelf->find($job->crew_id, $request->string('profile')->toString()) ?? $job->house()->plan?->profile;
+        $profile =
+            $this->shelf->find($job->crew_id, $request->string('profile')->toString()) ?? $job->house()->plan?->profile;
         if ($profile === null) {
-            return new JsonResponse(['offered' => [], 'refused' => [], 'tried' => 0, 'weights' => (new Weights)->toArray()]);
+            return new JsonResponse([
+                'offered' => [],
+                'refused' => [],
+                'tried' => 0,
+                'weights' => (new Weights())->toArray(),
+            ]);
         }
         $weights = Weights::from($request->only(['capability', 'parts', 'time', 'risk']));
         $list = Planner::of($job->house()->installation, $profile, $weights);
         $view = static fn (Candidate $c): array => CandidateView::of($c, $weights);
 
-        return new JsonResponse(['offered' => array_map($view, $list->offered), 'refused' => array_map($view, array_slice($list->refused, 0, self::MOST_REFUSED)), 'tried' => $list->tried, 'weights' => $weights->toArray()]);
+        return new JsonResponse([
+            'offered' => array_map($view, $list->offered),
+            'refused' => array_map($view, array_slice($list->refused, 0, self::MOST_REFUSED)),
+            'tried' => $list->tried,
+            'weights' => $weights->toArray(),
+        ]);
     }
 
     /** Which kinds of thermostat suit this house: for the questions, and for two side by side. */
@@ -58,26 +69,54 @@ final class PlanController extends Controller
             }
         }
         $profiles = $this->shelf->of($job->crew_id);
-        $facts = array_column(array_map(static fn (Profile $p): array => ['id' => $p->id, ...self::facts($p)], $profiles), null, 'id');
+        $facts = array_column(
+            array_map(static fn (Profile $p): array => ['id' => $p->id, ...self::facts($p)], $profiles),
+            null,
+            'id',
+        );
 
-        return new JsonResponse(['rows' => array_map(static fn (array $row): array => [...$row, 'facts' => $facts[$row['profile']]], ThermostatChoice::rank($job->house()->installation, $profiles, $wishes)), 'questions' => ThermostatChoice::questions()]);
+        return new JsonResponse([
+            'rows' => array_map(
+                static fn (array $row): array => [...$row, 'facts' => $facts[$row['profile']]],
+                ThermostatChoice::rank($job->house()->installation, $profiles, $wishes),
+            ),
+            'questions' => ThermostatChoice::questions(),
+        ]);
     }
 
     public function table(Request $request, Job $job): Response
     {
-        return $this->file($request, $job, 'wiring.csv', 'text/csv; charset=utf-8', static fn (Plan $plan): string => (new CsvEncoder([
-            CsvEncoder::ESCAPE_FORMULAS_KEY => true,
-        ]))->encode(JobMark::rows($job, WiringTable::rows($plan)), 'csv'));
+        return $this->file(
+            $request,
+            $job,
+            'wiring.csv',
+            'text/csv; charset=utf-8',
+            static fn (Plan $plan): string => (new CsvEncoder([
+                CsvEncoder::ESCAPE_FORMULAS_KEY => true,
+            ]))->encode(JobMark::rows($job, WiringTable::rows($plan)), 'csv'),
+        );
     }
 
     public function drawing(Request $request, Job $job): Response
     {
-        return $this->file($request, $job, 'wiring.svg', 'image/svg+xml', static fn (Plan $plan): string => WiringDrawing::wiring($plan, self::head($job)));
+        return $this->file(
+            $request,
+            $job,
+            'wiring.svg',
+            'image/svg+xml',
+            static fn (Plan $plan): string => WiringDrawing::wiring($plan, self::head($job)),
+        );
     }
 
     public function labels(Request $request, Job $job): Response
     {
-        return $this->file($request, $job, 'labels.svg', 'image/svg+xml', static fn (Plan $plan): string => WiringDrawing::labels($plan, self::head($job)));
+        return $this->file(
+            $request,
+            $job,
+            'labels.svg',
+            'image/svg+xml',
+            static fn (Plan $plan): string => WiringDrawing::labels($plan, self::head($job)),
+        );
     }
 
     private static function head(Job $job): string
@@ -94,7 +133,11 @@ final class PlanController extends Controller
             'Heat pump' => $profile->heatPump ? 'yes' : 'no',
             'Runs on' => $profile->power->label(),
             'Takes' => $profile->powerVa > 0 ? sprintf('%g VA', $profile->powerVa) : 'nothing',
-            'Switches' => $profile->outputs->value === 'module' ? 'at the equipment' : ($profile->switchesInFace ? 'in the face' : 'in the base'),
+            'Switches' => $profile->outputs->value === 'module'
+                    ? 'at the equipment'
+                    : ($profile->switchesInFace
+                        ? 'in the face'
+                        : 'in the base'),
             'Link' => $profile->link === null ? 'none' : $profile->linkKind,
             'Remote control' => $profile->remoteControl,
         ];

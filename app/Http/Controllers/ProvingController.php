@@ -36,7 +36,11 @@ final class ProvingController extends Controller
         $seen = Progress::of($job)->seen();
         $fits = $plan === null || $seen === [] ? [] : (new Pattern($plan->circuit(), $files->faults()))->explain($seen);
 
-        return new JsonResponse(['calls' => count($seen), 'fits' => array_slice($fits, 0, self::MOST_NAMED), 'of' => count($fits)]);
+        return new JsonResponse([
+            'calls' => count($seen),
+            'fits' => array_slice($fits, 0, self::MOST_NAMED),
+            'of' => count($fits),
+        ]);
     }
 
     /** Begins to practise on a copy of this job, or ends the copy; answers with where to go on. */

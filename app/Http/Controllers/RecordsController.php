@@ -35,19 +35,35 @@ final class RecordsController extends Controller
     {
         $place = $request->place();
 
-        return new JsonResponse($place->context($request->job())->expect($place->mode, $place->a, $place->b)->toArray());
+        return new JsonResponse(
+            $place->context($request->job())->expect($place->mode, $place->a, $place->b)->toArray(),
+        );
     }
 
     public function reading(ReadingRequest $request): JsonResponse
     {
-        $reading = RecordReading::record($request->job(), $request->crewMember(), $request->id(), $request->place(), $request->string('value')->toString(), $request->nullableString('corrects'));
+        $reading = RecordReading::record(
+            $request->job(),
+            $request->crewMember(),
+            $request->id(),
+            $request->place(),
+            $request->string('value')->toString(),
+            $request->nullableString('corrects'),
+        );
 
         return new JsonResponse(ReadingView::of($reading), 201);
     }
 
     public function sign(RecordRequest $request): JsonResponse
     {
-        $row = ObserveSign::record($request->job(), $request->crewMember(), $request->id(), $request->string('step')->toString(), $request->string('sign')->toString(), $request->boolean('seen'));
+        $row = ObserveSign::record(
+            $request->job(),
+            $request->crewMember(),
+            $request->id(),
+            $request->string('step')->toString(),
+            $request->string('sign')->toString(),
+            $request->boolean('seen'),
+        );
 
         return new JsonResponse(['id' => $row->id, 'outcome' => $row->outcome, 'reason' => $row->reason], 201);
     }
@@ -59,9 +75,17 @@ final class RecordsController extends Controller
         $call = $request->string('call')->toString();
         $known = array_keys(Progress::of($job)->calls());
         if (! in_array($call, $known, true)) {
-            throw ValidationException::withMessages(['call' => "This house has no call {$call}. It has ".implode(', ', $known).'.']);
+            throw ValidationException::withMessages([
+                'call' => "This house has no call {$call}. It has ".implode(', ', $known).'.',
+            ]);
         }
-        $row = Append::row(Waiver::class, $request->id(), $job, $request->crewMember(), static fn (): array => ['call' => $call, 'reason' => trim($request->string('note')->toString())]);
+        $row = Append::row(
+            Waiver::class,
+            $request->id(),
+            $job,
+            $request->crewMember(),
+            static fn (): array => ['call' => $call, 'reason' => trim($request->string('note')->toString())],
+        );
 
         return new JsonResponse(['id' => $row->id], 201);
     }
@@ -70,8 +94,13 @@ final class RecordsController extends Controller
     {
         $typed = ['' => $request->nullableString('volts'), ...$request->supplies()];
         RaisePowerFlag::to(
-            $request->job(), $request->crewMember(), $request->id(), $request->string('state')->toString(),
-            array_filter($typed, static fn (?string $volts): bool => $volts !== null), $request->boolean('meter_proved'), $request->boolean('despite'),
+            $request->job(),
+            $request->crewMember(),
+            $request->id(),
+            $request->string('state')->toString(),
+            array_filter($typed, static fn (?string $volts): bool => $volts !== null),
+            $request->boolean('meter_proved'),
+            $request->boolean('despite'),
         );
 
         return new JsonResponse(PowerFlag::of($request->job())->toArray(), 201);
@@ -79,7 +108,13 @@ final class RecordsController extends Controller
 
     public function step(RecordRequest $request): JsonResponse
     {
-        $row = RunStep::record($request->job(), $request->crewMember(), $request->id(), $request->string('step')->toString(), $request->string('event')->toString());
+        $row = RunStep::record(
+            $request->job(),
+            $request->crewMember(),
+            $request->id(),
+            $request->string('step')->toString(),
+            $request->string('event')->toString(),
+        );
 
         return new JsonResponse(['id' => $row->id], 201);
     }
@@ -92,12 +127,29 @@ final class RecordsController extends Controller
         $setting = $this->derived($job, $key);
         $choices = array_map(strval(...), array_keys($setting->choices));
         if (! in_array($value, $choices, true)) {
-            throw ValidationException::withMessages(['value' => "{$setting->key->label()} cannot be {$value} on this thermostat. Use ".implode(', ', $choices).'.']);
+            throw ValidationException::withMessages([
+                'value' => "{$setting->key->label()} cannot be {$value} on this thermostat. Use ".
+                    implode(', ', $choices).
+                    '.',
+            ]);
         }
-        $row = Append::row(SettingEntry::class, $request->id(), $job, $request->crewMember(), static fn (): array => [
-            'key' => $key, 'value' => $value, 'reason' => self::settingReason($setting, $value, trim($request->string('note')->toString())),
-            'old_value' => $job->counting($job->settingEntries())->where('key', $key)->reorder()->orderByDesc('seq')->value('value'),
-        ]);
+        $row = Append::row(
+            SettingEntry::class,
+            $request->id(),
+            $job,
+            $request->crewMember(),
+            static fn (): array => [
+                'key' => $key,
+                'value' => $value,
+                'reason' => self::settingReason($setting, $value, trim($request->string('note')->toString())),
+                'old_value' => $job
+                    ->counting($job->settingEntries())
+                    ->where('key', $key)
+                    ->reorder()
+                    ->orderByDesc('seq')
+                    ->value('value'),
+            ],
+        );
 
         return new JsonResponse(['id' => $row->id], 201);
     }
@@ -106,7 +158,12 @@ final class RecordsController extends Controller
     private static function settingReason(DerivedSetting $setting, string $value, string $note): string
     {
         $followed = array_column($setting->open, 'source', 'value')[$value] ?? null;
-        $reason = $followed === null ? ($value === $setting->value ? $setting->reason : 'As it stands in the thermostat.') : "Decided for: {$followed}.";
+        $reason =
+            $followed === null
+                ? ($value === $setting->value
+                    ? $setting->reason
+                    : 'As it stands in the thermostat.')
+                : "Decided for: {$followed}.";
 
         return $note === '' ? $reason : "{$reason} {$note}";
     }
@@ -121,7 +178,10 @@ final class RecordsController extends Controller
             throw ValidationException::withMessages(['move' => "There is no move {$key} in this plan."]);
         }
         $done = $request->boolean('done');
-        $row = Append::row(MoveTick::class, $request->id(), $job, $request->crewMember(), function (Job $job) use ($key, $done): array {
+        $row = Append::row(MoveTick::class, $request->id(), $job, $request->crewMember(), function (Job $job) use (
+            $key,
+            $done,
+        ): array {
             if ($done) {
                 $this->gateMove($job);
             }
@@ -138,11 +198,20 @@ final class RecordsController extends Controller
         PlanEdits::refuseStopped($job);
         $flag = PowerFlag::of($job);
         if (! $flag->isIsolated()) {
-            throw ValidationException::withMessages(['power' => "Conductors are moved with the power off and proved dead, and {$flag->says()}."]);
+            throw ValidationException::withMessages([
+                'power' => "Conductors are moved with the power off and proved dead, and {$flag->says()}.",
+            ]);
         }
         $missing = Photographs::missing($job);
         if ($missing !== []) {
-            throw ValidationException::withMessages(['photo' => 'Photograph the '.implode(' and the ', array_map(static fn (string $p): string => Place::from($p)->label(), $missing)).' before the first move, or say why not: in Survey, under Photographs.']);
+            throw ValidationException::withMessages([
+                'photo' => 'Photograph the '.
+                    implode(
+                        ' and the ',
+                        array_map(static fn (string $p): string => Place::from($p)->label(), $missing),
+                    ).
+                    ' before the first move, or say why not: in Survey, under Photographs.',
+            ]);
         }
     }
 

@@ -26,8 +26,18 @@ final class SessionController extends Controller
 
     public function store(Request $request): RedirectResponse
     {
-        $request->validate(['email' => ['required', 'string', 'email', 'max:200'], 'password' => ['required', 'string', 'max:200']]);
-        Auth::login(SignIn::user($request->string('email')->toString(), $request->string('password')->toString(), $request->ip()), $request->boolean('remember'));
+        $request->validate([
+            'email' => ['required', 'string', 'email', 'max:200'],
+            'password' => ['required', 'string', 'max:200'],
+        ]);
+        Auth::login(
+            SignIn::user(
+                $request->string('email')->toString(),
+                $request->string('password')->toString(),
+                $request->ip(),
+            ),
+            $request->boolean('remember'),
+        );
         $request->session()->regenerate();
 
         return redirect()->intended('/jobs');
@@ -35,13 +45,24 @@ final class SessionController extends Controller
 
     public function password(Request $request): JsonResponse
     {
-        $request->validate([
-            'present' => ['required', 'string', 'max:200'], 'password' => ['required', 'string', 'min:10', 'max:200', 'different:present'],
-        ], [
-            'present.required' => 'Enter your present password.', 'password.required' => 'Enter a new password.',
-            'password.min' => 'The new password is too short: at least 10 characters.', 'password.different' => 'The new password is the present one.',
-        ]);
-        ChangePassword::of(self::user($request), $request->string('present')->toString(), $request->string('password')->toString(), $request->session()->getId());
+        $request->validate(
+            [
+                'present' => ['required', 'string', 'max:200'],
+                'password' => ['required', 'string', 'min:10', 'max:200', 'different:present'],
+            ],
+            [
+                'present.required' => 'Enter your present password.',
+                'password.required' => 'Enter a new password.',
+                'password.min' => 'The new password is too short: at least 10 characters.',
+                'password.different' => 'The new password is the present one.',
+            ],
+        );
+        ChangePassword::of(
+            self::user($request),
+            $request->string('present')->toString(),
+            $request->string('password')->toString(),
+            $request->session()->getId(),
+        );
 
         return new JsonResponse(['changed' => true]);
     }

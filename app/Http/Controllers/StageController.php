@@ -29,12 +29,16 @@ final class StageController extends Controller
 
     public function set(Job $job): Response|RedirectResponse
     {
-        return $job->house()->plan === null ? redirect("/jobs/{$job->id}/plan") : $this->page($job, 'Set', SetPage::props($job, $job->house()->plan));
+        return $job->house()->plan === null
+            ? redirect("/jobs/{$job->id}/plan")
+            : $this->page($job, 'Set', SetPage::props($job, $job->house()->plan));
     }
 
     public function prove(Job $job): Response|RedirectResponse
     {
-        return $job->house()->plan === null ? redirect("/jobs/{$job->id}/plan") : $this->page($job, 'Prove', ProvePage::props($job, $job->house()->plan));
+        return $job->house()->plan === null
+            ? redirect("/jobs/{$job->id}/plan")
+            : $this->page($job, 'Prove', ProvePage::props($job, $job->house()->plan));
     }
 
     public function handover(Job $job): Response

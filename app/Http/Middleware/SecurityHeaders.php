@@ -22,15 +22,17 @@ final class SecurityHeaders
         $nonce = Vite::useCspNonce();
         $response = $next($request);
         $drawing = str_starts_with((string) $response->headers->get('Content-Type'), 'image/svg+xml');
-        foreach ([
-            'Content-Security-Policy' => $drawing ? self::drawing() : self::page($nonce),
-            'Referrer-Policy' => 'same-origin',
-            'X-Content-Type-Options' => 'nosniff',
-            'X-Frame-Options' => 'DENY',
-            'Cross-Origin-Opener-Policy' => 'same-origin',
-            'Cross-Origin-Resource-Policy' => 'same-origin',
-            'Permissions-Policy' => 'camera=(self), geolocation=(), microphone=(), payment=(), usb=()',
-        ] as $name => $value) {
+        foreach (
+            [
+                'Content-Security-Policy' => $drawing ? self::drawing() : self::page($nonce),
+                'Referrer-Policy' => 'same-origin',
+                'X-Content-Type-Options' => 'nosniff',
+                'X-Frame-Options' => 'DENY',
+                'Cross-Origin-Opener-Policy' => 'same-origin',
+                'Cross-Origin-Resource-Policy' => 'same-origin',
+                'Permissions-Policy' => 'camera=(self), geolocation=(), microphone=(), payment=(), usb=()',
+            ] as $name => $value
+        ) {
             $response->headers->set($name, $value);
         }
         if ($request->isSecure()) {
@@ -48,8 +50,16 @@ final class SecurityHeaders
     private static function page(string $nonce): string
     {
         return implode('; ', [
-            "default-src 'self'", "script-src 'self'", "style-src 'self' 'nonce-{$nonce}'", "img-src 'self' data: blob:", "font-src 'self'",
-            "connect-src 'self'", "object-src 'none'", "base-uri 'self'", "form-action 'self'", "frame-ancestors 'none'",
+            "default-src 'self'",
+            "script-src 'self'",
+            "style-src 'self' 'nonce-{$nonce}'",
+            "img-src 'self' data: blob:",
+            "font-src 'self'",
+            "connect-src 'self'",
+            "object-src 'none'",
+            "base-uri 'self'",
+            "form-action 'self'",
+            "frame-ancestors 'none'",
         ]);
     }
 

@@ -23,10 +23,18 @@ final class SignInSolo
         }
         foreach (['SERVER_NAME', 'REMOTE_ADDR'] as $end) {
             $address = $request->server($end);
-            abort_unless(is_string($address) && self::isLoopback($address), 403, 'Solo mode works on the loopback address only.');
+            abort_unless(
+                is_string($address) && self::isLoopback($address),
+                403,
+                'Solo mode works on the loopback address only.',
+            );
         }
         // A page of another site can make a name of its own point here: only the names of this machine itself are answered.
-        abort_unless(self::isLoopback($request->getHost()), 403, 'Solo mode answers to this machine\'s own names only.');
+        abort_unless(
+            self::isLoopback($request->getHost()),
+            403,
+            'Solo mode answers to this machine\'s own names only.',
+        );
         if (Auth::guest()) {
             $user = User::query()->orderBy('id')->first();
             abort_if($user === null, 403, 'Solo mode needs the demo data.');
@@ -38,6 +46,9 @@ final class SignInSolo
 
     private static function isLoopback(string $address): bool
     {
-        return $address === 'localhost' || $address === '::1' || $address === '[::1]' || preg_match('/^127(\.\d{1,3}){3}$/', $address) === 1;
+        return $address === 'localhost' ||
+            $address === '::1' ||
+            $address === '[::1]' ||
+            preg_match('/^127(\.\d{1,3}){3}$/', $address) === 1;
     }
 }

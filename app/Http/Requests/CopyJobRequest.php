@@ -19,12 +19,20 @@ final class CopyJobRequest extends JobRequest
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        return ['id' => ['required', 'ulid'], 'as' => ['required', Rule::in(CopyJob::AS)], 'kind' => ['required', Rule::in(CreateJob::KINDS)], 'name' => ['required_unless:as,visit', 'nullable', 'string', 'max:60']];
+        return [
+            'id' => ['required', 'ulid'],
+            'as' => ['required', Rule::in(CopyJob::AS)],
+            'kind' => ['required', Rule::in(CreateJob::KINDS)],
+            'name' => ['required_unless:as,visit', 'nullable', 'string', 'max:60'],
+        ];
     }
 
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['name.required_unless' => 'Give it a name.', 'name.max' => 'The name is too long: 60 characters at most.'];
+        return [
+            'name.required_unless' => 'Give it a name.',
+            'name.max' => 'The name is too long: 60 characters at most.',
+        ];
     }
 }

@@ -38,21 +38,38 @@ final class JobDetailsRequest extends JobRequest
     public function messages(): array
     {
         return [
-            'site.required' => 'Give the house a name.', 'site.max' => 'The name is too long: 80 characters at most.', 'system.required' => 'Give the system a name, as "Upstairs".',
-            'day.date_format' => 'The day is a date, as 2026-11-25.', 'starts.required_with' => 'Say when the visit starts.', 'starts.date_format' => 'The start is a time from 00:00 to 23:59.', 'who.required_with' => 'Say which van or person goes.',
+            'site.required' => 'Give the house a name.',
+            'site.max' => 'The name is too long: 80 characters at most.',
+            'system.required' => 'Give the system a name, as "Upstairs".',
+            'day.date_format' => 'The day is a date, as 2026-11-25.',
+            'starts.required_with' => 'Say when the visit starts.',
+            'starts.date_format' => 'The start is a time from 00:00 to 23:59.',
+            'who.required_with' => 'Say which van or person goes.',
         ];
     }
 
     public function apply(Job $job): string
     {
-        $job->system->site->update(['name' => trim($this->string('site')->toString()), 'address' => trim($this->string('address')->toString())]);
+        $job->system->site->update([
+            'name' => trim($this->string('site')->toString()),
+            'address' => trim($this->string('address')->toString()),
+        ]);
         JobSummaries::renamed($job->system->site_id);
         $job->system->update(['name' => trim($this->string('system')->toString())]);
         $planned = $this->filled('day');
-        [$hours, $minutes] = array_map(intval(...), explode(':', $planned ? $this->string('starts')->toString() : '0:0'));
+        [$hours, $minutes] = array_map(
+            intval(...),
+            explode(':', $planned ? $this->string('starts')->toString() : '0:0'),
+        );
         $job->kind = $this->string('kind')->toString();
-        $job->forceFill(['day' => $planned ? $this->string('day')->toString() : null, 'starts_at' => $planned ? 60 * $hours + $minutes : null, 'who' => $planned ? trim($this->string('who')->toString()) : null]);
+        $job->forceFill([
+            'day' => $planned ? $this->string('day')->toString() : null,
+            'starts_at' => $planned ? 60 * $hours + $minutes : null,
+            'who' => $planned ? trim($this->string('who')->toString()) : null,
+        ]);
 
-        return $planned ? "planned for {$this->string('day')} at ".DayPlan::clock(60 * $hours + $minutes).", {$job->who}" : 'details, no day planned';
+        return $planned
+            ? "planned for {$this->string('day')} at ".DayPlan::clock(60 * $hours + $minutes).", {$job->who}"
+            : 'details, no day planned';
     }
 }

@@ -43,8 +43,12 @@ final class NewJobRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'site.required_without' => 'Give the house a name.', 'site.max' => 'The name is too long: 80 characters at most.', 'system.max' => 'The system\'s name is too long: 60 characters at most.',
-            'address.max' => 'The address is too long: 160 characters at most.', 'feet.between' => 'The cable is 1 to 1000 feet long.', 'feet.numeric' => 'The cable\'s length is a number of feet, 1 to 1000.',
+            'site.required_without' => 'Give the house a name.',
+            'site.max' => 'The name is too long: 80 characters at most.',
+            'system.max' => 'The system\'s name is too long: 60 characters at most.',
+            'address.max' => 'The address is too long: 160 characters at most.',
+            'feet.between' => 'The cable is 1 to 1000 feet long.',
+            'feet.numeric' => 'The cable\'s length is a number of feet, 1 to 1000.',
         ];
     }
 }

@@ -28,6 +28,9 @@ final class PhotoRequest extends JobRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['reason.max' => 'The reason is too long: 160 characters at most.', 'place.in' => 'A photograph is of the wall, the indoor unit or the outdoor unit.'];
+        return [
+            'reason.max' => 'The reason is too long: 160 characters at most.',
+            'place.in' => 'A photograph is of the wall, the indoor unit or the outdoor unit.',
+        ];
     }
 }

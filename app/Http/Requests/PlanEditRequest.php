@@ -15,7 +15,10 @@ final class PlanEditRequest extends JobRequest
         return [
             'id' => ['required', 'ulid'],
             'version' => ['required', 'integer', 'min:1'],
-            'op' => ['required', Rule::in(['choose', 'take', 'land', 'board', 'tie', 'untie', 'link', 'use', 'restore'])],
+            'op' => [
+                'required',
+                Rule::in(['choose', 'take', 'land', 'board', 'tie', 'untie', 'link', 'use', 'restore']),
+            ],
             'profile' => ['required_if:op,choose', 'string', 'max:60'],
             'key' => ['required_if:op,take', 'string', 'max:16'],
             'note' => ['nullable', 'string', 'max:300'],

@@ -37,8 +37,12 @@ final class ReadingRequest extends JobRequest
     public function place(): ReadingPlace
     {
         return new ReadingPlace(
-            $this->string('stage')->toString(), MeterMode::from($this->string('mode')->toString()), $this->string('a')->toString(), $this->string('b')->toString(),
-            $this->nullableString('step'), $this->nullableString('call'),
+            $this->string('stage')->toString(),
+            MeterMode::from($this->string('mode')->toString()),
+            $this->string('a')->toString(),
+            $this->string('b')->toString(),
+            $this->nullableString('step'),
+            $this->nullableString('call'),
         );
     }
 }

@@ -14,8 +14,8 @@ final class SurveyEditRequest extends JobRequest
     {
         $facts = $this->input('facts');
         $this->merge([
-            ...($this->has('feet') ? ['feet' => Decimal::plain($this->input('feet'))] : []),
-            ...(is_array($facts) ? ['facts' => Decimal::each($facts)] : []),
+            ...$this->has('feet') ? ['feet' => Decimal::plain($this->input('feet'))] : [],
+            ...is_array($facts) ? ['facts' => Decimal::each($facts)] : [],
         ]);
     }
 
@@ -25,8 +25,30 @@ final class SurveyEditRequest extends JobRequest
         return [
             'id' => ['required', 'ulid'],
             'version' => ['required', 'integer', 'min:1'],
-            'op' => ['required', Rule::in(['add-conductor', 'change-conductor', 'remove-conductor', 'add-conductors', 'read-schedule', 'answer', 'set-archetype', 'safety', 'jumpers', 'override', 'set-facts', 'set-cable', 'finish', 'restore'])],
-            'cable' => ['required_if:op,add-conductor,add-conductors,change-conductor,remove-conductor,set-cable', 'string', 'max:2'],
+            'op' => [
+                'required',
+                Rule::in([
+                    'add-conductor',
+                    'change-conductor',
+                    'remove-conductor',
+                    'add-conductors',
+                    'read-schedule',
+                    'answer',
+                    'set-archetype',
+                    'safety',
+                    'jumpers',
+                    'override',
+                    'set-facts',
+                    'set-cable',
+                    'finish',
+                    'restore',
+                ]),
+            ],
+            'cable' => [
+                'required_if:op,add-conductor,add-conductors,change-conductor,remove-conductor,set-cable',
+                'string',
+                'max:2',
+            ],
             'line' => ['required_if:op,add-conductor,change-conductor', 'string', 'max:120'],
             'lines' => ['required_if:op,add-conductors', 'array', 'min:1', 'max:50'],
             'lines.*' => ['string', 'max:120'],
@@ -50,7 +72,10 @@ final class SurveyEditRequest extends JobRequest
             'to_version' => ['required_if:op,restore', 'integer', 'min:1'],
             'gauge' => ['required_if:op,set-cable', Rule::in([18, 20, 22, 24])],
             'feet' => ['required_if:op,set-cable', 'numeric', 'between:1,1000'],
-            'facts' => ['required_if:op,set-facts', 'array:lineVolts,tapVolts,transformerVa,fuseAmps,commonBonded,plateLink,oldPower'],
+            'facts' => [
+                'required_if:op,set-facts',
+                'array:lineVolts,tapVolts,transformerVa,fuseAmps,commonBonded,plateLink,oldPower',
+            ],
             'facts.lineVolts' => ['nullable', 'numeric', 'between:90,300'],
             'facts.tapVolts' => ['nullable', 'numeric', 'between:90,300'],
             'facts.transformerVa' => ['nullable', 'numeric', 'between:10,200'],
@@ -72,9 +97,15 @@ final class SurveyEditRequest extends JobRequest
     /** @return list<array{id: string, label: string, breaks: list<string>, relay: bool}> */
     public function devices(): array
     {
-        return array_map(fn (int $n): array => [
-            'id' => $this->string("safety.{$n}.id")->toString(), 'label' => $this->string("safety.{$n}.label")->toString(), 'breaks' => $this->strings("safety.{$n}.breaks"), 'relay' => $this->boolean("safety.{$n}.relay"),
-        ], array_keys(array_values((array) $this->input('safety'))));
+        return array_map(
+            fn (int $n): array => [
+                'id' => $this->string("safety.{$n}.id")->toString(),
+                'label' => $this->string("safety.{$n}.label")->toString(),
+                'breaks' => $this->strings("safety.{$n}.breaks"),
+                'relay' => $this->boolean("safety.{$n}.relay"),
+            ],
+            array_keys(array_values((array) $this->input('safety'))),
+        );
     }
 
     /** @return list<array{place: string, a: string, b: string, label: string}> */
@@ -82,6 +113,14 @@ final class SurveyEditRequest extends JobRequest
     {
         $field = fn (int $n, string $key): string => $this->string("jumpers.{$n}.{$key}")->toString();
 
-        return array_map(static fn (int $n): array => ['place' => $field($n, 'place'), 'a' => $field($n, 'a'), 'b' => $field($n, 'b'), 'label' => $field($n, 'label')], array_keys(array_values((array) $this->input('jumpers'))));
+        return array_map(
+            static fn (int $n): array => [
+                'place' => $field($n, 'place'),
+                'a' => $field($n, 'a'),
+                'b' => $field($n, 'b'),
+                'label' => $field($n, 'label'),
+            ],
+            array_keys(array_values((array) $this->input('jumpers'))),
+        );
     }
 }

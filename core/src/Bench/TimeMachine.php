@@ -72,11 +72,16 @@ final class TimeMachine
 
     private readonly int $bootSeconds;
 
-    public function __construct(private readonly Circuit $circuit, private readonly ?Fault $fault = null, int $seed = 1, private readonly ?int $floatAt = null, private readonly bool $testBreaker = false)
-    {
+    public function __construct(
+        private readonly Circuit $circuit,
+        private readonly ?Fault $fault = null,
+        int $seed = 1,
+        private readonly ?int $floatAt = null,
+        private readonly bool $testBreaker = false,
+    ) {
         $this->fuseWhere = (($seed * 1103515245 + 12345) % 2147483648) / 2147483648;
         $this->phase = ($seed * 37) % self::INTERMITTENT_SECONDS;
-        $this->bootSeconds = self::BOOT_SECONDS[0] + ($seed * 7919) % (self::BOOT_SECONDS[1] - self::BOOT_SECONDS[0]);
+        $this->bootSeconds = self::BOOT_SECONDS[0] + (($seed * 7919) % (self::BOOT_SECONDS[1] - self::BOOT_SECONDS[0]));
         $needsBoot = $circuit->profile->power === PowerKind::Common;
         $this->bootedAt = $needsBoot ? $this->bootSeconds : 0;
         $this->compressorFreeAt = $this->off();
@@ -112,15 +117,33 @@ final class TimeMachine
     private function setup(int $t, CallName $call): Setup
     {
         $setup = FaultedCall::setup($this->circuit, $call, $this->isThere($t) ? $this->fault : null);
-        $setup = $call === CallName::Idle && $setup->closed === [] ? Setup::calling(...CallTable::needed($this->circuit->installation->archetype)->idleAfter($this->lastCall, $this->circuit->profile))->with(...$setup->edits) : $setup;
-        $closed = $t < $this->bootedAt ? [] : array_values(array_filter($setup->closed, fn (string $printed): bool => $t >= $this->compressorFreeAt || ! $this->isCompressor($printed)));
+        $setup =
+            $call === CallName::Idle && $setup->closed === []
+                ? Setup::calling(
+                    ...CallTable::needed($this->circuit->installation->archetype)->idleAfter(
+                        $this->lastCall,
+                        $this->circuit->profile,
+                    ),
+                )->with(...$setup->edits)
+                : $setup;
+        $closed =
+            $t < $this->bootedAt
+                ? []
+                : array_values(
+                    array_filter(
+                        $setup->closed,
+                        fn (string $printed): bool => $t >= $this->compressorFreeAt || ! $this->isCompressor($printed),
+                    ),
+                );
         $this->calls($t, $closed, $setup->closed);
         $timed = Setup::calling(...$closed)->inMode($call->mode())->with(...$setup->edits)->withSlowFuse();
         foreach ($this->circuit->installation->loads() as $load) {
             foreach ($load->drives as $contact) {
                 $in = isset($this->since[$load->id]) && $t - $this->since[$load->id] >= $contact->delaySeconds;
                 if (! $in && ! $this->isFaulted($contact->id)) {
-                    $timed = $timed->with($contact->normallyClosed ? new Closed($contact->id) : new Opened($contact->id));
+                    $timed = $timed->with(
+                        $contact->normallyClosed ? new Closed($contact->id) : new Opened($contact->id),
+                    );
                 }
             }
         }
@@ -150,7 +173,16 @@ final class TimeMachine
         }
         $this->calling = $compressor;
         $key = implode(' ', $closed);
-        $this->change($t, 'closed', $key, $closed === [] ? ($wanted === [] ? 'the thermostat closes nothing' : 'the thermostat waits, closes nothing') : 'the thermostat closes '.implode(', ', $closed));
+        $this->change(
+            $t,
+            'closed',
+            $key,
+            $closed === []
+                ? ($wanted === []
+                    ? 'the thermostat closes nothing'
+                    : 'the thermostat waits, closes nothing')
+                : 'the thermostat closes '.implode(', ', $closed),
+        );
     }
 
     private function thermostat(int $t, CallName $call, OperatingPoint $point): void
@@ -176,7 +208,9 @@ final class TimeMachine
     private function charge(int $t, OperatingPoint $point): void
     {
         $electronics = $point->netlist->elements['thermostat.electronics'] ?? null;
-        $fed = $electronics !== null && $point->phasors->magnitude($electronics->a, $electronics->b) >= Circuit::BLANK_VOLTS;
+        $fed =
+            $electronics !== null &&
+            $point->phasors->magnitude($electronics->a, $electronics->b) >= Circuit::BLANK_VOLTS;
         $this->charge = max(0, min(self::CHARGE_SECONDS, $this->charge + ($fed ? 1 : -1)));
         if ($this->charge === 0 && $t >= $this->bootedAt) {
             $this->note($t, 'the thermostat has used up its charge');
@@ -189,7 +223,9 @@ final class TimeMachine
 
     private function isThere(int $t): bool
     {
-        return $this->fault === null || ! $this->fault->intermittent || ($t + $this->phase) % self::INTERMITTENT_SECONDS < self::INTERMITTENT_SECONDS / 2;
+        return $this->fault === null ||
+            ! $this->fault->intermittent ||
+            ($t + $this->phase) % self::INTERMITTENT_SECONDS < self::INTERMITTENT_SECONDS / 2;
     }
 
     private function fuses(int $t, OperatingPoint $point, Setup $setup): void
@@ -200,7 +236,12 @@ final class TimeMachine
             }
             $amps = $point->sourceAmps($transformer->id);
             if ($amps * 24.0 > 1.1 * $transformer->ratingVa) {
-                $this->change($t, "load.{$transformer->id}", 'over', sprintf('the transformer gives %.1f A, over its %g VA', $amps, $transformer->ratingVa));
+                $this->change(
+                    $t,
+                    "load.{$transformer->id}",
+                    'over',
+                    sprintf('the transformer gives %.1f A, over its %g VA', $amps, $transformer->ratingVa),
+                );
             }
             if ($transformer->fuseAmps === null || $setup->fuseIsBridged($transformer->id)) {
                 continue;
@@ -212,11 +253,21 @@ final class TimeMachine
                 continue;
             }
             $multiple = $amps / $transformer->fuseAmps;
-            $time = $this->testBreaker ? FuseCurve::breakerSeconds($multiple, $this->fuseWhere) : FuseCurve::seconds($multiple, $this->fuseWhere);
+            $time = $this->testBreaker
+                ? FuseCurve::breakerSeconds($multiple, $this->fuseWhere)
+                : FuseCurve::seconds($multiple, $this->fuseWhere);
             $this->heat[$transformer->id] = $time === null ? 0.0 : ($this->heat[$transformer->id] ?? 0.0) + 1.0 / $time;
             if ($this->heat[$transformer->id] >= 1.0) {
                 $this->open[$transformer->id] = true;
-                $this->note($t, sprintf('the %g A %s opens at %.1f A', $transformer->fuseAmps, $this->testBreaker ? 'test breaker' : 'fuse', $amps));
+                $this->note(
+                    $t,
+                    sprintf(
+                        'the %g A %s opens at %.1f A',
+                        $transformer->fuseAmps,
+                        $this->testBreaker ? 'test breaker' : 'fuse',
+                        $amps,
+                    ),
+                );
             }
         }
     }
@@ -224,8 +275,14 @@ final class TimeMachine
     /** On a hard short the fuse is quicker than the thermostat, which would else open its call; a test breaker is not. */
     private function opensBeforeBlanking(Transformer $transformer, OperatingPoint $point, Setup $setup): bool
     {
-        return ! $this->testBreaker && $this->circuit->profile->power === PowerKind::Common && ($point->notes !== [] || ! $point->thermostatUp)
-            && in_array($transformer->id, $this->circuit->operateFrom($setup->withSlowFuse(false), $this->in)->openFuses, true);
+        return ! $this->testBreaker &&
+            $this->circuit->profile->power === PowerKind::Common &&
+            ($point->notes !== [] || ! $point->thermostatUp) &&
+            in_array(
+                $transformer->id,
+                $this->circuit->operateFrom($setup->withSlowFuse(false), $this->in)->openFuses,
+                true,
+            );
     }
 
     private function loads(int $t, OperatingPoint $point): void
@@ -241,7 +298,13 @@ final class TimeMachine
             } else {
                 unset($this->since[$load->id]);
             }
-            $this->change($t, "coil.{$load->id}", $point->loads[$load->id]->value, "{$load->label} {$point->loads[$load->id]->label()}", quiet: ! $in && $t === 0);
+            $this->change(
+                $t,
+                "coil.{$load->id}",
+                $point->loads[$load->id]->value,
+                "{$load->label} {$point->loads[$load->id]->label()}",
+                quiet: ! $in && $t === 0,
+            );
         }
     }
 

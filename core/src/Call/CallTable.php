@@ -27,11 +27,24 @@ final readonly class CallTable
     {
         $pump = $archetype->heatPump;
         if ($pump === null) {
-            return new self(self::conventional($archetype->heatStages, $archetype->coolStages, $archetype->fanInHeat === 'thermostat', self::hasFan($archetype)));
+            return new self(
+                self::conventional(
+                    $archetype->heatStages,
+                    $archetype->coolStages,
+                    $archetype->fanInHeat === 'thermostat',
+                    self::hasFan($archetype),
+                ),
+            );
         }
-        $rows = $archetype->system() === 'dual-fuel'
-            ? self::dualFuel($archetype->coolStages, $archetype->heatStages, $pump->valve)
-            : self::heatPump($archetype->coolStages, $pump->auxiliaryStages, $pump->valve, $pump->emergency === 'own');
+        $rows =
+            $archetype->system() === 'dual-fuel'
+                ? self::dualFuel($archetype->coolStages, $archetype->heatStages, $pump->valve)
+                : self::heatPump(
+                    $archetype->coolStages,
+                    $pump->auxiliaryStages,
+                    $pump->valve,
+                    $pump->emergency === 'own',
+                );
 
         return new self($rows);
     }
@@ -40,23 +53,42 @@ final readonly class CallTable
     public static function made(Profile $profile, CallSettings $settings, ?Archetype $archetype = null): self
     {
         $type = $settings->equipmentType;
-        $cool = min($profile->coolStages, $archetype->coolStages ?? $profile->coolStages, $settings->outdoorStages ?? $profile->coolStages);
+        $cool = min(
+            $profile->coolStages,
+            $archetype->coolStages ?? $profile->coolStages,
+            $settings->outdoorStages ?? $profile->coolStages,
+        );
         $heat = min($profile->heatStages, 2, $archetype->heatStages ?? 2, $settings->heatStages ?? 2);
         $rows = match (true) {
-            $type === 'heat-pump' && $profile->heatPump => self::heatPump($cool, min(self::auxiliaryStages($profile, $archetype), $settings->auxiliaryStages ?? 2), $settings->valve, $profile->named(TerminalName::E) !== null),
-            $type === 'dual-fuel' && $profile->heatPump => self::dualFuel($cool, max(1, min(2, $archetype->heatStages ?? 1, $settings->heatStages ?? 2)), $settings->valve),
+            $type === 'heat-pump' && $profile->heatPump => self::heatPump(
+                $cool,
+                min(self::auxiliaryStages($profile, $archetype), $settings->auxiliaryStages ?? 2),
+                $settings->valve,
+                $profile->named(TerminalName::E) !== null,
+            ),
+            $type === 'dual-fuel' && $profile->heatPump => self::dualFuel(
+                $cool,
+                max(1, min(2, $archetype->heatStages ?? 1, $settings->heatStages ?? 2)),
+                $settings->valve,
+            ),
             default => self::conventional(
-                $type === 'cool-only' ? 0 : $heat, $type === 'heat-only' ? 0 : $cool,
-                $settings->fanInHeat === 'thermostat', $profile->named(TerminalName::G) !== null && ($archetype === null || self::hasFan($archetype)),
+                $type === 'cool-only' ? 0 : $heat,
+                $type === 'heat-only' ? 0 : $cool,
+                $settings->fanInHeat === 'thermostat',
+                $profile->named(TerminalName::G) !== null && ($archetype === null || self::hasFan($archetype)),
             ),
         };
 
         $rows = self::backup($rows, $type, $settings->auxiliaryWithCompressor);
 
-        return new self(array_map(
-            static fn (array $closed): array => array_values(array_filter($closed, static fn (TerminalName $name): bool => $profile->serving($name) !== null)),
-            $rows,
-        ));
+        return new self(
+            array_map(
+                static fn (array $closed): array => array_values(
+                    array_filter($closed, static fn (TerminalName $name): bool => $profile->serving($name) !== null),
+                ),
+                $rows,
+            ),
+        );
     }
 
     /**
@@ -73,7 +105,12 @@ final readonly class CallTable
                 $rows[$call] = [...$compressor, ...$closed];
             }
             if ($type === 'heat-pump' && $withCompressor === false && str_starts_with($call, 'aux')) {
-                $rows[$call] = array_values(array_filter($closed, static fn (TerminalName $n): bool => ! in_array($n, [TerminalName::Y1, TerminalName::Y2], true)));
+                $rows[$call] = array_values(
+                    array_filter(
+                        $closed,
+                        static fn (TerminalName $n): bool => ! in_array($n, [TerminalName::Y1, TerminalName::Y2], true),
+                    ),
+                );
             }
         }
 
@@ -104,9 +141,14 @@ final readonly class CallTable
      */
     public function idleAfter(CallName $last, Profile $profile): array
     {
-        $valve = array_map(static fn (TerminalName $name): ?string => $profile->serving($name)?->printed, [TerminalName::O, TerminalName::B]);
+        $valve = array_map(static fn (TerminalName $name): ?string => $profile->serving($name)?->printed, [
+            TerminalName::O,
+            TerminalName::B,
+        ]);
 
-        return $profile->idleValve === 'last' ? array_values(array_intersect($this->printed($last, $profile), $valve)) : [];
+        return $profile->idleValve === 'last'
+            ? array_values(array_intersect($this->printed($last, $profile), $valve))
+            : [];
     }
 
     /** @return list<string> the printed plate terminals that the call closes */
@@ -114,8 +156,17 @@ final readonly class CallTable
     {
         $closes = $this->closes($call);
         // A plate with the shared screw of a kit signals compressor and fan on it as well as on their own screws (WO04).
-        $shared = array_intersect(['Y1', 'G'], array_map(static fn (TerminalName $name): string => $name->value, $closes)) === [] ? [] : [TerminalName::K];
-        $screws = array_filter(array_map(static fn (TerminalName $name): ?PlateTerminal => $profile->serving($name), [...$closes, ...$shared]));
+        $shared =
+            array_intersect(['Y1', 'G'], array_map(static fn (TerminalName $name): string => $name->value, $closes)) ===
+            []
+                ? []
+                : [TerminalName::K];
+        $screws = array_filter(
+            array_map(static fn (TerminalName $name): ?PlateTerminal => $profile->serving($name), [
+                ...$closes,
+                ...$shared,
+            ]),
+        );
 
         return array_values(array_unique(array_map(static fn (PlateTerminal $t): string => $t->printed, $screws)));
     }
@@ -127,7 +178,12 @@ final readonly class CallTable
 
     private static function auxiliaryStages(Profile $profile, ?Archetype $archetype): int
     {
-        $drives = $profile->named(TerminalName::Aux) !== null && $profile->named(TerminalName::W2) !== null ? 2 : ($profile->serving(TerminalName::Aux) === null ? 0 : 1);
+        $drives =
+            $profile->named(TerminalName::Aux) !== null && $profile->named(TerminalName::W2) !== null
+                ? 2
+                : ($profile->serving(TerminalName::Aux) === null
+                    ? 0
+                    : 1);
 
         return min($drives, $archetype->heatPump->auxiliaryStages ?? $drives);
     }
@@ -169,7 +225,11 @@ final readonly class CallTable
             $rows[CallName::Aux2->value] = [...$heat, TerminalName::Aux, TerminalName::W2];
         }
         if ($auxiliary >= 1) {
-            $rows[CallName::Emergency->value] = [...($ownEmergency ? [TerminalName::E] : []), TerminalName::Aux, TerminalName::G];
+            $rows[CallName::Emergency->value] = [
+                ...$ownEmergency ? [TerminalName::E] : [],
+                TerminalName::Aux,
+                TerminalName::G,
+            ];
         }
         $rows[CallName::Defrost->value] = $rows[CallName::Heat1->value];
 
@@ -194,7 +254,11 @@ final readonly class CallTable
     {
         $cooling = $valve === 'O' ? [TerminalName::O] : [];
         $heating = $valve === 'B' ? [TerminalName::B] : [];
-        $rows = [CallName::Idle->value => [], CallName::Fan->value => [TerminalName::G], CallName::Cool1->value => [TerminalName::Y1, TerminalName::G, ...$cooling]];
+        $rows = [
+            CallName::Idle->value => [],
+            CallName::Fan->value => [TerminalName::G],
+            CallName::Cool1->value => [TerminalName::Y1, TerminalName::G, ...$cooling],
+        ];
         if ($stages >= 2) {
             $rows[CallName::Cool2->value] = [TerminalName::Y1, TerminalName::Y2, TerminalName::G, ...$cooling];
         }

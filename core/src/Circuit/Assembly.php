@@ -41,7 +41,7 @@ final class Assembly
     private const PLUG_IN_OHMS = 69.12 / 20.0;
 
     /** The wall unit of a two-part thermostat takes about 2 VA; its signal conductor ends in a few kilohms. */
-    private const WALL_UNIT_OHMS = 24.0 * 24.0 / 2.0;
+    private const WALL_UNIT_OHMS = (24.0 * 24.0) / 2.0;
 
     private const SIGNAL_OHMS = 6_800.0;
 
@@ -51,12 +51,20 @@ final class Assembly
     /** @var array<string, Point> */
     private array $points = [];
 
-    private function __construct(private readonly Installation $installation, private readonly Profile $profile, private readonly Landing $landing, private readonly Tolerance $tolerance)
-    {
+    private function __construct(
+        private readonly Installation $installation,
+        private readonly Profile $profile,
+        private readonly Landing $landing,
+        private readonly Tolerance $tolerance,
+    ) {
     }
 
-    public static function netlist(Installation $installation, Profile $profile, Landing $landing, Tolerance $tolerance): Netlist
-    {
+    public static function netlist(
+        Installation $installation,
+        Profile $profile,
+        Landing $landing,
+        Tolerance $tolerance,
+    ): Netlist {
         $assembly = new self($installation, $profile, $landing, $tolerance);
         $assembly->screws();
         $assembly->plate();
@@ -74,10 +82,24 @@ final class Assembly
     private function screws(): void
     {
         foreach ($this->profile->terminals as $terminal) {
-            $this->points[$terminal->point()] = new Point($terminal->point(), $terminal->place, $terminal->printed, $terminal->printed, null, true);
+            $this->points[$terminal->point()] = new Point(
+                $terminal->point(),
+                $terminal->place,
+                $terminal->printed,
+                $terminal->printed,
+                null,
+                true,
+            );
         }
         foreach ($this->installation->archetype->terminals as $terminal) {
-            $this->points[$terminal->point()] = new Point($terminal->point(), $terminal->place, $terminal->printed, $terminal->printed, null, true);
+            $this->points[$terminal->point()] = new Point(
+                $terminal->point(),
+                $terminal->place,
+                $terminal->printed,
+                $terminal->printed,
+                null,
+                true,
+            );
         }
     }
 
@@ -86,33 +108,96 @@ final class Assembly
         $profile = $this->profile;
         if ($profile->link !== null && $this->landing->linkIn) {
             [$a, $b] = $profile->link;
-            $this->copper('plate.link', ElementKind::Jumper, $this->screw($a), $this->screw($b), self::JUMPER_OHMS, "{$a}–{$b} link", 'link');
+            $this->copper(
+                'plate.link',
+                ElementKind::Jumper,
+                $this->screw($a),
+                $this->screw($b),
+                self::JUMPER_OHMS,
+                "{$a}–{$b} link",
+                'link',
+            );
         }
         foreach ($profile->terminals as $terminal) {
             if ($terminal->hot !== null) {
-                $this->add(new Element(
-                    "switch.{$terminal->printed}", ElementKind::ThermostatSwitch, $this->screw($terminal->hot), $terminal->point(),
-                    "{$terminal->printed} switch", $terminal->printed, Element::OPEN, 0.0, Element::OPEN,
-                ));
+                $this->add(
+                    new Element(
+                        "switch.{$terminal->printed}",
+                        ElementKind::ThermostatSwitch,
+                        $this->screw($terminal->hot),
+                        $terminal->point(),
+                        "{$terminal->printed} switch",
+                        $terminal->printed,
+                        Element::OPEN,
+                        0.0,
+                        Element::OPEN,
+                    ),
+                );
             }
         }
         $common = $profile->named(TerminalName::C);
         if ($profile->powerFrom !== null && $common !== null && $profile->powerVa > 0.0) {
-            $this->add(new Element(
-                'thermostat.electronics', ElementKind::Electronics, $this->screw($profile->powerFrom), $common->point(),
-                'thermostat electronics', 'thermostat', 24.0 * 24.0 / $profile->powerVa, 0.0, self::ELECTRONICS_DC_OHMS,
-            ));
+            $this->add(
+                new Element(
+                    'thermostat.electronics',
+                    ElementKind::Electronics,
+                    $this->screw($profile->powerFrom),
+                    $common->point(),
+                    'thermostat electronics',
+                    'thermostat',
+                    (24.0 * 24.0) / $profile->powerVa,
+                    0.0,
+                    self::ELECTRONICS_DC_OHMS,
+                ),
+            );
         }
         if ($this->landing->plugIn && $profile->powerFrom !== null && $common !== null) {
-            $this->points['plug-in.winding'] = new Point('plug-in.winding', Place::Wall, 'plug-in transformer', null, null, true);
-            $this->add(new Element('plug-in', ElementKind::Winding, 'plug-in.winding', $common->point(), 'plug-in transformer', 'plug-in', self::PLUG_IN_OHMS, 0.0, 0.55 * self::PLUG_IN_OHMS, 24.0 * 1.12 * $this->tolerance->source));
-            $this->copper('plug-in.lead', ElementKind::Wire, 'plug-in.winding', $this->screw($profile->powerFrom), 2.0 * self::END_OHMS, 'plug-in lead', 'plug-in');
+            $this->points['plug-in.winding'] = new Point(
+                'plug-in.winding',
+                Place::Wall,
+                'plug-in transformer',
+                null,
+                null,
+                true,
+            );
+            $this->add(
+                new Element(
+                    'plug-in',
+                    ElementKind::Winding,
+                    'plug-in.winding',
+                    $common->point(),
+                    'plug-in transformer',
+                    'plug-in',
+                    self::PLUG_IN_OHMS,
+                    0.0,
+                    0.55 * self::PLUG_IN_OHMS,
+                    24.0 * 1.12 * $this->tolerance->source,
+                ),
+            );
+            $this->copper(
+                'plug-in.lead',
+                ElementKind::Wire,
+                'plug-in.winding',
+                $this->screw($profile->powerFrom),
+                2.0 * self::END_OHMS,
+                'plug-in lead',
+                'plug-in',
+            );
         }
         if ($profile->power === PowerKind::Shared && $profile->powerFrom !== null && $profile->charges !== null) {
-            $this->add(new Element(
-                'thermostat.electronics', ElementKind::Electronics, $this->screw($profile->powerFrom), $this->screw($profile->charges),
-                'thermostat electronics', 'thermostat', 24.0 * 24.0 / $profile->powerVa, 0.0, self::ELECTRONICS_DC_OHMS,
-            ));
+            $this->add(
+                new Element(
+                    'thermostat.electronics',
+                    ElementKind::Electronics,
+                    $this->screw($profile->powerFrom),
+                    $this->screw($profile->charges),
+                    'thermostat electronics',
+                    'thermostat',
+                    (24.0 * 24.0) / $profile->powerVa,
+                    0.0,
+                    self::ELECTRONICS_DC_OHMS,
+                ),
+            );
         }
     }
 
@@ -123,9 +208,20 @@ final class Assembly
             return;
         }
         foreach ($this->installation->archetype->terminals as $terminal) {
-            $serving = $terminal->place === Place::Indoor ? $this->profile->serving(Meaning::of($terminal->name, $this->installation->archetype)) : null;
+            $serving =
+                $terminal->place === Place::Indoor
+                    ? $this->profile->serving(Meaning::of($terminal->name, $this->installation->archetype))
+                    : null;
             if ($serving !== null) {
-                $this->copper("lead.{$terminal->printed}", ElementKind::Wire, $serving->point(), $this->throughSafety($terminal->point(), 'A.lead'), 2.0 * self::END_OHMS, "module lead {$terminal->printed}", "lead.{$terminal->printed}");
+                $this->copper(
+                    "lead.{$terminal->printed}",
+                    ElementKind::Wire,
+                    $serving->point(),
+                    $this->throughSafety($terminal->point(), 'A.lead'),
+                    2.0 * self::END_OHMS,
+                    "module lead {$terminal->printed}",
+                    "lead.{$terminal->printed}",
+                );
             }
         }
     }
@@ -140,16 +236,82 @@ final class Assembly
             return;
         }
         foreach (self::LINK_SCREWS as $number => $printed) {
-            $this->points["wall.{$number}"] = new Point("wall.{$number}", Place::Wall, (string) $number, (string) $number, null, true);
-            $this->points["indoor.{$printed}"] = new Point("indoor.{$printed}", Place::Indoor, $printed, $printed, null, true);
+            $this->points["wall.{$number}"] = new Point(
+                "wall.{$number}",
+                Place::Wall,
+                (string) $number,
+                (string) $number,
+                null,
+                true,
+            );
+            $this->points["indoor.{$printed}"] = new Point(
+                "indoor.{$printed}",
+                Place::Indoor,
+                $printed,
+                $printed,
+                null,
+                true,
+            );
         }
         $hot = $this->screw($this->profile->powerFrom ?? 'R');
         $common = $this->profile->named(TerminalName::C)?->point() ?? 'module.C';
-        $this->copper('module.link.1', ElementKind::Wire, $hot, 'indoor.M1', 2.0 * self::END_OHMS, 'module, link 1', 'module');
-        $this->copper('module.link.2', ElementKind::Wire, $common, 'indoor.M2', 2.0 * self::END_OHMS, 'module, link 2', 'module');
-        $this->add(new Element('module.signal', ElementKind::Electronics, 'indoor.M1', 'indoor.M3', 'module, signal', 'module', self::SIGNAL_OHMS, 0.0, self::SIGNAL_OHMS));
-        $this->add(new Element('thermostat.wall-unit', ElementKind::Electronics, 'wall.1', 'wall.2', 'wall unit', 'thermostat', self::WALL_UNIT_OHMS, 0.0, self::ELECTRONICS_DC_OHMS));
-        $this->add(new Element('thermostat.signal', ElementKind::Electronics, 'wall.3', 'wall.2', 'wall unit, signal', 'thermostat', self::SIGNAL_OHMS, 0.0, self::SIGNAL_OHMS));
+        $this->copper(
+            'module.link.1',
+            ElementKind::Wire,
+            $hot,
+            'indoor.M1',
+            2.0 * self::END_OHMS,
+            'module, link 1',
+            'module',
+        );
+        $this->copper(
+            'module.link.2',
+            ElementKind::Wire,
+            $common,
+            'indoor.M2',
+            2.0 * self::END_OHMS,
+            'module, link 2',
+            'module',
+        );
+        $this->add(
+            new Element(
+                'module.signal',
+                ElementKind::Electronics,
+                'indoor.M1',
+                'indoor.M3',
+                'module, signal',
+                'module',
+                self::SIGNAL_OHMS,
+                0.0,
+                self::SIGNAL_OHMS,
+            ),
+        );
+        $this->add(
+            new Element(
+                'thermostat.wall-unit',
+                ElementKind::Electronics,
+                'wall.1',
+                'wall.2',
+                'wall unit',
+                'thermostat',
+                self::WALL_UNIT_OHMS,
+                0.0,
+                self::ELECTRONICS_DC_OHMS,
+            ),
+        );
+        $this->add(
+            new Element(
+                'thermostat.signal',
+                ElementKind::Electronics,
+                'wall.3',
+                'wall.2',
+                'wall unit, signal',
+                'thermostat',
+                self::SIGNAL_OHMS,
+                0.0,
+                self::SIGNAL_OHMS,
+            ),
+        );
     }
 
     private function screw(string $printed): string
@@ -170,7 +332,15 @@ final class Assembly
             $onward = "{$id}.mid";
             if ($conductor->colourAfterSplice !== null) {
                 $onward = "{$id}.splice";
-                $this->copper("{$id}.splice.joint", ElementKind::Joint, "{$id}.mid", $onward, 2.0 * self::END_OHMS, "{$name} splice", $id);
+                $this->copper(
+                    "{$id}.splice.joint",
+                    ElementKind::Joint,
+                    "{$id}.mid",
+                    $onward,
+                    2.0 * self::END_OHMS,
+                    "{$name} splice",
+                    $id,
+                );
             }
             $this->copper("{$id}.h2", ElementKind::Wire, $onward, "{$id}.far", $half, $name, $id);
             $this->land($cable, 'near', $this->nearEnd($cable, $conductor), "{$id}.near", $name, $id);
@@ -180,27 +350,48 @@ final class Assembly
 
     private function nearEnd(Cable $cable, Conductor $conductor): End
     {
-        return $cable->from === Place::Wall ? ($this->landing->wall[$conductor->number] ?? $conductor->near) : $conductor->near;
+        return $cable->from === Place::Wall
+            ? $this->landing->wall[$conductor->number] ?? $conductor->near
+            : $conductor->near;
     }
 
     private function farEnd(Cable $cable, Conductor $conductor): End
     {
-        return $cable->from === Place::Wall ? ($this->landing->indoor[$conductor->number] ?? $conductor->far) : $conductor->far;
+        return $cable->from === Place::Wall
+            ? $this->landing->indoor[$conductor->number] ?? $conductor->far
+            : $conductor->far;
     }
 
     private function land(Cable $cable, string $side, End $end, string $tip, string $name, string $subject): void
     {
         $place = $side === 'far' ? $cable->to : $cable->from;
-        $onto = $end->onto === null ? null : (new Splices($this->installation->cables))->target($cable, $side, $end->onto);
+        $onto =
+            $end->onto === null ? null : (new Splices($this->installation->cables))->target($cable, $side, $end->onto);
         if ($onto !== null) {
-            $this->copper("{$tip}.joint", ElementKind::Joint, $tip, "{$onto[0]->id}{$onto[1]->number}.{$onto[2]}", 2.0 * self::END_OHMS, "{$name} splice", $subject);
+            $this->copper(
+                "{$tip}.joint",
+                ElementKind::Joint,
+                $tip,
+                "{$onto[0]->id}{$onto[1]->number}.{$onto[2]}",
+                2.0 * self::END_OHMS,
+                "{$name} splice",
+                $subject,
+            );
         }
         if ($end->terminal === null) {
             return;
         }
         $screw = "{$place->value}.{$end->terminal}";
         $this->points[$screw] ??= new Point($screw, $place, $end->terminal, $end->terminal, null, true);
-        $this->copper("{$tip}.joint", ElementKind::Joint, $tip, $this->throughSafety($screw, $subject), self::END_OHMS, $name, $subject);
+        $this->copper(
+            "{$tip}.joint",
+            ElementKind::Joint,
+            $tip,
+            $this->throughSafety($screw, $subject),
+            self::END_OHMS,
+            $name,
+            $subject,
+        );
     }
 
     /** A float switch in a conductor of the wall cable stands between its end and the board's screw. */
@@ -212,7 +403,15 @@ final class Assembly
                     continue;
                 }
                 if (! $device->relay) {
-                    $this->copper($device->id.(count($device->breaks) > 1 ? ".{$printed}" : ''), ElementKind::SafetySwitch, "{$screw}.{$device->id}", $screw, self::SWITCH_OHMS, $device->label, $device->id);
+                    $this->copper(
+                        $device->id.(count($device->breaks) > 1 ? ".{$printed}" : ''),
+                        ElementKind::SafetySwitch,
+                        "{$screw}.{$device->id}",
+                        $screw,
+                        self::SWITCH_OHMS,
+                        $device->label,
+                        $device->id,
+                    );
                 }
 
                 return "{$screw}.{$device->id}";
@@ -229,17 +428,41 @@ final class Assembly
             $this->transformer($transformer);
         }
         foreach ($archetype->switches as $switch) {
-            $this->copper($switch->id, ElementKind::SafetySwitch, $switch->from, $switch->to, self::SWITCH_OHMS, $switch->label, $switch->id);
+            $this->copper(
+                $switch->id,
+                ElementKind::SafetySwitch,
+                $switch->from,
+                $switch->to,
+                self::SWITCH_OHMS,
+                $switch->label,
+                $switch->id,
+            );
         }
         foreach ($this->installation->facts->safety as $device) {
             if ($device->relay) {
-                $this->copper($device->id, ElementKind::SafetySwitch, 'indoor.R', "indoor.{$device->id}", self::SWITCH_OHMS, $device->label, $device->id);
+                $this->copper(
+                    $device->id,
+                    ElementKind::SafetySwitch,
+                    'indoor.R',
+                    "indoor.{$device->id}",
+                    self::SWITCH_OHMS,
+                    $device->label,
+                    $device->id,
+                );
             }
         }
         foreach ($archetype->modes as $mode => $contacts) {
             foreach ($contacts as $contact) {
                 $ohms = $contact->normallyClosed ? self::SWITCH_OHMS : Element::OPEN;
-                $this->copper($contact->id, ElementKind::Contact, $contact->from, $contact->to, $ohms, $contact->label, $mode);
+                $this->copper(
+                    $contact->id,
+                    ElementKind::Contact,
+                    $contact->from,
+                    $contact->to,
+                    $ohms,
+                    $contact->label,
+                    $mode,
+                );
             }
         }
         foreach ($this->installation->loads() as $load) {
@@ -247,7 +470,15 @@ final class Assembly
             foreach ($load->drives as $contact) {
                 $ohms = $contact->normallyClosed ? self::SWITCH_OHMS : Element::OPEN;
                 $to = $contact->overLead ? $this->throughSafety($contact->to, 'A.lead') : $contact->to;
-                $this->copper($contact->id, ElementKind::Contact, $contact->from, $to, $ohms, $contact->label, $load->id);
+                $this->copper(
+                    $contact->id,
+                    ElementKind::Contact,
+                    $contact->from,
+                    $to,
+                    $ohms,
+                    $contact->label,
+                    $load->id,
+                );
             }
         }
     }
@@ -256,25 +487,72 @@ final class Assembly
     {
         $facts = $this->installation->facts;
         $winding = $transformer->id.'.winding';
-        $this->points[$winding] = new Point($winding, Place::Indoor, $facts->fuseAmps === null && $transformer->fuseAmps === null ? 'winding' : 'secondary, before the fuse', null, null, true);
-        $this->add(new Element(
-            $transformer->id, ElementKind::Winding, $winding, $transformer->common, 'transformer', $transformer->id,
-            $transformer->sourceOhms(), 0.0, $transformer->windingOhms(),
-            Transformer::idleVolts($facts->line(), $facts->tap()) * $this->tolerance->source * ($transformer->reversed ? -1.0 : 1.0),
-        ));
-        $label = $transformer->fuseAmps === null ? 'transformer lead' : sprintf('%s A fuse', rtrim(rtrim(number_format($transformer->fuseAmps, 1), '0'), '.'));
-        $this->copper($transformer->id.'.fuse', ElementKind::Fuse, $winding, $transformer->hot, self::FUSE_OHMS, $label, $transformer->id);
+        $this->points[$winding] = new Point(
+            $winding,
+            Place::Indoor,
+            $facts->fuseAmps === null && $transformer->fuseAmps === null ? 'winding' : 'secondary, before the fuse',
+            null,
+            null,
+            true,
+        );
+        $this->add(
+            new Element(
+                $transformer->id,
+                ElementKind::Winding,
+                $winding,
+                $transformer->common,
+                'transformer',
+                $transformer->id,
+                $transformer->sourceOhms(),
+                0.0,
+                $transformer->windingOhms(),
+                Transformer::idleVolts($facts->line(), $facts->tap()) *
+                    $this->tolerance->source *
+                    ($transformer->reversed ? -1.0 : 1.0),
+            ),
+        );
+        $label =
+            $transformer->fuseAmps === null
+                ? 'transformer lead'
+                : sprintf('%s A fuse', rtrim(rtrim(number_format($transformer->fuseAmps, 1), '0'), '.'));
+        $this->copper(
+            $transformer->id.'.fuse',
+            ElementKind::Fuse,
+            $winding,
+            $transformer->hot,
+            self::FUSE_OHMS,
+            $label,
+            $transformer->id,
+        );
         if ($transformer->bonded ?? $this->installation->commonBonded()) {
             $this->points['cabinet'] ??= new Point('cabinet', Place::Indoor, 'cabinet', null, null, true);
-            $this->copper($transformer->id.'.bond', ElementKind::Bond, $transformer->common, 'cabinet', self::JUMPER_OHMS, 'bond to the cabinet', 'cabinet');
+            $this->copper(
+                $transformer->id.'.bond',
+                ElementKind::Bond,
+                $transformer->common,
+                'cabinet',
+                self::JUMPER_OHMS,
+                'bond to the cabinet',
+                'cabinet',
+            );
         }
     }
 
     private function jumpers(): void
     {
-        foreach ([...$this->installation->archetype->ties, ...$this->installation->jumpers, ...$this->landing->jumpers] as $index => $jumper) {
+        foreach (
+            [...$this->installation->archetype->ties, ...$this->installation->jumpers, ...$this->landing->jumpers] as $index => $jumper
+        ) {
             $place = $jumper->place->value;
-            $this->copper("tie.{$index}", ElementKind::Jumper, "{$place}.{$jumper->a}", "{$place}.{$jumper->b}", self::JUMPER_OHMS, $jumper->label, $jumper->label);
+            $this->copper(
+                "tie.{$index}",
+                ElementKind::Jumper,
+                "{$place}.{$jumper->a}",
+                "{$place}.{$jumper->b}",
+                self::JUMPER_OHMS,
+                $jumper->label,
+                $jumper->label,
+            );
         }
     }
 
@@ -284,11 +562,28 @@ final class Assembly
         [$ohms, $reactance] = $load->kind->impedance($pulledIn);
         $factor = $load->kind->isCoil() ? $tolerance->coil : 1.0;
 
-        return new Element($load->id, ElementKind::Load, $load->from, $load->to, $load->label, $load->id, $ohms * $factor, $reactance * $factor, $load->kind->dcOhms());
+        return new Element(
+            $load->id,
+            ElementKind::Load,
+            $load->from,
+            $load->to,
+            $load->label,
+            $load->id,
+            $ohms * $factor,
+            $reactance * $factor,
+            $load->kind->dcOhms(),
+        );
     }
 
-    private function copper(string $id, ElementKind $kind, string $a, string $b, float $ohms, string $label, string $subject): void
-    {
+    private function copper(
+        string $id,
+        ElementKind $kind,
+        string $a,
+        string $b,
+        float $ohms,
+        string $label,
+        string $subject,
+    ): void {
         $this->add(Element::copper($id, $kind, $a, $b, $ohms, $label, $subject));
     }
 
@@ -296,7 +591,14 @@ final class Assembly
     {
         $this->elements[$element->id] = $element;
         foreach ([$element->a, $element->b] as $point) {
-            $this->points[$point] ??= new Point($point, Place::tryFrom(explode('.', $point)[0]), $element->label, null, null, false);
+            $this->points[$point] ??= new Point(
+                $point,
+                Place::tryFrom(explode('.', $point)[0]),
+                $element->label,
+                null,
+                null,
+                false,
+            );
         }
     }
 }

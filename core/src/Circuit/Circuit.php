@@ -48,8 +48,7 @@ final class Circuit
         public readonly Profile $profile,
         public readonly Landing $landing,
     ) {
-        $this->settled = new \WeakMap;
-
+        $this->settled = new \WeakMap();
     }
 
     /** The netlist with every load at rest and every contact where the set-up leaves it. */
@@ -66,14 +65,23 @@ final class Circuit
     private function healthy(Setup $setup, Tolerance $tolerance): Netlist
     {
         $key = "{$tolerance->source}/{$tolerance->coil}";
-        $netlist = $this->netlists[$key] ??= Assembly::netlist($this->installation, $this->profile, $this->landing, $tolerance);
+        $netlist = $this->netlists[$key] ??= Assembly::netlist(
+            $this->installation,
+            $this->profile,
+            $this->landing,
+            $tolerance,
+        );
 
         $elements = $netlist->elements;
         foreach ($setup->lifted as $end) {
             unset($elements["{$end}.joint"]);
         }
         if ($setup->faceOff) {
-            unset($elements['thermostat.electronics'], $elements['thermostat.wall-unit'], $elements['thermostat.signal']);
+            unset(
+                $elements['thermostat.electronics'],
+                $elements['thermostat.wall-unit'],
+                $elements['thermostat.signal'],
+            );
             if ($this->profile->switchesInFace) {
                 foreach ($this->profile->terminals as $terminal) {
                     unset($elements["switch.{$terminal->printed}"]);
@@ -81,7 +89,15 @@ final class Circuit
             }
         }
         foreach ($setup->jumpers as $index => [$a, $b]) {
-            $elements["test.{$index}"] = Element::copper("test.{$index}", ElementKind::Jumper, $a, $b, 0.01, 'test jumper', 'test jumper');
+            $elements["test.{$index}"] = Element::copper(
+                "test.{$index}",
+                ElementKind::Jumper,
+                $a,
+                $b,
+                0.01,
+                'test jumper',
+                'test jumper',
+            );
         }
         foreach ($setup->modes as $mode) {
             foreach ($this->installation->archetype->modes[$mode] ?? [] as $contact) {
@@ -90,7 +106,22 @@ final class Circuit
             }
         }
         if (! $setup->power) {
-            $elements = array_map(static fn (Element $e): Element => $e->emf === 0.0 ? $e : new Element($e->id, $e->kind, $e->a, $e->b, $e->label, $e->subject, $e->ohms, $e->reactance, $e->dcOhms), $elements);
+            $elements = array_map(
+                static fn (Element $e): Element => $e->emf === 0.0
+                    ? $e
+                    : new Element(
+                        $e->id,
+                        $e->kind,
+                        $e->a,
+                        $e->b,
+                        $e->label,
+                        $e->subject,
+                        $e->ohms,
+                        $e->reactance,
+                        $e->dcOhms,
+                    ),
+                $elements,
+            );
         }
         $netlist = new Netlist($elements, $netlist->points, array_diff_key($netlist->elements, $elements));
         if ($setup->power || in_array($this->profile->power, [PowerKind::Battery, PowerKind::CommonOrBattery], true)) {
@@ -174,16 +205,30 @@ final class Circuit
 
         $volts = [];
         foreach ($this->installation->loads() as $load) {
-            $volts[$load->id] = $network->knows($load->from) && $network->knows($load->to) ? $phasors->magnitude($load->from, $load->to) : 0.0;
+            $volts[$load->id] =
+                $network->knows($load->from) && $network->knows($load->to)
+                    ? $phasors->magnitude($load->from, $load->to)
+                    : 0.0;
         }
 
-        return new OperatingPoint($netlist, $network, $phasors, [], $volts, array_keys($state->openFuses), $state->thermostatUp, []);
+        return new OperatingPoint(
+            $netlist,
+            $network,
+            $phasors,
+            [],
+            $volts,
+            array_keys($state->openFuses),
+            $state->thermostatUp,
+            [],
+        );
     }
 
     /** The house at rest, factored once: every state and fault is solved as a few changes of it. */
     private function base(Tolerance $tolerance): Network
     {
-        return $this->bases["{$tolerance->source}/{$tolerance->coil}"] ??= Network::ac($this->healthy(Setup::calling(), $tolerance));
+        return $this->bases["{$tolerance->source}/{$tolerance->coil}"] ??= Network::ac(
+            $this->healthy(Setup::calling(), $tolerance),
+        );
     }
 
     private function advance(CircuitState $state, OperatingPoint $point, Setup $setup): CircuitState
@@ -193,7 +238,12 @@ final class Circuit
             $limit = $load->kind->thresholds()[isset($state->in[$load->id]) ? 1 : 0];
             // An open coil has its voltage and does nothing with it.
             $whole = ! $point->netlist->element($load->id)->isOpen();
-            if ($load->kind->hasState() && $whole && ! isset($state->heldOut[$load->id]) && $point->loadVolts[$load->id] >= $limit) {
+            if (
+                $load->kind->hasState() &&
+                $whole &&
+                ! isset($state->heldOut[$load->id]) &&
+                $point->loadVolts[$load->id] >= $limit
+            ) {
                 $in[$load->id] = true;
             }
         }
@@ -202,8 +252,14 @@ final class Circuit
         }
         $blank = $this->wouldBlank($point);
         foreach ($this->installation->transformers() as $transformer) {
-            $multiple = $transformer->fuseAmps === null || $setup->holdsFuse($transformer->id) ? 0.0 : $point->sourceAmps($transformer->id) / $transformer->fuseAmps;
-            if (! isset($state->openFuses[$transformer->id]) && $multiple >= ($blank && $state->thermostatUp ? 2.0 : self::FUSE_FACTOR)) {
+            $multiple =
+                $transformer->fuseAmps === null || $setup->holdsFuse($transformer->id)
+                    ? 0.0
+                    : $point->sourceAmps($transformer->id) / $transformer->fuseAmps;
+            if (
+                ! isset($state->openFuses[$transformer->id]) &&
+                $multiple >= ($blank && $state->thermostatUp ? 2.0 : self::FUSE_FACTOR)
+            ) {
                 return $state->withOpenFuse($transformer->id);
             }
         }
@@ -238,15 +294,32 @@ final class Circuit
         foreach ($this->installation->transformers() as $transformer) {
             $amps = $point->sourceAmps($transformer->id);
             if (isset($state->openFuses[$transformer->id])) {
-                $notes[] = sprintf('The %s A fuse opens.', rtrim(rtrim(number_format((float) $transformer->fuseAmps, 1), '0'), '.'));
+                $notes[] = sprintf(
+                    'The %s A fuse opens.',
+                    rtrim(rtrim(number_format((float) $transformer->fuseAmps, 1), '0'), '.'),
+                );
             } elseif ($amps * 24.0 > 1.1 * $transformer->ratingVa) {
-                $notes[] = sprintf('The transformer gives %.1f A, %.0f VA at 24 V, over its %.0f VA.', $amps, $amps * 24.0, $transformer->ratingVa);
+                $notes[] = sprintf(
+                    'The transformer gives %.1f A, %.0f VA at 24 V, over its %.0f VA.',
+                    $amps,
+                    $amps * 24.0,
+                    $transformer->ratingVa,
+                );
             }
         }
 
         array_push($notes, ...Supplies::notes($this->installation, $point));
 
-        return new OperatingPoint($point->netlist, $point->network, $point->phasors, $loads, $point->loadVolts, $point->openFuses, $point->thermostatUp, $notes);
+        return new OperatingPoint(
+            $point->netlist,
+            $point->network,
+            $point->phasors,
+            $loads,
+            $point->loadVolts,
+            $point->openFuses,
+            $point->thermostatUp,
+            $notes,
+        );
     }
 
     /**
@@ -256,14 +329,21 @@ final class Circuit
     public function otherState(Setup $setup): ?OperatingPoint
     {
         $rest = $this->operate($setup);
-        $held = $this->operateFrom($setup, array_map(static fn (Load $load): string => $load->id, $this->installation->loads()));
+        $held = $this->operateFrom(
+            $setup,
+            array_map(static fn (Load $load): string => $load->id, $this->installation->loads()),
+        );
 
         return $held->pulledIn() === $rest->pulledIn() ? null : $held;
     }
 
     private function loadState(Load $load, CircuitState $state, float $volts, bool $cycling): LoadState
     {
-        if ($cycling && (isset($state->in[$load->id]) || $volts >= $load->kind->thresholds()[1]) && $load->kind->hasState()) {
+        if (
+            $cycling &&
+            (isset($state->in[$load->id]) || $volts >= $load->kind->thresholds()[1]) &&
+            $load->kind->hasState()
+        ) {
             return LoadState::Chattering;
         }
         if (isset($state->in[$load->id])) {
@@ -292,8 +372,14 @@ final class Circuit
             $switch = $netlist->elements["switch.{$terminal->printed}"] ?? null;
             if ($switch !== null) {
                 $closed = $up && in_array($terminal->printed, $setup->closed, true);
-                $half = $terminal->name === TerminalName::K && ! in_array($this->profile->named(TerminalName::Y1)?->printed, $setup->closed, true);
-                $ohms = $closed ? ($half ? SharedKit::FAN_OHMS : self::CLOSED_OHMS) : ($this->profile->leakOhms ?? Element::OPEN);
+                $half =
+                    $terminal->name === TerminalName::K &&
+                    ! in_array($this->profile->named(TerminalName::Y1)?->printed, $setup->closed, true);
+                $ohms = $closed
+                    ? ($half
+                        ? SharedKit::FAN_OHMS
+                        : self::CLOSED_OHMS)
+                    : $this->profile->leakOhms ?? Element::OPEN;
                 $switches[$switch->id] = $switch->withImpedance($ohms, 0.0, $ohms);
             }
         }

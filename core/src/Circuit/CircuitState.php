@@ -12,8 +12,12 @@ final readonly class CircuitState
      * @param  array<string, true>  $openFuses  transformer ids
      * @param  array<string, true>  $heldOut  loads that a fault keeps out
      */
-    private function __construct(public array $in, public array $openFuses, public bool $thermostatUp, public array $heldOut)
-    {
+    private function __construct(
+        public array $in,
+        public array $openFuses,
+        public bool $thermostatUp,
+        public array $heldOut,
+    ) {
     }
 
     public static function atRest(Setup $setup): self
@@ -44,6 +48,10 @@ final readonly class CircuitState
 
     public function key(): string
     {
-        return implode(',', array_keys($this->in)).'|'.implode(',', array_keys($this->openFuses)).'|'.($this->thermostatUp ? 'up' : 'blank');
+        return implode(',', array_keys($this->in)).
+            '|'.
+            implode(',', array_keys($this->openFuses)).
+            '|'.
+            ($this->thermostatUp ? 'up' : 'blank');
     }
 }

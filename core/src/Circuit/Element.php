@@ -33,14 +33,32 @@ final readonly class Element
     ) {
     }
 
-    public static function copper(string $id, ElementKind $kind, string $a, string $b, float $ohms, string $label, string $subject): self
-    {
+    public static function copper(
+        string $id,
+        ElementKind $kind,
+        string $a,
+        string $b,
+        float $ohms,
+        string $label,
+        string $subject,
+    ): self {
         return new self($id, $kind, $a, $b, $label, $subject, $ohms, 0.0, $ohms);
     }
 
     public function withImpedance(float $ohms, float $reactance, float $dcOhms): self
     {
-        return new self($this->id, $this->kind, $this->a, $this->b, $this->label, $this->subject, $ohms, $reactance, $dcOhms, $this->emf);
+        return new self(
+            $this->id,
+            $this->kind,
+            $this->a,
+            $this->b,
+            $this->label,
+            $this->subject,
+            $ohms,
+            $reactance,
+            $dcOhms,
+            $this->emf,
+        );
     }
 
     public function opened(): self

@@ -46,13 +46,47 @@ final readonly class Expectation
      */
     public function widened(array $others, string $note): self
     {
-        $lows = array_filter(array_map(static fn (self $e): ?float => $e->low, [$this, ...$others]), static fn (?float $v): bool => $v !== null);
-        $highs = array_filter(array_map(static fn (self $e): ?float => $e->high, [$this, ...$others]), static fn (?float $v): bool => $v !== null);
+        $lows = array_filter(
+            array_map(static fn (self $e): ?float => $e->low, [$this, ...$others]),
+            static fn (?float $v): bool => $v !== null,
+        );
+        $highs = array_filter(
+            array_map(static fn (self $e): ?float => $e->high, [$this, ...$others]),
+            static fn (?float $v): bool => $v !== null,
+        );
         if ($this->floating || $lows === [] || $highs === []) {
-            return new self($this->mode, $this->a, $this->b, $this->low, $this->nominal, $this->high, $this->floating, $this->overLimit, $this->reason, $this->path, $this->decidedBy, $this->refused, [...$this->notes, $note]);
+            return new self(
+                $this->mode,
+                $this->a,
+                $this->b,
+                $this->low,
+                $this->nominal,
+                $this->high,
+                $this->floating,
+                $this->overLimit,
+                $this->reason,
+                $this->path,
+                $this->decidedBy,
+                $this->refused,
+                [...$this->notes, $note],
+            );
         }
 
-        return new self($this->mode, $this->a, $this->b, min($lows), $this->nominal, max($highs), false, $this->overLimit, $this->reason, $this->path, $this->decidedBy, $this->refused, [...$this->notes, $note]);
+        return new self(
+            $this->mode,
+            $this->a,
+            $this->b,
+            min($lows),
+            $this->nominal,
+            max($highs),
+            false,
+            $this->overLimit,
+            $this->reason,
+            $this->path,
+            $this->decidedBy,
+            $this->refused,
+            [...$this->notes, $note],
+        );
     }
 
     public function contains(float $value): bool
@@ -64,10 +98,20 @@ final readonly class Expectation
     public function toArray(): array
     {
         return [
-            'mode' => $this->mode->value, 'unit' => $this->mode->unit(), 'a' => $this->a, 'b' => $this->b,
-            'low' => self::rounded($this->low), 'nominal' => self::rounded($this->nominal), 'high' => self::rounded($this->high),
-            'floating' => $this->floating, 'overLimit' => $this->overLimit, 'reason' => $this->reason, 'path' => $this->path,
-            'decidedBy' => $this->decidedBy, 'refused' => $this->refused, 'notes' => $this->notes,
+            'mode' => $this->mode->value,
+            'unit' => $this->mode->unit(),
+            'a' => $this->a,
+            'b' => $this->b,
+            'low' => self::rounded($this->low),
+            'nominal' => self::rounded($this->nominal),
+            'high' => self::rounded($this->high),
+            'floating' => $this->floating,
+            'overLimit' => $this->overLimit,
+            'reason' => $this->reason,
+            'path' => $this->path,
+            'decidedBy' => $this->decidedBy,
+            'refused' => $this->refused,
+            'notes' => $this->notes,
         ];
     }
 

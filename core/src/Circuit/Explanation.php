@@ -18,16 +18,24 @@ final class Explanation
         if ($path->isCopper()) {
             $via = self::list(self::links($path));
 
-            return $via === '' ? 'Both points are the same wire now.' : "Both points are the same wire now, through {$via}.";
+            return $via === ''
+                ? 'Both points are the same wire now.'
+                : "Both points are the same wire now, through {$via}.";
         }
         $through = $path->hasSource() ? [] : self::resistances($point->netlist, $a, $b);
         if ($through !== [] && $point->phasors->magnitude($a, $b) > 1.0) {
-            return 'Part of the transformer\'s voltage: it comes through '.self::list($through).($loads === [] ? '' : ' and returns by '.self::list($loads)).'.';
+            return 'Part of the transformer\'s voltage: it comes through '.
+                self::list($through).
+                ($loads === [] ? '' : ' and returns by '.self::list($loads)).
+                '.';
         }
         if (! $path->hasSource()) {
             $off = self::list(self::deadSources($point, $path));
 
-            return 'No source between these points: joined only by '.($loads === [] ? self::list(self::things($path)) : self::list($loads)).'.'.($off === '' ? '' : " {$off}");
+            return 'No source between these points: joined only by '.
+                ($loads === [] ? self::list(self::things($path)) : self::list($loads)).
+                '.'.
+                ($off === '' ? '' : " {$off}");
         }
         $way = self::overConductors($path);
         if ($loads === []) {
@@ -36,9 +44,15 @@ final class Explanation
             return 'The whole transformer, less the run'.($via === '' ? '' : ', through '.$via).$way.'.';
         }
         if ($barriers !== []) {
-            $is = count($barriers) === 1 ? 'is open, with the full voltage across it' : 'are open, with the full voltage across them';
+            $is =
+                count($barriers) === 1
+                    ? 'is open, with the full voltage across it'
+                    : 'are open, with the full voltage across them';
 
-            return ucfirst(self::list($barriers))." {$is}: the way round is ".self::list($loads).' and the transformer.';
+            return ucfirst(self::list($barriers)).
+                " {$is}: the way round is ".
+                self::list($loads).
+                ' and the transformer.';
         }
 
         return 'The transformer in series with '.self::list($loads).$way.'.';
@@ -59,7 +73,8 @@ final class Explanation
             }
         }
 
-        return implode(' ', $reasons).' The reading floats: a ghost of up to 20 V on a high-impedance meter, near 0 on a low-impedance range.';
+        return implode(' ', $reasons).
+            ' The reading floats: a ghost of up to 20 V on a high-impedance meter, near 0 on a low-impedance range.';
     }
 
     /** Why two points show the resistance they show, power off. */
@@ -75,7 +90,11 @@ final class Explanation
             $electronic = $electronic || $load->dcOhms > 1000.0;
         }
 
-        return 'Through '.self::list(self::things($path)).self::overConductors($path).'.'.($electronic ? ' Electronics in the way: the figure depends on the meter.' : '');
+        return 'Through '.
+            self::list(self::things($path)).
+            self::overConductors($path).
+            '.'.
+            ($electronic ? ' Electronics in the way: the figure depends on the meter.' : '');
     }
 
     /** @return list<string> the path, element by element */
@@ -104,7 +123,9 @@ final class Explanation
         $far = $netlist->region($b, $copper);
         $names = [];
         foreach ($netlist->elements as $element) {
-            $parts = (isset($near[$element->a]) && isset($far[$element->b])) || (isset($near[$element->b]) && isset($far[$element->a]));
+            $parts =
+                (isset($near[$element->a]) && isset($far[$element->b])) ||
+                (isset($near[$element->b]) && isset($far[$element->a]));
             if ($parts && $element->isOpen()) {
                 $names[] = 'the '.$element->label;
             }
@@ -118,15 +139,26 @@ final class Explanation
     {
         $wire = static fn (Element $e): bool => $e->kind->isCopper() && $e->ohms < self::NO_WIRE;
         $near = $netlist->region($a, $wire) + $netlist->region($b, $wire);
-        $found = array_filter($netlist->elements, static fn (Element $e): bool => $e->kind === ElementKind::ThermostatSwitch && ! $e->isOpen() && $e->ohms >= self::NO_WIRE && (isset($near[$e->a]) xor isset($near[$e->b])));
+        $found = array_filter(
+            $netlist->elements,
+            static fn (Element $e): bool => $e->kind === ElementKind::ThermostatSwitch &&
+                ! $e->isOpen() &&
+                $e->ohms >= self::NO_WIRE &&
+                (isset($near[$e->a]) xor isset($near[$e->b])),
+        );
 
-        return array_values(array_map(static fn (Element $e): string => sprintf('the %g Ω in the %s', $e->ohms, $e->label), $found));
+        return array_values(
+            array_map(static fn (Element $e): string => sprintf('the %g Ω in the %s', $e->ohms, $e->label), $found),
+        );
     }
 
     /** @return list<string> */
     private static function loads(OperatingPoint $point, Path $path): array
     {
-        return array_map(static fn (Element $e): string => self::loadName($point, $e), $path->ofKind(ElementKind::Load, ElementKind::Electronics));
+        return array_map(
+            static fn (Element $e): string => self::loadName($point, $e),
+            $path->ofKind(ElementKind::Load, ElementKind::Electronics),
+        );
     }
 
     private static function loadName(OperatingPoint $point, Element $element): string
@@ -146,7 +178,15 @@ final class Explanation
     private static function links(Path $path): array
     {
         $names = [];
-        foreach ($path->ofKind(ElementKind::ThermostatSwitch, ElementKind::Jumper, ElementKind::Touch, ElementKind::Contact, ElementKind::SafetySwitch) as $element) {
+        foreach (
+            $path->ofKind(
+                ElementKind::ThermostatSwitch,
+                ElementKind::Jumper,
+                ElementKind::Touch,
+                ElementKind::Contact,
+                ElementKind::SafetySwitch,
+            ) as $element
+        ) {
             $names[] = match ($element->kind) {
                 ElementKind::ThermostatSwitch => "the closed {$element->label}",
                 default => "the {$element->label}",
@@ -159,7 +199,12 @@ final class Explanation
     /** @return list<string> */
     private static function things(Path $path): array
     {
-        return array_map(static fn (Element $e): string => $e->kind === ElementKind::Winding ? "the transformer's winding" : "the {$e->label}", $path->ofKind(ElementKind::Load, ElementKind::Electronics, ElementKind::Winding));
+        return array_map(
+            static fn (Element $e): string => $e->kind === ElementKind::Winding
+                ? "the transformer's winding"
+                : "the {$e->label}",
+            $path->ofKind(ElementKind::Load, ElementKind::Electronics, ElementKind::Winding),
+        );
     }
 
     /** @return list<string> */
@@ -193,12 +238,18 @@ final class Explanation
         }
         $open = [];
         foreach ($netlist->elements as $element) {
-            if ($element->isOpen() && (isset($copper[$element->a]) !== isset($copper[$element->b]))) {
-                $open[] = $element->kind === ElementKind::Wire ? "conductor {$element->label} is open" : "the {$element->label} is open";
+            if ($element->isOpen() && isset($copper[$element->a]) !== isset($copper[$element->b])) {
+                $open[] =
+                    $element->kind === ElementKind::Wire
+                        ? "conductor {$element->label} is open"
+                        : "the {$element->label} is open";
             }
         }
 
-        return ucfirst($point->phrase()).' is connected to no source'.($open === [] ? '' : ': '.self::list(array_values(array_unique($open)))).'.';
+        return ucfirst($point->phrase()).
+            ' is connected to no source'.
+            ($open === [] ? '' : ': '.self::list(array_values(array_unique($open)))).
+            '.';
     }
 
     /** @param  list<string>  $names */

@@ -47,7 +47,11 @@ final class FuseCurve
             if ($multiple < $high) {
                 $share = log($multiple / $low) / log($high / $low);
 
-                return self::between(self::between($fastBefore, $fast, $share), self::between($slowBefore, $slow, $share), $where);
+                return self::between(
+                    self::between($fastBefore, $fast, $share),
+                    self::between($slowBefore, $slow, $share),
+                    $where,
+                );
             }
         }
 

@@ -34,21 +34,43 @@ final readonly class Meter
             MeterMode::Volts => $this->volts($setup, $a, $b),
             MeterMode::Ohms, MeterMode::Beep => $this->ohms($setup, $a, $b, $mode),
             MeterMode::Amps => $this->amps($setup, $a),
-            MeterMode::NonContact => Expectation::refused($mode, $a, $b, 'A non-contact tester senses line voltage only: it says nothing at all about 24 V, and it never proves a circuit dead.'),
+            MeterMode::NonContact => Expectation::refused(
+                $mode,
+                $a,
+                $b,
+                'A non-contact tester senses line voltage only: it says nothing at all about 24 V, and it never proves a circuit dead.',
+            ),
         };
     }
 
     public function volts(Setup $setup, string $a, string $b): Expectation
     {
         $own = $this->settledVolts($setup, $a, $b);
-        $variants = array_map(static fn (Circuit $circuit): Expectation => (new self($circuit))->settledVolts($setup, $a, $b), Supplies::possibilities($this->circuit));
-        $different = array_filter($variants, static fn (Expectation $e): bool => $e->floating !== $own->floating || abs(($e->nominal ?? 0.0) - ($own->nominal ?? 0.0)) > 1.0);
+        $variants = array_map(
+            static fn (Circuit $circuit): Expectation => (new self($circuit))->settledVolts($setup, $a, $b),
+            Supplies::possibilities($this->circuit),
+        );
+        $different = array_filter(
+            $variants,
+            static fn (Expectation $e): bool => $e->floating !== $own->floating ||
+                abs(($e->nominal ?? 0.0) - ($own->nominal ?? 0.0)) > 1.0,
+        );
         if ($different === []) {
             return $own;
         }
-        $words = array_values(array_unique(array_map(static fn (Expectation $e): string => $e->floating ? 'floating' : sprintf('%.0f V', $e->nominal), [$own, ...$variants])));
+        $words = array_values(
+            array_unique(
+                array_map(
+                    static fn (Expectation $e): string => $e->floating ? 'floating' : sprintf('%.0f V', $e->nominal),
+                    [$own, ...$variants],
+                ),
+            ),
+        );
 
-        return $own->widened($variants, 'Phase or bonding of the second transformer is not known: it may read '.implode(', or ', $words).'.');
+        return $own->widened(
+            $variants,
+            'Phase or bonding of the second transformer is not known: it may read '.implode(', or ', $words).'.',
+        );
     }
 
     private function settledVolts(Setup $setup, string $a, string $b): Expectation
@@ -56,10 +78,31 @@ final readonly class Meter
         $nominal = $this->circuit->operate($setup);
         $netlist = $this->known($nominal->netlist, $a, $b);
         if ($a === $b) {
-            return new Expectation(MeterMode::Volts, $a, $b, 0.0, 0.0, self::VOLT_FLOOR, false, false, 'Both probes are on the same point.');
+            return new Expectation(
+                MeterMode::Volts,
+                $a,
+                $b,
+                0.0,
+                0.0,
+                self::VOLT_FLOOR,
+                false,
+                false,
+                'Both probes are on the same point.',
+            );
         }
         if (! $nominal->network->knows($a) || ! $nominal->network->knows($b) || ! $netlist->joins($a, $b)) {
-            return new Expectation(MeterMode::Volts, $a, $b, null, null, null, true, false, Explanation::floating($netlist, $a, $b), notes: $nominal->notes);
+            return new Expectation(
+                MeterMode::Volts,
+                $a,
+                $b,
+                null,
+                null,
+                null,
+                true,
+                false,
+                Explanation::floating($netlist, $a, $b),
+                notes: $nominal->notes,
+            );
         }
         $values = [$this->metered($nominal, $a, $b)];
         $edge = [];
@@ -72,9 +115,19 @@ final readonly class Meter
         $notes = [...$nominal->notes, ...$this->otherState($setup, $nominal, $a, $b), ...array_values($edge)];
 
         return new Expectation(
-            MeterMode::Volts, $a, $b,
-            max(0.0, min($values) * (1.0 - self::ACCURACY) - self::VOLT_FLOOR), $values[0], max($values) * (1.0 + self::ACCURACY) + self::VOLT_FLOOR,
-            false, false, Explanation::volts($nominal, $path, $a, $b), Explanation::steps($nominal, $path), $this->decider($path, $a, $b), null, $notes,
+            MeterMode::Volts,
+            $a,
+            $b,
+            max(0.0, min($values) * (1.0 - self::ACCURACY) - self::VOLT_FLOOR),
+            $values[0],
+            max($values) * (1.0 + self::ACCURACY) + self::VOLT_FLOOR,
+            false,
+            false,
+            Explanation::volts($nominal, $path, $a, $b),
+            Explanation::steps($nominal, $path),
+            $this->decider($path, $a, $b),
+            null,
+            $notes,
         );
     }
 
@@ -88,7 +141,12 @@ final readonly class Meter
         $notes = [];
         foreach ($corner->loads as $id => $state) {
             if ($state !== $nominal->loads[$id]) {
-                $notes["{$id}.{$state->value}"] = sprintf('Within tolerance the %s may be %s: this then reads about %.0f V.', $nominal->netlist->element($id)->label, $state->label(), $value);
+                $notes["{$id}.{$state->value}"] = sprintf(
+                    'Within tolerance the %s may be %s: this then reads about %.0f V.',
+                    $nominal->netlist->element($id)->label,
+                    $state->label(),
+                    $value,
+                );
             }
         }
 
@@ -103,9 +161,20 @@ final readonly class Meter
         if ($other === null) {
             return [];
         }
-        $names = array_map(static fn (string $id): string => $other->netlist->element($id)->label, array_values(array_intersect(array_map(strval(...), array_keys($buzzing)), $other->pulledIn())));
+        $names = array_map(
+            static fn (string $id): string => $other->netlist->element($id)->label,
+            array_values(array_intersect(array_map(strval(...), array_keys($buzzing)), $other->pulledIn())),
+        );
 
-        return $names === [] ? [] : [sprintf('Two stable states: if the %s was in already it stays in, and this reads %.1f V.', implode(' and ', $names), $this->metered($other, $a, $b))];
+        return $names === []
+            ? []
+            : [
+                sprintf(
+                    'Two stable states: if the %s was in already it stays in, and this reads %.1f V.',
+                    implode(' and ', $names),
+                    $this->metered($other, $a, $b),
+                ),
+            ];
     }
 
     /** Nominal reading in volts; null where it floats. One solution, no band. */
@@ -120,17 +189,42 @@ final readonly class Meter
     public function ohms(Setup $setup, string $a, string $b, MeterMode $mode = MeterMode::Ohms): Expectation
     {
         if ($setup->power) {
-            return Expectation::refused($mode, $a, $b, 'Ohms only with the power off and proved dead: on a live circuit the figure is wrong and the meter can be harmed.');
+            return Expectation::refused(
+                $mode,
+                $a,
+                $b,
+                'Ohms only with the power off and proved dead: on a live circuit the figure is wrong and the meter can be harmed.',
+            );
         }
         $netlist = $this->known($this->circuit->netlist($setup), $a, $b);
         $network = Network::dc($netlist);
         if (! $network->knows($a) || ! $network->knows($b) || ! $netlist->joins($a, $b)) {
-            return new Expectation($mode, $a, $b, null, null, null, false, true, 'Nothing connects these points: the meter shows over-limit.');
+            return new Expectation(
+                $mode,
+                $a,
+                $b,
+                null,
+                null,
+                null,
+                false,
+                true,
+                'Nothing connects these points: the meter shows over-limit.',
+            );
         }
         $probe = $network->probe($a, $b);
         $ohms = $probe->magnitude($a, $b);
         if ($ohms > self::OVER_LIMIT_OHMS) {
-            return new Expectation($mode, $a, $b, null, null, null, false, true, 'Nothing connects these points: the meter shows over-limit.');
+            return new Expectation(
+                $mode,
+                $a,
+                $b,
+                null,
+                null,
+                null,
+                false,
+                true,
+                'Nothing connects these points: the meter shows over-limit.',
+            );
         }
         $path = Path::find($netlist, $probe, $a, $b);
         $ends = 0.2 * count($path->ofKind(ElementKind::Joint));
@@ -138,8 +232,16 @@ final readonly class Meter
         $beep = $ohms < self::BEEPS_BELOW ? ' The beeper sounds.' : ' The beeper stays quiet.';
 
         return new Expectation(
-            $mode, $a, $b, $ohms * (1.0 - $coil), $ohms, $ohms * (1.0 + $coil) + $ends + 1.0, false, false,
-            Explanation::ohms($netlist, $path).($mode === MeterMode::Beep ? $beep : ''), Explanation::steps($this->circuit->operate($setup), $path),
+            $mode,
+            $a,
+            $b,
+            $ohms * (1.0 - $coil),
+            $ohms,
+            $ohms * (1.0 + $coil) + $ends + 1.0,
+            false,
+            false,
+            Explanation::ohms($netlist, $path).($mode === MeterMode::Beep ? $beep : ''),
+            Explanation::steps($this->circuit->operate($setup), $path),
         );
     }
 
@@ -148,7 +250,12 @@ final readonly class Meter
     {
         $conductor = $this->circuit->netlist($setup)->point($a)->conductor;
         if ($conductor === null) {
-            return Expectation::refused(MeterMode::Amps, $a, $a, 'A clamp goes round a conductor: choose a conductor, not a screw.');
+            return Expectation::refused(
+                MeterMode::Amps,
+                $a,
+                $a,
+                'A clamp goes round a conductor: choose a conductor, not a screw.',
+            );
         }
         $nominal = $this->circuit->operate($setup);
         $values = [$nominal->phasors->amps($nominal->netlist->element("{$conductor}.h1"))];
@@ -162,8 +269,17 @@ final readonly class Meter
         }
 
         return new Expectation(
-            MeterMode::Amps, $a, $a, max(0.0, min($values) - 0.02), $values[0], max($values) + 0.02, false, false,
-            $values[0] < 0.01 ? 'No current flows in this conductor now.' : 'Current in this conductor with '.($fed === [] ? 'nothing' : implode(', ', $fed)).' pulled in.',
+            MeterMode::Amps,
+            $a,
+            $a,
+            max(0.0, min($values) - 0.02),
+            $values[0],
+            max($values) + 0.02,
+            false,
+            false,
+            $values[0] < 0.01
+                ? 'No current flows in this conductor now.'
+                : 'Current in this conductor with '.($fed === [] ? 'nothing' : implode(', ', $fed)).' pulled in.',
             notes: $nominal->notes,
         );
     }
@@ -172,7 +288,8 @@ final readonly class Meter
     {
         $source = $point->network->probe($a, $b)->across($a, $b);
 
-        return $point->phasors->magnitude($a, $b) * self::INPUT_OHMS / hypot(self::INPUT_OHMS + $source[0], $source[1]);
+        return ($point->phasors->magnitude($a, $b) * self::INPUT_OHMS) /
+            hypot(self::INPUT_OHMS + $source[0], $source[1]);
     }
 
     private function known(Netlist $netlist, string ...$points): Netlist
@@ -198,7 +315,10 @@ final readonly class Meter
         $hot = $this->circuit->profile->hots();
         $call = in_array($a, array_map(static fn ($t): string => $t->point(), $hot), true) ? $b : $a;
         $place = explode('.', $call)[0];
-        $common = $place === 'wall' ? $this->circuit->profile->named(\Unionbit\Core\Terminal\TerminalName::C)?->point() : "{$place}.C";
+        $common =
+            $place === 'wall'
+                ? $this->circuit->profile->named(\Unionbit\Core\Terminal\TerminalName::C)?->point()
+                : "{$place}.C";
 
         return [$call, $common ?? 'indoor.C'];
     }

@@ -34,8 +34,11 @@ final class Network
     /** @var array<string, array{array<int, float>, array<int, float>}> volts per ampere between two points, shared by the networks that rest on this one */
     private array $columns = [];
 
-    private function __construct(public readonly Netlist $netlist, private readonly bool $dc, private readonly ?self $base = null)
-    {
+    private function __construct(
+        public readonly Netlist $netlist,
+        private readonly bool $dc,
+        private readonly ?self $base = null,
+    ) {
     }
 
     /** Power on: phasors at the job's frequency. */
@@ -62,7 +65,9 @@ final class Network
         $base = $this->base;
         $changes = $base === null ? null : $this->changes($base);
 
-        return $base === null || $changes === null ? $this->phasors($this->own()) : new Phasors($this, null, new LowRank($changes[0], $changes[1]), $base->index);
+        return $base === null || $changes === null
+            ? $this->phasors($this->own())
+            : new Phasors($this, null, new LowRank($changes[0], $changes[1]), $base->index);
     }
 
     /** Voltages per ampere injected at `a` and taken out at `b`, all sources dead. */
@@ -123,13 +128,22 @@ final class Network
             [$g, $s] = $this->admittance($element);
             if ($old !== null && $old->a === $element->a && $old->b === $element->b) {
                 [$g0, $s0] = $base->admittance($old);
-                $start = $this->sourceChange($base, $start, $element, [$element->emf * $g - $old->emf * $g0, $element->emf * $s - $old->emf * $s0]);
+                $start = $this->sourceChange($base, $start, $element, [
+                    $element->emf * $g - $old->emf * $g0,
+                    $element->emf * $s - $old->emf * $s0,
+                ]);
                 [$g, $s] = [$g - $g0, $s - $s0];
             } elseif ($old !== null) {
                 $changes[] = $base->change($old, -1.0);
             }
             if ($g !== 0.0 || $s !== 0.0) {
-                $changes[] = [$base->index[$element->a], $base->index[$element->b], $g, $s, $base->column($element->a, $element->b)];
+                $changes[] = [
+                    $base->index[$element->a],
+                    $base->index[$element->b],
+                    $g,
+                    $s,
+                    $base->column($element->a, $element->b),
+                ];
             }
         }
         foreach ($base->netlist->elements as $id => $old) {
@@ -165,13 +179,22 @@ final class Network
     {
         [$g, $s] = $this->admittance($element);
 
-        return [$this->index[$element->a], $this->index[$element->b], $sign * $g, $sign * $s, $this->column($element->a, $element->b)];
+        return [
+            $this->index[$element->a],
+            $this->index[$element->b],
+            $sign * $g,
+            $sign * $s,
+            $this->column($element->a, $element->b),
+        ];
     }
 
     /** @return array{array<int, float>, array<int, float>} */
     private function column(string $a, string $b): array
     {
-        return $this->columns["{$a}~{$b}"] ??= $this->factored()->solve([$this->index[$a] => 1.0, $this->index[$b] => -1.0], []);
+        return $this->columns["{$a}~{$b}"] ??= $this->factored()->solve(
+            [$this->index[$a] => 1.0, $this->index[$b] => -1.0],
+            [],
+        );
     }
 
     private function factored(): SparseFactor

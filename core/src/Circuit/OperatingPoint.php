@@ -29,7 +29,9 @@ final readonly class OperatingPoint
     /** @return list<string> ids of the loads that have pulled in */
     public function pulledIn(): array
     {
-        return array_keys(array_filter($this->loads, static fn (LoadState $state): bool => $state === LoadState::PulledIn));
+        return array_keys(
+            array_filter($this->loads, static fn (LoadState $state): bool => $state === LoadState::PulledIn),
+        );
     }
 
     /** Current delivered by a transformer, amperes. */
@@ -46,7 +48,12 @@ final readonly class OperatingPoint
             if ($element->kind !== ElementKind::Winding || $element->emf === 0.0) {
                 continue;
             }
-            foreach ($this->netlist->region($element->a, static fn (Element $e): bool => $e->kind->isCopper() && ! $e->isOpen()) as $point => $_) {
+            foreach (
+                $this->netlist->region(
+                    $element->a,
+                    static fn (Element $e): bool => $e->kind->isCopper() && ! $e->isOpen(),
+                ) as $point => $_
+            ) {
                 $volts = $this->phasors->magnitude($point, $element->b);
                 if ($volts > 10.0) {
                     $live[$point] = $volts;

@@ -60,7 +60,9 @@ final readonly class Path
     /** @return list<Element> */
     public function ofKind(ElementKind ...$kinds): array
     {
-        return array_values(array_filter($this->elements, static fn (Element $e): bool => in_array($e->kind, $kinds, true)));
+        return array_values(
+            array_filter($this->elements, static fn (Element $e): bool => in_array($e->kind, $kinds, true)),
+        );
     }
 
     public function hasSource(): bool

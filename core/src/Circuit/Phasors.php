@@ -14,8 +14,12 @@ final readonly class Phasors
      * @param  ?LowRank  $update  in place of the volts, where they rest on another network's solution
      * @param  array<string, int>  $index
      */
-    public function __construct(private Network $network, private ?array $volts, private ?LowRank $update, private array $index)
-    {
+    public function __construct(
+        private Network $network,
+        private ?array $volts,
+        private ?LowRank $update,
+        private array $index,
+    ) {
     }
 
     /**

@@ -47,39 +47,104 @@ final readonly class Setup
     /** Power off, and a thermostat on batteries asked for a call: its switches close with nothing behind them. */
     public function asked(string ...$closed): self
     {
-        return new self($this->power, array_values($closed), $this->faceOff, $this->jumpers, $this->lifted, $this->edits, $this->modes, $this->slowFuse);
+        return new self(
+            $this->power,
+            array_values($closed),
+            $this->faceOff,
+            $this->jumpers,
+            $this->lifted,
+            $this->edits,
+            $this->modes,
+            $this->slowFuse,
+        );
     }
 
     /** The same jumpers, lifted ends and face as another set-up, with this one's power. */
     public function sameHands(self $other): self
     {
-        return new self($this->power, $this->power || ! $other->power ? $other->closed : [], $other->faceOff, $other->jumpers, $other->lifted, $other->edits, $other->modes, $other->slowFuse);
+        return new self(
+            $this->power,
+            $this->power || ! $other->power ? $other->closed : [],
+            $other->faceOff,
+            $other->jumpers,
+            $other->lifted,
+            $other->edits,
+            $other->modes,
+            $other->slowFuse,
+        );
     }
 
     public function faceOff(): self
     {
-        return new self($this->power, [], true, $this->jumpers, $this->lifted, $this->edits, $this->modes, $this->slowFuse);
+        return new self(
+            $this->power,
+            [],
+            true,
+            $this->jumpers,
+            $this->lifted,
+            $this->edits,
+            $this->modes,
+            $this->slowFuse,
+        );
     }
 
     public function withJumper(string $a, string $b): self
     {
-        return new self($this->power, $this->closed, $this->faceOff, [...$this->jumpers, [$a, $b]], $this->lifted, $this->edits, $this->modes, $this->slowFuse);
+        return new self(
+            $this->power,
+            $this->closed,
+            $this->faceOff,
+            [...$this->jumpers, [$a, $b]],
+            $this->lifted,
+            $this->edits,
+            $this->modes,
+            $this->slowFuse,
+        );
     }
 
     public function lifting(string ...$ends): self
     {
-        return new self($this->power, $this->closed, $this->faceOff, $this->jumpers, array_values(array_unique([...$this->lifted, ...$ends])), $this->edits, $this->modes, $this->slowFuse);
+        return new self(
+            $this->power,
+            $this->closed,
+            $this->faceOff,
+            $this->jumpers,
+            array_values(array_unique([...$this->lifted, ...$ends])),
+            $this->edits,
+            $this->modes,
+            $this->slowFuse,
+        );
     }
 
     public function with(CircuitEdit ...$edits): self
     {
-        return new self($this->power, $this->closed, $this->faceOff, $this->jumpers, $this->lifted, array_values([...$this->edits, ...$edits]), $this->modes, $this->slowFuse);
+        return new self(
+            $this->power,
+            $this->closed,
+            $this->faceOff,
+            $this->jumpers,
+            $this->lifted,
+            array_values([...$this->edits, ...$edits]),
+            $this->modes,
+            $this->slowFuse,
+        );
     }
 
     /** Puts the equipment in a mode of its own, as a defrost that the outdoor board started. */
     public function inMode(?string $mode): self
     {
-        return $mode === null ? $this : new self($this->power, $this->closed, $this->faceOff, $this->jumpers, $this->lifted, $this->edits, [...$this->modes, $mode], $this->slowFuse);
+        return $mode === null
+            ? $this
+            : new self(
+                $this->power,
+                $this->closed,
+                $this->faceOff,
+                $this->jumpers,
+                $this->lifted,
+                $this->edits,
+                [...$this->modes, $mode],
+                $this->slowFuse,
+            );
     }
 
     /** Whether this transformer's fuse holds whatever flows. */
@@ -90,11 +155,23 @@ final readonly class Setup
 
     public function fuseIsBridged(string $transformerId): bool
     {
-        return array_filter($this->edits, static fn (CircuitEdit $edit): bool => $edit instanceof FuseBridged && $edit->isOf($transformerId)) !== [];
+        return array_filter(
+            $this->edits,
+            static fn (CircuitEdit $edit): bool => $edit instanceof FuseBridged && $edit->isOf($transformerId),
+        ) !== [];
     }
 
     public function withSlowFuse(bool $slow = true): self
     {
-        return new self($this->power, $this->closed, $this->faceOff, $this->jumpers, $this->lifted, $this->edits, $this->modes, $slow);
+        return new self(
+            $this->power,
+            $this->closed,
+            $this->faceOff,
+            $this->jumpers,
+            $this->lifted,
+            $this->edits,
+            $this->modes,
+            $slow,
+        );
     }
 }

@@ -28,7 +28,16 @@ final class SpiceDeck
             $lines[] = "Rg{$node} {$node} 0 1e9";
         }
         $hertz = self::HERTZ;
-        $lines = [...$lines, '.control', 'set numdgt=12', "ac lin 1 {$hertz} {$hertz}", 'print all', '.endc', '.end', ''];
+        $lines = [
+            ...$lines,
+            '.control',
+            'set numdgt=12',
+            "ac lin 1 {$hertz} {$hertz}",
+            'print all',
+            '.endc',
+            '.end',
+            '',
+        ];
 
         return ['deck' => implode("\n", $lines), 'nodes' => $nodes];
     }
@@ -39,12 +48,20 @@ final class SpiceDeck
         $lines = ["* {$element->id}: {$element->label}"];
         $ohms = sprintf('%.12g', $element->ohms);
         if ($element->emf !== 0.0) {
-            return [...$lines, "V{$number} e{$number} {$b} DC 0 AC ".sprintf('%.12g', $element->emf), "R{$number} e{$number} {$a} {$ohms}"];
+            return [
+                ...$lines,
+                "V{$number} e{$number} {$b} DC 0 AC ".sprintf('%.12g', $element->emf),
+                "R{$number} e{$number} {$a} {$ohms}",
+            ];
         }
         if ($element->reactance === 0.0) {
             return [...$lines, "R{$number} {$a} {$b} {$ohms}"];
         }
 
-        return [...$lines, "R{$number} {$a} m{$number} {$ohms}", "L{$number} m{$number} {$b} ".sprintf('%.12g', $element->reactance / (2.0 * M_PI * self::HERTZ))];
+        return [
+            ...$lines,
+            "R{$number} {$a} m{$number} {$ohms}",
+            "L{$number} m{$number} {$b} ".sprintf('%.12g', $element->reactance / (2.0 * M_PI * self::HERTZ)),
+        ];
     }
 }

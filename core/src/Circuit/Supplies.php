@@ -18,12 +18,17 @@ final class Supplies
     {
         $notes = [];
         foreach ($point->netlist->elements as $winding) {
-            if ($winding->kind === ElementKind::Winding && $winding->emf === 0.0 && $point->phasors->magnitude($winding->a, $winding->b) > self::FED_ABOVE) {
+            if (
+                $winding->kind === ElementKind::Winding &&
+                $winding->emf === 0.0 &&
+                $point->phasors->magnitude($winding->a, $winding->b) > self::FED_ABOVE
+            ) {
                 $notes[] = "Transformer {$winding->id} is off and fed backwards from the other one: its PRIMARY carries line voltage.";
             }
         }
         if (self::areJoined($installation, $point->netlist)) {
-            $notes[] = 'Two transformers are joined: one switched off is fed backwards and carries line voltage on its primary.';
+            $notes[] =
+                'Two transformers are joined: one switched off is fed backwards and carries line voltage on its primary.';
         }
 
         return $notes;
@@ -44,8 +49,23 @@ final class Supplies
         $circuits = [];
         foreach ($facts->secondPhase === 'unknown' ? ['in', 'out'] : [$facts->secondPhase] as $phase) {
             foreach ($facts->secondBonded === null ? [false, true] : [$facts->secondBonded] as $second) {
-                foreach ($facts->commonBonded === null && ! $house->archetype->commonBonded ? [false, true] : [$house->commonBonded()] as $first) {
-                    $known = new Facts($facts->lineVolts, $facts->tapVolts, $facts->transformerVa, $facts->fuseAmps, $first, $facts->plateLink, $facts->oldPower, $second, $phase, $facts->safety);
+                foreach (
+                    $facts->commonBonded === null && ! $house->archetype->commonBonded
+                        ? [false, true]
+                        : [$house->commonBonded()] as $first
+                ) {
+                    $known = new Facts(
+                        $facts->lineVolts,
+                        $facts->tapVolts,
+                        $facts->transformerVa,
+                        $facts->fuseAmps,
+                        $first,
+                        $facts->plateLink,
+                        $facts->oldPower,
+                        $second,
+                        $phase,
+                        $facts->safety,
+                    );
                     $circuits[] = new Circuit($house->withFacts($known), $circuit->profile, $circuit->landing);
                 }
             }
@@ -59,7 +79,12 @@ final class Supplies
     {
         $transformers = $installation->archetype->transformers;
 
-        return count($transformers) > 1
-            && isset($netlist->region($transformers[0]->hot, static fn (Element $e): bool => $e->kind->isCopper() && ! $e->isOpen())[$transformers[1]->hot]);
+        return count($transformers) > 1 &&
+            isset(
+                $netlist->region(
+                    $transformers[0]->hot,
+                    static fn (Element $e): bool => $e->kind->isCopper() && ! $e->isOpen(),
+                )[$transformers[1]->hot],
+            );
     }
 }

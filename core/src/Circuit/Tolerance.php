@@ -24,8 +24,10 @@ final readonly class Tolerance
     public static function corners(): array
     {
         return [
-            new self(0.95 * 0.95, 0.8, false), new self(0.95 * 0.95, 1.2, false),
-            new self(1.05 * 1.05, 0.8, false), new self(1.05 * 1.05, 1.2, false),
+            new self(0.95 * 0.95, 0.8, false),
+            new self(0.95 * 0.95, 1.2, false),
+            new self(1.05 * 1.05, 0.8, false),
+            new self(1.05 * 1.05, 1.2, false),
         ];
     }
 }

@@ -66,15 +66,40 @@ final readonly class Archetype
     /** The same equipment whose board prints an E that is joined to its W inside; unchanged where E is already there or nothing heats electrically. */
     public function withEmergencyTied(): self
     {
-        $aux = $this->terminalNamed(Place::Indoor, TerminalName::W1) ?? $this->terminalNamed(Place::Indoor, TerminalName::Aux);
-        if ($this->heatPump === null || $this->heatPump->auxiliaryStages === 0 || $aux === null || $this->terminalNamed(Place::Indoor, TerminalName::E) !== null) {
+        $aux =
+            $this->terminalNamed(Place::Indoor, TerminalName::W1) ??
+            $this->terminalNamed(Place::Indoor, TerminalName::Aux);
+        if (
+            $this->heatPump === null ||
+            $this->heatPump->auxiliaryStages === 0 ||
+            $aux === null ||
+            $this->terminalNamed(Place::Indoor, TerminalName::E) !== null
+        ) {
             return $this;
         }
 
         return new self(
-            $this->id, $this->title, $this->short, $this->heatSource, $this->heatStages, $this->coolStages, $this->reverses, $this->fanInHeat, $this->commonBonded, $this->blowerOnCoolCall,
-            [...$this->terminals, new EquipmentTerminal(Place::Indoor, 'E', TerminalName::E, 1)], $this->transformers, $this->loads, $this->switches, $this->needs, $this->delays,
-            new HeatPump($this->heatPump->valve, $this->heatPump->auxiliaryStages, 'tied'), [...$this->ties, new Jumper(Place::Indoor, 'E', $aux->printed, "E–{$aux->printed} tie")], $this->allows, $this->modes, $this->doorSwitch,
+            $this->id,
+            $this->title,
+            $this->short,
+            $this->heatSource,
+            $this->heatStages,
+            $this->coolStages,
+            $this->reverses,
+            $this->fanInHeat,
+            $this->commonBonded,
+            $this->blowerOnCoolCall,
+            [...$this->terminals, new EquipmentTerminal(Place::Indoor, 'E', TerminalName::E, 1)],
+            $this->transformers,
+            $this->loads,
+            $this->switches,
+            $this->needs,
+            $this->delays,
+            new HeatPump($this->heatPump->valve, $this->heatPump->auxiliaryStages, 'tied'),
+            [...$this->ties, new Jumper(Place::Indoor, 'E', $aux->printed, "E–{$aux->printed} tie")],
+            $this->allows,
+            $this->modes,
+            $this->doorSwitch,
         );
     }
 

@@ -39,28 +39,66 @@ final class ArchetypeReader
         }
 
         return new Archetype(
-            $node->string('id'), $node->string('title'), $node->string('short'),
-            $heat->string('source'), $heat->int('stages'), $cooling->int('stages'), $cooling->bool('reverses', false),
-            $heat->string('fan'), $node->bool('commonBonded', false), $cooling->bool('blowerOnCall', false),
+            $node->string('id'),
+            $node->string('title'),
+            $node->string('short'),
+            $heat->string('source'),
+            $heat->int('stages'),
+            $cooling->int('stages'),
+            $cooling->bool('reverses', false),
+            $heat->string('fan'),
+            $node->bool('commonBonded', false),
+            $cooling->bool('blowerOnCall', false),
             array_map(self::terminal(...), $node->each('terminals')),
             array_map(self::transformer(...), $node->each('transformers')),
             array_map(self::load(...), $node->each('loads')),
-            array_map(static fn (Node $n): LineSwitch => new LineSwitch($n->string('id'), $n->string('label'), $n->string('from'), $n->string('to')), $node->each('switches')),
-            $needs, $delays,
+            array_map(
+                static fn (Node $n): LineSwitch => new LineSwitch(
+                    $n->string('id'),
+                    $n->string('label'),
+                    $n->string('from'),
+                    $n->string('to'),
+                ),
+                $node->each('switches'),
+            ),
+            $needs,
+            $delays,
             $node->has('heatPump') ? self::heatPump($node->at('heatPump')) : null,
-            array_map(static fn (Node $n): Jumper => new Jumper($n->enum('place', Place::class), $n->string('a'), $n->string('b'), $n->string('label')), $node->each('ties')),
-            $allows, $modes, $node->bool('doorSwitch', false),
+            array_map(
+                static fn (Node $n): Jumper => new Jumper(
+                    $n->enum('place', Place::class),
+                    $n->string('a'),
+                    $n->string('b'),
+                    $n->string('label'),
+                ),
+                $node->each('ties'),
+            ),
+            $allows,
+            $modes,
+            $node->bool('doorSwitch', false),
         );
     }
 
     private static function terminal(Node $node): EquipmentTerminal
     {
-        return new EquipmentTerminal($node->enum('place', Place::class), $node->string('printed'), $node->enum('name', TerminalName::class), $node->int('wires', 1));
+        return new EquipmentTerminal(
+            $node->enum('place', Place::class),
+            $node->string('printed'),
+            $node->enum('name', TerminalName::class),
+            $node->int('wires', 1),
+        );
     }
 
     private static function transformer(Node $node): Transformer
     {
-        return new Transformer($node->string('id'), $node->number('ratingVa'), $node->string('hot'), $node->string('common'), $node->has('fuseAmps') ? $node->number('fuseAmps') : null, $node->has('bonded') ? $node->bool('bonded') : null);
+        return new Transformer(
+            $node->string('id'),
+            $node->number('ratingVa'),
+            $node->string('hot'),
+            $node->string('common'),
+            $node->has('fuseAmps') ? $node->number('fuseAmps') : null,
+            $node->has('bonded') ? $node->bool('bonded') : null,
+        );
     }
 
     private static function load(Node $node): Load
@@ -68,14 +106,26 @@ final class ArchetypeReader
         $drives = array_map(self::contact(...), $node->each('drives'));
 
         return new Load(
-            $node->string('id'), $node->enum('kind', LoadKind::class), $node->string('label'), $node->string('from'), $node->string('to'),
-            $node->has('observable') ? $node->string('observable') : null, $drives,
+            $node->string('id'),
+            $node->enum('kind', LoadKind::class),
+            $node->string('label'),
+            $node->string('from'),
+            $node->string('to'),
+            $node->has('observable') ? $node->string('observable') : null,
+            $drives,
         );
     }
 
     private static function contact(Node $node): DrivenContact
     {
-        return new DrivenContact($node->string('id'), $node->string('label'), $node->string('from'), $node->string('to'), $node->bool('normallyClosed', false), $node->number('delaySeconds', 0.0));
+        return new DrivenContact(
+            $node->string('id'),
+            $node->string('label'),
+            $node->string('from'),
+            $node->string('to'),
+            $node->bool('normallyClosed', false),
+            $node->number('delaySeconds', 0.0),
+        );
     }
 
     private static function heatPump(Node $node): HeatPump

@@ -7,11 +7,7 @@ namespace Unionbit\Core\Equipment;
 /** A safety or service switch in the control circuit: limit, float, pressure, door. Closed when all is well. */
 final readonly class LineSwitch
 {
-    public function __construct(
-        public string $id,
-        public string $label,
-        public string $from,
-        public string $to,
-    ) {
+    public function __construct(public string $id, public string $label, public string $from, public string $to)
+    {
     }
 }

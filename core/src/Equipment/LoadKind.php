@@ -94,7 +94,7 @@ enum LoadKind: string
     /** @return array{float, float} ohms, from volt-amperes at 24 V and power factor */
     private static function fromVa(float $va, float $powerFactor): array
     {
-        $ohms = 24.0 * 24.0 / $va;
+        $ohms = (24.0 * 24.0) / $va;
 
         return [$ohms * $powerFactor, $ohms * sqrt(1.0 - $powerFactor * $powerFactor)];
     }

@@ -24,7 +24,14 @@ final class SharedKit
     /** @return array<string, EquipmentTerminal> R, C, Y and G of the board by letter, to which the adapter's leads go; empty where it cannot stand */
     public static function screws(Archetype $archetype): array
     {
-        $screws = array_filter(array_map(static fn (TerminalName $n): ?EquipmentTerminal => $archetype->terminalNamed(Place::Indoor, $n), ['R' => TerminalName::R, 'C' => TerminalName::C, 'Y' => TerminalName::Y1, 'G' => TerminalName::G]));
+        $screws = array_filter(
+            array_map(static fn (TerminalName $n): ?EquipmentTerminal => $archetype->terminalNamed(Place::Indoor, $n), [
+                'R' => TerminalName::R,
+                'C' => TerminalName::C,
+                'Y' => TerminalName::Y1,
+                'G' => TerminalName::G,
+            ]),
+        );
 
         return count($screws) === 4 && count($archetype->transformers) === 1 ? $screws : [];
     }
@@ -38,10 +45,20 @@ final class SharedKit
         }
         [$r, $c, $y, $g] = array_map(static fn (EquipmentTerminal $t): string => $t->point(), array_values($screws));
         $k = 'indoor.'.self::SCREW;
-        $contact = static fn (string $id, string $letter, string $to): DrivenContact => new DrivenContact($id, "kit's contact in {$letter}", $r, $to, false, 0.0, true);
+        $contact = static fn (string $id, string $letter, string $to): DrivenContact => new DrivenContact(
+            $id,
+            "kit's contact in {$letter}",
+            $r,
+            $to,
+            false,
+            0.0,
+            true,
+        );
 
         return [
-            new Load('kit-cooling', LoadKind::SharedCompressor, 'kit\'s compressor input', $k, $c, null, [$contact('kit-y', 'Y', $y)]),
+            new Load('kit-cooling', LoadKind::SharedCompressor, 'kit\'s compressor input', $k, $c, null, [
+                $contact('kit-y', 'Y', $y),
+            ]),
             new Load('kit-fan', LoadKind::SharedFan, 'kit\'s fan input', $k, $c, null, [$contact('kit-g', 'G', $g)]),
             new Load('kit-supply', LoadKind::BoardLogic, 'kit\'s electronics', $r, $c),
         ];

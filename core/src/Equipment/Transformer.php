@@ -29,7 +29,7 @@ final readonly class Transformer
     /** Volts with no load: 24 V × 1.12 × line ÷ tap. */
     public static function idleVolts(float $lineVolts, float $tapVolts): float
     {
-        return 24.0 * 1.12 * $lineVolts / $tapVolts;
+        return (24.0 * 1.12 * $lineVolts) / $tapVolts;
     }
 
     /** Purely resistive source impedance in ohms, so that the secondary gives 24 V at its rating. */

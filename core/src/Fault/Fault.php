@@ -50,11 +50,27 @@ final readonly class Fault
     /** Several faults of one house as one, as a short behind a bridged fuse. It comes and goes only where all of them do. */
     public static function together(self $first, self ...$others): self
     {
-        return array_reduce($others, static fn (self $a, self $b): self => new self(
-            "{$a->id}+{$b->id}", "{$a->entry}+{$b->entry}", "{$a->title}; {$b->title}", $a->where,
-            [...$a->edits, ...$b->edits], [...$a->forces, ...$b->forces], [...$a->blocks, ...$b->blocks], $a->settings + $b->settings, $a->noCalls || $b->noCalls,
-            $a->prior, "{$a->symptoms}; {$b->symptoms}", "{$a->fix}; {$b->fix}", $a->minutes + $b->minutes, $a->intermittent && $b->intermittent,
-            [...$a->parts, ...$b->parts], $a->fanTurned || $b->fanTurned,
-        ), $first);
+        return array_reduce(
+            $others,
+            static fn (self $a, self $b): self => new self(
+                "{$a->id}+{$b->id}",
+                "{$a->entry}+{$b->entry}",
+                "{$a->title}; {$b->title}",
+                $a->where,
+                [...$a->edits, ...$b->edits],
+                [...$a->forces, ...$b->forces],
+                [...$a->blocks, ...$b->blocks],
+                $a->settings + $b->settings,
+                $a->noCalls || $b->noCalls,
+                $a->prior,
+                "{$a->symptoms}; {$b->symptoms}",
+                "{$a->fix}; {$b->fix}",
+                $a->minutes + $b->minutes,
+                $a->intermittent && $b->intermittent,
+                [...$a->parts, ...$b->parts],
+                $a->fanTurned || $b->fanTurned,
+            ),
+            $first,
+        );
     }
 }

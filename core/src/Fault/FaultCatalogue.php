@@ -66,15 +66,28 @@ final readonly class FaultCatalogue
         $effect = $entry->at('effect');
         $do = $effect->string('do');
         $of = $effect->string('of', '');
-        $says = array_map(static fn (CircuitEdit $edit): string => $edit->describe($circuit->netlist(Setup::calling())), $edits);
+        $says = array_map(
+            static fn (CircuitEdit $edit): string => $edit->describe($circuit->netlist(Setup::calling())),
+            $edits,
+        );
 
         return new Fault(
-            $entry->string('id').($part === '' ? '' : ":{$part}"), $entry->string('id'), $says === [] ? $entry->string('title') : $entry->string('title').': '.implode(', ', $says),
-            $entry->string('where'), $edits,
-            [...$entry->strings('forces'), ...($do === 'force' ? [$of] : [])], $do === 'block' ? [$of] : [],
-            $do === 'setting' ? [$effect->string('key') => $effect->string('value')] : [], $do === 'no-calls',
-            $entry->string('prior'), $entry->string('symptoms'), $entry->string('fix'), $entry->int('minutes'), $entry->bool('intermittent', false),
-            $part === '' ? [] : [$part], $do === 'turn-fan',
+            $entry->string('id').($part === '' ? '' : ":{$part}"),
+            $entry->string('id'),
+            $says === [] ? $entry->string('title') : $entry->string('title').': '.implode(', ', $says),
+            $entry->string('where'),
+            $edits,
+            [...$entry->strings('forces'), ...$do === 'force' ? [$of] : []],
+            $do === 'block' ? [$of] : [],
+            $do === 'setting' ? [$effect->string('key') => $effect->string('value')] : [],
+            $do === 'no-calls',
+            $entry->string('prior'),
+            $entry->string('symptoms'),
+            $entry->string('fix'),
+            $entry->int('minutes'),
+            $entry->bool('intermittent', false),
+            $part === '' ? [] : [$part],
+            $do === 'turn-fan',
         );
     }
 
@@ -84,7 +97,10 @@ final readonly class FaultCatalogue
         $effect = $entry->at('effect');
         $of = $effect->string('of', '');
         $ohms = $effect->number('ohms', 0.05);
-        $each = static fn (array $ids, callable $edit): array => array_combine($ids, array_map(static fn (string $id): array => [$edit($id)], $ids));
+        $each = static fn (array $ids, callable $edit): array => array_combine(
+            $ids,
+            array_map(static fn (string $id): array => [$edit($id)], $ids),
+        );
 
         return match ($effect->string('do')) {
             'open' => $each($parts->elements($of), static fn (string $id): CircuitEdit => new Opened($id)),
@@ -94,16 +110,35 @@ final readonly class FaultCatalogue
             'turns' => $each($parts->elements($of), static fn (string $id): CircuitEdit => new ShortedTurns($id)),
             'stuck' => $each($parts->elements($of), static fn (string $id): CircuitEdit => new ArmatureStuck($id)),
             'move' => array_map(static fn (array $pair): array => [new Moved($pair[0], $pair[1])], $parts->moves($of)),
-            'source' => $each($parts->elements($of === '' ? 'winding' : $of), static fn (string $id): CircuitEdit => new SourceScaled($id, $effect->number('factor'))),
-            'touch' => array_map(static fn (array $pair): array => [new Touching($pair[0], $pair[1], $ohms)], $parts->pairs($of)),
-            'leak' => array_map(static fn (array $pair): array => [new Touching($pair[0], $pair[1], $ohms)], $parts->pairs('leak')),
-            'load' => array_map(static fn (array $pair): array => [new Touching($pair[0], $pair[1], $ohms)], $parts->pairs('supply')),
-            'swap' => array_map(static fn (array $pair): array => [new Swapped($pair[0], $pair[1])], $parts->ends($effect->string('end'))),
+            'source' => $each(
+                $parts->elements($of === '' ? 'winding' : $of),
+                static fn (string $id): CircuitEdit => new SourceScaled($id, $effect->number('factor')),
+            ),
+            'touch' => array_map(
+                static fn (array $pair): array => [new Touching($pair[0], $pair[1], $ohms)],
+                $parts->pairs($of),
+            ),
+            'leak' => array_map(
+                static fn (array $pair): array => [new Touching($pair[0], $pair[1], $ohms)],
+                $parts->pairs('leak'),
+            ),
+            'load' => array_map(
+                static fn (array $pair): array => [new Touching($pair[0], $pair[1], $ohms)],
+                $parts->pairs('supply'),
+            ),
+            'swap' => array_map(
+                static fn (array $pair): array => [new Swapped($pair[0], $pair[1])],
+                $parts->ends($effect->string('end')),
+            ),
             'force', 'block' => $parts->has($of) ? ['' => []] : [],
             'bridge' => $each($parts->elements($of), static fn (string $id): CircuitEdit => new FuseBridged($id)),
             'turn-fan' => $parts->fanInHeat() ? ['' => []] : [],
             'setting', 'no-calls' => ['' => []],
-            default => throw InvalidData::notAllowed("{$effect->pointer}/do", $effect->string('do'), 'an effect that the catalogue knows'),
+            default => throw InvalidData::notAllowed(
+                "{$effect->pointer}/do",
+                $effect->string('do'),
+                'an effect that the catalogue knows',
+            ),
         };
     }
 }

@@ -17,11 +17,27 @@ final class FaultedCall
     public static function setup(Circuit $circuit, CallName $call, ?Fault $fault = null): Setup
     {
         $archetype = $circuit->installation->archetype;
-        $right = new CallSettings($archetype->heatPump === null ? 'conventional' : $archetype->system(), $archetype->fanInHeat, $archetype->heatPump->valve ?? 'O');
-        $table = $fault === null || $fault->settings === [] ? CallTable::needed($archetype) : CallTable::made($circuit->profile, self::wrong($right, $fault->settings), $archetype);
+        $right = new CallSettings(
+            $archetype->heatPump === null ? 'conventional' : $archetype->system(),
+            $archetype->fanInHeat,
+            $archetype->heatPump->valve ?? 'O',
+        );
+        $table =
+            $fault === null || $fault->settings === []
+                ? CallTable::needed($archetype)
+                : CallTable::made($circuit->profile, self::wrong($right, $fault->settings), $archetype);
         $closes = $fault?->noCalls === true ? [] : $table->printed($call, $circuit->profile);
         if (isset($fault->settings['stages'])) {
-            $closes = array_values(array_filter($closes, static fn (string $printed): bool => ! in_array($circuit->profile->terminal($printed)?->name, [TerminalName::Y2, TerminalName::W2], true)));
+            $closes = array_values(
+                array_filter(
+                    $closes,
+                    static fn (string $printed): bool => ! in_array(
+                        $circuit->profile->terminal($printed)?->name,
+                        [TerminalName::Y2, TerminalName::W2],
+                        true,
+                    ),
+                ),
+            );
         }
         $setup = Setup::calling(...$closes)->inMode($call->mode());
 
@@ -33,7 +49,11 @@ final class FaultedCall
     {
         return new CallSettings(
             $settings['equipment-type'] ?? $right->equipmentType,
-            isset($settings['fan-in-heat']) ? ($right->fanInHeat === 'thermostat' ? 'equipment' : 'thermostat') : $right->fanInHeat,
+            isset($settings['fan-in-heat'])
+                ? ($right->fanInHeat === 'thermostat'
+                    ? 'equipment'
+                    : 'thermostat')
+                : $right->fanInHeat,
             isset($settings['reversing-valve']) ? ($right->valve === 'O' ? 'B' : 'O') : $right->valve,
         );
     }

@@ -22,7 +22,8 @@ final class Observables
         $seen = [];
         foreach ($circuit->installation->loads() as $load) {
             if ($load->observable !== null) {
-                $seen[$load->observable] = ($seen[$load->observable] ?? false) || $point->loads[$load->id] === LoadState::PulledIn;
+                $seen[$load->observable] =
+                    ($seen[$load->observable] ?? false) || $point->loads[$load->id] === LoadState::PulledIn;
             }
             if ($load->kind === LoadKind::BoardLogic && $load->id === 'board-logic') {
                 $seen['board-lamp'] = $point->loadVolts[$load->id] >= self::BOARD_RUNS_ABOVE;

@@ -23,20 +23,59 @@ final readonly class Parts
     {
         return match ($of) {
             'winding' => $this->kind(ElementKind::Winding),
-            'door' => $this->installation->archetype->doorSwitch ? array_slice($this->kind(ElementKind::Winding), 0, 1) : [],
-            'outdoor-y' => $this->ids(static fn (Element $e): bool => $e->kind === ElementKind::Joint && str_starts_with($e->id, 'B') && str_ends_with($e->id, '.far.joint') && in_array($e->b, ['outdoor.Y', 'outdoor.Y1'], true)),
-            'fuse' => array_map(static fn (Transformer $t): string => "{$t->id}.fuse", array_values(array_filter($this->installation->transformers(), static fn (Transformer $t): bool => $t->fuseAmps !== null))),
+            'door' => $this->installation->archetype->doorSwitch
+                ? array_slice($this->kind(ElementKind::Winding), 0, 1)
+                : [],
+            'outdoor-y' => $this->ids(
+                static fn (Element $e): bool => $e->kind === ElementKind::Joint &&
+                    str_starts_with($e->id, 'B') &&
+                    str_ends_with($e->id, '.far.joint') &&
+                    in_array($e->b, ['outdoor.Y', 'outdoor.Y1'], true),
+            ),
+            'fuse' => array_map(
+                static fn (Transformer $t): string => "{$t->id}.fuse",
+                array_values(
+                    array_filter(
+                        $this->installation->transformers(),
+                        static fn (Transformer $t): bool => $t->fuseAmps !== null,
+                    ),
+                ),
+            ),
             'switch' => $this->kind(ElementKind::ThermostatSwitch),
             'link' => $this->ids(static fn (Element $e): bool => $e->id === 'plate.link'),
             'tie' => $this->ids(static fn (Element $e): bool => str_starts_with($e->id, 'tie.')),
-            'conductor' => $this->ids(static fn (Element $e): bool => $e->kind === ElementKind::Wire && str_ends_with($e->id, '.h1')),
-            'joint-near' => $this->ids(static fn (Element $e): bool => $e->kind === ElementKind::Joint && str_ends_with($e->id, '.near.joint') && str_starts_with($e->id, 'A')),
-            'hot-joint' => $this->ids(fn (Element $e): bool => $e->kind === ElementKind::Joint && str_ends_with($e->id, '.far.joint') && in_array($e->b, array_column($this->installation->archetype->transformers, 'hot'), true)),
-            'common' => $this->ids(fn (Element $e): bool => $e->kind === ElementKind::Joint && str_ends_with($e->id, '.far.joint') && in_array($e->b, array_column($this->installation->archetype->transformers, 'common'), true)),
-            'limit', 'pressure' => $this->ids(static fn (Element $e): bool => $e->kind === ElementKind::SafetySwitch && $e->subject === $of),
-            'float' => $this->ids(fn (Element $e): bool => $e->kind === ElementKind::SafetySwitch && in_array($e->subject, array_column($this->installation->facts->safety, 'id'), true)),
-            'valve-contact', 'end-switch', 'compressor-contact', 'defrost-w' => $this->ids(static fn (Element $e): bool => $e->id === $of),
-            'kit-contact' => $this->ids(static fn (Element $e): bool => $e->kind === ElementKind::Contact && str_starts_with($e->subject, 'kit-')),
+            'conductor' => $this->ids(
+                static fn (Element $e): bool => $e->kind === ElementKind::Wire && str_ends_with($e->id, '.h1'),
+            ),
+            'joint-near' => $this->ids(
+                static fn (Element $e): bool => $e->kind === ElementKind::Joint &&
+                    str_ends_with($e->id, '.near.joint') &&
+                    str_starts_with($e->id, 'A'),
+            ),
+            'hot-joint' => $this->ids(
+                fn (Element $e): bool => $e->kind === ElementKind::Joint &&
+                    str_ends_with($e->id, '.far.joint') &&
+                    in_array($e->b, array_column($this->installation->archetype->transformers, 'hot'), true),
+            ),
+            'common' => $this->ids(
+                fn (Element $e): bool => $e->kind === ElementKind::Joint &&
+                    str_ends_with($e->id, '.far.joint') &&
+                    in_array($e->b, array_column($this->installation->archetype->transformers, 'common'), true),
+            ),
+            'limit', 'pressure' => $this->ids(
+                static fn (Element $e): bool => $e->kind === ElementKind::SafetySwitch && $e->subject === $of,
+            ),
+            'float' => $this->ids(
+                fn (Element $e): bool => $e->kind === ElementKind::SafetySwitch &&
+                    in_array($e->subject, array_column($this->installation->facts->safety, 'id'), true),
+            ),
+            'valve-contact', 'end-switch', 'compressor-contact', 'defrost-w' => $this->ids(
+                static fn (Element $e): bool => $e->id === $of,
+            ),
+            'kit-contact' => $this->ids(
+                static fn (Element $e): bool => $e->kind === ElementKind::Contact &&
+                    str_starts_with($e->subject, 'kit-'),
+            ),
             'valve' => $this->loads(static fn (Load $l): bool => $l->id === 'valve'),
             'humidifier' => $this->loads(static fn (Load $l): bool => $l->id === 'humidifier'),
             default => $this->loads(static fn (Load $l): bool => $l->kind->value === $of),
@@ -54,14 +93,24 @@ final readonly class Parts
             'leak' => $this->leaks(),
             'hots' => $this->hots(),
             'spares' => $this->spares(),
-            default => ['T1' => [$this->installation->archetype->transformers[0]->hot, $this->installation->archetype->transformers[0]->common]],
+            default => [
+                'T1' => [
+                    $this->installation->archetype->transformers[0]->hot,
+                    $this->installation->archetype->transformers[0]->common,
+                ],
+            ],
         };
     }
 
     /** @return array<string, array{string, string}> pairs of landed ends that can be swapped */
     public function ends(string $end): array
     {
-        $landed = array_values(array_filter($this->ids(static fn (Element $e): bool => $e->kind === ElementKind::Joint), static fn (string $id): bool => str_starts_with($id, 'A') && str_ends_with($id, ".{$end}.joint")));
+        $landed = array_values(
+            array_filter(
+                $this->ids(static fn (Element $e): bool => $e->kind === ElementKind::Joint),
+                static fn (string $id): bool => str_starts_with($id, 'A') && str_ends_with($id, ".{$end}.joint"),
+            ),
+        );
         $ends = array_map(static fn (string $id): string => substr($id, 0, -6), $landed);
 
         return $this->pairsOf($ends);
@@ -112,13 +161,23 @@ final readonly class Parts
     /** @return array<string, array{string, string}> */
     private function conductorPairs(string $cable): array
     {
-        return $this->pairsOf(array_map(static fn ($c): string => "{$cable}{$c->number}.mid", $this->installation->cable($cable)->conductors ?? []));
+        return $this->pairsOf(
+            array_map(
+                static fn ($c): string => "{$cable}{$c->number}.mid",
+                $this->installation->cable($cable)->conductors ?? [],
+            ),
+        );
     }
 
     /** @return array<string, array{string, string}> screws beside each other on the plate */
     private function neighbours(): array
     {
-        $screws = array_values(array_filter(array_keys($this->netlist->points), static fn (string $id): bool => preg_match('/^wall\.[^.]+$/', $id) === 1));
+        $screws = array_values(
+            array_filter(
+                array_keys($this->netlist->points),
+                static fn (string $id): bool => preg_match('/^wall\.[^.]+$/', $id) === 1,
+            ),
+        );
         $pairs = [];
         for ($n = 1, $count = count($screws); $n < $count; $n++) {
             $pairs[$screws[$n - 1].'~'.$screws[$n]] = [$screws[$n - 1], $screws[$n]];
@@ -203,12 +262,18 @@ final readonly class Parts
     /** @return list<string> */
     private function ids(callable $wanted): array
     {
-        return array_map(static fn (Element $e): string => $e->id, array_values(array_filter($this->netlist->elements, $wanted)));
+        return array_map(
+            static fn (Element $e): string => $e->id,
+            array_values(array_filter($this->netlist->elements, $wanted)),
+        );
     }
 
     /** @return list<string> */
     private function loads(callable $wanted): array
     {
-        return array_map(static fn (Load $l): string => $l->id, array_values(array_filter($this->installation->loads(), $wanted)));
+        return array_map(
+            static fn (Load $l): string => $l->id,
+            array_values(array_filter($this->installation->loads(), $wanted)),
+        );
     }
 }

@@ -33,9 +33,26 @@ final class AirflowCheck implements Figure
         $tons = $plan?->installation->answers->number('outdoorTons');
 
         return [
-            new Input('tons', 'Capacity', 'tons', $tons ?? 3.0, $tons === null ? 'nameplate ÷ 12 000' : 'the survey', 0.5, 10),
+            new Input(
+                'tons',
+                'Capacity',
+                'tons',
+                $tons ?? 3.0,
+                $tons === null ? 'nameplate ÷ 12 000' : 'the survey',
+                0.5,
+                10,
+            ),
             new Input('cfm', 'Sum of the grille readings', 'CFM', null, 'anemometer or hood, all supplies', 0, 6000),
-            new Input('return', 'Return grille, free area', 'sq in', null, 'width × height × free share', 10, 3000, true),
+            new Input(
+                'return',
+                'Return grille, free area',
+                'sq in',
+                null,
+                'width × height × free share',
+                10,
+                3000,
+                true,
+            ),
         ];
     }
 
@@ -50,10 +67,25 @@ final class AirflowCheck implements Figure
         if (isset($v['return'])) {
             $speed = $v['cfm'] / ($v['return'] / 144.0);
             $fast = $speed > 500.0;
-            $lines[] = Result::line('Speed at the return grille', $speed, 'ft/min', 'CFM ÷ (sq in ÷ 144); over 500 it is too small and loud');
+            $lines[] = Result::line(
+                'Speed at the return grille',
+                $speed,
+                'ft/min',
+                'CFM ÷ (sq in ÷ 144); over 500 it is too small and loud',
+            );
         }
         $low = $perTon < self::LEAST;
 
-        return new Result($lines, $low ? 'fault' : ($perTon > self::MOST || $fast ? 'caution' : 'verd'), $low ? 'Too little: filter, closed grilles, a dirty coil, a return grille too small, or the blower\'s speed.' : ($perTon > self::MOST ? 'More than usual: humidity suffers.' : ($fast ? 'Enough air, through a return grille that is too small.' : 'In the usual range.')));
+        return new Result(
+            $lines,
+            $low ? 'fault' : ($perTon > self::MOST || $fast ? 'caution' : 'verd'),
+            $low
+                ? 'Too little: filter, closed grilles, a dirty coil, a return grille too small, or the blower\'s speed.'
+                : ($perTon > self::MOST
+                    ? 'More than usual: humidity suffers.'
+                    : ($fast
+                        ? 'Enough air, through a return grille that is too small.'
+                        : 'In the usual range.')),
+        );
     }
 }

@@ -34,8 +34,24 @@ final class AuxiliaryHeat implements Figure
         return [
             new Input('kw', 'Strips, at their rated volts', 'kW', 10.0, 'their plate', 0.5, 40),
             new Input('rated', 'Rated volts', 'V', 240.0, 'their plate', 100, 480),
-            new Input('volts', 'Volts measured', 'V', $plan?->installation->facts->lineVolts ?? 240.0, 'measure under load', 90, 480),
-            new Input('rise', 'Temperature rise wanted', 'Δ°F', 40.0, 'supply less return; the plate gives the limit', 5, 100),
+            new Input(
+                'volts',
+                'Volts measured',
+                'V',
+                $plan?->installation->facts->lineVolts ?? 240.0,
+                'measure under load',
+                90,
+                480,
+            ),
+            new Input(
+                'rise',
+                'Temperature rise wanted',
+                'Δ°F',
+                40.0,
+                'supply less return; the plate gives the limit',
+                5,
+                100,
+            ),
             new Input('load', 'Heat loss at design', 'BTU/h', null, 'load calculation', 1000, 300_000, true),
         ];
     }
@@ -47,15 +63,28 @@ final class AuxiliaryHeat implements Figure
         $btu = self::BTU_PER_KWH * $kw;
         $lines = [
             Result::line('Power now', $kw, 'kW', sprintf('%g kW × (%g ÷ %g)²', $v['kw'], $v['volts'], $v['rated'])),
-            Result::line('Current against rated', 100.0 * $v['volts'] / $v['rated'], '%', 'volts ÷ rated volts'),
+            Result::line('Current against rated', (100.0 * $v['volts']) / $v['rated'], '%', 'volts ÷ rated volts'),
             Result::line('Heat', $btu, 'BTU/h', 'kW × 3412'),
             Result::line('Airflow for the rise', $btu / (self::AIR * $v['rise']), 'CFM', 'BTU/h ÷ (1.08 × rise)'),
         ];
         if (isset($v['load'])) {
-            $lines[] = Result::line('Strips that carry the house alone', $v['load'] / self::BTU_PER_KWH / $share, 'kW', 'heat loss ÷ 3412, at their rated volts');
+            $lines[] = Result::line(
+                'Strips that carry the house alone',
+                $v['load'] / self::BTU_PER_KWH / $share,
+                'kW',
+                'heat loss ÷ 3412, at their rated volts',
+            );
         }
         $carries = ! isset($v['load']) || $btu >= $v['load'];
 
-        return new Result($lines, $carries ? 'verd' : 'caution', isset($v['load']) ? ($carries ? 'In emergency heat the strips carry the house at design.' : 'In emergency heat the strips do not carry the house at design.') : 'With the heat loss it can be said whether they carry the house alone.');
+        return new Result(
+            $lines,
+            $carries ? 'verd' : 'caution',
+            isset($v['load'])
+                ? ($carries
+                    ? 'In emergency heat the strips carry the house at design.'
+                    : 'In emergency heat the strips do not carry the house at design.')
+                : 'With the heat loss it can be said whether they carry the house alone.',
+        );
     }
 }

@@ -30,14 +30,22 @@ final class CoilCheck implements Figure
         $contactor = LoadKind::Contactor->dcOhms();
 
         return [
-            new Input('expected', 'Expected', 'Ω', $contactor, 'a contactor here; relay 60, reversing valve 17, gas valve 45, sequencer 115', 1, 5000),
+            new Input(
+                'expected',
+                'Expected',
+                'Ω',
+                $contactor,
+                'a contactor here; relay 60, reversing valve 17, gas valve 45, sequencer 115',
+                1,
+                5000,
+            ),
             new Input('measured', 'Measured; 99999 for over limit', 'Ω', null, 'meter, leads subtracted', 0, 99999),
         ];
     }
 
     public function compute(array $v, ?Plan $plan): Result
     {
-        $share = 100.0 * $v['measured'] / $v['expected'];
+        $share = (100.0 * $v['measured']) / $v['expected'];
         [$tone, $verdict] = match (true) {
             $v['measured'] >= 20_000.0 => ['fault', 'Open: the coil or its connection.'],
             $share < 20.0 => ['fault', 'Short.'],
@@ -47,6 +55,10 @@ final class CoilCheck implements Figure
             default => ['caution', 'Higher than expected: another type, or a poor connection in the path.'],
         };
 
-        return new Result([Result::line('Of the expected', $share, '%', 'measured ÷ expected')], $tone, $verdict.' The running current comes from the AC impedance, several times the DC ohms.');
+        return new Result(
+            [Result::line('Of the expected', $share, '%', 'measured ÷ expected')],
+            $tone,
+            $verdict.' The running current comes from the AC impedance, several times the DC ohms.',
+        );
     }
 }

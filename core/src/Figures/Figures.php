@@ -13,7 +13,18 @@ final class Figures
     /** @return list<Figure> */
     public static function all(): array
     {
-        return [new BalancePoint, new TransformerLoad, new VoltageDrop, new FuseFigure, new PrimaryTap, new CoilCheck, new CableToPull, new AuxiliaryHeat, new AirflowCheck, new TemperatureSplit];
+        return [
+            new BalancePoint(),
+            new TransformerLoad(),
+            new VoltageDrop(),
+            new FuseFigure(),
+            new PrimaryTap(),
+            new CoilCheck(),
+            new CableToPull(),
+            new AuxiliaryHeat(),
+            new AirflowCheck(),
+            new TemperatureSplit(),
+        ];
     }
 
     public static function named(string $key): ?Figure
@@ -47,7 +58,11 @@ final class Figures
                 continue;
             }
             if (! is_numeric($value) || (float) $value < $input->min || (float) $value > $input->max) {
-                throw InvalidData::notAllowed("/{$input->key}", $value, sprintf('%s from %g to %g %s', lcfirst($input->label), $input->min, $input->max, $input->unit));
+                throw InvalidData::notAllowed(
+                    "/{$input->key}",
+                    $value,
+                    sprintf('%s from %g to %g %s', lcfirst($input->label), $input->min, $input->max, $input->unit),
+                );
             }
             $values[$input->key] = (float) $value;
         }

@@ -34,6 +34,15 @@ final readonly class Input
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return ['key' => $this->key, 'label' => $this->label, 'unit' => $this->unit, 'value' => $this->value, 'source' => $this->source, 'min' => $this->min, 'max' => $this->max, 'optional' => $this->optional];
+        return [
+            'key' => $this->key,
+            'label' => $this->label,
+            'unit' => $this->unit,
+            'value' => $this->value,
+            'source' => $this->source,
+            'min' => $this->min,
+            'max' => $this->max,
+            'optional' => $this->optional,
+        ];
     }
 }

@@ -22,17 +22,40 @@ final class OverflowPlacement
     /** @return list<array{key: string, title: string, breaks: list<string>, relay: bool, parts: list<string>, stops: list<string>, goesOn: list<string>, powered: bool, emergency: ?bool, coolingStops: bool, heatingGoesOn: bool, fits: bool, best: bool, why: string}> */
     public static function ways(Plan $plan): array
     {
-        $rows = array_map(static fn (SafetyDevice $device): array => self::row($plan, $device), self::devices($plan->installation));
+        $rows = array_map(
+            static fn (SafetyDevice $device): array => self::row($plan, $device),
+            self::devices($plan->installation),
+        );
         $best = self::best($plan, $rows);
 
-        return array_map(static fn (array $row): array => [...$row, 'best' => $row['key'] === $best['key'], 'why' => $row['key'] === $best['key'] ? $best['why'] : self::against($row)], $rows);
+        return array_map(
+            static fn (array $row): array => [
+                ...$row,
+                'best' => $row['key'] === $best['key'],
+                'why' => $row['key'] === $best['key'] ? $best['why'] : self::against($row),
+            ],
+            $rows,
+        );
     }
 
     /** @return list<SafetyDevice> one float switch, in every way that this board allows */
     private static function devices(Installation $house): array
     {
-        $screw = static fn (TerminalName ...$names): ?string => array_values(array_filter(array_map(static fn (TerminalName $n): ?string => $house->archetype->terminalNamed(Place::Indoor, $n)?->printed, $names)))[0] ?? null;
-        [$r, $y, $y2, $w] = [$screw(TerminalName::R, TerminalName::Rc), $screw(TerminalName::Y1), $screw(TerminalName::Y2), $screw(TerminalName::W1, TerminalName::Aux)];
+        $screw = static fn (TerminalName ...$names): ?string => array_values(
+            array_filter(
+                array_map(
+                    static fn (TerminalName $n): ?string => $house->archetype->terminalNamed(Place::Indoor, $n)
+                        ?->printed,
+                    $names,
+                ),
+            ),
+        )[0] ?? null;
+        [$r, $y, $y2, $w] = [
+            $screw(TerminalName::R, TerminalName::Rc),
+            $screw(TerminalName::Y1),
+            $screw(TerminalName::Y2),
+            $screw(TerminalName::W1, TerminalName::Aux),
+        ];
         $ways = [];
         foreach ([[$r], [$y], [$w]] as $breaks) {
             if ($breaks[0] !== null) {
@@ -46,15 +69,27 @@ final class OverflowPlacement
             $ways[] = [[$y, $w], true];
         }
 
-        return array_map(static fn (array $way): SafetyDevice => new SafetyDevice('float', 'float switch', $way[0], $way[1]), $ways);
+        return array_map(
+            static fn (array $way): SafetyDevice => new SafetyDevice('float', 'float switch', $way[0], $way[1]),
+            $ways,
+        );
     }
 
     /** @return array{key: string, title: string, breaks: list<string>, relay: bool, parts: list<string>, stops: list<string>, goesOn: list<string>, powered: bool, emergency: ?bool, coolingStops: bool, heatingGoesOn: bool, fits: bool} */
     private static function row(Plan $plan, SafetyDevice $device): array
     {
-        $changed = new Plan((new Changes(null, [$device]))->applied($plan->installation), $plan->profile, $plan->landing);
+        $changed = new Plan(
+            (new Changes(null, [$device]))->applied($plan->installation),
+            $plan->profile,
+            $plan->landing,
+        );
         $circuit = $changed->circuit();
-        $opened = array_map(static fn (string $id): Opened => new Opened($id), $device->relay || count($device->breaks) === 1 ? [$device->id] : array_map(static fn (string $b): string => "{$device->id}.{$b}", $device->breaks));
+        $opened = array_map(
+            static fn (string $id): Opened => new Opened($id),
+            $device->relay || count($device->breaks) === 1
+                ? [$device->id]
+                : array_map(static fn (string $b): string => "{$device->id}.{$b}", $device->breaks),
+        );
         $fits = isset($circuit->netlist(Simulation::setups($changed)['idle'])->elements[$device->id]);
         $stops = $goesOn = [];
         $powered = true;
@@ -77,15 +112,26 @@ final class OverflowPlacement
                 $goesOn[] = "{$name}: {$load}";
             }
             $compressor = self::observed($changed, $wet, 'outdoor-unit');
-            $cooling = $cooling || str_starts_with($call, 'cool') && $compressor;
-            $heating = $heating || ! str_starts_with($call, 'cool') && $call !== 'fan' && $is !== [] && count($is) === count($was);
+            $cooling = $cooling || (str_starts_with($call, 'cool') && $compressor);
+            $heating =
+                $heating ||
+                (! str_starts_with($call, 'cool') && $call !== 'fan' && $is !== [] && count($is) === count($was));
             $emergency = $call === 'emergency' ? array_diff($was, $is) === [] : $emergency;
         }
 
         return [
-            'key' => implode('+', $device->breaks).($device->relay ? ' relay' : ''), 'title' => 'In '.implode(' and ', $device->breaks).($device->relay ? ', by a relay' : ''), 'breaks' => $device->breaks, 'relay' => $device->relay,
-            'parts' => $device->relay ? ['relay, 24 V coil, '.count($device->breaks).' contacts'] : [], 'stops' => $stops, 'goesOn' => $goesOn, 'powered' => $powered, 'emergency' => $emergency,
-            'coolingStops' => ! $cooling, 'heatingGoesOn' => $heating, 'fits' => $fits,
+            'key' => implode('+', $device->breaks).($device->relay ? ' relay' : ''),
+            'title' => 'In '.implode(' and ', $device->breaks).($device->relay ? ', by a relay' : ''),
+            'breaks' => $device->breaks,
+            'relay' => $device->relay,
+            'parts' => $device->relay ? ['relay, 24 V coil, '.count($device->breaks).' contacts'] : [],
+            'stops' => $stops,
+            'goesOn' => $goesOn,
+            'powered' => $powered,
+            'emergency' => $emergency,
+            'coolingStops' => ! $cooling,
+            'heatingGoesOn' => $heating,
+            'fits' => $fits,
         ];
     }
 
@@ -94,7 +140,10 @@ final class OverflowPlacement
     {
         $own = $wet->netlist->elements['thermostat.electronics'] ?? null;
 
-        return $plan->profile->power === PowerKind::Shared && $own !== null && $wet->pulledIn() === [] && $wet->phasors->magnitude($own->a, $own->b) < Circuit::BLANK_VOLTS;
+        return $plan->profile->power === PowerKind::Shared &&
+            $own !== null &&
+            $wet->pulledIn() === [] &&
+            $wet->phasors->magnitude($own->a, $own->b) < Circuit::BLANK_VOLTS;
     }
 
     /** @return list<string> labels of what is seen or heard running */
@@ -112,7 +161,10 @@ final class OverflowPlacement
 
     private static function observed(Plan $plan, OperatingPoint $point, string $observable): bool
     {
-        return array_filter($plan->installation->archetype->loads, static fn ($l): bool => $l->observable === $observable && in_array($l->id, $point->pulledIn(), true)) !== [];
+        return array_filter(
+            $plan->installation->archetype->loads,
+            static fn ($l): bool => $l->observable === $observable && in_array($l->id, $point->pulledIn(), true),
+        ) !== [];
     }
 
     /**
@@ -124,18 +176,45 @@ final class OverflowPlacement
     private static function best(Plan $plan, array $rows): array
     {
         $archetype = $plan->installation->archetype;
-        $good = array_values(array_filter($rows, static fn (array $r): bool => $r['fits'] === true && $r['coolingStops'] === true && ($r['powered'] === true || $plan->profile->power === PowerKind::Shared)));
-        $has = static fn (string $part, bool $relay): array => array_values(array_filter($good, static fn (array $r): bool => $r['relay'] === $relay && in_array($part, (array) $r['breaks'], true)));
+        $good = array_values(
+            array_filter(
+                $rows,
+                static fn (array $r): bool => $r['fits'] === true &&
+                    $r['coolingStops'] === true &&
+                    ($r['powered'] === true || $plan->profile->power === PowerKind::Shared),
+            ),
+        );
+        $has = static fn (string $part, bool $relay): array => array_values(
+            array_filter(
+                $good,
+                static fn (array $r): bool => $r['relay'] === $relay && in_array($part, (array) $r['breaks'], true),
+            ),
+        );
         $y = $archetype->terminalNamed(Place::Indoor, TerminalName::Y1)->printed ?? 'Y';
         $w = $archetype->terminalNamed(Place::Indoor, TerminalName::W1)->printed ?? 'W';
-        $several = array_values(array_filter($has($y, true), static fn (array $r): bool => ! in_array($w, (array) $r['breaks'], true)));
+        $several = array_values(
+            array_filter($has($y, true), static fn (array $r): bool => ! in_array($w, (array) $r['breaks'], true)),
+        );
         [$row, $why] = match (true) {
-            $archetype->coolStages > 1 && $several !== [] => [$several[0], 'two stages outdoors: with Y1 alone broken the second would still make water'],
-            $has($y, false) !== [] => [$has($y, false)[0], $archetype->reverses ? 'a heat pump: R would take emergency heat away' : ($plan->profile->power === PowerKind::Battery ? 'heat goes on the same day; on batteries R would do as well' : 'the thermostat keeps its power, and heat goes on')],
+            $archetype->coolStages > 1 && $several !== [] => [
+                $several[0],
+                'two stages outdoors: with Y1 alone broken the second would still make water',
+            ],
+            $has($y, false) !== [] => [
+                $has($y, false)[0],
+                $archetype->reverses
+                    ? 'a heat pump: R would take emergency heat away'
+                    : ($plan->profile->power === PowerKind::Battery
+                        ? 'heat goes on the same day; on batteries R would do as well'
+                        : 'the thermostat keeps its power, and heat goes on'),
+            ],
             default => [$good[0] ?? null, 'the only way here that stops the water and keeps the thermostat'],
         };
 
-        $charge = $plan->profile->power === PowerKind::Shared && is_array($row) && $row['powered'] !== true ? '; it loses its charge while the pan is wet, as it charges through that conductor' : '';
+        $charge =
+            $plan->profile->power === PowerKind::Shared && is_array($row) && $row['powered'] !== true
+                ? '; it loses its charge while the pan is wet, as it charges through that conductor'
+                : '';
 
         return ['key' => is_array($row) && is_string($row['key']) ? $row['key'] : '', 'why' => $why.$charge];
     }

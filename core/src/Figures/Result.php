@@ -13,14 +13,23 @@ final readonly class Result
      * @param  string  $verdict  and what would change it
      * @param  ?array{x: string, y: string, series: list<array{name: string, points: list<array{float, float}>}>, marks: list<array{x: float, name: string}>}  $plot
      */
-    public function __construct(public array $lines, public string $tone, public string $verdict, public ?array $plot = null)
-    {
+    public function __construct(
+        public array $lines,
+        public string $tone,
+        public string $verdict,
+        public ?array $plot = null,
+    ) {
     }
 
     /** @return array{label: string, value: ?float, unit: string, formula: string} */
     public static function line(string $label, ?float $value, string $unit, string $formula): array
     {
-        return ['label' => $label, 'value' => $value === null ? null : round($value, 3), 'unit' => $unit, 'formula' => $formula];
+        return [
+            'label' => $label,
+            'value' => $value === null ? null : round($value, 3),
+            'unit' => $unit,
+            'formula' => $formula,
+        ];
     }
 
     /** @return array<string, mixed> */

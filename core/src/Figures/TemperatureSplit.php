@@ -11,7 +11,12 @@ use Unionbit\Core\Planning\Plan;
 final class TemperatureSplit implements Figure
 {
     /** Modes of a running unit, by the number that the figure takes. */
-    private const MODES = [1 => 'cooling', 2 => 'heating by the heat pump', 3 => 'a gas furnace', 4 => 'electric strips'];
+    private const MODES = [
+        1 => 'cooling',
+        2 => 'heating by the heat pump',
+        3 => 'a gas furnace',
+        4 => 'electric strips',
+    ];
 
     /**
      * The modes that this equipment has air for, each with the first call that runs in it.
@@ -74,12 +79,22 @@ final class TemperatureSplit implements Figure
             default => [20.0, 60.0, self::MODES[4]],
         };
         $inside = $split >= $low && $split <= $high;
-        $wrong = $v['mode'] <= 2.0 && abs($split) > 5.0 && ($split > 0.0) !== ((int) $v['mode'] === 2);
+        $wrong = $v['mode'] <= 2.0 && abs($split) > 5.0 && $split > 0.0 !== ((int) $v['mode'] === 2);
 
-        return new Result([
-            Result::line('Supply less return', $split, 'Δ°F', 'supply − return'),
-            Result::line('Usual from', $low, 'Δ°F', "working range for {$name}"),
-            Result::line('to', $high, 'Δ°F', 'the plate\'s rise wins for furnaces and strips'),
-        ], $inside ? 'verd' : 'fault', $inside ? "Plausible for {$name}." : ($wrong ? 'The other way round: the reversing valve stands wrong. Look at its setting and its conductor.' : ($split === 0.0 ? 'No split at all: nothing is running.' : 'Outside the usual: airflow, charge, or the unit was running too short a time.')));
+        return new Result(
+            [
+                Result::line('Supply less return', $split, 'Δ°F', 'supply − return'),
+                Result::line('Usual from', $low, 'Δ°F', "working range for {$name}"),
+                Result::line('to', $high, 'Δ°F', 'the plate\'s rise wins for furnaces and strips'),
+            ],
+            $inside ? 'verd' : 'fault',
+            $inside
+                ? "Plausible for {$name}."
+                : ($wrong
+                    ? 'The other way round: the reversing valve stands wrong. Look at its setting and its conductor.'
+                    : ($split === 0.0
+                        ? 'No split at all: nothing is running.'
+                        : 'Outside the usual: airflow, charge, or the unit was running too short a time.')),
+        );
     }
 }

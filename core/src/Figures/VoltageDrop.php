@@ -34,11 +34,51 @@ final class VoltageDrop implements Figure
         $feet = $house === null ? null : array_sum(array_map(static fn (Cable $c): float => $c->feet, $house->cables));
 
         return [
-            new Input('feet', 'Run one way, wall cable and outdoor cable', 'ft', $feet ?? 70.0, $house === null ? 'measure the path' : 'the survey', 1, 2000),
-            new Input('gauge', 'Gauge', 'AWG', (float) ($house?->wallCable()->gauge ?? 18), $house === null ? 'printed on the jacket' : 'the survey', 18, 24),
-            new Input('rating', 'Transformer rating', 'VA', $house?->transformers()[0]->ratingVa ?? 40.0, 'its plate', 10, 200),
-            new Input('line', 'Line volts', 'V', $house?->facts->line() ?? 120.0, $house?->facts->lineVolts === null ? 'nominal' : 'measured', 90, 300),
-            new Input('tap', 'Primary tap', 'V', $house?->facts->tap() ?? 120.0, $house?->facts->tapVolts === null ? 'nominal' : 'the survey', 90, 300),
+            new Input(
+                'feet',
+                'Run one way, wall cable and outdoor cable',
+                'ft',
+                $feet ?? 70.0,
+                $house === null ? 'measure the path' : 'the survey',
+                1,
+                2000,
+            ),
+            new Input(
+                'gauge',
+                'Gauge',
+                'AWG',
+                (float) ($house?->wallCable()->gauge ?? 18),
+                $house === null ? 'printed on the jacket' : 'the survey',
+                18,
+                24,
+            ),
+            new Input(
+                'rating',
+                'Transformer rating',
+                'VA',
+                $house?->transformers()[0]->ratingVa ?? 40.0,
+                'its plate',
+                10,
+                200,
+            ),
+            new Input(
+                'line',
+                'Line volts',
+                'V',
+                $house?->facts->line() ?? 120.0,
+                $house?->facts->lineVolts === null ? 'nominal' : 'measured',
+                90,
+                300,
+            ),
+            new Input(
+                'tap',
+                'Primary tap',
+                'V',
+                $house?->facts->tap() ?? 120.0,
+                $house?->facts->tapVolts === null ? 'nominal' : 'the survey',
+                90,
+                300,
+            ),
         ];
     }
 
@@ -53,20 +93,43 @@ final class VoltageDrop implements Figure
         $low = self::longest(0.95 * $idle, $source, $perFoot);
         $good = $v['feet'] <= $low;
 
-        return new Result([
-            Result::line('Copper out and back', 2.0 * $perFoot * $v['feet'], 'Ω', sprintf('2 × %g ft × %g Ω/ft', $v['feet'], $perFoot)),
-            Result::line('Volts at the coil before it pulls in', $rest, 'V', sprintf('%.1f V idle, over %.2f Ω source, the copper and the coil at rest', $idle, $source)),
-            Result::line('Volts at the coil once it is in', $held, 'V', 'the same with the coil in'),
-            Result::line('Longest run at this line', $longest, 'ft', sprintf('where the coil still gets %g V', Circuit::PULL_IN_VOLTS)),
-            Result::line('Longest run at 95 % line', $low, 'ft', 'the same, 5 % less'),
-        ], $good ? 'verd' : ($v['feet'] <= $longest ? 'caution' : 'fault'), $good ? 'It pulls in also at 95 % line. A longer run, thinner wire or a smaller transformer would change that.' : ($v['feet'] <= $longest ? 'It pulls in now, and not at 95 % line: thicker wire, or a relay near the unit.' : 'It does not pull in: it buzzes and heats up. Thicker wire, or a relay near the unit.'));
+        return new Result(
+            [
+                Result::line(
+                    'Copper out and back',
+                    2.0 * $perFoot * $v['feet'],
+                    'Ω',
+                    sprintf('2 × %g ft × %g Ω/ft', $v['feet'], $perFoot),
+                ),
+                Result::line(
+                    'Volts at the coil before it pulls in',
+                    $rest,
+                    'V',
+                    sprintf('%.1f V idle, over %.2f Ω source, the copper and the coil at rest', $idle, $source),
+                ),
+                Result::line('Volts at the coil once it is in', $held, 'V', 'the same with the coil in'),
+                Result::line(
+                    'Longest run at this line',
+                    $longest,
+                    'ft',
+                    sprintf('where the coil still gets %g V', Circuit::PULL_IN_VOLTS),
+                ),
+                Result::line('Longest run at 95 % line', $low, 'ft', 'the same, 5 % less'),
+            ],
+            $good ? 'verd' : ($v['feet'] <= $longest ? 'caution' : 'fault'),
+            $good
+                ? 'It pulls in also at 95 % line. A longer run, thinner wire or a smaller transformer would change that.'
+                : ($v['feet'] <= $longest
+                    ? 'It pulls in now, and not at 95 % line: thicker wire, or a relay near the unit.'
+                    : 'It does not pull in: it buzzes and heats up. Thicker wire, or a relay near the unit.'),
+        );
     }
 
     private static function coilVolts(float $idle, float $source, float $perFoot, float $feet, bool $in): float
     {
         [$ohms, $reactance] = LoadKind::Contactor->impedance($in);
 
-        return $idle * hypot($ohms, $reactance) / hypot($ohms + $source + 2.0 * $perFoot * $feet, $reactance);
+        return ($idle * hypot($ohms, $reactance)) / hypot($ohms + $source + 2.0 * $perFoot * $feet, $reactance);
     }
 
     private static function longest(float $idle, float $source, float $perFoot): float
@@ -77,7 +140,10 @@ final class VoltageDrop implements Figure
         [$short, $long] = [0.0, 5000.0];
         for ($step = 0; $step < 60; $step++) {
             $middle = ($short + $long) / 2.0;
-            [$short, $long] = self::coilVolts($idle, $source, $perFoot, $middle, false) >= Circuit::PULL_IN_VOLTS ? [$middle, $long] : [$short, $middle];
+            [$short, $long] =
+                self::coilVolts($idle, $source, $perFoot, $middle, false) >= Circuit::PULL_IN_VOLTS
+                    ? [$middle, $long]
+                    : [$short, $middle];
         }
 
         return $short;

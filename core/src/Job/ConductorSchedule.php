@@ -17,7 +17,19 @@ use Unionbit\Core\Wiring\Evidence;
 /** The conductors of a house as rows of a table, both ways: one row a conductor, free ends in words. */
 final class ConductorSchedule
 {
-    public const COLUMNS = ['cable', 'number', 'colour', 'stripe', 'near', 'far', 'evidence', 'splice', 'condition', 'loop_ohms', 'note'];
+    public const COLUMNS = [
+        'cable',
+        'number',
+        'colour',
+        'stripe',
+        'near',
+        'far',
+        'evidence',
+        'splice',
+        'condition',
+        'loop_ohms',
+        'note',
+    ];
 
     /** @return list<array<string, string>> */
     public static function rows(Installation $house): array
@@ -26,9 +38,17 @@ final class ConductorSchedule
         foreach ($house->cables as $cable) {
             foreach ($cable->conductors as $c) {
                 $rows[] = [
-                    'cable' => $cable->id, 'number' => (string) $c->number, 'colour' => $c->colour->value, 'stripe' => $c->stripe->value ?? '', 'near' => self::end($c->near), 'far' => self::end($c->far),
-                    'evidence' => $c->evidence->value, 'splice' => $c->colourAfterSplice->value ?? '', 'condition' => implode(' ', array_column($c->condition, 'value')),
-                    'loop_ohms' => $c->loopOhms === null ? '' : (string) $c->loopOhms, 'note' => $c->note,
+                    'cable' => $cable->id,
+                    'number' => (string) $c->number,
+                    'colour' => $c->colour->value,
+                    'stripe' => $c->stripe->value ?? '',
+                    'near' => self::end($c->near),
+                    'far' => self::end($c->far),
+                    'evidence' => $c->evidence->value,
+                    'splice' => $c->colourAfterSplice->value ?? '',
+                    'condition' => implode(' ', array_column($c->condition, 'value')),
+                    'loop_ohms' => $c->loopOhms === null ? '' : (string) $c->loopOhms,
+                    'note' => $c->note,
                 ];
             }
         }
@@ -55,7 +75,11 @@ final class ConductorSchedule
             }
             $conductor = self::conductor(Node::root(array_map(trim(...), $row), "/{$line}"));
             if ($cables[$at]->conductor($conductor->number) !== null) {
-                throw InvalidData::notAllowed("/{$line}/number", $conductor->number, 'a number that no other conductor of the cable has');
+                throw InvalidData::notAllowed(
+                    "/{$line}/number",
+                    $conductor->number,
+                    'a number that no other conductor of the cable has',
+                );
             }
             $cables[$at] = $cables[$at]->withConductors([...$cables[$at]->conductors, $conductor]);
         }
@@ -76,7 +100,10 @@ final class ConductorSchedule
         $colour = static function (string $key) use ($row): ?Colour {
             $word = $row->string($key, '');
 
-            return $word === '' ? null : (Colour::tryParse($word) ?? throw InvalidData::notAllowed("{$row->pointer}/{$key}", $word, implode(', ', Colour::names())));
+            return $word === ''
+                ? null
+                : Colour::tryParse($word) ??
+                        throw InvalidData::notAllowed("{$row->pointer}/{$key}", $word, implode(', ', Colour::names()));
         };
         $evidence = $row->string('evidence', '');
         $words = preg_split('/[\s,;]+/', $row->string('condition', ''), -1, PREG_SPLIT_NO_EMPTY) ?: [];
@@ -86,10 +113,31 @@ final class ConductorSchedule
         }
 
         return new Conductor(
-            (int) $number, $colour('colour') ?? throw InvalidData::notAllowed("{$row->pointer}/colour", '', implode(', ', Colour::names())), self::read1($row, 'near'), self::read1($row, 'far'),
-            $evidence === '' ? Evidence::Unknown : (Evidence::tryFrom($evidence) ?? throw InvalidData::notAllowed("{$row->pointer}/evidence", $evidence, implode(', ', array_column(Evidence::cases(), 'value')))),
-            $colour('stripe'), $colour('splice'), $row->string('note', ''),
-            array_map(static fn (string $word): Condition => Condition::tryFrom($word) ?? throw InvalidData::notAllowed("{$row->pointer}/condition", $word, implode(', ', array_column(Condition::cases(), 'value'))), $words),
+            (int) $number,
+            $colour('colour') ??
+                throw InvalidData::notAllowed("{$row->pointer}/colour", '', implode(', ', Colour::names())),
+            self::read1($row, 'near'),
+            self::read1($row, 'far'),
+            $evidence === ''
+                ? Evidence::Unknown
+                : Evidence::tryFrom($evidence) ??
+                    throw InvalidData::notAllowed(
+                        "{$row->pointer}/evidence",
+                        $evidence,
+                        implode(', ', array_column(Evidence::cases(), 'value')),
+                    ),
+            $colour('stripe'),
+            $colour('splice'),
+            $row->string('note', ''),
+            array_map(
+                static fn (string $word): Condition => Condition::tryFrom($word) ??
+                    throw InvalidData::notAllowed(
+                        "{$row->pointer}/condition",
+                        $word,
+                        implode(', ', array_column(Condition::cases(), 'value')),
+                    ),
+                $words,
+            ),
             $ohms === '' ? null : (float) $ohms,
         );
     }
@@ -98,7 +146,11 @@ final class ConductorSchedule
     {
         $word = $row->string($key, '');
         if (mb_strlen($word) > 12) {
-            throw InvalidData::notAllowed("{$row->pointer}/{$key}", $word, 'a terminal of at most 12 characters, or (spare), (capped), (cut), (broken), (on B2) for a splice');
+            throw InvalidData::notAllowed(
+                "{$row->pointer}/{$key}",
+                $word,
+                'a terminal of at most 12 characters, or (spare), (capped), (cut), (broken), (on B2) for a splice',
+            );
         }
         if (preg_match('/^(?:@|\(on )([A-Z]\d{1,2})\)?$/', $word, $splice) === 1) {
             return End::spliced($splice[1]);
@@ -106,7 +158,9 @@ final class ConductorSchedule
         if (preg_match('/^\((\w+)\)$/', $word, $free) === 1) {
             $state = EndState::tryFrom($free[1]);
 
-            return $state === null || $state === EndState::Landed || $state === EndState::Spliced ? throw InvalidData::notAllowed("{$row->pointer}/{$key}", $word, '(spare), (capped), (cut) or (broken)') : End::free($state);
+            return $state === null || $state === EndState::Landed || $state === EndState::Spliced
+                ? throw InvalidData::notAllowed("{$row->pointer}/{$key}", $word, '(spare), (capped), (cut) or (broken)')
+                : End::free($state);
         }
 
         return $word === '' ? End::free() : End::landed($word);

@@ -26,42 +26,71 @@ final readonly class EquipmentMatch
             return new self(null, [], $open);
         }
         $why = [];
-        foreach (['outdoor', 'coolStages', 'valve', 'heatSource', 'heatStages', 'eGoes', 'bus', 'fanCentre', 'supplies'] as $key) {
+        foreach (
+            ['outdoor', 'coolStages', 'valve', 'heatSource', 'heatStages', 'eGoes', 'bus', 'fanCentre', 'supplies'] as $key
+        ) {
             $said = Questions::named($key)?->said($answers->given[$key] ?? null);
             if ($said !== null && ! in_array($said, ['No', 'No E on the board'], true)) {
-                $why[] = $key === 'coolStages' ? 'compressor stages: '.lcfirst($said) : ($key === 'heatStages' ? 'heat stages: '.lcfirst($said) : lcfirst($said));
+                $why[] =
+                    $key === 'coolStages'
+                        ? 'compressor stages: '.lcfirst($said)
+                        : ($key === 'heatStages'
+                            ? 'heat stages: '.lcfirst($said)
+                            : lcfirst($said));
             }
         }
         $id = self::id($answers);
         $ownRelay = "{$id}-e-relay";
         if ($answers->is('eGoes', 'relay')) {
             $id = in_array($ownRelay, $known, true) ? $ownRelay : $id;
-            $why = $id === $ownRelay ? $why : [...$why, 'the catalogue has it only without the relay of E: emergency heat is left out'];
+            $why =
+                $id === $ownRelay
+                    ? $why
+                    : [...$why, 'the catalogue has it only without the relay of E: emergency heat is left out'];
         }
 
-        return in_array($id, $known, true) ? new self($id, $why, []) : new self(null, [...$why, 'the catalogue has no such equipment: choose the nearest and note the difference'], []);
+        return in_array($id, $known, true)
+            ? new self($id, $why, [])
+            : new self(
+                null,
+                [...$why, 'the catalogue has no such equipment: choose the nearest and note the difference'],
+                [],
+            );
     }
 
     /** What the catalogue's entry says of itself. */
     public static function answersOf(Archetype $archetype): Answers
     {
-        $answers = new Answers;
+        $answers = new Answers();
         $source = match (true) {
             str_contains($archetype->id, 'hot-water') => 'coil',
             $archetype->heatSource === 'hydronic' => 'boiler',
             default => $archetype->heatSource,
         };
-        $strips = $archetype->heatPump !== null && $source === 'electric' ? $archetype->heatPump->auxiliaryStages : null;
+        $strips =
+            $archetype->heatPump !== null && $source === 'electric' ? $archetype->heatPump->auxiliaryStages : null;
         $heats = $strips !== 0 && $source !== 'none';
         $given = [
             'outdoor' => $archetype->reverses ? 'reverses' : ($archetype->coolStages > 0 ? 'cools' : 'none'),
             'coolStages' => $archetype->coolStages > 0 ? (string) $archetype->coolStages : null,
             'valve' => $archetype->heatPump?->valve,
             'heatSource' => $heats ? $source : 'none',
-            'heatStages' => $heats && in_array($source, ['gas', 'oil', 'electric'], true) ? (string) ($strips ?? $archetype->heatStages) : null,
-            'eGoes' => $strips === null || $strips === 0 ? null : (['own' => 'relay', 'tied' => 'tied'][$archetype->heatPump->emergency] ?? 'none'),
-            'bus' => $archetype->coolStages === 0 ? null : (str_contains($archetype->id, 'communicating') ? 'convert' : 'no'),
-            'fanCentre' => $archetype->coolStages > 0 && ! $archetype->reverses && in_array($source, ['gas', 'oil'], true) ? (str_contains($archetype->id, 'fan-centre') ? 'yes' : 'no') : null,
+            'heatStages' => $heats && in_array($source, ['gas', 'oil', 'electric'], true)
+                    ? (string) ($strips ?? $archetype->heatStages)
+                    : null,
+            'eGoes' => $strips === null || $strips === 0
+                    ? null
+                    : ['own' => 'relay', 'tied' => 'tied'][$archetype->heatPump->emergency] ?? 'none',
+            'bus' => $archetype->coolStages === 0
+                    ? null
+                    : (str_contains($archetype->id, 'communicating')
+                        ? 'convert'
+                        : 'no'),
+            'fanCentre' => $archetype->coolStages > 0 && ! $archetype->reverses && in_array($source, ['gas', 'oil'], true)
+                    ? (str_contains($archetype->id, 'fan-centre')
+                        ? 'yes'
+                        : 'no')
+                    : null,
             'supplies' => (string) count($archetype->transformers),
             'zoneValve' => $source === 'boiler' ? 'two' : null,
             'fanCoil' => $source === 'coil' ? '24v' : null,
@@ -106,7 +135,11 @@ final readonly class EquipmentMatch
                 default => '',
             },
             'cools' => match ($source) {
-                'gas', 'oil' => $answers->is('fanCentre', 'yes') ? "fan-centre-{$heat}h-{$cool}c" : ($source === 'gas' ? "furnace-gas-{$heat}h-{$cool}c" : "furnace-oil-own-transformer-{$cool}c"),
+                'gas', 'oil' => $answers->is('fanCentre', 'yes')
+                    ? "fan-centre-{$heat}h-{$cool}c"
+                    : ($source === 'gas'
+                        ? "furnace-gas-{$heat}h-{$cool}c"
+                        : "furnace-oil-own-transformer-{$cool}c"),
                 'electric' => "air-handler-electric-{$heat}h-{$cool}c",
                 'coil' => "air-handler-hot-water-{$cool}c",
                 'boiler' => "boiler-zone-valve-{$cool}c",

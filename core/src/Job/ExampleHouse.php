@@ -23,7 +23,13 @@ final class ExampleHouse
         $taken = [];
         foreach ($archetype->terminals as $terminal) {
             if ($terminal->place === Place::Indoor && $terminal->printed !== 'CH') {
-                $wall[] = new Conductor(count($wall) + 1, self::colour($terminal->name, $taken), End::landed($terminal->printed), End::landed($terminal->printed), Evidence::Traced);
+                $wall[] = new Conductor(
+                    count($wall) + 1,
+                    self::colour($terminal->name, $taken),
+                    End::landed($terminal->printed),
+                    End::landed($terminal->printed),
+                    Evidence::Traced,
+                );
             }
         }
         $outdoor = [];
@@ -31,7 +37,13 @@ final class ExampleHouse
         foreach ($archetype->terminals as $terminal) {
             $board = $terminal->place === Place::Outdoor ? self::boardScrew($archetype, $terminal) : null;
             if ($board !== null) {
-                $outdoor[] = new Conductor(count($outdoor) + 1, self::colour($terminal->name, $taken), End::landed($board->printed), End::landed($terminal->printed), Evidence::Seen);
+                $outdoor[] = new Conductor(
+                    count($outdoor) + 1,
+                    self::colour($terminal->name, $taken),
+                    End::landed($board->printed),
+                    End::landed($terminal->printed),
+                    Evidence::Seen,
+                );
             }
         }
         $cables = [new Cable('A', Place::Wall, Place::Indoor, 18, $wallFeet, $wall)];

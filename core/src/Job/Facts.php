@@ -38,12 +38,36 @@ final readonly class Facts
     /** @param  list<SafetyDevice>  $safety */
     public function withSafety(array $safety): self
     {
-        return new self($this->lineVolts, $this->tapVolts, $this->transformerVa, $this->fuseAmps, $this->commonBonded, $this->plateLink, $this->oldPower, $this->secondBonded, $this->secondPhase, $safety, $this->sharedKit);
+        return new self(
+            $this->lineVolts,
+            $this->tapVolts,
+            $this->transformerVa,
+            $this->fuseAmps,
+            $this->commonBonded,
+            $this->plateLink,
+            $this->oldPower,
+            $this->secondBonded,
+            $this->secondPhase,
+            $safety,
+            $this->sharedKit,
+        );
     }
 
     public function withSharedKit(): self
     {
-        return new self($this->lineVolts, $this->tapVolts, $this->transformerVa, $this->fuseAmps, $this->commonBonded, $this->plateLink, $this->oldPower, $this->secondBonded, $this->secondPhase, $this->safety, true);
+        return new self(
+            $this->lineVolts,
+            $this->tapVolts,
+            $this->transformerVa,
+            $this->fuseAmps,
+            $this->commonBonded,
+            $this->plateLink,
+            $this->oldPower,
+            $this->secondBonded,
+            $this->secondPhase,
+            $this->safety,
+            true,
+        );
     }
 
     public function line(): float

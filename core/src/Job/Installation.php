@@ -32,7 +32,7 @@ final readonly class Installation
         public Facts $facts,
         public array $cables,
         public array $jumpers = [],
-        public Answers $answers = new Answers,
+        public Answers $answers = new Answers(),
         public array $overrides = [],
     ) {
     }
@@ -62,7 +62,10 @@ final readonly class Installation
 
     public function withCable(Cable $changed): self
     {
-        $cables = array_map(static fn (Cable $cable): Cable => $cable->id === $changed->id ? $changed : $cable, $this->cables);
+        $cables = array_map(
+            static fn (Cable $cable): Cable => $cable->id === $changed->id ? $changed : $cable,
+            $this->cables,
+        );
 
         return new self($this->archetype, $this->facts, $cables, $this->jumpers, $this->answers, $this->overrides);
     }
@@ -84,10 +87,16 @@ final readonly class Installation
     {
         $house = $this;
         foreach ($this->cables as $cable) {
-            $house = $house->withCable($cable->withConductors(array_map(
-                fn (Conductor $c): Conductor => $c->withNear($this->printedEnd($c->near, $cable->from))->withFar($this->printedEnd($c->far, $cable->to)),
-                $cable->conductors,
-            )));
+            $house = $house->withCable(
+                $cable->withConductors(
+                    array_map(
+                        fn (Conductor $c): Conductor => $c
+                            ->withNear($this->printedEnd($c->near, $cable->from))
+                            ->withFar($this->printedEnd($c->far, $cable->to)),
+                        $cable->conductors,
+                    ),
+                ),
+            );
         }
 
         return $house;
@@ -95,7 +104,11 @@ final readonly class Installation
 
     private function printedEnd(End $end, Place $place): End
     {
-        if ($place === Place::Wall || $end->terminal === null || $this->archetype->terminal($place, $end->terminal) !== null) {
+        if (
+            $place === Place::Wall ||
+            $end->terminal === null ||
+            $this->archetype->terminal($place, $end->terminal) !== null
+        ) {
             return $end;
         }
         $name = Vocabulary::resolve($end->terminal, $place, $this->archetype->reverses)->name;
@@ -110,7 +123,10 @@ final readonly class Installation
         $cable = $this->wallCable();
         $reached = $cable === null ? null : (new Splices($this->cables))->reaches($cable, $conductor);
 
-        return $reached === null ? null : ($this->archetype->terminal(...$reached)->name ?? Vocabulary::resolve($reached[1], $reached[0], $this->archetype->reverses)->name);
+        return $reached === null
+            ? null
+            : $this->archetype->terminal(...$reached)->name ??
+                    Vocabulary::resolve($reached[1], $reached[0], $this->archetype->reverses)->name;
     }
 
     /** @return list<Transformer> with the ratings that the survey read from the plates */
@@ -118,9 +134,16 @@ final readonly class Installation
     {
         $transformers = [];
         foreach ($this->archetype->transformers as $index => $transformer) {
-            $transformers[] = $index === 0
-                ? $transformer->rated($this->facts->transformerVa ?? $transformer->ratingVa, $this->facts->fuseAmps ?? $transformer->fuseAmps)
-                : $transformer->wired($this->facts->secondBonded ?? $transformer->bonded ?? false, $this->facts->secondPhase === 'out');
+            $transformers[] =
+                $index === 0
+                    ? $transformer->rated(
+                        $this->facts->transformerVa ?? $transformer->ratingVa,
+                        $this->facts->fuseAmps ?? $transformer->fuseAmps,
+                    )
+                    : $transformer->wired(
+                        $this->facts->secondBonded ?? ($transformer->bonded ?? false),
+                        $this->facts->secondPhase === 'out',
+                    );
         }
 
         return $transformers;
@@ -129,11 +152,29 @@ final readonly class Installation
     /** @return list<Load> of the equipment, and the relays of safety devices */
     public function loads(): array
     {
-        $loads = [...$this->archetype->loads, ...($this->facts->sharedKit ? SharedKit::loads($this->archetype) : [])];
+        $loads = [...$this->archetype->loads, ...$this->facts->sharedKit ? SharedKit::loads($this->archetype) : []];
         foreach ($this->facts->safety as $device) {
             if ($device->relay) {
-                $contacts = array_map(static fn (string $screw): DrivenContact => new DrivenContact("{$device->id}-{$screw}", "{$device->label} relay's contact in {$screw}", "indoor.{$screw}.{$device->id}", "indoor.{$screw}", false, 0.0), $device->breaks);
-                $loads[] = new Load("{$device->id}-relay", LoadKind::Relay, "{$device->label} relay", "indoor.{$device->id}", 'indoor.C', null, $contacts);
+                $contacts = array_map(
+                    static fn (string $screw): DrivenContact => new DrivenContact(
+                        "{$device->id}-{$screw}",
+                        "{$device->label} relay's contact in {$screw}",
+                        "indoor.{$screw}.{$device->id}",
+                        "indoor.{$screw}",
+                        false,
+                        0.0,
+                    ),
+                    $device->breaks,
+                );
+                $loads[] = new Load(
+                    "{$device->id}-relay",
+                    LoadKind::Relay,
+                    "{$device->label} relay",
+                    "indoor.{$device->id}",
+                    'indoor.C',
+                    null,
+                    $contacts,
+                );
             }
         }
 

@@ -54,11 +54,17 @@ final class Interview
      */
     public static function put(array $survey, string $key, mixed $value): array
     {
-        $question = Questions::named($key) ?? throw InvalidData::notAllowed('/key', $key, implode(', ', Questions::keys()));
+        $question =
+            Questions::named($key) ?? throw InvalidData::notAllowed('/key', $key, implode(', ', Questions::keys()));
         $value = $value === null || $value === '' ? null : $question->read(Node::root([$key => $value]));
         if ($key === 'wire') {
             $cables = is_array($survey['cables'] ?? null) ? $survey['cables'] : [];
-            $survey['cables'] = array_map(static fn (mixed $cable): mixed => is_array($cable) && ($cable['from'] ?? '') === 'wall' ? [...$cable, 'kind' => $value] : $cable, $cables);
+            $survey['cables'] = array_map(
+                static fn (mixed $cable): mixed => is_array($cable) && ($cable['from'] ?? '') === 'wall'
+                    ? [...$cable, 'kind' => $value]
+                    : $cable,
+                $cables,
+            );
 
             return $survey;
         }
@@ -82,9 +88,18 @@ final class Interview
             $value = self::answer($house, $q->key);
 
             return [
-                'key' => $q->key, 'section' => $q->section, 'text' => $q->text, 'help' => $q->help, 'kind' => $q->kind,
-                'choices' => array_map(static fn (string|int $v): array => ['value' => (string) $v, 'label' => $q->choices[$v]], array_keys($q->choices)),
-                'unit' => $q->unit, 'value' => $value, 'said' => $q->said($value),
+                'key' => $q->key,
+                'section' => $q->section,
+                'text' => $q->text,
+                'help' => $q->help,
+                'kind' => $q->kind,
+                'choices' => array_map(
+                    static fn (string|int $v): array => ['value' => (string) $v, 'label' => $q->choices[$v]],
+                    array_keys($q->choices),
+                ),
+                'unit' => $q->unit,
+                'value' => $value,
+                'said' => $q->said($value),
             ];
         }, Questions::of($house));
     }

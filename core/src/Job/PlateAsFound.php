@@ -34,7 +34,21 @@ final class PlateAsFound
         }
         $link = $cooling !== null && $heating !== null && $cooling !== $heating ? [$cooling, $heating] : null;
 
-        return new Profile('as-found', 'Plate as found', $terminals, $link, 'removable', 1, 1, true, PowerKind::Battery, null, 0.0, 'none', []);
+        return new Profile(
+            'as-found',
+            'Plate as found',
+            $terminals,
+            $link,
+            'removable',
+            1,
+            1,
+            true,
+            PowerKind::Battery,
+            null,
+            0.0,
+            'none',
+            [],
+        );
     }
 
     public static function landing(Installation $installation): Landing

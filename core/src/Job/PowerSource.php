@@ -31,7 +31,11 @@ final readonly class PowerSource
         $several = count($transformers) > 1;
         $sources = array_map(static fn (Transformer $t): self => self::of($t, $several), $transformers);
         if (! $several && $house->answers->is('supplies', '2')) {
-            $sources[] = new self(self::UNKNOWN, 'the second supply, found but not placed yet', 'its own hot and common');
+            $sources[] = new self(
+                self::UNKNOWN,
+                'the second supply, found but not placed yet',
+                'its own hot and common',
+            );
         }
         if ($plugIn) {
             $sources[] = new self(self::PLUG_IN, 'the plug-in transformer at the wall', 'its two screws');
@@ -46,7 +50,9 @@ final readonly class PowerSource
         $hot = $printed($transformer->hot);
 
         return new self(
-            $transformer->id, $several ? "the supply of {$hot}" : 'the supply', "{$hot}–{$printed($transformer->common)}",
+            $transformer->id,
+            $several ? "the supply of {$hot}" : 'the supply',
+            "{$hot}–{$printed($transformer->common)}",
         );
     }
 }

@@ -37,8 +37,14 @@ final readonly class Question
      * @param  array<int|string, string>  $choices
      * @param  ?Closure(Installation): bool  $asks
      */
-    public static function choice(string $key, string $section, string $text, string $help, array $choices, ?Closure $asks = null): self
-    {
+    public static function choice(
+        string $key,
+        string $section,
+        string $text,
+        string $help,
+        array $choices,
+        ?Closure $asks = null,
+    ): self {
         return new self($key, $section, $text, $help, 'choice', $choices, '', 0, 0, $asks ?? static fn (): bool => true);
     }
 
@@ -46,15 +52,40 @@ final readonly class Question
      * @param  array<int|string, string>  $choices
      * @param  ?Closure(Installation): bool  $asks
      */
-    public static function ticks(string $key, string $section, string $text, string $help, array $choices, ?Closure $asks = null): self
-    {
+    public static function ticks(
+        string $key,
+        string $section,
+        string $text,
+        string $help,
+        array $choices,
+        ?Closure $asks = null,
+    ): self {
         return new self($key, $section, $text, $help, 'ticks', $choices, '', 0, 0, $asks ?? static fn (): bool => true);
     }
 
     /** @param  ?Closure(Installation): bool  $asks */
-    public static function number(string $key, string $section, string $text, string $help, string $unit, float $min, float $max, ?Closure $asks = null): self
-    {
-        return new self($key, $section, $text, $help, 'number', [], $unit, $min, $max, $asks ?? static fn (): bool => true);
+    public static function number(
+        string $key,
+        string $section,
+        string $text,
+        string $help,
+        string $unit,
+        float $min,
+        float $max,
+        ?Closure $asks = null,
+    ): self {
+        return new self(
+            $key,
+            $section,
+            $text,
+            $help,
+            'number',
+            [],
+            $unit,
+            $min,
+            $max,
+            $asks ?? static fn (): bool => true,
+        );
     }
 
     /** @param  ?Closure(Installation): bool  $asks */
@@ -83,17 +114,25 @@ final readonly class Question
         }
         if ($this->kind === 'ticks') {
             foreach ($ticks = $answers->strings($this->key) as $tick) {
-                isset($this->choices[$tick]) || throw InvalidData::notAllowed($at, $tick, implode(', ', array_keys($this->choices)));
+                isset($this->choices[$tick]) ||
+                    throw InvalidData::notAllowed($at, $tick, implode(', ', array_keys($this->choices)));
             }
 
             return array_values(array_unique($ticks));
         }
         $value = $answers->string($this->key);
         if ($this->kind === 'choice') {
-            return isset($this->choices[$value]) ? $value : throw InvalidData::notAllowed($at, $value, implode(', ', array_keys($this->choices)));
+            return isset($this->choices[$value])
+                ? $value
+                : throw InvalidData::notAllowed($at, $value, implode(', ', array_keys($this->choices)));
         }
 
-        return mb_strlen($value) <= self::TEXT_LIMIT ? $value : throw InvalidData::unreadable($at, sprintf('is %d characters long; allowed: at most %d', mb_strlen($value), self::TEXT_LIMIT));
+        return mb_strlen($value) <= self::TEXT_LIMIT
+            ? $value
+            : throw InvalidData::unreadable(
+                $at,
+                sprintf('is %d characters long; allowed: at most %d', mb_strlen($value), self::TEXT_LIMIT),
+            );
     }
 
     /** @param  string|float|list<string>|null  $value */
@@ -101,7 +140,9 @@ final readonly class Question
     {
         return match (true) {
             $value === null => null,
-            is_array($value) => $value === [] ? 'none of these' : implode(', ', array_map(fn (string $v): string => $this->choices[$v] ?? $v, $value)),
+            is_array($value) => $value === []
+                ? 'none of these'
+                : implode(', ', array_map(fn (string $v): string => $this->choices[$v] ?? $v, $value)),
             is_float($value) => sprintf('%g %s', $value, $this->unit),
             default => $this->choices[$value] ?? $value,
         };

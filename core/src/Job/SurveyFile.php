@@ -43,10 +43,22 @@ final class SurveyFile
         (new Splices($cables))->check($pointer);
         $answers = self::answers($node);
 
-        return new Installation($answers->is('eGoes', 'tied') ? $archetype->withEmergencyTied() : $archetype, self::facts($node->has('facts') ? $node->at('facts') : Node::root([])), $cables, array_map(
-            static fn (Node $n): Jumper => new Jumper($n->enum('place', Place::class), $n->string('a', null, self::LONGEST_WORD), $n->string('b', null, self::LONGEST_WORD), $n->string('label', null, self::LONGEST_WORD)),
-            $node->each('jumpers', self::MOST_JUMPERS),
-        ), $answers, self::overrides($node));
+        return new Installation(
+            $answers->is('eGoes', 'tied') ? $archetype->withEmergencyTied() : $archetype,
+            self::facts($node->has('facts') ? $node->at('facts') : Node::root([])),
+            $cables,
+            array_map(
+                static fn (Node $n): Jumper => new Jumper(
+                    $n->enum('place', Place::class),
+                    $n->string('a', null, self::LONGEST_WORD),
+                    $n->string('b', null, self::LONGEST_WORD),
+                    $n->string('label', null, self::LONGEST_WORD),
+                ),
+                $node->each('jumpers', self::MOST_JUMPERS),
+            ),
+            $answers,
+            self::overrides($node),
+        );
     }
 
     /** @return array<string, mixed> */
@@ -57,23 +69,41 @@ final class SurveyFile
         return [
             'archetype' => $installation->archetype->id,
             'facts' => [
-                'lineVolts' => $facts->lineVolts, 'tapVolts' => $facts->tapVolts, 'transformerVa' => $facts->transformerVa,
-                'fuseAmps' => $facts->fuseAmps, 'commonBonded' => $facts->commonBonded, 'plateLink' => $facts->plateLink->value,
-                'oldPower' => $facts->oldPower, 'secondBonded' => $facts->secondBonded, 'secondPhase' => $facts->secondPhase,
+                'lineVolts' => $facts->lineVolts,
+                'tapVolts' => $facts->tapVolts,
+                'transformerVa' => $facts->transformerVa,
+                'fuseAmps' => $facts->fuseAmps,
+                'commonBonded' => $facts->commonBonded,
+                'plateLink' => $facts->plateLink->value,
+                'oldPower' => $facts->oldPower,
+                'secondBonded' => $facts->secondBonded,
+                'secondPhase' => $facts->secondPhase,
                 'safety' => array_map(self::writeDevice(...), $facts->safety),
             ],
             'cables' => array_map(self::writeCable(...), $installation->cables),
-            'jumpers' => array_map(static fn (Jumper $j): array => ['place' => $j->place->value, 'a' => $j->a, 'b' => $j->b, 'label' => $j->label], $installation->jumpers),
+            'jumpers' => array_map(
+                static fn (Jumper $j): array => [
+                    'place' => $j->place->value,
+                    'a' => $j->a,
+                    'b' => $j->b,
+                    'label' => $j->label,
+                ],
+                $installation->jumpers,
+            ),
             ...self::filled(['answers' => $installation->answers->given, 'overrides' => $installation->overrides]),
         ];
     }
 
     private static function answers(Node $node): Answers
     {
-        $answers = new Answers;
+        $answers = new Answers();
         foreach ($node->keys('answers') as $key) {
             $question = Interview::isNote((string) $key) ? Questions::named((string) $key) : null;
-            $question ??= throw InvalidData::notAllowed("{$node->pointer}/answers", $key, implode(', ', array_values(array_filter(Questions::keys(), Interview::isNote(...)))));
+            $question ??= throw InvalidData::notAllowed(
+                "{$node->pointer}/answers",
+                $key,
+                implode(', ', array_values(array_filter(Questions::keys(), Interview::isNote(...)))),
+            );
             $answers = $answers->with($key, $question->read($node->at('answers')));
         }
 
@@ -93,10 +123,15 @@ final class SurveyFile
 
     private static function facts(Node $node): Facts
     {
-        $number = static fn (string $key, float $min, float $max): ?float => $node->has($key) ? $node->number($key, null, $min, $max) : null;
+        $number = static fn (string $key, float $min, float $max): ?float => $node->has($key)
+            ? $node->number($key, null, $min, $max)
+            : null;
 
         return new Facts(
-            $number('lineVolts', 90, 300), $number('tapVolts', 90, 300), $number('transformerVa', 10, 200), $number('fuseAmps', 0.5, 30),
+            $number('lineVolts', 90, 300),
+            $number('tapVolts', 90, 300),
+            $number('transformerVa', 10, 200),
+            $number('fuseAmps', 0.5, 30),
             $node->has('commonBonded') ? $node->bool('commonBonded') : null,
             $node->has('plateLink') ? $node->enum('plateLink', LinkState::class) : LinkState::Unknown,
             $node->has('oldPower') ? $node->string('oldPower') : null,
@@ -109,7 +144,12 @@ final class SurveyFile
     /** @throws InvalidData */
     public static function device(Node $node): SafetyDevice
     {
-        return new SafetyDevice($node->string('id', null, self::LONGEST_WORD), $node->string('label', null, self::LONGEST_WORD), $node->strings('breaks'), $node->bool('relay', false));
+        return new SafetyDevice(
+            $node->string('id', null, self::LONGEST_WORD),
+            $node->string('label', null, self::LONGEST_WORD),
+            $node->strings('breaks'),
+            $node->bool('relay', false),
+        );
     }
 
     /** @return array{id: string, label: string, breaks: list<string>, relay: bool} */
@@ -123,24 +163,43 @@ final class SurveyFile
     {
         $gauge = $node->int('gauge', 18);
         if (! isset(Cable::OHMS_PER_FOOT[$gauge])) {
-            throw InvalidData::notAllowed($node->pointer.'/gauge', $gauge, implode(', ', array_keys(Cable::OHMS_PER_FOOT)));
+            throw InvalidData::notAllowed(
+                $node->pointer.'/gauge',
+                $gauge,
+                implode(', ', array_keys(Cable::OHMS_PER_FOOT)),
+            );
         }
         $nodes = $node->each('conductors', PHP_INT_MAX);
         if (count($nodes) > self::MOST_CONDUCTORS) {
-            throw InvalidData::unreadable("{$node->pointer}/conductors", sprintf('has %d conductors; allowed: at most %d in one cable', count($nodes), self::MOST_CONDUCTORS));
+            throw InvalidData::unreadable(
+                "{$node->pointer}/conductors",
+                sprintf('has %d conductors; allowed: at most %d in one cable', count($nodes), self::MOST_CONDUCTORS),
+            );
         }
         $conductors = array_map(self::conductor(...), $nodes);
         $numbers = [];
         foreach ($conductors as $index => $conductor) {
             if (isset($numbers[$conductor->number])) {
-                throw InvalidData::notAllowed("{$node->pointer}/conductors/{$index}/number", $conductor->number, 'a number no other conductor of the cable has');
+                throw InvalidData::notAllowed(
+                    "{$node->pointer}/conductors/{$index}/number",
+                    $conductor->number,
+                    'a number no other conductor of the cable has',
+                );
             }
             $numbers[$conductor->number] = true;
         }
 
         [$id, $from, $to] = self::run($node);
 
-        return (new Cable($id, $from, $to, $gauge, $node->number('feet', null, 1, 1000), [], $node->has('kind') ? $node->string('kind') : null))->withConductors($conductors);
+        return (new Cable(
+            $id,
+            $from,
+            $to,
+            $gauge,
+            $node->number('feet', null, 1, 1000),
+            [],
+            $node->has('kind') ? $node->string('kind') : null,
+        ))->withConductors($conductors);
     }
 
     /**
@@ -150,11 +209,19 @@ final class SurveyFile
      */
     private static function run(Node $node): array
     {
-        [$id, $from, $to] = [$node->string('id', null, self::LONGEST_WORD), $node->enum('from', Place::class), $node->enum('to', Place::class)];
+        [$id, $from, $to] = [
+            $node->string('id', null, self::LONGEST_WORD),
+            $node->enum('from', Place::class),
+            $node->enum('to', Place::class),
+        ];
         $known = ['A' => [Place::Wall, Place::Indoor], 'B' => [Place::Indoor, Place::Outdoor]];
         if (($known[$id] ?? null) !== [$from, $to]) {
             $shown = mb_substr("{$id}, {$from->value} to {$to->value}", 0, 60);
-            throw InvalidData::notAllowed("{$node->pointer}/id", $shown, 'A from wall to indoor, B from indoor to outdoor');
+            throw InvalidData::notAllowed(
+                "{$node->pointer}/id",
+                $shown,
+                'A from wall to indoor, B from indoor to outdoor',
+            );
         }
 
         return [$id, $from, $to];
@@ -168,10 +235,23 @@ final class SurveyFile
         }
 
         return new Conductor(
-            $number, $node->enum('colour', Colour::class), self::end($node->at('near')), self::end($node->at('far')), $node->enum('evidence', Evidence::class),
+            $number,
+            $node->enum('colour', Colour::class),
+            self::end($node->at('near')),
+            self::end($node->at('far')),
+            $node->enum('evidence', Evidence::class),
             $node->has('stripe') ? $node->enum('stripe', Colour::class) : null,
             $node->has('colourAfterSplice') ? $node->enum('colourAfterSplice', Colour::class) : null,
-            $node->string('note', '', self::LONGEST_REASON), array_map(static fn (string $word): Condition => Condition::tryFrom($word) ?? throw InvalidData::notAllowed("{$node->pointer}/condition", $word, implode(', ', array_column(Condition::cases(), 'value'))), $node->strings('condition')),
+            $node->string('note', '', self::LONGEST_REASON),
+            array_map(
+                static fn (string $word): Condition => Condition::tryFrom($word) ??
+                    throw InvalidData::notAllowed(
+                        "{$node->pointer}/condition",
+                        $word,
+                        implode(', ', array_column(Condition::cases(), 'value')),
+                    ),
+                $node->strings('condition'),
+            ),
             $node->has('loopOhms') ? $node->number('loopOhms', null, 0, 999) : null,
         );
     }
@@ -201,19 +281,39 @@ final class SurveyFile
     {
         $letter = $node->string('terminal');
 
-        return $letter !== '' && mb_strlen($letter) <= 12 ? $letter : throw InvalidData::notAllowed("{$node->pointer}/terminal", mb_substr($letter, 0, 40), 'a terminal as printed, 1 to 12 characters');
+        return $letter !== '' && mb_strlen($letter) <= 12
+            ? $letter
+            : throw InvalidData::notAllowed(
+                "{$node->pointer}/terminal",
+                mb_substr($letter, 0, 40),
+                'a terminal as printed, 1 to 12 characters',
+            );
     }
 
     /** @return array<string, mixed> */
     public static function writeCable(Cable $cable): array
     {
         return [
-            'id' => $cable->id, 'from' => $cable->from->value, 'to' => $cable->to->value, 'gauge' => $cable->gauge, 'feet' => $cable->feet, ...self::filled(['kind' => $cable->kind]),
-            'conductors' => array_map(static fn (Conductor $c): array => [
-                'number' => $c->number, 'colour' => $c->colour->value, 'stripe' => $c->stripe?->value, 'near' => $c->near->toArray(), 'far' => $c->far->toArray(),
-                'evidence' => $c->evidence->value, 'colourAfterSplice' => $c->colourAfterSplice?->value, 'note' => $c->note,
-                ...self::filled(['condition' => array_column($c->condition, 'value'), 'loopOhms' => $c->loopOhms]),
-            ], $cable->conductors),
+            'id' => $cable->id,
+            'from' => $cable->from->value,
+            'to' => $cable->to->value,
+            'gauge' => $cable->gauge,
+            'feet' => $cable->feet,
+            ...self::filled(['kind' => $cable->kind]),
+            'conductors' => array_map(
+                static fn (Conductor $c): array => [
+                    'number' => $c->number,
+                    'colour' => $c->colour->value,
+                    'stripe' => $c->stripe?->value,
+                    'near' => $c->near->toArray(),
+                    'far' => $c->far->toArray(),
+                    'evidence' => $c->evidence->value,
+                    'colourAfterSplice' => $c->colourAfterSplice?->value,
+                    'note' => $c->note,
+                    ...self::filled(['condition' => array_column($c->condition, 'value'), 'loopOhms' => $c->loopOhms]),
+                ],
+                $cable->conductors,
+            ),
         ];
     }
 

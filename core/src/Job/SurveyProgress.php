@@ -15,13 +15,26 @@ final class SurveyProgress
         $facts = $installation->facts;
         $wall = $installation->wallCable()->conductors ?? [];
         $unproved = array_filter($wall, static fn (Conductor $c): bool => ! $c->isSpare() && ! $c->evidence->isProof());
-        $outdoor = $installation->archetype->coolStages === 0 || ($installation->outdoorCable()->conductors ?? []) !== [];
+        $outdoor =
+            $installation->archetype->coolStages === 0 || ($installation->outdoorCable()->conductors ?? []) !== [];
 
         $open = EquipmentMatch::of($installation->answers, [])->open;
         $items = [
-            ['equipment', $open === [] ? 'What the equipment is' : 'What the equipment is: '.count($open).' '.(count($open) === 1 ? 'question' : 'questions'), $open === []],
+            [
+                'equipment',
+                $open === []
+                    ? 'What the equipment is'
+                    : 'What the equipment is: '.count($open).' '.(count($open) === 1 ? 'question' : 'questions'),
+                $open === [],
+            ],
             ['conductors', 'Conductors at the wall', count($wall) >= 2],
-            ['pairings', $unproved === [] ? 'Both ends of each known' : 'Trace '.implode(', ', array_map(static fn (Conductor $c): string => $c->name(), $unproved)), $wall !== [] && $unproved === []],
+            [
+                'pairings',
+                $unproved === []
+                    ? 'Both ends of each known'
+                    : 'Trace '.implode(', ', array_map(static fn (Conductor $c): string => $c->name(), $unproved)),
+                $wall !== [] && $unproved === [],
+            ],
             ['outdoor', 'Outdoor pair', $outdoor],
             ['link', 'Rc–Rh link on the old plate', $facts->plateLink !== LinkState::Unknown],
             ['transformer', 'Transformer rating', $facts->transformerVa !== null],
@@ -32,6 +45,9 @@ final class SurveyProgress
             ['old-power', 'What the old thermostat ran on', $facts->oldPower !== null],
         ];
 
-        return array_map(static fn (array $item): array => ['key' => $item[0], 'label' => $item[1], 'done' => $item[2]], $items);
+        return array_map(
+            static fn (array $item): array => ['key' => $item[0], 'label' => $item[1], 'done' => $item[2]],
+            $items,
+        );
     }
 }

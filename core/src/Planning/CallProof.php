@@ -37,6 +37,14 @@ final readonly class CallProof
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return ['call' => $this->call->value, 'label' => $this->call->label(), 'closes' => $this->closes, 'pulledIn' => $this->pulledIn, 'problems' => $this->problems, 'amps' => round($this->amps, 3), 'proved' => $this->isProved()];
+        return [
+            'call' => $this->call->value,
+            'label' => $this->call->label(),
+            'closes' => $this->closes,
+            'pulledIn' => $this->pulledIn,
+            'problems' => $this->problems,
+            'amps' => round($this->amps, 3),
+            'proved' => $this->isProved(),
+        ];
     }
 }

@@ -14,7 +14,19 @@ use Unionbit\Core\Wiring\Conductor;
 final readonly class Candidate
 {
     /** Points of a lost call: what a household misses most. */
-    private const LOSS = ['fan' => 2.0, 'cool-1' => 20.0, 'cool-2' => 3.0, 'heat-1' => 20.0, 'heat-2' => 3.0, 'aux-1' => 8.0, 'aux-2' => 3.0, 'emergency' => 4.0, 'furnace-1' => 20.0, 'furnace-2' => 3.0, 'defrost' => 4.0];
+    private const LOSS = [
+        'fan' => 2.0,
+        'cool-1' => 20.0,
+        'cool-2' => 3.0,
+        'heat-1' => 20.0,
+        'heat-2' => 3.0,
+        'aux-1' => 8.0,
+        'aux-2' => 3.0,
+        'emergency' => 4.0,
+        'furnace-1' => 20.0,
+        'furnace-2' => 3.0,
+        'defrost' => 4.0,
+    ];
 
     private const MOVE_MINUTES = 2;
 
@@ -25,8 +37,12 @@ final readonly class Candidate
      * @param  list<WayOut>  $ways
      * @param  list<Finding>  $findings  mapping rules
      */
-    private function __construct(public Plan $plan, public array $ways, public PlanProof $proof, public array $findings)
-    {
+    private function __construct(
+        public Plan $plan,
+        public array $ways,
+        public PlanProof $proof,
+        public array $findings,
+    ) {
     }
 
     public static function of(Draft $draft): self
@@ -45,14 +61,21 @@ final readonly class Candidate
     /** @return list<string> why it is not offered */
     public function refusals(): array
     {
-        return [...$this->proof->failures, ...array_map(static fn (Finding $f): string => "{$f->code}: {$f->title}", $this->blocking())];
+        return [
+            ...$this->proof->failures,
+            ...array_map(static fn (Finding $f): string => "{$f->code}: {$f->title}", $this->blocking()),
+        ];
     }
 
     public function title(): string
     {
         $codes = array_unique(array_map(static fn (WayOut $w): string => $w->text, $this->ways));
 
-        return $codes === [] ? ($this->plan->profile->outputs === Place::Module ? 'Outputs at the equipment' : 'Letter to letter') : ucfirst(implode('; ', $codes));
+        return $codes === []
+            ? ($this->plan->profile->outputs === Place::Module
+                ? 'Outputs at the equipment'
+                : 'Letter to letter')
+            : ucfirst(implode('; ', $codes));
     }
 
     /** @return list<string> */
@@ -84,7 +107,9 @@ final readonly class Candidate
     {
         $module = $this->plan->profile->outputs === Place::Module ? self::MODULE['minutes'] : 0;
 
-        return array_sum(array_map(static fn (WayOut $w): int => $w->minutes, $this->ways)) + $module + self::MOVE_MINUTES * count(MoveList::of($this->plan));
+        return array_sum(array_map(static fn (WayOut $w): int => $w->minutes, $this->ways)) +
+            $module +
+            self::MOVE_MINUTES * count(MoveList::of($this->plan));
     }
 
     public function trips(): int
@@ -96,34 +121,56 @@ final readonly class Candidate
 
     public function lossPoints(): float
     {
-        $points = array_sum(array_map(static fn (array $l): float => self::LOSS[$l['call']->value] ?? 2.0, $this->proof->lost));
+        $points = array_sum(
+            array_map(static fn (array $l): float => self::LOSS[$l['call']->value] ?? 2.0, $this->proof->lost),
+        );
 
-        return $points + 1.0 * count($this->proof->raised) + ($this->plan->profile->remoteControl === 'none' ? 1.5 : 0.0);
+        return $points +
+            1.0 * count($this->proof->raised) +
+            ($this->plan->profile->remoteControl === 'none' ? 1.5 : 0.0);
     }
 
     public function partPoints(): float
     {
-        return array_sum(array_map(static fn (WayOut $w): float => $w->cost, $this->ways)) + ($this->plan->profile->outputs === Place::Module ? self::MODULE['cost'] : 0.0);
+        return array_sum(array_map(static fn (WayOut $w): float => $w->cost, $this->ways)) +
+            ($this->plan->profile->outputs === Place::Module ? self::MODULE['cost'] : 0.0);
     }
 
     public function riskPoints(): int
     {
-        $guessed = count(array_filter($this->plan->installation->wallCable()->conductors ?? [], fn (Conductor $c): bool => ! $c->evidence->isProof() && ($this->plan->landing->wall[$c->number] ?? $c->near)->terminal !== null));
+        $guessed = count(
+            array_filter(
+                $this->plan->installation->wallCable()->conductors ?? [],
+                fn (Conductor $c): bool => ! $c->evidence->isProof() &&
+                    ($this->plan->landing->wall[$c->number] ?? $c->near)->terminal !== null,
+            ),
+        );
 
-        return array_sum(array_map(static fn (WayOut $w): int => $w->risk, $this->ways)) + $guessed + ($this->plan->profile->power === PowerKind::Shared ? 2 : 0);
+        return array_sum(array_map(static fn (WayOut $w): int => $w->risk, $this->ways)) +
+            $guessed +
+            ($this->plan->profile->power === PowerKind::Shared ? 2 : 0);
     }
 
     /** Lower is better. */
     public function score(Weights $weights): float
     {
-        return round($weights->capability * $this->lossPoints() + $weights->parts * $this->partPoints() + $weights->time * ($this->minutes() / 10.0 + $this->trips()) + $weights->risk * $this->riskPoints() / 2.0, 2);
+        return round(
+            $weights->capability * $this->lossPoints() +
+                $weights->parts * $this->partPoints() +
+                $weights->time * ($this->minutes() / 10.0 + $this->trips()) +
+                ($weights->risk * $this->riskPoints()) / 2.0,
+            2,
+        );
     }
 
     /** What makes two plans really different: the ways they take and what they lose, not which spare they use. */
     public function signature(): string
     {
         $ways = array_map(static fn (WayOut $w): string => $w->code.($w->part ?? ''), $this->ways);
-        $lost = array_map(static fn (array $l): string => $l['call']->value, [...$this->proof->lost, ...$this->proof->raised]);
+        $lost = array_map(static fn (array $l): string => $l['call']->value, [
+            ...$this->proof->lost,
+            ...$this->proof->raised,
+        ]);
         sort($ways);
         sort($lost);
 
@@ -135,17 +182,41 @@ final readonly class Candidate
     {
         $all = count(array_filter($this->proof->calls, static fn (CallProof $p): bool => $p->call !== CallName::Idle));
         $lost = count($this->proof->lost);
-        $reasons = [$lost === 0 ? "keeps all {$all} calls" : 'keeps '.($all - $lost)." of {$all} calls: ".lcfirst(implode('; ', array_map(static fn (array $l): string => $l['why'], $this->proof->lost)))];
+        $reasons = [
+            $lost === 0
+                ? "keeps all {$all} calls"
+                : 'keeps '.
+                    ($all - $lost).
+                    " of {$all} calls: ".
+                    lcfirst(implode('; ', array_map(static fn (array $l): string => $l['why'], $this->proof->lost))),
+        ];
         foreach ($this->proof->raised as $raised) {
             $reasons[] = lcfirst($raised['why']);
         }
         $parts = $this->parts();
         $reasons[] = $parts === [] ? 'nothing to buy besides the thermostat' : 'to buy: '.implode(', ', $parts);
         $trips = $this->trips();
-        $reasons[] = "about {$this->minutes()} min of landing, ".($trips === 0 ? 'all at the wall' : ($trips === 1 ? 'one trip to the equipment' : "{$trips} trips to the equipment"));
+        $reasons[] =
+            "about {$this->minutes()} min of landing, ".
+            ($trips === 0
+                ? 'all at the wall'
+                : ($trips === 1
+                    ? 'one trip to the equipment'
+                    : "{$trips} trips to the equipment"));
         $risk = $this->riskPoints();
         if ($risk > 0) {
-            $reasons[] = "risk {$risk}: ".implode(' ', array_filter([...array_map(static fn (WayOut $w): ?string => $w->warns, $this->ways), $this->plan->profile->power === PowerKind::Shared ? 'it charges through a load that has to be whole.' : null])).($this->guesses() > 0 ? " {$this->guesses()} pairings were not traced." : '');
+            $reasons[] =
+                "risk {$risk}: ".
+                implode(
+                    ' ',
+                    array_filter([
+                        ...array_map(static fn (WayOut $w): ?string => $w->warns, $this->ways),
+                        $this->plan->profile->power === PowerKind::Shared
+                            ? 'it charges through a load that has to be whole.'
+                            : null,
+                    ]),
+                ).
+                ($this->guesses() > 0 ? " {$this->guesses()} pairings were not traced." : '');
         }
 
         return array_map(trim(...), $reasons);
@@ -153,7 +224,13 @@ final readonly class Candidate
 
     private function guesses(): int
     {
-        return count(array_filter($this->plan->installation->wallCable()->conductors ?? [], fn (Conductor $c): bool => ! $c->evidence->isProof() && ($this->plan->landing->wall[$c->number] ?? $c->near)->terminal !== null));
+        return count(
+            array_filter(
+                $this->plan->installation->wallCable()->conductors ?? [],
+                fn (Conductor $c): bool => ! $c->evidence->isProof() &&
+                    ($this->plan->landing->wall[$c->number] ?? $c->near)->terminal !== null,
+            ),
+        );
     }
 
     /** @return list<Finding> */

@@ -16,8 +16,12 @@ final readonly class Changes
      * @param  bool  $sharedKit  the adapter of the thermostat's kit stands at the board (WO04)
      * @param  bool  $elsewhere  the new cable goes to another wall position (WO12)
      */
-    public function __construct(public ?Cable $pulled = null, public ?array $safety = null, public bool $sharedKit = false, public bool $elsewhere = false)
-    {
+    public function __construct(
+        public ?Cable $pulled = null,
+        public ?array $safety = null,
+        public bool $sharedKit = false,
+        public bool $elsewhere = false,
+    ) {
     }
 
     public function isNone(): bool

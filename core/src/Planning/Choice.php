@@ -36,12 +36,26 @@ final readonly class Choice
     /** @throws InvalidData */
     public static function read(Node $node): self
     {
-        return new self($node->string('title'), $node->strings('ways'), $node->strings('reasons'), $node->string('customer', ''), $node->string('note', ''), $node->bool('edited', false));
+        return new self(
+            $node->string('title'),
+            $node->strings('ways'),
+            $node->strings('reasons'),
+            $node->string('customer', ''),
+            $node->string('note', ''),
+            $node->bool('edited', false),
+        );
     }
 
     /** @return array{title: string, ways: list<string>, reasons: list<string>, customer: string, note: string, edited: bool} */
     public function toArray(): array
     {
-        return ['title' => $this->title, 'ways' => $this->ways, 'reasons' => $this->reasons, 'customer' => $this->customer, 'note' => $this->note, 'edited' => $this->edited];
+        return [
+            'title' => $this->title,
+            'ways' => $this->ways,
+            'reasons' => $this->reasons,
+            'customer' => $this->customer,
+            'note' => $this->note,
+            'edited' => $this->edited,
+        ];
     }
 }

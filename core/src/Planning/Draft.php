@@ -32,7 +32,7 @@ final readonly class Draft
         public Landing $landing,
         public array $ways = [],
         public array $without = [],
-        public Changes $changes = new Changes,
+        public Changes $changes = new Changes(),
     ) {
     }
 
@@ -43,36 +43,55 @@ final readonly class Draft
 
     public function taking(WayOut $way, Landing $landing, ?Changes $changes = null): self
     {
-        return new self($this->house, $this->profile, $landing, [...$this->ways, $way], $this->without, $changes ?? $this->changes);
+        return new self(
+            $this->house,
+            $this->profile,
+            $landing,
+            [...$this->ways, $way],
+            $this->without,
+            $changes ?? $this->changes,
+        );
     }
 
     public function without(TerminalName $name): self
     {
-        return new self($this->house, $this->profile, $this->landing, $this->ways, [...$this->without, $name->value], $this->changes);
+        return new self(
+            $this->house,
+            $this->profile,
+            $this->landing,
+            $this->ways,
+            [...$this->without, $name->value],
+            $this->changes,
+        );
     }
 
     /** @param  Conductor  $conductor both of whose ends come to carry this meaning */
     public function carrying(Conductor $conductor, TerminalName $name): ?Landing
     {
-        $plate = $name->isHot() && $name !== TerminalName::Rh ? $this->profile->mainHot() : $this->profile->serving($name);
+        $plate =
+            $name->isHot() && $name !== TerminalName::Rh ? $this->profile->mainHot() : $this->profile->serving($name);
         $screw = $this->boardScrew($name);
         if ($plate === null || $screw === null) {
             return null;
         }
 
-        return $this->landing->onWall($conductor->number, End::landed($plate->printed))->onBoard($conductor->number, End::landed($screw));
+        return $this->landing
+            ->onWall($conductor->number, End::landed($plate->printed))
+            ->onBoard($conductor->number, End::landed($screw));
     }
 
     public function freed(Conductor $conductor): Landing
     {
-        return $this->landing->onWall($conductor->number, End::free(EndState::Capped))->onBoard($conductor->number, End::free(EndState::Capped));
+        return $this->landing
+            ->onWall($conductor->number, End::free(EndState::Capped))
+            ->onBoard($conductor->number, End::free(EndState::Capped));
     }
 
     /** The conductor that lands on the plate's screw for this meaning. */
     public function carrier(TerminalName $name): ?Conductor
     {
         $screw = $this->profile->serving($name)?->printed;
-        foreach ($screw === null ? [] : ($this->cable()) as $conductor) {
+        foreach ($screw === null ? [] : $this->cable() as $conductor) {
             if (($this->landing->wall[$conductor->number] ?? $conductor->near)->terminal === $screw) {
                 return $conductor;
             }
@@ -90,9 +109,15 @@ final readonly class Draft
     /** @return list<Conductor> whole ones that carry nothing now */
     public function spares(): array
     {
-        return array_values(array_filter($this->cable(), fn (Conductor $c): bool => LetterToLetter::isWhole($c)
-            && ($this->landing->wall[$c->number] ?? $c->near)->terminal === null
-            && (($this->landing->indoor[$c->number] ?? $c->far)->isFree() || $this->profile->serving($this->meaning($c) ?? TerminalName::K) === null)));
+        return array_values(
+            array_filter(
+                $this->cable(),
+                fn (Conductor $c): bool => LetterToLetter::isWhole($c) &&
+                    ($this->landing->wall[$c->number] ?? $c->near)->terminal === null &&
+                    (($this->landing->indoor[$c->number] ?? $c->far)->isFree() ||
+                        $this->profile->serving($this->meaning($c) ?? TerminalName::K) === null),
+            ),
+        );
     }
 
     public function meaning(Conductor $conductor): ?TerminalName
@@ -108,7 +133,11 @@ final readonly class Draft
         }
         foreach (self::ORDER as $value) {
             $name = TerminalName::from($value);
-            if (in_array($name, $this->wanted(), true) && ! in_array($value, $this->without, true) && $this->carrierOf($name) === null) {
+            if (
+                in_array($name, $this->wanted(), true) &&
+                ! in_array($value, $this->without, true) &&
+                $this->carrierOf($name) === null
+            ) {
                 return $name;
             }
         }
@@ -129,14 +158,24 @@ final readonly class Draft
             array_push($names, ...$table->closes($call));
         }
 
-        return array_values(array_filter($names, fn (TerminalName $n): bool => $this->boardScrew($n) !== null && $this->profile->serving($n) !== null));
+        return array_values(
+            array_filter(
+                $names,
+                fn (TerminalName $n): bool => $this->boardScrew($n) !== null && $this->profile->serving($n) !== null,
+            ),
+        );
     }
 
     public function boardScrew(TerminalName $name): ?string
     {
         foreach ($this->house->archetype->terminals as $terminal) {
             $means = Meaning::of($terminal->name, $this->house->archetype);
-            if ($terminal->place === Place::Indoor && ($terminal->name === $name || $means === $name || $name === TerminalName::Rc && $terminal->name === TerminalName::R)) {
+            if (
+                $terminal->place === Place::Indoor &&
+                ($terminal->name === $name ||
+                    $means === $name ||
+                    ($name === TerminalName::Rc && $terminal->name === TerminalName::R))
+            ) {
                 return $terminal->printed;
             }
         }
@@ -150,7 +189,10 @@ final readonly class Draft
             $name = TerminalName::K;
         }
         $screws = match (true) {
-            $name === TerminalName::R => array_map(static fn (PlateTerminal $t): string => $t->printed, $this->profile->hots()),
+            $name === TerminalName::R => array_map(
+                static fn (PlateTerminal $t): string => $t->printed,
+                $this->profile->hots(),
+            ),
             $name === TerminalName::Rc => [$this->profile->mainHot()?->printed],
             default => [$this->profile->serving($name)?->printed],
         };
@@ -167,12 +209,27 @@ final readonly class Draft
     /** The same landing twice is one draft. */
     public function key(): string
     {
-        $ends = static fn (array $ends): string => implode(' ', array_map(static fn (int $n, End $e): string => "{$n}:{$e->label()}", array_keys($ends), $ends));
+        $ends = static fn (array $ends): string => implode(
+            ' ',
+            array_map(static fn (int $n, End $e): string => "{$n}:{$e->label()}", array_keys($ends), $ends),
+        );
         $wall = $this->landing->wall;
         $board = $this->landing->indoor;
         ksort($wall);
         ksort($board);
 
-        return $ends($wall).'|'.$ends($board).'|'.json_encode([$this->landing->linkIn, $this->landing->plugIn, $this->landing->jumpers, $this->changes->pulled?->feet, $this->changes->safety, $this->changes->sharedKit, $this->changes->elsewhere]);
+        return $ends($wall).
+            '|'.
+            $ends($board).
+            '|'.
+            json_encode([
+                $this->landing->linkIn,
+                $this->landing->plugIn,
+                $this->landing->jumpers,
+                $this->changes->pulled?->feet,
+                $this->changes->safety,
+                $this->changes->sharedKit,
+                $this->changes->elsewhere,
+            ]);
     }
 }

@@ -44,10 +44,19 @@ final readonly class JobFile
             throw InvalidData::notAllowed('/unionbit', $node->int('unionbit'), 'version '.self::VERSION);
         }
         $id = $node->at('survey')->string('archetype');
-        $archetype = $archetypes($id) ?? throw InvalidData::notAllowed('/survey/archetype', $id, implode(', ', $known['archetypes']));
+        $archetype =
+            $archetypes($id) ??
+            throw InvalidData::notAllowed('/survey/archetype', $id, implode(', ', $known['archetypes']));
         $house = SurveyFile::read($node->value('survey'), $archetype, '/survey');
 
-        return new self(self::text($node, 'site', 1, 80), self::text($node, 'address', 0, 160), self::text($node, 'kind', 0, 40, 'replacement'), self::text($node, 'system', 1, 60, 'System'), $house, self::plan($node, $house, $profiles, $known['profiles']));
+        return new self(
+            self::text($node, 'site', 1, 80),
+            self::text($node, 'address', 0, 160),
+            self::text($node, 'kind', 0, 40, 'replacement'),
+            self::text($node, 'system', 1, 60, 'System'),
+            $house,
+            self::plan($node, $house, $profiles, $known['profiles']),
+        );
     }
 
     private static function text(Node $node, string $key, int $least, int $most, string $default = ''): string
@@ -55,18 +64,37 @@ final readonly class JobFile
         $text = $least > 0 && $default === '' ? $node->string($key) : $node->string($key, $default);
         $length = mb_strlen($text);
 
-        return $length >= $least && $length <= $most ? $text : throw InvalidData::unreadable("{$node->pointer}/{$key}", "is {$length} characters long; allowed: {$least} to {$most}");
+        return $length >= $least && $length <= $most
+            ? $text
+            : throw InvalidData::unreadable(
+                "{$node->pointer}/{$key}",
+                "is {$length} characters long; allowed: {$least} to {$most}",
+            );
     }
 
     /**
      * @param  ?array<string, mixed>  $ownProfile  the thermostat as a file, where it is none of the catalogue
      * @return array<string, mixed>
      */
-    public static function write(string $site, string $address, string $kind, Installation $installation, ?Plan $plan, string $system = 'System', ?array $ownProfile = null): array
-    {
+    public static function write(
+        string $site,
+        string $address,
+        string $kind,
+        Installation $installation,
+        ?Plan $plan,
+        string $system = 'System',
+        ?array $ownProfile = null,
+    ): array {
         return [
-            'unionbit' => self::VERSION, 'site' => $site, 'address' => $address, 'kind' => $kind, ...($system === 'System' ? [] : ['system' => $system]), 'survey' => SurveyFile::write($installation),
-            ...($plan === null ? [] : ['thermostat' => $ownProfile ?? $plan->profile->id, 'plan' => PlanFile::write($plan)]),
+            'unionbit' => self::VERSION,
+            'site' => $site,
+            'address' => $address,
+            'kind' => $kind,
+            ...$system === 'System' ? [] : ['system' => $system],
+            'survey' => SurveyFile::write($installation),
+            ...$plan === null
+                ? []
+                : ['thermostat' => $ownProfile ?? $plan->profile->id, 'plan' => PlanFile::write($plan)],
         ];
     }
 
@@ -80,8 +108,17 @@ final readonly class JobFile
             return null;
         }
         $thermostat = $node->value('thermostat');
-        $profile = is_string($thermostat) ? ($profiles($thermostat) ?? throw InvalidData::notAllowed('/thermostat', $thermostat, implode(', ', $known).', or a profile of your own')) : ProfileReader::read($thermostat);
+        $profile = is_string($thermostat)
+            ? $profiles($thermostat) ??
+                throw InvalidData::notAllowed(
+                    '/thermostat',
+                    $thermostat,
+                    implode(', ', $known).', or a profile of your own',
+                )
+            : ProfileReader::read($thermostat);
 
-        return $node->has('plan') ? PlanFile::read($node->value('plan'), $house, $profile, '/plan') : new Plan($house, $profile, LetterToLetter::landing($house, $profile));
+        return $node->has('plan')
+            ? PlanFile::read($node->value('plan'), $house, $profile, '/plan')
+            : new Plan($house, $profile, LetterToLetter::landing($house, $profile));
     }
 }

@@ -35,7 +35,9 @@ final class LetterToLetter
                 $wall[$conductor->number] = End::landed($screw);
                 $taken[$screw] = true;
             } else {
-                $wall[$conductor->number] = End::free($conductor->near->state === EndState::CutShort ? EndState::CutShort : EndState::Capped);
+                $wall[$conductor->number] = End::free(
+                    $conductor->near->state === EndState::CutShort ? EndState::CutShort : EndState::Capped,
+                );
             }
         }
 
@@ -62,7 +64,10 @@ final class LetterToLetter
             null => 3,
             default => 2,
         };
-        usort($whole, static fn (Conductor $a, Conductor $b): int => [$rank($a), $a->number] <=> [$rank($b), $b->number]);
+        usort(
+            $whole,
+            static fn (Conductor $a, Conductor $b): int => [$rank($a), $a->number] <=> [$rank($b), $b->number],
+        );
         $whole = array_slice($whole, 0, $profile->linkConductors);
         if (count($whole) === $profile->linkConductors) {
             foreach ($whole as $index => $conductor) {
@@ -77,9 +82,15 @@ final class LetterToLetter
     /** Whether a conductor can carry something again: both ends can be stripped and its copper is sound. */
     public static function isWhole(Conductor $conductor): bool
     {
-        $broken = static fn (End $end): bool => in_array($end->state, [EndState::CutShort, EndState::BrokenOff, EndState::Spliced], true);
+        $broken = static fn (End $end): bool => in_array(
+            $end->state,
+            [EndState::CutShort, EndState::BrokenOff, EndState::Spliced],
+            true,
+        );
 
-        return ! $broken($conductor->near) && ! $broken($conductor->far) && ! in_array(Condition::Crushed, $conductor->condition, true);
+        return ! $broken($conductor->near) &&
+            ! $broken($conductor->far) &&
+            ! in_array(Condition::Crushed, $conductor->condition, true);
     }
 
     private static function screwFor(Conductor $conductor, Installation $installation, Profile $profile): ?string

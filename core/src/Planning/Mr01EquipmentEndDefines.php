@@ -21,11 +21,32 @@ final class Mr01EquipmentEndDefines implements MappingRule
                 continue;
             }
             if ($planned->wallName === null) {
-                $findings[] = Finding::of('MR01', Severity::Error, "{$name} lands on {$planned->wall->terminal}, which the new plate does not have", 'There is no such screw.', 'Choose where it lands, or cap it.', [$planned->id()]);
+                $findings[] = Finding::of(
+                    'MR01',
+                    Severity::Error,
+                    "{$name} lands on {$planned->wall->terminal}, which the new plate does not have",
+                    'There is no such screw.',
+                    'Choose where it lands, or cap it.',
+                    [$planned->id()],
+                );
             } elseif ($planned->boardName === null) {
-                $findings[] = Finding::of('MR01', Severity::Error, "{$name} lands on {$planned->wall->label()} but reaches nothing at the board", 'A conductor is what its equipment end makes it; this one ends free there.', "Land its board end, or cap it at the wall. The {$planned->wall->label()} screw stays dead.", [$planned->id()]);
+                $findings[] = Finding::of(
+                    'MR01',
+                    Severity::Error,
+                    "{$name} lands on {$planned->wall->label()} but reaches nothing at the board",
+                    'A conductor is what its equipment end makes it; this one ends free there.',
+                    "Land its board end, or cap it at the wall. The {$planned->wall->label()} screw stays dead.",
+                    [$planned->id()],
+                );
             } elseif (! $this->agree($plan, $planned->wallName, $planned->boardName)) {
-                $findings[] = Finding::of('MR01', Severity::Error, "{$name} lands on {$planned->wall->label()} but is {$planned->board->label()} at the board", 'The equipment end defines what a conductor is: the call would reach the wrong load.', "Land it on {$planned->board->label()}.", [$planned->id()]);
+                $findings[] = Finding::of(
+                    'MR01',
+                    Severity::Error,
+                    "{$name} lands on {$planned->wall->label()} but is {$planned->board->label()} at the board",
+                    'The equipment end defines what a conductor is: the call would reach the wrong load.',
+                    "Land it on {$planned->board->label()}.",
+                    [$planned->id()],
+                );
             }
         }
 

@@ -24,13 +24,40 @@ final class Mr02OneTransformer implements MappingRule
             }
         }
         if ($fed === []) {
-            return [Finding::of('MR02', Severity::Error, 'No R lands on the plate', 'The thermostat has no hot to switch.', 'Land the conductor from the board\'s R on a hot screw.', [], array_map(static fn (PlateTerminal $t): string => $t->point(), $plan->profile->hots()))];
+            return [
+                Finding::of(
+                    'MR02',
+                    Severity::Error,
+                    'No R lands on the plate',
+                    'The thermostat has no hot to switch.',
+                    'Land the conductor from the board\'s R on a hot screw.',
+                    [],
+                    array_map(static fn (PlateTerminal $t): string => $t->point(), $plan->profile->hots()),
+                ),
+            ];
         }
         $link = $plan->profile->link;
         if ($link === null || $plan->landing->linkIn) {
-            return $link === null ? [] : [Finding::of('MR02', Severity::Good, "{$link[0]}–{$link[1]} link stays in", 'One transformer feeds heating and cooling through it.', 'See that it is in and tight.', array_values($fed))];
+            return $link === null
+                ? []
+                : [
+                    Finding::of(
+                        'MR02',
+                        Severity::Good,
+                        "{$link[0]}–{$link[1]} link stays in",
+                        'One transformer feeds heating and cooling through it.',
+                        'See that it is in and tight.',
+                        array_values($fed),
+                    ),
+                ];
         }
-        $dead = array_values(array_filter($link, static fn (string $screw): bool => ! isset($fed[$screw]) && ! ($plan->landing->plugIn && $screw === $plan->profile->powerFrom)));
+        $dead = array_values(
+            array_filter(
+                $link,
+                static fn (string $screw): bool => ! isset($fed[$screw]) &&
+                    ! ($plan->landing->plugIn && $screw === $plan->profile->powerFrom),
+            ),
+        );
         if ($dead === []) {
             return [];
         }
@@ -41,6 +68,16 @@ final class Mr02OneTransformer implements MappingRule
             }
         }
 
-        return [Finding::of('MR02', Severity::Error, "Link out: {$dead[0]} has no hot", 'One transformer and no link: '.implode(' and ', $calls).' never get voltage.', "Put the {$link[0]}–{$link[1]} link in.", array_values($fed), ["wall.{$dead[0]}"])];
+        return [
+            Finding::of(
+                'MR02',
+                Severity::Error,
+                "Link out: {$dead[0]} has no hot",
+                'One transformer and no link: '.implode(' and ', $calls).' never get voltage.',
+                "Put the {$link[0]}–{$link[1]} link in.",
+                array_values($fed),
+                ["wall.{$dead[0]}"],
+            ),
+        ];
     }
 }

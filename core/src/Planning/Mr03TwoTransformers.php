@@ -20,16 +20,41 @@ final class Mr03TwoTransformers implements MappingRule
             return [];
         }
         if ($plan->profile->link === null && count($plan->profile->hots()) < 2) {
-            return [Finding::of('MR03', Severity::Error, 'One hot screw for two transformers', 'One family of calls would take its hot from the wrong transformer, or have none.', 'Choose a thermostat with Rc and Rh apart, or an isolating relay.')];
+            return [
+                Finding::of(
+                    'MR03',
+                    Severity::Error,
+                    'One hot screw for two transformers',
+                    'One family of calls would take its hot from the wrong transformer, or have none.',
+                    'Choose a thermostat with Rc and Rh apart, or an isolating relay.',
+                ),
+            ];
         }
         $findings = [];
         if ($plan->landing->linkIn && $plan->profile->link !== null) {
-            $findings[] = Finding::of('MR03', Severity::Error, 'Link in on two transformers', 'It ties them: one switched off is fed backwards from the other, and its primary carries line voltage. A meter may show nothing of it.', "Take the {$plan->profile->link[0]}–{$plan->profile->link[1]} link out.", [], array_map(static fn (string $screw): string => "wall.{$screw}", $plan->profile->link));
+            $findings[] = Finding::of(
+                'MR03',
+                Severity::Error,
+                'Link in on two transformers',
+                'It ties them: one switched off is fed backwards from the other, and its primary carries line voltage. A meter may show nothing of it.',
+                "Take the {$plan->profile->link[0]}–{$plan->profile->link[1]} link out.",
+                [],
+                array_map(static fn (string $screw): string => "wall.{$screw}", $plan->profile->link),
+            );
         }
         foreach (PlannedConductor::all($plan) as $planned) {
-            $wrong = ($planned->boardName === TerminalName::Rc && $planned->wallName === TerminalName::Rh) || ($planned->boardName === TerminalName::Rh && $planned->wallName === TerminalName::Rc);
+            $wrong =
+                ($planned->boardName === TerminalName::Rc && $planned->wallName === TerminalName::Rh) ||
+                ($planned->boardName === TerminalName::Rh && $planned->wallName === TerminalName::Rc);
             if ($wrong) {
-                $findings[] = Finding::of('MR03', Severity::Error, "{$planned->conductor->name()} brings the wrong hot to {$planned->wall->label()}", 'Cooling takes from Rc, heating from Rh: crossed, each family closes to the other transformer.', "Land it on {$planned->boardName->value}.", [$planned->id()]);
+                $findings[] = Finding::of(
+                    'MR03',
+                    Severity::Error,
+                    "{$planned->conductor->name()} brings the wrong hot to {$planned->wall->label()}",
+                    'Cooling takes from Rc, heating from Rh: crossed, each family closes to the other transformer.',
+                    "Land it on {$planned->boardName->value}.",
+                    [$planned->id()],
+                );
             }
         }
 

@@ -29,13 +29,33 @@ final class Mr04CommonOnCommon implements MappingRule
                 $findings[] = $this->onHot($plan, $planned);
             }
         }
-        if (! $landed && $plan->profile->needsCommon() && $plan->profile->outputs === Place::Wall && ! $plan->landing->plugIn) {
-            $findings[] = Finding::of('MR04', Severity::Error, 'This thermostat needs C and none lands', 'It runs on R and C: without C its display stays blank and no call closes.', 'Land a conductor from the board\'s C, or choose a battery thermostat.', [], ['wall.C']);
+        if (
+            ! $landed &&
+            $plan->profile->needsCommon() &&
+            $plan->profile->outputs === Place::Wall &&
+            ! $plan->landing->plugIn
+        ) {
+            $findings[] = Finding::of(
+                'MR04',
+                Severity::Error,
+                'This thermostat needs C and none lands',
+                'It runs on R and C: without C its display stays blank and no call closes.',
+                'Land a conductor from the board\'s C, or choose a battery thermostat.',
+                [],
+                ['wall.C'],
+            );
         }
         if ($plan->profile->named(TerminalName::C) === null) {
             foreach (PlannedConductor::all($plan) as $planned) {
                 if ($planned->boardName === TerminalName::C && $planned->wall->terminal === null) {
-                    $findings[] = Finding::of('MR04', Severity::Note, "{$planned->conductor->name()} is the common; this plate has no C", 'It is not needed here.', 'Cap it and leave it for the next thermostat.', [$planned->id()]);
+                    $findings[] = Finding::of(
+                        'MR04',
+                        Severity::Note,
+                        "{$planned->conductor->name()} is the common; this plate has no C",
+                        'It is not needed here.',
+                        'Cap it and leave it for the next thermostat.',
+                        [$planned->id()],
+                    );
                 }
             }
         }
@@ -49,7 +69,15 @@ final class Mr04CommonOnCommon implements MappingRule
         $point = $plan->circuit()->operate(Setup::calling());
         $title = "{$planned->conductor->name()} is the common and lands on {$screw}";
         if ($point->openFuses !== []) {
-            return Finding::of('MR04', Severity::Stop, $title, 'R meets C as the power comes on: a dead short. '.implode(' ', $point->notes), 'Land it on C, or cap it. Never on a hot screw.', [$planned->id()], ["wall.{$screw}"]);
+            return Finding::of(
+                'MR04',
+                Severity::Stop,
+                $title,
+                'R meets C as the power comes on: a dead short. '.implode(' ', $point->notes),
+                'Land it on C, or cap it. Never on a hot screw.',
+                [$planned->id()],
+                ["wall.{$screw}"],
+            );
         }
         $dead = [];
         foreach ($plan->profile->terminals as $terminal) {
@@ -58,6 +86,16 @@ final class Mr04CommonOnCommon implements MappingRule
             }
         }
 
-        return Finding::of('MR04', Severity::Error, $title, 'Nothing blows with the link out, but '.implode(' and ', $dead).' close to the common instead of the hot: dead.', 'Land it on C, or cap it.', [$planned->id()], ["wall.{$screw}"]);
+        return Finding::of(
+            'MR04',
+            Severity::Error,
+            $title,
+            'Nothing blows with the link out, but '.
+                implode(' and ', $dead).
+                ' close to the common instead of the hot: dead.',
+            'Land it on C, or cap it.',
+            [$planned->id()],
+            ["wall.{$screw}"],
+        );
     }
 }

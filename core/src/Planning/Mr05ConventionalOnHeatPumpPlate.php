@@ -18,11 +18,34 @@ final class Mr05ConventionalOnHeatPumpPlate implements MappingRule
         }
         $findings = [];
         foreach (PlannedConductor::all($plan) as $planned) {
-            if (in_array($planned->wallName, [TerminalName::OB, TerminalName::O, TerminalName::B, TerminalName::E], true)) {
-                $findings[] = Finding::of('MR05', Severity::Error, "{$planned->conductor->name()} lands on {$planned->wall->label()}, and nothing reverses here", 'That screw belongs to a heat pump\'s valve or its emergency heat.', 'Leave it empty.', [$planned->id()]);
+            if (
+                in_array(
+                    $planned->wallName,
+                    [TerminalName::OB, TerminalName::O, TerminalName::B, TerminalName::E],
+                    true,
+                )
+            ) {
+                $findings[] = Finding::of(
+                    'MR05',
+                    Severity::Error,
+                    "{$planned->conductor->name()} lands on {$planned->wall->label()}, and nothing reverses here",
+                    'That screw belongs to a heat pump\'s valve or its emergency heat.',
+                    'Leave it empty.',
+                    [$planned->id()],
+                );
             }
         }
 
-        return $findings !== [] ? $findings : [Finding::of('MR05', Severity::Note, 'The plate could drive a heat pump; this is none', 'Its valve screw stays empty.', 'Set the equipment type to conventional.')];
+        return $findings !== []
+            ? $findings
+            : [
+                Finding::of(
+                    'MR05',
+                    Severity::Note,
+                    'The plate could drive a heat pump; this is none',
+                    'Its valve screw stays empty.',
+                    'Set the equipment type to conventional.',
+                ),
+            ];
     }
 }

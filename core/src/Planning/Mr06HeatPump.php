@@ -19,12 +19,27 @@ final class Mr06HeatPump implements MappingRule
             return [];
         }
         if (! $plan->profile->heatPump) {
-            return [Finding::of('MR06', Severity::Error, 'This thermostat cannot drive a reversing valve', 'Heating and cooling would be the same on this heat pump.', 'Choose one with O, B or O/B.')];
+            return [
+                Finding::of(
+                    'MR06',
+                    Severity::Error,
+                    'This thermostat cannot drive a reversing valve',
+                    'Heating and cooling would be the same on this heat pump.',
+                    'Choose one with O, B or O/B.',
+                ),
+            ];
         }
         $findings = [];
         foreach (PlannedConductor::all($plan) as $planned) {
             if (in_array($planned->boardName, self::VALVE, true) && ! in_array($planned->wallName, self::VALVE, true)) {
-                $findings[] = Finding::of('MR06', Severity::Error, "{$planned->conductor->name()} is the reversing valve and lands on {$planned->wall->label()}", 'Without it the unit stays in the one mode that needs no valve.', 'Land it on the valve screw; its direction is a setting.', [$planned->id()]);
+                $findings[] = Finding::of(
+                    'MR06',
+                    Severity::Error,
+                    "{$planned->conductor->name()} is the reversing valve and lands on {$planned->wall->label()}",
+                    'Without it the unit stays in the one mode that needs no valve.',
+                    'Land it on the valve screw; its direction is a setting.',
+                    [$planned->id()],
+                );
             }
         }
 

@@ -17,10 +17,23 @@ final class Mr08SignalsCapped implements MappingRule
         $findings = [];
         foreach (PlannedConductor::all($plan) as $planned) {
             $name = $planned->boardName;
-            if ($name === null || $name === TerminalName::C || $planned->wall->terminal !== null || $name->isHot() || $plan->profile->serving(Meaning::of($name, $plan->installation->archetype)) !== null) {
+            if (
+                $name === null ||
+                $name === TerminalName::C ||
+                $planned->wall->terminal !== null ||
+                $name->isHot() ||
+                $plan->profile->serving(Meaning::of($name, $plan->installation->archetype)) !== null
+            ) {
                 continue;
             }
-            $findings[] = Finding::of('MR08', Severity::Note, "{$planned->conductor->name()} carries {$planned->board->label()}; this plate has no such screw", ucfirst($name->role()).' is not connected.', 'Cap it on its own.', [$planned->id()]);
+            $findings[] = Finding::of(
+                'MR08',
+                Severity::Note,
+                "{$planned->conductor->name()} carries {$planned->board->label()}; this plate has no such screw",
+                ucfirst($name->role()).' is not connected.',
+                'Cap it on its own.',
+                [$planned->id()],
+            );
         }
 
         return $findings;

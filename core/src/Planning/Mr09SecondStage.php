@@ -24,12 +24,39 @@ final class Mr09SecondStage implements MappingRule
             if ($low === null || $high === null) {
                 continue;
             }
-            $tied = array_filter($plan->landing->jumpers, static fn ($j): bool => $j->place === Place::Indoor && in_array($low, [$j->a, $j->b], true) && in_array($high, [$j->a, $j->b], true)) !== [];
-            $lands = array_filter($planned, static fn (PlannedConductor $p): bool => $p->boardName?->value === $second && $p->wall->terminal !== null) !== [];
+            $tied =
+                array_filter(
+                    $plan->landing->jumpers,
+                    static fn ($j): bool => $j->place === Place::Indoor &&
+                        in_array($low, [$j->a, $j->b], true) &&
+                        in_array($high, [$j->a, $j->b], true),
+                ) !== [];
+            $lands =
+                array_filter(
+                    $planned,
+                    static fn (PlannedConductor $p): bool => $p->boardName?->value === $second &&
+                        $p->wall->terminal !== null,
+                ) !== [];
             if ($tied) {
-                $findings[] = Finding::of('MR09', Severity::Warning, "{$low} and {$high} tied: {$what} always runs its high stage", 'Temperature rise, airflow and cycling change.', 'Check the rise against the plate, and tie only where the maker allows it.', [], ["indoor.{$low}", "indoor.{$high}"]);
+                $findings[] = Finding::of(
+                    'MR09',
+                    Severity::Warning,
+                    "{$low} and {$high} tied: {$what} always runs its high stage",
+                    'Temperature rise, airflow and cycling change.',
+                    'Check the rise against the plate, and tie only where the maker allows it.',
+                    [],
+                    ["indoor.{$low}", "indoor.{$high}"],
+                );
             } elseif (! $lands && $plan->profile->outputs === Place::Wall) {
-                $findings[] = Finding::of('MR09', Severity::Warning, "Second stage of {$what} not connected", "{$high} gets no call: the first stage's capacity is all there is.", 'Say so to the customer, and see that the first stage carries the house.', [], ["indoor.{$high}"]);
+                $findings[] = Finding::of(
+                    'MR09',
+                    Severity::Warning,
+                    "Second stage of {$what} not connected",
+                    "{$high} gets no call: the first stage's capacity is all there is.",
+                    'Say so to the customer, and see that the first stage carries the house.',
+                    [],
+                    ["indoor.{$high}"],
+                );
             }
         }
 

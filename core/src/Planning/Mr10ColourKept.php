@@ -15,12 +15,27 @@ final class Mr10ColourKept implements MappingRule
         $odd = $ids = [];
         foreach (PlannedConductor::all($plan) as $planned) {
             $usual = $planned->boardName?->customaryColours() ?? [];
-            if ($planned->wall->terminal !== null && $usual !== [] && ! in_array($planned->conductor->colour, $usual, true)) {
+            if (
+                $planned->wall->terminal !== null &&
+                $usual !== [] &&
+                ! in_array($planned->conductor->colour, $usual, true)
+            ) {
                 $odd[] = "{$planned->conductor->name()} is {$planned->board->label()}";
                 $ids[] = $planned->id();
             }
         }
 
-        return $odd === [] ? [] : [Finding::of('MR10', Severity::Note, 'Unusual colours, kept: '.implode(', ', $odd), 'The next person will read colours first.', 'Leave them as they are at both ends; the record and the labels say what they carry.', $ids)];
+        return $odd === []
+            ? []
+            : [
+                Finding::of(
+                    'MR10',
+                    Severity::Note,
+                    'Unusual colours, kept: '.implode(', ', $odd),
+                    'The next person will read colours first.',
+                    'Leave them as they are at both ends; the record and the labels say what they carry.',
+                    $ids,
+                ),
+            ];
     }
 }

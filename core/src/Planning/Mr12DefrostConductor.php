@@ -17,7 +17,12 @@ final class Mr12DefrostConductor implements MappingRule
         $house = $plan->installation;
         $indoor = $house->archetype->terminalNamed(Place::Indoor, TerminalName::W1);
         $w = $house->archetype->terminalNamed(Place::Outdoor, TerminalName::W1)?->printed;
-        if ($house->archetype->heatPump === null || $w === null || $indoor === null || $house->outdoorCable() === null) {
+        if (
+            $house->archetype->heatPump === null ||
+            $w === null ||
+            $indoor === null ||
+            $house->outdoorCable() === null
+        ) {
             return [];
         }
         foreach ($house->outdoorCable()->conductors as $conductor) {
@@ -26,6 +31,16 @@ final class Mr12DefrostConductor implements MappingRule
             }
         }
 
-        return [Finding::of('MR12', Severity::Warning, 'No conductor from the outdoor W', 'In defrost the house is blown cold until it ends.', 'Splice the outdoor W to the indoor heat input.', [], ["outdoor.{$w}"])];
+        return [
+            Finding::of(
+                'MR12',
+                Severity::Warning,
+                'No conductor from the outdoor W',
+                'In defrost the house is blown cold until it ends.',
+                'Splice the outdoor W to the indoor heat input.',
+                [],
+                ["outdoor.{$w}"],
+            ),
+        ];
     }
 }

@@ -27,7 +27,15 @@ final class Mr13OnePerScrew implements MappingRule
             $room = $plan->profile->terminal((string) $screw)->wires ?? 1;
             if (count($conductors) > $room) {
                 $names = array_map(static fn (PlannedConductor $p): string => $p->conductor->name(), $conductors);
-                $findings[] = Finding::of('MR13', Severity::Error, 'Two conductors on one screw: '.implode(' and ', $names)." on {$screw}", "The {$screw} screw at the wall takes {$room}: one of them will work loose.", 'Move one, or join both to a short pigtail and land that.', array_map(static fn (PlannedConductor $p): string => $p->id(), $conductors), ["wall.{$screw}"]);
+                $findings[] = Finding::of(
+                    'MR13',
+                    Severity::Error,
+                    'Two conductors on one screw: '.implode(' and ', $names)." on {$screw}",
+                    "The {$screw} screw at the wall takes {$room}: one of them will work loose.",
+                    'Move one, or join both to a short pigtail and land that.',
+                    array_map(static fn (PlannedConductor $p): string => $p->id(), $conductors),
+                    ["wall.{$screw}"],
+                );
             }
         }
         foreach ($plan->installation->outdoorCable()->conductors ?? [] as $conductor) {
@@ -38,7 +46,15 @@ final class Mr13OnePerScrew implements MappingRule
         foreach ($board as $screw => $names) {
             $room = $plan->installation->archetype->terminal(Place::Indoor, (string) $screw)->wires ?? 1;
             if (count($names) > $room) {
-                $findings[] = Finding::of('MR13', Severity::Warning, "More conductors than the board's {$screw} screw takes: ".implode(' and ', $names), "It takes {$room}.", 'Use a pigtail.', [], ["indoor.{$screw}"]);
+                $findings[] = Finding::of(
+                    'MR13',
+                    Severity::Warning,
+                    "More conductors than the board's {$screw} screw takes: ".implode(' and ', $names),
+                    "It takes {$room}.",
+                    'Use a pigtail.',
+                    [],
+                    ["indoor.{$screw}"],
+                );
             }
         }
 

@@ -26,8 +26,31 @@ final class Mr14SparesCapped implements MappingRule
                 $ids[] = $planned->id();
             }
         }
-        $findings = $bare === [] ? [] : [Finding::of('MR14', Severity::Warning, 'Free at the wall and not capped: '.implode(', ', $bare), 'A bare end can touch a live one.', 'Cap each on its own and fold it back. Do not join them, do not cut them off.', $ids)];
+        $findings =
+            $bare === []
+                ? []
+                : [
+                    Finding::of(
+                        'MR14',
+                        Severity::Warning,
+                        'Free at the wall and not capped: '.implode(', ', $bare),
+                        'A bare end can touch a live one.',
+                        'Cap each on its own and fold it back. Do not join them, do not cut them off.',
+                        $ids,
+                    ),
+                ];
 
-        return $cut === [] ? $findings : [...$findings, Finding::of('MR14', Severity::Note, 'Cut short: '.implode(', ', $cut), 'It is no spare for the next thermostat.', 'Leave it, capped; note it on the record.')];
+        return $cut === []
+            ? $findings
+            : [
+                ...$findings,
+                Finding::of(
+                    'MR14',
+                    Severity::Note,
+                    'Cut short: '.implode(', ', $cut),
+                    'It is no spare for the next thermostat.',
+                    'Leave it, capped; note it on the record.',
+                ),
+            ];
     }
 }

@@ -16,13 +16,28 @@ final class Mr15StripLength implements MappingRule
     {
         $bad = $ids = [];
         foreach (PlannedConductor::all($plan) as $planned) {
-            $wrong = array_intersect(array_map(static fn (Condition $c): string => $c->label(), $planned->conductor->condition), [Condition::Exposed->label(), Condition::Pinched->label(), Condition::Loose->label()]);
+            $wrong = array_intersect(
+                array_map(static fn (Condition $c): string => $c->label(), $planned->conductor->condition),
+                [Condition::Exposed->label(), Condition::Pinched->label(), Condition::Loose->label()],
+            );
             if ($wrong !== [] && $planned->wall->terminal !== null) {
                 $bad[] = "{$planned->conductor->name()} ({$planned->wall->label()}): ".implode(', ', $wrong);
                 $ids[] = $planned->id();
             }
         }
 
-        return $bad === [] ? [] : [Finding::of('MR15', Severity::Warning, 'Strip anew: '.implode('; ', $bad), 'A clamp on insulation, or copper outside it, opens or touches later.', 'Cut back, strip to the gauge of the screw, clamp, tug.', $ids, [Place::Wall->value])];
+        return $bad === []
+            ? []
+            : [
+                Finding::of(
+                    'MR15',
+                    Severity::Warning,
+                    'Strip anew: '.implode('; ', $bad),
+                    'A clamp on insulation, or copper outside it, opens or touches later.',
+                    'Cut back, strip to the gauge of the screw, clamp, tug.',
+                    $ids,
+                    [Place::Wall->value],
+                ),
+            ];
     }
 }

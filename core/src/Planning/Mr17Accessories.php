@@ -21,9 +21,23 @@ final class Mr17Accessories implements MappingRule
                 continue;
             }
             if ($planned->wallName !== null && ! in_array($planned->wallName, self::NAMES, true)) {
-                $findings[] = Finding::of('MR17', Severity::Error, "{$planned->conductor->name()} belongs to an accessory and lands on {$planned->wall->label()}", 'An accessory would run with a call, or feed it.', 'Land it on an accessory screw of the right contact, powered or dry, or cap it.', [$planned->id()]);
+                $findings[] = Finding::of(
+                    'MR17',
+                    Severity::Error,
+                    "{$planned->conductor->name()} belongs to an accessory and lands on {$planned->wall->label()}",
+                    'An accessory would run with a call, or feed it.',
+                    'Land it on an accessory screw of the right contact, powered or dry, or cap it.',
+                    [$planned->id()],
+                );
             } elseif ($planned->wall->terminal === null) {
-                $findings[] = Finding::of('MR17', Severity::Note, "{$planned->conductor->name()} belongs to an accessory; this plate does not drive it", 'The accessory has no control from here.', 'Cap it, and say so.', [$planned->id()]);
+                $findings[] = Finding::of(
+                    'MR17',
+                    Severity::Note,
+                    "{$planned->conductor->name()} belongs to an accessory; this plate does not drive it",
+                    'The accessory has no control from here.',
+                    'Cap it, and say so.',
+                    [$planned->id()],
+                );
             }
         }
 

@@ -15,11 +15,26 @@ final class Mr18KNeedsAdapter implements MappingRule
     {
         $findings = [];
         if ($plan->changes->sharedKit) {
-            return [Finding::of('MR18', Severity::Note, 'The kit\'s adapter stands at the board', 'It lives on R and C and takes compressor and fan apart again. Simulated is our generic kit: 24 V on K for both, half of it for the fan alone.', 'Land its leads as its own sheet says.')];
+            return [
+                Finding::of(
+                    'MR18',
+                    Severity::Note,
+                    'The kit\'s adapter stands at the board',
+                    'It lives on R and C and takes compressor and fan apart again. Simulated is our generic kit: 24 V on K for both, half of it for the fan alone.',
+                    'Land its leads as its own sheet says.',
+                ),
+            ];
         }
         foreach (PlannedConductor::all($plan) as $planned) {
             if ($planned->wallName === TerminalName::K || $planned->boardName === TerminalName::K) {
-                $findings[] = Finding::of('MR18', Severity::Warning, "{$planned->conductor->name()} on K", 'K carries two calls in one conductor and needs the adapter of its own kit at the equipment, which this plan does not have.', 'Take a plan with the adapter (WO04), or use another screw.', [$planned->id()]);
+                $findings[] = Finding::of(
+                    'MR18',
+                    Severity::Warning,
+                    "{$planned->conductor->name()} on K",
+                    'K carries two calls in one conductor and needs the adapter of its own kit at the equipment, which this plan does not have.',
+                    'Take a plan with the adapter (WO04), or use another screw.',
+                    [$planned->id()],
+                );
             }
         }
 

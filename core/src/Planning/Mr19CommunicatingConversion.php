@@ -16,10 +16,25 @@ final class Mr19CommunicatingConversion implements MappingRule
         if (! str_starts_with($plan->installation->archetype->id, 'communicating')) {
             return [];
         }
-        $findings = [Finding::of('MR19', Severity::Warning, 'Going back to conventional calls loses modulation', 'Variable airflow, some staging and some dehumidification go with the bus.', 'Set the airflow switches on the board, land R, C and the calls letter to letter at both ends, and tell the customer.')];
+        $findings = [
+            Finding::of(
+                'MR19',
+                Severity::Warning,
+                'Going back to conventional calls loses modulation',
+                'Variable airflow, some staging and some dehumidification go with the bus.',
+                'Set the airflow switches on the board, land R, C and the calls letter to letter at both ends, and tell the customer.',
+            ),
+        ];
         foreach (PlannedConductor::all($plan) as $planned) {
             if ($planned->boardName === TerminalName::C && $planned->wallName?->isHot() === true) {
-                $findings[] = Finding::of('MR19', Severity::Error, "{$planned->conductor->name()} is parked on {$planned->wall->label()}", 'A common on a hot screw.', 'Cap it if the thermostat takes no C.', [$planned->id()]);
+                $findings[] = Finding::of(
+                    'MR19',
+                    Severity::Error,
+                    "{$planned->conductor->name()} is parked on {$planned->wall->label()}",
+                    'A common on a hot screw.',
+                    'Cap it if the thermostat takes no C.',
+                    [$planned->id()],
+                );
             }
         }
 

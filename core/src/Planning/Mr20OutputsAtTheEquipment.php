@@ -20,14 +20,43 @@ final class Mr20OutputsAtTheEquipment implements MappingRule
         $links = array_filter($planned, static fn (PlannedConductor $p): bool => $p->isLink());
         $findings = [];
         if (count($links) < $plan->profile->linkConductors) {
-            $findings[] = Finding::of('MR20', Severity::Error, "The wall unit needs {$plan->profile->linkConductors} whole conductors", count($links).' are there.', 'Pull a cable, or choose a radio pair.');
+            $findings[] = Finding::of(
+                'MR20',
+                Severity::Error,
+                "The wall unit needs {$plan->profile->linkConductors} whole conductors",
+                count($links).' are there.',
+                'Pull a cable, or choose a radio pair.',
+            );
         }
         foreach ($planned as $conductor) {
-            if (! $conductor->isLink() && ($conductor->wall->terminal !== null || $conductor->board->terminal !== null)) {
-                $findings[] = Finding::of('MR20', Severity::Error, "{$conductor->conductor->name()} is still landed", 'The outputs stand at the equipment: a conductor left on a screw there is live in the wall.', 'Cap it at both ends.', [$conductor->id()]);
+            if (
+                ! $conductor->isLink() &&
+                ($conductor->wall->terminal !== null || $conductor->board->terminal !== null)
+            ) {
+                $findings[] = Finding::of(
+                    'MR20',
+                    Severity::Error,
+                    "{$conductor->conductor->name()} is still landed",
+                    'The outputs stand at the equipment: a conductor left on a screw there is live in the wall.',
+                    'Cap it at both ends.',
+                    [$conductor->id()],
+                );
             }
         }
 
-        return [...$findings, Finding::of('MR20', Severity::Note, $plan->profile->linkConductors > 0 ? 'The module stands at the equipment' : 'The receiver stands at the equipment', $plan->profile->linkConductors > 0 ? 'R, C and the link go to the wall.' : 'Radio does not pass metal and likes no heat.', 'Mount it where it can be seen and reached, outside hot or metal compartments.')];
+        return [
+            ...$findings,
+            Finding::of(
+                'MR20',
+                Severity::Note,
+                $plan->profile->linkConductors > 0
+                    ? 'The module stands at the equipment'
+                    : 'The receiver stands at the equipment',
+                $plan->profile->linkConductors > 0
+                    ? 'R, C and the link go to the wall.'
+                    : 'Radio does not pass metal and likes no heat.',
+                'Mount it where it can be seen and reached, outside hot or metal compartments.',
+            ),
+        ];
     }
 }

@@ -23,8 +23,19 @@ final class NewCable
     public const SLACK = 6.0;
 
     private const COLOURS = [
-        'R' => Colour::Red, 'Rc' => Colour::Red, 'Rh' => Colour::Pink, 'C' => Colour::Blue, 'W1' => Colour::White, 'Aux' => Colour::White, 'Y1' => Colour::Yellow, 'G' => Colour::Green,
-        'O' => Colour::Orange, 'B' => Colour::Orange, 'Y2' => Colour::Black, 'W2' => Colour::Brown, 'E' => Colour::Tan,
+        'R' => Colour::Red,
+        'Rc' => Colour::Red,
+        'Rh' => Colour::Pink,
+        'C' => Colour::Blue,
+        'W1' => Colour::White,
+        'Aux' => Colour::White,
+        'Y1' => Colour::Yellow,
+        'G' => Colour::Green,
+        'O' => Colour::Orange,
+        'B' => Colour::Orange,
+        'Y2' => Colour::Black,
+        'W2' => Colour::Brown,
+        'E' => Colour::Tan,
     ];
 
     /** @param  float  $feet  of the run, without slack */
@@ -36,13 +47,37 @@ final class NewCable
         }
         $size = array_values(array_filter(self::SIZES, static fn (int $n): bool => $n > count($wanted)))[0] ?? 10;
         $conductors = [];
-        $left = array_values(array_filter(Colour::cases(), static fn (Colour $c): bool => ! in_array($c, array_map(static fn (TerminalName $n): Colour => self::COLOURS[$n->value] ?? Colour::Purple, $wanted), true)));
+        $left = array_values(
+            array_filter(
+                Colour::cases(),
+                static fn (Colour $c): bool => ! in_array(
+                    $c,
+                    array_map(
+                        static fn (TerminalName $n): Colour => self::COLOURS[$n->value] ?? Colour::Purple,
+                        $wanted,
+                    ),
+                    true,
+                ),
+            ),
+        );
         foreach (array_slice(array_values($wanted), 0, $size) as $index => $name) {
             $screw = $draft->boardScrew($name);
-            $conductors[] = new Conductor($index + 1, self::COLOURS[$name->value] ?? Colour::Purple, End::free(EndState::Capped), $screw === null ? End::free(EndState::Capped) : End::landed($screw), Evidence::Seen);
+            $conductors[] = new Conductor(
+                $index + 1,
+                self::COLOURS[$name->value] ?? Colour::Purple,
+                End::free(EndState::Capped),
+                $screw === null ? End::free(EndState::Capped) : End::landed($screw),
+                Evidence::Seen,
+            );
         }
         for ($number = count($conductors) + 1; $number <= $size; $number++) {
-            $conductors[] = new Conductor($number, $left[$number - count($wanted) - 1] ?? Colour::Purple, End::free(EndState::Capped), End::free(EndState::Capped), Evidence::Seen);
+            $conductors[] = new Conductor(
+                $number,
+                $left[$number - count($wanted) - 1] ?? Colour::Purple,
+                End::free(EndState::Capped),
+                End::free(EndState::Capped),
+                Evidence::Seen,
+            );
         }
 
         return new Cable('A', Place::Wall, Place::Indoor, 18, $feet, $conductors, 'solid');
@@ -54,6 +89,10 @@ final class NewCable
         $changes = new Changes($cable, $draft->changes->safety, false, $elsewhere);
         $landing = LetterToLetter::landing($changes->applied($draft->house), $draft->profile);
 
-        return (new Draft($draft->house, $draft->profile, $landing, [], [], $changes))->taking($way, $landing, $changes);
+        return (new Draft($draft->house, $draft->profile, $landing, [], [], $changes))->taking(
+            $way,
+            $landing,
+            $changes,
+        );
     }
 }

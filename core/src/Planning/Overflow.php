@@ -19,8 +19,13 @@ final class Overflow
         if ($float === null) {
             return [];
         }
-        $screw = static fn (TerminalName $name): ?string => $house->archetype->terminalNamed(Place::Indoor, $name)?->printed;
-        [$r, $y, $y2] = [$screw(TerminalName::R) ?? $screw(TerminalName::Rc), $screw(TerminalName::Y1), $screw(TerminalName::Y2)];
+        $screw = static fn (TerminalName $name): ?string => $house->archetype->terminalNamed(Place::Indoor, $name)
+            ?->printed;
+        [$r, $y, $y2] = [
+            $screw(TerminalName::R) ?? $screw(TerminalName::Rc),
+            $screw(TerminalName::Y1),
+            $screw(TerminalName::Y2),
+        ];
         $ways = [];
         if ($y !== null && $y2 === null) {
             $ways[] = [[$y], false, null, 10];
@@ -37,8 +42,16 @@ final class Overflow
                 continue;
             }
             $moved = new SafetyDevice($float->id, $float->label, $breaks, $relay);
-            $text = "the {$float->label} moves from ".implode(' and ', $float->breaks).' to '.implode(' and ', $breaks).($relay ? ' by a relay' : '');
-            $placements[] = ['way' => new WayOut('MR16', $text, $part, $part === null ? 0.0 : 1.5, $minutes, 1, 0), 'safety' => [$moved, ...array_slice($house->facts->safety, 1)]];
+            $text =
+                "the {$float->label} moves from ".
+                implode(' and ', $float->breaks).
+                ' to '.
+                implode(' and ', $breaks).
+                ($relay ? ' by a relay' : '');
+            $placements[] = [
+                'way' => new WayOut('MR16', $text, $part, $part === null ? 0.0 : 1.5, $minutes, 1, 0),
+                'safety' => [$moved, ...array_slice($house->facts->safety, 1)],
+            ];
         }
 
         return $placements;

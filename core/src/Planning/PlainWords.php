@@ -11,15 +11,35 @@ use Unionbit\Core\Thermostat\PowerKind;
 final class PlainWords
 {
     private const LOST = [
-        'fan' => 'the fan cannot be run by itself', 'cool-2' => 'cooling works in its first stage only', 'heat-2' => 'heating works in its first stage only', 'aux-1' => 'the backup heat does not join by itself',
-        'aux-2' => 'the second backup heater does not join', 'emergency' => 'emergency heat cannot be chosen', 'furnace-2' => 'the furnace works in its first stage only', 'defrost' => 'the air can be cool for some minutes while the outdoor unit defrosts',
-        'cool-1' => 'there is no cooling', 'heat-1' => 'there is no heating', 'furnace-1' => 'the furnace is not used',
+        'fan' => 'the fan cannot be run by itself',
+        'cool-2' => 'cooling works in its first stage only',
+        'heat-2' => 'heating works in its first stage only',
+        'aux-1' => 'the backup heat does not join by itself',
+        'aux-2' => 'the second backup heater does not join',
+        'emergency' => 'emergency heat cannot be chosen',
+        'furnace-2' => 'the furnace works in its first stage only',
+        'defrost' => 'the air can be cool for some minutes while the outdoor unit defrosts',
+        'cool-1' => 'there is no cooling',
+        'heat-1' => 'there is no heating',
+        'furnace-1' => 'the furnace is not used',
     ];
 
     public static function of(Candidate $candidate): string
     {
         $profile = $candidate->plan->profile;
-        $parts = ['Your new thermostat runs your heating and cooling'.($candidate->proof->lost === [] ? ', with everything that the equipment can do.' : ', but '.self::list(array_map(static fn (array $l): string => self::LOST[$l['call']->value] ?? $l['call']->label(), $candidate->proof->lost)).'.')];
+        $parts = [
+            'Your new thermostat runs your heating and cooling'.
+            ($candidate->proof->lost === []
+                ? ', with everything that the equipment can do.'
+                : ', but '.
+                    self::list(
+                        array_map(
+                            static fn (array $l): string => self::LOST[$l['call']->value] ?? $l['call']->label(),
+                            $candidate->proof->lost,
+                        ),
+                    ).
+                    '.'),
+        ];
         if ($candidate->proof->raised !== []) {
             $parts[] = 'The equipment always runs at full power, as it has no wire left for its lower stage.';
         }
@@ -35,7 +55,9 @@ final class PlainWords
             PowerKind::Battery => 'It runs on batteries, which have to be changed.',
             PowerKind::CommonOrBattery => 'It needs no battery changes as long as it is powered by the equipment.',
             PowerKind::Shared => 'It charges itself from the equipment and needs no extra wire.',
-            PowerKind::Common => $candidate->plan->landing->plugIn ? 'A small plug-in transformer feeds it; its cord can be seen.' : 'It is powered by the equipment.',
+            PowerKind::Common => $candidate->plan->landing->plugIn
+                ? 'A small plug-in transformer feeds it; its cord can be seen.'
+                : 'It is powered by the equipment.',
         };
         $parts[] = match ($profile->remoteControl) {
             'none' => 'It cannot be set from a telephone.',

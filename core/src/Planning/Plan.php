@@ -20,7 +20,7 @@ final readonly class Plan
         public Installation $installation,
         public Profile $profile,
         public Landing $landing,
-        public Changes $changes = new Changes,
+        public Changes $changes = new Changes(),
         public ?Choice $choice = null,
     ) {
     }
@@ -51,13 +51,18 @@ final readonly class Plan
             return array_values(array_diff($closes, [$k]));
         }
 
-        return array_values(array_unique([$k, ...array_diff($closes, [$k, $printed(TerminalName::Y1), $printed(TerminalName::G)])]));
+        return array_values(
+            array_unique([$k, ...array_diff($closes, [$k, $printed(TerminalName::Y1), $printed(TerminalName::G)])]),
+        );
     }
 
     /** @return list<string> the screws at the board on which a conductor can land, a kit's adapter's own with them */
     public function boardScrews(): array
     {
-        return [...$this->installation->archetype->printedAt(Place::Indoor), ...($this->changes->sharedKit ? [SharedKit::SCREW] : [])];
+        return [
+            ...$this->installation->archetype->printedAt(Place::Indoor),
+            ...$this->changes->sharedKit ? [SharedKit::SCREW] : [],
+        ];
     }
 
     public function circuit(): Circuit

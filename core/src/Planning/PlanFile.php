@@ -26,18 +26,37 @@ final class PlanFile
         $changes = new Changes(
             $node->has('pulled') ? SurveyFile::cable($node->at('pulled')) : null,
             $node->has('safety') ? array_map(SurveyFile::device(...), $node->each('safety')) : null,
-            $node->bool('sharedKit', false), $node->bool('elsewhere', false),
+            $node->bool('sharedKit', false),
+            $node->bool('elsewhere', false),
         );
 
         $house = $changes->applied($installation);
         // A conductor that the survey has no more lands nowhere.
-        $there = array_flip(array_map(static fn (Conductor $c): int => $c->number, $house->wallCable()->conductors ?? []));
+        $there = array_flip(
+            array_map(static fn (Conductor $c): int => $c->number, $house->wallCable()->conductors ?? []),
+        );
 
-        return new Plan($house, $profile, new Landing(
-            array_intersect_key(self::ends($node, 'wall'), $there), array_intersect_key(self::ends($node, 'indoor'), $there), $node->bool('linkIn', true),
-            array_map(static fn (Node $n): Jumper => new Jumper($n->enum('place', Place::class), $n->string('a'), $n->string('b'), $n->string('label')), $node->each('jumpers')),
-            $node->bool('plugIn', false),
-        ), $changes, $node->has('choice') ? Choice::read($node->at('choice')) : null);
+        return new Plan(
+            $house,
+            $profile,
+            new Landing(
+                array_intersect_key(self::ends($node, 'wall'), $there),
+                array_intersect_key(self::ends($node, 'indoor'), $there),
+                $node->bool('linkIn', true),
+                array_map(
+                    static fn (Node $n): Jumper => new Jumper(
+                        $n->enum('place', Place::class),
+                        $n->string('a'),
+                        $n->string('b'),
+                        $n->string('label'),
+                    ),
+                    $node->each('jumpers'),
+                ),
+                $node->bool('plugIn', false),
+            ),
+            $changes,
+            $node->has('choice') ? Choice::read($node->at('choice')) : null,
+        );
     }
 
     /** @return array<string, mixed> */
@@ -46,14 +65,27 @@ final class PlanFile
         $ends = static fn (array $ends): array => array_map(static fn (End $end): array => $end->toArray(), $ends);
 
         return [
-            'profile' => $plan->profile->id, 'linkIn' => $plan->landing->linkIn, 'wall' => $ends($plan->landing->wall), 'indoor' => $ends($plan->landing->indoor),
-            'jumpers' => array_map(static fn (Jumper $j): array => ['place' => $j->place->value, 'a' => $j->a, 'b' => $j->b, 'label' => $j->label], $plan->landing->jumpers),
-            ...($plan->landing->plugIn ? ['plugIn' => true] : []),
-            ...($plan->changes->pulled === null ? [] : ['pulled' => SurveyFile::writeCable($plan->changes->pulled)]),
-            ...($plan->changes->safety === null ? [] : ['safety' => array_map(SurveyFile::writeDevice(...), $plan->changes->safety)]),
-            ...($plan->changes->sharedKit ? ['sharedKit' => true] : []),
-            ...($plan->changes->elsewhere ? ['elsewhere' => true] : []),
-            ...($plan->choice === null ? [] : ['choice' => $plan->choice->toArray()]),
+            'profile' => $plan->profile->id,
+            'linkIn' => $plan->landing->linkIn,
+            'wall' => $ends($plan->landing->wall),
+            'indoor' => $ends($plan->landing->indoor),
+            'jumpers' => array_map(
+                static fn (Jumper $j): array => [
+                    'place' => $j->place->value,
+                    'a' => $j->a,
+                    'b' => $j->b,
+                    'label' => $j->label,
+                ],
+                $plan->landing->jumpers,
+            ),
+            ...$plan->landing->plugIn ? ['plugIn' => true] : [],
+            ...$plan->changes->pulled === null ? [] : ['pulled' => SurveyFile::writeCable($plan->changes->pulled)],
+            ...$plan->changes->safety === null
+                ? []
+                : ['safety' => array_map(SurveyFile::writeDevice(...), $plan->changes->safety)],
+            ...$plan->changes->sharedKit ? ['sharedKit' => true] : [],
+            ...$plan->changes->elsewhere ? ['elsewhere' => true] : [],
+            ...$plan->choice === null ? [] : ['choice' => $plan->choice->toArray()],
         ];
     }
 

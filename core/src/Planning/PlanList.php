@@ -24,7 +24,11 @@ final readonly class PlanList
         usort($passing, $score);
         usort($refused, $score);
 
-        return new self(array_slice(self::different(self::worthwhile($passing)), 0, Planner::MOST_SHOWN), self::different($refused), count($all));
+        return new self(
+            array_slice(self::different(self::worthwhile($passing)), 0, Planner::MOST_SHOWN),
+            self::different($refused),
+            count($all),
+        );
     }
 
     /**
@@ -35,9 +39,20 @@ final readonly class PlanList
      */
     private static function worthwhile(array $ranked): array
     {
-        $beats = static fn (Candidate $a, Candidate $b): bool => $a->lossPoints() < $b->lossPoints() && $a->partPoints() <= $b->partPoints() && $a->minutes() <= $b->minutes() && $a->riskPoints() <= $b->riskPoints();
+        $beats = static fn (Candidate $a, Candidate $b): bool => $a->lossPoints() < $b->lossPoints() &&
+            $a->partPoints() <= $b->partPoints() &&
+            $a->minutes() <= $b->minutes() &&
+            $a->riskPoints() <= $b->riskPoints();
 
-        return array_values(array_filter($ranked, static fn (Candidate $c): bool => array_filter($ranked, static fn (Candidate $other): bool => $beats($other, $c)) === []));
+        return array_values(
+            array_filter(
+                $ranked,
+                static fn (Candidate $c): bool => array_filter(
+                    $ranked,
+                    static fn (Candidate $other): bool => $beats($other, $c),
+                ) === [],
+            ),
+        );
     }
 
     /**

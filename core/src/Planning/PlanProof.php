@@ -23,8 +23,16 @@ final readonly class PlanProof
 
     /** What may run instead of a call that is given up, nearest first. Heating never becomes cooling. */
     private const LESSER = [
-        'fan' => ['idle'], 'cool-1' => ['idle', 'fan'], 'cool-2' => ['cool-1', 'idle', 'fan'], 'heat-1' => ['idle', 'fan'], 'heat-2' => ['heat-1', 'idle', 'fan'],
-        'aux-1' => ['heat-2', 'heat-1'], 'aux-2' => ['aux-1', 'heat-2', 'heat-1'], 'emergency' => ['idle', 'fan'], 'furnace-1' => ['idle', 'fan'], 'furnace-2' => ['furnace-1', 'idle', 'fan'],
+        'fan' => ['idle'],
+        'cool-1' => ['idle', 'fan'],
+        'cool-2' => ['cool-1', 'idle', 'fan'],
+        'heat-1' => ['idle', 'fan'],
+        'heat-2' => ['heat-1', 'idle', 'fan'],
+        'aux-1' => ['heat-2', 'heat-1'],
+        'aux-2' => ['aux-1', 'heat-2', 'heat-1'],
+        'emergency' => ['idle', 'fan'],
+        'furnace-1' => ['idle', 'fan'],
+        'furnace-2' => ['furnace-1', 'idle', 'fan'],
     ];
 
     private const HIGHER = ['cool-1' => 'cool-2', 'heat-1' => 'heat-2', 'furnace-1' => 'furnace-2', 'aux-1' => 'aux-2'];
@@ -35,8 +43,12 @@ final readonly class PlanProof
      * @param  list<array{call: CallName, why: string}>  $raised  always the higher stage
      * @param  list<string>  $failures
      */
-    private function __construct(public array $calls, public array $lost, public array $raised, public array $failures)
-    {
+    private function __construct(
+        public array $calls,
+        public array $lost,
+        public array $raised,
+        public array $failures,
+    ) {
     }
 
     /** The proof of a plan, computed once however often it is asked for. */
@@ -44,7 +56,7 @@ final readonly class PlanProof
     {
         /** @var ?\WeakMap<Plan, self> $known */
         static $known = null;
-        $known ??= new \WeakMap;
+        $known ??= new \WeakMap();
 
         return $known[$plan] ??= self::prove($plan);
     }
@@ -60,22 +72,53 @@ final readonly class PlanProof
         }
         foreach ($calls as $proof) {
             $instead = $proof->isProved() || $proof->grave ? null : self::instead($proof, $archetype);
-            $always = $proof->isProved() || $proof->grave || $instead !== null ? null : self::always($proof, $archetype);
-            if ($instead === null && ! $proof->isProved() && ! $proof->grave && self::firstStageOnly($proof, $archetype)) {
-                $lost[] = ['call' => $proof->call, 'why' => "{$proof->call->label()} runs without the compressor's second stage"];
+            $always =
+                $proof->isProved() || $proof->grave || $instead !== null ? null : self::always($proof, $archetype);
+            if (
+                $instead === null &&
+                ! $proof->isProved() &&
+                ! $proof->grave &&
+                self::firstStageOnly($proof, $archetype)
+            ) {
+                $lost[] = [
+                    'call' => $proof->call,
+                    'why' => "{$proof->call->label()} runs without the compressor's second stage",
+                ];
             } elseif ($instead !== null) {
                 $lost[] = ['call' => $proof->call, 'why' => self::words($proof, $instead)];
             } elseif ($always !== null) {
                 $raised[] = ['call' => $proof->call, 'why' => "{$proof->call->label()} always runs {$always->label()}"];
             } elseif (! $proof->isProved()) {
-                array_push($failures, ...array_map(static fn (string $problem): string => "{$proof->call->label()}: {$problem}", $proof->problems));
+                array_push(
+                    $failures,
+                    ...array_map(
+                        static fn (string $problem): string => "{$proof->call->label()}: {$problem}",
+                        $proof->problems,
+                    ),
+                );
             }
             if ($proof->share > 1.0) {
-                $failures[] = sprintf('%s asks %.0f %% of the transformer.', $proof->call->label(), 100.0 * $proof->share);
+                $failures[] = sprintf(
+                    '%s asks %.0f %% of the transformer.',
+                    $proof->call->label(),
+                    100.0 * $proof->share,
+                );
             }
         }
 
-        return new self($calls, $lost, $raised, array_values(array_unique([...$failures, ...self::floats($plan, $circuit), ...self::plugIn($plan, $circuit), ...self::charging($plan, $circuit)])));
+        return new self(
+            $calls,
+            $lost,
+            $raised,
+            array_values(
+                array_unique([
+                    ...$failures,
+                    ...self::floats($plan, $circuit),
+                    ...self::plugIn($plan, $circuit),
+                    ...self::charging($plan, $circuit),
+                ]),
+            ),
+        );
     }
 
     public function passes(): bool
@@ -91,7 +134,10 @@ final readonly class PlanProof
     private static function instead(CallProof $proof, Archetype $archetype): ?CallName
     {
         if ($proof->call === CallName::Defrost) {
-            return array_diff($proof->in, $archetype->needs['defrost'] ?? [], $archetype->allows['defrost'] ?? []) === [] ? CallName::Heat1 : null;
+            return array_diff($proof->in, $archetype->needs['defrost'] ?? [], $archetype->allows['defrost'] ?? []) ===
+                []
+                ? CallName::Heat1
+                : null;
         }
         foreach (self::LESSER[$proof->call->value] ?? [] as $lesser) {
             if (self::runs($proof, $archetype, $lesser)) {
@@ -106,24 +152,35 @@ final readonly class PlanProof
     private static function firstStageOnly(CallProof $proof, Archetype $archetype): bool
     {
         $second = array_diff($archetype->needs['heat-2'] ?? [], $archetype->needs['heat-1'] ?? []);
-        $needs = array_filter(array_diff($archetype->needs[$proof->call->value] ?? [], $second), static fn (string $id): bool => $archetype->load($id)?->kind->hasState() === true);
+        $needs = array_filter(
+            array_diff($archetype->needs[$proof->call->value] ?? [], $second),
+            static fn (string $id): bool => $archetype->load($id)?->kind->hasState() === true,
+        );
 
-        return $second !== [] && array_diff($needs, $proof->in) === [] && array_diff($proof->in, $needs, $archetype->allows[$proof->call->value] ?? []) === [];
+        return $second !== [] &&
+            array_diff($needs, $proof->in) === [] &&
+            array_diff($proof->in, $needs, $archetype->allows[$proof->call->value] ?? []) === [];
     }
 
     private static function always(CallProof $proof, Archetype $archetype): ?CallName
     {
         $higher = self::HIGHER[$proof->call->value] ?? null;
 
-        return $higher !== null && isset($archetype->needs[$higher]) && self::runs($proof, $archetype, $higher) ? CallName::from($higher) : null;
+        return $higher !== null && isset($archetype->needs[$higher]) && self::runs($proof, $archetype, $higher)
+            ? CallName::from($higher)
+            : null;
     }
 
     /** Whether exactly what another call needs has pulled in, and nothing else but what may. */
     private static function runs(CallProof $proof, Archetype $archetype, string $call): bool
     {
-        $needs = array_filter($archetype->needs[$call] ?? [], static fn (string $id): bool => $archetype->load($id)?->kind->hasState() === true);
+        $needs = array_filter(
+            $archetype->needs[$call] ?? [],
+            static fn (string $id): bool => $archetype->load($id)?->kind->hasState() === true,
+        );
 
-        return array_diff($needs, $proof->in) === [] && array_diff($proof->in, $needs, $archetype->allows[$call] ?? []) === [];
+        return array_diff($needs, $proof->in) === [] &&
+            array_diff($proof->in, $needs, $archetype->allows[$call] ?? []) === [];
     }
 
     private static function words(CallProof $proof, CallName $instead): string
@@ -145,9 +202,18 @@ final readonly class PlanProof
     private static function floats(Plan $plan, Circuit $circuit): array
     {
         $failures = [];
-        $calls = array_filter(Simulation::setups($plan), static fn (string $call): bool => str_starts_with($call, 'cool') || $call === 'idle', ARRAY_FILTER_USE_KEY);
+        $calls = array_filter(
+            Simulation::setups($plan),
+            static fn (string $call): bool => str_starts_with($call, 'cool') || $call === 'idle',
+            ARRAY_FILTER_USE_KEY,
+        );
         foreach ($plan->installation->facts->safety as $device) {
-            $contacts = array_values(array_filter(self::contacts($device), static fn (string $id): bool => isset($circuit->netlist(Setup::calling())->elements[$id])));
+            $contacts = array_values(
+                array_filter(
+                    self::contacts($device),
+                    static fn (string $id): bool => isset($circuit->netlist(Setup::calling())->elements[$id]),
+                ),
+            );
             if ($contacts === []) {
                 $failures[] = "MR16: the {$device->label} would no longer stand in any conductor.";
 
@@ -157,11 +223,25 @@ final readonly class PlanProof
             foreach ($calls as $call => $setup) {
                 $point = $circuit->operate($setup->with(...$open));
                 if (! $point->thermostatUp && $plan->profile->power === PowerKind::Common) {
-                    $failures[] = "The {$device->label} in ".implode(' and ', $device->breaks).' takes the thermostat\'s power: with water in the pan its display is blank.';
+                    $failures[] =
+                        "The {$device->label} in ".
+                        implode(' and ', $device->breaks).
+                        ' takes the thermostat\'s power: with water in the pan its display is blank.';
                 }
-                $cools = array_filter($plan->installation->archetype->loads, static fn ($load): bool => $load->observable === 'outdoor-unit' && in_array($load->id, $point->pulledIn(), true));
-                if (str_starts_with($call, 'cool') && $cools !== [] && array_intersect($device->breaks, ['R', 'Rc', 'RC', 'Y', 'Y1', 'Y2']) !== []) {
-                    $failures[] = "With the {$device->label} open, ".CallName::from($call)->label().' still runs the outdoor unit: it goes on making water.';
+                $cools = array_filter(
+                    $plan->installation->archetype->loads,
+                    static fn ($load): bool => $load->observable === 'outdoor-unit' &&
+                        in_array($load->id, $point->pulledIn(), true),
+                );
+                if (
+                    str_starts_with($call, 'cool') &&
+                    $cools !== [] &&
+                    array_intersect($device->breaks, ['R', 'Rc', 'RC', 'Y', 'Y1', 'Y2']) !== []
+                ) {
+                    $failures[] =
+                        "With the {$device->label} open, ".
+                        CallName::from($call)->label().
+                        ' still runs the outdoor unit: it goes on making water.';
                 }
             }
         }
@@ -172,7 +252,9 @@ final readonly class PlanProof
     /** @return list<string> ids of the circuit's elements that the switch opens */
     private static function contacts(SafetyDevice $device): array
     {
-        return $device->relay || count($device->breaks) === 1 ? [$device->id] : array_map(static fn (string $printed): string => "{$device->id}.{$printed}", $device->breaks);
+        return $device->relay || count($device->breaks) === 1
+            ? [$device->id]
+            : array_map(static fn (string $printed): string => "{$device->id}.{$printed}", $device->breaks);
     }
 
     /**
@@ -189,7 +271,15 @@ final readonly class PlanProof
         $own = $point->netlist->elements['thermostat.electronics'] ?? null;
         $volts = $own === null ? 0.0 : $point->phasors->magnitude($own->a, $own->b);
 
-        return $volts >= Circuit::BLANK_VOLTS ? [] : [sprintf('It charges through %s and gets %.1f V there: what hangs behind it here does not let it live (WO06).', $plan->profile->charges ?? 'a load', $volts)];
+        return $volts >= Circuit::BLANK_VOLTS
+            ? []
+            : [
+                sprintf(
+                    'It charges through %s and gets %.1f V there: what hangs behind it here does not let it live (WO06).',
+                    $plan->profile->charges ?? 'a load',
+                    $volts,
+                ),
+            ];
     }
 
     /** @return list<string> */
@@ -203,17 +293,26 @@ final readonly class PlanProof
         if ($plug === null) {
             return ['This plate has no screws of its own for a plug-in transformer.'];
         }
-        $failures = $point->phasors->amps($plug) * 24.0 > self::PLUG_IN_VA ? ['The plug-in transformer is overloaded.'] : [];
+        $failures =
+            $point->phasors->amps($plug) * 24.0 > self::PLUG_IN_VA ? ['The plug-in transformer is overloaded.'] : [];
         foreach (Simulation::setups($plan) as $setup) {
-            $reach = $circuit->operate($setup)->netlist->region($plug->a, static fn (Element $e): bool => $e->kind->isCopper() && ! $e->isOpen());
+            $reach = $circuit
+                ->operate($setup)
+                ->netlist->region($plug->a, static fn (Element $e): bool => $e->kind->isCopper() && ! $e->isOpen());
             foreach ($plan->installation->transformers() as $transformer) {
                 if (isset($reach[$transformer->hot])) {
-                    return [...$failures, 'The plug-in transformer\'s hot meets the equipment\'s: two supplies joined.'];
+                    return [
+                        ...$failures,
+                        'The plug-in transformer\'s hot meets the equipment\'s: two supplies joined.',
+                    ];
                 }
             }
             foreach ($plan->installation->archetype->loads as $load) {
                 if (isset($reach[$load->from])) {
-                    return [...$failures, "The plug-in transformer would feed the {$load->label} from the wrong source."];
+                    return [
+                        ...$failures,
+                        "The plug-in transformer would feed the {$load->label} from the wrong source.",
+                    ];
                 }
             }
         }

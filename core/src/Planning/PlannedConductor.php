@@ -33,9 +33,16 @@ final readonly class PlannedConductor
             $board = $plan->landing->indoor[$conductor->number] ?? $conductor->far;
 
             return new self(
-                $conductor, $wall, $board,
+                $conductor,
+                $wall,
+                $board,
                 $wall->terminal === null ? null : $plan->profile->terminal($wall->terminal)?->name,
-                $board->terminal === null ? ($board->onto === null ? null : $plan->installation->meaning($conductor)) : ($plan->installation->archetype->terminal(Place::Indoor, $board->terminal)->name ?? Vocabulary::resolve($board->terminal, Place::Indoor, $heatPump)->name),
+                $board->terminal === null
+                    ? ($board->onto === null
+                        ? null
+                        : $plan->installation->meaning($conductor))
+                    : $plan->installation->archetype->terminal(Place::Indoor, $board->terminal)->name ??
+                        Vocabulary::resolve($board->terminal, Place::Indoor, $heatPump)->name,
             );
         }, $plan->installation->wallCable()->conductors ?? []);
     }

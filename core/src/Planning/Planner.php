@@ -32,7 +32,15 @@ final class Planner
     /** @return list<Way> */
     public static function ways(): array
     {
-        return [new Wo01Spare, new Wo11TieEmergency, new Wo03FanAsCommon, new Wo04SharedKit, new Wo10DropStage, new LeftOff, new Wo07PlugIn];
+        return [
+            new Wo01Spare(),
+            new Wo11TieEmergency(),
+            new Wo03FanAsCommon(),
+            new Wo04SharedKit(),
+            new Wo10DropStage(),
+            new LeftOff(),
+            new Wo07PlugIn(),
+        ];
     }
 
     /** Everything tried, the offered ones first and by rank. */
@@ -40,7 +48,7 @@ final class Planner
     {
         $drafts = self::drafts($house, $profile);
 
-        return PlanList::of(array_map(Candidate::of(...), $drafts), $weights ?? new Weights);
+        return PlanList::of(array_map(Candidate::of(...), $drafts), $weights ?? new Weights());
     }
 
     /** @return list<Draft> complete ones */
@@ -98,7 +106,7 @@ final class Planner
         }
         $missing ??= TerminalName::R;
 
-        return [...(new Wo02NewCable)->out($base, $missing), ...(new Wo12OtherPosition)->out($base, $missing)];
+        return [...(new Wo02NewCable())->out($base, $missing), ...(new Wo12OtherPosition())->out($base, $missing)];
     }
 
     /**
@@ -111,7 +119,15 @@ final class Planner
         $aux = $draft->profile->serving(TerminalName::Aux);
         $pump = $draft->house->archetype->heatPump;
         $heats = $pump !== null && ($pump->auxiliaryStages > 0 || $draft->house->archetype->heatStages > 0);
-        if ($e === null || $aux === null || ! $heats || $pump->emergency === 'own' || $draft->profile->outputs !== Place::Wall || $draft->carrier(TerminalName::E) !== null || $draft->house->archetype->heatSource !== 'electric') {
+        if (
+            $e === null ||
+            $aux === null ||
+            ! $heats ||
+            $pump->emergency === 'own' ||
+            $draft->profile->outputs !== Place::Wall ||
+            $draft->carrier(TerminalName::E) !== null ||
+            $draft->house->archetype->heatSource !== 'electric'
+        ) {
             return $draft;
         }
         $label = "{$e->printed}–{$aux->printed} tie";
@@ -121,6 +137,13 @@ final class Planner
             }
         }
 
-        return new Draft($draft->house, $draft->profile, $draft->landing->withJumper(new Jumper(Place::Wall, $e->printed, $aux->printed, $label)), $draft->ways, $draft->without, $draft->changes);
+        return new Draft(
+            $draft->house,
+            $draft->profile,
+            $draft->landing->withJumper(new Jumper(Place::Wall, $e->printed, $aux->printed, $label)),
+            $draft->ways,
+            $draft->without,
+            $draft->changes,
+        );
     }
 }

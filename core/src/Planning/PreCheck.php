@@ -34,9 +34,16 @@ final class PreCheck
             $expected = $meter->read(MeterMode::Ohms, $setup, $terminal->point(), $common);
             $electronic = $expected->nominal !== null && $expected->nominal > 500.0;
             $rows[] = [
-                'screw' => $terminal->printed, 'a' => $terminal->point(), 'b' => $common, 'label' => "{$terminal->printed} to {$name}", 'nominal' => $expected->nominal === null ? null : round($expected->nominal, 1),
-                'least' => $expected->nominal === null ? null : round(self::SUSPECT * $expected->nominal, 1), 'reason' => $expected->reason,
-                'blind' => $electronic ? 'A board input reads kilohms: a short behind it cannot be seen from here.' : null,
+                'screw' => $terminal->printed,
+                'a' => $terminal->point(),
+                'b' => $common,
+                'label' => "{$terminal->printed} to {$name}",
+                'nominal' => $expected->nominal === null ? null : round($expected->nominal, 1),
+                'least' => $expected->nominal === null ? null : round(self::SUSPECT * $expected->nominal, 1),
+                'reason' => $expected->reason,
+                'blind' => $electronic
+                    ? 'A board input reads kilohms: a short behind it cannot be seen from here.'
+                    : null,
             ];
         }
 

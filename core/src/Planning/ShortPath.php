@@ -22,8 +22,14 @@ final readonly class ShortPath
      * @param  list<string>  $conductors  ids on the way, "A5"
      * @param  list<string>  $points  circuit points on the way
      */
-    private function __construct(public string $call, public float $amps, public array $through, public array $conductors, public array $points, public string $opens)
-    {
+    private function __construct(
+        public string $call,
+        public float $amps,
+        public array $through,
+        public array $conductors,
+        public array $points,
+        public string $opens,
+    ) {
     }
 
     /** The first call in which a fuse opens, at rest first; null where none does. */
@@ -40,8 +46,13 @@ final readonly class ShortPath
         return null;
     }
 
-    private static function follow(Circuit $circuit, Plan $plan, string $call, Setup $setup, string $transformerId): self
-    {
+    private static function follow(
+        Circuit $circuit,
+        Plan $plan,
+        string $call,
+        Setup $setup,
+        string $transformerId,
+    ): self {
         $point = $circuit->operate($setup->withSlowFuse());
         $amps = $point->sourceAmps($transformerId);
         $loop = self::loop($point, $transformerId, 0.5 * $amps);
@@ -60,7 +71,9 @@ final readonly class ShortPath
             $rating = $transformer->id === $transformerId ? (float) $transformer->fuseAmps : $rating;
         }
         [$fast, $slow] = [FuseCurve::seconds($amps / $rating, 0.0), FuseCurve::seconds($amps / $rating, 1.0)];
-        $opens = sprintf('The %g A fuse opens', $rating).($fast === null || $slow === null ? '.' : sprintf(' after %.2g to %.2g s.', $fast, $slow));
+        $opens =
+            sprintf('The %g A fuse opens', $rating).
+            ($fast === null || $slow === null ? '.' : sprintf(' after %.2g to %.2g s.', $fast, $slow));
 
         return new self($call, $amps, $labels, $conductors, array_values(array_unique($points)), $opens);
     }
@@ -73,7 +86,12 @@ final readonly class ShortPath
     private static function loop(OperatingPoint $point, string $transformerId, float $least): array
     {
         $winding = $point->netlist->element($transformerId);
-        $heavy = array_filter($point->netlist->elements, static fn (Element $e): bool => $e->id !== $transformerId && ! $e->isOpen() && $point->phasors->amps($e) >= $least);
+        $heavy = array_filter(
+            $point->netlist->elements,
+            static fn (Element $e): bool => $e->id !== $transformerId &&
+                ! $e->isOpen() &&
+                $point->phasors->amps($e) >= $least,
+        );
         $loop = [];
         $at = $winding->a;
         while ($heavy !== []) {
@@ -98,6 +116,13 @@ final readonly class ShortPath
     /** @return array{call: string, amps: float, through: list<string>, conductors: list<string>, points: list<string>, opens: string} */
     public function toArray(): array
     {
-        return ['call' => $this->call, 'amps' => round($this->amps, 1), 'through' => $this->through, 'conductors' => $this->conductors, 'points' => $this->points, 'opens' => $this->opens];
+        return [
+            'call' => $this->call,
+            'amps' => round($this->amps, 1),
+            'through' => $this->through,
+            'conductors' => $this->conductors,
+            'points' => $this->points,
+            'opens' => $this->opens,
+        ];
     }
 }

@@ -25,7 +25,10 @@ final class Simulation
         $circuit ??= $plan->circuit();
         $table = CallTable::needed($plan->installation->archetype);
 
-        return array_map(static fn (CallName $call): CallProof => self::call($circuit, $plan, $table, $call), $table->calls());
+        return array_map(
+            static fn (CallName $call): CallProof => self::call($circuit, $plan, $table, $call),
+            $table->calls(),
+        );
     }
 
     /** @return array<string, Setup> what the thermostat closes in each call, by call */
@@ -69,9 +72,24 @@ final class Simulation
             $problems[] = 'The thermostat has no power: its display is blank and no call closes.';
         }
 
-        $share = max(0.0, ...array_map(static fn (Transformer $t): float => $point->sourceAmps($t->id) * 24.0 / $t->ratingVa, $plan->installation->transformers()));
+        $share = max(
+            0.0,
+            ...array_map(
+                static fn (Transformer $t): float => ($point->sourceAmps($t->id) * 24.0) / $t->ratingVa,
+                $plan->installation->transformers(),
+            ),
+        );
 
-        return new CallProof($call, $closes, $in, array_values(array_unique($problems)), $point->sourceAmps($archetype->transformers[0]->id), $ids, $point->notes !== [] || ! $point->thermostatUp, $share);
+        return new CallProof(
+            $call,
+            $closes,
+            $in,
+            array_values(array_unique($problems)),
+            $point->sourceAmps($archetype->transformers[0]->id),
+            $ids,
+            $point->notes !== [] || ! $point->thermostatUp,
+            $share,
+        );
     }
 
     private static function missing(Load $load, LoadState $state, OperatingPoint $point): string

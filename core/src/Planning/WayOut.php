@@ -32,6 +32,12 @@ final readonly class WayOut
     /** @return array{code: string, text: string, part: ?string, minutes: int, warns: ?string} */
     public function toArray(): array
     {
-        return ['code' => $this->code, 'text' => $this->text, 'part' => $this->part, 'minutes' => $this->minutes, 'warns' => $this->warns];
+        return [
+            'code' => $this->code,
+            'text' => $this->text,
+            'part' => $this->part,
+            'minutes' => $this->minutes,
+            'warns' => $this->warns,
+        ];
     }
 }

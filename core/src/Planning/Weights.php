@@ -9,22 +9,38 @@ final readonly class Weights
 {
     public const MOST = 10;
 
-    public function __construct(public int $capability = 8, public int $parts = 4, public int $time = 2, public int $risk = 3)
-    {
+    public function __construct(
+        public int $capability = 8,
+        public int $parts = 4,
+        public int $time = 2,
+        public int $risk = 3,
+    ) {
     }
 
     /** @param  array<string, mixed>  $given  those that are missing or out of range keep their default */
     public static function from(array $given): self
     {
-        $take = static fn (string $key, int $default): int => is_numeric($given[$key] ?? null) ? max(0, min(self::MOST, (int) $given[$key])) : $default;
-        $plain = new self;
+        $take = static fn (string $key, int $default): int => is_numeric($given[$key] ?? null)
+            ? max(0, min(self::MOST, (int) $given[$key]))
+            : $default;
+        $plain = new self();
 
-        return new self($take('capability', $plain->capability), $take('parts', $plain->parts), $take('time', $plain->time), $take('risk', $plain->risk));
+        return new self(
+            $take('capability', $plain->capability),
+            $take('parts', $plain->parts),
+            $take('time', $plain->time),
+            $take('risk', $plain->risk),
+        );
     }
 
     /** @return array{capability: int, parts: int, time: int, risk: int} */
     public function toArray(): array
     {
-        return ['capability' => $this->capability, 'parts' => $this->parts, 'time' => $this->time, 'risk' => $this->risk];
+        return [
+            'capability' => $this->capability,
+            'parts' => $this->parts,
+            'time' => $this->time,
+            'risk' => $this->risk,
+        ];
     }
 }

@@ -9,7 +9,17 @@ use Unionbit\Core\Terminal\Place;
 /** The plan as a table, one row a conductor, joint or lead: what a wiring record and its labels are made from. */
 final class WiringTable
 {
-    public const COLUMNS = ['cable', 'number', 'colour', 'wall_before', 'wall', 'board_before', 'board', 'meaning', 'label'];
+    public const COLUMNS = [
+        'cable',
+        'number',
+        'colour',
+        'wall_before',
+        'wall',
+        'board_before',
+        'board',
+        'meaning',
+        'label',
+    ];
 
     /** @return list<array<string, string>> */
     public static function rows(Plan $plan): array
@@ -17,17 +27,57 @@ final class WiringTable
         $rows = [];
         foreach (PlannedConductor::all($plan) as $planned) {
             $c = $planned->conductor;
-            $means = $planned->isLink() ? 'link to the module' : ($planned->boardName?->role() ?? 'spare');
-            $rows[] = self::row('A', (string) $c->number, $c->colour->value.($c->stripe === null ? '' : "/{$c->stripe->value}"), $c->near->label(), $planned->wall->label(), $c->far->label(), $planned->board->label(), $means, 'A'.$c->number.' '.($planned->wall->terminal ?? 'spare'));
+            $means = $planned->isLink() ? 'link to the module' : $planned->boardName?->role() ?? 'spare';
+            $rows[] = self::row(
+                'A',
+                (string) $c->number,
+                $c->colour->value.($c->stripe === null ? '' : "/{$c->stripe->value}"),
+                $c->near->label(),
+                $planned->wall->label(),
+                $c->far->label(),
+                $planned->board->label(),
+                $means,
+                'A'.$c->number.' '.($planned->wall->terminal ?? 'spare'),
+            );
         }
         foreach ($plan->installation->outdoorCable()->conductors ?? [] as $c) {
-            $rows[] = self::row('B', (string) $c->number, $c->colour->value.($c->stripe === null ? '' : "/{$c->stripe->value}"), '', '', $c->near->label(), $c->far->label(), 'board to outdoor unit', 'B'.$c->number.' '.($c->far->terminal ?? 'spare'));
+            $rows[] = self::row(
+                'B',
+                (string) $c->number,
+                $c->colour->value.($c->stripe === null ? '' : "/{$c->stripe->value}"),
+                '',
+                '',
+                $c->near->label(),
+                $c->far->label(),
+                'board to outdoor unit',
+                'B'.$c->number.' '.($c->far->terminal ?? 'spare'),
+            );
         }
         foreach ($plan->landing->jumpers as $jumper) {
-            $rows[] = self::row('', '', '', '', $jumper->place === Place::Wall ? "{$jumper->a}–{$jumper->b}" : '', '', $jumper->place === Place::Wall ? '' : "{$jumper->a}–{$jumper->b}", 'tie', $jumper->label);
+            $rows[] = self::row(
+                '',
+                '',
+                '',
+                '',
+                $jumper->place === Place::Wall ? "{$jumper->a}–{$jumper->b}" : '',
+                '',
+                $jumper->place === Place::Wall ? '' : "{$jumper->a}–{$jumper->b}",
+                'tie',
+                $jumper->label,
+            );
         }
         if ($plan->profile->link !== null) {
-            $rows[] = self::row('', '', '', '', implode('–', $plan->profile->link), '', '', $plan->landing->linkIn ? 'link in' : 'link out', 'link');
+            $rows[] = self::row(
+                '',
+                '',
+                '',
+                '',
+                implode('–', $plan->profile->link),
+                '',
+                '',
+                $plan->landing->linkIn ? 'link in' : 'link out',
+                'link',
+            );
         }
 
         return $rows;

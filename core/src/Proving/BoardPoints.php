@@ -29,7 +29,11 @@ final readonly class BoardPoints
         $archetype = $this->plan->installation->archetype;
         foreach (CallTable::needed($archetype)->closes($call) as $name) {
             foreach ($archetype->terminals as $terminal) {
-                if ($terminal->place === Place::Indoor && ($terminal->name === $name || Meaning::of($terminal->name, $archetype) === $name) && ! in_array($terminal, $found, true)) {
+                if (
+                    $terminal->place === Place::Indoor &&
+                    ($terminal->name === $name || Meaning::of($terminal->name, $archetype) === $name) &&
+                    ! in_array($terminal, $found, true)
+                ) {
                     $found[] = $terminal;
                 }
             }
@@ -43,7 +47,10 @@ final readonly class BoardPoints
     {
         $archetype = $this->plan->installation->archetype;
         foreach ($archetype->terminals as $terminal) {
-            $serving = $terminal->place === Place::Indoor ? $this->plan->profile->serving(Meaning::of($terminal->name, $archetype)) : null;
+            $serving =
+                $terminal->place === Place::Indoor
+                    ? $this->plan->profile->serving(Meaning::of($terminal->name, $archetype))
+                    : null;
             if ($serving?->printed === $screw->printed) {
                 return $terminal;
             }
@@ -115,7 +122,10 @@ final readonly class BoardPoints
     /** @return list<string> the far ends of the loads that hang on a screw */
     private function loadsBehind(EquipmentTerminal $terminal): array
     {
-        $reached = $this->plan->circuit()->netlist(Setup::calling())->region($terminal->point(), static fn (Element $e): bool => $e->kind->isCopper() && ! $e->isOpen());
+        $reached = $this->plan
+            ->circuit()
+            ->netlist(Setup::calling())
+            ->region($terminal->point(), static fn (Element $e): bool => $e->kind->isCopper() && ! $e->isOpen());
         $returns = [];
         foreach ($this->plan->installation->archetype->loads as $load) {
             if (isset($reached[$load->from])) {

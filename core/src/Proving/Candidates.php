@@ -49,7 +49,14 @@ final readonly class Candidates
         $netlist = $this->circuit->netlist($setup);
         $fits = fn (CircuitEdit $edit): bool => $this->gives($setup, $edit, $odd);
         $found = [];
-        foreach (self::inTurn(array_map(static fn (array $kind): array => array_values(array_filter($kind, $fits)), $this->kinds($setup))) as $edit) {
+        foreach (
+            self::inTurn(
+                array_map(
+                    static fn (array $kind): array => array_values(array_filter($kind, $fits)),
+                    $this->kinds($setup),
+                ),
+            ) as $edit
+        ) {
             $all = true;
             foreach ($others as $other) {
                 $all = $all && $this->gives($setup, $edit, $other);
@@ -75,7 +82,9 @@ final readonly class Candidates
         $nominal = (new Meter($this->circuit))->nominalVolts($setup, $read->a, $read->b);
         $value = (float) $read->value;
 
-        return $nominal === null ? $value <= self::GHOST : abs($value - $nominal) <= self::SPREAD * $nominal + self::FLOOR;
+        return $nominal === null
+            ? $value <= self::GHOST
+            : abs($value - $nominal) <= self::SPREAD * $nominal + self::FLOOR;
     }
 
     private function fitsOhms(Setup $setup, TakenReading $read, bool $short): bool
@@ -85,8 +94,11 @@ final readonly class Candidates
             return $expected->overLimit;
         }
 
-        return $expected->contains($read->value)
-            || ($short && $read->value <= self::DEAD_SHORT_OHMS && $expected->low !== null && $expected->low <= self::DEAD_SHORT_OHMS);
+        return $expected->contains($read->value) ||
+            ($short &&
+                $read->value <= self::DEAD_SHORT_OHMS &&
+                $expected->low !== null &&
+                $expected->low <= self::DEAD_SHORT_OHMS);
     }
 
     private static function isShort(CircuitEdit $edit): bool
@@ -129,12 +141,15 @@ final readonly class Candidates
         foreach ($this->circuit->netlist($setup)->elements as $element) {
             match (true) {
                 $element->isOpen() => null,
-                $element->kind === ElementKind::ThermostatSwitch => $switches[] = new Opened($element->id),
-                $element->kind === ElementKind::Fuse => $fuses[] = new Opened($element->id),
-                $element->kind === ElementKind::Wire && str_ends_with($element->id, '.h1') => $wires[] = new Opened($element->id),
-                $element->kind === ElementKind::Load => $loads[] = new Opened($element->id),
-                $element->kind === ElementKind::Winding, $element->kind === ElementKind::SafetySwitch,
-                $element->kind === ElementKind::Jumper => $other[] = new Opened($element->id),
+                $element->kind === ElementKind::ThermostatSwitch => ($switches[] = new Opened($element->id)),
+                $element->kind === ElementKind::Fuse => ($fuses[] = new Opened($element->id)),
+                $element->kind === ElementKind::Wire && str_ends_with($element->id, '.h1') => ($wires[] = new Opened(
+                    $element->id,
+                )),
+                $element->kind === ElementKind::Load => ($loads[] = new Opened($element->id)),
+                $element->kind === ElementKind::Winding,
+                $element->kind === ElementKind::SafetySwitch,
+                $element->kind === ElementKind::Jumper => ($other[] = new Opened($element->id)),
                 default => null,
             };
         }
@@ -177,7 +192,7 @@ final readonly class Candidates
         foreach ($cable->conductors as $n => $one) {
             foreach (array_slice($cable->conductors, $n + 1) as $m => $other) {
                 $touch = new Touching("{$cable->id}{$one->number}.mid", "{$cable->id}{$other->number}.mid");
-                $m === 0 ? $beside[] = $touch : $apart[] = $touch;
+                $m === 0 ? ($beside[] = $touch) : ($apart[] = $touch);
             }
         }
 

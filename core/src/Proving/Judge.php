@@ -34,7 +34,12 @@ final readonly class Judge
      * @param  list<TakenReading>  $others  what else was read in the same set-up
      */
     public function reading(
-        Expectation $expected, Setup $setup, ?float $value, int $secondsLeft = 0, ?Setup $waiting = null, array $others = [],
+        Expectation $expected,
+        Setup $setup,
+        ?float $value,
+        int $secondsLeft = 0,
+        ?Setup $waiting = null,
+        array $others = [],
     ): Verdict {
         if ($expected->refused !== null) {
             return new Verdict(Outcome::Neutral, $expected->refused);
@@ -45,23 +50,47 @@ final readonly class Judge
         if ($expected->overLimit) {
             return $value === null
                 ? new Verdict(Outcome::Pass, $expected->reason)
-                : $this->named($expected, $setup, $value, sprintf('%s Ω where nothing should connect: something is still joined.', self::number($value)), $others);
+                : $this->named(
+                    $expected,
+                    $setup,
+                    $value,
+                    sprintf('%s Ω where nothing should connect: something is still joined.', self::number($value)),
+                    $others,
+                );
         }
         if ($value === null) {
-            return $this->named($expected, $setup, null, 'Over-limit, where a path is expected: '.lcfirst($expected->reason), $others);
+            return $this->named(
+                $expected,
+                $setup,
+                null,
+                'Over-limit, where a path is expected: '.lcfirst($expected->reason),
+                $others,
+            );
         }
         if ($expected->floating) {
             return $value <= self::GHOST_VOLTS
                 ? new Verdict(Outcome::Neutral, $expected->reason)
-                : new Verdict(Outcome::Fail, sprintf('%s V on a point that should float: it is fed from somewhere. %s', self::number($value), $expected->reason));
+                : new Verdict(
+                    Outcome::Fail,
+                    sprintf(
+                        '%s V on a point that should float: it is fed from somewhere. %s',
+                        self::number($value),
+                        $expected->reason,
+                    ),
+                );
         }
         if ($expected->contains($value)) {
             return new Verdict(Outcome::Pass, $expected->reason);
         }
         if ($secondsLeft > 0 && $this->waits($expected, $waiting)) {
-            return new Verdict(Outcome::TooEarly, sprintf(
-                'A delay is still running, %d:%02d to go: too early to judge.', intdiv($secondsLeft, 60), $secondsLeft % 60,
-            ));
+            return new Verdict(
+                Outcome::TooEarly,
+                sprintf(
+                    'A delay is still running, %d:%02d to go: too early to judge.',
+                    intdiv($secondsLeft, 60),
+                    $secondsLeft % 60,
+                ),
+            );
         }
 
         return $this->fail($expected, $setup, $value, $others);
@@ -72,10 +101,13 @@ final readonly class Judge
     {
         return $value < self::DEAD_BELOW
             ? new Verdict(Outcome::Pass, 'The power is off: dead. A fraction of a volt is pick-up.')
-            : new Verdict(Outcome::Fail, sprintf(
-                '%s V with the power off: something still feeds this. A second supply, or a circuit fed backwards. Hands out, and prove dead again.',
-                self::number($value),
-            ));
+            : new Verdict(
+                Outcome::Fail,
+                sprintf(
+                    '%s V with the power off: something still feeds this. A second supply, or a circuit fed backwards. Hands out, and prove dead again.',
+                    self::number($value),
+                ),
+            );
     }
 
     /** Whether these points show something else while the delay runs: what the thermostat closes at once does not wait. */
@@ -86,8 +118,10 @@ final readonly class Judge
         }
         $now = (new Meter($this->circuit))->read($expected->mode, $waiting, $expected->a, $expected->b);
 
-        return $now->floating !== $expected->floating || $now->overLimit !== $expected->overLimit
-            || abs(($now->nominal ?? 0.0) - ($expected->nominal ?? 0.0)) > ($expected->mode === MeterMode::Amps ? self::AMPS_WAIT_ABOVE : self::WAITS_ABOVE);
+        return $now->floating !== $expected->floating ||
+            $now->overLimit !== $expected->overLimit ||
+            abs(($now->nominal ?? 0.0) - ($expected->nominal ?? 0.0)) >
+                ($expected->mode === MeterMode::Amps ? self::AMPS_WAIT_ABOVE : self::WAITS_ABOVE);
     }
 
     /** @param  list<TakenReading>  $others */
@@ -96,7 +130,11 @@ final readonly class Judge
         $unit = $expected->mode->unit();
         $start = sprintf(
             '%s %s where %s–%s %s is expected.',
-            self::number($value), $unit, self::number((float) $expected->low), self::number((float) $expected->high), $unit,
+            self::number($value),
+            $unit,
+            self::number((float) $expected->low),
+            self::number((float) $expected->high),
+            $unit,
         );
 
         return $expected->mode === MeterMode::Amps
@@ -112,14 +150,31 @@ final readonly class Judge
     private function named(Expectation $expected, Setup $setup, ?float $value, string $start, array $others): Verdict
     {
         $mode = $expected->mode === MeterMode::Volts ? MeterMode::Volts : MeterMode::Ohms;
-        $others = array_values(array_filter($others, static fn (TakenReading $o): bool => ! $o->isOf($expected->a, $expected->b)));
-        $found = (new Candidates($this->circuit))->forReading($setup, new TakenReading($mode, $expected->a, $expected->b, $value), $others);
+        $others = array_values(
+            array_filter($others, static fn (TakenReading $o): bool => ! $o->isOf($expected->a, $expected->b)),
+        );
+        $found = (new Candidates($this->circuit))->forReading(
+            $setup,
+            new TakenReading($mode, $expected->a, $expected->b, $value),
+            $others,
+        );
         if ($found === []) {
-            return new Verdict(Outcome::Fail, "{$start} No single change of this circuit gives that: flag it as unexplained, check the probes and the range.");
+            return new Verdict(
+                Outcome::Fail,
+                "{$start} No single change of this circuit gives that: flag it as unexplained, check the probes and the range.",
+            );
         }
         $says = array_values(array_unique(array_column($found, 'says')));
-        $why = (new Meter($this->circuit))->read($expected->mode, $setup->with($found[0]['edit']), $expected->a, $expected->b)->reason;
-        $rest = $others === [] || $found[0]['fitsAll'] ? '' : ' No single change gives all readings of this call: a second fault, or one to read again.';
+        $why = (new Meter($this->circuit))->read(
+            $expected->mode,
+            $setup->with($found[0]['edit']),
+            $expected->a,
+            $expected->b,
+        )->reason;
+        $rest =
+            $others === [] || $found[0]['fitsAll']
+                ? ''
+                : ' No single change gives all readings of this call: a second fault, or one to read again.';
 
         return new Verdict(Outcome::Fail, "{$start} It reads so when {$says[0]}. {$why}{$rest}", $says);
     }

@@ -36,18 +36,49 @@ final readonly class LoadCheck
         $fell = $rest - $loaded;
         $share = sprintf('%.0f VA of %.0f VA', $this->va, $this->rating);
         if ($fell > $this->fall['high']) {
-            return new Verdict(Outcome::Fail, sprintf('It falls by %.1f V where %.1f V at most is expected with %s: a short, a load that is not in this survey, or an overloaded source; not a bad board.', $fell, $this->fall['high'], $share));
+            return new Verdict(
+                Outcome::Fail,
+                sprintf(
+                    'It falls by %.1f V where %.1f V at most is expected with %s: a short, a load that is not in this survey, or an overloaded source; not a bad board.',
+                    $fell,
+                    $this->fall['high'],
+                    $share,
+                ),
+            );
         }
         if ($fell < $this->fall['low']) {
-            return new Verdict(Outcome::Fail, sprintf('It falls by %.1f V only, where %.1f V at least is expected with %s: a load of this call is not there.', max(0.0, $fell), $this->fall['low'], $share));
+            return new Verdict(
+                Outcome::Fail,
+                sprintf(
+                    'It falls by %.1f V only, where %.1f V at least is expected with %s: a load of this call is not there.',
+                    max(0.0, $fell),
+                    $this->fall['low'],
+                    $share,
+                ),
+            );
         }
 
-        return new Verdict(Outcome::Pass, sprintf('It falls by %.1f V, %.1f V is expected: %s.', max(0.0, $fell), $this->fall['nominal'], $share));
+        return new Verdict(
+            Outcome::Pass,
+            sprintf('It falls by %.1f V, %.1f V is expected: %s.', max(0.0, $fell), $this->fall['nominal'], $share),
+        );
     }
 
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return ['call' => $this->call->value, 'label' => $this->call->label(), 'a' => $this->a, 'b' => $this->b, 'clamp' => $this->clamp, 'volts' => $this->volts, 'fall' => $this->fall, 'amps' => $this->amps, 'adds' => $this->adds, 'va' => round($this->va, 1), 'rating' => $this->rating];
+        return [
+            'call' => $this->call->value,
+            'label' => $this->call->label(),
+            'a' => $this->a,
+            'b' => $this->b,
+            'clamp' => $this->clamp,
+            'volts' => $this->volts,
+            'fall' => $this->fall,
+            'amps' => $this->amps,
+            'adds' => $this->adds,
+            'va' => round($this->va, 1),
+            'rating' => $this->rating,
+        ];
     }
 }

@@ -70,11 +70,20 @@ final readonly class LoadChecks
         $winding = $point->netlist->element($supply->id);
 
         return new LoadCheck(
-            $call, $a, $b, $clamp === null ? null : "{$clamp}.near",
+            $call,
+            $a,
+            $b,
+            $clamp === null ? null : "{$clamp}.near",
             self::band($volts, self::ACCURACY * max($volts) + self::FLOOR),
-            ['low' => round(min($falls) - $meter - self::FLOOR, 2), 'nominal' => round($falls[0], 2), 'high' => round(max($falls) + $meter + self::FLOOR, 2)],
-            $amps === [] ? null : self::band($amps, self::CLAMP_FLOOR), $this->adds($point),
-            $point->sourceAmps($supply->id) * $point->phasors->magnitude($winding->a, $winding->b), $supply->ratingVa,
+            [
+                'low' => round(min($falls) - $meter - self::FLOOR, 2),
+                'nominal' => round($falls[0], 2),
+                'high' => round(max($falls) + $meter + self::FLOOR, 2),
+            ],
+            $amps === [] ? null : self::band($amps, self::CLAMP_FLOOR),
+            $this->adds($point),
+            $point->sourceAmps($supply->id) * $point->phasors->magnitude($winding->a, $winding->b),
+            $supply->ratingVa,
         );
     }
 
@@ -100,7 +109,11 @@ final readonly class LoadChecks
         if ($points[$point]->probeable) {
             return $point;
         }
-        foreach ($this->circuit->netlist(Setup::calling())->region($point, static fn ($e): bool => $e->kind->isCopper() && ! $e->isOpen()) as $near => $_) {
+        foreach (
+            $this->circuit
+                ->netlist(Setup::calling())
+                ->region($point, static fn ($e): bool => $e->kind->isCopper() && ! $e->isOpen()) as $near => $_
+        ) {
             if ($points[$near]->probeable && $points[$near]->place === Place::Indoor) {
                 return (string) $near;
             }
@@ -119,7 +132,10 @@ final readonly class LoadChecks
         if ($this->plan->profile->outputs !== Place::Wall) {
             return null;
         }
-        $hots = array_unique([$this->plan->profile->terminal($closes[0] ?? '')->hot ?? '', ...array_map(static fn ($t): string => $t->printed, $this->plan->profile->hots())]);
+        $hots = array_unique([
+            $this->plan->profile->terminal($closes[0] ?? '')->hot ?? '',
+            ...array_map(static fn ($t): string => $t->printed, $this->plan->profile->hots()),
+        ]);
         foreach ($hots as $hot) {
             $numbers = $this->plan->landing->on($hot);
             if ($numbers !== []) {
@@ -136,7 +152,9 @@ final readonly class LoadChecks
         $rest = $this->circuit->operate(Setup::calling());
         $adds = [];
         foreach ($this->plan->installation->loads() as $load) {
-            $more = $point->phasors->amps($point->netlist->element($load->id)) - $rest->phasors->amps($rest->netlist->element($load->id));
+            $more =
+                $point->phasors->amps($point->netlist->element($load->id)) -
+                $rest->phasors->amps($rest->netlist->element($load->id));
             if ($more > 0.01) {
                 $adds[] = ['load' => $load->label, 'amps' => round($more, 2)];
             }
@@ -152,6 +170,10 @@ final readonly class LoadChecks
      */
     private static function band(array $values, float $more): array
     {
-        return ['low' => round(max(0.0, min($values) - $more), 2), 'nominal' => round($values[0], 2), 'high' => round(max($values) + $more, 2)];
+        return [
+            'low' => round(max(0.0, min($values) - $more), 2),
+            'nominal' => round($values[0], 2),
+            'high' => round(max($values) + $more, 2),
+        ];
     }
 }

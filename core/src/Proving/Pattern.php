@@ -40,7 +40,12 @@ final readonly class Pattern
                     }
                 }
                 foreach ($call['volts'] as $reading) {
-                    if (! $point->network->knows($reading['a']) || ! $point->network->knows($reading['b']) || abs($point->phasors->magnitude($reading['a'], $reading['b']) - $reading['value']) > self::WITHIN_VOLTS) {
+                    if (
+                        ! $point->network->knows($reading['a']) ||
+                        ! $point->network->knows($reading['b']) ||
+                        abs($point->phasors->magnitude($reading['a'], $reading['b']) - $reading['value']) >
+                            self::WITHIN_VOLTS
+                    ) {
                         continue 3;
                     }
                 }
@@ -49,6 +54,15 @@ final readonly class Pattern
         }
         usort($fits, static fn (Fault $a, Fault $b): int => $a->rank() <=> $b->rank());
 
-        return array_map(static fn (Fault $f): array => ['id' => $f->id, 'title' => $f->title, 'where' => $f->where, 'fix' => $f->fix, 'prior' => $f->prior], $fits);
+        return array_map(
+            static fn (Fault $f): array => [
+                'id' => $f->id,
+                'title' => $f->title,
+                'where' => $f->where,
+                'fix' => $f->fix,
+                'prior' => $f->prior,
+            ],
+            $fits,
+        );
     }
 }

@@ -26,10 +26,22 @@ enum School: string
     public function order(): array
     {
         $first = match ($this) {
-            self::Jumper => [Method::Jumper, Method::BoardJumper, Method::AuxAlone, Method::Continuity, Method::Voltage],
+            self::Jumper => [
+                Method::Jumper,
+                Method::BoardJumper,
+                Method::AuxAlone,
+                Method::Continuity,
+                Method::Voltage,
+            ],
             self::Meter => [Method::Voltage, Method::Jumper, Method::BoardJumper, Method::AuxAlone, Method::Continuity],
             self::Unit => [Method::BoardJumper, Method::Jumper, Method::AuxAlone, Method::Voltage, Method::Continuity],
-            self::Continuity => [Method::Continuity, Method::Jumper, Method::BoardJumper, Method::AuxAlone, Method::Voltage],
+            self::Continuity => [
+                Method::Continuity,
+                Method::Jumper,
+                Method::BoardJumper,
+                Method::AuxAlone,
+                Method::Voltage,
+            ],
         };
 
         return [Method::PreCheck, ...$first, Method::FloatLift];
@@ -44,11 +56,22 @@ enum School: string
     public function of(array $steps): array
     {
         $order = $this->order();
-        usort($steps, static fn (Step $a, Step $b): int => (int) array_search($a->method, $order, true) <=> (int) array_search($b->method, $order, true));
+        usort(
+            $steps,
+            static fn (Step $a, Step $b): int => (int) array_search($a->method, $order, true) <=>
+                (int) array_search($b->method, $order, true),
+        );
         $chosen = [];
         foreach ($steps as $step) {
-            $isFirst = $step->method !== Method::Voltage && array_filter($chosen, static fn (Step $s): bool => $s->method !== Method::Voltage) === [];
-            if ($step->method === Method::Voltage || $step->method === Method::FloatLift || $step->method === Method::AuxAlone || $isFirst) {
+            $isFirst =
+                $step->method !== Method::Voltage &&
+                array_filter($chosen, static fn (Step $s): bool => $s->method !== Method::Voltage) === [];
+            if (
+                $step->method === Method::Voltage ||
+                $step->method === Method::FloatLift ||
+                $step->method === Method::AuxAlone ||
+                $isFirst
+            ) {
                 $chosen[] = $step;
             }
         }

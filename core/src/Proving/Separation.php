@@ -30,7 +30,9 @@ final readonly class Separation
 
     public function __construct(private Circuit $circuit, FaultCatalogue $catalogue)
     {
-        $this->faults = array_values(array_filter($catalogue->of($circuit), static fn (Fault $f): bool => ! $f->intermittent));
+        $this->faults = array_values(
+            array_filter($catalogue->of($circuit), static fn (Fault $f): bool => ! $f->intermittent),
+        );
     }
 
     /**
@@ -60,10 +62,20 @@ final readonly class Separation
             $looks[] = $seen;
             $groups[] = [$fault];
         }
-        $mixed = array_values(array_filter($groups, static fn (array $faults): bool => count(array_unique(array_map(static fn (Fault $f): string => $f->where, $faults))) > 1));
+        $mixed = array_values(
+            array_filter(
+                $groups,
+                static fn (array $faults): bool => count(
+                    array_unique(array_map(static fn (Fault $f): string => $f->where, $faults)),
+                ) > 1,
+            ),
+        );
         usort($mixed, static fn (array $a, array $b): int => count($b) <=> count($a));
 
-        return array_map(fn (array $faults): array => ['places' => self::byPlace($faults), 'told' => $this->told($faults, $others)], array_slice($mixed, 0, $most));
+        return array_map(
+            fn (array $faults): array => ['places' => self::byPlace($faults), 'told' => $this->told($faults, $others)],
+            array_slice($mixed, 0, $most),
+        );
     }
 
     /**
@@ -91,7 +103,14 @@ final readonly class Separation
             $groups[] = ['value' => $value, 'expected' => false, 'faults' => [$fault]];
         }
 
-        return array_map(static fn (array $g): array => ['value' => $g['value'], 'expected' => $g['expected'], 'places' => self::byPlace($g['faults'])], $groups);
+        return array_map(
+            static fn (array $g): array => [
+                'value' => $g['value'],
+                'expected' => $g['expected'],
+                'places' => self::byPlace($g['faults']),
+            ],
+            $groups,
+        );
     }
 
     /**
@@ -138,7 +157,10 @@ final readonly class Separation
     /** @return array{signs: array<string, bool>, values: list<array{MeterMode, ?float}>} */
     private function seen(Step $step, ?Fault $fault): array
     {
-        $setup = $step->method === Method::Voltage ? FaultedCall::setup($this->circuit, $step->call, $fault) : $step->setup->with(...$fault->edits ?? []);
+        $setup =
+            $step->method === Method::Voltage
+                ? FaultedCall::setup($this->circuit, $step->call, $fault)
+                : $step->setup->with(...$fault->edits ?? []);
         $signs = [];
         if (! $step->staysDead) {
             $runs = Observables::of($this->circuit, $this->circuit->operate($setup), $fault);
@@ -149,7 +171,13 @@ final readonly class Separation
             }
         }
 
-        return ['signs' => $signs, 'values' => array_map(fn (Probe $p): array => [$p->mode, $this->value($setup, $p->mode, $p->a, $p->b)], $step->probes)];
+        return [
+            'signs' => $signs,
+            'values' => array_map(
+                fn (Probe $p): array => [$p->mode, $this->value($setup, $p->mode, $p->a, $p->b)],
+                $step->probes,
+            ),
+        ];
     }
 
     /**
@@ -174,17 +202,20 @@ final readonly class Separation
             return $one === $other || ($mode === MeterMode::Volts && ($one ?? $other) < self::VOLTS);
         }
 
-        return abs($one - $other) <= match ($mode) {
-            MeterMode::Ohms, MeterMode::Beep => max(1.0, self::OHMS * max($one, $other)),
-            MeterMode::Amps => 0.05,
-            default => self::VOLTS,
-        };
+        return abs($one - $other) <=
+            match ($mode) {
+                MeterMode::Ohms, MeterMode::Beep => max(1.0, self::OHMS * max($one, $other)),
+                MeterMode::Amps => 0.05,
+                default => self::VOLTS,
+            };
     }
 
     private function value(Setup $setup, MeterMode $mode, string $a, string $b): ?float
     {
         $meter = new Meter($this->circuit);
 
-        return $mode === MeterMode::Volts ? $meter->nominalVolts($setup, $a, $b) : $meter->read($mode, $setup, $a, $b)->nominal;
+        return $mode === MeterMode::Volts
+            ? $meter->nominalVolts($setup, $a, $b)
+            : $meter->read($mode, $setup, $a, $b)->nominal;
     }
 }

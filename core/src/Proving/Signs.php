@@ -19,7 +19,11 @@ final readonly class Signs
     /** @return list<Sign> */
     public function of(CallName $call): array
     {
-        return $this->ofLoads(array_values(array_filter(array_map($this->archetype->load(...), $this->archetype->needs[$call->value] ?? []))));
+        return $this->ofLoads(
+            array_values(
+                array_filter(array_map($this->archetype->load(...), $this->archetype->needs[$call->value] ?? [])),
+            ),
+        );
     }
 
     /**
@@ -33,8 +37,18 @@ final readonly class Signs
             $sign = match (true) {
                 $load->observable === 'blower' => new Sign('blower', 'Blower runs', 'ear', $load->id),
                 $load->observable === 'outdoor-unit' => new Sign('outdoor-unit', 'Outdoor unit runs', 'ear', $load->id),
-                $load->observable === 'burner' => new Sign('burner', 'Burner lights, blower follows by itself', 'eye', $load->id),
-                $load->observable !== null => new Sign($load->observable, ucfirst($load->label).' works', $load->kind === LoadKind::ReversingValve ? 'ear' : 'eye', $load->id),
+                $load->observable === 'burner' => new Sign(
+                    'burner',
+                    'Burner lights, blower follows by itself',
+                    'eye',
+                    $load->id,
+                ),
+                $load->observable !== null => new Sign(
+                    $load->observable,
+                    ucfirst($load->label).' works',
+                    $load->kind === LoadKind::ReversingValve ? 'ear' : 'eye',
+                    $load->id,
+                ),
                 default => null,
             };
             if ($sign !== null) {
@@ -48,6 +62,9 @@ final readonly class Signs
     /** @return list<Sign> what belongs to a whole proof besides the load: the display before, the drop-off after */
     public static function asides(): array
     {
-        return [new Sign('display', 'Display shows the call', 'eye', null, true), new Sign('drop-off', 'Everything stops again when the call ends', 'ear', null, true)];
+        return [
+            new Sign('display', 'Display shows the call', 'eye', null, true),
+            new Sign('drop-off', 'Everything stops again when the call ends', 'ear', null, true),
+        ];
     }
 }

@@ -51,7 +51,10 @@ final readonly class Steps
     /** Whether the outdoor unit's defrost calls heat indoors in this plan: a step to take where it can be forced. */
     private function defrosts(): bool
     {
-        $proofs = array_filter(PlanProof::of($this->plan)->calls, static fn (CallProof $p): bool => $p->call === CallName::Defrost && $p->isProved());
+        $proofs = array_filter(
+            PlanProof::of($this->plan)->calls,
+            static fn (CallProof $p): bool => $p->call === CallName::Defrost && $p->isProved(),
+        );
 
         return $proofs !== [];
     }
@@ -61,10 +64,14 @@ final readonly class Steps
     {
         $lost = array_column(PlanProof::of($this->plan)->lost, 'call');
 
-        return array_values(array_filter(
-            CallTable::needed($this->plan->installation->archetype)->calls(),
-            static fn (CallName $call): bool => $call !== CallName::Idle && $call->mode() === null && ! in_array($call, $lost, true),
-        ));
+        return array_values(
+            array_filter(
+                CallTable::needed($this->plan->installation->archetype)->calls(),
+                static fn (CallName $call): bool => $call !== CallName::Idle &&
+                    $call->mode() === null &&
+                    ! in_array($call, $lost, true),
+            ),
+        );
     }
 
     public function find(string $key): ?Step
@@ -83,7 +90,11 @@ final readonly class Steps
         $made = CallTable::needed($this->plan->installation->archetype)->printed($call, $this->plan->profile);
         $closes = $this->plan->carriers($made);
         [$terminals, $hot] = $this->screws($closes);
-        if ($terminals === [] || $hot === null || $method === Method::Jumper && (new OtherSteps($this->plan))->whyNoJumper($call) !== null) {
+        if (
+            $terminals === [] ||
+            $hot === null ||
+            ($method === Method::Jumper && (new OtherSteps($this->plan))->whyNoJumper($call) !== null)
+        ) {
             return null;
         }
         if ($method === Method::Jumper) {
@@ -93,10 +104,22 @@ final readonly class Steps
         $setup = Setup::calling(...$made)->inMode($call->mode());
 
         return new Step(
-            $call, $method, false,
-            $call === CallName::Defrost ? 'Power on, heat called. Start a defrost at the outdoor board as its sheet says: the heat indoors must join.' : "Power on, face on. Ask the thermostat for {$this->ask($call)}.",
-            $closes, $hot, $this->waits->of($call, $method), $setup, $this->waiting($setup, $call), $this->probes($call, $terminals, $hot, false),
-            [...$this->signs->of($call), ...Signs::asides()], [], $lower === null ? null : "{$lower->value}.voltage", $lower === null ? null : $this->waits->onward($call),
+            $call,
+            $method,
+            false,
+            $call === CallName::Defrost
+                ? 'Power on, heat called. Start a defrost at the outdoor board as its sheet says: the heat indoors must join.'
+                : "Power on, face on. Ask the thermostat for {$this->ask($call)}.",
+            $closes,
+            $hot,
+            $this->waits->of($call, $method),
+            $setup,
+            $this->waiting($setup, $call),
+            $this->probes($call, $terminals, $hot, false),
+            [...$this->signs->of($call), ...Signs::asides()],
+            [],
+            $lower === null ? null : "{$lower->value}.voltage",
+            $lower === null ? null : $this->waits->onward($call),
         );
     }
 
@@ -104,18 +127,40 @@ final readonly class Steps
     private function auxiliaryAlone(): ?Step
     {
         $table = CallTable::needed($this->plan->installation->archetype);
-        $closes = $this->plan->carriers(array_values(array_unique([
-            ...array_diff($table->printed(CallName::Aux1, $this->plan->profile), $table->printed(CallName::Heat1, $this->plan->profile), $table->printed(CallName::Heat2, $this->plan->profile)),
-            ...array_intersect($table->printed(CallName::Fan, $this->plan->profile), $table->printed(CallName::Emergency, $this->plan->profile)),
-        ])));
+        $closes = $this->plan->carriers(
+            array_values(
+                array_unique([
+                    ...array_diff(
+                        $table->printed(CallName::Aux1, $this->plan->profile),
+                        $table->printed(CallName::Heat1, $this->plan->profile),
+                        $table->printed(CallName::Heat2, $this->plan->profile),
+                    ),
+                    ...array_intersect(
+                        $table->printed(CallName::Fan, $this->plan->profile),
+                        $table->printed(CallName::Emergency, $this->plan->profile),
+                    ),
+                ]),
+            ),
+        );
         [$terminals, $hot] = $this->screws($closes);
         $emergency = $this->plan->carriers($table->printed(CallName::Emergency, $this->plan->profile));
         $same = array_diff($closes, $emergency) === [] && array_diff($emergency, $closes) === [];
-        if ($same || $terminals === [] || $hot === null || (new OtherSteps($this->plan))->whyNoJumper(CallName::Emergency) !== null || $this->board->servedBy($terminals[0]) === null) {
+        if (
+            $same ||
+            $terminals === [] ||
+            $hot === null ||
+            (new OtherSteps($this->plan))->whyNoJumper(CallName::Emergency) !== null ||
+            $this->board->servedBy($terminals[0]) === null
+        ) {
             return null;
         }
         $runs = $this->plan->circuit()->operate($this->jumpered($hot, $terminals))->pulledIn();
-        $loads = array_values(array_filter($this->plan->installation->loads(), static fn ($load): bool => in_array($load->id, $runs, true)));
+        $loads = array_values(
+            array_filter(
+                $this->plan->installation->loads(),
+                static fn ($load): bool => in_array($load->id, $runs, true),
+            ),
+        );
 
         return $this->jumperStep(CallName::Aux1, Method::AuxAlone, $terminals, $hot, $this->signs->ofLoads($loads));
     }
@@ -132,10 +177,24 @@ final readonly class Steps
         $setup = $this->jumpered($hot, $terminals);
 
         return new Step(
-            $call, $method, true,
-            ($inFace ? "Power off. Take the face off the base and join {$hot} to {$letters} with a secured jumper." : "Power off. Lift the conductors of {$hot}, {$letters} from the plate and join their ends with a secured jumper.").' Then power on.',
-            $closes, $hot, $this->waits->of($call, $method), $setup, $this->waits->held($setup), $this->probes($call, $terminals, $hot, true), $signs,
-            ["Jumper {$hot} to {$letters} out", $inFace ? 'Face back on its base' : 'Conductors back on their screws, tugged'],
+            $call,
+            $method,
+            true,
+            ($inFace
+                ? "Power off. Take the face off the base and join {$hot} to {$letters} with a secured jumper."
+                : "Power off. Lift the conductors of {$hot}, {$letters} from the plate and join their ends with a secured jumper.").
+                ' Then power on.',
+            $closes,
+            $hot,
+            $this->waits->of($call, $method),
+            $setup,
+            $this->waits->held($setup),
+            $this->probes($call, $terminals, $hot, true),
+            $signs,
+            [
+                "Jumper {$hot} to {$letters} out",
+                $inFace ? 'Face back on its base' : 'Conductors back on their screws, tugged',
+            ],
         );
     }
 
@@ -158,7 +217,15 @@ final readonly class Steps
         $lower = null;
         foreach ($this->calls() as $other) {
             $closes = $table->closes($other);
-            $isPart = $other !== $call && $other !== CallName::Fan && count($closes) < count($mine) && array_udiff($closes, $mine, static fn (TerminalName $a, TerminalName $b): int => $a->value <=> $b->value) === [];
+            $isPart =
+                $other !== $call &&
+                $other !== CallName::Fan &&
+                count($closes) < count($mine) &&
+                array_udiff(
+                    $closes,
+                    $mine,
+                    static fn (TerminalName $a, TerminalName $b): int => $a->value <=> $b->value,
+                ) === [];
             if ($isPart && ($lower === null || count($closes) > count($table->closes($lower)))) {
                 $lower = $other;
             }
@@ -182,7 +249,7 @@ final readonly class Steps
         }
         $wanted = $terminals[0]->hot;
 
-        return in_array($wanted, $landed, true) ? $wanted : ($landed[0] ?? null);
+        return in_array($wanted, $landed, true) ? $wanted : $landed[0] ?? null;
     }
 
     /**
@@ -196,7 +263,18 @@ final readonly class Steps
         }
         $held = [TerminalName::Y1, TerminalName::Y2];
 
-        return Setup::calling(...array_values(array_filter($setup->closed, fn (string $printed): bool => ! in_array($this->plan->profile->terminal($printed)?->name, $held, true))));
+        return Setup::calling(
+            ...array_values(
+                array_filter(
+                    $setup->closed,
+                    fn (string $printed): bool => ! in_array(
+                        $this->plan->profile->terminal($printed)?->name,
+                        $held,
+                        true,
+                    ),
+                ),
+            ),
+        );
     }
 
     /** @param  list<PlateTerminal>  $terminals */
@@ -205,7 +283,10 @@ final readonly class Steps
         $setup = Setup::calling()->faceOff();
         if ($this->plan->profile->switchesInFace) {
             foreach ($terminals as $terminal) {
-                $setup = $setup->withJumper($this->plan->profile->terminal($hot)?->point() ?? "wall.{$hot}", $terminal->point());
+                $setup = $setup->withJumper(
+                    $this->plan->profile->terminal($hot)?->point() ?? "wall.{$hot}",
+                    $terminal->point(),
+                );
             }
 
             return $setup;
@@ -237,14 +318,24 @@ final readonly class Steps
         $main = $terminals[0];
         $archetype = $this->plan->installation->archetype;
         $common = $this->plan->profile->named(TerminalName::C);
-        $atWall = $common !== null && ($this->plan->profile->outputs === Place::Module || $this->plan->landing->on($common->printed) !== []);
-        $board = $main->name === TerminalName::K ? ($this->board->ofCall($call)[0] ?? null) : $this->board->servedBy($main);
-        $outdoor = $board === null || $board->name === TerminalName::W1 ? null : $archetype->terminalNamed(Place::Outdoor, $board->name);
+        $atWall =
+            $common !== null &&
+            ($this->plan->profile->outputs === Place::Module || $this->plan->landing->on($common->printed) !== []);
+        $board =
+            $main->name === TerminalName::K ? $this->board->ofCall($call)[0] ?? null : $this->board->servedBy($main);
+        $outdoor =
+            $board === null || $board->name === TerminalName::W1
+                ? null
+                : $archetype->terminalNamed(Place::Outdoor, $board->name);
         $outdoorCommon = $archetype->terminalNamed(Place::Outdoor, TerminalName::C);
 
         $probes = [];
         if (! $jumper) {
-            $probes[] = new Probe($this->plan->profile->terminal($hot)?->point() ?? "wall.{$hot}", $main->point(), 'terminal closed');
+            $probes[] = new Probe(
+                $this->plan->profile->terminal($hot)?->point() ?? "wall.{$hot}",
+                $main->point(),
+                'terminal closed',
+            );
             if ($atWall && $board !== null && $this->board->returnOf($board) === $archetype->transformers[0]->common) {
                 $probes[] = new Probe($main->point(), $common->point(), 'voltage leaves the wall');
             }

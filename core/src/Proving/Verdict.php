@@ -8,11 +8,8 @@ namespace Unionbit\Core\Proving;
 final readonly class Verdict
 {
     /** @param  list<string>  $candidates states of the circuit that give this reading, likeliest first */
-    public function __construct(
-        public Outcome $outcome,
-        public string $reason,
-        public array $candidates = [],
-    ) {
+    public function __construct(public Outcome $outcome, public string $reason, public array $candidates = [])
+    {
     }
 
     /** @return array{outcome: string, reason: string, candidates: list<string>} */

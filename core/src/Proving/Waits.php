@@ -39,7 +39,13 @@ final readonly class Waits
     {
         $auxiliary = $call === CallName::Aux1 || $call === CallName::Aux2 || ! $this->runsCompressor($call);
 
-        return $auxiliary ? $this->heat($call) : new Wait(self::AT_ONCE, 'The second stage joins a running compressor: no off time to wait for.', Wait::FROM_START);
+        return $auxiliary
+            ? $this->heat($call)
+            : new Wait(
+                self::AT_ONCE,
+                'The second stage joins a running compressor: no off time to wait for.',
+                Wait::FROM_START,
+            );
     }
 
     /** Whether a compressor runs while this step is done, and has to rest after it. */
@@ -74,12 +80,21 @@ final readonly class Waits
         if ($method === Method::Voltage || $method === Method::FloatLift) {
             $then = $board > 0 ? ', then the outdoor board\'s own delay.' : '.';
 
-            return new Wait($off + $board, "Compressor minimum off, counted from the last power-on or the last compressor call{$then}", Wait::FROM_POWER_ON, $off + $board);
+            return new Wait(
+                $off + $board,
+                "Compressor minimum off, counted from the last power-on or the last compressor call{$then}",
+                Wait::FROM_POWER_ON,
+                $off + $board,
+            );
         }
 
         return $board > 0
             ? new Wait($board, 'The outdoor board holds the compressor back after each power-on.', Wait::FROM_POWER_ON)
-            : new Wait($off, 'Compressor off time. With the thermostat out, only you protect the compressor: do not make live before.', Wait::FROM_POWER_OFF);
+            : new Wait(
+                $off,
+                'Compressor off time. With the thermostat out, only you protect the compressor: do not make live before.',
+                Wait::FROM_POWER_OFF,
+            );
     }
 
     private function heat(CallName $call): Wait
@@ -87,10 +102,26 @@ final readonly class Waits
         $delays = $this->archetype->delays;
 
         return match (true) {
-            ! $call->isHeating() => new Wait(self::AT_ONCE, 'The blower relay answers at once; the motor takes a moment.', Wait::FROM_START),
-            isset($delays['ignition']) => new Wait((int) $delays['ignition'], 'Ignition sequence before the gas valve opens.', Wait::FROM_START),
-            isset($delays['sequencer-on']) => new Wait((int) $delays['sequencer-on'], 'The sequencer warms up before the strip comes on.', Wait::FROM_START),
-            default => new Wait((int) ($delays['zone-valve'] ?? 15), 'The valve has to open before its end switch closes.', Wait::FROM_START),
+            ! $call->isHeating() => new Wait(
+                self::AT_ONCE,
+                'The blower relay answers at once; the motor takes a moment.',
+                Wait::FROM_START,
+            ),
+            isset($delays['ignition']) => new Wait(
+                (int) $delays['ignition'],
+                'Ignition sequence before the gas valve opens.',
+                Wait::FROM_START,
+            ),
+            isset($delays['sequencer-on']) => new Wait(
+                (int) $delays['sequencer-on'],
+                'The sequencer warms up before the strip comes on.',
+                Wait::FROM_START,
+            ),
+            default => new Wait(
+                (int) ($delays['zone-valve'] ?? 15),
+                'The valve has to open before its end switch closes.',
+                Wait::FROM_START,
+            ),
         };
     }
 }

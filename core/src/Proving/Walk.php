@@ -109,7 +109,12 @@ final class Walk
             default => $start,
         };
 
-        return max($from + $step->wait->seconds, $step->wait->rest === 0 || $this->compressorEnd === PHP_INT_MIN ? 0 : $this->compressorEnd + $step->wait->rest);
+        return max(
+            $from + $step->wait->seconds,
+            $step->wait->rest === 0 || $this->compressorEnd === PHP_INT_MIN
+                ? 0
+                : $this->compressorEnd + $step->wait->rest,
+        );
     }
 
     private function power(bool $live): void

@@ -19,10 +19,34 @@ final readonly class Mr12DefrostHeat implements ScreeningRule
         }
 
         return match ($answers->choice('defrostW')) {
-            'open' => [Finding::of('MR12', Severity::Warning, 'Defrost W goes nowhere', 'In defrost the outdoor coil is the hot one: the house is blown cold until it ends.', 'Splice the outdoor W to the indoor heat input.')],
-            'spliced' => [Finding::of('MR12', Severity::Good, 'Defrost W calls the indoor heat', 'The strips or the furnace run while the outdoor unit defrosts.', 'Nothing to do.')],
+            'open' => [
+                Finding::of(
+                    'MR12',
+                    Severity::Warning,
+                    'Defrost W goes nowhere',
+                    'In defrost the outdoor coil is the hot one: the house is blown cold until it ends.',
+                    'Splice the outdoor W to the indoor heat input.',
+                ),
+            ],
+            'spliced' => [
+                Finding::of(
+                    'MR12',
+                    Severity::Good,
+                    'Defrost W calls the indoor heat',
+                    'The strips or the furnace run while the outdoor unit defrosts.',
+                    'Nothing to do.',
+                ),
+            ],
             'no-screw' => [],
-            default => [Finding::of('MR12', Severity::Note, 'Defrost W not looked at', 'The outdoor W must call the indoor heat in defrost.', 'Look where it goes, at the outdoor board and at the indoor unit.')],
+            default => [
+                Finding::of(
+                    'MR12',
+                    Severity::Note,
+                    'Defrost W not looked at',
+                    'The outdoor W must call the indoor heat in defrost.',
+                    'Look where it goes, at the outdoor board and at the indoor unit.',
+                ),
+            ],
         };
     }
 }

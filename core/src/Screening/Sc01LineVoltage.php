@@ -19,11 +19,28 @@ final readonly class Sc01LineVoltage implements ScreeningRule
     {
         foreach ($readings as $reading) {
             if ($reading->mode === MeterMode::Volts && $reading->value > self::LOW_VOLTAGE_ENDS) {
-                return [Finding::of('SC01', Severity::Stop, sprintf('Line voltage: %.0f V from %s to %s', $reading->value, $reading->a, $reading->b), 'Above 60 V is no 24 V system, whatever the wire looks like.', 'Stop here. Cover it, leave the breaker off and call for a licensed person.', points: [$reading->a, $reading->b])];
+                return [
+                    Finding::of(
+                        'SC01',
+                        Severity::Stop,
+                        sprintf('Line voltage: %.0f V from %s to %s', $reading->value, $reading->a, $reading->b),
+                        'Above 60 V is no 24 V system, whatever the wire looks like.',
+                        'Stop here. Cover it, leave the breaker off and call for a licensed person.',
+                        points: [$reading->a, $reading->b],
+                    ),
+                ];
             }
         }
         if ($installation->wallCable()?->kind === 'thick') {
-            return [Finding::of('SC01', Severity::Stop, 'Thick conductors under wire connectors at the wall', 'That is a line-voltage thermostat: the full load runs through it.', 'Stop here and call for a licensed person. A 24 V thermostat must not go on this wall.')];
+            return [
+                Finding::of(
+                    'SC01',
+                    Severity::Stop,
+                    'Thick conductors under wire connectors at the wall',
+                    'That is a line-voltage thermostat: the full load runs through it.',
+                    'Stop here and call for a licensed person. A 24 V thermostat must not go on this wall.',
+                ),
+            ];
         }
 
         return [];

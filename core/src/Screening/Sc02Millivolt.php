@@ -14,7 +14,15 @@ final readonly class Sc02Millivolt implements ScreeningRule
     public function check(Installation $installation, array $readings): array
     {
         return $installation->answers->is('supplies', 'millivolt')
-            ? [Finding::of('SC02', Severity::Stop, 'Millivolt system', 'There is no transformer: a thermopile drives the valve with a few hundred millivolts DC. A 24 V thermostat cannot work it and 24 V would destroy it.', 'Stop here. It needs a thermostat made for millivolts, or its own controller.')]
+            ? [
+                Finding::of(
+                    'SC02',
+                    Severity::Stop,
+                    'Millivolt system',
+                    'There is no transformer: a thermopile drives the valve with a few hundred millivolts DC. A 24 V thermostat cannot work it and 24 V would destroy it.',
+                    'Stop here. It needs a thermostat made for millivolts, or its own controller.',
+                ),
+            ]
             : [];
     }
 }

@@ -22,10 +22,22 @@ final class Sc03Supply implements ScreeningRule
     {
         $reading = null;
         foreach ($readings as $candidate) {
-            $reading = $candidate->mode === MeterMode::Volts && $candidate->value !== null && $candidate->isHotToCommon() ? $candidate : $reading;
+            $reading =
+                $candidate->mode === MeterMode::Volts && $candidate->value !== null && $candidate->isHotToCommon()
+                    ? $candidate
+                    : $reading;
         }
         if ($reading?->value === null) {
-            return [Finding::of('SC03', Severity::Note, 'R–C not measured yet', 'Nothing is known of the supply.', 'Measure R to C at the board, power on.', points: ['indoor.R', 'indoor.C'])];
+            return [
+                Finding::of(
+                    'SC03',
+                    Severity::Note,
+                    'R–C not measured yet',
+                    'Nothing is known of the supply.',
+                    'Measure R to C at the board, power on.',
+                    points: ['indoor.R', 'indoor.C'],
+                ),
+            ];
         }
         $facts = $installation->facts;
         $expected = Transformer::idleVolts($facts->line(), $facts->tap());
@@ -34,19 +46,53 @@ final class Sc03Supply implements ScreeningRule
         $title = sprintf('R–C %.1f V', $reading->value);
 
         if ($reading->value < 1.0) {
-            return [Finding::of('SC03', Severity::Stop, "{$title}: dead", 'No supply: fuse, float switch, door switch, transformer, or R or C open.', 'Trace the supply before anything is installed.', points: $points, overridable: true)];
+            return [
+                Finding::of(
+                    'SC03',
+                    Severity::Stop,
+                    "{$title}: dead",
+                    'No supply: fuse, float switch, door switch, transformer, or R or C open.',
+                    'Trace the supply before anything is installed.',
+                    points: $points,
+                    overridable: true,
+                ),
+            ];
         }
         if ($reading->value > 60.0) {
             return [];
         }
         $off = $reading->value / $expected - 1.0;
         if (abs($off) > self::TOLERANCE) {
-            $assumed = $facts->lineVolts === null || $facts->tapVolts === null ? ' Line volts or tap are assumed, not measured.' : '';
-            $cause = $off > 0 ? 'the line on too low a tap, or a line figure that is off' : 'the line on too high a tap, a load on the transformer, or a line figure that is off';
+            $assumed =
+                $facts->lineVolts === null || $facts->tapVolts === null
+                    ? ' Line volts or tap are assumed, not measured.'
+                    : '';
+            $cause =
+                $off > 0
+                    ? 'the line on too low a tap, or a line figure that is off'
+                    : 'the line on too high a tap, a load on the transformer, or a line figure that is off';
 
-            return [Finding::of('SC03', Severity::Warning, sprintf('%s, %+.0f %% off', $title, 100.0 * $off), "Idle should be {$sum}; this points to {$cause}.{$assumed}", 'Measure the line and read which tap is in use.', points: $points)];
+            return [
+                Finding::of(
+                    'SC03',
+                    Severity::Warning,
+                    sprintf('%s, %+.0f %% off', $title, 100.0 * $off),
+                    "Idle should be {$sum}; this points to {$cause}.{$assumed}",
+                    'Measure the line and read which tap is in use.',
+                    points: $points,
+                ),
+            ];
         }
 
-        return [Finding::of('SC03', Severity::Good, "{$title} is right", "Idle should be {$sum}; within 6 %.", 'Nothing to do.', points: $points)];
+        return [
+            Finding::of(
+                'SC03',
+                Severity::Good,
+                "{$title} is right",
+                "Idle should be {$sum}; within 6 %.",
+                'Nothing to do.',
+                points: $points,
+            ),
+        ];
     }
 }

@@ -22,7 +22,17 @@ final readonly class Sc08WireKind implements ScreeningRule
                 default => null,
             };
             if ($words !== null) {
-                $findings[] = Finding::of('SC08', Severity::Warning, "Cable {$cable->id} is {$words}", sprintf('Base clamps are made for solid 18 to 22 AWG; %.1f Ω out and back over %g ft.', 2.0 * $cable->conductorOhms(), $cable->feet), 'Replace it, or ferrule each end and note that it was accepted.');
+                $findings[] = Finding::of(
+                    'SC08',
+                    Severity::Warning,
+                    "Cable {$cable->id} is {$words}",
+                    sprintf(
+                        'Base clamps are made for solid 18 to 22 AWG; %.1f Ω out and back over %g ft.',
+                        2.0 * $cable->conductorOhms(),
+                        $cable->feet,
+                    ),
+                    'Replace it, or ferrule each end and note that it was accepted.',
+                );
             }
         }
 

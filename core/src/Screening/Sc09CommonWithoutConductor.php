@@ -22,14 +22,30 @@ final class Sc09CommonWithoutConductor implements ScreeningRule
         }
         $standIn = null;
         foreach ($cable->conductors as $conductor) {
-            $name = $conductor->near->terminal === null ? null : Vocabulary::resolve($conductor->near->terminal, Place::Wall, $installation->archetype->reverses)->name;
+            $name =
+                $conductor->near->terminal === null
+                    ? null
+                    : Vocabulary::resolve($conductor->near->terminal, Place::Wall, $installation->archetype->reverses)
+                        ->name;
             if ($name === TerminalName::C) {
                 return [];
             }
             $standIn ??= $name?->isCall() === true ? $conductor : null;
         }
-        $instead = $standIn === null ? 'Measure R–C at the board.' : "With the thermostat off, read R to {$standIn->near->label()} ({$standIn->name()}) instead: it returns through the idle load. Try a second one before calling R dead.";
+        $instead =
+            $standIn === null
+                ? 'Measure R–C at the board.'
+                : "With the thermostat off, read R to {$standIn->near->label()} ({$standIn->name()}) instead: it returns through the idle load. Try a second one before calling R dead.";
 
-        return [Finding::of('SC09', Severity::Warning, 'No conductor on C at the wall', 'A reading of 0 V from R to an empty C screw means nothing.', $instead, $standIn === null ? [] : ['A'.$standIn->number])];
+        return [
+            Finding::of(
+                'SC09',
+                Severity::Warning,
+                'No conductor on C at the wall',
+                'A reading of 0 V from R to an empty C screw means nothing.',
+                $instead,
+                $standIn === null ? [] : ['A'.$standIn->number],
+            ),
+        ];
     }
 }

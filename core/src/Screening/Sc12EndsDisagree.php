@@ -23,9 +23,18 @@ final readonly class Sc12EndsDisagree implements ScreeningRule
     {
         $findings = [];
         foreach ($installation->wallCable()->conductors ?? [] as $conductor) {
-            $wall = $conductor->near->terminal === null ? null : Vocabulary::resolve($conductor->near->terminal, Place::Wall, $installation->archetype->reverses)->name;
+            $wall =
+                $conductor->near->terminal === null
+                    ? null
+                    : Vocabulary::resolve($conductor->near->terminal, Place::Wall, $installation->archetype->reverses)
+                        ->name;
             $board = $installation->meaning($conductor);
-            if ($wall !== null && $board !== null && ! self::same($wall, $board) && ! self::same($wall, Meaning::of($board, $installation->archetype))) {
+            if (
+                $wall !== null &&
+                $board !== null &&
+                ! self::same($wall, $board) &&
+                ! self::same($wall, Meaning::of($board, $installation->archetype))
+            ) {
                 $findings[] = $this->finding($conductor, $wall, $board);
             }
         }
@@ -39,10 +48,23 @@ final readonly class Sc12EndsDisagree implements ScreeningRule
         $findings = [];
         foreach ($installation->equipmentSeen() ? $installation->cables : [] as $cable) {
             foreach ($cable->conductors as $conductor) {
-                foreach ([[$cable->from, $conductor->near, 'near'], [$cable->to, $conductor->far, 'far']] as [$place, $end, $side]) {
-                    if ($place !== Place::Wall && $end->terminal !== null && $installation->archetype->terminal($place, $end->terminal) === null) {
+                foreach (
+                    [[$cable->from, $conductor->near, 'near'], [$cable->to, $conductor->far, 'far']] as [$place, $end, $side]
+                ) {
+                    if (
+                        $place !== Place::Wall &&
+                        $end->terminal !== null &&
+                        $installation->archetype->terminal($place, $end->terminal) === null
+                    ) {
                         $printed = implode(', ', $installation->archetype->printedAt($place));
-                        $findings[] = Finding::of('SC12', Severity::Warning, "{$conductor->name()} is on {$end->terminal} of the {$place->label()}, which this equipment does not have", "{$installation->archetype->title} prints {$printed}. What hangs on {$end->terminal} is unknown to the circuit.", 'Read the board again: another kind of equipment, another letter, or a screw to keep in quotes.', ["{$cable->id}{$conductor->number}.{$side}"]);
+                        $findings[] = Finding::of(
+                            'SC12',
+                            Severity::Warning,
+                            "{$conductor->name()} is on {$end->terminal} of the {$place->label()}, which this equipment does not have",
+                            "{$installation->archetype->title} prints {$printed}. What hangs on {$end->terminal} is unknown to the circuit.",
+                            'Read the board again: another kind of equipment, another letter, or a screw to keep in quotes.',
+                            ["{$cable->id}{$conductor->number}.{$side}"],
+                        );
                     }
                 }
             }
@@ -53,14 +75,27 @@ final readonly class Sc12EndsDisagree implements ScreeningRule
 
     private static function same(TerminalName $a, TerminalName $b): bool
     {
-        return $a === $b || array_filter(self::SAME, static fn (array $pair): bool => in_array($a->value, $pair, true) && in_array($b->value, $pair, true)) !== [];
+        return $a === $b ||
+            array_filter(
+                self::SAME,
+                static fn (array $pair): bool => in_array($a->value, $pair, true) && in_array($b->value, $pair, true),
+            ) !== [];
     }
 
     private function finding(Conductor $conductor, TerminalName $wall, TerminalName $board): Finding
     {
-        $does = $wall->isCall() ? "a call for {$wall->role()} works {$board->role()}" : "the plate's {$wall->value} is the board's {$board->value}";
+        $does = $wall->isCall()
+            ? "a call for {$wall->role()} works {$board->role()}"
+            : "the plate's {$wall->value} is the board's {$board->value}";
         $grave = $wall->isHot() !== $board->isHot() || ($wall === TerminalName::C) !== ($board === TerminalName::C);
 
-        return Finding::of('SC12', $grave ? Severity::Error : Severity::Warning, "{$conductor->name()}: {$conductor->near->label()} at the wall, {$conductor->far->label()} at the board", "As it is, {$does}. A deliberate reuse, or a swap.", 'Ask, and trace it. The equipment end says what it is (MR01).', ["A{$conductor->number}"]);
+        return Finding::of(
+            'SC12',
+            $grave ? Severity::Error : Severity::Warning,
+            "{$conductor->name()}: {$conductor->near->label()} at the wall, {$conductor->far->label()} at the board",
+            "As it is, {$does}. A deliberate reuse, or a swap.",
+            'Ask, and trace it. The equipment end says what it is (MR01).',
+            ["A{$conductor->number}"],
+        );
     }
 }

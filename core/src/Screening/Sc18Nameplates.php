@@ -17,13 +17,27 @@ final readonly class Sc18Nameplates implements ScreeningRule
         $findings = [];
         $outdoor = $answers->choice('outdoor');
         $indoor = $answers->choice('indoorPlate');
-        if ($outdoor === 'reverses' && $indoor === 'cools' || $outdoor === 'cools' && $indoor === 'reverses') {
-            $findings[] = Finding::of('SC18', Severity::Warning, 'The two nameplates disagree', ($outdoor === 'reverses' ? 'Outdoors a heat pump, indoors a plate for cooling only.' : 'Outdoors cooling only, indoors a plate for a heat pump.').' One of them was replaced.', 'Look for a reversing valve and for strips; the unit itself decides, not the plate.');
+        if (($outdoor === 'reverses' && $indoor === 'cools') || ($outdoor === 'cools' && $indoor === 'reverses')) {
+            $findings[] = Finding::of(
+                'SC18',
+                Severity::Warning,
+                'The two nameplates disagree',
+                ($outdoor === 'reverses'
+                    ? 'Outdoors a heat pump, indoors a plate for cooling only.'
+                    : 'Outdoors cooling only, indoors a plate for a heat pump.').' One of them was replaced.',
+                'Look for a reversing valve and for strips; the unit itself decides, not the plate.',
+            );
         }
         $out = $answers->number('outdoorTons');
         $in = $answers->number('indoorTons');
         if ($out !== null && $in !== null && abs($out - $in) > 0.5) {
-            $findings[] = Finding::of('SC18', Severity::Note, sprintf('%g tons outdoors, %g indoors', $out, $in), 'More than half a ton apart: airflow and charge are a compromise.', 'Note it; airflow per ton is checked in Prove.');
+            $findings[] = Finding::of(
+                'SC18',
+                Severity::Note,
+                sprintf('%g tons outdoors, %g indoors', $out, $in),
+                'More than half a ton apart: airflow and charge are a compromise.',
+                'Note it; airflow per ton is checked in Prove.',
+            );
         }
 
         return $findings;

@@ -17,6 +17,14 @@ final readonly class Sc19Evidence implements ScreeningRule
             return [];
         }
 
-        return [Finding::of('SC19', Severity::Warning, 'Called a heat pump on no evidence', 'A straight-cooling unit set as a heat pump heats with its strips only, or not at all.', 'Find one sign: the plate, a reversing valve, a defrost board, a conductor on O or B.')];
+        return [
+            Finding::of(
+                'SC19',
+                Severity::Warning,
+                'Called a heat pump on no evidence',
+                'A straight-cooling unit set as a heat pump heats with its strips only, or not at all.',
+                'Find one sign: the plate, a reversing valve, a defrost board, a conductor on O or B.',
+            ),
+        ];
     }
 }

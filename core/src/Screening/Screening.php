@@ -15,9 +15,26 @@ final class Screening
     public static function rules(): array
     {
         return [
-            new Sc01LineVoltage, new Sc02Millivolt, new Sc03Supply, new Sc04Communicating, new Sc05WaterFanCoil, new Sc06ThreeWireZoneValve, new Sc07TwoTransformers, new Sc08WireKind,
-            new Sc09CommonWithoutConductor, new Sc10ColourAgainstLetter, new Sc11PairingAssumed, new Sc12EndsDisagree, new Sc13AmbiguousLetter, new Sc14Fuse, new Sc15LinkState,
-            new Sc16FanJumper, new Sc17BlankDisplay, new Sc18Nameplates, new Sc19Evidence, new Mr12DefrostHeat,
+            new Sc01LineVoltage(),
+            new Sc02Millivolt(),
+            new Sc03Supply(),
+            new Sc04Communicating(),
+            new Sc05WaterFanCoil(),
+            new Sc06ThreeWireZoneValve(),
+            new Sc07TwoTransformers(),
+            new Sc08WireKind(),
+            new Sc09CommonWithoutConductor(),
+            new Sc10ColourAgainstLetter(),
+            new Sc11PairingAssumed(),
+            new Sc12EndsDisagree(),
+            new Sc13AmbiguousLetter(),
+            new Sc14Fuse(),
+            new Sc15LinkState(),
+            new Sc16FanJumper(),
+            new Sc17BlankDisplay(),
+            new Sc18Nameplates(),
+            new Sc19Evidence(),
+            new Mr12DefrostHeat(),
         ];
     }
 
@@ -27,9 +44,21 @@ final class Screening
      */
     public static function check(Installation $installation, array $readings): array
     {
-        $findings = array_merge(...array_map(static fn (ScreeningRule $rule): array => $rule->check($installation, $readings), self::rules()));
+        $findings = array_merge(
+            ...array_map(
+                static fn (ScreeningRule $rule): array => $rule->check($installation, $readings),
+                self::rules(),
+            ),
+        );
 
-        return array_map(static fn (Finding $f): Finding => $f->severity === Severity::Stop && $f->overridable && isset($installation->overrides[$f->code]) ? $f->overridden($installation->overrides[$f->code]) : $f, $findings);
+        return array_map(
+            static fn (Finding $f): Finding => $f->severity === Severity::Stop &&
+            $f->overridable &&
+            isset($installation->overrides[$f->code])
+                ? $f->overridden($installation->overrides[$f->code])
+                : $f,
+            $findings,
+        );
     }
 
     /**
@@ -38,6 +67,11 @@ final class Screening
      */
     public static function stops(Installation $installation, array $readings): array
     {
-        return array_values(array_filter(self::check($installation, $readings), static fn (Finding $f): bool => $f->severity === Severity::Stop));
+        return array_values(
+            array_filter(
+                self::check($installation, $readings),
+                static fn (Finding $f): bool => $f->severity === Severity::Stop,
+            ),
+        );
     }
 }

@@ -10,13 +10,20 @@ use Unionbit\Core\Circuit\MeterMode;
 final readonly class SurveyReading
 {
     /** @param  ?float  $value volts AC, or ohms; null is over-limit */
-    public function __construct(public string $a, public string $b, public ?float $value, public MeterMode $mode = MeterMode::Volts)
-    {
+    public function __construct(
+        public string $a,
+        public string $b,
+        public ?float $value,
+        public MeterMode $mode = MeterMode::Volts,
+    ) {
     }
 
     public function isFromHot(): bool
     {
-        return array_intersect([explode('.', $this->a)[1] ?? '', explode('.', $this->b)[1] ?? ''], ['R', 'Rc', 'Rh', 'RC', 'RH', 'V', '4']) !== [];
+        return array_intersect(
+            [explode('.', $this->a)[1] ?? '', explode('.', $this->b)[1] ?? ''],
+            ['R', 'Rc', 'Rh', 'RC', 'RH', 'V', '4'],
+        ) !== [];
     }
 
     /** Whether it was taken between a hot and the common of one place, in either order. */

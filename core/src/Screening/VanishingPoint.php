@@ -36,7 +36,14 @@ final class VanishingPoint
         $volts = [];
         foreach (self::way($house) as $place => $pairs) {
             foreach ($readings as $reading) {
-                if ($reading->mode === MeterMode::Volts && array_filter($pairs, static fn (array $p): bool => $p === [$reading->a, $reading->b] || $p === [$reading->b, $reading->a]) !== []) {
+                if (
+                    $reading->mode === MeterMode::Volts &&
+                    array_filter(
+                        $pairs,
+                        static fn (array $p): bool => $p === [$reading->a, $reading->b] ||
+                            $p === [$reading->b, $reading->a],
+                    ) !== []
+                ) {
                     $volts[$place] = $reading->value ?? 0.0;
                 }
             }
@@ -44,12 +51,35 @@ final class VanishingPoint
         $before = null;
         foreach ($volts as $place => $value) {
             if ($value < self::GONE) {
-                return Finding::of('3P', Severity::Warning, sprintf('%.1f V at the %s', $value, $place).($before === null ? '' : ", {$before[1]} V at the {$before[0]}"), 'Here the voltage first vanishes: '.($before === null && $place !== 'transformer' ? 'nothing nearer the transformer was read yet' : self::BETWEEN[$place]).'.', $before === null ? ($place === 'transformer' ? 'Read the line at the primary, with the licence that takes.' : 'Read the place before this one, towards the transformer.') : "Look between {$before[0]} and {$place}.");
+                return Finding::of(
+                    '3P',
+                    Severity::Warning,
+                    sprintf('%.1f V at the %s', $value, $place).
+                        ($before === null ? '' : ", {$before[1]} V at the {$before[0]}"),
+                    'Here the voltage first vanishes: '.
+                        ($before === null && $place !== 'transformer'
+                            ? 'nothing nearer the transformer was read yet'
+                            : self::BETWEEN[$place]).
+                        '.',
+                    $before === null
+                        ? ($place === 'transformer'
+                            ? 'Read the line at the primary, with the licence that takes.'
+                            : 'Read the place before this one, towards the transformer.')
+                        : "Look between {$before[0]} and {$place}.",
+                );
             }
             $before = $value >= self::THERE ? [$place, $value] : $before;
         }
 
-        return count($volts) > 1 ? Finding::of('3P', Severity::Good, 'The supply reaches '.implode(' and ', array_keys($volts)), 'Nothing vanishes on the way.', 'Nothing to do.') : null;
+        return count($volts) > 1
+            ? Finding::of(
+                '3P',
+                Severity::Good,
+                'The supply reaches '.implode(' and ', array_keys($volts)),
+                'Nothing vanishes on the way.',
+                'Nothing to do.',
+            )
+            : null;
     }
 
     /** @return array<string, list<array{string, string}>> pairs of points that read the supply, by place, from its source on */

@@ -24,7 +24,11 @@ final class Derivation
             }
         }
         $order = array_flip(array_keys($plan->profile->menu));
-        usort($settings, static fn (DerivedSetting $a, DerivedSetting $b): int => ($order[$a->key->value] ?? 99) <=> ($order[$b->key->value] ?? 99));
+        usort(
+            $settings,
+            static fn (DerivedSetting $a, DerivedSetting $b): int => ($order[$a->key->value] ?? 99) <=>
+                ($order[$b->key->value] ?? 99),
+        );
 
         return $settings;
     }
@@ -40,12 +44,21 @@ final class Derivation
         $stages = static fn (SettingKey $key): ?int => isset($entered[$key->value]) ? (int) $entered[$key->value] : null;
         // Where only the fuel is entered otherwise, the thermostat concludes the fan from it.
         $fuel = $entered[SettingKey::HeatFuel->value] ?? null;
-        $fan = $entered[SettingKey::FanInHeat->value] ?? ($fuel === null || $fuel === Values::of($plan, SettingKey::HeatFuel) ? null : ['electric' => 'thermostat', 'hydronic' => 'none'][$fuel] ?? 'equipment');
+        $fan =
+            $entered[SettingKey::FanInHeat->value] ??
+            ($fuel === null || $fuel === Values::of($plan, SettingKey::HeatFuel)
+                ? null
+                : ['electric' => 'thermostat', 'hydronic' => 'none'][$fuel] ?? 'equipment');
         $backup = $value(SettingKey::AuxiliaryWithCompressor);
 
         return new CallSettings(
-            $value(SettingKey::EquipmentType) ?? 'conventional', $fan ?? Values::of($plan, SettingKey::FanInHeat) ?? 'equipment', $value(SettingKey::ReversingValve) ?? 'O',
-            $stages(SettingKey::OutdoorStages), $stages(SettingKey::HeatStages), $stages(SettingKey::AuxiliaryStages), $backup === null ? null : $backup === 'yes',
+            $value(SettingKey::EquipmentType) ?? 'conventional',
+            $fan ?? (Values::of($plan, SettingKey::FanInHeat) ?? 'equipment'),
+            $value(SettingKey::ReversingValve) ?? 'O',
+            $stages(SettingKey::OutdoorStages),
+            $stages(SettingKey::HeatStages),
+            $stages(SettingKey::AuxiliaryStages),
+            $backup === null ? null : $backup === 'yes',
         );
     }
 
@@ -55,7 +68,18 @@ final class Derivation
         $open = Reasons::disagreement($plan, $key, $value);
         $menu = $plan->profile->menu[$key->value] ?? null;
         if ($menu === null) {
-            return new DerivedSetting($key, $value, $reason, '', [], $plan, "This thermostat has no such setting: it must behave as {$key->choiceLabel($value)} by itself. See its sheet.", $open);
+            return new DerivedSetting(
+                $key,
+                $value,
+                $reason,
+                '',
+                [],
+                $plan,
+                "This thermostat has no such setting: it must behave as {$key->choiceLabel(
+                    $value,
+                )} by itself. See its sheet.",
+                $open,
+            );
         }
 
         return new DerivedSetting($key, $value, $reason, $menu['label'], $menu['choices'], $plan, null, $open);

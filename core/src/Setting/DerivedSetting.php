@@ -30,7 +30,9 @@ final readonly class DerivedSetting
     /** What the installer would see with another choice, from the circuit; null for the right one. */
     public function ifWrong(string $choice): ?string
     {
-        return $choice === $this->value || ! isset($this->choices[$choice]) ? null : Consequence::of($this->plan, $this->key, $choice);
+        return $choice === $this->value || ! isset($this->choices[$choice])
+            ? null
+            : Consequence::of($this->plan, $this->key, $choice);
     }
 
     /** @return array<string, mixed> */
@@ -38,13 +40,28 @@ final readonly class DerivedSetting
     {
         $choices = [];
         foreach ($this->choices as $choice => $menu) {
-            $choices[] = ['value' => (string) $choice, 'label' => $this->key->choiceLabel((string) $choice), 'menu' => $menu, 'ifWrong' => $this->ifWrong((string) $choice)];
+            $choices[] = [
+                'value' => (string) $choice,
+                'label' => $this->key->choiceLabel((string) $choice),
+                'menu' => $menu,
+                'ifWrong' => $this->ifWrong((string) $choice),
+            ];
         }
 
         return [
-            'key' => $this->key->value, 'label' => $this->key->label(), 'value' => $this->value, 'valueLabel' => $this->key->choiceLabel($this->value),
-            'reason' => $this->reason, 'menuLabel' => $this->menuLabel, 'menuValue' => $this->choices[$this->value] ?? null, 'choices' => $choices, 'lacking' => $this->lacking,
-            'open' => array_map(fn (array $o): array => [...$o, 'label' => $this->key->choiceLabel($o['value'])], $this->open),
+            'key' => $this->key->value,
+            'label' => $this->key->label(),
+            'value' => $this->value,
+            'valueLabel' => $this->key->choiceLabel($this->value),
+            'reason' => $this->reason,
+            'menuLabel' => $this->menuLabel,
+            'menuValue' => $this->choices[$this->value] ?? null,
+            'choices' => $choices,
+            'lacking' => $this->lacking,
+            'open' => array_map(
+                fn (array $o): array => [...$o, 'label' => $this->key->choiceLabel($o['value'])],
+                $this->open,
+            ),
         ];
     }
 }

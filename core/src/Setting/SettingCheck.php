@@ -25,8 +25,22 @@ final class SettingCheck
         $findings = [];
         foreach (Derivation::all($plan) as $setting) {
             $value = $entered[$setting->key->value] ?? null;
-            if ($value !== null && $value !== $setting->value && ! in_array($value, array_column($setting->open, 'value'), true)) {
-                $findings[] = Finding::of('SET', Severity::Error, "{$setting->key->label()} stands at \"{$setting->key->choiceLabel($value)}\", should be \"{$setting->key->choiceLabel($setting->value)}\"", $setting->ifWrong($value) ?? $setting->reason, "{$setting->reason} Enter {$setting->menuLabel}: ".($setting->choices[$setting->value] ?? $setting->value).'.');
+            if (
+                $value !== null &&
+                $value !== $setting->value &&
+                ! in_array($value, array_column($setting->open, 'value'), true)
+            ) {
+                $findings[] = Finding::of(
+                    'SET',
+                    Severity::Error,
+                    "{$setting->key->label()} stands at \"{$setting->key->choiceLabel(
+                        $value,
+                    )}\", should be \"{$setting->key->choiceLabel($setting->value)}\"",
+                    $setting->ifWrong($value) ?? $setting->reason,
+                    "{$setting->reason} Enter {$setting->menuLabel}: ".
+                        ($setting->choices[$setting->value] ?? $setting->value).
+                        '.',
+                );
             }
         }
         $landed = [];
@@ -34,8 +48,15 @@ final class SettingCheck
             $landed[] = $end->terminal === null ? null : $plan->profile->terminal($end->terminal)?->name;
         }
         // A kit's adapter takes compressor and fan from K to their screws at the board.
-        $landed = $plan->changes->sharedKit && in_array(TerminalName::K, $landed, true) ? [...$landed, TerminalName::Y1, TerminalName::G] : $landed;
-        $made = CallTable::made($plan->profile, Derivation::callSettings($plan, $entered), $plan->installation->archetype);
+        $landed =
+            $plan->changes->sharedKit && in_array(TerminalName::K, $landed, true)
+                ? [...$landed, TerminalName::Y1, TerminalName::G]
+                : $landed;
+        $made = CallTable::made(
+            $plan->profile,
+            Derivation::callSettings($plan, $entered),
+            $plan->installation->archetype,
+        );
         foreach ($made->calls() as $call) {
             $needed = CallTable::needed($plan->installation->archetype)->printed($call, $plan->profile);
             foreach ($made->closes($call) as $name) {
@@ -43,7 +64,13 @@ final class SettingCheck
                     continue;
                 }
                 if (! in_array($plan->profile->serving($name)->name, $landed, true)) {
-                    $findings[] = Finding::of('SET', Severity::Warning, "{$call->label()} closes {$name->value}, where nothing lands", 'The call does not reach the equipment.', 'Land a conductor there, or accept that this call is lost.');
+                    $findings[] = Finding::of(
+                        'SET',
+                        Severity::Warning,
+                        "{$call->label()} closes {$name->value}, where nothing lands",
+                        'The call does not reach the equipment.',
+                        'Land a conductor there, or accept that this call is lost.',
+                    );
                 }
             }
         }
@@ -62,8 +89,16 @@ final class SettingCheck
         if (! $key->decidesCalls()) {
             return [];
         }
-        $now = CallTable::made($plan->profile, Derivation::callSettings($plan, $entered), $plan->installation->archetype);
-        $then = CallTable::made($plan->profile, Derivation::callSettings($plan, [...$entered, $key->value => $choice]), $plan->installation->archetype);
+        $now = CallTable::made(
+            $plan->profile,
+            Derivation::callSettings($plan, $entered),
+            $plan->installation->archetype,
+        );
+        $then = CallTable::made(
+            $plan->profile,
+            Derivation::callSettings($plan, [...$entered, $key->value => $choice]),
+            $plan->installation->archetype,
+        );
         $effects = [];
         foreach (CallTable::needed($plan->installation->archetype)->calls() as $call) {
             [$was, $is] = [$now->printed($call, $plan->profile), $then->printed($call, $plan->profile)];
@@ -91,7 +126,14 @@ final class SettingCheck
         foreach ($plan->landing->wall as $number => $end) {
             $terminal = $end->terminal === null ? null : $plan->profile->terminal($end->terminal);
             if ($terminal?->name->isCall() === true && ! in_array($terminal->printed, $used, true)) {
-                $findings[] = Finding::of('SET', Severity::Warning, "{$terminal->printed} has conductor {$number}, and no call closes it", 'With these settings nothing ever uses it.', 'Look at the settings for stages and equipment, or cap it.', ["A{$number}"]);
+                $findings[] = Finding::of(
+                    'SET',
+                    Severity::Warning,
+                    "{$terminal->printed} has conductor {$number}, and no call closes it",
+                    'With these settings nothing ever uses it.',
+                    'Look at the settings for stages and equipment, or cap it.',
+                    ["A{$number}"],
+                );
             }
         }
 
@@ -107,8 +149,18 @@ final class SettingCheck
     public static function table(Plan $plan, array $entered): array
     {
         $needed = CallTable::needed($plan->installation->archetype);
-        $made = CallTable::made($plan->profile, Derivation::callSettings($plan, $entered), $plan->installation->archetype);
-        $columns = array_map(static fn ($t): array => ['printed' => $t->printed, 'role' => $t->name->isHot() ? 'hot' : ($t->name === TerminalName::C ? 'common' : 'call')], $plan->profile->terminals);
+        $made = CallTable::made(
+            $plan->profile,
+            Derivation::callSettings($plan, $entered),
+            $plan->installation->archetype,
+        );
+        $columns = array_map(
+            static fn ($t): array => [
+                'printed' => $t->printed,
+                'role' => $t->name->isHot() ? 'hot' : ($t->name === TerminalName::C ? 'common' : 'call'),
+            ],
+            $plan->profile->terminals,
+        );
         $rows = [];
         foreach ($needed->calls() as $call) {
             $cells = array_map(static function (PlateTerminal $t) use ($call, $made, $needed, $plan): array {
@@ -119,7 +171,12 @@ final class SettingCheck
                 // In emergency E and Aux may both be closed: "E and/or Aux".
                 $reaches = $reaches && ! ($call === CallName::Emergency && $t->name === TerminalName::E);
 
-                return ['closed' => $closed, 'needed' => $reaches ? in_array($t->printed, $needed->printed($call, $plan->profile), true) : $closed];
+                return [
+                    'closed' => $closed,
+                    'needed' => $reaches
+                        ? in_array($t->printed, $needed->printed($call, $plan->profile), true)
+                        : $closed,
+                ];
             }, $plan->profile->terminals);
             $rows[] = ['call' => $call->value, 'label' => $call->label(), 'cells' => $cells];
         }

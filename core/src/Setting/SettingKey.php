@@ -55,15 +55,26 @@ enum SettingKey: string
     {
         return match ($this) {
             self::EquipmentType, self::HeatFuel, self::PowerSource => ucfirst(str_replace('-', ' ', $choice)),
-            self::FanInHeat => ['none' => 'No fan', 'equipment' => 'The equipment runs it', 'thermostat' => 'The thermostat runs it'][$choice] ?? $choice,
-            self::ReversingValve => ['O' => 'Energised in cooling (O)', 'B' => 'Energised in heating (B)'][$choice] ?? $choice,
-            self::CompressorOff => is_numeric($choice) && (int) $choice > 0 ? sprintf('%g min', (int) $choice / 60) : 'Off',
+            self::FanInHeat => [
+                'none' => 'No fan',
+                'equipment' => 'The equipment runs it',
+                'thermostat' => 'The thermostat runs it',
+            ][$choice] ?? $choice,
+            self::ReversingValve => ['O' => 'Energised in cooling (O)', 'B' => 'Energised in heating (B)'][$choice] ??
+                $choice,
+            self::CompressorOff => is_numeric($choice) && (int) $choice > 0
+                ? sprintf('%g min', (int) $choice / 60)
+                : 'Off',
             self::Compressors => ['one' => 'One with two stages', 'two' => 'Two compressors'][$choice] ?? $choice,
             self::AuxiliaryWithCompressor => ['yes' => 'Joins it', 'no' => 'Takes its place'][$choice] ?? $choice,
-            self::Emergency => ['electric' => 'Electric strips', 'furnace' => 'The furnace', 'none' => 'None'][$choice] ?? $choice,
+            self::Emergency => ['electric' => 'Electric strips', 'furnace' => 'The furnace', 'none' => 'None'][
+                $choice
+            ] ?? $choice,
             self::CompressorLockout, self::AuxiliaryLockout => $choice === 'off' ? 'No lockout' : "{$choice} °F",
             self::RSource => ['one' => 'One R, link in', 'two' => 'Rc and Rh apart, link out'][$choice] ?? $choice,
-            self::Accessories, self::Remote => ['yes' => 'Yes', 'no' => 'None', 'join' => 'Join it', 'none' => 'None'][$choice] ?? $choice,
+            self::Accessories, self::Remote => ['yes' => 'Yes', 'no' => 'None', 'join' => 'Join it', 'none' => 'None'][
+                $choice
+            ] ?? $choice,
             self::OutdoorStages, self::HeatStages, self::AuxiliaryStages, self::Cycles => $choice,
         };
     }
@@ -71,6 +82,19 @@ enum SettingKey: string
     /** Settings that change which terminals a call closes: what they do is asked of the circuit. */
     public function decidesCalls(): bool
     {
-        return in_array($this, [self::EquipmentType, self::HeatFuel, self::FanInHeat, self::OutdoorStages, self::HeatStages, self::ReversingValve, self::AuxiliaryStages, self::AuxiliaryWithCompressor], true);
+        return in_array(
+            $this,
+            [
+                self::EquipmentType,
+                self::HeatFuel,
+                self::FanInHeat,
+                self::OutdoorStages,
+                self::HeatStages,
+                self::ReversingValve,
+                self::AuxiliaryStages,
+                self::AuxiliaryWithCompressor,
+            ],
+            true,
+        );
     }
 }

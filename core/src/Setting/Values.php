@@ -32,16 +32,40 @@ final class Values
             },
             SettingKey::HeatFuel => $heats ? self::fuel($plan) : null,
             SettingKey::FanInHeat => $archetype->fanInHeat,
-            SettingKey::OutdoorStages => $archetype->coolStages > 0 ? (string) min($archetype->coolStages, self::reaches($plan, TerminalName::Y2) ? 2 : 1) : null,
-            SettingKey::Compressors => $archetype->coolStages > 1 ? ($plan->installation->answers->choice('compressors') ?? 'one') : null,
-            SettingKey::HeatStages => $archetype->heatStages > 0 && $archetype->system() !== 'heat-pump' ? (string) min($archetype->heatStages, self::reaches($plan, TerminalName::W2) ? 2 : 1) : null,
+            SettingKey::OutdoorStages => $archetype->coolStages > 0
+                ? (string) min($archetype->coolStages, self::reaches($plan, TerminalName::Y2) ? 2 : 1)
+                : null,
+            SettingKey::Compressors => $archetype->coolStages > 1
+                ? $plan->installation->answers->choice('compressors') ?? 'one'
+                : null,
+            SettingKey::HeatStages => $archetype->heatStages > 0 && $archetype->system() !== 'heat-pump'
+                ? (string) min($archetype->heatStages, self::reaches($plan, TerminalName::W2) ? 2 : 1)
+                : null,
             SettingKey::ReversingValve => $pump?->valve,
-            SettingKey::AuxiliaryStages => $pump !== null && $archetype->system() === 'heat-pump' ? (string) min($pump->auxiliaryStages, self::reaches($plan, TerminalName::W2) ? 2 : 1) : null,
-            SettingKey::AuxiliaryWithCompressor => $pump === null || ! $heats ? null : ($archetype->system() === 'dual-fuel' ? 'no' : 'yes'),
-            SettingKey::Emergency => $pump === null ? null : ($archetype->system() === 'dual-fuel' ? 'furnace' : ($pump->auxiliaryStages > 0 ? 'electric' : 'none')),
+            SettingKey::AuxiliaryStages => $pump !== null && $archetype->system() === 'heat-pump'
+                ? (string) min($pump->auxiliaryStages, self::reaches($plan, TerminalName::W2) ? 2 : 1)
+                : null,
+            SettingKey::AuxiliaryWithCompressor => $pump === null || ! $heats
+                ? null
+                : ($archetype->system() === 'dual-fuel'
+                    ? 'no'
+                    : 'yes'),
+            SettingKey::Emergency => $pump === null
+                ? null
+                : ($archetype->system() === 'dual-fuel'
+                    ? 'furnace'
+                    : ($pump->auxiliaryStages > 0
+                        ? 'electric'
+                        : 'none')),
             SettingKey::CompressorOff => $archetype->coolStages > 0 ? self::offTime($plan) : null,
-            SettingKey::CompressorLockout => $pump === null ? null : ($archetype->system() === 'dual-fuel' ? self::nearest($plan, $key, BalancePoint::changeover(BalancePoint::valuesOf($plan))) : 'off'),
-            SettingKey::AuxiliaryLockout => $pump === null || $archetype->system() === 'dual-fuel' || ! $heats ? null : self::nearest($plan, $key, BalancePoint::auxiliaryLockout(BalancePoint::valuesOf($plan))),
+            SettingKey::CompressorLockout => $pump === null
+                ? null
+                : ($archetype->system() === 'dual-fuel'
+                    ? self::nearest($plan, $key, BalancePoint::changeover(BalancePoint::valuesOf($plan)))
+                    : 'off'),
+            SettingKey::AuxiliaryLockout => $pump === null || $archetype->system() === 'dual-fuel' || ! $heats
+                ? null
+                : self::nearest($plan, $key, BalancePoint::auxiliaryLockout(BalancePoint::valuesOf($plan))),
             SettingKey::Cycles => $heats ? self::cycles($plan) : null,
             SettingKey::PowerSource => match ($plan->profile->power) {
                 PowerKind::Battery => 'battery',
@@ -65,7 +89,13 @@ final class Values
     {
         $names = [];
         foreach (PlannedConductor::all($plan) as $planned) {
-            if (in_array($planned->wallName, [TerminalName::Hum, TerminalName::Deh, TerminalName::S1, TerminalName::S2], true)) {
+            if (
+                in_array(
+                    $planned->wallName,
+                    [TerminalName::Hum, TerminalName::Deh, TerminalName::S1, TerminalName::S2],
+                    true,
+                )
+            ) {
                 $names[] = $planned->conductor->name();
             }
         }
@@ -81,13 +111,18 @@ final class Values
             return false;
         }
 
-        return $plan->profile->outputs === Place::Module ? $plan->installation->archetype->terminalNamed(Place::Indoor, $name) !== null : $plan->landing->on($screw) !== [];
+        return $plan->profile->outputs === Place::Module
+            ? $plan->installation->archetype->terminalNamed(Place::Indoor, $name) !== null
+            : $plan->landing->on($screw) !== [];
     }
 
     /** The profile's shortest choice that is at least five minutes, else its longest. */
     private static function offTime(Plan $plan): string
     {
-        $choices = array_map(intval(...), array_keys($plan->profile->menu[SettingKey::CompressorOff->value]['choices'] ?? []));
+        $choices = array_map(
+            intval(...),
+            array_keys($plan->profile->menu[SettingKey::CompressorOff->value]['choices'] ?? []),
+        );
         sort($choices);
         foreach ($choices as $seconds) {
             if ($seconds >= Derivation::COMPRESSOR_OFF_SECONDS) {
@@ -103,7 +138,10 @@ final class Values
     {
         $best = null;
         foreach (array_keys($plan->profile->menu[$key->value]['choices'] ?? []) as $choice) {
-            if (is_numeric($choice) && ($best === null || abs((float) $choice - $degrees) < abs((float) $best - $degrees))) {
+            if (
+                is_numeric($choice) &&
+                ($best === null || abs((float) $choice - $degrees) < abs((float) $best - $degrees))
+            ) {
                 $best = (string) $choice;
             }
         }

@@ -25,21 +25,22 @@ enum Colour: string
     {
         $word = strtolower(trim($word));
 
-        return self::tryFrom($word) ?? match ($word) {
-            'rd', 'r' => self::Red,
-            'wh', 'wht', 'w' => self::White,
-            'gn', 'grn', 'g' => self::Green,
-            'ye', 'yel', 'ylw', 'y' => self::Yellow,
-            'bl', 'blu' => self::Blue,
-            'or', 'org', 'orn', 'o' => self::Orange,
-            'br', 'brn', 'bn' => self::Brown,
-            'bk', 'blk' => self::Black,
-            'pk', 'pnk' => self::Pink,
-            'tn' => self::Tan,
-            'gy', 'gry', 'gray' => self::Grey,
-            'pu', 'pur', 'vio', 'violet' => self::Purple,
-            default => null,
-        };
+        return self::tryFrom($word) ??
+            match ($word) {
+                'rd', 'r' => self::Red,
+                'wh', 'wht', 'w' => self::White,
+                'gn', 'grn', 'g' => self::Green,
+                'ye', 'yel', 'ylw', 'y' => self::Yellow,
+                'bl', 'blu' => self::Blue,
+                'or', 'org', 'orn', 'o' => self::Orange,
+                'br', 'brn', 'bn' => self::Brown,
+                'bk', 'blk' => self::Black,
+                'pk', 'pnk' => self::Pink,
+                'tn' => self::Tan,
+                'gy', 'gry', 'gray' => self::Grey,
+                'pu', 'pur', 'vio', 'violet' => self::Purple,
+                default => null,
+            };
     }
 
     /** @return list<string> every colour's name, in the order in which cables use them */

@@ -31,6 +31,11 @@ final readonly class Terminal
 
     public static function asWritten(string $printed): self
     {
-        return new self($printed, null, true, "The letter {$printed} is in no vocabulary: kept as written, prove it at the equipment.");
+        return new self(
+            $printed,
+            null,
+            true,
+            "The letter {$printed} is in no vocabulary: kept as written, prove it at the equipment.",
+        );
     }
 }

@@ -44,7 +44,17 @@ enum TerminalName: string
     public function isCall(): bool
     {
         return match ($this) {
-            self::Y1, self::Y2, self::G, self::W1, self::W2, self::Aux, self::E, self::O, self::B, self::OB, self::K => true,
+            self::Y1,
+            self::Y2,
+            self::G,
+            self::W1,
+            self::W2,
+            self::Aux,
+            self::E,
+            self::O,
+            self::B,
+            self::OB,
+            self::K => true,
             default => false,
         };
     }

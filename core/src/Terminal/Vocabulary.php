@@ -11,14 +11,25 @@ namespace Unionbit\Core\Terminal;
 final class Vocabulary
 {
     private const ALIASES = [
-        'V' => TerminalName::R, '24V' => TerminalName::R, 'HOT' => TerminalName::R, 'RH/RC' => TerminalName::R,
+        'V' => TerminalName::R,
+        '24V' => TerminalName::R,
+        'HOT' => TerminalName::R,
+        'RH/RC' => TerminalName::R,
         '4' => TerminalName::Rh,
-        'COM' => TerminalName::C, 'COMMON' => TerminalName::C, '24V COM' => TerminalName::C,
-        'Y' => TerminalName::Y1, 'M' => TerminalName::Y1, 'Y-2' => TerminalName::Y2,
+        'COM' => TerminalName::C,
+        'COMMON' => TerminalName::C,
+        '24V COM' => TerminalName::C,
+        'Y' => TerminalName::Y1,
+        'M' => TerminalName::Y1,
+        'Y-2' => TerminalName::Y2,
         'G1' => TerminalName::G,
-        'W' => TerminalName::W1, 'W-1' => TerminalName::W1, 'W-2' => TerminalName::W2,
-        'W2/AUX' => TerminalName::Aux, 'AUX1' => TerminalName::Aux,
-        'EM' => TerminalName::E, 'OB' => TerminalName::OB,
+        'W' => TerminalName::W1,
+        'W-1' => TerminalName::W1,
+        'W-2' => TerminalName::W2,
+        'W2/AUX' => TerminalName::Aux,
+        'AUX1' => TerminalName::Aux,
+        'EM' => TerminalName::E,
+        'OB' => TerminalName::OB,
     ];
 
     /** @param  bool  $heatPump whether the equipment reverses: it decides what B, E and X2 can mean */
@@ -52,14 +63,46 @@ final class Vocabulary
     {
         return match ($letter) {
             'B' => $heatPump
-                ? Terminal::ambiguous('B', TerminalName::B, 'B is the reversing valve on most units and the common on some: prove it at the equipment.')
-                : Terminal::ambiguous('B', TerminalName::C, 'No reversing valve here, so B is most likely the common: prove it at the equipment.'),
-            'X' => Terminal::ambiguous('X', TerminalName::C, 'X is the common on some plates: prove it at the equipment.'),
-            'H' => Terminal::ambiguous('H', TerminalName::W1, 'H is heat on old plates and a humidifier on others: prove it at the equipment.'),
-            'F' => Terminal::ambiguous('F', $place === Place::Wall ? TerminalName::G : null, 'F is the fan on old plates and a fault signal on others: prove it at the equipment.'),
-            'X2' => Terminal::ambiguous('X2', $heatPump ? TerminalName::Aux : TerminalName::W2, 'X2 is auxiliary heat or a second stage: prove it at the equipment.'),
-            'S', 'D' => Terminal::ambiguous($letter, null, "{$letter} may be a sensor, dehumidify or a data bus: prove it before any voltage goes on it."),
-            'E/AUX' => Terminal::ambiguous('E/AUX', TerminalName::Aux, 'One screw for emergency and auxiliary heat: it needs no tie.'),
+                ? Terminal::ambiguous(
+                    'B',
+                    TerminalName::B,
+                    'B is the reversing valve on most units and the common on some: prove it at the equipment.',
+                )
+                : Terminal::ambiguous(
+                    'B',
+                    TerminalName::C,
+                    'No reversing valve here, so B is most likely the common: prove it at the equipment.',
+                ),
+            'X' => Terminal::ambiguous(
+                'X',
+                TerminalName::C,
+                'X is the common on some plates: prove it at the equipment.',
+            ),
+            'H' => Terminal::ambiguous(
+                'H',
+                TerminalName::W1,
+                'H is heat on old plates and a humidifier on others: prove it at the equipment.',
+            ),
+            'F' => Terminal::ambiguous(
+                'F',
+                $place === Place::Wall ? TerminalName::G : null,
+                'F is the fan on old plates and a fault signal on others: prove it at the equipment.',
+            ),
+            'X2' => Terminal::ambiguous(
+                'X2',
+                $heatPump ? TerminalName::Aux : TerminalName::W2,
+                'X2 is auxiliary heat or a second stage: prove it at the equipment.',
+            ),
+            'S', 'D' => Terminal::ambiguous(
+                $letter,
+                null,
+                "{$letter} may be a sensor, dehumidify or a data bus: prove it before any voltage goes on it.",
+            ),
+            'E/AUX' => Terminal::ambiguous(
+                'E/AUX',
+                TerminalName::Aux,
+                'One screw for emergency and auxiliary heat: it needs no tie.',
+            ),
             default => null,
         };
     }

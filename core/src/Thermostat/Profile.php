@@ -11,8 +11,13 @@ use Unionbit\Core\Terminal\TerminalName;
 final readonly class Profile
 {
     private const STAND_INS = [
-        'O' => [TerminalName::OB], 'B' => [TerminalName::OB], 'Aux' => [TerminalName::W2, TerminalName::W1], 'W1' => [TerminalName::Aux],
-        'R' => [TerminalName::Rc, TerminalName::Rh], 'Rc' => [TerminalName::R], 'Rh' => [TerminalName::R],
+        'O' => [TerminalName::OB],
+        'B' => [TerminalName::OB],
+        'Aux' => [TerminalName::W2, TerminalName::W1],
+        'W1' => [TerminalName::Aux],
+        'R' => [TerminalName::Rc, TerminalName::Rh],
+        'Rc' => [TerminalName::R],
+        'Rh' => [TerminalName::R],
     ];
 
     /**
@@ -102,7 +107,7 @@ final readonly class Profile
     /** The hot screw on which a single R conductor lands: the one the electronics take from, else the first. */
     public function mainHot(): ?PlateTerminal
     {
-        return ($this->powerFrom === null ? null : $this->terminal($this->powerFrom)) ?? $this->hots()[0] ?? null;
+        return ($this->powerFrom === null ? null : $this->terminal($this->powerFrom)) ?? ($this->hots()[0] ?? null);
     }
 
     public function needsCommon(): bool

@@ -15,7 +15,11 @@ final class ProfileCheck
         $seen = [];
         foreach ($profile->terminals as $index => $terminal) {
             if (isset($seen[$terminal->printed])) {
-                throw InvalidData::notAllowed("/terminals/{$index}/printed", $terminal->printed, 'a letter that no other screw of the plate has');
+                throw InvalidData::notAllowed(
+                    "/terminals/{$index}/printed",
+                    $terminal->printed,
+                    'a letter that no other screw of the plate has',
+                );
             }
             $seen[$terminal->printed] = true;
         }
@@ -33,7 +37,10 @@ final class ProfileCheck
                 throw InvalidData::notAllowed("/link/between/{$index}", $screw, implode(', ', $hots));
             }
         }
-        if (in_array($profile->power, [PowerKind::Common, PowerKind::Shared], true) && ! in_array($profile->powerFrom, $hots, true)) {
+        if (
+            in_array($profile->power, [PowerKind::Common, PowerKind::Shared], true) &&
+            ! in_array($profile->powerFrom, $hots, true)
+        ) {
             throw InvalidData::notAllowed('/power/from', $profile->powerFrom, implode(', ', $hots));
         }
         if ($profile->power === PowerKind::Common && ($profile->terminal('C') === null || $profile->powerVa <= 0.0)) {

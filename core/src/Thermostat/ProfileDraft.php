@@ -16,8 +16,14 @@ final class ProfileDraft
 
     /** Settings that every thermostat has in some words; the trade's own words until the menu is known. */
     private const MENU = [
-        'fan-in-heat' => ['label' => 'Fan with heat', 'choices' => ['none' => 'None', 'equipment' => 'Equipment', 'thermostat' => 'Thermostat']],
-        'compressor-off' => ['label' => 'Compressor off time', 'choices' => ['120' => '2 min', '240' => '4 min', '300' => '5 min']],
+        'fan-in-heat' => [
+            'label' => 'Fan with heat',
+            'choices' => ['none' => 'None', 'equipment' => 'Equipment', 'thermostat' => 'Thermostat'],
+        ],
+        'compressor-off' => [
+            'label' => 'Compressor off time',
+            'choices' => ['120' => '2 min', '240' => '4 min', '300' => '5 min'],
+        ],
     ];
 
     /**
@@ -32,26 +38,76 @@ final class ProfileDraft
         $named = [];
         foreach ($printed as $letter) {
             $terminal = Vocabulary::resolve($letter, Place::Wall, true);
-            $named[] = [$letter, $terminal->name ?? throw InvalidData::notAllowed('/screws', $letter, 'letters of the trade, as R Rc Rh C W Y G O/B W2 Y2 Aux E')];
+            $named[] = [
+                $letter,
+                $terminal->name ??
+                throw InvalidData::notAllowed(
+                    '/screws',
+                    $letter,
+                    'letters of the trade, as R Rc Rh C W Y G O/B W2 Y2 Aux E',
+                ),
+            ];
         }
         $hots = array_values(array_filter($named, static fn (array $n): bool => $n[1]->isHot()));
         $first = $hots[0][0] ?? throw InvalidData::notAllowed('/screws', $given['screws'], 'at least one of R, Rc, Rh');
-        $of = static fn (TerminalName $name): ?string => array_values(array_filter($hots, static fn (array $h): bool => $h[1] === $name))[0][0] ?? null;
+        $of = static fn (TerminalName $name): ?string => array_values(
+            array_filter($hots, static fn (array $h): bool => $h[1] === $name),
+        )[0][0] ?? null;
         [$cooling, $heating] = [$of(TerminalName::Rc) ?? $first, $of(TerminalName::Rh) ?? $first];
-        $valve = array_filter($named, static fn (array $n): bool => in_array($n[1], [TerminalName::O, TerminalName::B, TerminalName::OB], true)) !== [];
-        $types = ['conventional' => 'Conventional', ...($valve ? ['heat-pump' => 'Heat pump', 'dual-fuel' => 'Dual fuel'] : []), 'heat-only' => 'Heat only', 'cool-only' => 'Cool only'];
+        $valve =
+            array_filter(
+                $named,
+                static fn (array $n): bool => in_array(
+                    $n[1],
+                    [TerminalName::O, TerminalName::B, TerminalName::OB],
+                    true,
+                ),
+            ) !== [];
+        $types = [
+            'conventional' => 'Conventional',
+            ...$valve ? ['heat-pump' => 'Heat pump', 'dual-fuel' => 'Dual fuel'] : [],
+            'heat-only' => 'Heat only',
+            'cool-only' => 'Cool only',
+        ];
 
         return [
             'title' => trim($given['title']),
-            'terminals' => array_map(static fn (array $n): array => ['printed' => $n[0], 'name' => $n[1]->value, ...($n[1]->isCall() ? ['hot' => in_array($n[1], self::HEATING, true) ? $heating : $cooling] : [])], $named),
+            'terminals' => array_map(
+                static fn (array $n): array => [
+                    'printed' => $n[0],
+                    'name' => $n[1]->value,
+                    ...$n[1]->isCall() ? ['hot' => in_array($n[1], self::HEATING, true) ? $heating : $cooling] : [],
+                ],
+                $named,
+            ),
             'link' => count($hots) > 1 ? ['kind' => $given['link'], 'between' => [$cooling, $heating]] : ['kind' => 'none'],
-            'stages' => ['heat' => $given['heat'], 'cool' => $given['cool']], 'heatPump' => $valve, 'switches' => $given['switches'],
+            'stages' => ['heat' => $given['heat'], 'cool' => $given['cool']],
+            'heatPump' => $valve,
+            'switches' => $given['switches'],
             'power' => [
-                'kind' => $given['power'], ...($given['power'] === 'battery' ? [] : ['from' => $cooling, 'va' => $given['va']]),
-                ...($given['power'] === 'shared' ? ['charges' => array_values(array_filter($named, static fn (array $n): bool => $n[1] === TerminalName::Y1))[0][0] ?? 'Y'] : []),
+                'kind' => $given['power'],
+                ...$given['power'] === 'battery' ? [] : ['from' => $cooling, 'va' => $given['va']],
+                ...$given['power'] === 'shared'
+                    ? [
+                        'charges' => array_values(
+                            array_filter($named, static fn (array $n): bool => $n[1] === TerminalName::Y1),
+                        )[0][0] ?? 'Y',
+                    ]
+                    : [],
             ],
             'remoteControl' => $given['remote'],
-            'menu' => ['equipment-type' => ['label' => 'System type', 'choices' => $types], ...self::MENU, ...($valve ? ['reversing-valve' => ['label' => 'Changeover valve', 'choices' => ['O' => 'O, with cooling', 'B' => 'B, with heating']]] : [])],
+            'menu' => [
+                'equipment-type' => ['label' => 'System type', 'choices' => $types],
+                ...self::MENU,
+                ...$valve
+                    ? [
+                        'reversing-valve' => [
+                            'label' => 'Changeover valve',
+                            'choices' => ['O' => 'O, with cooling', 'B' => 'B, with heating'],
+                        ],
+                    ]
+                    : [],
+            ],
         ];
     }
 }

@@ -33,23 +33,34 @@ final class ProfileReader
         $outputs = $node->has('outputs') ? $node->enum('outputs', Place::class) : Place::Wall;
 
         return new Profile(
-            $node->string('id'), $node->string('title'),
-            array_map(static fn (Node $n): PlateTerminal => new PlateTerminal(
-                $n->string('printed'), $n->enum('name', TerminalName::class), $n->has('hot') ? $n->string('hot') : null, $n->int('wires', 1), $outputs,
-            ), $node->each('terminals')),
+            $node->string('id'),
+            $node->string('title'),
+            array_map(
+                static fn (Node $n): PlateTerminal => new PlateTerminal(
+                    $n->string('printed'),
+                    $n->enum('name', TerminalName::class),
+                    $n->has('hot') ? $n->string('hot') : null,
+                    $n->int('wires', 1),
+                    $outputs,
+                ),
+                $node->each('terminals'),
+            ),
             count($between) === 2 ? [$between[0], $between[1]] : null,
             $link->string('kind'),
-            $node->at('stages')->int('heat'), $node->at('stages')->int('cool'),
+            $node->at('stages')->int('heat'),
+            $node->at('stages')->int('cool'),
             $node->string('switches') === 'face',
             $power->enum('kind', PowerKind::class),
             $power->has('from') ? $power->string('from') : null,
             $power->number('va', 0.0, 0.0, 20.0),
             $node->string('remoteControl', 'none'),
             $menu,
-            $node->bool('heatPump', false), $node->string('idleValve', 'off'),
+            $node->bool('heatPump', false),
+            $node->string('idleValve', 'off'),
             $power->has('charges') ? $power->string('charges') : null,
             $node->has('leakOhms') ? $node->number('leakOhms', null, 1000.0) : null,
-            $outputs, $node->int('linkConductors', 0),
+            $outputs,
+            $node->int('linkConductors', 0),
         );
     }
 }

@@ -24,16 +24,36 @@ final class AsLeft
         $conductors = array_map(static function (Conductor $conductor) use ($plan): Conductor {
             $left = $conductor->withNear($plan->landing->wall[$conductor->number] ?? $conductor->near);
 
-            return isset($plan->landing->indoor[$conductor->number]) ? $left->withFar($plan->landing->indoor[$conductor->number]) : $left;
+            return isset($plan->landing->indoor[$conductor->number])
+                ? $left->withFar($plan->landing->indoor[$conductor->number])
+                : $left;
         }, $cable->conductors);
         $house = $plan->installation->withCable($cable->withConductors($conductors));
         $facts = $house->facts;
-        $link = $plan->profile->link === null ? LinkState::NotThere : ($plan->landing->linkIn ? LinkState::In : LinkState::Out);
+        $link =
+            $plan->profile->link === null
+                ? LinkState::NotThere
+                : ($plan->landing->linkIn
+                    ? LinkState::In
+                    : LinkState::Out);
 
         return new Installation(
             $house->archetype,
-            new Facts($facts->lineVolts, $facts->tapVolts, $facts->transformerVa, $facts->fuseAmps, $facts->commonBonded, $link, $plan->profile->powerFrom === null ? 'battery' : 'common', $facts->secondBonded, $facts->secondPhase, $facts->safety),
-            $house->cables, [...$house->jumpers, ...$plan->landing->jumpers], $house->answers->with('display', null),
+            new Facts(
+                $facts->lineVolts,
+                $facts->tapVolts,
+                $facts->transformerVa,
+                $facts->fuseAmps,
+                $facts->commonBonded,
+                $link,
+                $plan->profile->powerFrom === null ? 'battery' : 'common',
+                $facts->secondBonded,
+                $facts->secondPhase,
+                $facts->safety,
+            ),
+            $house->cables,
+            [...$house->jumpers, ...$plan->landing->jumpers],
+            $house->answers->with('display', null),
         );
     }
 
@@ -42,10 +62,23 @@ final class AsLeft
     {
         $cables = $house->cables;
         foreach ($cables as $index => $cable) {
-            $cables[$index] = $cable->withConductors(array_map(static fn (Conductor $c): Conductor => $c->withEvidence($c->isSpare() ? Evidence::Unknown : Evidence::ColourOnly), $cable->conductors));
+            $cables[$index] = $cable->withConductors(
+                array_map(
+                    static fn (Conductor $c): Conductor => $c->withEvidence(
+                        $c->isSpare() ? Evidence::Unknown : Evidence::ColourOnly,
+                    ),
+                    $cable->conductors,
+                ),
+            );
         }
         $facts = $house->facts;
 
-        return new Installation($house->archetype, new Facts(tapVolts: $facts->tapVolts, transformerVa: $facts->transformerVa, safety: $facts->safety), $cables, $house->jumpers, $house->answers->with('history', null)->with('display', null));
+        return new Installation(
+            $house->archetype,
+            new Facts(tapVolts: $facts->tapVolts, transformerVa: $facts->transformerVa, safety: $facts->safety),
+            $cables,
+            $house->jumpers,
+            $house->answers->with('history', null)->with('display', null),
+        );
     }
 }

@@ -26,11 +26,27 @@ final class Carry
         $fuse = $house->transformers()[0]->fuseAmps ?? null;
         if ($fuse !== null) {
             $items[] = self::item(3, sprintf('Blade fuse, %g A', $fuse), 'the size the board calls for, never larger');
-            $items[] = self::item(1, sprintf('Test breaker, %g A', $fuse), 'in the fuse\'s place while a short is hunted');
+            $items[] = self::item(
+                1,
+                sprintf('Test breaker, %g A', $fuse),
+                'in the fuse\'s place while a short is hunted',
+            );
         }
-        $caps = count(array_filter($wall, static fn (Conductor $c): bool => ($plan === null ? $c->near : ($plan->landing->wall[$c->number] ?? $c->near))->state === EndState::Capped || $c->isSpare()));
+        $caps = count(
+            array_filter(
+                $wall,
+                static fn (Conductor $c): bool => ($plan === null
+                    ? $c->near
+                    : $plan->landing->wall[$c->number] ?? $c->near
+                )->state === EndState::Capped || $c->isSpare(),
+            ),
+        );
         if ($caps > 0) {
-            $items[] = self::item($plan?->profile->outputs === Place::Module ? 2 * $caps : $caps, 'Wire caps, small', 'each conductor capped by itself (MR14)');
+            $items[] = self::item(
+                $plan?->profile->outputs === Place::Module ? 2 * $caps : $caps,
+                'Wire caps, small',
+                'each conductor capped by itself (MR14)',
+            );
         }
         if ($plan !== null) {
             $items[] = self::item(1, "Thermostat: {$plan->profile->title}", 'the plan');
@@ -38,10 +54,20 @@ final class Carry
                 $items[] = self::item(1, 'Set of batteries', 'the thermostat runs on them');
             }
             if ($plan->profile->outputs === Place::Module) {
-                $items[] = self::item(1, $plan->profile->linkConductors > 0 ? 'Module for the equipment, short leads' : 'Receiver for the equipment, short leads', 'its outputs stand at the board (MR20)');
+                $items[] = self::item(
+                    1,
+                    $plan->profile->linkConductors > 0
+                        ? 'Module for the equipment, short leads'
+                        : 'Receiver for the equipment, short leads',
+                    'its outputs stand at the board (MR20)',
+                );
             }
             if ($plan->changes->sharedKit) {
-                $items[] = self::item(1, 'Adapter of the thermostat\'s kit, short leads', 'compressor and fan share a conductor (WO04)');
+                $items[] = self::item(
+                    1,
+                    'Adapter of the thermostat\'s kit, short leads',
+                    'compressor and fan share a conductor (WO04)',
+                );
             }
             if ($plan->landing->jumpers !== []) {
                 $items[] = self::item(count($plan->landing->jumpers), 'Jumper with pigtail', 'ties of the plan');

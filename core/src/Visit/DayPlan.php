@@ -48,15 +48,22 @@ final class DayPlan
             }
         }
 
-        return $visit->end() > self::ENDS ? self::over($visit, self::ENDS, 'the day ends at '.self::clock(self::ENDS)) : null;
+        return $visit->end() > self::ENDS
+            ? self::over($visit, self::ENDS, 'the day ends at '.self::clock(self::ENDS))
+            : null;
     }
 
     private static function over(DayVisit $visit, int $limit, string $why): string
     {
         $over = $visit->end() - $limit;
-        $delay = $visit->waits > 0 && $visit->end() - $visit->waits <= $limit ? " Without its delays of {$visit->waits} min it would: the compressor's minutes do not fit." : '';
+        $delay =
+            $visit->waits > 0 && $visit->end() - $visit->waits <= $limit
+                ? " Without its delays of {$visit->waits} min it would: the compressor's minutes do not fit."
+                : '';
 
-        return "{$visit->site} takes {$visit->minutes} min, until ".self::clock($visit->end()).", and {$why}: {$over} min too long.{$delay}";
+        return "{$visit->site} takes {$visit->minutes} min, until ".
+            self::clock($visit->end()).
+            ", and {$why}: {$over} min too long.{$delay}";
     }
 
     /**
@@ -71,11 +78,18 @@ final class DayPlan
         $busy = [];
         foreach ($visits as $other) {
             if ($other->who !== $visit->who && $other->overlaps($visit)) {
-                $busy[$other->who] = "{$other->who} is at {$other->site} from ".self::clock($other->start).' to '.self::clock($other->end());
+                $busy[$other->who] =
+                    "{$other->who} is at {$other->site} from ".
+                    self::clock($other->start).
+                    ' to '.
+                    self::clock($other->end());
             }
         }
         $free = array_diff($people, [$visit->who], array_keys($busy));
 
-        return $free === [] ? "{$visit->site}: {$visit->two} takes a person at each end, and ".($busy === [] ? 'nobody else is there.' : implode('; ', $busy).'.') : null;
+        return $free === []
+            ? "{$visit->site}: {$visit->two} takes a person at each end, and ".
+                    ($busy === [] ? 'nobody else is there.' : implode('; ', $busy).'.')
+            : null;
     }
 }

@@ -14,8 +14,15 @@ final readonly class DayVisit
      * @param  int  $waits  minutes of it that are the equipment's delays
      * @param  ?string  $two  the task that takes two people; null where one can do all
      */
-    public function __construct(public string $id, public string $site, public string $who, public int $start, public int $minutes, public int $waits, public ?string $two)
-    {
+    public function __construct(
+        public string $id,
+        public string $site,
+        public string $who,
+        public int $start,
+        public int $minutes,
+        public int $waits,
+        public ?string $two,
+    ) {
     }
 
     public function end(): int

@@ -19,21 +19,89 @@ final class HouseWords
 {
     /** What every job has: its words find all of them, and another word beside them fewer. */
     private const EVERY_JOB = [
-        'archetype', 'equipment', 'board', 'cable', 'call', 'candidate', 'cap', 'chatter', 'conductor', 'crew', 'evidence', 'expected', 'face', 'base',
-        'figure', 'floating', 'ghost', 'handover', 'hot', 'isolated', 'jacket', 'landing', 'level', 'link', 'load', 'load check', 'lost', 'mark',
-        'mode', 'move', 'open question', 'override', 'pattern', 'plain words', 'plate', 'practice', 'pre check', 'probe', 'profile', 'prove',
-        'restore list', 'route', 'school', 'screening', 'separation', 'shelf', 'sign', 'site', 'system', 'visit', 'stage', 'survey', 'plan', 'set', 'power flag',
-        'stop', 'strand board', 'thermostat', 'transformer', 'fuse', 'vanishing point', 'verdict', 'way out', 'weights', 'jumper', 'left out', 'unexplained',
-        'assumption', 'not known',
+        'archetype',
+        'equipment',
+        'board',
+        'cable',
+        'call',
+        'candidate',
+        'cap',
+        'chatter',
+        'conductor',
+        'crew',
+        'evidence',
+        'expected',
+        'face',
+        'base',
+        'figure',
+        'floating',
+        'ghost',
+        'handover',
+        'hot',
+        'isolated',
+        'jacket',
+        'landing',
+        'level',
+        'link',
+        'load',
+        'load check',
+        'lost',
+        'mark',
+        'mode',
+        'move',
+        'open question',
+        'override',
+        'pattern',
+        'plain words',
+        'plate',
+        'practice',
+        'pre check',
+        'probe',
+        'profile',
+        'prove',
+        'restore list',
+        'route',
+        'school',
+        'screening',
+        'separation',
+        'shelf',
+        'sign',
+        'site',
+        'system',
+        'visit',
+        'stage',
+        'survey',
+        'plan',
+        'set',
+        'power flag',
+        'stop',
+        'strand board',
+        'thermostat',
+        'transformer',
+        'fuse',
+        'vanishing point',
+        'verdict',
+        'way out',
+        'weights',
+        'jumper',
+        'left out',
+        'unexplained',
+        'assumption',
+        'not known',
     ];
 
     /** @return list<string> */
     public static function of(Installation $house, ?Plan $plan): array
     {
         return [
-            $house->archetype->title, $house->archetype->short, ...self::EVERY_JOB, ...self::equipment($house), ...self::wiring($house),
-            ...($plan === null ? [] : self::planned($plan)),
-            (string) $house->answers->choice('outdoorModel'), (string) $house->answers->choice('history'),
+            $house->archetype->title,
+            $house->archetype->short,
+            ...self::EVERY_JOB,
+            ...self::equipment($house),
+            ...self::wiring($house),
+            ...$plan === null ? [] : self::planned($plan),
+            (string) $house->answers->choice('outdoorModel'),
+            (string) $house->answers->choice('history'),
         ];
     }
 
@@ -45,13 +113,15 @@ final class HouseWords
 
         return [
             ...array_map(static fn (Load $l): string => $l->label, $house->loads()),
-            ...($pump === null ? [] : ['heat pump', 'reversing valve', 'defrost', 'balance point', 'lockout', 'emergency heat']),
-            ...($pump !== null && $pump->auxiliaryStages > 0 ? ['auxiliary heat'] : []),
-            ...($archetype->system() === 'dual-fuel' ? ['dual fuel', 'furnace', 'auxiliary heat'] : []),
-            ...($archetype->coolStages > 0 ? ['cooling', 'outdoor unit'] : []),
-            ...($archetype->coolStages > 1 || $archetype->heatStages > 1 ? ['two stage'] : []),
-            ...($house->facts->safety === [] ? [] : ['float switch']),
-            ...(count($archetype->transformers) > 1 ? ['two transformers'] : []),
+            ...$pump === null
+                ? []
+                : ['heat pump', 'reversing valve', 'defrost', 'balance point', 'lockout', 'emergency heat'],
+            ...$pump !== null && $pump->auxiliaryStages > 0 ? ['auxiliary heat'] : [],
+            ...$archetype->system() === 'dual-fuel' ? ['dual fuel', 'furnace', 'auxiliary heat'] : [],
+            ...$archetype->coolStages > 0 ? ['cooling', 'outdoor unit'] : [],
+            ...$archetype->coolStages > 1 || $archetype->heatStages > 1 ? ['two stage'] : [],
+            ...$house->facts->safety === [] ? [] : ['float switch'],
+            ...count($archetype->transformers) > 1 ? ['two transformers'] : [],
         ];
     }
 
@@ -76,9 +146,14 @@ final class HouseWords
     private static function conductor(Conductor $conductor): array
     {
         return [
-            $conductor->colour->value, ...($conductor->isSpare() ? ['spare'] : []),
-            ...($conductor->colourAfterSplice !== null || $conductor->near->onto !== null || $conductor->far->onto !== null ? ['splice'] : []),
-            ...($conductor->evidence === Evidence::Traced ? ['traced'] : []),
+            $conductor->colour->value,
+            ...$conductor->isSpare() ? ['spare'] : [],
+            ...$conductor->colourAfterSplice !== null ||
+            $conductor->near->onto !== null ||
+            $conductor->far->onto !== null
+                ? ['splice']
+                : [],
+            ...$conductor->evidence === Evidence::Traced ? ['traced'] : [],
         ];
     }
 
@@ -86,18 +161,22 @@ final class HouseWords
     {
         $letter = $conductor->near->terminal;
 
-        return $letter !== null && Vocabulary::resolve($letter, Place::Wall, $house->archetype->reverses)->name === TerminalName::C;
+        return $letter !== null &&
+            Vocabulary::resolve($letter, Place::Wall, $house->archetype->reverses)->name === TerminalName::C;
     }
 
     /** @return list<string> */
     private static function planned(Plan $plan): array
     {
         return [
-            $plan->profile->title, $plan->profile->power->label(),
-            ...($plan->profile->power === PowerKind::Shared ? ['power sharing'] : []),
-            ...($plan->profile->outputs === Place::Module ? [$plan->profile->linkConductors > 0 ? 'two part' : 'radio'] : []),
-            ...($plan->changes->sharedKit ? ['kit'] : []),
-            ...($plan->changes->elsewhere ? ['another wall position'] : []),
+            $plan->profile->title,
+            $plan->profile->power->label(),
+            ...$plan->profile->power === PowerKind::Shared ? ['power sharing'] : [],
+            ...$plan->profile->outputs === Place::Module
+                ? [$plan->profile->linkConductors > 0 ? 'two part' : 'radio']
+                : [],
+            ...$plan->changes->sharedKit ? ['kit'] : [],
+            ...$plan->changes->elsewhere ? ['another wall position'] : [],
         ];
     }
 }

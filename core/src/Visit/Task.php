@@ -12,8 +12,12 @@ final readonly class Task
      * @param  int  $wait  minutes that a delay of the equipment adds, when nobody can hurry it
      * @param  bool  $two  a person at each end
      */
-    public function __construct(public string $label, public int $minutes, public int $wait = 0, public bool $two = false)
-    {
+    public function __construct(
+        public string $label,
+        public int $minutes,
+        public int $wait = 0,
+        public bool $two = false,
+    ) {
     }
 
     /** @return array{label: string, minutes: int, wait: int, two: bool} */

@@ -47,8 +47,15 @@ final readonly class Workload
      * @param  int  $settings  settings not entered yet
      * @param  list<string>  $proved  keys of steps that have passed
      */
-    public static function of(Installation $house, ?Plan $plan, int $facts, int $moves, int $settings, array $proved, bool $begun): self
-    {
+    public static function of(
+        Installation $house,
+        ?Plan $plan,
+        int $facts,
+        int $moves,
+        int $settings,
+        array $proved,
+        bool $begun,
+    ): self {
         $wall = count($house->wallCable()->conductors ?? []);
         $trace = count(Assumptions::toTrace($house));
         $tasks = $begun ? [] : [new Task('Arrive, talk, covers off', self::ARRIVE)];
@@ -57,14 +64,25 @@ final readonly class Workload
             $tasks[] = new Task("Look at about {$expected} conductors, both ends", 2 * $expected * self::CONDUCTOR);
         }
         if ($trace > 0) {
-            $tasks[] = new Task($trace === 1 ? 'Trace 1 conductor' : "Trace {$trace} conductors", $trace * self::TRACE, 0, true);
+            $tasks[] = new Task(
+                $trace === 1 ? 'Trace 1 conductor' : "Trace {$trace} conductors",
+                $trace * self::TRACE,
+                0,
+                true,
+            );
         }
         if ($facts > 0) {
-            $tasks[] = new Task("{$facts} ".($facts === 1 ? 'fact' : 'facts').' of the survey', $facts * self::FACT);
+            $tasks[] = new Task(
+                "{$facts} ".($facts === 1 ? 'fact' : 'facts').' of the survey',
+                $facts * self::FACT,
+            );
         }
         $moves = $plan === null ? max($wall, 2) + 1 : $moves;
         if ($moves > 0) {
-            $tasks[] = new Task($plan === null ? 'Choose, and land the conductors' : "{$moves} moves of the landing list", $moves * self::MOVE);
+            $tasks[] = new Task(
+                $plan === null ? 'Choose, and land the conductors' : "{$moves} moves of the landing list",
+                $moves * self::MOVE,
+            );
         }
         $settings = $plan === null ? 3 : $settings;
         if ($settings > 0) {
@@ -104,12 +122,35 @@ final readonly class Workload
             $route = Route::of((new Steps($plan))->all(), School::Jumper, new Waits($plan->installation), $proved);
             $count = count($route->keys);
 
-            return $count === 0 ? [] : [new Task($count === 1 ? '1 proof' : "{$count} proofs", $route->minutes - $route->waits, $route->waits)];
+            return $count === 0
+                ? []
+                : [
+                    new Task(
+                        $count === 1 ? '1 proof' : "{$count} proofs",
+                        $route->minutes - $route->waits,
+                        $route->waits,
+                    ),
+                ];
         }
-        $calls = array_filter(CallTable::needed($house->archetype)->calls(), static fn (CallName $c): bool => $c !== CallName::Idle && $c->mode() === null);
+        $calls = array_filter(
+            CallTable::needed($house->archetype)->calls(),
+            static fn (CallName $c): bool => $c !== CallName::Idle && $c->mode() === null,
+        );
         $off = $house->archetype->delays['compressor-off'] ?? 0;
-        $compressor = count(array_filter($calls, static fn (CallName $c): bool => str_starts_with($c->value, 'cool') || $house->archetype->reverses && str_starts_with($c->value, 'heat')));
+        $compressor = count(
+            array_filter(
+                $calls,
+                static fn (CallName $c): bool => str_starts_with($c->value, 'cool') ||
+                    ($house->archetype->reverses && str_starts_with($c->value, 'heat')),
+            ),
+        );
 
-        return [new Task(count($calls).' calls to prove', 2 * count($calls) * self::STEP, (int) ceil(2 * $compressor * $off / 60))];
+        return [
+            new Task(
+                count($calls).' calls to prove',
+                2 * count($calls) * self::STEP,
+                (int) ceil((2 * $compressor * $off) / 60),
+            ),
+        ];
     }
 }

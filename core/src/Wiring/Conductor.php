@@ -34,17 +34,49 @@ final readonly class Conductor
 
     public function withNear(End $near): self
     {
-        return new self($this->number, $this->colour, $near, $this->far, $this->evidence, $this->stripe, $this->colourAfterSplice, $this->note, $this->condition, $this->loopOhms);
+        return new self(
+            $this->number,
+            $this->colour,
+            $near,
+            $this->far,
+            $this->evidence,
+            $this->stripe,
+            $this->colourAfterSplice,
+            $this->note,
+            $this->condition,
+            $this->loopOhms,
+        );
     }
 
     public function withFar(End $far): self
     {
-        return new self($this->number, $this->colour, $this->near, $far, $this->evidence, $this->stripe, $this->colourAfterSplice, $this->note, $this->condition, $this->loopOhms);
+        return new self(
+            $this->number,
+            $this->colour,
+            $this->near,
+            $far,
+            $this->evidence,
+            $this->stripe,
+            $this->colourAfterSplice,
+            $this->note,
+            $this->condition,
+            $this->loopOhms,
+        );
     }
 
     public function withEvidence(Evidence $evidence): self
     {
-        return new self($this->number, $this->colour, $this->near, $this->far, $evidence, $this->stripe, $this->colourAfterSplice, $this->note, $this->condition);
+        return new self(
+            $this->number,
+            $this->colour,
+            $this->near,
+            $this->far,
+            $evidence,
+            $this->stripe,
+            $this->colourAfterSplice,
+            $this->note,
+            $this->condition,
+        );
     }
 
     /** "4 yellow", or "4 white/red" with a tracer stripe. */

@@ -16,13 +16,23 @@ use Unionbit\Core\Terminal\Vocabulary;
 final readonly class ConductorEntry
 {
     private const FREE = [
-        '-' => EndState::Spare, 'spare' => EndState::Spare, 'cap' => EndState::Capped, 'capped' => EndState::Capped,
-        'cut' => EndState::CutShort, 'broken' => EndState::BrokenOff,
+        '-' => EndState::Spare,
+        'spare' => EndState::Spare,
+        'cap' => EndState::Capped,
+        'capped' => EndState::Capped,
+        'cut' => EndState::CutShort,
+        'broken' => EndState::BrokenOff,
     ];
 
     private const EVIDENCE = [
-        '!' => Evidence::Traced, 'traced' => Evidence::Traced, 'toned' => Evidence::Traced, 'seen' => Evidence::Seen,
-        '?' => Evidence::ColourOnly, 'colour' => Evidence::ColourOnly, 'color' => Evidence::ColourOnly, 'unknown' => Evidence::Unknown,
+        '!' => Evidence::Traced,
+        'traced' => Evidence::Traced,
+        'toned' => Evidence::Traced,
+        'seen' => Evidence::Seen,
+        '?' => Evidence::ColourOnly,
+        'colour' => Evidence::ColourOnly,
+        'color' => Evidence::ColourOnly,
+        'unknown' => Evidence::Unknown,
     ];
 
     /**
@@ -50,14 +60,23 @@ final readonly class ConductorEntry
      *                                               an entry takes any letter of the trade's vocabulary
      * @param  bool  $heatPump  context for ambiguous letters
      */
-    public static function parse(string $line, Place $nearPlace, Place $farPlace, array $screws, bool $heatPump = false): self
-    {
+    public static function parse(
+        string $line,
+        Place $nearPlace,
+        Place $farPlace,
+        array $screws,
+        bool $heatPump = false,
+    ): self {
         $problems = [];
         $words = self::words($line);
 
         $number = isset($words[0]) && ctype_digit($words[0]) ? (int) array_shift($words) : null;
         if ($number !== null && ($number < 1 || $number > 50)) {
-            $problems[] = new EntryProblem('number', (string) $number, "Conductor number {$number} is not possible. Use 1 to 50.");
+            $problems[] = new EntryProblem(
+                'number',
+                (string) $number,
+                "Conductor number {$number} is not possible. Use 1 to 50.",
+            );
         }
 
         [$colour, $stripe] = self::colours(array_shift($words) ?? '', $problems);
@@ -66,7 +85,14 @@ final readonly class ConductorEntry
         $near = $far = null;
         $arrow = array_search('>', $words, true);
         if ($arrow !== false) {
-            $near = self::end(implode(' ', array_slice($words, 0, $arrow)), 'near', $nearPlace, $screws, $heatPump, $problems);
+            $near = self::end(
+                implode(' ', array_slice($words, 0, $arrow)),
+                'near',
+                $nearPlace,
+                $screws,
+                $heatPump,
+                $problems,
+            );
             $far = self::end($words[$arrow + 1] ?? '', 'far', $farPlace, $screws, $heatPump, $problems);
             $flags = array_slice($words, $arrow + 2);
         }
@@ -77,7 +103,11 @@ final readonly class ConductorEntry
             $near = $near === null || $near->isFree() ? End::free($free) : $near;
             $far = $far === null || $far->isFree() ? End::free($free) : $far;
         } elseif ($arrow === false && $colour !== null) {
-            $problems[] = new EntryProblem('ends', '', "Say where it goes: {$nearPlace->label()} letter, then > and the {$farPlace->label()} letter, or cap for a spare.");
+            $problems[] = new EntryProblem(
+                'ends',
+                '',
+                "Say where it goes: {$nearPlace->label()} letter, then > and the {$farPlace->label()} letter, or cap for a spare.",
+            );
         }
 
         return new self($number, $colour, $stripe, $near, $far, $evidence, $splice, $condition, $loop, $problems);
@@ -97,7 +127,18 @@ final readonly class ConductorEntry
         }
         \assert($this->colour !== null && $this->near !== null && $this->far !== null);
 
-        return new Conductor($number, $this->colour, $this->near, $this->far, $this->evidence, $this->stripe, $this->colourAfterSplice, '', $this->condition, $this->loopOhms);
+        return new Conductor(
+            $number,
+            $this->colour,
+            $this->near,
+            $this->far,
+            $this->evidence,
+            $this->stripe,
+            $this->colourAfterSplice,
+            '',
+            $this->condition,
+            $this->loopOhms,
+        );
     }
 
     /** @return list<string> words of the line, with `>` always a word of its own and quoted letters kept whole */
@@ -119,11 +160,22 @@ final readonly class ConductorEntry
         [$main, $tracer] = array_pad(explode('/', $word, 2), 2, null);
         $colour = Colour::tryParse($main ?? '');
         if ($colour === null) {
-            $problems[] = new EntryProblem('colour', $word, ($word === '' ? 'Start with the colour' : "\"{$word}\" is no insulation colour").'. Use '.implode(', ', Colour::names()).'.');
+            $problems[] = new EntryProblem(
+                'colour',
+                $word,
+                ($word === '' ? 'Start with the colour' : "\"{$word}\" is no insulation colour").
+                    '. Use '.
+                    implode(', ', Colour::names()).
+                    '.',
+            );
         }
         $stripe = $tracer === null ? null : Colour::tryParse($tracer);
         if ($tracer !== null && $stripe === null) {
-            $problems[] = new EntryProblem('stripe', $tracer, "\"{$tracer}\" is no stripe colour. Use ".implode(', ', Colour::names()).'.');
+            $problems[] = new EntryProblem(
+                'stripe',
+                $tracer,
+                "\"{$tracer}\" is no stripe colour. Use ".implode(', ', Colour::names()).'.',
+            );
         }
 
         return [$colour, $stripe];
@@ -133,11 +185,21 @@ final readonly class ConductorEntry
      * @param  array<string, list<string>>  $screws
      * @param  list<EntryProblem>  $problems
      */
-    private static function end(string $word, string $field, Place $place, array $screws, bool $heatPump, array &$problems): ?End
-    {
+    private static function end(
+        string $word,
+        string $field,
+        Place $place,
+        array $screws,
+        bool $heatPump,
+        array &$problems,
+    ): ?End {
         $word = trim($word);
         if ($word === '') {
-            $problems[] = new EntryProblem($field, '', "The {$place->label()} end is missing. Write a letter, or - for a free end.");
+            $problems[] = new EntryProblem(
+                $field,
+                '',
+                "The {$place->label()} end is missing. Write a letter, or - for a free end.",
+            );
 
             return null;
         }
@@ -164,12 +226,20 @@ final readonly class ConductorEntry
                     return End::landed($printed);
                 }
             }
-            $problems[] = new EntryProblem($field, $word, "No terminal {$word} on this {$place->label()}. It has ".implode(', ', $allowed).'.');
+            $problems[] = new EntryProblem(
+                $field,
+                $word,
+                "No terminal {$word} on this {$place->label()}. It has ".implode(', ', $allowed).'.',
+            );
 
             return null;
         }
         if (! Vocabulary::knows($word, $place, $heatPump)) {
-            $problems[] = new EntryProblem($field, $word, "No terminal {$word} is known at the {$place->label()}. To keep it exactly as printed, put it in quotes: \"{$word}\".");
+            $problems[] = new EntryProblem(
+                $field,
+                $word,
+                "No terminal {$word} is known at the {$place->label()}. To keep it exactly as printed, put it in quotes: \"{$word}\".",
+            );
 
             return null;
         }
@@ -216,10 +286,18 @@ final readonly class ConductorEntry
             } elseif ($flag === 'splice') {
                 $splice = Colour::tryParse(array_shift($words) ?? '');
                 if ($splice === null) {
-                    $problems[] = new EntryProblem('flag', $word, 'After splice, name the colour that goes on from there.');
+                    $problems[] = new EntryProblem(
+                        'flag',
+                        $word,
+                        'After splice, name the colour that goes on from there.',
+                    );
                 }
             } else {
-                $problems[] = new EntryProblem('flag', $word, "\"{$word}\" is no flag. Use ! or traced, seen, ? or colour, cap, spare, cut, broken, splice and a colour, loose, exposed, pinched, crushed, stranded, or ohms as 0.6ohm.");
+                $problems[] = new EntryProblem(
+                    'flag',
+                    $word,
+                    "\"{$word}\" is no flag. Use ! or traced, seen, ? or colour, cap, spare, cut, broken, splice and a colour, loose, exposed, pinched, crushed, stranded, or ohms as 0.6ohm.",
+                );
             }
         }
 

@@ -49,6 +49,10 @@ final readonly class End
     /** @return array{state: string, terminal: ?string, onto?: string} */
     public function toArray(): array
     {
-        return ['state' => $this->state->value, 'terminal' => $this->terminal, ...($this->onto === null ? [] : ['onto' => $this->onto])];
+        return [
+            'state' => $this->state->value,
+            'terminal' => $this->terminal,
+            ...$this->onto === null ? [] : ['onto' => $this->onto],
+        ];
     }
 }

@@ -7,11 +7,8 @@ namespace Unionbit\Core\Wiring;
 /** One thing wrong in a one-line entry: which field, the text that failed, and what is allowed there. */
 final readonly class EntryProblem
 {
-    public function __construct(
-        public string $field,
-        public string $value,
-        public string $message,
-    ) {
+    public function __construct(public string $field, public string $value, public string $message)
+    {
     }
 
     /** @return array{field: string, value: string, message: string} */

@@ -14,11 +14,7 @@ final readonly class Jumper
      * @param  string  $b  terminal as printed
      * @param  string  $label  "J1", "Rc–Rh link"
      */
-    public function __construct(
-        public Place $place,
-        public string $a,
-        public string $b,
-        public string $label,
-    ) {
+    public function __construct(public Place $place, public string $a, public string $b, public string $label)
+    {
     }
 }

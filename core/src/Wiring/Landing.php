@@ -48,7 +48,13 @@ final readonly class Landing
 
     public function withoutJumper(string $label): self
     {
-        return new self($this->wall, $this->indoor, $this->linkIn, array_values(array_filter($this->jumpers, static fn (Jumper $j): bool => $j->label !== $label)), $this->plugIn);
+        return new self(
+            $this->wall,
+            $this->indoor,
+            $this->linkIn,
+            array_values(array_filter($this->jumpers, static fn (Jumper $j): bool => $j->label !== $label)),
+            $this->plugIn,
+        );
     }
 
     /** A plug-in transformer stands for the house's own only with the link out: the two must not meet. */

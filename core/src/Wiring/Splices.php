@@ -28,10 +28,19 @@ final readonly class Splices
                         continue;
                     }
                     $at = "{$pointer}/cables/{$c}/conductors/{$n}/{$side}";
-                    $this->target($cable, $side, $end->onto) ?? throw InvalidData::notAllowed("{$at}/onto", $end->onto, 'another conductor that has an end at the same place');
+                    $this->target($cable, $side, $end->onto) ??
+                        throw InvalidData::notAllowed(
+                            "{$at}/onto",
+                            $end->onto,
+                            'another conductor that has an end at the same place',
+                        );
                     $round = $this->circle("{$cable->id}{$conductor->number}", $side);
                     if ($round !== null) {
-                        throw InvalidData::notAllowed("{$at}/onto", $end->onto, "a splice that ends somewhere; this one goes round in a circle: {$round}");
+                        throw InvalidData::notAllowed(
+                            "{$at}/onto",
+                            $end->onto,
+                            "a splice that ends somewhere; this one goes round in a circle: {$round}",
+                        );
                     }
                 }
             }
@@ -52,7 +61,10 @@ final readonly class Splices
             if ($end->terminal !== null) {
                 return [$side === 'far' ? $cable->to : $cable->from, $end->terminal];
             }
-            $next = $end->onto === null ? $this->joinedBy($cable, $conductor, $side) : $this->target($cable, $side, $end->onto);
+            $next =
+                $end->onto === null
+                    ? $this->joinedBy($cable, $conductor, $side)
+                    : $this->target($cable, $side, $end->onto);
             if ($next === null) {
                 return null;
             }
@@ -72,7 +84,9 @@ final readonly class Splices
     {
         $place = $side === 'far' ? $cable->to : $cable->from;
         foreach ($this->cables as $candidate) {
-            $conductor = str_starts_with($onto, $candidate->id) ? $candidate->conductor((int) substr($onto, strlen($candidate->id))) : null;
+            $conductor = str_starts_with($onto, $candidate->id)
+                ? $candidate->conductor((int) substr($onto, strlen($candidate->id)))
+                : null;
             $end = $candidate->endAt($place);
             if ($conductor !== null && $end !== null) {
                 return [$candidate, $conductor, $end];
@@ -131,7 +145,9 @@ final readonly class Splices
     private function named(string $id): ?array
     {
         foreach ($this->cables as $cable) {
-            $conductor = str_starts_with($id, $cable->id) ? $cable->conductor((int) substr($id, strlen($cable->id))) : null;
+            $conductor = str_starts_with($id, $cable->id)
+                ? $cable->conductor((int) substr($id, strlen($cable->id)))
+                : null;
             if ($conductor !== null) {
                 return [$cable, $conductor];
             }

@@ -31,7 +31,10 @@ function inAtTheEnd(TimeMachine $machine, CallName $call, int $seconds, ?int $un
 /** @return list<string> */
 function inAtOnce(Circuit $circuit, Setup $setup): array
 {
-    $in = array_map(static fn (string $id): string => $circuit->installation->load($id)->label ?? $id, $circuit->operate($setup)->pulledIn());
+    $in = array_map(
+        static fn (string $id): string => $circuit->installation->load($id)->label ?? $id,
+        $circuit->operate($setup)->pulledIn(),
+    );
     sort($in);
 
     return $in;
@@ -43,7 +46,30 @@ it('comes second by second to where the circuit says it settles', function (stri
         if ($call === CallName::Idle || $call->mode() !== null) {
             continue;
         }
-        expect(inAtTheEnd(new TimeMachine($circuit, seed: 5), $call, 560, null))->toBe(inAtOnce($circuit, FaultedCall::setup($circuit, $call, null)), "{$archetype}, {$call->value}")
-            ->and(array_diff(inAtTheEnd(new TimeMachine($circuit, seed: 5), $call, 620, 560), inAtOnce($circuit, Setup::calling(...CallTable::needed($circuit->installation->archetype)->idleAfter($call, $circuit->profile)))))->toBe([]);
+        expect(inAtTheEnd(new TimeMachine($circuit, seed: 5), $call, 560, null))
+            ->toBe(inAtOnce($circuit, FaultedCall::setup($circuit, $call, null)), "{$archetype}, {$call->value}")
+            ->and(
+                array_diff(
+                    inAtTheEnd(new TimeMachine($circuit, seed: 5), $call, 620, 560),
+                    inAtOnce(
+                        $circuit,
+                        Setup::calling(
+                            ...CallTable::needed($circuit->installation->archetype)->idleAfter(
+                                $call,
+                                $circuit->profile,
+                            ),
+                        ),
+                    ),
+                ),
+            )
+            ->toBe([]);
     }
-})->with(['furnace-gas-2h-2c', 'air-handler-electric-1h-1c', 'heat-pump-b-1c-1aux', 'heat-pump-o-2c-2aux', 'dual-fuel-o-1c-1h', 'boiler-zone-valve-1c', 'furnace-oil-own-transformer-1c']);
+})->with([
+    'furnace-gas-2h-2c',
+    'air-handler-electric-1h-1c',
+    'heat-pump-b-1c-1aux',
+    'heat-pump-o-2c-2aux',
+    'dual-fuel-o-1c-1h',
+    'boiler-zone-valve-1c',
+    'furnace-oil-own-transformer-1c',
+]);

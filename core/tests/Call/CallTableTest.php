@@ -14,7 +14,12 @@ it('closes what a gas furnace with cooling needs', function (string $call, array
     expect($letters(CallTable::needed(House::archetype())->closes(CallName::from($call))))->toBe($closes);
 })->with([['idle', []], ['fan', ['G']], ['cool-1', ['Y1', 'G']], ['heat-1', ['W1']]]);
 
-it('closes what the thermostat makes of its settings', function (string $type, string $fan, string $call, ?array $closes) use ($letters): void {
+it('closes what the thermostat makes of its settings', function (
+    string $type,
+    string $fan,
+    string $call,
+    ?array $closes,
+) use ($letters): void {
     $table = CallTable::made(House::profile(House::C_POWERED), new CallSettings($type, $fan));
 
     expect($table->has(CallName::from($call)) ? $letters($table->closes(CallName::from($call))) : null)->toBe($closes);

@@ -15,23 +15,74 @@ use Unionbit\Core\Tests\Support\House;
 // closed to its hot, every other one is open.
 $tables = [
     'furnace-gas-2h' => ['idle' => '', 'heat-1' => 'W1', 'heat-2' => 'W1 W2'],
-    'furnace-gas-2h-2c' => ['idle' => '', 'fan' => 'G', 'cool-1' => 'Y1 G', 'cool-2' => 'Y1 Y2 G', 'heat-1' => 'W1', 'heat-2' => 'W1 W2'],
-    'air-handler-electric-2h-1c' => ['idle' => '', 'fan' => 'G', 'cool-1' => 'Y1 G', 'heat-1' => 'W1 G', 'heat-2' => 'W1 W2 G'],
+    'furnace-gas-2h-2c' => [
+        'idle' => '',
+        'fan' => 'G',
+        'cool-1' => 'Y1 G',
+        'cool-2' => 'Y1 Y2 G',
+        'heat-1' => 'W1',
+        'heat-2' => 'W1 W2',
+    ],
+    'air-handler-electric-2h-1c' => [
+        'idle' => '',
+        'fan' => 'G',
+        'cool-1' => 'Y1 G',
+        'heat-1' => 'W1 G',
+        'heat-2' => 'W1 W2 G',
+    ],
     'air-handler-cool-1c' => ['idle' => '', 'fan' => 'G', 'cool-1' => 'Y1 G'],
     'boiler-zone-valve-1c' => ['idle' => '', 'fan' => 'G', 'cool-1' => 'Y1 G', 'heat-1' => 'W1'],
     'air-handler-hot-water-1c' => ['idle' => '', 'fan' => 'G', 'cool-1' => 'Y1 G', 'heat-1' => 'W1 G'],
     'heat-pump-o-1c' => ['idle' => '', 'fan' => 'G', 'cool-1' => 'Y1 G O', 'heat-1' => 'Y1 G', 'defrost' => 'Y1 G'],
     'heat-pump-o-2c-2aux' => [
-        'idle' => '', 'fan' => 'G', 'cool-1' => 'Y1 G O', 'cool-2' => 'Y1 Y2 G O', 'heat-1' => 'Y1 G', 'heat-2' => 'Y1 Y2 G',
-        'aux-1' => 'Y1 Y2 G Aux', 'aux-2' => 'Y1 Y2 G Aux W2', 'emergency' => 'Aux G', 'defrost' => 'Y1 G',
+        'idle' => '',
+        'fan' => 'G',
+        'cool-1' => 'Y1 G O',
+        'cool-2' => 'Y1 Y2 G O',
+        'heat-1' => 'Y1 G',
+        'heat-2' => 'Y1 Y2 G',
+        'aux-1' => 'Y1 Y2 G Aux',
+        'aux-2' => 'Y1 Y2 G Aux W2',
+        'emergency' => 'Aux G',
+        'defrost' => 'Y1 G',
     ],
-    'heat-pump-b-1c-1aux' => ['idle' => '', 'fan' => 'G', 'cool-1' => 'Y1 G', 'heat-1' => 'Y1 G B', 'aux-1' => 'Y1 G B Aux', 'emergency' => 'Aux G', 'defrost' => 'Y1 G B'],
-    'heat-pump-o-1c-1aux-e-relay' => ['idle' => '', 'fan' => 'G', 'cool-1' => 'Y1 G O', 'heat-1' => 'Y1 G', 'aux-1' => 'Y1 G Aux', 'emergency' => 'E Aux G', 'defrost' => 'Y1 G'],
+    'heat-pump-b-1c-1aux' => [
+        'idle' => '',
+        'fan' => 'G',
+        'cool-1' => 'Y1 G',
+        'heat-1' => 'Y1 G B',
+        'aux-1' => 'Y1 G B Aux',
+        'emergency' => 'Aux G',
+        'defrost' => 'Y1 G B',
+    ],
+    'heat-pump-o-1c-1aux-e-relay' => [
+        'idle' => '',
+        'fan' => 'G',
+        'cool-1' => 'Y1 G O',
+        'heat-1' => 'Y1 G',
+        'aux-1' => 'Y1 G Aux',
+        'emergency' => 'E Aux G',
+        'defrost' => 'Y1 G',
+    ],
     'dual-fuel-o-2c-2h' => [
-        'idle' => '', 'fan' => 'G', 'cool-1' => 'Y1 G O', 'cool-2' => 'Y1 Y2 G O', 'heat-1' => 'Y1 G', 'heat-2' => 'Y1 Y2 G',
-        'furnace-1' => 'Aux', 'furnace-2' => 'Aux W2', 'defrost' => 'Y1 G',
+        'idle' => '',
+        'fan' => 'G',
+        'cool-1' => 'Y1 G O',
+        'cool-2' => 'Y1 Y2 G O',
+        'heat-1' => 'Y1 G',
+        'heat-2' => 'Y1 Y2 G',
+        'furnace-1' => 'Aux',
+        'furnace-2' => 'Aux W2',
+        'defrost' => 'Y1 G',
     ],
-    'dual-fuel-b-1c-1h' => ['idle' => '', 'fan' => 'G', 'cool-1' => 'Y1 G', 'heat-1' => 'Y1 G B', 'furnace-1' => 'Aux', 'defrost' => 'Y1 G B'],
+    'dual-fuel-b-1c-1h' => [
+        'idle' => '',
+        'fan' => 'G',
+        'cool-1' => 'Y1 G',
+        'heat-1' => 'Y1 G B',
+        'furnace-1' => 'Aux',
+        'defrost' => 'Y1 G B',
+    ],
 ];
 $rows = [];
 foreach ($tables as $archetype => $calls) {
@@ -51,38 +102,86 @@ it('closes what the trade\'s tables say', function (string $archetype, string $c
 })->with($rows);
 
 it('has exactly the calls of its table', function (string $archetype, array $calls): void {
-    expect(array_map(static fn (CallName $c): string => $c->value, CallTable::needed(House::archetype($archetype))->calls()))->toBe($calls);
-})->with(array_map(static fn (string $id, array $calls): array => [$id, array_keys($calls)], array_keys($tables), $tables));
+    expect(
+        array_map(
+            static fn (CallName $c): string => $c->value,
+            CallTable::needed(House::archetype($archetype))->calls(),
+        ),
+    )->toBe($calls);
+})->with(
+    array_map(static fn (string $id, array $calls): array => [$id, array_keys($calls)], array_keys($tables), $tables),
+);
 
 it('pulls in exactly the right loads in every call of every archetype', function (string $archetype): void {
-    $failing = array_filter(Simulation::prove(House::example($archetype)), static fn (CallProof $p): bool => ! $p->isProved());
+    $failing = array_filter(
+        Simulation::prove(House::example($archetype)),
+        static fn (CallProof $p): bool => ! $p->isProved(),
+    );
 
-    expect(array_map(static fn (CallProof $p): string => $p->call->value.': '.implode(' ', $p->problems), $failing))->toBe([]);
+    expect(
+        array_map(static fn (CallProof $p): string => $p->call->value.': '.implode(' ', $p->problems), $failing),
+    )->toBe([]);
 })->with(House::ids('equipment'));
 
-it('shows on the circuit what a wrong thermostat or setting does', function (string $archetype, string $profile, CallSettings $settings, string $call, array $in): void {
+it('shows on the circuit what a wrong thermostat or setting does', function (
+    string $archetype,
+    string $profile,
+    CallSettings $settings,
+    string $call,
+    array $in,
+): void {
     $plan = House::example($archetype, $profile);
     $made = CallTable::made($plan->profile, $settings, $plan->installation->archetype);
     $point = $plan->circuit()->operate(Setup::calling(...$made->printed(CallName::from($call), $plan->profile)));
 
-    expect(array_values(array_intersect($point->pulledIn(), ['valve', 'contactor', 'sequencer-1', 'blower-relay'])))->toEqualCanonicalizing($in);
+    expect(
+        array_values(array_intersect($point->pulledIn(), ['valve', 'contactor', 'sequencer-1', 'blower-relay'])),
+    )->toEqualCanonicalizing($in);
 })->with([
-    'O type set to conventional cools without its valve: it heats' => ['heat-pump-o-1c-1aux', 'c-powered-3h-2c', new CallSettings('conventional', 'thermostat'), 'cool-1', ['contactor', 'blower-relay']],
-    'valve set to B on an O type: heats with the valve in, so it cools' => ['heat-pump-o-1c-1aux', 'c-powered-3h-2c', new CallSettings('heat-pump', 'thermostat', 'B'), 'heat-1', ['valve', 'contactor', 'blower-relay']],
-    'the same right' => ['heat-pump-o-1c-1aux', 'c-powered-3h-2c', new CallSettings('heat-pump', 'thermostat', 'O'), 'heat-1', ['contactor', 'blower-relay']],
+    'O type set to conventional cools without its valve: it heats' => [
+        'heat-pump-o-1c-1aux',
+        'c-powered-3h-2c',
+        new CallSettings('conventional', 'thermostat'),
+        'cool-1',
+        ['contactor', 'blower-relay'],
+    ],
+    'valve set to B on an O type: heats with the valve in, so it cools' => [
+        'heat-pump-o-1c-1aux',
+        'c-powered-3h-2c',
+        new CallSettings('heat-pump', 'thermostat', 'B'),
+        'heat-1',
+        ['valve', 'contactor', 'blower-relay'],
+    ],
+    'the same right' => [
+        'heat-pump-o-1c-1aux',
+        'c-powered-3h-2c',
+        new CallSettings('heat-pump', 'thermostat', 'O'),
+        'heat-1',
+        ['contactor', 'blower-relay'],
+    ],
 ]);
 
-it('shows a defrost at the wall: Aux is live with its switch open, and the valve stands in cooling', function (string $archetype, bool $valve): void {
+it('shows a defrost at the wall: Aux is live with its switch open, and the valve stands in cooling', function (
+    string $archetype,
+    bool $valve,
+): void {
     $plan = House::example($archetype);
     $table = CallTable::needed($plan->installation->archetype);
-    $point = $plan->circuit()->operate(Setup::calling(...$table->printed(CallName::Defrost, $plan->profile))->inMode('defrost'));
+    $point = $plan
+        ->circuit()
+        ->operate(Setup::calling(...$table->printed(CallName::Defrost, $plan->profile))->inMode('defrost'));
 
-    expect(in_array('valve', $point->pulledIn(), true))->toBe($valve)
-        ->and($point->phasors->magnitude('wall.Aux', 'indoor.C'))->toBeGreaterThan(20.0)
-        ->and($point->phasors->magnitude('wall.Rc', 'wall.Aux'))->toBeLessThan(1.0);
+    expect(in_array('valve', $point->pulledIn(), true))
+        ->toBe($valve)
+        ->and($point->phasors->magnitude('wall.Aux', 'indoor.C'))
+        ->toBeGreaterThan(20.0)
+        ->and($point->phasors->magnitude('wall.Rc', 'wall.Aux'))
+        ->toBeLessThan(1.0);
 })->with([['heat-pump-o-1c-1aux', true], ['heat-pump-b-1c-1aux', false], ['dual-fuel-o-2c-2h', true]]);
 
-it('closes with the right settings what the equipment needs, as far as the plate has the screws', function (string $profile): void {
+it('closes with the right settings what the equipment needs, as far as the plate has the screws', function (
+    string $profile,
+): void {
     foreach (House::ids('equipment') as $id) {
         $archetype = House::archetype($id);
         $thermostat = House::profile($profile);
@@ -90,18 +189,37 @@ it('closes with the right settings what the equipment needs, as far as the plate
             continue;
         }
         $needed = CallTable::needed($archetype);
-        $made = CallTable::made($thermostat, new CallSettings($archetype->system(), $archetype->fanInHeat, $archetype->heatPump->valve ?? 'O'), $archetype);
+        $made = CallTable::made(
+            $thermostat,
+            new CallSettings($archetype->system(), $archetype->fanInHeat, $archetype->heatPump->valve ?? 'O'),
+            $archetype,
+        );
         foreach ($made->calls() as $call) {
             // A thermostat with a screw for E closes it in emergency also where the unit has no relay of its own.
             $extra = $call === CallName::Emergency ? ['E'] : [];
-            expect(array_values(array_diff($made->printed($call, $thermostat), $extra)))->toEqualCanonicalizing(array_values(array_diff($needed->printed($call, $thermostat), $extra)), "{$id}, {$profile}, {$call->value}");
+            expect(array_values(array_diff($made->printed($call, $thermostat), $extra)))->toEqualCanonicalizing(
+                array_values(array_diff($needed->printed($call, $thermostat), $extra)),
+                "{$id}, {$profile}, {$call->value}",
+            );
         }
-        expect(array_diff(array_map(static fn (CallName $c): string => $c->value, $made->calls()), array_map(static fn (CallName $c): string => $c->value, $needed->calls())))->toBe([], $id);
+        expect(
+            array_diff(
+                array_map(static fn (CallName $c): string => $c->value, $made->calls()),
+                array_map(static fn (CallName $c): string => $c->value, $needed->calls()),
+            ),
+        )->toBe([], $id);
     }
 })->with(House::ids('thermostats'));
 
-it('leaves the valve as it was where the profile does so', function (string $archetype, string $profile, string $last, array $stays): void {
-    expect(CallTable::needed(House::archetype($archetype))->idleAfter(CallName::from($last), House::profile($profile)))->toBe($stays);
+it('leaves the valve as it was where the profile does so', function (
+    string $archetype,
+    string $profile,
+    string $last,
+    array $stays,
+): void {
+    expect(
+        CallTable::needed(House::archetype($archetype))->idleAfter(CallName::from($last), House::profile($profile)),
+    )->toBe($stays);
 })->with([
     'O after cooling' => ['heat-pump-o-1c-1aux', 'c-powered-3h-2c', 'cool-1', ['O/B']],
     'O after heating' => ['heat-pump-o-1c-1aux', 'c-powered-3h-2c', 'heat-1', []],

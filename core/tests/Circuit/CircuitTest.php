@@ -27,10 +27,12 @@ it('pulls in exactly the loads of each call', function (array $closed, array $lo
 
 it('sets the source so that it gives 24 V at its rating', function (): void {
     $transformer = House::archetype()->transformers[0];
-    $load = 24.0 * 24.0 / $transformer->ratingVa;
+    $load = (24.0 * 24.0) / $transformer->ratingVa;
 
-    expect(Transformer::idleVolts(120, 120) * $load / ($load + $transformer->sourceOhms()))->toEqualWithDelta(24.0, 0.001)
-        ->and($transformer->windingOhms())->toEqualWithDelta(0.55 * 1.728, 0.001);
+    expect((Transformer::idleVolts(120, 120) * $load) / ($load + $transformer->sourceOhms()))
+        ->toEqualWithDelta(24.0, 0.001)
+        ->and($transformer->windingOhms())
+        ->toEqualWithDelta(0.55 * 1.728, 0.001);
 });
 
 it('gives loads the impedances of the electrical model', function (LoadKind $kind, bool $in, float $ohms): void {
@@ -44,11 +46,16 @@ it('gives loads the impedances of the electrical model', function (LoadKind $kin
 ]);
 
 it('opens the fuse on a dead short and leaves nothing energised', function (): void {
-    $point = House::plan()->circuit()->operate(Setup::calling()->with(new Touching('A1.mid', 'A5.mid')));
+    $point = House::plan()
+        ->circuit()
+        ->operate(Setup::calling()->with(new Touching('A1.mid', 'A5.mid')));
 
-    expect($point->openFuses)->toBe(['T1'])
-        ->and($point->phasors->magnitude('indoor.R', 'indoor.C'))->toBeLessThan(0.01)
-        ->and($point->energised())->not->toHaveKey('wall.Rc');
+    expect($point->openFuses)
+        ->toBe(['T1'])
+        ->and($point->phasors->magnitude('indoor.R', 'indoor.C'))
+        ->toBeLessThan(0.01)
+        ->and($point->energised())
+        ->not->toHaveKey('wall.Rc');
 });
 
 it('does not judge the fuse on a contactor\'s inrush', function (): void {
@@ -58,17 +65,23 @@ it('does not judge the fuse on a contactor\'s inrush', function (): void {
 });
 
 it('keeps a shorted coil out, whatever voltage it gets', function (): void {
-    $point = House::plan()->circuit()->operate(Setup::calling('Y1', 'G')->with(new CoilShorted('contactor', 0.5)));
+    $point = House::plan()
+        ->circuit()
+        ->operate(Setup::calling('Y1', 'G')->with(new CoilShorted('contactor', 0.5)));
 
     expect($point->loads['contactor'])->not->toBe(LoadState::PulledIn);
 });
 
 it('reports a coil between its two limits as buzzing', function (): void {
     // The figure of the electrical model: a contactor behind 15 Ω stays out from cold, at about 15 V.
-    $point = House::plan()->circuit()->operate(Setup::calling('Y1', 'G')->with(new Resistive('A3.near.joint', 15.0)));
+    $point = House::plan()
+        ->circuit()
+        ->operate(Setup::calling('Y1', 'G')->with(new Resistive('A3.near.joint', 15.0)));
 
-    expect($point->loadVolts['contactor'])->toEqualWithDelta(15.0, 1.0)
-        ->and($point->loads['contactor'])->toBe(LoadState::Buzzing);
+    expect($point->loadVolts['contactor'])
+        ->toEqualWithDelta(15.0, 1.0)
+        ->and($point->loads['contactor'])
+        ->toBe(LoadState::Buzzing);
 });
 
 it('blanks a C-powered thermostat without its common, and no call closes', function (): void {
@@ -84,8 +97,12 @@ it('finds the cycle of a thermostat whose supply sags when it calls', function (
     $circuit = new Circuit($house, $profile, LetterToLetter::landing($house, $profile));
     $shorted = Setup::calling('Y1', 'G')->with(new CoilShorted('contactor', 0.1));
 
-    expect($circuit->operate($shorted)->notes[0] ?? '')->toContain('sags under 16 V')->and($circuit->operate($shorted)->openFuses)->toBe([])
-        ->and(House::plan()->circuit()->operate($shorted)->openFuses)->toBe(['T1'], 'a 3 A fuse opens before the thermostat blanks');
+    expect($circuit->operate($shorted)->notes[0] ?? '')
+        ->toContain('sags under 16 V')
+        ->and($circuit->operate($shorted)->openFuses)
+        ->toBe([])
+        ->and(House::plan()->circuit()->operate($shorted)->openFuses)
+        ->toBe(['T1'], 'a 3 A fuse opens before the thermostat blanks');
 });
 
 it('kills one family of calls with the link out', function (array $closed, array $loads): void {
@@ -101,7 +118,10 @@ it('lifts, jumpers and takes the face off', function (): void {
     $circuit = House::plan()->circuit();
     $jumpered = Setup::calling('W1')->faceOff()->withJumper('wall.Rc', 'wall.G');
 
-    expect($circuit->operate($jumpered)->pulledIn())->toBe(['blower-relay'])
-        ->and($circuit->operate($jumpered->lifting('A4.near'))->pulledIn())->toBe([])
-        ->and($circuit->operate(Setup::calling('Y1')->with(new Opened('B1.h1')))->pulledIn())->toBe([]);
+    expect($circuit->operate($jumpered)->pulledIn())
+        ->toBe(['blower-relay'])
+        ->and($circuit->operate($jumpered->lifting('A4.near'))->pulledIn())
+        ->toBe([])
+        ->and($circuit->operate(Setup::calling('Y1')->with(new Opened('B1.h1')))->pulledIn())
+        ->toBe([]);
 });

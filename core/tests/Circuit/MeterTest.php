@@ -12,14 +12,35 @@ use Unionbit\Core\Wiring\End;
 it('explains volts by their path', function (Setup $setup, string $a, string $b, float $nominal, string $reason): void {
     $reading = (new Meter(House::plan()->circuit()))->volts($setup, $a, $b);
 
-    expect($reading->nominal)->toEqualWithDelta($nominal, 0.6)
-        ->and($reading->contains((float) $reading->nominal))->toBeTrue()
-        ->and($reading->reason)->toContain($reading->nominal > 1 ? 'transformer' : '', $reason);
+    expect($reading->nominal)
+        ->toEqualWithDelta($nominal, 0.6)
+        ->and($reading->contains((float) $reading->nominal))
+        ->toBeTrue()
+        ->and($reading->reason)
+        ->toContain($reading->nominal > 1 ? 'transformer' : '', $reason);
 })->with([
     'supply' => [Setup::calling(), 'wall.Rc', 'wall.C', 26.3, 'whole transformer, less the run over 1 red and 5 blue'],
-    'same wire' => [Setup::calling('Y1', 'G'), 'wall.Rc', 'wall.Y1', 0.0, 'same wire now, through the closed Y1 switch'],
-    'open switch' => [Setup::calling(), 'wall.Rc', 'wall.Y1', 26.3, 'Y1 switch is open, with the full voltage across it: the way round is the idle contactor'],
-    'idle load' => [Setup::calling(), 'wall.Y1', 'wall.C', 0.0, 'No source between these points: joined only by the idle contactor'],
+    'same wire' => [
+        Setup::calling('Y1', 'G'),
+        'wall.Rc',
+        'wall.Y1',
+        0.0,
+        'same wire now, through the closed Y1 switch',
+    ],
+    'open switch' => [
+        Setup::calling(),
+        'wall.Rc',
+        'wall.Y1',
+        26.3,
+        'Y1 switch is open, with the full voltage across it: the way round is the idle contactor',
+    ],
+    'idle load' => [
+        Setup::calling(),
+        'wall.Y1',
+        'wall.C',
+        0.0,
+        'No source between these points: joined only by the idle contactor',
+    ],
     'through the link' => [Setup::calling('W1'), 'wall.Rc', 'wall.W1', 0.0, 'Rc–Rh link and the closed W1 switch'],
     'at the load' => [Setup::calling('Y1', 'G'), 'outdoor.Y', 'outdoor.C', 25.8, 'outdoor 1 red'],
     'open fuse' => [Setup::calling()->with(new Opened('T1.fuse')), 'wall.Rc', 'wall.C', 0.0, 'The 3 A fuse is open'],
@@ -29,8 +50,12 @@ it('says that a C screw without a conductor floats, and what to read instead of 
     $plan = House::plan(edit: static fn ($landing) => $landing->onWall(5, End::free()));
     $reading = (new Meter($plan->circuit()))->volts(Setup::calling()->faceOff(), 'wall.Rc', 'wall.C');
 
-    expect($reading->floating)->toBeTrue()->and($reading->nominal)->toBeNull()
-        ->and($reading->reason)->toContain('C at the wall plate has no conductor', 'ghost');
+    expect($reading->floating)
+        ->toBeTrue()
+        ->and($reading->nominal)
+        ->toBeNull()
+        ->and($reading->reason)
+        ->toContain('C at the wall plate has no conductor', 'ghost');
 });
 
 it('names the second reading that decides a 0 V across a closed switch', function (): void {
@@ -38,14 +63,26 @@ it('names the second reading that decides a 0 V across a closed switch', functio
     expect($reading->decidedBy)->toBe(['wall.Y1', 'wall.C']);
 
     // The claim behind it: switch open AND contactor's conductor broken reads near nothing to R as well.
-    $broken = (new Meter(House::plan()->circuit()))->volts(Setup::calling('G')->with(new Opened('A3.h1')), 'wall.Rc', 'wall.Y1');
+    $broken = (new Meter(House::plan()->circuit()))->volts(
+        Setup::calling('G')->with(new Opened('A3.h1')),
+        'wall.Rc',
+        'wall.Y1',
+    );
     expect($broken->floating)->toBeTrue();
 });
 
-it('reads ohms through what is really in the way, power off only', function (string $a, string $b, float $ohms, string $reason): void {
+it('reads ohms through what is really in the way, power off only', function (
+    string $a,
+    string $b,
+    float $ohms,
+    string $reason,
+): void {
     $reading = (new Meter(House::plan()->circuit()))->ohms(Setup::isolated(), $a, $b);
 
-    expect($reading->nominal)->toEqualWithDelta($ohms, 0.02 * $ohms + 0.05)->and($reading->reason)->toContain($reason);
+    expect($reading->nominal)
+        ->toEqualWithDelta($ohms, 0.02 * $ohms + 0.05)
+        ->and($reading->reason)
+        ->toContain($reason);
 })->with([
     'one conductor' => ['wall.G', 'indoor.G', 42 * 0.00639 + 0.04, 'Wire all the way over 4 green'],
     'contactor' => ['wall.Y1', 'wall.C', 13.0 + 2 * 42 * 0.00639 + 2 * 30 * 0.00639 + 0.16, 'the contactor'],
@@ -56,8 +93,12 @@ it('reads ohms through what is really in the way, power off only', function (str
 it('refuses ohms on a live circuit and a clamp round a screw', function (): void {
     $meter = new Meter(House::plan()->circuit());
 
-    expect($meter->read(MeterMode::Ohms, Setup::calling(), 'wall.Rc', 'wall.C')->refused)->toContain('power off')
-        ->and($meter->read(MeterMode::Amps, Setup::calling(), 'wall.Rc', 'wall.Rc')->refused)->toContain('conductor')
-        ->and($meter->read(MeterMode::Amps, Setup::calling('Y1', 'G'), 'A3.near', 'A3.near')->nominal)->toEqualWithDelta(25.8 / 72.0, 0.02)
-        ->and($meter->read(MeterMode::Beep, Setup::isolated(), 'wall.Y1', 'wall.C')->reason)->toContain('beeper sounds');
+    expect($meter->read(MeterMode::Ohms, Setup::calling(), 'wall.Rc', 'wall.C')->refused)
+        ->toContain('power off')
+        ->and($meter->read(MeterMode::Amps, Setup::calling(), 'wall.Rc', 'wall.Rc')->refused)
+        ->toContain('conductor')
+        ->and($meter->read(MeterMode::Amps, Setup::calling('Y1', 'G'), 'A3.near', 'A3.near')->nominal)
+        ->toEqualWithDelta(25.8 / 72.0, 0.02)
+        ->and($meter->read(MeterMode::Beep, Setup::isolated(), 'wall.Y1', 'wall.C')->reason)
+        ->toContain('beeper sounds');
 });

@@ -38,15 +38,35 @@ function randomHouse(int $seed): array
     // The house with its wall conductors numbered anew.
     $build = static function (callable $renumber) use ($example, $profile, $gauge, $va): Circuit {
         $wall = $example->wallCable() ?? throw new LogicException('no wall cable');
-        $conductors = array_map(static fn (Conductor $c): Conductor => new Conductor($renumber($c->number), $c->colour, $c->near, $c->far, $c->evidence), $wall->conductors);
+        $conductors = array_map(
+            static fn (Conductor $c): Conductor => new Conductor(
+                $renumber($c->number),
+                $c->colour,
+                $c->near,
+                $c->far,
+                $c->evidence,
+            ),
+            $wall->conductors,
+        );
         $cable = (new Cable($wall->id, $wall->from, $wall->to, $gauge, $wall->feet, []))->withConductors($conductors);
-        $house = new Installation($example->archetype, new Facts(lineVolts: 120.0, tapVolts: 120.0, transformerVa: $va), [$cable, ...array_slice($example->cables, 1)]);
+        $house = new Installation(
+            $example->archetype,
+            new Facts(lineVolts: 120.0, tapVolts: 120.0, transformerVa: $va),
+            [$cable, ...array_slice($example->cables, 1)],
+        );
 
         // Landed as the first numbering was: on a plate with one hot, which of two hots lands is a matter of order.
         $landing = LetterToLetter::landing($example, $profile);
-        $moved = static fn (array $ends): array => array_combine(array_map($renumber, array_keys($ends)), array_values($ends));
+        $moved = static fn (array $ends): array => array_combine(
+            array_map($renumber, array_keys($ends)),
+            array_values($ends),
+        );
 
-        return new Circuit($house, $profile, new Landing($moved($landing->wall), $moved($landing->indoor), $landing->linkIn));
+        return new Circuit(
+            $house,
+            $profile,
+            new Landing($moved($landing->wall), $moved($landing->indoor), $landing->linkIn),
+        );
     };
 
     return [$build, $setup];
@@ -73,18 +93,26 @@ it('obeys Kirchhoff, Ohm and common sense on random houses', function (int $seed
     $off = Network::dc($house->netlist(Setup::isolated()));
     $hot = $house->installation->archetype->transformers[0]->hot;
     $common = $house->installation->archetype->transformers[0]->common;
-    expect($off->probe($hot, $common)->magnitude($hot, $common))->toEqualWithDelta($off->probe($common, $hot)->magnitude($common, $hot), 1e-9);
+    expect($off->probe($hot, $common)->magnitude($hot, $common))->toEqualWithDelta(
+        $off->probe($common, $hot)->magnitude($common, $hot),
+        1e-9,
+    );
 
     // Another load never raises the source.
     $loaded = $setup->with(new Touching($hot, $common, 60.0))->withSlowFuse();
-    expect($house->operate($loaded)->phasors->magnitude($hot, $common))->toBeLessThan($house->operate($setup->withSlowFuse())->phasors->magnitude($hot, $common));
+    expect($house->operate($loaded)->phasors->magnitude($hot, $common))->toBeLessThan(
+        $house->operate($setup->withSlowFuse())->phasors->magnitude($hot, $common),
+    );
 
     // Which number a conductor has changes no reading at a screw.
     $count = count($house->installation->wallCable()->conductors);
     $turned = $build(static fn (int $n): int => $count + 1 - $n)->operate($setup);
     foreach ($house->profile->terminals as $terminal) {
         if ($point->netlist->joins($terminal->point(), $common)) {
-            expect($turned->phasors->magnitude($terminal->point(), $common))->toEqualWithDelta($point->phasors->magnitude($terminal->point(), $common), 1e-5);
+            expect($turned->phasors->magnitude($terminal->point(), $common))->toEqualWithDelta(
+                $point->phasors->magnitude($terminal->point(), $common),
+                1e-5,
+            );
         }
     }
 })->with(range(1, 60));

@@ -61,7 +61,10 @@ function agreesWithSpice(OperatingPoint $point, string $title): int
         }
         $hot = $theirs[$written['nodes'][$winding->a]];
         $amps = hypot($winding->emf - ($hot[0] - $common[0]), $hot[1] - $common[1]) / $winding->ohms;
-        expect(abs($point->phasors->amps($winding) - $amps))->toBeLessThan(max(0.0001, 0.001 * $amps), "{$title}: current of {$winding->id}");
+        expect(abs($point->phasors->amps($winding) - $amps))->toBeLessThan(
+            max(0.0001, 0.001 * $amps),
+            "{$title}: current of {$winding->id}",
+        );
     }
 
     return $compared;
@@ -73,24 +76,45 @@ it('agrees with an outside SPICE program', function (string $profile, string $ca
     $closes = CallTable::needed($plan->installation->archetype)->printed(CallName::from($call), $plan->profile);
     $compared = 0;
     foreach (spiceFaults() as $name => $edits) {
-        $compared += agreesWithSpice($circuit->operate(Setup::calling(...$closes)->with(...$edits)), "{$call}, {$name}");
+        $compared += agreesWithSpice(
+            $circuit->operate(Setup::calling(...$closes)->with(...$edits)),
+            "{$call}, {$name}",
+        );
     }
 
     expect($compared)->toBeGreaterThan(300);
-})->with([House::C_POWERED, House::BATTERY])->with(['idle', 'fan', 'cool-1', 'heat-1']);
+})
+    ->with([House::C_POWERED, House::BATTERY])
+    ->with(['idle', 'fan', 'cool-1', 'heat-1']);
 
-it('agrees with it for every archetype and call, healthy and with a spread of faults', function (string $archetype): void {
+it('agrees with it for every archetype and call, healthy and with a spread of faults', function (
+    string $archetype,
+): void {
     $plan = House::example($archetype);
     $circuit = $plan->circuit();
     $table = CallTable::needed($plan->installation->archetype);
-    $wires = array_values(array_filter(array_keys($circuit->netlist(Setup::calling())->elements), static fn (string $id): bool => str_ends_with($id, '.h1')));
+    $wires = array_values(
+        array_filter(
+            array_keys($circuit->netlist(Setup::calling())->elements),
+            static fn (string $id): bool => str_ends_with($id, '.h1'),
+        ),
+    );
     $compared = 0;
     foreach ($table->calls() as $index => $call) {
         $setup = Setup::calling(...$table->printed($call, $plan->profile))->inMode($call->mode());
         $one = substr($wires[$index % count($wires)], 0, -3);
         $next = substr($wires[($index + 1) % count($wires)], 0, -3);
-        foreach (['healthy' => [], "{$one} open" => [new Opened("{$one}.h1")], "{$one} touches {$next}" => [new Touching("{$one}.mid", "{$next}.mid")]] as $name => $edits) {
-            $compared += agreesWithSpice($circuit->operate($setup->with(...$edits)), "{$archetype}, {$call->value}, {$name}");
+        foreach (
+            [
+                'healthy' => [],
+                "{$one} open" => [new Opened("{$one}.h1")],
+                "{$one} touches {$next}" => [new Touching("{$one}.mid", "{$next}.mid")],
+            ] as $name => $edits
+        ) {
+            $compared += agreesWithSpice(
+                $circuit->operate($setup->with(...$edits)),
+                "{$archetype}, {$call->value}, {$name}",
+            );
         }
     }
 
@@ -101,18 +125,32 @@ it('agrees with it for every kind of thermostat', function (string $profile): vo
     $plan = House::example('heat-pump-o-1c-1aux', $profile);
     $table = CallTable::needed($plan->installation->archetype);
     foreach ($table->calls() as $call) {
-        agreesWithSpice($plan->circuit()->operate(Setup::calling(...$table->printed($call, $plan->profile))->inMode($call->mode())), "{$profile}, {$call->value}");
+        agreesWithSpice(
+            $plan->circuit()->operate(Setup::calling(...$table->printed($call, $plan->profile))->inMode($call->mode())),
+            "{$profile}, {$call->value}",
+        );
     }
 })->with(House::ids('thermostats'));
 
 it('agrees with it for a kit\'s adapter on a shared conductor', function (): void {
     $house = House::example('furnace-gas-1h-1c')->installation;
     $wall = $house->wallCable() ?? throw new LogicException('no wall cable');
-    $short = $house->withCable($wall->withConductors(array_values(array_filter($wall->conductors, static fn (Conductor $c): bool => $c->near->terminal !== 'C'))));
-    $plan = array_values(array_filter(Planner::of($short, House::profile('c-powered-shared-kit-2h-2c'))->offered, static fn (Candidate $c): bool => $c->codes() === ['WO04']))[0]->plan;
+    $short = $house->withCable(
+        $wall->withConductors(
+            array_values(array_filter($wall->conductors, static fn (Conductor $c): bool => $c->near->terminal !== 'C')),
+        ),
+    );
+    $plan = array_values(
+        array_filter(
+            Planner::of($short, House::profile('c-powered-shared-kit-2h-2c'))->offered,
+            static fn (Candidate $c): bool => $c->codes() === ['WO04'],
+        ),
+    )[0]->plan;
     foreach (Simulation::setups($plan) as $call => $setup) {
         foreach ([[], [new Opened('kit-g')], [new Opened('A'.$plan->landing->on('K')[0].'.h1')]] as $n => $edits) {
-            expect(agreesWithSpice($plan->circuit()->operate($setup->with(...$edits)), "kit, {$call}, {$n}"))->toBeGreaterThan(10);
+            expect(
+                agreesWithSpice($plan->circuit()->operate($setup->with(...$edits)), "kit, {$call}, {$n}"),
+            )->toBeGreaterThan(10);
         }
     }
 });

@@ -34,10 +34,38 @@ it('asks what follows from the answers, and nothing else', function (array $answ
 
     expect($keys)->toContain(...$asks)->and(array_intersect($not, $keys))->toBe([]);
 })->with([
-    'nothing known yet' => [[], ['outdoor', 'heatSource', 'supplies', 'fuseAmps', 'plateLink'], ['valve', 'evidence', 'coolStages', 'compressors', 'eGoes', 'defrostW', 'zoneValve', 'fanCoil', 'secondPhase', 'display', 'outdoorTons']],
-    'cooling only' => [['outdoor' => 'cools'], ['coolStages', 'bus', 'floats', 'outdoorScrews', 'indoorPlate'], ['valve', 'evidence', 'defrostW']],
-    'a heat pump' => [['outdoor' => 'reverses'], ['evidence', 'valve', 'coolStages'], ['compressors', 'eGoes', 'fanCentre']],
-    'with strips' => [['outdoor' => 'reverses', 'heatSource' => 'electric'], ['eGoes', 'heatStages', 'defrostW', 'fanJumper'], ['fanCoil', 'zoneValve']],
+    'nothing known yet' => [
+        [],
+        ['outdoor', 'heatSource', 'supplies', 'fuseAmps', 'plateLink'],
+        [
+            'valve',
+            'evidence',
+            'coolStages',
+            'compressors',
+            'eGoes',
+            'defrostW',
+            'zoneValve',
+            'fanCoil',
+            'secondPhase',
+            'display',
+            'outdoorTons',
+        ],
+    ],
+    'cooling only' => [
+        ['outdoor' => 'cools'],
+        ['coolStages', 'bus', 'floats', 'outdoorScrews', 'indoorPlate'],
+        ['valve', 'evidence', 'defrostW'],
+    ],
+    'a heat pump' => [
+        ['outdoor' => 'reverses'],
+        ['evidence', 'valve', 'coolStages'],
+        ['compressors', 'eGoes', 'fanCentre'],
+    ],
+    'with strips' => [
+        ['outdoor' => 'reverses', 'heatSource' => 'electric'],
+        ['eGoes', 'heatStages', 'defrostW', 'fanJumper'],
+        ['fanCoil', 'zoneValve'],
+    ],
     'two stages' => [['outdoor' => 'reverses', 'coolStages' => '2'], ['compressors'], []],
     'a boiler' => [['heatSource' => 'boiler'], ['zoneValve'], ['heatStages', 'fanJumper', 'fanCoil']],
     'a water coil' => [['heatSource' => 'coil'], ['fanCoil'], ['zoneValve']],
@@ -52,38 +80,88 @@ it('knows every archetype of the catalogue again by its answers, and says from w
     expect($match->id)->toBe($id)->and($match->why)->not->toBe([])->and($match->open)->toBe([]);
 })->with(House::ids('equipment'));
 
-it('says what still decides the equipment, and admits what the catalogue lacks', function (array $answers, array $open, ?string $says): void {
+it('says what still decides the equipment, and admits what the catalogue lacks', function (
+    array $answers,
+    array $open,
+    ?string $says,
+): void {
     $match = EquipmentMatch::of(new Answers($answers), House::ids('equipment'));
 
-    expect($match->id)->toBeNull()->and($match->open)->toBe($open)->and(implode('; ', $match->why))->toContain($says ?? '');
+    expect($match->id)
+        ->toBeNull()
+        ->and($match->open)
+        ->toBe($open)
+        ->and(implode('; ', $match->why))
+        ->toContain($says ?? '');
 })->with([
-    [[], ['outdoor', 'heatSource'], null], [['outdoor' => 'reverses', 'heatSource' => 'electric'], ['coolStages', 'valve', 'heatStages'], null],
+    [[], ['outdoor', 'heatSource'], null],
+    [['outdoor' => 'reverses', 'heatSource' => 'electric'], ['coolStages', 'valve', 'heatStages'], null],
     'two-stage oil' => [['outdoor' => 'none', 'heatSource' => 'oil', 'heatStages' => '2'], [], 'no such equipment'],
 ]);
 
-it('keeps an answer where the circuit reads it, reads it back, and takes it back', function (string $key, mixed $value, mixed $read, string $said): void {
+it('keeps an answer where the circuit reads it, reads it back, and takes it back', function (
+    string $key,
+    mixed $value,
+    mixed $read,
+    string $said,
+): void {
     $survey = Interview::put(SurveyFile::write(House::survey()), $key, $value);
     $house = SurveyFile::read(json_decode((string) json_encode($survey), true), House::archetype());
 
-    expect(Interview::answer($house, $key))->toBe($read)->and(Questions::named($key)?->said(Interview::answer($house, $key)))->toBe($said)
-        ->and(Interview::answer(SurveyFile::read(Interview::put($survey, $key, null), House::archetype()), $key))->toBeNull();
+    expect(Interview::answer($house, $key))
+        ->toBe($read)
+        ->and(Questions::named($key)?->said(Interview::answer($house, $key)))
+        ->toBe($said)
+        ->and(Interview::answer(SurveyFile::read(Interview::put($survey, $key, null), House::archetype()), $key))
+        ->toBeNull();
 })->with([
-    ['lineVolts', 121.5, 121.5, '121.5 V'], ['fuseAmps', 3, 3.0, '3 A'], ['commonBonded', 'no', 'no', 'No'], ['plateLink', 'out', 'out', 'Link out'], ['oldPower', 'common', 'common', 'R and C'],
-    ['secondPhase', 'out', 'out', 'Out of phase'], ['wire', 'stranded', 'stranded', 'Stranded'], ['outdoor', 'reverses', 'reverses', 'It is a heat pump'],
-    ['evidence', ['valve', 'plate'], ['valve', 'plate'], 'reversing valve and accumulator, its nameplate says so'], ['fuseMarked', 5, 5.0, '5 A'], ['history', 'new board in spring', 'new board in spring', 'new board in spring'],
+    ['lineVolts', 121.5, 121.5, '121.5 V'],
+    ['fuseAmps', 3, 3.0, '3 A'],
+    ['commonBonded', 'no', 'no', 'No'],
+    ['plateLink', 'out', 'out', 'Link out'],
+    ['oldPower', 'common', 'common', 'R and C'],
+    ['secondPhase', 'out', 'out', 'Out of phase'],
+    ['wire', 'stranded', 'stranded', 'Stranded'],
+    ['outdoor', 'reverses', 'reverses', 'It is a heat pump'],
+    ['evidence', ['valve', 'plate'], ['valve', 'plate'], 'reversing valve and accumulator, its nameplate says so'],
+    ['fuseMarked', 5, 5.0, '5 A'],
+    ['history', 'new board in spring', 'new board in spring', 'new board in spring'],
 ]);
 
-it('refuses an answer with its place, its value and what is allowed', function (string $key, mixed $value, string $says): void {
-    expect(fn () => Interview::put(SurveyFile::write(House::survey()), $key, $value))->toThrow(InvalidData::class, $says);
+it('refuses an answer with its place, its value and what is allowed', function (
+    string $key,
+    mixed $value,
+    string $says,
+): void {
+    expect(fn () => Interview::put(SurveyFile::write(House::survey()), $key, $value))->toThrow(
+        InvalidData::class,
+        $says,
+    );
 })->with([
-    ['colour', 'red', '/key: is "colour"; allowed: outdoor'], ['outdoor', 'melts', '/outdoor: is "melts"; allowed: none, cools, reverses'], ['lineVolts', 12, 'a number from 90 to 300'],
-    ['lineVolts', 'high', '/lineVolts'], ['evidence', ['hearsay'], '/evidence: is "hearsay"'], ['history', str_repeat('x', 10_000), 'is 10000 characters long; allowed: at most 500'],
+    ['colour', 'red', '/key: is "colour"; allowed: outdoor'],
+    ['outdoor', 'melts', '/outdoor: is "melts"; allowed: none, cools, reverses'],
+    ['lineVolts', 12, 'a number from 90 to 300'],
+    ['lineVolts', 'high', '/lineVolts'],
+    ['evidence', ['hearsay'], '/evidence: is "hearsay"'],
+    ['history', str_repeat('x', 10_000), 'is 10000 characters long; allowed: at most 500'],
 ]);
 
-it('suggests from the letters of a plate, with the letters and what to check', function (array $letters, string $title, string $because, array $answers): void {
+it('suggests from the letters of a plate, with the letters and what to check', function (
+    array $letters,
+    string $title,
+    string $because,
+    array $answers,
+): void {
     $found = array_column(PlateRecognition::suggest($letters), null, 'title');
 
-    expect($found)->toHaveKey($title)->and($found[$title]['because'])->toBe($because)->and($found[$title]['answers'])->toBe($answers)->and($found[$title]['check'])->not->toBe('');
+    expect($found)
+        ->toHaveKey($title)
+        ->and($found[$title]['because'])
+        ->toBe($because)
+        ->and($found[$title]['answers'])
+        ->toBe($answers)
+        ->and($found[$title]['check'])
+        ->not->toBe('');
 })->with([
     [['R', 'Y', 'G', 'W', 'O', 'C'], 'Likely a heat pump', 'O', ['outdoor' => 'reverses', 'valve' => 'O']],
     [['R', 'Y', 'G', 'B', 'C'], 'B: a reversing valve energised in heating, or the common', 'B', []],
@@ -92,54 +170,152 @@ it('suggests from the letters of a plate, with the letters and what to check', f
     [['R', 'W'], 'Heat only: furnace, boiler or zone valve', 'W', ['outdoor' => 'none']],
     [['R', 'W', 'Y'], 'Heating and cooling without a fan conductor', 'W, Y', ['outdoor' => 'cools']],
     [['R', 'Y', 'G', 'C'], 'Cooling only, or a heat pump without backup', 'Y', []],
-    [['R', 'W', 'W2', 'Y', 'Y2', 'G', 'C'], 'Two stages of heating and of cooling', 'Y2, W2', ['coolStages' => '2', 'heatStages' => '2']],
-    [['Rc', 'Rh', 'W', 'Y', 'G'], 'A conductor on Rc and one on Rh: two transformers, or a link taken for a conductor', 'Rc, Rh', ['supplies' => '2']],
-    [['R', 'Y', 'G', 'O', 'E', 'Aux'], 'Auxiliary or emergency heat: a heat pump with strips or a furnace behind it', 'Aux, E', ['outdoor' => 'reverses']],
-    [['R', 'W', 'Y', 'G'], 'No C: it ran on batteries, by a mechanical switch, or through an idle load', 'R, W, Y, G', []],
+    [
+        ['R', 'W', 'W2', 'Y', 'Y2', 'G', 'C'],
+        'Two stages of heating and of cooling',
+        'Y2, W2',
+        ['coolStages' => '2', 'heatStages' => '2'],
+    ],
+    [
+        ['Rc', 'Rh', 'W', 'Y', 'G'],
+        'A conductor on Rc and one on Rh: two transformers, or a link taken for a conductor',
+        'Rc, Rh',
+        ['supplies' => '2'],
+    ],
+    [
+        ['R', 'Y', 'G', 'O', 'E', 'Aux'],
+        'Auxiliary or emergency heat: a heat pump with strips or a furnace behind it',
+        'Aux, E',
+        ['outdoor' => 'reverses'],
+    ],
+    [
+        ['R', 'W', 'Y', 'G'],
+        'No C: it ran on batteries, by a mechanical switch, or through an idle load',
+        'R, W, Y, G',
+        [],
+    ],
     [['D+', 'D-', 'R', 'C'], 'Letters of a data bus: a communicating system', 'D+, D-', []],
 ]);
 
-it('gives no suggestion where there are no letters, and none of its answers is one nobody could give', function (): void {
-    expect(PlateRecognition::suggest([]))->toBe([]);
-    foreach (House::ids('equipment') as $id) {
-        $letters = array_map(static fn ($c): string => (string) $c->near->terminal, ExampleHouse::of(House::archetype($id))->wallCable()->conductors ?? []);
-        foreach (PlateRecognition::suggest($letters) as $suggestion) {
-            foreach ($suggestion['answers'] as $key => $value) {
-                expect(Questions::named($key)?->choices)->toHaveKey($value);
+it(
+    'gives no suggestion where there are no letters, and none of its answers is one nobody could give',
+    function (): void {
+        expect(PlateRecognition::suggest([]))->toBe([]);
+        foreach (House::ids('equipment') as $id) {
+            $letters = array_map(
+                static fn ($c): string => (string) $c->near->terminal,
+                ExampleHouse::of(House::archetype($id))->wallCable()->conductors ?? [],
+            );
+            foreach (PlateRecognition::suggest($letters) as $suggestion) {
+                foreach ($suggestion['answers'] as $key => $value) {
+                    expect(Questions::named($key)?->choices)->toHaveKey($value);
+                }
             }
         }
-    }
-});
+    },
+);
 
-it('reads capacity from the digits of a model number only where they are a nominal size', function (string $model, array $tons): void {
+it('reads capacity from the digits of a model number only where they are a nominal size', function (
+    string $model,
+    array $tons,
+): void {
     expect(array_column(ModelDigits::suggest($model), 'tons'))->toBe($tons);
-})->with([['AB036C12', [3.0]], ['XH24-1', [2.0]], ['QQ-060-B', [5.0]], ['7731', []], ['', []], ['A18B030', [1.5, 2.5]]]);
+})->with([
+    ['AB036C12', [3.0]],
+    ['XH24-1', [2.0]],
+    ['QQ-060-B', [5.0]],
+    ['7731', []],
+    ['', []],
+    ['A18B030', [1.5, 2.5]],
+]);
 
 it('lists what a plan from an unfinished survey assumes, and nothing once all is known', function (): void {
     $open = Assumptions::of(House::survey([2 => ['evidence' => 'colour']]), false);
-    $known = Assumptions::of(SurveyFile::read(array_replace_recursive(SurveyFile::write(House::survey()), ['facts' => ['lineVolts' => 120, 'tapVolts' => 120, 'transformerVa' => 40, 'fuseAmps' => 3], 'answers' => ['floats' => 'none']]), House::archetype()), true);
+    $known = Assumptions::of(
+        SurveyFile::read(
+            array_replace_recursive(SurveyFile::write(House::survey()), [
+                'facts' => ['lineVolts' => 120, 'tapVolts' => 120, 'transformerVa' => 40, 'fuseAmps' => 3],
+                'answers' => ['floats' => 'none'],
+            ]),
+            House::archetype(),
+        ),
+        true,
+    );
 
-    expect(implode('; ', $open))->toContain('3 yellow goes from Y to Y: colour only', 'the line is 120 V: not measured', 'the transformer gives 40 VA', 'the fuse is 3 A', 'R–C is there at the board')->and($known)->toBe([]);
+    expect(implode('; ', $open))
+        ->toContain(
+            '3 yellow goes from Y to Y: colour only',
+            'the line is 120 V: not measured',
+            'the transformer gives 40 VA',
+            'the fuse is 3 A',
+            'R–C is there at the board',
+        )
+        ->and($known)
+        ->toBe([]);
 });
 
 it('wants the readings that this house has, with a stand-in where there is no C', function (): void {
     $with = array_column(WantedReadings::of(House::survey()), 'why', 'label');
     $without = array_column(WantedReadings::of(House::survey([4 => ['near' => ['state' => 'spare']]])), 'why', 'label');
 
-    expect(array_keys($with))->toBe(['R–C at the board', 'Transformer secondary', 'R–C at the wall', 'R–W at the wall', 'R–Y at the wall', 'R–G at the wall'])
-        ->and($without)->not->toHaveKey('R–C at the wall')->and($without['R–W at the wall'])->toContain('stands in for it');
+    expect(array_keys($with))
+        ->toBe([
+            'R–C at the board',
+            'Transformer secondary',
+            'R–C at the wall',
+            'R–W at the wall',
+            'R–Y at the wall',
+            'R–G at the wall',
+        ])
+        ->and($without)
+        ->not->toHaveKey('R–C at the wall')
+        ->and($without['R–W at the wall'])
+        ->toContain('stands in for it');
 });
 
-it('gives a board whose E is tied to W inside that E, in the circuit too, and puts letters under what is printed', function (): void {
-    $archetype = House::archetype('heat-pump-o-2c-1aux');
-    $survey = ['archetype' => $archetype->id, 'answers' => ['eGoes' => 'tied', 'outdoor' => 'reverses'], 'cables' => [['id' => 'A', 'from' => 'wall', 'to' => 'indoor', 'gauge' => 18, 'feet' => 40, 'conductors' => [
-        House::conductor(1, 'brown', 'E', 'E'), House::conductor(2, 'yellow', 'Y', 'Y'), House::conductor(3, 'white', 'Aux', 'W1'), House::conductor(4, 'black', 'L', 'L'),
-    ]]]];
-    $house = SurveyFile::read($survey, $archetype)->asPrinted();
-    $ends = array_map(static fn ($c): string => $c->far->label(), $house->wallCable()->conductors ?? []);
+it(
+    'gives a board whose E is tied to W inside that E, in the circuit too, and puts letters under what is printed',
+    function (): void {
+        $archetype = House::archetype('heat-pump-o-2c-1aux');
+        $survey = [
+            'archetype' => $archetype->id,
+            'answers' => ['eGoes' => 'tied', 'outdoor' => 'reverses'],
+            'cables' => [
+                [
+                    'id' => 'A',
+                    'from' => 'wall',
+                    'to' => 'indoor',
+                    'gauge' => 18,
+                    'feet' => 40,
+                    'conductors' => [
+                        House::conductor(1, 'brown', 'E', 'E'),
+                        House::conductor(2, 'yellow', 'Y', 'Y'),
+                        House::conductor(3, 'white', 'Aux', 'W1'),
+                        House::conductor(4, 'black', 'L', 'L'),
+                    ],
+                ],
+            ],
+        ];
+        $house = SurveyFile::read($survey, $archetype)->asPrinted();
+        $ends = array_map(static fn ($c): string => $c->far->label(), $house->wallCable()->conductors ?? []);
 
-    expect($house->archetype->printedAt(Place::Indoor))->toContain('E')->and($house->archetype->ties[0]->b)->toBe('W')
-        ->and($ends)->toBe(['E', 'Y1', 'W', 'L'])
-        ->and(array_values(array_filter(Screening::check($house, []), static fn (Finding $f): bool => $f->code === 'SC12'))[0]->title)->toContain('is on L of the indoor board, which this equipment does not have')
-        ->and(SurveyFile::read([...$survey, 'answers' => ['eGoes' => 'none']], $archetype)->archetype->printedAt(Place::Indoor))->not->toContain('E');
-});
+        expect($house->archetype->printedAt(Place::Indoor))
+            ->toContain('E')
+            ->and($house->archetype->ties[0]->b)
+            ->toBe('W')
+            ->and($ends)
+            ->toBe(['E', 'Y1', 'W', 'L'])
+            ->and(
+                array_values(
+                    array_filter(Screening::check($house, []), static fn (Finding $f): bool => $f->code === 'SC12'),
+                )[0]->title,
+            )
+            ->toContain('is on L of the indoor board, which this equipment does not have')
+            ->and(
+                SurveyFile::read([...$survey, 'answers' => ['eGoes' => 'none']], $archetype)->archetype->printedAt(
+                    Place::Indoor,
+                ),
+            )
+            ->not->toContain('E');
+    },
+);

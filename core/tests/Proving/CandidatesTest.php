@@ -20,9 +20,17 @@ use Unionbit\Core\Tests\Support\House;
 function causes(): array
 {
     return [
-        'R open' => new Opened('A1.h1'), 'W open' => new Opened('A2.h1'), 'Y open' => new Opened('A3.h1'), 'G open' => new Opened('A4.h1'), 'C open' => new Opened('A5.h1'),
-        'outdoor Y open' => new Opened('B1.h1'), 'outdoor C open' => new Opened('B2.h1'), 'fuse' => new Opened('T1.fuse'),
-        'contactor shorted' => new CoilShorted('contactor'), 'Y touches G' => new Touching('A3.mid', 'A4.mid'), 'G touches C' => new Touching('A4.mid', 'A5.mid'),
+        'R open' => new Opened('A1.h1'),
+        'W open' => new Opened('A2.h1'),
+        'Y open' => new Opened('A3.h1'),
+        'G open' => new Opened('A4.h1'),
+        'C open' => new Opened('A5.h1'),
+        'outdoor Y open' => new Opened('B1.h1'),
+        'outdoor C open' => new Opened('B2.h1'),
+        'fuse' => new Opened('T1.fuse'),
+        'contactor shorted' => new CoilShorted('contactor'),
+        'Y touches G' => new Touching('A3.mid', 'A4.mid'),
+        'G touches C' => new Touching('A4.mid', 'A5.mid'),
     ];
 }
 
@@ -41,13 +49,17 @@ it('names the true cause among those that read so', function (string $name): voi
         foreach ($step->probes as $probe) {
             $expected = $meter->read($probe->mode, $step->setup, $probe->a, $probe->b);
             $volts = $probe->mode === MeterMode::Volts;
-            $actual = $volts ? $meter->nominalVolts($step->setup->with($edit), $probe->a, $probe->b) ?? 0.0 : $meter->ohms($step->setup->with($edit), $probe->a, $probe->b)->nominal;
+            $actual = $volts
+                ? $meter->nominalVolts($step->setup->with($edit), $probe->a, $probe->b) ?? 0.0
+                : $meter->ohms($step->setup->with($edit), $probe->a, $probe->b)->nominal;
             $verdict = $judge->reading($expected, $step->setup, $actual);
             if ($verdict->outcome === Outcome::Fail) {
                 $failed++;
                 expect($verdict->candidates)->toContain($says)->and($verdict->reason)->toContain('It reads so when');
             } else {
-                expect($actual === null ? $expected->overLimit : $expected->contains($actual))->toBeTrue("{$step->key()} {$probe->key()}");
+                expect($actual === null ? $expected->overLimit : $expected->contains($actual))->toBeTrue(
+                    "{$step->key()} {$probe->key()}",
+                );
             }
         }
     }
@@ -55,7 +67,9 @@ it('names the true cause among those that read so', function (string $name): voi
     expect($failed)->toBeGreaterThan($name === 'Y touches G' ? -1 : 0);
 })->with(array_keys(causes()));
 
-it('passes every healthy reading within its tolerances, on every kind of equipment', function (string $archetype): void {
+it('passes every healthy reading within its tolerances, on every kind of equipment', function (
+    string $archetype,
+): void {
     $plan = House::example($archetype);
     $circuit = $plan->circuit();
     $meter = new Meter($circuit);
@@ -64,53 +78,95 @@ it('passes every healthy reading within its tolerances, on every kind of equipme
             $expected = $meter->read($probe->mode, $step->setup, $probe->a, $probe->b);
             expect($expected->floating)->toBeFalse("{$step->key()} {$probe->key()}");
             foreach ($expected->overLimit ? [null] : [$expected->low, $expected->nominal, $expected->high] as $value) {
-                expect((new Judge($circuit))->reading($expected, $step->setup, $value)->outcome)->toBe(Outcome::Pass, "{$step->key()} {$probe->key()}");
+                expect((new Judge($circuit))->reading($expected, $step->setup, $value)->outcome)->toBe(
+                    Outcome::Pass,
+                    "{$step->key()} {$probe->key()}",
+                );
             }
         }
     }
 })->with(House::ids('equipment'));
 
-it('sets every step up so that its needed loads pull in, lifted or with the face off', function (string $archetype, string $profile): void {
+it('sets every step up so that its needed loads pull in, lifted or with the face off', function (
+    string $archetype,
+    string $profile,
+): void {
     $plan = House::example($archetype, $profile);
     foreach (array_filter((new Steps($plan))->all(), static fn ($s): bool => ! $s->staysDead) as $step) {
-        $missing = array_diff($plan->installation->archetype->needs[$step->call->value], $plan->circuit()->operate($step->setup)->pulledIn());
+        $missing = array_diff(
+            $plan->installation->archetype->needs[$step->call->value],
+            $plan->circuit()->operate($step->setup)->pulledIn(),
+        );
         expect(array_values($missing))->toBe([], $step->key());
     }
 })->with([
-    ['heat-pump-o-2c-2aux', 'c-powered-3h-2c'], ['heat-pump-b-1c-1aux', 'two-hot-o-and-b'], ['furnace-gas-2h-2c', 'c-or-battery-2h-2c'],
-    ['boiler-zone-valve-1c', 'c-powered-3h-2c'], ['dual-fuel-o-2c-2h', 'c-powered-3h-2c'], ['air-handler-electric-1h-1c', 'solid-state-1h-1c'],
+    ['heat-pump-o-2c-2aux', 'c-powered-3h-2c'],
+    ['heat-pump-b-1c-1aux', 'two-hot-o-and-b'],
+    ['furnace-gas-2h-2c', 'c-or-battery-2h-2c'],
+    ['boiler-zone-valve-1c', 'c-powered-3h-2c'],
+    ['dual-fuel-o-2c-2h', 'c-powered-3h-2c'],
+    ['air-handler-electric-1h-1c', 'solid-state-1h-1c'],
 ]);
 
 // From a call terminal to C, 0.0 to 0.7 Ω or 0 V: a dead short, whatever hangs there. It is named as one.
-it('names a dead short between a call terminal and the common, by ohms and by volts', function (string $archetype): void {
+it('names a dead short between a call terminal and the common, by ohms and by volts', function (
+    string $archetype,
+): void {
     $plan = House::example($archetype);
     $judge = new Judge($plan->circuit());
     $meter = new Meter($plan->circuit());
-    $short = static fn (string $says): bool => str_contains($says, ' touches ') || str_contains($says, 'coil is shorted');
+    $short = static fn (string $says): bool => str_contains($says, ' touches ') ||
+        str_contains($says, 'coil is shorted');
     $asked = 0;
     foreach ((new Steps($plan))->all() as $step) {
         foreach ($step->probes as $probe) {
-            $toCommon = in_array($probe->b, array_map(static fn ($t): string => $t->common, $plan->installation->transformers()), true) || str_ends_with($probe->b, '.C');
+            $toCommon =
+                in_array(
+                    $probe->b,
+                    array_map(static fn ($t): string => $t->common, $plan->installation->transformers()),
+                    true,
+                ) || str_ends_with($probe->b, '.C');
             $expected = $meter->read($probe->mode, $step->setup, $probe->a, $probe->b);
-            if (! $toCommon || $expected->overLimit || ! in_array($step->method, [Method::PreCheck, Method::Voltage], true)) {
+            if (
+                ! $toCommon ||
+                $expected->overLimit ||
+                ! in_array($step->method, [Method::PreCheck, Method::Voltage], true)
+            ) {
                 continue;
             }
             foreach ($probe->mode === MeterMode::Ohms ? [0.0, 0.7] : [0.0] as $value) {
                 $verdict = $judge->reading($expected, $step->setup, $value);
                 $asked++;
-                expect($verdict->outcome)->toBe(Outcome::Fail, "{$step->key()} {$probe->key()} {$value}")
-                    ->and($verdict->reason)->not->toContain('No single change')
-                    ->and(array_filter($verdict->candidates, $short))->not->toBe([], "{$step->key()} {$probe->key()} {$value}");
+                expect($verdict->outcome)
+                    ->toBe(Outcome::Fail, "{$step->key()} {$probe->key()} {$value}")
+                    ->and($verdict->reason)
+                    ->not->toContain('No single change')
+                    ->and(array_filter($verdict->candidates, $short))
+                    ->not->toBe([], "{$step->key()} {$probe->key()} {$value}");
                 if ($probe->mode === MeterMode::Ohms) {
-                    expect($short($verdict->candidates[0]))->toBeTrue("{$step->key()} {$probe->key()} {$value}: {$verdict->candidates[0]}");
+                    expect($short($verdict->candidates[0]))->toBeTrue(
+                        "{$step->key()} {$probe->key()} {$value}: {$verdict->candidates[0]}",
+                    );
                 }
             }
         }
     }
     expect($asked)->toBeGreaterThan(5);
-})->with(['furnace-gas-2h-2c', 'air-handler-electric-2h-1c', 'boiler-zone-valve-1c', 'heat-pump-b-1c-1aux', 'dual-fuel-o-1c-1h', 'fan-centre-1h-1c']);
+})->with([
+    'furnace-gas-2h-2c',
+    'air-handler-electric-2h-1c',
+    'boiler-zone-valve-1c',
+    'heat-pump-b-1c-1aux',
+    'dual-fuel-o-1c-1h',
+    'fan-centre-1h-1c',
+]);
 
-it('names each kind of coil that can be shorted', function (string $archetype, string $load, string $a, string $b): void {
+it('names each kind of coil that can be shorted', function (
+    string $archetype,
+    string $load,
+    string $a,
+    string $b,
+): void {
     $circuit = House::example($archetype)->circuit();
     $off = Setup::isolated()->faceOff();
     $expected = (new Meter($circuit))->ohms($off, $a, $b);
@@ -127,35 +183,76 @@ it('names each kind of coil that can be shorted', function (string $archetype, s
     'humidifier' => ['dual-fuel-o-2c-2h', 'humidifier', 'indoor.HUM', 'indoor.C'],
 ]);
 
-it('takes all readings of the call together: full at the wall and nothing at the board is the conductor', function (): void {
-    $plan = House::plan();
-    $step = (new Steps($plan))->find('fan.voltage') ?? throw new LogicException('no step');
-    $judge = new Judge($plan->circuit());
-    $board = (new Meter($plan->circuit()))->volts($step->setup, 'indoor.G', 'indoor.C');
-    $alone = $judge->reading($board, $step->setup, 0.0);
-    $wall = new TakenReading(MeterMode::Volts, 'wall.G', 'wall.C', 26.0);
-    $together = $judge->reading($board, $step->setup, 0.0, others: [$wall]);
-    $contrary = $judge->reading($board, $step->setup, 0.0, others: [$wall, new TakenReading(MeterMode::Volts, 'indoor.R', 'indoor.C', 3.0)]);
+it(
+    'takes all readings of the call together: full at the wall and nothing at the board is the conductor',
+    function (): void {
+        $plan = House::plan();
+        $step = (new Steps($plan))->find('fan.voltage') ?? throw new LogicException('no step');
+        $judge = new Judge($plan->circuit());
+        $board = (new Meter($plan->circuit()))->volts($step->setup, 'indoor.G', 'indoor.C');
+        $alone = $judge->reading($board, $step->setup, 0.0);
+        $wall = new TakenReading(MeterMode::Volts, 'wall.G', 'wall.C', 26.0);
+        $together = $judge->reading($board, $step->setup, 0.0, others: [$wall]);
+        $contrary = $judge->reading(
+            $board,
+            $step->setup,
+            0.0,
+            others: [$wall, new TakenReading(MeterMode::Volts, 'indoor.R', 'indoor.C', 3.0)],
+        );
 
-    expect($alone->candidates)->toContain("the thermostat's G switch is open", '4 green is open in the cable')
-        ->and($together->candidates)->toBe(['4 green is open in the cable', '5 blue is open in the cable'])->and($together->reason)->toContain('It reads so when 4 green is open')
-        ->and($contrary->reason)->toContain('No single change gives all readings of this call');
-});
+        expect($alone->candidates)
+            ->toContain("the thermostat's G switch is open", '4 green is open in the cable')
+            ->and($together->candidates)
+            ->toBe(['4 green is open in the cable', '5 blue is open in the cable'])
+            ->and($together->reason)
+            ->toContain('It reads so when 4 green is open')
+            ->and($contrary->reason)
+            ->toContain('No single change gives all readings of this call');
+    },
+);
 
-it('takes a fraction of a volt for dead while isolated, and more for a source', function (float $value, Outcome $outcome, string $says): void {
+it('takes a fraction of a volt for dead while isolated, and more for a source', function (
+    float $value,
+    Outcome $outcome,
+    string $says,
+): void {
     $plan = House::plan();
     $off = Setup::isolated();
-    $verdict = (new Judge($plan->circuit()))->reading((new Meter($plan->circuit()))->volts($off, 'indoor.R', 'indoor.C'), $off, $value);
+    $verdict = (new Judge($plan->circuit()))->reading(
+        (new Meter($plan->circuit()))->volts($off, 'indoor.R', 'indoor.C'),
+        $off,
+        $value,
+    );
 
-    expect($verdict->outcome)->toBe($outcome)->and($verdict->reason)->toContain($says)->not->toContain('fuse is open')->and($verdict->candidates)->toBe([]);
-})->with([[0.0, Outcome::Pass, 'dead'], [0.3, Outcome::Pass, 'pick-up'], [0.9, Outcome::Pass, 'pick-up'], [1.4, Outcome::Fail, 'still feeds'], [24.0, Outcome::Fail, 'second supply']]);
+    expect($verdict->outcome)
+        ->toBe($outcome)
+        ->and($verdict->reason)
+        ->toContain($says)
+        ->not->toContain('fuse is open')
+        ->and($verdict->candidates)
+        ->toBe([]);
+})->with([
+    [0.0, Outcome::Pass, 'dead'],
+    [0.3, Outcome::Pass, 'pick-up'],
+    [0.9, Outcome::Pass, 'pick-up'],
+    [1.4, Outcome::Fail, 'still feeds'],
+    [24.0, Outcome::Fail, 'second supply'],
+]);
 
-it('says too early only of points that wait: what the thermostat closes is there at once', function (string $archetype, string $step, string $a, string $b, Outcome $outcome): void {
+it('says too early only of points that wait: what the thermostat closes is there at once', function (
+    string $archetype,
+    string $step,
+    string $a,
+    string $b,
+    Outcome $outcome,
+): void {
     $plan = House::example($archetype);
     $found = (new Steps($plan))->find($step) ?? throw new LogicException('no step');
     $expected = (new Meter($plan->circuit()))->volts($found->setup, $a, $b);
 
-    expect((new Judge($plan->circuit()))->reading($expected, $found->setup, 0.0, 120, $found->waiting)->outcome)->toBe($outcome);
+    expect((new Judge($plan->circuit()))->reading($expected, $found->setup, 0.0, 120, $found->waiting)->outcome)->toBe(
+        $outcome,
+    );
 })->with([
     'the compressor is held back' => ['furnace-gas-1h-1c', 'cool-1.voltage', 'indoor.Y', 'indoor.C', Outcome::TooEarly],
     'the fan of the same call is not' => ['furnace-gas-1h-1c', 'cool-1.voltage', 'indoor.G', 'indoor.C', Outcome::Fail],

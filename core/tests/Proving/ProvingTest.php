@@ -25,19 +25,40 @@ function judged(string $step, string $a, string $b, ?float $value, int $left = 0
     $plan = House::plan();
     $setup = (new Steps($plan))->find($step)->setup ?? throw new LogicException("no step {$step}");
 
-    return (new Judge($plan->circuit()))->reading((new Meter($plan->circuit()))->volts($setup, $a, $b), $setup, $value, $left);
+    return (new Judge($plan->circuit()))->reading(
+        (new Meter($plan->circuit()))->volts($setup, $a, $b),
+        $setup,
+        $value,
+        $left,
+    );
 }
 
 it('has each call by jumper and by voltage, fan first', function (): void {
-    expect(array_map(static fn (Step $s): string => $s->key(), (new Steps(House::plan()))->all()))
-        ->toBe(['idle.pre-check', 'fan.jumper', 'fan.board-jumper', 'fan.voltage', 'cool-1.jumper', 'cool-1.board-jumper', 'cool-1.voltage', 'heat-1.jumper', 'heat-1.board-jumper', 'heat-1.voltage']);
+    expect(array_map(static fn (Step $s): string => $s->key(), (new Steps(House::plan()))->all()))->toBe([
+        'idle.pre-check',
+        'fan.jumper',
+        'fan.board-jumper',
+        'fan.voltage',
+        'cool-1.jumper',
+        'cool-1.board-jumper',
+        'cool-1.voltage',
+        'heat-1.jumper',
+        'heat-1.board-jumper',
+        'heat-1.voltage',
+    ]);
 });
 
 it('sets the call up so that its loads pull in', function (string $profile): void {
     $plan = House::plan($profile);
     foreach (array_filter((new Steps($plan))->all(), static fn (Step $s): bool => ! $s->staysDead) as $step) {
-        expect($plan->circuit()->operate($step->setup)->pulledIn())->toEqualCanonicalizing($plan->installation->archetype->needs[$step->call->value], $step->key());
-        expect($step->setUpIsolated)->toBe($step->method !== Method::Voltage)->and($step->restore === [])->toBe($step->method === Method::Voltage);
+        expect($plan->circuit()->operate($step->setup)->pulledIn())->toEqualCanonicalizing(
+            $plan->installation->archetype->needs[$step->call->value],
+            $step->key(),
+        );
+        expect($step->setUpIsolated)
+            ->toBe($step->method !== Method::Voltage)
+            ->and($step->restore === [])
+            ->toBe($step->method === Method::Voltage);
     }
 })->with([House::C_POWERED, House::BATTERY]);
 
@@ -46,7 +67,10 @@ it('expects the reading of every probe within its own band', function (): void {
     foreach ((new Steps($plan))->all() as $step) {
         foreach ($step->probes as $probe) {
             $expected = (new Meter($plan->circuit()))->read($probe->mode, $step->setup, $probe->a, $probe->b);
-            expect($expected->high - $expected->low)->toBeLessThan($probe->mode === MeterMode::Ohms ? 0.5 * $expected->nominal + 1.5 : 8.0, $probe->key())->and($expected->contains((float) $expected->nominal))->toBeTrue();
+            expect($expected->high - $expected->low)
+                ->toBeLessThan($probe->mode === MeterMode::Ohms ? 0.5 * $expected->nominal + 1.5 : 8.0, $probe->key())
+                ->and($expected->contains((float) $expected->nominal))
+                ->toBeTrue();
         }
     }
 });
@@ -54,23 +78,64 @@ it('expects the reading of every probe within its own band', function (): void {
 it('fails 24 V from R to Y with cooling called: the switch is open, not a call', function (): void {
     $verdict = judged('cool-1.voltage', 'wall.Rc', 'wall.Y1', 24.0);
 
-    expect($verdict->outcome)->toBe(Outcome::Fail)
-        ->and($verdict->reason)->toContain('24.0 V where', 'the thermostat\'s Y1 switch is open', 'full voltage across it: the way round is the idle contactor');
+    expect($verdict->outcome)
+        ->toBe(Outcome::Fail)
+        ->and($verdict->reason)
+        ->toContain(
+            '24.0 V where',
+            'the thermostat\'s Y1 switch is open',
+            'full voltage across it: the way round is the idle contactor',
+        );
 });
 
-it('judges', function (string $step, string $a, string $b, float $value, int $left, Outcome $outcome, string $says): void {
+it('judges', function (
+    string $step,
+    string $a,
+    string $b,
+    float $value,
+    int $left,
+    Outcome $outcome,
+    string $says,
+): void {
     $verdict = judged($step, $a, $b, $value, $left);
 
-    expect($verdict->outcome)->toBe($outcome)->and($verdict->reason.' '.implode('; ', $verdict->candidates))->toContain($says);
+    expect($verdict->outcome)
+        ->toBe($outcome)
+        ->and($verdict->reason.' '.implode('; ', $verdict->candidates))
+        ->toContain($says);
 })->with([
     'in band' => ['cool-1.voltage', 'indoor.Y', 'indoor.C', 25.6, 0, Outcome::Pass, 'closed Y1 switch'],
-    'in band early is a pass' => ['cool-1.voltage', 'indoor.Y', 'indoor.C', 25.6, 120, Outcome::Pass, 'closed Y1 switch'],
+    'in band early is a pass' => [
+        'cool-1.voltage',
+        'indoor.Y',
+        'indoor.C',
+        25.6,
+        120,
+        Outcome::Pass,
+        'closed Y1 switch',
+    ],
     'too early' => ['cool-1.voltage', 'indoor.Y', 'indoor.C', 0.0, 130, Outcome::TooEarly, '2:10 to go'],
     'nothing at the board' => ['cool-1.voltage', 'indoor.Y', 'indoor.C', 0.0, 0, Outcome::Fail, '3 yellow is open'],
-    'nothing at the board, other causes' => ['cool-1.voltage', 'indoor.Y', 'indoor.C', 0.0, 0, Outcome::Fail, 'the 3 A fuse is open'],
+    'nothing at the board, other causes' => [
+        'cool-1.voltage',
+        'indoor.Y',
+        'indoor.C',
+        0.0,
+        0,
+        Outcome::Fail,
+        'the 3 A fuse is open',
+    ],
     'sagging' => ['cool-1.voltage', 'indoor.Y', 'indoor.C', 14.0, 0, Outcome::Fail, 'No single change'],
     'lost outdoors' => ['cool-1.jumper', 'outdoor.Y', 'outdoor.C', 0.1, 0, Outcome::Fail, 'outdoor 1 red is open'],
-    'no heat at the board by jumper' => ['heat-1.jumper', 'indoor.W', 'indoor.C', 0.0, 0, Outcome::Fail, '2 white is open'],
+    'no heat at the board by jumper' => [
+        'heat-1.jumper',
+        'indoor.W',
+        'indoor.C',
+        0.0,
+        0,
+        Outcome::Fail,
+        '2 white is open',
+    ],
 ]);
 
 it('is neutral about a ghost and fails a point that is fed', function (): void {
@@ -80,8 +145,10 @@ it('is neutral about a ghost and fails a point that is fed', function (): void {
     $floating = $meter->volts($setup, 'wall.G', 'wall.C');
     $judge = new Judge($plan->circuit());
 
-    expect($judge->reading($floating, $setup, 7.0)->outcome)->toBe(Outcome::Neutral)
-        ->and($judge->reading($floating, $setup, 25.0)->outcome)->toBe(Outcome::Fail);
+    expect($judge->reading($floating, $setup, 7.0)->outcome)
+        ->toBe(Outcome::Neutral)
+        ->and($judge->reading($floating, $setup, 25.0)->outcome)
+        ->toBe(Outcome::Fail);
 });
 
 it('judges ohms and refuses them live', function (): void {
@@ -90,9 +157,18 @@ it('judges ohms and refuses them live', function (): void {
     $judge = new Judge($plan->circuit());
     $off = Setup::isolated();
 
-    expect($judge->reading($meter->ohms($off, 'wall.Y1', 'wall.C'), $off, 14.2)->outcome)->toBe(Outcome::Pass)
-        ->and($judge->reading($meter->ohms($off, 'wall.Y1', 'wall.C'), $off, null)->outcome)->toBe(Outcome::Fail)
-        ->and($judge->reading($meter->read(MeterMode::Ohms, Setup::calling(), 'wall.Y1', 'wall.C'), Setup::calling(), 14.2)->outcome)->toBe(Outcome::Neutral);
+    expect($judge->reading($meter->ohms($off, 'wall.Y1', 'wall.C'), $off, 14.2)->outcome)
+        ->toBe(Outcome::Pass)
+        ->and($judge->reading($meter->ohms($off, 'wall.Y1', 'wall.C'), $off, null)->outcome)
+        ->toBe(Outcome::Fail)
+        ->and(
+            $judge->reading(
+                $meter->read(MeterMode::Ohms, Setup::calling(), 'wall.Y1', 'wall.C'),
+                Setup::calling(),
+                14.2,
+            )->outcome,
+        )
+        ->toBe(Outcome::Neutral);
 });
 
 it('knows what a running delay still holds back', function (string $step, array $in): void {
@@ -107,15 +183,32 @@ it('knows what a running delay still holds back', function (string $step, array 
     'nothing waits for the fan' => ['fan.voltage', ['blower-relay']],
 ]);
 
-it('waits for what really delays', function (string $archetype, string $step, int $seconds, string $reason, array $held): void {
+it('waits for what really delays', function (
+    string $archetype,
+    string $step,
+    int $seconds,
+    string $reason,
+    array $held,
+): void {
     $plan = House::example($archetype);
     $found = (new Steps($plan))->find($step) ?? throw new LogicException("no step {$step}");
 
-    expect($found->wait->seconds)->toBe($seconds)->and($found->wait->reason)->toContain($reason)
-        ->and(array_intersect($held, $plan->circuit()->operate($found->waiting)->pulledIn()))->toBe([])
-        ->and(array_diff($held, $plan->circuit()->operate($found->setup)->pulledIn()))->toBe([]);
+    expect($found->wait->seconds)
+        ->toBe($seconds)
+        ->and($found->wait->reason)
+        ->toContain($reason)
+        ->and(array_intersect($held, $plan->circuit()->operate($found->waiting)->pulledIn()))
+        ->toBe([])
+        ->and(array_diff($held, $plan->circuit()->operate($found->setup)->pulledIn()))
+        ->toBe([]);
 })->with([
-    'heat pump heating: minimum off, then the board' => ['heat-pump-o-1c-1aux', 'heat-1.voltage', 480, 'outdoor board', ['outdoor-input', 'contactor']],
+    'heat pump heating: minimum off, then the board' => [
+        'heat-pump-o-1c-1aux',
+        'heat-1.voltage',
+        480,
+        'outdoor board',
+        ['outdoor-input', 'contactor'],
+    ],
     'by jumper only the board' => ['heat-pump-o-1c-1aux', 'heat-1.jumper', 180, 'outdoor board', ['contactor']],
     'a plain unit by jumper: only the person' => ['air-handler-cool-1c', 'cool-1.jumper', 300, 'only you protect', []],
     'emergency: the sequencer' => ['heat-pump-o-1c-1aux', 'emergency.voltage', 30, 'sequencer', []],
@@ -123,16 +216,36 @@ it('waits for what really delays', function (string $archetype, string $step, in
     'zone valve' => ['boiler-zone-valve-1c', 'heat-1.voltage', 60, 'end switch', ['boiler-relay']],
 ]);
 
-it('repeats the jumper at the board with the field cable off, each family on its own hot', function (string $archetype, string $call, string $hot, array $closes, array $runs): void {
+it('repeats the jumper at the board with the field cable off, each family on its own hot', function (
+    string $archetype,
+    string $call,
+    string $hot,
+    array $closes,
+    array $runs,
+): void {
     $plan = House::example($archetype);
     $step = (new Steps($plan))->find("{$call}.board-jumper") ?? throw new LogicException('no step');
     $point = $plan->circuit()->operate($step->setup);
 
-    expect($step->hot)->toBe($hot)->and($step->closes)->toBe($closes)->and(array_values(array_intersect($point->pulledIn(), $plan->installation->archetype->needs[$call])))->toEqualCanonicalizing($runs)
-        ->and(implode(' ', $step->restore))->toContain('Thermostat cable back on the board')->and($point->notes)->toBe([]);
+    expect($step->hot)
+        ->toBe($hot)
+        ->and($step->closes)
+        ->toBe($closes)
+        ->and(array_values(array_intersect($point->pulledIn(), $plan->installation->archetype->needs[$call])))
+        ->toEqualCanonicalizing($runs)
+        ->and(implode(' ', $step->restore))
+        ->toContain('Thermostat cable back on the board')
+        ->and($point->notes)
+        ->toBe([]);
 })->with([
     'cooling' => ['furnace-gas-1h-1c', 'cool-1', 'R', ['Y', 'G'], ['contactor', 'blower-relay']],
-    'electric heat always with G' => ['air-handler-electric-1h-1c', 'heat-1', 'R', ['W', 'G'], ['sequencer-1', 'blower-relay']],
+    'electric heat always with G' => [
+        'air-handler-electric-1h-1c',
+        'heat-1',
+        'R',
+        ['W', 'G'],
+        ['sequencer-1', 'blower-relay'],
+    ],
     'two transformers, heating' => ['boiler-zone-valve-1c', 'heat-1', 'RH', ['W'], ['zone-valve', 'boiler-relay']],
     'two transformers, cooling' => ['boiler-zone-valve-1c', 'cool-1', 'R', ['Y', 'G'], ['contactor', 'blower-relay']],
     'emergency' => ['heat-pump-o-2c-1aux', 'emergency', 'R', ['W', 'G'], ['sequencer-1', 'blower-relay']],
@@ -142,10 +255,23 @@ it('proves a thermostat on batteries by continuity, and says why another cannot'
     $plan = House::plan(House::BATTERY);
     $step = (new Steps($plan))->find('cool-1.continuity') ?? throw new LogicException('no step');
     $meter = new Meter($plan->circuit());
-    $shows = array_combine(array_map(static fn ($p): string => $p->b, $step->probes), array_map(static fn ($p) => $meter->read($p->mode, $step->setup, $p->a, $p->b), $step->probes));
+    $shows = array_combine(
+        array_map(static fn ($p): string => $p->b, $step->probes),
+        array_map(static fn ($p) => $meter->read($p->mode, $step->setup, $p->a, $p->b), $step->probes),
+    );
 
-    expect($step->staysDead)->toBeTrue()->and($shows['wall.Y']->nominal)->toBeLessThan(2.0)->and($shows['wall.G']->nominal)->toBeLessThan(2.0)->and($shows['wall.W']->overLimit)->toBeTrue()
-        ->and((new Steps(House::plan()))->find('cool-1.continuity'))->toBeNull()->and((new OtherSteps(House::plan()))->whyNoContinuity())->toContain('lives on 24 V');
+    expect($step->staysDead)
+        ->toBeTrue()
+        ->and($shows['wall.Y']->nominal)
+        ->toBeLessThan(2.0)
+        ->and($shows['wall.G']->nominal)
+        ->toBeLessThan(2.0)
+        ->and($shows['wall.W']->overLimit)
+        ->toBeTrue()
+        ->and((new Steps(House::plan()))->find('cool-1.continuity'))
+        ->toBeNull()
+        ->and((new OtherSteps(House::plan()))->whyNoContinuity())
+        ->toContain('lives on 24 V');
 });
 
 it('reads a winding through a conductor that was left on while proving by continuity', function (): void {
@@ -157,10 +283,16 @@ it('reads a winding through a conductor that was left on while proving by contin
 });
 
 it('gives a radio pair its proofs at the equipment', function (): void {
-    $steps = (new Steps(House::example('furnace-gas-1h-1c', 'radio-pair-receiver')));
+    $steps = new Steps(House::example('furnace-gas-1h-1c', 'radio-pair-receiver'));
 
-    expect($steps->find('heat-1.jumper'))->toBeNull()->and($steps->find('heat-1.board-jumper'))->not->toBeNull()->and($steps->find('heat-1.voltage')?->hot)->toBe('R')
-        ->and((new OtherSteps(House::example('furnace-gas-1h-1c', 'radio-pair-receiver')))->whyNoContinuity())->toBe('Its switches stand at the equipment.');
+    expect($steps->find('heat-1.jumper'))
+        ->toBeNull()
+        ->and($steps->find('heat-1.board-jumper'))
+        ->not->toBeNull()
+        ->and($steps->find('heat-1.voltage')?->hot)
+        ->toBe('R')
+        ->and((new OtherSteps(House::example('furnace-gas-1h-1c', 'radio-pair-receiver')))->whyNoContinuity())
+        ->toBe('Its switches stand at the equipment.');
 });
 
 it('names the fault that gives exactly the pattern seen', function (string $fault, string $archetype): void {
@@ -179,7 +311,11 @@ it('names the fault that gives exactly the pattern seen', function (string $faul
             $signs[$sign->key] = $runs[$sign->key] ?? false;
         }
         foreach ($step->probes as $probe) {
-            $volts[] = ['a' => $probe->a, 'b' => $probe->b, 'value' => $point->phasors->magnitude($probe->a, $probe->b) + 0.4];
+            $volts[] = [
+                'a' => $probe->a,
+                'b' => $probe->b,
+                'value' => $point->phasors->magnitude($probe->a, $probe->b) + 0.4,
+            ];
         }
         $seen[] = ['call' => $step->call, 'signs' => $signs, 'volts' => $volts];
     }
@@ -196,12 +332,29 @@ it('names the fault that gives exactly the pattern seen', function (string $faul
 
 it('lifts the float with cooling running, and starts a defrost, where the house has them', function (): void {
     $plan = House::plan();
-    $house = $plan->installation->withFacts($plan->installation->facts->withSafety([new SafetyDevice('float', 'float switch', ['Y'], false)]));
-    $step = (new Steps(new Plan($house, $plan->profile, $plan->landing)))->find('cool-1.float-lift') ?? throw new LogicException('no step');
+    $house = $plan->installation->withFacts(
+        $plan->installation->facts->withSafety([new SafetyDevice('float', 'float switch', ['Y'], false)]),
+    );
+    $step =
+        (new Steps(new Plan($house, $plan->profile, $plan->landing)))->find('cool-1.float-lift') ??
+        throw new LogicException('no step');
     $point = (new Plan($house, $plan->profile, $plan->landing))->circuit()->operate($step->setup);
-    $defrost = (new Steps(House::example('heat-pump-o-2c-1aux')))->find('defrost.voltage') ?? throw new LogicException('no step');
+    $defrost =
+        (new Steps(House::example('heat-pump-o-2c-1aux')))->find('defrost.voltage') ??
+        throw new LogicException('no step');
 
-    expect($point->pulledIn())->not->toContain('contactor')->and($point->thermostatUp)->toBeTrue()->and($step->signs[0]->key)->toBe('outdoor-stops')
-        ->and((new Steps($plan))->find('cool-1.float-lift'))->toBeNull()->and($defrost->do)->toContain('Start a defrost at the outdoor board')
-        ->and(array_map(static fn ($s): string => $s->key, $defrost->signs))->toContain('display', 'drop-off')->and((new Steps($plan))->find('defrost.voltage'))->toBeNull();
+    expect($point->pulledIn())
+        ->not->toContain('contactor')
+        ->and($point->thermostatUp)
+        ->toBeTrue()
+        ->and($step->signs[0]->key)
+        ->toBe('outdoor-stops')
+        ->and((new Steps($plan))->find('cool-1.float-lift'))
+        ->toBeNull()
+        ->and($defrost->do)
+        ->toContain('Start a defrost at the outdoor board')
+        ->and(array_map(static fn ($s): string => $s->key, $defrost->signs))
+        ->toContain('display', 'drop-off')
+        ->and((new Steps($plan))->find('defrost.voltage'))
+        ->toBeNull();
 });

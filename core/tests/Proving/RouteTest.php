@@ -14,16 +14,26 @@ use Unionbit\Core\Tests\Support\House;
 it('walks through two proofs as a person would, second by second', function (): void {
     $plan = House::plan();
     $steps = new Steps($plan);
-    $walk = (new Walk(new Waits($plan->installation)))->through(array_values(array_filter([$steps->find('fan.jumper'), $steps->find('fan.voltage')])));
+    $walk = (new Walk(new Waits($plan->installation)))->through(
+        array_values(array_filter([$steps->find('fan.jumper'), $steps->find('fan.voltage')])),
+    );
     // To the unit 60, off 60, to the wall 60, jumper on 60; to the unit 60, on 60; to the wall 60, to the board 60, one
     // pair 20; off 60, to the wall 60, jumper out 60. Then to the unit 60, on 60, to the wall 60, call 60, to the board
     // 60, three pairs 60. The fan's 5 s are over long before.
     $seconds = 60 + 60 + 60 + 60 + 60 + 60 + 60 + 60 + 20 + 60 + 60 + 60 + 60 + 60 + 60 + 60 + 60 + 60;
 
-    expect($walk->minutes())->toBe((int) round($seconds / 60))->and($walk->powerChanges)->toBe(4)->and($walk->waitMinutes())->toBe(0);
+    expect($walk->minutes())
+        ->toBe((int) round($seconds / 60))
+        ->and($walk->powerChanges)
+        ->toBe(4)
+        ->and($walk->waitMinutes())
+        ->toBe(0);
 });
 
-it('takes the order that is quicker, fan first and never losing a proof', function (string $archetype, School $school): void {
+it('takes the order that is quicker, fan first and never losing a proof', function (
+    string $archetype,
+    School $school,
+): void {
     $plan = House::example($archetype);
     $waits = new Waits($plan->installation);
     $steps = (new Steps($plan))->all();
@@ -36,18 +46,45 @@ it('takes the order that is quicker, fan first and never losing a proof', functi
     $callByCall = (new Walk($waits))->through(array_map($find, array_merge(...array_values($byCall))));
     $voltage = array_values(array_filter($route->keys, static fn (string $k): bool => str_ends_with($k, '.voltage')));
 
-    expect($route->minutes)->toBeLessThanOrEqual($callByCall->minutes())->and($route->waits)->toBeLessThanOrEqual($route->minutes)
-        ->and($voltage[0])->toBe('fan.voltage')->and($voltage)->toBe(array_values(array_map(static fn (Step $s): string => $s->key(), array_filter($steps, static fn (Step $s): bool => $s->method === Method::Voltage))))
-        ->and(array_unique($route->keys))->toBe($route->keys)
-        ->and(Route::of($steps, $school, $waits, $route->keys)->keys)->toBe([]);
-})->with(['furnace-gas-1h-1c', 'heat-pump-o-2c-1aux', 'dual-fuel-o-2c-2h', 'boiler-zone-valve-1c'])->with(School::cases());
+    expect($route->minutes)
+        ->toBeLessThanOrEqual($callByCall->minutes())
+        ->and($route->waits)
+        ->toBeLessThanOrEqual($route->minutes)
+        ->and($voltage[0])
+        ->toBe('fan.voltage')
+        ->and($voltage)
+        ->toBe(
+            array_values(
+                array_map(
+                    static fn (Step $s): string => $s->key(),
+                    array_filter($steps, static fn (Step $s): bool => $s->method === Method::Voltage),
+                ),
+            ),
+        )
+        ->and(array_unique($route->keys))
+        ->toBe($route->keys)
+        ->and(Route::of($steps, $school, $waits, $route->keys)->keys)
+        ->toBe([]);
+})
+    ->with(['furnace-gas-1h-1c', 'heat-pump-o-2c-1aux', 'dual-fuel-o-2c-2h', 'boiler-zone-valve-1c'])
+    ->with(School::cases());
 
-it('begins with what the school reaches for first, where this thermostat allows it', function (School $school, string $profile, Method $first): void {
+it('begins with what the school reaches for first, where this thermostat allows it', function (
+    School $school,
+    string $profile,
+    Method $first,
+): void {
     $plan = House::plan($profile);
     $route = Route::of((new Steps($plan))->all(), $school, new Waits($plan->installation));
     $cooling = array_values(array_filter($route->keys, static fn (string $k): bool => str_starts_with($k, 'cool-1.')));
 
-    expect($route->keys[0])->toBe('idle.pre-check')->and($cooling[0])->toBe('cool-1.'.$first->value)->and($cooling)->toHaveCount(2)->toContain('cool-1.voltage');
+    expect($route->keys[0])
+        ->toBe('idle.pre-check')
+        ->and($cooling[0])
+        ->toBe('cool-1.'.$first->value)
+        ->and($cooling)
+        ->toHaveCount(2)
+        ->toContain('cool-1.voltage');
 })->with([
     'jumper' => [School::Jumper, House::C_POWERED, Method::Jumper],
     'meter' => [School::Meter, House::C_POWERED, Method::Voltage],
@@ -56,10 +93,18 @@ it('begins with what the school reaches for first, where this thermostat allows 
     'no continuity on C: the jumper instead' => [School::Continuity, House::C_POWERED, Method::Jumper],
 ]);
 
-it('adds a stage to a running call without the off time', function (string $archetype, string $step, ?string $follows, int $onward): void {
+it('adds a stage to a running call without the off time', function (
+    string $archetype,
+    string $step,
+    ?string $follows,
+    int $onward,
+): void {
     $found = (new Steps(House::example($archetype)))->find($step) ?? throw new LogicException($step);
 
-    expect($found->follows)->toBe($follows)->and($found->onward->seconds ?? -1)->toBe($onward);
+    expect($found->follows)
+        ->toBe($follows)
+        ->and($found->onward->seconds ?? -1)
+        ->toBe($onward);
 })->with([
     'second compressor stage' => ['heat-pump-o-2c-1aux', 'cool-2.voltage', 'cool-1.voltage', 5],
     'auxiliary joins the highest stage' => ['heat-pump-o-2c-1aux', 'aux-1.voltage', 'heat-2.voltage', 30],
@@ -77,5 +122,8 @@ it('counts the compressor\'s rest from its last call as well as from power-on', 
     $both = (new Walk(new Waits($plan->installation)))->through($pair);
 
     // 480 s less the way: outdoor unit to the wall 120, call 60, to the board 60, to the outdoor unit 120.
-    expect($pair[1]->wait->rest)->toBe(480)->and($both->waitMinutes() - $alone->waitMinutes())->toBe(2);
+    expect($pair[1]->wait->rest)
+        ->toBe(480)
+        ->and($both->waitMinutes() - $alone->waitMinutes())
+        ->toBe(2);
 });

@@ -24,25 +24,62 @@ function stepAndOthers(Unionbit\Core\Planning\Plan $plan, string $key): array
     $steps = new Steps($plan);
     $step = $steps->find($key) ?? throw new LogicException($key);
 
-    return [$step, array_values(array_filter($steps->all(), static fn (Step $s): bool => $s->call === $step->call && $s->key() !== $key))];
+    return [
+        $step,
+        array_values(
+            array_filter($steps->all(), static fn (Step $s): bool => $s->call === $step->call && $s->key() !== $key),
+        ),
+    ];
 }
 
-it('says before a test what it cannot tell apart, and which test can', function (string $archetype, string $key, array $together, ?string $told): void {
+it('says before a test what it cannot tell apart, and which test can', function (
+    string $archetype,
+    string $key,
+    array $together,
+    ?string $told,
+): void {
     $plan = House::example($archetype);
     [$step, $others] = stepAndOthers($plan, $key);
     $groups = (new Separation($plan->circuit(), House::faults()))->ofStep($step, $others, 99);
-    $found = array_values(array_filter($groups, static function (array $group) use ($together): bool {
-        $titles = implode('; ', array_merge(...array_values($group['places'])));
+    $found = array_values(
+        array_filter($groups, static function (array $group) use ($together): bool {
+            $titles = implode('; ', array_merge(...array_values($group['places'])));
 
-        return array_filter($together, static fn (string $title): bool => ! str_contains($titles, $title)) === [];
-    }));
+            return array_filter($together, static fn (string $title): bool => ! str_contains($titles, $title)) === [];
+        }),
+    );
 
-    expect($found)->toHaveCount(1)->and($found[0]['told'])->toBe($told)->and(count($found[0]['places']))->toBeGreaterThan(1);
+    expect($found)
+        ->toHaveCount(1)
+        ->and($found[0]['told'])
+        ->toBe($told)
+        ->and(count($found[0]['places']))
+        ->toBeGreaterThan(1);
 })->with([
-    'by voltage: conductor or screw' => ['furnace-gas-1h-1c', 'cool-1.voltage', ['4 yellow is open in the cable', '4 yellow makes no contact at its screw'], 'cool-1.jumper'],
-    'by jumper: outdoor cable, or contactor' => ['furnace-gas-1h-1c', 'cool-1.board-jumper', ['outdoor 1 yellow is open', 'contactor is open'], 'cool-1.jumper'],
-    'by jumper: G\'s conductor, or the relay' => ['furnace-gas-1h-1c', 'cool-1.jumper', ['3 green is open in the cable', 'blower relay is open'], 'cool-1.board-jumper'],
-    'ohms: contactor, or its way' => ['furnace-gas-1h-1c', 'idle.pre-check', ['4 yellow is open in the cable', 'contactor is open'], null],
+    'by voltage: conductor or screw' => [
+        'furnace-gas-1h-1c',
+        'cool-1.voltage',
+        ['4 yellow is open in the cable', '4 yellow makes no contact at its screw'],
+        'cool-1.jumper',
+    ],
+    'by jumper: outdoor cable, or contactor' => [
+        'furnace-gas-1h-1c',
+        'cool-1.board-jumper',
+        ['outdoor 1 yellow is open', 'contactor is open'],
+        'cool-1.jumper',
+    ],
+    'by jumper: G\'s conductor, or the relay' => [
+        'furnace-gas-1h-1c',
+        'cool-1.jumper',
+        ['3 green is open in the cable', 'blower relay is open'],
+        'cool-1.board-jumper',
+    ],
+    'ohms: contactor, or its way' => [
+        'furnace-gas-1h-1c',
+        'idle.pre-check',
+        ['4 yellow is open in the cable', 'contactor is open'],
+        null,
+    ],
 ]);
 
 // An independent look: any two faults of one group, put into the circuit one after the other, show the same signs, and
@@ -59,9 +96,24 @@ it('puts together only what really looks the same', function (string $key): void
         $looks = [];
         foreach (array_merge(...array_values($group['places'])) as $title) {
             $fault = $byTitle[$title];
-            $point = $circuit->operate($step->method === Method::Voltage ? FaultedCall::setup($circuit, $step->call, $fault) : $step->setup->with(...$fault->edits));
+            $point = $circuit->operate(
+                $step->method === Method::Voltage
+                    ? FaultedCall::setup($circuit, $step->call, $fault)
+                    : $step->setup->with(...$fault->edits),
+            );
             $runs = Observables::of($circuit, $point, $fault);
-            $looks[] = [array_map(static fn ($s): bool => $runs[$s->key] ?? false, array_values(array_filter($step->signs, static fn ($s): bool => isset($runs[$s->key])))), array_map(static fn ($p): float => $point->network->knows($p->a) && $point->network->knows($p->b) ? $point->phasors->magnitude($p->a, $p->b) : 0.0, $step->probes)];
+            $looks[] = [
+                array_map(
+                    static fn ($s): bool => $runs[$s->key] ?? false,
+                    array_values(array_filter($step->signs, static fn ($s): bool => isset($runs[$s->key]))),
+                ),
+                array_map(
+                    static fn ($p): float => $point->network->knows($p->a) && $point->network->knows($p->b)
+                        ? $point->phasors->magnitude($p->a, $p->b)
+                        : 0.0,
+                    $step->probes,
+                ),
+            ];
         }
         foreach ($looks as [$signs, $volts]) {
             expect($signs)->toBe($looks[0][0]);
@@ -74,24 +126,48 @@ it('puts together only what really looks the same', function (string $key): void
 
 it('says what one pair of points would tell', function (): void {
     $circuit = House::example('furnace-gas-1h-1c')->circuit();
-    $groups = (new Separation($circuit, House::faults()))->ofReading(Setup::calling('Y1', 'G'), MeterMode::Volts, 'indoor.Y', 'indoor.C', ['conductor-open:A4.h1', 'contactor-open:contactor', 'fuse-blown:T1.fuse']);
+    $groups = (new Separation($circuit, House::faults()))->ofReading(
+        Setup::calling('Y1', 'G'),
+        MeterMode::Volts,
+        'indoor.Y',
+        'indoor.C',
+        ['conductor-open:A4.h1', 'contactor-open:contactor', 'fuse-blown:T1.fuse'],
+    );
     $expected = array_values(array_filter($groups, static fn (array $g): bool => $g['expected']));
     $other = array_values(array_filter($groups, static fn (array $g): bool => ! $g['expected']));
 
-    expect($expected)->toHaveCount(1)->and($expected[0]['value'])->toBeGreaterThan(24.0)->and(array_keys($expected[0]['places']))->toBe(['outdoor'])
-        ->and($other)->toHaveCount(1)->and($other[0]['value'] ?? 0.0)->toBeLessThan(1.0)->and(array_keys($other[0]['places']))->toEqualCanonicalizing(['cable', 'supply']);
+    expect($expected)
+        ->toHaveCount(1)
+        ->and($expected[0]['value'])
+        ->toBeGreaterThan(24.0)
+        ->and(array_keys($expected[0]['places']))
+        ->toBe(['outdoor'])
+        ->and($other)
+        ->toHaveCount(1)
+        ->and($other[0]['value'] ?? 0.0)
+        ->toBeLessThan(1.0)
+        ->and(array_keys($other[0]['places']))
+        ->toEqualCanonicalizing(['cable', 'supply']);
 });
 
 it('leaves a fault alone that the set-up has taken out of the circuit', function (): void {
     $plan = House::plan();
-    $faults = array_column(array_map(static fn ($f): array => ['id' => $f->id, 'fault' => $f], House::faults()->of($plan->circuit())), 'fault', 'id');
+    $faults = array_column(
+        array_map(static fn ($f): array => ['id' => $f->id, 'fault' => $f], House::faults()->of($plan->circuit())),
+        'fault',
+        'id',
+    );
     $jumper = (new Steps($plan))->find('cool-1.jumper') ?? throw new LogicException('no step');
     // Conductor 3 hangs free; of the two that were swapped only 2 lands, on 3's screw.
     $swapped = Setup::isolated()->lifting('A3.near')->with(new Swapped('A2.near', 'A3.near'));
     $meter = new Meter($plan->circuit());
 
-    expect($plan->circuit()->operate($jumper->setup->with(...$faults['switch-open:switch.Y1']->edits))->pulledIn())->toContain('contactor')
-        ->and($meter->ohms($swapped, 'wall.Y1', 'indoor.W')->nominal)->toBeLessThan(2.0)->and($meter->ohms($swapped, 'A3.near', 'wall.Y1')->nominal)->toBeGreaterThan(10.0);
+    expect($plan->circuit()->operate($jumper->setup->with(...$faults['switch-open:switch.Y1']->edits))->pulledIn())
+        ->toContain('contactor')
+        ->and($meter->ohms($swapped, 'wall.Y1', 'indoor.W')->nominal)
+        ->toBeLessThan(2.0)
+        ->and($meter->ohms($swapped, 'A3.near', 'wall.Y1')->nominal)
+        ->toBeGreaterThan(10.0);
 });
 
 it('compares loaded with unloaded, the line\'s own tolerance aside', function (string $archetype): void {
@@ -100,18 +176,47 @@ it('compares loaded with unloaded, the line\'s own tolerance aside', function (s
         $rest = $plan->circuit()->operate(Setup::calling())->phasors->magnitude($check->a, $check->b);
         $loaded = $rest - $check->fall['nominal'];
         // The same house on a line 8 % high: both readings move, the verdict does not.
-        expect($check->judge($rest, $loaded)->outcome)->toBe(Outcome::Pass, $check->call->value)->and($check->judge(1.08 * $rest, 1.08 * $loaded)->outcome)->toBe(Outcome::Pass)
-            ->and($check->judge($rest, $rest - $check->fall['high'] - 2.0)->outcome)->toBe(Outcome::Fail)
-            ->and($check->va)->toBeLessThan($check->rating)->and($check->fall['high'] - $check->fall['low'])->toBeLessThan(2.5);
+        expect($check->judge($rest, $loaded)->outcome)
+            ->toBe(Outcome::Pass, $check->call->value)
+            ->and($check->judge(1.08 * $rest, 1.08 * $loaded)->outcome)
+            ->toBe(Outcome::Pass)
+            ->and($check->judge($rest, $rest - $check->fall['high'] - 2.0)->outcome)
+            ->toBe(Outcome::Fail)
+            ->and($check->va)
+            ->toBeLessThan($check->rating)
+            ->and($check->fall['high'] - $check->fall['low'])
+            ->toBeLessThan(2.5);
     }
 })->with(['furnace-gas-1h-1c', 'heat-pump-o-1c-1aux', 'dual-fuel-o-2c-2h', 'boiler-zone-valve-1c']);
 
-it('lists what each load adds, and where a clamp shows it', function (string $archetype, string $call, array $adds, ?string $clamp, ?float $amps): void {
-    $checks = array_values(array_filter((new LoadChecks(House::example($archetype)))->all(), static fn (LoadCheck $c): bool => $c->call === CallName::from($call)));
+it('lists what each load adds, and where a clamp shows it', function (
+    string $archetype,
+    string $call,
+    array $adds,
+    ?string $clamp,
+    ?float $amps,
+): void {
+    $checks = array_values(
+        array_filter(
+            (new LoadChecks(House::example($archetype)))->all(),
+            static fn (LoadCheck $c): bool => $c->call === CallName::from($call),
+        ),
+    );
 
-    expect(array_column($checks[0]->adds, 'load'))->toBe($adds)->and($checks[0]->clamp)->toBe($clamp)->and($checks[0]->amps['nominal'] ?? null)->toBe($amps);
+    expect(array_column($checks[0]->adds, 'load'))
+        ->toBe($adds)
+        ->and($checks[0]->clamp)
+        ->toBe($clamp)
+        ->and($checks[0]->amps['nominal'] ?? null)
+        ->toBe($amps);
 })->with([
     'cooling' => ['furnace-gas-1h-1c', 'cool-1', ['contactor', 'blower relay'], 'A1.near', 0.63],
-    'the heating supply has its own conductor' => ['boiler-zone-valve-1c', 'heat-1', ['zone valve motor', 'boiler relay'], 'A5.near', 0.27],
+    'the heating supply has its own conductor' => [
+        'boiler-zone-valve-1c',
+        'heat-1',
+        ['zone valve motor', 'boiler relay'],
+        'A5.near',
+        0.27,
+    ],
     'at rest nothing' => ['furnace-gas-1h-1c', 'idle', [], 'A1.near', 0.18],
 ]);

@@ -11,13 +11,30 @@ use Unionbit\Core\Tests\Support\House;
 /** @return array<string, string> derived value by key */
 function derived(string $archetype): array
 {
-    return array_column(array_map(static fn (DerivedSetting $s): array => [$s->key->value, $s->value], Derivation::all(House::example($archetype))), 1, 0);
+    return array_column(
+        array_map(
+            static fn (DerivedSetting $s): array => [$s->key->value, $s->value],
+            Derivation::all(House::example($archetype)),
+        ),
+        1,
+        0,
+    );
 }
 
-it('derives the settings of every kind of equipment', function (string $archetype, string $type, string $fan, ?string $valve): void {
+it('derives the settings of every kind of equipment', function (
+    string $archetype,
+    string $type,
+    string $fan,
+    ?string $valve,
+): void {
     $settings = derived($archetype);
 
-    expect($settings['equipment-type'])->toBe($type)->and($settings['fan-in-heat'])->toBe($fan)->and($settings['reversing-valve'] ?? null)->toBe($valve);
+    expect($settings['equipment-type'])
+        ->toBe($type)
+        ->and($settings['fan-in-heat'])
+        ->toBe($fan)
+        ->and($settings['reversing-valve'] ?? null)
+        ->toBe($valve);
 })->with([
     ['furnace-gas-1h', 'heat-only', 'equipment', null],
     ['furnace-oil-1h', 'heat-only', 'equipment', null],
@@ -41,26 +58,92 @@ it('finds no difference with everything as derived, on any kind of equipment', f
 
     expect(array_map(static fn ($f): string => $f->title, SettingCheck::check($plan, derived($archetype))))->toBe([]);
     foreach (SettingCheck::table($plan, derived($archetype))['rows'] as $row) {
-        expect(array_filter($row['cells'], static fn (array $cell): bool => $cell['closed'] !== $cell['needed']))->toBe([], $row['call']);
+        expect(array_filter($row['cells'], static fn (array $cell): bool => $cell['closed'] !== $cell['needed']))->toBe(
+            [],
+            $row['call'],
+        );
     }
 })->with(House::ids('equipment'));
 
-it('asks for the compressor\'s minimum off only where there is a compressor', function (string $archetype, bool $asks): void {
+it('asks for the compressor\'s minimum off only where there is a compressor', function (
+    string $archetype,
+    bool $asks,
+): void {
     expect(isset(derived($archetype)['compressor-off']))->toBe($asks);
-})->with([['furnace-gas-2h', false], ['furnace-oil-1h', false], ['air-handler-cool-1c', true], ['heat-pump-o-1c', true]]);
+})->with([
+    ['furnace-gas-2h', false],
+    ['furnace-oil-1h', false],
+    ['air-handler-cool-1c', true],
+    ['heat-pump-o-1c', true],
+]);
 
-it('says from the circuit what each wrong setting does', function (string $archetype, SettingKey $key, string $choice, string $says): void {
-    $setting = array_values(array_filter(Derivation::all(House::example($archetype)), static fn (DerivedSetting $s): bool => $s->key === $key))[0];
+it('says from the circuit what each wrong setting does', function (
+    string $archetype,
+    SettingKey $key,
+    string $choice,
+    string $says,
+): void {
+    $setting = array_values(
+        array_filter(
+            Derivation::all(House::example($archetype)),
+            static fn (DerivedSetting $s): bool => $s->key === $key,
+        ),
+    )[0];
 
     expect($setting->ifWrong($choice))->toContain($says)->and($setting->ifWrong($setting->value))->toBeNull();
 })->with([
-    'electric heat without fan' => ['air-handler-electric-1h-1c', SettingKey::FanInHeat, 'equipment', 'Heat 1 leaves the blower relay at rest'],
-    'radiators with a fan' => ['boiler-zone-valve-1c', SettingKey::FanInHeat, 'thermostat', 'Heat 1 also pulls in the blower relay'],
-    'O pump set B cools without its valve' => ['heat-pump-o-1c-1aux', SettingKey::ReversingValve, 'B', 'Cool 1 leaves the reversing valve at rest'],
-    'O pump set B heats with it' => ['heat-pump-o-1c-1aux', SettingKey::ReversingValve, 'B', 'Heat 1 also pulls in the reversing valve'],
-    'B pump set O' => ['heat-pump-b-1c-1aux', SettingKey::ReversingValve, 'O', 'Heat 1 leaves the reversing valve at rest'],
-    'heat pump set conventional: no valve in cooling' => ['heat-pump-o-1c-1aux', SettingKey::EquipmentType, 'conventional', 'Cool 1 leaves the reversing valve at rest'],
-    'heat pump set conventional: no auxiliary' => ['heat-pump-o-1c-1aux', SettingKey::EquipmentType, 'conventional', 'Heat + aux can never be called'],
-    'dual fuel set heat pump: the furnace with the compressor' => ['dual-fuel-o-1c-1h', SettingKey::EquipmentType, 'heat-pump', 'Furnace 1 can never be called'],
-    'dual fuel set conventional' => ['dual-fuel-o-1c-1h', SettingKey::EquipmentType, 'conventional', 'Cool 1 leaves the reversing valve at rest'],
+    'electric heat without fan' => [
+        'air-handler-electric-1h-1c',
+        SettingKey::FanInHeat,
+        'equipment',
+        'Heat 1 leaves the blower relay at rest',
+    ],
+    'radiators with a fan' => [
+        'boiler-zone-valve-1c',
+        SettingKey::FanInHeat,
+        'thermostat',
+        'Heat 1 also pulls in the blower relay',
+    ],
+    'O pump set B cools without its valve' => [
+        'heat-pump-o-1c-1aux',
+        SettingKey::ReversingValve,
+        'B',
+        'Cool 1 leaves the reversing valve at rest',
+    ],
+    'O pump set B heats with it' => [
+        'heat-pump-o-1c-1aux',
+        SettingKey::ReversingValve,
+        'B',
+        'Heat 1 also pulls in the reversing valve',
+    ],
+    'B pump set O' => [
+        'heat-pump-b-1c-1aux',
+        SettingKey::ReversingValve,
+        'O',
+        'Heat 1 leaves the reversing valve at rest',
+    ],
+    'heat pump set conventional: no valve in cooling' => [
+        'heat-pump-o-1c-1aux',
+        SettingKey::EquipmentType,
+        'conventional',
+        'Cool 1 leaves the reversing valve at rest',
+    ],
+    'heat pump set conventional: no auxiliary' => [
+        'heat-pump-o-1c-1aux',
+        SettingKey::EquipmentType,
+        'conventional',
+        'Heat + aux can never be called',
+    ],
+    'dual fuel set heat pump: the furnace with the compressor' => [
+        'dual-fuel-o-1c-1h',
+        SettingKey::EquipmentType,
+        'heat-pump',
+        'Furnace 1 can never be called',
+    ],
+    'dual fuel set conventional' => [
+        'dual-fuel-o-1c-1h',
+        SettingKey::EquipmentType,
+        'conventional',
+        'Cool 1 leaves the reversing valve at rest',
+    ],
 ]);

@@ -6,10 +6,24 @@ use Unionbit\Core\Setting\Derivation;
 use Unionbit\Core\Setting\SettingCheck;
 use Unionbit\Core\Tests\Support\House;
 
-it('derives each setting with its reason, in the profile\'s own words', function (string $profile, string $key, string $value, string $menu): void {
-    $settings = array_column(array_map(static fn ($s): array => $s->toArray(), Derivation::all(House::plan($profile))), null, 'key');
+it('derives each setting with its reason, in the profile\'s own words', function (
+    string $profile,
+    string $key,
+    string $value,
+    string $menu,
+): void {
+    $settings = array_column(
+        array_map(static fn ($s): array => $s->toArray(), Derivation::all(House::plan($profile))),
+        null,
+        'key',
+    );
 
-    expect($settings[$key]['value'])->toBe($value)->and($settings[$key]['menuValue'])->toBe($menu)->and($settings[$key]['reason'])->not->toBe('');
+    expect($settings[$key]['value'])
+        ->toBe($value)
+        ->and($settings[$key]['menuValue'])
+        ->toBe($menu)
+        ->and($settings[$key]['reason'])
+        ->not->toBe('');
 })->with([
     [House::C_POWERED, 'equipment-type', 'conventional', 'Conventional'],
     [House::C_POWERED, 'fan-in-heat', 'equipment', 'Furnace'],
@@ -38,7 +52,12 @@ it('shows differences between what is made and what is needed', function (): voi
     $column = array_search('G', array_column($table['columns'], 'printed'), true);
     $row = array_values(array_filter($table['rows'], static fn (array $r): bool => $r['call'] === 'heat-1'))[0];
 
-    expect($wrong[0]->title)->toContain('Fan in heat stands at "The thermostat runs it"')->and($wrong[0]->action)->toContain('Furnace')
-        ->and($row['cells'][$column])->toBe(['closed' => true, 'needed' => false])
-        ->and(SettingCheck::check($plan, ['fan-in-heat' => 'equipment']))->toBe([]);
+    expect($wrong[0]->title)
+        ->toContain('Fan in heat stands at "The thermostat runs it"')
+        ->and($wrong[0]->action)
+        ->toContain('Furnace')
+        ->and($row['cells'][$column])
+        ->toBe(['closed' => true, 'needed' => false])
+        ->and(SettingCheck::check($plan, ['fan-in-heat' => 'equipment']))
+        ->toBe([]);
 });

@@ -43,20 +43,40 @@ final class House
     public static function survey(array $changes = [], array $facts = []): Installation
     {
         $wall = [
-            self::conductor(1, 'red', 'R', 'R'), self::conductor(2, 'white', 'W', 'W'), self::conductor(3, 'yellow', 'Y', 'Y'),
-            self::conductor(4, 'green', 'G', 'G'), self::conductor(5, 'blue', 'C', 'C'),
+            self::conductor(1, 'red', 'R', 'R'),
+            self::conductor(2, 'white', 'W', 'W'),
+            self::conductor(3, 'yellow', 'Y', 'Y'),
+            self::conductor(4, 'green', 'G', 'G'),
+            self::conductor(5, 'blue', 'C', 'C'),
         ];
         foreach ($changes as $position => $fields) {
             $wall[$position] = [...$wall[$position], ...$fields];
         }
 
-        return SurveyFile::read([
-            'facts' => $facts + ['plateLink' => 'in'],
-            'cables' => [
-                ['id' => 'A', 'from' => 'wall', 'to' => 'indoor', 'gauge' => 18, 'feet' => 42, 'conductors' => $wall],
-                ['id' => 'B', 'from' => 'indoor', 'to' => 'outdoor', 'gauge' => 18, 'feet' => 30, 'conductors' => [self::conductor(1, 'red', 'Y', 'Y'), self::conductor(2, 'white', 'C', 'C')]],
+        return SurveyFile::read(
+            [
+                'facts' => $facts + ['plateLink' => 'in'],
+                'cables' => [
+                    [
+                        'id' => 'A',
+                        'from' => 'wall',
+                        'to' => 'indoor',
+                        'gauge' => 18,
+                        'feet' => 42,
+                        'conductors' => $wall,
+                    ],
+                    [
+                        'id' => 'B',
+                        'from' => 'indoor',
+                        'to' => 'outdoor',
+                        'gauge' => 18,
+                        'feet' => 30,
+                        'conductors' => [self::conductor(1, 'red', 'Y', 'Y'), self::conductor(2, 'white', 'C', 'C')],
+                    ],
+                ],
             ],
-        ], self::archetype());
+            self::archetype(),
+        );
     }
 
     /** @param  list<array<string, mixed>>  $changes */
@@ -89,27 +109,52 @@ final class House
 
     public static function fault(Plan $plan, string $id): Fault
     {
-        $faults = array_column(array_map(static fn (Fault $f): array => [$f->id, $f], self::faults()->of($plan->circuit())), 1, 0);
+        $faults = array_column(
+            array_map(static fn (Fault $f): array => [$f->id, $f], self::faults()->of($plan->circuit())),
+            1,
+            0,
+        );
 
-        return $faults[$id] ?? throw new \LogicException("no fault {$id}; there are ".implode(' ', array_keys($faults)));
+        return $faults[$id] ??
+            throw new \LogicException("no fault {$id}; there are ".implode(' ', array_keys($faults)));
     }
 
     /** @return list<string> every id in a folder of the catalogue */
     public static function ids(string $folder): array
     {
-        return array_map(static fn (string $file): string => basename($file, '.json'), glob(__DIR__."/../../../catalog/{$folder}/*.json") ?: []);
+        return array_map(
+            static fn (string $file): string => basename($file, '.json'),
+            glob(__DIR__."/../../../catalog/{$folder}/*.json") ?: [],
+        );
     }
 
     /** @return array<string, mixed> */
-    public static function conductor(int $number, string $colour, ?string $near, ?string $far, string $evidence = 'traced'): array
-    {
-        $end = static fn (?string $terminal): array => $terminal === null ? ['state' => 'spare'] : ['state' => 'landed', 'terminal' => $terminal];
+    public static function conductor(
+        int $number,
+        string $colour,
+        ?string $near,
+        ?string $far,
+        string $evidence = 'traced',
+    ): array {
+        $end = static fn (?string $terminal): array => $terminal === null
+            ? ['state' => 'spare']
+            : ['state' => 'landed', 'terminal' => $terminal];
 
-        return ['number' => $number, 'colour' => $colour, 'near' => $end($near), 'far' => $end($far), 'evidence' => $evidence];
+        return [
+            'number' => $number,
+            'colour' => $colour,
+            'near' => $end($near),
+            'far' => $end($far),
+            'evidence' => $evidence,
+        ];
     }
 
     private static function json(string $name): mixed
     {
-        return json_decode((string) file_get_contents(__DIR__."/../../../catalog/{$name}.json"), true, flags: JSON_THROW_ON_ERROR);
+        return json_decode(
+            (string) file_get_contents(__DIR__."/../../../catalog/{$name}.json"),
+            true,
+            flags: JSON_THROW_ON_ERROR,
+        );
     }
 }

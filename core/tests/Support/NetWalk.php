@@ -33,14 +33,30 @@ final class NetWalk
 
                 continue;
             }
-            $needs = array_filter($this->plan->installation->archetype->needs[$call] ?? [], fn (string $id): bool => $this->plan->installation->archetype->load($id)?->kind->hasState() === true);
+            $needs = array_filter(
+                $this->plan->installation->archetype->needs[$call] ?? [],
+                fn (string $id): bool => $this->plan->installation->archetype->load($id)?->kind->hasState() === true,
+            );
             $allowed = [...$needs, ...$this->plan->installation->archetype->allows[$call] ?? []];
-            if (in_array($call, $proved, true) && (array_diff($needs, $in) !== [] || array_diff($in, $allowed) !== [])) {
+            if (
+                in_array($call, $proved, true) &&
+                (array_diff($needs, $in) !== [] || array_diff($in, $allowed) !== [])
+            ) {
                 $bad[] = "{$call}: runs ".implode(',', $in).' instead of '.implode(',', $needs);
             }
-            $blower = array_filter($this->plan->installation->archetype->loads, static fn ($l): bool => $l->observable === 'blower');
-            $compressor = array_filter($this->plan->installation->archetype->loads, static fn ($l): bool => $l->observable === 'outdoor-unit' && in_array($l->id, $in, true));
-            if ($compressor !== [] && $blower !== [] && array_filter($blower, static fn ($l): bool => in_array($l->id, $in, true)) === []) {
+            $blower = array_filter(
+                $this->plan->installation->archetype->loads,
+                static fn ($l): bool => $l->observable === 'blower',
+            );
+            $compressor = array_filter(
+                $this->plan->installation->archetype->loads,
+                static fn ($l): bool => $l->observable === 'outdoor-unit' && in_array($l->id, $in, true),
+            );
+            if (
+                $compressor !== [] &&
+                $blower !== [] &&
+                array_filter($blower, static fn ($l): bool => in_array($l->id, $in, true)) === []
+            ) {
                 $bad[] = "{$call}: the compressor runs without air";
             }
         }
@@ -54,7 +70,13 @@ final class NetWalk
         $a = $this->plan->installation->archetype;
         $calls = ['idle' => []];
         $valve = $a->heatPump?->valve;
-        $fan = array_filter($a->terminals, static fn ($t): bool => $t->place->value === 'indoor' && $t->name->value === 'G') !== [] || $valve !== null ? ['G'] : [];
+        $fan =
+            array_filter(
+                $a->terminals,
+                static fn ($t): bool => $t->place->value === 'indoor' && $t->name->value === 'G',
+            ) !== [] || $valve !== null
+                ? ['G']
+                : [];
         if ($fan !== []) {
             $calls['fan'] = ['G'];
         }
@@ -86,7 +108,7 @@ final class NetWalk
         }
         for ($stage = 1; $stage <= $a->heatPump->auxiliaryStages; $stage++) {
             $calls["aux-{$stage}"] = [...$top, ...array_slice(['Aux', 'W2'], 0, $stage)];
-            $calls['emergency'] = [...($a->heatPump->emergency === 'own' ? ['E'] : []), 'Aux', 'G'];
+            $calls['emergency'] = [...$a->heatPump->emergency === 'own' ? ['E'] : [], 'Aux', 'G'];
         }
 
         return $calls;
@@ -144,7 +166,11 @@ final class NetWalk
             $now = [];
             foreach ($house->archetype->loads as $load) {
                 foreach ($house->archetype->transformers as $t) {
-                    if ($load->kind->hasState() && $this->find($load->from) === $this->find($t->hot) && $this->find($load->to) === $this->find($t->common)) {
+                    if (
+                        $load->kind->hasState() &&
+                        $this->find($load->from) === $this->find($t->hot) &&
+                        $this->find($load->to) === $this->find($t->common)
+                    ) {
                         $now[] = $load->id;
                     }
                 }
@@ -169,7 +195,10 @@ final class NetWalk
             foreach ($cable->conductors as $c) {
                 $ends = [$c->near, $c->far];
                 if ($cable->id === 'A') {
-                    $ends = [$plan->landing->wall[$c->number] ?? $c->near, $plan->landing->indoor[$c->number] ?? $c->far];
+                    $ends = [
+                        $plan->landing->wall[$c->number] ?? $c->near,
+                        $plan->landing->indoor[$c->number] ?? $c->far,
+                    ];
                 }
                 $id = $cable->id.$c->number;
                 foreach ([[$cable->from->value, $ends[0]], [$cable->to->value, $ends[1]]] as [$place, $end]) {
@@ -195,7 +224,10 @@ final class NetWalk
             $this->join('indoor.M1', 'module.'.$plan->profile->powerFrom);
             $this->join('indoor.M2', 'module.C');
             foreach ($house->archetype->terminals as $terminal) {
-                $letter = $house->archetype->heatPump !== null && $terminal->name->value === 'W1' ? 'Aux' : $terminal->name->value;
+                $letter =
+                    $house->archetype->heatPump !== null && $terminal->name->value === 'W1'
+                        ? 'Aux'
+                        : $terminal->name->value;
                 $letter = in_array($letter, ['R', 'Rc', 'Rh'], true) ? 'R' : $letter;
                 $screw = $terminal->place->value === 'indoor' ? $this->plate($letter) : null;
                 if ($screw !== null) {
@@ -226,7 +258,13 @@ final class NetWalk
         $called = array_intersect(['Y1', 'G'], $letters);
         $t = $this->plan->installation->archetype->transformers[0];
         $hears = $this->find('wall.'.$this->plate('K')) === $this->find('indoor.K');
-        if (! $this->plan->changes->sharedKit || $called === [] || ! $hears || $this->find($board['indoor']['R']) !== $this->find($t->hot) || $this->find($board['indoor']['C']) !== $this->find($t->common)) {
+        if (
+            ! $this->plan->changes->sharedKit ||
+            $called === [] ||
+            ! $hears ||
+            $this->find($board['indoor']['R']) !== $this->find($t->hot) ||
+            $this->find($board['indoor']['C']) !== $this->find($t->common)
+        ) {
             return;
         }
         foreach (['G', ...array_intersect(['Y1'], $called)] as $letter) {
@@ -242,10 +280,17 @@ final class NetWalk
         }
         $this->copper([]);
         $plate = $this->plan->profile->outputs->value;
-        $pairs = [["{$plate}.{$this->plan->profile->powerFrom}", "{$plate}.C"], ...($this->plan->profile->linkConductors > 0 ? [['wall.1', 'wall.2']] : [])];
+        $pairs = [
+            ["{$plate}.{$this->plan->profile->powerFrom}", "{$plate}.C"],
+            ...$this->plan->profile->linkConductors > 0 ? [['wall.1', 'wall.2']] : [],
+        ];
         $bad = [];
         foreach ($pairs as [$hot, $common]) {
-            $fed = array_filter($this->plan->installation->archetype->transformers, fn ($t): bool => $this->find($hot) === $this->find($t->hot) && $this->find($common) === $this->find($t->common));
+            $fed = array_filter(
+                $this->plan->installation->archetype->transformers,
+                fn ($t): bool => $this->find($hot) === $this->find($t->hot) &&
+                    $this->find($common) === $this->find($t->common),
+            );
             if ($fed === []) {
                 $bad[] = "no power between {$hot} and {$common}";
             }

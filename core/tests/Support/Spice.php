@@ -19,6 +19,10 @@ final class Spice
             throw new \RuntimeException("The SPICE program gave no voltages:\n".substr($output, 0, 500));
         }
 
-        return array_column(array_map(static fn (array $row): array => [$row[1], [(float) $row[2], (float) $row[3]]], $rows), 1, 0);
+        return array_column(
+            array_map(static fn (array $row): array => [$row[1], [(float) $row[2], (float) $row[3]]], $rows),
+            1,
+            0,
+        );
     }
 }

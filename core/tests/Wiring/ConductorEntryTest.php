@@ -11,14 +11,24 @@ use Unionbit\Core\Wiring\Evidence;
 
 function understood(string $line): ConductorEntry
 {
-    return ConductorEntry::parse($line, Place::Wall, Place::Indoor, ['indoor' => House::archetype()->printedAt(Place::Indoor)]);
+    return ConductorEntry::parse($line, Place::Wall, Place::Indoor, [
+        'indoor' => House::archetype()->printedAt(Place::Indoor),
+    ]);
 }
 
-it('understands the usual ways of writing a conductor', function (string $line, Colour $colour, string $near, string $far, Evidence $evidence): void {
+it('understands the usual ways of writing a conductor', function (
+    string $line,
+    Colour $colour,
+    string $near,
+    string $far,
+    Evidence $evidence,
+): void {
     $entry = understood($line);
 
-    expect($entry->problems)->toBe([])
-        ->and([$entry->colour, $entry->near?->label(), $entry->far?->label(), $entry->evidence])->toBe([$colour, $near, $far, $evidence]);
+    expect($entry->problems)
+        ->toBe([])
+        ->and([$entry->colour, $entry->near?->label(), $entry->far?->label(), $entry->evidence])
+        ->toBe([$colour, $near, $far, $evidence]);
 })->with([
     ['red R>R !', Colour::Red, 'R', 'R', Evidence::Traced],
     ['wht W1 > W traced', Colour::White, 'W1', 'W', Evidence::Traced],
@@ -34,15 +44,32 @@ it('understands the usual ways of writing a conductor', function (string $line, 
 it('takes a number, a stripe and a splice', function (): void {
     $entry = understood('7 wht/red Y>Y ! splice brown');
 
-    expect($entry->number)->toBe(7)->and($entry->stripe)->toBe(Colour::Red)->and($entry->colourAfterSplice)->toBe(Colour::Brown)->and($entry->isComplete())->toBeTrue();
+    expect($entry->number)
+        ->toBe(7)
+        ->and($entry->stripe)
+        ->toBe(Colour::Red)
+        ->and($entry->colourAfterSplice)
+        ->toBe(Colour::Brown)
+        ->and($entry->isComplete())
+        ->toBeTrue();
 });
 
-it('names the part that failed, its value and what is allowed, and keeps the rest', function (string $line, string $field, string $value, string $says): void {
+it('names the part that failed, its value and what is allowed, and keeps the rest', function (
+    string $line,
+    string $field,
+    string $value,
+    string $says,
+): void {
     $entry = understood($line);
 
-    expect($entry->isComplete())->toBeFalse()
-        ->and($entry->problems[0]->field)->toBe($field)->and($entry->problems[0]->value)->toBe($value)
-        ->and($entry->problems[0]->message)->toContain($says);
+    expect($entry->isComplete())
+        ->toBeFalse()
+        ->and($entry->problems[0]->field)
+        ->toBe($field)
+        ->and($entry->problems[0]->value)
+        ->toBe($value)
+        ->and($entry->problems[0]->message)
+        ->toContain($says);
 })->with([
     'unknown colour' => ['mauve R>R !', 'colour', 'mauve', 'red, white, green'],
     'unknown board terminal' => ['blk L>Q !', 'far', 'Q', 'No terminal Q on this indoor board. It has R, W, G, Y, C'],
@@ -57,9 +84,17 @@ it('names the part that failed, its value and what is allowed, and keeps the res
 it('keeps what parsed beside the problem', function (): void {
     $entry = understood('blk L>Q !');
 
-    expect($entry->colour)->toBe(Colour::Black)->and($entry->near?->terminal)->toBe('L')->and($entry->evidence)->toBe(Evidence::Traced);
+    expect($entry->colour)
+        ->toBe(Colour::Black)
+        ->and($entry->near?->terminal)
+        ->toBe('L')
+        ->and($entry->evidence)
+        ->toBe(Evidence::Traced);
 });
 
 it('leaves the free end free when the other is landed', function (): void {
-    expect(understood('wht W>- spare')->far?->state)->toBe(EndState::Spare)->and(understood('wht W>- spare')->near?->terminal)->toBe('W');
+    expect(understood('wht W>- spare')->far?->state)
+        ->toBe(EndState::Spare)
+        ->and(understood('wht W>- spare')->near?->terminal)
+        ->toBe('W');
 });

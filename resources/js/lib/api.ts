@@ -20,7 +20,13 @@ function token(): string {
 
 /** Posts JSON to the application and sorts the answer. */
 export async function post<T>(url: string, body: object): Promise<Answer<T>> {
-    return sorted(() => fetch(url, { method: 'POST', headers: { 'Content-Type': 'application/json', ...heads() }, body: JSON.stringify(body) }));
+    return sorted(() =>
+        fetch(url, {
+            method: 'POST',
+            headers: { 'Content-Type': 'application/json', ...heads() },
+            body: JSON.stringify(body),
+        }),
+    );
 }
 
 /** Reads JSON that is computed on demand. */
@@ -44,10 +50,21 @@ async function sorted<T>(send: () => Promise<Response>): Promise<Answer<T>> {
     }
     const data = (await response.json().catch(() => ({}))) as Problem;
     if (response.ok) return { kind: 'ok', data: data as T };
-    if (response.status === 409) return { kind: 'stale', message: data.message ?? 'Somebody else changed this job.', changes: data.theirs?.changes ?? [] };
-    if (response.status === 413) return { kind: 'invalid', errors: { photo: 'It is larger than the server takes: at most 10 MB.' } };
+    if (response.status === 409)
+        return {
+            kind: 'stale',
+            message: data.message ?? 'Somebody else changed this job.',
+            changes: data.theirs?.changes ?? [],
+        };
+    if (response.status === 413)
+        return { kind: 'invalid', errors: { photo: 'It is larger than the server takes: at most 10 MB.' } };
     if (response.status === 422) {
-        return { kind: 'invalid', errors: Object.fromEntries(Object.entries(data.errors ?? {}).map(([field, messages]) => [field, messages.join(' ')])) };
+        return {
+            kind: 'invalid',
+            errors: Object.fromEntries(
+                Object.entries(data.errors ?? {}).map(([field, messages]) => [field, messages.join(' ')]),
+            ),
+        };
     }
     const message =
         response.status === 403
@@ -65,6 +82,7 @@ export const newId = (): string => ulid();
 export function said<T>(answer: Answer<T>): string {
     if (answer.kind === 'ok') return '';
     if (answer.kind === 'invalid') return Object.values(answer.errors).join(' ');
-    if (answer.kind === 'stale') return `${answer.message} ${answer.changes.map((change) => `${change.by} ${change.what}.`).join(' ')}`;
+    if (answer.kind === 'stale')
+        return `${answer.message} ${answer.changes.map((change) => `${change.by} ${change.what}.`).join(' ')}`;
     return answer.message;
 }

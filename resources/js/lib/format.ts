@@ -26,7 +26,12 @@ export function day(iso: string): string {
 /** How long ago, in the largest whole unit: "5 days ago". */
 export function ago(iso: string, now: string): string {
     const minutes = Math.max(0, Math.floor((Date.parse(now) - Date.parse(iso)) / 60_000));
-    const [count, unit] = minutes < 60 ? [minutes, 'minute'] : minutes < 48 * 60 ? [Math.floor(minutes / 60), 'hour'] : [Math.floor(minutes / 1440), 'day'];
+    const [count, unit] =
+        minutes < 60
+            ? [minutes, 'minute']
+            : minutes < 48 * 60
+              ? [Math.floor(minutes / 60), 'hour']
+              : [Math.floor(minutes / 1440), 'day'];
     return `${count} ${unit}${count === 1 ? '' : 's'} ago`;
 }
 
@@ -51,5 +56,7 @@ export function placeOf(points: PointInfo[], id: string): string {
 /** The time, with the day where it is not today. */
 export function moment(iso: string): string {
     const today = new Date().toDateString() === new Date(iso).toDateString();
-    return today ? clock(iso) : `${new Date(iso).toLocaleDateString('en-GB', { day: 'numeric', month: 'short' })} ${clock(iso)}`;
+    return today
+        ? clock(iso)
+        : `${new Date(iso).toLocaleDateString('en-GB', { day: 'numeric', month: 'short' })} ${clock(iso)}`;
 }

@@ -20,7 +20,10 @@ export function useKeys(keys: Record<string, (() => void) | undefined>, first = 
             // The figure that is being typed comes before every shortcut.
             if (toMeter(event)) return event.stopImmediatePropagation();
             if (event.key.length === 1 && event.key !== ' ' && !singleKeys()) return;
-            const act = current.current[event.shiftKey && event.code.startsWith('Digit') ? `shift+${event.code.slice(5)}` : event.key];
+            const act =
+                current.current[
+                    event.shiftKey && event.code.startsWith('Digit') ? `shift+${event.code.slice(5)}` : event.key
+                ];
             if (act) {
                 event.preventDefault();
                 if (first) event.stopImmediatePropagation();

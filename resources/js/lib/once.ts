@@ -9,7 +9,12 @@ import { reload } from '@/lib/reload';
  *
  * @param beside fields that do not make it another write, as the version that an edit rests on
  */
-export function useOnce<T>(): (url: string, body: object, beside?: object, onUnsent?: (id: string) => void) => Promise<Answer<T>> {
+export function useOnce<T>(): (
+    url: string,
+    body: object,
+    beside?: object,
+    onUnsent?: (id: string) => void,
+) => Promise<Answer<T>> {
     const pending = useRef<{ key: string; id: string } | null>(null);
     return useCallback(async (url, body, beside = {}, onUnsent) => {
         const key = url + JSON.stringify(body);
@@ -33,10 +38,17 @@ export function useRecord<T = unknown>(jobId: string) {
         const url = `/jobs/${jobId}/${path}`;
         // A reading or a sign is kept on the device and sent later; what changes the state of power or step is not.
         let held = false;
-        const result = await once(url, body, {}, path === 'readings' || path === 'signs' ? (id) => {
-            keep({ url, body: { ...body, id }, what: path === 'readings' ? 'a reading' : 'what was seen' });
-            held = true;
-        } : undefined);
+        const result = await once(
+            url,
+            body,
+            {},
+            path === 'readings' || path === 'signs'
+                ? (id) => {
+                      keep({ url, body: { ...body, id }, what: path === 'readings' ? 'a reading' : 'what was seen' });
+                      held = true;
+                  }
+                : undefined,
+        );
         if (held) {
             setAnswer(null);
             onWritten?.(null);

@@ -54,7 +54,9 @@ export async function flush(): Promise<void> {
             drop(entry.body.id);
             sent++;
         } else {
-            write(cache.map((other) => (other.body.id === entry.body.id ? { ...other, refused: said(answer) } : other)));
+            write(
+                cache.map((other) => (other.body.id === entry.body.id ? { ...other, refused: said(answer) } : other)),
+            );
         }
     }
     sending = false;

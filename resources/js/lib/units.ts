@@ -6,7 +6,11 @@ interface Pair {
     from: (metric: number) => number;
 }
 
-const scale = (unit: string, factor: number): Pair => ({ unit, to: (us) => us * factor, from: (metric) => metric / factor });
+const scale = (unit: string, factor: number): Pair => ({
+    unit,
+    to: (us) => us * factor,
+    from: (metric) => metric / factor,
+});
 
 const metric: Record<string, Pair> = {
     ft: scale('m', 0.3048),
@@ -20,8 +24,10 @@ const metric: Record<string, Pair> = {
 };
 
 export const unitOf = (unit: string, isMetric: boolean): string => (isMetric ? (metric[unit]?.unit ?? unit) : unit);
-export const shown = (value: number, unit: string, isMetric: boolean): number => (isMetric ? (metric[unit]?.to(value) ?? value) : value);
-export const typed = (value: number, unit: string, isMetric: boolean): number => (isMetric ? (metric[unit]?.from(value) ?? value) : value);
+export const shown = (value: number, unit: string, isMetric: boolean): number =>
+    isMetric ? (metric[unit]?.to(value) ?? value) : value;
+export const typed = (value: number, unit: string, isMetric: boolean): number =>
+    isMetric ? (metric[unit]?.from(value) ?? value) : value;
 
 /** Three figures that mean something, no more. */
 export function rounded(value: number): string {

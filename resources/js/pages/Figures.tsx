@@ -38,10 +38,24 @@ export default function Figures() {
 /** What is entered for load, capacity and prices stays with the house. */
 function OfHouse({ jobId, version, closed }: { jobId: string; version: number; closed: boolean }) {
     const edits = useEdits(`/jobs/${jobId}/survey-edits`, version);
-    return <Body url={`/jobs/${jobId}/figures`} back={`/jobs/${jobId}/set`} onKeep={closed ? undefined : (key, value) => void edits.send('answer', { key, value })} />;
+    return (
+        <Body
+            url={`/jobs/${jobId}/figures`}
+            back={`/jobs/${jobId}/set`}
+            onKeep={closed ? undefined : (key, value) => void edits.send('answer', { key, value })}
+        />
+    );
 }
 
-function Body({ url, back, onKeep }: { url: string; back?: string; onKeep?: ((key: string, value: number) => void) | undefined }) {
+function Body({
+    url,
+    back,
+    onKeep,
+}: {
+    url: string;
+    back?: string;
+    onKeep?: ((key: string, value: number) => void) | undefined;
+}) {
     const { figures, overflow, house } = usePage<FiguresProps>().props;
     const [isMetric, setMetric] = useState(() => localStorage.getItem('units') === 'metric');
     const units = (metric: boolean) => {
@@ -63,7 +77,14 @@ function Body({ url, back, onKeep }: { url: string; back?: string; onKeep?: ((ke
                     )}
                     <div role="radiogroup" aria-label="Units" className="flex">
                         {[false, true].map((metric) => (
-                            <button key={String(metric)} type="button" role="radio" aria-checked={isMetric === metric} className="chip" onClick={() => units(metric)}>
+                            <button
+                                key={String(metric)}
+                                type="button"
+                                role="radio"
+                                aria-checked={isMetric === metric}
+                                className="chip"
+                                onClick={() => units(metric)}
+                            >
                                 {metric ? 'Metric' : 'US'}
                             </button>
                         ))}
@@ -71,14 +92,23 @@ function Body({ url, back, onKeep }: { url: string; back?: string; onKeep?: ((ke
                 </div>
             </div>
             <nav aria-label="Figures" className="flex flex-none gap-1.5 overflow-x-auto border-b border-hair px-5 pb-2">
-                {[...figures.map((figure) => [figure.key, figure.title]), ...(overflow.length > 0 ? [['overflow', 'Overflow switch']] : [])].map(([key, title]) => (
+                {[
+                    ...figures.map((figure) => [figure.key, figure.title]),
+                    ...(overflow.length > 0 ? [['overflow', 'Overflow switch']] : []),
+                ].map(([key, title]) => (
                     <a key={key} href={`#${key}`} className="chip">
                         {title}
                     </a>
                 ))}
             </nav>
             {figures.map((figure) => (
-                <FigureCard key={`${figure.key}-${isMetric}`} figure={figure} url={url} isMetric={isMetric} {...(onKeep && figure.key === 'balance' ? { onKeep } : {})} />
+                <FigureCard
+                    key={`${figure.key}-${isMetric}`}
+                    figure={figure}
+                    url={url}
+                    isMetric={isMetric}
+                    {...(onKeep && figure.key === 'balance' ? { onKeep } : {})}
+                />
             ))}
             <Overflow ways={overflow} />
         </>

@@ -15,7 +15,31 @@ import { Swatch } from '@/ui/Tag';
 import { Tick } from '@/ui/Tick';
 
 export default function Handover() {
-    const { job, crew, thermostat, facts, wiring, link, settings, proofs, survey, lines, restore, open, loads, measurements, unexplained, waived, photos, figures, customer, choice, signatures, unsigned, simulated } = usePage<HandoverProps>().props;
+    const {
+        job,
+        crew,
+        thermostat,
+        facts,
+        wiring,
+        link,
+        settings,
+        proofs,
+        survey,
+        lines,
+        restore,
+        open,
+        loads,
+        measurements,
+        unexplained,
+        waived,
+        photos,
+        figures,
+        customer,
+        choice,
+        signatures,
+        unsigned,
+        simulated,
+    } = usePage<HandoverProps>().props;
     const [closing, setClosing] = useState(false);
     const [problem, setProblem] = useState('');
     const [without, setWithout] = useState(false);
@@ -36,7 +60,11 @@ export default function Handover() {
             <div className="head no-print">
                 <div>
                     <h1 className="h-step">Handover</h1>
-                    <p>{closed && job.handedOverAt ? `${job.importedAt ? 'As the file says, handed over' : 'Handed over'} ${day(job.handedOverAt)} at ${clock(job.handedOverAt)}. A record: it can be read, not changed.` : 'The record that the next person can trust.'}</p>
+                    <p>
+                        {closed && job.handedOverAt
+                            ? `${job.importedAt ? 'As the file says, handed over' : 'Handed over'} ${day(job.handedOverAt)} at ${clock(job.handedOverAt)}. A record: it can be read, not changed.`
+                            : 'The record that the next person can trust.'}
+                    </p>
                 </div>
                 <div className="flex flex-wrap gap-2.5">
                     <button className="btn btn--quiet" onClick={() => window.print()}>
@@ -52,8 +80,15 @@ export default function Handover() {
                         Job file
                     </a>
                     {!closed && !job.practice && (
-                        <button className={`btn ${ready ? 'btn--go' : 'btn--off'}`} aria-disabled={!ready} onClick={() => ready && setClosing(true)}>
-                            Hand over {!ready && <span className="text-[14px]">{lines.filter((line) => !line.done).length} open</span>}
+                        <button
+                            className={`btn ${ready ? 'btn--go' : 'btn--off'}`}
+                            aria-disabled={!ready}
+                            onClick={() => ready && setClosing(true)}
+                        >
+                            Hand over{' '}
+                            {!ready && (
+                                <span className="text-[14px]">{lines.filter((line) => !line.done).length} open</span>
+                            )}
                         </button>
                     )}
                 </div>
@@ -81,9 +116,22 @@ export default function Handover() {
                         {job.handedOverAt ? `${day(job.handedOverAt)} ${clock(job.handedOverAt)}` : 'not handed over'}
                     </p>
                 </header>
-                {[job.mark, simulated, closed && unsigned.length > 0 ? `Handed over without the signature of the ${unsigned.join(' and the ')}.` : null].filter(Boolean).map((line) => (
-                    <p key={line} className="mt-2 border-l-[6px] border-caution bg-caution-wash px-3 py-1.5 text-[14px] font-semibold">{line}</p>
-                ))}
+                {[
+                    job.mark,
+                    simulated,
+                    closed && unsigned.length > 0
+                        ? `Handed over without the signature of the ${unsigned.join(' and the ')}.`
+                        : null,
+                ]
+                    .filter(Boolean)
+                    .map((line) => (
+                        <p
+                            key={line}
+                            className="mt-2 border-l-[6px] border-caution bg-caution-wash px-3 py-1.5 text-[14px] font-semibold"
+                        >
+                            {line}
+                        </p>
+                    ))}
                 <div className="grid gap-x-10 lg:grid-cols-2 print:grid-cols-2">
                     <section>
                         <h3 className="h-sec mb-1 mt-4">Before and after</h3>
@@ -103,7 +151,8 @@ export default function Handover() {
                                         <td>
                                             <span className="flex items-center gap-2">
                                                 <b className="w-4 font-lab">{row.number}</b>
-                                                <Swatch colour={row.colour} stripe={row.stripe} width={44} /> {row.colour}
+                                                <Swatch colour={row.colour} stripe={row.stripe} width={44} />{' '}
+                                                {row.colour}
                                             </span>
                                         </td>
                                         <td>{row.before}</td>
@@ -128,7 +177,10 @@ export default function Handover() {
                         <h3 className="h-sec mb-1 mt-4">Equipment and thermostat</h3>
                         <dl className="text-[15px]">
                             {[...facts, { label: 'Thermostat', value: thermostat ?? 'not chosen' }].map((fact) => (
-                                <div key={fact.label} className="flex min-h-9 items-center justify-between gap-4 border-b border-hair">
+                                <div
+                                    key={fact.label}
+                                    className="flex min-h-9 items-center justify-between gap-4 border-b border-hair"
+                                >
                                     <dt className="text-muted">{fact.label}</dt>
                                     <dd className="text-right">{fact.value}</dd>
                                 </div>
@@ -137,10 +189,19 @@ export default function Handover() {
                         <h3 className="h-sec mb-1 mt-4">Settings</h3>
                         <dl className="text-[15px]">
                             {settings.map((setting) => (
-                                <div key={setting.label} className="grid grid-cols-[1fr_auto] gap-x-4 border-b border-hair py-1.5">
+                                <div
+                                    key={setting.label}
+                                    className="grid grid-cols-[1fr_auto] gap-x-4 border-b border-hair py-1.5"
+                                >
                                     <dt>{setting.label}</dt>
-                                    <dd className={`font-semibold ${setting.value !== null && !setting.asDerived ? 'text-fault-ink' : ''}`}>{setting.value ?? 'not entered'}</dd>
-                                    <dd className="col-span-2 text-[13px] leading-[17px] text-muted">{setting.reason}</dd>
+                                    <dd
+                                        className={`font-semibold ${setting.value !== null && !setting.asDerived ? 'text-fault-ink' : ''}`}
+                                    >
+                                        {setting.value ?? 'not entered'}
+                                    </dd>
+                                    <dd className="col-span-2 text-[13px] leading-[17px] text-muted">
+                                        {setting.reason}
+                                    </dd>
                                 </div>
                             ))}
                         </dl>
@@ -150,7 +211,13 @@ export default function Handover() {
                     <h3 className="h-sec mb-1 mt-5">Readings</h3>
                     <ReadingTable title="Survey" state={null} readings={survey} />
                     {proofs.map((proof) => (
-                        <ReadingTable key={proof.key} title={`${proof.call}, ${proof.method.toLowerCase()}`} state={proof.state} readings={proof.readings} signs={proof.signs} />
+                        <ReadingTable
+                            key={proof.key}
+                            title={`${proof.call}, ${proof.method.toLowerCase()}`}
+                            state={proof.state}
+                            readings={proof.readings}
+                            signs={proof.signs}
+                        />
                     ))}
                     {proofs.length === 0 && <p className="text-muted">No call proved yet.</p>}
                 </section>
@@ -193,7 +260,8 @@ export default function Handover() {
                             ))}
                             {open.map((item) => (
                                 <li key={item} className="flex gap-2 text-[14px] leading-[18px]">
-                                    <Glyph name="caution" style={{ color: 'var(--caution-ink)', marginTop: 1 }} /> <span>{item}</span>
+                                    <Glyph name="caution" style={{ color: 'var(--caution-ink)', marginTop: 1 }} />{' '}
+                                    <span>{item}</span>
                                 </li>
                             ))}
                         </ul>
@@ -205,7 +273,11 @@ export default function Handover() {
                         <div className="flex flex-wrap gap-3">
                             {photos.map((photo) => (
                                 <figure key={photo.id} className="w-56">
-                                    <img src={photo.url ?? ''} alt={`${photo.place}, ${photo.marks.length} marks`} className="w-full border border-rule" />
+                                    <img
+                                        src={photo.url ?? ''}
+                                        alt={`${photo.place}, ${photo.marks.length} marks`}
+                                        className="w-full border border-rule"
+                                    />
                                     <figcaption className="text-[13px] text-muted">
                                         {photo.place} {clock(photo.at)}
                                     </figcaption>
@@ -215,7 +287,10 @@ export default function Handover() {
                     </section>
                 )}
                 {customer && (
-                    <section aria-label="For the customer" className="mt-5 break-inside-avoid border-t-2 border-ink pt-2 print:break-before-page">
+                    <section
+                        aria-label="For the customer"
+                        className="mt-5 break-inside-avoid border-t-2 border-ink pt-2 print:break-before-page"
+                    >
                         <h3 className="h-sec mb-1">For the customer</h3>
                         <p className="max-w-[68ch] text-[16px] leading-[23px]">{customer}</p>
                     </section>
@@ -226,10 +301,23 @@ export default function Handover() {
                         {(['installer', 'customer'] as const).map((role) => {
                             const signed = signatures.filter((signature) => signature.role === role).at(-1);
                             const word = role === 'installer' ? 'Installer' : 'Customer';
-                            if (!signed) return closed ? <p key={role} className="text-muted">{word}: not signed</p> : <SignaturePad key={role} jobId={job.id} role={role} word={word} />;
+                            if (!signed)
+                                return closed ? (
+                                    <p key={role} className="text-muted">
+                                        {word}: not signed
+                                    </p>
+                                ) : (
+                                    <SignaturePad key={role} jobId={job.id} role={role} word={word} />
+                                );
                             return (
                                 <figure key={role} className="w-64">
-                                    <svg viewBox="0 0 1000 1000" preserveAspectRatio="none" className="h-20 w-full border-b border-ink" role="img" aria-label={`Signature of the ${role}`}>
+                                    <svg
+                                        viewBox="0 0 1000 1000"
+                                        preserveAspectRatio="none"
+                                        className="h-20 w-full border-b border-ink"
+                                        role="img"
+                                        aria-label={`Signature of the ${role}`}
+                                    >
                                         <Path strokes={signed.strokes} />
                                     </svg>
                                     <figcaption className="text-[13px] text-muted">
@@ -241,17 +329,32 @@ export default function Handover() {
                         })}
                     </div>
                 </section>
-                <p className="mt-6 border-t border-hair pt-2 text-[13px] text-muted">Expected readings are computed from the circuit of this house. Nameplates, the makers' instructions, local code and licensed practice come first.</p>
+                <p className="mt-6 border-t border-hair pt-2 text-[13px] text-muted">
+                    Expected readings are computed from the circuit of this house. Nameplates, the makers' instructions,
+                    local code and licensed practice come first.
+                </p>
             </article>
             <Dialog open={closing} onClose={() => setClosing(false)} title="Hand this job over?">
-                <p className="mt-2">Covers and door on, the thermostat in the mode the customer wants, batteries and filter explained. After this the job is a record.</p>
+                <p className="mt-2">
+                    Covers and door on, the thermostat in the mode the customer wants, batteries and filter explained.
+                    After this the job is a record.
+                </p>
                 {unsigned.length > 0 && (
-                    <div role="group" aria-label="Signatures missing" className="mt-3 border-l-[6px] border-caution bg-caution-wash px-3 py-2 text-[15px]">
+                    <div
+                        role="group"
+                        aria-label="Signatures missing"
+                        className="mt-3 border-l-[6px] border-caution bg-caution-wash px-3 py-2 text-[15px]"
+                    >
                         <p>
-                            Not signed yet by the {unsigned.join(' and the ')}. Ask for it: the fields are at the end of the record.
+                            Not signed yet by the {unsigned.join(' and the ')}. Ask for it: the fields are at the end of
+                            the record.
                         </p>
                         <div className="mt-1 flex items-center gap-2">
-                            <Tick checked={without} label="Hand over without: the record will say so" onChange={setWithout} />
+                            <Tick
+                                checked={without}
+                                label="Hand over without: the record will say so"
+                                onChange={setWithout}
+                            />
                             <span className="font-semibold">Hand over without: the record will say so</span>
                         </div>
                     </div>

@@ -42,27 +42,47 @@ export default function Jobs() {
         if (search === asked.current) return;
         const timer = setTimeout(() => {
             asked.current = search;
-            router.get('/jobs', { find: search || undefined, show: show === 'all' ? undefined : show, day: day.isToday ? undefined : day.date }, { preserveState: true, preserveScroll: true, replace: true });
+            router.get(
+                '/jobs',
+                {
+                    find: search || undefined,
+                    show: show === 'all' ? undefined : show,
+                    day: day.isToday ? undefined : day.date,
+                },
+                { preserveState: true, preserveScroll: true, replace: true },
+            );
         }, 180);
         return () => clearTimeout(timer);
     }, [search, show, day]);
 
-    const shelve = async (id: string, to: 'archive' | 'list' | 'delete' | 'restore', undo?: { what: string; back: 'list' | 'restore' }) => {
+    const shelve = async (
+        id: string,
+        to: 'archive' | 'list' | 'delete' | 'restore',
+        undo?: { what: string; back: 'list' | 'restore' },
+    ) => {
         const answer = await post(`/jobs/${id}/shelf`, { to });
         setProblem(answer.kind === 'ok' ? null : said(answer));
         if (answer.kind !== 'ok') return;
         await reload();
         setAway(undo ? { ...undo, id } : null);
     };
-    const asking = { find: search || undefined, show: show === 'all' ? undefined : show, day: day.isToday ? undefined : day.date };
+    const asking = {
+        find: search || undefined,
+        show: show === 'all' ? undefined : show,
+        day: day.isToday ? undefined : day.date,
+    };
     const live = jobs.filter((job) => job.power.state === 'live' && job.handedOverAt === null);
     const underWay = counts.open;
 
     return (
-        <div className="shell" onDragOver={(event) => event.preventDefault()} onDrop={(event) => {
-            event.preventDefault();
-            if (event.dataTransfer.files.length > 0) setImporting([...event.dataTransfer.files]);
-        }}>
+        <div
+            className="shell"
+            onDragOver={(event) => event.preventDefault()}
+            onDrop={(event) => {
+                event.preventDefault();
+                if (event.dataTransfer.files.length > 0) setImporting([...event.dataTransfer.files]);
+            }}
+        >
             <Head title="Jobs" />
             <header className="bar">
                 <Mark />
@@ -108,7 +128,15 @@ export default function Jobs() {
                     <label className="flex min-h-[50px] min-w-[220px] flex-1 items-center gap-3 px-5">
                         <Glyph name="find" />
                         <span className="vh">Find a job</span>
-                        <input id="find" type="search" className="h-full w-full bg-transparent" placeholder="house, strand, terminal or any word for it" maxLength={100} value={search} onChange={(event) => setSearch(event.target.value)} />
+                        <input
+                            id="find"
+                            type="search"
+                            className="h-full w-full bg-transparent"
+                            placeholder="house, strand, terminal or any word for it"
+                            maxLength={100}
+                            value={search}
+                            onChange={(event) => setSearch(event.target.value)}
+                        />
                     </label>
                     <div role="group" aria-label="Filter" className="flex max-sm:w-full max-sm:overflow-x-auto">
                         {shows.map((item) => (
@@ -116,7 +144,17 @@ export default function Jobs() {
                                 key={item.key}
                                 aria-pressed={show === item.key}
                                 className="min-h-[50px] border-l border-hair px-3.5 font-lab font-semibold aria-pressed:bg-ink aria-pressed:text-bone"
-                                onClick={() => router.get('/jobs', { show: item.key === 'all' ? undefined : item.key, find: search || undefined, day: day.isToday ? undefined : day.date }, { preserveState: true, preserveScroll: true, replace: true })}
+                                onClick={() =>
+                                    router.get(
+                                        '/jobs',
+                                        {
+                                            show: item.key === 'all' ? undefined : item.key,
+                                            find: search || undefined,
+                                            day: day.isToday ? undefined : day.date,
+                                        },
+                                        { preserveState: true, preserveScroll: true, replace: true },
+                                    )
+                                }
                             >
                                 {item.word} <span className="opacity-80">{counts[item.key]}</span>
                             </button>
@@ -128,7 +166,17 @@ export default function Jobs() {
                         <Bad>{problem}</Bad>
                     </div>
                 )}
-                {jobs.length === 0 && <p className="p-5 text-muted">{find !== '' ? `No job fits “${find}”.` : show === 'archived' ? 'Nothing is put away.' : show === 'flagged' ? 'Nothing is flagged: no site is live, nothing is left to put back, no call fails.' : 'No jobs yet. Open the first one, or drop a job file here.'}</p>}
+                {jobs.length === 0 && (
+                    <p className="p-5 text-muted">
+                        {find !== ''
+                            ? `No job fits “${find}”.`
+                            : show === 'archived'
+                              ? 'Nothing is put away.'
+                              : show === 'flagged'
+                                ? 'Nothing is flagged: no site is live, nothing is left to put back, no call fails.'
+                                : 'No jobs yet. Open the first one, or drop a job file here.'}
+                    </p>
+                )}
                 <ul>
                     {jobs.map((job) => (
                         <li key={job.id} className="flex items-center border-b border-hair hover:bg-panel">
@@ -142,10 +190,40 @@ export default function Jobs() {
                                     ...(job.deleted
                                         ? [{ word: 'Restore', act: () => void shelve(job.id, 'restore') }]
                                         : job.archived
-                                          ? [{ word: 'Take out of the archive', act: () => void shelve(job.id, 'list') }]
-                                          : [{ word: 'Archive', act: () => void shelve(job.id, 'archive', { what: `Archived ${job.site}.`, back: 'list' }) }]),
-                                    ...(job.deleted || job.handedOverAt ? [] : [{ word: 'Delete', grave: true, act: () => void shelve(job.id, 'delete', { what: `Deleted ${job.site}. It stands under Put away.`, back: 'restore' }) }]),
-                                ].filter((item) => (!job.deleted || item.word === 'Restore') && (job.handedOverAt === null || item.word !== 'Name, day and person'))}
+                                          ? [
+                                                {
+                                                    word: 'Take out of the archive',
+                                                    act: () => void shelve(job.id, 'list'),
+                                                },
+                                            ]
+                                          : [
+                                                {
+                                                    word: 'Archive',
+                                                    act: () =>
+                                                        void shelve(job.id, 'archive', {
+                                                            what: `Archived ${job.site}.`,
+                                                            back: 'list',
+                                                        }),
+                                                },
+                                            ]),
+                                    ...(job.deleted || job.handedOverAt
+                                        ? []
+                                        : [
+                                              {
+                                                  word: 'Delete',
+                                                  grave: true,
+                                                  act: () =>
+                                                      void shelve(job.id, 'delete', {
+                                                          what: `Deleted ${job.site}. It stands under Put away.`,
+                                                          back: 'restore',
+                                                      }),
+                                              },
+                                          ]),
+                                ].filter(
+                                    (item) =>
+                                        (!job.deleted || item.word === 'Restore') &&
+                                        (job.handedOverAt === null || item.word !== 'Name, day and person'),
+                                )}
                             />
                         </li>
                     ))}
@@ -155,12 +233,26 @@ export default function Jobs() {
                         {total > jobs.length && (
                             <>
                                 {jobs.length} of {total} shown. Search narrows it.
-                                <button className="btn btn--small" onClick={() => router.get('/jobs', { ...asking, rows: Math.min(600, jobs.length * 3) }, { preserveState: true, preserveScroll: true, replace: true })}>
+                                <button
+                                    className="btn btn--small"
+                                    onClick={() =>
+                                        router.get(
+                                            '/jobs',
+                                            { ...asking, rows: Math.min(600, jobs.length * 3) },
+                                            { preserveState: true, preserveScroll: true, replace: true },
+                                        )
+                                    }
+                                >
                                     Show more
                                 </button>
                             </>
                         )}
-                        {waiting > 0 && <span role="status">{waiting === 1 ? '1 job is' : `${waiting} jobs are`} still being read: what stands here of them may be old.</span>}
+                        {waiting > 0 && (
+                            <span role="status">
+                                {waiting === 1 ? '1 job is' : `${waiting} jobs are`} still being read: what stands here
+                                of them may be old.
+                            </span>
+                        )}
                     </p>
                 )}
             </main>
@@ -177,12 +269,19 @@ export default function Jobs() {
 function Row({ job, now }: { job: JobRow; now: string }) {
     const stage = job.handedOverAt ? 'handover' : job.now.key;
     return (
-        <Way to={job.deleted ? null : `/jobs/${job.id}/${stage}`} className="grid min-h-[84px] min-w-0 flex-1 grid-cols-[minmax(0,1fr)] items-center gap-x-4 gap-y-2 py-3 pl-5 md:grid-cols-[84px_minmax(150px,1.4fr)_170px_minmax(112px,1fr)] xl:grid-cols-[84px_minmax(150px,1.4fr)_124px_170px_minmax(104px,1fr)]">
+        <Way
+            to={job.deleted ? null : `/jobs/${job.id}/${stage}`}
+            className="grid min-h-[84px] min-w-0 flex-1 grid-cols-[minmax(0,1fr)] items-center gap-x-4 gap-y-2 py-3 pl-5 md:grid-cols-[84px_minmax(150px,1.4fr)_170px_minmax(112px,1fr)] xl:grid-cols-[84px_minmax(150px,1.4fr)_124px_170px_minmax(104px,1fr)]"
+        >
             <div className="max-md:hidden">
                 {job.starts ? (
                     <>
                         <b className="mono block text-[17px] font-medium">{job.starts}</b>
-                        <span className="block truncate text-[13px] text-muted">{job.day === new Date().toISOString().slice(0, 10) ? job.who?.split(' ')[0] : job.day && dayWord(`${job.day}T12:00:00Z`)}</span>
+                        <span className="block truncate text-[13px] text-muted">
+                            {job.day === new Date().toISOString().slice(0, 10)
+                                ? job.who?.split(' ')[0]
+                                : job.day && dayWord(`${job.day}T12:00:00Z`)}
+                        </span>
                     </>
                 ) : (
                     <span className="text-[13px] text-muted">no day</span>
@@ -204,7 +303,13 @@ function Row({ job, now }: { job: JobRow; now: string }) {
             </div>
             <div>
                 <MiniTape tape={job.tape} current={stage} />
-                <span className={`mt-1.5 block font-lab text-[13px] font-semibold ${job.handedOverAt ? 'text-verd-ink' : 'text-copper-ink'}`}>{job.handedOverAt ? `handed over ${dayWord(job.handedOverAt)} ${clock(job.handedOverAt)}` : `${job.now.name}, ${job.now.word}`}</span>
+                <span
+                    className={`mt-1.5 block font-lab text-[13px] font-semibold ${job.handedOverAt ? 'text-verd-ink' : 'text-copper-ink'}`}
+                >
+                    {job.handedOverAt
+                        ? `handed over ${dayWord(job.handedOverAt)} ${clock(job.handedOverAt)}`
+                        : `${job.now.name}, ${job.now.word}`}
+                </span>
             </div>
             <div className="grid gap-1.5">
                 {job.deleted || job.archived ? (
@@ -214,7 +319,9 @@ function Row({ job, now }: { job: JobRow; now: string }) {
                         {job.awayAt && `, ${dayWord(job.awayAt)}`}
                     </span>
                 ) : job.handedOverAt ? (
-                    <State glyph="tick" tone="muted">closed</State>
+                    <State glyph="tick" tone="muted">
+                        closed
+                    </State>
                 ) : (
                     <>
                         {job.power.state === 'live' && (
@@ -222,11 +329,29 @@ function Row({ job, now }: { job: JobRow; now: string }) {
                                 LIVE 24 V
                             </State>
                         )}
-                        {job.power.state === 'live' && job.power.old && job.power.at && <span className="text-[13px] text-muted">read {ago(job.power.at, now)}</span>}
-                        {job.power.state === 'isolated' && <State glyph="iso" tone="iso">ISOLATED</State>}
-                        {job.power.state === 'not-proved' && <State glyph="need" tone="muted">not proved</State>}
-                        {job.restore.length > 0 && <State glyph="caution" tone="caution">{job.restore.length} to put back</State>}
-                        {job.fails && <State glyph="fault" tone="fault">a call fails</State>}
+                        {job.power.state === 'live' && job.power.old && job.power.at && (
+                            <span className="text-[13px] text-muted">read {ago(job.power.at, now)}</span>
+                        )}
+                        {job.power.state === 'isolated' && (
+                            <State glyph="iso" tone="iso">
+                                ISOLATED
+                            </State>
+                        )}
+                        {job.power.state === 'not-proved' && (
+                            <State glyph="need" tone="muted">
+                                not proved
+                            </State>
+                        )}
+                        {job.restore.length > 0 && (
+                            <State glyph="caution" tone="caution">
+                                {job.restore.length} to put back
+                            </State>
+                        )}
+                        {job.fails && (
+                            <State glyph="fault" tone="fault">
+                                a call fails
+                            </State>
+                        )}
                     </>
                 )}
             </div>
@@ -249,13 +374,40 @@ function Way({ to, className, children }: { to: string | null; className: string
 function Strands({ strands }: { strands: JobRow['strands'] }) {
     const rows = Math.max(4, strands.length);
     return (
-        <svg width="124" height={rows * 8 + 8} viewBox={`0 0 124 ${rows * 8 + 8}`} className="max-md:hidden" role="img" aria-label={strands.length === 0 ? 'Cable not seen yet' : `Cable with ${strands.length} conductors`}>
-            <rect x="36" y="0" width="52" height={rows * 8 + 8} fill={strands.length === 0 ? 'none' : 'var(--jacket)'} stroke={strands.length === 0 ? 'var(--rule)' : 'none'} strokeDasharray="4 3" />
+        <svg
+            width="124"
+            height={rows * 8 + 8}
+            viewBox={`0 0 124 ${rows * 8 + 8}`}
+            className="max-md:hidden"
+            role="img"
+            aria-label={strands.length === 0 ? 'Cable not seen yet' : `Cable with ${strands.length} conductors`}
+        >
+            <rect
+                x="36"
+                y="0"
+                width="52"
+                height={rows * 8 + 8}
+                fill={strands.length === 0 ? 'none' : 'var(--jacket)'}
+                stroke={strands.length === 0 ? 'var(--rule)' : 'none'}
+                strokeDasharray="4 3"
+            />
             {strands.length === 0
-                ? Array.from({ length: 4 }, (_, row) => <path key={row} d={`M2 ${8 + row * 8}H122`} stroke="var(--rule)" strokeWidth="2" strokeDasharray="2 5" />)
+                ? Array.from({ length: 4 }, (_, row) => (
+                      <path
+                          key={row}
+                          d={`M2 ${8 + row * 8}H122`}
+                          stroke="var(--rule)"
+                          strokeWidth="2"
+                          strokeDasharray="2 5"
+                      />
+                  ))
                 : strands.map((strand, row) => (
                       <g key={row}>
-                          <path d={`M${strand.landed ? 2 : 20} ${8 + row * 8}H${strand.landed ? 122 : 104}`} stroke="var(--bare)" strokeWidth="2" />
+                          <path
+                              d={`M${strand.landed ? 2 : 20} ${8 + row * 8}H${strand.landed ? 122 : 104}`}
+                              stroke="var(--bare)"
+                              strokeWidth="2"
+                          />
                           <rect x="9" y={5 + row * 8} width="106" height="6" fill="var(--strand-edge)" />
                           <rect x="10" y={6 + row * 8} width="104" height="4" fill={`var(--ins-${strand.colour})`} />
                       </g>
@@ -266,17 +418,42 @@ function Strands({ strands }: { strands: JobRow['strands'] }) {
 
 function MiniTape({ tape, current }: { tape: JobRow['tape']; current: string }) {
     return (
-        <svg width="166" height="26" viewBox="0 0 166 26" role="img" aria-label={tape.length === 0 ? 'Progress is being read' : tape.map((segment) => `${segment.name} ${segment.done} of ${segment.n}`).join(', ')}>
+        <svg
+            width="166"
+            height="26"
+            viewBox="0 0 166 26"
+            role="img"
+            aria-label={
+                tape.length === 0
+                    ? 'Progress is being read'
+                    : tape.map((segment) => `${segment.name} ${segment.done} of ${segment.n}`).join(', ')
+            }
+        >
             {tape.map((segment, index) => {
                 const y = index % 2 ? 6 : 1;
                 const done = segment.state === 'done';
                 const part = segment.n > 0 ? segment.done / segment.n : 0;
-                const colour = segment.state === 'stuck' ? 'var(--fault)' : done ? 'var(--verd)' : segment.key === current ? 'var(--copper)' : 'var(--rule)';
+                const colour =
+                    segment.state === 'stuck'
+                        ? 'var(--fault)'
+                        : done
+                          ? 'var(--verd)'
+                          : segment.key === current
+                            ? 'var(--copper)'
+                            : 'var(--rule)';
                 return (
                     <g key={segment.key} transform={`translate(${index * 32 + 1} ${y})`}>
-                        <rect width="32" height="18" fill={done ? colour : 'var(--panel)'} stroke={colour} strokeWidth="1.6" />
+                        <rect
+                            width="32"
+                            height="18"
+                            fill={done ? colour : 'var(--panel)'}
+                            stroke={colour}
+                            strokeWidth="1.6"
+                        />
                         {!done && <rect width={32 * part} height="18" fill={colour} />}
-                        {done && <path d="M10 9.5 14.5 13.5 22 5" fill="none" stroke="var(--on-verd)" strokeWidth="2.2" />}
+                        {done && (
+                            <path d="M10 9.5 14.5 13.5 22 5" fill="none" stroke="var(--on-verd)" strokeWidth="2.2" />
+                        )}
                     </g>
                 );
             })}

@@ -26,14 +26,20 @@ export default function Plan() {
     const { readings } = usePage<PlanProps>().props;
     const [call, setCall] = useState('idle');
     return (
-        <Shell stage="plan" title="Plan" start={['wall.Rc', 'wall.C']} dock={<MeterDock stage="plan" call={call} readings={readings} />}>
+        <Shell
+            stage="plan"
+            title="Plan"
+            start={['wall.Rc', 'wall.C']}
+            dock={<MeterDock stage="plan" call={call} readings={readings} />}
+        >
             <Body call={call} onCall={setCall} />
         </Shell>
     );
 }
 
 function Body({ call, onCall }: { call: string; onCall: (call: string) => void }) {
-    const { job, profiles, chosen, used, conductors, stops, assumes, photosMissing, plan, readings } = usePage<PlanProps>().props;
+    const { job, profiles, chosen, used, conductors, stops, assumes, photosMissing, plan, readings } =
+        usePage<PlanProps>().props;
     const edits = useEdits(`/jobs/${job.id}/plan-edits`, job.version);
     const [selected, setSelected] = useState<number | null>(null);
     const [hand, setHand] = useState(false);
@@ -54,10 +60,14 @@ function Body({ call, onCall }: { call: string; onCall: (call: string) => void }
         k: () => step(-1),
         e: plan && !closed ? () => setHand(true) : undefined,
         Escape: () => setSelected(null),
-        ...Object.fromEntries((plan?.simulations ?? []).map((item, index) => [`shift+${index + 1}`, () => onCall(item.call)])),
+        ...Object.fromEntries(
+            (plan?.simulations ?? []).map((item, index) => [`shift+${index + 1}`, () => onCall(item.call)]),
+        ),
     });
 
-    const land = (screw: string | null) => selected !== null && void change('land', { number: selected, screw }, `Landed ${selected} on ${screw ?? 'a cap'}.`);
+    const land = (screw: string | null) =>
+        selected !== null &&
+        void change('land', { number: selected, screw }, `Landed ${selected} on ${screw ?? 'a cap'}.`);
     // In hand mode a digit picks a conductor, a letter lands it on the next screw that begins with it, 0 caps it.
     const letter = (key: string) => () => {
         const fits = (plan?.board.plate ?? []).filter((screw) => screw.toLowerCase().startsWith(key));
@@ -69,8 +79,18 @@ function Body({ call, onCall }: { call: string; onCall: (call: string) => void }
     useKeys(
         hand
             ? {
-                  ...Object.fromEntries(Array.from({ length: 9 }, (_, index) => [String(index + 1), () => setSelected(rows.find((row) => row.number === index + 1)?.number ?? selected)])),
-                  ...Object.fromEntries(letters.flatMap((key) => [[key, letter(key)], [key.toUpperCase(), letter(key)]])),
+                  ...Object.fromEntries(
+                      Array.from({ length: 9 }, (_, index) => [
+                          String(index + 1),
+                          () => setSelected(rows.find((row) => row.number === index + 1)?.number ?? selected),
+                      ]),
+                  ),
+                  ...Object.fromEntries(
+                      letters.flatMap((key) => [
+                          [key, letter(key)],
+                          [key.toUpperCase(), letter(key)],
+                      ]),
+                  ),
                   '0': () => land(null),
                   Escape: () => setHand(false),
               }
@@ -91,7 +111,8 @@ function Body({ call, onCall }: { call: string; onCall: (call: string) => void }
     const calls = plan?.proofs.filter((proof) => proof.call !== 'idle') ?? [];
     const proved = calls.filter((proof) => proof.proved).length;
     const state = plan?.simulations.find((item) => item.call === call) ?? plan?.simulations[0];
-    const blocking = plan?.findings.filter((finding) => finding.severity === 'stop' || finding.severity === 'error').length ?? 0;
+    const blocking =
+        plan?.findings.filter((finding) => finding.severity === 'stop' || finding.severity === 'error').length ?? 0;
     const landed = plan !== null && used && plan.moves.every((move) => move.done);
 
     return (
@@ -99,26 +120,61 @@ function Body({ call, onCall }: { call: string; onCall: (call: string) => void }
             <div className="head">
                 <div>
                     <h1 className="h-step">Plan</h1>
-                    <p>{conductors === 0 ? 'The survey has no conductors yet.' : plan ? `${proved} of ${calls.length} calls proved by simulation.` : 'Choose a thermostat: the conductors land on it letter to letter.'}</p>
+                    <p>
+                        {conductors === 0
+                            ? 'The survey has no conductors yet.'
+                            : plan
+                              ? `${proved} of ${calls.length} calls proved by simulation.`
+                              : 'Choose a thermostat: the conductors land on it letter to letter.'}
+                    </p>
                 </div>
                 {plan && !closed && (undo.past > 0 || undo.future > 0) && (
                     <span className="ml-auto flex gap-3">
-                        <button className="link disabled:text-muted disabled:no-underline" disabled={undo.past === 0} onClick={undo.undo} title="Ctrl+Z">
+                        <button
+                            className="link disabled:text-muted disabled:no-underline"
+                            disabled={undo.past === 0}
+                            onClick={undo.undo}
+                            title="Ctrl+Z"
+                        >
                             Undo edit
                         </button>
-                        <button className="link disabled:text-muted disabled:no-underline" disabled={undo.future === 0} onClick={undo.redo} title="Ctrl+Shift+Z">
+                        <button
+                            className="link disabled:text-muted disabled:no-underline"
+                            disabled={undo.future === 0}
+                            onClick={undo.redo}
+                            title="Ctrl+Shift+Z"
+                        >
                             Redo
                         </button>
                     </span>
                 )}
                 {plan && !closed && !used && (
-                    <button className={`btn ${blocking > 0 || stops.length > 0 ? 'btn--off' : 'btn--go'}`} aria-disabled={blocking > 0 || stops.length > 0} onClick={() => void use()}>
-                        Use this plan {blocking + stops.length > 0 ? <span className="text-[14px]">{blocking + stops.length} to correct</span> : <Glyph name="go" />}
+                    <button
+                        className={`btn ${blocking > 0 || stops.length > 0 ? 'btn--off' : 'btn--go'}`}
+                        aria-disabled={blocking > 0 || stops.length > 0}
+                        onClick={() => void use()}
+                    >
+                        Use this plan{' '}
+                        {blocking + stops.length > 0 ? (
+                            <span className="text-[14px]">{blocking + stops.length} to correct</span>
+                        ) : (
+                            <Glyph name="go" />
+                        )}
                     </button>
                 )}
                 {plan && used && !closed && (
-                    <button className={`btn ${landed ? 'btn--go' : ''}`} onClick={() => router.visit(`/jobs/${job.id}/set`)}>
-                        Go to Set {landed ? <Glyph name="go" /> : <span className="text-[14px] text-caution-ink">{plan.moves.filter((move) => !move.done).length} moves open</span>}
+                    <button
+                        className={`btn ${landed ? 'btn--go' : ''}`}
+                        onClick={() => router.visit(`/jobs/${job.id}/set`)}
+                    >
+                        Go to Set{' '}
+                        {landed ? (
+                            <Glyph name="go" />
+                        ) : (
+                            <span className="text-[14px] text-caution-ink">
+                                {plan.moves.filter((move) => !move.done).length} moves open
+                            </span>
+                        )}
                     </button>
                 )}
             </div>
@@ -130,7 +186,8 @@ function Body({ call, onCall }: { call: string; onCall: (call: string) => void }
             {plan && assumes.length > 0 && (
                 <details className="border-y border-hair bg-caution-wash px-5 py-2">
                     <summary className="flex min-h-11 cursor-pointer items-center gap-2.5 font-lab text-[16px] font-semibold text-caution-ink">
-                        <Glyph name="caution" /> Provisional: it assumes {assumes.length === 1 ? 'one thing' : `${assumes.length} things`} that nobody has seen
+                        <Glyph name="caution" /> Provisional: it assumes{' '}
+                        {assumes.length === 1 ? 'one thing' : `${assumes.length} things`} that nobody has seen
                     </summary>
                     <ul className="list-disc pb-1 pl-7 text-[14px] leading-5">
                         {assumes.map((item) => (
@@ -141,7 +198,13 @@ function Body({ call, onCall }: { call: string; onCall: (call: string) => void }
             )}
             {plan && !closed && photosMissing.length > 0 && (
                 <p className="flex flex-wrap items-center gap-x-3 border-b border-hair px-5 text-[14px]">
-                    <State glyph="need" tone="copper">Before the first move: photograph the {photosMissing.map((place) => (place === 'wall' ? 'wall plate' : 'indoor board')).join(' and the ')}, or say why not</State>
+                    <State glyph="need" tone="copper">
+                        Before the first move: photograph the{' '}
+                        {photosMissing
+                            .map((place) => (place === 'wall' ? 'wall plate' : 'indoor board'))
+                            .join(' and the ')}
+                        , or say why not
+                    </State>
                     <Link className="link" href={`/jobs/${job.id}/survey#photos`}>
                         In Survey
                     </Link>
@@ -172,7 +235,17 @@ function Body({ call, onCall }: { call: string; onCall: (call: string) => void }
                     }}
                 />
             )}
-            {chosen !== null && conductors > 0 && plan && <Offers jobId={job.id} profile={chosen} survey={`${conductors}`} choice={plan.choice} edits={edits} closed={closed} onTaken={undo.offer} />}
+            {chosen !== null && conductors > 0 && plan && (
+                <Offers
+                    jobId={job.id}
+                    profile={chosen}
+                    survey={`${conductors}`}
+                    choice={plan.choice}
+                    edits={edits}
+                    closed={closed}
+                    onTaken={undo.offer}
+                />
+            )}
             {plan?.choice && (plan.choice.edited || plan.choice.note !== '') && (
                 <p className="px-5 pb-2 text-[14px]">
                     <b className="font-semibold">Taken: {plan.choice.title}</b>
@@ -202,10 +275,19 @@ function Body({ call, onCall }: { call: string; onCall: (call: string) => void }
             )}
             {plan && state && (
                 <>
-                    <div className="flex flex-wrap items-stretch border-y border-hair" role="group" aria-label="Simulate a call">
+                    <div
+                        className="flex flex-wrap items-stretch border-y border-hair"
+                        role="group"
+                        aria-label="Simulate a call"
+                    >
                         <span className="lab self-center px-5">Simulate</span>
                         {plan.simulations.map((item) => (
-                            <button key={item.call} aria-pressed={item.call === call} onClick={() => onCall(item.call)} className="flex min-h-11 items-center gap-2 border-l border-hair px-4 font-lab text-[15px] font-semibold aria-pressed:bg-ink aria-pressed:text-bone">
+                            <button
+                                key={item.call}
+                                aria-pressed={item.call === call}
+                                onClick={() => onCall(item.call)}
+                                className="flex min-h-11 items-center gap-2 border-l border-hair px-4 font-lab text-[15px] font-semibold aria-pressed:bg-ink aria-pressed:text-bone"
+                            >
                                 {item.label}
                                 <ProofMark proof={plan.proofs.find((proof) => proof.call === item.call)} />
                             </button>
@@ -227,19 +309,37 @@ function Body({ call, onCall }: { call: string; onCall: (call: string) => void }
                             fault={plan.short?.conductors ?? []}
                             selected={selected}
                             onSelect={closed ? undefined : (number) => setSelected(number === selected ? null : number)}
-                            heads={width < 700 ? [] : [{ x: right + 40, text: 'Was' }, { x: right + 110, text: 'Lands on' }, { x: right + 238, text: 'What to do, and why' }]}
-                            words={(row, place) => <Words row={row} move={plan.moves.find((move) => move.key.startsWith(`${row.id}:`))} {...place} />}
+                            heads={
+                                width < 700
+                                    ? []
+                                    : [
+                                          { x: right + 40, text: 'Was' },
+                                          { x: right + 110, text: 'Lands on' },
+                                          { x: right + 238, text: 'What to do, and why' },
+                                      ]
+                            }
+                            words={(row, place) => (
+                                <Words
+                                    row={row}
+                                    move={plan.moves.find((move) => move.key.startsWith(`${row.id}:`))}
+                                    {...place}
+                                />
+                            )}
                             label={`Strand board, ${state.label} simulated, ${rows.length} conductors`}
                         />
                     </div>
                     {plan.board.module.length > 0 && (
                         <p className="band px-5 py-3 text-[14px]">
-                            <b className="font-semibold">The outputs stand at the equipment.</b> Short leads, letter to letter: <span className="mono">{plan.board.module.join(', ')}</span>. The old wall conductors are capped at both ends.
+                            <b className="font-semibold">The outputs stand at the equipment.</b> Short leads, letter to
+                            letter: <span className="mono">{plan.board.module.join(', ')}</span>. The old wall
+                            conductors are capped at both ends.
                         </p>
                     )}
                     {plan.board.kit.length > 0 && (
                         <p className="band px-5 py-3 text-[14px]">
-                            <b className="font-semibold">The kit's adapter stands at the board.</b> K comes from the wall; short leads to <span className="mono">{plan.board.kit.join(', ')}</span>. It takes compressor and fan apart again.
+                            <b className="font-semibold">The kit's adapter stands at the board.</b> K comes from the
+                            wall; short leads to <span className="mono">{plan.board.kit.join(', ')}</span>. It takes
+                            compressor and fan apart again.
                         </p>
                     )}
                     {!closed && (
@@ -249,7 +349,14 @@ function Body({ call, onCall }: { call: string; onCall: (call: string) => void }
                             hand={hand}
                             onHand={setHand}
                             onLand={land}
-                            onBoard={(screw) => selected !== null && void change('board', { number: selected, screw }, `Landed ${selected} at the board on ${screw ?? 'a cap'}.`)}
+                            onBoard={(screw) =>
+                                selected !== null &&
+                                void change(
+                                    'board',
+                                    { number: selected, screw },
+                                    `Landed ${selected} at the board on ${screw ?? 'a cap'}.`,
+                                )
+                            }
                             onTie={(place, a, b) => void change('tie', { place, a, b }, `Tied ${a} and ${b}.`)}
                             onUntie={(label) => void change('untie', { label }, `Took out the ${label}.`)}
                             onLink={(isIn) => void change('link', { in: isIn }, `Link ${isIn ? 'in' : 'out'}.`)}
@@ -280,7 +387,19 @@ function ProofMark({ proof }: { proof: CallProof | undefined }) {
     );
 }
 
-function Words({ row, move, x, y, width }: { row: BoardRow; move: MoveRow | undefined; x: number; y: number; width: number }) {
+function Words({
+    row,
+    move,
+    x,
+    y,
+    width,
+}: {
+    row: BoardRow;
+    move: MoveRow | undefined;
+    x: number;
+    y: number;
+    width: number;
+}) {
     if (width < 90) return null;
     const verb = row.lands === null ? 'Cap' : row.moved ? 'Moves' : 'Stays';
     const most = Math.floor(width / 6.1);
@@ -344,9 +463,15 @@ function Moves({ moves, closed }: { moves: MoveRow[]; closed: boolean }) {
             <ul className="mt-1">
                 {moves.map((move) => (
                     <li key={move.key} className="flex min-h-12 items-center gap-3 border-t border-hair">
-                        <Tick checked={move.done} label={move.text} disabled={closed} onChange={(done) => void tick(move, done)} />
+                        <Tick
+                            checked={move.done}
+                            label={move.text}
+                            disabled={closed}
+                            onChange={(done) => void tick(move, done)}
+                        />
                         <span className={move.done ? 'text-muted' : ''}>
-                            <b className="font-semibold">{move.text}</b> <span className="text-[14px] text-muted">{move.why}</span>
+                            <b className="font-semibold">{move.text}</b>{' '}
+                            <span className="text-[14px] text-muted">{move.why}</span>
                         </span>
                     </li>
                 ))}

@@ -25,7 +25,12 @@ const preferred = () => (typeof localStorage === 'undefined' ? null : localStora
 
 /** Where to go on: the running step, else the first of what is left of the person's way. */
 function goOn({ steps, routes }: ProveProps, school: string): string {
-    return (steps.find((step) => step.running)?.key ?? routes[school]?.keys.find((key) => steps.some((step) => step.key === key)) ?? steps.at(-1)?.key) ?? '';
+    return (
+        steps.find((step) => step.running)?.key ??
+        routes[school]?.keys.find((key) => steps.some((step) => step.key === key)) ??
+        steps.at(-1)?.key ??
+        ''
+    );
 }
 
 export default function Prove() {
@@ -45,7 +50,13 @@ export default function Prove() {
     const step = steps.find((candidate) => candidate.key === key) ?? steps[0];
     const first = step?.probes.find((probe) => !probe.reading) ?? step?.probes[0];
     return (
-        <Shell stage="prove" title="Prove" start={[first?.a ?? 'wall.Rc', first?.b ?? 'wall.C']} startMode={first?.mode ?? 'V'} dock={<Dock step={check === null ? step : undefined} call={check} readings={readings} />}>
+        <Shell
+            stage="prove"
+            title="Prove"
+            start={[first?.a ?? 'wall.Rc', first?.b ?? 'wall.C']}
+            startMode={first?.mode ?? 'V'}
+            dock={<Dock step={check === null ? step : undefined} call={check} readings={readings} />}
+        >
             {step ? (
                 <Body
                     step={step}
@@ -56,7 +67,7 @@ export default function Prove() {
                     check={check}
                     onCheck={setCheck}
                 />
-            ) : ( 
+            ) : (
                 <p className="p-5">This plan has no call to prove.</p>
             )}
         </Shell>
@@ -64,7 +75,15 @@ export default function Prove() {
 }
 
 /** The dock of the step; after a reading that is as expected the probes go on to the next open pair. */
-function Dock({ step, call, readings }: { step: StepView | undefined; call: string | null; readings: ProveProps['readings'] }) {
+function Dock({
+    step,
+    call,
+    readings,
+}: {
+    step: StepView | undefined;
+    call: string | null;
+    readings: ProveProps['readings'];
+}) {
     const probes = useProbes();
     return (
         <MeterDock
@@ -75,8 +94,11 @@ function Dock({ step, call, readings }: { step: StepView | undefined; call: stri
             readings={readings}
             onRecorded={(reading) => {
                 if (reading.outcome !== 'pass' || !step) return;
-                const next = step.probes.find((probe) => probe.reading?.outcome !== 'pass' && !(probe.a === reading.a && probe.b === reading.b));
-                if (next && step.probes.some((probe) => probe.a === reading.a && probe.b === reading.b)) probes.set(next.a, next.b);
+                const next = step.probes.find(
+                    (probe) => probe.reading?.outcome !== 'pass' && !(probe.a === reading.a && probe.b === reading.b),
+                );
+                if (next && step.probes.some((probe) => probe.a === reading.a && probe.b === reading.b))
+                    probes.set(next.a, next.b);
             }}
         />
     );
@@ -86,13 +108,25 @@ function Dock({ step, call, readings }: { step: StepView | undefined; call: stri
 function waits(step: StepView, left: number): BoardState {
     const loads = { ...step.waitingBoard.loads };
     for (const [id, load] of Object.entries(step.board.loads)) {
-        if (load.state === 'in' && loads[id]?.state !== 'in') loads[id] = { state: 'waiting', label: `waits ${countdown(left)}` };
+        if (load.state === 'in' && loads[id]?.state !== 'in')
+            loads[id] = { state: 'waiting', label: `waits ${countdown(left)}` };
     }
     return { ...step.waitingBoard, loads };
 }
 
-function Body({ step, onStep, check, onCheck }: { step: StepView; onStep: (key: string) => void; check: string | null; onCheck: (call: string) => void }) {
-    const { job, calls, steps, routes, board, resting, power, restore, now, noContinuity, noWallJumper } = usePage<ProveProps>().props;
+function Body({
+    step,
+    onStep,
+    check,
+    onCheck,
+}: {
+    step: StepView;
+    onStep: (key: string) => void;
+    check: string | null;
+    onCheck: (call: string) => void;
+}) {
+    const { job, calls, steps, routes, board, resting, power, restore, now, noContinuity, noWallJumper } =
+        usePage<ProveProps>().props;
     const left = useSecondsLeft(step.running ? step.readyAt : null, now);
     const probes = useProbes();
     const [measure, width] = useWidth(808);
@@ -100,7 +134,8 @@ function Body({ step, onStep, check, onCheck }: { step: StepView; onStep: (key: 
     const live = step.running && !step.staysDead && power.state === 'live';
     const dead = { ...resting, energised: [] };
     // A job that is closed shows the step as it was proved.
-    const shown = live && left > 0 ? waits(step, left) : live || closed ? step.board : power.state === 'live' ? resting : dead;
+    const shown =
+        live && left > 0 ? waits(step, left) : live || closed ? step.board : power.state === 'live' ? resting : dead;
     const wanted = calls.filter((call) => !call.optional);
     const proved = wanted.filter((call) => call.proved).length;
     const through = wanted.every((call) => call.proved || call.waived !== null);
@@ -115,7 +150,9 @@ function Body({ step, onStep, check, onCheck }: { step: StepView; onStep: (key: 
     const route = routes[school];
     const order = route?.order ?? [];
     const next = steps.find((candidate) => candidate.key === route?.keys.find((key) => key !== step.key));
-    const mine = steps.filter((candidate) => candidate.call === step.call).sort((a, b) => order.indexOf(a.method) - order.indexOf(b.method));
+    const mine = steps
+        .filter((candidate) => candidate.call === step.call)
+        .sort((a, b) => order.indexOf(a.method) - order.indexOf(b.method));
     const choose = (key: string) => {
         const next = steps.find((candidate) => candidate.key === key);
         const probe = next?.probes.find((candidate) => !candidate.reading) ?? next?.probes[0];
@@ -153,18 +190,52 @@ function Body({ step, onStep, check, onCheck }: { step: StepView; onStep: (key: 
                 )}
                 {step.state === 'passed' && (
                     <State glyph="pass" tone="verd">
-                        {step.method === 'voltage' ? 'Call proved' : step.method === 'continuity' ? 'Thermostat proved' : step.method === 'pre-check' ? 'Ready for power' : 'Equipment proved'}
+                        {step.method === 'voltage'
+                            ? 'Call proved'
+                            : step.method === 'continuity'
+                              ? 'Thermostat proved'
+                              : step.method === 'pre-check'
+                                ? 'Ready for power'
+                                : 'Equipment proved'}
                     </State>
                 )}
                 {!closed && !step.running && next && (step.state === 'passed' || step.state === 'failed') && (
-                    <button className={`btn ${step.state === 'passed' && !through ? 'btn--go' : ''}`} onClick={() => choose(next.key)}>
+                    <button
+                        className={`btn ${step.state === 'passed' && !through ? 'btn--go' : ''}`}
+                        onClick={() => choose(next.key)}
+                    >
                         Next: {next.callLabel}, {next.methodLabel.toLowerCase()} <Glyph name="go" />
                     </button>
                 )}
             </div>
-            <CallStrip calls={calls} current={step.call} onCall={(call) => choose((steps.find((candidate) => candidate.call === call && candidate.state !== 'passed') ?? steps.find((candidate) => candidate.call === call))?.key ?? step.key)} />
+            <CallStrip
+                calls={calls}
+                current={step.call}
+                onCall={(call) =>
+                    choose(
+                        (
+                            steps.find((candidate) => candidate.call === call && candidate.state !== 'passed') ??
+                            steps.find((candidate) => candidate.call === call)
+                        )?.key ?? step.key,
+                    )
+                }
+            />
             <div className="flex flex-wrap items-center justify-between gap-3 border-b border-hair px-1.5">
-                <MethodSwitch steps={mine} current={step.key} onStep={choose} missing={step.call === 'idle' || step.call === 'defrost' ? [] : [...(noWallJumper[step.call] ? [{ word: 'By jumper', why: noWallJumper[step.call] ?? '' }] : []), ...(noContinuity ? [{ word: 'By continuity', why: noContinuity }] : [])]} />
+                <MethodSwitch
+                    steps={mine}
+                    current={step.key}
+                    onStep={choose}
+                    missing={
+                        step.call === 'idle' || step.call === 'defrost'
+                            ? []
+                            : [
+                                  ...(noWallJumper[step.call]
+                                      ? [{ word: 'By jumper', why: noWallJumper[step.call] ?? '' }]
+                                      : []),
+                                  ...(noContinuity ? [{ word: 'By continuity', why: noContinuity }] : []),
+                              ]
+                    }
+                />
                 {restore.length > 0 && (
                     <span className="px-3">
                         <State glyph="caution" tone="caution">
@@ -175,7 +246,15 @@ function Body({ step, onStep, check, onCheck }: { step: StepView; onStep: (key: 
             </div>
             {!closed && !phone && way}
             <StepCells key={step.key} step={step} closed={closed} onStep={choose} />
-            {!closed && <CannotTell key={`tell-${step.key}`} jobId={job.id} version={job.version} step={step.key} onStep={choose} />}
+            {!closed && (
+                <CannotTell
+                    key={`tell-${step.key}`}
+                    jobId={job.id}
+                    version={job.version}
+                    step={step.key}
+                    onStep={choose}
+                />
+            )}
             <div className="bg-panel">
                 <StrandBoard
                     variant={phone ? 'phone' : 'prove'}
@@ -183,9 +262,36 @@ function Body({ step, onStep, check, onCheck }: { step: StepView; onStep: (key: 
                     state={shown}
                     jumpers={step.running || closed ? step.jumpers : []}
                     lifted={step.running || closed ? step.lifted : []}
-                    heads={phone ? [] : [{ x: last, text: 'Wall' }, { x: last + 98, text: 'Probe' }, { x: width - 110, text: 'Expected', end: true }, { x: width - 44, text: 'Actual', end: true }]}
-                    words={(row, place) => (phone ? null : <ProbeLines step={step} points={[`wall.${row.lands}`, `indoor.${row.board}`]} y={place.y} right={width} left={last + 128} />)}
-                    outdoorWords={(row, place) => <ProbeLines step={step} points={[`outdoor.${row.outdoor}`]} y={place.y} right={width} left={last + 128} />}
+                    heads={
+                        phone
+                            ? []
+                            : [
+                                  { x: last, text: 'Wall' },
+                                  { x: last + 98, text: 'Probe' },
+                                  { x: width - 110, text: 'Expected', end: true },
+                                  { x: width - 44, text: 'Actual', end: true },
+                              ]
+                    }
+                    words={(row, place) =>
+                        phone ? null : (
+                            <ProbeLines
+                                step={step}
+                                points={[`wall.${row.lands}`, `indoor.${row.board}`]}
+                                y={place.y}
+                                right={width}
+                                left={last + 128}
+                            />
+                        )
+                    }
+                    outdoorWords={(row, place) => (
+                        <ProbeLines
+                            step={step}
+                            points={[`outdoor.${row.outdoor}`]}
+                            y={place.y}
+                            right={width}
+                            left={last + 128}
+                        />
+                    )}
                     label={`Strand board, ${step.callLabel} ${step.methodLabel}, ${live ? 'live' : 'not running'}`}
                 />
             </div>
@@ -201,14 +307,26 @@ function Body({ step, onStep, check, onCheck }: { step: StepView; onStep: (key: 
 }
 
 /** The person's way through the proofs, and what is left of it: the quickest order, with its minutes. */
-function Way({ routes, school, onSchool }: { routes: ProveProps['routes']; school: string; onSchool: (school: string) => void }) {
+function Way({
+    routes,
+    school,
+    onSchool,
+}: {
+    routes: ProveProps['routes'];
+    school: string;
+    onSchool: (school: string) => void;
+}) {
     const route = routes[school];
     const left = route?.keys.length ?? 0;
     return (
         <div className="flex flex-wrap items-center gap-x-4 border-t border-hair px-5 py-1 text-[14px] leading-[18px] text-muted">
             <label className="flex min-h-11 items-center">
                 <span className="vh">Order of the proofs</span>
-                <select className="h-11 max-w-full bg-transparent font-lab font-semibold" value={school} onChange={(event) => onSchool(event.target.value)}>
+                <select
+                    className="h-11 max-w-full bg-transparent font-lab font-semibold"
+                    value={school}
+                    onChange={(event) => onSchool(event.target.value)}
+                >
                     {Object.entries(routes).map(([value, { label }]) => (
                         <option key={value} value={value}>
                             {label}
@@ -217,7 +335,9 @@ function Way({ routes, school, onSchool }: { routes: ProveProps['routes']; schoo
                 </select>
             </label>
             <p className="flex-1 basis-64" data-testid="route">
-                {left === 0 ? 'Nothing is left on this way.' : `${left === 1 ? 'One proof is left' : `${left} proofs are left`}. ${route?.reason ?? ''}`}
+                {left === 0
+                    ? 'Nothing is left on this way.'
+                    : `${left === 1 ? 'One proof is left' : `${left} proofs are left`}. ${route?.reason ?? ''}`}
             </p>
         </div>
     );

@@ -15,13 +15,20 @@ export default function SetPage() {
     const { job, thermostat, settings: every, sisters, history, table, findings, readings } = usePage<SetProps>().props;
     const settings = every.filter((setting) => setting.lacking === null);
     const lacking = every.filter((setting) => setting.lacking !== null);
-    const [shown, setShown] = useState(settings.find((setting) => setting.entered !== setting.value)?.key ?? settings[0]?.key ?? '');
+    const [shown, setShown] = useState(
+        settings.find((setting) => setting.entered !== setting.value)?.key ?? settings[0]?.key ?? '',
+    );
     const closed = job.handedOverAt !== null;
     const open = settings.filter((setting) => setting.entered === null && !setting.lacking).length;
     const setting = settings.find((candidate) => candidate.key === shown);
 
     return (
-        <Shell stage="set" title="Set" start={['wall.Rc', 'wall.C']} dock={<MeterDock stage="set" readings={readings} />}>
+        <Shell
+            stage="set"
+            title="Set"
+            start={['wall.Rc', 'wall.C']}
+            dock={<MeterDock stage="set" readings={readings} />}
+        >
             <div className="head">
                 <div>
                     <h1 className="h-step">Set</h1>
@@ -31,20 +38,41 @@ export default function SetPage() {
                     Figures
                 </Link>
                 {!closed && (
-                    <button className={`btn ${open === 0 ? 'btn--go' : ''}`} onClick={() => router.visit(`/jobs/${job.id}/prove`)}>
-                        Go to Prove {open === 0 ? <Glyph name="go" /> : <span className="text-[14px] text-caution-ink">{open} open</span>}
+                    <button
+                        className={`btn ${open === 0 ? 'btn--go' : ''}`}
+                        onClick={() => router.visit(`/jobs/${job.id}/prove`)}
+                    >
+                        Go to Prove{' '}
+                        {open === 0 ? (
+                            <Glyph name="go" />
+                        ) : (
+                            <span className="text-[14px] text-caution-ink">{open} open</span>
+                        )}
                     </button>
                 )}
             </div>
-            <div className="grid flex-1 content-start border-t border-hair xl:grid-cols-[minmax(0,1fr)_var(--table)]" style={{ '--table': `${Math.max(300, 130 + 24 * table.columns.length)}px` } as React.CSSProperties}>
+            <div
+                className="grid flex-1 content-start border-t border-hair xl:grid-cols-[minmax(0,1fr)_var(--table)]"
+                style={{ '--table': `${Math.max(300, 130 + 24 * table.columns.length)}px` } as React.CSSProperties}
+            >
                 <div>
-                    {!closed && sisters.map((sister) => <FromSister key={sister.id} sister={sister} settings={settings} />)}
+                    {!closed &&
+                        sisters.map((sister) => <FromSister key={sister.id} sister={sister} settings={settings} />)}
                     {settings.map((item) => (
-                        <Setting key={item.key} setting={item} last={history.filter((entry) => entry.key === item.key).at(-1) ?? null} selected={item.key === shown} closed={closed} onSelect={() => setShown(item.key)} />
+                        <Setting
+                            key={item.key}
+                            setting={item}
+                            last={history.filter((entry) => entry.key === item.key).at(-1) ?? null}
+                            selected={item.key === shown}
+                            closed={closed}
+                            onSelect={() => setShown(item.key)}
+                        />
                     ))}
                     {lacking.length > 0 && (
                         <details className="border-b border-hair px-5 py-1">
-                            <summary className="flex min-h-11 cursor-pointer items-center font-lab text-[16px] font-semibold">{lacking.length} that this menu does not have</summary>
+                            <summary className="flex min-h-11 cursor-pointer items-center font-lab text-[16px] font-semibold">
+                                {lacking.length} that this menu does not have
+                            </summary>
                             <ul>
                                 {lacking.map((item) => (
                                     <li key={item.key} className="border-t border-hair py-2 text-[14px] leading-[18px]">
@@ -65,7 +93,9 @@ export default function SetPage() {
                 </div>
                 <section className="border-hair px-5 py-3 xl:border-l" aria-label="What the thermostat closes">
                     <h2 className="h-sec">What the thermostat closes</h2>
-                    <p className="mb-2 text-[14px] text-muted">With the settings as entered; as they should be where nothing is entered.</p>
+                    <p className="mb-2 text-[14px] text-muted">
+                        With the settings as entered; as they should be where nothing is entered.
+                    </p>
                     <div className="overflow-x-auto" tabIndex={0} role="group" aria-label="Call table, scrolls">
                         <CallTable table={table} />
                     </div>
@@ -78,8 +108,14 @@ export default function SetPage() {
                                     .map((choice) => (
                                         <div key={choice.value} className="border-t border-hair py-2">
                                             <dt className="font-lab text-[14px] font-semibold">{choice.label}</dt>
-                                            {choice.effects.length > 0 && <dd className="text-[13px] leading-4 text-copper-ink">{choice.effects.join('; ')}</dd>}
-                                            <dd className="text-[14px] leading-[18px]">{choice.ifWrong ?? 'As it should be.'}</dd>
+                                            {choice.effects.length > 0 && (
+                                                <dd className="text-[13px] leading-4 text-copper-ink">
+                                                    {choice.effects.join('; ')}
+                                                </dd>
+                                            )}
+                                            <dd className="text-[14px] leading-[18px]">
+                                                {choice.ifWrong ?? 'As it should be.'}
+                                            </dd>
                                         </div>
                                     ))}
                             </dl>
@@ -91,7 +127,19 @@ export default function SetPage() {
     );
 }
 
-function Setting({ setting, last, selected, closed, onSelect }: { setting: SettingRow; last: SetProps['history'][number] | null; selected: boolean; closed: boolean; onSelect: () => void }) {
+function Setting({
+    setting,
+    last,
+    selected,
+    closed,
+    onSelect,
+}: {
+    setting: SettingRow;
+    last: SetProps['history'][number] | null;
+    selected: boolean;
+    closed: boolean;
+    onSelect: () => void;
+}) {
     const { job } = usePage<SetProps>().props;
     const { record, answer } = useRecord(job.id);
     const problem = answer ? said(answer) : '';
@@ -99,9 +147,15 @@ function Setting({ setting, last, selected, closed, onSelect }: { setting: Setti
         onSelect();
         await record('settings', { key: setting.key, value });
     };
-    const wrong = setting.entered !== null && setting.entered !== setting.value && !setting.open.some((answer) => answer.value === setting.entered);
+    const wrong =
+        setting.entered !== null &&
+        setting.entered !== setting.value &&
+        !setting.open.some((answer) => answer.value === setting.entered);
     return (
-        <div className={`border-b border-hair px-5 py-2 ${selected ? 'bg-panel shadow-[inset_5px_0_0_var(--copper)]' : ''} ${wrong ? 'bg-fault-wash' : ''}`} data-setting={setting.key}>
+        <div
+            className={`border-b border-hair px-5 py-2 ${selected ? 'bg-panel shadow-[inset_5px_0_0_var(--copper)]' : ''} ${wrong ? 'bg-fault-wash' : ''}`}
+            data-setting={setting.key}
+        >
             <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)_44px_44px] items-center gap-x-3">
                 <button className="min-h-11 text-left" onClick={onSelect}>
                     <b className="block font-lab text-[16px] font-semibold leading-5">{setting.label}</b>
@@ -112,13 +166,34 @@ function Setting({ setting, last, selected, closed, onSelect }: { setting: Setti
                         {setting.menuLabel}: {setting.menuValue}
                     </span>
                 </div>
-                <span className="mono text-[13px] text-muted" title={last ? `${last.old === null ? '' : `was ${last.old}; `}${last.by}: ${last.reason}` : undefined}>{last ? clock(last.at) : 'open'}{last?.simulated && <span className="block">simulated</span>}</span>
-                <Tick checked={setting.entered === setting.value} disabled={closed} label={`${setting.label} entered as ${setting.valueLabel}`} onChange={() => void enter(setting.value)} />
+                <span
+                    className="mono text-[13px] text-muted"
+                    title={
+                        last ? `${last.old === null ? '' : `was ${last.old}; `}${last.by}: ${last.reason}` : undefined
+                    }
+                >
+                    {last ? clock(last.at) : 'open'}
+                    {last?.simulated && <span className="block">simulated</span>}
+                </span>
+                <Tick
+                    checked={setting.entered === setting.value}
+                    disabled={closed}
+                    label={`${setting.label} entered as ${setting.valueLabel}`}
+                    onChange={() => void enter(setting.value)}
+                />
             </div>
             <p className="text-[14px] leading-[18px] text-muted">{setting.reason}</p>
             {setting.open.length > 0 && (
-                <div role="group" aria-label={`${setting.label}: two answers`} className="mt-1 border-l-[6px] border-caution bg-caution-wash px-3 py-1.5 text-[14px] leading-[18px]">
-                    <b className="font-semibold">{setting.entered === null ? 'Open: the house gives two answers.' : 'Decided; both answers stay on the record.'}</b>
+                <div
+                    role="group"
+                    aria-label={`${setting.label}: two answers`}
+                    className="mt-1 border-l-[6px] border-caution bg-caution-wash px-3 py-1.5 text-[14px] leading-[18px]"
+                >
+                    <b className="font-semibold">
+                        {setting.entered === null
+                            ? 'Open: the house gives two answers.'
+                            : 'Decided; both answers stay on the record.'}
+                    </b>
                     <ul>
                         {setting.open.map((answer) => (
                             <li key={answer.value} className="flex flex-wrap items-center gap-x-3">
@@ -136,10 +211,20 @@ function Setting({ setting, last, selected, closed, onSelect }: { setting: Setti
                 </div>
             )}
             {selected && !closed && (
-                <div className="mt-1 flex flex-wrap items-center gap-1" role="group" aria-label={`${setting.label}, as it stands in the thermostat`}>
+                <div
+                    className="mt-1 flex flex-wrap items-center gap-1"
+                    role="group"
+                    aria-label={`${setting.label}, as it stands in the thermostat`}
+                >
                     <span className="lab mr-2">It stands at</span>
                     {setting.choices.map((choice) => (
-                        <button key={choice.value} aria-pressed={setting.entered === choice.value} title={choice.effects.join('; ') || undefined} className="min-h-11 px-3 font-lab text-[15px] font-semibold text-muted aria-pressed:bg-ink aria-pressed:text-bone" onClick={() => void enter(choice.value)}>
+                        <button
+                            key={choice.value}
+                            aria-pressed={setting.entered === choice.value}
+                            title={choice.effects.join('; ') || undefined}
+                            className="min-h-11 px-3 font-lab text-[15px] font-semibold text-muted aria-pressed:bg-ink aria-pressed:text-bone"
+                            onClick={() => void enter(choice.value)}
+                        >
                             {choice.menu}
                         </button>
                     ))}
@@ -154,16 +239,24 @@ function Setting({ setting, last, selected, closed, onSelect }: { setting: Setti
 function FromSister({ sister, settings }: { sister: SetProps['sisters'][number]; settings: SettingRow[] }) {
     const { job } = usePage<SetProps>().props;
     const { record, answer } = useRecord(job.id);
-    const same = settings.filter((setting) => setting.entered === null && setting.open.length === 0 && sister.values[setting.key] === setting.value);
-    const other = settings.filter((setting) => sister.values[setting.key] !== undefined && sister.values[setting.key] !== setting.value);
+    const same = settings.filter(
+        (setting) =>
+            setting.entered === null && setting.open.length === 0 && sister.values[setting.key] === setting.value,
+    );
+    const other = settings.filter(
+        (setting) => sister.values[setting.key] !== undefined && sister.values[setting.key] !== setting.value,
+    );
     if (same.length === 0 && other.length === 0) return null;
     const copy = async () => {
-        for (const setting of same) await record('settings', { key: setting.key, value: setting.value, note: `As on ${sister.label}.` });
+        for (const setting of same)
+            await record('settings', { key: setting.key, value: setting.value, note: `As on ${sister.label}.` });
     };
     return (
         <div className="flex flex-wrap items-center gap-x-4 border-b border-hair bg-panel px-5 py-1 text-[14px]">
             <span className="min-w-0 flex-1">
-                {sister.label} has this thermostat too.{other.length > 0 && ` Set otherwise there: ${other.map((setting) => setting.label.toLowerCase()).join(', ')}; this house decides.`}
+                {sister.label} has this thermostat too.
+                {other.length > 0 &&
+                    ` Set otherwise there: ${other.map((setting) => setting.label.toLowerCase()).join(', ')}; this house decides.`}
             </span>
             {same.length > 0 && (
                 <button className="link" onClick={() => void copy()}>

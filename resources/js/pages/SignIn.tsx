@@ -19,11 +19,24 @@ export default function SignIn() {
                 >
                     <label className="field" data-bad={form.errors.email ? '' : undefined}>
                         <span className="lab">E-mail address</span>
-                        <input type="email" autoComplete="username" required autoFocus value={form.data.email} onChange={(event) => form.setData('email', event.target.value)} />
+                        <input
+                            type="email"
+                            autoComplete="username"
+                            required
+                            autoFocus
+                            value={form.data.email}
+                            onChange={(event) => form.setData('email', event.target.value)}
+                        />
                     </label>
                     <label className="field">
                         <span className="lab">Password</span>
-                        <input type="password" autoComplete="current-password" required value={form.data.password} onChange={(event) => form.setData('password', event.target.value)} />
+                        <input
+                            type="password"
+                            autoComplete="current-password"
+                            required
+                            value={form.data.password}
+                            onChange={(event) => form.setData('password', event.target.value)}
+                        />
                     </label>
                     <Bad>{form.errors.email}</Bad>
                     <button className="btn btn--go justify-self-end" disabled={form.processing}>

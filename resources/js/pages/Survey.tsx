@@ -39,7 +39,12 @@ export default function Survey() {
     };
 
     return (
-        <Shell stage="survey" title="Survey" start={['indoor.R', 'indoor.C']} dock={<MeterDock stage="survey" readings={readings} />}>
+        <Shell
+            stage="survey"
+            title="Survey"
+            start={['indoor.R', 'indoor.C']}
+            dock={<MeterDock stage="survey" readings={readings} />}
+        >
             <div className="head">
                 <div>
                     <h1 className="h-step">Survey</h1>
@@ -47,18 +52,45 @@ export default function Survey() {
                 </div>
                 {!closed && (
                     <button className="btn" onClick={() => void finish()}>
-                        {finished ? 'Go to Plan' : 'Finish survey'} {open > 0 ? <span className="text-[14px] text-caution-ink">{open} open</span> : <Glyph name="go" />}
+                        {finished ? 'Go to Plan' : 'Finish survey'}{' '}
+                        {open > 0 ? (
+                            <span className="text-[14px] text-caution-ink">{open} open</span>
+                        ) : (
+                            <Glyph name="go" />
+                        )}
                     </button>
                 )}
             </div>
-            <nav aria-label="Parts of the survey" className="flex flex-none gap-1.5 overflow-x-auto px-4 pb-2 md:hidden">
-                {[['conductors', 'Conductors'], ['equipment', 'Equipment'], ['readings', 'Readings'], ['photos', 'Photographs'], ['screening', 'Screening']].map(([id, word]) => (
+            <nav
+                aria-label="Parts of the survey"
+                className="flex flex-none gap-1.5 overflow-x-auto px-4 pb-2 md:hidden"
+            >
+                {[
+                    ['conductors', 'Conductors'],
+                    ['equipment', 'Equipment'],
+                    ['readings', 'Readings'],
+                    ['photos', 'Photographs'],
+                    ['screening', 'Screening'],
+                ].map(([id, word]) => (
                     <a key={id} href={`#${id}`} className="chip">
                         {word}
                     </a>
                 ))}
             </nav>
-            {cable && !closed && <EntryLine key={changing ? `change-${changing.number}` : 'new'} jobId={job.id} cables={cables} cable={cable} screws={screws} onPaste={setPasted} onCable={setCableId} edits={edits} changing={changing} onDone={done} />}
+            {cable && !closed && (
+                <EntryLine
+                    key={changing ? `change-${changing.number}` : 'new'}
+                    jobId={job.id}
+                    cables={cables}
+                    cable={cable}
+                    screws={screws}
+                    onPaste={setPasted}
+                    onCable={setCableId}
+                    edits={edits}
+                    changing={changing}
+                    onDone={done}
+                />
+            )}
             {edits.problem && edits.problem.kind !== 'invalid' && (
                 <div className="px-5 py-2">
                     <Bad>{said(edits.problem)}</Bad>
@@ -78,35 +110,78 @@ export default function Survey() {
                             closed={closed}
                             onChange={(row) => setChanging({ number: row.number, line: row.line })}
                             onRemove={async (row) => {
-                                const answer = await edits.send('remove-conductor', { cable: item.id, number: row.number });
-                                if (answer.kind === 'ok') undo.offer(`Removed ${row.number} ${row.colour}.`, answer.data.version);
+                                const answer = await edits.send('remove-conductor', {
+                                    cable: item.id,
+                                    number: row.number,
+                                });
+                                if (answer.kind === 'ok')
+                                    undo.offer(`Removed ${row.number} ${row.colour}.`, answer.data.version);
                             }}
                         />
                     ))}
                     <Wanted wanted={page.wanted} readings={readings} />
                     <Photos jobId={job.id} photos={page.photos} cables={cables} closed={closed} />
-                    <InPlace safety={page.safety} jumpers={page.jumpers} screws={screws.indoor} edits={edits} closed={closed} />
+                    <InPlace
+                        safety={page.safety}
+                        jumpers={page.jumpers}
+                        screws={screws.indoor}
+                        edits={edits}
+                        closed={closed}
+                    />
                 </div>
                 <div className="border-hair lg:border-l">
-                    <Suggestions match={page.match} plate={page.plate} digits={page.digits} questions={questions} edits={edits} closed={closed} />
+                    <Suggestions
+                        match={page.match}
+                        plate={page.plate}
+                        digits={page.digits}
+                        questions={questions}
+                        edits={edits}
+                        closed={closed}
+                    />
                     <section id="equipment" className="p-4" aria-label="Equipment">
                         <h2 className="h-sec">Equipment</h2>
                         <p className="text-[14px] text-muted">{job.equipmentTitle}</p>
-                        {cable && <Length key={cable.id} cable={cable} closed={closed} onKeep={(feet) => edits.send('set-cable', { cable: cable.id, gauge: cable.gauge, feet })} />}
+                        {cable && (
+                            <Length
+                                key={cable.id}
+                                cable={cable}
+                                closed={closed}
+                                onKeep={(feet) =>
+                                    edits.send('set-cable', { cable: cable.id, gauge: cable.gauge, feet })
+                                }
+                            />
+                        )}
                         <Questions questions={questions} edits={edits} closed={closed} />
                     </section>
                 </div>
             </div>
             <Screening findings={findings} overrides={page.overrides} edits={edits} closed={closed} />
-            <Record jobId={job.id} changes={page.changes} visits={page.visits} assumes={page.assumes} edits={edits} closed={closed} />
-            {pasted && cable && <PasteLines jobId={job.id} cable={cable} edits={edits} start={pasted} onClose={() => setPasted(null)} />}
+            <Record
+                jobId={job.id}
+                changes={page.changes}
+                visits={page.visits}
+                assumes={page.assumes}
+                edits={edits}
+                closed={closed}
+            />
+            {pasted && cable && (
+                <PasteLines jobId={job.id} cable={cable} edits={edits} start={pasted} onClose={() => setPasted(null)} />
+            )}
             {undo.bar}
         </Shell>
     );
 }
 
 /** How long the cable is, one way: it decides the drop and what a short can draw. */
-function Length({ cable, closed, onKeep }: { cable: CableView; closed: boolean; onKeep: (feet: number | string) => Promise<Parameters<typeof said>[0]> }) {
+function Length({
+    cable,
+    closed,
+    onKeep,
+}: {
+    cable: CableView;
+    closed: boolean;
+    onKeep: (feet: number | string) => Promise<Parameters<typeof said>[0]>;
+}) {
     const [typed, setTyped] = useState<string | null>(null);
     const [bad, setBad] = useState('');
     const keep = async () => {
@@ -124,7 +199,17 @@ function Length({ cable, closed, onKeep }: { cable: CableView; closed: boolean; 
                     {word}, {cable.gauge} AWG
                 </span>
                 <span className="flex items-center gap-1.5">
-                    <input className="h-11 w-16 bg-transparent text-right text-[17px] font-medium" style={{ borderBottom: `2px solid var(${bad ? '--fault' : '--rule'})` }} inputMode="decimal" autoComplete="off" disabled={closed} value={typed ?? cable.feet} onChange={(event) => setTyped(event.target.value)} onBlur={() => void keep()} onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()} />
+                    <input
+                        className="h-11 w-16 bg-transparent text-right text-[17px] font-medium"
+                        style={{ borderBottom: `2px solid var(${bad ? '--fault' : '--rule'})` }}
+                        inputMode="decimal"
+                        autoComplete="off"
+                        disabled={closed}
+                        value={typed ?? cable.feet}
+                        onChange={(event) => setTyped(event.target.value)}
+                        onBlur={() => void keep()}
+                        onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+                    />
                     <span className="text-muted">ft</span>
                 </span>
             </label>

@@ -19,7 +19,9 @@ export function ChangePassword() {
     };
     return (
         <details className="mt-1">
-            <summary className="flex min-h-11 cursor-pointer items-center justify-between font-lab font-semibold">Change password</summary>
+            <summary className="flex min-h-11 cursor-pointer items-center justify-between font-lab font-semibold">
+                Change password
+            </summary>
             <form
                 className="grid gap-3"
                 onSubmit={(event) => {
@@ -29,11 +31,21 @@ export function ChangePassword() {
             >
                 <label className="field">
                     <span className="lab">Present password</span>
-                    <input type="password" autoComplete="current-password" value={present} onChange={(event) => setPresent(event.target.value)} />
+                    <input
+                        type="password"
+                        autoComplete="current-password"
+                        value={present}
+                        onChange={(event) => setPresent(event.target.value)}
+                    />
                 </label>
                 <label className="field">
                     <span className="lab">New password, at least 10 characters</span>
-                    <input type="password" autoComplete="new-password" value={password} onChange={(event) => setPassword(event.target.value)} />
+                    <input
+                        type="password"
+                        autoComplete="new-password"
+                        value={password}
+                        onChange={(event) => setPassword(event.target.value)}
+                    />
                 </label>
                 <Bad>{bad}</Bad>
                 {done && (

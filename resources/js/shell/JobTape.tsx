@@ -6,8 +6,10 @@ import { State, type Tone } from '@/ui/State';
 type Look = { field: string; edge: string; glyph: GlyphName; tone: Tone };
 
 function look(segment: TapeSegment, now: boolean): Look {
-    if (segment.state === 'stuck') return { field: 'var(--fault-wash)', edge: 'var(--fault)', glyph: 'fault', tone: 'fault' };
-    if (segment.state === 'done') return { field: 'var(--verd-wash)', edge: 'var(--verd)', glyph: 'pass', tone: 'verd' };
+    if (segment.state === 'stuck')
+        return { field: 'var(--fault-wash)', edge: 'var(--fault)', glyph: 'fault', tone: 'fault' };
+    if (segment.state === 'done')
+        return { field: 'var(--verd-wash)', edge: 'var(--verd)', glyph: 'pass', tone: 'verd' };
     if (now) return { field: 'var(--copper-wash)', edge: 'var(--copper)', glyph: 'traced', tone: 'copper' };
     return { field: 'var(--panel)', edge: 'var(--rule)', glyph: 'need', tone: 'muted' };
 }
@@ -17,13 +19,32 @@ export function JobTape({ jobId, tape, current }: { jobId: string; tape: TapeSeg
     return (
         <nav className="tape" aria-label="Job tape">
             {tape.map((segment, index) => (
-                <Segment key={segment.key} jobId={jobId} segment={segment} index={index} last={index === tape.length - 1} now={segment.key === current} />
+                <Segment
+                    key={segment.key}
+                    jobId={jobId}
+                    segment={segment}
+                    index={index}
+                    last={index === tape.length - 1}
+                    now={segment.key === current}
+                />
             ))}
         </nav>
     );
 }
 
-function Segment({ jobId, segment, index, last, now }: { jobId: string; segment: TapeSegment; index: number; last: boolean; now: boolean }) {
+function Segment({
+    jobId,
+    segment,
+    index,
+    last,
+    now,
+}: {
+    jobId: string;
+    segment: TapeSegment;
+    index: number;
+    last: boolean;
+    now: boolean;
+}) {
     const style = look(segment, now);
     const open = segment.state === 'done' ? [] : segment.open.slice(0, now ? 3 : 0);
     const more = segment.open.length - open.length;
@@ -31,15 +52,38 @@ function Segment({ jobId, segment, index, last, now }: { jobId: string; segment:
     const x = index % 2 ? 22 : 16;
     const step = segment.n > 1 ? (height - 30) / (segment.n - 1) : 0;
     return (
-        <Link href={`/jobs/${jobId}/${segment.key}`} preserveState={now} className="seg" style={{ height }} aria-current={now ? 'step' : undefined}>
+        <Link
+            href={`/jobs/${jobId}/${segment.key}`}
+            preserveState={now}
+            className="seg"
+            style={{ height }}
+            aria-current={now ? 'step' : undefined}
+        >
             <svg className="rule" width="56" height={height} style={{ zIndex: 9 - index }} aria-hidden="true">
-                <path d={`M${x} 0H${x + 26}V${height + (last ? -2 : 5)}H${x}Z`} fill={style.field} stroke={style.edge} strokeWidth="1.6" />
+                <path
+                    d={`M${x} 0H${x + 26}V${height + (last ? -2 : 5)}H${x}Z`}
+                    fill={style.field}
+                    stroke={style.edge}
+                    strokeWidth="1.6"
+                />
                 {Array.from({ length: segment.n }, (_, item) => (
-                    <path key={item} d={`M${x + 26} ${15 + item * step}h${item < segment.done ? -15 : -8}`} stroke={item < segment.done ? style.edge : 'var(--rule)'} strokeWidth={item < segment.done ? 2.4 : 1.6} />
+                    <path
+                        key={item}
+                        d={`M${x + 26} ${15 + item * step}h${item < segment.done ? -15 : -8}`}
+                        stroke={item < segment.done ? style.edge : 'var(--rule)'}
+                        strokeWidth={item < segment.done ? 2.4 : 1.6}
+                    />
                 ))}
                 {!last && (
                     <>
-                        <circle cx="32" cy={height + 2.5} r="5" fill="var(--bone)" stroke={style.edge} strokeWidth="1.6" />
+                        <circle
+                            cx="32"
+                            cy={height + 2.5}
+                            r="5"
+                            fill="var(--bone)"
+                            stroke={style.edge}
+                            strokeWidth="1.6"
+                        />
                         <circle cx="32" cy={height + 2.5} r="1.6" fill={style.edge} />
                     </>
                 )}
@@ -49,7 +93,9 @@ function Segment({ jobId, segment, index, last, now }: { jobId: string; segment:
                 {segment.word}
             </State>
             {open.map((item) => (
-                <p key={item} title={item}>{item}</p>
+                <p key={item} title={item}>
+                    {item}
+                </p>
             ))}
             {open.length > 0 && more > 0 && <p>and {more} more</p>}
         </Link>
@@ -63,9 +109,17 @@ export function TapeStrip({ jobId, tape, current }: { jobId: string; tape: TapeS
             {tape.map((segment) => {
                 const style = look(segment, segment.key === current);
                 return (
-                    <Link key={segment.key} href={`/jobs/${jobId}/${segment.key}`} preserveState={segment.key === current} aria-current={segment.key === current ? 'step' : undefined}>
+                    <Link
+                        key={segment.key}
+                        href={`/jobs/${jobId}/${segment.key}`}
+                        preserveState={segment.key === current}
+                        aria-current={segment.key === current ? 'step' : undefined}
+                    >
                         {segment.name}
-                        <span className="mono text-[11px]" style={{ color: `var(--${style.tone === 'muted' ? 'muted' : `${style.tone}-ink`})` }}>
+                        <span
+                            className="mono text-[11px]"
+                            style={{ color: `var(--${style.tone === 'muted' ? 'muted' : `${style.tone}-ink`})` }}
+                        >
                             {segment.done}/{segment.n}
                         </span>
                     </Link>

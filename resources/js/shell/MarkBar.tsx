@@ -17,13 +17,22 @@ export function MarkBar() {
     };
     if (!job.mark && !job.importedAt) return null;
     return (
-        <div role="note" aria-label="About this job" className={`no-print markbar ${job.practice ? 'markbar--practice' : ''}`}>
+        <div
+            role="note"
+            aria-label="About this job"
+            className={`no-print markbar ${job.practice ? 'markbar--practice' : ''}`}
+        >
             {job.mark && (
                 <b>
                     <Glyph name="caution" /> {job.mark}
                 </b>
             )}
-            {job.importedAt && <span>Read from a job file {day(job.importedAt)}: records, names, signatures and handover are as that file says.</span>}
+            {job.importedAt && (
+                <span>
+                    Read from a job file {day(job.importedAt)}: records, names, signatures and handover are as that file
+                    says.
+                </span>
+            )}
             {job.practice && (
                 <button className="link" onClick={() => void end()}>
                     End practice

@@ -7,10 +7,15 @@ export function OutboxBar() {
     if (kept.length === 0) return null;
     const waiting = kept.filter((entry) => !entry.refused);
     return (
-        <div role="status" aria-label="Kept on this device" className="no-print border-b-2 border-caution bg-caution-wash px-5 py-1.5 text-[14px]">
+        <div
+            role="status"
+            aria-label="Kept on this device"
+            className="no-print border-b-2 border-caution bg-caution-wash px-5 py-1.5 text-[14px]"
+        >
             {waiting.length > 0 && (
                 <State glyph="caution" tone="caution">
-                    No signal: {waiting.length === 1 ? 'one entry is' : `${waiting.length} entries are`} kept on this device and sent when it is back: {waiting.map((entry) => entry.what).join(', ')}
+                    No signal: {waiting.length === 1 ? 'one entry is' : `${waiting.length} entries are`} kept on this
+                    device and sent when it is back: {waiting.map((entry) => entry.what).join(', ')}
                 </State>
             )}
             {kept

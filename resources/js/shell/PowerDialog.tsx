@@ -23,7 +23,12 @@ export function PowerDialog({ jobId, to, onClose }: { jobId: string; to: 'live' 
     const send = () => record('power', { state: to, supplies: volts, meter_proved: proved, despite }, onClose);
 
     return (
-        <Dialog open onClose={onClose} title={isolate ? 'Isolate and prove dead' : 'Make live'} tone={isolate ? 'iso' : 'live'}>
+        <Dialog
+            open
+            onClose={onClose}
+            title={isolate ? 'Isolate and prove dead' : 'Make live'}
+            tone={isolate ? 'iso' : 'live'}
+        >
             <form
                 className="mt-3 grid gap-4"
                 onSubmit={(event) => {
@@ -32,9 +37,20 @@ export function PowerDialog({ jobId, to, onClose }: { jobId: string; to: 'live' 
                 }}
             >
                 {power.why && power.at && <p className="text-[14px] text-muted">{power.why}.</p>}
-                {isolate ? <Dead several={!sole} /> : <p>Jumpers secured, bare ends apart, doors and covers on, nobody's hands in. Then power on and read it at the board.</p>}
+                {isolate ? (
+                    <Dead several={!sole} />
+                ) : (
+                    <p>
+                        Jumpers secured, bare ends apart, doors and covers on, nobody's hands in. Then power on and read
+                        it at the board.
+                    </p>
+                )}
                 {open.length > 0 && (
-                    <div role="group" aria-label="Still open" className="border-l-[6px] border-fault bg-fault-wash px-3 py-2 text-[14px] leading-[18px]">
+                    <div
+                        role="group"
+                        aria-label="Still open"
+                        className="border-l-[6px] border-fault bg-fault-wash px-3 py-2 text-[14px] leading-[18px]"
+                    >
                         <State glyph="fault" tone="fault">
                             Still open, before the power comes on
                         </State>
@@ -51,18 +67,45 @@ export function PowerDialog({ jobId, to, onClose }: { jobId: string; to: 'live' 
                 )}
                 {supplies.map((supply, index) => (
                     <label key={supply.id} className="field" data-bad={field(supply.id) ? '' : undefined}>
-                        <span className="lab">{sole ? (isolate ? 'Dead reading, volts' : `${supply.live} now, volts`) : `${isolate ? 'Dead reading of' : 'Now, of'} ${supply.label} (${supply.live}), volts`}</span>
-                        <input inputMode="decimal" autoComplete="off" autoFocus={index === 0} value={volts[supply.id] ?? ''} onChange={(event) => setVolts({ ...volts, [supply.id]: event.target.value })} aria-invalid={!!field(supply.id)} aria-describedby="power-bad" />
+                        <span className="lab">
+                            {sole
+                                ? isolate
+                                    ? 'Dead reading, volts'
+                                    : `${supply.live} now, volts`
+                                : `${isolate ? 'Dead reading of' : 'Now, of'} ${supply.label} (${supply.live}), volts`}
+                        </span>
+                        <input
+                            inputMode="decimal"
+                            autoComplete="off"
+                            autoFocus={index === 0}
+                            value={volts[supply.id] ?? ''}
+                            onChange={(event) => setVolts({ ...volts, [supply.id]: event.target.value })}
+                            aria-invalid={!!field(supply.id)}
+                            aria-describedby="power-bad"
+                        />
                     </label>
                 ))}
                 {isolate && (
                     <div className="flex items-center gap-2">
-                        <Tick checked={proved} label="Meter proved on a known live source, before and after" onChange={setProved} />
+                        <Tick
+                            checked={proved}
+                            label="Meter proved on a known live source, before and after"
+                            onChange={setProved}
+                        />
                         <span>Meter proved on a known live source, before and after</span>
                     </div>
                 )}
-                <Bad id="power-bad">{answer && answer.kind !== 'ok' ? (errors.despite ? 'Look at what is still open, and say that it is meant.' : said(answer)) : null}</Bad>
-                <p className="text-[13px] text-muted">Local code and licensed practice come first. Line-voltage work needs the licence that the place requires.</p>
+                <Bad id="power-bad">
+                    {answer && answer.kind !== 'ok'
+                        ? errors.despite
+                            ? 'Look at what is still open, and say that it is meant.'
+                            : said(answer)
+                        : null}
+                </Bad>
+                <p className="text-[13px] text-muted">
+                    Local code and licensed practice come first. Line-voltage work needs the licence that the place
+                    requires.
+                </p>
                 <button className="btn btn--go justify-self-end" type="submit">
                     {isolate ? 'It is dead' : 'It is live'}
                 </button>
@@ -76,7 +119,12 @@ function Dead({ several }: { several: boolean }) {
         <ol className="list-decimal space-y-1.5 pl-5 text-[15px]">
             <li>Service switch or breaker off{several ? ', of each supply' : ''}. Do not trust the panel's labels.</li>
             <li>Prove the meter on a known live source.</li>
-            <li>Measure at the transformer's line leads, then R–C. {several ? 'Each supply is proved by its own reading: one dead says nothing of the other.' : 'A cabinet can hold a second supply.'}</li>
+            <li>
+                Measure at the transformer's line leads, then R–C.{' '}
+                {several
+                    ? 'Each supply is proved by its own reading: one dead says nothing of the other.'
+                    : 'A cabinet can hold a second supply.'}
+            </li>
             <li>Prove the meter again. A non-contact tester never proves a circuit dead.</li>
         </ol>
     );

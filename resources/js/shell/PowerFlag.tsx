@@ -32,7 +32,9 @@ export function PowerFlag({ jobId, power, now, closed, practice, asked, onAsk }:
                 <div>
                     <b>{state === 'live' ? 'LIVE 24 V' : state === 'isolated' ? 'ISOLATED' : 'NOT PROVED'}</b>
                     <span>
-                        {state === 'live' && power.at && `R–C ${reading} V ${power.old ? ago(power.at, now) : moment(power.at)}`}
+                        {state === 'live' &&
+                            power.at &&
+                            `R–C ${reading} V ${power.old ? ago(power.at, now) : moment(power.at)}`}
                         {state === 'isolated' && power.at && `dead ${reading} V ${moment(power.at)}`}
                         {state === 'not-proved' && why}
                         {practice && ', practice'}

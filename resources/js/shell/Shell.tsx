@@ -35,7 +35,21 @@ export const useAskPower = () => useContext(AskPower);
 const stages: Stage[] = ['survey', 'plan', 'set', 'prove', 'handover'];
 
 /** Everything around a stage of a job: bar with the power flag, tape, main, meter dock. */
-export function Shell({ stage, title, start, startMode = 'V', dock, children }: { stage: Stage; title: string; start: [string, string]; startMode?: Mode; dock: ReactNode; children: ReactNode }) {
+export function Shell({
+    stage,
+    title,
+    start,
+    startMode = 'V',
+    dock,
+    children,
+}: {
+    stage: Stage;
+    title: string;
+    start: [string, string];
+    startMode?: Mode;
+    dock: ReactNode;
+    children: ReactNode;
+}) {
     const { props } = usePage<Frame>();
     const { job, power, tape, points, now } = props;
     usePulse(job.id, props.mark);
@@ -72,7 +86,11 @@ export function Shell({ stage, title, start, startMode = 'V', dock, children }: 
         }),
         [mode, a, b, next],
     );
-    useKeys(Object.fromEntries(stages.map((name, index) => [String(index + 1), () => router.visit(`/jobs/${job.id}/${name}`)])));
+    useKeys(
+        Object.fromEntries(
+            stages.map((name, index) => [String(index + 1), () => router.visit(`/jobs/${job.id}/${name}`)]),
+        ),
+    );
 
     return (
         <ProbeContext.Provider value={probes}>
@@ -89,7 +107,15 @@ export function Shell({ stage, title, start, startMode = 'V', dock, children }: 
                                 {job.equipment} · {job.cable}
                             </span>
                         </div>
-                        <PowerFlag jobId={job.id} power={power} now={now} closed={job.handedOverAt !== null} practice={job.practice} asked={asked} onAsk={setAsked} />
+                        <PowerFlag
+                            jobId={job.id}
+                            power={power}
+                            now={now}
+                            closed={job.handedOverAt !== null}
+                            practice={job.practice}
+                            asked={asked}
+                            onAsk={setAsked}
+                        />
                         <Tools />
                     </header>
                     <JobTape jobId={job.id} tape={tape} current={stage} />

@@ -16,7 +16,12 @@ export interface FigureResult {
     lines: { label: string; value: number | null; unit: string; formula: string }[];
     tone: string;
     verdict: string;
-    plot: { x: string; y: string; series: { name: string; points: number[][] }[]; marks: { x: number; name: string }[] } | null;
+    plot: {
+        x: string;
+        y: string;
+        series: { name: string; points: number[][] }[];
+        marks: { x: number; name: string }[];
+    } | null;
 }
 export interface FigureView {
     key: string;

@@ -65,5 +65,9 @@ export interface JobsProps extends Shared {
     sites: { id: string; name: string; address: string; systems: string[] }[];
 }
 export interface ImportReport {
-    files: { name: string; job: { id: string; site: string; url: string } | null; problem: { pointer: string; message: string } | null }[];
+    files: {
+        name: string;
+        job: { id: string; site: string; url: string } | null;
+        problem: { pointer: string; message: string } | null;
+    }[];
 }

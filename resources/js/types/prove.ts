@@ -24,14 +24,31 @@ export interface StepView {
     startedAt: string | null;
     readyAt: string | null;
     probes: { a: string; b: string; mode: Mode; shows: string; expected: Expectation; reading: Reading | null }[];
-    signs: { key: string; text: string; sense: string; optional: boolean; outcome: OutcomeName | null; reason: string | null; simulated: boolean; at: string | null }[];
+    signs: {
+        key: string;
+        text: string;
+        sense: string;
+        optional: boolean;
+        outcome: OutcomeName | null;
+        reason: string | null;
+        simulated: boolean;
+        at: string | null;
+    }[];
     restore: string[];
     board: BoardState;
     waitingBoard: BoardState;
 }
 export interface ProveProps extends Frame {
     thermostat: string;
-    calls: { call: string; label: string; proved: boolean; failed: boolean; running: boolean; waived: string | null; optional: boolean }[];
+    calls: {
+        call: string;
+        label: string;
+        proved: boolean;
+        failed: boolean;
+        running: boolean;
+        waived: string | null;
+        optional: boolean;
+    }[];
     noContinuity: string | null;
     noWallJumper: Record<string, string>;
     steps: StepView[];

@@ -3,7 +3,21 @@ import type { ReactNode } from 'react';
 import { Glyph } from './Glyph';
 
 /** A dialog: only for power changes, opening and closing a job, and the list of keys. */
-export function Dialog({ open, onClose, title, children, tone = 'ink', wide = false }: { wide?: boolean; open: boolean; onClose: () => void; title: string; children: ReactNode; tone?: 'ink' | 'iso' | 'live' }) {
+export function Dialog({
+    open,
+    onClose,
+    title,
+    children,
+    tone = 'ink',
+    wide = false,
+}: {
+    wide?: boolean;
+    open: boolean;
+    onClose: () => void;
+    title: string;
+    children: ReactNode;
+    tone?: 'ink' | 'iso' | 'live';
+}) {
     return (
         <Radix.Root open={open} onOpenChange={(next) => !next && onClose()}>
             <Radix.Portal>

@@ -17,7 +17,11 @@ export function Menu({ label, items }: { label: string; items: MenuItem[] }) {
             <Radix.Portal>
                 <Radix.Content align="end" className="z-30 min-w-52 border-2 border-ink bg-panel">
                     {items.map((item) => (
-                        <Radix.Item key={item.word} onSelect={item.act} className={`flex min-h-11 cursor-pointer items-center px-4 font-lab text-[15px] font-semibold outline-none data-[highlighted]:bg-ink data-[highlighted]:text-bone ${item.grave ? 'text-fault-ink' : ''}`}>
+                        <Radix.Item
+                            key={item.word}
+                            onSelect={item.act}
+                            className={`flex min-h-11 cursor-pointer items-center px-4 font-lab text-[15px] font-semibold outline-none data-[highlighted]:bg-ink data-[highlighted]:text-bone ${item.grave ? 'text-fault-ink' : ''}`}
+                        >
                             {item.word}
                         </Radix.Item>
                     ))}

@@ -5,7 +5,13 @@ import { Glyph, type GlyphName } from './Glyph';
 export type Tone = 'verd' | 'fault' | 'caution' | 'live' | 'iso' | 'copper' | 'muted';
 
 const text: Record<Tone, string> = {
-    verd: 'text-verd-ink', fault: 'text-fault-ink', caution: 'text-caution-ink', live: 'text-live-ink', iso: 'text-iso-ink', copper: 'text-copper-ink', muted: 'text-muted',
+    verd: 'text-verd-ink',
+    fault: 'text-fault-ink',
+    caution: 'text-caution-ink',
+    live: 'text-live-ink',
+    iso: 'text-iso-ink',
+    copper: 'text-copper-ink',
+    muted: 'text-muted',
 };
 
 /** A state: glyph, word, colour, in that order of weight. */
@@ -26,8 +32,11 @@ export const outcomeLook: Record<OutcomeName, { glyph: GlyphName; tone: Tone; wo
 };
 
 const severityLook: Record<Finding['severity'], { glyph: GlyphName; tone: Tone }> = {
-    stop: { glyph: 'fault', tone: 'fault' }, error: { glyph: 'fault', tone: 'fault' }, warning: { glyph: 'caution', tone: 'caution' },
-    note: { glyph: 'need', tone: 'copper' }, good: { glyph: 'pass', tone: 'verd' },
+    stop: { glyph: 'fault', tone: 'fault' },
+    error: { glyph: 'fault', tone: 'fault' },
+    warning: { glyph: 'caution', tone: 'caution' },
+    note: { glyph: 'need', tone: 'copper' },
+    good: { glyph: 'pass', tone: 'verd' },
 };
 
 /** Findings of the rules: what it is, what it means, what to do; each with its code. */
@@ -38,12 +47,21 @@ export function Findings({ findings, empty }: { findings: Finding[]; empty: stri
             {findings.map((finding) => {
                 const look = severityLook[finding.severity];
                 return (
-                    <li key={finding.code + finding.title} className="flex items-start gap-2.5" data-severity={finding.severity}>
+                    <li
+                        key={finding.code + finding.title}
+                        className="flex items-start gap-2.5"
+                        data-severity={finding.severity}
+                    >
                         <span className={`mt-0.5 ${text[look.tone]}`}>
                             <Glyph name={look.glyph} size={18} />
                         </span>
                         <p className="text-[14px] leading-[18px]">
-                            <b className="font-semibold">{finding.severity === 'stop' ? `Stop. ${finding.title}` : finding.title}.</b> {finding.meaning} {finding.severity !== 'good' && <span className="text-ink">{finding.action}</span>} <span className="mono text-[12px] text-muted">{finding.code}</span>
+                            <b className="font-semibold">
+                                {finding.severity === 'stop' ? `Stop. ${finding.title}` : finding.title}.
+                            </b>{' '}
+                            {finding.meaning}{' '}
+                            {finding.severity !== 'good' && <span className="text-ink">{finding.action}</span>}{' '}
+                            <span className="mono text-[12px] text-muted">{finding.code}</span>
                         </p>
                     </li>
                 );

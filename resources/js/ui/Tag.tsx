@@ -1,15 +1,36 @@
 import type { Colour, EndView } from '@/types';
 
 /** A terminal's tag. The cut corner tells the side: equipment top left, wall top right. */
-export function Tag({ children, side = 'wall', kind }: { children: string; side?: 'wall' | 'equipment'; kind?: 'solid' | 'move' }) {
-    return <span className={`tag ${side === 'equipment' ? 'tag--l' : ''} ${kind ? `tag--${kind}` : ''}`}>{children}</span>;
+export function Tag({
+    children,
+    side = 'wall',
+    kind,
+}: {
+    children: string;
+    side?: 'wall' | 'equipment';
+    kind?: 'solid' | 'move';
+}) {
+    return (
+        <span className={`tag ${side === 'equipment' ? 'tag--l' : ''} ${kind ? `tag--${kind}` : ''}`}>{children}</span>
+    );
 }
 
-const words: Record<EndView['state'], string> = { landed: '', spare: 'spare', capped: 'capped', cut: 'cut short', broken: 'broken off', spliced: 'spliced' };
+const words: Record<EndView['state'], string> = {
+    landed: '',
+    spare: 'spare',
+    capped: 'capped',
+    cut: 'cut short',
+    broken: 'broken off',
+    spliced: 'spliced',
+};
 
 /** An end of a conductor: its tag, or the word for a free end. */
 export function EndTag({ end, side }: { end: EndView; side: 'wall' | 'equipment' }) {
-    return end.terminal === null ? <span className="loose">{end.onto ? `to ${end.onto}` : words[end.state]}</span> : <Tag side={side}>{end.terminal}</Tag>;
+    return end.terminal === null ? (
+        <span className="loose">{end.onto ? `to ${end.onto}` : words[end.state]}</span>
+    ) : (
+        <Tag side={side}>{end.terminal}</Tag>
+    );
 }
 
 /** A short piece of the conductor in its insulation, bare at both ends. */

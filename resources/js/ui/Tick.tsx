@@ -1,9 +1,27 @@
 import { Glyph } from './Glyph';
 
 /** A tick of 28 px in a target of 44. */
-export function Tick({ checked, label, onChange, disabled }: { checked: boolean; label: string; onChange: (next: boolean) => void; disabled?: boolean }) {
+export function Tick({
+    checked,
+    label,
+    onChange,
+    disabled,
+}: {
+    checked: boolean;
+    label: string;
+    onChange: (next: boolean) => void;
+    disabled?: boolean;
+}) {
     return (
-        <button type="button" className="tick" role="checkbox" aria-checked={checked} aria-label={label} disabled={disabled} onClick={() => onChange(!checked)}>
+        <button
+            type="button"
+            className="tick"
+            role="checkbox"
+            aria-checked={checked}
+            aria-label={label}
+            disabled={disabled}
+            onClick={() => onChange(!checked)}
+        >
             <span>{checked && <Glyph name="tick" />}</span>
         </button>
     );

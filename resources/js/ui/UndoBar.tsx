@@ -7,7 +7,10 @@ export function UndoBar({ what, onUndo, onGone }: { what: string; onUndo: () => 
         return () => clearTimeout(timer);
     }, [what, onGone]);
     return (
-        <div role="status" className="fixed bottom-6 left-1/2 z-30 flex -translate-x-1/2 items-center gap-4 bg-ink py-1 pl-5 pr-2 text-bone">
+        <div
+            role="status"
+            className="fixed bottom-6 left-1/2 z-30 flex -translate-x-1/2 items-center gap-4 bg-ink py-1 pl-5 pr-2 text-bone"
+        >
             <span>{what}</span>
             <button className="min-h-11 px-3 font-lab font-semibold underline underline-offset-4" onClick={onUndo}>
                 Undo

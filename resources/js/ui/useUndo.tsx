@@ -12,7 +12,14 @@ interface Step {
  * Undo and redo of a document's edits: call `offer` after each was made. The last can be taken back from the bar for
  * eight seconds, and any of them with Ctrl+Z, forward again with Ctrl+Shift+Z. Going back is a new version as well.
  */
-export function useUndo(edits: Edits): { offer: (what: string, versionAfter: number) => void; bar: ReactNode; undo: () => void; redo: () => void; past: number; future: number } {
+export function useUndo(edits: Edits): {
+    offer: (what: string, versionAfter: number) => void;
+    bar: ReactNode;
+    undo: () => void;
+    redo: () => void;
+    past: number;
+    future: number;
+} {
     // The two stacks move as the key is pressed, not when the answer comes: pressing on meanwhile goes on from there.
     const stacks = useRef<{ past: Step[]; future: Step[] }>({ past: [], future: [] });
     const [counts, setCounts] = useState({ past: 0, future: 0 });
@@ -30,7 +37,11 @@ export function useUndo(edits: Edits): { offer: (what: string, versionAfter: num
         setShown(null);
         put(past.slice(0, -1), [...future, step]);
         const answer = await edits.send('restore', { to_version: step.before });
-        if (answer.kind !== 'ok') put([...stacks.current.past, step], stacks.current.future.filter((other) => other !== step));
+        if (answer.kind !== 'ok')
+            put(
+                [...stacks.current.past, step],
+                stacks.current.future.filter((other) => other !== step),
+            );
     };
     const redo = async () => {
         const { past, future } = stacks.current;
@@ -38,7 +49,11 @@ export function useUndo(edits: Edits): { offer: (what: string, versionAfter: num
         if (!step) return;
         put([...past, step], future.slice(0, -1));
         const answer = await edits.send('restore', { to_version: step.after });
-        if (answer.kind !== 'ok') put(stacks.current.past.filter((other) => other !== step), [...stacks.current.future, step]);
+        if (answer.kind !== 'ok')
+            put(
+                stacks.current.past.filter((other) => other !== step),
+                [...stacks.current.future, step],
+            );
     };
     const current = useRef({ undo, redo });
     useEffect(() => {
@@ -47,7 +62,12 @@ export function useUndo(edits: Edits): { offer: (what: string, versionAfter: num
     useEffect(() => {
         const press = (event: KeyboardEvent) => {
             const target = event.target as HTMLElement | null;
-            if (!(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== 'z' || (target && /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName))) return;
+            if (
+                !(event.ctrlKey || event.metaKey) ||
+                event.key.toLowerCase() !== 'z' ||
+                (target && /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName))
+            )
+                return;
             event.preventDefault();
             void (event.shiftKey ? current.current.redo() : current.current.undo());
         };

@@ -19,7 +19,10 @@ final readonly class Closed implements CircuitEdit
 
     public function apply(Netlist $netlist): Netlist
     {
-        return $netlist->changing($this->elementId, static fn (Element $e): Element => $e->withImpedance(self::STUCK_OHMS, 0.0, self::STUCK_OHMS));
+        return $netlist->changing(
+            $this->elementId,
+            static fn (Element $e): Element => $e->withImpedance(self::STUCK_OHMS, 0.0, self::STUCK_OHMS),
+        );
     }
 
     public function describe(Netlist $netlist): string

@@ -17,7 +17,14 @@ final readonly class CoilShorted implements CircuitEdit
 
     public function apply(Netlist $netlist): Netlist
     {
-        return $netlist->changing($this->loadId, fn (Element $coil): Element => $coil->withImpedance($this->k * $coil->ohms, $this->k * $coil->reactance, $this->k * $coil->dcOhms));
+        return $netlist->changing(
+            $this->loadId,
+            fn (Element $coil): Element => $coil->withImpedance(
+                $this->k * $coil->ohms,
+                $this->k * $coil->reactance,
+                $this->k * $coil->dcOhms,
+            ),
+        );
     }
 
     public function describe(Netlist $netlist): string

@@ -18,7 +18,18 @@ final readonly class Moved implements CircuitEdit
 
     public function apply(Netlist $netlist): Netlist
     {
-        return $netlist->changing("{$this->end}.joint", fn (Element $joint): Element => Element::copper($joint->id, $joint->kind, $joint->a, $this->screw, $joint->ohms, $joint->label, $joint->subject));
+        return $netlist->changing(
+            "{$this->end}.joint",
+            fn (Element $joint): Element => Element::copper(
+                $joint->id,
+                $joint->kind,
+                $joint->a,
+                $this->screw,
+                $joint->ohms,
+                $joint->label,
+                $joint->subject,
+            ),
+        );
     }
 
     public function describe(Netlist $netlist): string

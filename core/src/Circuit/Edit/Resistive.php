@@ -17,7 +17,10 @@ final readonly class Resistive implements CircuitEdit
 
     public function apply(Netlist $netlist): Netlist
     {
-        return $netlist->changing($this->elementId, fn (Element $e): Element => $e->withImpedance($this->ohms, 0.0, $this->ohms));
+        return $netlist->changing(
+            $this->elementId,
+            fn (Element $e): Element => $e->withImpedance($this->ohms, 0.0, $this->ohms),
+        );
     }
 
     public function describe(Netlist $netlist): string

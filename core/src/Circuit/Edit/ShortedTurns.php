@@ -17,7 +17,14 @@ final readonly class ShortedTurns implements CircuitEdit
 
     public function apply(Netlist $netlist): Netlist
     {
-        return $netlist->changing($this->loadId, fn (Element $coil): Element => $coil->withImpedance($this->ac * $coil->ohms, $this->ac * $coil->reactance, $this->dc * $coil->dcOhms));
+        return $netlist->changing(
+            $this->loadId,
+            fn (Element $coil): Element => $coil->withImpedance(
+                $this->ac * $coil->ohms,
+                $this->ac * $coil->reactance,
+                $this->dc * $coil->dcOhms,
+            ),
+        );
     }
 
     public function describe(Netlist $netlist): string

@@ -19,12 +19,27 @@ final readonly class SourceScaled implements CircuitEdit
     {
         $e = $netlist->element($this->transformerId);
 
-        return $netlist->with(new Element($e->id, $e->kind, $e->a, $e->b, $e->label, $e->subject, $e->ohms, $e->reactance, $e->dcOhms, $e->emf * $this->factor));
+        return $netlist->with(
+            new Element(
+                $e->id,
+                $e->kind,
+                $e->a,
+                $e->b,
+                $e->label,
+                $e->subject,
+                $e->ohms,
+                $e->reactance,
+                $e->dcOhms,
+                $e->emf * $this->factor,
+            ),
+        );
     }
 
     public function describe(Netlist $netlist): string
     {
-        return $this->factor === 0.0 ? 'the transformer gets no line voltage' : sprintf('the transformer gives %.0f %% of its volts', 100.0 * $this->factor);
+        return $this->factor === 0.0
+            ? 'the transformer gets no line voltage'
+            : sprintf('the transformer gives %.0f %% of its volts', 100.0 * $this->factor);
     }
 
     public function holdsOut(): array

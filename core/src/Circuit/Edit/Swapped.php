@@ -21,12 +21,18 @@ final readonly class Swapped implements CircuitEdit
         $first = $netlist->part("{$this->a}.joint");
         $second = $netlist->part("{$this->b}.joint");
 
-        return $netlist->changing($first->id, static fn (): Element => self::onto($first, $second->b))->changing($second->id, static fn (): Element => self::onto($second, $first->b));
+        return $netlist
+            ->changing($first->id, static fn (): Element => self::onto($first, $second->b))
+            ->changing($second->id, static fn (): Element => self::onto($second, $first->b));
     }
 
     public function describe(Netlist $netlist): string
     {
-        return $netlist->point($this->a)->label.' and '.$netlist->point($this->b)->label.' are swapped at the '.($netlist->point($this->a)->place?->label() ?? 'splice');
+        return $netlist->point($this->a)->label.
+            ' and '.
+            $netlist->point($this->b)->label.
+            ' are swapped at the '.
+            ($netlist->point($this->a)->place?->label() ?? 'splice');
     }
 
     public function holdsOut(): array
@@ -36,6 +42,14 @@ final readonly class Swapped implements CircuitEdit
 
     private static function onto(Element $joint, string $screw): Element
     {
-        return Element::copper($joint->id, $joint->kind, $joint->a, $screw, $joint->ohms, $joint->label, $joint->subject);
+        return Element::copper(
+            $joint->id,
+            $joint->kind,
+            $joint->a,
+            $screw,
+            $joint->ohms,
+            $joint->label,
+            $joint->subject,
+        );
     }
 }

@@ -19,7 +19,17 @@ final readonly class Touching implements CircuitEdit
 
     public function apply(Netlist $netlist): Netlist
     {
-        return $netlist->with(Element::copper("touch.{$this->a}.{$this->b}", ElementKind::Touch, $this->a, $this->b, $this->ohms, 'place where they touch', 'touch'));
+        return $netlist->with(
+            Element::copper(
+                "touch.{$this->a}.{$this->b}",
+                ElementKind::Touch,
+                $this->a,
+                $this->b,
+                $this->ohms,
+                'place where they touch',
+                'touch',
+            ),
+        );
     }
 
     public function describe(Netlist $netlist): string

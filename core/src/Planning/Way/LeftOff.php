@@ -20,6 +20,13 @@ final class LeftOff implements Way
             return [];
         }
 
-        return [$draft->without($missing)->taking(new WayOut('WO10', "{$missing->value} is left off: no conductor brings it", null, 0.0, 0, 0, 0), $draft->landing)];
+        return [
+            $draft
+                ->without($missing)
+                ->taking(
+                    new WayOut('WO10', "{$missing->value} is left off: no conductor brings it", null, 0.0, 0, 0, 0),
+                    $draft->landing,
+                ),
+        ];
     }
 }

@@ -17,15 +17,39 @@ final class Wo01Spare implements Way
     public function out(Draft $draft, TerminalName $missing): array
     {
         $spares = $draft->spares();
-        usort($spares, static fn (Conductor $a, Conductor $b): int => [$b->isSpare(), $b->colour === Colour::Blue, $a->number] <=> [$a->isSpare(), $a->colour === Colour::Blue, $b->number]);
+        usort(
+            $spares,
+            static fn (Conductor $a, Conductor $b): int => [$b->isSpare(), $b->colour === Colour::Blue, $a->number] <=> [
+                $a->isSpare(),
+                $a->colour === Colour::Blue,
+                $b->number,
+            ],
+        );
         $spare = $spares[0] ?? null;
         $landing = $spare === null ? null : $draft->carrying($spare, $missing);
         if ($spare === null || $landing === null) {
             return [];
         }
         $was = $draft->meaning($spare);
-        $text = $was === null ? "{$spare->name()}, a spare, brings {$missing->value}" : "{$spare->name()}, which this plate has no use for, brings {$missing->value} instead of {$was->value}";
+        $text =
+            $was === null
+                ? "{$spare->name()}, a spare, brings {$missing->value}"
+                : "{$spare->name()}, which this plate has no use for, brings {$missing->value} instead of {$was->value}";
 
-        return [$draft->taking(new WayOut('WO01', $text, null, 0.0, 6, 1, 1, 'First: continuity end to end, and nothing to another conductor or to ground.'), $landing)];
+        return [
+            $draft->taking(
+                new WayOut(
+                    'WO01',
+                    $text,
+                    null,
+                    0.0,
+                    6,
+                    1,
+                    1,
+                    'First: continuity end to end, and nothing to another conductor or to ground.',
+                ),
+                $landing,
+            ),
+        ];
     }
 }

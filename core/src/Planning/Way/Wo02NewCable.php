@@ -22,6 +22,21 @@ final class Wo02NewCable implements Way
         $cable = NewCable::of($draft, $old->feet);
         [$size, $feet] = [count($cable->conductors), round($old->feet + NewCable::SLACK)];
 
-        return [NewCable::pulled($draft, $cable, new WayOut('WO02', "A new 18/{$size} cable pulled with the old one, {$feet} ft with slack", "Cable 18/{$size} solid, {$feet} ft", 6.0, (int) (40 + $old->feet / 2), 2, 2, 'Two people; no hidden splices, staples snug; the old cable is the pull line.'))];
+        return [
+            NewCable::pulled(
+                $draft,
+                $cable,
+                new WayOut(
+                    'WO02',
+                    "A new 18/{$size} cable pulled with the old one, {$feet} ft with slack",
+                    "Cable 18/{$size} solid, {$feet} ft",
+                    6.0,
+                    (int) (40 + $old->feet / 2),
+                    2,
+                    2,
+                    'Two people; no hidden splices, staples snug; the old cable is the pull line.',
+                ),
+            ),
+        ];
     }
 }

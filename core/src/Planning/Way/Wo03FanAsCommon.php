@@ -28,11 +28,40 @@ final class Wo03FanAsCommon implements Way
             return [];
         }
         $without = $draft->without(TerminalName::G);
-        $drafts = [$without->taking(new WayOut('WO03', "{$fan->name()} brings {$missing->value} instead of G; the board runs its fan with Y by itself", null, 0.0, 6, 1, 1, 'No fan alone, no circulation.'), $landing)];
+        $drafts = [
+            $without->taking(
+                new WayOut(
+                    'WO03',
+                    "{$fan->name()} brings {$missing->value} instead of G; the board runs its fan with Y by itself",
+                    null,
+                    0.0,
+                    6,
+                    1,
+                    1,
+                    'No fan alone, no circulation.',
+                ),
+                $landing,
+            ),
+        ];
         [$y, $g] = [$draft->boardScrew(TerminalName::Y1), $draft->boardScrew(TerminalName::G)];
         if ($y !== null && $g !== null) {
             $tie = new Jumper(Place::Indoor, $y, $g, "{$y}–{$g} tie");
-            array_unshift($drafts, $without->taking(new WayOut('WO03', "{$fan->name()} brings {$missing->value} instead of G; {$y} and {$g} tied at the board", 'Jumper with pigtail', 0.2, 8, 1, 1, 'No fan alone, no circulation.'), $landing->withJumper($tie)));
+            array_unshift(
+                $drafts,
+                $without->taking(
+                    new WayOut(
+                        'WO03',
+                        "{$fan->name()} brings {$missing->value} instead of G; {$y} and {$g} tied at the board",
+                        'Jumper with pigtail',
+                        0.2,
+                        8,
+                        1,
+                        1,
+                        'No fan alone, no circulation.',
+                    ),
+                    $landing->withJumper($tie),
+                ),
+            );
         }
 
         return $drafts;

@@ -24,7 +24,12 @@ final class Wo04SharedKit implements Way
     public function out(Draft $draft, TerminalName $missing): array
     {
         $k = $draft->profile->named(TerminalName::K);
-        if ($k === null || $draft->profile->outputs !== Place::Wall || $draft->changes->sharedKit || SharedKit::screws($draft->house->archetype) === []) {
+        if (
+            $k === null ||
+            $draft->profile->outputs !== Place::Wall ||
+            $draft->changes->sharedKit ||
+            SharedKit::screws($draft->house->archetype) === []
+        ) {
             return [];
         }
         $compressor = $draft->carrier(TerminalName::Y1);
@@ -33,19 +38,38 @@ final class Wo04SharedKit implements Way
         if ($shared === null) {
             return [];
         }
-        $onK = static fn (Landing $l, Conductor $c): Landing => $l->onWall($c->number, End::landed($k->printed))->onBoard($c->number, End::landed(SharedKit::SCREW));
+        $onK = static fn (Landing $l, Conductor $c): Landing => $l
+            ->onWall($c->number, End::landed($k->printed))
+            ->onBoard($c->number, End::landed(SharedKit::SCREW));
         $text = "{$shared->name()} carries compressor and fan together on {$k->printed}, to the kit's adapter at the board";
         if ($missing === TerminalName::Y1 || $missing === TerminalName::G) {
             return [$this->taking($draft, $text, $onK($draft->landing, $shared))];
         }
         $landing = $fan === null || $compressor === null ? null : $draft->carrying($fan, $missing);
 
-        return $landing === null ? [] : [$this->taking($draft, "{$text}; {$fan->name()} brings {$missing->value} instead of G", $onK($landing, $shared))];
+        return $landing === null
+            ? []
+            : [
+                $this->taking(
+                    $draft,
+                    "{$text}; {$fan->name()} brings {$missing->value} instead of G",
+                    $onK($landing, $shared),
+                ),
+            ];
     }
 
     private function taking(Draft $draft, string $text, Landing $landing): Draft
     {
-        $way = new WayOut('WO04', $text, "Adapter of the thermostat's kit", 1.5, 20, 1, 1, 'Only the adapter of this thermostat\'s own kit, as its sheet says.');
+        $way = new WayOut(
+            'WO04',
+            $text,
+            "Adapter of the thermostat's kit",
+            1.5,
+            20,
+            1,
+            1,
+            'Only the adapter of this thermostat\'s own kit, as its sheet says.',
+        );
 
         return $draft->taking($way, $landing, new Changes($draft->changes->pulled, $draft->changes->safety, true));
     }

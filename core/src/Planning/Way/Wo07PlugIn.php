@@ -19,7 +19,12 @@ final class Wo07PlugIn implements Way
     public function out(Draft $draft, TerminalName $missing): array
     {
         $profile = $draft->profile;
-        if ($missing !== TerminalName::C || $profile->link === null || $profile->powerFrom === null || count($draft->house->archetype->transformers) > 1) {
+        if (
+            $missing !== TerminalName::C ||
+            $profile->link === null ||
+            $profile->powerFrom === null ||
+            count($draft->house->archetype->transformers) > 1
+        ) {
             return [];
         }
         $other = array_values(array_diff($profile->link, [$profile->powerFrom]))[0] ?? null;
@@ -29,6 +34,20 @@ final class Wo07PlugIn implements Way
         }
         $landing = $draft->landing->onWall($hot->number, End::landed($other))->withPlugIn();
 
-        return [$draft->taking(new WayOut('WO07', "A plug-in transformer at the wall feeds {$profile->powerFrom} and C; {$hot->name()} moves to {$other}, link out", 'Plug-in transformer, 24 V 20 VA', 3.0, 15, 0, 3, 'Its cord stays visible. Note the second supply at the unit.'), $landing)];
+        return [
+            $draft->taking(
+                new WayOut(
+                    'WO07',
+                    "A plug-in transformer at the wall feeds {$profile->powerFrom} and C; {$hot->name()} moves to {$other}, link out",
+                    'Plug-in transformer, 24 V 20 VA',
+                    3.0,
+                    15,
+                    0,
+                    3,
+                    'Its cord stays visible. Note the second supply at the unit.',
+                ),
+                $landing,
+            ),
+        ];
     }
 }

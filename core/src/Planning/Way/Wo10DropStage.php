@@ -27,10 +27,34 @@ final class Wo10DropStage implements Way
                 continue;
             }
             $without = $draft->without($name);
-            $drafts[] = $without->taking(new WayOut('WO10', "{$conductor->name()} brings {$missing->value}; {$second} is left off", null, 0.0, 6, 1, 1, 'The first stage alone: check that it carries the house.'), $landing);
+            $drafts[] = $without->taking(
+                new WayOut(
+                    'WO10',
+                    "{$conductor->name()} brings {$missing->value}; {$second} is left off",
+                    null,
+                    0.0,
+                    6,
+                    1,
+                    1,
+                    'The first stage alone: check that it carries the house.',
+                ),
+                $landing,
+            );
             [$low, $high] = [$draft->boardScrew(TerminalName::from($first)), $draft->boardScrew($name)];
             if ($low !== null && $high !== null) {
-                $drafts[] = $without->taking(new WayOut('WO10', "{$conductor->name()} brings {$missing->value}; {$high} tied to {$low} at the board", 'Jumper with pigtail', 0.2, 8, 1, 4, 'Always the high stage: check temperature rise, airflow and cycling, and only where the maker allows it.'), $landing->withJumper(new Jumper(Place::Indoor, $low, $high, "{$low}–{$high} tie")));
+                $drafts[] = $without->taking(
+                    new WayOut(
+                        'WO10',
+                        "{$conductor->name()} brings {$missing->value}; {$high} tied to {$low} at the board",
+                        'Jumper with pigtail',
+                        0.2,
+                        8,
+                        1,
+                        4,
+                        'Always the high stage: check temperature rise, airflow and cycling, and only where the maker allows it.',
+                    ),
+                    $landing->withJumper(new Jumper(Place::Indoor, $low, $high, "{$low}–{$high} tie")),
+                );
             }
         }
 

@@ -20,11 +20,32 @@ final class Wo11TieEmergency implements Way
         $aux = $draft->profile->serving(TerminalName::Aux);
         $conductor = $draft->carrier(TerminalName::E);
         $landing = $conductor === null || $missing === TerminalName::E ? null : $draft->carrying($conductor, $missing);
-        if ($conductor === null || $landing === null || $e === null || $aux === null || $draft->house->archetype->heatPump?->emergency === 'own') {
+        if (
+            $conductor === null ||
+            $landing === null ||
+            $e === null ||
+            $aux === null ||
+            $draft->house->archetype->heatPump?->emergency === 'own'
+        ) {
             return [];
         }
         $tie = new Jumper(Place::Wall, $e->printed, $aux->printed, "{$e->printed}–{$aux->printed} tie");
 
-        return [$draft->without(TerminalName::E)->taking(new WayOut('WO11', "{$conductor->name()} brings {$missing->value}; {$e->printed} and {$aux->printed} tied at the plate", 'Jumper with pigtail', 0.2, 6, 1, 0), $landing->withJumper($tie))];
+        return [
+            $draft
+                ->without(TerminalName::E)
+                ->taking(
+                    new WayOut(
+                        'WO11',
+                        "{$conductor->name()} brings {$missing->value}; {$e->printed} and {$aux->printed} tied at the plate",
+                        'Jumper with pigtail',
+                        0.2,
+                        6,
+                        1,
+                        0,
+                    ),
+                    $landing->withJumper($tie),
+                ),
+        ];
     }
 }

@@ -25,6 +25,22 @@ final class Wo12OtherPosition implements Way
         $cable = NewCable::of($draft, $feet);
         [$size, $long] = [count($cable->conductors), round($feet + NewCable::SLACK)];
 
-        return [NewCable::pulled($draft, $cable, new WayOut('WO12', "The thermostat moves to the other wall position, on a new 18/{$size} cable, {$long} ft with slack", "Cable 18/{$size} solid, {$long} ft, and a cover plate for the old position", 6.5, (int) (35 + $feet / 3), 1, 1, 'On an inner wall, level, away from a draught or a supply register, the wall hole sealed. Ask the customer first.'), true)];
+        return [
+            NewCable::pulled(
+                $draft,
+                $cable,
+                new WayOut(
+                    'WO12',
+                    "The thermostat moves to the other wall position, on a new 18/{$size} cable, {$long} ft with slack",
+                    "Cable 18/{$size} solid, {$long} ft, and a cover plate for the old position",
+                    6.5,
+                    (int) (35 + $feet / 3),
+                    1,
+                    1,
+                    'On an inner wall, level, away from a draught or a supply register, the wall hole sealed. Ask the customer first.',
+                ),
+                true,
+            ),
+        ];
     }
 }

@@ -22,9 +22,16 @@ export function CallTable({ table }: { table: CallTableView }) {
                             const column = table.columns[index];
                             const differs = cell.closed !== cell.needed;
                             return (
-                                <td key={column?.printed ?? index} className={`text-center ${differs ? 'bg-fault-wash' : ''}`}>
+                                <td
+                                    key={column?.printed ?? index}
+                                    className={`text-center ${differs ? 'bg-fault-wash' : ''}`}
+                                >
                                     <Cell role={column?.role ?? 'call'} closed={cell.closed} />
-                                    {differs && <span className="block font-lab text-[12px] font-semibold text-fault-ink">{cell.needed ? 'needed' : 'not needed'}</span>}
+                                    {differs && (
+                                        <span className="block font-lab text-[12px] font-semibold text-fault-ink">
+                                            {cell.needed ? 'needed' : 'not needed'}
+                                        </span>
+                                    )}
                                 </td>
                             );
                         })}

@@ -5,10 +5,25 @@ import type { FigureResult, FigureView } from '@/types';
 import { Bad } from '@/ui/State';
 import { Plot } from './Plot';
 
-const tones: Record<string, string> = { verd: 'border-verd bg-verd-wash', caution: 'border-caution bg-caution-wash', fault: 'border-fault bg-fault-wash', muted: 'border-rule bg-panel' };
+const tones: Record<string, string> = {
+    verd: 'border-verd bg-verd-wash',
+    caution: 'border-caution bg-caution-wash',
+    fault: 'border-fault bg-fault-wash',
+    muted: 'border-rule bg-panel',
+};
 
 /** One figure: its inputs with their sources, what it comes to with each formula, and the verdict. Computed as it is typed. */
-export function FigureCard({ figure, url, isMetric, onKeep }: { figure: FigureView; url: string; isMetric: boolean; onKeep?: (key: string, value: number) => void }) {
+export function FigureCard({
+    figure,
+    url,
+    isMetric,
+    onKeep,
+}: {
+    figure: FigureView;
+    url: string;
+    isMetric: boolean;
+    onKeep?: (key: string, value: number) => void;
+}) {
     const [given, setGiven] = useState<Record<string, string>>({});
     const [result, setResult] = useState<FigureResult | null>(figure.result);
     const [bad, setBad] = useState<Record<string, string>>({});
@@ -25,7 +40,14 @@ export function FigureCard({ figure, url, isMetric, onKeep }: { figure: FigureVi
                 Object.entries(given).map(([key, text]) => {
                     const input = figure.inputs.find((candidate) => candidate.key === key);
                     const number = Number(text.replace(',', '.'));
-                    return [key, text.trim() === '' ? null : Number.isFinite(number) ? typed(number, input?.unit ?? '', isMetric) : text];
+                    return [
+                        key,
+                        text.trim() === ''
+                            ? null
+                            : Number.isFinite(number)
+                              ? typed(number, input?.unit ?? '', isMetric)
+                              : text,
+                    ];
                 }),
             );
             const answer = await post<{ result: FigureResult | null }>(`${url}/${figure.key}`, { values });
@@ -40,19 +62,28 @@ export function FigureCard({ figure, url, isMetric, onKeep }: { figure: FigureVi
     }, [given, figure, url, isMetric]);
 
     return (
-        <section aria-label={figure.title} id={figure.key} className="border-b-2 border-ink px-5 py-4" data-figure={figure.key}>
+        <section
+            aria-label={figure.title}
+            id={figure.key}
+            className="border-b-2 border-ink px-5 py-4"
+            data-figure={figure.key}
+        >
             <h2 className="h-sec">{figure.title}</h2>
             <p className="text-[14px] text-muted">{figure.about}</p>
             <div className="mt-2 grid gap-x-8 gap-y-3 lg:grid-cols-[minmax(0,340px)_minmax(0,1fr)]">
                 <div>
                     {figure.inputs.map((input) => {
-                        const value = given[input.key] ?? (input.value === null ? '' : plain(shown(input.value, input.unit, isMetric)));
+                        const value =
+                            given[input.key] ??
+                            (input.value === null ? '' : plain(shown(input.value, input.unit, isMetric)));
                         return (
                             <div key={input.key} className="border-b border-hair py-1">
                                 <label className="flex min-h-11 items-center justify-between gap-3">
                                     <span className="text-[15px] leading-[18px]">
                                         {input.label}
-                                        <span className="block text-[13px] leading-4 text-muted">{given[input.key] === undefined ? input.source : 'as typed'}</span>
+                                        <span className="block text-[13px] leading-4 text-muted">
+                                            {given[input.key] === undefined ? input.source : 'as typed'}
+                                        </span>
                                     </span>
                                     <span className="flex items-center gap-1.5">
                                         <input
@@ -61,13 +92,23 @@ export function FigureCard({ figure, url, isMetric, onKeep }: { figure: FigureVi
                                             autoComplete="off"
                                             value={value}
                                             aria-invalid={!!bad[input.key]}
-                                            onChange={(event) => setGiven({ ...given, [input.key]: event.target.value })}
+                                            onChange={(event) =>
+                                                setGiven({ ...given, [input.key]: event.target.value })
+                                            }
                                             onBlur={() => {
                                                 const number = Number((given[input.key] ?? '').replace(',', '.'));
-                                                if (onKeep && given[input.key] !== undefined && given[input.key] !== '' && Number.isFinite(number)) onKeep(input.key, typed(number, input.unit, isMetric));
+                                                if (
+                                                    onKeep &&
+                                                    given[input.key] !== undefined &&
+                                                    given[input.key] !== '' &&
+                                                    Number.isFinite(number)
+                                                )
+                                                    onKeep(input.key, typed(number, input.unit, isMetric));
                                             }}
                                         />
-                                        <span className="w-14 text-[13px] text-muted">{unitOf(input.unit, isMetric)}</span>
+                                        <span className="w-14 text-[13px] text-muted">
+                                            {unitOf(input.unit, isMetric)}
+                                        </span>
                                     </span>
                                 </label>
                                 <Bad>{bad[input.key]}</Bad>
@@ -80,7 +121,10 @@ export function FigureCard({ figure, url, isMetric, onKeep }: { figure: FigureVi
                         <p className="text-muted">Enter what is missing; it is computed as you type.</p>
                     ) : (
                         <>
-                            <p className={`border-l-[6px] px-3 py-2 text-[16px] leading-[21px] ${tones[result.tone] ?? tones.muted}`} data-tone={result.tone}>
+                            <p
+                                className={`border-l-[6px] px-3 py-2 text-[16px] leading-[21px] ${tones[result.tone] ?? tones.muted}`}
+                                data-tone={result.tone}
+                            >
                                 {result.verdict}
                             </p>
                             {result.plot && <Plot plot={result.plot} isMetric={isMetric} />}
@@ -92,7 +136,11 @@ export function FigureCard({ figure, url, isMetric, onKeep }: { figure: FigureVi
                                                 {line.label}
                                                 <span className="block text-[13px] text-muted">{line.formula}</span>
                                             </th>
-                                            <td className="mono whitespace-nowrap py-1 text-right">{line.value === null ? 'none' : `${rounded(shown(line.value, line.unit, isMetric))} ${unitOf(line.unit, isMetric)}`}</td>
+                                            <td className="mono whitespace-nowrap py-1 text-right">
+                                                {line.value === null
+                                                    ? 'none'
+                                                    : `${rounded(shown(line.value, line.unit, isMetric))} ${unitOf(line.unit, isMetric)}`}
+                                            </td>
                                         </tr>
                                     ))}
                                 </tbody>

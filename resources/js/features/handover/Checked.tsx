@@ -17,11 +17,17 @@ export function CheckedLoads({ loads, measurements }: { loads: LoadCheck[]; meas
                         {loads.map((check) => (
                             <tr key={check.call} className="border-b border-hair align-baseline">
                                 <th className="w-32 py-1 text-left font-lab font-semibold">{check.label}</th>
-                                <td className="mono w-24 whitespace-nowrap">{check.read.volts?.value != null && `${figure(check.read.volts.value, 'V')} V`}</td>
-                                <td className="mono w-24 whitespace-nowrap">{check.read.amps?.value != null && `${figure(check.read.amps.value, 'A')} A`}</td>
+                                <td className="mono w-24 whitespace-nowrap">
+                                    {check.read.volts?.value != null && `${figure(check.read.volts.value, 'V')} V`}
+                                </td>
+                                <td className="mono w-24 whitespace-nowrap">
+                                    {check.read.amps?.value != null && `${figure(check.read.amps.value, 'A')} A`}
+                                </td>
                                 <td className="text-[13px] leading-[17px] text-muted">
                                     {check.verdict?.reason ?? (check.call === 'idle' ? 'at rest' : '')}
-                                    {check.read.amps && check.read.amps.outcome !== 'pass' && ` ${check.read.amps.reason}`}
+                                    {check.read.amps &&
+                                        check.read.amps.outcome !== 'pass' &&
+                                        ` ${check.read.amps.reason}`}
                                 </td>
                             </tr>
                         ))}
@@ -34,7 +40,8 @@ export function CheckedLoads({ loads, measurements }: { loads: LoadCheck[]; meas
                         {row.title}
                         {row.callLabel && `, ${row.callLabel}`}
                     </b>{' '}
-                    {row.lines[0]?.value != null && `${rounded(row.lines[0].value)} ${row.lines[0].unit.replace('Δ', '')}. `}
+                    {row.lines[0]?.value != null &&
+                        `${rounded(row.lines[0].value)} ${row.lines[0].unit.replace('Δ', '')}. `}
                     {row.verdict} {row.simulated && '(simulated)'}
                 </p>
             ))}
@@ -54,9 +61,13 @@ export function Unexplained({ readings }: { readings: Reading[] }) {
                     <span className="mono text-muted">{clock(reading.at)}</span> {pointName(points, reading.a)}
                     {reading.mode !== 'A' && `–${pointName(points, reading.b)}`}{' '}
                     <span className="mono">
-                        {reading.value === null ? 'OL' : figure(reading.value, reading.mode)} <Unit unit={reading.unit} size={11} />
+                        {reading.value === null ? 'OL' : figure(reading.value, reading.mode)}{' '}
+                        <Unit unit={reading.unit} size={11} />
                     </span>{' '}
-                    <State glyph={reading.unexplained ? 'flag' : outcomeLook.pass.glyph} tone={reading.unexplained ? 'caution' : 'verd'}>
+                    <State
+                        glyph={reading.unexplained ? 'flag' : outcomeLook.pass.glyph}
+                        tone={reading.unexplained ? 'caution' : 'verd'}
+                    >
                         {reading.unexplained ? 'unexplained' : `explained: ${reading.note}`}
                     </State>{' '}
                     <span className="text-muted">{reading.reason}</span>

@@ -5,7 +5,17 @@ import { Unit } from '@/ui/Glyph';
 import { outcomeLook, State } from '@/ui/State';
 
 /** The readings of one step as the record shows them: expected, verdict and reason beside each, and what was seen. */
-export function ReadingTable({ title, state, readings, signs = [] }: { title: string; state: string | null; readings: Reading[]; signs?: HandoverProps['proofs'][number]['signs'] }) {
+export function ReadingTable({
+    title,
+    state,
+    readings,
+    signs = [],
+}: {
+    title: string;
+    state: string | null;
+    readings: Reading[];
+    signs?: HandoverProps['proofs'][number]['signs'];
+}) {
     const { points } = usePage<HandoverProps>().props;
     if (readings.length === 0 && signs.length === 0) return null;
     return (
@@ -13,7 +23,10 @@ export function ReadingTable({ title, state, readings, signs = [] }: { title: st
             <div className="flex items-center justify-between gap-4">
                 <b className="font-lab text-[16px] font-semibold">{title}</b>
                 {state && (
-                    <State glyph={state === 'passed' ? 'pass' : state === 'failed' ? 'fault' : 'need'} tone={state === 'passed' ? 'verd' : state === 'failed' ? 'fault' : 'copper'}>
+                    <State
+                        glyph={state === 'passed' ? 'pass' : state === 'failed' ? 'fault' : 'need'}
+                        tone={state === 'passed' ? 'verd' : state === 'failed' ? 'fault' : 'copper'}
+                    >
                         {state === 'passed' ? 'proved' : state}
                     </State>
                 )}
@@ -24,21 +37,38 @@ export function ReadingTable({ title, state, readings, signs = [] }: { title: st
                         <tr key={reading.id} className="border-b border-hair align-baseline">
                             <td className="mono w-14 py-1 text-muted">{clock(reading.at)}</td>
                             <td className="w-[210px]">
-                                {pointName(points, reading.a)}–{pointName(points, reading.b)} <span className="text-muted max-sm:hidden print:inline">{placeOf(points, reading.a)}</span>
+                                {pointName(points, reading.a)}–{pointName(points, reading.b)}{' '}
+                                <span className="text-muted max-sm:hidden print:inline">
+                                    {placeOf(points, reading.a)}
+                                </span>
                             </td>
                             <td className="mono w-20 whitespace-nowrap text-right font-medium">
-                                {reading.value === null ? 'OL' : figure(reading.value, reading.mode)} <Unit unit={reading.unit} size={11} />
+                                {reading.value === null ? 'OL' : figure(reading.value, reading.mode)}{' '}
+                                <Unit unit={reading.unit} size={11} />
                             </td>
-                            <td className="mono w-28 whitespace-nowrap pl-3 text-muted">{reading.low !== null && reading.high !== null && `${figure(reading.low, reading.mode)}–${figure(reading.high, reading.mode)}`}</td>
+                            <td className="mono w-28 whitespace-nowrap pl-3 text-muted">
+                                {reading.low !== null &&
+                                    reading.high !== null &&
+                                    `${figure(reading.low, reading.mode)}–${figure(reading.high, reading.mode)}`}
+                            </td>
                             <td className="w-20">
-                                <State glyph={outcomeLook[reading.outcome].glyph} tone={outcomeLook[reading.outcome].tone}>
+                                <State
+                                    glyph={outcomeLook[reading.outcome].glyph}
+                                    tone={outcomeLook[reading.outcome].tone}
+                                >
                                     {outcomeLook[reading.outcome].word}
                                 </State>
                                 {reading.simulated && <span className="block text-[12px] text-muted">simulated</span>}
-                                {reading.fromFile !== null && <span className="block text-[12px] text-muted">from the file</span>}
-                                {reading.unexplained && <span className="block text-[12px] text-caution-ink">unexplained</span>}
+                                {reading.fromFile !== null && (
+                                    <span className="block text-[12px] text-muted">from the file</span>
+                                )}
+                                {reading.unexplained && (
+                                    <span className="block text-[12px] text-caution-ink">unexplained</span>
+                                )}
                             </td>
-                            <td className="text-[13px] leading-[17px] text-muted max-md:hidden print:table-cell">{reading.reason}</td>
+                            <td className="text-[13px] leading-[17px] text-muted max-md:hidden print:table-cell">
+                                {reading.reason}
+                            </td>
                         </tr>
                     ))}
                 </tbody>
@@ -46,7 +76,12 @@ export function ReadingTable({ title, state, readings, signs = [] }: { title: st
             {signs.length > 0 && (
                 <p className="py-1 text-[14px]">
                     Seen and heard:{' '}
-                    {signs.map((sign) => `${sign.sign.replace('-', ' ')} ${sign.seen ? 'yes' : 'no'}${sign.simulated ? ' (simulated)' : ''}`).join(', ')}
+                    {signs
+                        .map(
+                            (sign) =>
+                                `${sign.sign.replace('-', ' ')} ${sign.seen ? 'yes' : 'no'}${sign.simulated ? ' (simulated)' : ''}`,
+                        )
+                        .join(', ')}
                 </p>
             )}
         </div>

@@ -19,7 +19,11 @@ export function SignaturePad({ jobId, role, word }: { jobId: string; role: 'inst
         return [within((event.clientX - box.left) / box.width), within((event.clientY - box.top) / box.height)];
     };
     const keep = async () => {
-        const answer = await post(`/jobs/${jobId}/signatures`, { role, name, strokes: strokes.filter((stroke) => stroke.length > 1) });
+        const answer = await post(`/jobs/${jobId}/signatures`, {
+            role,
+            name,
+            strokes: strokes.filter((stroke) => stroke.length > 1),
+        });
         setBad(answer.kind === 'ok' ? '' : said(answer));
         if (answer.kind === 'ok') await reload();
     };
@@ -52,7 +56,13 @@ export function SignaturePad({ jobId, role, word }: { jobId: string; role: 'inst
             <div className="mt-1 flex flex-wrap items-end gap-3">
                 <label className="min-w-40 flex-1">
                     <span className="lab">Name</span>
-                    <input className="h-11 w-full border-b-2 border-rule bg-panel px-2" maxLength={80} autoComplete="off" value={name} onChange={(event) => setName(event.target.value)} />
+                    <input
+                        className="h-11 w-full border-b-2 border-rule bg-panel px-2"
+                        maxLength={80}
+                        autoComplete="off"
+                        value={name}
+                        onChange={(event) => setName(event.target.value)}
+                    />
                 </label>
                 <button type="button" className="link" onClick={() => setStrokes([])}>
                     Clear
@@ -67,5 +77,16 @@ export function SignaturePad({ jobId, role, word }: { jobId: string; role: 'inst
 }
 
 export function Path({ strokes }: { strokes: Strokes }) {
-    return <path d={strokes.map((stroke) => stroke.map(([x, y], index) => `${index ? 'L' : 'M'}${x ?? 0} ${y ?? 0}`).join('')).join('')} fill="none" stroke="var(--ink)" strokeWidth="3" vectorEffect="non-scaling-stroke" strokeLinecap="round" />;
+    return (
+        <path
+            d={strokes
+                .map((stroke) => stroke.map(([x, y], index) => `${index ? 'L' : 'M'}${x ?? 0} ${y ?? 0}`).join(''))
+                .join('')}
+            fill="none"
+            stroke="var(--ink)"
+            strokeWidth="3"
+            vectorEffect="non-scaling-stroke"
+            strokeLinecap="round"
+        />
+    );
 }

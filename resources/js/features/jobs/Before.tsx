@@ -7,11 +7,16 @@ export function Before({ day }: { day: Day }) {
     const [sheet, setSheet] = useState(false);
     return (
         <aside className="dock" aria-label="Before leaving" tabIndex={0} data-open={sheet ? '' : undefined}>
-            <button className="dock__handle flex min-h-14 items-center justify-between gap-3 px-4 text-left" aria-expanded={sheet} onClick={() => setSheet(!sheet)}>
+            <button
+                className="dock__handle flex min-h-14 items-center justify-between gap-3 px-4 text-left"
+                aria-expanded={sheet}
+                onClick={() => setSheet(!sheet)}
+            >
                 <span>
                     <b className="block font-lab font-semibold">Load before you go</b>
                     <span className="text-[13px] text-muted">
-                        {day.load.length} things{day.warnings.length > 0 && `, ${day.warnings.length} that will not fit`}
+                        {day.load.length} things
+                        {day.warnings.length > 0 && `, ${day.warnings.length} that will not fit`}
                     </span>
                 </span>
                 <span className="font-lab font-semibold underline underline-offset-4">{sheet ? 'Fold' : 'Show'}</span>
@@ -34,14 +39,20 @@ export function Before({ day }: { day: Day }) {
                 )}
                 <section aria-label="Load before you go">
                     <h2 className="h-sec">Load before you go</h2>
-                    <p className="text-[13px] text-muted">{day.load.length === 0 ? 'Nothing: no visit is open on this day.' : 'From the surveys and plans of the day.'}</p>
+                    <p className="text-[13px] text-muted">
+                        {day.load.length === 0
+                            ? 'Nothing: no visit is open on this day.'
+                            : 'From the surveys and plans of the day.'}
+                    </p>
                     <table className="mt-1 text-[14px]">
                         <tbody>
                             {day.load.map((item) => (
                                 <tr key={item.item} className="border-t border-hair align-top" title={item.why}>
                                     <td className="mono w-7 py-1">{item.count}</td>
                                     <td className="py-1 pr-2 leading-[18px]">{item.item}</td>
-                                    <td className="py-1 text-right text-[13px] leading-[18px] text-muted">{item.for.length === 1 ? item.for[0] : `${item.for.length} jobs`}</td>
+                                    <td className="py-1 text-right text-[13px] leading-[18px] text-muted">
+                                        {item.for.length === 1 ? item.for[0] : `${item.for.length} jobs`}
+                                    </td>
                                 </tr>
                             ))}
                         </tbody>

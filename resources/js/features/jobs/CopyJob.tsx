@@ -40,7 +40,14 @@ export function CopyJob({ job, onClose }: { job: JobRow; onClose: () => void }) 
             >
                 <div role="radiogroup" aria-label="Copy as" className="grid border-t border-hair">
                     {ways.map((way) => (
-                        <button key={way.as} type="button" role="radio" aria-checked={as === way.as} onClick={() => setAs(way.as)} className="min-h-14 border-b border-hair px-3 py-2 text-left aria-checked:bg-copper-wash aria-checked:shadow-[inset_5px_0_0_var(--copper)]">
+                        <button
+                            key={way.as}
+                            type="button"
+                            role="radio"
+                            aria-checked={as === way.as}
+                            onClick={() => setAs(way.as)}
+                            className="min-h-14 border-b border-hair px-3 py-2 text-left aria-checked:bg-copper-wash aria-checked:shadow-[inset_5px_0_0_var(--copper)]"
+                        >
                             <b className="block font-lab font-semibold">{way.word}</b>
                             <span className="text-[14px] text-muted">{way.note}</span>
                         </button>
@@ -48,7 +55,13 @@ export function CopyJob({ job, onClose }: { job: JobRow; onClose: () => void }) 
                 </div>
                 {as !== 'visit' && (
                     <Field label={as === 'sister' ? 'Name of the system' : 'House'} bad={errors.name}>
-                        <input autoComplete="off" required value={name} placeholder={as === 'sister' ? 'Upstairs' : ''} onChange={(event) => setName(event.target.value)} />
+                        <input
+                            autoComplete="off"
+                            required
+                            value={name}
+                            placeholder={as === 'sister' ? 'Upstairs' : ''}
+                            onChange={(event) => setName(event.target.value)}
+                        />
                     </Field>
                 )}
                 <Field label="Visit" bad={errors.kind}>

@@ -12,7 +12,8 @@ const shift = (date: string, days: number) => {
     moved.setUTCDate(moved.getUTCDate() + days);
     return moved.toISOString().slice(0, 10);
 };
-const go = (date: string) => router.get('/jobs', { day: date }, { preserveState: true, preserveScroll: true, replace: true, only: ['day'] });
+const go = (date: string) =>
+    router.get('/jobs', { day: date }, { preserveState: true, preserveScroll: true, replace: true, only: ['day'] });
 
 /** The day as a folding rule: hours down the left, a column for each van or person, the visits as long as they take. */
 export function DayRail({ day, now }: { day: Day; now: string }) {
@@ -22,41 +23,85 @@ export function DayRail({ day, now }: { day: Day; now: string }) {
     const y = (minute: number) => top + (Math.min(Math.max(minute, from), until) - from) * perMinute;
     const clock = new Date(now);
     const minute = clock.getHours() * 60 + clock.getMinutes();
-    const title = new Date(`${day.date}T12:00:00Z`).toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'short', timeZone: 'UTC' });
+    const title = new Date(`${day.date}T12:00:00Z`).toLocaleDateString('en-GB', {
+        weekday: 'short',
+        day: 'numeric',
+        month: 'short',
+        timeZone: 'UTC',
+    });
     return (
         <nav className="tape !pt-0 max-md:!flex" aria-label="The day">
             <div className="flex items-center justify-between border-b border-hair">
-                <button className="grid size-11 place-items-center" aria-label="The day before" onClick={() => go(shift(day.date, -1))}>
+                <button
+                    className="grid size-11 place-items-center"
+                    aria-label="The day before"
+                    onClick={() => go(shift(day.date, -1))}
+                >
                     <Glyph name="back" />
                 </button>
                 <b className="font-lab text-[15px]">{day.isToday ? 'Today' : title}</b>
-                <button className="grid size-11 place-items-center" aria-label="The day after" onClick={() => go(shift(day.date, 1))}>
+                <button
+                    className="grid size-11 place-items-center"
+                    aria-label="The day after"
+                    onClick={() => go(shift(day.date, 1))}
+                >
                     <Glyph name="right" />
                 </button>
             </div>
             <div className="relative max-md:hidden" style={{ height }}>
                 <svg className="absolute inset-0" width="192" height={height} aria-hidden="true">
-                    <path d={`M10 ${top}H30V${y(until)}H10Z`} fill="var(--panel)" stroke="var(--rule)" strokeWidth="1.6" />
+                    <path
+                        d={`M10 ${top}H30V${y(until)}H10Z`}
+                        fill="var(--panel)"
+                        stroke="var(--rule)"
+                        strokeWidth="1.6"
+                    />
                     {Array.from({ length: (until - from) / 30 + 1 }, (_, half) => {
                         const hour = half % 2 === 0;
-                        return <path key={half} d={`M30 ${y(from + half * 30)}h${hour ? -14 : -7}`} stroke="var(--rule)" strokeWidth={hour ? 2 : 1.2} />;
+                        return (
+                            <path
+                                key={half}
+                                d={`M30 ${y(from + half * 30)}h${hour ? -14 : -7}`}
+                                stroke="var(--rule)"
+                                strokeWidth={hour ? 2 : 1.2}
+                            />
+                        );
                     })}
                     {Array.from({ length: (until - from) / 60 + 1 }, (_, hour) => (
-                        <text key={hour} x="34" y={y(from + hour * 60) + 4} style={{ font: '500 12px var(--f-mono)', fill: 'var(--muted)' }}>
+                        <text
+                            key={hour}
+                            x="34"
+                            y={y(from + hour * 60) + 4}
+                            style={{ font: '500 12px var(--f-mono)', fill: 'var(--muted)' }}
+                        >
                             {String(7 + hour).padStart(2, '0')}
                         </text>
                     ))}
-                    {day.isToday && minute >= from && minute <= until && <path d={`M10 ${y(minute)}H190`} stroke="var(--copper)" strokeWidth="2" />}
+                    {day.isToday && minute >= from && minute <= until && (
+                        <path d={`M10 ${y(minute)}H190`} stroke="var(--copper)" strokeWidth="2" />
+                    )}
                 </svg>
                 {people.map((person, index) => (
-                    <span key={person} className="absolute truncate text-center font-lab text-[13px] font-semibold" style={{ left: 54 + index * column, top: 8, width: column - 4 }} title={person}>
+                    <span
+                        key={person}
+                        className="absolute truncate text-center font-lab text-[13px] font-semibold"
+                        style={{ left: 54 + index * column, top: 8, width: column - 4 }}
+                        title={person}
+                    >
                         {person.split(' ')[0]}
                     </span>
                 ))}
                 {day.visits
                     .filter((visit) => people.includes(visit.who))
                     .map((visit) => (
-                        <Bar key={visit.id} visit={visit} left={54 + people.indexOf(visit.who) * column} width={column - 6} y={y} warned={day.warnings.some((warning) => warning.visit === visit.id)} />
+                        <Bar
+                            key={visit.id}
+                            visit={visit}
+                            left={54 + people.indexOf(visit.who) * column}
+                            width={column - 6}
+                            y={y}
+                            warned={day.warnings.some((warning) => warning.visit === visit.id)}
+                        />
                     ))}
             </div>
             <ul className="md:hidden">
@@ -67,14 +112,19 @@ export function DayRail({ day, now }: { day: Day; now: string }) {
                                 {visit.starts}–{visit.ends}
                             </span>
                             <span className="min-w-0 flex-1 truncate">
-                                <b className="font-lab font-semibold">{visit.site}</b> <span className="text-[13px] text-muted">{visit.who.split(' ')[0]}</span>
+                                <b className="font-lab font-semibold">{visit.site}</b>{' '}
+                                <span className="text-[13px] text-muted">{visit.who.split(' ')[0]}</span>
                             </span>
                             {visit.done && <Glyph name="tick" />}
                         </Link>
                     </li>
                 ))}
             </ul>
-            {day.visits.length === 0 && <p className="px-3 py-2 text-[13px] text-muted">No visit planned. Give a job its day by the three dots of its row.</p>}
+            {day.visits.length === 0 && (
+                <p className="px-3 py-2 text-[13px] text-muted">
+                    No visit planned. Give a job its day by the three dots of its row.
+                </p>
+            )}
             <a className="link px-3" href="/visits.ics">
                 Calendar file
             </a>
@@ -82,7 +132,19 @@ export function DayRail({ day, now }: { day: Day; now: string }) {
     );
 }
 
-function Bar({ visit, left, width, y, warned }: { visit: DayVisit; left: number; width: number; y: (minute: number) => number; warned: boolean }) {
+function Bar({
+    visit,
+    left,
+    width,
+    y,
+    warned,
+}: {
+    visit: DayVisit;
+    left: number;
+    width: number;
+    y: (minute: number) => number;
+    warned: boolean;
+}) {
     const height = Math.max(44, y(visit.start + visit.minutes) - y(visit.start));
     const edge = visit.done ? 'var(--verd)' : warned ? 'var(--fault)' : 'var(--rule)';
     const field = visit.done ? 'var(--verd-wash)' : warned ? 'var(--fault-wash)' : 'var(--panel)';
@@ -90,16 +152,30 @@ function Bar({ visit, left, width, y, warned }: { visit: DayVisit; left: number;
         <Link
             href={`/jobs/${visit.id}/${visit.done ? 'handover' : 'survey'}`}
             className="absolute grid place-items-center overflow-hidden"
-            style={{ left, top: y(visit.start), width, height, background: field, border: `1.6px solid ${edge}`, clipPath: 'polygon(0 0, calc(100% - 8px) 0, 100% 8px, 100% 100%, 0 100%)' }}
+            style={{
+                left,
+                top: y(visit.start),
+                width,
+                height,
+                background: field,
+                border: `1.6px solid ${edge}`,
+                clipPath: 'polygon(0 0, calc(100% - 8px) 0, 100% 8px, 100% 100%, 0 100%)',
+            }}
             aria-label={`${visit.site}, ${visit.who}, ${visit.starts} to ${visit.ends}, ${visit.minutes} minutes${visit.waits > 0 ? `, of these ${visit.waits} delays` : ''}${warned ? ', does not fit' : ''}`}
             title={`${visit.starts}–${visit.ends}`}
         >
             {height >= 110 ? (
-                <span className="truncate font-lab text-[13px] font-semibold" style={{ writingMode: 'vertical-rl', transform: 'rotate(180deg)', maxHeight: height - 6 }}>
+                <span
+                    className="truncate font-lab text-[13px] font-semibold"
+                    style={{ writingMode: 'vertical-rl', transform: 'rotate(180deg)', maxHeight: height - 6 }}
+                >
                     {visit.site}
                 </span>
             ) : (
-                <span className="w-full overflow-hidden px-1 font-lab text-[12px] font-semibold leading-[13px]" style={{ maxHeight: height - 2 }}>
+                <span
+                    className="w-full overflow-hidden px-1 font-lab text-[12px] font-semibold leading-[13px]"
+                    style={{ maxHeight: height - 2 }}
+                >
                     {visit.site}
                 </span>
             )}

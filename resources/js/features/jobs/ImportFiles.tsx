@@ -46,14 +46,29 @@ export function ImportFiles({ dropped, onClose }: { dropped: File[]; onClose: ()
                     }}
                 >
                     <div>
-                        <p className="mb-3">{waiting.length > 0 && !report ? waiting.map((file) => file.name).join(', ') : 'Drop job files here, or choose them.'}</p>
+                        <p className="mb-3">
+                            {waiting.length > 0 && !report
+                                ? waiting.map((file) => file.name).join(', ')
+                                : 'Drop job files here, or choose them.'}
+                        </p>
                         <button type="button" className="btn btn--small" onClick={() => chooser.current?.click()}>
                             <Glyph name="bring" /> Choose files
                         </button>
-                        <input ref={chooser} className="vh" type="file" multiple accept=".json,application/json" aria-label="Job files" tabIndex={-1} onChange={(event) => void send([...(event.target.files ?? [])])} />
+                        <input
+                            ref={chooser}
+                            className="vh"
+                            type="file"
+                            multiple
+                            accept=".json,application/json"
+                            aria-label="Job files"
+                            tabIndex={-1}
+                            onChange={(event) => void send([...(event.target.files ?? [])])}
+                        />
                     </div>
                 </div>
-                {working && <p role="status">Reading {waiting.length === 1 ? 'one file' : `${waiting.length} files`} …</p>}
+                {working && (
+                    <p role="status">Reading {waiting.length === 1 ? 'one file' : `${waiting.length} files`} …</p>
+                )}
                 <Bad>{answer && answer.kind !== 'ok' ? said(answer) : null}</Bad>
                 {report && (
                     <ul aria-label="What was read" className="grid border-t border-hair">
@@ -74,7 +89,9 @@ export function ImportFiles({ dropped, onClose }: { dropped: File[]; onClose: ()
                                             {file.name}: nothing of it was kept
                                         </State>
                                         <p className="mt-1 text-[14px] leading-[18px]">
-                                            {file.problem?.pointer && <span className="mono mr-1.5 bg-sunk px-1">{file.problem.pointer}</span>}
+                                            {file.problem?.pointer && (
+                                                <span className="mono mr-1.5 bg-sunk px-1">{file.problem.pointer}</span>
+                                            )}
                                             {file.problem?.message}
                                         </p>
                                     </>

@@ -11,14 +11,26 @@ import { Field, Kinds } from './fields';
 /** What a job is called, and its place in the day. */
 export function JobDetails({ job, onClose }: { job: JobRow; onClose: () => void }) {
     const { kinds, day } = usePage<JobsProps>().props;
-    const [data, setData] = useState({ site: job.site, address: job.address, system: job.system, kind: job.kind, day: job.day ?? '', starts: job.starts ?? '', who: job.who ?? '' });
+    const [data, setData] = useState({
+        site: job.site,
+        address: job.address,
+        system: job.system,
+        kind: job.kind,
+        day: job.day ?? '',
+        starts: job.starts ?? '',
+        who: job.who ?? '',
+    });
     const [answer, setAnswer] = useState<Answer<{ version: number }> | null>(null);
     const post = useOnce<{ version: number }>();
     const errors = answer?.kind === 'invalid' ? answer.errors : {};
     const put = (fields: Partial<typeof data>) => setData((now) => ({ ...now, ...fields }));
 
     const send = async () => {
-        const result = await post(`/jobs/${job.id}/details`, { ...data, day: data.day || null, starts: data.starts || null, who: data.who || null }, { version: job.version });
+        const result = await post(
+            `/jobs/${job.id}/details`,
+            { ...data, day: data.day || null, starts: data.starts || null, who: data.who || null },
+            { version: job.version },
+        );
         setAnswer(result);
         if (result.kind === 'ok') {
             await reload();
@@ -37,14 +49,26 @@ export function JobDetails({ job, onClose }: { job: JobRow; onClose: () => void 
             >
                 <div className="grid grid-cols-2 gap-4">
                     <Field label="House" bad={errors.site}>
-                        <input autoComplete="off" value={data.site} onChange={(event) => put({ site: event.target.value })} />
+                        <input
+                            autoComplete="off"
+                            value={data.site}
+                            onChange={(event) => put({ site: event.target.value })}
+                        />
                     </Field>
                     <Field label="System" bad={errors.system}>
-                        <input autoComplete="off" value={data.system} onChange={(event) => put({ system: event.target.value })} />
+                        <input
+                            autoComplete="off"
+                            value={data.system}
+                            onChange={(event) => put({ system: event.target.value })}
+                        />
                     </Field>
                 </div>
                 <Field label="Where" bad={errors.address}>
-                    <input autoComplete="off" value={data.address} onChange={(event) => put({ address: event.target.value })} />
+                    <input
+                        autoComplete="off"
+                        value={data.address}
+                        onChange={(event) => put({ address: event.target.value })}
+                    />
                 </Field>
                 <Field label="Visit" bad={errors.kind}>
                     <Kinds kinds={kinds} value={data.kind} onChange={(kind) => put({ kind })} />
@@ -54,18 +78,31 @@ export function JobDetails({ job, onClose }: { job: JobRow; onClose: () => void 
                         <input type="date" value={data.day} onChange={(event) => put({ day: event.target.value })} />
                     </Field>
                     <Field label="Start" bad={errors.starts}>
-                        <input type="time" value={data.starts} onChange={(event) => put({ starts: event.target.value })} />
+                        <input
+                            type="time"
+                            value={data.starts}
+                            onChange={(event) => put({ starts: event.target.value })}
+                        />
                     </Field>
                 </div>
                 <Field label="Van or person" bad={errors.who}>
-                    <input list="people" autoComplete="off" value={data.who} onChange={(event) => put({ who: event.target.value })} />
+                    <input
+                        list="people"
+                        autoComplete="off"
+                        value={data.who}
+                        onChange={(event) => put({ who: event.target.value })}
+                    />
                 </Field>
                 <datalist id="people">
                     {day.people.map((person) => (
                         <option key={person} value={person} />
                     ))}
                 </datalist>
-                {job.minutes !== null && <p className="text-[14px] text-muted">Expected {job.minutes} min: what plan and proofs still need, delays included.</p>}
+                {job.minutes !== null && (
+                    <p className="text-[14px] text-muted">
+                        Expected {job.minutes} min: what plan and proofs still need, delays included.
+                    </p>
+                )}
                 <Bad>{answer && answer.kind !== 'ok' && answer.kind !== 'invalid' ? said(answer) : null}</Bad>
                 <button className="btn btn--go justify-self-end">Keep</button>
             </form>

@@ -11,7 +11,16 @@ import { Field, Kinds } from './fields';
 /** Opens a job: a new house, or another system of a known one; what kind of visit; what equipment, if anybody knows. */
 export function NewJob({ open, onClose }: { open: boolean; onClose: () => void }) {
     const { kinds, archetypes, sites } = usePage<JobsProps>().props;
-    const [data, setData] = useState({ site_id: '', site: '', address: '', system: '', kind: kinds[1] ?? '', archetype: '', feet: '40', example: false });
+    const [data, setData] = useState({
+        site_id: '',
+        site: '',
+        address: '',
+        system: '',
+        kind: kinds[1] ?? '',
+        archetype: '',
+        feet: '40',
+        example: false,
+    });
     const [answer, setAnswer] = useState<Answer<{ url: string }> | null>(null);
     const [working, setWorking] = useState(false);
     const post = useOnce<{ url: string }>();
@@ -21,7 +30,12 @@ export function NewJob({ open, onClose }: { open: boolean; onClose: () => void }
 
     const send = async () => {
         setWorking(true);
-        const result = await post('/jobs', { ...data, site_id: data.site_id || null, archetype: data.archetype || null, system: data.system || null });
+        const result = await post('/jobs', {
+            ...data,
+            site_id: data.site_id || null,
+            archetype: data.archetype || null,
+            system: data.system || null,
+        });
         setWorking(false);
         setAnswer(result);
         if (result.kind === 'ok') router.visit(result.data.url);
@@ -50,15 +64,31 @@ export function NewJob({ open, onClose }: { open: boolean; onClose: () => void }
                 )}
                 {sister ? (
                     <Field label="System" bad={errors.system} note={`another one beside ${sister.systems.join(', ')}`}>
-                        <input autoComplete="off" required value={data.system} placeholder="Upstairs" onChange={(event) => put({ system: event.target.value })} />
+                        <input
+                            autoComplete="off"
+                            required
+                            value={data.system}
+                            placeholder="Upstairs"
+                            onChange={(event) => put({ system: event.target.value })}
+                        />
                     </Field>
                 ) : (
                     <>
                         <Field label="House" bad={errors.site}>
-                            <input autoComplete="off" required value={data.site} aria-invalid={!!errors.site} onChange={(event) => put({ site: event.target.value })} />
+                            <input
+                                autoComplete="off"
+                                required
+                                value={data.site}
+                                aria-invalid={!!errors.site}
+                                onChange={(event) => put({ site: event.target.value })}
+                            />
                         </Field>
                         <Field label="Where" bad={errors.address}>
-                            <input autoComplete="off" value={data.address} onChange={(event) => put({ address: event.target.value })} />
+                            <input
+                                autoComplete="off"
+                                value={data.address}
+                                onChange={(event) => put({ address: event.target.value })}
+                            />
                         </Field>
                     </>
                 )}
@@ -67,7 +97,13 @@ export function NewJob({ open, onClose }: { open: boolean; onClose: () => void }
                         <Kinds kinds={kinds} value={data.kind} onChange={(kind) => put({ kind })} />
                     </Field>
                     <Field label="Wall cable, feet" bad={errors.feet}>
-                        <input inputMode="decimal" autoComplete="off" value={data.feet} aria-invalid={!!errors.feet} onChange={(event) => put({ feet: event.target.value })} />
+                        <input
+                            inputMode="decimal"
+                            autoComplete="off"
+                            value={data.feet}
+                            aria-invalid={!!errors.feet}
+                            onChange={(event) => put({ feet: event.target.value })}
+                        />
                     </Field>
                 </div>
                 <Field label="Equipment" bad={errors.archetype}>
@@ -82,9 +118,14 @@ export function NewJob({ open, onClose }: { open: boolean; onClose: () => void }
                 </Field>
                 {data.archetype !== '' && (
                     <div className="flex items-center gap-2">
-                        <Tick checked={data.example} label="Wire it as the plain example of this equipment" onChange={(example) => put({ example })} />
+                        <Tick
+                            checked={data.example}
+                            label="Wire it as the plain example of this equipment"
+                            onChange={(example) => put({ example })}
+                        />
                         <span>
-                            Wire it as the plain example <span className="text-[14px] text-muted">to try things out; nothing of it was seen</span>
+                            Wire it as the plain example{' '}
+                            <span className="text-[14px] text-muted">to try things out; nothing of it was seen</span>
                         </span>
                     </div>
                 )}

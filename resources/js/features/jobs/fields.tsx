@@ -2,7 +2,17 @@ import type { ReactNode } from 'react';
 import { Bad } from '@/ui/State';
 
 /** A labelled field of a dialog, with what is wrong with it under it. */
-export function Field({ label, bad, children, note }: { label: string; bad?: string; children: ReactNode; note?: string }) {
+export function Field({
+    label,
+    bad,
+    children,
+    note,
+}: {
+    label: string;
+    bad?: string;
+    children: ReactNode;
+    note?: string;
+}) {
     return (
         <label className="field" data-bad={bad ? '' : undefined}>
             <span className="lab">
@@ -15,7 +25,15 @@ export function Field({ label, bad, children, note }: { label: string; bad?: str
     );
 }
 
-export function Kinds({ kinds, value, onChange }: { kinds: string[]; value: string; onChange: (kind: string) => void }) {
+export function Kinds({
+    kinds,
+    value,
+    onChange,
+}: {
+    kinds: string[];
+    value: string;
+    onChange: (kind: string) => void;
+}) {
     return (
         <select value={value} onChange={(event) => onChange(event.target.value)}>
             {kinds.map((kind) => (

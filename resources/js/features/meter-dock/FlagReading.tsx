@@ -12,7 +12,10 @@ export function FlagReading({ jobId, reading }: { jobId: string; reading: Readin
     if (!reading.unexplained) {
         return (
             <>
-                <button className="link" onClick={() => void record('marks', { reading: reading.id, unexplained: true, note: '' })}>
+                <button
+                    className="link"
+                    onClick={() => void record('marks', { reading: reading.id, unexplained: true, note: '' })}
+                >
                     Flag as unexplained
                 </button>
                 {reading.note !== '' && <span className="self-center text-[14px]">Explained: {reading.note}</span>}
@@ -29,7 +32,15 @@ export function FlagReading({ jobId, reading }: { jobId: string; reading: Readin
                 if (result.kind === 'ok') setAsking(false);
             }}
         >
-            <input autoFocus maxLength={200} aria-label="What explains this reading" placeholder="what explains it" className="h-11 min-w-0 flex-1 border-b-2 border-rule bg-bone px-2" value={note} onChange={(event) => setNote(event.target.value)} />
+            <input
+                autoFocus
+                maxLength={200}
+                aria-label="What explains this reading"
+                placeholder="what explains it"
+                className="h-11 min-w-0 flex-1 border-b-2 border-rule bg-bone px-2"
+                value={note}
+                onChange={(event) => setNote(event.target.value)}
+            />
             <button className="btn btn--small">Keep</button>
             <Bad>{answer && answer.kind !== 'ok' ? said(answer) : null}</Bad>
         </form>

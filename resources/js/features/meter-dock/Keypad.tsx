@@ -1,7 +1,17 @@
 import { Glyph } from '@/ui/Glyph';
 
 /** Our own keys for a thumb: no system keyboard, a big Record. */
-export function Keypad({ onKey, onErase, onRecord, ready }: { onKey: (key: string) => void; onErase: () => void; onRecord: () => void; ready: boolean }) {
+export function Keypad({
+    onKey,
+    onErase,
+    onRecord,
+    ready,
+}: {
+    onKey: (key: string) => void;
+    onErase: () => void;
+    onRecord: () => void;
+    ready: boolean;
+}) {
     return (
         <div className="pad">
             <div className="pad__keys">
@@ -15,7 +25,11 @@ export function Keypad({ onKey, onErase, onRecord, ready }: { onKey: (key: strin
                 </button>
             </div>
             <div className="grid grid-rows-[72px_1fr]">
-                <button type="button" className="border-b border-hair px-3.5 text-left font-lab text-[15px] font-semibold" onClick={() => onKey('OL')}>
+                <button
+                    type="button"
+                    className="border-b border-hair px-3.5 text-left font-lab text-[15px] font-semibold"
+                    onClick={() => onKey('OL')}
+                >
                     OL
                 </button>
                 <button

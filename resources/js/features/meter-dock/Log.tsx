@@ -8,7 +8,21 @@ import { FlagReading } from './FlagReading';
 const most = 12;
 
 /** The last readings. One that is touched opens: its reason, and what can be done with it. What was corrected stays, struck through. */
-export function Log({ jobId, readings, points, closed, onPick, onCorrect }: { jobId: string; readings: Reading[]; points: PointInfo[]; closed: boolean; onPick: (reading: Reading) => void; onCorrect: (reading: Reading) => void }) {
+export function Log({
+    jobId,
+    readings,
+    points,
+    closed,
+    onPick,
+    onCorrect,
+}: {
+    jobId: string;
+    readings: Reading[];
+    points: PointInfo[];
+    closed: boolean;
+    onPick: (reading: Reading) => void;
+    onCorrect: (reading: Reading) => void;
+}) {
     const [open, setOpen] = useState<string | null>(null);
     if (readings.length === 0) return <p className="text-[14px] text-muted">No reading yet.</p>;
     const corrected = new Set(readings.map((reading) => reading.corrects));
@@ -41,18 +55,36 @@ export function Log({ jobId, readings, points, closed, onPick, onCorrect }: { jo
                                 </button>
                             </td>
                             <td className="text-right">
-                                {reading.value === null ? 'OL' : figure(reading.value, reading.mode)} {reading.value !== null && <Unit unit={reading.unit} size={11} />}
+                                {reading.value === null ? 'OL' : figure(reading.value, reading.mode)}{' '}
+                                {reading.value !== null && <Unit unit={reading.unit} size={11} />}
                             </td>
-                            <td className="w-6 text-right" title={reading.unexplained ? 'unexplained' : outcomeLook[reading.outcome].word}>
-                                {reading.unexplained ? <Glyph name="flag" style={{ color: 'var(--caution)' }} /> : <Glyph name={outcomeLook[reading.outcome].glyph} style={{ color: `var(--${outcomeLook[reading.outcome].tone})` }} />}
-                                <span className="vh">{reading.unexplained ? 'unexplained' : outcomeLook[reading.outcome].word}</span>
+                            <td
+                                className="w-6 text-right"
+                                title={reading.unexplained ? 'unexplained' : outcomeLook[reading.outcome].word}
+                            >
+                                {reading.unexplained ? (
+                                    <Glyph name="flag" style={{ color: 'var(--caution)' }} />
+                                ) : (
+                                    <Glyph
+                                        name={outcomeLook[reading.outcome].glyph}
+                                        style={{ color: `var(--${outcomeLook[reading.outcome].tone})` }}
+                                    />
+                                )}
+                                <span className="vh">
+                                    {reading.unexplained ? 'unexplained' : outcomeLook[reading.outcome].word}
+                                </span>
                             </td>
                         </tr>,
                         isOpen && (
                             <tr key={`${reading.id}-open`}>
-                                <td colSpan={4} className="!whitespace-normal pb-2 font-sans text-[14px] leading-[18px]">
+                                <td
+                                    colSpan={4}
+                                    className="!whitespace-normal pb-2 font-sans text-[14px] leading-[18px]"
+                                >
                                     {reading.reason}
-                                    {reading.corrects && <span className="text-muted"> In place of an earlier reading.</span>}
+                                    {reading.corrects && (
+                                        <span className="text-muted"> In place of an earlier reading.</span>
+                                    )}
                                     {!closed && (
                                         <span className="flex flex-wrap gap-x-4">
                                             {!corrected.has(reading.id) && (

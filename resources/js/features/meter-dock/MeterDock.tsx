@@ -31,7 +31,23 @@ const signUnit: Record<Mode, string> = { V: 'V', O: 'Ω', A: 'A', B: 'Ω' };
  *
  * @param since from when on an earlier reading of the same points still counts here; none does if not given
  */
-export function MeterDock({ stage, step = null, call = null, readings, canRecord = true, since, onRecorded }: { stage: string; step?: string | null; call?: string | null; readings: Reading[]; canRecord?: boolean; since?: string | null; onRecorded?: (reading: Reading) => void }) {
+export function MeterDock({
+    stage,
+    step = null,
+    call = null,
+    readings,
+    canRecord = true,
+    since,
+    onRecorded,
+}: {
+    stage: string;
+    step?: string | null;
+    call?: string | null;
+    readings: Reading[];
+    canRecord?: boolean;
+    since?: string | null;
+    onRecorded?: (reading: Reading) => void;
+}) {
     const { job, power, points } = usePage<Frame>().props;
     const probes = useProbes();
     const askPower = useAskPower();
@@ -40,12 +56,32 @@ export function MeterDock({ stage, step = null, call = null, readings, canRecord
     const [sheet, setSheet] = useState(false);
     const [correcting, setCorrecting] = useState<Reading | null>(null);
     const { mode, a, b } = probes;
-    const { expected, problem } = useExpectation({ jobId: job.id, stage, step, call, mode, a, b, state: `${job.version}/${power.state}/${readings.length}` });
+    const { expected, problem } = useExpectation({
+        jobId: job.id,
+        stage,
+        step,
+        call,
+        mode,
+        a,
+        b,
+        state: `${job.version}/${power.state}/${readings.length}`,
+    });
 
-    const here = (reading: Reading) => reading.a === a && reading.b === b && reading.mode === mode && reading.step === step && (reading.call ?? 'idle') === (call ?? 'idle');
-    const known = since === undefined ? null : (readings.find((reading) => here(reading) && (since === null || reading.at >= since)) ?? null);
+    const here = (reading: Reading) =>
+        reading.a === a &&
+        reading.b === b &&
+        reading.mode === mode &&
+        reading.step === step &&
+        (reading.call ?? 'idle') === (call ?? 'idle');
+    const known =
+        since === undefined
+            ? null
+            : (readings.find((reading) => here(reading) && (since === null || reading.at >= since)) ?? null);
     // What was just recorded, until the page has been read again; then the last reading of these points.
-    const last = answer?.kind === 'ok' && here(answer.data) ? (readings.find((reading) => reading.id === answer.data.id) ?? answer.data) : known;
+    const last =
+        answer?.kind === 'ok' && here(answer.data)
+            ? (readings.find((reading) => reading.id === answer.data.id) ?? answer.data)
+            : known;
     const value = parsed(typed) ?? (typed === '' ? (last?.value ?? null) : null);
     const closed = job.handedOverAt !== null || !canRecord;
     const pair = [stage, step, call, mode, a, b].join('|');
@@ -53,13 +89,30 @@ export function MeterDock({ stage, step = null, call = null, readings, canRecord
     const [refusedAt, setRefusedAt] = useState(pair);
     const mine = correcting !== null || refusedAt === pair ? answer : null;
     const errors = mine?.kind === 'invalid' ? mine.errors : {};
-    const kept = useOutbox().find(({ url, body }) => url === `/jobs/${job.id}/readings` && body.a === a && body.b === b && body.mode === mode && (body.step ?? null) === step);
+    const kept = useOutbox().find(
+        ({ url, body }) =>
+            url === `/jobs/${job.id}/readings` &&
+            body.a === a &&
+            body.b === b &&
+            body.mode === mode &&
+            (body.step ?? null) === step,
+    );
 
     const record = async () => {
         if (typed.trim() === '') return;
         // What is typed while the answer is on its way is the next reading, and stays.
         // The probes go on at once, before the page is read again: the next figure typed belongs to the next pair.
-        const place = correcting ? { stage, step: correcting.step, call: correcting.call, mode: correcting.mode, a: correcting.a, b: correcting.b, corrects: correcting.id } : { stage, step, call, mode, a, b };
+        const place = correcting
+            ? {
+                  stage,
+                  step: correcting.step,
+                  call: correcting.call,
+                  mode: correcting.mode,
+                  a: correcting.a,
+                  b: correcting.b,
+                  corrects: correcting.id,
+              }
+            : { stage, step, call, mode, a, b };
         setRefusedAt(pair);
         await write('readings', { ...place, value: typed }, (reading) => {
             setTyped((now) => (now === typed ? '' : now));
@@ -70,7 +123,14 @@ export function MeterDock({ stage, step = null, call = null, readings, canRecord
 
     // In practice the simulated meter fills the field; recording it stays the person's act, and it is marked.
     const simulate = async () => {
-        const answer = await post<{ value: string }>(`/jobs/${job.id}/simulated-reading`, { stage, step, call, mode, a, b });
+        const answer = await post<{ value: string }>(`/jobs/${job.id}/simulated-reading`, {
+            stage,
+            step,
+            call,
+            mode,
+            a,
+            b,
+        });
         if (answer.kind === 'ok') {
             setTyped(answer.data.value);
             document.getElementById('actual')?.focus();
@@ -87,11 +147,23 @@ export function MeterDock({ stage, step = null, call = null, readings, canRecord
         setTyped('');
         clear();
     };
-    useKeys({ v: () => select('V'), o: () => select('O'), a: () => select('A'), b: () => select('B'), '[': () => move(-1), ']': () => move(1), x: probes.swap });
+    useKeys({
+        v: () => select('V'),
+        o: () => select('O'),
+        a: () => select('A'),
+        b: () => select('B'),
+        '[': () => move(-1),
+        ']': () => move(1),
+        x: probes.swap,
+    });
 
     return (
         <aside className="dock" aria-label="Meter dock" data-open={sheet ? '' : undefined}>
-            <button className="dock__handle flex min-h-14 items-center justify-between gap-3 px-4 text-left" aria-expanded={sheet} onClick={() => setSheet(!sheet)}>
+            <button
+                className="dock__handle flex min-h-14 items-center justify-between gap-3 px-4 text-left"
+                aria-expanded={sheet}
+                onClick={() => setSheet(!sheet)}
+            >
                 <span>
                     <span className="lab">
                         {pointName(points, a)}–{pointName(points, b)} expected
@@ -101,26 +173,35 @@ export function MeterDock({ stage, step = null, call = null, readings, canRecord
                     </b>
                 </span>
                 <span className="mono text-[26px]">{last?.value != null ? figure(last.value, mode) : '–'}</span>
-                <span className="font-lab font-semibold underline underline-offset-4">{sheet ? 'Fold meter' : 'Meter'}</span>
+                <span className="font-lab font-semibold underline underline-offset-4">
+                    {sheet ? 'Fold meter' : 'Meter'}
+                </span>
             </button>
             <div className="dock__body">
                 <div className="modes" role="group" aria-label="Meter mode">
                     {modes.map((item) => (
                         <button key={item.mode} aria-pressed={item.mode === mode} onClick={() => select(item.mode)}>
-                            <span>{item.sign.length <= 2 ? item.sign : <Glyph name={item.sign as GlyphName} size={18} />}</span>
+                            <span>
+                                {item.sign.length <= 2 ? item.sign : <Glyph name={item.sign as GlyphName} size={18} />}
+                            </span>
                             <small>{item.word}</small>
                         </button>
                     ))}
                 </div>
                 <section style={{ paddingTop: 4, paddingBottom: 4 }}>
                     <ProbeRow name="A" points={points} value={a} onChange={(id) => probes.set(id, b)} />
-                    {mode !== 'A' && <ProbeRow name="B" points={points} value={b} onChange={(id) => probes.set(a, id)} />}
+                    {mode !== 'A' && (
+                        <ProbeRow name="B" points={points} value={b} onChange={(id) => probes.set(a, id)} />
+                    )}
                 </section>
                 <section className="dock__expected">
                     <div className="exp">
                         <span className="lab">Expected</span>
                         <span className="mono" data-testid="expected">
-                            {expected ? range(expected) : '…'} {expected && !expected.refused && !expected.overLimit && <Unit unit={signUnit[mode]} size={15} />}
+                            {expected ? range(expected) : '…'}{' '}
+                            {expected && !expected.refused && !expected.overLimit && (
+                                <Unit unit={signUnit[mode]} size={15} />
+                            )}
                         </span>
                     </div>
                     {expected && <Ruler expected={expected} value={value} />}
@@ -129,21 +210,43 @@ export function MeterDock({ stage, step = null, call = null, readings, canRecord
                     </p>
                     {expected?.notes.map((note) => (
                         <p key={note} className="mt-1 flex items-start gap-2 text-[14px] leading-[18px]">
-                            <Glyph name={grave.test(note) ? 'fault' : 'caution'} style={{ color: `var(--${grave.test(note) ? 'fault' : 'caution'})`, marginTop: 1 }} />
+                            <Glyph
+                                name={grave.test(note) ? 'fault' : 'caution'}
+                                style={{ color: `var(--${grave.test(note) ? 'fault' : 'caution'})`, marginTop: 1 }}
+                            />
                             <span>{note}</span>
                         </p>
                     ))}
                     {expected?.decidedBy && (
-                        <button className="link" onClick={() => expected.decidedBy && probes.set(expected.decidedBy[0] ?? a, expected.decidedBy[1] ?? b)}>
-                            0 V alone does not decide: read {pointName(points, expected.decidedBy[0] ?? '')}–{pointName(points, expected.decidedBy[1] ?? '')}
+                        <button
+                            className="link"
+                            onClick={() =>
+                                expected.decidedBy && probes.set(expected.decidedBy[0] ?? a, expected.decidedBy[1] ?? b)
+                            }
+                        >
+                            0 V alone does not decide: read {pointName(points, expected.decidedBy[0] ?? '')}–
+                            {pointName(points, expected.decidedBy[1] ?? '')}
                         </button>
                     )}
-                    {(mode === 'V' || mode === 'O') && !expected?.refused && <Tells key={`${step}/${call}/${mode}/${a}/${b}`} jobId={job.id} stage={stage} step={step} call={call} mode={mode} a={a} b={b} />}
+                    {(mode === 'V' || mode === 'O') && !expected?.refused && (
+                        <Tells
+                            key={`${step}/${call}/${mode}/${a}/${b}`}
+                            jobId={job.id}
+                            stage={stage}
+                            step={step}
+                            call={call}
+                            mode={mode}
+                            a={a}
+                            b={b}
+                        />
+                    )}
                 </section>
                 {!closed && (
                     <section className="dock__actual" style={{ paddingBottom: 6 }}>
                         <label className="lab" htmlFor="actual">
-                            {correcting ? `Actual, in place of ${correcting.value === null ? 'OL' : `${figure(correcting.value, correcting.mode)} ${correcting.unit}`} at ${clock(correcting.at)}` : 'Actual'}
+                            {correcting
+                                ? `Actual, in place of ${correcting.value === null ? 'OL' : `${figure(correcting.value, correcting.mode)} ${correcting.unit}`} at ${clock(correcting.at)}`
+                                : 'Actual'}
                         </label>
                         {correcting && (
                             <button type="button" className="link" onClick={() => setCorrecting(null)}>
@@ -187,7 +290,10 @@ export function MeterDock({ stage, step = null, call = null, readings, canRecord
                         )}
                         <Bad id="actual-bad">{mine && mine.kind !== 'ok' ? said(mine) : null}</Bad>
                         {errors.power && (
-                            <button className="link" onClick={() => askPower(mode === 'V' || mode === 'A' ? 'live' : 'isolated')}>
+                            <button
+                                className="link"
+                                onClick={() => askPower(mode === 'V' || mode === 'A' ? 'live' : 'isolated')}
+                            >
                                 {mode === 'V' || mode === 'A' ? 'Make live' : 'Isolate'}
                             </button>
                         )}
@@ -212,26 +318,56 @@ export function MeterDock({ stage, step = null, call = null, readings, canRecord
                 </section>
                 {!closed && (
                     <div className="dock__go border-t border-hair px-4 pb-3.5 pt-2.5">
-                        <button className={`btn w-full justify-between ${typed.trim() === '' ? 'btn--off' : 'btn--go'}`} aria-disabled={typed.trim() === ''} onClick={() => void record()}>
+                        <button
+                            className={`btn w-full justify-between ${typed.trim() === '' ? 'btn--off' : 'btn--go'}`}
+                            aria-disabled={typed.trim() === ''}
+                            onClick={() => void record()}
+                        >
                             Record reading <span className="key">Enter</span>
                         </button>
                     </div>
                 )}
-                {!closed && <Keypad onKey={(key) => setTyped((old) => (key === 'OL' ? 'OL' : old === 'OL' ? key : old + key))} onErase={() => setTyped((old) => (old === 'OL' ? '' : old.slice(0, -1)))} onRecord={() => void record()} ready={typed.trim() !== ''} />}
+                {!closed && (
+                    <Keypad
+                        onKey={(key) => setTyped((old) => (key === 'OL' ? 'OL' : old === 'OL' ? key : old + key))}
+                        onErase={() => setTyped((old) => (old === 'OL' ? '' : old.slice(0, -1)))}
+                        onRecord={() => void record()}
+                        ready={typed.trim() !== ''}
+                    />
+                )}
             </div>
         </aside>
     );
 }
 
 /** A figure a thousand times off the expected band: the meter stood on millivolts, or on kilohms. Asked, never changed unasked. */
-function MixUp({ typed, expected, unit, onTake }: { typed: string; expected: Expectation | null; unit: string; onTake: (value: string) => void }) {
+function MixUp({
+    typed,
+    expected,
+    unit,
+    onTake,
+}: {
+    typed: string;
+    expected: Expectation | null;
+    unit: string;
+    onTake: (value: string) => void;
+}) {
     const value = parsed(typed);
-    if (value === null || value === 0 || expected?.low == null || expected.high == null || expected.high < 1) return null;
+    if (value === null || value === 0 || expected?.low == null || expected.high == null || expected.high < 1)
+        return null;
     const [low, high] = [0.7 * expected.low, 1.3 * expected.high];
-    const [other, right] = value / 1000 >= low && value / 1000 <= high ? [`m${unit}`, value / 1000] : value * 1000 >= low && value * 1000 <= high ? [`k${unit}`, value * 1000] : [null, 0];
+    const [other, right] =
+        value / 1000 >= low && value / 1000 <= high
+            ? [`m${unit}`, value / 1000]
+            : value * 1000 >= low && value * 1000 <= high
+              ? [`k${unit}`, value * 1000]
+              : [null, 0];
     if (other === null) return null;
     return (
-        <p role="alert" className="flex flex-wrap items-center gap-x-3 border-l-[6px] border-caution bg-caution-wash px-2 py-1 text-[14px]">
+        <p
+            role="alert"
+            className="flex flex-wrap items-center gap-x-3 border-l-[6px] border-caution bg-caution-wash px-2 py-1 text-[14px]"
+        >
             Did the meter stand on {other}? {typed} {other} is {Number(right.toFixed(3))} {unit}.
             <button type="button" className="link" onClick={() => onTake(String(Number(right.toFixed(3))))}>
                 Yes, take {Number(right.toFixed(3))} {unit}
@@ -245,7 +381,17 @@ function parsed(typed: string): number | null {
     return typed.trim() !== '' && Number.isFinite(number) && number >= 0 ? number : null;
 }
 
-function ProbeRow({ name, points, value, onChange }: { name: 'A' | 'B'; points: PointInfo[]; value: string; onChange: (id: string) => void }) {
+function ProbeRow({
+    name,
+    points,
+    value,
+    onChange,
+}: {
+    name: 'A' | 'B';
+    points: PointInfo[];
+    value: string;
+    onChange: (id: string) => void;
+}) {
     const places = [...new Set(points.map((point) => point.place))];
     return (
         <div className="probe">
@@ -257,7 +403,8 @@ function ProbeRow({ name, points, value, onChange }: { name: 'A' | 'B'; points: 
                             .filter((point) => point.place === place)
                             .map((point) => (
                                 <option key={point.id} value={point.id}>
-                                    {point.label} · {point.conductor ? `conductor end, ${point.placeLabel}` : point.placeLabel}
+                                    {point.label} ·{' '}
+                                    {point.conductor ? `conductor end, ${point.placeLabel}` : point.placeLabel}
                                 </option>
                             ))}
                     </optgroup>

@@ -10,7 +10,15 @@ export function Ruler({ expected, value }: { expected: Expectation; value: numbe
     return (
         <svg width="100%" height="42" viewBox="0 0 248 42" aria-hidden="true" data-testid="ruler">
             <path d="M4 20H244" stroke="var(--rule)" strokeWidth="1.2" />
-            <rect x={x(expected.low)} y="11" width={Math.max(6, x(expected.high) - x(expected.low))} height="9" fill="var(--verd-wash)" stroke="var(--verd)" strokeWidth="1.4" />
+            <rect
+                x={x(expected.low)}
+                y="11"
+                width={Math.max(6, x(expected.high) - x(expected.low))}
+                height="9"
+                fill="var(--verd-wash)"
+                stroke="var(--verd)"
+                strokeWidth="1.4"
+            />
             {Array.from({ length: 11 }, (_, i) => (
                 <path key={i} d={`M${4 + i * 24} 20v${i % 5 ? 4 : 7}`} stroke="var(--rule)" strokeWidth="1.2" />
             ))}
@@ -20,7 +28,9 @@ export function Ruler({ expected, value }: { expected: Expectation; value: numbe
             <text x="244" y="40" textAnchor="end" className="fill-muted" style={{ font: '400 12px var(--f-mono)' }}>
                 {figure(top, 'O').replace('.0', '')}
             </text>
-            {value !== null && <path d={`M${x(value)} 20l-6 -11v-7h12v7z`} fill={inside ? 'var(--verd)' : 'var(--fault)'} />}
+            {value !== null && (
+                <path d={`M${x(value)} 20l-6 -11v-7h12v7z`} fill={inside ? 'var(--verd)' : 'var(--fault)'} />
+            )}
         </svg>
     );
 }

@@ -35,10 +35,22 @@ export function Tells(asked: Asked) {
         );
     }
     const empty = (places: FaultsByPlace) => Object.keys(places).length === 0;
-    const groups = answer.groups.filter((group) => !empty(group.places)).sort((one, other) => Number(one.expected) - Number(other.expected));
+    const groups = answer.groups
+        .filter((group) => !empty(group.places))
+        .sort((one, other) => Number(one.expected) - Number(other.expected));
     return (
-        <div data-testid="tells" role="group" aria-label="What this reading would tell" tabIndex={0} className="mt-1 max-h-52 overflow-y-auto border-t border-hair pt-1 text-[14px] leading-[18px]">
-            <b className="font-lab font-semibold">{answer.suspects === null ? 'With one fault in the house it would read' : `Of the ${answer.suspects} faults still in question it would read`}</b>
+        <div
+            data-testid="tells"
+            role="group"
+            aria-label="What this reading would tell"
+            tabIndex={0}
+            className="mt-1 max-h-52 overflow-y-auto border-t border-hair pt-1 text-[14px] leading-[18px]"
+        >
+            <b className="font-lab font-semibold">
+                {answer.suspects === null
+                    ? 'With one fault in the house it would read'
+                    : `Of the ${answer.suspects} faults still in question it would read`}
+            </b>
             <ul>
                 {groups.map((group, index) => (
                     <li key={index} className="border-b border-hair py-1">
@@ -46,12 +58,20 @@ export function Tells(asked: Asked) {
                             {group.value === null ? 'nothing' : `${figure(group.value, asked.mode)} `}
                             {group.value !== null && <Unit unit={answer.unit} size={12} />}
                         </span>
-                        {group.expected && <span className="text-caution-ink"> as expected, so it cannot tell these from a sound house</span>}: <Places places={group.places} most={mostNamed} />
+                        {group.expected && (
+                            <span className="text-caution-ink">
+                                {' '}
+                                as expected, so it cannot tell these from a sound house
+                            </span>
+                        )}
+                        : <Places places={group.places} most={mostNamed} />
                     </li>
                 ))}
             </ul>
             {groups.length === 0 && <p>Nothing in question would change it.</p>}
-            {groups.length === 1 && groups[0]?.expected && <p className="font-semibold">This reading tells nothing here: take another pair.</p>}
+            {groups.length === 1 && groups[0]?.expected && (
+                <p className="font-semibold">This reading tells nothing here: take another pair.</p>
+            )}
         </div>
     );
 }

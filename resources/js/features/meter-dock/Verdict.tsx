@@ -4,7 +4,17 @@ import { outcomeLook, State } from '@/ui/State';
 import { FlagReading } from './FlagReading';
 
 /** How the last reading of these points was judged, and why; while one is being typed, that it wants recording. */
-export function Verdict({ jobId, reading, typed, closed }: { jobId: string; reading: Reading | null; typed: string; closed: boolean }) {
+export function Verdict({
+    jobId,
+    reading,
+    typed,
+    closed,
+}: {
+    jobId: string;
+    reading: Reading | null;
+    typed: string;
+    closed: boolean;
+}) {
     if (!reading || typed !== '') {
         return (
             <div className="flex min-h-11 items-center">
@@ -19,12 +29,20 @@ export function Verdict({ jobId, reading, typed, closed }: { jobId: string; read
         <div className="py-2" role="status" data-testid="verdict" data-outcome={reading.outcome}>
             <div className="text-[17px]">
                 <State glyph={look.glyph} tone={look.tone}>
-                    {reading.outcome === 'pass' ? 'In range' : reading.outcome === 'fail' ? 'Not as expected' : look.word}
+                    {reading.outcome === 'pass'
+                        ? 'In range'
+                        : reading.outcome === 'fail'
+                          ? 'Not as expected'
+                          : look.word}
                 </State>{' '}
                 <span className="mono text-[13px] text-muted">{clock(reading.at)}</span>
             </div>
             {reading.outcome !== 'pass' && <p className="mt-1 text-[14px] leading-[18px]">{reading.reason}</p>}
-            {reading.candidates.length > 1 && <p className="mt-1 text-[13px] leading-[17px] text-muted">Would read the same: {reading.candidates.slice(1, 5).join('; ')}.</p>}
+            {reading.candidates.length > 1 && (
+                <p className="mt-1 text-[13px] leading-[17px] text-muted">
+                    Would read the same: {reading.candidates.slice(1, 5).join('; ')}.
+                </p>
+            )}
             {!closed && reading.outcome === 'fail' && <FlagReading jobId={jobId} reading={reading} />}
         </div>
     );

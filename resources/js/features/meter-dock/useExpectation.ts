@@ -16,16 +16,29 @@ export interface Asked {
 const noSignal = 'No signal: what to expect comes when it is back. A reading recorded now is kept on this device.';
 
 /** What the circuit expects between two points, asked again whenever anything of the question changes. */
-export function useExpectation(asked: Asked & { /** Anything else that changes the answer: the document's version, the power flag. */ state: string }): { expected: Expectation | null; problem: string } {
+export function useExpectation(
+    asked: Asked & {
+        /** Anything else that changes the answer: the document's version, the power flag. */ state: string;
+    },
+): { expected: Expectation | null; problem: string } {
     const key = JSON.stringify(asked);
-    const [answer, setAnswer] = useState<{ key: string; expected: Expectation | null; problem: string }>({ key: '', expected: null, problem: '' });
+    const [answer, setAnswer] = useState<{ key: string; expected: Expectation | null; problem: string }>({
+        key: '',
+        expected: null,
+        problem: '',
+    });
 
     useEffect(() => {
         let current = true;
         const timer = setTimeout(async () => {
             const { jobId, stage, step, call, mode, a, b } = JSON.parse(key) as Asked;
             const result = await post<Expectation>(`/jobs/${jobId}/expect`, { stage, step, call, mode, a, b });
-            if (current) setAnswer({ key, expected: result.kind === 'ok' ? result.data : null, problem: result.kind === 'unsent' && result.network ? noSignal : said(result) });
+            if (current)
+                setAnswer({
+                    key,
+                    expected: result.kind === 'ok' ? result.data : null,
+                    problem: result.kind === 'unsent' && result.network ? noSignal : said(result),
+                });
         }, 60);
         return () => {
             current = false;

@@ -7,12 +7,20 @@ import { State } from '@/ui/State';
 /** The resistive check of the new landing before it sees power: each call to the common against its own branch. */
 export function Checks({ checks, readings }: { checks: CheckRow[]; readings: Reading[] }) {
     const probes = useProbes();
-    const latest = (row: CheckRow) => readings.find((reading) => reading.mode === 'O' && ((reading.a === row.a && reading.b === row.b) || (reading.a === row.b && reading.b === row.a)));
+    const latest = (row: CheckRow) =>
+        readings.find(
+            (reading) =>
+                reading.mode === 'O' &&
+                ((reading.a === row.a && reading.b === row.b) || (reading.a === row.b && reading.b === row.a)),
+        );
     if (checks.length === 0) return null;
     return (
         <section aria-label="Before power" className="border-t border-hair px-5 py-3">
             <h2 className="h-sec">Before power comes back: ohms of each call</h2>
-            <p className="text-[14px] text-muted">Power off and proved dead, thermostat face off. Less than four fifths of the branch's own ohms is suspect.</p>
+            <p className="text-[14px] text-muted">
+                Power off and proved dead, thermostat face off. Less than four fifths of the branch's own ohms is
+                suspect.
+            </p>
             <ul className="mt-1 grid sm:grid-cols-2 sm:gap-x-6">
                 {checks.map((row) => {
                     const reading = latest(row);
@@ -29,13 +37,20 @@ export function Checks({ checks, readings }: { checks: CheckRow[]; readings: Rea
                             >
                                 <span>
                                     <b className="block font-lab font-semibold">
-                                        {row.label} <span className="mono font-normal">{row.nominal === null ? 'over the limit' : `${figure(row.nominal, 'O')} Ω`}</span>
+                                        {row.label}{' '}
+                                        <span className="mono font-normal">
+                                            {row.nominal === null ? 'over the limit' : `${figure(row.nominal, 'O')} Ω`}
+                                        </span>
                                     </b>
-                                    <span className="block text-[13px] leading-4 text-muted">{row.blind ?? row.reason}</span>
+                                    <span className="block text-[13px] leading-4 text-muted">
+                                        {row.blind ?? row.reason}
+                                    </span>
                                 </span>
                                 {reading ? (
                                     <State glyph={bad ? 'fault' : 'pass'} tone={bad ? 'fault' : 'verd'}>
-                                        <span className="mono">{reading.value === null ? 'OL' : `${figure(reading.value, 'O')} Ω`}</span>
+                                        <span className="mono">
+                                            {reading.value === null ? 'OL' : `${figure(reading.value, 'O')} Ω`}
+                                        </span>
                                     </State>
                                 ) : (
                                     <Glyph name="need" style={{ color: 'var(--copper-ink)' }} />

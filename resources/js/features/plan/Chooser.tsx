@@ -5,7 +5,15 @@ import { Dialog } from '@/ui/Dialog';
 import { Bad, State } from '@/ui/State';
 
 /** A few questions, and the kinds of thermostat ranked for this house by the best plan each has here; two can be held side by side. */
-export function Chooser({ jobId, onChoose, onClose }: { jobId: string; onChoose: (profile: string) => void; onClose: () => void }) {
+export function Chooser({
+    jobId,
+    onChoose,
+    onClose,
+}: {
+    jobId: string;
+    onChoose: (profile: string) => void;
+    onClose: () => void;
+}) {
     const [wishes, setWishes] = useState<Record<string, string>>({});
     const [choice, setChoice] = useState<ThermostatChoice | null>(null);
     const [pair, setPair] = useState<string[]>([]);
@@ -25,16 +33,29 @@ export function Chooser({ jobId, onChoose, onClose }: { jobId: string; onChoose:
     }, [jobId, asked]);
 
     const held = pair.flatMap((id) => choice?.rows.find((row) => row.profile === id) ?? []);
-    const hold = (id: string) => setPair((now) => (now.includes(id) ? now.filter((other) => other !== id) : [...now.slice(-1), id]));
+    const hold = (id: string) =>
+        setPair((now) => (now.includes(id) ? now.filter((other) => other !== id) : [...now.slice(-1), id]));
     return (
         <Dialog open onClose={onClose} title="Which thermostat suits this house" wide>
             <div className="mt-2 grid gap-3">
                 <Bad>{bad}</Bad>
                 {choice?.questions.map((question) => (
-                    <div key={question.key} role="radiogroup" aria-label={question.text} className="flex flex-wrap items-center gap-2">
+                    <div
+                        key={question.key}
+                        role="radiogroup"
+                        aria-label={question.text}
+                        className="flex flex-wrap items-center gap-2"
+                    >
                         <span className="min-w-60 flex-1">{question.text}</span>
                         {Object.entries(question.choices).map(([value, word]) => (
-                            <button key={value} type="button" role="radio" aria-checked={wishes[question.key] === value} className="chip" onClick={() => setWishes({ ...wishes, [question.key]: value })}>
+                            <button
+                                key={value}
+                                type="button"
+                                role="radio"
+                                aria-checked={wishes[question.key] === value}
+                                className="chip"
+                                onClick={() => setWishes({ ...wishes, [question.key]: value })}
+                            >
                                 {word}
                             </button>
                         ))}
@@ -44,7 +65,11 @@ export function Chooser({ jobId, onChoose, onClose }: { jobId: string; onChoose:
                 {held.length === 2 && <Compare rows={held} onChoose={onChoose} />}
                 <ol className="grid border-t border-hair">
                     {choice?.rows.map((row, index) => (
-                        <li key={row.profile} className="flex flex-wrap items-start gap-x-4 gap-y-1 border-b border-hair py-2" data-profile={row.profile}>
+                        <li
+                            key={row.profile}
+                            className="flex flex-wrap items-start gap-x-4 gap-y-1 border-b border-hair py-2"
+                            data-profile={row.profile}
+                        >
                             <span className="mono w-6 pt-0.5 text-muted">{index + 1}</span>
                             <div className="min-w-0 flex-1 basis-72 text-[14px] leading-[18px]">
                                 <b className="block font-lab text-[16px] font-semibold">{row.title}</b>
@@ -54,13 +79,20 @@ export function Chooser({ jobId, onChoose, onClose }: { jobId: string; onChoose:
                                     </State>
                                 ) : (
                                     <>
-                                        <span className="block">{row.best}, {row.minutes} min</span>
+                                        <span className="block">
+                                            {row.best}, {row.minutes} min
+                                        </span>
                                         <span className="block text-muted">{row.reasons.join('; ')}</span>
                                     </>
                                 )}
                             </div>
                             <span className="flex gap-3">
-                                <button type="button" className="link" aria-pressed={pair.includes(row.profile)} onClick={() => hold(row.profile)}>
+                                <button
+                                    type="button"
+                                    className="link"
+                                    aria-pressed={pair.includes(row.profile)}
+                                    onClick={() => hold(row.profile)}
+                                >
                                     {pair.includes(row.profile) ? 'Held' : 'Hold beside'}
                                 </button>
                                 <button type="button" className="link" onClick={() => onChoose(row.profile)}>
@@ -99,7 +131,10 @@ function Compare({ rows, onChoose }: { rows: ThermostatRow[]; onChoose: (profile
             </thead>
             <tbody>
                 {Object.keys(a ?? {}).map((key) => (
-                    <tr key={key} className={`border-b border-hair align-top ${a?.[key] === b?.[key] ? 'text-muted' : 'bg-copper-wash'}`}>
+                    <tr
+                        key={key}
+                        className={`border-b border-hair align-top ${a?.[key] === b?.[key] ? 'text-muted' : 'bg-copper-wash'}`}
+                    >
                         <th className="py-1 pr-2 text-left font-lab font-semibold">{key}</th>
                         <td className="py-1 pr-3">{a?.[key]}</td>
                         <td className="py-1">{b?.[key]}</td>

@@ -2,7 +2,17 @@ import { useState } from 'react';
 import type { BoardRow, PlanView } from '@/types';
 
 /** Where the chosen conductor's two ends land, ties and the link. In hand mode a digit picks, a letter lands. */
-export function LandingBar({ plan, row, hand, onHand, onLand, onBoard, onTie, onUntie, onLink }: {
+export function LandingBar({
+    plan,
+    row,
+    hand,
+    onHand,
+    onLand,
+    onBoard,
+    onTie,
+    onUntie,
+    onLink,
+}: {
     plan: PlanView;
     row: BoardRow | null;
     hand: boolean;
@@ -19,16 +29,31 @@ export function LandingBar({ plan, row, hand, onHand, onLand, onBoard, onTie, on
             <div className="flex min-h-[44px] flex-wrap items-center gap-x-2 gap-y-1">
                 {row ? (
                     <>
-                        <Ends name={`${row.number} ${row.colour} lands on`} screws={board.plate} lands={row.lands} onLand={onLand} />
-                        <Ends name="and at the board on" screws={plan.boardScrews} lands={row.board} onLand={onBoard} splices={plan.outdoorConductors} />
+                        <Ends
+                            name={`${row.number} ${row.colour} lands on`}
+                            screws={board.plate}
+                            lands={row.lands}
+                            onLand={onLand}
+                        />
+                        <Ends
+                            name="and at the board on"
+                            screws={plan.boardScrews}
+                            lands={row.board}
+                            onLand={onBoard}
+                            splices={plan.outdoorConductors}
+                        />
                     </>
                 ) : (
-                    <span className="text-[14px] text-muted">Touch a conductor in the jacket, or J and K, to land it elsewhere. Touch a tag to put a probe on it.</span>
+                    <span className="text-[14px] text-muted">
+                        Touch a conductor in the jacket, or J and K, to land it elsewhere. Touch a tag to put a probe on
+                        it.
+                    </span>
                 )}
             </div>
             <div className="flex flex-wrap items-center gap-x-3">
                 <button className="link" aria-pressed={hand} onClick={() => onHand(!hand)}>
-                    {hand ? 'Keys land conductors: digit, then letter' : 'Land by keys'} <span className="key ml-2">{hand ? 'Esc' : 'E'}</span>
+                    {hand ? 'Keys land conductors: digit, then letter' : 'Land by keys'}{' '}
+                    <span className="key ml-2">{hand ? 'Esc' : 'E'}</span>
                 </button>
                 {plan.ties.map((tie) => (
                     <button key={tie.label} className="link" onClick={() => onUntie(tie.label)}>
@@ -37,8 +62,13 @@ export function LandingBar({ plan, row, hand, onHand, onLand, onBoard, onTie, on
                 ))}
                 <TieForm plate={board.plate} screws={plan.boardScrews} onTie={onTie} />
                 {board.link && (
-                    <button className="ml-auto h-11 px-3 font-lab text-[15px] font-semibold" aria-pressed={board.link.in} onClick={() => onLink(!board.link?.in)}>
-                        {board.link.a}–{board.link.b} link <span className="underline underline-offset-4">{board.link.in ? 'in' : 'out'}</span>
+                    <button
+                        className="ml-auto h-11 px-3 font-lab text-[15px] font-semibold"
+                        aria-pressed={board.link.in}
+                        onClick={() => onLink(!board.link?.in)}
+                    >
+                        {board.link.a}–{board.link.b} link{' '}
+                        <span className="underline underline-offset-4">{board.link.in ? 'in' : 'out'}</span>
                     </button>
                 )}
             </div>
@@ -46,20 +76,46 @@ export function LandingBar({ plan, row, hand, onHand, onLand, onBoard, onTie, on
     );
 }
 
-function Ends({ name, screws, lands, onLand, splices = [] }: { name: string; screws: string[]; lands: string | null; onLand: (screw: string | null) => void; splices?: { id: string; name: string }[] }) {
+function Ends({
+    name,
+    screws,
+    lands,
+    onLand,
+    splices = [],
+}: {
+    name: string;
+    screws: string[];
+    lands: string | null;
+    onLand: (screw: string | null) => void;
+    splices?: { id: string; name: string }[];
+}) {
     return (
         <div role="group" aria-label={name} className="flex flex-wrap items-center gap-x-1">
             <span className="mr-2 font-lab text-[15px] font-semibold">{name}</span>
             {screws.map((screw) => (
-                <button key={screw} aria-pressed={lands === screw} className="grid h-11 min-w-11 place-items-center" onClick={() => onLand(screw)}>
+                <button
+                    key={screw}
+                    aria-pressed={lands === screw}
+                    className="grid h-11 min-w-11 place-items-center"
+                    onClick={() => onLand(screw)}
+                >
                     <span className={`tag ${lands === screw ? 'tag--solid' : ''}`}>{screw}</span>
                 </button>
             ))}
-            <button aria-pressed={lands === null} className="h-11 px-2 font-lab font-semibold underline underline-offset-4 aria-pressed:text-copper-ink" onClick={() => onLand(null)}>
+            <button
+                aria-pressed={lands === null}
+                className="h-11 px-2 font-lab font-semibold underline underline-offset-4 aria-pressed:text-copper-ink"
+                onClick={() => onLand(null)}
+            >
                 cap
             </button>
             {splices.length > 0 && (
-                <select aria-label="Splice to an outdoor conductor" className="h-11 bg-transparent font-lab text-[14px]" value="" onChange={(event) => event.target.value && onLand(`@${event.target.value}`)}>
+                <select
+                    aria-label="Splice to an outdoor conductor"
+                    className="h-11 bg-transparent font-lab text-[14px]"
+                    value=""
+                    onChange={(event) => event.target.value && onLand(`@${event.target.value}`)}
+                >
                     <option value="">splice …</option>
                     {splices.map((splice) => (
                         <option key={splice.id} value={splice.id}>
@@ -72,7 +128,15 @@ function Ends({ name, screws, lands, onLand, splices = [] }: { name: string; scr
     );
 }
 
-function TieForm({ plate, screws, onTie }: { plate: string[]; screws: string[]; onTie: (place: 'wall' | 'indoor', a: string, b: string) => void }) {
+function TieForm({
+    plate,
+    screws,
+    onTie,
+}: {
+    plate: string[];
+    screws: string[];
+    onTie: (place: 'wall' | 'indoor', a: string, b: string) => void;
+}) {
     const [place, setPlace] = useState<'wall' | 'indoor' | null>(null);
     const [a, setA] = useState('');
     if (place === null) {
@@ -85,11 +149,21 @@ function TieForm({ plate, screws, onTie }: { plate: string[]; screws: string[]; 
     const choices = place === 'wall' ? plate : screws;
     return (
         <span role="group" aria-label="Add a tie" className="flex flex-wrap items-center gap-1">
-            <select aria-label="Where" className="h-11 bg-transparent font-lab text-[14px]" value={place} onChange={(event) => setPlace(event.target.value === 'wall' ? 'wall' : 'indoor')}>
+            <select
+                aria-label="Where"
+                className="h-11 bg-transparent font-lab text-[14px]"
+                value={place}
+                onChange={(event) => setPlace(event.target.value === 'wall' ? 'wall' : 'indoor')}
+            >
                 <option value="wall">at the plate</option>
                 <option value="indoor">at the board</option>
             </select>
-            <select aria-label="From" className="h-11 bg-transparent font-lab text-[14px]" value={a} onChange={(event) => setA(event.target.value)}>
+            <select
+                aria-label="From"
+                className="h-11 bg-transparent font-lab text-[14px]"
+                value={a}
+                onChange={(event) => setA(event.target.value)}
+            >
                 <option value="">from …</option>
                 {choices.map((screw) => (
                     <option key={screw}>{screw}</option>
@@ -107,9 +181,11 @@ function TieForm({ plate, screws, onTie }: { plate: string[]; screws: string[]; 
                 }}
             >
                 <option value="">to …</option>
-                {choices.filter((screw) => screw !== a).map((screw) => (
-                    <option key={screw}>{screw}</option>
-                ))}
+                {choices
+                    .filter((screw) => screw !== a)
+                    .map((screw) => (
+                        <option key={screw}>{screw}</option>
+                    ))}
             </select>
             <button className="link px-2" onClick={() => setPlace(null)}>
                 Leave it

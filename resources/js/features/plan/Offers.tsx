@@ -13,14 +13,33 @@ const weighed: { key: keyof Weights; word: string }[] = [
 ];
 
 /** The plans for this thermostat on this house: each proved by simulation, ranked with reasons; the refused beneath. */
-export function Offers({ jobId, profile, survey, choice, edits, closed, onTaken }: { jobId: string; profile: string; survey: string; choice: Choice | null; edits: Edits; closed: boolean; onTaken: (what: string, version: number) => void }) {
+export function Offers({
+    jobId,
+    profile,
+    survey,
+    choice,
+    edits,
+    closed,
+    onTaken,
+}: {
+    jobId: string;
+    profile: string;
+    survey: string;
+    choice: Choice | null;
+    edits: Edits;
+    closed: boolean;
+    onTaken: (what: string, version: number) => void;
+}) {
     const [offers, setOffers] = useState<Offered | null>(null);
     const [weights, setWeights] = useState<Weights | null>(null);
     const [bad, setBad] = useState('');
     const [note, setNote] = useState('');
     const [open, setOpen] = useState<string | null>(null);
     const [all, setAll] = useState(false);
-    const asked = weights === null ? '' : `&${new URLSearchParams(Object.entries(weights).map(([key, value]) => [key, String(value)])).toString()}`;
+    const asked =
+        weights === null
+            ? ''
+            : `&${new URLSearchParams(Object.entries(weights).map(([key, value]) => [key, String(value)])).toString()}`;
 
     useEffect(() => {
         let current = true;
@@ -44,12 +63,28 @@ export function Offers({ jobId, profile, survey, choice, edits, closed, onTaken 
             onTaken(`Took: ${candidate.title}.`, answer.data.version);
         }
     };
-    if (bad !== '') return <div className="px-5 py-2"><Bad>{bad}</Bad></div>;
-    if (!offers) return <p className="px-5 py-3 text-muted" role="status">Looking for plans …</p>;
+    if (bad !== '')
+        return (
+            <div className="px-5 py-2">
+                <Bad>{bad}</Bad>
+            </div>
+        );
+    if (!offers)
+        return (
+            <p className="px-5 py-3 text-muted" role="status">
+                Looking for plans …
+            </p>
+        );
     return (
         <section aria-label="Plans" className="border-t border-hair px-5 py-3">
             <div className="flex flex-wrap items-baseline justify-between gap-x-4">
-                <h2 className="h-sec">{offers.offered.length === 0 ? 'No plan works with this thermostat' : offers.offered.length === 1 ? 'One plan works' : `${offers.offered.length} plans work, best first`}</h2>
+                <h2 className="h-sec">
+                    {offers.offered.length === 0
+                        ? 'No plan works with this thermostat'
+                        : offers.offered.length === 1
+                          ? 'One plan works'
+                          : `${offers.offered.length} plans work, best first`}
+                </h2>
                 <span className="flex flex-wrap items-center gap-x-5 text-[13px] text-muted">
                     {offers.tried} tried, every call of each simulated
                     {one && (offers.offered.length > 1 || offers.refused.length > 0) && (
@@ -64,32 +99,65 @@ export function Offers({ jobId, profile, survey, choice, edits, closed, onTaken 
                 if (one && !all && !taken) return null;
                 const full = open === candidate.key;
                 return (
-                    <div key={candidate.key} data-candidate={candidate.codes.join(',') || 'plain'} data-taken={taken ? '' : undefined} className="mt-2 border-[1.5px] border-rule bg-panel p-3 data-[taken]:border-copper data-[taken]:shadow-[inset_5px_0_0_var(--copper)]">
+                    <div
+                        key={candidate.key}
+                        data-candidate={candidate.codes.join(',') || 'plain'}
+                        data-taken={taken ? '' : undefined}
+                        className="mt-2 border-[1.5px] border-rule bg-panel p-3 data-[taken]:border-copper data-[taken]:shadow-[inset_5px_0_0_var(--copper)]"
+                    >
                         <div className="flex flex-wrap items-start justify-between gap-3">
                             <div className="min-w-0 flex-1 basis-72">
                                 <b className="block font-lab text-[17px] font-semibold leading-[22px]">
                                     <span className="mono mr-2 text-muted">{index + 1}</span>
-                                    {candidate.title} {candidate.codes.length > 0 && <span className="mono text-[12px] font-normal text-muted">{candidate.codes.join(' ')}</span>}
+                                    {candidate.title}{' '}
+                                    {candidate.codes.length > 0 && (
+                                        <span className="mono text-[12px] font-normal text-muted">
+                                            {candidate.codes.join(' ')}
+                                        </span>
+                                    )}
                                 </b>
                                 <span className="flex flex-wrap gap-x-4 gap-y-0.5 text-[14px]">
-                                    <State glyph={candidate.lost.length === 0 ? 'pass' : 'caution'} tone={candidate.lost.length === 0 ? 'verd' : 'caution'}>
+                                    <State
+                                        glyph={candidate.lost.length === 0 ? 'pass' : 'caution'}
+                                        tone={candidate.lost.length === 0 ? 'verd' : 'caution'}
+                                    >
                                         {candidate.proved} of {candidate.of} calls proved
                                     </State>
-                                    <span>{candidate.minutes} min{candidate.trips > 0 && `, ${candidate.trips} ${candidate.trips === 1 ? 'trip' : 'trips'}`}</span>
-                                    <span>{candidate.parts.length === 0 ? 'no parts' : candidate.parts.join(', ')}</span>
+                                    <span>
+                                        {candidate.minutes} min
+                                        {candidate.trips > 0 &&
+                                            `, ${candidate.trips} ${candidate.trips === 1 ? 'trip' : 'trips'}`}
+                                    </span>
+                                    <span>
+                                        {candidate.parts.length === 0 ? 'no parts' : candidate.parts.join(', ')}
+                                    </span>
                                 </span>
-                                {candidate.lost.length > 0 && <span className="block text-[14px] leading-[18px] text-caution-ink">{candidate.lost.join('. ')}.</span>}
+                                {candidate.lost.length > 0 && (
+                                    <span className="block text-[14px] leading-[18px] text-caution-ink">
+                                        {candidate.lost.join('. ')}.
+                                    </span>
+                                )}
                             </div>
                             {taken ? (
-                                <State glyph="tick" tone="copper">taken</State>
+                                <State glyph="tick" tone="copper">
+                                    taken
+                                </State>
                             ) : (
                                 !closed && (
-                                    <button className="btn btn--small" disabled={edits.working} onClick={() => void take(candidate)}>
+                                    <button
+                                        className="btn btn--small"
+                                        disabled={edits.working}
+                                        onClick={() => void take(candidate)}
+                                    >
                                         Take it
                                     </button>
                                 )
                             )}
-                            <button className="link -my-2 basis-full" aria-expanded={full} onClick={() => setOpen(full ? null : candidate.key)}>
+                            <button
+                                className="link -my-2 basis-full"
+                                aria-expanded={full}
+                                onClick={() => setOpen(full ? null : candidate.key)}
+                            >
                                 {full ? 'Less' : 'Why, and what to tell the customer'}
                             </button>
                         </div>
@@ -113,14 +181,33 @@ export function Offers({ jobId, profile, survey, choice, edits, closed, onTaken 
                 <div className="mt-2 flex flex-wrap items-end gap-x-8 gap-y-2">
                     <label className="min-w-56 flex-1">
                         <span className="lab">Your reason for the one you take, kept on the record</span>
-                        <input className="h-11 w-full border-b-2 border-rule bg-panel px-2" maxLength={300} value={note} onChange={(event) => setNote(event.target.value)} />
+                        <input
+                            className="h-11 w-full border-b-2 border-rule bg-panel px-2"
+                            maxLength={300}
+                            value={note}
+                            onChange={(event) => setNote(event.target.value)}
+                        />
                     </label>
                     <details className="min-w-56">
-                        <summary className="flex min-h-11 cursor-pointer items-center font-lab text-[14px] font-semibold">What counts for you</summary>
+                        <summary className="flex min-h-11 cursor-pointer items-center font-lab text-[14px] font-semibold">
+                            What counts for you
+                        </summary>
                         {weighed.map(({ key, word }) => (
                             <label key={key} className="flex min-h-11 items-center justify-between gap-3 text-[14px]">
                                 {word}
-                                <input type="range" min={0} max={10} className="h-11 w-36 accent-[var(--copper)]" value={(weights ?? offers.weights)[key]} onChange={(event) => setWeights({ ...(weights ?? offers.weights), [key]: Number(event.target.value) })} />
+                                <input
+                                    type="range"
+                                    min={0}
+                                    max={10}
+                                    className="h-11 w-36 accent-[var(--copper)]"
+                                    value={(weights ?? offers.weights)[key]}
+                                    onChange={(event) =>
+                                        setWeights({
+                                            ...(weights ?? offers.weights),
+                                            [key]: Number(event.target.value),
+                                        })
+                                    }
+                                />
                             </label>
                         ))}
                     </details>
@@ -129,12 +216,15 @@ export function Offers({ jobId, profile, survey, choice, edits, closed, onTaken 
             {offers.refused.length > 0 && (!one || all) && (
                 <details className="mt-2">
                     <summary className="flex min-h-11 cursor-pointer items-center gap-2 font-lab text-[15px] font-semibold">
-                        <Glyph name="fault" style={{ color: 'var(--fault)' }} /> {offers.refused.length === 1 ? '1 that does' : `${offers.refused.length} that do`} not work, with the reason
+                        <Glyph name="fault" style={{ color: 'var(--fault)' }} />{' '}
+                        {offers.refused.length === 1 ? '1 that does' : `${offers.refused.length} that do`} not work,
+                        with the reason
                     </summary>
                     <ul>
                         {offers.refused.map((candidate) => (
                             <li key={candidate.key} className="border-t border-hair py-2 text-[14px] leading-[18px]">
-                                <b className="font-semibold">{candidate.title}</b> <span className="mono text-[12px] text-muted">{candidate.codes.join(' ')}</span>
+                                <b className="font-semibold">{candidate.title}</b>{' '}
+                                <span className="mono text-[12px] text-muted">{candidate.codes.join(' ')}</span>
                                 {candidate.refusals.slice(0, 3).map((refusal) => (
                                     <span key={refusal} className="block text-fault-ink">
                                         {refusal}

@@ -10,7 +10,8 @@ export function Short({ short }: { short: ShortView }) {
             </span>
             <div>
                 <b className="block font-lab text-[19px] font-bold leading-6 text-fault-ink">
-                    Short circuit{short.call === 'idle' ? ' as soon as the power comes on' : ' on this call'}: <span className="mono">{short.amps.toFixed(1)} A</span>
+                    Short circuit{short.call === 'idle' ? ' as soon as the power comes on' : ' on this call'}:{' '}
+                    <span className="mono">{short.amps.toFixed(1)} A</span>
                 </b>
                 <p className="text-[15px] leading-5">
                     {short.through.map((part, index) => (

@@ -2,13 +2,37 @@ import { useState } from 'react';
 import type { PlanProps } from '@/types';
 
 /** The thermostats that can be chosen: what each runs on, its screws. */
-export function Thermostats({ profiles, chosen, onChoose, disabled, onAsk, onOwn, onAway }: { onAsk: () => void; onOwn: () => void; onAway: (id: string) => void; profiles: PlanProps['profiles']; chosen: string | null; onChoose: (id: string) => void; disabled: boolean }) {
+export function Thermostats({
+    profiles,
+    chosen,
+    onChoose,
+    disabled,
+    onAsk,
+    onOwn,
+    onAway,
+}: {
+    onAsk: () => void;
+    onOwn: () => void;
+    onAway: (id: string) => void;
+    profiles: PlanProps['profiles'];
+    chosen: string | null;
+    onChoose: (id: string) => void;
+    disabled: boolean;
+}) {
     const [all, setAll] = useState(false);
-    const shown = chosen === null || all || !profiles.some((profile) => profile.id === chosen) ? profiles : profiles.filter((profile) => profile.id === chosen);
+    const shown =
+        chosen === null || all || !profiles.some((profile) => profile.id === chosen)
+            ? profiles
+            : profiles.filter((profile) => profile.id === chosen);
     return (
         <div role="radiogroup" aria-label="Thermostat" className="relative">
             {chosen !== null && !disabled && (
-                <button type="button" className="link z-10 px-5 sm:absolute sm:right-0 sm:top-1" aria-expanded={all} onClick={() => setAll(!all)}>
+                <button
+                    type="button"
+                    className="link z-10 px-5 sm:absolute sm:right-0 sm:top-1"
+                    aria-expanded={all}
+                    onClick={() => setAll(!all)}
+                >
                     {all ? 'Show the chosen one' : 'Other thermostats'}
                 </button>
             )}
@@ -24,27 +48,38 @@ export function Thermostats({ profiles, chosen, onChoose, disabled, onAsk, onOwn
             )}
             {shown.map((profile) => (
                 <div key={profile.id} className="relative">
-                {profile.own && all && (
-                    <span className="absolute right-3 top-1 z-10 flex gap-3">
-                        <a className="link" href={`/profiles/${profile.id}`}>File</a>
-                        <button type="button" className="link" aria-label={`Put ${profile.title} away`} onClick={() => onAway(profile.id)}>Put away</button>
-                    </span>
-                )}
-                <button
-                    role="radio"
-                    aria-checked={profile.id === chosen}
-                    disabled={disabled}
-                    onClick={() => {
-                        onChoose(profile.id);
-                        setAll(false);
-                    }}
-                    className={`flex min-h-[52px] w-full flex-wrap items-center gap-x-6 gap-y-1 border-t border-hair px-5 py-2 text-left aria-checked:bg-panel aria-checked:shadow-[inset_5px_0_0_var(--copper)] ${chosen !== null && !disabled && profile === shown[0] ? 'sm:pr-40' : ''}`}
-                >
-                    <b className="min-w-[250px] flex-1 font-lab text-[16px] font-semibold">{profile.title}</b>
-                    <span className="text-[14px] text-muted">runs on {profile.power}</span>
-                    <span className="text-[14px] text-muted">{profile.remote === 'none' ? 'no remote control' : 'remote control'}</span>
-                    <span className="mono text-[14px]">{profile.screws.join(' ')}</span>
-                </button>
+                    {profile.own && all && (
+                        <span className="absolute right-3 top-1 z-10 flex gap-3">
+                            <a className="link" href={`/profiles/${profile.id}`}>
+                                File
+                            </a>
+                            <button
+                                type="button"
+                                className="link"
+                                aria-label={`Put ${profile.title} away`}
+                                onClick={() => onAway(profile.id)}
+                            >
+                                Put away
+                            </button>
+                        </span>
+                    )}
+                    <button
+                        role="radio"
+                        aria-checked={profile.id === chosen}
+                        disabled={disabled}
+                        onClick={() => {
+                            onChoose(profile.id);
+                            setAll(false);
+                        }}
+                        className={`flex min-h-[52px] w-full flex-wrap items-center gap-x-6 gap-y-1 border-t border-hair px-5 py-2 text-left aria-checked:bg-panel aria-checked:shadow-[inset_5px_0_0_var(--copper)] ${chosen !== null && !disabled && profile === shown[0] ? 'sm:pr-40' : ''}`}
+                    >
+                        <b className="min-w-[250px] flex-1 font-lab text-[16px] font-semibold">{profile.title}</b>
+                        <span className="text-[14px] text-muted">runs on {profile.power}</span>
+                        <span className="text-[14px] text-muted">
+                            {profile.remote === 'none' ? 'no remote control' : 'remote control'}
+                        </span>
+                        <span className="mono text-[14px]">{profile.screws.join(' ')}</span>
+                    </button>
                 </div>
             ))}
         </div>

@@ -5,12 +5,24 @@ import type { CannotTell as Group } from '@/types';
 import { Glyph } from '@/ui/Glyph';
 
 /** Before a step is done: which faults of different places would fail it in the very same way, and which step parts them. */
-export function CannotTell({ jobId, version, step, onStep }: { jobId: string; version: number; step: string; onStep: (key: string) => void }) {
+export function CannotTell({
+    jobId,
+    version,
+    step,
+    onStep,
+}: {
+    jobId: string;
+    version: number;
+    step: string;
+    onStep: (key: string) => void;
+}) {
     const [groups, setGroups] = useState<Group[] | null>(null);
     useEffect(() => {
         let current = true;
         const timer = setTimeout(async () => {
-            const answer = await get<{ groups: Group[] }>(`/jobs/${jobId}/cannot-tell?step=${encodeURIComponent(step)}&version=${version}`);
+            const answer = await get<{ groups: Group[] }>(
+                `/jobs/${jobId}/cannot-tell?step=${encodeURIComponent(step)}&version=${version}`,
+            );
             if (current && answer.kind === 'ok') setGroups(answer.data.groups);
         }, 400);
         return () => {
@@ -28,7 +40,11 @@ export function CannotTell({ jobId, version, step, onStep }: { jobId: string; ve
                 <Glyph name="guess" style={{ color: 'var(--caution)' }} />
                 <span>
                     <b className="font-semibold">If it fails, it cannot tell {listed(names)}.</b>{' '}
-                    <span className="text-muted">{first.told ? `${first.told.label} can.` : 'No other step of this call can: measure along the way.'}</span>
+                    <span className="text-muted">
+                        {first.told
+                            ? `${first.told.label} can.`
+                            : 'No other step of this call can: measure along the way.'}
+                    </span>
                 </span>
             </summary>
             <ul className="pb-2">
@@ -47,9 +63,17 @@ export function CannotTell({ jobId, version, step, onStep }: { jobId: string; ve
     );
 }
 
-const words: Record<string, string> = { wall: 'the wall', cable: 'the cable', indoor: 'the indoor unit', outdoor: 'the outdoor unit', supply: 'the supply' };
+const words: Record<string, string> = {
+    wall: 'the wall',
+    cable: 'the cable',
+    indoor: 'the indoor unit',
+    outdoor: 'the outdoor unit',
+    supply: 'the supply',
+};
 
 function listed(places: string[]): string {
     const names = places.map((place) => words[place] ?? place);
-    return names.length < 2 ? (names[0] ?? '') : `${names.length > 2 ? `${names.slice(0, -2).join(', ')} or ` : ''}${names.at(-2)} from ${names.at(-1)}`;
+    return names.length < 2
+        ? (names[0] ?? '')
+        : `${names.length > 2 ? `${names.slice(0, -2).join(', ')} or ` : ''}${names.at(-2)} from ${names.at(-1)}`;
 }

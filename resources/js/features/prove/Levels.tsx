@@ -19,7 +19,13 @@ export function Levels({ calls, steps, closed }: { calls: ProveProps['calls']; s
     const [leaving, setLeaving] = useState<string | null>(null);
     const [reason, setReason] = useState('');
     const failing = calls.some((call) => call.failed);
-    const marks = steps.map((step) => step.probes.map((probe) => probe.reading?.id ?? '').join() + step.signs.map((sign) => sign.at ?? '').join()).join();
+    const marks = steps
+        .map(
+            (step) =>
+                step.probes.map((probe) => probe.reading?.id ?? '').join() +
+                step.signs.map((sign) => sign.at ?? '').join(),
+        )
+        .join();
     const leave = async (call: string, why: string) => {
         const result = await record('waivers', { call, note: why });
         if (result.kind === 'ok') {
@@ -45,17 +51,27 @@ export function Levels({ calls, steps, closed }: { calls: ProveProps['calls']; s
                     </thead>
                     <tbody>
                         {calls.map((call) => {
-                            const step = steps.find((candidate) => candidate.call === call.call && candidate.method === 'voltage');
+                            const step = steps.find(
+                                (candidate) => candidate.call === call.call && candidate.method === 'voltage',
+                            );
                             if (!step) return null;
-                            const at = (place: string) => step.probes.filter((probe) => probe.a.startsWith(`${place}.`)).map((probe) => probe.reading?.outcome ?? null);
-                            const sign = (key: string) => step.signs.filter((seen) => seen.key === key).map((seen) => seen.outcome);
+                            const at = (place: string) =>
+                                step.probes
+                                    .filter((probe) => probe.a.startsWith(`${place}.`))
+                                    .map((probe) => probe.reading?.outcome ?? null);
+                            const sign = (key: string) =>
+                                step.signs.filter((seen) => seen.key === key).map((seen) => seen.outcome);
                             return (
                                 <tr key={call.call} className="h-11 border-b border-hair" data-level={call.call}>
                                     <th className="pr-3 text-left font-lab font-semibold">{call.label}</th>
                                     <Level outcomes={sign('display')} />
                                     <Level outcomes={[...at('wall'), ...at('module')]} />
                                     <Level outcomes={[...at('indoor'), ...at('outdoor')]} />
-                                    <Level outcomes={step.signs.filter((seen) => !seen.optional).map((seen) => seen.outcome)} />
+                                    <Level
+                                        outcomes={step.signs
+                                            .filter((seen) => !seen.optional)
+                                            .map((seen) => seen.outcome)}
+                                    />
                                     <Level outcomes={sign('drop-off')} />
                                     <td className="text-right text-[14px]">
                                         {call.waived !== null && !call.proved ? (
@@ -75,11 +91,21 @@ export function Levels({ calls, steps, closed }: { calls: ProveProps['calls']; s
                                                     void leave(call.call, reason);
                                                 }}
                                             >
-                                                <input autoFocus required maxLength={200} aria-label={`Why ${call.label} is left out`} className="h-11 min-w-0 flex-1 border-b-2 border-rule bg-panel px-2" value={reason} onChange={(event) => setReason(event.target.value)} />
+                                                <input
+                                                    autoFocus
+                                                    required
+                                                    maxLength={200}
+                                                    aria-label={`Why ${call.label} is left out`}
+                                                    className="h-11 min-w-0 flex-1 border-b-2 border-rule bg-panel px-2"
+                                                    value={reason}
+                                                    onChange={(event) => setReason(event.target.value)}
+                                                />
                                                 <button className="btn btn--small">Keep</button>
                                             </form>
                                         ) : (
-                                            !closed && !call.proved && !call.optional && (
+                                            !closed &&
+                                            !call.proved &&
+                                            !call.optional && (
                                                 <button className="link" onClick={() => setLeaving(call.call)}>
                                                     Leave it out, because …
                                                 </button>
@@ -99,9 +125,25 @@ export function Levels({ calls, steps, closed }: { calls: ProveProps['calls']; s
 }
 
 function Level({ outcomes }: { outcomes: (OutcomeName | null)[] }) {
-    const worst: OutcomeName | null = outcomes.includes('fail') ? 'fail' : outcomes.includes('too-early') ? 'too-early' : outcomes.length > 0 && outcomes.every((outcome) => outcome === 'pass') ? 'pass' : null;
+    const worst: OutcomeName | null = outcomes.includes('fail')
+        ? 'fail'
+        : outcomes.includes('too-early')
+          ? 'too-early'
+          : outcomes.length > 0 && outcomes.every((outcome) => outcome === 'pass')
+            ? 'pass'
+            : null;
     const look = worst ? outcomeLook[worst] : null;
-    return <td>{look ? <State glyph={look.glyph} tone={look.tone}>{worst === 'pass' ? 'yes' : worst === 'fail' ? 'no' : look.word}</State> : <Glyph name="need" style={{ color: 'var(--muted)' }} />}</td>;
+    return (
+        <td>
+            {look ? (
+                <State glyph={look.glyph} tone={look.tone}>
+                    {worst === 'pass' ? 'yes' : worst === 'fail' ? 'no' : look.word}
+                </State>
+            ) : (
+                <Glyph name="need" style={{ color: 'var(--muted)' }} />
+            )}
+        </td>
+    );
 }
 
 /** What single change of this circuit would give exactly the passes and fails so far. */
@@ -116,18 +158,40 @@ function Explains({ jobId }: { jobId: string }) {
             current = false;
         };
     }, [jobId]);
-    if (!found) return <p className="mt-2 text-muted" role="status">Putting every single fault into the circuit …</p>;
+    if (!found)
+        return (
+            <p className="mt-2 text-muted" role="status">
+                Putting every single fault into the circuit …
+            </p>
+        );
     return (
-        <div data-testid="pattern" className="mt-2 border-l-[6px] border-fault bg-fault-wash px-3 py-2 text-[14px] leading-[19px]">
-            <b className="font-lab text-[16px] font-semibold">{found.of === 0 ? 'No single fault gives this pattern: look for two, or read again.' : found.of === 1 ? 'One single fault gives exactly this:' : `${found.of} single faults give exactly this, the commonest first:`}</b>
+        <div
+            data-testid="pattern"
+            className="mt-2 border-l-[6px] border-fault bg-fault-wash px-3 py-2 text-[14px] leading-[19px]"
+        >
+            <b className="font-lab text-[16px] font-semibold">
+                {found.of === 0
+                    ? 'No single fault gives this pattern: look for two, or read again.'
+                    : found.of === 1
+                      ? 'One single fault gives exactly this:'
+                      : `${found.of} single faults give exactly this, the commonest first:`}
+            </b>
             <ul>
                 {found.fits.map((fit) => (
                     <li key={fit.id} data-fit={fit.id}>
-                        {fit.title} <span className="text-muted">({fit.where}). {fit.fix}.</span>
+                        {fit.title}{' '}
+                        <span className="text-muted">
+                            ({fit.where}). {fit.fix}.
+                        </span>
                     </li>
                 ))}
             </ul>
-            {found.of > 1 && <p className="text-muted">This pattern alone cannot tell them apart: another call, the board jumper or another pair of points does.</p>}
+            {found.of > 1 && (
+                <p className="text-muted">
+                    This pattern alone cannot tell them apart: another call, the board jumper or another pair of points
+                    does.
+                </p>
+            )}
         </div>
     );
 }

@@ -17,7 +17,10 @@ export function Loads({ call, onCall }: { call: string | null; onCall: (call: st
     return (
         <section aria-label="Loads" className="border-t border-hair px-5 py-3">
             <h2 className="h-sec">Loaded and unloaded, and what each load adds</h2>
-            <p className="text-[14px] text-muted">Read the supply at rest first, then in each call: how far it falls tells an overloaded source or a partial short from a bad board. Clamp round the hot conductor of the thermostat cable.</p>
+            <p className="text-[14px] text-muted">
+                Read the supply at rest first, then in each call: how far it falls tells an overloaded source or a
+                partial short from a bad board. Clamp round the hot conductor of the thermostat cable.
+            </p>
             <div className="overflow-x-auto" tabIndex={0} role="group" aria-label="Loads, scrolls">
                 <table className="mt-1 min-w-[760px] text-[15px] [&_td]:pl-3">
                     <thead>
@@ -33,12 +36,21 @@ export function Loads({ call, onCall }: { call: string | null; onCall: (call: st
                     </thead>
                     <tbody>
                         {loads.map((check) => (
-                            <tr key={check.call} className={`border-b border-hair ${call === check.call ? 'bg-copper-wash shadow-[inset_5px_0_0_var(--copper)]' : ''}`} data-load-check={check.call}>
+                            <tr
+                                key={check.call}
+                                className={`border-b border-hair ${call === check.call ? 'bg-copper-wash shadow-[inset_5px_0_0_var(--copper)]' : ''}`}
+                                data-load-check={check.call}
+                            >
                                 <th className="py-1.5 pl-2 pr-3 text-left font-lab font-semibold">{check.label}</th>
                                 <td className="mono whitespace-nowrap text-right text-[14px]">
                                     {check.volts.low.toFixed(1)}–{check.volts.high.toFixed(1)}
                                 </td>
-                                <Cell name={`Volts of the supply, ${check.label}`} reading={check.read.volts} digits={1} onPick={() => pick(check, 'V')} />
+                                <Cell
+                                    name={`Volts of the supply, ${check.label}`}
+                                    reading={check.read.volts}
+                                    digits={1}
+                                    onPick={() => pick(check, 'V')}
+                                />
                                 <td className="text-right">
                                     {check.call !== 'idle' && (
                                         <span className="mono whitespace-nowrap text-[14px]">
@@ -46,13 +58,33 @@ export function Loads({ call, onCall }: { call: string | null; onCall: (call: st
                                         </span>
                                     )}
                                 </td>
-                                <td className="mono whitespace-nowrap text-right text-[14px]">{check.amps ? `${check.amps.low.toFixed(2)}–${check.amps.high.toFixed(2)}` : ''}</td>
-                                {check.clamp ? <Cell name={`Amperes in the hot conductor, ${check.label}`} reading={check.read.amps} digits={2} onPick={() => pick(check, 'A')} /> : <td className="text-right text-[13px] text-muted">no hot in this cable</td>}
+                                <td className="mono whitespace-nowrap text-right text-[14px]">
+                                    {check.amps ? `${check.amps.low.toFixed(2)}–${check.amps.high.toFixed(2)}` : ''}
+                                </td>
+                                {check.clamp ? (
+                                    <Cell
+                                        name={`Amperes in the hot conductor, ${check.label}`}
+                                        reading={check.read.amps}
+                                        digits={2}
+                                        onPick={() => pick(check, 'A')}
+                                    />
+                                ) : (
+                                    <td className="text-right text-[13px] text-muted">no hot in this cable</td>
+                                )}
                                 <td className="pl-5 text-[14px] leading-[18px]">
-                                    {check.adds.length === 0 ? <span className="text-muted">at rest: {check.va.toFixed(0)} VA of {check.rating} VA</span> : check.adds.map((add) => `${add.load} ${add.amps.toFixed(2)} A`).join(', ')}
+                                    {check.adds.length === 0 ? (
+                                        <span className="text-muted">
+                                            at rest: {check.va.toFixed(0)} VA of {check.rating} VA
+                                        </span>
+                                    ) : (
+                                        check.adds.map((add) => `${add.load} ${add.amps.toFixed(2)} A`).join(', ')
+                                    )}
                                     {check.verdict && (
                                         <span className="block" data-fall={check.verdict.outcome}>
-                                            <State glyph={outcomeLook[check.verdict.outcome].glyph} tone={outcomeLook[check.verdict.outcome].tone}>
+                                            <State
+                                                glyph={outcomeLook[check.verdict.outcome].glyph}
+                                                tone={outcomeLook[check.verdict.outcome].tone}
+                                            >
                                                 <span className="font-sans font-normal">{check.verdict.reason}</span>
                                             </State>
                                         </span>
@@ -67,11 +99,26 @@ export function Loads({ call, onCall }: { call: string | null; onCall: (call: st
     );
 }
 
-function Cell({ name, reading, digits, onPick }: { name: string; reading: Reading | null; digits: number; onPick: () => void }) {
+function Cell({
+    name,
+    reading,
+    digits,
+    onPick,
+}: {
+    name: string;
+    reading: Reading | null;
+    digits: number;
+    onPick: () => void;
+}) {
     const look = reading ? outcomeLook[reading.outcome] : null;
     return (
         <td className="text-right">
-            <button className={`min-h-11 min-w-11 underline decoration-rule underline-offset-4 ${reading ? 'mono text-[16px]' : 'font-lab text-[15px] font-semibold'}`} aria-label={name} onClick={onPick} style={look ? { color: `var(--${look.tone}-ink)` } : undefined}>
+            <button
+                className={`min-h-11 min-w-11 underline decoration-rule underline-offset-4 ${reading ? 'mono text-[16px]' : 'font-lab text-[15px] font-semibold'}`}
+                aria-label={name}
+                onClick={onPick}
+                style={look ? { color: `var(--${look.tone}-ink)` } : undefined}
+            >
                 {reading?.value != null ? reading.value.toFixed(digits) : 'read'}
                 {look && <span className="vh">{look.word}</span>}
             </button>

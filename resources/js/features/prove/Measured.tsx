@@ -7,11 +7,18 @@ import { rounded, shown, typed, unitOf } from '@/lib/units';
 import type { Measurement, ProveProps } from '@/types';
 import { Bad } from '@/ui/State';
 
-const tones: Record<string, string> = { verd: 'border-verd bg-verd-wash', caution: 'border-caution bg-caution-wash', fault: 'border-fault bg-fault-wash', muted: 'border-rule bg-panel' };
+const tones: Record<string, string> = {
+    verd: 'border-verd bg-verd-wash',
+    caution: 'border-caution bg-caution-wash',
+    fault: 'border-fault bg-fault-wash',
+    muted: 'border-rule bg-panel',
+};
 /** Checks beside the circuit on the same visit: temperature split for each mode, and airflow for each ton. Kept with their verdicts. */
 export function Measured({ closed }: { closed: boolean }) {
     const { measurements, tons, job } = usePage<ProveProps>().props;
-    const [isMetric, setMetric] = useState(() => typeof localStorage !== 'undefined' && localStorage.getItem('units') === 'metric');
+    const [isMetric, setMetric] = useState(
+        () => typeof localStorage !== 'undefined' && localStorage.getItem('units') === 'metric',
+    );
     return (
         <section aria-label="Measured beside the circuit" className="border-t border-hair px-5 py-3">
             <div className="flex flex-wrap items-center justify-between gap-x-5">
@@ -44,7 +51,11 @@ export function Measured({ closed }: { closed: boolean }) {
 function Kept({ row, isMetric }: { row: Measurement; isMetric: boolean }) {
     const main = row.lines[0];
     return (
-        <li className={`mt-1 border-l-[6px] px-3 py-1.5 text-[14px] leading-[18px] ${tones[row.tone] ?? tones.muted}`} data-measured={row.figure} data-tone={row.tone}>
+        <li
+            className={`mt-1 border-l-[6px] px-3 py-1.5 text-[14px] leading-[18px] ${tones[row.tone] ?? tones.muted}`}
+            data-measured={row.figure}
+            data-tone={row.tone}
+        >
             <b className="font-semibold">
                 {row.title}
                 {row.callLabel && `, ${row.callLabel}`}
@@ -76,7 +87,12 @@ function useFigure(jobId: string, figure: string, fields: FieldSpec[], isMetric:
                 .filter(([, text]) => text.trim() !== '')
                 .map(([key, text]) => {
                     const number = Number(text.replace(',', '.'));
-                    return [key, Number.isFinite(number) ? typed(number, fields.find((field) => field.key === key)?.unit ?? '', isMetric) : text];
+                    return [
+                        key,
+                        Number.isFinite(number)
+                            ? typed(number, fields.find((field) => field.key === key)?.unit ?? '', isMetric)
+                            : text,
+                    ];
                 }),
         );
         const result = await record('measurements', { figure, call, values: { ...values, ...more } });
@@ -88,14 +104,24 @@ function useFigure(jobId: string, figure: string, fields: FieldSpec[], isMetric:
             <label className="flex min-h-11 items-center justify-between gap-3 text-[15px]">
                 {field.label}
                 <span className="flex items-center gap-1.5">
-                    <input className="mono h-11 w-24 border-b-2 border-rule bg-panel px-1 text-right text-[17px]" inputMode="decimal" autoComplete="off" value={given[field.key] ?? ''} aria-invalid={!!(errors[field.key] ?? errors[`values.${field.key}`])} onChange={(event) => setGiven({ ...given, [field.key]: event.target.value })} />
+                    <input
+                        className="mono h-11 w-24 border-b-2 border-rule bg-panel px-1 text-right text-[17px]"
+                        inputMode="decimal"
+                        autoComplete="off"
+                        value={given[field.key] ?? ''}
+                        aria-invalid={!!(errors[field.key] ?? errors[`values.${field.key}`])}
+                        onChange={(event) => setGiven({ ...given, [field.key]: event.target.value })}
+                    />
                     <span className="w-12 text-[13px] text-muted">{unitOf(field.unit, isMetric)}</span>
                 </span>
             </label>
             <Bad>{errors[field.key] ?? errors[`values.${field.key}`]}</Bad>
         </div>
     ));
-    const others = answer && answer.kind !== 'ok' && !fields.some((field) => errors[field.key] ?? errors[`values.${field.key}`]) ? said(answer) : null;
+    const others =
+        answer && answer.kind !== 'ok' && !fields.some((field) => errors[field.key] ?? errors[`values.${field.key}`])
+            ? said(answer)
+            : null;
     return { inputs, keep, bad: <Bad>{others}</Bad> };
 }
 
@@ -109,7 +135,8 @@ function Split({ jobId, isMetric }: { jobId: string; isMetric: boolean }) {
     const [mode, setMode] = useState(splits[0]?.mode ?? 1);
     const { inputs, keep, bad } = useFigure(jobId, 'split', splitFields, isMetric);
     const call = splits.find((split) => split.mode === mode)?.call ?? null;
-    if (splits.length === 0) return <p className="mt-2 text-[14px] text-muted">This equipment heats no air: no temperature split.</p>;
+    if (splits.length === 0)
+        return <p className="mt-2 text-[14px] text-muted">This equipment heats no air: no temperature split.</p>;
     return (
         <form
             aria-label="Temperature split"
@@ -121,7 +148,11 @@ function Split({ jobId, isMetric }: { jobId: string; isMetric: boolean }) {
         >
             <label className="flex min-h-11 items-center justify-between gap-3 text-[15px]">
                 Running in
-                <select className="h-11 border-b-2 border-rule bg-panel px-1 font-lab font-semibold" value={mode} onChange={(event) => setMode(Number(event.target.value))}>
+                <select
+                    className="h-11 border-b-2 border-rule bg-panel px-1 font-lab font-semibold"
+                    value={mode}
+                    onChange={(event) => setMode(Number(event.target.value))}
+                >
                     {splits.map((split) => (
                         <option key={split.mode} value={split.mode}>
                             {split.label}
@@ -131,14 +162,20 @@ function Split({ jobId, isMetric }: { jobId: string; isMetric: boolean }) {
             </label>
             {inputs}
             {bad}
-            <p className="text-[13px] leading-4 text-muted">After ten minutes of running, near the unit, out of sight of coil or strips.</p>
+            <p className="text-[13px] leading-4 text-muted">
+                After ten minutes of running, near the unit, out of sight of coil or strips.
+            </p>
             <button className="btn btn--small mt-1">Keep the split</button>
         </form>
     );
 }
 
 function Airflow({ jobId, tons, isMetric }: { jobId: string; tons: number | null; isMetric: boolean }) {
-    const fields: FieldSpec[] = [...(tons === null ? [{ key: 'tons', label: 'Capacity', unit: 'tons' }] : []), { key: 'cfm', label: 'Sum of the supply grilles', unit: 'CFM' }, { key: 'return', label: 'Return grille, free area (if known)', unit: 'sq in' }];
+    const fields: FieldSpec[] = [
+        ...(tons === null ? [{ key: 'tons', label: 'Capacity', unit: 'tons' }] : []),
+        { key: 'cfm', label: 'Sum of the supply grilles', unit: 'CFM' },
+        { key: 'return', label: 'Return grille, free area (if known)', unit: 'sq in' },
+    ];
     const { inputs, keep, bad } = useFigure(jobId, 'airflow', fields, isMetric);
     return (
         <form
@@ -149,10 +186,14 @@ function Airflow({ jobId, tons, isMetric }: { jobId: string; tons: number | null
                 void keep({}, null);
             }}
         >
-            {tons !== null && <p className="flex min-h-11 items-center text-[15px]">Capacity from the survey: {tons} tons</p>}
+            {tons !== null && (
+                <p className="flex min-h-11 items-center text-[15px]">Capacity from the survey: {tons} tons</p>
+            )}
             {inputs}
             {bad}
-            <p className="text-[13px] leading-4 text-muted">350 to 450 CFM for each ton is usual: plausibility, not balancing.</p>
+            <p className="text-[13px] leading-4 text-muted">
+                350 to 450 CFM for each ton is usual: plausibility, not balancing.
+            </p>
             <button className="btn btn--small mt-1">Keep the airflow</button>
         </form>
     );

@@ -26,7 +26,11 @@ export function Measurements({ step }: { step: StepView }) {
                         const look = probe.reading ? outcomeLook[probe.reading.outcome] : null;
                         const place = points.find((point) => point.id === probe.a)?.placeLabel ?? '';
                         return (
-                            <tr key={probe.a + probe.b} className={`border-t border-hair ${here ? 'bg-copper-wash shadow-[inset_5px_0_0_var(--copper)]' : ''}`} data-probe={`${probe.a}~${probe.b}`}>
+                            <tr
+                                key={probe.a + probe.b}
+                                className={`border-t border-hair ${here ? 'bg-copper-wash shadow-[inset_5px_0_0_var(--copper)]' : ''}`}
+                                data-probe={`${probe.a}~${probe.b}`}
+                            >
                                 <td className="pl-5">
                                     <button
                                         className="flex min-h-11 flex-col items-start justify-center text-left"
@@ -36,7 +40,8 @@ export function Measurements({ step }: { step: StepView }) {
                                         }}
                                     >
                                         <b className="font-lab text-[16px] font-semibold">
-                                            {pointName(points, probe.a)}–{pointName(points, probe.b)} <span className="font-medium text-muted">{place}</span>
+                                            {pointName(points, probe.a)}–{pointName(points, probe.b)}{' '}
+                                            <span className="font-medium text-muted">{place}</span>
                                         </b>
                                         <span className="text-[13px] leading-4 text-muted">{probe.shows}</span>
                                     </button>
@@ -44,8 +49,24 @@ export function Measurements({ step }: { step: StepView }) {
                                 <td className="mono whitespace-nowrap text-right text-muted">
                                     {range(probe.expected)} <Unit unit={probe.mode === 'O' ? 'Ω' : 'V'} />
                                 </td>
-                                <td className="mono whitespace-nowrap text-right text-[18px] font-medium">{probe.reading ? (probe.reading.value === null ? 'OL' : figure(probe.reading.value, probe.mode)) : '–'}</td>
-                                <td className="pl-4 pr-5">{look ? <State glyph={look.glyph} tone={look.tone}>{look.word}</State> : <State glyph="need" tone="muted">open</State>}</td>
+                                <td className="mono whitespace-nowrap text-right text-[18px] font-medium">
+                                    {probe.reading
+                                        ? probe.reading.value === null
+                                            ? 'OL'
+                                            : figure(probe.reading.value, probe.mode)
+                                        : '–'}
+                                </td>
+                                <td className="pl-4 pr-5">
+                                    {look ? (
+                                        <State glyph={look.glyph} tone={look.tone}>
+                                            {look.word}
+                                        </State>
+                                    ) : (
+                                        <State glyph="need" tone="muted">
+                                            open
+                                        </State>
+                                    )}
+                                </td>
                             </tr>
                         );
                     })}
@@ -63,7 +84,11 @@ export function Reasons({ step }: { step: StepView }) {
             {step.probes
                 .filter((probe) => probe.reading && probe.reading.outcome !== 'pass')
                 .map((probe) => (
-                    <p key={probe.a + probe.b} className="border-t border-hair px-5 py-2 text-[14px] leading-[18px]" data-testid="why">
+                    <p
+                        key={probe.a + probe.b}
+                        className="border-t border-hair px-5 py-2 text-[14px] leading-[18px]"
+                        data-testid="why"
+                    >
                         <b>
                             {pointName(points, probe.a)}–{pointName(points, probe.b)}:
                         </b>{' '}

@@ -16,7 +16,11 @@ export function Practice() {
     return (
         <section aria-label="Practice" className="border-t border-hair px-5 py-2 text-[14px]">
             <p className="flex flex-wrap items-center gap-x-5">
-                <span className="text-muted">{job.practice ? 'Practise again, on a new copy:' : 'Practise on a copy of this house, with a simulated meter. Nothing here is touched:'}</span>
+                <span className="text-muted">
+                    {job.practice
+                        ? 'Practise again, on a new copy:'
+                        : 'Practise on a copy of this house, with a simulated meter. Nothing here is touched:'}
+                </span>
                 <button className="link" onClick={() => void begin('')}>
                     all in order
                 </button>

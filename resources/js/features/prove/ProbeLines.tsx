@@ -12,7 +12,19 @@ const marks: Record<OutcomeName, { d: string; colour: string }> = {
 };
 
 /** On the conductor's own row: the pairs that this step measures from it, expected beside actual. Touching one puts the probes there. */
-export function ProbeLines({ step, points, y, left, right }: { step: StepView; points: string[]; y: number; left: number; right: number }) {
+export function ProbeLines({
+    step,
+    points,
+    y,
+    left,
+    right,
+}: {
+    step: StepView;
+    points: string[];
+    y: number;
+    left: number;
+    right: number;
+}) {
     const { points: all } = usePage<ProveProps>().props;
     const probes = useProbes();
     const mine = step.probes.filter((probe) => points.includes(probe.a));
@@ -36,17 +48,48 @@ export function ProbeLines({ step, points, y, left, right }: { step: StepView; p
                             probes.set(probe.a, probe.b);
                         }}
                     >
-                        <rect className="focus" x={x} y={y - 22} width={cell} height="44" fill={here ? 'var(--copper-wash)' : 'transparent'} />
+                        <rect
+                            className="focus"
+                            x={x}
+                            y={y - 22}
+                            width={cell}
+                            height="44"
+                            fill={here ? 'var(--copper-wash)' : 'transparent'}
+                        />
                         <text className="c-verb" x={x + 6} y={shared ? y - 5 : y + 5}>
-                            {pointName(all, probe.a)}–{pointName(all, probe.b)} <tspan className="f-muted" fontWeight="500">{place}</tspan>
+                            {pointName(all, probe.a)}–{pointName(all, probe.b)}{' '}
+                            <tspan className="f-muted" fontWeight="500">
+                                {place}
+                            </tspan>
                         </text>
-                        <text className={`c-exp ${shared ? 'c-exp--small' : ''}`} x={shared ? x + 78 : right - 110} y={shared ? y + 14 : y + 5}>
+                        <text
+                            className={`c-exp ${shared ? 'c-exp--small' : ''}`}
+                            x={shared ? x + 78 : right - 110}
+                            y={shared ? y + 14 : y + 5}
+                        >
                             {range(probe.expected)}
                         </text>
-                        <text className={`c-read ${shared ? 'c-read--small' : ''}`} x={shared ? x + cell - 8 : right - 44} y={shared ? y + 14 : y + 6} data-testid={`actual-${probe.a}~${probe.b}`}>
+                        <text
+                            className={`c-read ${shared ? 'c-read--small' : ''}`}
+                            x={shared ? x + cell - 8 : right - 44}
+                            y={shared ? y + 14 : y + 6}
+                            data-testid={`actual-${probe.a}~${probe.b}`}
+                        >
                             {probe.reading?.value != null ? figure(probe.reading.value, 'V') : '–'}
                         </text>
-                        {mark && <path d={mark.d} transform={shared ? `translate(${x + cell - 23} ${y - 18})` : `translate(${right - 36} ${y - 8})`} fill="none" stroke={mark.colour} strokeWidth="2.4" />}
+                        {mark && (
+                            <path
+                                d={mark.d}
+                                transform={
+                                    shared
+                                        ? `translate(${x + cell - 23} ${y - 18})`
+                                        : `translate(${right - 36} ${y - 8})`
+                                }
+                                fill="none"
+                                stroke={mark.colour}
+                                strokeWidth="2.4"
+                            />
+                        )}
                     </Touch>
                 );
             })}

@@ -13,19 +13,37 @@ import { Bad, outcomeLook, State } from '@/ui/State';
 import { Tag } from '@/ui/Tag';
 
 /** The four cells of a step: power, do, wait, see and hear. */
-export function StepCells({ step, closed, onStep }: { step: StepView; closed: boolean; onStep: (key: string) => void }) {
+export function StepCells({
+    step,
+    closed,
+    onStep,
+}: {
+    step: StepView;
+    closed: boolean;
+    onStep: (key: string) => void;
+}) {
     const { job, power, now, steps } = usePage<ProveProps>().props;
     const ask = useAskPower();
     const { record: send, answer: problem } = useRecord(job.id);
     const left = useSecondsLeft(step.running ? step.readyAt : null, now);
     const wants = step.staysDead || (step.isolated && !step.running) ? 'isolated' : 'live';
     const agrees = power.state === wants;
-    const ready = step.probes.every((probe) => probe.reading?.outcome === 'pass') && step.signs.every((sign) => sign.outcome === 'pass');
+    const ready =
+        step.probes.every((probe) => probe.reading?.outcome === 'pass') &&
+        step.signs.every((sign) => sign.outcome === 'pass');
     // In practice the simulated house is looked at: what runs in it is recorded, marked as simulated.
     const look = async () => {
-        const answer = await post<{ signs: Record<string, boolean> }>(`/jobs/${job.id}/simulated-signs`, { step: step.key });
+        const answer = await post<{ signs: Record<string, boolean> }>(`/jobs/${job.id}/simulated-signs`, {
+            step: step.key,
+        });
         if (answer.kind !== 'ok') return;
-        for (const sign of step.signs) await post(`/jobs/${job.id}/signs`, { id: newId(), step: step.key, sign: sign.key, seen: answer.data.signs[sign.key] ?? false });
+        for (const sign of step.signs)
+            await post(`/jobs/${job.id}/signs`, {
+                id: newId(),
+                step: step.key,
+                sign: sign.key,
+                seen: answer.data.signs[sign.key] ?? false,
+            });
         await reload();
     };
     const higher = steps.filter((candidate) => candidate.follows === step.key);
@@ -76,16 +94,43 @@ export function StepCells({ step, closed, onStep }: { step: StepView; closed: bo
                         <div className="mt-2 flex flex-wrap gap-2">
                             {!step.running ? (
                                 <button className="btn btn--small btn--go" onClick={() => void begin()}>
-                                    {step.method === 'pre-check' ? 'Face is off' : step.staysDead ? 'Lifted and asked' : step.method === 'float-lift' ? 'Float is up' : step.isolated ? 'Jumper is on' : step.state === 'open' ? 'Call is on' : 'Call again'}
+                                    {step.method === 'pre-check'
+                                        ? 'Face is off'
+                                        : step.staysDead
+                                          ? 'Lifted and asked'
+                                          : step.method === 'float-lift'
+                                            ? 'Float is up'
+                                            : step.isolated
+                                              ? 'Jumper is on'
+                                              : step.state === 'open'
+                                                ? 'Call is on'
+                                                : 'Call again'}
                                 </button>
                             ) : (
-                                <button className={`btn btn--small ${ready && higher.every((next) => next.state === 'passed') ? 'btn--go' : ''}`} onClick={() => void send('steps', { step: step.key, event: 'end' })}>
-                                    {step.method === 'pre-check' ? 'Ohms are done' : step.staysDead ? 'Conductors are back' : step.method === 'float-lift' ? 'Float is down' : step.method === 'board-jumper' ? 'Jumper is out, cable is back' : step.isolated ? 'Jumper is out, face is on' : 'Call has ended'}
+                                <button
+                                    className={`btn btn--small ${ready && higher.every((next) => next.state === 'passed') ? 'btn--go' : ''}`}
+                                    onClick={() => void send('steps', { step: step.key, event: 'end' })}
+                                >
+                                    {step.method === 'pre-check'
+                                        ? 'Ohms are done'
+                                        : step.staysDead
+                                          ? 'Conductors are back'
+                                          : step.method === 'float-lift'
+                                            ? 'Float is down'
+                                            : step.method === 'board-jumper'
+                                              ? 'Jumper is out, cable is back'
+                                              : step.isolated
+                                                ? 'Jumper is out, face is on'
+                                                : 'Call has ended'}
                                 </button>
                             )}
                             {step.running &&
                                 higher.map((next) => (
-                                    <button key={next.key} className={`btn btn--small ${ready && next.state !== 'passed' ? 'btn--go' : ''}`} onClick={() => void join(next)}>
+                                    <button
+                                        key={next.key}
+                                        className={`btn btn--small ${ready && next.state !== 'passed' ? 'btn--go' : ''}`}
+                                        onClick={() => void join(next)}
+                                    >
                                         Ask for more: {next.callLabel}
                                     </button>
                                 ))}
@@ -93,11 +138,18 @@ export function StepCells({ step, closed, onStep }: { step: StepView; closed: bo
                     )}
                 </Cell>
                 <Cell label="3 Wait">
-                    <div className="mono text-[34px] font-medium leading-10 tracking-tight" role="timer" aria-label="Time left" data-testid="timer">
+                    <div
+                        className="mono text-[34px] font-medium leading-10 tracking-tight"
+                        role="timer"
+                        aria-label="Time left"
+                        data-testid="timer"
+                    >
                         {step.running ? countdown(left) : countdown(step.wait.seconds)}
                     </div>
                     <Slots total={step.wait.seconds} left={step.running ? left : step.wait.seconds} />
-                    <p className="mt-1 text-[14px] leading-[18px]">{step.running && left <= 0 ? 'Over: judge now.' : step.wait.reason}</p>
+                    <p className="mt-1 text-[14px] leading-[18px]">
+                        {step.running && left <= 0 ? 'Over: judge now.' : step.wait.reason}
+                    </p>
                 </Cell>
                 <Cell label="4 See and hear" wide>
                     {job.practice && step.running && !closed && step.signs.length > 0 && (
@@ -105,7 +157,11 @@ export function StepCells({ step, closed, onStep }: { step: StepView; closed: bo
                             Look and listen (simulated)
                         </button>
                     )}
-                    {step.signs.length === 0 && <p className="mt-1 text-[14px] leading-[18px] text-muted">Nothing to see or hear: the meter alone tells.</p>}
+                    {step.signs.length === 0 && (
+                        <p className="mt-1 text-[14px] leading-[18px] text-muted">
+                            Nothing to see or hear: the meter alone tells.
+                        </p>
+                    )}
                     <ul className="mt-1">
                         {step.signs.map((sign) => (
                             <li key={sign.key} className="flex min-h-11 items-center gap-2 text-[14px] leading-[17px]">
@@ -114,8 +170,15 @@ export function StepCells({ step, closed, onStep }: { step: StepView; closed: bo
                                     {sign.text}
                                     {sign.outcome && (
                                         <span className="block" title={sign.reason ?? ''}>
-                                            <State glyph={outcomeLook[sign.outcome].glyph} tone={outcomeLook[sign.outcome].tone}>
-                                                {sign.outcome === 'pass' ? 'yes' : sign.outcome === 'fail' ? 'no' : 'too early'}
+                                            <State
+                                                glyph={outcomeLook[sign.outcome].glyph}
+                                                tone={outcomeLook[sign.outcome].tone}
+                                            >
+                                                {sign.outcome === 'pass'
+                                                    ? 'yes'
+                                                    : sign.outcome === 'fail'
+                                                      ? 'no'
+                                                      : 'too early'}
                                             </State>{' '}
                                             <span className="mono text-muted">{sign.at && clock(sign.at)}</span>
                                             {sign.simulated && <span className="text-muted"> simulated</span>}
@@ -124,10 +187,22 @@ export function StepCells({ step, closed, onStep }: { step: StepView; closed: bo
                                 </span>
                                 {!closed && step.running && (
                                     <span className="flex">
-                                        <button className="min-h-11 min-w-11 px-2 font-lab font-semibold underline underline-offset-4" aria-label={`Yes: ${sign.text}`} onClick={() => void send('signs', { step: step.key, sign: sign.key, seen: true })}>
+                                        <button
+                                            className="min-h-11 min-w-11 px-2 font-lab font-semibold underline underline-offset-4"
+                                            aria-label={`Yes: ${sign.text}`}
+                                            onClick={() =>
+                                                void send('signs', { step: step.key, sign: sign.key, seen: true })
+                                            }
+                                        >
                                             yes
                                         </button>
-                                        <button className="min-h-11 min-w-11 px-2 font-lab font-semibold underline underline-offset-4" aria-label={`No: ${sign.text}`} onClick={() => void send('signs', { step: step.key, sign: sign.key, seen: false })}>
+                                        <button
+                                            className="min-h-11 min-w-11 px-2 font-lab font-semibold underline underline-offset-4"
+                                            aria-label={`No: ${sign.text}`}
+                                            onClick={() =>
+                                                void send('signs', { step: step.key, sign: sign.key, seen: false })
+                                            }
+                                        >
                                             no
                                         </button>
                                     </span>
@@ -161,7 +236,9 @@ export function StepCells({ step, closed, onStep }: { step: StepView; closed: bo
 /** On a phone power and wait stand side by side, the others take the whole width. */
 function Cell({ label, children, wide }: { label: string; children: ReactNode; wide?: boolean }) {
     return (
-        <div className={`border-hair px-4 py-2 max-md:border-b md:border-l md:first:border-l-0 md:first:pl-5 ${wide ? 'max-md:col-span-2' : ''}`}>
+        <div
+            className={`border-hair px-4 py-2 max-md:border-b md:border-l md:first:border-l-0 md:first:pl-5 ${wide ? 'max-md:col-span-2' : ''}`}
+        >
             <span className="lab">{label}</span>
             {children}
         </div>
@@ -177,7 +254,15 @@ function Slots({ total, left }: { total: number; left: number }) {
                 const filled = Math.max(0, Math.min(1, part * 5 - slot));
                 return (
                     <g key={slot}>
-                        <rect x={slot * 27 + 0.8} y="0.8" width="22" height="10" fill="none" stroke="var(--caution)" strokeWidth="1.6" />
+                        <rect
+                            x={slot * 27 + 0.8}
+                            y="0.8"
+                            width="22"
+                            height="10"
+                            fill="none"
+                            stroke="var(--caution)"
+                            strokeWidth="1.6"
+                        />
                         <rect x={slot * 27 + 0.8} y="0.8" width={22 * filled} height="10" fill="var(--caution)" />
                     </g>
                 );

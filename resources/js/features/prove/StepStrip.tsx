@@ -2,7 +2,15 @@ import type { ProveProps, StepView } from '@/types';
 import { Glyph } from '@/ui/Glyph';
 
 /** The calls of the house in the order in which they are proved, and the two proofs of the one in hand. */
-export function CallStrip({ calls, current, onCall }: { calls: ProveProps['calls']; current: string; onCall: (call: string) => void }) {
+export function CallStrip({
+    calls,
+    current,
+    onCall,
+}: {
+    calls: ProveProps['calls'];
+    current: string;
+    onCall: (call: string) => void;
+}) {
     return (
         <div role="group" aria-label="Calls" className="flex flex-wrap border-y border-hair">
             {calls.map((call) => (
@@ -15,19 +23,49 @@ export function CallStrip({ calls, current, onCall }: { calls: ProveProps['calls
                 >
                     <Glyph name={call.proved ? 'pass' : call.failed ? 'fault' : call.running ? 'traced' : 'need'} />
                     {call.label}
-                    <span className="vh">{call.proved ? 'proved' : call.failed ? 'fails' : call.waived !== null ? 'left out' : 'open'}</span>
+                    <span className="vh">
+                        {call.proved ? 'proved' : call.failed ? 'fails' : call.waived !== null ? 'left out' : 'open'}
+                    </span>
                 </button>
             ))}
         </div>
     );
 }
 
-export function MethodSwitch({ steps, current, onStep, missing }: { missing: { word: string; why: string }[]; steps: StepView[]; current: string; onStep: (key: string) => void }) {
+export function MethodSwitch({
+    steps,
+    current,
+    onStep,
+    missing,
+}: {
+    missing: { word: string; why: string }[];
+    steps: StepView[];
+    current: string;
+    onStep: (key: string) => void;
+}) {
     return (
         <div role="group" aria-label="Proof" className="flex flex-wrap">
             {steps.map((step) => (
-                <button key={step.key} aria-pressed={step.key === current} onClick={() => onStep(step.key)} className="flex min-h-11 items-center gap-1.5 px-3.5 font-lab text-[15px] font-semibold text-muted aria-pressed:text-ink aria-pressed:shadow-[inset_0_-4px_0_var(--copper)]">
-                    <Glyph name={step.state === 'passed' ? 'pass' : step.state === 'failed' ? 'fault' : step.state === 'running' ? 'traced' : 'need'} style={{ color: `var(--${step.state === 'passed' ? 'verd' : step.state === 'failed' ? 'fault' : step.state === 'running' ? 'copper' : 'muted'})` }} />
+                <button
+                    key={step.key}
+                    aria-pressed={step.key === current}
+                    onClick={() => onStep(step.key)}
+                    className="flex min-h-11 items-center gap-1.5 px-3.5 font-lab text-[15px] font-semibold text-muted aria-pressed:text-ink aria-pressed:shadow-[inset_0_-4px_0_var(--copper)]"
+                >
+                    <Glyph
+                        name={
+                            step.state === 'passed'
+                                ? 'pass'
+                                : step.state === 'failed'
+                                  ? 'fault'
+                                  : step.state === 'running'
+                                    ? 'traced'
+                                    : 'need'
+                        }
+                        style={{
+                            color: `var(--${step.state === 'passed' ? 'verd' : step.state === 'failed' ? 'fault' : step.state === 'running' ? 'copper' : 'muted'})`,
+                        }}
+                    />
                     {step.methodLabel}
                 </button>
             ))}

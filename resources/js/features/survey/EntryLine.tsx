@@ -9,7 +9,27 @@ import { Bad, State } from '@/ui/State';
 import { said } from '@/lib/api';
 
 /** One line for one conductor: typed, understood at once, kept with Enter. Up recalls the last line. */
-export function EntryLine({ jobId, cables, cable, screws, onCable, edits, changing, onDone, onPaste }: { screws: SurveyProps['screws']; onPaste: (lines: string[]) => void; jobId: string; cables: CableView[]; cable: CableView; onCable: (id: string) => void; edits: Edits; changing: { number: number; line: string } | null; onDone: () => void }) {
+export function EntryLine({
+    jobId,
+    cables,
+    cable,
+    screws,
+    onCable,
+    edits,
+    changing,
+    onDone,
+    onPaste,
+}: {
+    screws: SurveyProps['screws'];
+    onPaste: (lines: string[]) => void;
+    jobId: string;
+    cables: CableView[];
+    cable: CableView;
+    onCable: (id: string) => void;
+    edits: Edits;
+    changing: { number: number; line: string } | null;
+    onDone: () => void;
+}) {
     const [line, setLine] = useState(changing?.line ?? '');
     const [lastLine, setLastLine] = useState('');
     const [preview, setPreview] = useState<{ line: string; entry: EntryPreview } | null>(null);
@@ -40,7 +60,9 @@ export function EntryLine({ jobId, cables, cable, screws, onCable, edits, changi
         setLine('');
         setTried(false);
         setSending((now) => [...now, mine]);
-        const answer = changing ? await edits.send('change-conductor', { cable: cable.id, number: changing.number, line: mine }) : await edits.send('add-conductor', { cable: cable.id, line: mine });
+        const answer = changing
+            ? await edits.send('change-conductor', { cable: cable.id, number: changing.number, line: mine })
+            : await edits.send('add-conductor', { cable: cable.id, line: mine });
         setSending((now) => now.filter((_, index) => index !== now.indexOf(mine)));
         if (answer.kind === 'ok') {
             setLastLine(mine);
@@ -63,8 +85,17 @@ export function EntryLine({ jobId, cables, cable, screws, onCable, edits, changi
         field.current?.focus();
     };
     const entry = line.trim() === '' ? undefined : preview?.entry;
-    const next = changing?.number ?? entry?.number ?? cable.conductors.reduce((most, conductor) => Math.max(most, conductor.number), 0) + 1;
-    const shown = tried && edits.problem ? said(edits.problem) : entry?.problems.filter((problem) => problem.value !== '' || tried).map((problem) => problem.message).join(' ');
+    const next =
+        changing?.number ??
+        entry?.number ??
+        cable.conductors.reduce((most, conductor) => Math.max(most, conductor.number), 0) + 1;
+    const shown =
+        tried && edits.problem
+            ? said(edits.problem)
+            : entry?.problems
+                  .filter((problem) => problem.value !== '' || tried)
+                  .map((problem) => problem.message)
+                  .join(' ');
 
     return (
         <form
@@ -76,11 +107,22 @@ export function EntryLine({ jobId, cables, cable, screws, onCable, edits, changi
         >
             <div className="flex flex-wrap items-center justify-between gap-x-6">
                 <label className="lab" htmlFor="entry">
-                    {changing ? `Change conductor ${changing.number}` : 'Type a conductor'}<span className="max-md:hidden">: colour {cable.from === 'wall' ? 'wall>board' : 'board>outdoor'}, then <span className="key">!</span> traced, <span className="key">?</span> colour only, <span className="key">cap</span> spare</span>
+                    {changing ? `Change conductor ${changing.number}` : 'Type a conductor'}
+                    <span className="max-md:hidden">
+                        : colour {cable.from === 'wall' ? 'wall>board' : 'board>outdoor'}, then{' '}
+                        <span className="key">!</span> traced, <span className="key">?</span> colour only,{' '}
+                        <span className="key">cap</span> spare
+                    </span>
                 </label>
                 <div role="group" aria-label="Cable" className="flex">
                     {cables.map((item) => (
-                        <button key={item.id} type="button" aria-pressed={item.id === cable.id} className="min-h-11 px-3 font-lab text-[14px] font-semibold text-muted aria-pressed:text-ink aria-pressed:shadow-[inset_0_-3px_0_var(--copper)]" onClick={() => onCable(item.id)}>
+                        <button
+                            key={item.id}
+                            type="button"
+                            aria-pressed={item.id === cable.id}
+                            className="min-h-11 px-3 font-lab text-[14px] font-semibold text-muted aria-pressed:text-ink aria-pressed:shadow-[inset_0_-3px_0_var(--copper)]"
+                            onClick={() => onCable(item.id)}
+                        >
                             {item.from === 'wall' ? 'Wall cable' : 'Outdoor cable'} {item.conductors.length}
                         </button>
                     ))}
@@ -107,7 +149,11 @@ export function EntryLine({ jobId, cables, cable, screws, onCable, edits, changi
                         edits.clear();
                     }}
                     onPaste={(event) => {
-                        const lines = event.clipboardData.getData('text').split(/\r?\n/).map((text) => text.trim()).filter((text) => text !== '');
+                        const lines = event.clipboardData
+                            .getData('text')
+                            .split(/\r?\n/)
+                            .map((text) => text.trim())
+                            .filter((text) => text !== '');
                         if (lines.length < 2) return;
                         event.preventDefault();
                         onPaste(lines);
@@ -126,7 +172,11 @@ export function EntryLine({ jobId, cables, cable, screws, onCable, edits, changi
                         }
                     }}
                 />
-                <div className="order-last col-span-2 flex min-h-11 flex-wrap items-center gap-2.5 md:order-none md:col-span-1 md:min-h-8" aria-live="polite" data-testid="understood">
+                <div
+                    className="order-last col-span-2 flex min-h-11 flex-wrap items-center gap-2.5 md:order-none md:col-span-1 md:min-h-8"
+                    aria-live="polite"
+                    data-testid="understood"
+                >
                     {line !== '' && entry && (
                         <>
                             <b className="font-lab text-[20px]">{next}</b>
@@ -136,13 +186,20 @@ export function EntryLine({ jobId, cables, cable, screws, onCable, edits, changi
                                     {entry.stripe && `/${entry.stripe}`}
                                 </>
                             )}
-                            {entry.near && <EndTag end={entry.near} side={cable.from === 'wall' ? 'wall' : 'equipment'} />}
+                            {entry.near && (
+                                <EndTag end={entry.near} side={cable.from === 'wall' ? 'wall' : 'equipment'} />
+                            )}
                             {(entry.near ?? entry.far) && <span className="text-muted">to</span>}
                             {entry.far && <EndTag end={entry.far} side="equipment" />}
-                            {entry.condition.length > 0 && <span className="text-[14px] text-caution-ink">{entry.condition.join(', ')}</span>}
+                            {entry.condition.length > 0 && (
+                                <span className="text-[14px] text-caution-ink">{entry.condition.join(', ')}</span>
+                            )}
                             {entry.loopOhms !== null && <span className="mono text-[14px]">{entry.loopOhms} ohms</span>}
                             {entry.complete && (
-                                <State glyph={entry.evidence.proof ? 'traced' : 'guess'} tone={entry.evidence.proof ? 'verd' : 'caution'}>
+                                <State
+                                    glyph={entry.evidence.proof ? 'traced' : 'guess'}
+                                    tone={entry.evidence.proof ? 'verd' : 'caution'}
+                                >
                                     {entry.evidence.label}
                                 </State>
                             )}
@@ -155,18 +212,41 @@ export function EntryLine({ jobId, cables, cable, screws, onCable, edits, changi
             </div>
             <div role="group" aria-label="Next word" className="mt-2 flex gap-1.5 overflow-x-auto pb-1 md:flex-wrap">
                 {words.slice(0, 17).map((item, index) => (
-                    <button key={item.word} type="button" tabIndex={-1} className="chip" onClick={() => take(item.line)}>
-                        {colour(item.word) && <span className="size-3 border border-ink" style={{ background: `var(--ins-${item.word})` }} />}
+                    <button
+                        key={item.word}
+                        type="button"
+                        tabIndex={-1}
+                        className="chip"
+                        onClick={() => take(item.line)}
+                    >
+                        {colour(item.word) && (
+                            <span
+                                className="size-3 border border-ink"
+                                style={{ background: `var(--ins-${item.word})` }}
+                            />
+                        )}
                         {item.word}
-                        {index === 0 && line !== '' && <span aria-hidden="true" className="key max-md:hidden!">Tab</span>}
+                        {index === 0 && line !== '' && (
+                            <span aria-hidden="true" className="key max-md:hidden!">
+                                Tab
+                            </span>
+                        )}
                     </button>
                 ))}
             </div>
             <div className="mt-1.5 min-h-5">
                 <Bad id="entry-bad">{line !== '' || tried ? shown : null}</Bad>
-                {sending.length > 0 && <p role="status" className="text-[14px] text-muted">Keeping {sending.join(', then ')}</p>}
+                {sending.length > 0 && (
+                    <p role="status" className="text-[14px] text-muted">
+                        Keeping {sending.join(', then ')}
+                    </p>
+                )}
                 {refused.map((entry, index) => (
-                    <p key={index} role="alert" className="flex flex-wrap items-center gap-x-3 border-l-[6px] border-fault bg-fault-wash px-2 text-[14px]">
+                    <p
+                        key={index}
+                        role="alert"
+                        className="flex flex-wrap items-center gap-x-3 border-l-[6px] border-fault bg-fault-wash px-2 text-[14px]"
+                    >
                         <b className="mono font-medium">{entry.line}</b> was not kept: {entry.why}
                         <button
                             type="button"
@@ -185,4 +265,7 @@ export function EntryLine({ jobId, cables, cable, screws, onCable, edits, changi
     );
 }
 
-const colour = (word: string) => ['red', 'white', 'green', 'yellow', 'blue', 'orange', 'brown', 'black', 'pink', 'tan', 'grey', 'purple'].includes(word);
+const colour = (word: string) =>
+    ['red', 'white', 'green', 'yellow', 'blue', 'orange', 'brown', 'black', 'pink', 'tan', 'grey', 'purple'].includes(
+        word,
+    );

@@ -5,7 +5,17 @@ import { EndTag, Swatch } from '@/ui/Tag';
 import { State } from '@/ui/State';
 
 /** The conductors of a cable as they were found, with how each pairing is known. */
-export function Ledger({ cable, onChange, onRemove, closed }: { cable: CableView; onChange: (row: ConductorRow) => void; onRemove: (row: ConductorRow) => void; closed: boolean }) {
+export function Ledger({
+    cable,
+    onChange,
+    onRemove,
+    closed,
+}: {
+    cable: CableView;
+    onChange: (row: ConductorRow) => void;
+    onRemove: (row: ConductorRow) => void;
+    closed: boolean;
+}) {
     const [at, setAt] = useState(-1);
     const rows = cable.conductors;
     const go = (by: number) => setAt((now) => Math.max(0, Math.min(rows.length - 1, now + by)));
@@ -15,7 +25,12 @@ export function Ledger({ cable, onChange, onRemove, closed }: { cable: CableView
     };
     useKeys({ j: () => go(1), k: () => go(-1), c: act(onChange), Delete: act(onRemove) });
     if (cable.conductors.length === 0) {
-        return <p className="px-5 py-6 text-muted">No conductors yet. Type the first one, for instance <span className="mono text-ink">{cable.from === 'wall' ? 'red R>R !' : 'red Y>Y seen'}</span>.</p>;
+        return (
+            <p className="px-5 py-6 text-muted">
+                No conductors yet. Type the first one, for instance{' '}
+                <span className="mono text-ink">{cable.from === 'wall' ? 'red R>R !' : 'red Y>Y seen'}</span>.
+            </p>
+        );
     }
     return (
         <table>
@@ -35,12 +50,22 @@ export function Ledger({ cable, onChange, onRemove, closed }: { cable: CableView
             </thead>
             <tbody>
                 {rows.map((row, index) => (
-                    <tr key={row.number} data-conductor={row.number} aria-selected={index === at} className={`h-12 border-b border-hair aria-selected:bg-copper-wash aria-selected:shadow-[inset_5px_0_0_var(--copper)] ${row.evidence.proof || row.spare ? '' : 'bg-caution-wash shadow-[inset_5px_0_0_var(--caution)]'}`}>
+                    <tr
+                        key={row.number}
+                        data-conductor={row.number}
+                        aria-selected={index === at}
+                        className={`h-12 border-b border-hair aria-selected:bg-copper-wash aria-selected:shadow-[inset_5px_0_0_var(--copper)] ${row.evidence.proof || row.spare ? '' : 'bg-caution-wash shadow-[inset_5px_0_0_var(--caution)]'}`}
+                    >
                         <td className="pl-5 font-lab text-[17px] font-bold">{row.number}</td>
                         <td>
                             <span className="flex items-center gap-2">
-                                <span className="max-sm:hidden"><Swatch colour={row.colour} stripe={row.stripe} width={60} /></span>
-                                <span className="sm:hidden"><Swatch colour={row.colour} stripe={row.stripe} width={34} /></span> {row.colour}
+                                <span className="max-sm:hidden">
+                                    <Swatch colour={row.colour} stripe={row.stripe} width={60} />
+                                </span>
+                                <span className="sm:hidden">
+                                    <Swatch colour={row.colour} stripe={row.stripe} width={34} />
+                                </span>{' '}
+                                {row.colour}
                                 {row.stripe && `/${row.stripe}`}
                             </span>
                         </td>
@@ -51,20 +76,39 @@ export function Ledger({ cable, onChange, onRemove, closed }: { cable: CableView
                             <EndTag end={row.far} side="equipment" />
                         </td>
                         <td>
-                            <State glyph={row.evidence.proof ? 'traced' : 'guess'} tone={row.evidence.proof ? 'verd' : row.spare ? 'muted' : 'caution'}>
+                            <State
+                                glyph={row.evidence.proof ? 'traced' : 'guess'}
+                                tone={row.evidence.proof ? 'verd' : row.spare ? 'muted' : 'caution'}
+                            >
                                 <span className="max-sm:sr-only">{row.evidence.label}</span>
                             </State>
                             {(row.condition.length > 0 || row.splice || row.loopOhms !== null) && (
-                                <span className="block text-[13px] leading-4 text-caution-ink">{[row.splice && `goes on ${row.splice}`, ...row.condition, row.loopOhms !== null && `${row.loopOhms} ohms out and back`].filter(Boolean).join(', ')}</span>
+                                <span className="block text-[13px] leading-4 text-caution-ink">
+                                    {[
+                                        row.splice && `goes on ${row.splice}`,
+                                        ...row.condition,
+                                        row.loopOhms !== null && `${row.loopOhms} ohms out and back`,
+                                    ]
+                                        .filter(Boolean)
+                                        .join(', ')}
+                                </span>
                             )}
                         </td>
                         <td className="whitespace-nowrap pr-3 text-right">
                             {!closed && (
                                 <>
-                                    <button className="link px-1.5" onClick={() => onChange(row)} aria-label={`Change conductor ${row.number}`}>
+                                    <button
+                                        className="link px-1.5"
+                                        onClick={() => onChange(row)}
+                                        aria-label={`Change conductor ${row.number}`}
+                                    >
                                         Change
                                     </button>
-                                    <button className="link px-1.5" onClick={() => onRemove(row)} aria-label={`Remove conductor ${row.number}`}>
+                                    <button
+                                        className="link px-1.5"
+                                        onClick={() => onRemove(row)}
+                                        aria-label={`Remove conductor ${row.number}`}
+                                    >
                                         Remove
                                     </button>
                                 </>

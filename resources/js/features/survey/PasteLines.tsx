@@ -7,17 +7,38 @@ import { Bad, State } from '@/ui/State';
 import { EndTag, Swatch } from '@/ui/Tag';
 
 /** Several conductor lines at once: each shown as it is understood, all kept or none. */
-export function PasteLines({ jobId, cable, edits, start, onClose }: { jobId: string; cable: CableView; edits: Edits; start: string[]; onClose: () => void }) {
+export function PasteLines({
+    jobId,
+    cable,
+    edits,
+    start,
+    onClose,
+}: {
+    jobId: string;
+    cable: CableView;
+    edits: Edits;
+    start: string[];
+    onClose: () => void;
+}) {
     const [text, setText] = useState(start.join('\n'));
     const [entries, setEntries] = useState<{ text: string; entries: EntryPreview[] } | null>(null);
-    const lines = text.split('\n').map((line) => line.trim()).filter((line) => line !== '');
+    const lines = text
+        .split('\n')
+        .map((line) => line.trim())
+        .filter((line) => line !== '');
 
     useEffect(() => {
         let current = true;
         const timer = setTimeout(async () => {
-            const wanted = text.split('\n').map((line) => line.trim()).filter((line) => line !== '');
+            const wanted = text
+                .split('\n')
+                .map((line) => line.trim())
+                .filter((line) => line !== '');
             if (wanted.length === 0) return;
-            const answer = await post<EntryPreview[]>(`/jobs/${jobId}/entry-preview`, { cable: cable.id, lines: wanted.slice(0, 50) });
+            const answer = await post<EntryPreview[]>(`/jobs/${jobId}/entry-preview`, {
+                cable: cable.id,
+                lines: wanted.slice(0, 50),
+            });
             if (current && answer.kind === 'ok') setEntries({ text, entries: answer.data });
         }, 150);
         return () => {
@@ -35,16 +56,29 @@ export function PasteLines({ jobId, cable, edits, start, onClose }: { jobId: str
     return (
         <Dialog open onClose={onClose} title={`${lines.length} conductors`}>
             <div className="mt-3 grid gap-4">
-                <textarea aria-label="Conductor lines" className="mono min-h-40 w-full bg-bone p-3 text-[15px] leading-6" maxLength={6000} value={text} onChange={(event) => setText(event.target.value)} />
+                <textarea
+                    aria-label="Conductor lines"
+                    className="mono min-h-40 w-full bg-bone p-3 text-[15px] leading-6"
+                    maxLength={6000}
+                    value={text}
+                    onChange={(event) => setText(event.target.value)}
+                />
                 <ol className="grid border-t border-hair" aria-label="Understood">
                     {shown?.map((entry, index) => (
                         <li key={index} className="flex min-h-11 flex-wrap items-center gap-2 border-b border-hair">
-                            <span className="w-6 text-right font-lab font-bold">{entry.number ?? index + 1 + cable.conductors.length}</span>
+                            <span className="w-6 text-right font-lab font-bold">
+                                {entry.number ?? index + 1 + cable.conductors.length}
+                            </span>
                             {entry.colour && <Swatch colour={entry.colour} stripe={entry.stripe} width={48} />}
-                            {entry.near && <EndTag end={entry.near} side={cable.from === 'wall' ? 'wall' : 'equipment'} />}
+                            {entry.near && (
+                                <EndTag end={entry.near} side={cable.from === 'wall' ? 'wall' : 'equipment'} />
+                            )}
                             {entry.far && <EndTag end={entry.far} side="equipment" />}
                             {entry.complete ? (
-                                <State glyph={entry.evidence.proof ? 'traced' : 'guess'} tone={entry.evidence.proof ? 'verd' : 'caution'}>
+                                <State
+                                    glyph={entry.evidence.proof ? 'traced' : 'guess'}
+                                    tone={entry.evidence.proof ? 'verd' : 'caution'}
+                                >
                                     {entry.evidence.label}
                                 </State>
                             ) : (
@@ -54,7 +88,11 @@ export function PasteLines({ jobId, cable, edits, start, onClose }: { jobId: str
                     ))}
                 </ol>
                 <Bad>{edits.problem ? said(edits.problem) : null}</Bad>
-                <button className="btn btn--go justify-self-end" disabled={lines.length === 0 || edits.working} onClick={() => void keep()}>
+                <button
+                    className="btn btn--go justify-self-end"
+                    disabled={lines.length === 0 || edits.working}
+                    onClick={() => void keep()}
+                >
                     Add {lines.length} conductors
                 </button>
             </div>

@@ -14,12 +14,29 @@ interface End {
 function endsAt(cables: CableView[], place: string): End[] {
     return cables.flatMap((cable) => {
         const side = cable.from === place ? 'near' : cable.to === place ? 'far' : null;
-        return side === null ? [] : cable.conductors.map((row) => ({ id: `${cable.id}${row.number}.${side}`, name: `${cable.from === 'wall' ? '' : 'outdoor '}${row.number} ${row.colour}` }));
+        return side === null
+            ? []
+            : cable.conductors.map((row) => ({
+                  id: `${cable.id}${row.number}.${side}`,
+                  name: `${cable.from === 'wall' ? '' : 'outdoor '}${row.number} ${row.colour}`,
+              }));
     });
 }
 
 /** A photograph in full, with marks that tie a spot to a conductor's end: choose the end, then tap where it is. */
-export function PhotoMarks({ jobId, photo, cables, closed, onClose }: { jobId: string; photo: PhotoView; cables: CableView[]; closed: boolean; onClose: () => void }) {
+export function PhotoMarks({
+    jobId,
+    photo,
+    cables,
+    closed,
+    onClose,
+}: {
+    jobId: string;
+    photo: PhotoView;
+    cables: CableView[];
+    closed: boolean;
+    onClose: () => void;
+}) {
     const ends = endsAt(cables, photo.place);
     const unmarked = ends.filter((end) => !photo.marks.some((mark) => mark.end === end.id));
     const [chosen, setChosen] = useState<string | null>(null);
@@ -45,11 +62,22 @@ export function PhotoMarks({ jobId, photo, cables, closed, onClose }: { jobId: s
 
     return (
         <Dialog open onClose={onClose} title="Photograph">
-            {ends.length === 0 && <p className="mt-2 text-muted">Enter the conductors of this place first; then a spot can be tied to one.</p>}
+            {ends.length === 0 && (
+                <p className="mt-2 text-muted">
+                    Enter the conductors of this place first; then a spot can be tied to one.
+                </p>
+            )}
             {ends.length > 0 && !closed && (
                 <div role="radiogroup" aria-label="Conductor end to mark" className="mt-3 flex flex-wrap gap-1.5">
                     {ends.map((candidate) => (
-                        <button key={candidate.id} type="button" role="radio" aria-checked={candidate.id === end} className="chip" onClick={() => setChosen(candidate.id)}>
+                        <button
+                            key={candidate.id}
+                            type="button"
+                            role="radio"
+                            aria-checked={candidate.id === end}
+                            className="chip"
+                            onClick={() => setChosen(candidate.id)}
+                        >
                             {candidate.name}
                         </button>
                     ))}
@@ -66,17 +94,38 @@ export function PhotoMarks({ jobId, photo, cables, closed, onClose }: { jobId: s
                     place((event.clientX - box.left) / box.width, (event.clientY - box.top) / box.height);
                 }}
                 onKeyDown={(event) => {
-                    const step = { ArrowLeft: [-0.02, 0], ArrowRight: [0.02, 0], ArrowUp: [0, -0.02], ArrowDown: [0, 0.02] }[event.key];
+                    const step = {
+                        ArrowLeft: [-0.02, 0],
+                        ArrowRight: [0.02, 0],
+                        ArrowUp: [0, -0.02],
+                        ArrowDown: [0, 0.02],
+                    }[event.key];
                     const at = cross ?? { x: 0.5, y: 0.5 };
                     if (step) {
                         event.preventDefault();
-                        setCross({ x: Math.min(1, Math.max(0, at.x + (step[0] ?? 0))), y: Math.min(1, Math.max(0, at.y + (step[1] ?? 0))) });
+                        setCross({
+                            x: Math.min(1, Math.max(0, at.x + (step[0] ?? 0))),
+                            y: Math.min(1, Math.max(0, at.y + (step[1] ?? 0))),
+                        });
                     }
                     if (event.key === 'Enter' && event.target === event.currentTarget) place(at.x, at.y);
                 }}
             >
-                <img src={photo.url ?? ''} alt={`Photograph of the ${photo.place}`} className="block w-full" width={photo.width ?? undefined} height={photo.height ?? undefined} draggable={false} />
-                {cross && <span aria-hidden="true" className="pointer-events-none absolute size-6 -translate-x-1/2 -translate-y-1/2 border-2 border-[#fff] outline outline-2 outline-[#000]" style={{ left: `${cross.x * 100}%`, top: `${cross.y * 100}%` }} />}
+                <img
+                    src={photo.url ?? ''}
+                    alt={`Photograph of the ${photo.place}`}
+                    className="block w-full"
+                    width={photo.width ?? undefined}
+                    height={photo.height ?? undefined}
+                    draggable={false}
+                />
+                {cross && (
+                    <span
+                        aria-hidden="true"
+                        className="pointer-events-none absolute size-6 -translate-x-1/2 -translate-y-1/2 border-2 border-[#fff] outline outline-2 outline-[#000]"
+                        style={{ left: `${cross.x * 100}%`, top: `${cross.y * 100}%` }}
+                    />
+                )}
                 {photo.marks.map((mark) => (
                     <button
                         key={mark.id}
@@ -90,11 +139,17 @@ export function PhotoMarks({ jobId, photo, cables, closed, onClose }: { jobId: s
                             takeBack(mark);
                         }}
                     >
-                        <span className="whitespace-nowrap border-2 border-bone bg-ink px-1.5 py-0.5 font-lab text-[13px] font-bold text-bone">{name(mark.end)}</span>
+                        <span className="whitespace-nowrap border-2 border-bone bg-ink px-1.5 py-0.5 font-lab text-[13px] font-bold text-bone">
+                            {name(mark.end)}
+                        </span>
                     </button>
                 ))}
             </div>
-            <p className="mt-2 text-[13px] text-muted">{closed ? 'Closed: marks can be read.' : 'Choose the conductor, tap its end. Tap a mark to take it away.'}</p>
+            <p className="mt-2 text-[13px] text-muted">
+                {closed
+                    ? 'Closed: marks can be read.'
+                    : 'Choose the conductor, tap its end. Tap a mark to take it away.'}
+            </p>
             <Bad>{bad}</Bad>
         </Dialog>
     );

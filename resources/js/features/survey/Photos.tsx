@@ -16,7 +16,17 @@ const places = [
 const most = 10_000_000;
 
 /** Photographs of the three places, before anything is touched; or the reason why there is none. */
-export function Photos({ jobId, photos, cables, closed }: { jobId: string; photos: PhotoView[]; cables: CableView[]; closed: boolean }) {
+export function Photos({
+    jobId,
+    photos,
+    cables,
+    closed,
+}: {
+    jobId: string;
+    photos: PhotoView[];
+    cables: CableView[];
+    closed: boolean;
+}) {
     const [looking, setLooking] = useState<string | null>(null);
     const shown = photos.find((photo) => photo.id === looking && photo.url !== null);
     const outdoor = cables.some((cable) => cable.to === 'outdoor');
@@ -27,15 +37,45 @@ export function Photos({ jobId, photos, cables, closed }: { jobId: string; photo
                 {places
                     .filter((place) => place.key !== 'outdoor' || outdoor)
                     .map((place) => (
-                        <PlaceOf key={place.key} jobId={jobId} place={place.key} word={place.word} photos={photos.filter((photo) => photo.place === place.key)} closed={closed} onLook={setLooking} />
+                        <PlaceOf
+                            key={place.key}
+                            jobId={jobId}
+                            place={place.key}
+                            word={place.word}
+                            photos={photos.filter((photo) => photo.place === place.key)}
+                            closed={closed}
+                            onLook={setLooking}
+                        />
                     ))}
             </div>
-            {shown && <PhotoMarks jobId={jobId} photo={shown} cables={cables} closed={closed} onClose={() => setLooking(null)} />}
+            {shown && (
+                <PhotoMarks
+                    jobId={jobId}
+                    photo={shown}
+                    cables={cables}
+                    closed={closed}
+                    onClose={() => setLooking(null)}
+                />
+            )}
         </section>
     );
 }
 
-function PlaceOf({ jobId, place, word, photos, closed, onLook }: { jobId: string; place: string; word: string; photos: PhotoView[]; closed: boolean; onLook: (id: string) => void }) {
+function PlaceOf({
+    jobId,
+    place,
+    word,
+    photos,
+    closed,
+    onLook,
+}: {
+    jobId: string;
+    place: string;
+    word: string;
+    photos: PhotoView[];
+    closed: boolean;
+    onLook: (id: string) => void;
+}) {
     const [bad, setBad] = useState('');
     const [working, setWorking] = useState(false);
     // Taken, and not with the server yet: it is sent again under the same id.
@@ -52,7 +92,10 @@ function PlaceOf({ jobId, place, word, photos, closed, onLook }: { jobId: string
         setWorking(true);
         const smaller = await reduced(file);
         setWorking(false);
-        if (smaller.size > most) return setBad(`${file.name} is ${(file.size / 1e6).toFixed(1)} MB; a photograph may have at most 10 MB. Let the camera save a smaller size.`);
+        if (smaller.size > most)
+            return setBad(
+                `${file.name} is ${(file.size / 1e6).toFixed(1)} MB; a photograph may have at most 10 MB. Let the camera save a smaller size.`,
+            );
         const id = ids.current.get(file) ?? newId();
         ids.current.set(file, id);
         const form = new FormData();
@@ -79,19 +122,45 @@ function PlaceOf({ jobId, place, word, photos, closed, onLook }: { jobId: string
         <div role="group" aria-label={word} data-place={place}>
             <div className="flex min-h-7 flex-wrap items-center justify-between gap-x-2">
                 <b className="font-lab font-semibold">{word}</b>
-                {taken.length > 0 ? <State glyph="pass" tone="verd">{taken.length === 1 ? '1 picture' : `${taken.length} pictures`}</State> : skipped ? <State glyph="rest" tone="muted">none: {skipped.skipped}</State> : <State glyph="need" tone="copper">asked for</State>}
+                {taken.length > 0 ? (
+                    <State glyph="pass" tone="verd">
+                        {taken.length === 1 ? '1 picture' : `${taken.length} pictures`}
+                    </State>
+                ) : skipped ? (
+                    <State glyph="rest" tone="muted">
+                        none: {skipped.skipped}
+                    </State>
+                ) : (
+                    <State glyph="need" tone="copper">
+                        asked for
+                    </State>
+                )}
             </div>
             <div className="mt-1.5 flex flex-wrap gap-2">
                 {taken.map((photo, index) => (
-                    <button key={photo.id} className="relative" aria-label={`${word}, picture ${index + 1}, ${photo.marks.length} marks`} onClick={() => onLook(photo.id)}>
+                    <button
+                        key={photo.id}
+                        className="relative"
+                        aria-label={`${word}, picture ${index + 1}, ${photo.marks.length} marks`}
+                        onClick={() => onLook(photo.id)}
+                    >
                         <img src={photo.url ?? ''} alt="" className="h-24 w-32 border border-rule object-cover" />
-                        {photo.marks.length > 0 && <span className="absolute bottom-1 right-1 bg-ink px-1.5 font-lab text-[13px] font-semibold text-bone">{photo.marks.length} marked</span>}
+                        {photo.marks.length > 0 && (
+                            <span className="absolute bottom-1 right-1 bg-ink px-1.5 font-lab text-[13px] font-semibold text-bone">
+                                {photo.marks.length} marked
+                            </span>
+                        )}
                     </button>
                 ))}
             </div>
             {!closed && (
                 <div className="mt-1.5 flex flex-wrap items-center gap-3">
-                    <button type="button" className="btn btn--small" disabled={working} onClick={() => chooser.current?.click()}>
+                    <button
+                        type="button"
+                        className="btn btn--small"
+                        disabled={working}
+                        onClick={() => chooser.current?.click()}
+                    >
                         <Glyph name="camera" /> {working ? 'Sending …' : taken.length > 0 ? 'Another' : 'Photograph'}
                     </button>
                     <input
@@ -123,7 +192,15 @@ function PlaceOf({ jobId, place, word, photos, closed, onLook }: { jobId: string
                         void without();
                     }}
                 >
-                    <input autoFocus aria-label={`Why no photograph of the ${word.toLowerCase()}`} className="h-11 min-w-0 flex-1 border-b-2 border-rule bg-panel px-2" maxLength={160} placeholder="too dark, camera broken" value={why} onChange={(event) => setWhy(event.target.value)} />
+                    <input
+                        autoFocus
+                        aria-label={`Why no photograph of the ${word.toLowerCase()}`}
+                        className="h-11 min-w-0 flex-1 border-b-2 border-rule bg-panel px-2"
+                        maxLength={160}
+                        placeholder="too dark, camera broken"
+                        value={why}
+                        onChange={(event) => setWhy(event.target.value)}
+                    />
                     <button className="btn btn--small">Keep</button>
                 </form>
             )}

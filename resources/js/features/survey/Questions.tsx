@@ -34,27 +34,57 @@ export function Questions({ questions, edits, closed }: { questions: QuestionVie
     const sections = [...new Set(questions.map((question) => question.section))];
     return (
         <div data-testid="questions">
-            <p className="mb-1 text-[14px] text-muted">{open === 0 ? 'Everything asked is answered.' : `${open} of ${questions.length} open`}</p>
+            <p className="mb-1 text-[14px] text-muted">
+                {open === 0 ? 'Everything asked is answered.' : `${open} of ${questions.length} open`}
+            </p>
             {sections.map((section) => {
                 const mine = questions.filter((question) => question.section === section);
                 const left = mine.filter((question) => question.value === null).length;
                 return (
-                    <details key={section} open={closed || mine.some((question) => question.key === shown)} data-section={section}>
+                    <details
+                        key={section}
+                        open={closed || mine.some((question) => question.key === shown)}
+                        data-section={section}
+                    >
                         <summary className="flex min-h-11 cursor-pointer items-center justify-between gap-2 border-b border-rule">
                             <h3 className="font-lab text-[15px] font-semibold">{section}</h3>
-                            <span className={`text-[13px] ${left > 0 ? 'text-copper-ink' : 'text-verd-ink'}`}>{left > 0 ? `${left} open` : 'answered'}</span>
+                            <span className={`text-[13px] ${left > 0 ? 'text-copper-ink' : 'text-verd-ink'}`}>
+                                {left > 0 ? `${left} open` : 'answered'}
+                            </span>
                         </summary>
                         {mine.map((question) => (
                             <div key={question.key} data-question={question.key}>
                                 {shown === question.key ? (
-                                    <One group={group} question={question} onPut={(value) => put(question.key, value)} onLater={() => (opened ? setOpened(null) : setLater([...later, question.key]))} />
+                                    <One
+                                        group={group}
+                                        question={question}
+                                        onPut={(value) => put(question.key, value)}
+                                        onLater={() => (opened ? setOpened(null) : setLater([...later, question.key]))}
+                                    />
                                 ) : (
-                                    <button className="flex min-h-11 w-full items-center justify-between gap-2 border-b border-hair py-1 text-left" aria-expanded={false} disabled={closed} onClick={() => setOpened(question.key)}>
-                                        <span className={question.value === null ? 'text-[14px] leading-4 text-muted' : 'text-[13px] leading-4 text-muted'}>
+                                    <button
+                                        className="flex min-h-11 w-full items-center justify-between gap-2 border-b border-hair py-1 text-left"
+                                        aria-expanded={false}
+                                        disabled={closed}
+                                        onClick={() => setOpened(question.key)}
+                                    >
+                                        <span
+                                            className={
+                                                question.value === null
+                                                    ? 'text-[14px] leading-4 text-muted'
+                                                    : 'text-[13px] leading-4 text-muted'
+                                            }
+                                        >
                                             {question.text}
-                                            {question.value !== null && <b className="block font-sans text-[15px] font-medium leading-5 text-ink">{question.said}</b>}
+                                            {question.value !== null && (
+                                                <b className="block font-sans text-[15px] font-medium leading-5 text-ink">
+                                                    {question.said}
+                                                </b>
+                                            )}
                                         </span>
-                                        {question.value === null && <Glyph name="need" style={{ color: 'var(--copper-ink)' }} />}
+                                        {question.value === null && (
+                                            <Glyph name="need" style={{ color: 'var(--copper-ink)' }} />
+                                        )}
                                     </button>
                                 )}
                             </div>
@@ -66,8 +96,20 @@ export function Questions({ questions, edits, closed }: { questions: QuestionVie
     );
 }
 
-function One({ group, question, onPut, onLater }: { group: RefObject<HTMLDivElement | null>; question: QuestionView; onPut: (value: AnswerValue) => Promise<Answer<unknown>>; onLater: () => void }) {
-    const [typed, setTyped] = useState(typeof question.value === 'number' || typeof question.value === 'string' ? String(question.value) : '');
+function One({
+    group,
+    question,
+    onPut,
+    onLater,
+}: {
+    group: RefObject<HTMLDivElement | null>;
+    question: QuestionView;
+    onPut: (value: AnswerValue) => Promise<Answer<unknown>>;
+    onLater: () => void;
+}) {
+    const [typed, setTyped] = useState(
+        typeof question.value === 'number' || typeof question.value === 'string' ? String(question.value) : '',
+    );
     const [ticked, setTicked] = useState<string[]>(Array.isArray(question.value) ? question.value : []);
     const [bad, setBad] = useState('');
     const keep = async (value: AnswerValue) => {
@@ -75,21 +117,49 @@ function One({ group, question, onPut, onLater }: { group: RefObject<HTMLDivElem
         setBad(answer.kind === 'ok' ? '' : said(answer));
     };
     const number = Number(typed.replace(',', '.'));
-    const field = () => keep(typed.trim() === '' ? null : question.kind === 'number' && Number.isFinite(number) ? number : typed.trim());
+    const field = () =>
+        keep(
+            typed.trim() === '' ? null : question.kind === 'number' && Number.isFinite(number) ? number : typed.trim(),
+        );
     return (
-        <div className="border-b border-hair bg-copper-wash px-3 py-2.5 shadow-[inset_5px_0_0_var(--copper)]" role="group" aria-label={question.text} ref={group} tabIndex={-1}>
+        <div
+            className="border-b border-hair bg-copper-wash px-3 py-2.5 shadow-[inset_5px_0_0_var(--copper)]"
+            role="group"
+            aria-label={question.text}
+            ref={group}
+            tabIndex={-1}
+        >
             <b className="block font-lab text-[16px] font-semibold leading-5">{question.text}</b>
             <p className="mb-2 mt-0.5 text-[13px] leading-4 text-muted">{question.help}</p>
             {question.kind === 'choice' &&
                 question.choices.map((choice) => (
-                    <button key={choice.value} type="button" aria-pressed={question.value === choice.value} className="pickone" onClick={() => void keep(choice.value)}>
+                    <button
+                        key={choice.value}
+                        type="button"
+                        aria-pressed={question.value === choice.value}
+                        className="pickone"
+                        onClick={() => void keep(choice.value)}
+                    >
                         {choice.label}
                     </button>
                 ))}
             {question.kind === 'ticks' && (
                 <>
                     {question.choices.map((choice) => (
-                        <button key={choice.value} type="button" role="checkbox" aria-checked={ticked.includes(choice.value)} className="pickone" onClick={() => setTicked(ticked.includes(choice.value) ? ticked.filter((value) => value !== choice.value) : [...ticked, choice.value])}>
+                        <button
+                            key={choice.value}
+                            type="button"
+                            role="checkbox"
+                            aria-checked={ticked.includes(choice.value)}
+                            className="pickone"
+                            onClick={() =>
+                                setTicked(
+                                    ticked.includes(choice.value)
+                                        ? ticked.filter((value) => value !== choice.value)
+                                        : [...ticked, choice.value],
+                                )
+                            }
+                        >
                             {choice.label}
                         </button>
                     ))}
@@ -109,13 +179,25 @@ function One({ group, question, onPut, onLater }: { group: RefObject<HTMLDivElem
                     {question.kind === 'number' ? (
                         <label className="flex flex-1 items-center gap-2">
                             <span className="vh">{question.text}</span>
-                            <input className="h-12 w-full min-w-0 border-b-2 border-rule bg-bone px-2 text-right text-[19px] font-medium" inputMode="decimal" autoComplete="off" value={typed} aria-invalid={!!bad} onChange={(event) => setTyped(event.target.value)} />
+                            <input
+                                className="h-12 w-full min-w-0 border-b-2 border-rule bg-bone px-2 text-right text-[19px] font-medium"
+                                inputMode="decimal"
+                                autoComplete="off"
+                                value={typed}
+                                aria-invalid={!!bad}
+                                onChange={(event) => setTyped(event.target.value)}
+                            />
                             <span className="text-muted">{question.unit}</span>
                         </label>
                     ) : (
                         <label className="flex-1">
                             <span className="vh">{question.text}</span>
-                            <textarea className="min-h-20 w-full border-b-2 border-rule bg-bone p-2" value={typed} aria-invalid={!!bad} onChange={(event) => setTyped(event.target.value)} />
+                            <textarea
+                                className="min-h-20 w-full border-b-2 border-rule bg-bone p-2"
+                                value={typed}
+                                aria-invalid={!!bad}
+                                onChange={(event) => setTyped(event.target.value)}
+                            />
                         </label>
                     )}
                     <button className="btn btn--small" type="submit">

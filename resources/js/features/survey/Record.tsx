@@ -7,10 +7,18 @@ import type { SurveyProps } from '@/types';
 import { Bad } from '@/ui/State';
 
 /** Who changed what and when, the visits of the system, and the conductor schedule both ways. */
-export function Record({ jobId, changes, visits, assumes, edits, closed }: Pick<SurveyProps, 'changes' | 'visits' | 'assumes'> & { jobId: string; edits: Edits; closed: boolean }) {
+export function Record({
+    jobId,
+    changes,
+    visits,
+    assumes,
+    edits,
+    closed,
+}: Pick<SurveyProps, 'changes' | 'visits' | 'assumes'> & { jobId: string; edits: Edits; closed: boolean }) {
     const [bad, setBad] = useState('');
     const read = async (file: File) => {
-        if (file.size > 200_000) return setBad(`${file.name} is ${(file.size / 1000).toFixed(0)} kB; a conductor schedule has at most 200.`);
+        if (file.size > 200_000)
+            return setBad(`${file.name} is ${(file.size / 1000).toFixed(0)} kB; a conductor schedule has at most 200.`);
         const answer = await edits.send('read-schedule', { csv: await file.text() });
         setBad(answer.kind === 'ok' ? '' : said(answer));
     };
@@ -64,7 +72,16 @@ export function Record({ jobId, changes, visits, assumes, edits, closed }: Pick<
                                         {visit.handedOverAt && ', handed over'}
                                         {visit.follows && ', the one before this'}
                                     </span>
-                                    {visit.current ? <span className="text-muted">this one</span> : <Link className="link" href={`/jobs/${visit.id}/${visit.handedOverAt ? 'handover' : 'survey'}`}>Open</Link>}
+                                    {visit.current ? (
+                                        <span className="text-muted">this one</span>
+                                    ) : (
+                                        <Link
+                                            className="link"
+                                            href={`/jobs/${visit.id}/${visit.handedOverAt ? 'handover' : 'survey'}`}
+                                        >
+                                            Open
+                                        </Link>
+                                    )}
                                 </li>
                             ))}
                         </ul>
@@ -73,10 +90,15 @@ export function Record({ jobId, changes, visits, assumes, edits, closed }: Pick<
             </div>
             <div>
                 <h2 className="h-sec">Who changed what</h2>
-                <ol className="mt-1 max-h-72 overflow-y-auto text-[14px] leading-5" tabIndex={0} aria-label="Changes, latest first">
+                <ol
+                    className="mt-1 max-h-72 overflow-y-auto text-[14px] leading-5"
+                    tabIndex={0}
+                    aria-label="Changes, latest first"
+                >
                     {changes.map((change) => (
                         <li key={change.version} className="border-t border-hair py-1">
-                            <span className="mono text-[13px] text-muted">{moment(change.at)}</span> {change.by} {change.what}
+                            <span className="mono text-[13px] text-muted">{moment(change.at)}</span> {change.by}{' '}
+                            {change.what}
                         </li>
                     ))}
                 </ol>

@@ -6,7 +6,17 @@ import { Glyph } from '@/ui/Glyph';
 import { Bad, Findings } from '@/ui/State';
 
 /** What screening says. A stop stands over everything; only where its rule allows it can it be gone past, with a reason. */
-export function Screening({ findings, overrides, edits, closed }: { findings: Finding[]; overrides: Record<string, string>; edits: Edits; closed: boolean }) {
+export function Screening({
+    findings,
+    overrides,
+    edits,
+    closed,
+}: {
+    findings: Finding[];
+    overrides: Record<string, string>;
+    edits: Edits;
+    closed: boolean;
+}) {
     const stops = findings.filter((finding) => finding.severity === 'stop');
     const rest = findings.filter((finding) => finding.severity !== 'stop');
     return (
@@ -45,7 +55,8 @@ function Stop({ stop, edits, closed }: { stop: Finding; edits: Edits; closed: bo
                 </span>
                 <span>
                     <b className="block font-lab text-[19px] font-bold leading-6 text-fault-ink">Stop. {stop.title}</b>
-                    {stop.meaning} <b className="font-semibold">{stop.action}</b> <span className="mono text-[12px]">{stop.code}</span>
+                    {stop.meaning} <b className="font-semibold">{stop.action}</b>{' '}
+                    <span className="mono text-[12px]">{stop.code}</span>
                 </span>
             </p>
             {stop.overridable && !closed && reason === null && (
@@ -61,7 +72,16 @@ function Stop({ stop, edits, closed }: { stop: Finding; edits: Edits; closed: bo
                         void send();
                     }}
                 >
-                    <input autoFocus aria-label={`Reason to go past ${stop.code}`} className="h-11 min-w-0 flex-1 border-b-2 border-rule bg-panel px-2" maxLength={160} required placeholder="what you saw or planned; it is kept with your name" value={reason} onChange={(event) => setReason(event.target.value)} />
+                    <input
+                        autoFocus
+                        aria-label={`Reason to go past ${stop.code}`}
+                        className="h-11 min-w-0 flex-1 border-b-2 border-rule bg-panel px-2"
+                        maxLength={160}
+                        required
+                        placeholder="what you saw or planned; it is kept with your name"
+                        value={reason}
+                        onChange={(event) => setReason(event.target.value)}
+                    />
                     <button className="btn btn--small">Go on</button>
                     <button type="button" className="link" onClick={() => setReason(null)}>
                         Leave it stopped

@@ -3,11 +3,22 @@ import type { SurveyProps } from '@/types';
 import { State } from '@/ui/State';
 
 /** What the answers, the old plate's letters and the model's digits make likely: suggestions, taken by a tap, never facts. */
-export function Suggestions({ match, plate, digits, questions, edits, closed }: Pick<SurveyProps, 'match' | 'plate' | 'digits' | 'questions'> & { edits: Edits; closed: boolean }) {
+export function Suggestions({
+    match,
+    plate,
+    digits,
+    questions,
+    edits,
+    closed,
+}: Pick<SurveyProps, 'match' | 'plate' | 'digits' | 'questions'> & { edits: Edits; closed: boolean }) {
     const value = (key: string) => questions.find((question) => question.key === key)?.value ?? null;
     const differs = match.id !== null && match.id !== match.current;
     const unknown = match.id === null && match.open.length === 0;
-    const letters = plate.filter((suggestion) => (Object.keys(suggestion.answers).length === 0 ? match.open.length > 0 : Object.entries(suggestion.answers).some(([key, answer]) => value(key) !== answer)));
+    const letters = plate.filter((suggestion) =>
+        Object.keys(suggestion.answers).length === 0
+            ? match.open.length > 0
+            : Object.entries(suggestion.answers).some(([key, answer]) => value(key) !== answer),
+    );
     const tons = digits.filter((digit) => value('outdoorTons') !== digit.tons);
     if (!differs && !unknown && letters.length === 0 && tons.length === 0) return null;
     const answer = async (answers: Record<string, string | number>) => {
@@ -23,7 +34,10 @@ export function Suggestions({ match, plate, digits, questions, edits, closed }: 
                     </State>
                     <p className="text-[13px] leading-4 text-muted">{match.why.join('; ')}</p>
                     {!closed && (
-                        <button className="btn btn--small btn--go mt-1.5" onClick={() => void edits.send('set-archetype', { archetype: match.id })}>
+                        <button
+                            className="btn btn--small btn--go mt-1.5"
+                            onClick={() => void edits.send('set-archetype', { archetype: match.id })}
+                        >
                             Use this equipment
                         </button>
                     )}

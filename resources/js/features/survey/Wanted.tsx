@@ -7,7 +7,11 @@ import { outcomeLook, State } from '@/ui/State';
 /** The readings that a survey takes: a tap puts the probes there, the dock takes the figure. */
 export function Wanted({ wanted, readings }: { wanted: SurveyProps['wanted']; readings: Reading[] }) {
     const probes = useProbes();
-    const latest = (a: string, b: string) => readings.find((reading) => reading.mode === 'V' && ((reading.a === a && reading.b === b) || (reading.a === b && reading.b === a)));
+    const latest = (a: string, b: string) =>
+        readings.find(
+            (reading) =>
+                reading.mode === 'V' && ((reading.a === a && reading.b === b) || (reading.a === b && reading.b === a)),
+        );
     return (
         <section id="readings" aria-label="Readings to take" className="mt-6 border-t-2 border-ink px-5 py-3">
             <h2 className="h-sec">Readings, power on, nothing calling</h2>
@@ -31,8 +35,13 @@ export function Wanted({ wanted, readings }: { wanted: SurveyProps['wanted']; re
                                     <span className="block text-[13px] leading-4 text-muted">{item.why}</span>
                                 </span>
                                 {reading ? (
-                                    <State glyph={outcomeLook[reading.outcome].glyph} tone={outcomeLook[reading.outcome].tone}>
-                                        <span className="mono">{reading.value === null ? 'OL' : `${figure(reading.value, 'V')} V`}</span>
+                                    <State
+                                        glyph={outcomeLook[reading.outcome].glyph}
+                                        tone={outcomeLook[reading.outcome].tone}
+                                    >
+                                        <span className="mono">
+                                            {reading.value === null ? 'OL' : `${figure(reading.value, 'V')} V`}
+                                        </span>
                                     </State>
                                 ) : (
                                     <Glyph name="need" style={{ color: 'var(--copper-ink)' }} />

@@ -6,7 +6,20 @@ export interface Completion {
     line: string;
 }
 
-const colours = ['red', 'white', 'green', 'yellow', 'blue', 'orange', 'brown', 'black', 'pink', 'tan', 'grey', 'purple'];
+const colours = [
+    'red',
+    'white',
+    'green',
+    'yellow',
+    'blue',
+    'orange',
+    'brown',
+    'black',
+    'pink',
+    'tan',
+    'grey',
+    'purple',
+];
 const plate = ['R', 'C', 'W', 'Y', 'G', 'O', 'B', 'W2', 'Y2', 'Rc', 'Rh', 'Aux', 'E', 'O/B', 'L', 'cap', '-'];
 const flags = ['!', 'seen', '?', 'splice', 'loose', 'exposed', 'pinched', 'crushed'];
 
@@ -14,12 +27,19 @@ const flags = ['!', 'seen', '?', 'splice', 'loose', 'exposed', 'pinched', 'crush
  * What can come next in a conductor line: a colour, a letter of its near end, one of its far end, then flags. A
  * keyboard takes the first with Tab, a thumb taps any of them.
  */
-export function complete(line: string, cable: CableView, screws: { indoor: string[]; outdoor: string[] }): Completion[] {
+export function complete(
+    line: string,
+    cable: CableView,
+    screws: { indoor: string[]; outdoor: string[] },
+): Completion[] {
     const numbered = /^\s*\d+\s+/.exec(line)?.[0] ?? '';
     const rest = line.slice(numbered.length).replace(/^\s+/, '');
     const arrow = rest.indexOf('>');
     const colour = /^(\S+)\s+/.exec(rest);
-    if (!colour && arrow < 0) return colours.filter((word) => word.startsWith(rest.toLowerCase())).map((word) => ({ word, line: `${numbered}${word} ` }));
+    if (!colour && arrow < 0)
+        return colours
+            .filter((word) => word.startsWith(rest.toLowerCase()))
+            .map((word) => ({ word, line: `${numbered}${word} ` }));
     const head = numbered + (colour?.[0] ?? '');
     const after = rest.slice(colour?.[0].length ?? 0);
     const at = after.indexOf('>');
@@ -36,12 +56,21 @@ export function complete(line: string, cable: CableView, screws: { indoor: strin
         const letters = [...(cable.to === 'indoor' ? screws.indoor : screws.outdoor), '-'];
         const same = near.slice(0, -1).trim();
         const first = letters.filter((letter) => letter === same);
-        return pick([...first, ...letters.filter((letter) => letter !== same)], far).map((word) => ({ word, line: `${head}${near}${word} ` }));
+        return pick([...first, ...letters.filter((letter) => letter !== same)], far).map((word) => ({
+            word,
+            line: `${head}${near}${word} `,
+        }));
     }
     const said = far.slice(ended[0].length);
     const last = /(\S*)$/.exec(said)?.[1] ?? '';
-    if (/splice\s+\S*$/.test(said)) return colours.filter((word) => word.startsWith(last)).map((word) => ({ word, line: `${line.slice(0, line.length - last.length)}${word} ` }));
-    return flags.filter((word) => word.startsWith(last) && !said.split(/\s+/).includes(word)).map((word) => ({ word, line: `${line.slice(0, line.length - last.length)}${word} ` }));
+    if (/splice\s+\S*$/.test(said))
+        return colours
+            .filter((word) => word.startsWith(last))
+            .map((word) => ({ word, line: `${line.slice(0, line.length - last.length)}${word} ` }));
+    return flags
+        .filter((word) => word.startsWith(last) && !said.split(/\s+/).includes(word))
+        .map((word) => ({ word, line: `${line.slice(0, line.length - last.length)}${word} ` }));
 }
 
-const pick = (letters: string[], typed: string) => [...new Set(letters)].filter((letter) => letter.toLowerCase().startsWith(typed.toLowerCase()));
+const pick = (letters: string[], typed: string) =>
+    [...new Set(letters)].filter((letter) => letter.toLowerCase().startsWith(typed.toLowerCase()));
