@@ -16,9 +16,9 @@ use Unionbit\Core\Equipment\ArchetypeReader;
 use Unionbit\Core\Fault\FaultCatalogue;
 use Unionbit\Core\Fault\FaultedCall;
 use Unionbit\Core\Job\ExampleHouse;
-use Unionbit\Core\Planning\LetterToLetter;
-use Unionbit\Core\Planning\Plan;
-use Unionbit\Core\Planning\Simulation;
+use Unionbit\Core\Planning\Offer\LetterToLetter;
+use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Planning\Proof\Simulation;
 use Unionbit\Core\Thermostat\ProfileReader;
 
 $json = static fn (string $name): mixed => json_decode(

@@ -6,9 +6,9 @@ declare(strict_types=1);
 
 use Unionbit\Core\Equipment\ArchetypeReader;
 use Unionbit\Core\Job\ExampleHouse;
-use Unionbit\Core\Planning\MappingRules;
-use Unionbit\Core\Planning\Planner;
-use Unionbit\Core\Planning\Simulation;
+use Unionbit\Core\Planning\Offer\Planner;
+use Unionbit\Core\Planning\Proof\Simulation;
+use Unionbit\Core\Planning\Rule\MappingRules;
 use Unionbit\Core\Thermostat\ProfileReader;
 use Unionbit\Core\Wiring\End;
 use Unionbit\Core\Wiring\EndState;

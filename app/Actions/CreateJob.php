@@ -7,11 +7,11 @@ namespace App\Actions;
 use App\Models\Job;
 use App\Models\User;
 use App\Support\Catalog;
-use Unionbit\Core\Job\Answers;
-use Unionbit\Core\Job\EquipmentMatch;
 use Unionbit\Core\Job\ExampleHouse;
 use Unionbit\Core\Job\Facts;
 use Unionbit\Core\Job\Installation;
+use Unionbit\Core\Job\Interview\Answers;
+use Unionbit\Core\Job\Suggest\EquipmentMatch;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Wiring\Cable;
 

@@ -10,8 +10,8 @@ use App\Support\JobFiles;
 use App\Support\JobRecords;
 use App\Support\ProfileShelf;
 use Illuminate\Support\Facades\DB;
-use Unionbit\Core\InvalidData;
-use Unionbit\Core\Planning\PlanFile;
+use Unionbit\Core\Data\InvalidData;
+use Unionbit\Core\Planning\File\PlanFile;
 
 /** A job out of a job file: the whole file or nothing of it. */
 final readonly class ImportJob

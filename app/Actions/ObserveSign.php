@@ -11,7 +11,7 @@ use App\Support\PowerFlag;
 use App\Support\StepRecord;
 use Illuminate\Validation\ValidationException;
 use Unionbit\Core\Circuit\LoadState;
-use Unionbit\Core\Proving\Sign;
+use Unionbit\Core\Proving\Step\Sign;
 
 /** Records what was seen or heard of a call, judged against what the circuit has pulled in. */
 final class ObserveSign

@@ -9,8 +9,8 @@ use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
+use Unionbit\Core\Job\File\SurveyFile;
 use Unionbit\Core\Job\Installation;
-use Unionbit\Core\Job\SurveyFile;
 
 /** Writes a new job with its first revision, once however often it is sent. */
 final class OpenJob

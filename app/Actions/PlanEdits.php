@@ -9,16 +9,16 @@ use App\Pages\CandidateView;
 use App\Support\ProfileShelf;
 use App\Support\SurveyReadings;
 use Illuminate\Validation\ValidationException;
-use Unionbit\Core\Finding;
-use Unionbit\Core\Planning\Candidate;
-use Unionbit\Core\Planning\Choice;
-use Unionbit\Core\Planning\LetterToLetter;
-use Unionbit\Core\Planning\MappingRules;
-use Unionbit\Core\Planning\PlainWords;
-use Unionbit\Core\Planning\Plan;
-use Unionbit\Core\Planning\PlanFile;
-use Unionbit\Core\Planning\Planner;
-use Unionbit\Core\Planning\Weights;
+use Unionbit\Core\Planning\File\PlanFile;
+use Unionbit\Core\Planning\Offer\LetterToLetter;
+use Unionbit\Core\Planning\Offer\PlainWords;
+use Unionbit\Core\Planning\Offer\Planner;
+use Unionbit\Core\Planning\Offer\PlanOffer;
+use Unionbit\Core\Planning\Offer\Weights;
+use Unionbit\Core\Planning\Plan\Choice;
+use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Planning\Rule\MappingRules;
+use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Thermostat\PlateTerminal;
 use Unionbit\Core\Thermostat\Profile;
@@ -70,7 +70,7 @@ final class PlanEdits
         ]);
     }
 
-    private static function chosen(Candidate $candidate, string $note): Plan
+    private static function chosen(PlanOffer $candidate, string $note): Plan
     {
         return $candidate->plan->chosen(
             new Choice(

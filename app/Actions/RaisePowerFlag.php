@@ -11,9 +11,9 @@ use App\Support\BeforeLive;
 use App\Support\MeterValue;
 use App\Support\PowerFlag;
 use Illuminate\Validation\ValidationException;
-use Unionbit\Core\Circuit\MeterMode;
+use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Job\PowerSource;
-use Unionbit\Core\Proving\Judge;
+use Unionbit\Core\Proving\Judge\Judge;
 
 /**
  * Changes the power flag. Isolated asks for the dead reading of each supply and for the proof of the meter; live for a

@@ -13,8 +13,8 @@ use App\Support\PowerFlag;
 use App\Support\ReadingPlace;
 use App\Support\StepRecord;
 use Illuminate\Validation\ValidationException;
-use Unionbit\Core\Circuit\MeterMode;
-use Unionbit\Core\Proving\Judge;
+use Unionbit\Core\Circuit\Meter\MeterMode;
+use Unionbit\Core\Proving\Judge\Judge;
 
 /** Takes a reading: expects it from the circuit, judges it, and keeps both with the power state. */
 final class RecordReading

@@ -5,18 +5,18 @@ declare(strict_types=1);
 namespace App\Pages;
 
 use Unionbit\Core\Call\CallName;
-use Unionbit\Core\Planning\CallProof;
-use Unionbit\Core\Planning\Candidate;
-use Unionbit\Core\Planning\PlainWords;
-use Unionbit\Core\Planning\PlanFile;
-use Unionbit\Core\Planning\WayOut;
-use Unionbit\Core\Planning\Weights;
+use Unionbit\Core\Planning\File\PlanFile;
+use Unionbit\Core\Planning\Offer\PlainWords;
+use Unionbit\Core\Planning\Offer\PlanOffer;
+use Unionbit\Core\Planning\Offer\Weights;
+use Unionbit\Core\Planning\Proof\CallProof;
+use Unionbit\Core\Planning\Way\WayOut;
 
 /** A plan as it is offered, or refused: everything that the choice rests on. */
 final class CandidateView
 {
     /** @return array<string, mixed> */
-    public static function of(Candidate $candidate, Weights $weights): array
+    public static function of(PlanOffer $candidate, Weights $weights): array
     {
         $calls = array_values(
             array_filter($candidate->proof->calls, static fn (CallProof $p): bool => $p->call !== CallName::Idle),
@@ -41,7 +41,7 @@ final class CandidateView
     }
 
     /** The same landing has the same key, whoever computes it. */
-    public static function key(Candidate $candidate): string
+    public static function key(PlanOffer $candidate): string
     {
         return substr(hash('sha256', json_encode(PlanFile::write($candidate->plan), JSON_THROW_ON_ERROR)), 0, 16);
     }

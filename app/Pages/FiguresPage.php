@@ -10,7 +10,7 @@ use Unionbit\Core\Figures\Figure;
 use Unionbit\Core\Figures\Figures;
 use Unionbit\Core\Figures\Input;
 use Unionbit\Core\Figures\OverflowPlacement;
-use Unionbit\Core\Planning\Plan;
+use Unionbit\Core\Planning\Plan\Plan;
 
 /** Every figure with its inputs filled in, and what it comes to where they are whole. */
 final class FiguresPage

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Pages;
 
-use Unionbit\Core\Finding;
+use Unionbit\Core\Rule\Finding;
 
 /** Findings of the rules, as the screen reads them. */
 final class FindingView

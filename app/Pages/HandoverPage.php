@@ -13,8 +13,8 @@ use App\Support\Progress;
 use App\Support\StepRecord;
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Figures\Figures;
-use Unionbit\Core\Planning\Plan;
-use Unionbit\Core\Planning\PlannedConductor;
+use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Planning\Plan\PlannedConductor;
 use Unionbit\Core\Setting\Derivation;
 use Unionbit\Core\Setting\DerivedSetting;
 

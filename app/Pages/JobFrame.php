@@ -11,7 +11,7 @@ use App\Support\PowerFlag;
 use App\Support\Progress;
 use App\Support\Pulse;
 use Unionbit\Core\Circuit\Circuit;
-use Unionbit\Core\Circuit\Point;
+use Unionbit\Core\Circuit\Netlist\Point;
 use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Job\PowerSource;
 

@@ -6,7 +6,7 @@ namespace App\Pages;
 
 use App\Models\Job;
 use App\Models\Reading;
-use Unionbit\Core\Planning\Plan;
+use Unionbit\Core\Planning\Plan\Plan;
 
 /** Load checks of a job with the last readings taken for them, and the loaded ones judged against the one at rest. */
 final class LoadCheckView

@@ -11,10 +11,10 @@ use App\Support\Progress;
 use App\Support\StepRecord;
 use App\Support\SurveyReadings;
 use Unionbit\Core\Figures\Figures;
-use Unionbit\Core\Finding;
-use Unionbit\Core\Planning\Plan;
-use Unionbit\Core\Planning\PlannedConductor;
-use Unionbit\Core\Severity;
+use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Planning\Plan\PlannedConductor;
+use Unionbit\Core\Rule\Finding;
+use Unionbit\Core\Rule\Severity;
 use Unionbit\Core\Terminal\TerminalName;
 
 /**

@@ -12,13 +12,13 @@ use App\Support\StepRecord;
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Figures\TemperatureSplit;
-use Unionbit\Core\Planning\Plan;
-use Unionbit\Core\Proving\OtherSteps;
-use Unionbit\Core\Proving\Probe;
-use Unionbit\Core\Proving\Route;
-use Unionbit\Core\Proving\School;
-use Unionbit\Core\Proving\Sign;
-use Unionbit\Core\Proving\Waits;
+use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Proving\Route\Route;
+use Unionbit\Core\Proving\Route\School;
+use Unionbit\Core\Proving\Step\Probe;
+use Unionbit\Core\Proving\Step\Sign;
+use Unionbit\Core\Proving\Step\SupportingSteps;
+use Unionbit\Core\Proving\Step\Waits;
 use Unionbit\Core\Terminal\Place;
 
 final class ProvePage
@@ -43,7 +43,7 @@ final class ProvePage
             ),
             'routes' => self::routes($plan, $progress, PowerFlag::of($job)->isLive()),
             'restore' => $progress->restore(),
-            'noContinuity' => (new OtherSteps($plan))->whyNoContinuity(),
+            'noContinuity' => (new SupportingSteps($plan))->whyNoContinuity(),
             'noWallJumper' => self::noWallJumper($plan, $progress),
             'board' => BoardView::of($plan),
             'resting' => BoardView::state($plan, $plan->circuit()->operate(Setup::calling())),
@@ -98,7 +98,7 @@ final class ProvePage
     {
         $why = [];
         foreach (array_keys($progress->calls()) as $call) {
-            $why[$call] = (new OtherSteps($plan))->whyNoJumper(CallName::from($call));
+            $why[$call] = (new SupportingSteps($plan))->whyNoJumper(CallName::from($call));
         }
 
         return (object) array_filter($why, is_string(...));

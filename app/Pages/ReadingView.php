@@ -6,7 +6,7 @@ namespace App\Pages;
 
 use App\Models\Job;
 use App\Models\Reading;
-use Unionbit\Core\Circuit\MeterMode;
+use Unionbit\Core\Circuit\Meter\MeterMode;
 
 /** A reading as the log and the record show it. */
 final class ReadingView

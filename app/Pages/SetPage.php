@@ -7,7 +7,7 @@ namespace App\Pages;
 use App\Models\Job;
 use App\Models\SettingEntry;
 use App\Support\Progress;
-use Unionbit\Core\Planning\Plan;
+use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Setting\Derivation;
 use Unionbit\Core\Setting\DerivedSetting;
 use Unionbit\Core\Setting\SettingCheck;

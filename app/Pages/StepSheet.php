@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace App\Pages;
 
 use Illuminate\Support\Facades\Cache;
-use Unionbit\Core\Circuit\Meter;
-use Unionbit\Core\Planning\Plan;
-use Unionbit\Core\Proving\LoadCheck;
-use Unionbit\Core\Proving\LoadChecks;
-use Unionbit\Core\Proving\Probe;
-use Unionbit\Core\Proving\Step;
+use Unionbit\Core\Circuit\Meter\Meter;
+use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Proving\Load\LoadCheck;
+use Unionbit\Core\Proving\Load\LoadChecks;
+use Unionbit\Core\Proving\Step\Probe;
+use Unionbit\Core\Proving\Step\Step;
 
 /**
  * What the circuit has to say of a plan's steps: expected readings, the board as each step makes it, the load checks.

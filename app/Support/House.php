@@ -6,13 +6,13 @@ namespace App\Support;
 
 use App\Models\Job;
 use Unionbit\Core\Circuit\Circuit;
+use Unionbit\Core\Job\File\SurveyFile;
 use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Job\PlateAsFound;
-use Unionbit\Core\Job\SurveyFile;
-use Unionbit\Core\Planning\Plan;
-use Unionbit\Core\Planning\PlanFile;
-use Unionbit\Core\Proving\Step;
-use Unionbit\Core\Proving\Steps;
+use Unionbit\Core\Planning\File\PlanFile;
+use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Proving\Step\Step;
+use Unionbit\Core\Proving\Step\Steps;
 
 /** A job as the core sees it: the installation of its survey and, once a thermostat is chosen, its plan. */
 final class House

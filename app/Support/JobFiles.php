@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Support;
 
+use Unionbit\Core\Data\InvalidData;
+use Unionbit\Core\Data\Json;
 use Unionbit\Core\Fault\FaultCatalogue;
-use Unionbit\Core\InvalidData;
-use Unionbit\Core\Json;
-use Unionbit\Core\Planning\JobFile;
+use Unionbit\Core\Planning\File\JobFile;
 
 /** Reads job files against the catalogue. */
 final readonly class JobFiles

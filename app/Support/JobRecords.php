@@ -20,7 +20,7 @@ use App\Models\Waiver;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Str;
-use Unionbit\Core\InvalidData;
+use Unionbit\Core\Data\InvalidData;
 
 /**
  * What was recorded on a job, as a job file carries it: readings and the marks on them, signs, measurements, settings,

@@ -8,7 +8,7 @@ use App\Models\Job;
 use Throwable;
 use Unionbit\Core\Terminal\TradeWords;
 use Unionbit\Core\Visit\Carry;
-use Unionbit\Core\Visit\HouseWords;
+use Unionbit\Core\Visit\SearchWords;
 use Unionbit\Core\Visit\Task;
 use Unionbit\Core\Wiring\Conductor;
 
@@ -130,7 +130,7 @@ final readonly class JobSummary
         $names = [$job->site, $job->address, $job->system_name, $job->kind, (string) $job->who];
         try {
             $house = $job->house();
-            $words = HouseWords::of($house->installation, $house->plan);
+            $words = SearchWords::of($house->installation, $house->plan);
         } catch (Throwable) {
             $words = [];
         }

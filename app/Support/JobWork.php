@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Support;
 
 use App\Models\Job;
-use Unionbit\Core\Planning\Move;
-use Unionbit\Core\Planning\MoveList;
+use Unionbit\Core\Planning\Work\Move;
+use Unionbit\Core\Planning\Work\MoveList;
 use Unionbit\Core\Visit\Workload;
 
 /** The work that a job still holds. */

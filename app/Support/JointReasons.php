@@ -8,10 +8,10 @@ use App\Models\Job;
 use App\Models\Reading;
 use App\Pages\StepSheet;
 use Illuminate\Support\Facades\Cache;
-use Unionbit\Core\Circuit\MeterMode;
-use Unionbit\Core\Planning\Plan;
-use Unionbit\Core\Proving\Judge;
-use Unionbit\Core\Proving\TakenReading;
+use Unionbit\Core\Circuit\Meter\MeterMode;
+use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Proving\Judge\Judge;
+use Unionbit\Core\Proving\Judge\TakenReading;
 
 /**
  * Why the failed readings of a call read as they do, from all readings of it together: those of a step's last run, or

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Support;
 
 use Illuminate\Validation\ValidationException;
-use Unionbit\Core\Circuit\MeterMode;
+use Unionbit\Core\Circuit\Meter\MeterMode;
 
 /** A reading as a person types it: digits, a comma or a point, or OL for over-limit. */
 final class MeterValue

@@ -7,7 +7,7 @@ namespace App\Support;
 use App\Models\Job;
 use Illuminate\Validation\ValidationException;
 use Unionbit\Core\Circuit\Circuit;
-use Unionbit\Core\Circuit\Meter;
+use Unionbit\Core\Circuit\Meter\Meter;
 use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Fault\Fault;
 use Unionbit\Core\Fault\Observables;

@@ -6,7 +6,7 @@ namespace App\Support;
 
 use App\Models\OwnProfile;
 use Illuminate\Support\Str;
-use Unionbit\Core\InvalidData;
+use Unionbit\Core\Data\InvalidData;
 use Unionbit\Core\Thermostat\Profile;
 use Unionbit\Core\Thermostat\ProfileCheck;
 use Unionbit\Core\Thermostat\ProfileReader;

@@ -9,9 +9,9 @@ use Illuminate\Validation\ValidationException;
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Call\CallTable;
 use Unionbit\Core\Circuit\Circuit;
-use Unionbit\Core\Circuit\Expectation;
-use Unionbit\Core\Circuit\Meter;
-use Unionbit\Core\Circuit\MeterMode;
+use Unionbit\Core\Circuit\Meter\Expectation;
+use Unionbit\Core\Circuit\Meter\Meter;
+use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Circuit\Setup;
 
 /** The circuit and set-up in which a reading is taken or asked for: the stage, the step or call, the power flag. */

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Support;
 
 use App\Models\Job;
-use Unionbit\Core\Circuit\MeterMode;
+use Unionbit\Core\Circuit\Meter\MeterMode;
 
 /** Where and how a reading is taken: stage, step or simulated call, meter mode, and the two points. */
 final readonly class ReadingPlace

@@ -11,10 +11,10 @@ use App\Models\Signature;
 use App\Models\StepEvent;
 use Illuminate\Support\Carbon;
 use Unionbit\Core\Call\CallName;
-use Unionbit\Core\Circuit\MeterMode;
-use Unionbit\Core\InvalidData;
-use Unionbit\Core\Proving\Method;
-use Unionbit\Core\Proving\Outcome;
+use Unionbit\Core\Circuit\Meter\MeterMode;
+use Unionbit\Core\Data\InvalidData;
+use Unionbit\Core\Proving\Judge\Outcome;
+use Unionbit\Core\Proving\Step\Method;
 use Unionbit\Core\Setting\SettingKey;
 
 /**

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace App\Support;
 
 use Symfony\Component\Serializer\Encoder\CsvEncoder;
-use Unionbit\Core\InvalidData;
-use Unionbit\Core\Job\ConductorSchedule;
+use Unionbit\Core\Data\InvalidData;
+use Unionbit\Core\Job\File\ConductorSchedule;
+use Unionbit\Core\Job\File\SurveyFile;
 use Unionbit\Core\Job\Installation;
-use Unionbit\Core\Job\SurveyFile;
 
 /** The conductor schedule as CSV, with a heading; a comma or a semicolon between columns. */
 final class Schedule

@@ -9,9 +9,9 @@ use App\Models\Observation;
 use App\Models\Reading;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Collection;
-use Unionbit\Core\Proving\Step;
-use Unionbit\Core\Proving\Wait;
-use Unionbit\Core\Proving\Waits;
+use Unionbit\Core\Proving\Step\Step;
+use Unionbit\Core\Proving\Step\Wait;
+use Unionbit\Core\Proving\Step\Waits;
 
 /** A proving step with what is recorded of its last run: started, ready when, readings and signs, state. */
 final readonly class StepRecord

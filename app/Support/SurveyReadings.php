@@ -6,8 +6,8 @@ namespace App\Support;
 
 use App\Models\Job;
 use App\Models\Reading;
-use Unionbit\Core\Circuit\MeterMode;
-use Unionbit\Core\Finding;
+use Unionbit\Core\Circuit\Meter\MeterMode;
+use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Screening\Screening;
 use Unionbit\Core\Screening\SurveyReading;
 use Unionbit\Core\Screening\VanishingPoint;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Support;
 
-use Unionbit\Core\Planning\Plan;
-use Unionbit\Core\Planning\WiringTable;
+use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Planning\Work\WiringTable;
 
 /** The wiring of a plan as SVG for paper: a drawing from board to wall, and a sheet of conductor labels. */
 final class WiringDrawing

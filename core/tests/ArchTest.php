@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 // The order of rooms: each may use those before it and none after it.
 const ROOMS = [
+    'Data',
+    'Rule',
     'Terminal',
     'Wiring',
     'Equipment',

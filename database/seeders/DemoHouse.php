@@ -23,10 +23,10 @@ use App\Support\PowerFlag;
 use App\Support\ReadingPlace;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Str;
-use Unionbit\Core\Circuit\MeterMode;
-use Unionbit\Core\Node;
-use Unionbit\Core\Planning\MoveList;
-use Unionbit\Core\Proving\Step;
+use Unionbit\Core\Circuit\Meter\MeterMode;
+use Unionbit\Core\Data\Field;
+use Unionbit\Core\Planning\Work\MoveList;
+use Unionbit\Core\Proving\Step\Step;
 use Unionbit\Core\Setting\Derivation;
 
 /**
@@ -49,7 +49,7 @@ final class DemoHouse
 
     private Carbon $clock;
 
-    private readonly Node $file;
+    private readonly Field $file;
 
     /** @var array<string, mixed> */
     private readonly array $json;
@@ -62,7 +62,7 @@ final class DemoHouse
             flags: JSON_THROW_ON_ERROR,
         );
         $this->json = is_array($json) ? $json : [];
-        $this->file = Node::root($json);
+        $this->file = Field::root($json);
         $this->clock = Carbon::now()->subDays(2)->setTime(8, 30);
         mt_srand($seed);
     }

@@ -6,9 +6,9 @@ use App\Support\JobFiles;
 use Illuminate\Support\Facades\Artisan;
 use Opis\JsonSchema\Errors\ErrorFormatter;
 use Opis\JsonSchema\Validator;
-use Unionbit\Core\InvalidData;
-use Unionbit\Core\Planning\JobFile;
-use Unionbit\Core\Planning\Simulation;
+use Unionbit\Core\Data\InvalidData;
+use Unionbit\Core\Planning\File\JobFile;
+use Unionbit\Core\Planning\Proof\Simulation;
 
 /** @return array{int, string} exit code and output */
 function artisan(string $command): array

@@ -7,7 +7,7 @@ use App\Models\Photo;
 use App\Support\Photographs;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Storage;
-use Unionbit\Core\Job\ConductorSchedule;
+use Unionbit\Core\Job\File\ConductorSchedule;
 
 /** @return array<string, mixed> */
 function surveyPage(Job $job): array

@@ -8,10 +8,10 @@ use App\Pages\ConductorView;
 use App\Support\Catalog;
 use App\Support\MeterValue;
 use Illuminate\Validation\ValidationException;
-use Unionbit\Core\Circuit\MeterMode;
+use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Job\ExampleHouse;
-use Unionbit\Core\Planning\LetterToLetter;
-use Unionbit\Core\Planning\Plan;
+use Unionbit\Core\Planning\Offer\LetterToLetter;
+use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Wiring\ConductorEntry;
 

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Support\JobFiles;
-use Unionbit\Core\Planning\CallProof;
-use Unionbit\Core\Planning\JobFile;
-use Unionbit\Core\Planning\Simulation;
+use Unionbit\Core\Planning\File\JobFile;
+use Unionbit\Core\Planning\Proof\CallProof;
+use Unionbit\Core\Planning\Proof\Simulation;
 
 final class CallsCommand extends JobCommand
 {

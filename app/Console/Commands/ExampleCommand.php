@@ -7,9 +7,9 @@ namespace App\Console\Commands;
 use App\Support\Catalog;
 use Illuminate\Console\Command;
 use Unionbit\Core\Job\ExampleHouse;
-use Unionbit\Core\Planning\JobFile;
-use Unionbit\Core\Planning\LetterToLetter;
-use Unionbit\Core\Planning\Plan;
+use Unionbit\Core\Planning\File\JobFile;
+use Unionbit\Core\Planning\Offer\LetterToLetter;
+use Unionbit\Core\Planning\Plan\Plan;
 
 final class ExampleCommand extends Command
 {

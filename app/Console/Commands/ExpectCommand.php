@@ -6,13 +6,13 @@ namespace App\Console\Commands;
 
 use App\Support\JobFiles;
 use Unionbit\Core\Circuit\Circuit;
-use Unionbit\Core\Circuit\Meter;
-use Unionbit\Core\Circuit\MeterMode;
+use Unionbit\Core\Circuit\Meter\Meter;
+use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Circuit\Setup;
+use Unionbit\Core\Data\InvalidData;
 use Unionbit\Core\Fault\FaultedCall;
 use Unionbit\Core\Fault\Observables;
-use Unionbit\Core\InvalidData;
-use Unionbit\Core\Planning\JobFile;
+use Unionbit\Core\Planning\File\JobFile;
 
 final class ExpectCommand extends JobCommand
 {

@@ -9,10 +9,10 @@ use Illuminate\Console\Command;
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Call\CallTable;
 use Unionbit\Core\Circuit\Circuit;
+use Unionbit\Core\Data\InvalidData;
 use Unionbit\Core\Fault\Fault;
-use Unionbit\Core\InvalidData;
-use Unionbit\Core\Planning\JobFile;
-use Unionbit\Core\Planning\Plan;
+use Unionbit\Core\Planning\File\JobFile;
+use Unionbit\Core\Planning\Plan\Plan;
 
 /**
  * A command that asks the circuit of a job file. Exit codes: 0 answered; 1 answered, and the answer is a no (a call

@@ -6,8 +6,8 @@ namespace App\Console\Commands;
 
 use App\Support\JobFiles;
 use Unionbit\Core\Bench\TimeMachine;
-use Unionbit\Core\InvalidData;
-use Unionbit\Core\Planning\JobFile;
+use Unionbit\Core\Data\InvalidData;
+use Unionbit\Core\Planning\File\JobFile;
 
 final class RunCommand extends JobCommand
 {

@@ -7,7 +7,7 @@ namespace App\Console\Commands;
 use App\Support\JobFiles;
 use Unionbit\Core\Circuit\SpiceDeck;
 use Unionbit\Core\Fault\FaultedCall;
-use Unionbit\Core\Planning\JobFile;
+use Unionbit\Core\Planning\File\JobFile;
 
 final class SpiceCommand extends JobCommand
 {

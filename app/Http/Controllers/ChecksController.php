@@ -17,12 +17,12 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Validation\ValidationException;
-use Unionbit\Core\Circuit\MeterMode;
+use Unionbit\Core\Circuit\Meter\MeterMode;
+use Unionbit\Core\Data\InvalidData;
 use Unionbit\Core\Figures\Figures;
-use Unionbit\Core\InvalidData;
-use Unionbit\Core\Proving\Pattern;
-use Unionbit\Core\Proving\Separation;
-use Unionbit\Core\Proving\Step;
+use Unionbit\Core\Proving\Judge\Pattern;
+use Unionbit\Core\Proving\Route\Separation;
+use Unionbit\Core\Proving\Step\Step;
 
 /** Beside the proofs: what a test would tell, what is measured beside the circuit, and readings that nothing explains. */
 final class ChecksController extends Controller

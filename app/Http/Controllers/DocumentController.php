@@ -15,7 +15,7 @@ use App\Pages\ConductorView;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
-use Unionbit\Core\Planning\Weights;
+use Unionbit\Core\Planning\Offer\Weights;
 use Unionbit\Core\Wiring\Condition;
 use Unionbit\Core\Wiring\ConductorEntry;
 use Unionbit\Core\Wiring\EntryProblem;

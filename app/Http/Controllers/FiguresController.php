@@ -12,9 +12,9 @@ use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
 use Inertia\Inertia;
 use Inertia\Response;
+use Unionbit\Core\Data\InvalidData;
 use Unionbit\Core\Figures\Figures;
-use Unionbit\Core\InvalidData;
-use Unionbit\Core\Planning\Plan;
+use Unionbit\Core\Planning\Plan\Plan;
 
 /** Figures of a house, or without one: the page, and one figure computed anew from its inputs. Nothing is written. */
 final class FiguresController extends Controller

@@ -21,9 +21,9 @@ use Illuminate\Http\Response;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
-use Unionbit\Core\InvalidData;
-use Unionbit\Core\Json;
-use Unionbit\Core\Planning\JobFile;
+use Unionbit\Core\Data\InvalidData;
+use Unionbit\Core\Data\Json;
+use Unionbit\Core\Planning\File\JobFile;
 
 /** Job files, conductor schedules and the calendar: open formats, both ways. */
 final class FilesController extends Controller

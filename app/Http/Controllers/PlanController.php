@@ -14,12 +14,12 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Symfony\Component\Serializer\Encoder\CsvEncoder;
-use Unionbit\Core\Planning\Candidate;
-use Unionbit\Core\Planning\Plan;
-use Unionbit\Core\Planning\Planner;
-use Unionbit\Core\Planning\ThermostatChoice;
-use Unionbit\Core\Planning\Weights;
-use Unionbit\Core\Planning\WiringTable;
+use Unionbit\Core\Planning\Offer\Planner;
+use Unionbit\Core\Planning\Offer\PlanOffer;
+use Unionbit\Core\Planning\Offer\ThermostatChoice;
+use Unionbit\Core\Planning\Offer\Weights;
+use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Planning\Work\WiringTable;
 use Unionbit\Core\Thermostat\Profile;
 
 /** What is computed about plans on demand: the offers, the kinds of thermostat, table, drawing and labels. */
@@ -47,7 +47,7 @@ final class PlanController extends Controller
         }
         $weights = Weights::from($request->only(['capability', 'parts', 'time', 'risk']));
         $list = Planner::of($job->house()->installation, $profile, $weights);
-        $view = static fn (Candidate $c): array => CandidateView::of($c, $weights);
+        $view = static fn (PlanOffer $c): array => CandidateView::of($c, $weights);
 
         return new JsonResponse([
             'offered' => array_map($view, $list->offered),

@@ -14,8 +14,8 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
-use Unionbit\Core\InvalidData;
-use Unionbit\Core\Json;
+use Unionbit\Core\Data\InvalidData;
+use Unionbit\Core\Data\Json;
 use Unionbit\Core\Thermostat\ProfileDraft;
 
 /** A crew's own thermostat profiles: made in a form, read from a file, taken out as a file, put away. */

@@ -13,7 +13,7 @@ use App\Support\Progress;
 use App\Support\Pulse;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Unionbit\Core\Proving\Pattern;
+use Unionbit\Core\Proving\Judge\Pattern;
 
 /** Around the proofs: what is new on this job, what a pattern of passes and fails points to, and practice on a simulated house. */
 final class ProvingController extends Controller

@@ -7,7 +7,7 @@ namespace App\Http\Requests;
 use App\Models\Reading;
 use App\Support\ReadingPlace;
 use Illuminate\Validation\Rule;
-use Unionbit\Core\Circuit\MeterMode;
+use Unionbit\Core\Circuit\Meter\MeterMode;
 
 /** A reading, or the question what it should be. */
 final class ReadingRequest extends JobRequest

@@ -4,6 +4,14 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Circuit;
 
+use Unionbit\Core\Circuit\Netlist\Assembly;
+use Unionbit\Core\Circuit\Netlist\Element;
+use Unionbit\Core\Circuit\Netlist\ElementKind;
+use Unionbit\Core\Circuit\Netlist\Netlist;
+use Unionbit\Core\Circuit\Netlist\Tolerance;
+use Unionbit\Core\Circuit\Solve\CircuitState;
+use Unionbit\Core\Circuit\Solve\Network;
+use Unionbit\Core\Circuit\Solve\Supplies;
 use Unionbit\Core\Equipment\Load;
 use Unionbit\Core\Equipment\LoadKind;
 use Unionbit\Core\Equipment\SharedKit;

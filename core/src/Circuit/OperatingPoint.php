@@ -4,6 +4,12 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Circuit;
 
+use Unionbit\Core\Circuit\Netlist\Element;
+use Unionbit\Core\Circuit\Netlist\ElementKind;
+use Unionbit\Core\Circuit\Netlist\Netlist;
+use Unionbit\Core\Circuit\Solve\Network;
+use Unionbit\Core\Circuit\Solve\Phasors;
+
 /** The settled state of a circuit: netlist with every contact where it ends up, voltages, load states. */
 final readonly class OperatingPoint
 {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Circuit;
 
+use Unionbit\Core\Circuit\Edit\CircuitEdit;
 use Unionbit\Core\Circuit\Edit\FuseBridged;
 
 /**

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Circuit;
 
+use Unionbit\Core\Circuit\Netlist\Element;
+use Unionbit\Core\Circuit\Netlist\Netlist;
+
 /**
  * Writes a settled circuit as a deck that ordinary SPICE programs read: an AC operating point at the job's
  * frequency, every winding a source behind its resistance, every coil a resistance with an inductance in series.

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Equipment;
 
-use Unionbit\Core\InvalidData;
-use Unionbit\Core\Node;
+use Unionbit\Core\Data\Field;
+use Unionbit\Core\Data\InvalidData;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Wiring\Jumper;
@@ -16,7 +16,7 @@ final class ArchetypeReader
     /** @throws InvalidData */
     public static function read(mixed $json): Archetype
     {
-        $node = Node::root($json);
+        $node = Field::root($json);
         $heat = $node->at('heat');
         $cooling = $node->at('cooling');
 
@@ -53,7 +53,7 @@ final class ArchetypeReader
             array_map(self::transformer(...), $node->each('transformers')),
             array_map(self::load(...), $node->each('loads')),
             array_map(
-                static fn (Node $n): LineSwitch => new LineSwitch(
+                static fn (Field $n): LineSwitch => new LineSwitch(
                     $n->string('id'),
                     $n->string('label'),
                     $n->string('from'),
@@ -65,7 +65,7 @@ final class ArchetypeReader
             $delays,
             $node->has('heatPump') ? self::heatPump($node->at('heatPump')) : null,
             array_map(
-                static fn (Node $n): Jumper => new Jumper(
+                static fn (Field $n): Jumper => new Jumper(
                     $n->enum('place', Place::class),
                     $n->string('a'),
                     $n->string('b'),
@@ -79,7 +79,7 @@ final class ArchetypeReader
         );
     }
 
-    private static function terminal(Node $node): EquipmentTerminal
+    private static function terminal(Field $node): EquipmentTerminal
     {
         return new EquipmentTerminal(
             $node->enum('place', Place::class),
@@ -89,7 +89,7 @@ final class ArchetypeReader
         );
     }
 
-    private static function transformer(Node $node): Transformer
+    private static function transformer(Field $node): Transformer
     {
         return new Transformer(
             $node->string('id'),
@@ -101,7 +101,7 @@ final class ArchetypeReader
         );
     }
 
-    private static function load(Node $node): Load
+    private static function load(Field $node): Load
     {
         $drives = array_map(self::contact(...), $node->each('drives'));
 
@@ -116,7 +116,7 @@ final class ArchetypeReader
         );
     }
 
-    private static function contact(Node $node): DrivenContact
+    private static function contact(Field $node): DrivenContact
     {
         return new DrivenContact(
             $node->string('id'),
@@ -128,7 +128,7 @@ final class ArchetypeReader
         );
     }
 
-    private static function heatPump(Node $node): HeatPump
+    private static function heatPump(Field $node): HeatPump
     {
         return new HeatPump($node->string('valve'), $node->int('auxStages'), $node->string('emergency'));
     }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Fault;
 
-use Unionbit\Core\Circuit\CircuitEdit;
+use Unionbit\Core\Circuit\Edit\CircuitEdit;
 
 /** One single fault that a job's circuit can have: an entry of the catalogue applied to a part of this house. */
 final readonly class Fault

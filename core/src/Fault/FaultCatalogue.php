@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Unionbit\Core\Fault;
 
 use Unionbit\Core\Circuit\Circuit;
-use Unionbit\Core\Circuit\CircuitEdit;
 use Unionbit\Core\Circuit\Edit\ArmatureStuck;
+use Unionbit\Core\Circuit\Edit\CircuitEdit;
 use Unionbit\Core\Circuit\Edit\Closed;
 use Unionbit\Core\Circuit\Edit\CoilShorted;
 use Unionbit\Core\Circuit\Edit\FuseBridged;
@@ -18,8 +18,8 @@ use Unionbit\Core\Circuit\Edit\SourceScaled;
 use Unionbit\Core\Circuit\Edit\Swapped;
 use Unionbit\Core\Circuit\Edit\Touching;
 use Unionbit\Core\Circuit\Setup;
-use Unionbit\Core\InvalidData;
-use Unionbit\Core\Node;
+use Unionbit\Core\Data\Field;
+use Unionbit\Core\Data\InvalidData;
 
 /**
  * The fault catalogue as data, applied to a house: each entry names an effect and what it can befall, and becomes one
@@ -27,26 +27,26 @@ use Unionbit\Core\Node;
  */
 final readonly class FaultCatalogue
 {
-    /** @param  list<Node>  $entries */
+    /** @param  list<Field>  $entries */
     private function __construct(private array $entries)
     {
     }
 
     public static function read(mixed $json): self
     {
-        return new self(Node::root($json)->each('faults', PHP_INT_MAX));
+        return new self(Field::root($json)->each('faults', PHP_INT_MAX));
     }
 
     /** @return list<string> */
     public function ids(): array
     {
-        return array_map(static fn (Node $entry): string => $entry->string('id'), $this->entries);
+        return array_map(static fn (Field $entry): string => $entry->string('id'), $this->entries);
     }
 
     /** @return list<Fault> */
     public function of(Circuit $circuit): array
     {
-        $parts = new Parts($circuit->installation, $circuit->netlist(Setup::calling()));
+        $parts = new FaultSites($circuit->installation, $circuit->netlist(Setup::calling()));
         $faults = [];
         foreach ($this->entries as $entry) {
             if ($entry->has('only') && $circuit->installation->archetype->heatPump === null) {
@@ -61,7 +61,7 @@ final readonly class FaultCatalogue
     }
 
     /** @param  list<CircuitEdit>  $edits */
-    private static function fault(Node $entry, string $part, array $edits, Circuit $circuit): Fault
+    private static function fault(Field $entry, string $part, array $edits, Circuit $circuit): Fault
     {
         $effect = $entry->at('effect');
         $do = $effect->string('do');
@@ -92,7 +92,7 @@ final readonly class FaultCatalogue
     }
 
     /** @return array<string, list<CircuitEdit>> edits by the part that the entry befalls */
-    private function cases(Node $entry, Parts $parts): array
+    private function cases(Field $entry, FaultSites $parts): array
     {
         $effect = $entry->at('effect');
         $of = $effect->string('of', '');

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Figures;
 
-use Unionbit\Core\Planning\Plan;
+use Unionbit\Core\Planning\Plan\Plan;
 
 /** Sum of the grilles against 350 to 450 CFM for each ton. */
 final class AirflowCheck implements Figure

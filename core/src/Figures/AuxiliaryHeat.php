@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Figures;
 
-use Unionbit\Core\Planning\Plan;
+use Unionbit\Core\Planning\Plan\Plan;
 
 /** Strip heat: elements are fixed resistances, so less line voltage is much less heat; airflow for the temperature rise. */
 final class AuxiliaryHeat implements Figure

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Figures;
 
-use Unionbit\Core\Planning\Plan;
+use Unionbit\Core\Planning\Plan\Plan;
 
 /**
  * Where the heat pump just carries the house, and where the furnace becomes the cheaper heat: load and capacity

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Figures;
 
-use Unionbit\Core\Planning\NewCable;
-use Unionbit\Core\Planning\Plan;
+use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Planning\Work\NewCable;
 
 /** Which cable to pull: conductors needed now, accessories, and at least one to spare; length from the path with slack. */
 final class CableToPull implements Figure

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Unionbit\Core\Figures;
 
 use Unionbit\Core\Equipment\LoadKind;
-use Unionbit\Core\Planning\Plan;
+use Unionbit\Core\Planning\Plan\Plan;
 
 /** Measured ohms of a coil against what it should have: open, short, shorted turns, or good by ohms. */
 final class CoilCheck implements Figure

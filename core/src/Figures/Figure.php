@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Figures;
 
-use Unionbit\Core\Planning\Plan;
+use Unionbit\Core\Planning\Plan\Plan;
 
 /** A calculation that nobody should do on a glove: its inputs with units and sources, its lines with formulas, a verdict. */
 interface Figure

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Figures;
 
-use Unionbit\Core\InvalidData;
-use Unionbit\Core\Planning\Plan;
+use Unionbit\Core\Data\InvalidData;
+use Unionbit\Core\Planning\Plan\Plan;
 
 /** All figures; each with or without a house. */
 final class Figures

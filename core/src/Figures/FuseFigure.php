@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Unionbit\Core\Figures;
 
 use Unionbit\Core\Circuit\Circuit;
-use Unionbit\Core\Circuit\FuseCurve;
+use Unionbit\Core\Circuit\Solve\FuseCurve;
 use Unionbit\Core\Equipment\Transformer;
-use Unionbit\Core\Planning\Plan;
+use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Wiring\Cable;
 
 /** A current against the fuse: when it opens, what it lets through for ever, and what a short at the far end of the cable draws. */

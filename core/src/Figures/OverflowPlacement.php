@@ -9,9 +9,9 @@ use Unionbit\Core\Circuit\Edit\Opened;
 use Unionbit\Core\Circuit\OperatingPoint;
 use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Job\SafetyDevice;
-use Unionbit\Core\Planning\Changes;
-use Unionbit\Core\Planning\Plan;
-use Unionbit\Core\Planning\Simulation;
+use Unionbit\Core\Planning\Plan\HouseChanges;
+use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Planning\Proof\Simulation;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Thermostat\PowerKind;
@@ -79,7 +79,7 @@ final class OverflowPlacement
     private static function row(Plan $plan, SafetyDevice $device): array
     {
         $changed = new Plan(
-            (new Changes(null, [$device]))->applied($plan->installation),
+            (new HouseChanges(null, [$device]))->applied($plan->installation),
             $plan->profile,
             $plan->landing,
         );

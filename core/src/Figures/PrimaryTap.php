@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Unionbit\Core\Figures;
 
 use Unionbit\Core\Equipment\Transformer;
-use Unionbit\Core\Planning\Plan;
+use Unionbit\Core\Planning\Plan\Plan;
 
 /** Which primary lead fits the measured line: volts of the secondary on each, and which leads are capped one by one. */
 final class PrimaryTap implements Figure

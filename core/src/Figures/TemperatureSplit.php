@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Unionbit\Core\Figures;
 
 use Unionbit\Core\Equipment\Archetype;
-use Unionbit\Core\Planning\Plan;
+use Unionbit\Core\Planning\Plan\Plan;
 
 /** Supply against return, for the mode: says which mode it is really in, too. */
 final class TemperatureSplit implements Figure

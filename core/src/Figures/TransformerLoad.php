@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Unionbit\Core\Figures;
 
 use Unionbit\Core\Circuit\Circuit;
-use Unionbit\Core\Planning\Plan;
-use Unionbit\Core\Planning\Simulation;
+use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Planning\Proof\Simulation;
 
 /** Volt-amperes of each call against the rating: by the circuit at its own voltage, and as the sum of the plates at 24 V. */
 final class TransformerLoad implements Figure

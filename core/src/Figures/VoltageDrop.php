@@ -7,7 +7,7 @@ namespace Unionbit\Core\Figures;
 use Unionbit\Core\Circuit\Circuit;
 use Unionbit\Core\Equipment\LoadKind;
 use Unionbit\Core\Equipment\Transformer;
-use Unionbit\Core\Planning\Plan;
+use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Wiring\Cable;
 
 /** Volts at the contactor before and after it pulls in, and the longest run on which it still does: solved with its rest impedance and phase. */

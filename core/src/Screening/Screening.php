@@ -4,9 +4,30 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Screening;
 
-use Unionbit\Core\Finding;
 use Unionbit\Core\Job\Installation;
-use Unionbit\Core\Severity;
+use Unionbit\Core\Rule\Finding;
+use Unionbit\Core\Rule\Severity;
+use Unionbit\Core\Screening\Rule\Equipment\Mr12DefrostHeatFound;
+use Unionbit\Core\Screening\Rule\Equipment\Sc16FanJumper;
+use Unionbit\Core\Screening\Rule\Equipment\Sc18Nameplates;
+use Unionbit\Core\Screening\Rule\Equipment\Sc19Evidence;
+use Unionbit\Core\Screening\Rule\ScreeningRule;
+use Unionbit\Core\Screening\Rule\Supply\Sc03Supply;
+use Unionbit\Core\Screening\Rule\Supply\Sc07TwoTransformers;
+use Unionbit\Core\Screening\Rule\Supply\Sc14Fuse;
+use Unionbit\Core\Screening\Rule\Supply\Sc15LinkState;
+use Unionbit\Core\Screening\Rule\Supply\Sc17BlankDisplay;
+use Unionbit\Core\Screening\Rule\System\Sc01LineVoltage;
+use Unionbit\Core\Screening\Rule\System\Sc02Millivolt;
+use Unionbit\Core\Screening\Rule\System\Sc04Communicating;
+use Unionbit\Core\Screening\Rule\System\Sc05WaterFanCoil;
+use Unionbit\Core\Screening\Rule\System\Sc06ThreeWireZoneValve;
+use Unionbit\Core\Screening\Rule\Wires\Sc08WireKind;
+use Unionbit\Core\Screening\Rule\Wires\Sc09CommonWithoutConductor;
+use Unionbit\Core\Screening\Rule\Wires\Sc10ColourAgainstLetter;
+use Unionbit\Core\Screening\Rule\Wires\Sc11PairingAssumed;
+use Unionbit\Core\Screening\Rule\Wires\Sc12EndsDisagree;
+use Unionbit\Core\Screening\Rule\Wires\Sc13AmbiguousLetter;
 
 /** The screening rules in force. Adding a rule is adding a class and naming it here. */
 final class Screening
@@ -34,7 +55,7 @@ final class Screening
             new Sc17BlankDisplay(),
             new Sc18Nameplates(),
             new Sc19Evidence(),
-            new Mr12DefrostHeat(),
+            new Mr12DefrostHeatFound(),
         ];
     }
 

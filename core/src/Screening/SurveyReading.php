@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Screening;
 
-use Unionbit\Core\Circuit\MeterMode;
+use Unionbit\Core\Circuit\Meter\MeterMode;
 
 /** A volt or ohm reading taken during the survey, between two points of the house as found. */
 final readonly class SurveyReading

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Screening;
 
-use Unionbit\Core\Circuit\MeterMode;
-use Unionbit\Core\Finding;
+use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Job\Installation;
-use Unionbit\Core\Severity;
+use Unionbit\Core\Rule\Finding;
+use Unionbit\Core\Rule\Severity;
 
 /**
  * The three-place rule: follow the supply from the transformer to the board, the wall and the outdoor unit, and where

@@ -8,9 +8,9 @@ use Unionbit\Core\Call\CallTable;
 use Unionbit\Core\Circuit\LoadState;
 use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Figures\BalancePoint;
-use Unionbit\Core\Planning\CallProof;
-use Unionbit\Core\Planning\Plan;
-use Unionbit\Core\Planning\Simulation;
+use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Planning\Proof\CallProof;
+use Unionbit\Core\Planning\Proof\Simulation;
 
 /** What the installer would see if a setting were entered wrong: asked of the circuit, call by call, or of the figures. */
 final class Consequence

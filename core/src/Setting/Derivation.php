@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Unionbit\Core\Setting;
 
 use Unionbit\Core\Call\CallSettings;
-use Unionbit\Core\Planning\Plan;
+use Unionbit\Core\Planning\Plan\Plan;
 
 /** Derives every setting of a plan from the survey, with its reason and the consequence of each other choice. */
 final class Derivation

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Setting;
 
-use Unionbit\Core\Planning\Plan;
+use Unionbit\Core\Planning\Plan\Plan;
 
 /** A setting with the value that follows from the survey, why, and what happens with each other choice. */
 final readonly class DerivedSetting

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Unionbit\Core\Setting;
 
 use Unionbit\Core\Figures\BalancePoint;
-use Unionbit\Core\Planning\Plan;
+use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Terminal\TerminalName;
 
 /** Why a setting is what it is, in this house; and where the house's own sources disagree. */

@@ -6,9 +6,9 @@ namespace Unionbit\Core\Setting;
 
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Call\CallTable;
-use Unionbit\Core\Finding;
-use Unionbit\Core\Planning\Plan;
-use Unionbit\Core\Severity;
+use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Rule\Finding;
+use Unionbit\Core\Rule\Severity;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Thermostat\PlateTerminal;

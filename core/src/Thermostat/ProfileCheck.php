@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Thermostat;
 
-use Unionbit\Core\InvalidData;
+use Unionbit\Core\Data\InvalidData;
 
 /** Whether a profile makes sense as a thermostat: every switch has its hot, the link joins hots, power comes from somewhere. */
 final class ProfileCheck

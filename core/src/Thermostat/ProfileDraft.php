@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Thermostat;
 
-use Unionbit\Core\InvalidData;
+use Unionbit\Core\Data\InvalidData;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Terminal\Vocabulary;

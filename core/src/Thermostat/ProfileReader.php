@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Thermostat;
 
-use Unionbit\Core\InvalidData;
-use Unionbit\Core\Node;
+use Unionbit\Core\Data\Field;
+use Unionbit\Core\Data\InvalidData;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
 
@@ -15,7 +15,7 @@ final class ProfileReader
     /** @throws InvalidData */
     public static function read(mixed $json): Profile
     {
-        $node = Node::root($json);
+        $node = Field::root($json);
         $link = $node->at('link');
         $power = $node->at('power');
         $between = $link->strings('between');
@@ -36,7 +36,7 @@ final class ProfileReader
             $node->string('id'),
             $node->string('title'),
             array_map(
-                static fn (Node $n): PlateTerminal => new PlateTerminal(
+                static fn (Field $n): PlateTerminal => new PlateTerminal(
                     $n->string('printed'),
                     $n->enum('name', TerminalName::class),
                     $n->has('hot') ? $n->string('hot') : null,

@@ -7,7 +7,7 @@ namespace Unionbit\Core\Visit;
 use Unionbit\Core\Job\Facts;
 use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Job\LinkState;
-use Unionbit\Core\Planning\Plan;
+use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Wiring\Conductor;
 use Unionbit\Core\Wiring\Evidence;
 

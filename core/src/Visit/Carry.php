@@ -6,7 +6,7 @@ namespace Unionbit\Core\Visit;
 
 use Unionbit\Core\Equipment\LoadKind;
 use Unionbit\Core\Job\Installation;
-use Unionbit\Core\Planning\Plan;
+use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Thermostat\PowerKind;
 use Unionbit\Core\Wiring\Conductor;

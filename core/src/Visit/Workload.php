@@ -6,13 +6,13 @@ namespace Unionbit\Core\Visit;
 
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Call\CallTable;
-use Unionbit\Core\Job\Assumptions;
 use Unionbit\Core\Job\Installation;
-use Unionbit\Core\Planning\Plan;
-use Unionbit\Core\Proving\Route;
-use Unionbit\Core\Proving\School;
-use Unionbit\Core\Proving\Steps;
-use Unionbit\Core\Proving\Waits;
+use Unionbit\Core\Job\Interview\Assumptions;
+use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Proving\Route\Route;
+use Unionbit\Core\Proving\Route\School;
+use Unionbit\Core\Proving\Step\Steps;
+use Unionbit\Core\Proving\Step\Waits;
 
 /**
  * How long a visit still takes: what survey, plan, settings and proofs need, with the equipment's own delays. The

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Wiring;
 
-use Unionbit\Core\InvalidData;
+use Unionbit\Core\Data\InvalidData;
 
 /** Conductor ends that are joined under a connector instead of on a screw. */
 final readonly class Splices

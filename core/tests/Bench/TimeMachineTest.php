@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 use Unionbit\Core\Bench\TimeMachine;
 use Unionbit\Core\Call\CallName;
-use Unionbit\Core\Circuit\FuseCurve;
+use Unionbit\Core\Circuit\Solve\FuseCurve;
 use Unionbit\Core\Fault\Fault;
-use Unionbit\Core\Job\SurveyFile;
-use Unionbit\Core\Planning\LetterToLetter;
-use Unionbit\Core\Planning\Plan;
+use Unionbit\Core\Job\File\SurveyFile;
+use Unionbit\Core\Planning\Offer\LetterToLetter;
+use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Tests\Support\House;
 
 /** @return array<string, int> first second of each thing that happened */

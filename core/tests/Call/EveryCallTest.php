@@ -6,8 +6,8 @@ use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Call\CallSettings;
 use Unionbit\Core\Call\CallTable;
 use Unionbit\Core\Circuit\Setup;
-use Unionbit\Core\Planning\CallProof;
-use Unionbit\Core\Planning\Simulation;
+use Unionbit\Core\Planning\Proof\CallProof;
+use Unionbit\Core\Planning\Proof\Simulation;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Tests\Support\House;
 

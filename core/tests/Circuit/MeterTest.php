@@ -3,8 +3,8 @@
 declare(strict_types=1);
 
 use Unionbit\Core\Circuit\Edit\Opened;
-use Unionbit\Core\Circuit\Meter;
-use Unionbit\Core\Circuit\MeterMode;
+use Unionbit\Core\Circuit\Meter\Meter;
+use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Tests\Support\House;
 use Unionbit\Core\Wiring\End;

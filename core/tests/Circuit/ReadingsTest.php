@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Call\CallTable;
-use Unionbit\Core\Circuit\Meter;
+use Unionbit\Core\Circuit\Meter\Meter;
 use Unionbit\Core\Circuit\Setup;
-use Unionbit\Core\Planning\Plan;
+use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Tests\Support\House;
 
 // Readings that the trade knows, worked out by hand: copper 0.00639 Ω a foot at 18 AWG over 45 ft to the wall and

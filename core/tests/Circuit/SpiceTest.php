@@ -4,18 +4,18 @@ declare(strict_types=1);
 
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Call\CallTable;
-use Unionbit\Core\Circuit\CircuitEdit;
+use Unionbit\Core\Circuit\Edit\CircuitEdit;
 use Unionbit\Core\Circuit\Edit\CoilShorted;
 use Unionbit\Core\Circuit\Edit\Opened;
 use Unionbit\Core\Circuit\Edit\Touching;
-use Unionbit\Core\Circuit\Element;
-use Unionbit\Core\Circuit\ElementKind;
+use Unionbit\Core\Circuit\Netlist\Element;
+use Unionbit\Core\Circuit\Netlist\ElementKind;
 use Unionbit\Core\Circuit\OperatingPoint;
 use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Circuit\SpiceDeck;
-use Unionbit\Core\Planning\Candidate;
-use Unionbit\Core\Planning\Planner;
-use Unionbit\Core\Planning\Simulation;
+use Unionbit\Core\Planning\Offer\Planner;
+use Unionbit\Core\Planning\Offer\PlanOffer;
+use Unionbit\Core\Planning\Proof\Simulation;
 use Unionbit\Core\Tests\Support\House;
 use Unionbit\Core\Tests\Support\Spice;
 use Unionbit\Core\Wiring\Conductor;
@@ -143,7 +143,7 @@ it('agrees with it for a kit\'s adapter on a shared conductor', function (): voi
     $plan = array_values(
         array_filter(
             Planner::of($short, House::profile('c-powered-shared-kit-2h-2c'))->offered,
-            static fn (Candidate $c): bool => $c->codes() === ['WO04'],
+            static fn (PlanOffer $c): bool => $c->codes() === ['WO04'],
         ),
     )[0]->plan;
     foreach (Simulation::setups($plan) as $call => $setup) {

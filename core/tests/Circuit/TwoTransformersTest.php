@@ -6,13 +6,13 @@ use Unionbit\Core\Circuit\Circuit;
 use Unionbit\Core\Circuit\Edit\Resistive;
 use Unionbit\Core\Circuit\Edit\SourceScaled;
 use Unionbit\Core\Circuit\Edit\Touching;
-use Unionbit\Core\Circuit\Meter;
-use Unionbit\Core\Circuit\MeterMode;
+use Unionbit\Core\Circuit\Meter\Meter;
+use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Job\ExampleHouse;
 use Unionbit\Core\Job\Facts;
 use Unionbit\Core\Job\Installation;
-use Unionbit\Core\Planning\LetterToLetter;
+use Unionbit\Core\Planning\Offer\LetterToLetter;
 use Unionbit\Core\Tests\Support\House;
 
 function twoSupplies(bool $bonded, string $phase, bool $link = false): Circuit

@@ -5,14 +5,14 @@ declare(strict_types=1);
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Call\CallTable;
 use Unionbit\Core\Circuit\LoadState;
-use Unionbit\Core\Circuit\Network;
+use Unionbit\Core\Circuit\Solve\Network;
+use Unionbit\Core\Data\InvalidData;
 use Unionbit\Core\Fault\Fault;
 use Unionbit\Core\Fault\FaultCatalogue;
 use Unionbit\Core\Fault\FaultedCall;
 use Unionbit\Core\Fault\Observables;
-use Unionbit\Core\InvalidData;
-use Unionbit\Core\Job\SurveyFile;
-use Unionbit\Core\Planning\Plan;
+use Unionbit\Core\Job\File\SurveyFile;
+use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Tests\Support\House;
 
 it('shows what the trade sees', function (string $archetype, string $id, string $call, array $seen): void {

@@ -2,10 +2,10 @@
 
 declare(strict_types=1);
 
+use Unionbit\Core\Data\InvalidData;
 use Unionbit\Core\Figures\BalancePoint;
 use Unionbit\Core\Figures\Figures;
 use Unionbit\Core\Figures\OverflowPlacement;
-use Unionbit\Core\InvalidData;
 use Unionbit\Core\Tests\Support\House;
 use Unionbit\Core\Wiring\End;
 use Unionbit\Core\Wiring\EndState;

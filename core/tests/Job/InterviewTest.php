@@ -2,18 +2,18 @@
 
 declare(strict_types=1);
 
-use Unionbit\Core\Finding;
-use Unionbit\Core\InvalidData;
-use Unionbit\Core\Job\Answers;
-use Unionbit\Core\Job\Assumptions;
-use Unionbit\Core\Job\EquipmentMatch;
+use Unionbit\Core\Data\InvalidData;
 use Unionbit\Core\Job\ExampleHouse;
-use Unionbit\Core\Job\Interview;
-use Unionbit\Core\Job\ModelDigits;
-use Unionbit\Core\Job\PlateRecognition;
-use Unionbit\Core\Job\Questions;
-use Unionbit\Core\Job\SurveyFile;
-use Unionbit\Core\Job\WantedReadings;
+use Unionbit\Core\Job\File\SurveyFile;
+use Unionbit\Core\Job\Interview\Answers;
+use Unionbit\Core\Job\Interview\Assumptions;
+use Unionbit\Core\Job\Interview\Interview;
+use Unionbit\Core\Job\Interview\Questions;
+use Unionbit\Core\Job\Interview\WantedReadings;
+use Unionbit\Core\Job\Suggest\EquipmentMatch;
+use Unionbit\Core\Job\Suggest\ModelDigits;
+use Unionbit\Core\Job\Suggest\PlateRecognition;
+use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Screening\Screening;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Tests\Support\House;

@@ -3,13 +3,13 @@
 declare(strict_types=1);
 
 use Unionbit\Core\Circuit\Circuit;
-use Unionbit\Core\Circuit\Meter;
+use Unionbit\Core\Circuit\Meter\Meter;
 use Unionbit\Core\Circuit\Setup;
-use Unionbit\Core\InvalidData;
+use Unionbit\Core\Data\InvalidData;
 use Unionbit\Core\Job\ExampleHouse;
+use Unionbit\Core\Job\File\SurveyFile;
+use Unionbit\Core\Job\Interview\SurveyProgress;
 use Unionbit\Core\Job\PlateAsFound;
-use Unionbit\Core\Job\SurveyFile;
-use Unionbit\Core\Job\SurveyProgress;
 use Unionbit\Core\Terminal\Colour;
 use Unionbit\Core\Tests\Support\House;
 use Unionbit\Core\Wiring\Cable;

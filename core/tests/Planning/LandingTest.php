@@ -2,9 +2,9 @@
 
 declare(strict_types=1);
 
-use Unionbit\Core\Finding;
-use Unionbit\Core\Planning\MappingRules;
-use Unionbit\Core\Planning\PlanFile;
+use Unionbit\Core\Planning\File\PlanFile;
+use Unionbit\Core\Planning\Rule\MappingRules;
+use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Tests\Support\House;
 use Unionbit\Core\Thermostat\Profile;
 use Unionbit\Core\Wiring\Conductor;

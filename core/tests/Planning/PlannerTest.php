@@ -4,27 +4,27 @@ declare(strict_types=1);
 
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Circuit\Edit\Opened;
-use Unionbit\Core\Circuit\Meter;
-use Unionbit\Core\Circuit\MeterMode;
+use Unionbit\Core\Circuit\Meter\Meter;
+use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Fault\FaultedCall;
 use Unionbit\Core\Job\ExampleHouse;
 use Unionbit\Core\Job\Installation;
-use Unionbit\Core\Planning\CallProof;
-use Unionbit\Core\Planning\Candidate;
-use Unionbit\Core\Planning\JobFile;
-use Unionbit\Core\Planning\MoveList;
-use Unionbit\Core\Planning\PlainWords;
-use Unionbit\Core\Planning\PlanFile;
-use Unionbit\Core\Planning\PlanList;
-use Unionbit\Core\Planning\Planner;
-use Unionbit\Core\Planning\PlanProof;
-use Unionbit\Core\Planning\PreCheck;
-use Unionbit\Core\Planning\ShortPath;
-use Unionbit\Core\Planning\ThermostatChoice;
-use Unionbit\Core\Planning\Weights;
-use Unionbit\Core\Planning\WiringTable;
-use Unionbit\Core\Proving\Steps;
+use Unionbit\Core\Planning\File\JobFile;
+use Unionbit\Core\Planning\File\PlanFile;
+use Unionbit\Core\Planning\Offer\PlainWords;
+use Unionbit\Core\Planning\Offer\PlanList;
+use Unionbit\Core\Planning\Offer\Planner;
+use Unionbit\Core\Planning\Offer\PlanOffer;
+use Unionbit\Core\Planning\Offer\ThermostatChoice;
+use Unionbit\Core\Planning\Offer\Weights;
+use Unionbit\Core\Planning\Proof\CallProof;
+use Unionbit\Core\Planning\Proof\PlanProof;
+use Unionbit\Core\Planning\Proof\PreCheck;
+use Unionbit\Core\Planning\Proof\ShortPath;
+use Unionbit\Core\Planning\Work\MoveList;
+use Unionbit\Core\Planning\Work\WiringTable;
+use Unionbit\Core\Proving\Step\Steps;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Tests\Support\House;
 use Unionbit\Core\Tests\Support\NetWalk;
@@ -53,7 +53,7 @@ function demoHouse(string $name): Installation
 function offers(PlanList $list): array
 {
     return array_map(
-        static fn (Candidate $c): string => trim(
+        static fn (PlanOffer $c): string => trim(
             implode(',', $c->codes()).
                 ': '.
                 implode(
@@ -102,7 +102,7 @@ it('shares one conductor between compressor and fan (WO04)', function (): void {
     $kit = array_values(
         array_filter(
             Planner::of(demoHouse('ropewalk-11'), House::profile('c-powered-shared-kit-2h-2c'))->offered,
-            static fn (Candidate $c): bool => in_array('WO04', $c->codes(), true),
+            static fn (PlanOffer $c): bool => in_array('WO04', $c->codes(), true),
         ),
     )[0];
     $circuit = $kit->plan->circuit();
@@ -172,7 +172,7 @@ it('moves the thermostat to where a cable can be had, once the survey has found 
     $house = demoHouse('ropewalk-11');
     $profile = House::profile('c-powered-3h-2c');
     $moved = static fn (Installation $h): array => array_values(
-        array_filter(Planner::of($h, $profile)->offered, static fn (Candidate $c): bool => $c->codes() === ['WO12']),
+        array_filter(Planner::of($h, $profile)->offered, static fn (PlanOffer $c): bool => $c->codes() === ['WO12']),
     );
     $found = $moved(
         new Installation(
@@ -206,7 +206,7 @@ it('refuses with the circuit\'s own reason', function (
     string $why,
 ): void {
     $refused = Planner::of(demoHouse($house), House::profile($profile))->refused;
-    $found = array_values(array_filter($refused, static fn (Candidate $c): bool => str_contains($c->title(), $title)));
+    $found = array_values(array_filter($refused, static fn (PlanOffer $c): bool => str_contains($c->title(), $title)));
 
     expect($found)->not->toBe([])->and(implode(' ', $found[0]->refusals()))->toContain($why);
 })->with([

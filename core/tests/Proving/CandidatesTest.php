@@ -2,18 +2,18 @@
 
 declare(strict_types=1);
 
-use Unionbit\Core\Circuit\CircuitEdit;
+use Unionbit\Core\Circuit\Edit\CircuitEdit;
 use Unionbit\Core\Circuit\Edit\CoilShorted;
 use Unionbit\Core\Circuit\Edit\Opened;
 use Unionbit\Core\Circuit\Edit\Touching;
-use Unionbit\Core\Circuit\Meter;
-use Unionbit\Core\Circuit\MeterMode;
+use Unionbit\Core\Circuit\Meter\Meter;
+use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Circuit\Setup;
-use Unionbit\Core\Proving\Judge;
-use Unionbit\Core\Proving\Method;
-use Unionbit\Core\Proving\Outcome;
-use Unionbit\Core\Proving\Steps;
-use Unionbit\Core\Proving\TakenReading;
+use Unionbit\Core\Proving\Judge\Judge;
+use Unionbit\Core\Proving\Judge\Outcome;
+use Unionbit\Core\Proving\Judge\TakenReading;
+use Unionbit\Core\Proving\Step\Method;
+use Unionbit\Core\Proving\Step\Steps;
 use Unionbit\Core\Tests\Support\House;
 
 /** @return array<string, CircuitEdit> */

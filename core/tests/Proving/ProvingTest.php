@@ -2,21 +2,21 @@
 
 declare(strict_types=1);
 
-use Unionbit\Core\Circuit\Meter;
-use Unionbit\Core\Circuit\MeterMode;
+use Unionbit\Core\Circuit\Meter\Meter;
+use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Fault\FaultedCall;
 use Unionbit\Core\Fault\Observables;
 use Unionbit\Core\Job\SafetyDevice;
-use Unionbit\Core\Planning\Plan;
-use Unionbit\Core\Proving\Judge;
-use Unionbit\Core\Proving\Method;
-use Unionbit\Core\Proving\OtherSteps;
-use Unionbit\Core\Proving\Outcome;
-use Unionbit\Core\Proving\Pattern;
-use Unionbit\Core\Proving\Step;
-use Unionbit\Core\Proving\Steps;
-use Unionbit\Core\Proving\Verdict;
+use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Proving\Judge\Judge;
+use Unionbit\Core\Proving\Judge\Outcome;
+use Unionbit\Core\Proving\Judge\Pattern;
+use Unionbit\Core\Proving\Judge\Verdict;
+use Unionbit\Core\Proving\Step\Method;
+use Unionbit\Core\Proving\Step\Step;
+use Unionbit\Core\Proving\Step\Steps;
+use Unionbit\Core\Proving\Step\SupportingSteps;
 use Unionbit\Core\Tests\Support\House;
 use Unionbit\Core\Wiring\End;
 
@@ -270,7 +270,7 @@ it('proves a thermostat on batteries by continuity, and says why another cannot'
         ->toBeTrue()
         ->and((new Steps(House::plan()))->find('cool-1.continuity'))
         ->toBeNull()
-        ->and((new OtherSteps(House::plan()))->whyNoContinuity())
+        ->and((new SupportingSteps(House::plan()))->whyNoContinuity())
         ->toContain('lives on 24 V');
 });
 
@@ -291,7 +291,7 @@ it('gives a radio pair its proofs at the equipment', function (): void {
         ->not->toBeNull()
         ->and($steps->find('heat-1.voltage')?->hot)
         ->toBe('R')
-        ->and((new OtherSteps(House::example('furnace-gas-1h-1c', 'radio-pair-receiver')))->whyNoContinuity())
+        ->and((new SupportingSteps(House::example('furnace-gas-1h-1c', 'radio-pair-receiver')))->whyNoContinuity())
         ->toBe('Its switches stand at the equipment.');
 });
 

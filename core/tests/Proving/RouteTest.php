@@ -2,13 +2,13 @@
 
 declare(strict_types=1);
 
-use Unionbit\Core\Proving\Method;
-use Unionbit\Core\Proving\Route;
-use Unionbit\Core\Proving\School;
-use Unionbit\Core\Proving\Step;
-use Unionbit\Core\Proving\Steps;
-use Unionbit\Core\Proving\Waits;
-use Unionbit\Core\Proving\Walk;
+use Unionbit\Core\Proving\Route\Route;
+use Unionbit\Core\Proving\Route\School;
+use Unionbit\Core\Proving\Route\Walk;
+use Unionbit\Core\Proving\Step\Method;
+use Unionbit\Core\Proving\Step\Step;
+use Unionbit\Core\Proving\Step\Steps;
+use Unionbit\Core\Proving\Step\Waits;
 use Unionbit\Core\Tests\Support\House;
 
 it('walks through two proofs as a person would, second by second', function (): void {

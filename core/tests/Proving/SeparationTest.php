@@ -4,18 +4,18 @@ declare(strict_types=1);
 
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Circuit\Edit\Swapped;
-use Unionbit\Core\Circuit\Meter;
-use Unionbit\Core\Circuit\MeterMode;
+use Unionbit\Core\Circuit\Meter\Meter;
+use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Fault\FaultedCall;
 use Unionbit\Core\Fault\Observables;
-use Unionbit\Core\Proving\LoadCheck;
-use Unionbit\Core\Proving\LoadChecks;
-use Unionbit\Core\Proving\Method;
-use Unionbit\Core\Proving\Outcome;
-use Unionbit\Core\Proving\Separation;
-use Unionbit\Core\Proving\Step;
-use Unionbit\Core\Proving\Steps;
+use Unionbit\Core\Proving\Judge\Outcome;
+use Unionbit\Core\Proving\Load\LoadCheck;
+use Unionbit\Core\Proving\Load\LoadChecks;
+use Unionbit\Core\Proving\Route\Separation;
+use Unionbit\Core\Proving\Step\Method;
+use Unionbit\Core\Proving\Step\Step;
+use Unionbit\Core\Proving\Step\Steps;
 use Unionbit\Core\Tests\Support\House;
 
 /** @return array{Step, list<Step>} the step and the others of its call */

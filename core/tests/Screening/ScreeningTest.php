@@ -2,10 +2,10 @@
 
 declare(strict_types=1);
 
-use Unionbit\Core\Circuit\MeterMode;
-use Unionbit\Core\Finding;
+use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Job\ExampleHouse;
-use Unionbit\Core\Job\SurveyFile;
+use Unionbit\Core\Job\File\SurveyFile;
+use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Screening\Screening;
 use Unionbit\Core\Screening\SurveyReading;
 use Unionbit\Core\Screening\VanishingPoint;

@@ -2,11 +2,11 @@
 
 declare(strict_types=1);
 
-use Unionbit\Core\Job\Answers;
 use Unionbit\Core\Job\ExampleHouse;
 use Unionbit\Core\Job\Installation;
-use Unionbit\Core\Planning\LetterToLetter;
-use Unionbit\Core\Planning\Plan;
+use Unionbit\Core\Job\Interview\Answers;
+use Unionbit\Core\Planning\Offer\LetterToLetter;
+use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Setting\Derivation;
 use Unionbit\Core\Setting\DerivedSetting;
 use Unionbit\Core\Setting\SettingCheck;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Tests\Support;
 
-use Unionbit\Core\Planning\Plan;
+use Unionbit\Core\Planning\Plan\Plan;
 
 /**
  * A second opinion on a plan that shares nothing with planner, circuit or call tables: screws joined into nets by

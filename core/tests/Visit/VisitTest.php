@@ -2,10 +2,10 @@
 
 declare(strict_types=1);
 
-use Unionbit\Core\Job\SurveyFile;
-use Unionbit\Core\Planning\Plan;
-use Unionbit\Core\Proving\Method;
-use Unionbit\Core\Proving\Steps;
+use Unionbit\Core\Job\File\SurveyFile;
+use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Proving\Step\Method;
+use Unionbit\Core\Proving\Step\Steps;
 use Unionbit\Core\Terminal\TradeWords;
 use Unionbit\Core\Tests\Support\House;
 use Unionbit\Core\Visit\AsLeft;

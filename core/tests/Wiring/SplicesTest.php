@@ -2,16 +2,16 @@
 
 declare(strict_types=1);
 
-use Unionbit\Core\Circuit\Meter;
+use Unionbit\Core\Circuit\Meter\Meter;
 use Unionbit\Core\Circuit\Setup;
-use Unionbit\Core\InvalidData;
-use Unionbit\Core\Job\ConductorSchedule;
+use Unionbit\Core\Data\InvalidData;
 use Unionbit\Core\Job\ExampleHouse;
+use Unionbit\Core\Job\File\ConductorSchedule;
+use Unionbit\Core\Job\File\SurveyFile;
 use Unionbit\Core\Job\Installation;
-use Unionbit\Core\Job\SurveyFile;
-use Unionbit\Core\Planning\LetterToLetter;
-use Unionbit\Core\Planning\Plan;
-use Unionbit\Core\Planning\Simulation;
+use Unionbit\Core\Planning\Offer\LetterToLetter;
+use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Planning\Proof\Simulation;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Tests\Support\House;
 use Unionbit\Core\Wiring\ConductorEntry;

@@ -4,8 +4,7 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Circuit\Edit;
 
-use Unionbit\Core\Circuit\CircuitEdit;
-use Unionbit\Core\Circuit\Netlist;
+use Unionbit\Core\Circuit\Netlist\Netlist;
 
 /** The coil is good and gets its voltage, but nothing moves: a stuck armature, a stuck valve, a dead motor module. */
 final readonly class ArmatureStuck implements CircuitEdit

@@ -4,9 +4,8 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Circuit\Edit;
 
-use Unionbit\Core\Circuit\CircuitEdit;
-use Unionbit\Core\Circuit\Element;
-use Unionbit\Core\Circuit\Netlist;
+use Unionbit\Core\Circuit\Netlist\Element;
+use Unionbit\Core\Circuit\Netlist\Netlist;
 
 /** A switch or contact that stays closed whatever it is told. */
 final readonly class Closed implements CircuitEdit

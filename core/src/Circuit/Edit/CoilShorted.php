@@ -4,9 +4,8 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Circuit\Edit;
 
-use Unionbit\Core\Circuit\CircuitEdit;
-use Unionbit\Core\Circuit\Element;
-use Unionbit\Core\Circuit\Netlist;
+use Unionbit\Core\Circuit\Netlist\Element;
+use Unionbit\Core\Circuit\Netlist\Netlist;
 
 /** A burnt coil: one factor k of its rest impedance and of its ohms; the armature does not pull. */
 final readonly class CoilShorted implements CircuitEdit

@@ -4,9 +4,8 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Circuit\Edit;
 
-use Unionbit\Core\Circuit\CircuitEdit;
-use Unionbit\Core\Circuit\ElementKind;
-use Unionbit\Core\Circuit\Netlist;
+use Unionbit\Core\Circuit\Netlist\ElementKind;
+use Unionbit\Core\Circuit\Netlist\Netlist;
 
 /** Copper or far too large a fuse in the fuse's place: it conducts as a good fuse does, and never opens. */
 final readonly class FuseBridged implements CircuitEdit

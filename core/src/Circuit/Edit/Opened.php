@@ -4,10 +4,9 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Circuit\Edit;
 
-use Unionbit\Core\Circuit\CircuitEdit;
-use Unionbit\Core\Circuit\Element;
-use Unionbit\Core\Circuit\ElementKind;
-use Unionbit\Core\Circuit\Netlist;
+use Unionbit\Core\Circuit\Netlist\Element;
+use Unionbit\Core\Circuit\Netlist\ElementKind;
+use Unionbit\Core\Circuit\Netlist\Netlist;
 
 /** An element that no longer conducts: a broken conductor, an open switch, a blown fuse, an open coil. */
 final readonly class Opened implements CircuitEdit

@@ -4,9 +4,8 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Circuit\Edit;
 
-use Unionbit\Core\Circuit\CircuitEdit;
-use Unionbit\Core\Circuit\Element;
-use Unionbit\Core\Circuit\Netlist;
+use Unionbit\Core\Circuit\Netlist\Element;
+use Unionbit\Core\Circuit\Netlist\Netlist;
 
 /** A joint or contact that conducts badly: a loose screw (2–50 Ω), a corroded splice. */
 final readonly class Resistive implements CircuitEdit

@@ -4,9 +4,8 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Circuit\Edit;
 
-use Unionbit\Core\Circuit\CircuitEdit;
-use Unionbit\Core\Circuit\Element;
-use Unionbit\Core\Circuit\Netlist;
+use Unionbit\Core\Circuit\Netlist\Element;
+use Unionbit\Core\Circuit\Netlist\Netlist;
 
 /** Turns shorted inside a coil: 0.3 of its rest impedance at 85 % of its ohms; it draws much and does not pull. */
 final readonly class ShortedTurns implements CircuitEdit

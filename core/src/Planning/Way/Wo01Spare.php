@@ -4,9 +4,7 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Planning\Way;
 
-use Unionbit\Core\Planning\Draft;
-use Unionbit\Core\Planning\Way;
-use Unionbit\Core\Planning\WayOut;
+use Unionbit\Core\Planning\Plan\Draft;
 use Unionbit\Core\Terminal\Colour;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Wiring\Conductor;

@@ -5,10 +5,8 @@ declare(strict_types=1);
 namespace Unionbit\Core\Planning\Way;
 
 use Unionbit\Core\Equipment\SharedKit;
-use Unionbit\Core\Planning\Changes;
-use Unionbit\Core\Planning\Draft;
-use Unionbit\Core\Planning\Way;
-use Unionbit\Core\Planning\WayOut;
+use Unionbit\Core\Planning\Plan\Draft;
+use Unionbit\Core\Planning\Plan\HouseChanges;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Wiring\Conductor;
@@ -71,6 +69,6 @@ final class Wo04SharedKit implements Way
             'Only the adapter of this thermostat\'s own kit, as its sheet says.',
         );
 
-        return $draft->taking($way, $landing, new Changes($draft->changes->pulled, $draft->changes->safety, true));
+        return $draft->taking($way, $landing, new HouseChanges($draft->changes->pulled, $draft->changes->safety, true));
     }
 }

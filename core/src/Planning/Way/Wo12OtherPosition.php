@@ -4,10 +4,8 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Planning\Way;
 
-use Unionbit\Core\Planning\Draft;
-use Unionbit\Core\Planning\NewCable;
-use Unionbit\Core\Planning\Way;
-use Unionbit\Core\Planning\WayOut;
+use Unionbit\Core\Planning\Plan\Draft;
+use Unionbit\Core\Planning\Work\NewCable;
 use Unionbit\Core\Terminal\TerminalName;
 
 /**

@@ -1,0 +1,122 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Circuit\Meter;
+
+/** What the circuit says a meter will show between two points: nominal value, band, and the reason by its path. */
+final readonly class Expectation
+{
+    /**
+     * @param  ?float  $low  in the mode's unit; null where there is no number (over-limit, floating, refused)
+     * @param  bool  $floating  no path below 1 MΩ to a source: a meter shows a ghost
+     * @param  bool  $overLimit  ohms above 10 MΩ
+     * @param  string  $reason  one or two sentences made from the path
+     * @param  list<string>  $path  the way, element by element, in words
+     * @param  ?array{string, string}  $decidedBy  the second pair of points that settles what this one leaves open
+     * @param  ?string  $refused  why this reading may not be taken now
+     * @param  list<string>  $notes  fuse, chatter, overload
+     */
+    public function __construct(
+        public MeterMode $mode,
+        public string $a,
+        public string $b,
+        public ?float $low,
+        public ?float $nominal,
+        public ?float $high,
+        public bool $floating,
+        public bool $overLimit,
+        public string $reason,
+        public array $path = [],
+        public ?array $decidedBy = null,
+        public ?string $refused = null,
+        public array $notes = [],
+    ) {
+    }
+
+    public static function refused(MeterMode $mode, string $a, string $b, string $why): self
+    {
+        return new self($mode, $a, $b, null, null, null, false, false, $why, refused: $why);
+    }
+
+    /**
+     * The band widened to what other readings of the same points give.
+     *
+     * @param  list<self>  $others
+     */
+    public function widened(array $others, string $note): self
+    {
+        $lows = array_filter(
+            array_map(static fn (self $e): ?float => $e->low, [$this, ...$others]),
+            static fn (?float $v): bool => $v !== null,
+        );
+        $highs = array_filter(
+            array_map(static fn (self $e): ?float => $e->high, [$this, ...$others]),
+            static fn (?float $v): bool => $v !== null,
+        );
+        if ($this->floating || $lows === [] || $highs === []) {
+            return new self(
+                $this->mode,
+                $this->a,
+                $this->b,
+                $this->low,
+                $this->nominal,
+                $this->high,
+                $this->floating,
+                $this->overLimit,
+                $this->reason,
+                $this->path,
+                $this->decidedBy,
+                $this->refused,
+                [...$this->notes, $note],
+            );
+        }
+
+        return new self(
+            $this->mode,
+            $this->a,
+            $this->b,
+            min($lows),
+            $this->nominal,
+            max($highs),
+            false,
+            $this->overLimit,
+            $this->reason,
+            $this->path,
+            $this->decidedBy,
+            $this->refused,
+            [...$this->notes, $note],
+        );
+    }
+
+    public function contains(float $value): bool
+    {
+        return $this->low !== null && $this->high !== null && $value >= $this->low && $value <= $this->high;
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        return [
+            'mode' => $this->mode->value,
+            'unit' => $this->mode->unit(),
+            'a' => $this->a,
+            'b' => $this->b,
+            'low' => self::rounded($this->low),
+            'nominal' => self::rounded($this->nominal),
+            'high' => self::rounded($this->high),
+            'floating' => $this->floating,
+            'overLimit' => $this->overLimit,
+            'reason' => $this->reason,
+            'path' => $this->path,
+            'decidedBy' => $this->decidedBy,
+            'refused' => $this->refused,
+            'notes' => $this->notes,
+        ];
+    }
+
+    private static function rounded(?float $value): ?float
+    {
+        return $value === null ? null : round($value, $value < 10.0 ? 3 : 2);
+    }
+}

@@ -1,0 +1,337 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Circuit\Meter;
+
+use Unionbit\Core\Circuit\Circuit;
+use Unionbit\Core\Circuit\Explain\Explanation;
+use Unionbit\Core\Circuit\Explain\Path;
+use Unionbit\Core\Circuit\LoadState;
+use Unionbit\Core\Circuit\Netlist\ElementKind;
+use Unionbit\Core\Circuit\Netlist\Netlist;
+use Unionbit\Core\Circuit\Netlist\Tolerance;
+use Unionbit\Core\Circuit\OperatingPoint;
+use Unionbit\Core\Circuit\Setup;
+use Unionbit\Core\Circuit\Solve\Network;
+use Unionbit\Core\Circuit\Solve\Supplies;
+
+/**
+ * A meter on the circuit of the job: expected volts, ohms and amperes with bands from the tolerances, and the
+ * reason of each from the path by which it is read.
+ */
+final readonly class Meter
+{
+    /** Input of a volt range, ohms. */
+    public const INPUT_OHMS = 10.0e6;
+
+    /** The beeper sounds below this many ohms. */
+    public const BEEPS_BELOW = 30.0;
+
+    private const OVER_LIMIT_OHMS = 10.0e6;
+
+    /** Reading of an idle lead pair and pick-up, volts; and a hand meter's accuracy, part of the reading. */
+    private const VOLT_FLOOR = 0.5;
+
+    private const ACCURACY = 0.01;
+
+    public function __construct(private Circuit $circuit)
+    {
+    }
+
+    /** @throws \OutOfBoundsException for a point that the circuit does not have */
+    public function read(MeterMode $mode, Setup $setup, string $a, string $b): Expectation
+    {
+        return match ($mode) {
+            MeterMode::Volts => $this->volts($setup, $a, $b),
+            MeterMode::Ohms, MeterMode::Beep => $this->ohms($setup, $a, $b, $mode),
+            MeterMode::Amps => $this->amps($setup, $a),
+            MeterMode::NonContact => Expectation::refused(
+                $mode,
+                $a,
+                $b,
+                'A non-contact tester senses line voltage only: it says nothing at all about 24 V, and it never proves a circuit dead.',
+            ),
+        };
+    }
+
+    public function volts(Setup $setup, string $a, string $b): Expectation
+    {
+        $own = $this->settledVolts($setup, $a, $b);
+        $variants = array_map(
+            static fn (Circuit $circuit): Expectation => (new self($circuit))->settledVolts($setup, $a, $b),
+            Supplies::possibilities($this->circuit),
+        );
+        $different = array_filter(
+            $variants,
+            static fn (Expectation $e): bool => $e->floating !== $own->floating ||
+                abs(($e->nominal ?? 0.0) - ($own->nominal ?? 0.0)) > 1.0,
+        );
+        if ($different === []) {
+            return $own;
+        }
+        $words = array_values(
+            array_unique(
+                array_map(
+                    static fn (Expectation $e): string => $e->floating ? 'floating' : sprintf('%.0f V', $e->nominal),
+                    [$own, ...$variants],
+                ),
+            ),
+        );
+
+        return $own->widened(
+            $variants,
+            'Phase or bonding of the second transformer is not known: it may read '.implode(', or ', $words).'.',
+        );
+    }
+
+    private function settledVolts(Setup $setup, string $a, string $b): Expectation
+    {
+        $nominal = $this->circuit->operate($setup);
+        $netlist = $this->known($nominal->netlist, $a, $b);
+        if ($a === $b) {
+            return new Expectation(
+                MeterMode::Volts,
+                $a,
+                $b,
+                0.0,
+                0.0,
+                self::VOLT_FLOOR,
+                false,
+                false,
+                'Both probes are on the same point.',
+            );
+        }
+        if (! $nominal->network->knows($a) || ! $nominal->network->knows($b) || ! $netlist->joins($a, $b)) {
+            return new Expectation(
+                MeterMode::Volts,
+                $a,
+                $b,
+                null,
+                null,
+                null,
+                true,
+                false,
+                Explanation::floating($netlist, $a, $b),
+                notes: $nominal->notes,
+            );
+        }
+        $values = [$this->metered($nominal, $a, $b)];
+        $edge = [];
+        foreach (Tolerance::corners() as $corner) {
+            $point = $this->circuit->operate($setup, $corner);
+            $values[] = $value = $this->metered($point, $a, $b);
+            $edge += $this->otherOutcome($nominal, $point, $value);
+        }
+        $path = Path::find($netlist, $nominal->network->probe($a, $b), $a, $b);
+        $notes = [...$nominal->notes, ...$this->otherState($setup, $nominal, $a, $b), ...array_values($edge)];
+
+        return new Expectation(
+            MeterMode::Volts,
+            $a,
+            $b,
+            max(0.0, min($values) * (1.0 - self::ACCURACY) - self::VOLT_FLOOR),
+            $values[0],
+            max($values) * (1.0 + self::ACCURACY) + self::VOLT_FLOOR,
+            false,
+            false,
+            Explanation::volts($nominal, $path, $a, $b),
+            Explanation::steps($nominal, $path),
+            $this->decider($path, $a, $b),
+            null,
+            $notes,
+        );
+    }
+
+    /**
+     * A corner of the tolerances at which a load does something else: the band then carries both outcomes.
+     *
+     * @return array<string, string> by load and state
+     */
+    private function otherOutcome(OperatingPoint $nominal, OperatingPoint $corner, float $value): array
+    {
+        $notes = [];
+        foreach ($corner->loads as $id => $state) {
+            if ($state !== $nominal->loads[$id]) {
+                $notes["{$id}.{$state->value}"] = sprintf(
+                    'Within tolerance the %s may be %s: this then reads about %.0f V.',
+                    $nominal->netlist->element($id)->label,
+                    $state->label(),
+                    $value,
+                );
+            }
+        }
+
+        return $notes;
+    }
+
+    /** @return list<string> what it reads if a load that cannot pull in was in already */
+    private function otherState(Setup $setup, OperatingPoint $rest, string $a, string $b): array
+    {
+        $buzzing = array_filter($rest->loads, static fn (LoadState $state): bool => $state === LoadState::Buzzing);
+        $other = $buzzing === [] ? null : $this->circuit->otherState($setup);
+        if ($other === null) {
+            return [];
+        }
+        $names = array_map(
+            static fn (string $id): string => $other->netlist->element($id)->label,
+            array_values(array_intersect(array_map(strval(...), array_keys($buzzing)), $other->pulledIn())),
+        );
+
+        return $names === []
+            ? []
+            : [
+                sprintf(
+                    'Two stable states: if the %s was in already it stays in, and this reads %.1f V.',
+                    implode(' and ', $names),
+                    $this->metered($other, $a, $b),
+                ),
+            ];
+    }
+
+    /** Nominal reading in volts; null where it floats. One solution, no band. */
+    public function nominalVolts(Setup $setup, string $a, string $b): ?float
+    {
+        $point = $this->circuit->operate($setup);
+        $known = $point->network->knows($a) && $point->network->knows($b);
+
+        return $known && $point->netlist->joins($a, $b) ? $this->metered($point, $a, $b) : null;
+    }
+
+    public function ohms(Setup $setup, string $a, string $b, MeterMode $mode = MeterMode::Ohms): Expectation
+    {
+        if ($setup->power) {
+            return Expectation::refused(
+                $mode,
+                $a,
+                $b,
+                'Ohms only with the power off and proved dead: on a live circuit the figure is wrong and the meter can be harmed.',
+            );
+        }
+        $netlist = $this->known($this->circuit->netlist($setup), $a, $b);
+        $network = Network::dc($netlist);
+        if (! $network->knows($a) || ! $network->knows($b) || ! $netlist->joins($a, $b)) {
+            return new Expectation(
+                $mode,
+                $a,
+                $b,
+                null,
+                null,
+                null,
+                false,
+                true,
+                'Nothing connects these points: the meter shows over-limit.',
+            );
+        }
+        $probe = $network->probe($a, $b);
+        $ohms = $probe->magnitude($a, $b);
+        if ($ohms > self::OVER_LIMIT_OHMS) {
+            return new Expectation(
+                $mode,
+                $a,
+                $b,
+                null,
+                null,
+                null,
+                false,
+                true,
+                'Nothing connects these points: the meter shows over-limit.',
+            );
+        }
+        $path = Path::find($netlist, $probe, $a, $b);
+        $ends = 0.2 * count($path->ofKind(ElementKind::Joint));
+        $coil = $path->ofKind(ElementKind::Load) === [] ? 0.05 : 0.2;
+        $beep = $ohms < self::BEEPS_BELOW ? ' The beeper sounds.' : ' The beeper stays quiet.';
+
+        return new Expectation(
+            $mode,
+            $a,
+            $b,
+            $ohms * (1.0 - $coil),
+            $ohms,
+            $ohms * (1.0 + $coil) + $ends + 1.0,
+            false,
+            false,
+            Explanation::ohms($netlist, $path).($mode === MeterMode::Beep ? $beep : ''),
+            Explanation::steps($this->circuit->operate($setup), $path),
+        );
+    }
+
+    /** Clamp round the conductor whose tip is `a`. */
+    public function amps(Setup $setup, string $a): Expectation
+    {
+        $conductor = $this->circuit->netlist($setup)->point($a)->conductor;
+        if ($conductor === null) {
+            return Expectation::refused(
+                MeterMode::Amps,
+                $a,
+                $a,
+                'A clamp goes round a conductor: choose a conductor, not a screw.',
+            );
+        }
+        $nominal = $this->circuit->operate($setup);
+        $values = [$nominal->phasors->amps($nominal->netlist->element("{$conductor}.h1"))];
+        foreach (Tolerance::corners() as $corner) {
+            $point = $this->circuit->operate($setup, $corner);
+            $values[] = $point->phasors->amps($point->netlist->element("{$conductor}.h1"));
+        }
+        $fed = [];
+        foreach ($nominal->pulledIn() as $load) {
+            $fed[] = $nominal->netlist->element($load)->label;
+        }
+
+        return new Expectation(
+            MeterMode::Amps,
+            $a,
+            $a,
+            max(0.0, min($values) - 0.02),
+            $values[0],
+            max($values) + 0.02,
+            false,
+            false,
+            $values[0] < 0.01
+                ? 'No current flows in this conductor now.'
+                : 'Current in this conductor with '.($fed === [] ? 'nothing' : implode(', ', $fed)).' pulled in.',
+            notes: $nominal->notes,
+        );
+    }
+
+    private function metered(OperatingPoint $point, string $a, string $b): float
+    {
+        $source = $point->network->probe($a, $b)->across($a, $b);
+
+        return ($point->phasors->magnitude($a, $b) * self::INPUT_OHMS) /
+            hypot(self::INPUT_OHMS + $source[0], $source[1]);
+    }
+
+    private function known(Netlist $netlist, string ...$points): Netlist
+    {
+        foreach ($points as $point) {
+            $netlist->point($point);
+        }
+
+        return $netlist;
+    }
+
+    /**
+     * 0 V across a closed switch reads the same with the switch open and the load's path broken: the call
+     * terminal against the common decides.
+     *
+     * @return ?array{string, string}
+     */
+    private function decider(Path $path, string $a, string $b): ?array
+    {
+        if (! $path->isCopper() || $path->ofKind(ElementKind::ThermostatSwitch, ElementKind::Jumper) === []) {
+            return null;
+        }
+        $hot = $this->circuit->profile->hots();
+        $call = in_array($a, array_map(static fn ($t): string => $t->point(), $hot), true) ? $b : $a;
+        $place = explode('.', $call)[0];
+        $common =
+            $place === 'wall'
+                ? $this->circuit->profile->named(\Unionbit\Core\Terminal\TerminalName::C)?->point()
+                : "{$place}.C";
+
+        return [$call, $common ?? 'indoor.C'];
+    }
+}

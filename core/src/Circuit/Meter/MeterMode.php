@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Circuit\Meter;
+
+/** What the meter in hand measures. */
+enum MeterMode: string
+{
+    case Volts = 'V';
+    case Ohms = 'O';
+    case Amps = 'A';
+    case Beep = 'B';
+    case NonContact = 'N';
+
+    public function unit(): string
+    {
+        return match ($this) {
+            self::Volts, self::NonContact => 'V',
+            self::Ohms, self::Beep => 'Ω',
+            self::Amps => 'A',
+        };
+    }
+
+    /** The largest reading that can be meant; above it a unit is mixed up or the digits slipped. */
+    public function ceiling(): float
+    {
+        return match ($this) {
+            self::Volts, self::NonContact => 600.0,
+            self::Ohms, self::Beep => 1.0e8,
+            self::Amps => 60.0,
+        };
+    }
+}

@@ -1,0 +1,604 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Circuit\Netlist;
+
+use Unionbit\Core\Equipment\Load;
+use Unionbit\Core\Equipment\Transformer;
+use Unionbit\Core\Job\Installation;
+use Unionbit\Core\Terminal\Place;
+use Unionbit\Core\Terminal\TerminalName;
+use Unionbit\Core\Thermostat\Meaning;
+use Unionbit\Core\Thermostat\PowerKind;
+use Unionbit\Core\Thermostat\Profile;
+use Unionbit\Core\Wiring\Cable;
+use Unionbit\Core\Wiring\Conductor;
+use Unionbit\Core\Wiring\End;
+use Unionbit\Core\Wiring\Landing;
+use Unionbit\Core\Wiring\Splices;
+
+/**
+ * Builds the netlist of an installation with a thermostat on the wall and its conductors landed as planned:
+ * every screw, conductor half, landed end, link, switch, coil and contact, with everything at rest.
+ */
+final class Assembly
+{
+    /** Screws of the module for the link to a two-part thermostat's wall unit, whose own are 1, 2 and 3. */
+    public const LINK_SCREWS = [1 => 'M1', 2 => 'M2', 3 => 'M3'];
+
+    private const END_OHMS = 0.02;
+
+    private const JUMPER_OHMS = 0.01;
+
+    private const SWITCH_OHMS = 0.05;
+
+    private const FUSE_OHMS = 0.02;
+
+    private const ELECTRONICS_DC_OHMS = 25_000.0;
+
+    /** A plug-in transformer of 20 VA, by the rule of {@see Transformer::sourceOhms()}. */
+    private const PLUG_IN_OHMS = 69.12 / 20.0;
+
+    /** The wall unit of a two-part thermostat takes about 2 VA; its signal conductor ends in a few kilohms. */
+    private const WALL_UNIT_OHMS = (24.0 * 24.0) / 2.0;
+
+    private const SIGNAL_OHMS = 6_800.0;
+
+    /** @var array<string, Element> */
+    private array $elements = [];
+
+    /** @var array<string, Point> */
+    private array $points = [];
+
+    private function __construct(
+        private readonly Installation $installation,
+        private readonly Profile $profile,
+        private readonly Landing $landing,
+        private readonly Tolerance $tolerance,
+    ) {
+    }
+
+    public static function netlist(
+        Installation $installation,
+        Profile $profile,
+        Landing $landing,
+        Tolerance $tolerance,
+    ): Netlist {
+        $assembly = new self($installation, $profile, $landing, $tolerance);
+        $assembly->screws();
+        $assembly->plate();
+        foreach ($installation->cables as $cable) {
+            $assembly->cable($cable);
+        }
+        $assembly->module();
+        $assembly->wallUnit();
+        $assembly->equipment();
+        $assembly->jumpers();
+
+        return new Netlist($assembly->elements, $assembly->points);
+    }
+
+    private function screws(): void
+    {
+        foreach ($this->profile->terminals as $terminal) {
+            $this->points[$terminal->point()] = new Point(
+                $terminal->point(),
+                $terminal->place,
+                $terminal->printed,
+                $terminal->printed,
+                null,
+                true,
+            );
+        }
+        foreach ($this->installation->archetype->terminals as $terminal) {
+            $this->points[$terminal->point()] = new Point(
+                $terminal->point(),
+                $terminal->place,
+                $terminal->printed,
+                $terminal->printed,
+                null,
+                true,
+            );
+        }
+    }
+
+    private function plate(): void
+    {
+        $profile = $this->profile;
+        if ($profile->link !== null && $this->landing->linkIn) {
+            [$a, $b] = $profile->link;
+            $this->copper(
+                'plate.link',
+                ElementKind::Jumper,
+                $this->screw($a),
+                $this->screw($b),
+                self::JUMPER_OHMS,
+                "{$a}–{$b} link",
+                'link',
+            );
+        }
+        foreach ($profile->terminals as $terminal) {
+            if ($terminal->hot !== null) {
+                $this->add(
+                    new Element(
+                        "switch.{$terminal->printed}",
+                        ElementKind::ThermostatSwitch,
+                        $this->screw($terminal->hot),
+                        $terminal->point(),
+                        "{$terminal->printed} switch",
+                        $terminal->printed,
+                        Element::OPEN,
+                        0.0,
+                        Element::OPEN,
+                    ),
+                );
+            }
+        }
+        $common = $profile->named(TerminalName::C);
+        if ($profile->powerFrom !== null && $common !== null && $profile->powerVa > 0.0) {
+            $this->add(
+                new Element(
+                    'thermostat.electronics',
+                    ElementKind::Electronics,
+                    $this->screw($profile->powerFrom),
+                    $common->point(),
+                    'thermostat electronics',
+                    'thermostat',
+                    (24.0 * 24.0) / $profile->powerVa,
+                    0.0,
+                    self::ELECTRONICS_DC_OHMS,
+                ),
+            );
+        }
+        if ($this->landing->plugIn && $profile->powerFrom !== null && $common !== null) {
+            $this->points['plug-in.winding'] = new Point(
+                'plug-in.winding',
+                Place::Wall,
+                'plug-in transformer',
+                null,
+                null,
+                true,
+            );
+            $this->add(
+                new Element(
+                    'plug-in',
+                    ElementKind::Winding,
+                    'plug-in.winding',
+                    $common->point(),
+                    'plug-in transformer',
+                    'plug-in',
+                    self::PLUG_IN_OHMS,
+                    0.0,
+                    0.55 * self::PLUG_IN_OHMS,
+                    24.0 * 1.12 * $this->tolerance->source,
+                ),
+            );
+            $this->copper(
+                'plug-in.lead',
+                ElementKind::Wire,
+                'plug-in.winding',
+                $this->screw($profile->powerFrom),
+                2.0 * self::END_OHMS,
+                'plug-in lead',
+                'plug-in',
+            );
+        }
+        if ($profile->power === PowerKind::Shared && $profile->powerFrom !== null && $profile->charges !== null) {
+            $this->add(
+                new Element(
+                    'thermostat.electronics',
+                    ElementKind::Electronics,
+                    $this->screw($profile->powerFrom),
+                    $this->screw($profile->charges),
+                    'thermostat electronics',
+                    'thermostat',
+                    (24.0 * 24.0) / $profile->powerVa,
+                    0.0,
+                    self::ELECTRONICS_DC_OHMS,
+                ),
+            );
+        }
+    }
+
+    /** Where the outputs stand at the equipment: short leads from the module to the board, letter to letter. */
+    private function module(): void
+    {
+        if ($this->profile->outputs !== Place::Module) {
+            return;
+        }
+        foreach ($this->installation->archetype->terminals as $terminal) {
+            $serving =
+                $terminal->place === Place::Indoor
+                    ? $this->profile->serving(Meaning::of($terminal->name, $this->installation->archetype))
+                    : null;
+            if ($serving !== null) {
+                $this->copper(
+                    "lead.{$terminal->printed}",
+                    ElementKind::Wire,
+                    $serving->point(),
+                    $this->throughSafety($terminal->point(), 'A.lead'),
+                    2.0 * self::END_OHMS,
+                    "module lead {$terminal->printed}",
+                    "lead.{$terminal->printed}",
+                );
+            }
+        }
+    }
+
+    /**
+     * A two-part thermostat's wall unit hangs on three conductors of the old cable: power over the first two, which
+     * leave the module at its R and C, its signal over the third.
+     */
+    private function wallUnit(): void
+    {
+        if ($this->profile->linkConductors < 3) {
+            return;
+        }
+        foreach (self::LINK_SCREWS as $number => $printed) {
+            $this->points["wall.{$number}"] = new Point(
+                "wall.{$number}",
+                Place::Wall,
+                (string) $number,
+                (string) $number,
+                null,
+                true,
+            );
+            $this->points["indoor.{$printed}"] = new Point(
+                "indoor.{$printed}",
+                Place::Indoor,
+                $printed,
+                $printed,
+                null,
+                true,
+            );
+        }
+        $hot = $this->screw($this->profile->powerFrom ?? 'R');
+        $common = $this->profile->named(TerminalName::C)?->point() ?? 'module.C';
+        $this->copper(
+            'module.link.1',
+            ElementKind::Wire,
+            $hot,
+            'indoor.M1',
+            2.0 * self::END_OHMS,
+            'module, link 1',
+            'module',
+        );
+        $this->copper(
+            'module.link.2',
+            ElementKind::Wire,
+            $common,
+            'indoor.M2',
+            2.0 * self::END_OHMS,
+            'module, link 2',
+            'module',
+        );
+        $this->add(
+            new Element(
+                'module.signal',
+                ElementKind::Electronics,
+                'indoor.M1',
+                'indoor.M3',
+                'module, signal',
+                'module',
+                self::SIGNAL_OHMS,
+                0.0,
+                self::SIGNAL_OHMS,
+            ),
+        );
+        $this->add(
+            new Element(
+                'thermostat.wall-unit',
+                ElementKind::Electronics,
+                'wall.1',
+                'wall.2',
+                'wall unit',
+                'thermostat',
+                self::WALL_UNIT_OHMS,
+                0.0,
+                self::ELECTRONICS_DC_OHMS,
+            ),
+        );
+        $this->add(
+            new Element(
+                'thermostat.signal',
+                ElementKind::Electronics,
+                'wall.3',
+                'wall.2',
+                'wall unit, signal',
+                'thermostat',
+                self::SIGNAL_OHMS,
+                0.0,
+                self::SIGNAL_OHMS,
+            ),
+        );
+    }
+
+    private function screw(string $printed): string
+    {
+        return $this->profile->outputs->value.'.'.$printed;
+    }
+
+    private function cable(Cable $cable): void
+    {
+        $half = $cable->conductorOhms() / 2.0;
+        foreach ($cable->conductors as $conductor) {
+            $id = $cable->id.$conductor->number;
+            $name = ($cable->from === Place::Wall ? '' : 'outdoor ').$conductor->name();
+            foreach (['near' => $cable->from, 'mid' => null, 'far' => $cable->to] as $part => $place) {
+                $this->points["{$id}.{$part}"] = new Point("{$id}.{$part}", $place, $name, null, $id, $place !== null);
+            }
+            $this->copper("{$id}.h1", ElementKind::Wire, "{$id}.near", "{$id}.mid", $half, $name, $id);
+            $onward = "{$id}.mid";
+            if ($conductor->colourAfterSplice !== null) {
+                $onward = "{$id}.splice";
+                $this->copper(
+                    "{$id}.splice.joint",
+                    ElementKind::Joint,
+                    "{$id}.mid",
+                    $onward,
+                    2.0 * self::END_OHMS,
+                    "{$name} splice",
+                    $id,
+                );
+            }
+            $this->copper("{$id}.h2", ElementKind::Wire, $onward, "{$id}.far", $half, $name, $id);
+            $this->land($cable, 'near', $this->nearEnd($cable, $conductor), "{$id}.near", $name, $id);
+            $this->land($cable, 'far', $this->farEnd($cable, $conductor), "{$id}.far", $name, $id);
+        }
+    }
+
+    private function nearEnd(Cable $cable, Conductor $conductor): End
+    {
+        return $cable->from === Place::Wall
+            ? $this->landing->wall[$conductor->number] ?? $conductor->near
+            : $conductor->near;
+    }
+
+    private function farEnd(Cable $cable, Conductor $conductor): End
+    {
+        return $cable->from === Place::Wall
+            ? $this->landing->indoor[$conductor->number] ?? $conductor->far
+            : $conductor->far;
+    }
+
+    private function land(Cable $cable, string $side, End $end, string $tip, string $name, string $subject): void
+    {
+        $place = $side === 'far' ? $cable->to : $cable->from;
+        $onto =
+            $end->onto === null ? null : (new Splices($this->installation->cables))->target($cable, $side, $end->onto);
+        if ($onto !== null) {
+            $this->copper(
+                "{$tip}.joint",
+                ElementKind::Joint,
+                $tip,
+                "{$onto[0]->id}{$onto[1]->number}.{$onto[2]}",
+                2.0 * self::END_OHMS,
+                "{$name} splice",
+                $subject,
+            );
+        }
+        if ($end->terminal === null) {
+            return;
+        }
+        $screw = "{$place->value}.{$end->terminal}";
+        $this->points[$screw] ??= new Point($screw, $place, $end->terminal, $end->terminal, null, true);
+        $this->copper(
+            "{$tip}.joint",
+            ElementKind::Joint,
+            $tip,
+            $this->throughSafety($screw, $subject),
+            self::END_OHMS,
+            $name,
+            $subject,
+        );
+    }
+
+    /** A float switch in a conductor of the wall cable stands between its end and the board's screw. */
+    private function throughSafety(string $screw, string $subject): string
+    {
+        foreach ($this->installation->facts->safety as $device) {
+            foreach ($device->breaks as $printed) {
+                if ($screw !== "indoor.{$printed}" || ! str_starts_with($subject, 'A')) {
+                    continue;
+                }
+                if (! $device->relay) {
+                    $this->copper(
+                        $device->id.(count($device->breaks) > 1 ? ".{$printed}" : ''),
+                        ElementKind::SafetySwitch,
+                        "{$screw}.{$device->id}",
+                        $screw,
+                        self::SWITCH_OHMS,
+                        $device->label,
+                        $device->id,
+                    );
+                }
+
+                return "{$screw}.{$device->id}";
+            }
+        }
+
+        return $screw;
+    }
+
+    private function equipment(): void
+    {
+        $archetype = $this->installation->archetype;
+        foreach ($this->installation->transformers() as $transformer) {
+            $this->transformer($transformer);
+        }
+        foreach ($archetype->switches as $switch) {
+            $this->copper(
+                $switch->id,
+                ElementKind::SafetySwitch,
+                $switch->from,
+                $switch->to,
+                self::SWITCH_OHMS,
+                $switch->label,
+                $switch->id,
+            );
+        }
+        foreach ($this->installation->facts->safety as $device) {
+            if ($device->relay) {
+                $this->copper(
+                    $device->id,
+                    ElementKind::SafetySwitch,
+                    'indoor.R',
+                    "indoor.{$device->id}",
+                    self::SWITCH_OHMS,
+                    $device->label,
+                    $device->id,
+                );
+            }
+        }
+        foreach ($archetype->modes as $mode => $contacts) {
+            foreach ($contacts as $contact) {
+                $ohms = $contact->normallyClosed ? self::SWITCH_OHMS : Element::OPEN;
+                $this->copper(
+                    $contact->id,
+                    ElementKind::Contact,
+                    $contact->from,
+                    $contact->to,
+                    $ohms,
+                    $contact->label,
+                    $mode,
+                );
+            }
+        }
+        foreach ($this->installation->loads() as $load) {
+            $this->add(self::loadElement($load, false, $this->tolerance));
+            foreach ($load->drives as $contact) {
+                $ohms = $contact->normallyClosed ? self::SWITCH_OHMS : Element::OPEN;
+                $to = $contact->overLead ? $this->throughSafety($contact->to, 'A.lead') : $contact->to;
+                $this->copper(
+                    $contact->id,
+                    ElementKind::Contact,
+                    $contact->from,
+                    $to,
+                    $ohms,
+                    $contact->label,
+                    $load->id,
+                );
+            }
+        }
+    }
+
+    private function transformer(Transformer $transformer): void
+    {
+        $facts = $this->installation->facts;
+        $winding = $transformer->id.'.winding';
+        $this->points[$winding] = new Point(
+            $winding,
+            Place::Indoor,
+            $facts->fuseAmps === null && $transformer->fuseAmps === null ? 'winding' : 'secondary, before the fuse',
+            null,
+            null,
+            true,
+        );
+        $this->add(
+            new Element(
+                $transformer->id,
+                ElementKind::Winding,
+                $winding,
+                $transformer->common,
+                'transformer',
+                $transformer->id,
+                $transformer->sourceOhms(),
+                0.0,
+                $transformer->windingOhms(),
+                Transformer::idleVolts($facts->line(), $facts->tap()) *
+                    $this->tolerance->source *
+                    ($transformer->reversed ? -1.0 : 1.0),
+            ),
+        );
+        $label =
+            $transformer->fuseAmps === null
+                ? 'transformer lead'
+                : sprintf('%s A fuse', rtrim(rtrim(number_format($transformer->fuseAmps, 1), '0'), '.'));
+        $this->copper(
+            $transformer->id.'.fuse',
+            ElementKind::Fuse,
+            $winding,
+            $transformer->hot,
+            self::FUSE_OHMS,
+            $label,
+            $transformer->id,
+        );
+        if ($transformer->bonded ?? $this->installation->commonBonded()) {
+            $this->points['cabinet'] ??= new Point('cabinet', Place::Indoor, 'cabinet', null, null, true);
+            $this->copper(
+                $transformer->id.'.bond',
+                ElementKind::Bond,
+                $transformer->common,
+                'cabinet',
+                self::JUMPER_OHMS,
+                'bond to the cabinet',
+                'cabinet',
+            );
+        }
+    }
+
+    private function jumpers(): void
+    {
+        foreach (
+            [...$this->installation->archetype->ties, ...$this->installation->jumpers, ...$this->landing->jumpers] as $index => $jumper
+        ) {
+            $place = $jumper->place->value;
+            $this->copper(
+                "tie.{$index}",
+                ElementKind::Jumper,
+                "{$place}.{$jumper->a}",
+                "{$place}.{$jumper->b}",
+                self::JUMPER_OHMS,
+                $jumper->label,
+                $jumper->label,
+            );
+        }
+    }
+
+    /** The element of a load in one of its states, with the coil tolerance of the corner. */
+    public static function loadElement(Load $load, bool $pulledIn, Tolerance $tolerance): Element
+    {
+        [$ohms, $reactance] = $load->kind->impedance($pulledIn);
+        $factor = $load->kind->isCoil() ? $tolerance->coil : 1.0;
+
+        return new Element(
+            $load->id,
+            ElementKind::Load,
+            $load->from,
+            $load->to,
+            $load->label,
+            $load->id,
+            $ohms * $factor,
+            $reactance * $factor,
+            $load->kind->dcOhms(),
+        );
+    }
+
+    private function copper(
+        string $id,
+        ElementKind $kind,
+        string $a,
+        string $b,
+        float $ohms,
+        string $label,
+        string $subject,
+    ): void {
+        $this->add(Element::copper($id, $kind, $a, $b, $ohms, $label, $subject));
+    }
+
+    private function add(Element $element): void
+    {
+        $this->elements[$element->id] = $element;
+        foreach ([$element->a, $element->b] as $point) {
+            $this->points[$point] ??= new Point(
+                $point,
+                Place::tryFrom(explode('.', $point)[0]),
+                $element->label,
+                null,
+                null,
+                false,
+            );
+        }
+    }
+}

@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Circuit\Netlist;
+
+/**
+ * One two-terminal element between points `a` and `b`: series resistance and reactance at the job's frequency,
+ * resistance at DC, and for a winding its electromotive force (volts RMS, positive at `a`).
+ */
+final readonly class Element
+{
+    /** An open contact, in ohms. */
+    public const OPEN = 1.0e10;
+
+    /** Ohms above which a path does not count as a connection. */
+    public const CONNECTS_BELOW = 1.0e6;
+
+    /**
+     * @param  string  $subject  what it belongs to: a conductor ("A4"), a load id, a terminal
+     */
+    public function __construct(
+        public string $id,
+        public ElementKind $kind,
+        public string $a,
+        public string $b,
+        public string $label,
+        public string $subject,
+        public float $ohms,
+        public float $reactance,
+        public float $dcOhms,
+        public float $emf = 0.0,
+    ) {
+    }
+
+    public static function copper(
+        string $id,
+        ElementKind $kind,
+        string $a,
+        string $b,
+        float $ohms,
+        string $label,
+        string $subject,
+    ): self {
+        return new self($id, $kind, $a, $b, $label, $subject, $ohms, 0.0, $ohms);
+    }
+
+    public function withImpedance(float $ohms, float $reactance, float $dcOhms): self
+    {
+        return new self(
+            $this->id,
+            $this->kind,
+            $this->a,
+            $this->b,
+            $this->label,
+            $this->subject,
+            $ohms,
+            $reactance,
+            $dcOhms,
+            $this->emf,
+        );
+    }
+
+    public function opened(): self
+    {
+        return $this->withImpedance(self::OPEN, 0.0, self::OPEN);
+    }
+
+    public function magnitude(): float
+    {
+        return hypot($this->ohms, $this->reactance);
+    }
+
+    public function isOpen(): bool
+    {
+        return $this->magnitude() > self::CONNECTS_BELOW;
+    }
+
+    /** The point at the other end. */
+    public function other(string $point): string
+    {
+        return $point === $this->a ? $this->b : $this->a;
+    }
+}

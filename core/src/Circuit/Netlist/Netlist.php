@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Circuit\Netlist;
+
+/** The elements and named points of one circuit. Immutable; an edit gives a new one. */
+final readonly class Netlist
+{
+    /**
+     * @param  array<string, Element>  $elements  by id
+     * @param  array<string, Point>  $points  by id
+     * @param  array<string, Element>  $out  what the set-up has taken out: lifted ends, the switches of a face that is off
+     */
+    public function __construct(public array $elements, public array $points, public array $out = [])
+    {
+    }
+
+    /** Adds an element, or replaces the one of the same id. */
+    public function with(Element $element): self
+    {
+        return new self([$element->id => $element] + $this->elements, $this->points, $this->out);
+    }
+
+    /** @param  array<string, Element>  $changed by id */
+    public function withAll(array $changed): self
+    {
+        return $changed === [] ? $this : new self($changed + $this->elements, $this->points, $this->out);
+    }
+
+    public function element(string $id): Element
+    {
+        return $this->elements[$id] ?? throw new \OutOfBoundsException("No element {$id} in this circuit.");
+    }
+
+    /** An element of the circuit, or one that the set-up has taken out: a fault of it is there and does nothing now. */
+    public function part(string $id): Element
+    {
+        return $this->out[$id] ?? $this->element($id);
+    }
+
+    /** @param  callable(Element): Element  $change  not asked for what is taken out */
+    public function changing(string $id, callable $change): self
+    {
+        return isset($this->out[$id]) ? $this : $this->with($change($this->element($id)));
+    }
+
+    public function point(string $id): Point
+    {
+        return $this->points[$id] ?? throw new \OutOfBoundsException("No point {$id} in this circuit.");
+    }
+
+    /**
+     * All points reachable from one through elements that the test accepts.
+     *
+     * @param  callable(Element): bool  $through
+     * @return array<string, true>
+     */
+    public function region(string $start, callable $through): array
+    {
+        $neighbours = [];
+        foreach ($this->elements as $element) {
+            if ($through($element)) {
+                $neighbours[$element->a][] = $element->b;
+                $neighbours[$element->b][] = $element->a;
+            }
+        }
+        $seen = [$start => true];
+        $queue = [$start];
+        while (($point = array_pop($queue)) !== null) {
+            foreach ($neighbours[$point] ?? [] as $next) {
+                if (! isset($seen[$next])) {
+                    $seen[$next] = true;
+                    $queue[] = $next;
+                }
+            }
+        }
+
+        return $seen;
+    }
+
+    /** Whether the two points are joined by anything below 1 MΩ; otherwise a reading between them floats. */
+    public function joins(string $a, string $b): bool
+    {
+        return isset($this->region($a, static fn (Element $e): bool => ! $e->isOpen())[$b]);
+    }
+}

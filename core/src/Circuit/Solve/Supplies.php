@@ -1,0 +1,95 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Circuit\Solve;
+
+use Unionbit\Core\Circuit\Circuit;
+use Unionbit\Core\Circuit\Netlist\Element;
+use Unionbit\Core\Circuit\Netlist\ElementKind;
+use Unionbit\Core\Circuit\Netlist\Netlist;
+use Unionbit\Core\Circuit\OperatingPoint;
+use Unionbit\Core\Job\Facts;
+use Unionbit\Core\Job\Installation;
+
+/** What two transformers do to each other, and what the survey left unknown of the second. */
+final class Supplies
+{
+    /** Volts across a dead secondary above which it is fed from elsewhere. */
+    private const FED_ABOVE = 5.0;
+
+    /** @return list<string> joined supplies and such as are fed backwards */
+    public static function notes(Installation $installation, OperatingPoint $point): array
+    {
+        $notes = [];
+        foreach ($point->netlist->elements as $winding) {
+            if (
+                $winding->kind === ElementKind::Winding &&
+                $winding->emf === 0.0 &&
+                $point->phasors->magnitude($winding->a, $winding->b) > self::FED_ABOVE
+            ) {
+                $notes[] = "Transformer {$winding->id} is off and fed backwards from the other one: its PRIMARY carries line voltage.";
+            }
+        }
+        if (self::areJoined($installation, $point->netlist)) {
+            $notes[] =
+                'Two transformers are joined: one switched off is fed backwards and carries line voltage on its primary.';
+        }
+
+        return $notes;
+    }
+
+    /**
+     * The same house with each combination of what is not known: phase of the second transformer, bonding of either.
+     *
+     * @return list<Circuit> empty where everything is known
+     */
+    public static function possibilities(Circuit $circuit): array
+    {
+        $house = $circuit->installation;
+        $facts = $house->facts;
+        if (count($house->archetype->transformers) < 2) {
+            return [];
+        }
+        $circuits = [];
+        foreach ($facts->secondPhase === 'unknown' ? ['in', 'out'] : [$facts->secondPhase] as $phase) {
+            foreach ($facts->secondBonded === null ? [false, true] : [$facts->secondBonded] as $second) {
+                foreach (
+                    $facts->commonBonded === null && ! $house->archetype->commonBonded
+                        ? [false, true]
+                        : [$house->commonBonded()] as $first
+                ) {
+                    $known = new Facts(
+                        $facts->lineVolts,
+                        $facts->tapVolts,
+                        $facts->transformerVa,
+                        $facts->fuseAmps,
+                        $first,
+                        $facts->plateLink,
+                        $facts->oldPower,
+                        $second,
+                        $phase,
+                        $facts->safety,
+                    );
+                    $circuits[] = new Circuit($house->withFacts($known), $circuit->profile, $circuit->landing);
+                }
+            }
+        }
+
+        return count($circuits) > 1 ? $circuits : [];
+    }
+
+    /** Hot to hot through copper alone. Where both secondaries float nothing measurable tells it: only this does (MR03). */
+    private static function areJoined(Installation $installation, Netlist $netlist): bool
+    {
+        $transformers = $installation->archetype->transformers;
+
+        return count($transformers) > 1 &&
+            isset(
+                $netlist->region(
+                    $transformers[0]->hot,
+                    static fn (Element $e): bool => $e->kind->isCopper() && ! $e->isOpen(),
+                )[$transformers[1]->hot],
+            );
+    }
+}

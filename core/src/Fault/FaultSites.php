@@ -1,0 +1,279 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Fault;
+
+use Unionbit\Core\Circuit\Netlist\Element;
+use Unionbit\Core\Circuit\Netlist\ElementKind;
+use Unionbit\Core\Circuit\Netlist\Netlist;
+use Unionbit\Core\Equipment\Load;
+use Unionbit\Core\Equipment\Transformer;
+use Unionbit\Core\Job\Installation;
+
+/** What of a house a fault can befall, by the catalogue's words for it. */
+final readonly class FaultSites
+{
+    public function __construct(private Installation $installation, private Netlist $netlist)
+    {
+    }
+
+    /** @return list<string> element ids */
+    public function elements(string $of): array
+    {
+        return match ($of) {
+            'winding' => $this->kind(ElementKind::Winding),
+            'door' => $this->installation->archetype->doorSwitch
+                ? array_slice($this->kind(ElementKind::Winding), 0, 1)
+                : [],
+            'outdoor-y' => $this->ids(
+                static fn (Element $e): bool => $e->kind === ElementKind::Joint &&
+                    str_starts_with($e->id, 'B') &&
+                    str_ends_with($e->id, '.far.joint') &&
+                    in_array($e->b, ['outdoor.Y', 'outdoor.Y1'], true),
+            ),
+            'fuse' => array_map(
+                static fn (Transformer $t): string => "{$t->id}.fuse",
+                array_values(
+                    array_filter(
+                        $this->installation->transformers(),
+                        static fn (Transformer $t): bool => $t->fuseAmps !== null,
+                    ),
+                ),
+            ),
+            'switch' => $this->kind(ElementKind::ThermostatSwitch),
+            'link' => $this->ids(static fn (Element $e): bool => $e->id === 'plate.link'),
+            'tie' => $this->ids(static fn (Element $e): bool => str_starts_with($e->id, 'tie.')),
+            'conductor' => $this->ids(
+                static fn (Element $e): bool => $e->kind === ElementKind::Wire && str_ends_with($e->id, '.h1'),
+            ),
+            'joint-near' => $this->ids(
+                static fn (Element $e): bool => $e->kind === ElementKind::Joint &&
+                    str_ends_with($e->id, '.near.joint') &&
+                    str_starts_with($e->id, 'A'),
+            ),
+            'hot-joint' => $this->ids(
+                fn (Element $e): bool => $e->kind === ElementKind::Joint &&
+                    str_ends_with($e->id, '.far.joint') &&
+                    in_array($e->b, array_column($this->installation->archetype->transformers, 'hot'), true),
+            ),
+            'common' => $this->ids(
+                fn (Element $e): bool => $e->kind === ElementKind::Joint &&
+                    str_ends_with($e->id, '.far.joint') &&
+                    in_array($e->b, array_column($this->installation->archetype->transformers, 'common'), true),
+            ),
+            'limit', 'pressure' => $this->ids(
+                static fn (Element $e): bool => $e->kind === ElementKind::SafetySwitch && $e->subject === $of,
+            ),
+            'float' => $this->ids(
+                fn (Element $e): bool => $e->kind === ElementKind::SafetySwitch &&
+                    in_array($e->subject, array_column($this->installation->facts->safety, 'id'), true),
+            ),
+            'valve-contact', 'end-switch', 'compressor-contact', 'defrost-w' => $this->ids(
+                static fn (Element $e): bool => $e->id === $of,
+            ),
+            'kit-contact' => $this->ids(
+                static fn (Element $e): bool => $e->kind === ElementKind::Contact &&
+                    str_starts_with($e->subject, 'kit-'),
+            ),
+            'valve' => $this->loads(static fn (Load $l): bool => $l->id === 'valve'),
+            'humidifier' => $this->loads(static fn (Load $l): bool => $l->id === 'humidifier'),
+            default => $this->loads(static fn (Load $l): bool => $l->kind->value === $of),
+        };
+    }
+
+    /** @return array<string, array{string, string}> pairs of points that can touch, by name */
+    public function pairs(string $of): array
+    {
+        return match ($of) {
+            'pair' => $this->conductorPairs('A'),
+            'outdoor-pair' => $this->conductorPairs('B'),
+            'screws' => $this->neighbours(),
+            'cabinet' => $this->toCabinet(),
+            'leak' => $this->leaks(),
+            'hots' => $this->hots(),
+            'spares' => $this->spares(),
+            default => [
+                'T1' => [
+                    $this->installation->archetype->transformers[0]->hot,
+                    $this->installation->archetype->transformers[0]->common,
+                ],
+            ],
+        };
+    }
+
+    /** @return array<string, array{string, string}> pairs of landed ends that can be swapped */
+    public function ends(string $end): array
+    {
+        $landed = array_values(
+            array_filter(
+                $this->ids(static fn (Element $e): bool => $e->kind === ElementKind::Joint),
+                static fn (string $id): bool => str_starts_with($id, 'A') && str_ends_with($id, ".{$end}.joint"),
+            ),
+        );
+        $ends = array_map(static fn (string $id): string => substr($id, 0, -6), $landed);
+
+        return $this->pairsOf($ends);
+    }
+
+    /** @return array<string, array{string, string}> an end and the screw that it is wrongly on, by name */
+    public function moves(string $of): array
+    {
+        $hots = array_column($this->installation->archetype->transformers, 'hot');
+        $commons = array_column($this->installation->archetype->transformers, 'common');
+        $near = $this->elements('joint-near');
+        $moves = [];
+        foreach ($near as $n => $id) {
+            $end = substr($id, 0, -6);
+            $board = $this->netlist->elements[str_replace('.near', '.far', $id)]->b ?? '';
+            $next = $this->netlist->element($near[($n + 1) % count($near)])->b;
+            foreach ($of === 'c-on-r' ? $near : [] as $other) {
+                $hot = in_array($this->netlist->elements[str_replace('.near', '.far', $other)]->b ?? '', $hots, true);
+                if ($hot && in_array($board, $commons, true)) {
+                    $moves["{$end}>{$this->netlist->element($other)->b}"] = [$end, $this->netlist->element($other)->b];
+                }
+            }
+            if ($of !== 'c-on-r' && count($near) > 1) {
+                $moves["{$end}>{$next}"] = [$end, $next];
+            }
+        }
+
+        return $moves;
+    }
+
+    /** A blower that heat needs, run by the unit or by the thermostat. */
+    public function fanInHeat(): bool
+    {
+        return $this->installation->archetype->fanInHeat !== 'none' && $this->has('blower');
+    }
+
+    public function has(string $observable): bool
+    {
+        foreach ($this->installation->loads() as $load) {
+            if ($load->observable === $observable) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** @return array<string, array{string, string}> */
+    private function conductorPairs(string $cable): array
+    {
+        return $this->pairsOf(
+            array_map(
+                static fn ($c): string => "{$cable}{$c->number}.mid",
+                $this->installation->cable($cable)->conductors ?? [],
+            ),
+        );
+    }
+
+    /** @return array<string, array{string, string}> screws beside each other on the plate */
+    private function neighbours(): array
+    {
+        $screws = array_values(
+            array_filter(
+                array_keys($this->netlist->points),
+                static fn (string $id): bool => preg_match('/^wall\.[^.]+$/', $id) === 1,
+            ),
+        );
+        $pairs = [];
+        for ($n = 1, $count = count($screws); $n < $count; $n++) {
+            $pairs[$screws[$n - 1].'~'.$screws[$n]] = [$screws[$n - 1], $screws[$n]];
+        }
+
+        return $pairs;
+    }
+
+    /** @return array<string, array{string, string}> */
+    private function toCabinet(): array
+    {
+        $pairs = [];
+        if (isset($this->netlist->points['cabinet'])) {
+            foreach ($this->installation->cables as $cable) {
+                foreach ($cable->conductors as $conductor) {
+                    $pairs[$cable->id.$conductor->number] = ["{$cable->id}{$conductor->number}.mid", 'cabinet'];
+                }
+            }
+        }
+
+        return $pairs;
+    }
+
+    /** @return array<string, array{string, string}> the hots of two transformers, where nothing joins them yet */
+    private function hots(): array
+    {
+        $hots = array_column($this->installation->archetype->transformers, 'hot');
+
+        return count($hots) < 2 ? [] : ['Rc~Rh' => [$hots[0], $hots[1]]];
+    }
+
+    /** @return array<string, array{string, string}> free ends at the wall with the end beside them */
+    private function spares(): array
+    {
+        $conductors = $this->installation->wallCable()->conductors ?? [];
+        $pairs = [];
+        foreach ($conductors as $n => $conductor) {
+            $id = "A{$conductor->number}.near";
+            if ($n > 0 && ! isset($this->netlist->elements["{$id}.joint"])) {
+                $before = "A{$conductors[$n - 1]->number}.near";
+                $pairs["{$before}~{$id}"] = [$before, $id];
+            }
+        }
+
+        return $pairs;
+    }
+
+    /** @return array<string, array{string, string}> each plate switch with something across it */
+    private function leaks(): array
+    {
+        $pairs = [];
+        foreach ($this->kind(ElementKind::ThermostatSwitch) as $id) {
+            $switch = $this->netlist->element($id);
+            $pairs[$switch->subject] = [$switch->a, $switch->b];
+        }
+
+        return $pairs;
+    }
+
+    /**
+     * @param  list<string>  $ids
+     * @return array<string, array{string, string}> every pair
+     */
+    private function pairsOf(array $ids): array
+    {
+        $pairs = [];
+        foreach ($ids as $n => $a) {
+            foreach (array_slice($ids, $n + 1) as $b) {
+                $pairs[explode('.', $a)[0].'~'.explode('.', $b)[0]] = [$a, $b];
+            }
+        }
+
+        return $pairs;
+    }
+
+    /** @return list<string> */
+    private function kind(ElementKind $kind): array
+    {
+        return $this->ids(static fn (Element $e): bool => $e->kind === $kind);
+    }
+
+    /** @return list<string> */
+    private function ids(callable $wanted): array
+    {
+        return array_map(
+            static fn (Element $e): string => $e->id,
+            array_values(array_filter($this->netlist->elements, $wanted)),
+        );
+    }
+
+    /** @return list<string> */
+    private function loads(callable $wanted): array
+    {
+        return array_map(
+            static fn (Load $l): string => $l->id,
+            array_values(array_filter($this->installation->loads(), $wanted)),
+        );
+    }
+}

@@ -1,0 +1,337 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Job\File;
+
+use Unionbit\Core\Data\Field;
+use Unionbit\Core\Data\InvalidData;
+use Unionbit\Core\Equipment\Archetype;
+use Unionbit\Core\Job\Facts;
+use Unionbit\Core\Job\Installation;
+use Unionbit\Core\Job\Interview\Answers;
+use Unionbit\Core\Job\Interview\Interview;
+use Unionbit\Core\Job\Interview\Questions;
+use Unionbit\Core\Job\LinkState;
+use Unionbit\Core\Job\SafetyDevice;
+use Unionbit\Core\Terminal\Colour;
+use Unionbit\Core\Terminal\Place;
+use Unionbit\Core\Wiring\Cable;
+use Unionbit\Core\Wiring\Condition;
+use Unionbit\Core\Wiring\Conductor;
+use Unionbit\Core\Wiring\End;
+use Unionbit\Core\Wiring\EndState;
+use Unionbit\Core\Wiring\Evidence;
+use Unionbit\Core\Wiring\Jumper;
+use Unionbit\Core\Wiring\Splices;
+
+/** Reads and writes the survey part of a job document. */
+final class SurveyFile
+{
+    public const MOST_CONDUCTORS = 50;
+
+    public const MOST_CABLES = 8;
+
+    private const MOST_JUMPERS = 20;
+
+    private const MOST_SAFETY = 6;
+
+    private const LONGEST_WORD = 60;
+
+    private const LONGEST_REASON = 300;
+
+    /** @throws InvalidData */
+    public static function read(mixed $json, Archetype $archetype, string $pointer = ''): Installation
+    {
+        $node = Field::root($json, $pointer);
+
+        $cables = array_map(self::cable(...), $node->each('cables', self::MOST_CABLES));
+        self::unique(array_column($cables, 'id'), "{$pointer}/cables");
+        (new Splices($cables))->check($pointer);
+        $answers = self::answers($node);
+
+        return new Installation(
+            $answers->is('eGoes', 'tied') ? $archetype->withEmergencyTied() : $archetype,
+            self::facts($node->has('facts') ? $node->at('facts') : Field::root([])),
+            $cables,
+            array_map(
+                static fn (Field $n): Jumper => new Jumper(
+                    $n->enum('place', Place::class),
+                    $n->string('a', null, self::LONGEST_WORD),
+                    $n->string('b', null, self::LONGEST_WORD),
+                    $n->string('label', null, self::LONGEST_WORD),
+                ),
+                $node->each('jumpers', self::MOST_JUMPERS),
+            ),
+            $answers,
+            self::overrides($node),
+        );
+    }
+
+    /** @return array<string, mixed> */
+    public static function write(Installation $installation): array
+    {
+        $facts = $installation->facts;
+
+        return [
+            'archetype' => $installation->archetype->id,
+            'facts' => [
+                'lineVolts' => $facts->lineVolts,
+                'tapVolts' => $facts->tapVolts,
+                'transformerVa' => $facts->transformerVa,
+                'fuseAmps' => $facts->fuseAmps,
+                'commonBonded' => $facts->commonBonded,
+                'plateLink' => $facts->plateLink->value,
+                'oldPower' => $facts->oldPower,
+                'secondBonded' => $facts->secondBonded,
+                'secondPhase' => $facts->secondPhase,
+                'safety' => array_map(self::writeDevice(...), $facts->safety),
+            ],
+            'cables' => array_map(self::writeCable(...), $installation->cables),
+            'jumpers' => array_map(
+                static fn (Jumper $j): array => [
+                    'place' => $j->place->value,
+                    'a' => $j->a,
+                    'b' => $j->b,
+                    'label' => $j->label,
+                ],
+                $installation->jumpers,
+            ),
+            ...self::filled(['answers' => $installation->answers->given, 'overrides' => $installation->overrides]),
+        ];
+    }
+
+    private static function answers(Field $node): Answers
+    {
+        $answers = new Answers();
+        foreach ($node->keys('answers') as $key) {
+            $question = Interview::isNote((string) $key) ? Questions::named((string) $key) : null;
+            $question ??= throw InvalidData::notAllowed(
+                "{$node->pointer}/answers",
+                $key,
+                implode(', ', array_values(array_filter(Questions::keys(), Interview::isNote(...)))),
+            );
+            $answers = $answers->with($key, $question->read($node->at('answers')));
+        }
+
+        return $answers;
+    }
+
+    /** @return array<string, string> */
+    private static function overrides(Field $node): array
+    {
+        $overrides = [];
+        foreach ($node->keys('overrides') as $code) {
+            $overrides[$code] = $node->at('overrides')->string($code, null, self::LONGEST_REASON);
+        }
+
+        return $overrides;
+    }
+
+    private static function facts(Field $node): Facts
+    {
+        $number = static fn (string $key, float $min, float $max): ?float => $node->has($key)
+            ? $node->number($key, null, $min, $max)
+            : null;
+
+        return new Facts(
+            $number('lineVolts', 90, 300),
+            $number('tapVolts', 90, 300),
+            $number('transformerVa', 10, 200),
+            $number('fuseAmps', 0.5, 30),
+            $node->has('commonBonded') ? $node->bool('commonBonded') : null,
+            $node->has('plateLink') ? $node->enum('plateLink', LinkState::class) : LinkState::Unknown,
+            $node->has('oldPower') ? $node->string('oldPower') : null,
+            $node->has('secondBonded') ? $node->bool('secondBonded') : null,
+            $node->string('secondPhase', 'unknown'),
+            array_map(self::device(...), $node->each('safety', self::MOST_SAFETY)),
+        );
+    }
+
+    /** @throws InvalidData */
+    public static function device(Field $node): SafetyDevice
+    {
+        return new SafetyDevice(
+            $node->string('id', null, self::LONGEST_WORD),
+            $node->string('label', null, self::LONGEST_WORD),
+            $node->strings('breaks'),
+            $node->bool('relay', false),
+        );
+    }
+
+    /** @return array{id: string, label: string, breaks: list<string>, relay: bool} */
+    public static function writeDevice(SafetyDevice $device): array
+    {
+        return ['id' => $device->id, 'label' => $device->label, 'breaks' => $device->breaks, 'relay' => $device->relay];
+    }
+
+    /** @throws InvalidData */
+    public static function cable(Field $node): Cable
+    {
+        $gauge = $node->int('gauge', 18);
+        if (! isset(Cable::OHMS_PER_FOOT[$gauge])) {
+            throw InvalidData::notAllowed(
+                $node->pointer.'/gauge',
+                $gauge,
+                implode(', ', array_keys(Cable::OHMS_PER_FOOT)),
+            );
+        }
+        $nodes = $node->each('conductors', PHP_INT_MAX);
+        if (count($nodes) > self::MOST_CONDUCTORS) {
+            throw InvalidData::unreadable(
+                "{$node->pointer}/conductors",
+                sprintf('has %d conductors; allowed: at most %d in one cable', count($nodes), self::MOST_CONDUCTORS),
+            );
+        }
+        $conductors = array_map(self::conductor(...), $nodes);
+        $numbers = [];
+        foreach ($conductors as $index => $conductor) {
+            if (isset($numbers[$conductor->number])) {
+                throw InvalidData::notAllowed(
+                    "{$node->pointer}/conductors/{$index}/number",
+                    $conductor->number,
+                    'a number no other conductor of the cable has',
+                );
+            }
+            $numbers[$conductor->number] = true;
+        }
+
+        [$id, $from, $to] = self::run($node);
+
+        return (new Cable(
+            $id,
+            $from,
+            $to,
+            $gauge,
+            $node->number('feet', null, 1, 1000),
+            [],
+            $node->has('kind') ? $node->string('kind') : null,
+        ))->withConductors($conductors);
+    }
+
+    /**
+     * Where a cable goes. The circuit knows two: A from the wall to the indoor unit, B from there to the outdoor unit.
+     *
+     * @return array{string, Place, Place}
+     */
+    private static function run(Field $node): array
+    {
+        [$id, $from, $to] = [
+            $node->string('id', null, self::LONGEST_WORD),
+            $node->enum('from', Place::class),
+            $node->enum('to', Place::class),
+        ];
+        $known = ['A' => [Place::Wall, Place::Indoor], 'B' => [Place::Indoor, Place::Outdoor]];
+        if (($known[$id] ?? null) !== [$from, $to]) {
+            $shown = mb_substr("{$id}, {$from->value} to {$to->value}", 0, 60);
+            throw InvalidData::notAllowed(
+                "{$node->pointer}/id",
+                $shown,
+                'A from wall to indoor, B from indoor to outdoor',
+            );
+        }
+
+        return [$id, $from, $to];
+    }
+
+    private static function conductor(Field $node): Conductor
+    {
+        $number = $node->int('number');
+        if ($number < 1 || $number > self::MOST_CONDUCTORS) {
+            throw InvalidData::notAllowed("{$node->pointer}/number", $number, 'a whole number from 1 to 50');
+        }
+
+        return new Conductor(
+            $number,
+            $node->enum('colour', Colour::class),
+            self::end($node->at('near')),
+            self::end($node->at('far')),
+            $node->enum('evidence', Evidence::class),
+            $node->has('stripe') ? $node->enum('stripe', Colour::class) : null,
+            $node->has('colourAfterSplice') ? $node->enum('colourAfterSplice', Colour::class) : null,
+            $node->string('note', '', self::LONGEST_REASON),
+            array_map(
+                static fn (string $word): Condition => Condition::tryFrom($word) ??
+                    throw InvalidData::notAllowed(
+                        "{$node->pointer}/condition",
+                        $word,
+                        implode(', ', array_column(Condition::cases(), 'value')),
+                    ),
+                $node->strings('condition'),
+            ),
+            $node->has('loopOhms') ? $node->number('loopOhms', null, 0, 999) : null,
+        );
+    }
+
+    /** @param  list<string>  $ids */
+    private static function unique(array $ids, string $pointer): void
+    {
+        $twice = array_values(array_diff_key($ids, array_unique($ids)))[0] ?? null;
+        if ($twice !== null) {
+            throw InvalidData::notAllowed("{$pointer}/id", $twice, 'a letter that no other cable has');
+        }
+    }
+
+    /** @throws InvalidData */
+    public static function end(Field $node): End
+    {
+        $state = $node->enum('state', EndState::class);
+
+        return match ($state) {
+            EndState::Landed => End::landed(self::letter($node)),
+            EndState::Spliced => End::spliced($node->string('onto', null, self::LONGEST_WORD)),
+            default => End::free($state),
+        };
+    }
+
+    private static function letter(Field $node): string
+    {
+        $letter = $node->string('terminal');
+
+        return $letter !== '' && mb_strlen($letter) <= 12
+            ? $letter
+            : throw InvalidData::notAllowed(
+                "{$node->pointer}/terminal",
+                mb_substr($letter, 0, 40),
+                'a terminal as printed, 1 to 12 characters',
+            );
+    }
+
+    /** @return array<string, mixed> */
+    public static function writeCable(Cable $cable): array
+    {
+        return [
+            'id' => $cable->id,
+            'from' => $cable->from->value,
+            'to' => $cable->to->value,
+            'gauge' => $cable->gauge,
+            'feet' => $cable->feet,
+            ...self::filled(['kind' => $cable->kind]),
+            'conductors' => array_map(
+                static fn (Conductor $c): array => [
+                    'number' => $c->number,
+                    'colour' => $c->colour->value,
+                    'stripe' => $c->stripe?->value,
+                    'near' => $c->near->toArray(),
+                    'far' => $c->far->toArray(),
+                    'evidence' => $c->evidence->value,
+                    'colourAfterSplice' => $c->colourAfterSplice?->value,
+                    'note' => $c->note,
+                    ...self::filled(['condition' => array_column($c->condition, 'value'), 'loopOhms' => $c->loopOhms]),
+                ],
+                $cable->conductors,
+            ),
+        ];
+    }
+
+    /**
+     * Only what was said: an empty map would be written as a list.
+     *
+     * @param  array<string, mixed>  $parts
+     * @return array<string, mixed>
+     */
+    private static function filled(array $parts): array
+    {
+        return array_filter($parts, static fn (mixed $part): bool => $part !== null && $part !== []);
+    }
+}

@@ -1,0 +1,113 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Job\Interview;
+
+use Unionbit\Core\Data\Field;
+use Unionbit\Core\Data\InvalidData;
+use Unionbit\Core\Job\Installation;
+use Unionbit\Core\Job\LinkState;
+
+/** The survey's questions put to a house: which are asked, what was answered, and where an answer is kept. */
+final class Interview
+{
+    /** Answers that the circuit reads are facts of the supply and of the plate, not notes. */
+    private const NUMBERS = ['lineVolts', 'tapVolts', 'transformerVa', 'fuseAmps'];
+
+    private const YES_NO = ['commonBonded', 'secondBonded'];
+
+    private const WORDS = ['secondPhase', 'plateLink', 'oldPower'];
+
+    /** Whether an answer belongs to the survey's answers, and not to its facts or to a cable. */
+    public static function isNote(string $key): bool
+    {
+        return $key !== 'wire' && ! in_array($key, [...self::NUMBERS, ...self::YES_NO, ...self::WORDS], true);
+    }
+
+    /** @return string|float|list<string>|null */
+    public static function answer(Installation $house, string $key): string|float|array|null
+    {
+        $facts = $house->facts;
+
+        return match ($key) {
+            'lineVolts' => $facts->lineVolts,
+            'tapVolts' => $facts->tapVolts,
+            'transformerVa' => $facts->transformerVa,
+            'fuseAmps' => $facts->fuseAmps,
+            'commonBonded' => self::yesNo($facts->commonBonded),
+            'secondBonded' => self::yesNo($facts->secondBonded),
+            'secondPhase' => $facts->secondPhase === 'unknown' ? null : $facts->secondPhase,
+            'plateLink' => $facts->plateLink === LinkState::Unknown ? null : $facts->plateLink->value,
+            'oldPower' => $facts->oldPower,
+            'wire' => $house->wallCable()?->kind,
+            'floats' => $facts->safety === [] ? $house->answers->choice('floats') : 'some',
+            default => $house->answers->given[$key] ?? null,
+        };
+    }
+
+    /**
+     * The survey document with one question answered, or its answer taken back.
+     *
+     * @param  array<string, mixed>  $survey
+     * @return array<string, mixed>
+     *
+     * @throws InvalidData
+     */
+    public static function put(array $survey, string $key, mixed $value): array
+    {
+        $question =
+            Questions::named($key) ?? throw InvalidData::notAllowed('/key', $key, implode(', ', Questions::keys()));
+        $value = $value === null || $value === '' ? null : $question->read(Field::root([$key => $value]));
+        if ($key === 'wire') {
+            $cables = is_array($survey['cables'] ?? null) ? $survey['cables'] : [];
+            $survey['cables'] = array_map(
+                static fn (mixed $cable): mixed => is_array($cable) && ($cable['from'] ?? '') === 'wall'
+                    ? [...$cable, 'kind' => $value]
+                    : $cable,
+                $cables,
+            );
+
+            return $survey;
+        }
+        $part = self::isNote($key) ? 'answers' : 'facts';
+        $kept = is_array($survey[$part] ?? null) ? $survey[$part] : [];
+        unset($kept[$key]);
+        if ($value !== null) {
+            $kept[$key] = in_array($key, self::YES_NO, true) ? $value === 'yes' : $value;
+        }
+        $survey[$part] = $kept;
+
+        return $survey;
+    }
+
+    /**
+     * @return list<array{key: string, section: string, text: string, help: string, kind: string, choices: list<array{value: string, label: string}>, unit: string, value: string|float|list<string>|null, said: ?string}>
+     */
+    public static function of(Installation $house): array
+    {
+        return array_map(static function (Question $q) use ($house): array {
+            $value = self::answer($house, $q->key);
+
+            return [
+                'key' => $q->key,
+                'section' => $q->section,
+                'text' => $q->text,
+                'help' => $q->help,
+                'kind' => $q->kind,
+                'choices' => array_map(
+                    static fn (string|int $v): array => ['value' => (string) $v, 'label' => $q->choices[$v]],
+                    array_keys($q->choices),
+                ),
+                'unit' => $q->unit,
+                'value' => $value,
+                'said' => $q->said($value),
+            ];
+        }, Questions::of($house));
+    }
+
+    private static function yesNo(?bool $value): ?string
+    {
+        return $value === null ? null : ($value ? 'yes' : 'no');
+    }
+}

@@ -1,0 +1,151 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Job\Interview;
+
+use Closure;
+use Unionbit\Core\Data\Field;
+use Unionbit\Core\Data\InvalidData;
+use Unionbit\Core\Job\Installation;
+
+/** One question of the survey: how it is answered, and in which houses it is asked at all. */
+final readonly class Question
+{
+    public const TEXT_LIMIT = 500;
+
+    /**
+     * @param  string  $kind  choice, number, ticks or text
+     * @param  array<int|string, string>  $choices  words by value, for a choice or ticks
+     * @param  string  $unit  of a number
+     * @param  Closure(Installation): bool  $asks  whether this house needs it, from what was answered before
+     */
+    private function __construct(
+        public string $key,
+        public string $section,
+        public string $text,
+        public string $help,
+        public string $kind,
+        public array $choices,
+        public string $unit,
+        public float $min,
+        public float $max,
+        private Closure $asks,
+    ) {
+    }
+
+    /**
+     * @param  array<int|string, string>  $choices
+     * @param  ?Closure(Installation): bool  $asks
+     */
+    public static function choice(
+        string $key,
+        string $section,
+        string $text,
+        string $help,
+        array $choices,
+        ?Closure $asks = null,
+    ): self {
+        return new self($key, $section, $text, $help, 'choice', $choices, '', 0, 0, $asks ?? static fn (): bool => true);
+    }
+
+    /**
+     * @param  array<int|string, string>  $choices
+     * @param  ?Closure(Installation): bool  $asks
+     */
+    public static function ticks(
+        string $key,
+        string $section,
+        string $text,
+        string $help,
+        array $choices,
+        ?Closure $asks = null,
+    ): self {
+        return new self($key, $section, $text, $help, 'ticks', $choices, '', 0, 0, $asks ?? static fn (): bool => true);
+    }
+
+    /** @param  ?Closure(Installation): bool  $asks */
+    public static function number(
+        string $key,
+        string $section,
+        string $text,
+        string $help,
+        string $unit,
+        float $min,
+        float $max,
+        ?Closure $asks = null,
+    ): self {
+        return new self(
+            $key,
+            $section,
+            $text,
+            $help,
+            'number',
+            [],
+            $unit,
+            $min,
+            $max,
+            $asks ?? static fn (): bool => true,
+        );
+    }
+
+    /** @param  ?Closure(Installation): bool  $asks */
+    public static function text(string $key, string $section, string $text, string $help, ?Closure $asks = null): self
+    {
+        return new self($key, $section, $text, $help, 'text', [], '', 0, 0, $asks ?? static fn (): bool => true);
+    }
+
+    public function isAskedOf(Installation $house): bool
+    {
+        return ($this->asks)($house);
+    }
+
+    /**
+     * The answer out of an object of answers.
+     *
+     * @return string|float|list<string>
+     *
+     * @throws InvalidData
+     */
+    public function read(Field $answers): string|float|array
+    {
+        $at = "{$answers->pointer}/{$this->key}";
+        if ($this->kind === 'number') {
+            return $answers->number($this->key, null, $this->min, $this->max);
+        }
+        if ($this->kind === 'ticks') {
+            foreach ($ticks = $answers->strings($this->key) as $tick) {
+                isset($this->choices[$tick]) ||
+                    throw InvalidData::notAllowed($at, $tick, implode(', ', array_keys($this->choices)));
+            }
+
+            return array_values(array_unique($ticks));
+        }
+        $value = $answers->string($this->key);
+        if ($this->kind === 'choice') {
+            return isset($this->choices[$value])
+                ? $value
+                : throw InvalidData::notAllowed($at, $value, implode(', ', array_keys($this->choices)));
+        }
+
+        return mb_strlen($value) <= self::TEXT_LIMIT
+            ? $value
+            : throw InvalidData::unreadable(
+                $at,
+                sprintf('is %d characters long; allowed: at most %d', mb_strlen($value), self::TEXT_LIMIT),
+            );
+    }
+
+    /** @param  string|float|list<string>|null  $value */
+    public function said(string|float|array|null $value): ?string
+    {
+        return match (true) {
+            $value === null => null,
+            is_array($value) => $value === []
+                ? 'none of these'
+                : implode(', ', array_map(fn (string $v): string => $this->choices[$v] ?? $v, $value)),
+            is_float($value) => sprintf('%g %s', $value, $this->unit),
+            default => $this->choices[$value] ?? $value,
+        };
+    }
+}

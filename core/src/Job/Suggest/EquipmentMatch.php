@@ -1,0 +1,162 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Job\Suggest;
+
+use Unionbit\Core\Equipment\Archetype;
+use Unionbit\Core\Job\Interview\Answers;
+use Unionbit\Core\Job\Interview\Questions;
+
+/** Which entry of the equipment catalogue the answers describe, and the answers that an entry stands for. */
+final readonly class EquipmentMatch
+{
+    /**
+     * @param  ?string  $id  of the catalogue; null while something is still to be answered, or nothing fits
+     * @param  list<string>  $why  what it follows from, in words
+     * @param  list<string>  $open  keys of questions that would decide it
+     */
+    private function __construct(public ?string $id, public array $why, public array $open)
+    {
+    }
+
+    /** @param  list<string>  $known ids of the catalogue */
+    public static function of(Answers $answers, array $known): self
+    {
+        $open = self::open($answers);
+        if ($open !== []) {
+            return new self(null, [], $open);
+        }
+        $why = [];
+        foreach (
+            ['outdoor', 'coolStages', 'valve', 'heatSource', 'heatStages', 'eGoes', 'bus', 'fanCentre', 'supplies'] as $key
+        ) {
+            $said = Questions::named($key)?->said($answers->given[$key] ?? null);
+            if ($said !== null && ! in_array($said, ['No', 'No E on the board'], true)) {
+                $why[] =
+                    $key === 'coolStages'
+                        ? 'compressor stages: '.lcfirst($said)
+                        : ($key === 'heatStages'
+                            ? 'heat stages: '.lcfirst($said)
+                            : lcfirst($said));
+            }
+        }
+        $id = self::id($answers);
+        $ownRelay = "{$id}-e-relay";
+        if ($answers->is('eGoes', 'relay')) {
+            $id = in_array($ownRelay, $known, true) ? $ownRelay : $id;
+            $why =
+                $id === $ownRelay
+                    ? $why
+                    : [...$why, 'the catalogue has it only without the relay of E: emergency heat is left out'];
+        }
+
+        return in_array($id, $known, true)
+            ? new self($id, $why, [])
+            : new self(
+                null,
+                [...$why, 'the catalogue has no such equipment: choose the nearest and note the difference'],
+                [],
+            );
+    }
+
+    /** What the catalogue's entry says of itself. */
+    public static function answersOf(Archetype $archetype): Answers
+    {
+        $answers = new Answers();
+        $source = match (true) {
+            str_contains($archetype->id, 'hot-water') => 'coil',
+            $archetype->heatSource === 'hydronic' => 'boiler',
+            default => $archetype->heatSource,
+        };
+        $strips =
+            $archetype->heatPump !== null && $source === 'electric' ? $archetype->heatPump->auxiliaryStages : null;
+        $heats = $strips !== 0 && $source !== 'none';
+        $given = [
+            'outdoor' => $archetype->reverses ? 'reverses' : ($archetype->coolStages > 0 ? 'cools' : 'none'),
+            'coolStages' => $archetype->coolStages > 0 ? (string) $archetype->coolStages : null,
+            'valve' => $archetype->heatPump?->valve,
+            'heatSource' => $heats ? $source : 'none',
+            'heatStages' => $heats && in_array($source, ['gas', 'oil', 'electric'], true)
+                    ? (string) ($strips ?? $archetype->heatStages)
+                    : null,
+            'eGoes' => $strips === null || $strips === 0
+                    ? null
+                    : ['own' => 'relay', 'tied' => 'tied'][$archetype->heatPump->emergency] ?? 'none',
+            'bus' => $archetype->coolStages === 0
+                    ? null
+                    : (str_contains($archetype->id, 'communicating')
+                        ? 'convert'
+                        : 'no'),
+            'fanCentre' => $archetype->coolStages > 0 && ! $archetype->reverses && in_array($source, ['gas', 'oil'], true)
+                    ? (str_contains($archetype->id, 'fan-centre')
+                        ? 'yes'
+                        : 'no')
+                    : null,
+            'supplies' => (string) count($archetype->transformers),
+            'zoneValve' => $source === 'boiler' ? 'two' : null,
+            'fanCoil' => $source === 'coil' ? '24v' : null,
+        ];
+        foreach ($given as $key => $value) {
+            $answers = $answers->with($key, $value);
+        }
+
+        return $answers;
+    }
+
+    /** @return list<string> */
+    private static function open(Answers $answers): array
+    {
+        $needed = ['outdoor', 'heatSource'];
+        if ($answers->is('outdoor', 'cools', 'reverses')) {
+            $needed[] = 'coolStages';
+        }
+        if ($answers->is('outdoor', 'reverses')) {
+            $needed[] = 'valve';
+        }
+        if ($answers->is('heatSource', 'gas', 'oil', 'electric')) {
+            $needed[] = 'heatStages';
+        }
+
+        return array_values(array_filter($needed, static fn (string $key): bool => $answers->choice($key) === null));
+    }
+
+    private static function id(Answers $answers): string
+    {
+        $cool = $answers->choice('coolStages') ?? '1';
+        $heat = $answers->choice('heatStages') ?? '1';
+        $source = $answers->choice('heatSource') ?? '';
+        if ($answers->is('bus', 'convert')) {
+            return "communicating-converted-{$cool}c";
+        }
+
+        return match ($answers->choice('outdoor')) {
+            'none' => match ($source) {
+                'gas' => "furnace-gas-{$heat}h",
+                'oil' => "furnace-oil-{$heat}h",
+                default => '',
+            },
+            'cools' => match ($source) {
+                'gas', 'oil' => $answers->is('fanCentre', 'yes')
+                    ? "fan-centre-{$heat}h-{$cool}c"
+                    : ($source === 'gas'
+                        ? "furnace-gas-{$heat}h-{$cool}c"
+                        : "furnace-oil-own-transformer-{$cool}c"),
+                'electric' => "air-handler-electric-{$heat}h-{$cool}c",
+                'coil' => "air-handler-hot-water-{$cool}c",
+                'boiler' => "boiler-zone-valve-{$cool}c",
+                default => "air-handler-cool-{$cool}c",
+            },
+            default => self::heatPump(strtolower($answers->choice('valve') ?? 'O'), $cool, $heat, $source),
+        };
+    }
+
+    private static function heatPump(string $valve, string $cool, string $heat, string $source): string
+    {
+        return match ($source) {
+            'gas', 'oil' => "dual-fuel-{$valve}-{$cool}c-{$heat}h",
+            'electric' => "heat-pump-{$valve}-{$cool}c-{$heat}aux",
+            default => "heat-pump-{$valve}-{$cool}c",
+        };
+    }
+}

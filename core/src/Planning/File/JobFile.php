@@ -1,0 +1,126 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Planning\File;
+
+use Unionbit\Core\Data\Field;
+use Unionbit\Core\Data\InvalidData;
+use Unionbit\Core\Equipment\Archetype;
+use Unionbit\Core\Job\File\SurveyFile;
+use Unionbit\Core\Job\Installation;
+use Unionbit\Core\Planning\Offer\LetterToLetter;
+use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Thermostat\Profile;
+use Unionbit\Core\Thermostat\ProfileReader;
+
+/**
+ * The job file: one house with its survey, and the thermostat and landing once they are chosen. Version 1. Whatever
+ * is wrong is reported with its JSON pointer, its value and what is allowed.
+ */
+final readonly class JobFile
+{
+    public const VERSION = 1;
+
+    private function __construct(
+        public string $site,
+        public string $address,
+        public string $kind,
+        public string $system,
+        public Installation $installation,
+        public ?Plan $plan,
+    ) {
+    }
+
+    /**
+     * @param  callable(string): ?Archetype  $archetypes  an archetype of the catalogue by id
+     * @param  callable(string): ?Profile  $profiles  a profile of the catalogue by id
+     * @param  array{archetypes: list<string>, profiles: list<string>}  $known  ids, for messages
+     *
+     * @throws InvalidData
+     */
+    public static function read(mixed $json, callable $archetypes, callable $profiles, array $known): self
+    {
+        $node = Field::root($json);
+        if ($node->int('unionbit') !== self::VERSION) {
+            throw InvalidData::notAllowed('/unionbit', $node->int('unionbit'), 'version '.self::VERSION);
+        }
+        $id = $node->at('survey')->string('archetype');
+        $archetype =
+            $archetypes($id) ??
+            throw InvalidData::notAllowed('/survey/archetype', $id, implode(', ', $known['archetypes']));
+        $house = SurveyFile::read($node->value('survey'), $archetype, '/survey');
+
+        return new self(
+            self::text($node, 'site', 1, 80),
+            self::text($node, 'address', 0, 160),
+            self::text($node, 'kind', 0, 40, 'replacement'),
+            self::text($node, 'system', 1, 60, 'System'),
+            $house,
+            self::plan($node, $house, $profiles, $known['profiles']),
+        );
+    }
+
+    private static function text(Field $node, string $key, int $least, int $most, string $default = ''): string
+    {
+        $text = $least > 0 && $default === '' ? $node->string($key) : $node->string($key, $default);
+        $length = mb_strlen($text);
+
+        return $length >= $least && $length <= $most
+            ? $text
+            : throw InvalidData::unreadable(
+                "{$node->pointer}/{$key}",
+                "is {$length} characters long; allowed: {$least} to {$most}",
+            );
+    }
+
+    /**
+     * @param  ?array<string, mixed>  $ownProfile  the thermostat as a file, where it is none of the catalogue
+     * @return array<string, mixed>
+     */
+    public static function write(
+        string $site,
+        string $address,
+        string $kind,
+        Installation $installation,
+        ?Plan $plan,
+        string $system = 'System',
+        ?array $ownProfile = null,
+    ): array {
+        return [
+            'unionbit' => self::VERSION,
+            'site' => $site,
+            'address' => $address,
+            'kind' => $kind,
+            ...$system === 'System' ? [] : ['system' => $system],
+            'survey' => SurveyFile::write($installation),
+            ...$plan === null
+                ? []
+                : ['thermostat' => $ownProfile ?? $plan->profile->id, 'plan' => PlanFile::write($plan)],
+        ];
+    }
+
+    /**
+     * @param  callable(string): ?Profile  $profiles
+     * @param  list<string>  $known
+     */
+    private static function plan(Field $node, Installation $house, callable $profiles, array $known): ?Plan
+    {
+        if (! $node->has('thermostat')) {
+            return null;
+        }
+        $thermostat = $node->value('thermostat');
+        $profile = is_string($thermostat)
+            ? $profiles($thermostat) ??
+                throw InvalidData::notAllowed(
+                    '/thermostat',
+                    $thermostat,
+                    implode(', ', $known).', or a profile of your own',
+                )
+            : ProfileReader::read($thermostat);
+
+        return $node->has('plan')
+            ? PlanFile::read($node->value('plan'), $house, $profile, '/plan')
+            : new Plan($house, $profile, LetterToLetter::landing($house, $profile));
+    }
+}

@@ -1,0 +1,108 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Planning\Offer;
+
+use Unionbit\Core\Circuit\Netlist\Assembly;
+use Unionbit\Core\Job\Installation;
+use Unionbit\Core\Terminal\Place;
+use Unionbit\Core\Terminal\TerminalName;
+use Unionbit\Core\Thermostat\Meaning;
+use Unionbit\Core\Thermostat\Profile;
+use Unionbit\Core\Wiring\Condition;
+use Unionbit\Core\Wiring\Conductor;
+use Unionbit\Core\Wiring\End;
+use Unionbit\Core\Wiring\EndState;
+use Unionbit\Core\Wiring\Landing;
+
+/**
+ * The plainest landing: each conductor on the screw that its equipment end calls for (MR01), R on the main hot
+ * with the link in on one transformer (MR02), what has no screw capped (MR04, MR08, MR14).
+ */
+final class LetterToLetter
+{
+    public static function landing(Installation $installation, Profile $profile): Landing
+    {
+        if ($profile->outputs === Place::Module) {
+            return self::moduleLanding($installation, $profile);
+        }
+        $wall = [];
+        $taken = [];
+        foreach ($installation->wallCable()->conductors ?? [] as $conductor) {
+            $screw = self::screwFor($conductor, $installation, $profile);
+            if ($screw !== null && ! isset($taken[$screw])) {
+                $wall[$conductor->number] = End::landed($screw);
+                $taken[$screw] = true;
+            } else {
+                $wall[$conductor->number] = End::free(
+                    $conductor->near->state === EndState::CutShort ? EndState::CutShort : EndState::Capped,
+                );
+            }
+        }
+
+        return new Landing($wall, [], count($installation->archetype->transformers) === 1);
+    }
+
+    /**
+     * Outputs at the equipment (MR20): the old wall conductors carry no call and are capped at both ends; three whole
+     * ones carry the link to the wall unit of a two-part thermostat, those that were R and C before its power.
+     */
+    private static function moduleLanding(Installation $installation, Profile $profile): Landing
+    {
+        $wall = $board = [];
+        $whole = [];
+        foreach ($installation->wallCable()->conductors ?? [] as $conductor) {
+            $wall[$conductor->number] = $board[$conductor->number] = End::free(EndState::Capped);
+            if (self::isWhole($conductor)) {
+                $whole[] = $conductor;
+            }
+        }
+        $rank = static fn (Conductor $c): int => match ($installation->meaning($c)) {
+            TerminalName::R, TerminalName::Rc => 0,
+            TerminalName::C => 1,
+            null => 3,
+            default => 2,
+        };
+        usort(
+            $whole,
+            static fn (Conductor $a, Conductor $b): int => [$rank($a), $a->number] <=> [$rank($b), $b->number],
+        );
+        $whole = array_slice($whole, 0, $profile->linkConductors);
+        if (count($whole) === $profile->linkConductors) {
+            foreach ($whole as $index => $conductor) {
+                $wall[$conductor->number] = End::landed((string) ($index + 1));
+                $board[$conductor->number] = End::landed(Assembly::LINK_SCREWS[$index + 1]);
+            }
+        }
+
+        return new Landing($wall, $board, true);
+    }
+
+    /** Whether a conductor can carry something again: both ends can be stripped and its copper is sound. */
+    public static function isWhole(Conductor $conductor): bool
+    {
+        $broken = static fn (End $end): bool => in_array(
+            $end->state,
+            [EndState::CutShort, EndState::BrokenOff, EndState::Spliced],
+            true,
+        );
+
+        return ! $broken($conductor->near) &&
+            ! $broken($conductor->far) &&
+            ! in_array(Condition::Crushed, $conductor->condition, true);
+    }
+
+    private static function screwFor(Conductor $conductor, Installation $installation, Profile $profile): ?string
+    {
+        $name = $installation->meaning($conductor);
+        if ($name === null) {
+            return null;
+        }
+        if ($name === TerminalName::R) {
+            return $profile->mainHot()?->printed;
+        }
+
+        return $profile->serving(Meaning::of($name, $installation->archetype))?->printed;
+    }
+}

@@ -1,0 +1,248 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Planning\Offer;
+
+use Unionbit\Core\Call\CallName;
+use Unionbit\Core\Planning\Plan\Draft;
+use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Planning\Proof\CallProof;
+use Unionbit\Core\Planning\Proof\PlanProof;
+use Unionbit\Core\Planning\Rule\MappingRules;
+use Unionbit\Core\Planning\Way\WayOut;
+use Unionbit\Core\Planning\Work\MoveList;
+use Unionbit\Core\Rule\Finding;
+use Unionbit\Core\Terminal\Place;
+use Unionbit\Core\Thermostat\PowerKind;
+use Unionbit\Core\Wiring\Conductor;
+
+/** A landing with its proof, its findings, what it loses and what it costs: everything by which plans are compared. */
+final readonly class PlanOffer
+{
+    /** Points of a lost call: what a household misses most. */
+    private const LOSS = [
+        'fan' => 2.0,
+        'cool-1' => 20.0,
+        'cool-2' => 3.0,
+        'heat-1' => 20.0,
+        'heat-2' => 3.0,
+        'aux-1' => 8.0,
+        'aux-2' => 3.0,
+        'emergency' => 4.0,
+        'furnace-1' => 20.0,
+        'furnace-2' => 3.0,
+        'defrost' => 4.0,
+    ];
+
+    private const MOVE_MINUTES = 2;
+
+    /** Minutes and part points of a thermostat whose outputs stand at the equipment. */
+    private const MODULE = ['minutes' => 25, 'cost' => 4.0];
+
+    /**
+     * @param  list<WayOut>  $ways
+     * @param  list<Finding>  $findings  mapping rules
+     */
+    private function __construct(
+        public Plan $plan,
+        public array $ways,
+        public PlanProof $proof,
+        public array $findings,
+    ) {
+    }
+
+    public static function of(Draft $draft): self
+    {
+        $plan = $draft->plan();
+
+        return new self($plan, $draft->ways, PlanProof::of($plan), MappingRules::check($plan));
+    }
+
+    /** Offered only when the simulation and the rules have nothing against it. */
+    public function passes(): bool
+    {
+        return $this->proof->passes() && $this->blocking() === [];
+    }
+
+    /** @return list<string> why it is not offered */
+    public function refusals(): array
+    {
+        return [
+            ...$this->proof->failures,
+            ...array_map(static fn (Finding $f): string => "{$f->code}: {$f->title}", $this->blocking()),
+        ];
+    }
+
+    public function title(): string
+    {
+        $codes = array_unique(array_map(static fn (WayOut $w): string => $w->text, $this->ways));
+
+        return $codes === []
+            ? ($this->plan->profile->outputs === Place::Module
+                ? 'Outputs at the equipment'
+                : 'Letter to letter')
+            : ucfirst(implode('; ', $codes));
+    }
+
+    /** @return list<string> */
+    public function codes(): array
+    {
+        return array_values(array_unique(array_map(static fn (WayOut $w): string => $w->code, $this->ways)));
+    }
+
+    /** @return list<string> what the house cannot do with it, in words */
+    public function lost(): array
+    {
+        $lost = array_map(static fn (array $l): string => $l['why'], [...$this->proof->lost, ...$this->proof->raised]);
+
+        return $this->plan->profile->remoteControl === 'none' ? [...$lost, 'No remote control'] : $lost;
+    }
+
+    /** @return list<string> to be bought besides the thermostat */
+    public function parts(): array
+    {
+        $parts = array_values(array_filter(array_map(static fn (WayOut $w): ?string => $w->part, $this->ways)));
+        if ($this->plan->profile->outputs === Place::Module) {
+            $parts[] = 'Short leads for the '.($this->plan->profile->linkConductors > 0 ? 'module' : 'receiver');
+        }
+
+        return $parts;
+    }
+
+    public function minutes(): int
+    {
+        $module = $this->plan->profile->outputs === Place::Module ? self::MODULE['minutes'] : 0;
+
+        return array_sum(array_map(static fn (WayOut $w): int => $w->minutes, $this->ways)) +
+            $module +
+            self::MOVE_MINUTES * count(MoveList::of($this->plan));
+    }
+
+    public function trips(): int
+    {
+        $module = $this->plan->profile->outputs === Place::Module ? 1 : 0;
+
+        return max([$module, 0, ...array_map(static fn (WayOut $w): int => $w->trips, $this->ways)]);
+    }
+
+    public function lossPoints(): float
+    {
+        $points = array_sum(
+            array_map(static fn (array $l): float => self::LOSS[$l['call']->value] ?? 2.0, $this->proof->lost),
+        );
+
+        return $points +
+            1.0 * count($this->proof->raised) +
+            ($this->plan->profile->remoteControl === 'none' ? 1.5 : 0.0);
+    }
+
+    public function partPoints(): float
+    {
+        return array_sum(array_map(static fn (WayOut $w): float => $w->cost, $this->ways)) +
+            ($this->plan->profile->outputs === Place::Module ? self::MODULE['cost'] : 0.0);
+    }
+
+    public function riskPoints(): int
+    {
+        $guessed = count(
+            array_filter(
+                $this->plan->installation->wallCable()->conductors ?? [],
+                fn (Conductor $c): bool => ! $c->evidence->isProof() &&
+                    ($this->plan->landing->wall[$c->number] ?? $c->near)->terminal !== null,
+            ),
+        );
+
+        return array_sum(array_map(static fn (WayOut $w): int => $w->risk, $this->ways)) +
+            $guessed +
+            ($this->plan->profile->power === PowerKind::Shared ? 2 : 0);
+    }
+
+    /** Lower is better. */
+    public function score(Weights $weights): float
+    {
+        return round(
+            $weights->capability * $this->lossPoints() +
+                $weights->parts * $this->partPoints() +
+                $weights->time * ($this->minutes() / 10.0 + $this->trips()) +
+                ($weights->risk * $this->riskPoints()) / 2.0,
+            2,
+        );
+    }
+
+    /** What makes two plans really different: the ways they take and what they lose, not which spare they use. */
+    public function signature(): string
+    {
+        $ways = array_map(static fn (WayOut $w): string => $w->code.($w->part ?? ''), $this->ways);
+        $lost = array_map(static fn (array $l): string => $l['call']->value, [
+            ...$this->proof->lost,
+            ...$this->proof->raised,
+        ]);
+        sort($ways);
+        sort($lost);
+
+        return $this->plan->profile->id.'|'.implode(',', $ways).'|'.implode(',', $lost);
+    }
+
+    /** @return list<string> the reasons of its rank, computed */
+    public function reasons(): array
+    {
+        $all = count(array_filter($this->proof->calls, static fn (CallProof $p): bool => $p->call !== CallName::Idle));
+        $lost = count($this->proof->lost);
+        $reasons = [
+            $lost === 0
+                ? "keeps all {$all} calls"
+                : 'keeps '.
+                    ($all - $lost).
+                    " of {$all} calls: ".
+                    lcfirst(implode('; ', array_map(static fn (array $l): string => $l['why'], $this->proof->lost))),
+        ];
+        foreach ($this->proof->raised as $raised) {
+            $reasons[] = lcfirst($raised['why']);
+        }
+        $parts = $this->parts();
+        $reasons[] = $parts === [] ? 'nothing to buy besides the thermostat' : 'to buy: '.implode(', ', $parts);
+        $trips = $this->trips();
+        $reasons[] =
+            "about {$this->minutes()} min of landing, ".
+            ($trips === 0
+                ? 'all at the wall'
+                : ($trips === 1
+                    ? 'one trip to the equipment'
+                    : "{$trips} trips to the equipment"));
+        $risk = $this->riskPoints();
+        if ($risk > 0) {
+            $reasons[] =
+                "risk {$risk}: ".
+                implode(
+                    ' ',
+                    array_filter([
+                        ...array_map(static fn (WayOut $w): ?string => $w->warns, $this->ways),
+                        $this->plan->profile->power === PowerKind::Shared
+                            ? 'it charges through a load that has to be whole.'
+                            : null,
+                    ]),
+                ).
+                ($this->guesses() > 0 ? " {$this->guesses()} pairings were not traced." : '');
+        }
+
+        return array_map(trim(...), $reasons);
+    }
+
+    private function guesses(): int
+    {
+        return count(
+            array_filter(
+                $this->plan->installation->wallCable()->conductors ?? [],
+                fn (Conductor $c): bool => ! $c->evidence->isProof() &&
+                    ($this->plan->landing->wall[$c->number] ?? $c->near)->terminal !== null,
+            ),
+        );
+    }
+
+    /** @return list<Finding> */
+    private function blocking(): array
+    {
+        return array_values(array_filter($this->findings, static fn (Finding $f): bool => $f->severity->blocks()));
+    }
+}

@@ -1,0 +1,153 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Planning\Offer;
+
+use Unionbit\Core\Job\Installation;
+use Unionbit\Core\Planning\Plan\Draft;
+use Unionbit\Core\Planning\Plan\HouseChanges;
+use Unionbit\Core\Planning\Way\LeftOff;
+use Unionbit\Core\Planning\Way\Way;
+use Unionbit\Core\Planning\Way\Wo01Spare;
+use Unionbit\Core\Planning\Way\Wo02NewCable;
+use Unionbit\Core\Planning\Way\Wo03FanAsCommon;
+use Unionbit\Core\Planning\Way\Wo04SharedKit;
+use Unionbit\Core\Planning\Way\Wo07PlugIn;
+use Unionbit\Core\Planning\Way\Wo10DropStage;
+use Unionbit\Core\Planning\Way\Wo11TieEmergency;
+use Unionbit\Core\Planning\Way\Wo12OtherPosition;
+use Unionbit\Core\Planning\Work\Overflow;
+use Unionbit\Core\Terminal\Place;
+use Unionbit\Core\Terminal\TerminalName;
+use Unionbit\Core\Thermostat\Profile;
+use Unionbit\Core\Wiring\Jumper;
+
+/**
+ * All sensible landings of a house on a thermostat: letter to letter where that is enough, else every way out of
+ * each missing conductor, one after the other. The planner proposes; the circuit decides which of them work.
+ */
+final class Planner
+{
+    public const MOST_SHOWN = 5;
+
+    private const MOST_DRAFTS = 48;
+
+    /** @return list<Way> */
+    public static function ways(): array
+    {
+        return [
+            new Wo01Spare(),
+            new Wo11TieEmergency(),
+            new Wo03FanAsCommon(),
+            new Wo04SharedKit(),
+            new Wo10DropStage(),
+            new LeftOff(),
+            new Wo07PlugIn(),
+        ];
+    }
+
+    /** Everything tried, the offered ones first and by rank. */
+    public static function of(Installation $house, Profile $profile, ?Weights $weights = null): PlanList
+    {
+        $drafts = self::drafts($house, $profile);
+
+        return PlanList::of(array_map(PlanOffer::of(...), $drafts), $weights ?? new Weights());
+    }
+
+    /** @return list<Draft> complete ones */
+    public static function drafts(Installation $house, Profile $profile): array
+    {
+        $done = [];
+        foreach (self::bases($house, $profile) as $base) {
+            $open = [$base];
+            $seen = [];
+            while ($open !== [] && count($seen) < self::MOST_DRAFTS) {
+                $draft = array_shift($open);
+                $key = $draft->key().implode(',', $draft->without);
+                if (isset($seen[$key])) {
+                    continue;
+                }
+                $seen[$key] = true;
+                $missing = $draft->missing();
+                if ($missing === null) {
+                    $done[$draft->key()] ??= $draft;
+
+                    continue;
+                }
+                foreach (self::ways() as $way) {
+                    array_push($open, ...$way->out($draft, $missing));
+                }
+            }
+            foreach (self::cablesFor($base) as $cable) {
+                $done[$cable->key()] ??= $cable;
+            }
+        }
+
+        return array_values(array_map(self::tied(...), $done));
+    }
+
+    /** @return list<Draft> letter to letter, with the float switch where it is, and where it could be */
+    private static function bases(Installation $house, Profile $profile): array
+    {
+        $base = new Draft($house, $profile, LetterToLetter::landing($house, $profile));
+        $bases = [$base];
+        foreach (Overflow::placements($house) as $placement) {
+            $bases[] = $base->taking($placement['way'], $base->landing, new HouseChanges(null, $placement['safety']));
+        }
+
+        return $bases;
+    }
+
+    /** @return list<Draft> a new cable, to here or to another position, where something is missing or the old one is not fit (SC08) */
+    private static function cablesFor(Draft $base): array
+    {
+        $kind = $base->house->wallCable()?->kind;
+        $missing = $base->missing();
+        $link = $base->profile->linkConductors > 0 && $base->landing->on('1') === [];
+        if ($missing === null && ! $link && ! in_array($kind, ['stranded', 'telephone'], true)) {
+            return [];
+        }
+        $missing ??= TerminalName::R;
+
+        return [...(new Wo02NewCable())->out($base, $missing), ...(new Wo12OtherPosition())->out($base, $missing)];
+    }
+
+    /**
+     * MR07: a plate with E and Aux apart, on equipment with one heat input: a tie, so that emergency heat reaches it
+     * whichever of the two the thermostat closes.
+     */
+    private static function tied(Draft $draft): Draft
+    {
+        $e = $draft->profile->named(TerminalName::E);
+        $aux = $draft->profile->serving(TerminalName::Aux);
+        $pump = $draft->house->archetype->heatPump;
+        $heats = $pump !== null && ($pump->auxiliaryStages > 0 || $draft->house->archetype->heatStages > 0);
+        if (
+            $e === null ||
+            $aux === null ||
+            ! $heats ||
+            $pump->emergency === 'own' ||
+            $draft->profile->outputs !== Place::Wall ||
+            $draft->carrier(TerminalName::E) !== null ||
+            $draft->house->archetype->heatSource !== 'electric'
+        ) {
+            return $draft;
+        }
+        $label = "{$e->printed}–{$aux->printed} tie";
+        foreach ($draft->landing->jumpers as $jumper) {
+            if ($jumper->label === $label) {
+                return $draft;
+            }
+        }
+
+        return new Draft(
+            $draft->house,
+            $draft->profile,
+            $draft->landing->withJumper(new Jumper(Place::Wall, $e->printed, $aux->printed, $label)),
+            $draft->ways,
+            $draft->without,
+            $draft->changes,
+        );
+    }
+}

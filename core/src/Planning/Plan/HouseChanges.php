@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Planning\Plan;
+
+use Unionbit\Core\Job\Installation;
+use Unionbit\Core\Job\SafetyDevice;
+use Unionbit\Core\Wiring\Cable;
+
+/** What a plan changes in the house besides the landing: a new wall cable pulled, a float switch moved, a kit's adapter at the board. */
+final readonly class HouseChanges
+{
+    /**
+     * @param  ?list<SafetyDevice>  $safety  all of the house's devices, where one of them is moved
+     * @param  bool  $sharedKit  the adapter of the thermostat's kit stands at the board (WO04)
+     * @param  bool  $elsewhere  the new cable goes to another wall position (WO12)
+     */
+    public function __construct(
+        public ?Cable $pulled = null,
+        public ?array $safety = null,
+        public bool $sharedKit = false,
+        public bool $elsewhere = false,
+    ) {
+    }
+
+    public function isNone(): bool
+    {
+        return $this->pulled === null && $this->safety === null && ! $this->sharedKit;
+    }
+
+    public function applied(Installation $house): Installation
+    {
+        $house = $this->pulled === null ? $house : $house->withCable($this->pulled);
+
+        $house = $this->safety === null ? $house : $house->withFacts($house->facts->withSafety($this->safety));
+
+        return $this->sharedKit ? $house->withFacts($house->facts->withSharedKit()) : $house;
+    }
+}

@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Planning\Rule\Landing;
+
+use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Planning\Plan\PlannedConductor;
+use Unionbit\Core\Planning\Rule\MappingRule;
+use Unionbit\Core\Rule\Finding;
+use Unionbit\Core\Rule\Severity;
+use Unionbit\Core\Terminal\Place;
+
+/** MR13 One conductor to a wall screw unless it is made for two; equipment screws as the board is made. */
+final class Mr13OnePerScrew implements MappingRule
+{
+    public function check(Plan $plan): array
+    {
+        $findings = [];
+        $wall = $board = [];
+        foreach (PlannedConductor::all($plan) as $planned) {
+            if ($planned->wall->terminal !== null) {
+                $wall[$planned->wall->terminal][] = $planned;
+            }
+            if ($planned->board->terminal !== null) {
+                $board[$planned->board->terminal][] = $planned->conductor->name();
+            }
+        }
+        foreach ($wall as $screw => $conductors) {
+            $room = $plan->profile->terminal((string) $screw)->wires ?? 1;
+            if (count($conductors) > $room) {
+                $names = array_map(static fn (PlannedConductor $p): string => $p->conductor->name(), $conductors);
+                $findings[] = Finding::of(
+                    'MR13',
+                    Severity::Error,
+                    'Two conductors on one screw: '.implode(' and ', $names)." on {$screw}",
+                    "The {$screw} screw at the wall takes {$room}: one of them will work loose.",
+                    'Move one, or join both to a short pigtail and land that.',
+                    array_map(static fn (PlannedConductor $p): string => $p->id(), $conductors),
+                    ["wall.{$screw}"],
+                );
+            }
+        }
+        foreach ($plan->installation->outdoorCable()->conductors ?? [] as $conductor) {
+            if ($conductor->near->terminal !== null) {
+                $board[$conductor->near->terminal][] = $conductor->name().' to the outdoor unit';
+            }
+        }
+        foreach ($board as $screw => $names) {
+            $room = $plan->installation->archetype->terminal(Place::Indoor, (string) $screw)->wires ?? 1;
+            if (count($names) > $room) {
+                $findings[] = Finding::of(
+                    'MR13',
+                    Severity::Warning,
+                    "More conductors than the board's {$screw} screw takes: ".implode(' and ', $names),
+                    "It takes {$room}.",
+                    'Use a pigtail.',
+                    [],
+                    ["indoor.{$screw}"],
+                );
+            }
+        }
+
+        return $findings;
+    }
+}

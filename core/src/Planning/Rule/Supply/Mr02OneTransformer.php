@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Planning\Rule\Supply;
+
+use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Planning\Plan\PlannedConductor;
+use Unionbit\Core\Planning\Rule\MappingRule;
+use Unionbit\Core\Rule\Finding;
+use Unionbit\Core\Rule\Severity;
+use Unionbit\Core\Terminal\Place;
+use Unionbit\Core\Thermostat\PlateTerminal;
+
+/** MR02 One transformer: R lands on R, or on Rc or Rh with the link in. Link out leaves one family of calls dead. */
+final class Mr02OneTransformer implements MappingRule
+{
+    public function check(Plan $plan): array
+    {
+        if ($plan->transformers() !== 1 || $plan->profile->outputs !== Place::Wall) {
+            return [];
+        }
+        $fed = [];
+        foreach (PlannedConductor::all($plan) as $planned) {
+            if ($planned->boardName?->isHot() === true && $planned->wallName?->isHot() === true) {
+                $fed[(string) $planned->wall->terminal] = $planned->id();
+            }
+        }
+        if ($fed === []) {
+            return [
+                Finding::of(
+                    'MR02',
+                    Severity::Error,
+                    'No R lands on the plate',
+                    'The thermostat has no hot to switch.',
+                    'Land the conductor from the board\'s R on a hot screw.',
+                    [],
+                    array_map(static fn (PlateTerminal $t): string => $t->point(), $plan->profile->hots()),
+                ),
+            ];
+        }
+        $link = $plan->profile->link;
+        if ($link === null || $plan->landing->linkIn) {
+            return $link === null
+                ? []
+                : [
+                    Finding::of(
+                        'MR02',
+                        Severity::Good,
+                        "{$link[0]}–{$link[1]} link stays in",
+                        'One transformer feeds heating and cooling through it.',
+                        'See that it is in and tight.',
+                        array_values($fed),
+                    ),
+                ];
+        }
+        $dead = array_values(
+            array_filter(
+                $link,
+                static fn (string $screw): bool => ! isset($fed[$screw]) &&
+                    ! ($plan->landing->plugIn && $screw === $plan->profile->powerFrom),
+            ),
+        );
+        if ($dead === []) {
+            return [];
+        }
+        $calls = [];
+        foreach ($plan->profile->terminals as $terminal) {
+            if ($terminal->hot === $dead[0]) {
+                $calls[] = $terminal->printed;
+            }
+        }
+
+        return [
+            Finding::of(
+                'MR02',
+                Severity::Error,
+                "Link out: {$dead[0]} has no hot",
+                'One transformer and no link: '.implode(' and ', $calls).' never get voltage.',
+                "Put the {$link[0]}–{$link[1]} link in.",
+                array_values($fed),
+                ["wall.{$dead[0]}"],
+            ),
+        ];
+    }
+}

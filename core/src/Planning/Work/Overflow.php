@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Planning\Work;
+
+use Unionbit\Core\Job\Installation;
+use Unionbit\Core\Job\SafetyDevice;
+use Unionbit\Core\Planning\Way\WayOut;
+use Unionbit\Core\Terminal\Place;
+use Unionbit\Core\Terminal\TerminalName;
+
+/** The ways in which a float switch of the house can be wired otherwise: in Y, in R, or in several calls by a relay. */
+final class Overflow
+{
+    /** @return list<array{way: WayOut, safety: list<SafetyDevice>}> other placements of the house's first float switch */
+    public static function placements(Installation $house): array
+    {
+        $float = $house->facts->safety[0] ?? null;
+        if ($float === null) {
+            return [];
+        }
+        $screw = static fn (TerminalName $name): ?string => $house->archetype->terminalNamed(Place::Indoor, $name)
+            ?->printed;
+        [$r, $y, $y2] = [
+            $screw(TerminalName::R) ?? $screw(TerminalName::Rc),
+            $screw(TerminalName::Y1),
+            $screw(TerminalName::Y2),
+        ];
+        $ways = [];
+        if ($y !== null && $y2 === null) {
+            $ways[] = [[$y], false, null, 10];
+        }
+        if ($y !== null && $y2 !== null) {
+            $ways[] = [[$y, $y2], true, 'Relay, 24 V coil, two contacts', 25];
+        }
+        if ($r !== null) {
+            $ways[] = [[$r], false, null, 10];
+        }
+        $placements = [];
+        foreach ($ways as [$breaks, $relay, $part, $minutes]) {
+            if ($breaks === $float->breaks && $relay === $float->relay) {
+                continue;
+            }
+            $moved = new SafetyDevice($float->id, $float->label, $breaks, $relay);
+            $text =
+                "the {$float->label} moves from ".
+                implode(' and ', $float->breaks).
+                ' to '.
+                implode(' and ', $breaks).
+                ($relay ? ' by a relay' : '');
+            $placements[] = [
+                'way' => new WayOut('MR16', $text, $part, $part === null ? 0.0 : 1.5, $minutes, 1, 0),
+                'safety' => [$moved, ...array_slice($house->facts->safety, 1)],
+            ];
+        }
+
+        return $placements;
+    }
+}

@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Proving\Route;
+
+use Unionbit\Core\Proving\Step\Step;
+use Unionbit\Core\Proving\Step\Waits;
+
+/**
+ * The order of the proofs that saves trips, power changes and waits: the orders that the trade uses are each walked
+ * through in thought, with the equipment's own delays running meanwhile, and the quickest is taken.
+ */
+final readonly class Route
+{
+    /** @param  list<string>  $keys  of the steps, in order */
+    private function __construct(
+        public array $keys,
+        public int $minutes,
+        public int $waits,
+        public int $powerChanges,
+        public string $reason,
+    ) {
+    }
+
+    /**
+     * @param  list<Step>  $steps  in the order of the calls: fan, cooling, heating, auxiliary, emergency
+     * @param  list<string>  $proved  keys of steps that have passed
+     */
+    public static function of(array $steps, School $school, Waits $waits, array $proved = []): self
+    {
+        $byCall = [];
+        foreach ($steps as $step) {
+            $byCall[$step->call->value][] = $step;
+        }
+        $callByCall = array_values(
+            array_filter(
+                array_merge([], ...array_values(array_map($school->of(...), $byCall))),
+                static fn (Step $s): bool => ! in_array($s->key(), $proved, true),
+            ),
+        );
+        $order = $school->order();
+        $wayByWay = $callByCall;
+        usort(
+            $wayByWay,
+            static fn (Step $a, Step $b): int => (int) array_search($a->method, $order, true) <=>
+                (int) array_search($b->method, $order, true),
+        );
+
+        $one = (new Walk($waits))->through($callByCall);
+        $other = (new Walk($waits))->through($wayByWay);
+        [$best, $second, $words, $instead] =
+            $other->minutes() < $one->minutes()
+                ? [$other, $one, 'One kind of proof after another', 'call by call']
+                : [$one, $other, 'Call by call', 'kind by kind'];
+        $saved = $second->minutes() - $best->minutes();
+
+        return new self(
+            $best->keys,
+            $best->minutes(),
+            $best->waitMinutes(),
+            $best->powerChanges,
+            $best->keys === $second->keys || $saved === 0
+                ? "About {$best->minutes()} min, {$best->waitMinutes()} of them waiting."
+                : "{$words}: about {$best->minutes()} min, {$best->waitMinutes()} of them waiting, {$best->powerChanges} power changes. {$saved} min less than {$instead} with its {$second->powerChanges} power changes.",
+        );
+    }
+}

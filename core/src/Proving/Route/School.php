@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Proving\Route;
+
+use Unionbit\Core\Proving\Step\Method;
+use Unionbit\Core\Proving\Step\Step;
+
+/** Which proof of a call a person reaches for first. It changes costs and order, not what counts as proved. */
+enum School: string
+{
+    case Jumper = 'jumper';
+    case Meter = 'meter';
+    case Unit = 'unit';
+    case Continuity = 'continuity';
+
+    public function label(): string
+    {
+        return match ($this) {
+            self::Jumper => 'Jumper at the wall first',
+            self::Meter => 'Meter first',
+            self::Unit => 'From the unit outward',
+            self::Continuity => 'Thermostat by continuity first',
+        };
+    }
+
+    /** @return list<Method> every proof, the first reached for first */
+    public function order(): array
+    {
+        $first = match ($this) {
+            self::Jumper => [
+                Method::Jumper,
+                Method::BoardJumper,
+                Method::AuxAlone,
+                Method::Continuity,
+                Method::Voltage,
+            ],
+            self::Meter => [Method::Voltage, Method::Jumper, Method::BoardJumper, Method::AuxAlone, Method::Continuity],
+            self::Unit => [Method::BoardJumper, Method::Jumper, Method::AuxAlone, Method::Voltage, Method::Continuity],
+            self::Continuity => [
+                Method::Continuity,
+                Method::Jumper,
+                Method::BoardJumper,
+                Method::AuxAlone,
+                Method::Voltage,
+            ],
+        };
+
+        return [Method::PreCheck, ...$first, Method::FloatLift];
+    }
+
+    /**
+     * The proofs of one call that this school does: its own first one that the thermostat allows, and the voltage.
+     *
+     * @param  list<Step>  $steps  of one call
+     * @return list<Step>
+     */
+    public function of(array $steps): array
+    {
+        $order = $this->order();
+        usort(
+            $steps,
+            static fn (Step $a, Step $b): int => (int) array_search($a->method, $order, true) <=>
+                (int) array_search($b->method, $order, true),
+        );
+        $chosen = [];
+        foreach ($steps as $step) {
+            $isFirst =
+                $step->method !== Method::Voltage &&
+                array_filter($chosen, static fn (Step $s): bool => $s->method !== Method::Voltage) === [];
+            if (
+                $step->method === Method::Voltage ||
+                $step->method === Method::FloatLift ||
+                $step->method === Method::AuxAlone ||
+                $isFirst
+            ) {
+                $chosen[] = $step;
+            }
+        }
+
+        return $chosen;
+    }
+}

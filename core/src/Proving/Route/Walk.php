@@ -1,0 +1,146 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Proving\Route;
+
+use Unionbit\Core\Proving\Step\Step;
+use Unionbit\Core\Proving\Step\Wait;
+use Unionbit\Core\Proving\Step\Waits;
+use Unionbit\Core\Terminal\Place;
+
+/**
+ * One person going through steps: where they stand, whether the power is on, which delays run meanwhile. Seconds of
+ * walking and handling are our working figures, written here in one place; the delays come from the equipment.
+ */
+final class Walk
+{
+    /** Seconds of the way between two places; the power is switched at the indoor unit. */
+    private const WAY = ['indoor-wall' => 60, 'indoor-outdoor' => 120, 'outdoor-wall' => 120];
+
+    /** Off, dead reading and the meter proved; or on and R–C read. */
+    private const SWITCH = 60;
+
+    /** A jumper placed, or the thermostat asked; and putting back. */
+    private const SET_UP = 60;
+
+    private const PROBE = 20;
+
+    /** @var list<string> */
+    public array $keys = [];
+
+    public int $powerChanges = 0;
+
+    private int $clock = 0;
+
+    private int $waited = 0;
+
+    private Place $at = Place::Wall;
+
+    private bool $live = true;
+
+    private int $onSince = 0;
+
+    private int $offSince = 0;
+
+    private int $compressorEnd = PHP_INT_MIN;
+
+    private ?string $last = null;
+
+    public function __construct(private readonly Waits $waits)
+    {
+    }
+
+    /** @param  list<Step>  $steps */
+    public function through(array $steps): self
+    {
+        foreach ($steps as $step) {
+            $this->keys[] = $step->key();
+            $this->step($step);
+        }
+
+        return $this;
+    }
+
+    public function minutes(): int
+    {
+        return (int) round($this->clock / 60);
+    }
+
+    public function waitMinutes(): int
+    {
+        return (int) round($this->waited / 60);
+    }
+
+    private function step(Step $step): void
+    {
+        $this->power(! $step->setUpIsolated);
+        $this->go($step->places()[0] ?? Place::Wall);
+        $this->clock += self::SET_UP;
+        $start = $this->clock;
+        $powered = $step->setUpIsolated && ! $step->staysDead;
+        if ($powered) {
+            $this->power(true);
+        }
+        foreach ($step->places() as $place) {
+            $this->go($place);
+        }
+        $ready = $this->ready($step, $start);
+        $this->waited += max(0, $ready - $this->clock);
+        $this->clock = max($this->clock, $ready) + self::PROBE * count($step->probes);
+        if ($powered) {
+            $this->power(false);
+        }
+        if ($step->restore !== []) {
+            $this->go($step->places()[0] ?? Place::Wall);
+            $this->clock += self::SET_UP;
+        }
+        if ($this->waits->runs($step)) {
+            $this->compressorEnd = $this->clock;
+        }
+        $this->last = $step->key();
+    }
+
+    private function ready(Step $step, int $start): int
+    {
+        if ($step->onward !== null && $step->follows === $this->last) {
+            return $start + $step->onward->seconds;
+        }
+        $from = match ($step->wait->from) {
+            Wait::FROM_POWER_ON => $this->onSince,
+            Wait::FROM_POWER_OFF => $this->offSince,
+            default => $start,
+        };
+
+        return max(
+            $from + $step->wait->seconds,
+            $step->wait->rest === 0 || $this->compressorEnd === PHP_INT_MIN
+                ? 0
+                : $this->compressorEnd + $step->wait->rest,
+        );
+    }
+
+    private function power(bool $live): void
+    {
+        if ($this->live === $live) {
+            return;
+        }
+        $this->go(Place::Indoor);
+        $this->clock += self::SWITCH;
+        $this->powerChanges++;
+        $this->live = $live;
+        if ($live) {
+            $this->onSince = $this->clock;
+        } else {
+            $this->offSince = $this->clock;
+        }
+    }
+
+    private function go(Place $to): void
+    {
+        $pair = [$this->at->value, $to->value];
+        sort($pair);
+        $this->clock += self::WAY[implode('-', $pair)] ?? 0;
+        $this->at = $to;
+    }
+}

@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Proving\Step;
+
+use Unionbit\Core\Call\CallName;
+use Unionbit\Core\Circuit\Setup;
+use Unionbit\Core\Terminal\Place;
+
+/** One proof of one call: power, place, set-up, wait, what to measure, what to see, how to put things back. */
+final readonly class Step
+{
+    /** Measured with the power off from beginning to end. */
+    public bool $staysDead;
+
+    /**
+     * @param  bool  $setUpIsolated  the set-up needs the power off and proved dead
+     * @param  list<string>  $closes  printed terminals that stand closed to the hot
+     * @param  string  $hot  printed hot screw that the call takes from
+     * @param  Setup  $waiting  the same while the delay still runs: what is held back is not closed yet
+     * @param  list<Probe>  $probes
+     * @param  list<Sign>  $signs
+     * @param  list<string>  $restore  temporary things that the step leaves, to be undone
+     * @param  ?string  $follows  key of the step whose running call this one is added to
+     * @param  ?Wait  $onward  the wait where it follows on without a stop between
+     */
+    public function __construct(
+        public CallName $call,
+        public Method $method,
+        public bool $setUpIsolated,
+        public string $do,
+        public array $closes,
+        public string $hot,
+        public Wait $wait,
+        public Setup $setup,
+        public Setup $waiting,
+        public array $probes,
+        public array $signs,
+        public array $restore,
+        public ?string $follows = null,
+        public ?Wait $onward = null,
+    ) {
+        $this->staysDead = $method->isDead();
+    }
+
+    public function key(): string
+    {
+        return $this->call->value.'.'.$this->method->value;
+    }
+
+    /** @return list<Place> where to stand, in order: for the set-up, then for each pair that is measured */
+    public function places(): array
+    {
+        $places = $this->method === Method::PreCheck ? [] : [$this->method->place()];
+        foreach ($this->probes as $probe) {
+            $at = Place::tryFrom(explode('.', $probe->a)[0]) ?? $this->method->place();
+            $at = $at === Place::Module ? Place::Indoor : $at;
+            if (! in_array($at, $places, true)) {
+                $places[] = $at;
+            }
+        }
+
+        return $places;
+    }
+}

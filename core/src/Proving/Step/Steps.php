@@ -1,0 +1,361 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Proving\Step;
+
+use Unionbit\Core\Call\CallName;
+use Unionbit\Core\Call\CallTable;
+use Unionbit\Core\Circuit\Setup;
+use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Planning\Proof\CallProof;
+use Unionbit\Core\Planning\Proof\PlanProof;
+use Unionbit\Core\Terminal\Place;
+use Unionbit\Core\Terminal\TerminalName;
+use Unionbit\Core\Thermostat\PlateTerminal;
+
+/** The proofs that a plan can have: ohms before power, then fan, cooling and heating, each by jumper and by voltage. */
+final readonly class Steps
+{
+    private BoardPoints $board;
+
+    private Signs $signs;
+
+    private Waits $waits;
+
+    public function __construct(private Plan $plan)
+    {
+        $this->board = new BoardPoints($plan);
+        $this->signs = new Signs($plan->installation->archetype);
+        $this->waits = new Waits($plan->installation);
+    }
+
+    /** @return list<Step> */
+    public function all(): array
+    {
+        $elsewhere = new SupportingSteps($this->plan);
+        $steps = [$elsewhere->preCheck()];
+        foreach ($this->calls() as $call) {
+            $steps[] = $this->step($call, Method::Jumper);
+            $steps[] = $elsewhere->atBoard($call);
+            $steps[] = $call === CallName::Aux1 ? $this->auxiliaryAlone() : null;
+            $steps[] = $elsewhere->continuity($call);
+            $steps[] = $this->step($call, Method::Voltage);
+            $steps[] = $call === CallName::Cool1 ? $elsewhere->floatLifted() : null;
+        }
+        $steps[] = $this->defrosts() ? $this->step(CallName::Defrost, Method::Voltage) : null;
+
+        return array_values(array_filter($steps));
+    }
+
+    /** Whether the outdoor unit's defrost calls heat indoors in this plan: a step to take where it can be forced. */
+    private function defrosts(): bool
+    {
+        $proofs = array_filter(
+            PlanProof::of($this->plan)->calls,
+            static fn (CallProof $p): bool => $p->call === CallName::Defrost && $p->isProved(),
+        );
+
+        return $proofs !== [];
+    }
+
+    /** @return list<CallName> calls that can be proved: not the idle state, not a defrost, none that the plan has given up */
+    public function calls(): array
+    {
+        $lost = array_column(PlanProof::of($this->plan)->lost, 'call');
+
+        return array_values(
+            array_filter(
+                CallTable::needed($this->plan->installation->archetype)->calls(),
+                static fn (CallName $call): bool => $call !== CallName::Idle &&
+                    $call->mode() === null &&
+                    ! in_array($call, $lost, true),
+            ),
+        );
+    }
+
+    public function find(string $key): ?Step
+    {
+        foreach ($this->all() as $step) {
+            if ($step->key() === $key) {
+                return $step;
+            }
+        }
+
+        return null;
+    }
+
+    private function step(CallName $call, Method $method): ?Step
+    {
+        $made = CallTable::needed($this->plan->installation->archetype)->printed($call, $this->plan->profile);
+        $closes = $this->plan->carriers($made);
+        [$terminals, $hot] = $this->screws($closes);
+        if (
+            $terminals === [] ||
+            $hot === null ||
+            ($method === Method::Jumper && (new SupportingSteps($this->plan))->whyNoJumper($call) !== null)
+        ) {
+            return null;
+        }
+        if ($method === Method::Jumper) {
+            return $this->jumperStep($call, $method, $terminals, $hot, $this->signs->of($call));
+        }
+        $lower = $this->lower($call);
+        $setup = Setup::calling(...$made)->inMode($call->mode());
+
+        return new Step(
+            $call,
+            $method,
+            false,
+            $call === CallName::Defrost
+                ? 'Power on, heat called. Start a defrost at the outdoor board as its sheet says: the heat indoors must join.'
+                : "Power on, face on. Ask the thermostat for {$this->ask($call)}.",
+            $closes,
+            $hot,
+            $this->waits->of($call, $method),
+            $setup,
+            $this->waiting($setup, $call),
+            $this->probes($call, $terminals, $hot, false),
+            [...$this->signs->of($call), ...Signs::asides()],
+            [],
+            $lower === null ? null : "{$lower->value}.voltage",
+            $lower === null ? null : $this->waits->onward($call),
+        );
+    }
+
+    /** Auxiliary heat without the compressor, where emergency heat does not already close the very same screws. */
+    private function auxiliaryAlone(): ?Step
+    {
+        $table = CallTable::needed($this->plan->installation->archetype);
+        $closes = $this->plan->carriers(
+            array_values(
+                array_unique([
+                    ...array_diff(
+                        $table->printed(CallName::Aux1, $this->plan->profile),
+                        $table->printed(CallName::Heat1, $this->plan->profile),
+                        $table->printed(CallName::Heat2, $this->plan->profile),
+                    ),
+                    ...array_intersect(
+                        $table->printed(CallName::Fan, $this->plan->profile),
+                        $table->printed(CallName::Emergency, $this->plan->profile),
+                    ),
+                ]),
+            ),
+        );
+        [$terminals, $hot] = $this->screws($closes);
+        $emergency = $this->plan->carriers($table->printed(CallName::Emergency, $this->plan->profile));
+        $same = array_diff($closes, $emergency) === [] && array_diff($emergency, $closes) === [];
+        if (
+            $same ||
+            $terminals === [] ||
+            $hot === null ||
+            (new SupportingSteps($this->plan))->whyNoJumper(CallName::Emergency) !== null ||
+            $this->board->servedBy($terminals[0]) === null
+        ) {
+            return null;
+        }
+        $runs = $this->plan->circuit()->operate($this->jumpered($hot, $terminals))->pulledIn();
+        $loads = array_values(
+            array_filter(
+                $this->plan->installation->loads(),
+                static fn ($load): bool => in_array($load->id, $runs, true),
+            ),
+        );
+
+        return $this->jumperStep(CallName::Aux1, Method::AuxAlone, $terminals, $hot, $this->signs->ofLoads($loads));
+    }
+
+    /**
+     * @param  non-empty-list<PlateTerminal>  $terminals
+     * @param  list<Sign>  $signs
+     */
+    private function jumperStep(CallName $call, Method $method, array $terminals, string $hot, array $signs): Step
+    {
+        $closes = array_map(static fn (PlateTerminal $t): string => $t->printed, $terminals);
+        $letters = implode(', ', $closes);
+        $inFace = $this->plan->profile->switchesInFace;
+        $setup = $this->jumpered($hot, $terminals);
+
+        return new Step(
+            $call,
+            $method,
+            true,
+            ($inFace
+                ? "Power off. Take the face off the base and join {$hot} to {$letters} with a secured jumper."
+                : "Power off. Lift the conductors of {$hot}, {$letters} from the plate and join their ends with a secured jumper.").
+                ' Then power on.',
+            $closes,
+            $hot,
+            $this->waits->of($call, $method),
+            $setup,
+            $this->waits->held($setup),
+            $this->probes($call, $terminals, $hot, true),
+            $signs,
+            [
+                "Jumper {$hot} to {$letters} out",
+                $inFace ? 'Face back on its base' : 'Conductors back on their screws, tugged',
+            ],
+        );
+    }
+
+    /**
+     * @param  list<string>  $closes  printed
+     * @return array{list<PlateTerminal>, ?string} the plate's screws, and the hot they take from
+     */
+    private function screws(array $closes): array
+    {
+        $terminals = array_values(array_filter(array_map($this->plan->profile->terminal(...), $closes)));
+
+        return [$terminals, $terminals === [] ? null : $this->hotScrew($terminals)];
+    }
+
+    /** The call that this one adds to: the largest whose terminals are all closed here too, the fan alone not counted. */
+    private function lower(CallName $call): ?CallName
+    {
+        $table = CallTable::needed($this->plan->installation->archetype);
+        $mine = $table->closes($call);
+        $lower = null;
+        foreach ($this->calls() as $other) {
+            $closes = $table->closes($other);
+            $isPart =
+                $other !== $call &&
+                $other !== CallName::Fan &&
+                count($closes) < count($mine) &&
+                array_udiff(
+                    $closes,
+                    $mine,
+                    static fn (TerminalName $a, TerminalName $b): int => $a->value <=> $b->value,
+                ) === [];
+            if ($isPart && ($lower === null || count($closes) > count($table->closes($lower)))) {
+                $lower = $other;
+            }
+        }
+
+        return $lower;
+    }
+
+    /** @param  non-empty-list<PlateTerminal>  $terminals */
+    private function hotScrew(array $terminals): ?string
+    {
+        if ($this->plan->profile->outputs === Place::Module) {
+            return $this->plan->profile->mainHot()?->printed;
+        }
+        $landed = [];
+        foreach ($this->plan->landing->wall as $end) {
+            $name = $end->terminal === null ? null : $this->plan->profile->terminal($end->terminal)?->name;
+            if ($name?->isHot() === true) {
+                $landed[] = (string) $end->terminal;
+            }
+        }
+        $wanted = $terminals[0]->hot;
+
+        return in_array($wanted, $landed, true) ? $wanted : $landed[0] ?? null;
+    }
+
+    /**
+     * While the delay runs: the thermostat's minimum off holds the compressor back, and contacts that follow their
+     * driver later (ignition control to gas valve) have not moved. A jumper holds nothing back but those contacts.
+     */
+    private function waiting(Setup $setup, CallName $call): Setup
+    {
+        if (! $this->waits->runsCompressor($call)) {
+            return $this->waits->held($setup);
+        }
+        $held = [TerminalName::Y1, TerminalName::Y2];
+
+        return Setup::calling(
+            ...array_values(
+                array_filter(
+                    $setup->closed,
+                    fn (string $printed): bool => ! in_array(
+                        $this->plan->profile->terminal($printed)?->name,
+                        $held,
+                        true,
+                    ),
+                ),
+            ),
+        );
+    }
+
+    /** @param  list<PlateTerminal>  $terminals */
+    private function jumpered(string $hot, array $terminals): Setup
+    {
+        $setup = Setup::calling()->faceOff();
+        if ($this->plan->profile->switchesInFace) {
+            foreach ($terminals as $terminal) {
+                $setup = $setup->withJumper(
+                    $this->plan->profile->terminal($hot)?->point() ?? "wall.{$hot}",
+                    $terminal->point(),
+                );
+            }
+
+            return $setup;
+        }
+        $from = $this->tip($hot);
+        foreach ($terminals as $terminal) {
+            $to = $this->tip($terminal->printed);
+            if ($from !== null && $to !== null) {
+                $setup = $setup->lifting($from, $to)->withJumper($from, $to);
+            }
+        }
+
+        return $setup;
+    }
+
+    private function tip(string $screw): ?string
+    {
+        $numbers = $this->plan->landing->on($screw);
+
+        return $numbers === [] ? null : "A{$numbers[0]}.near";
+    }
+
+    /**
+     * @param  non-empty-list<PlateTerminal>  $terminals
+     * @return list<Probe>
+     */
+    private function probes(CallName $call, array $terminals, string $hot, bool $jumper): array
+    {
+        $main = $terminals[0];
+        $archetype = $this->plan->installation->archetype;
+        $common = $this->plan->profile->named(TerminalName::C);
+        $atWall =
+            $common !== null &&
+            ($this->plan->profile->outputs === Place::Module || $this->plan->landing->on($common->printed) !== []);
+        $board =
+            $main->name === TerminalName::K ? $this->board->ofCall($call)[0] ?? null : $this->board->servedBy($main);
+        $outdoor =
+            $board === null || $board->name === TerminalName::W1
+                ? null
+                : $archetype->terminalNamed(Place::Outdoor, $board->name);
+        $outdoorCommon = $archetype->terminalNamed(Place::Outdoor, TerminalName::C);
+
+        $probes = [];
+        if (! $jumper) {
+            $probes[] = new Probe(
+                $this->plan->profile->terminal($hot)?->point() ?? "wall.{$hot}",
+                $main->point(),
+                'terminal closed',
+            );
+            if ($atWall && $board !== null && $this->board->returnOf($board) === $archetype->transformers[0]->common) {
+                $probes[] = new Probe($main->point(), $common->point(), 'voltage leaves the wall');
+            }
+        }
+        if ($board !== null) {
+            $probes[] = $this->board->arrival($board);
+        }
+        if ($outdoor !== null && $outdoorCommon !== null) {
+            $probes[] = new Probe($outdoor->point(), $outdoorCommon->point(), 'voltage at the outdoor unit');
+        }
+
+        return $probes;
+    }
+
+    private function ask(CallName $call): string
+    {
+        return match (true) {
+            $call->isCooling() => 'cooling, well below room temperature',
+            $call->isHeating() => 'heat, well above room temperature',
+            default => 'fan on',
+        };
+    }
+}

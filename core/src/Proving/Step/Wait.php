@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Proving\Step;
+
+/** A delay that must pass before a step can be judged, why, and from which moment it counts. */
+final readonly class Wait
+{
+    public const FROM_START = 'start';
+
+    public const FROM_POWER_ON = 'power-on';
+
+    public const FROM_POWER_OFF = 'power-off';
+
+    /** @param  int  $rest  seconds that must also have passed since the last compressor call ended; 0 where nothing has to rest */
+    public function __construct(
+        public int $seconds,
+        public string $reason,
+        public string $from,
+        public int $rest = 0,
+    ) {
+    }
+}

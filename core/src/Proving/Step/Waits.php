@@ -1,0 +1,127 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Proving\Step;
+
+use Unionbit\Core\Call\CallName;
+use Unionbit\Core\Call\CallTable;
+use Unionbit\Core\Circuit\Edit\Opened;
+use Unionbit\Core\Circuit\Setup;
+use Unionbit\Core\Equipment\Archetype;
+use Unionbit\Core\Job\Installation;
+use Unionbit\Core\Terminal\TerminalName;
+
+/** How long each proof of this equipment has to wait before it can be judged, from the equipment's own delays. */
+final readonly class Waits
+{
+    /** Seconds of a relay that answers at once, and its motor. */
+    private const AT_ONCE = 5;
+
+    private Archetype $archetype;
+
+    public function __construct(private Installation $house)
+    {
+        $this->archetype = $house->archetype;
+    }
+
+    public function of(CallName $call, Method $method): Wait
+    {
+        return match (true) {
+            $method->isDead() => new Wait(0, 'Measured with the power off: nothing to wait for.', Wait::FROM_START),
+            $method !== Method::AuxAlone && $this->runsCompressor($call) => $this->compressor($method),
+            default => $this->heat($call),
+        };
+    }
+
+    /** The wait of a stage that joins a call already running: the compressor does not stop in between. */
+    public function onward(CallName $call): Wait
+    {
+        $auxiliary = $call === CallName::Aux1 || $call === CallName::Aux2 || ! $this->runsCompressor($call);
+
+        return $auxiliary
+            ? $this->heat($call)
+            : new Wait(
+                self::AT_ONCE,
+                'The second stage joins a running compressor: no off time to wait for.',
+                Wait::FROM_START,
+            );
+    }
+
+    /** Whether a compressor runs while this step is done, and has to rest after it. */
+    public function runs(Step $step): bool
+    {
+        return ! $step->staysDead && $step->method !== Method::AuxAlone && $this->runsCompressor($step->call);
+    }
+
+    public function runsCompressor(CallName $call): bool
+    {
+        return in_array(TerminalName::Y1, CallTable::needed($this->archetype)->closes($call), true);
+    }
+
+    /** The set-up while contacts that follow their driver later (ignition control to gas valve) have not moved yet. */
+    public function held(Setup $setup): Setup
+    {
+        foreach ($this->house->loads() as $load) {
+            foreach ($load->drives as $contact) {
+                if ($contact->delaySeconds > 0.0 && ! $contact->normallyClosed) {
+                    $setup = $setup->with(new Opened($contact->id));
+                }
+            }
+        }
+
+        return $setup;
+    }
+
+    private function compressor(Method $method): Wait
+    {
+        $off = (int) ($this->archetype->delays['compressor-off'] ?? 300);
+        $board = (int) ($this->archetype->delays['outdoor-board'] ?? 0);
+        if ($method === Method::Voltage || $method === Method::FloatLift) {
+            $then = $board > 0 ? ', then the outdoor board\'s own delay.' : '.';
+
+            return new Wait(
+                $off + $board,
+                "Compressor minimum off, counted from the last power-on or the last compressor call{$then}",
+                Wait::FROM_POWER_ON,
+                $off + $board,
+            );
+        }
+
+        return $board > 0
+            ? new Wait($board, 'The outdoor board holds the compressor back after each power-on.', Wait::FROM_POWER_ON)
+            : new Wait(
+                $off,
+                'Compressor off time. With the thermostat out, only you protect the compressor: do not make live before.',
+                Wait::FROM_POWER_OFF,
+            );
+    }
+
+    private function heat(CallName $call): Wait
+    {
+        $delays = $this->archetype->delays;
+
+        return match (true) {
+            ! $call->isHeating() => new Wait(
+                self::AT_ONCE,
+                'The blower relay answers at once; the motor takes a moment.',
+                Wait::FROM_START,
+            ),
+            isset($delays['ignition']) => new Wait(
+                (int) $delays['ignition'],
+                'Ignition sequence before the gas valve opens.',
+                Wait::FROM_START,
+            ),
+            isset($delays['sequencer-on']) => new Wait(
+                (int) $delays['sequencer-on'],
+                'The sequencer warms up before the strip comes on.',
+                Wait::FROM_START,
+            ),
+            default => new Wait(
+                (int) ($delays['zone-valve'] ?? 15),
+                'The valve has to open before its end switch closes.',
+                Wait::FROM_START,
+            ),
+        };
+    }
+}

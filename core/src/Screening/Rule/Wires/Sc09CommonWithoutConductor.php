@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Screening\Rule\Wires;
+
+use Unionbit\Core\Job\Installation;
+use Unionbit\Core\Rule\Finding;
+use Unionbit\Core\Rule\Severity;
+use Unionbit\Core\Screening\Rule\ScreeningRule;
+use Unionbit\Core\Terminal\Place;
+use Unionbit\Core\Terminal\TerminalName;
+use Unionbit\Core\Terminal\Vocabulary;
+
+/** SC09 A C screw without a conductor: 0 V from R to it means nothing; an idle call terminal stands in for it. */
+final class Sc09CommonWithoutConductor implements ScreeningRule
+{
+    public function check(Installation $installation, array $readings): array
+    {
+        $cable = $installation->wallCable();
+        if ($cable === null || $cable->conductors === []) {
+            return [];
+        }
+        $standIn = null;
+        foreach ($cable->conductors as $conductor) {
+            $name =
+                $conductor->near->terminal === null
+                    ? null
+                    : Vocabulary::resolve($conductor->near->terminal, Place::Wall, $installation->archetype->reverses)
+                        ->name;
+            if ($name === TerminalName::C) {
+                return [];
+            }
+            $standIn ??= $name?->isCall() === true ? $conductor : null;
+        }
+        $instead =
+            $standIn === null
+                ? 'Measure R–C at the board.'
+                : "With the thermostat off, read R to {$standIn->near->label()} ({$standIn->name()}) instead: it returns through the idle load. Try a second one before calling R dead.";
+
+        return [
+            Finding::of(
+                'SC09',
+                Severity::Warning,
+                'No conductor on C at the wall',
+                'A reading of 0 V from R to an empty C screw means nothing.',
+                $instead,
+                $standIn === null ? [] : ['A'.$standIn->number],
+            ),
+        ];
+    }
+}
