@@ -5,7 +5,7 @@ declare(strict_types=1);
 // A hand edit of the plan of the largest house, through the application: the write, and the page read again after it,
 // as the server spends it. php benchmarks/edit.php
 
-use App\Actions\ImportJob;
+use App\Jobs\File\ImportJob;
 use App\Models\User;
 use Illuminate\Contracts\Console\Kernel;
 use Illuminate\Http\Request;

@@ -2,14 +2,14 @@
 
 declare(strict_types=1);
 
-use App\Http\Middleware\HandleInertiaRequests;
-use App\Http\Middleware\MovedClock;
-use App\Http\Middleware\PlainQuery;
-use App\Http\Middleware\SecurityHeaders;
-use App\Http\Middleware\SignInSolo;
+use App\Crew\SecurityKind;
+use App\Crew\SecurityLog;
 use App\Models\User;
-use App\Security\SecurityKind;
-use App\Security\SecurityLog;
+use App\Web\Middleware\HandleInertiaRequests;
+use App\Web\Middleware\MovedClock;
+use App\Web\Middleware\PlainQuery;
+use App\Web\Middleware\SecurityHeaders;
+use App\Web\Middleware\SignInSolo;
 use Illuminate\Contracts\Auth\Middleware\AuthenticatesRequests;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;

@@ -2,19 +2,19 @@
 
 declare(strict_types=1);
 
-use App\Http\Controllers\ChecksController;
-use App\Http\Controllers\DocumentController;
-use App\Http\Controllers\FiguresController;
-use App\Http\Controllers\FilesController;
-use App\Http\Controllers\HandoverController;
-use App\Http\Controllers\JobsController;
-use App\Http\Controllers\PhotosController;
-use App\Http\Controllers\PlanController;
-use App\Http\Controllers\ProfilesController;
-use App\Http\Controllers\ProvingController;
-use App\Http\Controllers\RecordsController;
-use App\Http\Controllers\SessionController;
-use App\Http\Controllers\StageController;
+use App\Crew\SessionController;
+use App\Document\DocumentController;
+use App\Figures\FiguresController;
+use App\Handover\HandoverController;
+use App\Jobs\File\FilesController;
+use App\Jobs\JobsController;
+use App\Plan\PlanController;
+use App\Plan\ProfilesController;
+use App\Prove\ChecksController;
+use App\Prove\ProvingController;
+use App\Records\Photo\PhotosController;
+use App\Records\RecordsController;
+use App\Shell\StageController;
 use Illuminate\Support\Facades\Route;
 
 Route::redirect('/', '/jobs');

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 use App\Models\Job;
 use App\Models\User;
-use App\Support\PowerFlag;
+use App\Records\Power\PowerFlag;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Str;
 use Tests\TestCase;

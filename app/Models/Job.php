@@ -4,7 +4,16 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use App\Support\House;
+use App\Models\Record\Measurement;
+use App\Models\Record\MoveTick;
+use App\Models\Record\Observation;
+use App\Models\Record\PowerEvent;
+use App\Models\Record\Reading;
+use App\Models\Record\ReadingMark;
+use App\Models\Record\SettingEntry;
+use App\Models\Record\Signature;
+use App\Models\Record\StepEvent;
+use App\Models\Record\Waiver;
 use Database\Factories\JobFactory;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Casts\Attribute;
@@ -60,10 +69,6 @@ final class Job extends Model
 
     protected $with = ['system.site'];
 
-    private ?House $house = null;
-
-    private int $houseVersion = 0;
-
     protected function casts(): array
     {
         return [
@@ -80,17 +85,6 @@ final class Job extends Model
             'day' => 'date',
             'starts_at' => 'integer',
         ];
-    }
-
-    /** The job as the core sees it. */
-    public function house(): House
-    {
-        if ($this->house === null || $this->houseVersion !== $this->version) {
-            $this->house = House::of($this);
-            $this->houseVersion = $this->version;
-        }
-
-        return $this->house;
     }
 
     /** @return Attribute<string, never> */

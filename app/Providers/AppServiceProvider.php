@@ -4,14 +4,16 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Crew\SecurityKind;
+use App\Crew\SecurityLog;
 use App\Database\ImmediateConnector;
+use App\House\Catalog;
+use App\Jobs\JobPolicy;
 use App\Models\Job;
 use App\Models\User;
-use App\Security\SecurityKind;
-use App\Security\SecurityLog;
-use App\Support\Catalog;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Middleware\TrustProxies;
+use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\Route;
 use Illuminate\Support\Facades\Vite;
 use Illuminate\Support\ServiceProvider;
@@ -31,6 +33,7 @@ final class AppServiceProvider extends ServiceProvider
     {
         Model::shouldBeStrict();
         Route::model('job', Job::class);
+        Gate::policy(Job::class, JobPolicy::class);
         Vite::useBuildDirectory('build');
         TrustProxies::at(array_values(config()->array('unionbit.trusted_proxies')));
         User::updated(static function (User $user): void {

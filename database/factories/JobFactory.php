@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Database\Factories;
 
-use App\Actions\EditDocument;
+use App\Document\EditDocument;
 use App\Models\Crew;
 use App\Models\Job;
 use App\Models\Site;
@@ -51,7 +51,7 @@ final class JobFactory extends Factory
     public function planned(string $profile = 'c-powered-1h-1c'): static
     {
         return $this->afterCreating(static function (Job $job) use ($profile): void {
-            \App\Actions\PlanEdits::choose($job, $profile);
+            \App\Plan\PlanEdits::choose($job, $profile);
             $job->planned_at = now();
             $job->save();
         });

@@ -4,23 +4,24 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
-use App\Actions\Append;
-use App\Actions\EditDocument;
-use App\Actions\HandOver;
-use App\Actions\ImportJob;
-use App\Actions\ObserveSign;
-use App\Actions\PlanEdits;
-use App\Actions\RaisePowerFlag;
-use App\Actions\RecordReading;
-use App\Actions\RunStep;
+use App\Document\EditDocument;
+use App\Handover\HandOver;
+use App\House\House;
+use App\Jobs\File\ImportJob;
 use App\Models\Job;
-use App\Models\MoveTick;
 use App\Models\Photo;
-use App\Models\SettingEntry;
-use App\Models\Signature;
+use App\Models\Record\MoveTick;
+use App\Models\Record\SettingEntry;
+use App\Models\Record\Signature;
 use App\Models\User;
-use App\Support\PowerFlag;
-use App\Support\ReadingPlace;
+use App\Plan\PlanEdits;
+use App\Records\Append;
+use App\Records\Power\PowerFlag;
+use App\Records\Power\RaisePowerFlag;
+use App\Records\Reading\ReadingPlace;
+use App\Records\Reading\RecordReading;
+use App\Records\Step\ObserveSign;
+use App\Records\Step\RunStep;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Str;
 use Unionbit\Core\Circuit\Meter\MeterMode;
@@ -176,7 +177,7 @@ final class DemoHouse
         $this->power($job, 'live', 26.6);
         $this->enterSettings($job);
         foreach (
-            array_filter($job->house()->steps()?->all() ?? [], static fn (Step $s): bool => $s->method->isMain()) as $step
+            array_filter(House::of($job)->steps()?->all() ?? [], static fn (Step $s): bool => $s->method->isMain()) as $step
         ) {
             $this->prove($job, $step);
         }
@@ -202,7 +203,7 @@ final class DemoHouse
 
     private function land(Job $job): void
     {
-        $plan = $job->house()->plan ?? throw new \LogicException('No plan to land.');
+        $plan = House::of($job)->plan ?? throw new \LogicException('No plan to land.');
         foreach (MoveList::of($plan) as $move) {
             $this->pass(1);
             Append::row(
@@ -218,7 +219,7 @@ final class DemoHouse
     /** @param  array<string, string>  $wrong */
     private function enterSettings(Job $job, array $wrong = []): void
     {
-        $plan = $job->house()->plan ?? throw new \LogicException('No plan to set.');
+        $plan = House::of($job)->plan ?? throw new \LogicException('No plan to set.');
         foreach (Derivation::all($plan) as $setting) {
             $this->pass(1);
             Append::row(

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use App\Support\Catalog;
+use App\House\Catalog;
 use Opis\JsonSchema\Errors\ErrorFormatter;
 use Opis\JsonSchema\Validator;
 

@@ -2,9 +2,9 @@
 
 declare(strict_types=1);
 
+use App\Handover\HandoverPage;
 use App\Models\Job;
-use App\Pages\HandoverPage;
-use App\Support\StepRecord;
+use App\Records\Step\StepRecord;
 use Illuminate\Testing\TestResponse;
 
 function record(Job $job, string $what, array $body): TestResponse

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\House\House;
 use App\Models\Job;
 use App\Models\JobRevision;
 
@@ -26,7 +27,7 @@ it('opens a job with an empty survey, once however often it is sent', function (
         ->toBe(1)
         ->and(JobRevision::query()->count())
         ->toBe(1)
-        ->and(Job::query()->firstOrFail()->house()->installation->wallCable()?->feet)
+        ->and(House::of(Job::query()->firstOrFail())->installation->wallCable()?->feet)
         ->toBe(38.0);
 });
 
@@ -63,7 +64,7 @@ it('keeps a conductor from one line, with a revision', function (): void {
     editSurvey($job, 'add-conductor', ['cable' => 'A', 'line' => 'blk L>"L" ?'])
         ->assertOk()
         ->assertJson(['version' => 2]);
-    $conductor = $job->refresh()->house()->installation->wallCable()?->conductor(6);
+    $conductor = House::of($job->refresh())->installation->wallCable()?->conductor(6);
     expect($conductor?->name())
         ->toBe('6 black')
         ->and($conductor->far->terminal)
@@ -115,7 +116,7 @@ it('answers a stale edit with both sides and loses neither', function (): void {
         ->toBe('set fuseAmps')
         ->and($stale->json('yours.edit.facts.fuseAmps'))
         ->toBe(3)
-        ->and($job->refresh()->house()->installation->facts->fuseAmps)
+        ->and(House::of($job->refresh())->installation->facts->fuseAmps)
         ->toBe(5.0);
 });
 
@@ -130,7 +131,7 @@ it('changes nothing when the same edit comes twice', function (): void {
     $this->postJson("/jobs/{$job->id}/survey-edits", $body)
         ->assertOk()
         ->assertJson(['version' => 2]);
-    expect($job->refresh()->house()->installation->wallCable()->conductors)->toHaveCount(4);
+    expect(House::of($job->refresh())->installation->wallCable()->conductors)->toHaveCount(4);
 });
 
 it('undoes by going back to an earlier version, as a new one', function (): void {
@@ -141,7 +142,7 @@ it('undoes by going back to an earlier version, as a new one', function (): void
     editSurvey($job, 'restore', ['to_version' => 1])
         ->assertOk()
         ->assertJson(['version' => 3]);
-    expect($job->refresh()->house()->installation->wallCable()?->conductor(5)?->name())
+    expect(House::of($job->refresh())->installation->wallCable()?->conductor(5)?->name())
         ->toBe('5 blue')
         ->and($job->revisions()->count())
         ->toBe(3);

@@ -2,8 +2,8 @@
 
 declare(strict_types=1);
 
+use App\House\Catalog;
 use App\Models\Job;
-use App\Support\Catalog;
 
 it('opens the plain example of every archetype: every call on the board, and probing everywhere', function (): void {
     installer();

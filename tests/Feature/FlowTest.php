@@ -2,10 +2,11 @@
 
 declare(strict_types=1);
 
+use App\House\House;
 use App\Models\Job;
-use App\Support\PowerFlag;
-use App\Support\Progress;
-use App\Support\StepRecord;
+use App\Records\Power\PowerFlag;
+use App\Records\Progress;
+use App\Records\Step\StepRecord;
 use Database\Seeders\DatabaseSeeder;
 
 it('carries a house of each kind to handover, every call proved by voltage', function (
@@ -222,8 +223,8 @@ it('seeds the demo houses through its own actions, the finished one whole', func
         ->and(array_column(Progress::of($finished)->handover(), 'done'))
         ->each->toBeTrue();
     foreach (['Tollhouse' => 9, 'The Old Chandlery' => 4, 'Dredger Cottage' => 7] as $site => $calls) {
-        $plan = Job::at($site)->house()->plan ?? throw new LogicException("{$site} has no plan");
-        $proofs = Unionbit\Core\Planning\Simulation::prove($plan);
+        $plan = House::of(Job::at($site))->plan ?? throw new LogicException("{$site} has no plan");
+        $proofs = Unionbit\Core\Planning\Proof\Simulation::prove($plan);
         expect($proofs)
             ->toHaveCount($calls)
             ->and(array_filter($proofs, static fn ($p): bool => ! $p->isProved()))

@@ -3,9 +3,9 @@
 declare(strict_types=1);
 
 use App\Models\Job;
-use App\Models\PowerEvent;
-use App\Support\BeforeLive;
-use App\Support\PowerFlag;
+use App\Models\Record\PowerEvent;
+use App\Records\Power\BeforeLive;
+use App\Records\Power\PowerFlag;
 use Illuminate\Support\Facades\DB;
 
 /** @param  array<string, mixed>  $fields */

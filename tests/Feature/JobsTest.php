@@ -2,11 +2,12 @@
 
 declare(strict_types=1);
 
+use App\House\House;
+use App\Jobs\Screen\JobsPage;
 use App\Models\Job;
-use App\Models\Reading;
+use App\Models\Record\Reading;
 use App\Models\Site;
 use App\Models\System;
-use App\Pages\JobsPage;
 use Database\Seeders\DatabaseSeeder;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
@@ -206,19 +207,19 @@ it(
             'kind' => 'replacement',
             'feet' => '30',
         ])->assertCreated();
-        $plan = $row->house()->plan ?? throw new LogicException('It was planned.');
+        $plan = House::of($row)->plan ?? throw new LogicException('It was planned.');
 
         expect($visit->earlier_id)
             ->toBe($row->id)
             ->and($visit->system_id)
             ->toBe($row->system_id)
-            ->and($visit->house()->installation->wallCable()?->conductor(1)?->near->terminal)
+            ->and(House::of($visit)->installation->wallCable()?->conductor(1)?->near->terminal)
             ->toBe($plan->landing->wall[1]->terminal)
             ->and($sister->system->name)
             ->toBe('Upstairs')
             ->and($sister->system->site_id)
             ->toBe($row->system->site_id)
-            ->and($sister->house()->installation->wallCable()?->conductor(1)?->evidence->isProof())
+            ->and(House::of($sister)->installation->wallCable()?->conductor(1)?->evidence->isProof())
             ->toBeFalse()
             ->and($like->site)
             ->toBe('Lock Keeper\'s Row 5')

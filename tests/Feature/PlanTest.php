@@ -2,14 +2,15 @@
 
 declare(strict_types=1);
 
-use App\Actions\ImportJob;
+use App\House\House;
+use App\Jobs\File\ImportJob;
 use App\Models\Crew;
 use App\Models\Job;
 use App\Models\OwnProfile;
 use App\Models\User;
-use App\Pages\PlanPage;
-use App\Pages\ProvePage;
-use App\Pages\SetPage;
+use App\Plan\PlanPage;
+use App\Prove\ProvePage;
+use App\Set\SetPage;
 use Illuminate\Testing\TestResponse;
 use Unionbit\Core\Setting\SettingCheck;
 
@@ -62,7 +63,7 @@ it('offers plans, takes one with the reason kept, and notes what was changed by 
         ->toBe([['WO03'], ['WO10'], ['WO02']])
         ->and($offers['refused'][0]['refusals'][0])
         ->toContain('blower relay is at rest')
-        ->and($job->refresh()->house()->plan?->choice?->ways)
+        ->and(House::of($job->refresh())->plan?->choice?->ways)
         ->toBe(['WO03'])
         ->and(
             $this->getJson(
@@ -72,7 +73,7 @@ it('offers plans, takes one with the reason kept, and notes what was changed by 
         ->toBe(['WO02']);
 
     editPlan($job, 'take', ['key' => $offers['offered'][2]['key'], 'note' => 'the ceiling is open anyway'])->assertOk();
-    $plan = $job->refresh()->house()->plan;
+    $plan = House::of($job->refresh())->plan;
     expect($plan?->changes->pulled?->label())
         ->toBe('18/7 · 42 ft')
         ->and($plan->choice?->note)
@@ -82,7 +83,7 @@ it('offers plans, takes one with the reason kept, and notes what was changed by 
         ->and($job->revisions()->get()->last()?->what)
         ->toContain('took the plan: a new 18/7 cable');
     editPlan($job, 'land', ['number' => 7, 'screw' => 'Y2'])->assertOk();
-    expect($job->refresh()->house()->plan?->choice?->edited)->toBeTrue();
+    expect(House::of($job->refresh())->plan?->choice?->edited)->toBeTrue();
 
     editPlan($job, 'take', ['key' => 'nothing'])
         ->assertUnprocessable()
@@ -98,7 +99,7 @@ it('lands by hand at both ends, ties and unties, and refuses what the plate or t
     editPlan($job, 'board', ['number' => 4, 'screw' => 'W2'])->assertOk();
     editPlan($job, 'board', ['number' => 3, 'screw' => '@B1'])->assertOk();
     editPlan($job, 'tie', ['place' => 'indoor', 'a' => 'W1', 'b' => 'W2'])->assertOk();
-    $landing = $job->refresh()->house()->plan?->landing;
+    $landing = House::of($job->refresh())->plan?->landing;
     expect($landing?->indoor[4]->terminal)
         ->toBe('W2')
         ->and($landing->indoor[3]->onto)
@@ -148,7 +149,7 @@ it(
         $page = PlanPage::props($job->refresh());
         $fan = array_column($page['plan']['simulations'], null, 'call')['fan'];
 
-        expect($job->house()->plan?->choice?->ways)
+        expect(House::of($job)->plan?->choice?->ways)
             ->toBe(['WO04', 'WO10'])
             ->and($page['plan']['board']['kit'])
             ->toBe(['R', 'C', 'Y', 'G'])
@@ -179,7 +180,7 @@ it(
                 'Part of the transformer\'s voltage: it comes through the 2200 Ω in the K switch and returns by the pulled-in kit\'s fan input.',
             );
 
-        $kit = $job->house()->plan ?? throw new LogicException('no plan');
+        $kit = House::of($job)->plan ?? throw new LogicException('no plan');
         expect(implode(' ', array_map(static fn ($f): string => $f->title, SettingCheck::check($kit, []))))
             ->toContain('W2, where nothing lands')
             ->not->toContain('closes Y1')
@@ -188,7 +189,7 @@ it(
             ->not->toContain('kit');
         skipPhotos($job);
         editPlan($job, 'use')->assertOk();
-        $plan = $job->refresh()->house()->plan ?? throw new LogicException('no plan');
+        $plan = House::of($job->refresh())->plan ?? throw new LogicException('no plan');
         $prove = ProvePage::props($job, $plan);
         expect((array) $prove['noWallJumper'])
             ->toHaveKey('fan')
@@ -248,9 +249,9 @@ it(
             ->and(OwnProfile::query()->count())
             ->toBe(1);
         editPlan($job, 'choose', ['profile' => $id])->assertOk();
-        expect($job->refresh()->house()->plan?->profile->title)
+        expect(House::of($job->refresh())->plan?->profile->title)
             ->toBe('Hallway, two heat')
-            ->and($job->house()->plan->profile->switchesInFace)
+            ->and(House::of($job)->plan->profile->switchesInFace)
             ->toBeTrue();
         $file = $this->get("/jobs/{$job->id}/job-file")->json();
         expect($file['thermostat']['title'])
@@ -262,7 +263,7 @@ it(
             )
             ->toBe('Hallway, two heat');
         $this->deleteJson("/profiles/{$id}")->assertOk();
-        expect($job->refresh()->house()->plan?->profile->title)
+        expect(House::of($job->refresh())->plan?->profile->title)
             ->toBe('Hallway, two heat')
             ->and(array_column(PlanPage::props($job)['profiles'], 'id'))
             ->not->toContain($id);
@@ -271,7 +272,7 @@ it(
         $this->actingAs($other);
         $this->get("/profiles/{$id}")->assertNotFound();
         $copy = app(ImportJob::class)($other, newId(), $file);
-        expect($copy->house()->plan?->profile->title)
+        expect(House::of($copy)->plan?->profile->title)
             ->toBe('Hallway, two heat')
             ->and($copy->plan['profile'])
             ->not->toBe($id)

@@ -2,10 +2,10 @@
 
 declare(strict_types=1);
 
+use App\Handover\HandoverPage;
 use App\Models\Job;
-use App\Pages\HandoverPage;
-use App\Support\PowerFlag;
-use App\Support\Progress;
+use App\Records\Power\PowerFlag;
+use App\Records\Progress;
 use Database\Seeders\DatabaseSeeder;
 use Illuminate\Support\Facades\DB;
 

@@ -2,14 +2,15 @@
 
 declare(strict_types=1);
 
+use App\Figures\FiguresPage;
+use App\Handover\HandoverPage;
+use App\House\House;
+use App\Jobs\Screen\JobsPage;
 use App\Models\Job;
-use App\Pages\FiguresPage;
-use App\Pages\HandoverPage;
-use App\Pages\JobsPage;
-use App\Pages\PlanPage;
-use App\Pages\ProvePage;
-use App\Pages\SetPage;
-use App\Pages\SurveyPage;
+use App\Plan\PlanPage;
+use App\Prove\ProvePage;
+use App\Set\SetPage;
+use App\Survey\SurveyPage;
 use Database\Seeders\DatabaseSeeder;
 
 // The TypeScript types mirror what PHP pages send. Real pages of the demo data are written as TypeScript constants
@@ -19,7 +20,7 @@ use Database\Seeders\DatabaseSeeder;
 it('sends what the TypeScript types say', function (): void {
     $this->seed(DatabaseSeeder::class);
     [$finished, $waiting] = [Job::at('Lock Keeper\'s Row 4'), Job::at('Lock Keeper\'s Row 6')];
-    $plan = $finished->house()->plan ?? throw new LogicException('The finished house has a plan.');
+    $plan = House::of($finished)->plan ?? throw new LogicException('The finished house has a plan.');
     $samples = [
         'JobsProps' => [JobsPage::props($finished->crew->users()->firstOrFail(), '', 'all', null)],
         'SurveyProps' => [SurveyPage::props($finished), SurveyPage::props($waiting)],

@@ -2,10 +2,10 @@
 
 declare(strict_types=1);
 
+use App\Handover\HandoverPage;
 use App\Models\Job;
-use App\Models\Reading;
-use App\Pages\HandoverPage;
-use App\Support\Progress;
+use App\Models\Record\Reading;
+use App\Records\Progress;
 use Database\Seeders\DatabaseSeeder;
 
 function start(Job $job, string $step): Illuminate\Testing\TestResponse

@@ -2,15 +2,15 @@
 
 declare(strict_types=1);
 
-use App\Actions\Append;
-use App\Actions\EditDocument;
+use App\Document\EditDocument;
+use App\Handover\HandoverPage;
 use App\Models\Job;
 use App\Models\JobRevision;
-use App\Models\Reading;
-use App\Models\Waiver;
-use App\Pages\HandoverPage;
-use App\Support\Progress;
-use App\Support\StepRecord;
+use App\Models\Record\Reading;
+use App\Models\Record\Waiver;
+use App\Records\Append;
+use App\Records\Progress;
+use App\Records\Step\StepRecord;
 use Database\Seeders\DatabaseSeeder;
 use Illuminate\Auth\Access\AuthorizationException;
 use Illuminate\Http\UploadedFile;

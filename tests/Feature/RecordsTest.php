@@ -3,7 +3,7 @@
 declare(strict_types=1);
 
 use App\Models\Job;
-use App\Models\Reading;
+use App\Models\Record\Reading;
 
 function reading(Job $job, array $fields): Illuminate\Testing\TestResponse
 {

@@ -2,12 +2,13 @@
 
 declare(strict_types=1);
 
-use App\Actions\ImportJob;
+use App\Figures\FiguresPage;
+use App\House\House;
+use App\Jobs\File\ImportJob;
 use App\Models\Job;
-use App\Models\SettingEntry;
+use App\Models\Record\SettingEntry;
 use App\Models\User;
-use App\Pages\FiguresPage;
-use App\Pages\SetPage;
+use App\Set\SetPage;
 
 /** A house of the demo data with its thermostat chosen. */
 function houseToSet(string $name, string $profile, string $system = 'System'): Job
@@ -34,7 +35,7 @@ function houseToSet(string $name, string $profile, string $system = 'System'): J
 function settingRows(Job $job): array
 {
     return array_column(
-        SetPage::props($job, $job->refresh()->house()->plan ?? throw new LogicException('no plan'))['settings'],
+        SetPage::props($job, House::of($job->refresh())->plan ?? throw new LogicException('no plan'))['settings'],
         null,
         'key',
     );
@@ -104,7 +105,7 @@ it('offers what a sister system was set to', function (): void {
         'op' => 'choose',
         'profile' => 'c-powered-3h-2c',
     ])->assertOk();
-    $sisters = SetPage::props($second, $second->refresh()->house()->plan ?? throw new LogicException('no plan'))[
+    $sisters = SetPage::props($second, House::of($second->refresh())->plan ?? throw new LogicException('no plan'))[
         'sisters'
     ];
 

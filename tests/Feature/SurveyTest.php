@@ -2,9 +2,10 @@
 
 declare(strict_types=1);
 
+use App\House\House;
 use App\Models\Job;
 use App\Models\Photo;
-use App\Support\Photographs;
+use App\Records\Photo\Photographs;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Storage;
 use Unionbit\Core\Job\File\ConductorSchedule;
@@ -96,12 +97,12 @@ it('asks what follows, suggests equipment by the answers, and changes to it with
         ->and($page['match']['why'])
         ->toContain('in heating (B)');
     editSurvey($job, 'set-archetype', ['archetype' => 'heat-pump-b-1c-1aux'])->assertOk();
-    expect($job->refresh()->house()->installation->archetype->id)
+    expect(House::of($job->refresh())->installation->archetype->id)
         ->toBe('heat-pump-b-1c-1aux')
         ->and(array_column(surveyPage($job)['changes'], 'what'))
         ->toContain('what does the outdoor unit do: It is a heat pump');
     editSurvey($job, 'restore', ['to_version' => $job->version - 1])->assertOk();
-    expect($job->refresh()->house()->installation->archetype->id)->toBe('furnace-gas-1h-1c');
+    expect(House::of($job->refresh())->installation->archetype->id)->toBe('furnace-gas-1h-1c');
 });
 
 it('refuses an answer, a device, a jumper or a text that cannot be, at its place, and keeps nothing', function (
@@ -209,7 +210,7 @@ it('adds several lines at once, and a float and a jumper that the circuit then h
     ])->assertOk();
     $page = surveyPage($job);
 
-    expect($job->refresh()->house()->installation->wallCable()->conductors)
+    expect(House::of($job->refresh())->installation->wallCable()->conductors)
         ->toHaveCount(8)
         ->and($page['cables'][0]['conductors'][7]['condition'])
         ->toBe(['loose'])
@@ -435,7 +436,7 @@ it('writes the conductor schedule and reads it back the same, whichever comma th
         ->assertOk()
         ->assertHeader('Content-Type', 'text/csv; charset=utf-8')
         ->getContent();
-    $before = $job->refresh()->house()->installation;
+    $before = House::of($job->refresh())->installation;
     $lines = explode("\n", (string) $csv);
     $sent = "\xEF\xBB\xBF".str_replace(',', $delimiter, (string) $csv);
 
@@ -445,5 +446,5 @@ it('writes the conductor schedule and reads it back the same, whichever comma th
         ->toBe('A,6,white,red,L,"(on B1)",colour,,loose,0.7,');
     editSurvey($job, 'remove-conductor', ['cable' => 'A', 'number' => 6])->assertOk();
     editSurvey($job, 'read-schedule', ['csv' => $sent])->assertOk();
-    expect($job->refresh()->house()->installation->cables)->toEqual($before->cables);
+    expect(House::of($job->refresh())->installation->cables)->toEqual($before->cables);
 })->with([',', ';']);

@@ -2,11 +2,12 @@
 
 declare(strict_types=1);
 
+use App\House\BoardView;
+use App\House\Catalog;
+use App\House\House;
 use App\Models\Job;
-use App\Pages\BoardView;
-use App\Pages\ConductorView;
-use App\Support\Catalog;
-use App\Support\MeterValue;
+use App\Records\Reading\MeterValue;
+use App\House\ConductorView;
 use Illuminate\Validation\ValidationException;
 use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Job\ExampleHouse;
@@ -132,11 +133,11 @@ it('shows a module\'s leads where the outputs stand at the equipment', function 
 
 it('marks a conductor as moved by what it means, not by how the plate prints it', function (): void {
     $job = Job::query()->findOrFail(Job::factory()->planned()->create()->id);
-    $plan = $job->house()->plan ?? throw new LogicException('no plan');
+    $plan = House::of($job)->plan ?? throw new LogicException('no plan');
     expect(array_column(BoardView::of($plan)['rows'], 'moved'))->each->toBeFalse();
 
-    App\Actions\PlanEdits::land($job, 3, 'W1');
+    App\Plan\PlanEdits::land($job, 3, 'W1');
     $job->version++;
-    $rows = BoardView::of($job->house()->plan ?? throw new LogicException('no plan'))['rows'];
+    $rows = BoardView::of(House::of($job)->plan ?? throw new LogicException('no plan'))['rows'];
     expect(array_column($rows, 'moved', 'number'))->toBe([1 => false, 2 => false, 3 => true, 4 => false, 5 => false]);
 });

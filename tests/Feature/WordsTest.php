@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\House\House;
 use App\Models\Job;
 use Database\Seeders\DatabaseSeeder;
 use Illuminate\Support\Facades\DB;
@@ -103,7 +104,7 @@ it('searches the database as the words say, whole or as a beginning', function (
 ): void {
     DB::table('job_words')->insert(['job_id' => 'x', 'words' => TradeWords::plain($text)]);
     $crew = App\Models\Crew::factory()->create();
-    $expression = (new ReflectionMethod(App\Pages\JobList::class, 'expression'))->invoke(null, $asked);
+    $expression = (new ReflectionMethod(App\Jobs\Screen\JobList::class, 'expression'))->invoke(null, $asked);
     expect(
         DB::table('job_words')
             ->whereRaw('job_words match ?', [$expression])
@@ -147,12 +148,12 @@ it('takes a decimal comma wherever a number is typed', function (): void {
         'kind' => 'replacement',
         'feet' => '45,5',
     ])->assertCreated();
-    expect(Job::query()->findOrFail($id)->house()->installation->wallCable()?->feet)->toBe(45.5);
+    expect(House::of(Job::query()->findOrFail($id))->installation->wallCable()?->feet)->toBe(45.5);
     editSurvey($job, 'set-cable', ['cable' => 'A', 'gauge' => 18, 'feet' => '60,5'])->assertOk();
     editSurvey($job, 'set-facts', ['facts' => ['fuseAmps' => '3,5']])->assertOk();
-    expect($job->refresh()->house()->installation->wallCable()?->feet)
+    expect(House::of($job->refresh())->installation->wallCable()?->feet)
         ->toBe(60.5)
-        ->and($job->house()->installation->facts->fuseAmps)
+        ->and(House::of($job)->installation->facts->fuseAmps)
         ->toBe(3.5)
         ->and(
             $this->postJson("/jobs/{$job->id}/entry-preview", ['cable' => 'A', 'line' => 'blu C>C 0,6ohm'])->json(

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Support\Catalog;
+use App\House\Catalog;
 use Illuminate\Console\Command;
 use Unionbit\Core\Job\ExampleHouse;
 use Unionbit\Core\Planning\File\JobFile;

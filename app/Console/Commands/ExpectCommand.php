@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Support\JobFiles;
+use App\House\JobFiles;
 use Unionbit\Core\Circuit\Circuit;
 use Unionbit\Core\Circuit\Meter\Meter;
 use Unionbit\Core\Circuit\Meter\MeterMode;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Support\JobFiles;
+use App\House\JobFiles;
 use Illuminate\Console\Command;
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Call\CallTable;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Support\JobFiles;
+use App\House\JobFiles;
 use Unionbit\Core\Bench\TimeMachine;
 use Unionbit\Core\Data\InvalidData;
 use Unionbit\Core\Planning\File\JobFile;

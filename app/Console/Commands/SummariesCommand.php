@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Jobs\Screen\JobSummaries;
 use App\Models\Job;
-use App\Support\JobSummaries;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\DB;
 

@@ -110,7 +110,7 @@ it('reports what a plate has no screw for', function (
 it('writes a plan and reads it back the same', function (string $archetype): void {
     $plan = House::example($archetype);
     $moved = $plan->landing->onWall(1, End::free())->withLink(false)->onBoard(2, End::landed('C'));
-    $written = PlanFile::write(new Unionbit\Core\Planning\Plan($plan->installation, $plan->profile, $moved));
+    $written = PlanFile::write(new Unionbit\Core\Planning\Plan\Plan($plan->installation, $plan->profile, $moved));
     $read = PlanFile::read(json_decode((string) json_encode($written), true), $plan->installation, $plan->profile);
 
     expect($read->landing)->toEqual($moved)->and(PlanFile::write($read))->toBe($written);

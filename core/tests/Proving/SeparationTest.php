@@ -19,7 +19,7 @@ use Unionbit\Core\Proving\Step\Steps;
 use Unionbit\Core\Tests\Support\House;
 
 /** @return array{Step, list<Step>} the step and the others of its call */
-function stepAndOthers(Unionbit\Core\Planning\Plan $plan, string $key): array
+function stepAndOthers(Unionbit\Core\Planning\Plan\Plan $plan, string $key): array
 {
     $steps = new Steps($plan);
     $step = $steps->find($key) ?? throw new LogicException($key);

@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Crew;
+
+use App\Models\User;
+use App\Web\Controller;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Auth;
+use Inertia\Inertia;
+use Inertia\Response;
+
+/** In, out, and another password. */
+final class SessionController extends Controller
+{
+    public function create(): Response
+    {
+        return Inertia::render('SignIn');
+    }
+
+    public function store(Request $request): RedirectResponse
+    {
+        $request->validate([
+            'email' => ['required', 'string', 'email', 'max:200'],
+            'password' => ['required', 'string', 'max:200'],
+        ]);
+        Auth::login(
+            SignIn::user(
+                $request->string('email')->toString(),
+                $request->string('password')->toString(),
+                $request->ip(),
+            ),
+            $request->boolean('remember'),
+        );
+        $request->session()->regenerate();
+
+        return redirect()->intended('/jobs');
+    }
+
+    public function password(Request $request): JsonResponse
+    {
+        $request->validate(
+            [
+                'present' => ['required', 'string', 'max:200'],
+                'password' => ['required', 'string', 'min:10', 'max:200', 'different:present'],
+            ],
+            [
+                'present.required' => 'Enter your present password.',
+                'password.required' => 'Enter a new password.',
+                'password.min' => 'The new password is too short: at least 10 characters.',
+                'password.different' => 'The new password is the present one.',
+            ],
+        );
+        ChangePassword::of(
+            self::user($request),
+            $request->string('present')->toString(),
+            $request->string('password')->toString(),
+            $request->session()->getId(),
+        );
+
+        return new JsonResponse(['changed' => true]);
+    }
+
+    public function destroy(Request $request): RedirectResponse
+    {
+        $user = $request->user();
+        SecurityLog::write(SecurityKind::SignedOut, '', $user instanceof User ? $user : null);
+        Auth::guard('web')->logout();
+        $request->session()->invalidate();
+        $request->session()->regenerateToken();
+
+        return redirect('/sign-in');
+    }
+}

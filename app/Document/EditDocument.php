@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Document;
+
+use App\Models\Job;
+use App\Models\JobRevision;
+use App\Models\User;
+use App\Records\Append;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Validation\ValidationException;
+
+/**
+ * Changes a job's shared document: one transaction, one revision. Sending the same edit again changes nothing;
+ * an edit made on an older version is refused with both sides told.
+ */
+final class EditDocument
+{
+    /**
+     * @param  string  $id  client-made ULID of the edit
+     * @param  int  $version  the version that the edit was made on
+     * @param  callable(Job): string  $change  changes the job's attributes, returns what was done in words
+     *
+     * @throws StaleEdit
+     */
+    public function __invoke(Job $job, User $user, string $id, int $version, callable $change): Job
+    {
+        return DB::transaction(static function () use ($job, $user, $id, $version, $change): Job {
+            $made = JobRevision::query()->find($id);
+            if ($made !== null && $made->job_id !== $job->id) {
+                throw ValidationException::withMessages(['id' => 'This id belongs to an edit of another job.']);
+            }
+            if ($made !== null) {
+                return $job->refresh();
+            }
+            Append::open($job);
+            if ($job->version !== $version) {
+                throw new StaleEdit($job, $version);
+            }
+            $what = $change($job);
+            $job->version = $version + 1;
+            $job->save();
+            self::revise($job, $user, $id, $what);
+
+            return $job;
+        });
+    }
+
+    public static function revise(Job $job, User $user, string $id, string $what): void
+    {
+        $revision = new JobRevision();
+        $revision
+            ->forceFill([
+                'id' => $id,
+                'job_id' => $job->id,
+                'user_id' => $user->id,
+                'version' => $job->version,
+                'what' => $what,
+                'survey' => $job->survey,
+                'plan' => $job->plan,
+            ])
+            ->save();
+    }
+}

@@ -1,0 +1,259 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Handover;
+
+use App\House\House;
+use App\Models\Job;
+use App\Models\Record\Measurement;
+use App\Models\Record\Reading;
+use App\Models\Record\Signature;
+use App\Prove\LoadCheckView;
+use App\Prove\MeasurementView;
+use App\Records\Photo\PhotoView;
+use App\Records\Progress;
+use App\Records\Reading\ReadingNotes;
+use App\Records\Reading\ReadingView;
+use App\Records\Step\StepRecord;
+use App\Stage\JobFrame;
+use Unionbit\Core\Call\CallName;
+use Unionbit\Core\Figures\Figures;
+use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Planning\Plan\PlannedConductor;
+use Unionbit\Core\Setting\Derivation;
+use Unionbit\Core\Setting\DerivedSetting;
+
+/** The record of a job on one page: before and after, settings, readings with reasons, open matters. */
+final class HandoverPage
+{
+    /** @return array<string, mixed> */
+    public static function props(Job $job): array
+    {
+        $house = House::of($job);
+        $progress = Progress::of($job);
+        $plan = $house->plan;
+        $notes = ReadingNotes::of($job, $progress->steps());
+        $survey = $job->readings()->where('stage', 'survey')->get();
+
+        return [
+            ...JobFrame::props($job, $house->circuit(), $progress),
+            'crew' => $job->handed_over_as['crew'] ?? $job->crew()->value('name'),
+            'thermostat' => $plan?->profile->title,
+            'facts' => self::facts($job),
+            'wiring' => $plan === null ? [] : self::wiring($plan),
+            'link' => $plan?->profile->link === null
+                    ? null
+                    : "{$plan->profile->link[0]}–{$plan->profile->link[1]} link ".
+                        ($plan->landing->linkIn ? 'in' : 'out'),
+            'settings' => $plan === null ? [] : self::settings($job, $plan),
+            'proofs' => self::proofs($progress, $notes),
+            'survey' => array_values($survey->map(static fn (Reading $r): array => ReadingView::of($r, $notes))->all()),
+            'loads' => $plan === null ? [] : self::loads($job, $plan, $notes),
+            'measurements' => array_values(
+                $job->measurements()->get()->map(static fn (Measurement $m): array => MeasurementView::of($m))->all(),
+            ),
+            'unexplained' => self::unexplained($job, $notes),
+            'waived' => self::waived($progress),
+            'photos' => array_values(
+                array_filter(PhotoView::all($job), static fn (array $p): bool => $p['url'] !== null),
+            ),
+            'figures' => $plan === null ? [] : self::figures($plan),
+            'customer' => $plan === null ? null : $plan->choice->customer ?? null,
+            'choice' => $plan?->choice?->toArray(),
+            'signatures' => self::signatures($job),
+            'unsigned' => $job->handed_over_at === null ? HandOver::missing($job) : $job->handed_over_as['unsigned'] ?? [],
+            'simulated' => self::simulated($job),
+            'lines' => $progress->handover(),
+            'restore' => $progress->restore(),
+            'open' => OpenMatters::of($job, $progress, $notes),
+        ];
+    }
+
+    /** @return list<array<string, mixed>> */
+    private static function signatures(Job $job): array
+    {
+        return array_values(
+            $job
+                ->signatures()
+                ->get()
+                ->map(
+                    static fn (Signature $s): array => [
+                        'role' => $s->role,
+                        'name' => $s->from_file === null ? $s->name : "in the file: {$s->name}",
+                        'strokes' => json_decode($s->strokes, true),
+                        'at' => $s->at->toIso8601String(),
+                        'simulated' => $s->simulated,
+                    ],
+                )
+                ->all(),
+        );
+    }
+
+    /** What of a real job's records is simulated and does not count; null where nothing is. */
+    private static function simulated(Job $job): ?string
+    {
+        $rows = $job->isPractice() ? 0 : $job->simulatedRecords();
+
+        return $rows === 0
+            ? null
+            : ($rows === 1 ? 'One record is' : "{$rows} records are").
+                    ' simulated, marked so, and count for nothing here.';
+    }
+
+    /** @return list<array{call: string, reason: string}> */
+    private static function waived(Progress $progress): array
+    {
+        $rows = [];
+        foreach ($progress->calls() as $call) {
+            if ($call['waived'] !== null && ! $call['proved']) {
+                $rows[] = ['call' => $call['label'], 'reason' => $call['waived']];
+            }
+        }
+
+        return $rows;
+    }
+
+    /** @return list<array{title: string, verdict: string, tone: string}> figures of this house that are whole without anything typed */
+    private static function figures(Plan $plan): array
+    {
+        $rows = [];
+        foreach (Figures::all() as $figure) {
+            $values = in_array($figure->key(), ['transformer-load', 'voltage-drop', 'fuse'], true)
+                ? Figures::values($figure, [], $plan)
+                : null;
+            if ($values !== null) {
+                $result = $figure->compute($values, $plan);
+                $rows[] = ['title' => $figure->title(), 'verdict' => $result->verdict, 'tone' => $result->tone];
+            }
+        }
+
+        return $rows;
+    }
+
+    /** @return list<array{label: string, value: string}> */
+    private static function facts(Job $job): array
+    {
+        $house = House::of($job)->installation;
+        $facts = $house->facts;
+        $transformer = $house->transformers()[0] ?? null;
+        $given = static fn (?float $value, string $unit): string => $value === null ? ' (assumed)' : '';
+
+        return [
+            ['label' => 'Equipment', 'value' => $house->archetype->title],
+            [
+                'label' => 'Transformer',
+                'value' => sprintf('%g VA', $transformer->ratingVa ?? 0).$given($facts->transformerVa, 'VA'),
+            ],
+            [
+                'label' => 'Fuse',
+                'value' => $transformer?->fuseAmps === null
+                        ? 'none'
+                        : sprintf('%g A', $transformer->fuseAmps).$given($facts->fuseAmps, 'A'),
+            ],
+            [
+                'label' => 'Line and tap',
+                'value' => sprintf('%g V on the %g V tap', $facts->line(), $facts->tap()).$given($facts->lineVolts, 'V'),
+            ],
+            ['label' => 'Thermostat cable', 'value' => $house->wallCable()?->label() ?? 'none'],
+        ];
+    }
+
+    /** @return list<array<string, mixed>> */
+    private static function wiring(Plan $plan): array
+    {
+        return array_map(
+            static fn (PlannedConductor $p): array => [
+                'number' => $p->conductor->number,
+                'colour' => $p->conductor->colour->value,
+                'stripe' => $p->conductor->stripe?->value,
+                'before' => $p->conductor->near->label(),
+                'after' => $p->wall->label(),
+                'board' => $p->board->label(),
+                'evidence' => $p->conductor->evidence->label(),
+            ],
+            PlannedConductor::all($plan),
+        );
+    }
+
+    /** @return list<array<string, mixed>> */
+    private static function settings(Job $job, Plan $plan): array
+    {
+        $entered = Progress::entered($job);
+        $rows = [];
+        foreach (
+            array_filter(Derivation::all($plan), static fn (DerivedSetting $s): bool => $s->lacking === null) as $setting
+        ) {
+            $value = $entered[$setting->key->value] ?? null;
+            $rows[] = [
+                'label' => $setting->key->label(),
+                'menu' => $setting->menuLabel,
+                'value' => $value === null ? null : $setting->key->choiceLabel($value),
+                'reason' => $setting->reason,
+                'asDerived' => $value === $setting->value,
+            ];
+        }
+
+        return $rows;
+    }
+
+    /**
+     * Readings that are flagged, and those whose flag has come off with an explanation.
+     *
+     * @return list<array<string, mixed>>
+     */
+    private static function unexplained(Job $job, ReadingNotes $notes): array
+    {
+        return array_values(
+            $job
+                ->readings()
+                ->whereKey($notes->marked())
+                ->get()
+                ->map(static fn (Reading $r): array => ReadingView::of($r, $notes))
+                ->all(),
+        );
+    }
+
+    /** @return list<array<string, mixed>> the calls in which the supply was read loaded */
+    private static function loads(Job $job, Plan $plan, ReadingNotes $notes): array
+    {
+        $rows = LoadCheckView::all($job, $plan, $notes);
+
+        return array_values(
+            array_filter($rows, static fn (array $row): bool => array_filter((array) $row['read']) !== []),
+        );
+    }
+
+    /** @return list<array<string, mixed>> */
+    private static function proofs(Progress $progress, ReadingNotes $notes): array
+    {
+        return array_values(
+            array_map(
+                static fn (StepRecord $r): array => [
+                    'key' => $r->step->key(),
+                    'call' => $r->step->call === CallName::Idle ? 'Before power' : $r->step->call->label(),
+                    'method' => $r->step->method->label(),
+                    'state' => $r->state(),
+                    'readings' => array_values(
+                        array_map(
+                            static fn (Reading $reading): array => ReadingView::of($reading, $notes),
+                            $r->readings,
+                        ),
+                    ),
+                    'signs' => array_values(
+                        array_map(
+                            static fn ($o): array => [
+                                'sign' => $o->sign,
+                                'seen' => $o->seen,
+                                'outcome' => $o->outcome,
+                                'simulated' => $o->simulated,
+                            ],
+                            $r->signs,
+                        ),
+                    ),
+                ],
+                array_filter($progress->steps(), static fn (StepRecord $r): bool => $r->startedAt !== null),
+            ),
+        );
+    }
+}

@@ -1,0 +1,173 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Handover;
+
+use App\House\House;
+use App\House\SurveyReadings;
+use App\Models\Job;
+use App\Models\Record\Measurement;
+use App\Models\Record\Reading;
+use App\Records\Progress;
+use App\Records\Reading\ReadingNotes;
+use App\Records\Step\StepRecord;
+use Unionbit\Core\Figures\Figures;
+use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Planning\Plan\PlannedConductor;
+use Unionbit\Core\Rule\Finding;
+use Unionbit\Core\Rule\Severity;
+use Unionbit\Core\Terminal\TerminalName;
+
+/**
+ * What is open on a job, and only that: what failed and was not settled since, what screening finds in the house as the
+ * work leaves it, pairings that no proof has shown.
+ */
+final readonly class OpenMatters
+{
+    private function __construct(private Job $job, private Progress $progress, private ReadingNotes $notes)
+    {
+    }
+
+    /** @return list<string> in words, with why it matters */
+    public static function of(Job $job, Progress $progress, ReadingNotes $notes): array
+    {
+        $open = new self($job, $progress, $notes);
+
+        return [...$open->failed(), ...$open->measured(), ...$open->read(), ...$open->findings(), ...$open->pairings()];
+    }
+
+    /** @return list<string> readings and signs of the steps' last runs */
+    private function failed(): array
+    {
+        $open = [];
+        foreach ($this->progress->steps() as $record) {
+            foreach ($record->readings as $reading) {
+                if ($reading->outcome === 'fail') {
+                    $open[] = "{$record->step->call->label()}, {$record->step->method->label()}: {$this->notes->on(
+                        $reading,
+                    )['reason']}";
+                }
+            }
+            foreach ($record->step->signs as $sign) {
+                if (($record->signs[$sign->key]->outcome ?? null) === 'fail') {
+                    $open[] = "{$record->step->call->label()}: not seen: {$sign->text}.";
+                }
+            }
+        }
+
+        return $open;
+    }
+
+    /** @return list<string> */
+    private function measured(): array
+    {
+        $open = [];
+        $rows = $this->job->counting($this->job->measurements())->get();
+        foreach ($rows->groupBy(static fn (Measurement $m): string => $m->figure.$m->call) as $measured) {
+            $last = $measured->last();
+            if ($last !== null && $last->tone === 'fault') {
+                $open[] = Figures::named($last->figure)?->title().": {$last->verdict}";
+            }
+        }
+
+        return $open;
+    }
+
+    /** @return list<string> readings outside the steps that failed, and were neither corrected nor read again as expected */
+    private function read(): array
+    {
+        $readings = $this->job->counting($this->job->readings())->get();
+        $corrected = $readings->pluck('corrects_id')->filter()->all();
+        $open = [];
+        foreach ($readings->where('outcome', 'fail')->whereNull('step')->whereNotIn('id', $corrected) as $reading) {
+            $again = $readings->contains(
+                static fn (Reading $r): bool => $r->seq > $reading->seq &&
+                    $r->outcome === 'pass' &&
+                    [$r->a, $r->b, $r->mode] === [$reading->a, $reading->b, $reading->mode],
+            );
+            if (! $again) {
+                $open[] = "Reading {$reading->a} to {$reading->b}: {$this->notes->on($reading)['reason']}";
+            }
+        }
+
+        return $open;
+    }
+
+    /** @return list<string> of the house as the work leaves it: a conductor landed on C closes "no conductor on C" */
+    private function findings(): array
+    {
+        $findings = array_filter(
+            SurveyReadings::screeningAsLeft($this->job, $this->progress->isLanded()),
+            static fn (Finding $f): bool => $f->severity !== Severity::Good && $f->severity !== Severity::Note,
+        );
+        $proved = $this->proved();
+        $settled = static fn (Finding $f): bool => $f->code === 'SC11' &&
+            $f->conductors !== [] &&
+            array_diff($f->conductors, $proved) === [];
+
+        return array_values(
+            array_map(
+                static fn (Finding $f): string => "{$f->code}: {$f->title}. {$f->action}",
+                array_filter($findings, static fn (Finding $f): bool => ! $settled($f)),
+            ),
+        );
+    }
+
+    /** @return list<string> conductors that nobody traced and no proof has shown */
+    private function pairings(): array
+    {
+        $plan = House::of($this->job)->plan;
+        $proved = $this->proved();
+        $open = [];
+        foreach ($plan === null ? [] : PlannedConductor::all($plan) as $planned) {
+            $assumed = $planned->wall->terminal !== null && ! $planned->conductor->evidence->isProof();
+            if ($assumed && ! in_array($planned->id(), $proved, true)) {
+                $open[] = "{$planned->conductor->name()}: pairing {$planned->conductor->evidence->label()}, no call that uses it is proved yet.";
+            }
+        }
+
+        return $open;
+    }
+
+    /** @return list<string> conductors whose pairing a passed proof from the wall has shown: "A3" */
+    private function proved(): array
+    {
+        $plan = House::of($this->job)->plan;
+        if ($plan === null || ! $this->progress->isLanded()) {
+            return [];
+        }
+        $passed = array_filter(
+            $this->progress->steps(),
+            static fn (StepRecord $r): bool => $r->state() === 'passed' && $r->step->method->provesPairing(),
+        );
+        $screws = array_merge(
+            ...array_values(
+                array_map(static fn (StepRecord $r): array => [...$r->step->closes, $r->step->hot], $passed),
+            ),
+        );
+        $common = $passed === [] ? [] : self::commons($plan);
+
+        return array_values(
+            array_map(
+                static fn (PlannedConductor $p): string => $p->id(),
+                array_filter(
+                    PlannedConductor::all($plan),
+                    static fn (PlannedConductor $p): bool => in_array(
+                        $p->wall->terminal,
+                        [...$screws, ...$common],
+                        true,
+                    ),
+                ),
+            ),
+        );
+    }
+
+    /** @return list<string> printed C screws, shown by a thermostat that stays up on them while a call is proved */
+    private static function commons(Plan $plan): array
+    {
+        $c = $plan->profile->named(TerminalName::C)?->printed;
+
+        return $c === null || $plan->profile->powerFrom === null ? [] : [$c];
+    }
+}

@@ -1,0 +1,320 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\House;
+
+use Unionbit\Core\Call\CallName;
+use Unionbit\Core\Call\CallTable;
+use Unionbit\Core\Circuit\Circuit;
+use Unionbit\Core\Circuit\Netlist\Element;
+use Unionbit\Core\Circuit\Netlist\ElementKind;
+use Unionbit\Core\Circuit\Netlist\Netlist;
+use Unionbit\Core\Circuit\OperatingPoint;
+use Unionbit\Core\Circuit\Setup;
+use Unionbit\Core\Equipment\EquipmentTerminal;
+use Unionbit\Core\Equipment\SharedKit;
+use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Terminal\Place;
+use Unionbit\Core\Terminal\TerminalName;
+use Unionbit\Core\Thermostat\Meaning;
+use Unionbit\Core\Thermostat\PlateTerminal;
+use Unionbit\Core\Wiring\Conductor;
+use Unionbit\Core\Wiring\End;
+use Unionbit\Core\Wiring\Jumper;
+
+/**
+ * The strand board of a plan: every conductor with both its ends, screws without a conductor, the link, the
+ * outdoor pair, and which load hangs on which screw, read from the circuit.
+ */
+final readonly class BoardView
+{
+    private Circuit $circuit;
+
+    private Netlist $netlist;
+
+    private function __construct(private Plan $plan)
+    {
+        $this->circuit = $plan->circuit();
+        $this->netlist = $this->circuit->netlist(Setup::calling());
+    }
+
+    /** @return array<string, mixed> */
+    public static function of(Plan $plan): array
+    {
+        $view = new self($plan);
+        $wall = $plan->installation->wallCable();
+        $outdoor = $plan->installation->outdoorCable();
+        $link = $plan->profile->link;
+
+        return [
+            'cable' => $wall?->label() ?? '',
+            'rows' => array_map($view->row(...), $wall->conductors ?? []),
+            'wallStubs' => $view->wallStubs(),
+            'boardStubs' => $view->boardStubs(),
+            'module' => $view->module(),
+            'kit' => $view->kit(),
+            'plate' => array_map(static fn (PlateTerminal $t): string => $t->printed, $plan->profile->terminals),
+            'link' => $link === null
+                    ? null
+                    : [
+                        'a' => $link[0],
+                        'b' => $link[1],
+                        'in' => $plan->landing->linkIn,
+                        'kind' => $plan->profile->linkKind,
+                    ],
+            'outdoorCable' => $outdoor?->label() ?? '',
+            'outdoor' => array_map($view->outdoorRow(...), $outdoor->conductors ?? []),
+            'ties' => array_map(
+                static fn (Jumper $j): array => [
+                    'place' => $j->place->value,
+                    'a' => $j->a,
+                    'b' => $j->b,
+                    'label' => $j->label,
+                ],
+                $plan->landing->jumpers,
+            ),
+        ];
+    }
+
+    /** @return list<array<string, mixed>> every call of the house simulated on this plan */
+    public static function simulations(Plan $plan): array
+    {
+        $table = CallTable::needed($plan->installation->archetype);
+        $circuit = $plan->circuit();
+
+        return array_map(static function (CallName $call) use ($table, $plan, $circuit): array {
+            $closes = $table->printed($call, $plan->profile);
+
+            return [
+                'call' => $call->value,
+                'label' => $call->label(),
+                'closes' => $closes,
+                ...self::state($plan, $circuit->operate(Setup::calling(...$closes)->inMode($call->mode()))),
+            ];
+        }, $table->calls());
+    }
+
+    /**
+     * What an operating point looks like on the board.
+     *
+     * @return array{energised: list<string>, low: object, loads: array<string, array{state: string, label: string}>, amps: float, notes: list<string>}
+     */
+    public static function state(Plan $plan, OperatingPoint $point): array
+    {
+        $loads = [];
+        foreach ($plan->installation->loads() as $load) {
+            if ($load->kind->hasState()) {
+                $loads[$load->id] = [
+                    'state' => $point->loads[$load->id]->value,
+                    'label' => $point->loads[$load->id]->label(),
+                ];
+            }
+        }
+        $transformer = $plan->installation->archetype->transformers[0]->id ?? null;
+
+        $energised = $point->energised();
+
+        return [
+            'energised' => array_map(strval(...), array_keys($energised)),
+            'low' => (object) array_map(
+                static fn (float $v): string => sprintf('%.0f V', $v),
+                array_filter(
+                    $energised,
+                    static fn (float $v, string $id): bool => $v < Circuit::PULL_IN_VOLTS && str_ends_with($id, '.mid'),
+                    ARRAY_FILTER_USE_BOTH,
+                ),
+            ),
+            'loads' => $loads,
+            'amps' => $transformer === null ? 0.0 : round($point->sourceAmps($transformer), 2),
+            'notes' => $point->notes,
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function row(Conductor $conductor): array
+    {
+        $lands = $this->plan->landing->wall[$conductor->number] ?? $conductor->near;
+        $board = $this->plan->landing->indoor[$conductor->number] ?? $conductor->far;
+
+        return [
+            'id' => 'A'.$conductor->number,
+            'number' => $conductor->number,
+            'colour' => $conductor->colour->value,
+            'stripe' => $conductor->stripe?->value,
+            'evidence' => ConductorView::evidence($conductor->evidence),
+            'was' => $conductor->near->terminal,
+            'wasState' => $conductor->near->state->value,
+            'lands' => $lands->terminal,
+            'landsState' => $lands->state->value,
+            'moved' => $this->isMoved($conductor, $lands),
+            'board' => $board->terminal,
+            'boardState' => $board->state->value,
+            'boardMoved' => $board->label() !== $conductor->far->label() && ! ($board->isFree() && $conductor->far->isFree()),
+            'load' => $board->terminal === null ? null : $this->hangsOn(Place::Indoor, $board->terminal),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function outdoorRow(Conductor $conductor): array
+    {
+        return [
+            'id' => 'B'.$conductor->number,
+            'number' => $conductor->number,
+            'colour' => $conductor->colour->value,
+            'stripe' => $conductor->stripe?->value,
+            'board' => $conductor->near->terminal,
+            'outdoor' => $conductor->far->terminal,
+            'load' => $conductor->far->terminal === null ? null : $this->hangsOn(Place::Outdoor, $conductor->far->terminal),
+        ];
+    }
+
+    /** @return list<string> the leads of a module or receiver, "Y1 to Y"; empty where the outputs are at the wall */
+    private function module(): array
+    {
+        $leads = [];
+        foreach (
+            $this->plan->profile->outputs === Place::Module ? $this->plan->installation->archetype->terminals : [] as $terminal
+        ) {
+            $serving =
+                $terminal->place === Place::Indoor
+                    ? $this->plan->profile->serving(Meaning::of($terminal->name, $this->plan->installation->archetype))
+                    : null;
+            if ($serving !== null) {
+                $leads[] = "{$serving->printed} to {$terminal->printed}";
+            }
+        }
+
+        return $leads;
+    }
+
+    /** @return list<string> the leads of a kit's adapter at the board; empty without one */
+    private function kit(): array
+    {
+        return $this->plan->changes->sharedKit
+            ? array_values(
+                array_map(
+                    static fn (EquipmentTerminal $t): string => $t->printed,
+                    SharedKit::screws($this->plan->installation->archetype),
+                ),
+            )
+            : [];
+    }
+
+    private function isMoved(Conductor $conductor, End $lands): bool
+    {
+        $was =
+            $conductor->near->terminal === null
+                ? null
+                : \Unionbit\Core\Terminal\Vocabulary::resolve(
+                    $conductor->near->terminal,
+                    Place::Wall,
+                    $this->plan->installation->archetype->reverses,
+                )->name;
+        $now = $lands->terminal === null ? null : $this->plan->profile->terminal($lands->terminal)?->name;
+        $was =
+            $was === null
+                ? null
+                : $this->plan->profile->serving(Meaning::of($was, $this->plan->installation->archetype))->name ?? $was;
+
+        return $was !== $now && ! ($was?->isHot() === true && $now?->isHot() === true);
+    }
+
+    /** @return list<array{printed: string, point: string, hot: bool}> plate screws on which nothing lands */
+    private function wallStubs(): array
+    {
+        $stubs = [];
+        if ($this->plan->profile->outputs === Place::Module) {
+            return [];
+        }
+        foreach ($this->plan->profile->terminals as $terminal) {
+            if ($this->plan->landing->on($terminal->printed) === []) {
+                $stubs[] = [
+                    'printed' => $terminal->printed,
+                    'point' => $terminal->point(),
+                    'hot' => $terminal->name->isHot(),
+                ];
+            }
+        }
+
+        usort($stubs, static fn (array $a, array $b): int => $b['hot'] <=> $a['hot']);
+
+        return $stubs;
+    }
+
+    /** @return list<array{printed: string, point: string, load: ?array<string, string>}> board screws that no conductor of the wall cable reaches */
+    private function boardStubs(): array
+    {
+        $used = [];
+        foreach ($this->plan->installation->wallCable()->conductors ?? [] as $conductor) {
+            $used[] = ($this->plan->landing->indoor[$conductor->number] ?? $conductor->far)->terminal;
+        }
+        $free = array_filter(
+            $this->plan->installation->archetype->terminals,
+            static fn (EquipmentTerminal $t): bool => $t->place === Place::Indoor && ! in_array($t->printed, $used, true),
+        );
+
+        return array_values(
+            array_map(
+                fn (EquipmentTerminal $t): array => [
+                    'printed' => $t->printed,
+                    'point' => $t->point(),
+                    'load' => $this->hangsOn(Place::Indoor, $t->printed),
+                ],
+                $free,
+            ),
+        );
+    }
+
+    /** @return ?array{id: string, label: string, kind: string} the load, source or return behind a screw */
+    private function hangsOn(Place $place, string $printed): ?array
+    {
+        $archetype = $this->plan->installation->archetype;
+        $terminal = $archetype->terminal($place, $printed);
+        if ($terminal === null && $printed === SharedKit::SCREW && $this->plan->changes->sharedKit) {
+            return ['id' => 'kit-fan', 'label' => 'kit\'s adapter', 'kind' => 'load'];
+        }
+        if ($terminal === null) {
+            return null;
+        }
+        if ($terminal->name === TerminalName::C) {
+            return ['id' => '', 'label' => 'return', 'kind' => 'return'];
+        }
+        if ($terminal->name->isHot() && $place === Place::Outdoor) {
+            return ['id' => '', 'label' => 'outdoor board', 'kind' => 'none'];
+        }
+        if ($terminal->name->isHot()) {
+            $va = null;
+            foreach ($this->plan->installation->transformers() as $transformer) {
+                $va = $transformer->hot === $terminal->point() ? $transformer->ratingVa : $va;
+            }
+
+            return [
+                'id' => '',
+                'label' => 'transformer'.($va === null ? '' : sprintf(', %g VA', $va)),
+                'kind' => 'source',
+            ];
+        }
+        foreach ($archetype->modes['defrost'] ?? [] as $contact) {
+            if ($contact->to === $terminal->point()) {
+                return ['id' => '', 'label' => 'defrost heat', 'kind' => 'none'];
+            }
+        }
+        // Its own load first; what a tie reaches only where it has none.
+        foreach ([false, true] as $overTies) {
+            $reached = $this->netlist->region(
+                $terminal->point(),
+                static fn (Element $e): bool => $e->kind->isCopper() &&
+                    ! $e->isOpen() &&
+                    ($overTies || $e->kind !== ElementKind::Jumper),
+            );
+            foreach ($archetype->loads as $load) {
+                if (isset($reached[$load->from])) {
+                    return ['id' => $load->id, 'label' => $load->label, 'kind' => 'load'];
+                }
+            }
+        }
+
+        return ['id' => '', 'label' => 'nothing', 'kind' => 'none'];
+    }
+}

@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\House;
+
+use Unionbit\Core\Wiring\Cable;
+use Unionbit\Core\Wiring\Condition;
+use Unionbit\Core\Wiring\Conductor;
+use Unionbit\Core\Wiring\End;
+use Unionbit\Core\Wiring\Evidence;
+
+/** Conductors of the survey's ledger, as the screen reads them. */
+final class ConductorView
+{
+    /** @return array<string, mixed> */
+    public static function cable(Cable $cable): array
+    {
+        return [
+            'id' => $cable->id,
+            'label' => $cable->label(),
+            'from' => $cable->from->value,
+            'to' => $cable->to->value,
+            'fromLabel' => $cable->from->label(),
+            'toLabel' => $cable->to->label(),
+            'gauge' => $cable->gauge,
+            'feet' => $cable->feet,
+            'conductors' => array_map(self::conductor(...), $cable->conductors),
+        ];
+    }
+
+    /** @return array{value: string, label: string, proof: bool} */
+    public static function evidence(Evidence $evidence): array
+    {
+        return ['value' => $evidence->value, 'label' => $evidence->label(), 'proof' => $evidence->isProof()];
+    }
+
+    /** @return array<string, mixed> */
+    private static function conductor(Conductor $conductor): array
+    {
+        return [
+            'number' => $conductor->number,
+            'colour' => $conductor->colour->value,
+            'stripe' => $conductor->stripe?->value,
+            'near' => $conductor->near->toArray(),
+            'far' => $conductor->far->toArray(),
+            'evidence' => self::evidence($conductor->evidence),
+            'condition' => array_map(static fn (Condition $c): string => $c->label(), $conductor->condition),
+            'loopOhms' => $conductor->loopOhms,
+            'splice' => $conductor->colourAfterSplice?->value,
+            'spare' => $conductor->isSpare(),
+            'line' => self::line($conductor),
+        ];
+    }
+
+    /** The one-line entry that describes this conductor, to be changed and sent again. */
+    private static function line(Conductor $conductor): string
+    {
+        $end = static fn (End $end): string => $end->terminal !== null &&
+        preg_match('/^[A-Za-z0-9\/]+$/', $end->terminal) !== 1
+            ? "\"{$end->terminal}\""
+            : $end->terminal ??
+                match (true) {
+                    $end->onto !== null => "@{$end->onto}",
+                    $end->state->value === 'capped' => 'cap',
+                    $end->state->value === 'spare' => '-',
+                    default => $end->state->value,
+                };
+        $flag = match ($conductor->evidence) {
+            Evidence::Traced => ' !',
+            Evidence::Seen => ' seen',
+            Evidence::ColourOnly => ' ?',
+            Evidence::Unknown => '',
+        };
+        $colour = $conductor->colour->value.($conductor->stripe === null ? '' : '/'.$conductor->stripe->value);
+        $splice = $conductor->colourAfterSplice === null ? '' : ' splice '.$conductor->colourAfterSplice->value;
+
+        $condition = implode('', array_map(static fn (Condition $c): string => " {$c->value}", $conductor->condition));
+        $ohms = $conductor->loopOhms === null ? '' : " {$conductor->loopOhms}ohm";
+
+        return "{$colour} {$end($conductor->near)}>{$end($conductor->far)}{$flag}{$splice}{$condition}{$ohms}";
+    }
+}

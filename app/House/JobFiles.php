@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\House;
+
+use Unionbit\Core\Data\InvalidData;
+use Unionbit\Core\Data\Json;
+use Unionbit\Core\Fault\FaultCatalogue;
+use Unionbit\Core\Planning\File\JobFile;
+
+/** Reads job files against the catalogue. */
+final readonly class JobFiles
+{
+    /** A job file is a house, not an archive. */
+    private const MOST_BYTES = 2_000_000;
+
+    public function __construct(private Catalog $catalog)
+    {
+    }
+
+    /** @throws InvalidData */
+    public function read(string $path): JobFile
+    {
+        if (! is_file($path) || ! is_readable($path)) {
+            throw InvalidData::unreadable('', "there is no file {$path} to read");
+        }
+        if (filesize($path) > self::MOST_BYTES) {
+            throw InvalidData::unreadable('', 'the file is larger than 2 MB; a job file is one house');
+        }
+
+        return $this->parse(Json::decode((string) file_get_contents($path)));
+    }
+
+    /** @throws InvalidData */
+    public function parse(mixed $json): JobFile
+    {
+        $known = ['archetypes' => $this->catalog->ids('equipment'), 'profiles' => $this->catalog->ids('thermostats')];
+
+        return JobFile::read(
+            $json,
+            fn (string $id) => in_array($id, $known['archetypes'], true) ? $this->catalog->archetype($id) : null,
+            fn (string $id) => in_array($id, $known['profiles'], true) ? $this->catalog->profile($id) : null,
+            $known,
+        );
+    }
+
+    public function faults(): FaultCatalogue
+    {
+        return FaultCatalogue::read(
+            json_decode(
+                (string) file_get_contents(config()->string('unionbit.catalog').'/faults/faults.json'),
+                true,
+                flags: JSON_THROW_ON_ERROR,
+            ),
+        );
+    }
+}

@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\House;
+
+use App\Models\Job;
+use Illuminate\Support\Str;
+
+/**
+ * What a job as a whole is, where it is no ordinary one: demo data, or practice. The mark stands on every page, paper
+ * and file of it, in words and in the file's name.
+ */
+final class JobMark
+{
+    /** Two words for a column or a row; null for an ordinary job. */
+    public static function of(Job $job): ?string
+    {
+        return $job->isPractice() ? 'practice' : ($job->demo ? 'demo data' : null);
+    }
+
+    /** The banner; null for an ordinary job. */
+    public static function says(Job $job): ?string
+    {
+        return match (self::of($job)) {
+            'practice' => 'Practice on a copy: nothing here was measured in this house.',
+            'demo data' => 'Demo data: readings made by the circuit.',
+            default => null,
+        };
+    }
+
+    /** A file's name: "demo-data-tollhouse-system-readings.csv". */
+    public static function fileName(Job $job, string $what): string
+    {
+        return Str::slug(trim(self::of($job)." {$job->site} {$job->system_name}")).
+            ($what[0] === '.' ? '' : '-').
+            $what;
+    }
+
+    /**
+     * Rows of a table with the mark in a column of its own, where there is one.
+     *
+     * @param  list<array<string, mixed>>  $rows
+     * @return list<array<string, mixed>>
+     */
+    public static function rows(Job $job, array $rows): array
+    {
+        $mark = self::of($job);
+
+        return $mark === null ? $rows : array_map(static fn (array $row): array => [...$row, 'mark' => $mark], $rows);
+    }
+}

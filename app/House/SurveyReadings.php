@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\House;
+
+use App\Models\Job;
+use App\Models\Record\Reading;
+use Unionbit\Core\Circuit\Meter\MeterMode;
+use Unionbit\Core\Rule\Finding;
+use Unionbit\Core\Screening\Screening;
+use Unionbit\Core\Screening\SurveyReading;
+use Unionbit\Core\Screening\VanishingPoint;
+use Unionbit\Core\Visit\AsLeft;
+
+/** The survey's readings as the screening rules take them: those that stand, corrected ones left out. */
+final class SurveyReadings
+{
+    /** @return list<SurveyReading> in the order they were taken */
+    public static function of(Job $job): array
+    {
+        $readings = $job
+            ->counting($job->readings())
+            ->where('stage', 'survey')
+            ->whereIn('mode', ['V', 'O'])
+            ->get();
+        $corrected = $readings->pluck('corrects_id')->filter()->all();
+        $standing = $readings->reject(static fn (Reading $r): bool => in_array($r->id, $corrected, true));
+
+        return array_values(
+            $standing
+                ->map(
+                    static fn (Reading $r): SurveyReading => new SurveyReading(
+                        $r->a,
+                        $r->b,
+                        $r->value,
+                        MeterMode::from($r->mode),
+                    ),
+                )
+                ->all(),
+        );
+    }
+
+    public static function supplyMeasured(Job $job): bool
+    {
+        foreach (self::of($job) as $reading) {
+            if ($reading->mode === MeterMode::Volts && $reading->isHotToCommon()) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** @return list<Finding> what screening says of the house as it was found */
+    public static function screening(Job $job): array
+    {
+        $readings = self::of($job);
+        $house = House::of($job)->installation;
+        $vanishes = VanishingPoint::find($house, $readings);
+
+        return [...Screening::check($house, $readings), ...$vanishes === null ? [] : [$vanishes]];
+    }
+
+    /**
+     * @param  bool  $landed  every move of the plan is done
+     * @return list<Finding> what screening says of the house as the work leaves it; as it was found until then
+     */
+    public static function screeningAsLeft(Job $job, bool $landed): array
+    {
+        $plan = House::of($job)->plan;
+
+        return $plan === null || ! $landed
+            ? self::screening($job)
+            : Screening::check(AsLeft::landed($plan), self::of($job));
+    }
+
+    /** @return list<Finding> what stops a plan and its moves */
+    public static function stops(Job $job): array
+    {
+        return Screening::stops(House::of($job)->installation, self::of($job));
+    }
+}

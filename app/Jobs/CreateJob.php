@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Jobs;
+
+use App\House\Catalog;
+use App\Models\Job;
+use App\Models\User;
+use Unionbit\Core\Job\ExampleHouse;
+use Unionbit\Core\Job\Facts;
+use Unionbit\Core\Job\Installation;
+use Unionbit\Core\Job\Interview\Answers;
+use Unionbit\Core\Job\Suggest\EquipmentMatch;
+use Unionbit\Core\Terminal\Place;
+use Unionbit\Core\Wiring\Cable;
+
+/** Opens a job with an empty survey: the cables are there, their conductors are still to be seen. */
+final readonly class CreateJob
+{
+    public const KINDS = ['installation', 'replacement', 'conversion', 'fault call', 'maintenance', 'follow-up'];
+
+    private const OUTDOOR_FEET = 30.0;
+
+    public function __construct(private Catalog $catalog)
+    {
+    }
+
+    /**
+     * @param  ?string  $archetypeId  null where nobody has seen the equipment yet: the survey asks
+     * @param  float  $feet  length of the thermostat cable, one way
+     */
+    public function __invoke(
+        User $user,
+        string $id,
+        SitePlace $place,
+        string $kind,
+        ?string $archetypeId,
+        float $feet,
+        bool $example = false,
+    ): Job {
+        $archetype = $this->catalog->archetype($archetypeId ?? 'furnace-gas-1h-1c');
+        $cables = [new Cable('A', Place::Wall, Place::Indoor, 18, $feet, [])];
+        if ($archetype->coolStages > 0) {
+            $cables[] = new Cable('B', Place::Indoor, Place::Outdoor, 18, self::OUTDOOR_FEET, []);
+        }
+        $answers =
+            $archetypeId === null ? new Answers() : EquipmentMatch::answersOf($archetype)->with('supplies', null);
+        $house = $example
+            ? ExampleHouse::of($archetype, $feet, self::OUTDOOR_FEET)
+            : new Installation($archetype, new Facts(), $cables, [], $answers);
+
+        return OpenJob::with($user, $id, $place, $kind, $house, 'opened the job');
+    }
+}

@@ -1,0 +1,238 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Jobs\File;
+
+use App\Models\Job;
+use App\Models\Record\Measurement;
+use App\Models\Record\MoveTick;
+use App\Models\Record\Observation;
+use App\Models\Record\PowerEvent;
+use App\Models\Record\Reading;
+use App\Models\Record\ReadingMark;
+use App\Models\Record\SettingEntry;
+use App\Models\Record\Signature;
+use App\Models\Record\StepEvent;
+use App\Models\Record\Waiver;
+use App\Models\User;
+use App\Records\Append;
+use App\Records\Photo\Photographs;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Str;
+use Unionbit\Core\Data\InvalidData;
+
+/**
+ * What was recorded on a job, as a job file carries it: readings and the marks on them, signs, measurements, settings,
+ * moves, steps, power, calls left out and signatures, each with its time, whether it is simulated, and the name of who
+ * wrote it. Read in, a row keeps that name as text of the file. Photographs are pictures and stay behind.
+ */
+final readonly class JobRecords
+{
+    /** Rows of one kind, and of all kinds together. */
+    private const MOST = 500;
+
+    private const MOST_ALTOGETHER = 2000;
+
+    private const LONGEST_NAME = 80;
+
+    /** @var array<string, class-string<Model>> */
+    private const TABLES = [
+        'readings' => Reading::class,
+        'signs' => Observation::class,
+        'settings' => SettingEntry::class,
+        'power' => PowerEvent::class,
+        'moves' => MoveTick::class,
+        'steps' => StepEvent::class,
+        'waivers' => Waiver::class,
+        'measurements' => Measurement::class,
+        'marks' => ReadingMark::class,
+        'signatures' => Signature::class,
+    ];
+
+    private const STAGES = ['surveyed_at', 'planned_at', 'handed_over_at'];
+
+    /**
+     * @param  list<array{table: string, old: string, pointer: string, row: array<string, mixed>}>  $rows  in the order in which they happened
+     * @param  array<string, string>  $stages
+     */
+    private function __construct(private array $rows, private array $stages)
+    {
+    }
+
+    /** @return array<string, mixed> */
+    public static function of(Job $job): array
+    {
+        $written = [];
+        foreach (self::TABLES as $name => $model) {
+            $rows = $model::query()->with('user')->where('job_id', $job->id)->orderBy('seq')->get();
+            $written[$name] = array_values($rows->map(static fn (Model $row): array => self::row($name, $row))->all());
+        }
+        foreach (self::STAGES as $stage) {
+            $at = $job->getAttribute($stage);
+            if ($at instanceof Carbon) {
+                $written[$stage] = $at->toIso8601String();
+            }
+        }
+
+        return array_filter($written, static fn (mixed $part): bool => $part !== []);
+    }
+
+    /** @throws InvalidData */
+    public static function read(mixed $json): self
+    {
+        if ($json === null) {
+            return new self([], []);
+        }
+        if (! is_array($json)) {
+            throw InvalidData::notAllowed('/records', $json, 'an object');
+        }
+        $rows = $stages = [];
+        foreach ($json as $name => $part) {
+            if (in_array($name, self::STAGES, true)) {
+                $stages[$name] = RecordColumns::time($part, "/records/{$name}");
+            } elseif (! isset(self::TABLES[$name])) {
+                throw InvalidData::notAllowed(
+                    '/records',
+                    $name,
+                    implode(', ', [...array_keys(self::TABLES), ...self::STAGES]),
+                );
+            } else {
+                array_push($rows, ...self::table((string) $name, $part));
+            }
+        }
+        if (count($rows) > self::MOST_ALTOGETHER) {
+            throw InvalidData::unreadable(
+                '/records',
+                'has '.count($rows).' records; allowed: at most '.self::MOST_ALTOGETHER,
+            );
+        }
+        // As it happened; in one second a reading before what is said of it.
+        $order = static fn (array $r): array => [
+            $r['row']['at'],
+            (int) ($r['table'] === 'marks'),
+            (int) isset($r['row']['corrects_id']),
+        ];
+        usort($rows, static fn (array $a, array $b): int => $order($a) <=> $order($b));
+        self::refer($rows);
+
+        return new self($rows, $stages);
+    }
+
+    /**
+     * A mark and a correction stand for a reading of the same file that was taken before.
+     *
+     * @param  list<array{table: string, old: string, pointer: string, row: array<string, mixed>}>  $rows
+     *
+     * @throws InvalidData
+     */
+    private static function refer(array $rows): void
+    {
+        $taken = [];
+        foreach ($rows as ['table' => $table, 'old' => $old, 'pointer' => $pointer, 'row' => $row]) {
+            foreach (['corrects_id', 'reading_id'] as $column) {
+                $id = $row[$column] ?? null;
+                if ($id !== null && ! isset($taken[$id])) {
+                    throw InvalidData::notAllowed(
+                        "{$pointer}/{$column}",
+                        $id,
+                        'the id of an earlier reading of this file',
+                    );
+                }
+            }
+            if ($table === 'readings' && $old !== '') {
+                $taken[$old] = true;
+            }
+        }
+    }
+
+    /** Whether the file says anything that a person recorded. */
+    public function isEmpty(): bool
+    {
+        return $this->rows === [] && $this->stages === [];
+    }
+
+    /** Only inside a transaction. */
+    public function writeTo(Job $job, User $user): void
+    {
+        $readings = [];
+        foreach ($this->rows as ['table' => $table, 'old' => $old, 'row' => $row]) {
+            $new = (string) Str::ulid();
+            foreach (['corrects_id', 'reading_id'] as $other) {
+                if (isset($row[$other])) {
+                    $row[$other] = $readings[$row[$other]];
+                }
+            }
+            if ($table === 'readings' && $old !== '') {
+                $readings[$old] = $new;
+            }
+            Append::write(self::TABLES[$table], $new, $job, $user, $row);
+        }
+        $job->forceFill([...$this->stages, 'imported_at' => $this->isEmpty() ? null : now()])->save();
+    }
+
+    /** @return array<string, mixed> */
+    private static function row(string $name, Model $row): array
+    {
+        $user = $row->getRelation('user');
+        $at = $row->getAttribute('at');
+        $by = $row->getAttribute('from_file') ?? ($user instanceof User ? $user->name : '');
+
+        return [
+            'id' => $row->getKey(),
+            'at' => $at instanceof Carbon ? $at->toIso8601String() : null,
+            'by' => $by,
+            'simulated' => $row->getAttribute('simulated'),
+            ...$row->only(array_keys(RecordColumns::ALL[$name])),
+        ];
+    }
+
+    private static function text(mixed $value): string
+    {
+        return is_string($value) ? $value : '';
+    }
+
+    /**
+     * @return list<array{table: string, old: string, pointer: string, row: array<string, mixed>}>
+     *
+     * @throws InvalidData
+     */
+    private static function table(string $name, mixed $part): array
+    {
+        if (! is_array($part) || count($part) > self::MOST) {
+            throw InvalidData::unreadable("/records/{$name}", 'is not a list of at most '.self::MOST.' records');
+        }
+        $rows = [];
+        foreach (array_values($part) as $index => $row) {
+            $pointer = "/records/{$name}/{$index}";
+            if (! is_array($row)) {
+                throw InvalidData::notAllowed($pointer, $row, 'an object');
+            }
+            $by = $row['by'] ?? '';
+            $simulated = $row['simulated'] ?? false;
+            if (! is_string($by) || mb_strlen($by) > self::LONGEST_NAME) {
+                throw InvalidData::unreadable(
+                    "{$pointer}/by",
+                    'is no name of at most '.self::LONGEST_NAME.' characters',
+                );
+            }
+            if (! is_bool($simulated)) {
+                throw InvalidData::notAllowed("{$pointer}/simulated", $simulated, 'true or false');
+            }
+            $rows[] = [
+                'table' => $name,
+                'old' => self::text($row['id'] ?? null),
+                'pointer' => $pointer,
+                'row' => [
+                    ...RecordColumns::read($name, $row, $pointer),
+                    'at' => RecordColumns::time($row['at'] ?? null, "{$pointer}/at"),
+                    'from_file' => $by,
+                    'simulated' => $simulated,
+                ],
+            ];
+        }
+
+        return $rows;
+    }
+}

@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Jobs;
+
+use App\Models\Job;
+use App\Models\User;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Validation\ValidationException;
+
+/** The shelf: archived or deleted by a person who is named there, and taken back. A handed-over record is only archived. */
+final class PutAway
+{
+    /** @param  string  $to  archive, list, delete or restore */
+    public static function to(Job $job, User $user, string $to): Job
+    {
+        return DB::transaction(static function () use ($job, $user, $to): Job {
+            $job->refresh();
+            if ($to === 'delete' && $job->handed_over_at !== null) {
+                throw ValidationException::withMessages([
+                    'to' => "{$job->site} was handed over: a record is not deleted. Archive it instead.",
+                ]);
+            }
+            match ($to) {
+                'archive' => $job
+                    ->forceFill(['archived_at' => $job->archived_at ?? now(), 'away_by_id' => $user->id])
+                    ->save(),
+                'delete' => $job->forceFill(['away_by_id' => $user->id])->save() && $job->delete(),
+                'restore' => $job->forceFill(['archived_at' => null, 'away_by_id' => null])->save() && $job->restore(),
+                default => $job->forceFill(['archived_at' => null, 'away_by_id' => null])->save(),
+            };
+
+            return $job;
+        });
+    }
+}

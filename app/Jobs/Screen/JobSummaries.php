@@ -1,0 +1,126 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Jobs\Screen;
+
+use App\House\Pulse;
+use App\Models\Job;
+use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Facades\DB;
+use Throwable;
+
+/**
+ * Summaries of jobs, kept in a table of their own until the job's mark changes: the jobs screen, its search and counts,
+ * the day and the calendar read that table. What has changed since is worked out anew when it is next asked for.
+ */
+final class JobSummaries
+{
+    public static function of(Job $job): JobSummary
+    {
+        $row = DB::table('job_summaries')->where('job_id', $job->id)->first();
+        if ($row !== null && $row->mark === Pulse::of($job) && is_string($row->summary)) {
+            return self::read($row->summary) ?? self::keep($job);
+        }
+
+        return self::keep($job);
+    }
+
+    public static function keep(Job $job): JobSummary
+    {
+        $mark = Pulse::of($job);
+        try {
+            $summary = JobSummary::compute($job);
+        } catch (Throwable $problem) {
+            report($problem);
+            $summary = JobSummary::unreadable($job);
+        }
+        DB::transaction(static function () use ($job, $mark, $summary): void {
+            DB::table('job_summaries')->upsert(
+                [
+                    [
+                        'job_id' => $job->id,
+                        'crew_id' => $job->crew_id,
+                        'mark' => $mark,
+                        'flagged' => $summary->isFlagged(),
+                        'summary' => json_encode(
+                            $summary,
+                            JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR,
+                        ),
+                    ],
+                ],
+                ['job_id'],
+                ['mark', 'flagged', 'summary'],
+            );
+            $words = JobSummary::words($job);
+            if (DB::table('job_words')->where('job_id', $job->id)->value('words') !== $words) {
+                DB::table('job_words')->where('job_id', $job->id)->delete();
+                DB::table('job_words')->insert(['job_id' => $job->id, 'words' => $words]);
+            }
+        });
+
+        return $summary;
+    }
+
+    /** A house got another name: what its jobs are found by has to be written anew. */
+    public static function renamed(string $siteId): void
+    {
+        $jobs = DB::table('jobs')
+            ->join('systems', 'systems.id', 'jobs.system_id')
+            ->where('systems.site_id', $siteId)
+            ->select('jobs.id');
+        DB::table('job_summaries')
+            ->whereIn('job_id', $jobs)
+            ->update(['mark' => '']);
+    }
+
+    /**
+     * Works out what has changed since it was last kept, the latest first, for so many seconds at most.
+     *
+     * @return int jobs that are still waiting
+     */
+    public static function catchUp(int $crewId, float $seconds): int
+    {
+        $until = microtime(true) + $seconds;
+        $stale = self::stale($crewId)->pluck('jobs.id');
+        foreach ($stale as $done => $id) {
+            if (microtime(true) > $until) {
+                return count($stale) - $done;
+            }
+            self::keep(Job::query()->withTrashed()->whereKey($id)->sole());
+        }
+
+        return 0;
+    }
+
+    /** Jobs of a crew, or of all, whose summary is not of their present mark. */
+    public static function stale(?int $crewId = null): Builder
+    {
+        $mark = "jobs.version || '.' || jobs.recorded || '.' || (jobs.handed_over_at is not null)";
+
+        return DB::table('jobs')
+            ->leftJoin('job_summaries', 'job_summaries.job_id', 'jobs.id')
+            ->whereNull('jobs.practice_of_id')
+            ->when($crewId !== null, static fn (Builder $jobs): Builder => $jobs->where('jobs.crew_id', $crewId))
+            ->where(
+                static fn (Builder $jobs): Builder => $jobs
+                    ->whereNull('job_summaries.mark')
+                    ->orWhereRaw("job_summaries.mark <> {$mark}"),
+            )
+            ->orderByDesc('jobs.updated_at')
+            ->orderBy('jobs.id');
+    }
+
+    /** Null where it was written by an earlier version of the application. */
+    public static function read(string $json): ?JobSummary
+    {
+        try {
+            /** @var array<string, mixed> $fields */
+            $fields = json_decode($json, true, flags: JSON_THROW_ON_ERROR);
+
+            return new JobSummary(...$fields);
+        } catch (Throwable) {
+            return null;
+        }
+    }
+}

@@ -1,0 +1,143 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Jobs\Screen;
+
+use App\House\House;
+use App\Models\Job;
+use App\Records\Power\PowerFlag;
+use App\Records\Progress;
+use Throwable;
+use Unionbit\Core\Terminal\TradeWords;
+use Unionbit\Core\Visit\Carry;
+use Unionbit\Core\Visit\SearchWords;
+use Unionbit\Core\Visit\Task;
+use Unionbit\Core\Wiring\Conductor;
+
+/**
+ * What the jobs screen says of a house without opening it. It takes the whole circuit to say, and changes only with the
+ * job's mark: `JobSummaries` keeps it until then. Only the lapse of the power flag depends on the clock.
+ *
+ * @phpstan-type Segment array{key: string, name: string, state: string, word: string, n: int, done: int}
+ * @phpstan-type Power array<string, mixed>
+ */
+final readonly class JobSummary
+{
+    /**
+     * @param  list<array{colour: string, landed: bool}>  $strands
+     * @param  list<Segment>  $tape
+     * @param  list<string>  $restore
+     * @param  int  $minutes  still to work
+     * @param  int  $waits  minutes of them that are the equipment's
+     * @param  ?string  $two  the first task that takes two people
+     * @param  list<array{count: int, item: string, why: string}>  $carry
+     * @param  Power  $power  the flag, as it was worked out
+     */
+    public function __construct(
+        public string $title,
+        public string $equipment,
+        public string $cable,
+        public array $strands,
+        public array $tape,
+        public array $restore,
+        public int $minutes,
+        public int $waits,
+        public ?string $two,
+        public array $carry,
+        public array $power,
+    ) {
+    }
+
+    public static function compute(Job $job): self
+    {
+        $house = House::of($job);
+        $installation = $house->installation;
+        $progress = Progress::of($job);
+        $work = JobWork::of($job, $progress);
+        $wall = $installation->wallCable();
+        $conductors = $wall->conductors ?? [];
+
+        return new self(
+            title: $installation->archetype->title,
+            equipment: $installation->archetype->short,
+            cable: $wall === null || $conductors === [] ? 'not seen yet' : $wall->label(),
+            strands: array_map(
+                static fn (Conductor $c): array => ['colour' => $c->colour->value, 'landed' => ! $c->isSpare()],
+                $conductors,
+            ),
+            tape: array_map(self::segment(...), $progress->tape()),
+            restore: $progress->restore(),
+            minutes: $work->minutes(),
+            waits: $work->waits(),
+            two: array_values(array_filter($work->tasks, static fn (Task $t): bool => $t->two))[0]->label ?? null,
+            carry: Carry::of($installation, $house->plan),
+            power: PowerFlag::of($job)->toArray(),
+        );
+    }
+
+    /** A job that cannot be worked out keeps its place on the screen, and says so. */
+    public static function unreadable(Job $job): self
+    {
+        $tape = array_map(
+            static fn (string $key): array => [
+                'key' => $key,
+                'name' => ucfirst($key),
+                'state' => 'next',
+                'word' => 'cannot be read',
+                'n' => 0,
+                'done' => 0,
+            ],
+            ['survey', 'plan', 'set', 'prove', 'handover'],
+        );
+
+        return new self(
+            'Cannot be read',
+            'cannot be read',
+            'not read',
+            [],
+            $tape,
+            [],
+            0,
+            0,
+            null,
+            [],
+            PowerFlag::as('not-proved')->toArray(),
+        );
+    }
+
+    public function fails(): bool
+    {
+        return in_array('stuck', array_column($this->tape, 'state'), true);
+    }
+
+    /** Whether somebody should look: live, something to put back, or a call that fails. */
+    public function isFlagged(): bool
+    {
+        return $this->power['state'] === 'live' || $this->restore !== [] || $this->fails();
+    }
+
+    /**
+     * @param  array<string, mixed>  $segment
+     * @return Segment
+     */
+    private static function segment(array $segment): array
+    {
+        /** @var Segment */
+        return array_intersect_key($segment, array_flip(['key', 'name', 'state', 'word', 'n', 'done']));
+    }
+
+    /** Everything the job can be found by, made plain; one that cannot be read is found by its names. */
+    public static function words(Job $job): string
+    {
+        $names = [$job->site, $job->address, $job->system_name, $job->kind, (string) $job->who];
+        try {
+            $house = House::of($job);
+            $words = SearchWords::of($house->installation, $house->plan);
+        } catch (Throwable) {
+            $words = [];
+        }
+
+        return TradeWords::plain(implode(' . ', array_unique([...$names, ...$words])));
+    }
+}

@@ -1,0 +1,130 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Jobs\Screen;
+
+use App\House\Catalog;
+use App\Jobs\CreateJob;
+use App\Models\Crew;
+use App\Models\Site;
+use App\Models\System;
+use App\Models\User;
+use App\Records\Power\PowerFlag;
+use Illuminate\Support\Carbon;
+use stdClass;
+use Unionbit\Core\Equipment\Archetype;
+use Unionbit\Core\Visit\DayPlan;
+
+/** The crew's jobs: the list, searched and sifted, and the day. */
+final class JobsPage
+{
+    public const SHOWS = ['all', 'open', 'flagged', 'archived'];
+
+    /** Rows at first, and at most after asking for more. */
+    public const ROWS = 60;
+
+    public const MOST_ROWS = 600;
+
+    private const MOST_SITES = 200;
+
+    /** Seconds in which summaries that have changed are worked out before the screen is answered. */
+    private const CATCH_UP = 0.6;
+
+    /** @return array<string, mixed> */
+    public static function props(User $user, string $find, string $show, ?string $day, int $rows = self::ROWS): array
+    {
+        $waiting = JobSummaries::catchUp($user->crew_id, self::CATCH_UP);
+        $list = new JobList($user->crew, $find, $show);
+        $counts = $list->counts();
+        $date = $day === null ? now() : Carbon::createFromFormat('Y-m-d', $day);
+
+        return [
+            'jobs' => array_map(self::row(...), $list->rows($rows)),
+            'total' => $counts[$show] ?? $counts['all'],
+            'waiting' => $waiting,
+            'find' => $find,
+            'show' => $show,
+            'counts' => $counts,
+            'day' => DayView::of($user->crew, $date ?? now()),
+            'kinds' => CreateJob::KINDS,
+            'archetypes' => array_map(
+                static fn (Archetype $a): array => ['id' => $a->id, 'title' => $a->title],
+                app(Catalog::class)->archetypes(),
+            ),
+            'sites' => self::sites($user->crew),
+        ];
+    }
+
+    /** @return list<array{id: string, name: string, address: string, systems: list<string>}> */
+    private static function sites(Crew $crew): array
+    {
+        $sites = Site::query()
+            ->with('systems')
+            ->where('crew_id', $crew->id)
+            ->orderBy('name')
+            ->limit(self::MOST_SITES)
+            ->get();
+
+        return array_values(
+            $sites
+                ->map(
+                    static fn (Site $s): array => [
+                        'id' => $s->id,
+                        'name' => $s->name,
+                        'address' => $s->address,
+                        'systems' => array_values($s->systems->map(static fn (System $y): string => $y->name)->all()),
+                    ],
+                )
+                ->all(),
+        );
+    }
+
+    /** @return array<string, mixed> */
+    private static function row(stdClass $job): array
+    {
+        $summary = is_string($job->summary) ? JobSummaries::read($job->summary) : null;
+        $tape = $summary->tape ?? [];
+        $closed = $job->handed_over_at !== null;
+        $now = array_values(array_filter($tape, static fn (array $s): bool => $s['state'] !== 'done'))[0] ?? end($tape);
+        $now =
+            $closed || $now === false
+                ? (end($tape) ?: ['key' => 'survey', 'name' => 'Survey', 'word' => 'is being read'])
+                : $now;
+        $names = is_string($job->handed_over_as) ? (array) json_decode($job->handed_over_as, true) : [];
+
+        return [
+            'id' => $job->id,
+            'site' => $names['site'] ?? $job->site,
+            'address' => $names['address'] ?? $job->address,
+            'system' => $names['system'] ?? $job->system,
+            'kind' => $job->kind,
+            'version' => $job->version,
+            'mark' => (bool) $job->demo ? 'demo data' : null,
+            'equipment' => $summary->equipment ?? '',
+            'cable' => $summary->cable ?? '',
+            'strands' => $summary->strands ?? [],
+            'tape' => array_map(static fn (array $s): array => array_diff_key($s, ['word' => 1]), $tape),
+            'now' => ['key' => $now['key'], 'name' => $now['name'], 'word' => $now['word']],
+            'power' => PowerFlag::aged($summary->power ?? PowerFlag::as('not-proved')->toArray()),
+            'restore' => $summary->restore ?? [],
+            'fails' => $summary?->fails() ?? false,
+            'flagged' => ! $closed && ($summary?->isFlagged() ?? false),
+            'day' => $job->day === null ? null : substr((string) $job->day, 0, 10),
+            'starts' => $job->starts_at === null ? null : DayPlan::clock((int) $job->starts_at),
+            'who' => $job->who,
+            'minutes' => $closed ? null : $summary->minutes ?? null,
+            'archived' => $job->archived_at !== null,
+            'deleted' => $job->deleted_at !== null,
+            'awayBy' => $job->away_by,
+            'awayAt' => self::time($job->deleted_at ?? $job->archived_at),
+            'handedOverAt' => self::time($job->handed_over_at),
+            'updatedAt' => self::time($job->updated_at),
+        ];
+    }
+
+    private static function time(mixed $at): ?string
+    {
+        return is_string($at) ? Carbon::parse($at)->toIso8601String() : null;
+    }
+}

@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models\Record;
+
+use App\Models\User;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Support\Carbon;
+
+/**
+ * What a person saw or heard of a call.
+ *
+ * @property string $id
+ * @property string $job_id
+ * @property int $user_id
+ * @property string $step
+ * @property string $sign
+ * @property bool $seen
+ * @property string $outcome
+ * @property string $reason
+ * @property bool $simulated from the simulated house, in practice
+ * @property int $seq place in the job's order of records, given by the server
+ * @property ?string $from_file the name that the file gives, where the row came out of a job file
+ * @property Carbon $at
+ * @property Carbon $created_at
+ * @property-read User $user
+ */
+final class Observation extends Model
+{
+    use AppendOnly;
+
+    public const UPDATED_AT = null;
+
+    protected $guarded = [];
+
+    protected function casts(): array
+    {
+        return ['seen' => 'boolean', 'simulated' => 'boolean', 'at' => 'datetime'];
+    }
+}

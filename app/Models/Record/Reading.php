@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models\Record;
+
+use App\Models\User;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Support\Carbon;
+
+/**
+ * A meter reading with what was expected of it and how it was judged.
+ *
+ * @property string $id
+ * @property string $job_id
+ * @property int $user_id
+ * @property string $stage
+ * @property ?string $step
+ * @property ?string $call
+ * @property string $mode
+ * @property string $a
+ * @property string $b
+ * @property ?float $value in the unit of the mode; null is over-limit
+ * @property string $power
+ * @property array<string, mixed> $expected
+ * @property string $outcome
+ * @property string $reason
+ * @property list<string> $candidates
+ * @property ?string $corrects_id
+ * @property bool $simulated from the simulated meter, in practice
+ * @property int $seq place in the job's order of records, given by the server
+ * @property ?string $from_file the name that the file gives, where the row came out of a job file
+ * @property Carbon $at
+ * @property Carbon $created_at
+ * @property-read User $user
+ */
+final class Reading extends Model
+{
+    use AppendOnly;
+
+    /** Where a reading can be taken. */
+    public const STAGES = ['survey', 'plan', 'set', 'prove'];
+
+    public const UPDATED_AT = null;
+
+    protected $guarded = [];
+
+    protected function casts(): array
+    {
+        return [
+            'value' => 'float',
+            'expected' => 'array',
+            'candidates' => 'array',
+            'simulated' => 'boolean',
+            'at' => 'datetime',
+        ];
+    }
+}

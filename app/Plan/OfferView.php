@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Plan;
+
+use Unionbit\Core\Call\CallName;
+use Unionbit\Core\Planning\File\PlanFile;
+use Unionbit\Core\Planning\Offer\PlainWords;
+use Unionbit\Core\Planning\Offer\PlanOffer;
+use Unionbit\Core\Planning\Offer\Weights;
+use Unionbit\Core\Planning\Proof\CallProof;
+use Unionbit\Core\Planning\Way\WayOut;
+
+/** A plan as it is offered, or refused: everything that the choice rests on. */
+final class OfferView
+{
+    /** @return array<string, mixed> */
+    public static function of(PlanOffer $candidate, Weights $weights): array
+    {
+        $calls = array_values(
+            array_filter($candidate->proof->calls, static fn (CallProof $p): bool => $p->call !== CallName::Idle),
+        );
+
+        return [
+            'key' => self::key($candidate),
+            'title' => $candidate->title(),
+            'codes' => $candidate->codes(),
+            'ways' => array_map(static fn (WayOut $w): array => $w->toArray(), $candidate->ways),
+            'proved' => count(array_filter($calls, static fn (CallProof $p): bool => $p->isProved())),
+            'of' => count($calls),
+            'lost' => $candidate->lost(),
+            'parts' => $candidate->parts(),
+            'minutes' => $candidate->minutes(),
+            'trips' => $candidate->trips(),
+            'score' => $candidate->score($weights),
+            'reasons' => $candidate->reasons(),
+            'customer' => PlainWords::of($candidate),
+            'refusals' => $candidate->refusals(),
+        ];
+    }
+
+    /** The same landing has the same key, whoever computes it. */
+    public static function key(PlanOffer $candidate): string
+    {
+        return substr(hash('sha256', json_encode(PlanFile::write($candidate->plan), JSON_THROW_ON_ERROR)), 0, 16);
+    }
+}

@@ -1,0 +1,155 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Plan;
+
+use App\House\Download;
+use App\House\House;
+use App\House\JobMark;
+use App\House\ProfileShelf;
+use App\Models\Job;
+use App\Web\Controller;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Symfony\Component\Serializer\Encoder\CsvEncoder;
+use Unionbit\Core\Planning\Offer\Planner;
+use Unionbit\Core\Planning\Offer\PlanOffer;
+use Unionbit\Core\Planning\Offer\ThermostatChoice;
+use Unionbit\Core\Planning\Offer\Weights;
+use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Planning\Work\WiringTable;
+use Unionbit\Core\Thermostat\Profile;
+
+/** What is computed about plans on demand: the offers, the kinds of thermostat, table, drawing and labels. */
+final class PlanController extends Controller
+{
+    private const MOST_REFUSED = 8;
+
+    public function __construct(private readonly ProfileShelf $shelf)
+    {
+    }
+
+    /** The plans for a thermostat on this house, by the weights given. */
+    public function offers(Request $request, Job $job): JsonResponse
+    {
+        $this->authorize('view', $job);
+        $profile =
+            $this->shelf->find($job->crew_id, $request->string('profile')->toString()) ?? House::of($job)->plan?->profile;
+        if ($profile === null) {
+            return new JsonResponse([
+                'offered' => [],
+                'refused' => [],
+                'tried' => 0,
+                'weights' => (new Weights())->toArray(),
+            ]);
+        }
+        $weights = Weights::from($request->only(['capability', 'parts', 'time', 'risk']));
+        $list = Planner::of(House::of($job)->installation, $profile, $weights);
+        $view = static fn (PlanOffer $c): array => OfferView::of($c, $weights);
+
+        return new JsonResponse([
+            'offered' => array_map($view, $list->offered),
+            'refused' => array_map($view, array_slice($list->refused, 0, self::MOST_REFUSED)),
+            'tried' => $list->tried,
+            'weights' => $weights->toArray(),
+        ]);
+    }
+
+    /** Which kinds of thermostat suit this house: for the questions, and for two side by side. */
+    public function thermostats(Request $request, Job $job): JsonResponse
+    {
+        $this->authorize('view', $job);
+        $wishes = [];
+        foreach (ThermostatChoice::questions() as $question) {
+            $given = $request->string($question['key'])->toString();
+            if (isset($question['choices'][$given])) {
+                $wishes[$question['key']] = $given;
+            }
+        }
+        $profiles = $this->shelf->of($job->crew_id);
+        $facts = array_column(
+            array_map(static fn (Profile $p): array => ['id' => $p->id, ...self::facts($p)], $profiles),
+            null,
+            'id',
+        );
+
+        return new JsonResponse([
+            'rows' => array_map(
+                static fn (array $row): array => [...$row, 'facts' => $facts[$row['profile']]],
+                ThermostatChoice::rank(House::of($job)->installation, $profiles, $wishes),
+            ),
+            'questions' => ThermostatChoice::questions(),
+        ]);
+    }
+
+    public function table(Request $request, Job $job): Response
+    {
+        return $this->file(
+            $request,
+            $job,
+            'wiring.csv',
+            'text/csv; charset=utf-8',
+            static fn (Plan $plan): string => (new CsvEncoder([
+                CsvEncoder::ESCAPE_FORMULAS_KEY => true,
+            ]))->encode(JobMark::rows($job, WiringTable::rows($plan)), 'csv'),
+        );
+    }
+
+    public function drawing(Request $request, Job $job): Response
+    {
+        return $this->file(
+            $request,
+            $job,
+            'wiring.svg',
+            'image/svg+xml',
+            static fn (Plan $plan): string => WiringDrawing::wiring($plan, self::head($job)),
+        );
+    }
+
+    public function labels(Request $request, Job $job): Response
+    {
+        return $this->file(
+            $request,
+            $job,
+            'labels.svg',
+            'image/svg+xml',
+            static fn (Plan $plan): string => WiringDrawing::labels($plan, self::head($job)),
+        );
+    }
+
+    private static function head(Job $job): string
+    {
+        return implode(' · ', array_filter([$job->site, JobMark::says($job)]));
+    }
+
+    /** @return array<string, string> */
+    private static function facts(Profile $profile): array
+    {
+        return [
+            'Screws' => implode(' ', array_map(static fn ($t): string => $t->printed, $profile->terminals)),
+            'Stages' => "{$profile->heatStages} heat, {$profile->coolStages} cool",
+            'Heat pump' => $profile->heatPump ? 'yes' : 'no',
+            'Runs on' => $profile->power->label(),
+            'Takes' => $profile->powerVa > 0 ? sprintf('%g VA', $profile->powerVa) : 'nothing',
+            'Switches' => $profile->outputs->value === 'module'
+                    ? 'at the equipment'
+                    : ($profile->switchesInFace
+                        ? 'in the face'
+                        : 'in the base'),
+            'Link' => $profile->link === null ? 'none' : $profile->linkKind,
+            'Remote control' => $profile->remoteControl,
+        ];
+    }
+
+    /** @param  callable(Plan): string  $content */
+    private function file(Request $request, Job $job, string $name, string $type, callable $content): Response
+    {
+        $this->authorize('view', $job);
+        $plan = House::of($job)->plan;
+        abort_if($plan === null, 404, 'There is no plan yet.');
+
+        return Download::of($request, $job, $name, $type, $content($plan));
+    }
+}

@@ -1,0 +1,90 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Plan;
+
+use App\House\BoardView;
+use App\House\FindingView;
+use App\House\House;
+use App\House\ProfileShelf;
+use App\House\SurveyReadings;
+use App\Models\Job;
+use App\Records\Photo\Photographs;
+use App\Records\Progress;
+use App\Records\Reading\ReadingView;
+use App\Stage\JobFrame;
+use Unionbit\Core\Job\Interview\Assumptions;
+use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Planning\Proof\CallProof;
+use Unionbit\Core\Planning\Proof\PreCheck;
+use Unionbit\Core\Planning\Proof\ShortPath;
+use Unionbit\Core\Planning\Proof\Simulation;
+use Unionbit\Core\Planning\Rule\MappingRules;
+use Unionbit\Core\Planning\Work\Move;
+use Unionbit\Core\Planning\Work\MoveList;
+use Unionbit\Core\Thermostat\Profile;
+use Unionbit\Core\Visit\Carry;
+use Unionbit\Core\Wiring\Conductor;
+use Unionbit\Core\Wiring\Jumper;
+
+final class PlanPage
+{
+    /** @return array<string, mixed> */
+    public static function props(Job $job): array
+    {
+        $house = House::of($job);
+        $progress = Progress::of($job);
+
+        return [
+            ...JobFrame::props($job, $house->circuit(), $progress),
+            'profiles' => array_map(
+                static fn (Profile $p): array => [
+                    'id' => $p->id,
+                    'title' => $p->title,
+                    'power' => $p->power->label(),
+                    'remote' => $p->remoteControl,
+                    'screws' => array_map(static fn ($t): string => $t->printed, $p->terminals),
+                    'own' => str_starts_with($p->id, 'own-'),
+                ],
+                app(ProfileShelf::class)->of($job->crew_id),
+            ),
+            'chosen' => $house->plan?->profile->id,
+            'used' => $job->planned_at !== null,
+            'conductors' => count($house->installation->wallCable()->conductors ?? []),
+            'stops' => FindingView::all(SurveyReadings::stops($job)),
+            'assumes' => Assumptions::of($house->installation, SurveyReadings::supplyMeasured($job)),
+            'photosMissing' => Photographs::missing($job),
+            'plan' => $house->plan === null ? null : self::plan($progress, $house->plan, $job->planned_at !== null),
+            'readings' => ReadingView::log($job, 'plan'),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function plan(Progress $progress, Plan $plan, bool $used): array
+    {
+        return [
+            'choice' => $plan->choice?->toArray(),
+            'short' => ShortPath::of($plan)?->toArray(),
+            'ties' => array_map(
+                static fn (Jumper $j): array => ['place' => $j->place->value, 'label' => $j->label],
+                $plan->landing->jumpers,
+            ),
+            'boardScrews' => $plan->boardScrews(),
+            'outdoorConductors' => array_map(
+                static fn (Conductor $c): array => ['id' => "B{$c->number}", 'name' => $c->name()],
+                $plan->installation->outdoorCable()->conductors ?? [],
+            ),
+            'checks' => $used ? PreCheck::of($plan) : [],
+            'carry' => Carry::of($plan->installation, $plan),
+            'board' => BoardView::of($plan),
+            'simulations' => BoardView::simulations($plan),
+            'proofs' => array_map(static fn (CallProof $p): array => $p->toArray(), Simulation::prove($plan)),
+            'findings' => FindingView::all(MappingRules::check($plan)),
+            'moves' => array_map(
+                static fn (Move $m): array => [...$m->toArray(), 'done' => $progress->isMoved($m->key)],
+                MoveList::of($plan),
+            ),
+        ];
+    }
+}

@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Prove;
+
+use App\Models\Job;
+use App\Models\Record\Reading;
+use App\Records\Reading\ReadingNotes;
+use App\Records\Reading\ReadingView;
+use App\Records\Step\StepSheet;
+use Unionbit\Core\Planning\Plan\Plan;
+
+/** Load checks of a job with the last readings taken for them, and the loaded ones judged against the one at rest. */
+final class LoadCheckView
+{
+    /** @return list<array<string, mixed>> */
+    public static function all(Job $job, Plan $plan, ReadingNotes $notes): array
+    {
+        $readings = $job->counting($job->readings())->where('stage', 'prove')->whereNull('step')->get();
+        $last = static fn (string $call, string $mode, string $a, string $b): ?Reading => $readings
+            ->filter(
+                static fn (Reading $r): bool => ($r->call ?? 'idle') === $call &&
+                    $r->mode === $mode &&
+                    ($mode === 'A' ? $r->a === $a : [$r->a, $r->b] === [$a, $b] || [$r->b, $r->a] === [$a, $b]),
+            )
+            ->last();
+        $rows = [];
+        foreach (StepSheet::loads($plan) as $check) {
+            $call = $check->call->value;
+            $volts = $last($call, 'V', $check->a, $check->b);
+            $rest = $last('idle', 'V', $check->a, $check->b);
+            $amps = $check->clamp === null ? null : $last($call, 'A', $check->clamp, $check->clamp);
+            $verdict =
+                $call === 'idle' || $volts?->value === null || $rest?->value === null
+                    ? null
+                    : $check->judge($rest->value, $volts->value)->toArray();
+            $rows[] = [
+                ...$check->toArray(),
+                'read' => [
+                    'volts' => $volts === null ? null : ReadingView::of($volts, $notes),
+                    'amps' => $amps === null ? null : ReadingView::of($amps, $notes),
+                ],
+                'rest' => $rest?->value,
+                'verdict' => $verdict,
+            ];
+        }
+
+        return $rows;
+    }
+}

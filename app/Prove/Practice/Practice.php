@@ -1,0 +1,108 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Prove\Practice;
+
+use App\House\House;
+use App\House\JobFiles;
+use App\Models\Job;
+use App\Records\Reading\ReadingPlace;
+use App\Records\Step\StepRecord;
+use Illuminate\Validation\ValidationException;
+use Unionbit\Core\Circuit\Circuit;
+use Unionbit\Core\Circuit\Meter\Meter;
+use Unionbit\Core\Circuit\Setup;
+use Unionbit\Core\Fault\Fault;
+use Unionbit\Core\Fault\Observables;
+
+/**
+ * The simulated house of a practice run: its meter reads the circuit with the hidden fault in it, with a hand meter's
+ * noise; its loads run as that circuit runs them. Everything recorded meanwhile is marked as simulated.
+ */
+final class Practice
+{
+    /** Relative noise of the simulated meter. */
+    private const NOISE = 0.006;
+
+    /** What the simulated meter shows, as a person would type it. */
+    public static function reading(Job $job, ReadingPlace $place): string
+    {
+        $fault = self::fault($job);
+        $context = $place->context($job);
+        $setup = $fault === null ? $context->setup : $context->setup->with(...$fault->edits);
+        if ($context->step !== null && $context->step->secondsLeft() > 0) {
+            $setup = $context->step->step->waiting->with(...$fault->edits ?? []);
+        }
+        $seen = (new Meter($context->circuit))->read($place->mode, $setup, $place->a, $place->b);
+        if ($seen->refused !== null) {
+            throw ValidationException::withMessages(['value' => $seen->refused]);
+        }
+        if ($seen->overLimit || $seen->nominal === null) {
+            return $seen->floating ? '8.4' : 'OL';
+        }
+        $noise =
+            1.0 +
+            self::NOISE *
+                ((2.0 * (crc32("{$job->id}{$place->a}{$place->b}{$job->readings()->count()}") % 1000)) / 1000.0 - 1.0);
+
+        return number_format($seen->nominal * $noise, $place->mode->value === 'A' ? 2 : 1, '.', '');
+    }
+
+    /** @return array<string, bool> what runs in a step, by sign */
+    public static function signs(Job $job, string $step): array
+    {
+        $fault = self::fault($job);
+        $record =
+            StepRecord::all($job)[$step] ??
+            throw ValidationException::withMessages(['step' => "There is no proving step {$step} for this house."]);
+        $circuit =
+            House::of($job)->plan?->circuit() ??
+            throw ValidationException::withMessages(['step' => 'Choose a thermostat first.']);
+        $setup = $record->secondsLeft() > 0 ? $record->step->waiting : $record->step->setup;
+        $runs = self::running($circuit, $setup, $fault);
+        $signs = [];
+        foreach ($record->step->signs as $sign) {
+            $signs[$sign->key] = match ($sign->key) {
+                'outdoor-stops' => ! ($runs['outdoor-unit'] ?? false),
+                'drop-off' => array_filter(
+                    self::running($circuit, Setup::calling(), $fault),
+                    static fn (bool $on, string $name): bool => $on && ! in_array($name, ['display', 'board-lamp'], true),
+                    ARRAY_FILTER_USE_BOTH,
+                ) === [],
+                default => $runs[$sign->key] ?? false,
+            };
+        }
+
+        return $signs;
+    }
+
+    /** @return array<string, bool> */
+    private static function running(Circuit $circuit, Setup $setup, ?Fault $fault): array
+    {
+        return Observables::of(
+            $circuit,
+            $circuit->operate($fault === null ? $setup : $setup->with(...$fault->edits)),
+            $fault,
+        );
+    }
+
+    private static function fault(Job $job): ?Fault
+    {
+        if ($job->practice === null) {
+            throw ValidationException::withMessages([
+                'value' => 'The simulated meter is for practice: turn that on first. A real reading comes from the meter in hand.',
+            ]);
+        }
+        $circuit = House::of($job)->plan?->circuit();
+        foreach (
+            $job->practice === '' || $circuit === null ? [] : app(JobFiles::class)->faults()->of($circuit) as $fault
+        ) {
+            if ($fault->id === $job->practice) {
+                return $fault;
+            }
+        }
+
+        return null;
+    }
+}

@@ -1,0 +1,217 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Prove;
+
+use App\House\BoardView;
+use App\Models\Job;
+use App\Models\Record\Measurement;
+use App\Records\Power\PowerFlag;
+use App\Records\Progress;
+use App\Records\Reading\ReadingNotes;
+use App\Records\Reading\ReadingView;
+use App\Records\Step\StepRecord;
+use App\Records\Step\StepSheet;
+use App\Stage\JobFrame;
+use Unionbit\Core\Call\CallName;
+use Unionbit\Core\Circuit\Setup;
+use Unionbit\Core\Figures\TemperatureSplit;
+use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Proving\Route\Route;
+use Unionbit\Core\Proving\Route\School;
+use Unionbit\Core\Proving\Step\Probe;
+use Unionbit\Core\Proving\Step\Sign;
+use Unionbit\Core\Proving\Step\SupportingSteps;
+use Unionbit\Core\Proving\Step\Waits;
+use Unionbit\Core\Terminal\Place;
+
+final class ProvePage
+{
+    /** @return array<string, mixed> */
+    public static function props(Job $job, Plan $plan): array
+    {
+        $progress = Progress::of($job);
+        $steps = array_map(static fn (StepRecord $r) => $r->step, array_values($progress->steps()));
+        $sheet = StepSheet::of($plan, $steps);
+        $notes = ReadingNotes::of($job, $progress->steps());
+
+        return [
+            ...JobFrame::props($job, $plan->circuit(), $progress),
+            'thermostat' => $plan->profile->title,
+            'calls' => self::calls($progress),
+            'steps' => array_values(
+                array_map(
+                    static fn (StepRecord $r): array => self::step($r, $sheet[$r->step->key()], $notes),
+                    $progress->steps(),
+                ),
+            ),
+            'routes' => self::routes($plan, $progress, PowerFlag::of($job)->isLive()),
+            'restore' => $progress->restore(),
+            'noContinuity' => (new SupportingSteps($plan))->whyNoContinuity(),
+            'noWallJumper' => self::noWallJumper($plan, $progress),
+            'board' => BoardView::of($plan),
+            'resting' => BoardView::state($plan, $plan->circuit()->operate(Setup::calling())),
+            'loads' => LoadCheckView::all($job, $plan, $notes),
+            'measurements' => array_values(
+                $job
+                    ->counting($job->measurements())
+                    ->get()
+                    ->map(static fn (Measurement $m): array => MeasurementView::of($m))
+                    ->all(),
+            ),
+            'splits' => TemperatureSplit::modes($plan->installation->archetype),
+            'tons' => $plan->installation->answers->number('outdoorTons'),
+            'readings' => ReadingView::log($job, 'prove', $notes),
+        ];
+    }
+
+    /** @return list<array<string, mixed>> what is proved before power, the calls of the house, and a defrost: the first and the last can be left */
+    private static function calls(Progress $progress): array
+    {
+        $extra = static function (string $key, string $call, string $label) use ($progress): array {
+            $record = $progress->steps()[$key] ?? null;
+
+            return $record === null
+                ? []
+                : [
+                    [
+                        'call' => $call,
+                        'label' => $label,
+                        'proved' => $record->state() === 'passed' || ($call === 'idle' && $progress->isPreChecked()),
+                        'failed' => $record->state() === 'failed',
+                        'running' => $record->isRunning(),
+                        'waived' => null,
+                        'optional' => true,
+                    ],
+                ];
+        };
+        $calls = [];
+        foreach ($progress->calls() as $call => $state) {
+            $calls[] = ['call' => $call, ...$state, 'optional' => false];
+        }
+
+        return [
+            ...$extra('idle.pre-check', 'idle', 'Before power'),
+            ...$calls,
+            ...$extra('defrost.voltage', 'defrost', 'Defrost'),
+        ];
+    }
+
+    /** @return object why a call cannot be proved by a jumper at the wall, by call, where it cannot */
+    private static function noWallJumper(Plan $plan, Progress $progress): object
+    {
+        $why = [];
+        foreach (array_keys($progress->calls()) as $call) {
+            $why[$call] = (new SupportingSteps($plan))->whyNoJumper(CallName::from($call));
+        }
+
+        return (object) array_filter($why, is_string(...));
+    }
+
+    /** @return array<string, array{label: string, order: list<string>, keys: list<string>, reason: string}> by school, what is left of its way */
+    private static function routes(Plan $plan, Progress $progress, bool $live): array
+    {
+        $records = $progress->steps();
+        $done = array_keys(array_filter($records, static fn (StepRecord $r): bool => $r->state() === 'passed'));
+        foreach (
+            array_keys(array_filter($progress->calls(), static fn (array $c): bool => $c['waived'] !== null)) as $call
+        ) {
+            $done = [
+                ...$done,
+                ...array_filter(
+                    array_keys($records),
+                    static fn (string $key): bool => str_starts_with($key, "{$call}."),
+                ),
+            ];
+        }
+        // What is read before power has no place once it is on.
+        if ($live || $progress->isPreChecked()) {
+            $done[] = 'idle.pre-check';
+        }
+        $routes = [];
+        foreach (School::cases() as $school) {
+            $route = Route::of(
+                array_map(static fn (StepRecord $r) => $r->step, array_values($records)),
+                $school,
+                new Waits($plan->installation),
+                $done,
+            );
+            $routes[$school->value] = [
+                'label' => $school->label(),
+                'order' => array_map(static fn ($m): string => $m->value, $school->order()),
+                'keys' => $route->keys,
+                'reason' => $route->reason,
+            ];
+        }
+
+        return $routes;
+    }
+
+    /**
+     * @param  array{expected: list<array<string, mixed>>, board: array<string, mixed>, waitingBoard: array<string, mixed>}  $sheet
+     * @return array<string, mixed>
+     */
+    private static function step(StepRecord $record, array $sheet, ReadingNotes $notes): array
+    {
+        $step = $record->step;
+
+        return [
+            'key' => $step->key(),
+            'call' => $step->call->value,
+            'callLabel' => $step->call === CallName::Idle ? 'before power' : $step->call->label(),
+            'method' => $step->method->value,
+            'methodLabel' => $step->method->label(),
+            'shows' => $step->method->shows(),
+            'isolated' => $step->setUpIsolated,
+            'staysDead' => $step->staysDead,
+            'main' => $step->method->isMain(),
+            'do' => $step->do,
+            'hot' => $step->hot,
+            'closes' => $step->closes,
+            'places' => array_map(static fn (Place $p): string => $p->label(), $step->places()),
+            'follows' => $step->follows,
+            'jumpers' => $step->setup->jumpers,
+            'lifted' => $step->setup->lifted,
+            'faceOff' => $step->setup->faceOff,
+            'wait' => ['seconds' => $step->wait->seconds, 'reason' => $step->wait->reason],
+            'state' => $record->state(),
+            'running' => $record->isRunning(),
+            'startedAt' => $record->startedAt?->toIso8601String(),
+            'readyAt' => $record->readyAt?->toIso8601String(),
+            'probes' => array_map(
+                static function (Probe $p, array $expected) use ($record, $notes): array {
+                    $reading = $record->readings[$p->key()] ?? null;
+
+                    return [
+                        'a' => $p->a,
+                        'b' => $p->b,
+                        'mode' => $p->mode->value,
+                        'shows' => $p->shows,
+                        'expected' => $expected,
+                        'reading' => $reading === null ? null : ReadingView::of($reading, $notes),
+                    ];
+                },
+                $step->probes,
+                $sheet['expected'],
+            ),
+            'signs' => array_map(static function (Sign $s) use ($record): array {
+                $row = $record->signs[$s->key] ?? null;
+
+                return [
+                    'key' => $s->key,
+                    'text' => $s->text,
+                    'sense' => $s->sense,
+                    'optional' => $s->optional,
+                    'outcome' => $row?->outcome,
+                    'reason' => $row?->reason,
+                    'simulated' => $row->simulated ?? false,
+                    'at' => $row?->at->toIso8601String(),
+                ];
+            }, $step->signs),
+            'restore' => $step->restore,
+            'board' => $sheet['board'],
+            'waitingBoard' => $sheet['waitingBoard'],
+        ];
+    }
+}

@@ -1,0 +1,132 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Records\Photo;
+
+use App\Models\Job;
+use App\Models\Photo;
+use App\Models\User;
+use App\Records\Append;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\Storage;
+use Illuminate\Validation\ValidationException;
+use Intervention\Image\ImageManager;
+use Throwable;
+
+/**
+ * Photographs of a job: turned the right way up, drawn anew so that nothing but the picture is kept (no place, no
+ * device), stored privately.
+ */
+final class Photographs
+{
+    public const MOST_BYTES = 10_000_000;
+
+    /** What can be read within 128 MB of memory, four bytes a point beside the rest; a device sends less (lib/picture.ts). */
+    private const MOST_PIXELS = 12_500_000;
+
+    private const LONGEST_SIDE = 2400;
+
+    private const TYPES = [IMAGETYPE_JPEG, IMAGETYPE_PNG, IMAGETYPE_WEBP];
+
+    public const PLACES = ['wall', 'indoor', 'outdoor'];
+
+    public static function keep(Job $job, User $user, string $id, string $place, UploadedFile $file): Photo
+    {
+        $name = $file->getClientOriginalName();
+        self::check($file, $name);
+        $path = "photos/{$job->id}/{$id}.jpg";
+        try {
+            // Reduced first and turned then: only the reduced picture is ever in memory twice.
+            $image = ImageManager::gd(autoOrientation: false, strip: true)
+                ->read($file->getPathname())
+                ->scaleDown(self::LONGEST_SIDE, self::LONGEST_SIDE)
+                ->orient();
+            $picture = $image->toJpeg(82)->toString();
+        } catch (Throwable) {
+            throw ValidationException::withMessages([
+                'photo' => "{$name} is damaged: no picture could be read from it. Take it again.",
+            ]);
+        }
+        $photo = Append::row(Photo::class, $id, $job, $user, static function () use (
+            $path,
+            $picture,
+            $place,
+            $image,
+        ): array {
+            self::write($path, $picture);
+
+            return ['place' => $place, 'path' => $path, 'width' => $image->width(), 'height' => $image->height()];
+        });
+        if ($photo->path !== null && ! Storage::disk('local')->exists($photo->path)) {
+            self::write($photo->path, $picture);
+        }
+
+        return $photo;
+    }
+
+    /** What could not be written whole is not acknowledged: the photograph stays on the device, and can be sent again. */
+    private static function write(string $path, string $picture): void
+    {
+        $disk = Storage::disk('local');
+        try {
+            $whole = $disk->put($path, $picture) && $disk->size($path) === strlen($picture);
+        } catch (Throwable $problem) {
+            report($problem);
+            $whole = false;
+        }
+        if (! $whole) {
+            abort(
+                503,
+                'The photograph could not be kept: the server has no room for it, or may not write there. Send it again.',
+            );
+        }
+    }
+
+    /** @return list<string> places that a photograph, or a reason for none, is still asked of before the first move */
+    public static function missing(Job $job): array
+    {
+        if ($job->isPractice()) {
+            return [];
+        }
+        $seen = $job->photos()->reorder()->distinct()->pluck('place')->all();
+
+        return array_values(array_diff(['wall', 'indoor'], $seen));
+    }
+
+    private static function check(UploadedFile $file, string $name): void
+    {
+        $bad = static fn (string $why): ValidationException => ValidationException::withMessages([
+            'photo' => "{$name} {$why}",
+        ]);
+        if (
+            in_array($file->getError(), [UPLOAD_ERR_INI_SIZE, UPLOAD_ERR_FORM_SIZE], true) ||
+            $file->getSize() > self::MOST_BYTES
+        ) {
+            throw $bad(
+                sprintf(
+                    'is %s; a photograph may have at most 10 MB. Take it smaller, or let the camera save a smaller size.',
+                    $file->getError() === UPLOAD_ERR_OK
+                        ? number_format($file->getSize() / 1_000_000, 1).' MB'
+                        : 'larger than the server takes',
+                ),
+            );
+        }
+        if (! $file->isValid()) {
+            throw $bad('did not arrive whole. Send it again.');
+        }
+        $size = @getimagesize($file->getPathname());
+        if ($size === false || ! in_array($size[2], self::TYPES, true)) {
+            throw $bad('is no photograph, whatever its name says. Allowed: JPEG, PNG, WebP.');
+        }
+        if ($size[0] * $size[1] > self::MOST_PIXELS) {
+            throw $bad(
+                sprintf(
+                    'has %d × %d points; allowed: at most 12.5 million. Let the camera save a smaller size.',
+                    $size[0],
+                    $size[1],
+                ),
+            );
+        }
+    }
+}

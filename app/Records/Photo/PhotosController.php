@@ -1,0 +1,106 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Records\Photo;
+
+use App\Models\Job;
+use App\Models\Photo;
+use App\Models\PhotoMark;
+use App\Records\Append;
+use App\Web\Controller;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\Storage;
+use Illuminate\Validation\ValidationException;
+use Symfony\Component\HttpFoundation\StreamedResponse;
+
+/** Photographs of a job, their marks, and the reasons for having none. */
+final class PhotosController extends Controller
+{
+    public function store(PhotoRequest $request): JsonResponse
+    {
+        $file = $request->file('photo');
+        if (! ($file instanceof UploadedFile)) {
+            throw ValidationException::withMessages([
+                'photo' => 'No photograph arrived. Choose one, or say why there is none.',
+            ]);
+        }
+        $photo = Photographs::keep(
+            $request->job(),
+            $request->crewMember(),
+            $request->id(),
+            $request->string('place')->toString(),
+            $file,
+        );
+
+        return new JsonResponse(PhotoView::of($photo), 201);
+    }
+
+    public function skip(PhotoRequest $request): JsonResponse
+    {
+        $reason = trim($request->string('reason')->toString());
+        if ($reason === '') {
+            throw ValidationException::withMessages(['reason' => 'Say why there is no photograph, in a word or two.']);
+        }
+        $photo = Append::row(
+            Photo::class,
+            $request->id(),
+            $request->job(),
+            $request->crewMember(),
+            static fn (): array => ['place' => $request->string('place')->toString(), 'skipped' => $reason],
+        );
+
+        return new JsonResponse(PhotoView::of($photo), 201);
+    }
+
+    public function mark(PhotoRequest $request): JsonResponse
+    {
+        $job = $request->job();
+        $photo =
+            $job
+                ->photos()
+                ->whereNotNull('path')
+                ->find($request->string('photo_id')->toString()) ??
+            throw ValidationException::withMessages(['photo_id' => 'There is no such photograph in this job.']);
+        $end = $request->string('end')->toString();
+        if (! in_array($end, PhotoView::ends($job, $photo->place), true)) {
+            throw ValidationException::withMessages([
+                'end' => "There is no conductor end {$end} at the {$photo->place}. Use ".
+                    implode(', ', PhotoView::ends($job, $photo->place)).
+                    '.',
+            ]);
+        }
+        $takesBack = $request->nullableString('takes_back');
+        if ($takesBack !== null && ! $photo->marks()->whereKey($takesBack)->exists()) {
+            throw ValidationException::withMessages(['takes_back' => 'That mark is not on this photograph.']);
+        }
+        $row = Append::row(
+            PhotoMark::class,
+            $request->id(),
+            $job,
+            $request->crewMember(),
+            static fn (): array => [
+                'photo_id' => $photo->id,
+                'x' => $request->float('x'),
+                'y' => $request->float('y'),
+                'end' => $end,
+                'takes_back_id' => $takesBack,
+            ],
+        );
+
+        return new JsonResponse(['id' => $row->id], 201);
+    }
+
+    public function show(Job $job, string $photo): StreamedResponse
+    {
+        $this->authorize('view', $job);
+        $found = $job->photos()->whereNotNull('path')->findOrFail($photo);
+
+        return Storage::disk('local')->response((string) $found->path, "{$found->place}.jpg", [
+            'Content-Type' => 'image/jpeg',
+            'Cache-Control' => 'private, max-age=86400, immutable',
+            'X-Content-Type-Options' => 'nosniff',
+        ]);
+    }
+}

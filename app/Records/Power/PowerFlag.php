@@ -1,0 +1,185 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Records\Power;
+
+use App\House\House;
+use App\Models\Job;
+use App\Models\Record\PowerEvent;
+use Illuminate\Support\Carbon;
+use Unionbit\Core\Job\PowerSource;
+
+/**
+ * The power flag of a job: live, isolated and proved dead, or not proved. It says what the last event of this job
+ * proves by itself: each supply by its own reading, a proved meter, a time that has come. Isolation lapses by itself;
+ * what came out of a file, or was done in practice, proves nothing here.
+ */
+final readonly class PowerFlag
+{
+    /** A live reading older than this many hours says so. */
+    private const OLD_HOURS = 12;
+
+    /**
+     * @param  array<string, float>  $readings  volts by supply
+     * @param  list<PowerSource>  $open  supplies that the last event has no reading of
+     * @param  ?string  $why  not proved, and for which reason: none, lapsed, file, future, supply, reading
+     */
+    private function __construct(
+        public string $state,
+        public ?float $volts,
+        public ?Carbon $at,
+        public array $readings = [],
+        public array $open = [],
+        public ?string $why = null,
+    ) {
+    }
+
+    public static function of(Job $job): self
+    {
+        $last = $job->counting($job->powerEvents())->reorder()->orderByDesc('seq')->first();
+
+        return $last === null ? new self('not-proved', null, null, why: 'none') : self::proves($job, $last);
+    }
+
+    private static function proves(Job $job, PowerEvent $event): self
+    {
+        $sources = self::sources($job);
+        $readings = $event->supplies ?? ($event->volts === null ? [] : [$sources[0]->id => $event->volts]);
+        $open = array_values(array_filter($sources, static fn (PowerSource $s): bool => ! isset($readings[$s->id])));
+        $isolated = $event->state === 'isolated';
+        $bad = array_filter(
+            $readings,
+            static fn (float $v): bool => RaisePowerFlag::problem($event->state, $v) !== null,
+        );
+        $why = match (true) {
+            $event->state === 'not-proved' => 'none',
+            $event->from_file !== null => 'file',
+            $event->at->isFuture() => 'future',
+            $open !== [] => 'supply',
+            $bad !== [] || ($isolated && ! $event->meter_proved) => 'reading',
+            $isolated && $event->at->copy()->addMinutes(self::lapse())->isPast() => 'lapsed',
+            default => null,
+        };
+
+        return new self(
+            $why === null ? $event->state : 'not-proved',
+            $event->volts,
+            $event->at,
+            $readings,
+            $open,
+            $why,
+        );
+    }
+
+    /** @return non-empty-list<PowerSource> supplies of this house as it stands now */
+    public static function sources(Job $job): array
+    {
+        $house = House::of($job);
+        $plugIn =
+            $house->plan?->landing->plugIn === true && $job->counting($job->moveTicks())->where('done', true)->exists();
+
+        return PowerSource::all($house->installation, $plugIn);
+    }
+
+    /** Minutes after which "proved dead" lapses: the one setting of it. */
+    public static function lapse(): int
+    {
+        return config()->integer('unionbit.isolated_minutes');
+    }
+
+    /** The flag as it stood when something was recorded. */
+    public static function as(string $state): self
+    {
+        return new self($state, null, null);
+    }
+
+    public function isLive(): bool
+    {
+        return $this->state === 'live';
+    }
+
+    public function isIsolated(): bool
+    {
+        return $this->state === 'isolated';
+    }
+
+    /** The words for a refusal: "the power flag says live". */
+    public function says(): string
+    {
+        return match (true) {
+            $this->isLive() => 'the power flag says LIVE',
+            $this->isIsolated() => 'the power flag says ISOLATED',
+            default => self::reason($this->why, $this->open),
+        };
+    }
+
+    /** @param  list<PowerSource>  $open */
+    private static function reason(?string $why, array $open): string
+    {
+        return match ($why) {
+            'lapsed' => 'proved dead has lapsed after '.self::lapse().' minutes',
+            'file' => 'what the file says of the power proves nothing here',
+            'future' => 'the last power reading lies in the future: check the clock',
+            'supply' => 'there is no reading yet of '.implode(', ', array_column($open, 'label')),
+            'reading' => 'the last power reading proves nothing',
+            default => 'power is not proved either way',
+        };
+    }
+
+    /**
+     * A flag that was written down earlier, as it stands now: isolation lapses, a live reading grows old.
+     *
+     * @param  array<string, mixed>  $written  as `toArray` gave it
+     * @return array<string, mixed>
+     */
+    public static function aged(array $written): array
+    {
+        $at = is_string($written['at'] ?? null) ? Carbon::parse($written['at']) : null;
+        $lapsed =
+            $written['state'] === 'isolated' && ($at === null || $at->copy()->addMinutes(self::lapse())->isPast());
+
+        return $lapsed
+            ? [
+                ...$written,
+                'state' => 'not-proved',
+                'lapsed' => true,
+                'lapsesAt' => null,
+                'why' => ucfirst(self::reason('lapsed', [])),
+            ]
+            : [
+                ...$written,
+                'old' => $written['state'] === 'live' && $at !== null && $at->copy()->addHours(self::OLD_HOURS)->isPast(),
+            ];
+    }
+
+    /** When the power last came on, or went off: the event that began the present run of one state. */
+    public static function since(Job $job, string $state): ?Carbon
+    {
+        $since = null;
+        $previous = null;
+        foreach ($job->counting($job->powerEvents())->whereNull('from_file')->get() as $event) {
+            if ($event->state === $state && $previous !== $state) {
+                $since = $event->at;
+            }
+            $previous = $event->state;
+        }
+
+        return $since;
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        return [
+            'state' => $this->state,
+            'volts' => $this->volts,
+            'at' => $this->at?->toIso8601String(),
+            'lapsed' => $this->why === 'lapsed',
+            'lapseMinutes' => self::lapse(),
+            'lapsesAt' => $this->isIsolated() ? $this->at?->copy()->addMinutes(self::lapse())->toIso8601String() : null,
+            'why' => $this->state === 'not-proved' ? ucfirst(self::reason($this->why, $this->open)) : null,
+            'old' => $this->isLive() && $this->at !== null && $this->at->copy()->addHours(self::OLD_HOURS)->isPast(),
+        ];
+    }
+}

@@ -1,0 +1,134 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Records\Power;
+
+use App\Models\Job;
+use App\Models\Record\PowerEvent;
+use App\Models\User;
+use App\Records\Append;
+use App\Records\Reading\MeterValue;
+use Illuminate\Validation\ValidationException;
+use Unionbit\Core\Circuit\Meter\MeterMode;
+use Unionbit\Core\Job\PowerSource;
+use Unionbit\Core\Proving\Judge\Judge;
+
+/**
+ * Changes the power flag. Isolated asks for the dead reading of each supply and for the proof of the meter; live for a
+ * reading of each, and, where something is still open, whether it is meant.
+ */
+final class RaisePowerFlag
+{
+    /** Volts AC between a supply's hot and common: live from here, and line voltage from there. */
+    private const LIVE_ABOVE = 10.0;
+
+    private const LOW_VOLTAGE_BELOW = 60.0;
+
+    /**
+     * @param  array<string, ?string>  $typed  reading by supply, as typed; a house with one supply takes it under any key
+     * @param  bool  $despite  made live although something is still open, which has been shown
+     */
+    public static function to(
+        Job $job,
+        User $user,
+        string $id,
+        string $state,
+        array $typed,
+        bool $meterProved,
+        bool $despite = false,
+    ): PowerEvent {
+        return Append::row(PowerEvent::class, $id, $job, $user, static function (Job $job) use (
+            $state,
+            $typed,
+            $meterProved,
+            $despite,
+        ): array {
+            if ($state === 'not-proved') {
+                return ['state' => $state, 'volts' => null, 'meter_proved' => false];
+            }
+            $volts = self::readings(PowerFlag::sources($job), $state, $typed);
+            if ($state === 'isolated' && ! $meterProved) {
+                $why =
+                    'Prove the meter on a known live source just before and just after: a dead meter reads 0 V everywhere.';
+                throw ValidationException::withMessages(['meter_proved' => $why]);
+            }
+            $open = $state === 'live' ? BeforeLive::of($job) : [];
+            if ($open !== [] && ! $despite) {
+                throw ValidationException::withMessages(['despite' => $open]);
+            }
+
+            return [
+                'state' => $state,
+                'volts' => $state === 'isolated' ? max($volts) : min($volts),
+                'supplies' => $volts,
+                'meter_proved' => $meterProved,
+                'despite' => $open === [] ? null : $open,
+            ];
+        });
+    }
+
+    /** Why this reading does not prove the state; null where it does. */
+    public static function problem(string $state, ?float $volts): ?string
+    {
+        return match ($state) {
+            'isolated' => self::notDead($volts),
+            'live' => self::notLive($volts),
+            default => null,
+        };
+    }
+
+    /**
+     * @param  non-empty-list<PowerSource>  $sources
+     * @param  array<string, ?string>  $typed
+     * @return non-empty-array<string, float>
+     */
+    private static function readings(array $sources, string $state, array $typed): array
+    {
+        $volts = $problems = [];
+        $sole = count($sources) === 1;
+        foreach ($sources as $source) {
+            $field = $sole ? 'volts' : "supplies.{$source->id}";
+            $given = $typed[$source->id] ?? ($sole ? array_values($typed)[0] ?? null : null);
+            $value = $given === null ? null : MeterValue::parse($given, MeterMode::Volts, $field);
+            $problem = self::problem($state, $value);
+            if ($problem !== null) {
+                $problems[$field] = $sole ? $problem : ucfirst($source->label).': '.lcfirst($problem);
+            }
+            $volts[$source->id] = (float) $value;
+        }
+        if ($problems !== []) {
+            throw ValidationException::withMessages($problems);
+        }
+
+        return $volts;
+    }
+
+    private static function notDead(?float $volts): ?string
+    {
+        return match (true) {
+            $volts === null => 'Enter the dead reading at the transformer: 0 to 1 V.',
+            $volts >= Judge::DEAD_BELOW => sprintf(
+                '%.1f V is not dead. A cabinet can hold a second supply, or the circuit is fed backwards: find it before going on.',
+                $volts,
+            ),
+            default => null,
+        };
+    }
+
+    private static function notLive(?float $volts): ?string
+    {
+        return match (true) {
+            $volts === null => 'Enter R–C as you read it now: 10 to 60 V.',
+            $volts >= self::LOW_VOLTAGE_BELOW => sprintf(
+                '%.0f V is line voltage: stop here and call for a licensed person.',
+                $volts,
+            ),
+            $volts < self::LIVE_ABOVE => sprintf(
+                '%.1f V is not live. Trace the supply: breaker, door switch, fuse, float switch, transformer.',
+                $volts,
+            ),
+            default => null,
+        };
+    }
+}

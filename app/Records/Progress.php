@@ -1,0 +1,322 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Records;
+
+use App\House\House;
+use App\House\SurveyReadings;
+use App\Models\Job;
+use App\Models\Record\MoveTick;
+use App\Models\Record\Reading;
+use App\Models\Record\SettingEntry;
+use App\Models\Record\Waiver;
+use App\Records\Photo\Photographs;
+use App\Records\Step\StepRecord;
+use Unionbit\Core\Call\CallName;
+use Unionbit\Core\Call\CallTable;
+use Unionbit\Core\Job\Interview\SurveyProgress;
+use Unionbit\Core\Planning\Rule\MappingRules;
+use Unionbit\Core\Planning\Work\Move;
+use Unionbit\Core\Planning\Work\MoveList;
+use Unionbit\Core\Proving\Step\Method;
+use Unionbit\Core\Proving\Step\Probe;
+use Unionbit\Core\Rule\Finding;
+use Unionbit\Core\Setting\Derivation;
+use Unionbit\Core\Setting\DerivedSetting;
+
+/** How far a job is: what each stage still needs, and what keeps it from being handed over. */
+final class Progress
+{
+    /** @var array<string, StepRecord> */
+    private array $steps;
+
+    /** @var array<string, bool> */
+    private array $moves;
+
+    /** @var array<string, string> */
+    private array $settings;
+
+    private function __construct(private readonly Job $job)
+    {
+        $this->steps = StepRecord::all($job);
+        $this->moves = $job
+            ->counting($job->moveTicks())
+            ->get()
+            ->mapWithKeys(static fn (MoveTick $t): array => [$t->move => $t->done])
+            ->all();
+        $this->settings = self::entered($job);
+    }
+
+    public static function of(Job $job): self
+    {
+        return new self($job);
+    }
+
+    /** @return array<string, string> latest value by setting key */
+    public static function entered(Job $job): array
+    {
+        return $job
+            ->counting($job->settingEntries())
+            ->get()
+            ->mapWithKeys(static fn (SettingEntry $e): array => [$e->key => $e->value])
+            ->all();
+    }
+
+    /** @return array<string, StepRecord> */
+    public function steps(): array
+    {
+        return $this->steps;
+    }
+
+    public function isMoved(string $key): bool
+    {
+        return $this->moves[$key] ?? false;
+    }
+
+    /** Every move of the plan done: the house is as the plan leaves it. */
+    public function isLanded(): bool
+    {
+        $plan = House::of($this->job)->plan;
+
+        return $plan !== null && ! in_array(false, array_column($this->moves(), 'done'), true);
+    }
+
+    /** @return list<array{label: string, done: bool}> of the plan's landing list; empty without a plan */
+    public function moves(): array
+    {
+        $plan = House::of($this->job)->plan;
+
+        return $plan === null
+            ? []
+            : array_map(
+                fn (Move $m): array => ['label' => $m->text, 'done' => $this->isMoved($m->key)],
+                MoveList::of($plan),
+            );
+    }
+
+    /** @return list<array{key: string, label: string, done: bool}> */
+    public function survey(): array
+    {
+        $missing = Photographs::missing($this->job);
+        $photos = array_map(
+            static fn (string $place): array => [
+                'key' => "photo-{$place}",
+                'label' => $place === 'wall' ? 'Photograph of the wall plate' : 'Photograph of the board',
+                'done' => ! in_array($place, $missing, true),
+            ],
+            ['wall', 'indoor'],
+        );
+
+        return [
+            ...SurveyProgress::items(House::of($this->job)->installation, SurveyReadings::supplyMeasured($this->job)),
+            ...$photos,
+        ];
+    }
+
+    /** @return list<array{label: string, done: bool}> */
+    public function plan(): array
+    {
+        $plan = House::of($this->job)->plan;
+        if ($plan === null) {
+            return [['label' => 'Choose a thermostat', 'done' => false], ['label' => 'Use a plan', 'done' => false]];
+        }
+        $blocking = array_filter(MappingRules::check($plan), static fn (Finding $f): bool => $f->severity->blocks());
+
+        return [
+            ['label' => 'Choose a thermostat', 'done' => true],
+            [
+                'label' => $blocking === [] ? 'Use this plan' : count($blocking).' to correct',
+                'done' => $this->job->planned_at !== null,
+            ],
+            ...$this->moves(),
+        ];
+    }
+
+    /** @return list<array{label: string, done: bool}> */
+    public function settings(): array
+    {
+        $plan = House::of($this->job)->plan;
+
+        return $plan === null
+            ? []
+            : array_map(
+                fn (DerivedSetting $s): array => [
+                    'label' => $s->key->label(),
+                    'done' => in_array(
+                        $this->settings[$s->key->value] ?? null,
+                        [$s->value, ...array_column($s->open, 'value')],
+                        true,
+                    ),
+                ],
+                array_values(
+                    array_filter(Derivation::all($plan), static fn (DerivedSetting $s): bool => $s->lacking === null),
+                ),
+            );
+    }
+
+    /** @return array<string, array{label: string, proved: bool, failed: bool, running: bool, waived: ?string}> by call */
+    public function calls(): array
+    {
+        $calls = [];
+        $waived = array_filter(
+            $this->job
+                ->counting($this->job->waivers())
+                ->get()
+                ->mapWithKeys(static fn (Waiver $w): array => [$w->call => $w->reason])
+                ->all(),
+        );
+        $all = array_filter(
+            CallTable::needed(House::of($this->job)->installation->archetype)->calls(),
+            static fn (CallName $c): bool => $c !== CallName::Idle && $c->mode() === null,
+        );
+        foreach (House::of($this->job)->steps()?->calls() ?? $all as $call) {
+            $voltage = $this->steps[$call->value.'.voltage'] ?? null;
+            $jumper = $this->steps[$call->value.'.jumper'] ?? null;
+            $calls[$call->value] = [
+                'label' => $call->label(),
+                'proved' => $voltage?->state() === 'passed',
+                'failed' => $voltage?->state() === 'failed' || $jumper?->state() === 'failed',
+                'running' => $voltage?->isRunning() === true || $jumper?->isRunning() === true,
+                'waived' => $waived[$call->value] ?? null,
+            ];
+        }
+
+        return $calls;
+    }
+
+    /** Whether the ohms before power were read while landing, in Plan: the last reading of every pair is as expected. */
+    public function isPreChecked(): bool
+    {
+        $record = $this->steps['idle.pre-check'] ?? null;
+        if ($record === null) {
+            return false;
+        }
+        $last = $this->job
+            ->counting($this->job->readings())
+            ->where('stage', 'plan')
+            ->where('mode', 'O')
+            ->get()
+            ->mapWithKeys(static fn (Reading $r): array => ["{$r->a}~{$r->b}" => $r->outcome])
+            ->all();
+
+        return array_filter(
+            $record->step->probes,
+            static fn (Probe $p): bool => ($last[$p->key()] ?? null) !== 'pass',
+        ) === [];
+    }
+
+    /**
+     * What the voltage proofs have shown so far, once their waits are over, as a pattern of faults is asked for.
+     *
+     * @return list<array{call: CallName, signs: array<string, bool>, volts: list<array{a: string, b: string, value: float}>}>
+     */
+    public function seen(): array
+    {
+        $seen = [];
+        foreach ($this->steps as $record) {
+            if (
+                $record->step->method !== Method::Voltage ||
+                ($record->readings === [] && $record->signs === []) ||
+                $record->secondsLeft() > 0
+            ) {
+                continue;
+            }
+            $volts = $signs = [];
+            foreach ($record->readings as $reading) {
+                if ($reading->mode === 'V' && $reading->value !== null) {
+                    $volts[] = ['a' => $reading->a, 'b' => $reading->b, 'value' => $reading->value];
+                }
+            }
+            foreach (array_diff_key($record->signs, ['drop-off' => true]) as $key => $sign) {
+                $signs[(string) $key] = $sign->seen;
+            }
+            $seen[] = ['call' => $record->step->call, 'signs' => $signs, 'volts' => $volts];
+        }
+
+        return $seen;
+    }
+
+    /** @return list<string> temporary things still in place */
+    public function restore(): array
+    {
+        $open = [];
+        foreach ($this->steps as $record) {
+            if ($record->isRunning()) {
+                array_push($open, ...$record->step->restore);
+            }
+        }
+
+        return $open;
+    }
+
+    /** @return list<array{label: string, done: bool}> what a handover needs */
+    public function handover(): array
+    {
+        $all = static fn (array $items): bool => $items !== [] && ! in_array(false, array_column($items, 'done'), true);
+
+        return [
+            ['label' => 'Survey finished', 'done' => $this->job->surveyed_at !== null],
+            ['label' => 'Plan used and every move ticked', 'done' => $all($this->plan())],
+            ['label' => 'Settings entered', 'done' => $all($this->settings())],
+            [
+                'label' => 'Every call proved, or left out with a reason',
+                'done' => array_filter(
+                    $this->calls(),
+                    static fn (array $c): bool => ! $c['proved'] && $c['waived'] === null,
+                ) === [],
+            ],
+            ['label' => 'Everything temporary put back', 'done' => $this->restore() === []],
+        ];
+    }
+
+    /** @return list<array<string, mixed>> */
+    public function tape(): array
+    {
+        $calls = array_map(
+            static fn (array $c): array => ['label' => $c['label'], 'done' => $c['proved'] || $c['waived'] !== null],
+            array_values($this->calls()),
+        );
+        $stuck = in_array(true, array_column($this->calls(), 'failed'), true);
+
+        return [
+            $this->segment('survey', 'Survey', $this->survey(), 'facts', $this->job->surveyed_at !== null),
+            $this->segment('plan', 'Plan', $this->plan(), 'done', false),
+            $this->segment('set', 'Set', $this->settings(), 'entered', false),
+            $this->segment('prove', 'Prove', $calls, 'calls', false, $stuck),
+            $this->segment('handover', 'Handover', $this->handover(), 'lines', $this->job->handed_over_at !== null),
+        ];
+    }
+
+    /**
+     * @param  list<array{label: string, done: bool}>|list<array{key: string, label: string, done: bool}>  $items
+     * @return array<string, mixed>
+     */
+    private function segment(
+        string $key,
+        string $name,
+        array $items,
+        string $unit,
+        bool $closed,
+        bool $stuck = false,
+    ): array {
+        $done = count(array_filter($items, static fn (array $i): bool => $i['done']));
+        $open = array_values(
+            array_map(
+                static fn (array $i): string => $i['label'],
+                array_filter($items, static fn (array $i): bool => ! $i['done']),
+            ),
+        );
+        $finished = $key === 'handover' ? $closed : $closed || ($items !== [] && $open === []);
+
+        return [
+            'key' => $key,
+            'name' => $name,
+            'state' => $stuck ? 'stuck' : ($finished ? 'done' : ($done > 0 ? 'begun' : 'next')),
+            'n' => count($items),
+            'done' => $done,
+            'word' => $items === [] ? 'after the plan' : "{$done} of ".count($items)." {$unit}",
+            'open' => $open,
+        ];
+    }
+}

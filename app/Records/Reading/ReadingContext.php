@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Records\Reading;
+
+use App\House\House;
+use App\Models\Job;
+use App\Records\Power\PowerFlag;
+use App\Records\Step\StepRecord;
+use Illuminate\Validation\ValidationException;
+use Unionbit\Core\Call\CallName;
+use Unionbit\Core\Call\CallTable;
+use Unionbit\Core\Circuit\Circuit;
+use Unionbit\Core\Circuit\Meter\Expectation;
+use Unionbit\Core\Circuit\Meter\Meter;
+use Unionbit\Core\Circuit\Meter\MeterMode;
+use Unionbit\Core\Circuit\Setup;
+
+/** The circuit and set-up in which a reading is taken or asked for: the stage, the step or call, the power flag. */
+final readonly class ReadingContext
+{
+    private function __construct(public Circuit $circuit, public Setup $setup, public ?StepRecord $step)
+    {
+    }
+
+    public static function of(
+        Job $job,
+        string $stage,
+        ?string $step,
+        ?string $call,
+        MeterMode $mode,
+        PowerFlag $flag,
+    ): self {
+        $house = House::of($job);
+        if ($stage === 'survey' || $house->plan === null) {
+            return new self($house->circuitAsFound(), self::powered(Setup::calling(), $flag, $mode, false), null);
+        }
+        if ($step !== null) {
+            $record =
+                StepRecord::all($job)[$step] ??
+                throw ValidationException::withMessages(['step' => "There is no proving step {$step} for this house."]);
+
+            return new self($house->plan->circuit(), self::powered($record->step->setup, $flag, $mode, false), $record);
+        }
+        $table = CallTable::needed($house->installation->archetype);
+        $name = CallName::tryFrom($call ?? 'idle');
+        if ($name === null || ! $table->has($name)) {
+            throw ValidationException::withMessages([
+                'call' => "This house has no call {$call}. It has ".
+                    implode(', ', array_map(static fn (CallName $c): string => $c->value, $table->calls())).
+                    '.',
+            ]);
+        }
+
+        return new self(
+            $house->plan->circuit(),
+            self::powered(
+                Setup::calling(...$table->printed($name, $house->plan->profile))->inMode($name->mode()),
+                $flag,
+                $mode,
+                $stage === 'plan',
+            ),
+            null,
+        );
+    }
+
+    /** @throws ValidationException for a point that this circuit does not have */
+    public function expect(MeterMode $mode, string $a, string $b): Expectation
+    {
+        $points = $this->circuit->netlist($this->setup)->points;
+        foreach (['a' => $a, 'b' => $b] as $probe => $point) {
+            if (! isset($points[$point]) || ! $points[$point]->probeable) {
+                throw ValidationException::withMessages([$probe => "There is no point {$point} to put a probe on."]);
+            }
+        }
+
+        return (new Meter($this->circuit))->read($mode, $this->setup, $a, $b);
+    }
+
+    /** Volts and amperes on a live house, ohms on an isolated one: what the flag says decides what a meter would show. */
+    private static function powered(Setup $setup, PowerFlag $flag, MeterMode $mode, bool $simulated): Setup
+    {
+        $ohms = $mode === MeterMode::Ohms || $mode === MeterMode::Beep;
+        if ($simulated) {
+            return $ohms ? Setup::isolated() : $setup;
+        }
+
+        return $flag->isIsolated() ? Setup::isolated()->sameHands($setup) : $setup;
+    }
+}

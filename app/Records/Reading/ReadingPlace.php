@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Records\Reading;
+
+use App\Models\Job;
+use App\Records\Power\PowerFlag;
+use Unionbit\Core\Circuit\Meter\MeterMode;
+
+/** Where and how a reading is taken: stage, step or simulated call, meter mode, and the two points. */
+final readonly class ReadingPlace
+{
+    public function __construct(
+        public string $stage,
+        public MeterMode $mode,
+        public string $a,
+        public string $b,
+        public ?string $step = null,
+        public ?string $call = null,
+    ) {
+    }
+
+    /** @param  ?PowerFlag  $flag  of another moment than now */
+    public function context(Job $job, ?PowerFlag $flag = null): ReadingContext
+    {
+        return ReadingContext::of(
+            $job,
+            $this->stage,
+            $this->step,
+            $this->call,
+            $this->mode,
+            $flag ?? PowerFlag::of($job),
+        );
+    }
+}

@@ -1,0 +1,121 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Records\Reading;
+
+use App\Models\Job;
+use App\Models\Record\Reading;
+use App\Models\User;
+use App\Records\Append;
+use App\Records\Power\PowerFlag;
+use App\Records\Step\StepRecord;
+use Illuminate\Validation\ValidationException;
+use Unionbit\Core\Circuit\Meter\MeterMode;
+use Unionbit\Core\Proving\Judge\Judge;
+
+/** Takes a reading: expects it from the circuit, judges it, and keeps both with the power state. */
+final class RecordReading
+{
+    /**
+     * @param  string  $typed  the reading as the person typed it
+     * @param  ?string  $corrects  id of the reading that this one stands for, judged as it was taken
+     */
+    public static function record(
+        Job $job,
+        User $user,
+        string $id,
+        ReadingPlace $place,
+        string $typed,
+        ?string $corrects = null,
+    ): Reading {
+        $value = MeterValue::parse($typed, $place->mode);
+        $original =
+            $corrects === null
+                ? null
+                : $job->readings()->whereKey($corrects)->first() ??
+                    throw ValidationException::withMessages([
+                        'corrects' => 'The reading to correct is not in this job.',
+                    ]);
+
+        if (
+            $original !== null &&
+            [$original->stage, $original->step, $original->call, $original->mode, $original->a, $original->b] !== [
+                $place->stage,
+                $place->step,
+                $place->call,
+                $place->mode->value,
+                $place->a,
+                $place->b,
+            ]
+        ) {
+            throw ValidationException::withMessages([
+                'corrects' => 'A correction stands for a reading of the same points, in the same mode and step.',
+            ]);
+        }
+
+        return Append::row(Reading::class, $id, $job, $user, static function () use (
+            $job,
+            $place,
+            $value,
+            $original,
+        ): array {
+            $flag = $original === null ? PowerFlag::of($job) : PowerFlag::as($original->power);
+            $context = $place->context($job, $flag);
+            if ($original !== null) {
+                self::sameRun($context->step, $original);
+            } elseif ($context->step !== null) {
+                self::gate($context->step->isRunning(), $flag, $place->mode);
+            }
+            $expected = $context->expect($place->mode, $place->a, $place->b);
+            if ($expected->refused !== null) {
+                throw ValidationException::withMessages(['value' => $expected->refused]);
+            }
+            $verdict = (new Judge($context->circuit))->reading(
+                $expected,
+                $context->setup,
+                $value,
+                $context->step?->secondsLeft($original?->at) ?? 0,
+                $context->step?->step->waiting,
+                JointReasons::before($job, $place, $context->step),
+            );
+
+            return [
+                'stage' => $place->stage,
+                'step' => $place->step,
+                'call' => $place->call,
+                'mode' => $place->mode->value,
+                'a' => $expected->a,
+                'b' => $expected->b,
+                'value' => $value,
+                'power' => $flag->state,
+                'expected' => $expected->toArray(),
+                'outcome' => $verdict->outcome->value,
+                'reason' => $verdict->reason,
+                'candidates' => $verdict->candidates,
+                'corrects_id' => $original?->id,
+            ];
+        });
+    }
+
+    /** A correction stands for a reading of the step's last run; after another start it has to be measured anew. */
+    private static function sameRun(?StepRecord $step, Reading $original): void
+    {
+        if ($step !== null && $step->startedSeq !== null && $original->seq < $step->startedSeq) {
+            throw ValidationException::withMessages([
+                'corrects' => 'This reading belongs to an earlier run of the step: measure again.',
+            ]);
+        }
+    }
+
+    private static function gate(bool $running, PowerFlag $flag, MeterMode $mode): void
+    {
+        if (! $running) {
+            throw ValidationException::withMessages(['step' => 'Start the step first: set it up, then measure.']);
+        }
+        $live = $mode === MeterMode::Volts || $mode === MeterMode::Amps;
+        if ($live && ! $flag->isLive()) {
+            throw ValidationException::withMessages(['power' => "This reading needs 24 V live, and {$flag->says()}."]);
+        }
+    }
+}

@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Records\Step;
+
+use App\Models\Job;
+use App\Models\Record\StepEvent;
+use App\Models\User;
+use App\Records\Append;
+use App\Records\Power\PowerFlag;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Str;
+use Illuminate\Validation\ValidationException;
+
+/**
+ * Starts a proving step, or ends it with everything put back. The power flag has to agree with the set-up. A higher
+ * stage may be started while its lower one runs: that one then ends in the same moment.
+ */
+final class RunStep
+{
+    public static function record(Job $job, User $user, string $id, string $key, string $event): StepEvent
+    {
+        return Append::row(StepEvent::class, $id, $job, $user, static function () use (
+            $job,
+            $user,
+            $key,
+            $event,
+        ): array {
+            $now = now();
+            $records = StepRecord::all($job);
+            $record =
+                $records[$key] ??
+                throw ValidationException::withMessages(['step' => "There is no proving step {$key} for this house."]);
+            $flag = PowerFlag::of($job);
+            if ($record->step->setUpIsolated && ! $flag->isIsolated()) {
+                $doing = $event === 'start' ? 'A jumper is placed' : 'A jumper comes out';
+                throw ValidationException::withMessages([
+                    'power' => "{$doing} with the power off and proved dead, and {$flag->says()}. Isolate first.",
+                ]);
+            }
+            if ($event === 'start' && ! $record->step->setUpIsolated && ! $flag->isLive()) {
+                throw ValidationException::withMessages([
+                    'power' => "This step needs 24 V live, and {$flag->says()}. Make live first.",
+                ]);
+            }
+            if ($event === 'start') {
+                foreach ($records as $other) {
+                    if (! $other->isRunning() || $other->step->key() === $key) {
+                        continue;
+                    }
+                    if ($other->step->key() === $record->step->follows) {
+                        self::joined($job, $user, $other->step->key(), $now);
+                    } else {
+                        throw ValidationException::withMessages([
+                            'step' => "End {$other->step->call->label()}, {$other->step->method->label()} first: its set-up is still in place.",
+                        ]);
+                    }
+                }
+            } elseif (! $record->isRunning()) {
+                throw ValidationException::withMessages(['step' => 'This step is not running.']);
+            }
+
+            return ['step' => $key, 'event' => $event, 'at' => $now];
+        });
+    }
+
+    /** The lower stage ends in the very moment in which the higher one joins it: nothing has stopped in between. */
+    private static function joined(Job $job, User $user, string $key, Carbon $now): void
+    {
+        Append::write(StepEvent::class, (string) Str::ulid(), $job, $user, [
+            'at' => $now,
+            'step' => $key,
+            'event' => 'end',
+        ]);
+    }
+}

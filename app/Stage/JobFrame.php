@@ -1,0 +1,82 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Stage;
+
+use App\House\House;
+use App\House\JobMark;
+use App\House\Pulse;
+use App\Models\Job;
+use App\Records\Power\BeforeLive;
+use App\Records\Power\PowerFlag;
+use App\Records\Progress;
+use Unionbit\Core\Circuit\Circuit;
+use Unionbit\Core\Circuit\Netlist\Point;
+use Unionbit\Core\Circuit\Setup;
+use Unionbit\Core\Job\PowerSource;
+
+/** What every stage of a job shows around its own content: the job, the power flag, the tape, the points to probe. */
+final class JobFrame
+{
+    /** @return array<string, mixed> */
+    public static function props(Job $job, Circuit $circuit, Progress $progress): array
+    {
+        $house = House::of($job)->installation;
+
+        return [
+            'job' => [
+                'id' => $job->id,
+                'site' => $job->site,
+                'address' => $job->address,
+                'system' => $job->system_name,
+                'kind' => $job->kind,
+                'version' => $job->version,
+                'equipment' => $house->archetype->short,
+                'equipmentTitle' => $house->archetype->title,
+                'cable' => $house->wallCable()?->label() ?? '',
+                'handedOverAt' => $job->handed_over_at?->toIso8601String(),
+                'updatedAt' => $job->updated_at->toIso8601String(),
+                'practice' => $job->isPractice(),
+                'demo' => $job->demo,
+                'mark' => JobMark::says($job),
+                'importedAt' => $job->imported_at?->toIso8601String(),
+            ],
+            'power' => PowerFlag::of($job)->toArray(),
+            'supplies' => array_map(
+                static fn (PowerSource $s): array => ['id' => $s->id, 'label' => $s->label, 'live' => $s->live],
+                PowerFlag::sources($job),
+            ),
+            'beforeLive' => $job->handed_over_at === null ? BeforeLive::of($job, $progress) : [],
+            'mark' => Pulse::of($job),
+            'tape' => $progress->tape(),
+            'points' => self::points($circuit),
+        ];
+    }
+
+    /** @return list<array{id: string, label: string, place: string, placeLabel: string, terminal: ?string, conductor: ?string}> */
+    private static function points(Circuit $circuit): array
+    {
+        $points = [];
+        foreach ($circuit->netlist(Setup::calling())->points as $point) {
+            if ($point->probeable && $point->place !== null) {
+                $points[] = self::point($point);
+            }
+        }
+
+        return $points;
+    }
+
+    /** @return array{id: string, label: string, place: string, placeLabel: string, terminal: ?string, conductor: ?string} */
+    private static function point(Point $point): array
+    {
+        return [
+            'id' => $point->id,
+            'label' => $point->label,
+            'place' => $point->place->value ?? '',
+            'placeLabel' => $point->place?->label() ?? '',
+            'terminal' => $point->terminal,
+            'conductor' => $point->conductor,
+        ];
+    }
+}

@@ -1,0 +1,131 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Survey;
+
+use App\House\Catalog;
+use App\House\ConductorView;
+use App\House\FindingView;
+use App\House\House;
+use App\House\SurveyReadings;
+use App\Models\Job;
+use App\Models\JobRevision;
+use App\Records\Photo\PhotoView;
+use App\Records\Progress;
+use App\Records\Reading\ReadingView;
+use App\Stage\JobFrame;
+use Unionbit\Core\Job\File\SurveyFile;
+use Unionbit\Core\Job\Installation;
+use Unionbit\Core\Job\Interview\Assumptions;
+use Unionbit\Core\Job\Interview\Interview;
+use Unionbit\Core\Job\Interview\WantedReadings;
+use Unionbit\Core\Job\Suggest\EquipmentMatch;
+use Unionbit\Core\Job\Suggest\ModelDigits;
+use Unionbit\Core\Job\Suggest\PlateRecognition;
+use Unionbit\Core\Terminal\Place;
+use Unionbit\Core\Wiring\Conductor;
+
+final class SurveyPage
+{
+    /** @return array<string, mixed> */
+    public static function props(Job $job): array
+    {
+        $house = House::of($job)->installation;
+        $progress = Progress::of($job);
+        $written = SurveyFile::write($house);
+        $match = EquipmentMatch::of($house->answers, app(Catalog::class)->ids('equipment'));
+        $letters = array_values(
+            array_filter(
+                array_map(
+                    static fn (Conductor $c): ?string => $c->near->terminal,
+                    $house->wallCable()->conductors ?? [],
+                ),
+            ),
+        );
+
+        return [
+            ...JobFrame::props($job, House::of($job)->circuitAsFound(), $progress),
+            'cables' => array_map(ConductorView::cable(...), $house->cables),
+            'screws' => [
+                'indoor' => self::screws($house, Place::Indoor),
+                'outdoor' => self::screws($house, Place::Outdoor),
+            ],
+            'questions' => Interview::of($house),
+            'match' => [
+                'id' => $match->id,
+                'title' => $match->id === null ? null : app(Catalog::class)->archetype($match->id)->title,
+                'why' => $match->why,
+                'open' => $match->open,
+                'current' => $house->archetype->id,
+            ],
+            'plate' => array_map(
+                static fn (array $s): array => [...$s, 'answers' => (object) $s['answers']],
+                PlateRecognition::suggest($letters),
+            ),
+            'digits' => ModelDigits::suggest($house->answers->choice('outdoorModel') ?? ''),
+            'safety' => $written['facts']['safety'],
+            'jumpers' => $written['jumpers'],
+            'wanted' => WantedReadings::of($house),
+            'photos' => PhotoView::all($job),
+            'needs' => $progress->survey(),
+            'assumes' => Assumptions::of($house, SurveyReadings::supplyMeasured($job)),
+            'finished' => $job->surveyed_at !== null,
+            'findings' => FindingView::all(SurveyReadings::screening($job)),
+            'overrides' => (object) $house->overrides,
+            'readings' => ReadingView::log($job, 'survey'),
+            'visits' => self::visits($job),
+            'changes' => self::changes($job),
+        ];
+    }
+
+    /** @return list<string> what the board prints, or what boards print where nobody has seen it yet */
+    private static function screws(Installation $house, Place $place): array
+    {
+        return match (true) {
+            $house->equipmentSeen() => $house->archetype->printedAt($place),
+            $place === Place::Indoor => ['R', 'C', 'W', 'Y', 'G', 'O', 'B', 'W1', 'W2', 'Y2', 'E'],
+            default => ['Y', 'C', 'R', 'O', 'B', 'W', 'Y2'],
+        };
+    }
+
+    /** @return list<array{id: string, kind: string, at: string, current: bool, follows: bool, handedOverAt: ?string}> */
+    private static function visits(Job $job): array
+    {
+        return array_values(
+            $job->system
+                ->visits()
+                ->get()
+                ->map(
+                    static fn (Job $v): array => [
+                        'id' => $v->id,
+                        'kind' => $v->kind,
+                        'at' => $v->created_at->toIso8601String(),
+                        'current' => $v->id === $job->id,
+                        'follows' => $v->id === $job->earlier_id,
+                        'handedOverAt' => $v->handed_over_at?->toIso8601String(),
+                    ],
+                )
+                ->all(),
+        );
+    }
+
+    /** @return list<array{version: int, what: string, by: string, at: string}> latest first */
+    private static function changes(Job $job): array
+    {
+        $rows = $job->revisions()->with('user')->reorder()->orderByDesc('version')->limit(30)->get();
+
+        return array_values(
+            $rows
+                ->map(
+                    static fn (JobRevision $r): array => [
+                        'version' => $r->version,
+                        'what' => $r->what,
+                        'by' => $r->user->name,
+                        'at' => $r->created_at->toIso8601String(),
+                    ],
+                )
+                ->all(),
+        );
+    }
+}

@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Web\Middleware;
+
+use Closure;
+use Illuminate\Http\Request;
+use Symfony\Component\HttpFoundation\Response;
+
+/** Every query of ours is words and numbers: a list or a map in the address is refused before anything takes it for text. */
+final class PlainQuery
+{
+    private const LONGEST = 2000;
+
+    public function handle(Request $request, Closure $next): Response
+    {
+        foreach ($request->query->all() as $key => $value) {
+            $name = mb_substr((string) $key, 0, 40);
+            if ($value === null) {
+                continue;
+            }
+            if (! is_string($value)) {
+                abort(400, "{$name} is a list; one value is wanted.");
+            }
+            $fits = mb_strlen($value) <= self::LONGEST && mb_check_encoding($value, 'UTF-8');
+            abort_unless($fits, 400, "{$name} is no text of at most ".self::LONGEST.' characters.');
+        }
+
+        return $next($request);
+    }
+}
