@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Crew\SecurityKind;
 use App\Crew\SecurityLog;
+use App\House\Refused;
 use App\Models\User;
 use App\Web\Middleware\HandleInertiaRequests;
 use App\Web\Middleware\MovedClock;
@@ -16,6 +17,7 @@ use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Route;
+use Illuminate\Validation\ValidationException;
 use Inertia\Inertia;
 use Symfony\Component\HttpFoundation\Response;
 
@@ -36,6 +38,8 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->redirectUsersTo('/jobs');
     })
     ->withExceptions(function (Exceptions $exceptions): void {
+        // What a house or a record does not take, said at the field that it stands in.
+        $exceptions->map(Refused::class, static fn (Refused $e): ValidationException => ValidationException::withMessages($e->problems));
         $exceptions->respond(function (Response $response, Throwable $exception, Request $request): Response {
             $status = $response->getStatusCode();
             if ($status === 403) {

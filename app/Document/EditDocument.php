@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Document;
 
+use App\House\Refused;
 use App\Models\Job;
 use App\Models\JobRevision;
 use App\Models\User;
 use App\Records\Append;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Validation\ValidationException;
 
 /**
  * Changes a job's shared document: one transaction, one revision. Sending the same edit again changes nothing;
@@ -20,16 +20,16 @@ final class EditDocument
     /**
      * @param  string  $id  client-made ULID of the edit
      * @param  int  $version  the version that the edit was made on
-     * @param  callable(Job): string  $change  changes the job's attributes, returns what was done in words
      *
-     * @throws StaleEdit
+     * @throws StaleEdit where somebody else changed the job since that version
+     * @throws Refused where the house does not take it
      */
-    public function __invoke(Job $job, User $user, string $id, int $version, callable $change): Job
+    public function __invoke(Job $job, User $user, string $id, int $version, Edit $edit): Job
     {
-        return DB::transaction(static function () use ($job, $user, $id, $version, $change): Job {
+        return DB::transaction(static function () use ($job, $user, $id, $version, $edit): Job {
             $made = JobRevision::query()->find($id);
             if ($made !== null && $made->job_id !== $job->id) {
-                throw ValidationException::withMessages(['id' => 'This id belongs to an edit of another job.']);
+                throw Refused::at('id', 'This id belongs to an edit of another job.');
             }
             if ($made !== null) {
                 return $job->refresh();
@@ -38,7 +38,7 @@ final class EditDocument
             if ($job->version !== $version) {
                 throw new StaleEdit($job, $version);
             }
-            $what = $change($job);
+            $what = $edit->apply($job, $user);
             $job->version = $version + 1;
             $job->save();
             self::revise($job, $user, $id, $what);

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace App\Figures;
 
 use App\House\House;
+use App\House\Refused;
 use App\Models\Job;
 use App\Web\Controller;
 use App\Web\Decimal;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Illuminate\Validation\ValidationException;
 use Inertia\Inertia;
 use Inertia\Response;
 use Unionbit\Core\Data\InvalidData;
@@ -55,12 +55,7 @@ final class FiguresController extends Controller
         try {
             $values = Figures::values($figure, $given, $plan);
         } catch (InvalidData $problem) {
-            throw ValidationException::withMessages([
-                ltrim($problem->pointer, '/') => ltrim(
-                    str_replace("{$problem->pointer}: ", '', $problem->getMessage()),
-                    '/',
-                ),
-            ]);
+            throw Refused::at(ltrim($problem->pointer, '/'), ltrim(str_replace("{$problem->pointer}: ", '', $problem->getMessage()), '/'));
         }
 
         return new JsonResponse(['result' => $values === null ? null : $figure->compute($values, $plan)->toArray()]);

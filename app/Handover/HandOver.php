@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Handover;
 
+use App\House\Refused;
 use App\Models\Job;
 use App\Models\Record\Signature;
 use App\Records\Append;
 use App\Records\Progress;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Validation\ValidationException;
 
 /**
  * Closes a job: only with every line done, and signed, or expressly without. The names under which it is handed over
@@ -31,9 +31,7 @@ final class HandOver
             $missing = self::missing($job);
             if ($missing !== [] && ! $unsigned) {
                 $who = implode(' and ', $missing);
-                throw ValidationException::withMessages([
-                    'signatures' => "Not signed yet by the {$who}. Ask for it, or hand over without: the record will say so.",
-                ]);
+                throw Refused::at('signatures', "Not signed yet by the {$who}. Ask for it, or hand over without: the record will say so.");
             }
             $job->forceFill(['handed_over_at' => now(), 'handed_over_as' => self::names($job)])->save();
 
@@ -68,15 +66,11 @@ final class HandOver
     private static function ready(Job $job): void
     {
         if ($job->isPractice()) {
-            throw ValidationException::withMessages([
-                'handover' => 'Practice is not handed over: nothing here was measured in this house.',
-            ]);
+            throw Refused::at('handover', 'Practice is not handed over: nothing here was measured in this house.');
         }
         $open = array_filter(Progress::of($job)->handover(), static fn (array $l): bool => ! $l['done']);
         if ($open !== []) {
-            throw ValidationException::withMessages([
-                'handover' => 'Not yet: '.implode(', ', array_column($open, 'label')).'.',
-            ]);
+            throw Refused::at('handover', 'Not yet: '.implode(', ', array_column($open, 'label')).'.');
         }
     }
 }

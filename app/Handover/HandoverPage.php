@@ -245,7 +245,7 @@ final class HandoverPage
                             static fn ($o): array => [
                                 'sign' => $o->sign,
                                 'seen' => $o->seen,
-                                'outcome' => $o->outcome,
+                                'outcome' => $o->outcome->value,
                                 'simulated' => $o->simulated,
                             ],
                             $r->signs,

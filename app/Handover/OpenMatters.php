@@ -15,6 +15,7 @@ use App\Records\Step\StepRecord;
 use Unionbit\Core\Figures\Figures;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Planning\Plan\PlannedConductor;
+use Unionbit\Core\Proving\Judge\Outcome;
 use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Rule\Severity;
 use Unionbit\Core\Terminal\TerminalName;
@@ -43,14 +44,14 @@ final readonly class OpenMatters
         $open = [];
         foreach ($this->progress->steps() as $record) {
             foreach ($record->readings as $reading) {
-                if ($reading->outcome === 'fail') {
+                if ($reading->outcome === Outcome::Fail) {
                     $open[] = "{$record->step->call->label()}, {$record->step->method->label()}: {$this->notes->on(
                         $reading,
                     )['reason']}";
                 }
             }
             foreach ($record->step->signs as $sign) {
-                if (($record->signs[$sign->key]->outcome ?? null) === 'fail') {
+                if (($record->signs[$sign->key]->outcome ?? null) === Outcome::Fail) {
                     $open[] = "{$record->step->call->label()}: not seen: {$sign->text}.";
                 }
             }
@@ -64,10 +65,10 @@ final readonly class OpenMatters
     {
         $open = [];
         $rows = $this->job->counting($this->job->measurements())->get();
-        foreach ($rows->groupBy(static fn (Measurement $m): string => $m->figure.$m->call) as $measured) {
+        foreach ($rows->groupBy(static fn (Measurement $m): string => $m->figure->value.$m->call) as $measured) {
             $last = $measured->last();
             if ($last !== null && $last->tone === 'fault') {
-                $open[] = Figures::named($last->figure)?->title().": {$last->verdict}";
+                $open[] = Figures::named($last->figure->value)?->title().": {$last->verdict}";
             }
         }
 
@@ -80,10 +81,10 @@ final readonly class OpenMatters
         $readings = $this->job->counting($this->job->readings())->get();
         $corrected = $readings->pluck('corrects_id')->filter()->all();
         $open = [];
-        foreach ($readings->where('outcome', 'fail')->whereNull('step')->whereNotIn('id', $corrected) as $reading) {
+        foreach ($readings->where('outcome', Outcome::Fail)->whereNull('step')->whereNotIn('id', $corrected) as $reading) {
             $again = $readings->contains(
                 static fn (Reading $r): bool => $r->seq > $reading->seq &&
-                    $r->outcome === 'pass' &&
+                    $r->outcome === Outcome::Pass &&
                     [$r->a, $r->b, $r->mode] === [$reading->a, $reading->b, $reading->mode],
             );
             if (! $again) {

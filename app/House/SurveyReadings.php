@@ -34,7 +34,7 @@ final class SurveyReadings
                         $r->a,
                         $r->b,
                         $r->value,
-                        MeterMode::from($r->mode),
+                        $r->mode,
                     ),
                 )
                 ->all(),

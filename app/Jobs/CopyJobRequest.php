@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Jobs;
 
+use App\Models\VisitKind;
 use App\Web\JobRequest;
 use Illuminate\Validation\Rule;
 
@@ -21,7 +22,7 @@ final class CopyJobRequest extends JobRequest
         return [
             'id' => ['required', 'ulid'],
             'as' => ['required', Rule::in(CopyJob::AS)],
-            'kind' => ['required', Rule::in(CreateJob::KINDS)],
+            'kind' => ['required', Rule::enum(VisitKind::class)],
             'name' => ['required_unless:as,visit', 'nullable', 'string', 'max:60'],
         ];
     }

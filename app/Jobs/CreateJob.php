@@ -18,8 +18,6 @@ use Unionbit\Core\Wiring\Cable;
 /** Opens a job with an empty survey: the cables are there, their conductors are still to be seen. */
 final readonly class CreateJob
 {
-    public const KINDS = ['installation', 'replacement', 'conversion', 'fault call', 'maintenance', 'follow-up'];
-
     private const OUTDOOR_FEET = 30.0;
 
     public function __construct(private Catalog $catalog)

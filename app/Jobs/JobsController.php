@@ -85,7 +85,7 @@ final class JobsController extends Controller
             $request->crewMember(),
             $request->id(),
             $request->integer('version'),
-            $request->apply(...),
+            $request->edit(),
         );
 
         return new JsonResponse(['version' => $job->version]);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Jobs;
 
 use App\House\Catalog;
+use App\Models\VisitKind;
 use App\Web\Decimal;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
@@ -31,7 +32,7 @@ final class NewJobRequest extends FormRequest
             'site' => ['required_without:site_id', 'nullable', 'string', 'max:80'],
             'address' => ['nullable', 'string', 'max:160'],
             'system' => ['nullable', 'string', 'max:60'],
-            'kind' => ['required', Rule::in(CreateJob::KINDS)],
+            'kind' => ['required', Rule::enum(VisitKind::class)],
             'archetype' => ['nullable', Rule::in($catalog->ids('equipment'))],
             'feet' => ['required', 'numeric', 'between:1,1000'],
             'example' => ['sometimes', 'boolean'],

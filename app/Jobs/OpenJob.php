@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace App\Jobs;
 
 use App\Document\EditDocument;
+use App\House\Refused;
 use App\Models\Job;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
-use Illuminate\Validation\ValidationException;
 use Unionbit\Core\Job\File\SurveyFile;
 use Unionbit\Core\Job\Installation;
 
@@ -31,7 +31,7 @@ final class OpenJob
             if ($known !== null) {
                 return $known->crew_id === $user->crew_id
                     ? $known
-                    : throw ValidationException::withMessages(['id' => 'This id belongs to another crew.']);
+                    : throw Refused::at('id', 'This id belongs to another crew.');
             }
             $job = new Job();
             $job->forceFill([

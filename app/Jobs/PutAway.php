@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Jobs;
 
+use App\House\Refused;
 use App\Models\Job;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Validation\ValidationException;
 
 /** The shelf: archived or deleted by a person who is named there, and taken back. A handed-over record is only archived. */
 final class PutAway
@@ -18,9 +18,7 @@ final class PutAway
         return DB::transaction(static function () use ($job, $user, $to): Job {
             $job->refresh();
             if ($to === 'delete' && $job->handed_over_at !== null) {
-                throw ValidationException::withMessages([
-                    'to' => "{$job->site} was handed over: a record is not deleted. Archive it instead.",
-                ]);
+                throw Refused::at('to', "{$job->site} was handed over: a record is not deleted. Archive it instead.");
             }
             match ($to) {
                 'archive' => $job

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Jobs;
 
+use App\House\Refused;
 use App\Models\Site;
 use App\Models\System;
 use App\Models\User;
-use Illuminate\Validation\ValidationException;
 
 /** Where a job is: a system that is known already, another one of a known site, or a new site. */
 final readonly class SitePlace
@@ -44,14 +44,14 @@ final readonly class SitePlace
 
             return $system?->site->crew_id === $user->crew_id
                 ? $system
-                : throw ValidationException::withMessages(['system' => 'There is no such system of your crew.']);
+                : throw Refused::at('system', 'There is no such system of your crew.');
         }
         $site =
             $this->siteId === null
                 ? self::site($user, $this->site, $this->address)
                 : Site::query()->where('crew_id', $user->crew_id)->find($this->siteId);
         if ($site === null) {
-            throw ValidationException::withMessages(['site' => 'There is no such site of your crew.']);
+            throw Refused::at('site', 'There is no such site of your crew.');
         }
 
         return System::query()

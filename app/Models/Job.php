@@ -36,7 +36,7 @@ use Illuminate\Support\Carbon;
  * @property-read string $site name of the site
  * @property-read string $address of the site
  * @property-read string $system_name; these three as they were when it was handed over
- * @property string $kind
+ * @property VisitKind $kind
  * @property ?Carbon $day on which it is planned
  * @property ?int $starts_at minutes after midnight
  * @property ?string $who van or person
@@ -71,7 +71,7 @@ final class Job extends Model
 
     protected function casts(): array
     {
-        return [
+        return ['kind' => VisitKind::class,
             'survey' => 'array',
             'plan' => 'array',
             'surveyed_at' => 'datetime',

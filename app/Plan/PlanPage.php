@@ -10,6 +10,7 @@ use App\House\House;
 use App\House\ProfileShelf;
 use App\House\SurveyReadings;
 use App\Models\Job;
+use App\Models\Stage;
 use App\Records\Photo\Photographs;
 use App\Records\Progress;
 use App\Records\Reading\ReadingView;
@@ -56,7 +57,7 @@ final class PlanPage
             'assumes' => Assumptions::of($house->installation, SurveyReadings::supplyMeasured($job)),
             'photosMissing' => Photographs::missing($job),
             'plan' => $house->plan === null ? null : self::plan($progress, $house->plan, $job->planned_at !== null),
-            'readings' => ReadingView::log($job, 'plan'),
+            'readings' => ReadingView::log($job, Stage::Plan),
         ];
     }
 

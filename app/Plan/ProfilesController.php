@@ -7,6 +7,7 @@ namespace App\Plan;
 use App\Crew\SecurityKind;
 use App\Crew\SecurityLog;
 use App\House\ProfileShelf;
+use App\House\Refused;
 use App\Models\OwnProfile;
 use App\Web\Controller;
 use App\Web\Decimal;
@@ -14,7 +15,6 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Validation\Rule;
-use Illuminate\Validation\ValidationException;
 use Unionbit\Core\Data\InvalidData;
 use Unionbit\Core\Data\Json;
 use Unionbit\Core\Thermostat\ProfileDraft;
@@ -59,11 +59,9 @@ final class ProfilesController extends Controller
                 ]);
             $profile = $shelf->keep(self::user($request)->crew_id, $json);
         } catch (InvalidData $problem) {
-            throw ValidationException::withMessages([
-                str_starts_with($problem->pointer, '/screws') ? 'screws' : ($request->has('json') ? 'json' : 'title') => $problem->pointer === ''
-                        ? 'That '.ltrim($problem->getMessage(), ': ').'.'
-                        : ltrim($problem->getMessage(), '/'),
-            ]);
+            $field = str_starts_with($problem->pointer, '/screws') ? 'screws' : ($request->has('json') ? 'json' : 'title');
+            $says = $problem->pointer === '' ? 'That '.ltrim($problem->getMessage(), ': ').'.' : ltrim($problem->getMessage(), '/');
+            throw Refused::at($field, $says);
         }
 
         return new JsonResponse(['id' => $profile->id, 'title' => $profile->title]);

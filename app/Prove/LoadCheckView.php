@@ -9,6 +9,7 @@ use App\Models\Record\Reading;
 use App\Records\Reading\ReadingNotes;
 use App\Records\Reading\ReadingView;
 use App\Records\Step\StepSheet;
+use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Planning\Plan\Plan;
 
 /** Load checks of a job with the last readings taken for them, and the loaded ones judged against the one at rest. */
@@ -18,19 +19,19 @@ final class LoadCheckView
     public static function all(Job $job, Plan $plan, ReadingNotes $notes): array
     {
         $readings = $job->counting($job->readings())->where('stage', 'prove')->whereNull('step')->get();
-        $last = static fn (string $call, string $mode, string $a, string $b): ?Reading => $readings
+        $last = static fn (string $call, MeterMode $mode, string $a, string $b): ?Reading => $readings
             ->filter(
                 static fn (Reading $r): bool => ($r->call ?? 'idle') === $call &&
                     $r->mode === $mode &&
-                    ($mode === 'A' ? $r->a === $a : [$r->a, $r->b] === [$a, $b] || [$r->b, $r->a] === [$a, $b]),
+                    ($mode === MeterMode::Amps ? $r->a === $a : [$r->a, $r->b] === [$a, $b] || [$r->b, $r->a] === [$a, $b]),
             )
             ->last();
         $rows = [];
         foreach (StepSheet::loads($plan) as $check) {
             $call = $check->call->value;
-            $volts = $last($call, 'V', $check->a, $check->b);
-            $rest = $last('idle', 'V', $check->a, $check->b);
-            $amps = $check->clamp === null ? null : $last($call, 'A', $check->clamp, $check->clamp);
+            $volts = $last($call, MeterMode::Volts, $check->a, $check->b);
+            $rest = $last('idle', MeterMode::Volts, $check->a, $check->b);
+            $amps = $check->clamp === null ? null : $last($call, MeterMode::Amps, $check->clamp, $check->clamp);
             $verdict =
                 $call === 'idle' || $volts?->value === null || $rest?->value === null
                     ? null

@@ -17,7 +17,7 @@ final class MeasurementView
         return [
             'id' => $row->id,
             'figure' => $row->figure,
-            'title' => Figures::named($row->figure)?->title() ?? $row->figure,
+            'title' => Figures::named($row->figure->value)?->title() ?? $row->figure->value,
             'call' => $row->call,
             'callLabel' => $row->call === null ? null : CallName::tryFrom($row->call)?->label(),
             'inputs' => $row->inputs,

@@ -7,6 +7,7 @@ namespace App\Prove;
 use App\House\BoardView;
 use App\Models\Job;
 use App\Models\Record\Measurement;
+use App\Models\Stage;
 use App\Records\Power\PowerFlag;
 use App\Records\Progress;
 use App\Records\Reading\ReadingNotes;
@@ -62,7 +63,7 @@ final class ProvePage
             ),
             'splits' => TemperatureSplit::modes($plan->installation->archetype),
             'tons' => $plan->installation->answers->number('outdoorTons'),
-            'readings' => ReadingView::log($job, 'prove', $notes),
+            'readings' => ReadingView::log($job, Stage::Prove, $notes),
         ];
     }
 

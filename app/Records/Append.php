@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Records;
 
+use App\House\Refused;
 use App\Models\Job;
 use App\Models\User;
 use Illuminate\Auth\Access\AuthorizationException;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Validation\ValidationException;
 
 /**
  * Writes one append-only row under the id that the client made. The same id again changes nothing. Whether the job
@@ -33,7 +33,7 @@ final class Append
             $known = $model::query()->find($id);
             if ($known instanceof $model) {
                 if ($known->getAttribute('job_id') !== $job->id) {
-                    throw ValidationException::withMessages(['id' => 'This id belongs to another job.']);
+                    throw Refused::at('id', 'This id belongs to another job.');
                 }
 
                 return $known;

@@ -5,20 +5,24 @@ declare(strict_types=1);
 namespace App\Records;
 
 use App\House\House;
+use App\House\Refused;
 use App\House\SurveyReadings;
 use App\Models\Job;
 use App\Models\Record\MoveTick;
 use App\Models\Record\Reading;
 use App\Models\Record\SettingEntry;
 use App\Models\Record\Waiver;
+use App\Models\Stage;
 use App\Records\Photo\Photographs;
 use App\Records\Step\StepRecord;
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Call\CallTable;
+use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Job\Interview\SurveyProgress;
 use Unionbit\Core\Planning\Rule\MappingRules;
 use Unionbit\Core\Planning\Work\Move;
 use Unionbit\Core\Planning\Work\MoveList;
+use Unionbit\Core\Proving\Judge\Outcome;
 use Unionbit\Core\Proving\Step\Method;
 use Unionbit\Core\Proving\Step\Probe;
 use Unionbit\Core\Rule\Finding;
@@ -155,6 +159,16 @@ final class Progress
             );
     }
 
+    /** @throws Refused where the house has no such call */
+    public function refuseUnknownCall(string $call): void
+    {
+        $known = array_keys($this->calls());
+        if (! in_array($call, $known, true)) {
+            $has = implode(', ', $known);
+            throw Refused::at('call', "This house has no call {$call}. It has {$has}.");
+        }
+    }
+
     /** @return array<string, array{label: string, proved: bool, failed: bool, running: bool, waived: ?string}> by call */
     public function calls(): array
     {
@@ -194,15 +208,15 @@ final class Progress
         }
         $last = $this->job
             ->counting($this->job->readings())
-            ->where('stage', 'plan')
-            ->where('mode', 'O')
+            ->where('stage', Stage::Plan)
+            ->where('mode', MeterMode::Ohms)
             ->get()
             ->mapWithKeys(static fn (Reading $r): array => ["{$r->a}~{$r->b}" => $r->outcome])
             ->all();
 
         return array_filter(
             $record->step->probes,
-            static fn (Probe $p): bool => ($last[$p->key()] ?? null) !== 'pass',
+            static fn (Probe $p): bool => ($last[$p->key()] ?? null) !== Outcome::Pass,
         ) === [];
     }
 
@@ -224,7 +238,7 @@ final class Progress
             }
             $volts = $signs = [];
             foreach ($record->readings as $reading) {
-                if ($reading->mode === 'V' && $reading->value !== null) {
+                if ($reading->mode === MeterMode::Volts && $reading->value !== null) {
                     $volts[] = ['a' => $reading->a, 'b' => $reading->b, 'value' => $reading->value];
                 }
             }

@@ -8,6 +8,7 @@ use App\House\FindingView;
 use App\House\House;
 use App\Models\Job;
 use App\Models\Record\SettingEntry;
+use App\Models\Stage;
 use App\Records\Progress;
 use App\Records\Reading\ReadingView;
 use App\Stage\JobFrame;
@@ -52,7 +53,7 @@ final class SetPage
             ),
             'table' => SettingCheck::table($plan, $entered),
             'findings' => FindingView::all(SettingCheck::check($plan, $entered)),
-            'readings' => ReadingView::log($job, 'set'),
+            'readings' => ReadingView::log($job, Stage::Set),
         ];
     }
 

@@ -11,6 +11,7 @@ use App\House\House;
 use App\House\SurveyReadings;
 use App\Models\Job;
 use App\Models\JobRevision;
+use App\Models\Stage;
 use App\Records\Photo\PhotoView;
 use App\Records\Progress;
 use App\Records\Reading\ReadingView;
@@ -73,7 +74,7 @@ final class SurveyPage
             'finished' => $job->surveyed_at !== null,
             'findings' => FindingView::all(SurveyReadings::screening($job)),
             'overrides' => (object) $house->overrides,
-            'readings' => ReadingView::log($job, 'survey'),
+            'readings' => ReadingView::log($job, Stage::Survey),
             'visits' => self::visits($job),
             'changes' => self::changes($job),
         ];
@@ -99,7 +100,7 @@ final class SurveyPage
                 ->map(
                     static fn (Job $v): array => [
                         'id' => $v->id,
-                        'kind' => $v->kind,
+                        'kind' => $v->kind->value,
                         'at' => $v->created_at->toIso8601String(),
                         'current' => $v->id === $job->id,
                         'follows' => $v->id === $job->earlier_id,

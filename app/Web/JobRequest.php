@@ -36,6 +36,12 @@ abstract class JobRequest extends FormRequest
         return $this->string('id')->toString();
     }
 
+    /** A field as text, without blanks around it; empty where it is missing. */
+    public function text(string $key): string
+    {
+        return trim($this->string($key)->toString());
+    }
+
     public function nullableString(string $key): ?string
     {
         return $this->filled($key) ? $this->string($key)->toString() : null;

@@ -10,6 +10,7 @@ use App\Models\Job;
 use App\Models\Site;
 use App\Models\System;
 use App\Models\User;
+use App\Plan\Edit\ChooseThermostat;
 use Illuminate\Database\Eloquent\Factories\Factory;
 use Illuminate\Support\Str;
 
@@ -51,7 +52,7 @@ final class JobFactory extends Factory
     public function planned(string $profile = 'c-powered-1h-1c'): static
     {
         return $this->afterCreating(static function (Job $job) use ($profile): void {
-            \App\Plan\PlanEdits::choose($job, $profile);
+            (new ChooseThermostat($profile))->apply($job, User::query()->where('crew_id', $job->crew_id)->firstOrFail());
             $job->planned_at = now();
             $job->save();
         });

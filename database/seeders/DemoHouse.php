@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
+use App\Document\Edit;
 use App\Document\EditDocument;
 use App\Handover\HandOver;
 use App\House\House;
@@ -11,10 +12,14 @@ use App\Jobs\File\ImportJob;
 use App\Models\Job;
 use App\Models\Photo;
 use App\Models\Record\MoveTick;
+use App\Models\Record\PowerState;
 use App\Models\Record\SettingEntry;
 use App\Models\Record\Signature;
+use App\Models\Record\StepMoment;
+use App\Models\Stage;
 use App\Models\User;
-use App\Plan\PlanEdits;
+use App\Plan\Edit\ChooseThermostat;
+use App\Plan\Edit\UsePlan;
 use App\Records\Append;
 use App\Records\Power\PowerFlag;
 use App\Records\Power\RaisePowerFlag;
@@ -22,6 +27,7 @@ use App\Records\Reading\ReadingPlace;
 use App\Records\Reading\RecordReading;
 use App\Records\Step\ObserveSign;
 use App\Records\Step\RunStep;
+use App\Survey\Edit\FinishSurvey;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Str;
 use Unionbit\Core\Circuit\Meter\MeterMode;
@@ -92,8 +98,8 @@ final class DemoHouse
     {
         $this->pass(60);
         $job = $this->open();
-        $this->power($job, 'live', 26.8);
-        $this->measure($job, new ReadingPlace('survey', MeterMode::Volts, 'indoor.R', 'indoor.C'));
+        $this->power($job, PowerState::Live, 26.8);
+        $this->measure($job, new ReadingPlace(Stage::Survey, MeterMode::Volts, 'indoor.R', 'indoor.C'));
         foreach (['wall', 'indoor'] as $place) {
             Append::row(
                 Photo::class,
@@ -103,12 +109,8 @@ final class DemoHouse
                 static fn (): array => ['place' => $place, 'skipped' => 'demo data has no camera'],
             );
         }
-        $this->edit($job, static function (Job $job): string {
-            $job->surveyed_at = now();
-
-            return 'finished the survey';
-        });
-        RaisePowerFlag::to($job, $this->user, (string) Str::ulid(), 'not-proved', [], false);
+        $this->edit($job, new FinishSurvey());
+        RaisePowerFlag::to($job, $this->user, (string) Str::ulid(), PowerState::NotProved, [], false);
         Carbon::setTestNow();
 
         return $job;
@@ -118,9 +120,9 @@ final class DemoHouse
     public function planned(bool $used): Job
     {
         $job = $this->surveyed();
-        $this->edit($job, fn (Job $job): string => PlanEdits::choose($job, $this->file->string('thermostat')));
+        $this->edit($job, new ChooseThermostat($this->file->string('thermostat')));
         if ($used) {
-            $this->edit($job, static fn (Job $job): string => PlanEdits::use($job));
+            $this->edit($job, new UsePlan());
         }
         Carbon::setTestNow();
 
@@ -136,11 +138,11 @@ final class DemoHouse
     {
         $job = $this->planned(used: true);
         $this->pass(5);
-        $this->power($job, 'isolated', 0.0);
+        $this->power($job, PowerState::Isolated, 0.0);
         $this->land($job);
-        $this->power($job, 'live', 26.6);
+        $this->power($job, PowerState::Live, 26.6);
         $this->enterSettings($job, $wrong);
-        RaisePowerFlag::to($job, $this->user, (string) Str::ulid(), 'not-proved', [], false);
+        RaisePowerFlag::to($job, $this->user, (string) Str::ulid(), PowerState::NotProved, [], false);
         Carbon::setTestNow();
 
         return $job;
@@ -152,9 +154,9 @@ final class DemoHouse
         $this->pass(0);
         $job = $this->open();
         $this->pass(12);
-        $this->power($job, 'live', 27.0);
-        $this->measure($job, new ReadingPlace('survey', MeterMode::Volts, 'indoor.R', 'indoor.C'));
-        $this->measure($job, new ReadingPlace('survey', MeterMode::Volts, 'wall.R', 'wall.C'));
+        $this->power($job, PowerState::Live, 27.0);
+        $this->measure($job, new ReadingPlace(Stage::Survey, MeterMode::Volts, 'indoor.R', 'indoor.C'));
+        $this->measure($job, new ReadingPlace(Stage::Survey, MeterMode::Volts, 'wall.R', 'wall.C'));
         foreach (['wall', 'indoor'] as $place) {
             Append::row(
                 Photo::class,
@@ -164,17 +166,13 @@ final class DemoHouse
                 static fn (): array => ['place' => $place, 'skipped' => 'demo data has no camera'],
             );
         }
-        $this->edit($job, static function (Job $job): string {
-            $job->surveyed_at = now();
-
-            return 'finished the survey';
-        });
+        $this->edit($job, new FinishSurvey());
         $this->pass(6);
-        $this->edit($job, fn (Job $job): string => PlanEdits::choose($job, $this->file->string('thermostat')));
-        $this->edit($job, static fn (Job $job): string => PlanEdits::use($job));
-        $this->power($job, 'isolated', 0.0);
+        $this->edit($job, new ChooseThermostat($this->file->string('thermostat')));
+        $this->edit($job, new UsePlan());
+        $this->power($job, PowerState::Isolated, 0.0);
         $this->land($job);
-        $this->power($job, 'live', 26.6);
+        $this->power($job, PowerState::Live, 26.6);
         $this->enterSettings($job);
         foreach (
             array_filter(House::of($job)->steps()?->all() ?? [], static fn (Step $s): bool => $s->method->isMain()) as $step
@@ -239,26 +237,26 @@ final class DemoHouse
     private function prove(Job $job, Step $step): void
     {
         if ($step->setUpIsolated) {
-            $this->power($job, 'isolated', 0.0);
+            $this->power($job, PowerState::Isolated, 0.0);
         }
         $this->pass(1);
-        RunStep::record($job, $this->user, (string) Str::ulid(), $step->key(), 'start');
+        RunStep::record($job, $this->user, (string) Str::ulid(), $step->key(), StepMoment::Start);
         if ($step->setUpIsolated) {
-            $this->power($job, 'live', 26.4);
+            $this->power($job, PowerState::Live, 26.4);
         }
         $this->pass((int) ceil($step->wait->seconds / 60) + 1);
         foreach ($step->signs as $sign) {
             ObserveSign::record($job, $this->user, (string) Str::ulid(), $step->key(), $sign->key, true);
         }
         foreach ($step->probes as $probe) {
-            $this->measure($job, new ReadingPlace('prove', MeterMode::Volts, $probe->a, $probe->b, $step->key()));
+            $this->measure($job, new ReadingPlace(Stage::Prove, MeterMode::Volts, $probe->a, $probe->b, $step->key()));
         }
         if ($step->setUpIsolated) {
-            $this->power($job, 'isolated', 0.0);
+            $this->power($job, PowerState::Isolated, 0.0);
         }
-        RunStep::record($job, $this->user, (string) Str::ulid(), $step->key(), 'end');
+        RunStep::record($job, $this->user, (string) Str::ulid(), $step->key(), StepMoment::End);
         if ($step->setUpIsolated) {
-            $this->power($job, 'live', 26.5);
+            $this->power($job, PowerState::Live, 26.5);
         }
     }
 
@@ -273,7 +271,7 @@ final class DemoHouse
         RecordReading::record($job, $this->user, (string) Str::ulid(), $place, number_format($noisy, 1, '.', ''));
     }
 
-    private function power(Job $job, string $state, float $volts): void
+    private function power(Job $job, PowerState $state, float $volts): void
     {
         $this->pass(1);
         RaisePowerFlag::to(
@@ -282,15 +280,14 @@ final class DemoHouse
             (string) Str::ulid(),
             $state,
             array_fill_keys(array_column(PowerFlag::sources($job), 'id'), number_format($volts, 1, '.', '')),
-            $state === 'isolated',
+            $state === PowerState::Isolated,
             true,
         );
     }
 
-    /** @param  callable(Job): string  $change */
-    private function edit(Job $job, callable $change): void
+    private function edit(Job $job, Edit $edit): void
     {
-        (new EditDocument())($job, $this->user, (string) Str::ulid(), $job->version, $change);
+        (new EditDocument())($job, $this->user, (string) Str::ulid(), $job->version, $edit);
     }
 
     private function pass(int $minutes): void

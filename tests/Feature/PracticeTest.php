@@ -187,7 +187,7 @@ it(
         $csv = (string) $this->get("/jobs/{$job->id}/readings.csv")->getContent();
 
         expect(PowerFlag::of($job)->state)
-            ->toBe('not-proved')
+            ->toBe(App\Models\Record\PowerState::NotProved)
             ->and(array_filter(array_column($progress->settings(), 'done')))
             ->toBe([])
             ->and($progress->isLanded())

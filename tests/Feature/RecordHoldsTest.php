@@ -138,14 +138,12 @@ it('lets no record and no edit in flight into a job that was handed over or put 
                 $user,
                 newId(),
                 $held->version,
-                static fn (Job $j): string => ($j->kind = 'conversion'),
+                new App\Survey\Edit\SetCable('A', 18, 12.0),
             ),
         )
         ->toThrow(AuthorizationException::class)
-        ->and(Waiver::query()->count())
-        ->toBe(0)
-        ->and(Job::query()->withTrashed()->findOrFail($job->id)->kind)
-        ->toBe('replacement');
+        ->and(Job::query()->withTrashed()->findOrFail($job->id)->survey)
+        ->toEqual($held->survey);
 })->with(['handed_over_at', 'deleted_at']);
 
 it('hands over in the moment in which it asks, and only once', function (): void {

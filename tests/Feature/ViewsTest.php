@@ -4,11 +4,10 @@ declare(strict_types=1);
 
 use App\House\BoardView;
 use App\House\Catalog;
+use App\House\ConductorView;
 use App\House\House;
 use App\Models\Job;
 use App\Records\Reading\MeterValue;
-use App\House\ConductorView;
-use Illuminate\Validation\ValidationException;
 use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Job\ExampleHouse;
 use Unionbit\Core\Planning\Offer\LetterToLetter;
@@ -32,7 +31,7 @@ it('reads a meter as people type it', function (string $typed, MeterMode $mode, 
 
 it('refuses what no meter shows', function (string $typed, MeterMode $mode, string $says): void {
     expect(fn () => MeterValue::parse($typed, $mode, 'volts'))->toThrow(
-        fn (ValidationException $e) => expect($e->errors()['volts'][0])->toContain($says),
+        fn (App\House\Refused $e) => expect($e->problems['volts'][0])->toContain($says),
     );
 })->with([
     ['', MeterMode::Volts, 'missing'],
@@ -136,7 +135,7 @@ it('marks a conductor as moved by what it means, not by how the plate prints it'
     $plan = House::of($job)->plan ?? throw new LogicException('no plan');
     expect(array_column(BoardView::of($plan)['rows'], 'moved'))->each->toBeFalse();
 
-    App\Plan\PlanEdits::land($job, 3, 'W1');
+    (new App\Plan\Edit\LandConductor(3, 'W1'))->apply($job, App\Models\User::query()->firstOrFail());
     $job->version++;
     $rows = BoardView::of(House::of($job)->plan ?? throw new LogicException('no plan'))['rows'];
     expect(array_column($rows, 'moved', 'number'))->toBe([1 => false, 2 => false, 3 => true, 4 => false, 5 => false]);

@@ -40,7 +40,7 @@ final class FilesController extends Controller
             ...JobFile::write(
                 $job->site,
                 $job->address,
-                $job->kind,
+                $job->kind->value,
                 $house->installation,
                 $house->plan,
                 $job->system_name,

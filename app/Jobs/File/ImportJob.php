@@ -7,11 +7,11 @@ namespace App\Jobs\File;
 use App\Handover\HandOver;
 use App\House\JobFiles;
 use App\House\ProfileShelf;
-use App\Jobs\CreateJob;
 use App\Jobs\OpenJob;
 use App\Jobs\SitePlace;
 use App\Models\Job;
 use App\Models\User;
+use App\Models\VisitKind;
 use Illuminate\Support\Facades\DB;
 use Unionbit\Core\Data\InvalidData;
 use Unionbit\Core\Planning\File\PlanFile;
@@ -27,8 +27,8 @@ final readonly class ImportJob
     public function __invoke(User $user, string $id, mixed $json): Job
     {
         $file = $this->files->parse($json);
-        if (! in_array($file->kind, CreateJob::KINDS, true)) {
-            throw InvalidData::notAllowed('/kind', $file->kind, implode(', ', CreateJob::KINDS));
+        if (VisitKind::tryFrom($file->kind) === null) {
+            throw InvalidData::notAllowed('/kind', $file->kind, implode(', ', array_column(VisitKind::cases(), 'value')));
         }
         $plan = $file->plan === null ? [] : ['plan' => PlanFile::write($file->plan)];
         $own = is_array($json) && is_array($json['thermostat'] ?? null) ? $json['thermostat'] : null;

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Jobs\File;
 
-use App\Models\Record\Measurement;
-use App\Models\Record\PowerEvent;
-use App\Models\Record\Reading;
+use App\Models\Record\MeasuredFigure;
+use App\Models\Record\PowerState;
 use App\Models\Record\Signature;
-use App\Models\Record\StepEvent;
+use App\Models\Record\StepMoment;
+use App\Models\Stage;
 use Illuminate\Support\Carbon;
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Circuit\Meter\MeterMode;
@@ -142,14 +142,14 @@ final class RecordColumns
         }
 
         return match ($kind) {
-            'stage' => self::oneOf($value, Reading::STAGES, $at),
+            'stage' => self::oneOf($value, array_column(Stage::withReadings(), 'value'), $at),
             'mode' => self::oneOf($value, array_column(MeterMode::cases(), 'value'), $at),
-            'power' => self::oneOf($value, PowerEvent::STATES, $at),
+            'power' => self::oneOf($value, array_column(PowerState::cases(), 'value'), $at),
             'outcome' => self::oneOf($value, array_column(Outcome::cases(), 'value'), $at),
             'call' => self::oneOf($value, array_column(CallName::cases(), 'value'), $at),
             'setting' => self::oneOf($value, array_column(SettingKey::cases(), 'value'), $at),
-            'event' => self::oneOf($value, StepEvent::EVENTS, $at),
-            'figure' => self::oneOf($value, Measurement::FIGURES, $at),
+            'event' => self::oneOf($value, array_column(StepMoment::cases(), 'value'), $at),
+            'figure' => self::oneOf($value, array_column(MeasuredFigure::cases(), 'value'), $at),
             'role' => self::oneOf($value, Signature::ROLES, $at),
             'step' => self::step($value, $at),
             'flag' => is_bool($value)

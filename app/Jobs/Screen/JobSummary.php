@@ -6,6 +6,7 @@ namespace App\Jobs\Screen;
 
 use App\House\House;
 use App\Models\Job;
+use App\Models\Record\PowerState;
 use App\Records\Power\PowerFlag;
 use App\Records\Progress;
 use Throwable;
@@ -102,7 +103,7 @@ final readonly class JobSummary
             0,
             null,
             [],
-            PowerFlag::as('not-proved')->toArray(),
+            PowerFlag::as(PowerState::NotProved)->toArray(),
         );
     }
 
@@ -130,7 +131,7 @@ final readonly class JobSummary
     /** Everything the job can be found by, made plain; one that cannot be read is found by its names. */
     public static function words(Job $job): string
     {
-        $names = [$job->site, $job->address, $job->system_name, $job->kind, (string) $job->who];
+        $names = [$job->site, $job->address, $job->system_name, $job->kind->value, (string) $job->who];
         try {
             $house = House::of($job);
             $words = SearchWords::of($house->installation, $house->plan);

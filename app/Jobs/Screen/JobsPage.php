@@ -5,11 +5,12 @@ declare(strict_types=1);
 namespace App\Jobs\Screen;
 
 use App\House\Catalog;
-use App\Jobs\CreateJob;
 use App\Models\Crew;
+use App\Models\Record\PowerState;
 use App\Models\Site;
 use App\Models\System;
 use App\Models\User;
+use App\Models\VisitKind;
 use App\Records\Power\PowerFlag;
 use Illuminate\Support\Carbon;
 use stdClass;
@@ -47,7 +48,7 @@ final class JobsPage
             'show' => $show,
             'counts' => $counts,
             'day' => DayView::of($user->crew, $date ?? now()),
-            'kinds' => CreateJob::KINDS,
+            'kinds' => array_column(VisitKind::cases(), 'value'),
             'archetypes' => array_map(
                 static fn (Archetype $a): array => ['id' => $a->id, 'title' => $a->title],
                 app(Catalog::class)->archetypes(),
@@ -106,7 +107,7 @@ final class JobsPage
             'strands' => $summary->strands ?? [],
             'tape' => array_map(static fn (array $s): array => array_diff_key($s, ['word' => 1]), $tape),
             'now' => ['key' => $now['key'], 'name' => $now['name'], 'word' => $now['word']],
-            'power' => PowerFlag::aged($summary->power ?? PowerFlag::as('not-proved')->toArray()),
+            'power' => PowerFlag::aged($summary->power ?? PowerFlag::as(PowerState::NotProved)->toArray()),
             'restore' => $summary->restore ?? [],
             'fails' => $summary?->fails() ?? false,
             'flagged' => ! $closed && ($summary?->isFlagged() ?? false),

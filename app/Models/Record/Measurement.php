@@ -14,7 +14,7 @@ use Illuminate\Support\Carbon;
  * @property string $id
  * @property string $job_id
  * @property int $user_id
- * @property string $figure
+ * @property MeasuredFigure $figure
  * @property ?string $call
  * @property array<string, float> $inputs in US units
  * @property list<array{label: string, value: ?float, unit: string, formula: string}> $lines
@@ -32,14 +32,12 @@ final class Measurement extends Model
     use AppendOnly;
 
     /** Figures that a person measures on the visit. */
-    public const FIGURES = ['split', 'airflow'];
-
     public const UPDATED_AT = null;
 
     protected $guarded = [];
 
     protected function casts(): array
     {
-        return ['inputs' => 'array', 'lines' => 'array', 'simulated' => 'boolean', 'at' => 'datetime'];
+        return ['figure' => MeasuredFigure::class, 'inputs' => 'array', 'lines' => 'array', 'simulated' => 'boolean', 'at' => 'datetime'];
     }
 }

@@ -7,6 +7,7 @@ namespace App\Models\Record;
 use App\Models\User;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
+use Unionbit\Core\Proving\Judge\Outcome;
 
 /**
  * What a person saw or heard of a call.
@@ -17,7 +18,7 @@ use Illuminate\Support\Carbon;
  * @property string $step
  * @property string $sign
  * @property bool $seen
- * @property string $outcome
+ * @property Outcome $outcome
  * @property string $reason
  * @property bool $simulated from the simulated house, in practice
  * @property int $seq place in the job's order of records, given by the server
@@ -36,6 +37,6 @@ final class Observation extends Model
 
     protected function casts(): array
     {
-        return ['seen' => 'boolean', 'simulated' => 'boolean', 'at' => 'datetime'];
+        return ['outcome' => Outcome::class, 'seen' => 'boolean', 'simulated' => 'boolean', 'at' => 'datetime'];
     }
 }

@@ -14,7 +14,7 @@ use Illuminate\Support\Carbon;
  * @property string $id
  * @property string $job_id
  * @property int $user_id
- * @property string $state
+ * @property PowerState $state
  * @property ?float $volts the reading that says least for the state: the highest dead one, the lowest live one
  * @property ?array<string, float> $supplies volts by supply; null in an event from before supplies were named
  * @property ?list<string> $despite what was still open when it was made live all the same
@@ -30,15 +30,13 @@ final class PowerEvent extends Model
 {
     use AppendOnly;
 
-    public const STATES = ['live', 'isolated', 'not-proved'];
-
     public const UPDATED_AT = null;
 
     protected $guarded = [];
 
     protected function casts(): array
     {
-        return [
+        return ['state' => PowerState::class,
             'volts' => 'float',
             'supplies' => 'array',
             'despite' => 'array',

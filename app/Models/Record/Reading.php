@@ -4,9 +4,12 @@ declare(strict_types=1);
 
 namespace App\Models\Record;
 
+use App\Models\Stage;
 use App\Models\User;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
+use Unionbit\Core\Circuit\Meter\MeterMode;
+use Unionbit\Core\Proving\Judge\Outcome;
 
 /**
  * A meter reading with what was expected of it and how it was judged.
@@ -14,16 +17,16 @@ use Illuminate\Support\Carbon;
  * @property string $id
  * @property string $job_id
  * @property int $user_id
- * @property string $stage
+ * @property Stage $stage
  * @property ?string $step
  * @property ?string $call
- * @property string $mode
+ * @property MeterMode $mode
  * @property string $a
  * @property string $b
  * @property ?float $value in the unit of the mode; null is over-limit
- * @property string $power
+ * @property PowerState $power
  * @property array<string, mixed> $expected
- * @property string $outcome
+ * @property Outcome $outcome
  * @property string $reason
  * @property list<string> $candidates
  * @property ?string $corrects_id
@@ -39,15 +42,13 @@ final class Reading extends Model
     use AppendOnly;
 
     /** Where a reading can be taken. */
-    public const STAGES = ['survey', 'plan', 'set', 'prove'];
-
     public const UPDATED_AT = null;
 
     protected $guarded = [];
 
     protected function casts(): array
     {
-        return [
+        return ['power' => PowerState::class, 'mode' => MeterMode::class, 'outcome' => Outcome::class, 'stage' => Stage::class,
             'value' => 'float',
             'expected' => 'array',
             'candidates' => 'array',

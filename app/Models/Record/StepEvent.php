@@ -15,7 +15,7 @@ use Illuminate\Support\Carbon;
  * @property string $job_id
  * @property int $user_id
  * @property string $step
- * @property string $event
+ * @property StepMoment $event
  * @property bool $simulated written in practice
  * @property int $seq place in the job's order of records, given by the server
  * @property ?string $from_file the name that the file gives, where the row came out of a job file
@@ -27,14 +27,12 @@ final class StepEvent extends Model
 {
     use AppendOnly;
 
-    public const EVENTS = ['start', 'end'];
-
     public const UPDATED_AT = null;
 
     protected $guarded = [];
 
     protected function casts(): array
     {
-        return ['at' => 'datetime'];
+        return ['event' => StepMoment::class, 'at' => 'datetime'];
     }
 }

@@ -6,10 +6,10 @@ namespace App\Prove\Practice;
 
 use App\House\House;
 use App\House\JobFiles;
+use App\House\Refused;
 use App\Models\Job;
 use App\Records\Reading\ReadingPlace;
 use App\Records\Step\StepRecord;
-use Illuminate\Validation\ValidationException;
 use Unionbit\Core\Circuit\Circuit;
 use Unionbit\Core\Circuit\Meter\Meter;
 use Unionbit\Core\Circuit\Setup;
@@ -36,7 +36,7 @@ final class Practice
         }
         $seen = (new Meter($context->circuit))->read($place->mode, $setup, $place->a, $place->b);
         if ($seen->refused !== null) {
-            throw ValidationException::withMessages(['value' => $seen->refused]);
+            throw Refused::at('value', $seen->refused);
         }
         if ($seen->overLimit || $seen->nominal === null) {
             return $seen->floating ? '8.4' : 'OL';
@@ -55,10 +55,10 @@ final class Practice
         $fault = self::fault($job);
         $record =
             StepRecord::all($job)[$step] ??
-            throw ValidationException::withMessages(['step' => "There is no proving step {$step} for this house."]);
+            throw Refused::at('step', "There is no proving step {$step} for this house.");
         $circuit =
             House::of($job)->plan?->circuit() ??
-            throw ValidationException::withMessages(['step' => 'Choose a thermostat first.']);
+            throw Refused::at('step', 'Choose a thermostat first.');
         $setup = $record->secondsLeft() > 0 ? $record->step->waiting : $record->step->setup;
         $runs = self::running($circuit, $setup, $fault);
         $signs = [];
@@ -90,9 +90,7 @@ final class Practice
     private static function fault(Job $job): ?Fault
     {
         if ($job->practice === null) {
-            throw ValidationException::withMessages([
-                'value' => 'The simulated meter is for practice: turn that on first. A real reading comes from the meter in hand.',
-            ]);
+            throw Refused::at('value', 'The simulated meter is for practice: turn that on first. A real reading comes from the meter in hand.');
         }
         $circuit = House::of($job)->plan?->circuit();
         foreach (

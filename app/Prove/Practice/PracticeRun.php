@@ -7,6 +7,7 @@ namespace App\Prove\Practice;
 use App\Document\EditDocument;
 use App\House\House;
 use App\House\JobFiles;
+use App\House\Refused;
 use App\Models\Job;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
@@ -77,7 +78,7 @@ final readonly class PracticeRun
 
     private function fault(Job $job, string $wanted): string
     {
-        $plan = House::of($job)->plan ?? throw ValidationException::withMessages(['on' => 'Choose a thermostat first.']);
+        $plan = House::of($job)->plan ?? throw Refused::at('on', 'Choose a thermostat first.');
         if ($wanted === '') {
             return '';
         }
@@ -88,6 +89,6 @@ final readonly class PracticeRun
 
         return in_array($wanted, $ids, true)
             ? $wanted
-            : throw ValidationException::withMessages(['fault' => "This house cannot have the fault {$wanted}."]);
+            : throw Refused::at('fault', "This house cannot have the fault {$wanted}.");
     }
 }

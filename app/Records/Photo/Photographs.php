@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Records\Photo;
 
+use App\House\Refused;
 use App\Models\Job;
 use App\Models\Photo;
 use App\Models\User;
 use App\Records\Append;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Storage;
-use Illuminate\Validation\ValidationException;
 use Intervention\Image\ImageManager;
 use Throwable;
 
@@ -44,9 +44,7 @@ final class Photographs
                 ->orient();
             $picture = $image->toJpeg(82)->toString();
         } catch (Throwable) {
-            throw ValidationException::withMessages([
-                'photo' => "{$name} is damaged: no picture could be read from it. Take it again.",
-            ]);
+            throw Refused::at('photo', "{$name} is damaged: no picture could be read from it. Take it again.");
         }
         $photo = Append::row(Photo::class, $id, $job, $user, static function () use (
             $path,
@@ -96,9 +94,7 @@ final class Photographs
 
     private static function check(UploadedFile $file, string $name): void
     {
-        $bad = static fn (string $why): ValidationException => ValidationException::withMessages([
-            'photo' => "{$name} {$why}",
-        ]);
+        $bad = static fn (string $why): Refused => Refused::at('photo', "{$name} {$why}");
         if (
             in_array($file->getError(), [UPLOAD_ERR_INI_SIZE, UPLOAD_ERR_FORM_SIZE], true) ||
             $file->getSize() > self::MOST_BYTES

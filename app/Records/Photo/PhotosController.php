@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Records\Photo;
 
+use App\House\Refused;
 use App\Models\Job;
 use App\Models\Photo;
 use App\Models\PhotoMark;
@@ -12,7 +13,6 @@ use App\Web\Controller;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Storage;
-use Illuminate\Validation\ValidationException;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 
 /** Photographs of a job, their marks, and the reasons for having none. */
@@ -22,9 +22,7 @@ final class PhotosController extends Controller
     {
         $file = $request->file('photo');
         if (! ($file instanceof UploadedFile)) {
-            throw ValidationException::withMessages([
-                'photo' => 'No photograph arrived. Choose one, or say why there is none.',
-            ]);
+            throw Refused::at('photo', 'No photograph arrived. Choose one, or say why there is none.');
         }
         $photo = Photographs::keep(
             $request->job(),
@@ -41,7 +39,7 @@ final class PhotosController extends Controller
     {
         $reason = trim($request->string('reason')->toString());
         if ($reason === '') {
-            throw ValidationException::withMessages(['reason' => 'Say why there is no photograph, in a word or two.']);
+            throw Refused::at('reason', 'Say why there is no photograph, in a word or two.');
         }
         $photo = Append::row(
             Photo::class,
@@ -62,18 +60,16 @@ final class PhotosController extends Controller
                 ->photos()
                 ->whereNotNull('path')
                 ->find($request->string('photo_id')->toString()) ??
-            throw ValidationException::withMessages(['photo_id' => 'There is no such photograph in this job.']);
+            throw Refused::at('photo_id', 'There is no such photograph in this job.');
         $end = $request->string('end')->toString();
         if (! in_array($end, PhotoView::ends($job, $photo->place), true)) {
-            throw ValidationException::withMessages([
-                'end' => "There is no conductor end {$end} at the {$photo->place}. Use ".
+            throw Refused::at('end', "There is no conductor end {$end} at the {$photo->place}. Use ".
                     implode(', ', PhotoView::ends($job, $photo->place)).
-                    '.',
-            ]);
+                    '.');
         }
         $takesBack = $request->nullableString('takes_back');
         if ($takesBack !== null && ! $photo->marks()->whereKey($takesBack)->exists()) {
-            throw ValidationException::withMessages(['takes_back' => 'That mark is not on this photograph.']);
+            throw Refused::at('takes_back', 'That mark is not on this photograph.');
         }
         $row = Append::row(
             PhotoMark::class,

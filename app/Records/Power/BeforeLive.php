@@ -6,7 +6,10 @@ namespace App\Records\Power;
 
 use App\Models\Job;
 use App\Models\Record\Reading;
+use App\Models\Stage;
 use App\Records\Progress;
+use Unionbit\Core\Circuit\Meter\MeterMode;
+use Unionbit\Core\Proving\Judge\Outcome;
 
 /** What is still open while the power is about to come on: ohms that fail, what a running step has taken apart, a landing half done. */
 final class BeforeLive
@@ -27,13 +30,13 @@ final class BeforeLive
         foreach (
             $job
                 ->counting($job->readings())
-                ->whereIn('stage', ['plan', 'prove'])
-                ->where('mode', 'O')
+                ->whereIn('stage', [Stage::Plan, Stage::Prove])
+                ->where('mode', MeterMode::Ohms)
                 ->get() as $reading
         ) {
             $last["{$reading->a}~{$reading->b}"] = $reading;
         }
-        $failing = array_filter($last, static fn (Reading $r): bool => $r->outcome === 'fail');
+        $failing = array_filter($last, static fn (Reading $r): bool => $r->outcome === Outcome::Fail);
 
         return array_values(
             array_map(

@@ -7,6 +7,7 @@ namespace App\Records\Power;
 use App\House\House;
 use App\Models\Job;
 use App\Models\Record\PowerEvent;
+use App\Models\Record\PowerState;
 use Illuminate\Support\Carbon;
 use Unionbit\Core\Job\PowerSource;
 
@@ -26,7 +27,7 @@ final readonly class PowerFlag
      * @param  ?string  $why  not proved, and for which reason: none, lapsed, file, future, supply, reading
      */
     private function __construct(
-        public string $state,
+        public PowerState $state,
         public ?float $volts,
         public ?Carbon $at,
         public array $readings = [],
@@ -39,7 +40,7 @@ final readonly class PowerFlag
     {
         $last = $job->counting($job->powerEvents())->reorder()->orderByDesc('seq')->first();
 
-        return $last === null ? new self('not-proved', null, null, why: 'none') : self::proves($job, $last);
+        return $last === null ? new self(PowerState::NotProved, null, null, why: 'none') : self::proves($job, $last);
     }
 
     private static function proves(Job $job, PowerEvent $event): self
@@ -47,13 +48,13 @@ final readonly class PowerFlag
         $sources = self::sources($job);
         $readings = $event->supplies ?? ($event->volts === null ? [] : [$sources[0]->id => $event->volts]);
         $open = array_values(array_filter($sources, static fn (PowerSource $s): bool => ! isset($readings[$s->id])));
-        $isolated = $event->state === 'isolated';
+        $isolated = $event->state === PowerState::Isolated;
         $bad = array_filter(
             $readings,
             static fn (float $v): bool => RaisePowerFlag::problem($event->state, $v) !== null,
         );
         $why = match (true) {
-            $event->state === 'not-proved' => 'none',
+            $event->state === PowerState::NotProved => 'none',
             $event->from_file !== null => 'file',
             $event->at->isFuture() => 'future',
             $open !== [] => 'supply',
@@ -63,7 +64,7 @@ final readonly class PowerFlag
         };
 
         return new self(
-            $why === null ? $event->state : 'not-proved',
+            $why === null ? $event->state : PowerState::NotProved,
             $event->volts,
             $event->at,
             $readings,
@@ -89,19 +90,19 @@ final readonly class PowerFlag
     }
 
     /** The flag as it stood when something was recorded. */
-    public static function as(string $state): self
+    public static function as(PowerState $state): self
     {
         return new self($state, null, null);
     }
 
     public function isLive(): bool
     {
-        return $this->state === 'live';
+        return $this->state === PowerState::Live;
     }
 
     public function isIsolated(): bool
     {
-        return $this->state === 'isolated';
+        return $this->state === PowerState::Isolated;
     }
 
     /** The words for a refusal: "the power flag says live". */
@@ -137,24 +138,24 @@ final readonly class PowerFlag
     {
         $at = is_string($written['at'] ?? null) ? Carbon::parse($written['at']) : null;
         $lapsed =
-            $written['state'] === 'isolated' && ($at === null || $at->copy()->addMinutes(self::lapse())->isPast());
+            $written['state'] === PowerState::Isolated->value && ($at === null || $at->copy()->addMinutes(self::lapse())->isPast());
 
         return $lapsed
             ? [
                 ...$written,
-                'state' => 'not-proved',
+                'state' => PowerState::NotProved->value,
                 'lapsed' => true,
                 'lapsesAt' => null,
                 'why' => ucfirst(self::reason('lapsed', [])),
             ]
             : [
                 ...$written,
-                'old' => $written['state'] === 'live' && $at !== null && $at->copy()->addHours(self::OLD_HOURS)->isPast(),
+                'old' => $written['state'] === PowerState::Live->value && $at !== null && $at->copy()->addHours(self::OLD_HOURS)->isPast(),
             ];
     }
 
     /** When the power last came on, or went off: the event that began the present run of one state. */
-    public static function since(Job $job, string $state): ?Carbon
+    public static function since(Job $job, PowerState $state): ?Carbon
     {
         $since = null;
         $previous = null;
@@ -172,13 +173,13 @@ final readonly class PowerFlag
     public function toArray(): array
     {
         return [
-            'state' => $this->state,
+            'state' => $this->state->value,
             'volts' => $this->volts,
             'at' => $this->at?->toIso8601String(),
             'lapsed' => $this->why === 'lapsed',
             'lapseMinutes' => self::lapse(),
             'lapsesAt' => $this->isIsolated() ? $this->at?->copy()->addMinutes(self::lapse())->toIso8601String() : null,
-            'why' => $this->state === 'not-proved' ? ucfirst(self::reason($this->why, $this->open)) : null,
+            'why' => $this->state === PowerState::NotProved ? ucfirst(self::reason($this->why, $this->open)) : null,
             'old' => $this->isLive() && $this->at !== null && $this->at->copy()->addHours(self::OLD_HOURS)->isPast(),
         ];
     }

@@ -4,12 +4,13 @@ declare(strict_types=1);
 
 namespace App\Records\Power;
 
+use App\House\Refused;
 use App\Models\Job;
 use App\Models\Record\PowerEvent;
+use App\Models\Record\PowerState;
 use App\Models\User;
 use App\Records\Append;
 use App\Records\Reading\MeterValue;
-use Illuminate\Validation\ValidationException;
 use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Job\PowerSource;
 use Unionbit\Core\Proving\Judge\Judge;
@@ -33,7 +34,7 @@ final class RaisePowerFlag
         Job $job,
         User $user,
         string $id,
-        string $state,
+        PowerState $state,
         array $typed,
         bool $meterProved,
         bool $despite = false,
@@ -44,23 +45,23 @@ final class RaisePowerFlag
             $meterProved,
             $despite,
         ): array {
-            if ($state === 'not-proved') {
+            if ($state === PowerState::NotProved) {
                 return ['state' => $state, 'volts' => null, 'meter_proved' => false];
             }
             $volts = self::readings(PowerFlag::sources($job), $state, $typed);
-            if ($state === 'isolated' && ! $meterProved) {
+            if ($state === PowerState::Isolated && ! $meterProved) {
                 $why =
                     'Prove the meter on a known live source just before and just after: a dead meter reads 0 V everywhere.';
-                throw ValidationException::withMessages(['meter_proved' => $why]);
+                throw Refused::at('meter_proved', $why);
             }
-            $open = $state === 'live' ? BeforeLive::of($job) : [];
+            $open = $state === PowerState::Live ? BeforeLive::of($job) : [];
             if ($open !== [] && ! $despite) {
-                throw ValidationException::withMessages(['despite' => $open]);
+                throw Refused::at('despite', ...$open);
             }
 
             return [
                 'state' => $state,
-                'volts' => $state === 'isolated' ? max($volts) : min($volts),
+                'volts' => $state === PowerState::Isolated ? max($volts) : min($volts),
                 'supplies' => $volts,
                 'meter_proved' => $meterProved,
                 'despite' => $open === [] ? null : $open,
@@ -69,12 +70,12 @@ final class RaisePowerFlag
     }
 
     /** Why this reading does not prove the state; null where it does. */
-    public static function problem(string $state, ?float $volts): ?string
+    public static function problem(PowerState $state, ?float $volts): ?string
     {
         return match ($state) {
-            'isolated' => self::notDead($volts),
-            'live' => self::notLive($volts),
-            default => null,
+            PowerState::Isolated => self::notDead($volts),
+            PowerState::Live => self::notLive($volts),
+            PowerState::NotProved => null,
         };
     }
 
@@ -83,7 +84,7 @@ final class RaisePowerFlag
      * @param  array<string, ?string>  $typed
      * @return non-empty-array<string, float>
      */
-    private static function readings(array $sources, string $state, array $typed): array
+    private static function readings(array $sources, PowerState $state, array $typed): array
     {
         $volts = $problems = [];
         $sole = count($sources) === 1;
@@ -98,7 +99,7 @@ final class RaisePowerFlag
             $volts[$source->id] = (float) $value;
         }
         if ($problems !== []) {
-            throw ValidationException::withMessages($problems);
+            throw Refused::all(array_map(static fn (string $problem): array => [$problem], $problems));
         }
 
         return $volts;

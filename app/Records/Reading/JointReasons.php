@@ -11,9 +11,9 @@ use App\Records\Power\PowerFlag;
 use App\Records\Step\StepRecord;
 use App\Records\Step\StepSheet;
 use Illuminate\Support\Facades\Cache;
-use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Proving\Judge\Judge;
+use Unionbit\Core\Proving\Judge\Outcome;
 use Unionbit\Core\Proving\Judge\TakenReading;
 
 /**
@@ -47,7 +47,7 @@ final readonly class JointReasons
         ];
         $known = [];
         foreach ($groups as $readings) {
-            $failed = array_values(array_filter($readings, static fn (Reading $r): bool => $r->outcome === 'fail'));
+            $failed = array_values(array_filter($readings, static fn (Reading $r): bool => $r->outcome === Outcome::Fail));
             if ($failed !== [] && count($readings) > 1) {
                 $known += self::together($job, $plan, $readings, $failed);
             }
@@ -77,7 +77,7 @@ final readonly class JointReasons
     {
         return self::evidence(
             $step === null
-                ? self::outside($job)["{$place->stage}/{$place->call}"] ?? []
+                ? self::outside($job)["{$place->stage->value}/{$place->call}"] ?? []
                 : array_values($step->readings),
         );
     }
@@ -94,7 +94,7 @@ final readonly class JointReasons
             ->get();
         $groups = [];
         foreach ($readings as $reading) {
-            $groups["{$reading->stage}/{$reading->call}"]["{$reading->mode}/{$reading->a}~{$reading->b}"] = $reading;
+            $groups["{$reading->stage->value}/{$reading->call}"]["{$reading->mode->value}/{$reading->a}~{$reading->b}"] = $reading;
         }
 
         return array_map(array_values(...), $groups);
@@ -108,13 +108,13 @@ final readonly class JointReasons
     {
         $judged = array_filter(
             $readings,
-            static fn (Reading $r): bool => $r->outcome === 'pass' || $r->outcome === 'fail',
+            static fn (Reading $r): bool => $r->outcome === Outcome::Pass || $r->outcome === Outcome::Fail,
         );
 
         return array_values(
             array_map(
                 static fn (Reading $r): TakenReading => new TakenReading(
-                    MeterMode::from($r->mode),
+                    $r->mode,
                     $r->a,
                     $r->b,
                     $r->value,
@@ -134,14 +134,14 @@ final readonly class JointReasons
         $taken = self::evidence($readings);
         $of = array_map(
             static fn (Reading $r): array => [
-                $r->stage,
+                $r->stage->value,
                 $r->step,
                 $r->call,
-                $r->mode,
+                $r->mode->value,
                 $r->a,
                 $r->b,
                 $r->value,
-                $r->power,
+                $r->power->value,
             ],
             $failed,
         );
@@ -151,7 +151,7 @@ final readonly class JointReasons
             static fn (): array => array_map(static function (Reading $reading) use ($job, $taken): array {
                 $place = new ReadingPlace(
                     $reading->stage,
-                    MeterMode::from($reading->mode),
+                    $reading->mode,
                     $reading->a,
                     $reading->b,
                     $reading->step,

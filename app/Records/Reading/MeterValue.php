@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Records\Reading;
 
-use Illuminate\Validation\ValidationException;
+use App\House\Refused;
 use Unionbit\Core\Circuit\Meter\MeterMode;
 
 /** A reading as a person types it: digits, a comma or a point, or OL for over-limit. */
@@ -44,8 +44,8 @@ final class MeterValue
         return $value;
     }
 
-    private static function refuse(string $field, string $message): ValidationException
+    private static function refuse(string $field, string $message): Refused
     {
-        return ValidationException::withMessages([$field => $message]);
+        return Refused::at($field, $message);
     }
 }

@@ -5,10 +5,11 @@ declare(strict_types=1);
 namespace App\Records\Reading;
 
 use App\House\House;
+use App\House\Refused;
 use App\Models\Job;
+use App\Models\Stage;
 use App\Records\Power\PowerFlag;
 use App\Records\Step\StepRecord;
-use Illuminate\Validation\ValidationException;
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Call\CallTable;
 use Unionbit\Core\Circuit\Circuit;
@@ -26,31 +27,29 @@ final readonly class ReadingContext
 
     public static function of(
         Job $job,
-        string $stage,
+        Stage $stage,
         ?string $step,
         ?string $call,
         MeterMode $mode,
         PowerFlag $flag,
     ): self {
         $house = House::of($job);
-        if ($stage === 'survey' || $house->plan === null) {
+        if ($stage === Stage::Survey || $house->plan === null) {
             return new self($house->circuitAsFound(), self::powered(Setup::calling(), $flag, $mode, false), null);
         }
         if ($step !== null) {
             $record =
                 StepRecord::all($job)[$step] ??
-                throw ValidationException::withMessages(['step' => "There is no proving step {$step} for this house."]);
+                throw Refused::at('step', "There is no proving step {$step} for this house.");
 
             return new self($house->plan->circuit(), self::powered($record->step->setup, $flag, $mode, false), $record);
         }
         $table = CallTable::needed($house->installation->archetype);
         $name = CallName::tryFrom($call ?? 'idle');
         if ($name === null || ! $table->has($name)) {
-            throw ValidationException::withMessages([
-                'call' => "This house has no call {$call}. It has ".
+            throw Refused::at('call', "This house has no call {$call}. It has ".
                     implode(', ', array_map(static fn (CallName $c): string => $c->value, $table->calls())).
-                    '.',
-            ]);
+                    '.');
         }
 
         return new self(
@@ -59,19 +58,19 @@ final readonly class ReadingContext
                 Setup::calling(...$table->printed($name, $house->plan->profile))->inMode($name->mode()),
                 $flag,
                 $mode,
-                $stage === 'plan',
+                $stage === Stage::Plan,
             ),
             null,
         );
     }
 
-    /** @throws ValidationException for a point that this circuit does not have */
+    /** @throws Refused for a point that this circuit does not have */
     public function expect(MeterMode $mode, string $a, string $b): Expectation
     {
         $points = $this->circuit->netlist($this->setup)->points;
         foreach (['a' => $a, 'b' => $b] as $probe => $point) {
             if (! isset($points[$point]) || ! $points[$point]->probeable) {
-                throw ValidationException::withMessages([$probe => "There is no point {$point} to put a probe on."]);
+                throw Refused::at($probe, "There is no point {$point} to put a probe on.");
             }
         }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Records\Reading;
 
 use App\Models\Job;
+use App\Models\Stage;
 use App\Records\Power\PowerFlag;
 use Unionbit\Core\Circuit\Meter\MeterMode;
 
@@ -12,7 +13,7 @@ use Unionbit\Core\Circuit\Meter\MeterMode;
 final readonly class ReadingPlace
 {
     public function __construct(
-        public string $stage,
+        public Stage $stage,
         public MeterMode $mode,
         public string $a,
         public string $b,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Records\Reading;
 
 use App\Models\Record\Reading;
+use App\Models\Stage;
 use App\Web\JobRequest;
 use Illuminate\Validation\Rule;
 use Unionbit\Core\Circuit\Meter\MeterMode;
@@ -23,7 +24,7 @@ final class ReadingRequest extends JobRequest
     {
         return [
             'id' => ['required_with:value', 'ulid'],
-            'stage' => ['required', Rule::in(Reading::STAGES)],
+            'stage' => ['required', Rule::enum(Stage::class)->only(Stage::withReadings())],
             'step' => ['nullable', 'string', 'max:40'],
             'call' => ['nullable', 'string', 'max:20'],
             'mode' => ['required', Rule::enum(MeterMode::class)],
@@ -37,7 +38,7 @@ final class ReadingRequest extends JobRequest
     public function place(): ReadingPlace
     {
         return new ReadingPlace(
-            $this->string('stage')->toString(),
+            Stage::from($this->string('stage')->toString()),
             MeterMode::from($this->string('mode')->toString()),
             $this->string('a')->toString(),
             $this->string('b')->toString(),

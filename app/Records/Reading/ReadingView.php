@@ -6,7 +6,7 @@ namespace App\Records\Reading;
 
 use App\Models\Job;
 use App\Models\Record\Reading;
-use Unionbit\Core\Circuit\Meter\MeterMode;
+use App\Models\Stage;
 
 /** A reading as the log and the record show it. */
 final class ReadingView
@@ -23,7 +23,7 @@ final class ReadingView
             'step' => $reading->step,
             'call' => $reading->call,
             'mode' => $reading->mode,
-            'unit' => MeterMode::from($reading->mode)->unit(),
+            'unit' => $reading->mode->unit(),
             'a' => $reading->a,
             'b' => $reading->b,
             'value' => $reading->value,
@@ -45,7 +45,7 @@ final class ReadingView
     }
 
     /** @return list<array<string, mixed>> latest first */
-    public static function log(Job $job, string $stage, ?ReadingNotes $notes = null, int $most = 40): array
+    public static function log(Job $job, Stage $stage, ?ReadingNotes $notes = null, int $most = 40): array
     {
         $rows = $job->readings()->where('stage', $stage)->reorder()->orderByDesc('seq')->limit($most)->get();
         $notes ??= ReadingNotes::of($job);

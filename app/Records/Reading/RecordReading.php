@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Records\Reading;
 
+use App\House\Refused;
 use App\Models\Job;
 use App\Models\Record\Reading;
 use App\Models\User;
 use App\Records\Append;
 use App\Records\Power\PowerFlag;
 use App\Records\Step\StepRecord;
-use Illuminate\Validation\ValidationException;
 use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Proving\Judge\Judge;
 
@@ -34,9 +34,7 @@ final class RecordReading
             $corrects === null
                 ? null
                 : $job->readings()->whereKey($corrects)->first() ??
-                    throw ValidationException::withMessages([
-                        'corrects' => 'The reading to correct is not in this job.',
-                    ]);
+                    throw Refused::at('corrects', 'The reading to correct is not in this job.');
 
         if (
             $original !== null &&
@@ -44,14 +42,12 @@ final class RecordReading
                 $place->stage,
                 $place->step,
                 $place->call,
-                $place->mode->value,
+                $place->mode,
                 $place->a,
                 $place->b,
             ]
         ) {
-            throw ValidationException::withMessages([
-                'corrects' => 'A correction stands for a reading of the same points, in the same mode and step.',
-            ]);
+            throw Refused::at('corrects', 'A correction stands for a reading of the same points, in the same mode and step.');
         }
 
         return Append::row(Reading::class, $id, $job, $user, static function () use (
@@ -69,7 +65,7 @@ final class RecordReading
             }
             $expected = $context->expect($place->mode, $place->a, $place->b);
             if ($expected->refused !== null) {
-                throw ValidationException::withMessages(['value' => $expected->refused]);
+                throw Refused::at('value', $expected->refused);
             }
             $verdict = (new Judge($context->circuit))->reading(
                 $expected,
@@ -84,13 +80,13 @@ final class RecordReading
                 'stage' => $place->stage,
                 'step' => $place->step,
                 'call' => $place->call,
-                'mode' => $place->mode->value,
+                'mode' => $place->mode,
                 'a' => $expected->a,
                 'b' => $expected->b,
                 'value' => $value,
                 'power' => $flag->state,
                 'expected' => $expected->toArray(),
-                'outcome' => $verdict->outcome->value,
+                'outcome' => $verdict->outcome,
                 'reason' => $verdict->reason,
                 'candidates' => $verdict->candidates,
                 'corrects_id' => $original?->id,
@@ -102,20 +98,18 @@ final class RecordReading
     private static function sameRun(?StepRecord $step, Reading $original): void
     {
         if ($step !== null && $step->startedSeq !== null && $original->seq < $step->startedSeq) {
-            throw ValidationException::withMessages([
-                'corrects' => 'This reading belongs to an earlier run of the step: measure again.',
-            ]);
+            throw Refused::at('corrects', 'This reading belongs to an earlier run of the step: measure again.');
         }
     }
 
     private static function gate(bool $running, PowerFlag $flag, MeterMode $mode): void
     {
         if (! $running) {
-            throw ValidationException::withMessages(['step' => 'Start the step first: set it up, then measure.']);
+            throw Refused::at('step', 'Start the step first: set it up, then measure.');
         }
         $live = $mode === MeterMode::Volts || $mode === MeterMode::Amps;
         if ($live && ! $flag->isLive()) {
-            throw ValidationException::withMessages(['power' => "This reading needs 24 V live, and {$flag->says()}."]);
+            throw Refused::at('power', "This reading needs 24 V live, and {$flag->says()}.");
         }
     }
 }

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace App\Records\Step;
 
 use App\House\House;
+use App\House\Refused;
 use App\Models\Job;
 use App\Models\Record\Observation;
 use App\Models\User;
 use App\Records\Append;
 use App\Records\Power\PowerFlag;
-use Illuminate\Validation\ValidationException;
 use Unionbit\Core\Circuit\LoadState;
 use Unionbit\Core\Proving\Step\Sign;
 
@@ -27,17 +27,15 @@ final class ObserveSign
         ): array {
             $record =
                 StepRecord::all($job)[$step] ??
-                throw ValidationException::withMessages(['step' => "There is no proving step {$step} for this house."]);
+                throw Refused::at('step', "There is no proving step {$step} for this house.");
             $wanted =
                 array_values(array_filter($record->step->signs, static fn (Sign $s): bool => $s->key === $sign))[0] ??
-                throw ValidationException::withMessages(['sign' => "Nothing called {$sign} is watched in this step."]);
+                throw Refused::at('sign', "Nothing called {$sign} is watched in this step.");
             $flag = PowerFlag::of($job);
             if (! $record->isRunning() || ! $flag->isLive()) {
-                throw ValidationException::withMessages([
-                    'power' => $record->isRunning()
+                throw Refused::at('power', $record->isRunning()
                         ? "Nothing can run yet: {$flag->says()}."
-                        : 'Start the step first: set it up, then watch.',
-                ]);
+                        : 'Start the step first: set it up, then watch.');
             }
             $outcome = match (true) {
                 $seen => 'pass',

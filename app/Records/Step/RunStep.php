@@ -4,14 +4,15 @@ declare(strict_types=1);
 
 namespace App\Records\Step;
 
+use App\House\Refused;
 use App\Models\Job;
 use App\Models\Record\StepEvent;
+use App\Models\Record\StepMoment;
 use App\Models\User;
 use App\Records\Append;
 use App\Records\Power\PowerFlag;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Str;
-use Illuminate\Validation\ValidationException;
 
 /**
  * Starts a proving step, or ends it with everything put back. The power flag has to agree with the set-up. A higher
@@ -19,7 +20,7 @@ use Illuminate\Validation\ValidationException;
  */
 final class RunStep
 {
-    public static function record(Job $job, User $user, string $id, string $key, string $event): StepEvent
+    public static function record(Job $job, User $user, string $id, string $key, StepMoment $event): StepEvent
     {
         return Append::row(StepEvent::class, $id, $job, $user, static function () use (
             $job,
@@ -31,20 +32,16 @@ final class RunStep
             $records = StepRecord::all($job);
             $record =
                 $records[$key] ??
-                throw ValidationException::withMessages(['step' => "There is no proving step {$key} for this house."]);
+                throw Refused::at('step', "There is no proving step {$key} for this house.");
             $flag = PowerFlag::of($job);
             if ($record->step->setUpIsolated && ! $flag->isIsolated()) {
-                $doing = $event === 'start' ? 'A jumper is placed' : 'A jumper comes out';
-                throw ValidationException::withMessages([
-                    'power' => "{$doing} with the power off and proved dead, and {$flag->says()}. Isolate first.",
-                ]);
+                $doing = $event === StepMoment::Start ? 'A jumper is placed' : 'A jumper comes out';
+                throw Refused::at('power', "{$doing} with the power off and proved dead, and {$flag->says()}. Isolate first.");
             }
-            if ($event === 'start' && ! $record->step->setUpIsolated && ! $flag->isLive()) {
-                throw ValidationException::withMessages([
-                    'power' => "This step needs 24 V live, and {$flag->says()}. Make live first.",
-                ]);
+            if ($event === StepMoment::Start && ! $record->step->setUpIsolated && ! $flag->isLive()) {
+                throw Refused::at('power', "This step needs 24 V live, and {$flag->says()}. Make live first.");
             }
-            if ($event === 'start') {
+            if ($event === StepMoment::Start) {
                 foreach ($records as $other) {
                     if (! $other->isRunning() || $other->step->key() === $key) {
                         continue;
@@ -52,13 +49,11 @@ final class RunStep
                     if ($other->step->key() === $record->step->follows) {
                         self::joined($job, $user, $other->step->key(), $now);
                     } else {
-                        throw ValidationException::withMessages([
-                            'step' => "End {$other->step->call->label()}, {$other->step->method->label()} first: its set-up is still in place.",
-                        ]);
+                        throw Refused::at('step', "End {$other->step->call->label()}, {$other->step->method->label()} first: its set-up is still in place.");
                     }
                 }
             } elseif (! $record->isRunning()) {
-                throw ValidationException::withMessages(['step' => 'This step is not running.']);
+                throw Refused::at('step', 'This step is not running.');
             }
 
             return ['step' => $key, 'event' => $event, 'at' => $now];
@@ -71,7 +66,7 @@ final class RunStep
         Append::write(StepEvent::class, (string) Str::ulid(), $job, $user, [
             'at' => $now,
             'step' => $key,
-            'event' => 'end',
+            'event' => StepMoment::End,
         ]);
     }
 }

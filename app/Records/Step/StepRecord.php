@@ -7,10 +7,12 @@ namespace App\Records\Step;
 use App\House\House;
 use App\Models\Job;
 use App\Models\Record\Observation;
+use App\Models\Record\PowerState;
 use App\Models\Record\Reading;
 use App\Records\Power\PowerFlag;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Collection;
+use Unionbit\Core\Proving\Judge\Outcome;
 use Unionbit\Core\Proving\Step\Step;
 use Unionbit\Core\Proving\Step\Wait;
 use Unionbit\Core\Proving\Step\Waits;
@@ -43,8 +45,8 @@ final readonly class StepRecord
         $events = $job->counting($job->stepEvents())->get()->groupBy('step');
         $readings = $job->counting($job->readings())->whereNotNull('step')->get()->groupBy('step');
         $observations = $job->counting($job->observations())->get()->groupBy('step');
-        $powerOn = PowerFlag::since($job, 'live');
-        $powerOff = PowerFlag::since($job, 'isolated');
+        $powerOn = PowerFlag::since($job, PowerState::Live);
+        $powerOff = PowerFlag::since($job, PowerState::Isolated);
 
         $waits = new Waits(House::of($job)->installation);
         $ends = [];
@@ -104,7 +106,7 @@ final readonly class StepRecord
     public function hasFailed(): bool
     {
         foreach ([...array_values($this->readings), ...array_values($this->signs)] as $row) {
-            if ($row->outcome === 'fail') {
+            if ($row->outcome === Outcome::Fail) {
                 return true;
             }
         }
@@ -116,12 +118,12 @@ final readonly class StepRecord
     public function isPassed(): bool
     {
         foreach ($this->step->probes as $probe) {
-            if (($this->readings[$probe->key()]->outcome ?? null) !== 'pass') {
+            if (($this->readings[$probe->key()]->outcome ?? null) !== Outcome::Pass) {
                 return false;
             }
         }
         foreach ($this->step->signs as $sign) {
-            if (! $sign->optional && ($this->signs[$sign->key]->outcome ?? null) !== 'pass') {
+            if (! $sign->optional && ($this->signs[$sign->key]->outcome ?? null) !== Outcome::Pass) {
                 return false;
             }
         }

@@ -55,6 +55,18 @@ final readonly class Cable
         return new self($this->id, $this->from, $this->to, $this->gauge, $this->feet, $conductors, $this->kind);
     }
 
+    /** @return list<Conductor> all but this one */
+    public function without(int $number): array
+    {
+        return array_values(array_filter($this->conductors, static fn (Conductor $c): bool => $c->number !== $number));
+    }
+
+    /** The number that the next conductor of this cable gets. */
+    public function nextNumber(): int
+    {
+        return 1 + max([0, ...array_map(static fn (Conductor $c): int => $c->number, $this->conductors)]);
+    }
+
     /** The end, near or far, that a conductor of this cable has at a place. */
     public function endAt(Place $place): ?string
     {

@@ -41,6 +41,18 @@ final readonly class Landing
         return new self($this->wall, $this->indoor, $in, $this->jumpers, $this->plugIn);
     }
 
+    /** The jumper of this plan with that label; null where there is none. */
+    public function jumper(string $label): ?Jumper
+    {
+        foreach ($this->jumpers as $jumper) {
+            if ($jumper->label === $label) {
+                return $jumper;
+            }
+        }
+
+        return null;
+    }
+
     public function withJumper(Jumper $jumper): self
     {
         return new self($this->wall, $this->indoor, $this->linkIn, [...$this->jumpers, $jumper], $this->plugIn);

@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Plan\Edit;
+
+use App\Document\Edit;
+use App\Document\EditRequest;
+use App\House\Refused;
+use App\Models\Job;
+use App\Models\User;
+use Illuminate\Validation\Rule;
+use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Terminal\Place;
+use Unionbit\Core\Thermostat\PlateTerminal;
+use Unionbit\Core\Wiring\Jumper;
+
+/** Ties two screws of the plate, or of the board. */
+final readonly class AddTie implements Edit
+{
+    public function __construct(private Place $place, private string $a, private string $b)
+    {
+    }
+
+    public static function op(): string
+    {
+        return 'tie';
+    }
+
+    public static function rules(): array
+    {
+        return ['place' => ['required', Rule::enum(Place::class)->only([Place::Wall, Place::Indoor])], 'a' => ['required', 'string', 'max:12'], 'b' => ['required', 'string', 'max:12']];
+    }
+
+    public static function from(EditRequest $request): self
+    {
+        return new self(Place::from($request->text('place')), $request->text('a'), $request->text('b'));
+    }
+
+    public function apply(Job $job, User $by): string
+    {
+        $draft = PlanDraft::of($job);
+        $printed = $this->screws($draft->plan);
+        foreach ([$this->a, $this->b] as $screw) {
+            if (! in_array($screw, $printed, true)) {
+                $has = implode(', ', $printed);
+                throw Refused::at('a', "No terminal {$screw} there. It has {$has}.");
+            }
+        }
+        if ($this->a === $this->b) {
+            throw Refused::at('a', "A tie from {$this->a} to itself joins nothing.");
+        }
+        $tie = new Jumper(
+            $this->place,
+            $this->a,
+            $this->b,
+            "{$this->a}–{$this->b} tie".($this->place === Place::Wall ? '' : ' at the board'),
+        );
+        if ($draft->plan->landing->jumper($tie->label) !== null) {
+            throw Refused::at('a', "The {$tie->label} is there already.");
+        }
+        $draft->keep($draft->plan->landed($draft->plan->landing->withJumper($tie)));
+
+        return "adds the {$tie->label}";
+    }
+
+    /** @return list<string> */
+    private function screws(Plan $plan): array
+    {
+        return $this->place === Place::Wall
+            ? array_map(static fn (PlateTerminal $t): string => $t->printed, $plan->profile->terminals)
+            : $plan->installation->archetype->printedAt($this->place);
+    }
+}

@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Plan\Edit;
+
+use App\Document\Edit;
+use App\Document\EditRequest;
+use App\House\Refused;
+use App\Models\Job;
+use App\Models\User;
+use Unionbit\Core\Thermostat\PlateTerminal;
+
+/** Lands a conductor on a screw of the plate, or caps it. */
+final readonly class LandConductor implements Edit
+{
+    public function __construct(private int $number, private ?string $screw)
+    {
+    }
+
+    public static function op(): string
+    {
+        return 'land';
+    }
+
+    public static function rules(): array
+    {
+        return ['number' => ['required', 'integer', 'between:1,50'], 'screw' => ['nullable', 'string', 'max:12']];
+    }
+
+    public static function from(EditRequest $request): self
+    {
+        return new self($request->integer('number'), $request->nullableString('screw'));
+    }
+
+    public function apply(Job $job, User $by): string
+    {
+        $draft = PlanDraft::of($job);
+        $conductor = $draft->conductor($this->number);
+        if ($this->screw !== null && $draft->plan->profile->terminal($this->screw) === null) {
+            $terminals = $draft->plan->profile->terminals;
+            $has = implode(', ', array_map(static fn (PlateTerminal $t): string => $t->printed, $terminals));
+            throw Refused::at('screw', "No terminal {$this->screw} on this plate. It has {$has}.");
+        }
+        $end = PlanDraft::end($this->screw);
+        $draft->keep($draft->plan->landed($draft->plan->landing->onWall($this->number, $end)));
+
+        return $this->screw === null ? "caps {$conductor->name()}" : "lands {$conductor->name()} on {$this->screw}";
+    }
+}

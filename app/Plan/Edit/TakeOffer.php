@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Plan\Edit;
+
+use App\Document\Edit;
+use App\Document\EditRequest;
+use App\House\Refused;
+use App\House\Stops;
+use App\Models\Job;
+use App\Models\User;
+use App\Plan\OfferView;
+use Unionbit\Core\Planning\Offer\Planner;
+use Unionbit\Core\Planning\Offer\Weights;
+
+/** Takes one of the plans that are offered, by its key, with the installer's own reason. */
+final readonly class TakeOffer implements Edit
+{
+    public function __construct(private string $key, private string $note, private Weights $weights)
+    {
+    }
+
+    public static function op(): string
+    {
+        return 'take';
+    }
+
+    public static function rules(): array
+    {
+        return ['key' => ['required', 'string', 'max:16'], 'note' => ['nullable', 'string', 'max:300'], 'weights' => ['nullable', 'array', 'max:4']];
+    }
+
+    public static function from(EditRequest $request): self
+    {
+        return new self($request->text('key'), $request->text('note'), Weights::from($request->array('weights')));
+    }
+
+    public function apply(Job $job, User $by): string
+    {
+        Stops::refuse($job);
+        $plan = PlanDraft::of($job)->plan;
+        foreach (Planner::of($plan->installation, $plan->profile, $this->weights)->offered as $offer) {
+            if (OfferView::key($offer) === $this->key) {
+                PlanDraft::write($job, Chosen::from($offer, $this->note));
+
+                return 'took the plan: '.lcfirst($offer->title()).($this->note === '' ? '' : " ({$this->note})");
+            }
+        }
+        throw Refused::at('key', 'That plan is not offered any more: the survey has changed. Look at the plans again.');
+    }
+}

@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Plan\Edit;
+
+use App\Document\Edit;
+use App\Document\EditRequest;
+use App\House\Refused;
+use App\House\Stops;
+use App\Models\Job;
+use App\Models\User;
+use Unionbit\Core\Planning\Rule\MappingRules;
+use Unionbit\Core\Rule\Finding;
+
+/** Takes the plan for the job: only one without a finding that blocks. */
+final readonly class UsePlan implements Edit
+{
+    public static function op(): string
+    {
+        return 'use';
+    }
+
+    public static function rules(): array
+    {
+        return [];
+    }
+
+    public static function from(EditRequest $request): self
+    {
+        return new self();
+    }
+
+    public function apply(Job $job, User $by): string
+    {
+        Stops::refuse($job);
+        $blocking = array_values(
+            array_filter(
+                MappingRules::check(PlanDraft::of($job)->plan),
+                static fn (Finding $f): bool => $f->severity->blocks(),
+            ),
+        );
+        if ($blocking !== []) {
+            throw Refused::at('plan', ...array_map(Stops::says(...), $blocking));
+        }
+        $job->planned_at = now();
+
+        return 'uses this plan';
+    }
+}

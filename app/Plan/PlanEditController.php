@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Plan;
+
+use App\Document\EditDocument;
+use App\Web\Controller;
+use Illuminate\Http\JsonResponse;
+
+/** Edits of a job's plan. */
+final class PlanEditController extends Controller
+{
+    public function __invoke(PlanEditRequest $request, EditDocument $edit): JsonResponse
+    {
+        $job = $edit($request->job(), $request->crewMember(), $request->id(), $request->integer('version'), $request->edit());
+
+        return new JsonResponse(['version' => $job->version]);
+    }
+}

@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Records\Reading;
+
+use App\Web\Controller;
+use Illuminate\Http\JsonResponse;
+
+/** What a reading should be, and readings as they are taken. */
+final class ReadingsController extends Controller
+{
+    public function expect(ReadingRequest $request): JsonResponse
+    {
+        $place = $request->place();
+
+        return new JsonResponse($place->context($request->job())->expect($place->mode, $place->a, $place->b)->toArray());
+    }
+
+    public function store(ReadingRequest $request): JsonResponse
+    {
+        $reading = RecordReading::record(
+            $request->job(),
+            $request->crewMember(),
+            $request->id(),
+            $request->place(),
+            $request->text('value'),
+            $request->nullableString('corrects'),
+        );
+
+        return new JsonResponse(ReadingView::of($reading), 201);
+    }
+}

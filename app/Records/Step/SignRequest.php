@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Records\Step;
+
+use App\Records\RecordRequest;
+
+/** Something seen or heard of a call, or not. */
+final class SignRequest extends RecordRequest
+{
+    protected function fields(): array
+    {
+        return ['step' => ['required', 'string', 'max:40'], 'sign' => ['required', 'string', 'max:40'], 'seen' => ['required', 'boolean']];
+    }
+}

@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Records\Step;
+
+use App\Models\Record\StepMoment;
+use App\Web\Controller;
+use Illuminate\Http\JsonResponse;
+
+/** Proving steps and what is seen of them. */
+final class StepsController extends Controller
+{
+    public function step(StepRequest $request): JsonResponse
+    {
+        $row = RunStep::record(
+            $request->job(),
+            $request->crewMember(),
+            $request->id(),
+            $request->text('step'),
+            StepMoment::from($request->text('event')),
+        );
+
+        return new JsonResponse(['id' => $row->id], 201);
+    }
+
+    public function sign(SignRequest $request): JsonResponse
+    {
+        $row = ObserveSign::record(
+            $request->job(),
+            $request->crewMember(),
+            $request->id(),
+            $request->text('step'),
+            $request->text('sign'),
+            $request->boolean('seen'),
+        );
+
+        return new JsonResponse(['id' => $row->id, 'outcome' => $row->outcome, 'reason' => $row->reason], 201);
+    }
+}

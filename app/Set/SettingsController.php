@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Set;
+
+use App\House\House;
+use App\House\Refused;
+use App\Models\Job;
+use App\Models\Record\SettingEntry;
+use App\Records\Append;
+use App\Web\Controller;
+use Illuminate\Http\JsonResponse;
+use Unionbit\Core\Setting\Derivation;
+use Unionbit\Core\Setting\DerivedSetting;
+
+/** Settings as they are entered, each with the reason that stood behind it. */
+final class SettingsController extends Controller
+{
+    public function __invoke(SettingRequest $request): JsonResponse
+    {
+        $job = $request->job();
+        $value = $request->text('value');
+        $setting = $this->derived($job, $request->text('key'));
+        $choices = array_map(strval(...), array_keys($setting->choices));
+        if (! in_array($value, $choices, true)) {
+            $allowed = implode(', ', $choices);
+            throw Refused::at('value', "{$setting->key->label()} cannot be {$value} on this thermostat. Use {$allowed}.");
+        }
+        $entry = [
+            'key' => $setting->key->value,
+            'value' => $value,
+            'reason' => self::reason($setting, $value, $request->text('note')),
+            'old_value' => $this->standing($job, $setting->key->value),
+        ];
+        $write = static fn (): array => $entry;
+        $row = Append::row(SettingEntry::class, $request->id(), $job, $request->crewMember(), $write);
+
+        return new JsonResponse(['id' => $row->id], 201);
+    }
+
+    /** The derived reason; for an open question the source that was followed; for another value what the installer said. */
+    private static function reason(DerivedSetting $setting, string $value, string $note): string
+    {
+        $followed = array_column($setting->open, 'source', 'value')[$value] ?? null;
+        $reason = match (true) {
+            $followed !== null => "Decided for: {$followed}.",
+            $value === $setting->value => $setting->reason,
+            default => 'As it stands in the thermostat.',
+        };
+
+        return $note === '' ? $reason : "{$reason} {$note}";
+    }
+
+    private function standing(Job $job, string $key): ?string
+    {
+        $value = $job
+            ->counting($job->settingEntries())
+            ->where('key', $key)
+            ->reorder()
+            ->orderByDesc('seq')
+            ->value('value');
+
+        return is_string($value) ? $value : null;
+    }
+
+    private function derived(Job $job, string $key): DerivedSetting
+    {
+        $plan = House::of($job)->plan ?? throw Refused::at('key', 'Choose a thermostat first.');
+        foreach (Derivation::all($plan) as $setting) {
+            if ($setting->key->value === $key) {
+                return $setting;
+            }
+        }
+        throw Refused::at('key', "There is no setting {$key}.");
+    }
+}

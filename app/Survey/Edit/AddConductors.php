@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Survey\Edit;
+
+use App\Document\Edit;
+use App\Document\EditRequest;
+use App\House\Refused;
+use App\Models\Job;
+use App\Models\User;
+use Unionbit\Core\Job\File\SurveyFile;
+
+/** Several lines at once: all of them, or none with every line's problem told. */
+final readonly class AddConductors implements Edit
+{
+    /** @param  list<string>  $lines */
+    public function __construct(private string $cable, private array $lines)
+    {
+    }
+
+    public static function op(): string
+    {
+        return 'add-conductors';
+    }
+
+    public static function rules(): array
+    {
+        return ['cable' => ['required', 'string', 'max:2'], 'lines' => ['required', 'array', 'min:1', 'max:50'], 'lines.*' => ['string', 'max:120']];
+    }
+
+    public static function from(EditRequest $request): self
+    {
+        return new self($request->text('cable'), $request->strings('lines'));
+    }
+
+    public function apply(Job $job, User $by): string
+    {
+        $draft = SurveyDraft::of($job);
+        $cable = $draft->cable($this->cable);
+        $problems = [];
+        foreach ($this->lines as $index => $line) {
+            $entry = $draft->parse($this->cable, $line);
+            $number = $entry->number ?? $cable->nextNumber();
+            if (! $entry->isComplete()) {
+                foreach ($entry->problems as $problem) {
+                    $problems[] = 'Line '.($index + 1).": {$problem->message}";
+                }
+            } elseif ($cable->conductor($number) !== null || $number > SurveyFile::MOST_CONDUCTORS) {
+                $problems[] = 'Line '.($index + 1).": conductor {$number} is there already, or past 50.";
+            } else {
+                $cable = $cable->withConductors([...$cable->conductors, $entry->toConductor($number)]);
+            }
+        }
+        if ($problems !== []) {
+            throw Refused::at('lines', ...$problems);
+        }
+        $draft->keepConductors($cable, $cable->conductors);
+
+        return 'added '.count($this->lines).' conductors';
+    }
+}

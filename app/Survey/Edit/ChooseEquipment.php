@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Survey\Edit;
+
+use App\Document\Edit;
+use App\Document\EditRequest;
+use App\House\Catalog;
+use App\House\Refused;
+use App\Models\Job;
+use App\Models\User;
+use Unionbit\Core\Job\File\SurveyFile;
+
+/** Another kind of equipment, by the answers: cables stay as they were seen. */
+final readonly class ChooseEquipment implements Edit
+{
+    public function __construct(private string $archetype)
+    {
+    }
+
+    public static function op(): string
+    {
+        return 'set-archetype';
+    }
+
+    public static function rules(): array
+    {
+        return ['archetype' => ['required', 'string', 'max:60']];
+    }
+
+    public static function from(EditRequest $request): self
+    {
+        return new self($request->text('archetype'));
+    }
+
+    public function apply(Job $job, User $by): string
+    {
+        $catalog = app(Catalog::class);
+        if (! in_array($this->archetype, $catalog->ids('equipment'), true)) {
+            throw Refused::at('archetype', "There is no equipment {$this->archetype} in the catalogue.");
+        }
+        $archetype = $catalog->archetype($this->archetype);
+        $survey = [...$job->survey, 'archetype' => $this->archetype];
+        $cables = is_array($survey['cables'] ?? null) ? $survey['cables'] : [];
+        if ($archetype->coolStages > 0 && ! in_array('indoor', array_column($cables, 'from'), true)) {
+            $cables[] = [
+                'id' => 'B',
+                'from' => 'indoor',
+                'to' => 'outdoor',
+                'gauge' => 18,
+                'feet' => 30.0,
+                'conductors' => [],
+            ];
+        }
+        $survey['cables'] = $cables;
+        $job->survey = SurveyFile::write(SurveyFile::read($survey, $archetype)->asPrinted());
+        $job->plan = null;
+        $job->planned_at = null;
+
+        return "equipment: {$archetype->title}";
+    }
+}

@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Survey\Edit;
+
+use App\Document\Edit;
+use App\Document\EditRequest;
+use App\House\Refused;
+use App\Models\Job;
+use App\Models\User;
+use Illuminate\Validation\Rule;
+use Unionbit\Core\Terminal\Place;
+
+/** The jumpers that were found in place. */
+final readonly class FindJumpers implements Edit
+{
+    /** @param  list<array{place: string, a: string, b: string, label: string}>  $jumpers */
+    public function __construct(private array $jumpers)
+    {
+    }
+
+    public static function op(): string
+    {
+        return 'jumpers';
+    }
+
+    public static function rules(): array
+    {
+        return [
+            'jumpers' => ['present', 'array', 'max:8'],
+            'jumpers.*.place' => ['required', Rule::enum(Place::class)],
+            'jumpers.*.a' => ['required', 'string', 'max:12'],
+            'jumpers.*.b' => ['required', 'string', 'max:12'],
+            'jumpers.*.label' => ['required', 'string', 'max:20'],
+        ];
+    }
+
+    public static function from(EditRequest $request): self
+    {
+        return new self(array_map(static fn (int $n): array => ['place' => $request->text("jumpers.{$n}.place"), 'a' => $request->text("jumpers.{$n}.a"), 'b' => $request->text("jumpers.{$n}.b"), 'label' => $request->text("jumpers.{$n}.label")], array_keys(array_values((array) $request->input('jumpers')))));
+    }
+
+    public function apply(Job $job, User $by): string
+    {
+        foreach ($this->jumpers as $index => $jumper) {
+            if (strcasecmp($jumper['a'], $jumper['b']) === 0) {
+                throw Refused::at(
+                    "jumpers.{$index}",
+                    "A jumper from {$jumper['a']} to itself joins nothing. Name two terminals.",
+                );
+            }
+        }
+        SurveyDraft::of($job)->keep([...$job->survey, 'jumpers' => $this->jumpers]);
+        if ($this->jumpers === []) {
+            return 'no jumpers in place';
+        }
+        $found = array_map(static fn (array $j): string => "{$j['a']}–{$j['b']} at the {$j['place']}", $this->jumpers);
+
+        return 'jumpers in place: '.implode(', ', $found);
+    }
+}

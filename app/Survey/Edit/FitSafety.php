@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Survey\Edit;
+
+use App\Document\Edit;
+use App\Document\EditRequest;
+use App\House\Refused;
+use App\Models\Job;
+use App\Models\User;
+use Unionbit\Core\Terminal\Place;
+
+/** Float and overflow switches as found: which conductors each breaks at the board. */
+final readonly class FitSafety implements Edit
+{
+    /** @param  list<array{id: string, label: string, breaks: list<string>, relay: bool}>  $devices */
+    public function __construct(private array $devices)
+    {
+    }
+
+    public static function op(): string
+    {
+        return 'safety';
+    }
+
+    public static function rules(): array
+    {
+        return [
+            'safety' => ['present', 'array', 'max:6'],
+            'safety.*.id' => ['required', 'string', 'regex:/^[a-z][a-z0-9-]{0,19}$/', 'distinct'],
+            'safety.*.label' => ['required', 'string', 'max:40'],
+            'safety.*.breaks' => ['present', 'array', 'max:6'],
+            'safety.*.breaks.*' => ['string', 'max:12'],
+            'safety.*.relay' => ['required', 'boolean'],
+        ];
+    }
+
+    public static function from(EditRequest $request): self
+    {
+        return new self(array_map(static fn (int $n): array => ['id' => $request->text("safety.{$n}.id"), 'label' => $request->text("safety.{$n}.label"), 'breaks' => $request->strings("safety.{$n}.breaks"), 'relay' => $request->boolean("safety.{$n}.relay")], array_keys(array_values((array) $request->input('safety')))));
+    }
+
+    public function apply(Job $job, User $by): string
+    {
+        $draft = SurveyDraft::of($job);
+        $screws = $draft->house->archetype->printedAt(Place::Indoor);
+        foreach ($this->devices as $index => $device) {
+            if ($device['breaks'] === []) {
+                throw Refused::at("safety.{$index}", "{$device['label']}: say which conductor it breaks.");
+            }
+            $unknown = implode(', ', array_diff($device['breaks'], $screws));
+            if ($unknown !== '') {
+                $has = implode(', ', $screws);
+                throw Refused::at("safety.{$index}", "{$device['label']} cannot break {$unknown}: this board has {$has}.");
+            }
+        }
+        $draft->keepFacts(['safety' => $this->devices]);
+
+        return 'set safety';
+    }
+}

@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Survey\Edit;
+
+use App\Document\Edit;
+use App\Document\EditRequest;
+use App\House\Refused;
+use App\House\SurveyReadings;
+use App\Models\Job;
+use App\Models\User;
+use Unionbit\Core\Rule\Finding;
+use Unionbit\Core\Rule\Severity;
+
+/** Goes past a stop, where its rule allows it, with the reason kept; an empty reason takes that back. */
+final readonly class GoPastStop implements Edit
+{
+    public function __construct(private string $code, private string $reason)
+    {
+    }
+
+    public static function op(): string
+    {
+        return 'override';
+    }
+
+    public static function rules(): array
+    {
+        return ['code' => ['required', 'string', 'max:8'], 'reason' => ['nullable', 'string', 'max:160']];
+    }
+
+    public static function from(EditRequest $request): self
+    {
+        return new self($request->text('code'), $request->text('reason'));
+    }
+
+    public function apply(Job $job, User $by): string
+    {
+        $known = $job->survey['overrides'] ?? null;
+        $overrides = is_array($known) ? $known : [];
+        unset($overrides[$this->code]);
+        if ($this->reason === '') {
+            $job->survey = [...$job->survey, 'overrides' => $overrides];
+
+            return "{$this->code} stops again";
+        }
+        $stop = $this->stop($job) ?? throw Refused::at('code', "{$this->code} stops nothing here.");
+        if (! $stop->overridable) {
+            throw Refused::at('code', "{$this->code} cannot be gone past. {$stop->action}");
+        }
+        $overrides[$this->code] = "{$this->reason} ({$by->name})";
+        $job->survey = [...$job->survey, 'overrides' => $overrides];
+
+        return "went past {$this->code}: {$this->reason}";
+    }
+
+    private function stop(Job $job): ?Finding
+    {
+        foreach (SurveyReadings::screening($job) as $finding) {
+            if ($finding->code === $this->code && $finding->severity === Severity::Stop) {
+                return $finding;
+            }
+        }
+
+        return null;
+    }
+}

@@ -1,0 +1,104 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Survey\Edit;
+
+use App\House\House;
+use App\House\Refused;
+use App\Models\Job;
+use Unionbit\Core\Data\InvalidData;
+use Unionbit\Core\Job\File\SurveyFile;
+use Unionbit\Core\Job\Installation;
+use Unionbit\Core\Terminal\Place;
+use Unionbit\Core\Wiring\Cable;
+use Unionbit\Core\Wiring\Conductor;
+use Unionbit\Core\Wiring\ConductorEntry;
+use Unionbit\Core\Wiring\EntryProblem;
+
+/** A job's survey while it is edited: the house that it is, and the way back into the document. */
+final readonly class SurveyDraft
+{
+    private function __construct(private Job $job, public Installation $house)
+    {
+    }
+
+    public static function of(Job $job): self
+    {
+        return new self($job, House::of($job)->installation);
+    }
+
+    public function cable(string $id): Cable
+    {
+        return $this->house->cable($id) ??
+            throw Refused::at(
+                'cable',
+                "There is no cable {$id} in this survey. Use A for the wall, B for the outdoor unit.",
+            );
+    }
+
+    public function conductor(Cable $cable, int $number): Conductor
+    {
+        return $cable->conductor($number) ??
+            throw Refused::at('number', "There is no conductor {$number} in cable {$cable->id}.");
+    }
+
+    /** A typed line as it is understood so far. */
+    public function parse(string $cableId, string $line): ConductorEntry
+    {
+        $cable = $this->cable($cableId);
+        $archetype = $this->house->archetype;
+        $screws = $this->house->equipmentSeen()
+            ? [
+                Place::Indoor->value => $archetype->printedAt(Place::Indoor),
+                Place::Outdoor->value => $archetype->printedAt(Place::Outdoor),
+            ]
+            : [];
+
+        return ConductorEntry::parse($line, $cable->from, $cable->to, $screws, $archetype->reverses);
+    }
+
+    /** A typed line that says everything. */
+    public function complete(string $cableId, string $line): ConductorEntry
+    {
+        $entry = $this->parse($cableId, $line);
+        if (! $entry->isComplete()) {
+            throw Refused::at('line', ...array_map(static fn (EntryProblem $p): string => $p->message, $entry->problems));
+        }
+
+        return $entry;
+    }
+
+    /** @param  list<Conductor>  $conductors */
+    public function keepConductors(Cable $cable, array $conductors): void
+    {
+        $this->keepHouse($this->house->withCable($cable->withConductors($conductors)));
+    }
+
+    public function keepHouse(Installation $house): void
+    {
+        $this->keep(SurveyFile::write($house));
+    }
+
+    /**
+     * Keeps a survey that can be read back; refuses any other.
+     *
+     * @param  array<string, mixed>  $survey
+     */
+    public function keep(array $survey): void
+    {
+        try {
+            SurveyFile::read($survey, $this->house->archetype);
+        } catch (InvalidData $problem) {
+            throw Refused::at(basename($problem->pointer), $problem->getMessage());
+        }
+        $this->job->survey = $survey;
+    }
+
+    /** @param  array<string, mixed>  $facts only those that change */
+    public function keepFacts(array $facts): void
+    {
+        $known = $this->job->survey['facts'] ?? null;
+        $this->keep([...$this->job->survey, 'facts' => [...is_array($known) ? $known : [], ...$facts]]);
+    }
+}

@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Survey;
+
+use App\Document\EditDocument;
+use App\Web\Controller;
+use Illuminate\Http\JsonResponse;
+
+/** Edits of a job's survey. */
+final class SurveyEditController extends Controller
+{
+    public function __invoke(SurveyEditRequest $request, EditDocument $edit): JsonResponse
+    {
+        $job = $edit($request->job(), $request->crewMember(), $request->id(), $request->integer('version'), $request->edit());
+
+        return new JsonResponse(['version' => $job->version]);
+    }
+}
