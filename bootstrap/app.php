@@ -11,6 +11,7 @@ use App\Web\Middleware\MovedClock;
 use App\Web\Middleware\PlainQuery;
 use App\Web\Middleware\SecurityHeaders;
 use App\Web\Middleware\SignInSolo;
+use App\Words\Words;
 use Illuminate\Contracts\Auth\Middleware\AuthenticatesRequests;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
@@ -39,7 +40,7 @@ return Application::configure(basePath: dirname(__DIR__))
     })
     ->withExceptions(function (Exceptions $exceptions): void {
         // What a house or a record does not take, said at the field that it stands in.
-        $exceptions->map(Refused::class, static fn (Refused $e): ValidationException => ValidationException::withMessages($e->problems));
+        $exceptions->map(Refused::class, static fn (Refused $e): ValidationException => ValidationException::withMessages(array_map(Words::each(...), $e->problems)));
         $exceptions->respond(function (Response $response, Throwable $exception, Request $request): Response {
             $status = $response->getStatusCode();
             if ($status === 403) {

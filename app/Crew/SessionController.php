@@ -6,7 +6,7 @@ namespace App\Crew;
 
 use App\Models\User;
 use App\Web\Controller;
-use Illuminate\Http\JsonResponse;
+use App\Web\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;

@@ -36,7 +36,7 @@ final class SignIn
         }
         $user = User::query()->where('email', $account)->first();
         $fits = Hash::check($password, $user->password ?? self::nobody());
-        if ($user === null || ! $fits) {
+        if ($user === null || !$fits) {
             array_map(RateLimiter::hit(...), array_keys($keys));
             SecurityLog::write(SecurityKind::SignInRefused, $account, $user);
             throw ValidationException::withMessages([
@@ -56,7 +56,7 @@ final class SignIn
 
         return $hash ??= cache()->rememberForever(
             'sign-in/nobody',
-            static fn (): string => Hash::make(bin2hex(random_bytes(16))),
+            static fn(): string => Hash::make(bin2hex(random_bytes(16))),
         );
     }
 }

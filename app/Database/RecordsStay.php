@@ -18,8 +18,8 @@ final class RecordsStay
             $rows = Schema::hasTable($table) ? DB::table($table)->count() : 0;
             if ($rows > 0) {
                 throw new RuntimeException(
-                    "Not rolled back: the table {$table} holds {$rows} ".
-                        ($rows === 1 ? 'row' : 'rows').
+                    "Not rolled back: the table {$table} holds {$rows} " .
+                        ($rows === 1 ? 'row' : 'rows') .
                         ' that would be lost. Take a backup, and start a fresh database with migrate:fresh.',
                 );
             }
@@ -34,8 +34,8 @@ final class RecordsStay
         $rows = $used->count();
         if ($rows > 0) {
             throw new RuntimeException(
-                "Not rolled back: {$column} of {$rows} ".
-                    ($rows === 1 ? 'row' : 'rows').
+                "Not rolled back: {$column} of {$rows} " .
+                    ($rows === 1 ? 'row' : 'rows') .
                     " in {$table} would be lost.",
             );
         }

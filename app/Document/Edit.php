@@ -7,6 +7,7 @@ namespace App\Document;
 use App\House\Refused;
 use App\Models\Job;
 use App\Models\User;
+use Unionbit\Core\Words\Message;
 
 /**
  * One kind of edit of a job's shared document: what a request for it must hold, what it changes, and what the history
@@ -26,9 +27,9 @@ interface Edit
     /**
      * Changes the job's attributes and saves nothing.
      *
-     * @return string what was done, for the history: "added 4 yellow"
+     * @return Message what was done, for the history: "added 4 yellow"
      *
      * @throws Refused where the house does not take it
      */
-    public function apply(Job $job, User $by): string;
+    public function apply(Job $job, User $by): Message;
 }

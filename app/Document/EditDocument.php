@@ -9,7 +9,9 @@ use App\Models\Job;
 use App\Models\JobRevision;
 use App\Models\User;
 use App\Records\Append;
+use App\Words\Words;
 use Illuminate\Support\Facades\DB;
+use Unionbit\Core\Words\Message;
 
 /**
  * Changes a job's shared document: one transaction, one revision. Sending the same edit again changes nothing;
@@ -29,7 +31,7 @@ final class EditDocument
         return DB::transaction(static function () use ($job, $user, $id, $version, $edit): Job {
             $made = JobRevision::query()->find($id);
             if ($made !== null && $made->job_id !== $job->id) {
-                throw Refused::at('id', 'This id belongs to an edit of another job.');
+                throw Refused::at('id', Message::of('document.edit-document.id-belongs-edit-another-job'));
             }
             if ($made !== null) {
                 return $job->refresh();
@@ -47,7 +49,7 @@ final class EditDocument
         });
     }
 
-    public static function revise(Job $job, User $user, string $id, string $what): void
+    public static function revise(Job $job, User $user, string $id, Message $what): void
     {
         $revision = new JobRevision();
         $revision
@@ -56,7 +58,7 @@ final class EditDocument
                 'job_id' => $job->id,
                 'user_id' => $user->id,
                 'version' => $job->version,
-                'what' => $what,
+                'what' => Words::say($what),
                 'survey' => $job->survey,
                 'plan' => $job->plan,
             ])

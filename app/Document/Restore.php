@@ -7,13 +7,12 @@ namespace App\Document;
 use App\House\Refused;
 use App\Models\Job;
 use App\Models\User;
+use Unionbit\Core\Words\Message;
 
 /** Undo: the document as an earlier version had it, as a new version. */
 final readonly class Restore implements Edit
 {
-    public function __construct(private int $version)
-    {
-    }
+    public function __construct(private int $version) {}
 
     public static function op(): string
     {
@@ -30,14 +29,17 @@ final readonly class Restore implements Edit
         return new self($request->integer('to_version'));
     }
 
-    public function apply(Job $job, User $by): string
+    public function apply(Job $job, User $by): Message
     {
         $revision =
             $job->revisions()->where('version', $this->version)->first() ??
-            throw Refused::at('to_version', "There is no version {$this->version} of this job.");
+            throw Refused::at(
+                'to_version',
+                Message::of('document.restore.there-no-version-job', version: $this->version),
+            );
         $job->survey = $revision->survey;
         $job->plan = $revision->plan;
 
-        return "went back to version {$this->version}";
+        return Message::of('document.restore.went-back-version', version: $this->version);
     }
 }

@@ -9,7 +9,8 @@ use App\House\Refused;
 use App\Models\Job;
 use App\Web\Controller;
 use App\Web\Decimal;
-use Illuminate\Http\JsonResponse;
+use App\Web\JsonResponse;
+use App\Words\Words;
 use Illuminate\Http\Request;
 use Inertia\Inertia;
 use Inertia\Response;
@@ -22,14 +23,14 @@ final class FiguresController extends Controller
 {
     public function index(): Response
     {
-        return Inertia::render('Figures', FiguresPage::props(null));
+        return Inertia::render('Figures', Words::spoken(FiguresPage::props(null)));
     }
 
     public function job(Job $job): Response
     {
         $this->authorize('view', $job);
 
-        return Inertia::render('Figures', FiguresPage::props($job));
+        return Inertia::render('Figures', Words::spoken(FiguresPage::props($job)));
     }
 
     public function compute(Request $request, string $key): JsonResponse
@@ -55,7 +56,7 @@ final class FiguresController extends Controller
         try {
             $values = Figures::values($figure, $given, $plan);
         } catch (InvalidData $problem) {
-            throw Refused::at(ltrim($problem->pointer, '/'), ltrim(str_replace("{$problem->pointer}: ", '', $problem->getMessage()), '/'));
+            throw Refused::at(ltrim($problem->pointer, '/'), $problem->problem);
         }
 
         return new JsonResponse(['result' => $values === null ? null : $figure->compute($values, $plan)->toArray()]);

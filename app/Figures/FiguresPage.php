@@ -13,6 +13,7 @@ use Unionbit\Core\Figures\Figures;
 use Unionbit\Core\Figures\Input;
 use Unionbit\Core\Figures\OverflowPlacement;
 use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Words\Message;
 
 /** Every figure with its inputs filled in, and what it comes to where they are whole. */
 final class FiguresPage
@@ -24,9 +25,17 @@ final class FiguresPage
 
         return [
             ...$job === null ? ['job' => null] : JobFrame::props($job, House::of($job)->circuit(), Progress::of($job)),
-            'house' => $plan === null ? null : "{$plan->installation->archetype->title} · {$plan->profile->title}",
-            'figures' => array_map(static fn (Figure $f): array => self::figure($f, $plan), Figures::all()),
-            'overflow' => $plan === null || $plan->installation->archetype->coolStages === 0
+            'house' =>
+                $plan === null
+                    ? null
+                    : Message::of(
+                        'figures.page.house',
+                        equipment: $plan->installation->archetype->title,
+                        thermostat: $plan->profile->title,
+                    ),
+            'figures' => array_map(static fn(Figure $f): array => self::figure($f, $plan), Figures::all()),
+            'overflow' =>
+                $plan === null || $plan->installation->archetype->coolStages === 0
                     ? []
                     : OverflowPlacement::ways($plan),
         ];
@@ -41,7 +50,7 @@ final class FiguresPage
             'key' => $figure->key(),
             'title' => $figure->title(),
             'about' => $figure->about(),
-            'inputs' => array_map(static fn (Input $i): array => $i->toArray(), $figure->inputs($plan)),
+            'inputs' => array_map(static fn(Input $i): array => $i->toArray(), $figure->inputs($plan)),
             'result' => $values === null ? null : $figure->compute($values, $plan)->toArray(),
         ];
     }

@@ -10,6 +10,7 @@ use App\Models\Record\Signature;
 use App\Records\Append;
 use App\Records\Progress;
 use Illuminate\Support\Facades\DB;
+use Unionbit\Core\Words\Message;
 
 /**
  * Closes a job: only with every line done, and signed, or expressly without. The names under which it is handed over
@@ -29,9 +30,8 @@ final class HandOver
             Append::open($job);
             self::ready($job);
             $missing = self::missing($job);
-            if ($missing !== [] && ! $unsigned) {
-                $who = implode(' and ', $missing);
-                throw Refused::at('signatures', "Not signed yet by the {$who}. Ask for it, or hand over without: the record will say so.");
+            if ($missing !== [] && !$unsigned) {
+                throw Refused::at('signatures', Message::of('handover.hand-over.not-signed-yet-by-ask', who: $missing));
             }
             $job->forceFill(['handed_over_at' => now(), 'handed_over_as' => self::names($job)])->save();
 
@@ -66,11 +66,14 @@ final class HandOver
     private static function ready(Job $job): void
     {
         if ($job->isPractice()) {
-            throw Refused::at('handover', 'Practice is not handed over: nothing here was measured in this house.');
+            throw Refused::at('handover', Message::of('handover.hand-over.practice-not-handed-over-nothing'));
         }
-        $open = array_filter(Progress::of($job)->handover(), static fn (array $l): bool => ! $l['done']);
+        $open = array_filter(Progress::of($job)->handover(), static fn(array $l): bool => !$l['done']);
         if ($open !== []) {
-            throw Refused::at('handover', 'Not yet: '.implode(', ', array_column($open, 'label')).'.');
+            throw Refused::at(
+                'handover',
+                Message::of('handover.hand-over.not-yet', open: array_column($open, 'label')),
+            );
         }
     }
 }

@@ -12,10 +12,11 @@ use App\Models\Record\Signature;
 use App\Records\Append;
 use App\Records\Reading\JointReasons;
 use App\Web\Controller;
+use App\Web\JsonResponse;
+use App\Words\Words;
 use Closure;
 use Dompdf\Dompdf;
 use Dompdf\Options;
-use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Validation\Rule;
@@ -45,7 +46,7 @@ final class HandoverController extends Controller
                 'name' => ['required', 'string', 'max:80'],
                 'strokes' => [
                     'required',
-                    static fn (string $field, mixed $strokes, Closure $fail) => Signature::areStrokes($strokes)
+                    static fn(string $field, mixed $strokes, Closure $fail) => Signature::areStrokes($strokes)
                         ? null
                         : $fail(Signature::ALLOWED),
                 ],
@@ -57,7 +58,7 @@ final class HandoverController extends Controller
             $request->string('id')->toString(),
             $job,
             self::user($request),
-            static fn (): array => [
+            static fn(): array => [
                 'role' => $request->string('role')->toString(),
                 'name' => trim($request->string('name')->toString()),
                 'strokes' => json_encode($request->input('strokes'), JSON_THROW_ON_ERROR),
@@ -77,7 +78,7 @@ final class HandoverController extends Controller
             ->with('user')
             ->get()
             ->map(
-                static fn (Reading $r): array => [
+                static fn(Reading $r): array => [
                     'at' => $r->at->toIso8601String(),
                     'by' => $r->writtenBy(),
                     'stage' => $r->stage->value,
@@ -108,7 +109,7 @@ final class HandoverController extends Controller
     {
         $this->authorize('view', $job);
         $pdf = new Dompdf(new Options(['isRemoteEnabled' => false, 'defaultFont' => 'DejaVu Sans']));
-        $pdf->loadHtml(view('handover', ['page' => HandoverPage::props($job), 'job' => $job])->render());
+        $pdf->loadHtml(view('handover', ['page' => Words::spoken(HandoverPage::props($job)), 'job' => $job])->render());
         $pdf->setPaper($request->query('paper') === 'letter' ? 'letter' : 'a4');
         $pdf->render();
 

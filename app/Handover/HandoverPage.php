@@ -23,6 +23,9 @@ use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Planning\Plan\PlannedConductor;
 use Unionbit\Core\Setting\Derivation;
 use Unionbit\Core\Setting\DerivedSetting;
+use Unionbit\Core\Words\Message;
+use Unionbit\Core\Words\Quantity;
+use Unionbit\Core\Words\Unit;
 
 /** The record of a job on one page: before and after, settings, readings with reasons, open matters. */
 final class HandoverPage
@@ -42,27 +45,32 @@ final class HandoverPage
             'thermostat' => $plan?->profile->title,
             'facts' => self::facts($job),
             'wiring' => $plan === null ? [] : self::wiring($plan),
-            'link' => $plan?->profile->link === null
+            'link' =>
+                $plan?->profile->link === null
                     ? null
-                    : "{$plan->profile->link[0]}–{$plan->profile->link[1]} link ".
-                        ($plan->landing->linkIn ? 'in' : 'out'),
+                    : Message::of(
+                        $plan->landing->linkIn ? 'handover.handover-page.link-in' : 'handover.handover-page.link-out',
+                        a: $plan->profile->link[0],
+                        b: $plan->profile->link[1],
+                    ),
             'settings' => $plan === null ? [] : self::settings($job, $plan),
             'proofs' => self::proofs($progress, $notes),
-            'survey' => array_values($survey->map(static fn (Reading $r): array => ReadingView::of($r, $notes))->all()),
+            'survey' => array_values($survey->map(static fn(Reading $r): array => ReadingView::of($r, $notes))->all()),
             'loads' => $plan === null ? [] : self::loads($job, $plan, $notes),
             'measurements' => array_values(
-                $job->measurements()->get()->map(static fn (Measurement $m): array => MeasurementView::of($m))->all(),
+                $job->measurements()->get()->map(static fn(Measurement $m): array => MeasurementView::of($m))->all(),
             ),
             'unexplained' => self::unexplained($job, $notes),
             'waived' => self::waived($progress),
             'photos' => array_values(
-                array_filter(PhotoView::all($job), static fn (array $p): bool => $p['url'] !== null),
+                array_filter(PhotoView::all($job), static fn(array $p): bool => $p['url'] !== null),
             ),
             'figures' => $plan === null ? [] : self::figures($plan),
             'customer' => $plan === null ? null : $plan->choice->customer ?? null,
             'choice' => $plan?->choice?->toArray(),
             'signatures' => self::signatures($job),
-            'unsigned' => $job->handed_over_at === null ? HandOver::missing($job) : $job->handed_over_as['unsigned'] ?? [],
+            'unsigned' =>
+                $job->handed_over_at === null ? HandOver::missing($job) : $job->handed_over_as['unsigned'] ?? [],
             'simulated' => self::simulated($job),
             'lines' => $progress->handover(),
             'restore' => $progress->restore(),
@@ -78,9 +86,12 @@ final class HandoverPage
                 ->signatures()
                 ->get()
                 ->map(
-                    static fn (Signature $s): array => [
+                    static fn(Signature $s): array => [
                         'role' => $s->role,
-                        'name' => $s->from_file === null ? $s->name : "in the file: {$s->name}",
+                        'name' =>
+                            $s->from_file === null
+                                ? $s->name
+                                : Message::of('handover.handover-page.in-file', name: $s->name),
                         'strokes' => json_decode($s->strokes, true),
                         'at' => $s->at->toIso8601String(),
                         'simulated' => $s->simulated,
@@ -91,22 +102,19 @@ final class HandoverPage
     }
 
     /** What of a real job's records is simulated and does not count; null where nothing is. */
-    private static function simulated(Job $job): ?string
+    private static function simulated(Job $job): ?Message
     {
         $rows = $job->isPractice() ? 0 : $job->simulatedRecords();
 
-        return $rows === 0
-            ? null
-            : ($rows === 1 ? 'One record is' : "{$rows} records are").
-                    ' simulated, marked so, and count for nothing here.';
+        return $rows === 0 ? null : Message::of('handover.handover-page.simulated', rows: $rows);
     }
 
-    /** @return list<array{call: string, reason: string}> */
+    /** @return list<array{call: Message, reason: string}> */
     private static function waived(Progress $progress): array
     {
         $rows = [];
         foreach ($progress->calls() as $call) {
-            if ($call['waived'] !== null && ! $call['proved']) {
+            if ($call['waived'] !== null && !$call['proved']) {
                 $rows[] = ['call' => $call['label'], 'reason' => $call['waived']];
             }
         }
@@ -114,7 +122,7 @@ final class HandoverPage
         return $rows;
     }
 
-    /** @return list<array{title: string, verdict: string, tone: string}> figures of this house that are whole without anything typed */
+    /** @return list<array{title: Message, verdict: Message, tone: string}> figures of this house that are whole without anything typed */
     private static function figures(Plan $plan): array
     {
         $rows = [];
@@ -131,31 +139,45 @@ final class HandoverPage
         return $rows;
     }
 
-    /** @return list<array{label: string, value: string}> */
+    /** @return list<array{label: Message, value: string|Message}> */
     private static function facts(Job $job): array
     {
         $house = House::of($job)->installation;
         $facts = $house->facts;
         $transformer = $house->transformers()[0] ?? null;
-        $given = static fn (?float $value, string $unit): string => $value === null ? ' (assumed)' : '';
+        $rated = static fn(bool $known, Quantity $figure): Message => Message::of(
+            $known ? 'handover.handover-page.found' : 'handover.handover-page.assumed',
+            figure: $figure,
+        );
 
         return [
-            ['label' => 'Equipment', 'value' => $house->archetype->title],
+            ['label' => Message::of('handover.handover-page.equipment'), 'value' => $house->archetype->title],
             [
-                'label' => 'Transformer',
-                'value' => sprintf('%g VA', $transformer->ratingVa ?? 0).$given($facts->transformerVa, 'VA'),
+                'label' => Message::of('handover.handover-page.transformer'),
+                'value' => $rated(
+                    $facts->transformerVa !== null,
+                    Quantity::of($transformer->ratingVa ?? 0, Unit::VoltAmps),
+                ),
             ],
             [
-                'label' => 'Fuse',
-                'value' => $transformer?->fuseAmps === null
-                        ? 'none'
-                        : sprintf('%g A', $transformer->fuseAmps).$given($facts->fuseAmps, 'A'),
+                'label' => Message::of('handover.handover-page.fuse'),
+                'value' =>
+                    $transformer?->fuseAmps === null
+                        ? Message::of('handover.handover-page.none')
+                        : $rated($facts->fuseAmps !== null, Quantity::of($transformer->fuseAmps, Unit::Amps)),
             ],
             [
-                'label' => 'Line and tap',
-                'value' => sprintf('%g V on the %g V tap', $facts->line(), $facts->tap()).$given($facts->lineVolts, 'V'),
+                'label' => Message::of('handover.handover-page.line-tap'),
+                'value' => Message::of(
+                    'handover.handover-page.on-tap',
+                    line: $rated($facts->lineVolts !== null, Quantity::of($facts->line(), Unit::Volts)),
+                    tap: Quantity::of($facts->tap(), Unit::Volts),
+                ),
             ],
-            ['label' => 'Thermostat cable', 'value' => $house->wallCable()?->label() ?? 'none'],
+            [
+                'label' => Message::of('handover.handover-page.thermostat-cable'),
+                'value' => $house->wallCable()?->label() ?? Message::of('handover.handover-page.none'),
+            ],
         ];
     }
 
@@ -163,7 +185,7 @@ final class HandoverPage
     private static function wiring(Plan $plan): array
     {
         return array_map(
-            static fn (PlannedConductor $p): array => [
+            static fn(PlannedConductor $p): array => [
                 'number' => $p->conductor->number,
                 'colour' => $p->conductor->colour->value,
                 'stripe' => $p->conductor->stripe?->value,
@@ -182,13 +204,14 @@ final class HandoverPage
         $entered = Progress::entered($job);
         $rows = [];
         foreach (
-            array_filter(Derivation::all($plan), static fn (DerivedSetting $s): bool => $s->lacking === null) as $setting
+            array_filter(Derivation::all($plan), static fn(DerivedSetting $s): bool => $s->lacking === null)
+            as $setting
         ) {
             $value = $entered[$setting->key->value] ?? null;
             $rows[] = [
                 'label' => $setting->key->label(),
                 'menu' => $setting->menuLabel,
-                'value' => $value === null ? null : $setting->key->choiceLabel($value),
+                'value' => $value === null ? null : $setting->choiceLabel($value),
                 'reason' => $setting->reason,
                 'asDerived' => $value === $setting->value,
             ];
@@ -209,7 +232,7 @@ final class HandoverPage
                 ->readings()
                 ->whereKey($notes->marked())
                 ->get()
-                ->map(static fn (Reading $r): array => ReadingView::of($r, $notes))
+                ->map(static fn(Reading $r): array => ReadingView::of($r, $notes))
                 ->all(),
         );
     }
@@ -220,7 +243,7 @@ final class HandoverPage
         $rows = LoadCheckView::all($job, $plan, $notes);
 
         return array_values(
-            array_filter($rows, static fn (array $row): bool => array_filter((array) $row['read']) !== []),
+            array_filter($rows, static fn(array $row): bool => array_filter((array) $row['read']) !== []),
         );
     }
 
@@ -229,20 +252,23 @@ final class HandoverPage
     {
         return array_values(
             array_map(
-                static fn (StepRecord $r): array => [
+                static fn(StepRecord $r): array => [
                     'key' => $r->step->key(),
-                    'call' => $r->step->call === CallName::Idle ? 'Before power' : $r->step->call->label(),
+                    'call' =>
+                        $r->step->call === CallName::Idle
+                            ? Message::of('handover.handover-page.before-power')
+                            : $r->step->call->label(),
                     'method' => $r->step->method->label(),
                     'state' => $r->state(),
                     'readings' => array_values(
                         array_map(
-                            static fn (Reading $reading): array => ReadingView::of($reading, $notes),
+                            static fn(Reading $reading): array => ReadingView::of($reading, $notes),
                             $r->readings,
                         ),
                     ),
                     'signs' => array_values(
                         array_map(
-                            static fn ($o): array => [
+                            static fn($o): array => [
                                 'sign' => $o->sign,
                                 'seen' => $o->seen,
                                 'outcome' => $o->outcome->value,
@@ -252,7 +278,7 @@ final class HandoverPage
                         ),
                     ),
                 ],
-                array_filter($progress->steps(), static fn (StepRecord $r): bool => $r->startedAt !== null),
+                array_filter($progress->steps(), static fn(StepRecord $r): bool => $r->startedAt !== null),
             ),
         );
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Handover;
 
 use App\House\House;
+use App\House\Stops;
 use App\House\SurveyReadings;
 use App\Models\Job;
 use App\Models\Record\Measurement;
@@ -19,6 +20,7 @@ use Unionbit\Core\Proving\Judge\Outcome;
 use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Rule\Severity;
 use Unionbit\Core\Terminal\TerminalName;
+use Unionbit\Core\Words\Message;
 
 /**
  * What is open on a job, and only that: what failed and was not settled since, what screening finds in the house as the
@@ -26,11 +28,9 @@ use Unionbit\Core\Terminal\TerminalName;
  */
 final readonly class OpenMatters
 {
-    private function __construct(private Job $job, private Progress $progress, private ReadingNotes $notes)
-    {
-    }
+    private function __construct(private Job $job, private Progress $progress, private ReadingNotes $notes) {}
 
-    /** @return list<string> in words, with why it matters */
+    /** @return list<Message> with why it matters */
     public static function of(Job $job, Progress $progress, ReadingNotes $notes): array
     {
         $open = new self($job, $progress, $notes);
@@ -38,21 +38,28 @@ final readonly class OpenMatters
         return [...$open->failed(), ...$open->measured(), ...$open->read(), ...$open->findings(), ...$open->pairings()];
     }
 
-    /** @return list<string> readings and signs of the steps' last runs */
+    /** @return list<Message> readings and signs of the steps' last runs */
     private function failed(): array
     {
         $open = [];
         foreach ($this->progress->steps() as $record) {
             foreach ($record->readings as $reading) {
                 if ($reading->outcome === Outcome::Fail) {
-                    $open[] = "{$record->step->call->label()}, {$record->step->method->label()}: {$this->notes->on(
-                        $reading,
-                    )['reason']}";
+                    $open[] = Message::of(
+                        'handover.open-matters.failed',
+                        call: $record->step->call->label(),
+                        method: $record->step->method->label(),
+                        reason: $this->notes->on($reading)['reason'],
+                    );
                 }
             }
             foreach ($record->step->signs as $sign) {
                 if (($record->signs[$sign->key]->outcome ?? null) === Outcome::Fail) {
-                    $open[] = "{$record->step->call->label()}: not seen: {$sign->text}.";
+                    $open[] = Message::of(
+                        'handover.open-matters.not-seen',
+                        call: $record->step->call->label(),
+                        sign: $sign->text,
+                    );
                 }
             }
         }
@@ -60,71 +67,84 @@ final readonly class OpenMatters
         return $open;
     }
 
-    /** @return list<string> */
+    /** @return list<Message> */
     private function measured(): array
     {
         $open = [];
         $rows = $this->job->counting($this->job->measurements())->get();
-        foreach ($rows->groupBy(static fn (Measurement $m): string => $m->figure->value.$m->call) as $measured) {
+        foreach ($rows->groupBy(static fn(Measurement $m): string => $m->figure->value . $m->call) as $measured) {
             $last = $measured->last();
             if ($last !== null && $last->tone === 'fault') {
-                $open[] = Figures::named($last->figure->value)?->title().": {$last->verdict}";
+                $open[] = Message::of(
+                    'handover.open-matters.measured',
+                    figure: Figures::named($last->figure->value)?->title() ?? $last->figure->value,
+                    verdict: $last->verdict,
+                );
             }
         }
 
         return $open;
     }
 
-    /** @return list<string> readings outside the steps that failed, and were neither corrected nor read again as expected */
+    /** @return list<Message> readings outside the steps that failed, and were neither corrected nor read again as expected */
     private function read(): array
     {
         $readings = $this->job->counting($this->job->readings())->get();
         $corrected = $readings->pluck('corrects_id')->filter()->all();
         $open = [];
-        foreach ($readings->where('outcome', Outcome::Fail)->whereNull('step')->whereNotIn('id', $corrected) as $reading) {
+        foreach (
+            $readings->where('outcome', Outcome::Fail)->whereNull('step')->whereNotIn('id', $corrected)
+            as $reading
+        ) {
             $again = $readings->contains(
-                static fn (Reading $r): bool => $r->seq > $reading->seq &&
+                static fn(Reading $r): bool => $r->seq > $reading->seq &&
                     $r->outcome === Outcome::Pass &&
                     [$r->a, $r->b, $r->mode] === [$reading->a, $reading->b, $reading->mode],
             );
-            if (! $again) {
-                $open[] = "Reading {$reading->a} to {$reading->b}: {$this->notes->on($reading)['reason']}";
+            if (!$again) {
+                $open[] = Message::of(
+                    'handover.open-matters.reading',
+                    a: $reading->a,
+                    b: $reading->b,
+                    reason: $this->notes->on($reading)['reason'],
+                );
             }
         }
 
         return $open;
     }
 
-    /** @return list<string> of the house as the work leaves it: a conductor landed on C closes "no conductor on C" */
+    /** @return list<Message> of the house as the work leaves it: a conductor landed on C closes "no conductor on C" */
     private function findings(): array
     {
         $findings = array_filter(
             SurveyReadings::screeningAsLeft($this->job, $this->progress->isLanded()),
-            static fn (Finding $f): bool => $f->severity !== Severity::Good && $f->severity !== Severity::Note,
+            static fn(Finding $f): bool => $f->severity !== Severity::Good && $f->severity !== Severity::Note,
         );
         $proved = $this->proved();
-        $settled = static fn (Finding $f): bool => $f->code === 'SC11' &&
+        $settled = static fn(Finding $f): bool => $f->code === 'SC11' &&
             $f->conductors !== [] &&
             array_diff($f->conductors, $proved) === [];
 
         return array_values(
-            array_map(
-                static fn (Finding $f): string => "{$f->code}: {$f->title}. {$f->action}",
-                array_filter($findings, static fn (Finding $f): bool => ! $settled($f)),
-            ),
+            array_map(Stops::says(...), array_filter($findings, static fn(Finding $f): bool => !$settled($f))),
         );
     }
 
-    /** @return list<string> conductors that nobody traced and no proof has shown */
+    /** @return list<Message> conductors that nobody traced and no proof has shown */
     private function pairings(): array
     {
         $plan = House::of($this->job)->plan;
         $proved = $this->proved();
         $open = [];
         foreach ($plan === null ? [] : PlannedConductor::all($plan) as $planned) {
-            $assumed = $planned->wall->terminal !== null && ! $planned->conductor->evidence->isProof();
-            if ($assumed && ! in_array($planned->id(), $proved, true)) {
-                $open[] = "{$planned->conductor->name()}: pairing {$planned->conductor->evidence->label()}, no call that uses it is proved yet.";
+            $assumed = $planned->wall->terminal !== null && !$planned->conductor->evidence->isProof();
+            if ($assumed && !in_array($planned->id(), $proved, true)) {
+                $open[] = Message::of(
+                    'handover.open-matters.pairing-no-call-uses-proved',
+                    conductor: $planned->conductor->name(),
+                    evidence: $planned->conductor->evidence->label(),
+                );
             }
         }
 
@@ -135,26 +155,26 @@ final readonly class OpenMatters
     private function proved(): array
     {
         $plan = House::of($this->job)->plan;
-        if ($plan === null || ! $this->progress->isLanded()) {
+        if ($plan === null || !$this->progress->isLanded()) {
             return [];
         }
         $passed = array_filter(
             $this->progress->steps(),
-            static fn (StepRecord $r): bool => $r->state() === 'passed' && $r->step->method->provesPairing(),
+            static fn(StepRecord $r): bool => $r->state() === 'passed' && $r->step->method->provesPairing(),
         );
         $screws = array_merge(
             ...array_values(
-                array_map(static fn (StepRecord $r): array => [...$r->step->closes, $r->step->hot], $passed),
+                array_map(static fn(StepRecord $r): array => [...$r->step->closes, $r->step->hot], $passed),
             ),
         );
         $common = $passed === [] ? [] : self::commons($plan);
 
         return array_values(
             array_map(
-                static fn (PlannedConductor $p): string => $p->id(),
+                static fn(PlannedConductor $p): string => $p->id(),
                 array_filter(
                     PlannedConductor::all($plan),
-                    static fn (PlannedConductor $p): bool => in_array(
+                    static fn(PlannedConductor $p): bool => in_array(
                         $p->wall->terminal,
                         [...$screws, ...$common],
                         true,

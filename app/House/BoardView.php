@@ -22,6 +22,9 @@ use Unionbit\Core\Thermostat\PlateTerminal;
 use Unionbit\Core\Wiring\Conductor;
 use Unionbit\Core\Wiring\End;
 use Unionbit\Core\Wiring\Jumper;
+use Unionbit\Core\Words\Message;
+use Unionbit\Core\Words\Quantity;
+use Unionbit\Core\Words\Unit;
 
 /**
  * The strand board of a plan: every conductor with both its ends, screws without a conductor, the link, the
@@ -54,8 +57,9 @@ final readonly class BoardView
             'boardStubs' => $view->boardStubs(),
             'module' => $view->module(),
             'kit' => $view->kit(),
-            'plate' => array_map(static fn (PlateTerminal $t): string => $t->printed, $plan->profile->terminals),
-            'link' => $link === null
+            'plate' => array_map(static fn(PlateTerminal $t): string => $t->printed, $plan->profile->terminals),
+            'link' =>
+                $link === null
                     ? null
                     : [
                         'a' => $link[0],
@@ -66,7 +70,7 @@ final readonly class BoardView
             'outdoorCable' => $outdoor?->label() ?? '',
             'outdoor' => array_map($view->outdoorRow(...), $outdoor->conductors ?? []),
             'ties' => array_map(
-                static fn (Jumper $j): array => [
+                static fn(Jumper $j): array => [
                     'place' => $j->place->value,
                     'a' => $j->a,
                     'b' => $j->b,
@@ -98,7 +102,7 @@ final readonly class BoardView
     /**
      * What an operating point looks like on the board.
      *
-     * @return array{energised: list<string>, low: object, loads: array<string, array{state: string, label: string}>, amps: float, notes: list<string>}
+     * @return array{energised: list<string>, low: object, loads: array<string, array{state: string, label: Message}>, amps: float, notes: list<Message>}
      */
     public static function state(Plan $plan, OperatingPoint $point): array
     {
@@ -118,10 +122,10 @@ final readonly class BoardView
         return [
             'energised' => array_map(strval(...), array_keys($energised)),
             'low' => (object) array_map(
-                static fn (float $v): string => sprintf('%.0f V', $v),
+                static fn(float $v): Quantity => Quantity::of($v, Unit::Volts, 0),
                 array_filter(
                     $energised,
-                    static fn (float $v, string $id): bool => $v < Circuit::PULL_IN_VOLTS && str_ends_with($id, '.mid'),
+                    static fn(float $v, string $id): bool => $v < Circuit::PULL_IN_VOLTS && str_ends_with($id, '.mid'),
                     ARRAY_FILTER_USE_BOTH,
                 ),
             ),
@@ -138,7 +142,7 @@ final readonly class BoardView
         $board = $this->plan->landing->indoor[$conductor->number] ?? $conductor->far;
 
         return [
-            'id' => 'A'.$conductor->number,
+            'id' => 'A' . $conductor->number,
             'number' => $conductor->number,
             'colour' => $conductor->colour->value,
             'stripe' => $conductor->stripe?->value,
@@ -150,7 +154,8 @@ final readonly class BoardView
             'moved' => $this->isMoved($conductor, $lands),
             'board' => $board->terminal,
             'boardState' => $board->state->value,
-            'boardMoved' => $board->label() !== $conductor->far->label() && ! ($board->isFree() && $conductor->far->isFree()),
+            'boardMoved' =>
+                $board->label() !== $conductor->far->label() && !($board->isFree() && $conductor->far->isFree()),
             'load' => $board->terminal === null ? null : $this->hangsOn(Place::Indoor, $board->terminal),
         ];
     }
@@ -159,13 +164,14 @@ final readonly class BoardView
     private function outdoorRow(Conductor $conductor): array
     {
         return [
-            'id' => 'B'.$conductor->number,
+            'id' => 'B' . $conductor->number,
             'number' => $conductor->number,
             'colour' => $conductor->colour->value,
             'stripe' => $conductor->stripe?->value,
             'board' => $conductor->near->terminal,
             'outdoor' => $conductor->far->terminal,
-            'load' => $conductor->far->terminal === null ? null : $this->hangsOn(Place::Outdoor, $conductor->far->terminal),
+            'load' =>
+                $conductor->far->terminal === null ? null : $this->hangsOn(Place::Outdoor, $conductor->far->terminal),
         ];
     }
 
@@ -174,7 +180,8 @@ final readonly class BoardView
     {
         $leads = [];
         foreach (
-            $this->plan->profile->outputs === Place::Module ? $this->plan->installation->archetype->terminals : [] as $terminal
+            $this->plan->profile->outputs === Place::Module ? $this->plan->installation->archetype->terminals : []
+            as $terminal
         ) {
             $serving =
                 $terminal->place === Place::Indoor
@@ -194,7 +201,7 @@ final readonly class BoardView
         return $this->plan->changes->sharedKit
             ? array_values(
                 array_map(
-                    static fn (EquipmentTerminal $t): string => $t->printed,
+                    static fn(EquipmentTerminal $t): string => $t->printed,
                     SharedKit::screws($this->plan->installation->archetype),
                 ),
             )
@@ -217,7 +224,7 @@ final readonly class BoardView
                 ? null
                 : $this->plan->profile->serving(Meaning::of($was, $this->plan->installation->archetype))->name ?? $was;
 
-        return $was !== $now && ! ($was?->isHot() === true && $now?->isHot() === true);
+        return $was !== $now && !($was?->isHot() === true && $now?->isHot() === true);
     }
 
     /** @return list<array{printed: string, point: string, hot: bool}> plate screws on which nothing lands */
@@ -237,12 +244,12 @@ final readonly class BoardView
             }
         }
 
-        usort($stubs, static fn (array $a, array $b): int => $b['hot'] <=> $a['hot']);
+        usort($stubs, static fn(array $a, array $b): int => $b['hot'] <=> $a['hot']);
 
         return $stubs;
     }
 
-    /** @return list<array{printed: string, point: string, load: ?array<string, string>}> board screws that no conductor of the wall cable reaches */
+    /** @return list<array{printed: string, point: string, load: ?array<string, string|Message>}> board screws that no conductor of the wall cable reaches */
     private function boardStubs(): array
     {
         $used = [];
@@ -251,12 +258,12 @@ final readonly class BoardView
         }
         $free = array_filter(
             $this->plan->installation->archetype->terminals,
-            static fn (EquipmentTerminal $t): bool => $t->place === Place::Indoor && ! in_array($t->printed, $used, true),
+            static fn(EquipmentTerminal $t): bool => $t->place === Place::Indoor && !in_array($t->printed, $used, true),
         );
 
         return array_values(
             array_map(
-                fn (EquipmentTerminal $t): array => [
+                fn(EquipmentTerminal $t): array => [
                     'printed' => $t->printed,
                     'point' => $t->point(),
                     'load' => $this->hangsOn(Place::Indoor, $t->printed),
@@ -266,22 +273,22 @@ final readonly class BoardView
         );
     }
 
-    /** @return ?array{id: string, label: string, kind: string} the load, source or return behind a screw */
+    /** @return ?array{id: string, label: Message, kind: string} the load, source or return behind a screw */
     private function hangsOn(Place $place, string $printed): ?array
     {
         $archetype = $this->plan->installation->archetype;
         $terminal = $archetype->terminal($place, $printed);
         if ($terminal === null && $printed === SharedKit::SCREW && $this->plan->changes->sharedKit) {
-            return ['id' => 'kit-fan', 'label' => 'kit\'s adapter', 'kind' => 'load'];
+            return ['id' => 'kit-fan', 'label' => Message::of('house.board-view.kit'), 'kind' => 'load'];
         }
         if ($terminal === null) {
             return null;
         }
         if ($terminal->name === TerminalName::C) {
-            return ['id' => '', 'label' => 'return', 'kind' => 'return'];
+            return ['id' => '', 'label' => Message::of('house.board-view.return'), 'kind' => 'return'];
         }
         if ($terminal->name->isHot() && $place === Place::Outdoor) {
-            return ['id' => '', 'label' => 'outdoor board', 'kind' => 'none'];
+            return ['id' => '', 'label' => Message::of('house.board-view.outdoor-board'), 'kind' => 'none'];
         }
         if ($terminal->name->isHot()) {
             $va = null;
@@ -291,21 +298,24 @@ final readonly class BoardView
 
             return [
                 'id' => '',
-                'label' => 'transformer'.($va === null ? '' : sprintf(', %g VA', $va)),
+                'label' =>
+                    $va === null
+                        ? Message::of('house.board-view.transformer')
+                        : Message::of('house.board-view.transformer-va', va: Quantity::of($va, Unit::VoltAmps)),
                 'kind' => 'source',
             ];
         }
         foreach ($archetype->modes['defrost'] ?? [] as $contact) {
             if ($contact->to === $terminal->point()) {
-                return ['id' => '', 'label' => 'defrost heat', 'kind' => 'none'];
+                return ['id' => '', 'label' => Message::of('house.board-view.defrost-heat'), 'kind' => 'none'];
             }
         }
         // Its own load first; what a tie reaches only where it has none.
         foreach ([false, true] as $overTies) {
             $reached = $this->netlist->region(
                 $terminal->point(),
-                static fn (Element $e): bool => $e->kind->isCopper() &&
-                    ! $e->isOpen() &&
+                static fn(Element $e): bool => $e->kind->isCopper() &&
+                    !$e->isOpen() &&
                     ($overTies || $e->kind !== ElementKind::Jumper),
             );
             foreach ($archetype->loads as $load) {
@@ -315,6 +325,6 @@ final readonly class BoardView
             }
         }
 
-        return ['id' => '', 'label' => 'nothing', 'kind' => 'none'];
+        return ['id' => '', 'label' => Message::of('house.board-view.nothing'), 'kind' => 'none'];
     }
 }

@@ -20,9 +20,7 @@ final class Catalog
     /** @var array<string, Profile> */
     private array $profiles = [];
 
-    public function __construct(private readonly string $directory)
-    {
-    }
+    public function __construct(private readonly string $directory) {}
 
     public function archetype(string $id): Archetype
     {
@@ -52,7 +50,7 @@ final class Catalog
     public function ids(string $kind): array
     {
         return array_map(
-            static fn (string $file): string => basename($file, '.json'),
+            static fn(string $file): string => basename($file, '.json'),
             glob("{$this->directory}/{$kind}/*.json") ?: [],
         );
     }
@@ -66,7 +64,7 @@ final class Catalog
     private function json(string $file): mixed
     {
         $path = "{$this->directory}/{$file}";
-        if (! is_file($path)) {
+        if (!is_file($path)) {
             throw new RuntimeException("The catalogue has no {$file}.");
         }
 

@@ -9,6 +9,7 @@ use Unionbit\Core\Wiring\Condition;
 use Unionbit\Core\Wiring\Conductor;
 use Unionbit\Core\Wiring\End;
 use Unionbit\Core\Wiring\Evidence;
+use Unionbit\Core\Words\Message;
 
 /** Conductors of the survey's ledger, as the screen reads them. */
 final class ConductorView
@@ -29,7 +30,7 @@ final class ConductorView
         ];
     }
 
-    /** @return array{value: string, label: string, proof: bool} */
+    /** @return array{value: string, label: Message, proof: bool} */
     public static function evidence(Evidence $evidence): array
     {
         return ['value' => $evidence->value, 'label' => $evidence->label(), 'proof' => $evidence->isProof()];
@@ -45,7 +46,7 @@ final class ConductorView
             'near' => $conductor->near->toArray(),
             'far' => $conductor->far->toArray(),
             'evidence' => self::evidence($conductor->evidence),
-            'condition' => array_map(static fn (Condition $c): string => $c->label(), $conductor->condition),
+            'condition' => array_map(static fn(Condition $c): Message => $c->label(), $conductor->condition),
             'loopOhms' => $conductor->loopOhms,
             'splice' => $conductor->colourAfterSplice?->value,
             'spare' => $conductor->isSpare(),
@@ -56,7 +57,7 @@ final class ConductorView
     /** The one-line entry that describes this conductor, to be changed and sent again. */
     private static function line(Conductor $conductor): string
     {
-        $end = static fn (End $end): string => $end->terminal !== null &&
+        $end = static fn(End $end): string => $end->terminal !== null &&
         preg_match('/^[A-Za-z0-9\/]+$/', $end->terminal) !== 1
             ? "\"{$end->terminal}\""
             : $end->terminal ??
@@ -72,10 +73,10 @@ final class ConductorView
             Evidence::ColourOnly => ' ?',
             Evidence::Unknown => '',
         };
-        $colour = $conductor->colour->value.($conductor->stripe === null ? '' : '/'.$conductor->stripe->value);
-        $splice = $conductor->colourAfterSplice === null ? '' : ' splice '.$conductor->colourAfterSplice->value;
+        $colour = $conductor->colour->value . ($conductor->stripe === null ? '' : '/' . $conductor->stripe->value);
+        $splice = $conductor->colourAfterSplice === null ? '' : " splice {$conductor->colourAfterSplice->value}";
 
-        $condition = implode('', array_map(static fn (Condition $c): string => " {$c->value}", $conductor->condition));
+        $condition = implode('', array_map(static fn(Condition $c): string => " {$c->value}", $conductor->condition));
         $ohms = $conductor->loopOhms === null ? '' : " {$conductor->loopOhms}ohm";
 
         return "{$colour} {$end($conductor->near)}>{$end($conductor->far)}{$flag}{$splice}{$condition}{$ohms}";

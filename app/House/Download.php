@@ -22,7 +22,7 @@ final class Download
 
         return new Response($content, 200, [
             'Content-Type' => $type,
-            'Content-Disposition' => "{$shown}; filename=\"".JobMark::fileName($job, $what).'"',
+            'Content-Disposition' => "{$shown}; filename=\"" . JobMark::fileName($job, $what) . '"',
         ]);
     }
 }

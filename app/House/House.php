@@ -24,9 +24,7 @@ final class House
     /** @var ?list<Step> */
     private ?array $stepList = null;
 
-    private function __construct(public readonly Installation $installation, public readonly ?Plan $plan)
-    {
-    }
+    private function __construct(public readonly Installation $installation, public readonly ?Plan $plan) {}
 
     /** The house of a job as it stands; worked out once for each version of this very object. */
     public static function of(Job $job): self

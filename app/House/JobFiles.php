@@ -8,6 +8,7 @@ use Unionbit\Core\Data\InvalidData;
 use Unionbit\Core\Data\Json;
 use Unionbit\Core\Fault\FaultCatalogue;
 use Unionbit\Core\Planning\File\JobFile;
+use Unionbit\Core\Words\Message;
 
 /** Reads job files against the catalogue. */
 final readonly class JobFiles
@@ -15,18 +16,16 @@ final readonly class JobFiles
     /** A job file is a house, not an archive. */
     private const MOST_BYTES = 2_000_000;
 
-    public function __construct(private Catalog $catalog)
-    {
-    }
+    public function __construct(private Catalog $catalog) {}
 
     /** @throws InvalidData */
     public function read(string $path): JobFile
     {
-        if (! is_file($path) || ! is_readable($path)) {
-            throw InvalidData::unreadable('', "there is no file {$path} to read");
+        if (!is_file($path) || !is_readable($path)) {
+            throw InvalidData::unreadable('', Message::of('house.job-files.there-no-file-read', path: $path));
         }
         if (filesize($path) > self::MOST_BYTES) {
-            throw InvalidData::unreadable('', 'the file is larger than 2 MB; a job file is one house');
+            throw InvalidData::unreadable('', Message::of('house.job-files.file-larger-than-2-mb'));
         }
 
         return $this->parse(Json::decode((string) file_get_contents($path)));
@@ -39,8 +38,8 @@ final readonly class JobFiles
 
         return JobFile::read(
             $json,
-            fn (string $id) => in_array($id, $known['archetypes'], true) ? $this->catalog->archetype($id) : null,
-            fn (string $id) => in_array($id, $known['profiles'], true) ? $this->catalog->profile($id) : null,
+            fn(string $id) => in_array($id, $known['archetypes'], true) ? $this->catalog->archetype($id) : null,
+            fn(string $id) => in_array($id, $known['profiles'], true) ? $this->catalog->profile($id) : null,
             $known,
         );
     }
@@ -49,7 +48,7 @@ final readonly class JobFiles
     {
         return FaultCatalogue::read(
             json_decode(
-                (string) file_get_contents(config()->string('unionbit.catalog').'/faults/faults.json'),
+                (string) file_get_contents(config()->string('unionbit.catalog') . '/faults/faults.json'),
                 true,
                 flags: JSON_THROW_ON_ERROR,
             ),

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\House;
 
 use App\Models\Job;
+use App\Words\Words;
 use Illuminate\Support\Str;
+use Unionbit\Core\Words\Message;
 
 /**
  * What a job as a whole is, where it is no ordinary one: demo data, or practice. The mark stands on every page, paper
@@ -14,17 +16,21 @@ use Illuminate\Support\Str;
 final class JobMark
 {
     /** Two words for a column or a row; null for an ordinary job. */
-    public static function of(Job $job): ?string
+    public static function of(Job $job): ?Message
     {
-        return $job->isPractice() ? 'practice' : ($job->demo ? 'demo data' : null);
+        return match (true) {
+            $job->isPractice() => Message::of('house.job-mark.practice'),
+            (bool) $job->demo => Message::of('house.job-mark.demo-data'),
+            default => null,
+        };
     }
 
     /** The banner; null for an ordinary job. */
-    public static function says(Job $job): ?string
+    public static function says(Job $job): ?Message
     {
-        return match (self::of($job)) {
-            'practice' => 'Practice on a copy: nothing here was measured in this house.',
-            'demo data' => 'Demo data: readings made by the circuit.',
+        return match (true) {
+            $job->isPractice() => Message::of('house.job-mark.practice-on-copy-nothing-here'),
+            (bool) $job->demo => Message::of('house.job-mark.demo-data-readings-made-by'),
             default => null,
         };
     }
@@ -32,8 +38,8 @@ final class JobMark
     /** A file's name: "demo-data-tollhouse-system-readings.csv". */
     public static function fileName(Job $job, string $what): string
     {
-        return Str::slug(trim(self::of($job)." {$job->site} {$job->system_name}")).
-            ($what[0] === '.' ? '' : '-').
+        return Str::slug(trim(Words::say(self::of($job) ?? Message::none()) . " {$job->site} {$job->system_name}")) .
+            ($what[0] === '.' ? '' : '-') .
             $what;
     }
 
@@ -47,6 +53,8 @@ final class JobMark
     {
         $mark = self::of($job);
 
-        return $mark === null ? $rows : array_map(static fn (array $row): array => [...$row, 'mark' => $mark], $rows);
+        return $mark === null
+            ? $rows
+            : array_map(static fn(array $row): array => [...$row, 'mark' => Words::say($mark)], $rows);
     }
 }

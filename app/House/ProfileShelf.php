@@ -10,15 +10,14 @@ use Unionbit\Core\Data\InvalidData;
 use Unionbit\Core\Thermostat\Profile;
 use Unionbit\Core\Thermostat\ProfileCheck;
 use Unionbit\Core\Thermostat\ProfileReader;
+use Unionbit\Core\Words\Message;
 
 /** The thermostats that a crew can choose from: the catalogue's and its own. */
 final readonly class ProfileShelf
 {
     private const MOST = 60;
 
-    public function __construct(private Catalog $catalog)
-    {
-    }
+    public function __construct(private Catalog $catalog) {}
 
     /** @return list<Profile> */
     public function of(int $crewId): array
@@ -27,7 +26,7 @@ final readonly class ProfileShelf
 
         return [
             ...$this->catalog->profiles(),
-            ...array_values($own->map(static fn (OwnProfile $p): Profile => ProfileReader::read($p->profile))->all()),
+            ...array_values($own->map(static fn(OwnProfile $p): Profile => ProfileReader::read($p->profile))->all()),
         ];
     }
 
@@ -63,10 +62,10 @@ final readonly class ProfileShelf
         if (OwnProfile::query()->where('crew_id', $crewId)->count() >= self::MOST) {
             throw InvalidData::unreadable(
                 '',
-                'the shelf holds '.self::MOST.' profiles of your own; put one away first',
+                Message::of('house.profile-shelf.shelf-holds-profiles-your-own', most: self::MOST),
             );
         }
-        $id = 'own-'.strtolower((string) Str::ulid());
+        $id = 'own-' . strtolower((string) Str::ulid());
         OwnProfile::query()->create(['id' => $id, 'crew_id' => $crewId, 'profile' => ['id' => $id, ...$json]]);
 
         return ProfileReader::read(['id' => $id, ...$json]);

@@ -6,7 +6,7 @@ namespace App\House;
 
 use App\Models\Job;
 use App\Web\Controller;
-use Illuminate\Http\JsonResponse;
+use App\Web\JsonResponse;
 
 /** A mark that changes with every record and edit: another device asks for it every second or two. */
 final class PulseController extends Controller

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\House;
 
 use App\Models\Job;
+use Unionbit\Core\Data\InvalidData;
 use Unionbit\Core\Rule\Finding;
+use Unionbit\Core\Words\Message;
 
 /** A stop of the screening really stops: nothing is planned or landed past it. */
 final class Stops
@@ -19,9 +21,20 @@ final class Stops
         }
     }
 
-    /** What a finding says where there is one line for it. */
-    public static function says(Finding $finding): string
+    /** What is wrong with data, after the place in it. */
+    public static function at(InvalidData $problem): Message
     {
-        return "{$finding->code}: {$finding->title}. {$finding->action}";
+        return Message::of('house.stops.data', place: $problem->pointer, problem: $problem->problem);
+    }
+
+    /** What a finding says where there is one line for it. */
+    public static function says(Finding $finding): Message
+    {
+        return Message::of(
+            'house.stops.finding',
+            rule: $finding->code,
+            title: $finding->title,
+            action: $finding->action,
+        );
     }
 }

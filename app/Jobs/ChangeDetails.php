@@ -12,6 +12,7 @@ use App\Models\User;
 use App\Models\VisitKind;
 use Illuminate\Validation\Rule;
 use Unionbit\Core\Visit\DayPlan;
+use Unionbit\Core\Words\Message;
 
 /** What a job is called, what kind of visit it is, and when and by whom it is made. */
 final readonly class ChangeDetails implements Edit
@@ -23,8 +24,7 @@ final readonly class ChangeDetails implements Edit
         private string $system,
         private VisitKind $kind,
         private ?array $planned,
-    ) {
-    }
+    ) {}
 
     public static function op(): string
     {
@@ -55,7 +55,7 @@ final readonly class ChangeDetails implements Edit
         );
     }
 
-    public function apply(Job $job, User $by): string
+    public function apply(Job $job, User $by): Message
     {
         $job->system->site->update(['name' => $this->site, 'address' => $this->address]);
         JobSummaries::renamed($job->system->site_id);
@@ -67,11 +67,16 @@ final readonly class ChangeDetails implements Edit
             'who' => $this->planned['who'] ?? null,
         ]);
         if ($this->planned === null) {
-            return 'details, no day planned';
+            return Message::of('jobs.change-details.details-no-day-planned');
         }
         $clock = DayPlan::clock($this->planned['starts']);
 
-        return "planned for {$this->planned['day']} at {$clock}, {$this->planned['who']}";
+        return Message::of(
+            'jobs.change-details.planned-for-at',
+            day: $this->planned['day'],
+            clock: $clock,
+            who: $this->planned['who'],
+        );
     }
 
     /** @return array{day: string, starts: int, who: string} */

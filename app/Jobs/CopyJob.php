@@ -9,6 +9,7 @@ use App\Models\Job;
 use App\Models\User;
 use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Visit\AsLeft;
+use Unionbit\Core\Words\Message;
 
 /** Another job from one that is there: the next visit, a sister system of the site, or a house like it. */
 final class CopyJob
@@ -27,7 +28,7 @@ final class CopyJob
                 SitePlace::known($job->system_id),
                 $kind,
                 $left,
-                "began from the visit of {$job->created_at->format('j M Y')}",
+                Message::of('jobs.history.followed', day: $job->created_at->format('j M Y')),
                 ['earlier_id' => $job->id],
             ),
             'sister' => OpenJob::with(
@@ -36,7 +37,7 @@ final class CopyJob
                 SitePlace::sister($job->system->site_id, $name),
                 $kind,
                 AsLeft::sister($left),
-                "copied from its sister {$job->system->name}",
+                Message::of('jobs.history.sister', system: $job->system->name),
             ),
             default => OpenJob::with(
                 $user,
@@ -44,7 +45,7 @@ final class CopyJob
                 SitePlace::fresh($name, $job->address),
                 $kind,
                 AsLeft::sister($left),
-                "copied from {$job->site}",
+                Message::of('jobs.history.copied', site: $job->site),
             ),
         };
     }

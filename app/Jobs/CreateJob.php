@@ -14,15 +14,14 @@ use Unionbit\Core\Job\Interview\Answers;
 use Unionbit\Core\Job\Suggest\EquipmentMatch;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Wiring\Cable;
+use Unionbit\Core\Words\Message;
 
 /** Opens a job with an empty survey: the cables are there, their conductors are still to be seen. */
 final readonly class CreateJob
 {
     private const OUTDOOR_FEET = 30.0;
 
-    public function __construct(private Catalog $catalog)
-    {
-    }
+    public function __construct(private Catalog $catalog) {}
 
     /**
      * @param  ?string  $archetypeId  null where nobody has seen the equipment yet: the survey asks
@@ -48,6 +47,6 @@ final readonly class CreateJob
             ? ExampleHouse::of($archetype, $feet, self::OUTDOOR_FEET)
             : new Installation($archetype, new Facts(), $cables, [], $answers);
 
-        return OpenJob::with($user, $id, $place, $kind, $house, 'opened the job');
+        return OpenJob::with($user, $id, $place, $kind, $house, Message::of('jobs.history.opened'));
     }
 }

@@ -29,6 +29,6 @@ final class JobPolicy
     /** What belongs to the real job alone: its names and day, copies, signatures, the shelf. Practice has none of it. */
     public function keep(User $user, Job $job): bool
     {
-        return $this->view($user, $job) && ! $job->isPractice();
+        return $this->view($user, $job) && !$job->isPractice();
     }
 }

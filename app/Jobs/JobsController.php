@@ -8,7 +8,8 @@ use App\Document\EditDocument;
 use App\Jobs\Screen\JobsPage;
 use App\Models\Job;
 use App\Web\Controller;
-use Illuminate\Http\JsonResponse;
+use App\Web\JsonResponse;
+use App\Words\Words;
 use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
 use Inertia\Inertia;
@@ -23,17 +24,19 @@ final class JobsController extends Controller
             'find' => ['nullable', 'string', 'max:100'],
             'show' => ['nullable', Rule::in(JobsPage::SHOWS)],
             'day' => ['nullable', 'date_format:Y-m-d'],
-            'rows' => ['nullable', 'integer', 'between:1,'.JobsPage::MOST_ROWS],
+            'rows' => ['nullable', 'integer', 'between:1,' . JobsPage::MOST_ROWS],
         ]);
 
         return Inertia::render(
             'Jobs',
-            JobsPage::props(
-                self::user($request),
-                $request->string('find')->toString(),
-                $request->string('show', 'all')->toString(),
-                $request->filled('day') ? $request->string('day')->toString() : null,
-                $request->integer('rows', JobsPage::ROWS),
+            Words::spoken(
+                JobsPage::props(
+                    self::user($request),
+                    $request->string('find')->toString(),
+                    $request->string('show', 'all')->toString(),
+                    $request->filled('day') ? $request->string('day')->toString() : null,
+                    $request->integer('rows', JobsPage::ROWS),
+                ),
             ),
         );
     }

@@ -12,6 +12,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Unionbit\Core\Job\File\SurveyFile;
 use Unionbit\Core\Job\Installation;
+use Unionbit\Core\Words\Message;
 
 /** Writes a new job with its first revision, once however often it is sent. */
 final class OpenJob
@@ -23,7 +24,7 @@ final class OpenJob
         SitePlace $place,
         string $kind,
         Installation $house,
-        string $what,
+        Message $what,
         array $fields = [],
     ): Job {
         return DB::transaction(static function () use ($user, $id, $place, $kind, $house, $what, $fields): Job {
@@ -31,7 +32,7 @@ final class OpenJob
             if ($known !== null) {
                 return $known->crew_id === $user->crew_id
                     ? $known
-                    : throw Refused::at('id', 'This id belongs to another crew.');
+                    : throw Refused::at('id', Message::of('jobs.open-job.id-belongs-another-crew'));
             }
             $job = new Job();
             $job->forceFill([

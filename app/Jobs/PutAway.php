@@ -8,6 +8,7 @@ use App\House\Refused;
 use App\Models\Job;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
+use Unionbit\Core\Words\Message;
 
 /** The shelf: archived or deleted by a person who is named there, and taken back. A handed-over record is only archived. */
 final class PutAway
@@ -18,7 +19,7 @@ final class PutAway
         return DB::transaction(static function () use ($job, $user, $to): Job {
             $job->refresh();
             if ($to === 'delete' && $job->handed_over_at !== null) {
-                throw Refused::at('to', "{$job->site} was handed over: a record is not deleted. Archive it instead.");
+                throw Refused::at('to', Message::of('jobs.put-away.was-handed-over-record-not', site: $job->site));
             }
             match ($to) {
                 'archive' => $job

@@ -8,6 +8,7 @@ use App\House\Refused;
 use App\Models\Site;
 use App\Models\System;
 use App\Models\User;
+use Unionbit\Core\Words\Message;
 
 /** Where a job is: a system that is known already, another one of a known site, or a new site. */
 final readonly class SitePlace
@@ -18,8 +19,7 @@ final readonly class SitePlace
         private string $site,
         private string $address,
         private string $system,
-    ) {
-    }
+    ) {}
 
     public static function fresh(string $site, string $address, string $system = 'System'): self
     {
@@ -44,14 +44,14 @@ final readonly class SitePlace
 
             return $system?->site->crew_id === $user->crew_id
                 ? $system
-                : throw Refused::at('system', 'There is no such system of your crew.');
+                : throw Refused::at('system', Message::of('jobs.site-place.there-no-such-system-your'));
         }
         $site =
             $this->siteId === null
                 ? self::site($user, $this->site, $this->address)
                 : Site::query()->where('crew_id', $user->crew_id)->find($this->siteId);
         if ($site === null) {
-            throw Refused::at('site', 'There is no such site of your crew.');
+            throw Refused::at('site', Message::of('jobs.site-place.there-no-such-site-your'));
         }
 
         return System::query()

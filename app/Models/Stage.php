@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Unionbit\Core\Words\Message;
+
 /** The stages of a job, in the order in which a person goes through them. Another stage is one entry here and its room. */
 enum Stage: string
 {
@@ -12,6 +14,11 @@ enum Stage: string
     case Set = 'set';
     case Prove = 'prove';
     case Handover = 'handover';
+
+    public function label(): Message
+    {
+        return Message::term($this);
+    }
 
     /** Whether the meter is used in it. */
     public function takesReadings(): bool
@@ -22,6 +29,6 @@ enum Stage: string
     /** @return list<self> */
     public static function withReadings(): array
     {
-        return array_values(array_filter(self::cases(), static fn (self $stage): bool => $stage->takesReadings()));
+        return array_values(array_filter(self::cases(), static fn(self $stage): bool => $stage->takesReadings()));
     }
 }

@@ -13,10 +13,11 @@ use App\Records\Append;
 use App\Records\Photo\Photographs;
 use App\Records\Power\PowerFlag;
 use App\Web\Controller;
-use Illuminate\Http\JsonResponse;
+use App\Web\JsonResponse;
 use Unionbit\Core\Planning\Work\Move;
 use Unionbit\Core\Planning\Work\MoveList;
 use Unionbit\Core\Terminal\Place;
+use Unionbit\Core\Words\Message;
 
 /** Moves of the landing list as they are done. */
 final class MovesController extends Controller
@@ -26,24 +27,20 @@ final class MovesController extends Controller
         $job = $request->job();
         $key = $request->text('move');
         $plan = House::of($job)->plan;
-        $known = $plan === null ? [] : array_map(static fn (Move $m): string => $m->key, MoveList::of($plan));
-        if (! in_array($key, $known, true)) {
-            throw Refused::at('move', "There is no move {$key} in this plan.");
+        $known = $plan === null ? [] : array_map(static fn(Move $m): string => $m->key, MoveList::of($plan));
+        if (!in_array($key, $known, true)) {
+            throw Refused::at('move', Message::of('plan.moves-controller.there-no-move-in-plan', key: $key));
         }
         $tick = ['move' => $key, 'done' => $request->boolean('done')];
-        $row = Append::row(
-            MoveTick::class,
-            $request->id(),
-            $job,
-            $request->crewMember(),
-            function (Job $job) use ($tick): array {
-                if ($tick['done']) {
-                    $this->gate($job);
-                }
+        $row = Append::row(MoveTick::class, $request->id(), $job, $request->crewMember(), function (Job $job) use (
+            $tick,
+        ): array {
+            if ($tick['done']) {
+                $this->gate($job);
+            }
 
-                return $tick;
-            },
-        );
+            return $tick;
+        });
 
         return new JsonResponse(['id' => $row->id], 201);
     }
@@ -53,21 +50,20 @@ final class MovesController extends Controller
     {
         Stops::refuse($job);
         $flag = PowerFlag::of($job);
-        if (! $flag->isIsolated()) {
+        if (!$flag->isIsolated()) {
             throw Refused::at(
                 'power',
-                "Conductors are moved with the power off and proved dead, and {$flag->says()}.",
+                Message::of('plan.moves-controller.conductors-moved-with-power-off', flag: $flag->says()),
             );
         }
         $missing = array_map(
-            static fn (string $place): string => Place::from($place)->label(),
+            static fn(string $place): Message => Message::of('plan.moves-controller.the', place: Place::from($place)),
             Photographs::missing($job),
         );
         if ($missing !== []) {
-            $places = implode(' and the ', $missing);
             throw Refused::at(
                 'photo',
-                "Photograph the {$places} before the first move, or say why not: in Survey, under Photographs.",
+                Message::of('plan.moves-controller.photograph-before-first-move-or', places: $missing),
             );
         }
     }

@@ -6,14 +6,20 @@ namespace App\Plan;
 
 use App\Document\EditDocument;
 use App\Web\Controller;
-use Illuminate\Http\JsonResponse;
+use App\Web\JsonResponse;
 
 /** Edits of a job's plan. */
 final class PlanEditController extends Controller
 {
     public function __invoke(PlanEditRequest $request, EditDocument $edit): JsonResponse
     {
-        $job = $edit($request->job(), $request->crewMember(), $request->id(), $request->integer('version'), $request->edit());
+        $job = $edit(
+            $request->job(),
+            $request->crewMember(),
+            $request->id(),
+            $request->integer('version'),
+            $request->edit(),
+        );
 
         return new JsonResponse(['version' => $job->version]);
     }

@@ -8,16 +8,18 @@ use App\Crew\SecurityKind;
 use App\Crew\SecurityLog;
 use App\House\ProfileShelf;
 use App\House\Refused;
+use App\House\Stops;
 use App\Models\OwnProfile;
 use App\Web\Controller;
 use App\Web\Decimal;
-use Illuminate\Http\JsonResponse;
+use App\Web\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Validation\Rule;
 use Unionbit\Core\Data\InvalidData;
 use Unionbit\Core\Data\Json;
 use Unionbit\Core\Thermostat\ProfileDraft;
+use Unionbit\Core\Words\Message;
 
 /** A crew's own thermostat profiles: made in a form, read from a file, taken out as a file, put away. */
 final class ProfilesController extends Controller
@@ -59,8 +61,15 @@ final class ProfilesController extends Controller
                 ]);
             $profile = $shelf->keep(self::user($request)->crew_id, $json);
         } catch (InvalidData $problem) {
-            $field = str_starts_with($problem->pointer, '/screws') ? 'screws' : ($request->has('json') ? 'json' : 'title');
-            $says = $problem->pointer === '' ? 'That '.ltrim($problem->getMessage(), ': ').'.' : ltrim($problem->getMessage(), '/');
+            $field = str_starts_with($problem->pointer, '/screws')
+                ? 'screws'
+                : ($request->has('json')
+                    ? 'json'
+                    : 'title');
+            $says =
+                $problem->pointer === ''
+                    ? Message::of('plan.profiles-controller.whole', problem: $problem->problem)
+                    : Stops::at($problem);
             throw Refused::at($field, $says);
         }
 
@@ -77,7 +86,7 @@ final class ProfilesController extends Controller
             json_encode(
                 $own->profile,
                 JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR,
-            )."\n",
+            ) . "\n",
             200,
             ['Content-Type' => 'application/json', 'Content-Disposition' => "attachment; filename=\"{$id}.json\""],
         );

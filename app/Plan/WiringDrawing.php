@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Plan;
 
+use App\Words\Words;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Planning\Work\WiringTable;
+use Unionbit\Core\Words\Message;
 
 /** The wiring of a plan as SVG for paper: a drawing from board to wall, and a sheet of conductor labels. */
 final class WiringDrawing
@@ -31,13 +33,13 @@ final class WiringDrawing
 
     public static function wiring(Plan $plan, string $site): string
     {
-        $rows = WiringTable::rows($plan);
+        $rows = self::rows($plan);
         $height = 96 + self::ROW * count($rows);
         $svg = [
             self::text(24, 34, $site, 20, true),
-            self::text(24, 56, $plan->installation->archetype->title.' · '.$plan->profile->title, 13),
-            self::text(24, 82, 'Board', 13, true),
-            self::text(600, 82, 'Wall', 13, true),
+            self::text(24, 56, $plan->installation->archetype->title . ' · ' . Words::say($plan->profile->title), 13),
+            self::text(24, 82, Words::of('plan.drawing.board'), 13, true),
+            self::text(600, 82, Words::of('plan.drawing.wall'), 13, true),
         ];
         foreach ($rows as $index => $row) {
             $y = 102 + self::ROW * $index;
@@ -59,16 +61,23 @@ final class WiringDrawing
                     '<rect x="238" y="%d" width="196" height="18" fill="#ffffff" stroke="%s"/>',
                     $y - 9,
                     self::INK,
-                ).self::text(246, $y + 5, "{$row['cable']}{$row['number']} {$row['colour']} · {$row['meaning']}", 12);
+                ) . self::text(246, $y + 5, "{$row['cable']}{$row['number']} {$row['colour']} · {$row['meaning']}", 12);
             $svg[] = self::text(
                 600,
                 $y + 4,
-                $row['cable'] === 'B' ? 'outdoor '.$row['board'] : $row['wall'],
+                $row['cable'] === 'B'
+                    ? Words::say(Message::of('plan.drawing.outdoor', board: $row['board']))
+                    : $row['wall'],
                 15,
                 true,
             );
             if ($row['cable'] === 'A' && $row['wall_before'] !== $row['wall']) {
-                $svg[] = self::text(680, $y + 4, "was {$row['wall_before']}", 12);
+                $svg[] = self::text(
+                    680,
+                    $y + 4,
+                    Words::say(Message::of('plan.drawing.was', screw: $row['wall_before'])),
+                    12,
+                );
             }
         }
 
@@ -79,7 +88,7 @@ final class WiringDrawing
     public static function labels(Plan $plan, string $site): string
     {
         $cells = [];
-        foreach (WiringTable::rows($plan) as $row) {
+        foreach (self::rows($plan) as $row) {
             if ($row['cable'] === 'A') {
                 array_push(
                     $cells,
@@ -88,7 +97,7 @@ final class WiringDrawing
                 );
             }
         }
-        $svg = [self::text(20, 26, "{$site}: cut out and wrap, one at each end", 12)];
+        $svg = [self::text(20, 26, Words::say(Message::of('plan.drawing.cut', site: $site)), 12)];
         foreach ($cells as $index => [$letter, $name, $end]) {
             [$x, $y] = [20 + 190 * ($index % 4), 40 + 66 * intdiv($index, 4)];
             $svg[] =
@@ -97,13 +106,25 @@ final class WiringDrawing
                     $x,
                     $y,
                     self::INK,
-                ).
-                self::text($x + 10, $y + 36, $letter, 26, true).
-                self::text($x + 90, $y + 25, $name, 12).
-                self::text($x + 90, $y + 44, "{$end} end", 12);
+                ) .
+                self::text($x + 10, $y + 36, $letter, 26, true) .
+                self::text($x + 90, $y + 25, $name, 12) .
+                self::text($x + 90, $y + 44, Words::of("plan.drawing.{$end}-end"), 12);
         }
 
         return self::sheet(800, 60 + 66 * (int) ceil(count($cells) / 4), implode("\n", $svg));
+    }
+
+    /** @return list<array<string, string>> */
+    private static function rows(Plan $plan): array
+    {
+        return array_map(
+            static fn(array $row): array => array_map(
+                static fn(string|Message $cell): string => is_string($cell) ? $cell : Words::say($cell),
+                $row,
+            ),
+            WiringTable::rows($plan),
+        );
     }
 
     private static function text(int $x, int $y, string $text, int $size, bool $bold = false): string

@@ -11,12 +11,13 @@ use App\Models\Record\Measurement;
 use App\Records\Append;
 use App\Records\Progress;
 use App\Web\Controller;
-use Illuminate\Http\JsonResponse;
+use App\Web\JsonResponse;
 use LogicException;
 use Unionbit\Core\Data\InvalidData;
 use Unionbit\Core\Figures\Figure;
 use Unionbit\Core\Figures\Figures;
 use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Words\Message;
 
 /** A temperature split or an airflow, kept with what the figure makes of it. */
 final class MeasurementsController extends Controller
@@ -38,7 +39,7 @@ final class MeasurementsController extends Controller
             $request->id(),
             $job,
             $request->crewMember(),
-            static fn (): array => [
+            static fn(): array => [
                 'figure' => $kind,
                 'call' => $call,
                 'inputs' => $values,
@@ -59,10 +60,9 @@ final class MeasurementsController extends Controller
     {
         try {
             return Figures::values($figure, $given, $plan) ??
-                throw Refused::at('values', 'Fill in every field that is not optional.');
+                throw Refused::at('values', Message::of('prove.measurements-controller.fill-in-every-field-not'));
         } catch (InvalidData $problem) {
-            $says = str_replace("{$problem->pointer}: ", '', $problem->getMessage());
-            throw Refused::at(ltrim($problem->pointer, '/'), ltrim($says, '/'));
+            throw Refused::at(ltrim($problem->pointer, '/'), $problem->problem);
         }
     }
 }

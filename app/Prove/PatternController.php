@@ -9,7 +9,7 @@ use App\House\JobFiles;
 use App\Models\Job;
 use App\Records\Progress;
 use App\Web\Controller;
-use Illuminate\Http\JsonResponse;
+use App\Web\JsonResponse;
 use Unionbit\Core\Proving\Judge\Pattern;
 
 /** What a pattern of passes and fails points to. */

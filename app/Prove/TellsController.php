@@ -12,13 +12,14 @@ use App\Records\Progress;
 use App\Records\Reading\ReadingRequest;
 use App\Records\Step\StepSheet;
 use App\Web\Controller;
-use Illuminate\Http\JsonResponse;
+use App\Web\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Cache;
 use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Proving\Judge\Pattern;
 use Unionbit\Core\Proving\Route\Separation;
 use Unionbit\Core\Proving\Step\Step;
+use Unionbit\Core\Words\Message;
 
 /** What a test would tell, asked before it is done. */
 final class TellsController extends Controller
@@ -32,25 +33,26 @@ final class TellsController extends Controller
         $key = $request->string('step')->toString();
         $steps = House::of($job)->stepList();
         $step =
-            array_values(array_filter($steps, static fn (Step $s): bool => $s->key() === $key))[0] ??
-            throw Refused::at('step', "There is no proving step {$key} for this house.");
+            array_values(array_filter($steps, static fn(Step $s): bool => $s->key() === $key))[0] ??
+            throw Refused::at('step', Message::of('prove.tells-controller.there-no-proving-step-for', key: $key));
         $plan =
-            House::of($job)->plan ?? throw Refused::at('step', 'Choose a thermostat first.');
+            House::of($job)->plan ??
+            throw Refused::at('step', Message::of('prove.tells-controller.choose-thermostat-first'));
         $groups = Cache::remember(
-            'cannot-tell/'.StepSheet::key($plan)."/{$key}",
+            'cannot-tell/' . StepSheet::key($plan) . "/{$key}",
             self::A_DAY,
             static function () use ($plan, $step, $steps): array {
                 $others = array_values(
-                    array_filter($steps, static fn (Step $s): bool => $s->call === $step->call && $s !== $step),
+                    array_filter($steps, static fn(Step $s): bool => $s->call === $step->call && $s !== $step),
                 );
                 $groups = (new Separation($plan->circuit(), app(JobFiles::class)->faults()))->ofStep($step, $others);
                 $labels = array_combine(
-                    array_map(static fn (Step $s): string => $s->key(), $others),
-                    array_map(static fn (Step $s): string => $s->method->label(), $others),
+                    array_map(static fn(Step $s): string => $s->key(), $others),
+                    array_map(static fn(Step $s): Message => $s->method->label(), $others),
                 );
 
                 return array_map(
-                    static fn (array $g): array => [
+                    static fn(array $g): array => [
                         'places' => $g['places'],
                         'told' => $g['told'] === null ? null : ['step' => $g['told'], 'label' => $labels[$g['told']]],
                     ],
@@ -67,14 +69,14 @@ final class TellsController extends Controller
     {
         $job = $request->job();
         $place = $request->place();
-        if (! in_array($place->mode, [MeterMode::Volts, MeterMode::Ohms], true)) {
-            throw Refused::at('mode', 'Volts or ohms can be asked so.');
+        if (!in_array($place->mode, [MeterMode::Volts, MeterMode::Ohms], true)) {
+            throw Refused::at('mode', Message::of('prove.tells-controller.volts-or-ohms-can-be'));
         }
         $context = $place->context($job);
         $context->expect($place->mode, $place->a, $place->b);
         $faults = app(JobFiles::class)->faults();
         $seen = Progress::of($job)->seen();
-        $failing = array_filter($seen, static fn (array $call): bool => in_array(false, $call['signs'], true)) !== [];
+        $failing = array_filter($seen, static fn(array $call): bool => in_array(false, $call['signs'], true)) !== [];
         $suspects = $failing ? array_column((new Pattern($context->circuit, $faults))->explain($seen), 'id') : null;
         $groups = (new Separation($context->circuit, $faults))->ofReading(
             $context->setup,

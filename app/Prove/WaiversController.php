@@ -8,7 +8,7 @@ use App\Models\Record\Waiver;
 use App\Records\Append;
 use App\Records\Progress;
 use App\Web\Controller;
-use Illuminate\Http\JsonResponse;
+use App\Web\JsonResponse;
 
 /** Calls that are left unproved. */
 final class WaiversController extends Controller
@@ -18,7 +18,7 @@ final class WaiversController extends Controller
         $job = $request->job();
         $waiver = ['call' => $request->text('call'), 'reason' => $request->text('note')];
         Progress::of($job)->refuseUnknownCall($waiver['call']);
-        $write = static fn (): array => $waiver;
+        $write = static fn(): array => $waiver;
         $row = Append::row(Waiver::class, $request->id(), $job, $request->crewMember(), $write);
 
         return new JsonResponse(['id' => $row->id], 201);

@@ -11,6 +11,10 @@ use App\House\Catalog;
 use App\Jobs\JobPolicy;
 use App\Models\Job;
 use App\Models\User;
+use App\Words\Lexicon;
+use App\Words\Speaker;
+use App\Words\Units;
+use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Middleware\TrustProxies;
 use Illuminate\Support\Facades\Gate;
@@ -22,10 +26,25 @@ final class AppServiceProvider extends ServiceProvider
 {
     public function register(): void
     {
+        $this->words();
         $this->app->bind('db.connector.sqlite', ImmediateConnector::class);
         $this->app->singleton(
             Catalog::class,
-            static fn (): Catalog => new Catalog(config()->string('unionbit.catalog')),
+            static fn(): Catalog => new Catalog(config()->string('unionbit.catalog')),
+        );
+    }
+
+    /** The words that this request is answered in: the language of the application, the units of the person's crew. */
+    private function words(): void
+    {
+        $this->app->scoped(Lexicon::class, static function (): Lexicon {
+            $locale = config()->string('app.locale');
+
+            return new Lexicon($locale, lang_path($locale));
+        });
+        $this->app->scoped(
+            Speaker::class,
+            static fn(Application $app): Speaker => new Speaker($app->make(Lexicon::class), Units::Us),
         );
     }
 

@@ -7,9 +7,11 @@ namespace App\Records;
 use App\House\Refused;
 use App\Models\Job;
 use App\Models\User;
+use App\Words\Words;
 use Illuminate\Auth\Access\AuthorizationException;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Facades\DB;
+use Unionbit\Core\Words\Message;
 
 /**
  * Writes one append-only row under the id that the client made. The same id again changes nothing. Whether the job
@@ -22,7 +24,8 @@ final class Append
      * @template T of Model
      *
      * @param  class-string<T>  $model
-     * @param  callable(Job): array<string, mixed>  $attributes  worked out only if the row is new, from the job as it stands
+     * @param  callable(Job): array<string, mixed>  $attributes  worked out only if the row is new, from the job as it
+     *                                                           stands; messages in it are kept as they were said
      * @return T
      *
      * @throws AuthorizationException where the job was handed over or put away meanwhile
@@ -33,7 +36,7 @@ final class Append
             $known = $model::query()->find($id);
             if ($known instanceof $model) {
                 if ($known->getAttribute('job_id') !== $job->id) {
-                    throw Refused::at('id', 'This id belongs to another job.');
+                    throw Refused::at('id', Message::of('records.append.id-belongs-another-job'));
                 }
 
                 return $known;
@@ -74,7 +77,7 @@ final class Append
             'user_id' => $user->id,
             'at' => now(),
             'simulated' => $job->isPractice(),
-            ...$attributes,
+            ...Words::spoken($attributes),
             'seq' => self::next($job),
         ])->save();
 

@@ -28,6 +28,7 @@ use Unionbit\Core\Proving\Step\Probe;
 use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Setting\Derivation;
 use Unionbit\Core\Setting\DerivedSetting;
+use Unionbit\Core\Words\Message;
 
 /** How far a job is: what each stage still needs, and what keeps it from being handed over. */
 final class Progress
@@ -47,7 +48,7 @@ final class Progress
         $this->moves = $job
             ->counting($job->moveTicks())
             ->get()
-            ->mapWithKeys(static fn (MoveTick $t): array => [$t->move => $t->done])
+            ->mapWithKeys(static fn(MoveTick $t): array => [$t->move => $t->done])
             ->all();
         $this->settings = self::entered($job);
     }
@@ -63,7 +64,7 @@ final class Progress
         return $job
             ->counting($job->settingEntries())
             ->get()
-            ->mapWithKeys(static fn (SettingEntry $e): array => [$e->key => $e->value])
+            ->mapWithKeys(static fn(SettingEntry $e): array => [$e->key => $e->value])
             ->all();
     }
 
@@ -83,10 +84,10 @@ final class Progress
     {
         $plan = House::of($this->job)->plan;
 
-        return $plan !== null && ! in_array(false, array_column($this->moves(), 'done'), true);
+        return $plan !== null && !in_array(false, array_column($this->moves(), 'done'), true);
     }
 
-    /** @return list<array{label: string, done: bool}> of the plan's landing list; empty without a plan */
+    /** @return list<array{label: Message, done: bool}> of the plan's landing list; empty without a plan */
     public function moves(): array
     {
         $plan = House::of($this->job)->plan;
@@ -94,20 +95,23 @@ final class Progress
         return $plan === null
             ? []
             : array_map(
-                fn (Move $m): array => ['label' => $m->text, 'done' => $this->isMoved($m->key)],
+                fn(Move $m): array => ['label' => $m->text, 'done' => $this->isMoved($m->key)],
                 MoveList::of($plan),
             );
     }
 
-    /** @return list<array{key: string, label: string, done: bool}> */
+    /** @return list<array{key: string, label: Message, done: bool}> */
     public function survey(): array
     {
         $missing = Photographs::missing($this->job);
         $photos = array_map(
-            static fn (string $place): array => [
+            static fn(string $place): array => [
                 'key' => "photo-{$place}",
-                'label' => $place === 'wall' ? 'Photograph of the wall plate' : 'Photograph of the board',
-                'done' => ! in_array($place, $missing, true),
+                'label' =>
+                    $place === 'wall'
+                        ? Message::of('records.progress.photograph-wall-plate')
+                        : Message::of('records.progress.photograph-board'),
+                'done' => !in_array($place, $missing, true),
             ],
             ['wall', 'indoor'],
         );
@@ -118,26 +122,32 @@ final class Progress
         ];
     }
 
-    /** @return list<array{label: string, done: bool}> */
+    /** @return list<array{label: Message, done: bool}> */
     public function plan(): array
     {
         $plan = House::of($this->job)->plan;
         if ($plan === null) {
-            return [['label' => 'Choose a thermostat', 'done' => false], ['label' => 'Use a plan', 'done' => false]];
+            return [
+                ['label' => Message::of('records.progress.choose-thermostat'), 'done' => false],
+                ['label' => Message::of('records.progress.use-plan'), 'done' => false],
+            ];
         }
-        $blocking = array_filter(MappingRules::check($plan), static fn (Finding $f): bool => $f->severity->blocks());
+        $blocking = array_filter(MappingRules::check($plan), static fn(Finding $f): bool => $f->severity->blocks());
 
         return [
-            ['label' => 'Choose a thermostat', 'done' => true],
+            ['label' => Message::of('records.progress.choose-thermostat'), 'done' => true],
             [
-                'label' => $blocking === [] ? 'Use this plan' : count($blocking).' to correct',
+                'label' =>
+                    $blocking === []
+                        ? Message::of('records.progress.use-plan-2')
+                        : Message::of('records.progress.correct', count: count($blocking)),
                 'done' => $this->job->planned_at !== null,
             ],
             ...$this->moves(),
         ];
     }
 
-    /** @return list<array{label: string, done: bool}> */
+    /** @return list<array{label: Message, done: bool}> */
     public function settings(): array
     {
         $plan = House::of($this->job)->plan;
@@ -145,7 +155,7 @@ final class Progress
         return $plan === null
             ? []
             : array_map(
-                fn (DerivedSetting $s): array => [
+                fn(DerivedSetting $s): array => [
                     'label' => $s->key->label(),
                     'done' => in_array(
                         $this->settings[$s->key->value] ?? null,
@@ -154,7 +164,7 @@ final class Progress
                     ),
                 ],
                 array_values(
-                    array_filter(Derivation::all($plan), static fn (DerivedSetting $s): bool => $s->lacking === null),
+                    array_filter(Derivation::all($plan), static fn(DerivedSetting $s): bool => $s->lacking === null),
                 ),
             );
     }
@@ -163,13 +173,12 @@ final class Progress
     public function refuseUnknownCall(string $call): void
     {
         $known = array_keys($this->calls());
-        if (! in_array($call, $known, true)) {
-            $has = implode(', ', $known);
-            throw Refused::at('call', "This house has no call {$call}. It has {$has}.");
+        if (!in_array($call, $known, true)) {
+            throw Refused::at('call', Message::of('records.progress.house-has-no-call-has', call: $call, has: $known));
         }
     }
 
-    /** @return array<string, array{label: string, proved: bool, failed: bool, running: bool, waived: ?string}> by call */
+    /** @return array<string, array{label: Message, proved: bool, failed: bool, running: bool, waived: ?string}> by call */
     public function calls(): array
     {
         $calls = [];
@@ -177,16 +186,16 @@ final class Progress
             $this->job
                 ->counting($this->job->waivers())
                 ->get()
-                ->mapWithKeys(static fn (Waiver $w): array => [$w->call => $w->reason])
+                ->mapWithKeys(static fn(Waiver $w): array => [$w->call => $w->reason])
                 ->all(),
         );
         $all = array_filter(
             CallTable::needed(House::of($this->job)->installation->archetype)->calls(),
-            static fn (CallName $c): bool => $c !== CallName::Idle && $c->mode() === null,
+            static fn(CallName $c): bool => $c !== CallName::Idle && $c->mode() === null,
         );
         foreach (House::of($this->job)->steps()?->calls() ?? $all as $call) {
-            $voltage = $this->steps[$call->value.'.voltage'] ?? null;
-            $jumper = $this->steps[$call->value.'.jumper'] ?? null;
+            $voltage = $this->steps[$call->value . '.voltage'] ?? null;
+            $jumper = $this->steps[$call->value . '.jumper'] ?? null;
             $calls[$call->value] = [
                 'label' => $call->label(),
                 'proved' => $voltage?->state() === 'passed',
@@ -211,12 +220,12 @@ final class Progress
             ->where('stage', Stage::Plan)
             ->where('mode', MeterMode::Ohms)
             ->get()
-            ->mapWithKeys(static fn (Reading $r): array => ["{$r->a}~{$r->b}" => $r->outcome])
+            ->mapWithKeys(static fn(Reading $r): array => ["{$r->a}~{$r->b}" => $r->outcome])
             ->all();
 
         return array_filter(
             $record->step->probes,
-            static fn (Probe $p): bool => ($last[$p->key()] ?? null) !== Outcome::Pass,
+            static fn(Probe $p): bool => ($last[$p->key()] ?? null) !== Outcome::Pass,
         ) === [];
     }
 
@@ -251,7 +260,7 @@ final class Progress
         return $seen;
     }
 
-    /** @return list<string> temporary things still in place */
+    /** @return list<Message> temporary things still in place */
     public function restore(): array
     {
         $open = [];
@@ -264,23 +273,27 @@ final class Progress
         return $open;
     }
 
-    /** @return list<array{label: string, done: bool}> what a handover needs */
+    /** @return list<array{label: Message, done: bool}> what a handover needs */
     public function handover(): array
     {
-        $all = static fn (array $items): bool => $items !== [] && ! in_array(false, array_column($items, 'done'), true);
+        $all = static fn(array $items): bool => $items !== [] && !in_array(false, array_column($items, 'done'), true);
 
         return [
-            ['label' => 'Survey finished', 'done' => $this->job->surveyed_at !== null],
-            ['label' => 'Plan used and every move ticked', 'done' => $all($this->plan())],
-            ['label' => 'Settings entered', 'done' => $all($this->settings())],
+            ['label' => Message::of('records.progress.survey-finished'), 'done' => $this->job->surveyed_at !== null],
+            ['label' => Message::of('records.progress.plan-used-every-move-ticked'), 'done' => $all($this->plan())],
+            ['label' => Message::of('records.progress.settings-entered'), 'done' => $all($this->settings())],
             [
-                'label' => 'Every call proved, or left out with a reason',
-                'done' => array_filter(
-                    $this->calls(),
-                    static fn (array $c): bool => ! $c['proved'] && $c['waived'] === null,
-                ) === [],
+                'label' => Message::of('records.progress.every-call-proved-or-left'),
+                'done' =>
+                    array_filter(
+                        $this->calls(),
+                        static fn(array $c): bool => !$c['proved'] && $c['waived'] === null,
+                    ) === [],
             ],
-            ['label' => 'Everything temporary put back', 'done' => $this->restore() === []],
+            [
+                'label' => Message::of('records.progress.everything-temporary-put-back'),
+                'done' => $this->restore() === [],
+            ],
         ];
     }
 
@@ -288,48 +301,45 @@ final class Progress
     public function tape(): array
     {
         $calls = array_map(
-            static fn (array $c): array => ['label' => $c['label'], 'done' => $c['proved'] || $c['waived'] !== null],
+            static fn(array $c): array => ['label' => $c['label'], 'done' => $c['proved'] || $c['waived'] !== null],
             array_values($this->calls()),
         );
         $stuck = in_array(true, array_column($this->calls(), 'failed'), true);
 
         return [
-            $this->segment('survey', 'Survey', $this->survey(), 'facts', $this->job->surveyed_at !== null),
-            $this->segment('plan', 'Plan', $this->plan(), 'done', false),
-            $this->segment('set', 'Set', $this->settings(), 'entered', false),
-            $this->segment('prove', 'Prove', $calls, 'calls', false, $stuck),
-            $this->segment('handover', 'Handover', $this->handover(), 'lines', $this->job->handed_over_at !== null),
+            $this->segment(Stage::Survey, $this->survey(), $this->job->surveyed_at !== null),
+            $this->segment(Stage::Plan, $this->plan()),
+            $this->segment(Stage::Set, $this->settings()),
+            $this->segment(Stage::Prove, $calls, stuck: $stuck),
+            $this->segment(Stage::Handover, $this->handover(), $this->job->handed_over_at !== null),
         ];
     }
 
     /**
-     * @param  list<array{label: string, done: bool}>|list<array{key: string, label: string, done: bool}>  $items
+     * @param  list<array{label: Message, done: bool}>|list<array{key: string, label: Message, done: bool}>  $items
      * @return array<string, mixed>
      */
-    private function segment(
-        string $key,
-        string $name,
-        array $items,
-        string $unit,
-        bool $closed,
-        bool $stuck = false,
-    ): array {
-        $done = count(array_filter($items, static fn (array $i): bool => $i['done']));
+    private function segment(Stage $stage, array $items, bool $closed = false, bool $stuck = false): array
+    {
+        $done = count(array_filter($items, static fn(array $i): bool => $i['done']));
         $open = array_values(
             array_map(
-                static fn (array $i): string => $i['label'],
-                array_filter($items, static fn (array $i): bool => ! $i['done']),
+                static fn(array $i): Message => $i['label'],
+                array_filter($items, static fn(array $i): bool => !$i['done']),
             ),
         );
-        $finished = $key === 'handover' ? $closed : $closed || ($items !== [] && $open === []);
+        $finished = $stage === Stage::Handover ? $closed : $closed || ($items !== [] && $open === []);
 
         return [
-            'key' => $key,
-            'name' => $name,
+            'key' => $stage->value,
+            'name' => $stage->label(),
             'state' => $stuck ? 'stuck' : ($finished ? 'done' : ($done > 0 ? 'begun' : 'next')),
             'n' => count($items),
             'done' => $done,
-            'word' => $items === [] ? 'after the plan' : "{$done} of ".count($items)." {$unit}",
+            'word' =>
+                $items === []
+                    ? Message::of('records.progress.after-plan')
+                    : Message::of('records.progress.of', done: $done, count: count($items), stage: $stage->value),
             'open' => $open,
         ];
     }

@@ -29,7 +29,7 @@ final class SetPage
             ...JobFrame::props($job, $plan->circuit(), $progress),
             'thermostat' => $plan->profile->title,
             'settings' => array_map(
-                static fn (DerivedSetting $s): array => self::setting($plan, $entered, $s),
+                static fn(DerivedSetting $s): array => self::setting($plan, $entered, $s),
                 Derivation::all($plan),
             ),
             'sisters' => self::sisters($job, $plan),
@@ -39,7 +39,7 @@ final class SetPage
                     ->with('user')
                     ->get()
                     ->map(
-                        static fn (SettingEntry $e): array => [
+                        static fn(SettingEntry $e): array => [
                             'key' => $e->key,
                             'value' => $e->value,
                             'old' => $e->old_value,
@@ -89,9 +89,10 @@ final class SetPage
             Job::query()
                 ->whereNull('practice_of_id')
                 ->with('system')
-                ->whereHas('system', static fn ($systems) => $systems->where('site_id', $job->system->site_id))
+                ->whereHas('system', static fn($systems) => $systems->where('site_id', $job->system->site_id))
                 ->whereKeyNot($job->id)
-                ->get() as $sister
+                ->get()
+            as $sister
         ) {
             $values = House::of($sister)->plan?->profile->id === $plan->profile->id ? Progress::entered($sister) : [];
             if ($values !== []) {

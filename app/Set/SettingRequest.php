@@ -11,6 +11,10 @@ final class SettingRequest extends RecordRequest
 {
     protected function fields(): array
     {
-        return ['key' => ['required', 'string', 'max:40'], 'value' => ['required', 'string', 'max:60'], 'note' => ['nullable', 'string', 'max:200']];
+        return [
+            'key' => ['required', 'string', 'max:40'],
+            'value' => ['required', 'string', 'max:60'],
+            'note' => ['nullable', 'string', 'max:200'],
+        ];
     }
 }

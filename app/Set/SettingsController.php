@@ -10,9 +10,11 @@ use App\Models\Job;
 use App\Models\Record\SettingEntry;
 use App\Records\Append;
 use App\Web\Controller;
-use Illuminate\Http\JsonResponse;
+use App\Web\JsonResponse;
+use App\Words\Words;
 use Unionbit\Core\Setting\Derivation;
 use Unionbit\Core\Setting\DerivedSetting;
+use Unionbit\Core\Words\Message;
 
 /** Settings as they are entered, each with the reason that stood behind it. */
 final class SettingsController extends Controller
@@ -23,33 +25,39 @@ final class SettingsController extends Controller
         $value = $request->text('value');
         $setting = $this->derived($job, $request->text('key'));
         $choices = array_map(strval(...), array_keys($setting->choices));
-        if (! in_array($value, $choices, true)) {
-            $allowed = implode(', ', $choices);
-            throw Refused::at('value', "{$setting->key->label()} cannot be {$value} on this thermostat. Use {$allowed}.");
+        if (!in_array($value, $choices, true)) {
+            throw Refused::at(
+                'value',
+                Message::of(
+                    'set.settings-controller.cannot-be-on-thermostat-use',
+                    setting: $setting->key->label(),
+                    value: $value,
+                    allowed: $choices,
+                ),
+            );
         }
         $entry = [
             'key' => $setting->key->value,
             'value' => $value,
-            'reason' => self::reason($setting, $value, $request->text('note')),
+            'reason' => trim(Words::say(self::reason($setting, $value)) . ' ' . $request->text('note')),
             'old_value' => $this->standing($job, $setting->key->value),
         ];
-        $write = static fn (): array => $entry;
+        $write = static fn(): array => $entry;
         $row = Append::row(SettingEntry::class, $request->id(), $job, $request->crewMember(), $write);
 
         return new JsonResponse(['id' => $row->id], 201);
     }
 
     /** The derived reason; for an open question the source that was followed; for another value what the installer said. */
-    private static function reason(DerivedSetting $setting, string $value, string $note): string
+    private static function reason(DerivedSetting $setting, string $value): Message
     {
         $followed = array_column($setting->open, 'source', 'value')[$value] ?? null;
-        $reason = match (true) {
-            $followed !== null => "Decided for: {$followed}.",
-            $value === $setting->value => $setting->reason,
-            default => 'As it stands in the thermostat.',
-        };
 
-        return $note === '' ? $reason : "{$reason} {$note}";
+        return match (true) {
+            $followed !== null => Message::of('set.settings-controller.decided-for', source: $followed),
+            $value === $setting->value => $setting->reason,
+            default => Message::of('set.settings-controller.as-stands-in-thermostat'),
+        };
     }
 
     private function standing(Job $job, string $key): ?string
@@ -66,12 +74,14 @@ final class SettingsController extends Controller
 
     private function derived(Job $job, string $key): DerivedSetting
     {
-        $plan = House::of($job)->plan ?? throw Refused::at('key', 'Choose a thermostat first.');
+        $plan =
+            House::of($job)->plan ??
+            throw Refused::at('key', Message::of('set.settings-controller.choose-thermostat-first'));
         foreach (Derivation::all($plan) as $setting) {
             if ($setting->key->value === $key) {
                 return $setting;
             }
         }
-        throw Refused::at('key', "There is no setting {$key}.");
+        throw Refused::at('key', Message::of('set.settings-controller.there-no-setting', setting: $key));
     }
 }

@@ -12,6 +12,7 @@ use App\Prove\ProvePage;
 use App\Set\SetPage;
 use App\Survey\SurveyPage;
 use App\Web\Controller;
+use App\Words\Words;
 use Illuminate\Http\RedirectResponse;
 use Inertia\Inertia;
 use Inertia\Response;
@@ -53,6 +54,6 @@ final class StageController extends Controller
     {
         $this->authorize('view', $job);
 
-        return Inertia::render($name, $props);
+        return Inertia::render($name, Words::spoken($props));
     }
 }

@@ -15,6 +15,7 @@ use Unionbit\Core\Circuit\Circuit;
 use Unionbit\Core\Circuit\Netlist\Point;
 use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Job\PowerSource;
+use Unionbit\Core\Words\Message;
 
 /** What every stage of a job shows around its own content: the job, the power flag, the tape, the points to probe. */
 final class JobFrame
@@ -44,7 +45,7 @@ final class JobFrame
             ],
             'power' => PowerFlag::of($job)->toArray(),
             'supplies' => array_map(
-                static fn (PowerSource $s): array => ['id' => $s->id, 'label' => $s->label, 'live' => $s->live],
+                static fn(PowerSource $s): array => ['id' => $s->id, 'label' => $s->label, 'live' => $s->live],
                 PowerFlag::sources($job),
             ),
             'beforeLive' => $job->handed_over_at === null ? BeforeLive::of($job, $progress) : [],
@@ -54,7 +55,7 @@ final class JobFrame
         ];
     }
 
-    /** @return list<array{id: string, label: string, place: string, placeLabel: string, terminal: ?string, conductor: ?string}> */
+    /** @return list<array{id: string, label: Message, place: string, placeLabel: string|Message, terminal: ?string, conductor: ?string}> */
     private static function points(Circuit $circuit): array
     {
         $points = [];
@@ -67,7 +68,7 @@ final class JobFrame
         return $points;
     }
 
-    /** @return array{id: string, label: string, place: string, placeLabel: string, terminal: ?string, conductor: ?string} */
+    /** @return array{id: string, label: Message, place: string, placeLabel: string|Message, terminal: ?string, conductor: ?string} */
     private static function point(Point $point): array
     {
         return [

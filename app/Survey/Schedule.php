@@ -9,6 +9,7 @@ use Unionbit\Core\Data\InvalidData;
 use Unionbit\Core\Job\File\ConductorSchedule;
 use Unionbit\Core\Job\File\SurveyFile;
 use Unionbit\Core\Job\Installation;
+use Unionbit\Core\Words\Message;
 
 /** The conductor schedule as CSV, with a heading; a comma or a semicolon between columns. */
 final class Schedule
@@ -19,7 +20,7 @@ final class Schedule
     public static function csv(Installation $house, ?string $mark = null): string
     {
         $rows = array_map(
-            static fn (array $row): array => $mark === null ? $row : [...$row, 'mark' => $mark],
+            static fn(array $row): array => $mark === null ? $row : [...$row, 'mark' => $mark],
             ConductorSchedule::rows($house),
         );
 
@@ -37,18 +38,18 @@ final class Schedule
     public static function rows(string $csv): array
     {
         $csv = str_starts_with($csv, "\xEF\xBB\xBF") ? substr($csv, 3) : $csv;
-        if (! mb_check_encoding($csv, 'UTF-8')) {
-            throw InvalidData::unreadable('/1', 'is not UTF-8 text');
+        if (!mb_check_encoding($csv, 'UTF-8')) {
+            throw InvalidData::unreadable('/1', Message::of('survey.schedule.not-utf-8-text'));
         }
         $heading = strtok($csv, "\n") ?: '';
         $delimiter = substr_count($heading, ';') > substr_count($heading, ',') ? ';' : ',';
         if (substr_count($csv, "\n") > SurveyFile::MOST_CONDUCTORS * self::CABLES + 1) {
             throw InvalidData::unreadable(
                 '/1',
-                sprintf(
-                    'and more: %d rows; allowed: at most %d conductors in a cable',
-                    substr_count(rtrim($csv), "\n"),
-                    SurveyFile::MOST_CONDUCTORS,
+                Message::of(
+                    'survey.schedule.more-rows-allowed-at-most',
+                    rows: substr_count(rtrim($csv), "\n"),
+                    most_conductors: SurveyFile::MOST_CONDUCTORS,
                 ),
             );
         }
@@ -64,20 +65,21 @@ final class Schedule
             if ($missing !== []) {
                 throw InvalidData::unreadable(
                     '/1',
-                    'has no column '.
-                        implode(', ', $missing).
-                        '; needed: '.
-                        implode(', ', ConductorSchedule::COLUMNS),
+                    Message::of(
+                        'survey.schedule.has-no-column-needed',
+                        missing: array_values($missing),
+                        columns: ConductorSchedule::COLUMNS,
+                    ),
                 );
             }
             $rows[] = array_map(
-                static fn (mixed $cell): string => is_scalar($cell)
+                static fn(mixed $cell): string => is_scalar($cell)
                     ? (string) preg_replace("/^'(?=[=+\\-@\t\r])/", '', (string) $cell)
                     : '',
                 $row,
             );
         }
 
-        return array_values(array_filter($rows, static fn (array $row): bool => implode('', $row) !== ''));
+        return array_values(array_filter($rows, static fn(array $row): bool => implode('', $row) !== ''));
     }
 }

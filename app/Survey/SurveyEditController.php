@@ -6,14 +6,20 @@ namespace App\Survey;
 
 use App\Document\EditDocument;
 use App\Web\Controller;
-use Illuminate\Http\JsonResponse;
+use App\Web\JsonResponse;
 
 /** Edits of a job's survey. */
 final class SurveyEditController extends Controller
 {
     public function __invoke(SurveyEditRequest $request, EditDocument $edit): JsonResponse
     {
-        $job = $edit($request->job(), $request->crewMember(), $request->id(), $request->integer('version'), $request->edit());
+        $job = $edit(
+            $request->job(),
+            $request->crewMember(),
+            $request->id(),
+            $request->integer('version'),
+            $request->edit(),
+        );
 
         return new JsonResponse(['version' => $job->version]);
     }

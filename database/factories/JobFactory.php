@@ -13,6 +13,7 @@ use App\Models\User;
 use App\Plan\Edit\ChooseThermostat;
 use Illuminate\Database\Eloquent\Factories\Factory;
 use Illuminate\Support\Str;
+use Unionbit\Core\Words\Message;
 
 /** @extends Factory<Job> a surveyed gas furnace with cooling: five conductors, all traced */
 final class JobFactory extends Factory
@@ -30,7 +31,7 @@ final class JobFactory extends Factory
         return [
             'crew_id' => Crew::factory(),
             'kind' => 'replacement',
-            'system_id' => static fn (array $given): string => System::factory()->create([
+            'system_id' => static fn(array $given): string => System::factory()->create([
                 'site_id' => Site::factory()->create(['crew_id' => $given['crew_id']])->id,
             ])->id,
             'survey' => is_array($file) ? $file['survey'] : [],
@@ -45,14 +46,17 @@ final class JobFactory extends Factory
             $user =
                 User::query()->where('crew_id', $job->crew_id)->first() ??
                 User::factory()->create(['crew_id' => $job->crew_id]);
-            EditDocument::revise($job, $user, (string) Str::ulid(), 'opened the job');
+            EditDocument::revise($job, $user, (string) Str::ulid(), Message::of('jobs.history.opened'));
         });
     }
 
     public function planned(string $profile = 'c-powered-1h-1c'): static
     {
         return $this->afterCreating(static function (Job $job) use ($profile): void {
-            (new ChooseThermostat($profile))->apply($job, User::query()->where('crew_id', $job->crew_id)->firstOrFail());
+            (new ChooseThermostat($profile))->apply(
+                $job,
+                User::query()->where('crew_id', $job->crew_id)->firstOrFail(),
+            );
             $job->planned_at = now();
             $job->save();
         });

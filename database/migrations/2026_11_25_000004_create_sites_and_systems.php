@@ -8,8 +8,7 @@ use Illuminate\Support\Facades\Schema;
 use Illuminate\Support\Str;
 
 // A site has systems, a system has visits (jobs). Jobs written before this each become the visit of a system of their own.
-return new class extends Migration
-{
+return new class extends Migration {
     public function up(): void
     {
         Schema::create('sites', function (Blueprint $table): void {

@@ -106,7 +106,7 @@ final class DemoHouse
                 (string) Str::ulid(),
                 $job,
                 $this->user,
-                static fn (): array => ['place' => $place, 'skipped' => 'demo data has no camera'],
+                static fn(): array => ['place' => $place, 'skipped' => 'demo data has no camera'],
             );
         }
         $this->edit($job, new FinishSurvey());
@@ -163,7 +163,7 @@ final class DemoHouse
                 (string) Str::ulid(),
                 $job,
                 $this->user,
-                static fn (): array => ['place' => $place, 'skipped' => 'demo data has no camera'],
+                static fn(): array => ['place' => $place, 'skipped' => 'demo data has no camera'],
             );
         }
         $this->edit($job, new FinishSurvey());
@@ -175,7 +175,8 @@ final class DemoHouse
         $this->power($job, PowerState::Live, 26.6);
         $this->enterSettings($job);
         foreach (
-            array_filter(House::of($job)->steps()?->all() ?? [], static fn (Step $s): bool => $s->method->isMain()) as $step
+            array_filter(House::of($job)->steps()?->all() ?? [], static fn(Step $s): bool => $s->method->isMain())
+            as $step
         ) {
             $this->prove($job, $step);
         }
@@ -186,7 +187,7 @@ final class DemoHouse
                 (string) Str::ulid(),
                 $job,
                 $this->user,
-                static fn (): array => [
+                static fn(): array => [
                     'role' => $role,
                     'name' => $name,
                     'strokes' => (string) json_encode(self::STROKES[$role]),
@@ -209,7 +210,7 @@ final class DemoHouse
                 (string) Str::ulid(),
                 $job,
                 $this->user,
-                static fn (): array => ['move' => $move->key, 'done' => true],
+                static fn(): array => ['move' => $move->key, 'done' => true],
             );
         }
     }
@@ -225,7 +226,7 @@ final class DemoHouse
                 (string) Str::ulid(),
                 $job,
                 $this->user,
-                static fn (): array => [
+                static fn(): array => [
                     'key' => $setting->key->value,
                     'value' => $wrong[$setting->key->value] ?? $setting->value,
                     'reason' => $setting->reason,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 // The rooms of the application, each using those before it and none after it. Providers wire them together.
 const APP_ROOMS = [
+    'Words',
     'Models',
     'Web',
     'Crew',
@@ -29,9 +30,11 @@ it('has every room in the order', function (): void {
 });
 
 foreach (APP_ROOMS as $position => $room) {
-    $later = array_map(static fn (string $name): string => "App\\{$name}", array_slice(APP_ROOMS, $position + 1));
+    $later = array_map(static fn(string $name): string => "App\\{$name}", array_slice(APP_ROOMS, $position + 1));
     if ($later !== []) {
-        arch("{$room} uses no room after it")->expect("App\\{$room}")->not->toUse($later);
+        arch("{$room} uses no room after it")
+            ->expect("App\\{$room}")
+            ->not->toUse($later);
     }
 }
 

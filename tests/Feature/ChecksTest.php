@@ -27,7 +27,7 @@ function provedReading(Job $job, string $value, array $more = []): TestResponse
 
 it('keeps a split and an airflow with their verdicts, and refuses what they are not at its field', function (): void {
     $job = houseToProve();
-    $split = fn (array $values, ?string $call = 'cool-1') => record($job, 'measurements', [
+    $split = fn(array $values, ?string $call = 'cool-1') => record($job, 'measurements', [
         'figure' => 'split',
         'call' => $call,
         'values' => $values,
@@ -75,7 +75,7 @@ it('keeps a split and an airflow with their verdicts, and refuses what they are 
                 ->json('tone'),
         )
         ->toBe('fault');
-    $page = HandoverPage::props($job->refresh());
+    $page = said(HandoverPage::props($job->refresh()));
     // The last split of the mode counts, and a bad airflow stays open.
     expect($page['measurements'])
         ->toHaveCount(3)
@@ -90,7 +90,7 @@ it('flags a reading as unexplained, and takes the flag off only with the explana
     $this->travel(10)->seconds();
     $id = provedReading($job, '13.2')->assertCreated()->json('id');
     record($job, 'marks', ['reading' => $id, 'unexplained' => true, 'note' => ''])->assertCreated();
-    expect(HandoverPage::props($job)['unexplained'][0])
+    expect(said(HandoverPage::props($job))['unexplained'][0])
         ->toMatchArray(['id' => $id, 'unexplained' => true])
         ->and(
             record($job, 'marks', ['reading' => $id, 'unexplained' => false, 'note' => ' '])
@@ -109,7 +109,7 @@ it('flags a reading as unexplained, and takes the flag off only with the explana
         'unexplained' => false,
         'note' => 'probe on the tag, not on the screw',
     ])->assertCreated();
-    expect(HandoverPage::props($job)['unexplained'][0])
+    expect(said(HandoverPage::props($job))['unexplained'][0])
         ->toMatchArray(['unexplained' => false, 'note' => 'probe on the tag, not on the screw'])
         ->and($this->get("/jobs/{$job->id}/prove")->inertiaProps('readings.0.unexplained'))
         ->toBeFalse();
@@ -160,8 +160,8 @@ it('judges a correction as the reading was taken, power and wait of then', funct
 
 it('adds a stage to the running call, and lets the compressor rest after it', function (): void {
     $job = landedHouse('heat-pump-o-2c-1aux', 'c-powered-3h-2c');
-    $start = fn (string $step) => record($job, 'steps', ['step' => $step, 'event' => 'start']);
-    $left = fn (string $step): int => StepRecord::all($job->refresh())[$step]->secondsLeft();
+    $start = fn(string $step) => record($job, 'steps', ['step' => $step, 'event' => 'start']);
+    $left = fn(string $step): int => StepRecord::all($job->refresh())[$step]->secondsLeft();
     $this->travel(500)->seconds();
     $start('cool-1.voltage')->assertCreated();
     expect($left('cool-1.voltage'))->toBe(0);
@@ -232,12 +232,12 @@ it('says what a step and a pair of points would tell, to the crew only', functio
 
 it('judges the supply loaded against unloaded from two readings of the same job', function (): void {
     $job = houseToProve();
-    $volts = fn (string $call, string $value) => provedReading($job, $value, [
+    $volts = fn(string $call, string $value) => provedReading($job, $value, [
         'step' => null,
         'call' => $call,
         'a' => 'indoor.R',
     ])->assertCreated();
-    $row = fn (): array => collect($this->get("/jobs/{$job->id}/prove")->inertiaProps('loads'))
+    $row = fn(): array => collect($this->get("/jobs/{$job->id}/prove")->inertiaProps('loads'))
         ->keyBy('call')
         ->get('cool-1');
     $volts('cool-1', '25.8');
@@ -251,7 +251,7 @@ it('judges the supply loaded against unloaded from two readings of the same job'
         ->toMatchArray(['outcome' => 'fail'])
         ->and($row()['verdict']['reason'])
         ->toContain('falls by 3.1 V where 1.0 V at most')
-        ->and(HandoverPage::props($job)['loads'])
+        ->and(said(HandoverPage::props($job))['loads'])
         ->toHaveCount(2);
 });
 
@@ -290,10 +290,10 @@ it('carries marks, measurements, calls left out and signatures through the job f
         ->assertOk()
         ->getContent();
     $again = Job::query()->findOrFail(importFiles(['house.json' => $out])[0]['job']['id']);
-    [$before, $after] = [HandoverPage::props($job->refresh()), HandoverPage::props($again)];
+    [$before, $after] = [said(HandoverPage::props($job->refresh())), said(HandoverPage::props($again))];
     // The same rows; what came out of a file says so.
-    $plain = static fn (array $rows): array => array_map(
-        static fn (array $r): array => [
+    $plain = static fn(array $rows): array => array_map(
+        static fn(array $r): array => [
             ...array_diff_key($r, ['id' => 1, 'fromFile' => 1]),
             ...isset($r['name']) ? ['name' => str_replace('in the file: ', '', $r['name'])] : [],
         ],

@@ -7,7 +7,7 @@ use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 
 it('takes the write lock as a transaction begins, so that a reader who writes later never fails', function (): void {
-    $file = tempnam(sys_get_temp_dir(), 'lock').'.sqlite';
+    $file = tempnam(sys_get_temp_dir(), 'lock') . '.sqlite';
     touch($file);
     config(['database.connections.file' => ['database' => $file] + config()->array('database.connections.sqlite')]);
     $db = DB::connection('file');
@@ -17,7 +17,7 @@ it('takes the write lock as a transaction begins, so that a reader who writes la
     $db->transaction(function () use ($db, $other): void {
         expect($db->table('marks')->count())
             ->toBe(0)
-            ->and(fn () => $other->exec('insert into marks values (7)'))
+            ->and(fn() => $other->exec('insert into marks values (7)'))
             ->toThrow(PDOException::class, 'locked');
         $db->table('marks')->insert(['id' => 1]);
     });
@@ -68,7 +68,7 @@ function onItsOwn(Closure $do): void
 
 it('goes back every migration on an empty database, and forward again', function (): void {
     onItsOwn(function (): void {
-        $tables = static fn (): array => array_column(
+        $tables = static fn(): array => array_column(
             DB::select(
                 "select name from sqlite_master where type = 'table' and name not like 'sqlite_%' order by name",
             ),
@@ -88,7 +88,7 @@ it('refuses to go back over what somebody recorded, with the reason, and keeps i
         Artisan::call('migrate', ['--database' => 'own', '--force' => true]);
         $this->seed(DatabaseSeeder::class);
         $readings = DB::table('readings')->count();
-        expect(fn () => Artisan::call('migrate:rollback', ['--database' => 'own', '--force' => true, '--step' => 99]))
+        expect(fn() => Artisan::call('migrate:rollback', ['--database' => 'own', '--force' => true, '--step' => 99]))
             ->toThrow(RuntimeException::class, 'Not rolled back')
             ->and(DB::table('readings')->count())
             ->toBe($readings)
@@ -104,7 +104,7 @@ it('takes what was recorded in practice on a real job, before practice was a cop
         $before = array_values(
             array_filter(
                 glob(database_path('migrations/*.php')) ?: [],
-                static fn (string $f): bool => basename($f) < '2026_11_28',
+                static fn(string $f): bool => basename($f) < '2026_11_28',
             ),
         );
         Artisan::call('migrate', ['--database' => 'own', '--force' => true, '--realpath' => true, '--path' => $before]);
@@ -117,7 +117,7 @@ it('takes what was recorded in practice on a real job, before practice was a cop
         ]);
         DB::table('sites')->insert(['id' => ($site = newId()), 'crew_id' => $crew, 'name' => 'Tollhouse']);
         DB::table('systems')->insert(['id' => ($system = newId()), 'site_id' => $site, 'name' => 'System']);
-        $at = static fn (string $time): array => [
+        $at = static fn(string $time): array => [
             'user_id' => $user,
             'at' => "2026-11-20 {$time}",
             'created_at' => "2026-11-20 {$time}",

@@ -52,7 +52,7 @@ it('asks for TLS only where a trusted proxy says TLS', function (): void {
     $answer = $this->get('/jobs', ['X-Forwarded-Proto' => 'https']);
     Illuminate\Http\Middleware\TrustProxies::flushState();
     $answer->assertHeader('Strict-Transport-Security');
-    expect(collect($answer->headers->getCookies())->every(fn ($cookie): bool => $cookie->isSecure()))
+    expect(collect($answer->headers->getCookies())->every(fn($cookie): bool => $cookie->isSecure()))
         ->toBeTrue()
         ->and($answer->headers->getCookies())
         ->not->toBe([]);
@@ -83,7 +83,7 @@ it('answers the one-person mode to names of this machine only', function (string
 
 it('limits sign-ins by account from any address, and by address for any account', function (): void {
     $user = User::factory()->create(['password' => 'saltmarsh']);
-    $try = fn (string $email, string $from) => $this->withServerVariables(['REMOTE_ADDR' => $from])->postJson(
+    $try = fn(string $email, string $from) => $this->withServerVariables(['REMOTE_ADDR' => $from])->postJson(
         '/sign-in',
         ['email' => $email, 'password' => 'wrong'],
     );
@@ -114,7 +114,7 @@ it('ends the other sessions of a person when the password changes', function ():
     }
     $token = $user->remember_token;
     $this->actingAs($user);
-    $change = fn (string $present, string $new) => $this->postJson('/password', [
+    $change = fn(string $present, string $new) => $this->postJson('/password', [
         'present' => $present,
         'password' => $new,
     ]);

@@ -32,7 +32,7 @@ it('opens the plain example of every archetype: every call on the board, and pro
             ->and(array_column($page['plan']['simulations'], 'call'))
             ->toBe(array_column($page['plan']['proofs'], 'call'));
         $last = end($page['plan']['simulations'])['call'];
-        foreach (array_filter($page['points'], fn (int $n): bool => $n % 5 === 0, ARRAY_FILTER_USE_KEY) as $point) {
+        foreach (array_filter($page['points'], fn(int $n): bool => $n % 5 === 0, ARRAY_FILTER_USE_KEY) as $point) {
             $this->postJson("/jobs/{$id}/expect", [
                 'stage' => 'plan',
                 'call' => $last,

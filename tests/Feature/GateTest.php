@@ -104,14 +104,14 @@ it('is opened by nothing but a proof of this job: future, volts, unproved meter,
             ->json('errors'),
     )->toHaveKey('power');
 })->with([
-    'a time in the future' => fn () => [['at' => now()->addHour()], 'lies in the future'],
-    'isolated with volts' => fn () => [['volts' => 24.0, 'supplies' => '{"T1":24.0}'], 'proves nothing'],
-    'isolated without a proved meter' => fn () => [['meter_proved' => false], 'proves nothing'],
-    'live without volts' => fn () => [
+    'a time in the future' => fn() => [['at' => now()->addHour()], 'lies in the future'],
+    'isolated with volts' => fn() => [['volts' => 24.0, 'supplies' => '{"T1":24.0}'], 'proves nothing'],
+    'isolated without a proved meter' => fn() => [['meter_proved' => false], 'proves nothing'],
+    'live without volts' => fn() => [
         ['state' => 'live', 'volts' => null, 'supplies' => null],
         'no reading yet of the supply',
     ],
-    'out of a file' => fn () => [['from_file' => 'Wren Halyard'], 'proves nothing here'],
+    'out of a file' => fn() => [['from_file' => 'Wren Halyard'], 'proves nothing here'],
 ]);
 
 it('begins not proved after an import, whatever the file says', function (): void {
@@ -195,7 +195,7 @@ it(
         ])->assertCreated();
         $move = $this->get("/jobs/{$job->id}/plan")->inertiaProps('plan.moves.0.key');
         $this->postJson("/jobs/{$job->id}/moves", ['id' => newId(), 'move' => $move, 'done' => false])->assertCreated();
-        expect(implode(' ', BeforeLive::of($job->refresh())))
+        expect(joined(' ', BeforeLive::of($job->refresh())))
             ->toContain('Jumper Rc to G out')
             ->toContain('Landing half done');
         power($job, ['state' => 'live', 'volts' => '26.0', 'despite' => true])->assertCreated();
@@ -216,7 +216,7 @@ it(
             'event' => 'start',
         ])->assertCreated();
         $this->travel(20)->seconds();
-        $read = fn (string $a, string $b, string $value) => $this->postJson("/jobs/{$job->id}/readings", [
+        $read = fn(string $a, string $b, string $value) => $this->postJson("/jobs/{$job->id}/readings", [
             'id' => newId(),
             'stage' => 'prove',
             'step' => 'fan.voltage',
@@ -231,7 +231,7 @@ it(
         $read('wall.G', 'wall.C', '26.0');
         $page = $this->get("/jobs/{$job->id}/prove");
         $shown = array_column(
-            array_filter($page->inertiaProps('readings'), fn (array $r): bool => $r['outcome'] === 'fail'),
+            array_filter($page->inertiaProps('readings'), fn(array $r): bool => $r['outcome'] === 'fail'),
             'reason',
         );
         $cell = collect($page->inertiaProps('steps'))->firstWhere('key', 'fan.voltage')['probes'];
@@ -258,7 +258,7 @@ it('does not call early what is there at once, sign or reading', function (): vo
         'event' => 'start',
     ])->assertCreated();
     $this->travel(30)->seconds();
-    $sign = fn (string $sign) => $this->postJson("/jobs/{$job->id}/signs", [
+    $sign = fn(string $sign) => $this->postJson("/jobs/{$job->id}/signs", [
         'id' => newId(),
         'step' => 'cool-1.voltage',
         'sign' => $sign,
@@ -266,7 +266,7 @@ it('does not call early what is there at once, sign or reading', function (): vo
     ])
         ->assertCreated()
         ->json('outcome');
-    $read = fn (string $a) => $this->postJson("/jobs/{$job->id}/readings", [
+    $read = fn(string $a) => $this->postJson("/jobs/{$job->id}/readings", [
         'id' => newId(),
         'stage' => 'prove',
         'step' => 'cool-1.voltage',
@@ -292,7 +292,7 @@ it('does not call early what is there at once, sign or reading', function (): vo
 
 it('takes readings outside the steps together too, of one call and since the power last changed', function (): void {
     $job = houseToProve();
-    $read = fn (string $a, string $b, string $value) => $this->postJson("/jobs/{$job->id}/readings", [
+    $read = fn(string $a, string $b, string $value) => $this->postJson("/jobs/{$job->id}/readings", [
         'id' => newId(),
         'stage' => 'prove',
         'call' => 'fan',
@@ -304,7 +304,7 @@ it('takes readings outside the steps together too, of one call and since the pow
         ->assertCreated()
         ->json('candidates');
     $switch = "the thermostat's G switch is open";
-    $shown = fn (): array => collect($this->get("/jobs/{$job->id}/prove")->inertiaProps('readings'))->firstWhere(
+    $shown = fn(): array => collect($this->get("/jobs/{$job->id}/prove")->inertiaProps('readings'))->firstWhere(
         'a',
         'indoor.G',
     )['candidates'];

@@ -115,7 +115,7 @@ it('lands by hand at both ends, ties and unties, and refuses what the plate or t
                 'board',
                 ['number' => 4, 'screw' => 'Q'],
                 'screw',
-                'No terminal Q on this board. It has R, W1, W2, G, Y, C',
+                'No terminal Q on this board. It has R, W1, W2, G, Y and C',
             ],
             ['board', ['number' => 9, 'screw' => 'R'], 'number', 'no conductor 9'],
             ['board', ['number' => 4, 'screw' => '@B7'], 'screw', 'no outdoor conductor 7'],
@@ -124,7 +124,8 @@ it('lands by hand at both ends, ties and unties, and refuses what the plate or t
             ['tie', ['place' => 'roof', 'a' => 'W1', 'b' => 'C'], 'place', 'none of those that can be chosen'],
             ['untie', ['label' => 'none'], 'label', 'no none to take out'],
             ['choose', ['profile' => 'nobodys'], 'profile', 'no thermostat profile nobodys'],
-        ] as [$op, $fields, $field, $says]
+        ]
+        as [$op, $fields, $field, $says]
     ) {
         expect(
             editPlan($job, $op, $fields)
@@ -146,7 +147,7 @@ it(
                 ->json('errors.screw.0'),
         )->toContain('No terminal K on this board');
         editPlan($job, 'choose', ['profile' => 'c-powered-shared-kit-2h-2c'])->assertOk();
-        $page = PlanPage::props($job->refresh());
+        $page = said(PlanPage::props($job->refresh()));
         $fan = array_column($page['plan']['simulations'], null, 'call')['fan'];
 
         expect(House::of($job)->plan?->choice?->ways)
@@ -177,20 +178,20 @@ it(
             ->assertOk()
             ->assertJsonPath(
                 'reason',
-                'Part of the transformer\'s voltage: it comes through the 2200 Ω in the K switch and returns by the pulled-in kit\'s fan input.',
+                'Part of the transformer\'s voltage: it comes through the 2,200 Ω in the K switch and returns through the pulled-in kit\'s fan input.',
             );
 
         $kit = House::of($job)->plan ?? throw new LogicException('no plan');
-        expect(implode(' ', array_map(static fn ($f): string => $f->title, SettingCheck::check($kit, []))))
+        expect(implode(' ', array_map(static fn($f): string => said($f->title), SettingCheck::check($kit, []))))
             ->toContain('W2, where nothing lands')
             ->not->toContain('closes Y1')
             ->not->toContain('closes G')
-            ->and((string) json_encode(SetPage::props($job, $kit)['settings']))
+            ->and((string) json_encode(said(SetPage::props($job, $kit))['settings']))
             ->not->toContain('kit');
         skipPhotos($job);
         editPlan($job, 'use')->assertOk();
         $plan = House::of($job->refresh())->plan ?? throw new LogicException('no plan');
-        $prove = ProvePage::props($job, $plan);
+        $prove = said(ProvePage::props($job, $plan));
         expect((array) $prove['noWallJumper'])
             ->toHaveKey('fan')
             ->not->toHaveKey('cool-1')
@@ -213,7 +214,7 @@ it('shows a short of a hand edit as it would be on the wall, and undo takes it b
     $job = demo('weir-pump-room');
     editPlan($job, 'choose', ['profile' => 'c-powered-1h-1c'])->assertOk();
     editPlan($job, 'land', ['number' => 5, 'screw' => 'Rh'])->assertOk();
-    $short = PlanPage::props($job->refresh())['plan']['short'];
+    $short = said(PlanPage::props($job->refresh()))['plan']['short'];
     expect($short['conductors'])
         ->toBe(['A1', 'A5'])
         ->and($short['opens'])
@@ -222,7 +223,7 @@ it('shows a short of a hand edit as it would be on the wall, and undo takes it b
         ->toContain('Rc–Rh link');
     editPlan($job, 'use')->assertUnprocessable();
     editPlan($job, 'restore', ['to_version' => $job->version - 1])->assertOk();
-    expect(PlanPage::props($job->refresh())['plan']['short'])->toBeNull();
+    expect(said(PlanPage::props($job->refresh()))['plan']['short'])->toBeNull();
 });
 
 it('ranks thermostats for the house by what is wished, with what each is', function (): void {
@@ -265,7 +266,7 @@ it(
         $this->deleteJson("/profiles/{$id}")->assertOk();
         expect(House::of($job->refresh())->plan?->profile->title)
             ->toBe('Hallway, two heat')
-            ->and(array_column(PlanPage::props($job)['profiles'], 'id'))
+            ->and(array_column(said(PlanPage::props($job))['profiles'], 'id'))
             ->not->toContain($id);
 
         $other = User::factory()->for(Crew::factory())->create();

@@ -28,7 +28,8 @@ function standing(Job $job): array
             'reading_marks',
             'job_revisions',
             'photos',
-        ] as $table
+        ]
+        as $table
     ) {
         $records[$table] = DB::table($table)->where('job_id', $job->id)->count();
     }
@@ -48,14 +49,15 @@ function standing(Job $job): array
 /** Walks every door that writes, on whatever job this is. */
 function workEverything(Job $job): void
 {
-    $post = static fn (string $path, array $body) => test()
+    $post = static fn(string $path, array $body) => test()
         ->postJson("/jobs/{$job->id}/{$path}", ['id' => newId(), ...$body])
         ->assertSuccessful();
     raiseFlag($job, 'isolated', '0.0');
     foreach (
         test()
             ->get("/jobs/{$job->id}/plan")
-            ->inertiaProps('plan.moves') as $move
+            ->inertiaProps('plan.moves')
+        as $move
     ) {
         $post('moves', ['move' => $move['key'], 'done' => false]);
     }
@@ -63,7 +65,8 @@ function workEverything(Job $job): void
     foreach (
         test()
             ->get("/jobs/{$job->id}/set")
-            ->inertiaProps('settings') as $setting
+            ->inertiaProps('settings')
+        as $setting
     ) {
         if ($setting['lacking'] === null) {
             $post('settings', ['key' => $setting['key'], 'value' => $setting['choices'][0]['value']]);
@@ -114,7 +117,8 @@ it(
                 'waivers',
                 'measurements',
                 'reading_marks',
-            ] as $table
+            ]
+            as $table
         ) {
             expect(DB::table($table)->where('job_id', $copy->id)->where('simulated', false)->count())
                 ->toBe(0, $table)
@@ -155,7 +159,7 @@ it(
             'system' => 'System',
             'kind' => 'replacement',
         ])->assertForbidden();
-        $this->get('/jobs')->assertInertia(fn ($page) => $page->has('jobs', 1)->where('counts.all', 1));
+        $this->get('/jobs')->assertInertia(fn($page) => $page->has('jobs', 1)->where('counts.all', 1));
     },
 );
 
@@ -175,7 +179,8 @@ it(
                 'waivers',
                 'measurements',
                 'reading_marks',
-            ] as $table
+            ]
+            as $table
         ) {
             DB::table($table)
                 ->where('job_id', $job->id)
@@ -183,7 +188,7 @@ it(
         }
         $job->refresh();
         $progress = Progress::of($job);
-        $page = HandoverPage::props($job);
+        $page = said(HandoverPage::props($job));
         $csv = (string) $this->get("/jobs/{$job->id}/readings.csv")->getContent();
 
         expect(PowerFlag::of($job)->state)
@@ -241,13 +246,13 @@ it(
         }
         expect(json_decode((string) $this->get("/jobs/{$job->id}/job-file")->getContent(), true)['demo'])
             ->toBeTrue()
-            ->and(view('handover', ['page' => HandoverPage::props($job), 'job' => $job])->render())
+            ->and(view('handover', ['page' => said(HandoverPage::props($job)), 'job' => $job])->render())
             ->toContain('Demo data: readings made by the circuit.')
             ->and((string) $this->get('/visits.ics')->getContent())
             ->toContain('SUMMARY:Demo data: ')
             ->and($this->get('/jobs')->inertiaProps('jobs.0.mark'))
             ->toBe('demo data')
-            ->and(array_filter(Progress::of($job)->handover(), fn (array $l): bool => ! $l['done']))
+            ->and(array_filter(Progress::of($job)->handover(), fn(array $l): bool => !$l['done']))
             ->toBe([]);
     },
 );

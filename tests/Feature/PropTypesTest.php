@@ -22,13 +22,13 @@ it('sends what the TypeScript types say', function (): void {
     [$finished, $waiting] = [Job::at('Lock Keeper\'s Row 4'), Job::at('Lock Keeper\'s Row 6')];
     $plan = House::of($finished)->plan ?? throw new LogicException('The finished house has a plan.');
     $samples = [
-        'JobsProps' => [JobsPage::props($finished->crew->users()->firstOrFail(), '', 'all', null)],
-        'SurveyProps' => [SurveyPage::props($finished), SurveyPage::props($waiting)],
-        'PlanProps' => [PlanPage::props($finished), PlanPage::props($waiting)],
-        'SetProps' => [SetPage::props($finished, $plan)],
-        'ProveProps' => [ProvePage::props($finished, $plan)],
-        'FiguresProps' => [FiguresPage::props(null), FiguresPage::props($finished)],
-        'HandoverProps' => [HandoverPage::props($finished), HandoverPage::props($waiting)],
+        'JobsProps' => [said(JobsPage::props($finished->crew->users()->firstOrFail(), '', 'all', null))],
+        'SurveyProps' => [said(SurveyPage::props($finished)), said(SurveyPage::props($waiting))],
+        'PlanProps' => [said(PlanPage::props($finished)), said(PlanPage::props($waiting))],
+        'SetProps' => [said(SetPage::props($finished, $plan))],
+        'ProveProps' => [said(ProvePage::props($finished, $plan))],
+        'FiguresProps' => [said(FiguresPage::props(null)), said(FiguresPage::props($finished))],
+        'HandoverProps' => [said(HandoverPage::props($finished)), said(HandoverPage::props($waiting))],
     ];
 
     $lines = [
@@ -40,7 +40,7 @@ it('sends what the TypeScript types say', function (): void {
     foreach ($samples as $type => $pages) {
         foreach ($pages as $number => $props) {
             $lines[] =
-                "export const {$type}{$number}: Own<T.{$type}> = ".json_encode($props, JSON_THROW_ON_ERROR).';';
+                "export const {$type}{$number}: Own<T.{$type}> = " . json_encode($props, JSON_THROW_ON_ERROR) . ';';
         }
     }
     $directory = storage_path('framework/prop-types');
@@ -55,10 +55,10 @@ it('sends what the TypeScript types say', function (): void {
         ]),
     );
     exec(
-        'cd '.
-            escapeshellarg(base_path()).
-            ' && node_modules/.bin/tsc --noEmit -p '.
-            escapeshellarg($directory).
+        'cd ' .
+            escapeshellarg(base_path()) .
+            ' && node_modules/.bin/tsc --noEmit -p ' .
+            escapeshellarg($directory) .
             ' 2>&1',
         $output,
         $exit,

@@ -15,7 +15,7 @@ function start(Job $job, string $step): Illuminate\Testing\TestResponse
 
 it('leaves a call out with a reason, and takes that back', function (): void {
     $job = houseToProve();
-    $waive = fn (string $call, string $note) => $this->postJson("/jobs/{$job->id}/waivers", [
+    $waive = fn(string $call, string $note) => $this->postJson("/jobs/{$job->id}/waivers", [
         'id' => newId(),
         'call' => $call,
         'note' => $note,
@@ -23,18 +23,18 @@ it('leaves a call out with a reason, and takes that back', function (): void {
     $waive('cool-1', '38 °F outside: the compressor is not started')->assertCreated();
     expect(Progress::of($job)->calls()['cool-1']['waived'])
         ->toBe('38 °F outside: the compressor is not started')
-        ->and(HandoverPage::props($job)['waived'])
+        ->and(said(HandoverPage::props($job))['waived'])
         ->toBe([['call' => 'Cool 1', 'reason' => '38 °F outside: the compressor is not started']]);
     $waive('cool-1', '')->assertCreated();
     expect(Progress::of($job)->calls()['cool-1']['waived'])
         ->toBeNull()
         ->and($waive('aux-1', 'x')->assertUnprocessable()->json('errors.call.0'))
-        ->toContain('It has fan, cool-1, heat-1');
+        ->toContain('It has fan, cool-1 and heat-1');
 });
 
 it('lets the simulated meter read in practice only, with the hidden fault, and marks what it gave', function (): void {
     $job = houseToProve();
-    $ask = fn (string $a, string $b) => $this->postJson("/jobs/{$job->id}/simulated-reading", [
+    $ask = fn(string $a, string $b) => $this->postJson("/jobs/{$job->id}/simulated-reading", [
         'stage' => 'prove',
         'step' => 'fan.voltage',
         'mode' => 'V',
@@ -48,7 +48,7 @@ it('lets the simulated meter read in practice only, with the hidden fault, and m
     ])->assertUnprocessable();
     $real = $job;
     $job = practice($job, 'conductor-open:A3.h1');
-    $ask = fn (string $a, string $b) => $this->postJson("/jobs/{$job->id}/simulated-reading", [
+    $ask = fn(string $a, string $b) => $this->postJson("/jobs/{$job->id}/simulated-reading", [
         'stage' => 'prove',
         'step' => 'fan.voltage',
         'mode' => 'V',
@@ -82,7 +82,7 @@ it('lets the simulated meter read in practice only, with the hidden fault, and m
 
     expect(Reading::query()->where('job_id', $job->id)->where('step', 'fan.voltage')->sole()->simulated)
         ->toBeTrue()
-        ->and(HandoverPage::props($job->refresh())['job']['mark'])
+        ->and(said(HandoverPage::props($job->refresh()))['job']['mark'])
         ->toContain('Practice on a copy');
     $pattern = $this->getJson("/jobs/{$job->id}/pattern")
         ->assertOk()
@@ -98,7 +98,7 @@ it('lets the simulated meter read in practice only, with the hidden fault, and m
 
 it('changes its pulse with every record, and shows it to the crew only', function (): void {
     $job = houseToProve();
-    $mark = fn (): string => $this->getJson("/jobs/{$job->id}/pulse")
+    $mark = fn(): string => $this->getJson("/jobs/{$job->id}/pulse")
         ->assertOk()
         ->json('mark');
     $before = $mark();
@@ -116,7 +116,7 @@ it('proves by continuity with the power off from beginning to end', function ():
     expect(start($job, 'fan.continuity')->assertUnprocessable()->json('errors.power.0'))->toContain('Isolate first');
     raiseFlag($job, 'isolated', '0.0');
     start($job, 'fan.continuity')->assertCreated();
-    $read = fn (string $b, string $value) => $this->postJson("/jobs/{$job->id}/readings", [
+    $read = fn(string $b, string $value) => $this->postJson("/jobs/{$job->id}/readings", [
         'id' => newId(),
         'stage' => 'prove',
         'step' => 'fan.continuity',
@@ -141,7 +141,7 @@ it('keeps signatures, and writes the record as PDF and CSV', function (): void {
     $this->seed(DatabaseSeeder::class);
     $job = Job::at('Tollhouse');
     installer($job);
-    $sign = fn (array $fields) => $this->postJson("/jobs/{$job->id}/signatures", [
+    $sign = fn(array $fields) => $this->postJson("/jobs/{$job->id}/signatures", [
         'id' => newId(),
         'role' => 'customer',
         'name' => 'A. Teal',
@@ -167,7 +167,7 @@ it('keeps signatures, and writes the record as PDF and CSV', function (): void {
                 ->json('errors'),
         )
         ->not->toBe([])
-        ->and(HandoverPage::props($job->refresh())['signatures'][0]['strokes'])
+        ->and(said(HandoverPage::props($job->refresh()))['signatures'][0]['strokes'])
         ->toBe([[[10, 10], [900, 400]]]);
     $finished = Job::at('Lock Keeper\'s Row 4');
     foreach (['a4', 'letter'] as $paper) {

@@ -45,10 +45,10 @@ it('keeps a reading with its expectation, once however often it is sent, and nev
         ->assertJson(['value' => 26.9]);
     $row = Reading::query()->sole();
     expect($row->expected['reason'])
-        ->toContain('whole transformer')
-        ->and(fn () => $row->update(['value' => 1.0]))
+        ->toContain('Full transformer voltage')
+        ->and(fn() => $row->update(['value' => 1.0]))
         ->toThrow(LogicException::class)
-        ->and(fn () => $row->delete())
+        ->and(fn() => $row->delete())
         ->toThrow(LogicException::class);
 });
 
@@ -64,7 +64,7 @@ it('takes a correction as a new row that points at the old', function (): void {
         ->assertJson(['corrects' => $first, 'outcome' => 'pass']);
     expect($job->readings()->count())->toBe(2);
     $this->get("/jobs/{$job->id}/survey")->assertInertia(
-        fn ($page) => $page->where('findings.0.code', 'SC03')->where('findings.0.severity', 'good'),
+        fn($page) => $page->where('findings.0.code', 'SC03')->where('findings.0.severity', 'good'),
     );
 });
 
@@ -112,7 +112,7 @@ it('lets "proved dead" lapse after thirty minutes', function (): void {
     installer($job);
     skipPhotos($job);
     raiseFlag($job, 'isolated', '0.0');
-    $move = fn () => $this->postJson("/jobs/{$job->id}/moves", ['id' => newId(), 'move' => 'link:in', 'done' => true]);
+    $move = fn() => $this->postJson("/jobs/{$job->id}/moves", ['id' => newId(), 'move' => 'link:in', 'done' => true]);
 
     $move()->assertCreated();
     $this->travel(31)->minutes();
@@ -163,7 +163,7 @@ it('judges cooling: too early, then the open switch, then the call', function ()
     installer($job);
     raiseFlag($job, 'live', '26.5');
     runStep($job, 'cool-1.voltage', 'start')->assertCreated();
-    $measure = fn (string $value) => reading($job, [
+    $measure = fn(string $value) => reading($job, [
         'stage' => 'prove',
         'step' => 'cool-1.voltage',
         'a' => 'wall.Rc',
@@ -173,9 +173,12 @@ it('judges cooling: too early, then the open switch, then the call', function ()
 
     expect($measure('24')->json('outcome'))->toBe('too-early');
     $this->travel(301)->seconds();
-    expect($measure('24')->json('reason'))->toContain('the thermostat\'s Y1 switch is open', 'full voltage across it');
+    expect($measure('24')->json('reason'))->toContain(
+        'the thermostat\'s Y1 switch is open',
+        'The full voltage is across',
+    );
     expect($measure('0.0')->json('outcome'))->toBe('pass');
-    $sign = fn (bool $seen) => $this->postJson("/jobs/{$job->id}/signs", [
+    $sign = fn(bool $seen) => $this->postJson("/jobs/{$job->id}/signs", [
         'id' => newId(),
         'step' => 'cool-1.voltage',
         'sign' => 'outdoor-unit',
@@ -192,7 +195,7 @@ it('judges cooling: too early, then the open switch, then the call', function ()
 it('enters settings as a history and shows a wrong one in the call table', function (): void {
     $job = Job::factory()->planned()->create();
     installer($job);
-    $enter = fn (string $value) => $this->postJson("/jobs/{$job->id}/settings", [
+    $enter = fn(string $value) => $this->postJson("/jobs/{$job->id}/settings", [
         'id' => newId(),
         'key' => 'fan-in-heat',
         'value' => $value,
@@ -200,23 +203,23 @@ it('enters settings as a history and shows a wrong one in the call table', funct
 
     $enter('thermostat')->assertCreated();
     $this->get("/jobs/{$job->id}/set")->assertInertia(
-        fn ($page) => $page
+        fn($page) => $page
             ->where(
                 'findings.0.title',
-                'Fan in heat stands at "The thermostat runs it", should be "The equipment runs it"',
+                'Fan in heat is set to "The thermostat runs it", should be "The equipment runs it"',
             )
             ->where('table.rows.3.cells.4', ['closed' => true, 'needed' => false]),
     );
     $enter('equipment')->assertCreated();
     expect($enter('sideways')->assertUnprocessable()->json('errors.value.0'))->toContain(
         'cannot be sideways',
-        'none, equipment, thermostat',
+        'none, equipment and thermostat',
     );
     expect($job->settingEntries()->pluck('old_value', 'value')->all())->toBe([
         'thermostat' => null,
         'equipment' => 'thermostat',
     ]);
-    $this->get("/jobs/{$job->id}/set")->assertInertia(fn ($page) => $page->where('findings', []));
+    $this->get("/jobs/{$job->id}/set")->assertInertia(fn($page) => $page->where('findings', []));
 });
 
 it('hands over only a job with every line done', function (): void {

@@ -35,7 +35,7 @@ function houseToSet(string $name, string $profile, string $system = 'System'): J
 function settingRows(Job $job): array
 {
     return array_column(
-        SetPage::props($job, House::of($job->refresh())->plan ?? throw new LogicException('no plan'))['settings'],
+        said(SetPage::props($job, House::of($job->refresh())->plan ?? throw new LogicException('no plan')))['settings'],
         null,
         'key',
     );
@@ -43,7 +43,7 @@ function settingRows(Job $job): array
 
 it('records a setting with old value, new value and reason, and refuses what this menu has not', function (): void {
     $job = houseToSet('quay-house-flat-2', 'c-powered-3h-2c');
-    $enter = fn (string $key, string $value, ?string $note = null) => $this->postJson("/jobs/{$job->id}/settings", [
+    $enter = fn(string $key, string $value, ?string $note = null) => $this->postJson("/jobs/{$job->id}/settings", [
         'id' => newId(),
         'key' => $key,
         'value' => $value,
@@ -58,7 +58,7 @@ it('records a setting with old value, new value and reason, and refuses what thi
         ->and(array_column($rows['aux-with-compressor']['choices'], 'ifWrong', 'value')['yes'])
         ->toContain('Furnace 1 also pulls in')
         ->and(array_column($rows['aux-with-compressor']['choices'], 'effects', 'value')['no'])
-        ->toContain('Furnace 1 no longer closes Y1, G');
+        ->toContain('Furnace 1 no longer closes Y1 and G');
     $enter('aux-with-compressor', 'no', 'read it twice')->assertCreated();
     $last = SettingEntry::query()->where('job_id', $job->id)->orderByDesc('at')->orderByDesc('id')->firstOrFail();
     expect($last->old_value)->toBe('yes')->and($last->reason)->toContain('pressure climbs')->toContain('read it twice');
@@ -105,9 +105,9 @@ it('offers what a sister system was set to', function (): void {
         'op' => 'choose',
         'profile' => 'c-powered-3h-2c',
     ])->assertOk();
-    $sisters = SetPage::props($second, House::of($second->refresh())->plan ?? throw new LogicException('no plan'))[
-        'sisters'
-    ];
+    $sisters = said(
+        SetPage::props($second, House::of($second->refresh())->plan ?? throw new LogicException('no plan')),
+    )['sisters'];
 
     expect($sisters[0]['label'])
         ->toContain('Tollhouse')
@@ -153,7 +153,7 @@ it(
             ->and(settingRows($job)['compressor-lockout']['value'])
             ->toBe('55')
             ->and(
-                array_column(FiguresPage::props($job->refresh())['figures'][0]['inputs'], 'source', 'key')[
+                array_column(said(FiguresPage::props($job->refresh()))['figures'][0]['inputs'], 'source', 'key')[
                     'priceElectric'
                 ],
             )
@@ -163,7 +163,7 @@ it(
 
 it('shows figures to the job\'s own crew only', function (): void {
     $job = houseToSet('weir-pump-room', 'c-powered-1h-1c');
-    expect(array_column(FiguresPage::props($job)['overflow'], 'best', 'key')['Y'])->toBeTrue();
+    expect(array_column(said(FiguresPage::props($job))['overflow'], 'best', 'key')['Y'])->toBeTrue();
     installer();
     $this->get("/jobs/{$job->id}/figures")->assertForbidden();
     $this->postJson("/jobs/{$job->id}/figures/tap", ['values' => []])->assertForbidden();

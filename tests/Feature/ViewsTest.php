@@ -30,8 +30,8 @@ it('reads a meter as people type it', function (string $typed, MeterMode $mode, 
 ]);
 
 it('refuses what no meter shows', function (string $typed, MeterMode $mode, string $says): void {
-    expect(fn () => MeterValue::parse($typed, $mode, 'volts'))->toThrow(
-        fn (App\House\Refused $e) => expect($e->problems['volts'][0])->toContain($says),
+    expect(fn() => MeterValue::parse($typed, $mode, 'volts'))->toThrow(
+        fn(App\House\Refused $e) => expect($e->problems['volts'][0])->toContain($says),
     );
 })->with([
     ['', MeterMode::Volts, 'missing'],
@@ -79,7 +79,7 @@ function hangs(string $archetype): array
     $board = BoardView::of(new Plan($house, $profile, LetterToLetter::landing($house, $profile)));
 
     return array_column(
-        array_map(static fn (array $row): array => [$row['board'], $row['load']['label'] ?? 'nothing'], $board['rows']),
+        array_map(static fn(array $row): array => [$row['board'], $row['load']['label'] ?? 'nothing'], $board['rows']),
         1,
         0,
     );

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\House\JobFiles;
+use App\Words\Words;
 use Unionbit\Core\Planning\File\JobFile;
 use Unionbit\Core\Planning\Proof\CallProof;
 use Unionbit\Core\Planning\Proof\Simulation;
@@ -22,21 +23,21 @@ final class CallsCommand extends JobCommand
             $this->table(
                 ['call', 'closes', 'pulls in', 'A', 'proved'],
                 array_map(
-                    static fn (CallProof $p): array => [
+                    static fn(CallProof $p): array => [
                         $p->call->value,
                         implode(' ', $p->closes),
-                        implode(', ', $p->pulledIn),
+                        implode(', ', Words::each($p->pulledIn)),
                         number_format($p->amps, 2),
-                        $p->isProved() ? 'yes' : implode(' ', $p->problems),
+                        $p->isProved() ? 'yes' : implode(' ', Words::each($p->problems)),
                     ],
                     $proofs,
                 ),
             );
         } else {
-            $this->json(array_map(static fn (CallProof $p): array => $p->toArray(), $proofs));
+            $this->json(array_map(static fn(CallProof $p): array => $p->toArray(), $proofs));
         }
 
-        return array_filter($proofs, static fn (CallProof $p): bool => ! $p->isProved()) === []
+        return array_filter($proofs, static fn(CallProof $p): bool => !$p->isProved()) === []
             ? self::ANSWERED
             : self::NO;
     }

@@ -20,15 +20,16 @@ final class ExampleCommand extends Command
     public function handle(Catalog $catalog): int
     {
         foreach (
-            ['equipment' => $this->argument('archetype'), 'thermostats' => $this->option('thermostat')] as $kind => $id
+            ['equipment' => $this->argument('archetype'), 'thermostats' => $this->option('thermostat')]
+            as $kind => $id
         ) {
-            if (! in_array($id, $catalog->ids($kind), true)) {
+            if (!in_array($id, $catalog->ids($kind), true)) {
                 $this->output
                     ->getErrorStyle()
                     ->writeln(
-                        "There is no {$kind} ".
-                            (is_string($id) ? $id : '').
-                            '; allowed: '.
+                        "There is no {$kind} " .
+                            (is_string($id) ? $id : '') .
+                            '; allowed: ' .
                             implode(', ', $catalog->ids($kind)),
                     );
 
@@ -38,7 +39,7 @@ final class ExampleCommand extends Command
         $house = ExampleHouse::of($catalog->archetype((string) $this->argument('archetype')));
         $profile = $catalog->profile((string) $this->option('thermostat'));
         $plan = new Plan($house, $profile, LetterToLetter::landing($house, $profile));
-        $file = JobFile::write('Example: '.$house->archetype->short, 'Saltmarsh Locks', 'replacement', $house, $plan);
+        $file = JobFile::write('Example: ' . $house->archetype->short, 'Saltmarsh Locks', 'replacement', $house, $plan);
         $this->output->writeln(
             json_encode(
                 $file,

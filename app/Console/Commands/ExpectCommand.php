@@ -63,10 +63,10 @@ final class ExpectCommand extends JobCommand
 
     private function point(Circuit $circuit, string $option, mixed $id): string
     {
-        $points = array_filter($circuit->netlist(Setup::calling())->points, static fn ($p): bool => $p->probeable);
+        $points = array_filter($circuit->netlist(Setup::calling())->points, static fn($p): bool => $p->probeable);
 
         return is_string($id) && isset($points[$id])
             ? $id
-            : throw InvalidData::notAllowed($option, $id, 'one of '.implode(', ', array_keys($points)));
+            : throw InvalidData::notAllowed($option, $id, 'one of ' . implode(', ', array_keys($points)));
     }
 }

@@ -33,7 +33,7 @@ final class RunCommand extends JobCommand
             $this->whole('until', 86_400),
         );
         if ($this->option('table')) {
-            $this->table(['second', 'what'], array_map(static fn (array $e): array => [$e['t'], $e['what']], $events));
+            $this->table(['second', 'what'], array_map(static fn(array $e): array => [$e['t'], $e['what']], $events));
         } else {
             $this->json($events);
         }

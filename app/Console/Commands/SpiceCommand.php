@@ -5,7 +5,10 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\House\JobFiles;
+use App\Words\Words;
+use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Circuit\SpiceDeck;
+use Unionbit\Core\Fault\Fault;
 use Unionbit\Core\Fault\FaultedCall;
 use Unionbit\Core\Planning\File\JobFile;
 
@@ -22,11 +25,18 @@ final class SpiceCommand extends JobCommand
         $fault = $this->fault($files, $circuit, $this->option('fault'));
         $point = $circuit->operate(FaultedCall::setup($circuit, $call, $fault));
         $this->output->write(
-            SpiceDeck::write($point->netlist, trim("{$job->site}, {$call->label()}, ".($fault->title ?? ''), ', '))[
-                'deck'
-            ],
+            SpiceDeck::write($point->netlist, self::title($job->site, $call, $fault), Words::say(...))['deck'],
         );
 
         return self::ANSWERED;
+    }
+
+    private static function title(string $site, CallName $call, ?Fault $fault): string
+    {
+        return implode(', ', [
+            $site,
+            Words::say($call->label()),
+            ...$fault === null ? [] : [Words::say($fault->title)],
+        ]);
     }
 }

@@ -9,21 +9,23 @@ use App\Crew\SecurityLog;
 use App\House\Download;
 use App\House\House;
 use App\House\JobMark;
+use App\House\Refused;
 use App\Jobs\Screen\DayCalendar;
 use App\Models\Job;
 use App\Models\OwnProfile;
 use App\Models\User;
 use App\Survey\Schedule;
 use App\Web\Controller;
-use Illuminate\Http\JsonResponse;
+use App\Web\JsonResponse;
+use App\Words\Words;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Str;
-use Illuminate\Validation\ValidationException;
 use Unionbit\Core\Data\InvalidData;
 use Unionbit\Core\Data\Json;
 use Unionbit\Core\Planning\File\JobFile;
+use Unionbit\Core\Words\Message;
 
 /** Job files, conductor schedules and the calendar: open formats, both ways. */
 final class FilesController extends Controller
@@ -57,7 +59,7 @@ final class FilesController extends Controller
             JSON_PRESERVE_ZERO_FRACTION |
             JSON_THROW_ON_ERROR;
 
-        return Download::of($request, $job, '.json', 'application/json', json_encode($file, $flags)."\n");
+        return Download::of($request, $job, '.json', 'application/json', json_encode($file, $flags) . "\n");
     }
 
     public function conductors(Request $request, Job $job): Response
@@ -69,7 +71,7 @@ final class FilesController extends Controller
             $job,
             'conductors.csv',
             'text/csv; charset=utf-8',
-            Schedule::csv(House::of($job)->installation, JobMark::of($job)),
+            Schedule::csv(House::of($job)->installation, Words::say(JobMark::of($job) ?? Message::none()) ?: null),
         );
     }
 
@@ -114,12 +116,12 @@ final class FilesController extends Controller
     private static function one(ImportJob $import, User $user, string $id, UploadedFile $file): array
     {
         try {
-            if (! $file->isValid() || $file->getSize() > self::MOST_BYTES) {
+            if (!$file->isValid() || $file->getSize() > self::MOST_BYTES) {
                 throw InvalidData::unreadable(
                     '',
                     $file->isValid()
-                        ? 'is larger than 2 MB; a job file is one house'
-                        : 'did not arrive whole; send it again',
+                        ? Message::of('jobs.files-controller.larger-than-2-mb-job')
+                        : Message::of('jobs.files-controller.did-not-arrive-whole-send'),
                 );
             }
             $job = $import($user, $id, Json::decode((string) file_get_contents($file->getPathname())));
@@ -133,11 +135,17 @@ final class FilesController extends Controller
                 'job' => null,
                 'problem' => [
                     'pointer' => $problem->pointer,
-                    'message' => Str::limit(Str::after($problem->getMessage(), ': '), 600),
+                    'message' => Str::limit(Words::say($problem->problem), 600),
                 ],
             ];
-        } catch (ValidationException $problem) {
-            return ['job' => null, 'problem' => ['pointer' => '', 'message' => $problem->getMessage()]];
+        } catch (Refused $problem) {
+            return [
+                'job' => null,
+                'problem' => [
+                    'pointer' => '',
+                    'message' => implode(' ', Words::each(array_merge(...array_values($problem->problems)))),
+                ],
+            ];
         }
     }
 }

@@ -15,20 +15,23 @@ use App\Models\VisitKind;
 use Illuminate\Support\Facades\DB;
 use Unionbit\Core\Data\InvalidData;
 use Unionbit\Core\Planning\File\PlanFile;
+use Unionbit\Core\Words\Message;
 
 /** A job out of a job file: the whole file or nothing of it. */
 final readonly class ImportJob
 {
-    public function __construct(private JobFiles $files, private ProfileShelf $shelf)
-    {
-    }
+    public function __construct(private JobFiles $files, private ProfileShelf $shelf) {}
 
     /** @throws InvalidData */
     public function __invoke(User $user, string $id, mixed $json): Job
     {
         $file = $this->files->parse($json);
         if (VisitKind::tryFrom($file->kind) === null) {
-            throw InvalidData::notAllowed('/kind', $file->kind, implode(', ', array_column(VisitKind::cases(), 'value')));
+            throw InvalidData::notAllowed(
+                '/kind',
+                $file->kind,
+                implode(', ', array_column(VisitKind::cases(), 'value')),
+            );
         }
         $plan = $file->plan === null ? [] : ['plan' => PlanFile::write($file->plan)];
         $own = is_array($json) && is_array($json['thermostat'] ?? null) ? $json['thermostat'] : null;
@@ -46,7 +49,7 @@ final readonly class ImportJob
                 SitePlace::fresh($file->site, $file->address, $file->system),
                 $file->kind,
                 $file->installation,
-                'read from a job file',
+                Message::of('jobs.history.imported'),
                 [...$plan, 'demo' => $demo],
             );
             if ($known === null) {

@@ -16,6 +16,8 @@ use Unionbit\Core\Data\InvalidData;
 use Unionbit\Core\Proving\Judge\Outcome;
 use Unionbit\Core\Proving\Step\Method;
 use Unionbit\Core\Setting\SettingKey;
+use Unionbit\Core\Words\Message;
+use Unionbit\Core\Words\Quantity;
 
 /**
  * What a job file may hold in each column of each kind of record: the same as live entry takes. Whatever does not fit is
@@ -116,7 +118,7 @@ final class RecordColumns
     {
         $allowed = 'a time that has passed, as 2026-11-25T09:30:00Z';
         if (
-            ! is_string($value) ||
+            !is_string($value) ||
             preg_match(
                 '/^20\d\d-[01]\d-[0-3]\dT[0-2]\d:[0-5]\d:[0-5]\d(\.\d{1,6})?(Z|[+-][01]\d:[0-5]\d)$/',
                 $value,
@@ -127,7 +129,7 @@ final class RecordColumns
         $at = Carbon::parse($value)->utc();
         if (
             $at->isFuture() ||
-            ! checkdate((int) substr($value, 5, 2), (int) substr($value, 8, 2), (int) substr($value, 0, 4))
+            !checkdate((int) substr($value, 5, 2), (int) substr($value, 8, 2), (int) substr($value, 0, 4))
         ) {
             throw InvalidData::notAllowed($pointer, $value, $allowed);
         }
@@ -154,7 +156,11 @@ final class RecordColumns
             'step' => self::step($value, $at),
             'flag' => is_bool($value)
                 ? $value
-                : throw InvalidData::notAllowed($at, self::shown($value), 'true or false'),
+                : throw InvalidData::notAllowed(
+                    $at,
+                    self::shown($value),
+                    Message::of('jobs.record-columns.true-or-false'),
+                ),
             'volts' => self::within($value, 0.0, MeterMode::Volts->ceiling(), $at),
             'number' => self::within($value, -1.0e9, 1.0e9, $at),
             'supplies' => $value === null ? null : self::numbers($value, 4, MeterMode::Volts->ceiling(), $at),
@@ -162,7 +168,7 @@ final class RecordColumns
             'strings' => self::strings($value, $at),
             'expected' => self::object($value, self::EXPECTED, $at),
             'lines' => array_map(
-                static fn (mixed $line, int|string $n): array => self::object($line, self::LINE, "{$at}/{$n}"),
+                static fn(mixed $line, int|string $n): array => self::object($line, self::LINE, "{$at}/{$n}"),
                 self::list($value, 40, $at),
                 array_keys(self::list($value, 40, $at)),
             ),
@@ -171,7 +177,7 @@ final class RecordColumns
                 : throw InvalidData::notAllowed(
                     $at,
                     self::shown($value),
-                    'strokes of at most 600 points from 0 to 1000, at most 60 of them',
+                    Message::of('jobs.record-columns.strokes-at-most-600-points'),
                 ),
             default => self::text($value, self::LONGEST[$kind], $at),
         };
@@ -191,7 +197,11 @@ final class RecordColumns
 
         return is_string($value) && CallName::tryFrom($call) !== null && Method::tryFrom($method) !== null
             ? $value
-            : throw InvalidData::notAllowed($at, self::shown($value), 'a proving step, as cool-1.voltage');
+            : throw InvalidData::notAllowed(
+                $at,
+                self::shown($value),
+                Message::of('jobs.record-columns.proving-step-as-cool-1'),
+            );
     }
 
     private static function within(mixed $value, float $least, float $most, string $at, bool $orNull = false): mixed
@@ -201,14 +211,26 @@ final class RecordColumns
 
         return $fits || ($orNull && $value === null)
             ? $value
-            : throw InvalidData::notAllowed($at, self::shown($value), "a number from {$least} to {$most}");
+            : throw InvalidData::notAllowed(
+                $at,
+                self::shown($value),
+                Message::of(
+                    'jobs.record-columns.number-from',
+                    least: Quantity::number($least),
+                    most: Quantity::number($most),
+                ),
+            );
     }
 
     private static function text(mixed $value, int $longest, string $at): string
     {
         return is_string($value) && mb_strlen($value) <= $longest
             ? $value
-            : throw InvalidData::notAllowed($at, self::shown($value), "text of at most {$longest} characters");
+            : throw InvalidData::notAllowed(
+                $at,
+                self::shown($value),
+                Message::of('jobs.record-columns.text-at-most-characters', longest: $longest),
+            );
     }
 
     /** @return array<mixed> */
@@ -216,7 +238,11 @@ final class RecordColumns
     {
         return is_array($value) && count($value) <= $most
             ? $value
-            : throw InvalidData::notAllowed($at, self::shown($value), "a list of at most {$most}");
+            : throw InvalidData::notAllowed(
+                $at,
+                self::shown($value),
+                Message::of('jobs.record-columns.list-at-most', most: $most),
+            );
     }
 
     /** @return list<string> */
@@ -225,7 +251,7 @@ final class RecordColumns
         $list = array_values(self::list($value, self::MOST_STRINGS, $at));
 
         return array_map(
-            static fn (mixed $entry, int $n): string => self::text($entry, self::LONGEST['text'], "{$at}/{$n}"),
+            static fn(mixed $entry, int $n): string => self::text($entry, self::LONGEST['text'], "{$at}/{$n}"),
             $list,
             array_keys($list),
         );

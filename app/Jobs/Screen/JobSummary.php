@@ -7,14 +7,17 @@ namespace App\Jobs\Screen;
 use App\House\House;
 use App\Models\Job;
 use App\Models\Record\PowerState;
+use App\Models\Stage;
 use App\Records\Power\PowerFlag;
 use App\Records\Progress;
+use App\Words\Words;
 use Throwable;
 use Unionbit\Core\Terminal\TradeWords;
 use Unionbit\Core\Visit\Carry;
 use Unionbit\Core\Visit\SearchWords;
 use Unionbit\Core\Visit\Task;
 use Unionbit\Core\Wiring\Conductor;
+use Unionbit\Core\Words\Message;
 
 /**
  * What the jobs screen says of a house without opening it. It takes the whole circuit to say, and changes only with the
@@ -47,8 +50,7 @@ final readonly class JobSummary
         public ?string $two,
         public array $carry,
         public array $power,
-    ) {
-    }
+    ) {}
 
     public static function compute(Job $job): self
     {
@@ -62,18 +64,27 @@ final readonly class JobSummary
         return new self(
             title: $installation->archetype->title,
             equipment: $installation->archetype->short,
-            cable: $wall === null || $conductors === [] ? 'not seen yet' : $wall->label(),
+            cable: Words::say(
+                $wall === null || $conductors === [] ? Message::of('jobs.summary.not-seen') : $wall->label(),
+            ),
             strands: array_map(
-                static fn (Conductor $c): array => ['colour' => $c->colour->value, 'landed' => ! $c->isSpare()],
+                static fn(Conductor $c): array => ['colour' => $c->colour->value, 'landed' => !$c->isSpare()],
                 $conductors,
             ),
             tape: array_map(self::segment(...), $progress->tape()),
-            restore: $progress->restore(),
+            restore: Words::each($progress->restore()),
             minutes: $work->minutes(),
             waits: $work->waits(),
-            two: array_values(array_filter($work->tasks, static fn (Task $t): bool => $t->two))[0]->label ?? null,
-            carry: Carry::of($installation, $house->plan),
-            power: PowerFlag::of($job)->toArray(),
+            two: self::two($work->tasks),
+            carry: array_map(
+                static fn(array $c): array => [
+                    'count' => $c['count'],
+                    'item' => Words::say($c['item']),
+                    'why' => Words::say($c['why']),
+                ],
+                Carry::of($installation, $house->plan),
+            ),
+            power: Words::spoken(PowerFlag::of($job)->toArray()),
         );
     }
 
@@ -81,21 +92,21 @@ final readonly class JobSummary
     public static function unreadable(Job $job): self
     {
         $tape = array_map(
-            static fn (string $key): array => [
-                'key' => $key,
-                'name' => ucfirst($key),
+            static fn(Stage $stage): array => [
+                'key' => $stage->value,
+                'name' => Words::say(Message::term($stage)),
                 'state' => 'next',
-                'word' => 'cannot be read',
+                'word' => Words::of('jobs.summary.unreadable'),
                 'n' => 0,
                 'done' => 0,
             ],
-            ['survey', 'plan', 'set', 'prove', 'handover'],
+            Stage::cases(),
         );
 
         return new self(
-            'Cannot be read',
-            'cannot be read',
-            'not read',
+            Words::say(Message::of('jobs.summary.unreadable')->opening()),
+            Words::of('jobs.summary.unreadable'),
+            Words::of('jobs.summary.not-read'),
             [],
             $tape,
             [],
@@ -103,7 +114,7 @@ final readonly class JobSummary
             0,
             null,
             [],
-            PowerFlag::as(PowerState::NotProved)->toArray(),
+            Words::spoken(PowerFlag::as(PowerState::NotProved)->toArray()),
         );
     }
 
@@ -125,7 +136,31 @@ final readonly class JobSummary
     private static function segment(array $segment): array
     {
         /** @var Segment */
-        return array_intersect_key($segment, array_flip(['key', 'name', 'state', 'word', 'n', 'done']));
+        return array_intersect_key(Words::spoken($segment), array_flip(['key', 'name', 'state', 'word', 'n', 'done']));
+    }
+
+    /**
+     * @param  list<Task>  $tasks
+     * @return ?string the first that takes two people
+     */
+    private static function two(array $tasks): ?string
+    {
+        foreach ($tasks as $task) {
+            if ($task->two) {
+                return Words::say($task->label);
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * @param  list<string|Message>  $words
+     * @return list<string>
+     */
+    private static function said(array $words): array
+    {
+        return array_map(static fn(string|Message $w): string => is_string($w) ? $w : Words::say($w), $words);
     }
 
     /** Everything the job can be found by, made plain; one that cannot be read is found by its names. */
@@ -139,6 +174,6 @@ final readonly class JobSummary
             $words = [];
         }
 
-        return TradeWords::plain(implode(' . ', array_unique([...$names, ...$words])));
+        return TradeWords::plain(implode(' . ', array_unique([...$names, ...self::said($words)])));
     }
 }

@@ -38,6 +38,12 @@ final class Measurement extends Model
 
     protected function casts(): array
     {
-        return ['figure' => MeasuredFigure::class, 'inputs' => 'array', 'lines' => 'array', 'simulated' => 'boolean', 'at' => 'datetime'];
+        return [
+            'figure' => MeasuredFigure::class,
+            'inputs' => 'array',
+            'lines' => 'array',
+            'simulated' => 'boolean',
+            'at' => 'datetime',
+        ];
     }
 }

@@ -36,7 +36,8 @@ final class PowerEvent extends Model
 
     protected function casts(): array
     {
-        return ['state' => PowerState::class,
+        return [
+            'state' => PowerState::class,
             'volts' => 'float',
             'supplies' => 'array',
             'despite' => 'array',

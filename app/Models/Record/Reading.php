@@ -48,7 +48,11 @@ final class Reading extends Model
 
     protected function casts(): array
     {
-        return ['power' => PowerState::class, 'mode' => MeterMode::class, 'outcome' => Outcome::class, 'stage' => Stage::class,
+        return [
+            'power' => PowerState::class,
+            'mode' => MeterMode::class,
+            'outcome' => Outcome::class,
+            'stage' => Stage::class,
             'value' => 'float',
             'expected' => 'array',
             'candidates' => 'array',

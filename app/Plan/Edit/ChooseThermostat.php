@@ -16,13 +16,12 @@ use Unionbit\Core\Planning\Offer\LetterToLetter;
 use Unionbit\Core\Planning\Offer\Planner;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Thermostat\Profile;
+use Unionbit\Core\Words\Message;
 
 /** Chooses a thermostat: with the best plan that is offered for it here, or letter to letter where none is. */
 final readonly class ChooseThermostat implements Edit
 {
-    public function __construct(private string $profile)
-    {
-    }
+    public function __construct(private string $profile) {}
 
     public static function op(): string
     {
@@ -39,13 +38,20 @@ final readonly class ChooseThermostat implements Edit
         return new self($request->text('profile'));
     }
 
-    public function apply(Job $job, User $by): string
+    public function apply(Job $job, User $by): Message
     {
         $shelf = app(ProfileShelf::class);
         $profile = $shelf->find($job->crew_id, $this->profile);
         if ($profile === null) {
-            $has = implode(', ', array_map(static fn (Profile $p): string => $p->id, $shelf->of($job->crew_id)));
-            throw Refused::at('profile', "There is no thermostat profile {$this->profile}. Use {$has}.");
+            $has = implode(', ', array_map(static fn(Profile $p): string => $p->id, $shelf->of($job->crew_id)));
+            throw Refused::at(
+                'profile',
+                Message::of(
+                    'plan.choose-thermostat.there-no-thermostat-profile-use',
+                    profile: $this->profile,
+                    has: $has,
+                ),
+            );
         }
         Stops::refuse($job);
         $house = House::of($job)->installation;
@@ -57,6 +63,6 @@ final readonly class ChooseThermostat implements Edit
                 : Chosen::from($best, ''),
         );
 
-        return "chose {$profile->title}";
+        return Message::of('plan.choose-thermostat.chose', profile: $profile->title);
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Plan\Edit;
 
+use App\Words\Words;
 use Unionbit\Core\Planning\Offer\PlainWords;
 use Unionbit\Core\Planning\Offer\PlanOffer;
 use Unionbit\Core\Planning\Plan\Choice;
@@ -15,7 +16,13 @@ final class Chosen
     public static function from(PlanOffer $offer, string $note): Plan
     {
         return $offer->plan->chosen(
-            new Choice($offer->title(), $offer->codes(), $offer->reasons(), PlainWords::of($offer), $note),
+            new Choice(
+                Words::say($offer->title()),
+                $offer->codes(),
+                Words::each($offer->reasons()),
+                Words::say(PlainWords::of($offer)),
+                $note,
+            ),
         );
     }
 }

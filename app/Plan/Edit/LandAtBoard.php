@@ -10,13 +10,12 @@ use App\House\Refused;
 use App\Models\Job;
 use App\Models\User;
 use Unionbit\Core\Wiring\End;
+use Unionbit\Core\Words\Message;
 
 /** The equipment end: on a screw of the board, spliced to a conductor of the outdoor cable (@B2), or capped. */
 final readonly class LandAtBoard implements Edit
 {
-    public function __construct(private int $number, private ?string $screw)
-    {
-    }
+    public function __construct(private int $number, private ?string $screw) {}
 
     public static function op(): string
     {
@@ -33,28 +32,37 @@ final readonly class LandAtBoard implements Edit
         return new self($request->integer('number'), $request->nullableString('screw'));
     }
 
-    public function apply(Job $job, User $by): string
+    public function apply(Job $job, User $by): Message
     {
         $draft = PlanDraft::of($job);
         $conductor = $draft->conductor($this->number);
         if ($this->screw !== null && preg_match('/^@B(\d{1,2})$/', $this->screw, $onto) === 1) {
             $target =
                 $draft->plan->installation->outdoorCable()?->conductor((int) $onto[1]) ??
-                throw Refused::at('screw', "There is no outdoor conductor {$onto[1]} to splice to.");
+                throw Refused::at(
+                    'screw',
+                    Message::of('plan.land-at-board.there-no-outdoor-conductor-splice', number: $onto[1]),
+                );
             $end = End::spliced("B{$target->number}");
             $draft->keep($draft->plan->landed($draft->plan->landing->onBoard($this->number, $end)));
 
-            return "splices {$conductor->name()} to outdoor {$target->name()}";
+            return Message::of(
+                'plan.land-at-board.splices-outdoor',
+                conductor: $conductor->name(),
+                target: $target->name(),
+            );
         }
         $printed = $draft->plan->boardScrews();
-        if ($this->screw !== null && ! in_array($this->screw, $printed, true)) {
-            $has = implode(', ', $printed);
-            throw Refused::at('screw', "No terminal {$this->screw} on this board. It has {$has}.");
+        if ($this->screw !== null && !in_array($this->screw, $printed, true)) {
+            throw Refused::at(
+                'screw',
+                Message::of('plan.land-at-board.no-terminal-on-board-has', screw: $this->screw, has: $printed),
+            );
         }
         $draft->keep($draft->plan->landed($draft->plan->landing->onBoard($this->number, PlanDraft::end($this->screw))));
 
         return $this->screw === null
-            ? "caps {$conductor->name()} at the board"
-            : "lands {$conductor->name()} on {$this->screw} at the board";
+            ? Message::of('plan.land-at-board.caps-at-board', conductor: $conductor->name())
+            : Message::of('plan.land-at-board.lands-on-at-board', conductor: $conductor->name(), screw: $this->screw);
     }
 }

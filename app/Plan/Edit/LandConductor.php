@@ -10,13 +10,12 @@ use App\House\Refused;
 use App\Models\Job;
 use App\Models\User;
 use Unionbit\Core\Thermostat\PlateTerminal;
+use Unionbit\Core\Words\Message;
 
 /** Lands a conductor on a screw of the plate, or caps it. */
 final readonly class LandConductor implements Edit
 {
-    public function __construct(private int $number, private ?string $screw)
-    {
-    }
+    public function __construct(private int $number, private ?string $screw) {}
 
     public static function op(): string
     {
@@ -33,18 +32,23 @@ final readonly class LandConductor implements Edit
         return new self($request->integer('number'), $request->nullableString('screw'));
     }
 
-    public function apply(Job $job, User $by): string
+    public function apply(Job $job, User $by): Message
     {
         $draft = PlanDraft::of($job);
         $conductor = $draft->conductor($this->number);
         if ($this->screw !== null && $draft->plan->profile->terminal($this->screw) === null) {
             $terminals = $draft->plan->profile->terminals;
-            $has = implode(', ', array_map(static fn (PlateTerminal $t): string => $t->printed, $terminals));
-            throw Refused::at('screw', "No terminal {$this->screw} on this plate. It has {$has}.");
+            $has = implode(', ', array_map(static fn(PlateTerminal $t): string => $t->printed, $terminals));
+            throw Refused::at(
+                'screw',
+                Message::of('plan.land-conductor.no-terminal-on-plate-has', screw: $this->screw, has: $has),
+            );
         }
         $end = PlanDraft::end($this->screw);
         $draft->keep($draft->plan->landed($draft->plan->landing->onWall($this->number, $end)));
 
-        return $this->screw === null ? "caps {$conductor->name()}" : "lands {$conductor->name()} on {$this->screw}";
+        return $this->screw === null
+            ? Message::of('plan.land-conductor.caps', conductor: $conductor->name())
+            : Message::of('plan.land-conductor.lands-on', conductor: $conductor->name(), screw: $this->screw);
     }
 }

@@ -12,23 +12,26 @@ use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Wiring\Conductor;
 use Unionbit\Core\Wiring\End;
 use Unionbit\Core\Wiring\EndState;
+use Unionbit\Core\Words\Message;
 
 /** A job's plan while it is edited, and the way back into the document. Edited by hand it is no longer in use. */
 final readonly class PlanDraft
 {
-    private function __construct(private Job $job, public Plan $plan)
-    {
-    }
+    private function __construct(private Job $job, public Plan $plan) {}
 
     public static function of(Job $job): self
     {
-        return new self($job, House::of($job)->plan ?? throw Refused::at('profile', 'Choose a thermostat first.'));
+        return new self(
+            $job,
+            House::of($job)->plan ??
+                throw Refused::at('profile', Message::of('plan.plan-draft.choose-thermostat-first')),
+        );
     }
 
     public function conductor(int $number): Conductor
     {
         return $this->plan->installation->wallCable()?->conductor($number) ??
-            throw Refused::at('number', "There is no conductor {$number} at the wall.");
+            throw Refused::at('number', Message::of('plan.plan-draft.there-no-conductor-at-wall', number: $number));
     }
 
     /** An end on a screw; without one it is capped. */

@@ -8,13 +8,12 @@ use App\Document\Edit;
 use App\Document\EditRequest;
 use App\Models\Job;
 use App\Models\User;
+use Unionbit\Core\Words\Message;
 
 /** The Rc–Rh link of the plate, in or out. */
 final readonly class SetLink implements Edit
 {
-    public function __construct(private bool $in)
-    {
-    }
+    public function __construct(private bool $in) {}
 
     public static function op(): string
     {
@@ -31,11 +30,11 @@ final readonly class SetLink implements Edit
         return new self($request->boolean('in'));
     }
 
-    public function apply(Job $job, User $by): string
+    public function apply(Job $job, User $by): Message
     {
         $draft = PlanDraft::of($job);
         $draft->keep($draft->plan->landed($draft->plan->landing->withLink($this->in)));
 
-        return $this->in ? 'link in' : 'link out';
+        return $this->in ? Message::of('plan.set-link.link-in') : Message::of('plan.set-link.link-out');
     }
 }

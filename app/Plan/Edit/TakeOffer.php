@@ -13,13 +13,12 @@ use App\Models\User;
 use App\Plan\OfferView;
 use Unionbit\Core\Planning\Offer\Planner;
 use Unionbit\Core\Planning\Offer\Weights;
+use Unionbit\Core\Words\Message;
 
 /** Takes one of the plans that are offered, by its key, with the installer's own reason. */
 final readonly class TakeOffer implements Edit
 {
-    public function __construct(private string $key, private string $note, private Weights $weights)
-    {
-    }
+    public function __construct(private string $key, private string $note, private Weights $weights) {}
 
     public static function op(): string
     {
@@ -28,7 +27,11 @@ final readonly class TakeOffer implements Edit
 
     public static function rules(): array
     {
-        return ['key' => ['required', 'string', 'max:16'], 'note' => ['nullable', 'string', 'max:300'], 'weights' => ['nullable', 'array', 'max:4']];
+        return [
+            'key' => ['required', 'string', 'max:16'],
+            'note' => ['nullable', 'string', 'max:300'],
+            'weights' => ['nullable', 'array', 'max:4'],
+        ];
     }
 
     public static function from(EditRequest $request): self
@@ -36,7 +39,7 @@ final readonly class TakeOffer implements Edit
         return new self($request->text('key'), $request->text('note'), Weights::from($request->array('weights')));
     }
 
-    public function apply(Job $job, User $by): string
+    public function apply(Job $job, User $by): Message
     {
         Stops::refuse($job);
         $plan = PlanDraft::of($job)->plan;
@@ -44,9 +47,13 @@ final readonly class TakeOffer implements Edit
             if (OfferView::key($offer) === $this->key) {
                 PlanDraft::write($job, Chosen::from($offer, $this->note));
 
-                return 'took the plan: '.lcfirst($offer->title()).($this->note === '' ? '' : " ({$this->note})");
+                return Message::of(
+                    $this->note === '' ? 'plan.take-offer.took' : 'plan.take-offer.took-because',
+                    plan: $offer->title()->within(),
+                    note: $this->note,
+                );
             }
         }
-        throw Refused::at('key', 'That plan is not offered any more: the survey has changed. Look at the plans again.');
+        throw Refused::at('key', Message::of('plan.take-offer.plan-not-offered-any-more'));
     }
 }

@@ -9,13 +9,12 @@ use App\Document\EditRequest;
 use App\House\Refused;
 use App\Models\Job;
 use App\Models\User;
+use Unionbit\Core\Words\Message;
 
 /** Takes a tie out again. */
 final readonly class TakeOutTie implements Edit
 {
-    public function __construct(private string $label)
-    {
-    }
+    public function __construct(private string $label) {}
 
     public static function op(): string
     {
@@ -32,14 +31,14 @@ final readonly class TakeOutTie implements Edit
         return new self($request->text('label'));
     }
 
-    public function apply(Job $job, User $by): string
+    public function apply(Job $job, User $by): Message
     {
         $draft = PlanDraft::of($job);
         $tie =
             $draft->plan->landing->jumper($this->label) ??
-            throw Refused::at('label', "There is no {$this->label} to take out.");
+            throw Refused::at('label', Message::of('plan.take-out-tie.there-no-take-out', label: $this->label));
         $draft->keep($draft->plan->landed($draft->plan->landing->withoutJumper($tie->label)));
 
-        return "takes out the {$tie->label}";
+        return Message::of('plan.take-out-tie.takes-out', tie: $tie->label);
     }
 }

@@ -12,6 +12,7 @@ use App\Models\Job;
 use App\Models\User;
 use Unionbit\Core\Planning\Rule\MappingRules;
 use Unionbit\Core\Rule\Finding;
+use Unionbit\Core\Words\Message;
 
 /** Takes the plan for the job: only one without a finding that blocks. */
 final readonly class UsePlan implements Edit
@@ -31,13 +32,13 @@ final readonly class UsePlan implements Edit
         return new self();
     }
 
-    public function apply(Job $job, User $by): string
+    public function apply(Job $job, User $by): Message
     {
         Stops::refuse($job);
         $blocking = array_values(
             array_filter(
                 MappingRules::check(PlanDraft::of($job)->plan),
-                static fn (Finding $f): bool => $f->severity->blocks(),
+                static fn(Finding $f): bool => $f->severity->blocks(),
             ),
         );
         if ($blocking !== []) {
@@ -45,6 +46,6 @@ final readonly class UsePlan implements Edit
         }
         $job->planned_at = now();
 
-        return 'uses this plan';
+        return Message::of('plan.use-plan.uses-plan');
     }
 }

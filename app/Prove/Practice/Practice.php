@@ -15,6 +15,7 @@ use Unionbit\Core\Circuit\Meter\Meter;
 use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Fault\Fault;
 use Unionbit\Core\Fault\Observables;
+use Unionbit\Core\Words\Message;
 
 /**
  * The simulated house of a practice run: its meter reads the circuit with the hidden fault in it, with a hand meter's
@@ -55,19 +56,19 @@ final class Practice
         $fault = self::fault($job);
         $record =
             StepRecord::all($job)[$step] ??
-            throw Refused::at('step', "There is no proving step {$step} for this house.");
+            throw Refused::at('step', Message::of('prove.practice.there-no-proving-step-for', step: $step));
         $circuit =
             House::of($job)->plan?->circuit() ??
-            throw Refused::at('step', 'Choose a thermostat first.');
+            throw Refused::at('step', Message::of('prove.practice.choose-thermostat-first'));
         $setup = $record->secondsLeft() > 0 ? $record->step->waiting : $record->step->setup;
         $runs = self::running($circuit, $setup, $fault);
         $signs = [];
         foreach ($record->step->signs as $sign) {
             $signs[$sign->key] = match ($sign->key) {
-                'outdoor-stops' => ! ($runs['outdoor-unit'] ?? false),
+                'outdoor-stops' => !($runs['outdoor-unit'] ?? false),
                 'drop-off' => array_filter(
                     self::running($circuit, Setup::calling(), $fault),
-                    static fn (bool $on, string $name): bool => $on && ! in_array($name, ['display', 'board-lamp'], true),
+                    static fn(bool $on, string $name): bool => $on && !in_array($name, ['display', 'board-lamp'], true),
                     ARRAY_FILTER_USE_BOTH,
                 ) === [],
                 default => $runs[$sign->key] ?? false,
@@ -90,11 +91,12 @@ final class Practice
     private static function fault(Job $job): ?Fault
     {
         if ($job->practice === null) {
-            throw Refused::at('value', 'The simulated meter is for practice: turn that on first. A real reading comes from the meter in hand.');
+            throw Refused::at('value', Message::of('prove.practice.simulated-meter-for-practice-turn'));
         }
         $circuit = House::of($job)->plan?->circuit();
         foreach (
-            $job->practice === '' || $circuit === null ? [] : app(JobFiles::class)->faults()->of($circuit) as $fault
+            $job->practice === '' || $circuit === null ? [] : app(JobFiles::class)->faults()->of($circuit)
+            as $fault
         ) {
             if ($fault->id === $job->practice) {
                 return $fault;

@@ -7,7 +7,7 @@ namespace App\Prove\Practice;
 use App\Models\Job;
 use App\Records\Reading\ReadingRequest;
 use App\Web\Controller;
-use Illuminate\Http\JsonResponse;
+use App\Web\JsonResponse;
 use Illuminate\Http\Request;
 
 /** Practice on a simulated house: a copy of a job, begun and ended, its meter and its loads. */

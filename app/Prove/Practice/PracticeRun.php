@@ -14,6 +14,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
 use Unionbit\Core\Fault\Fault;
+use Unionbit\Core\Words\Message;
 
 /**
  * Practice on a house: a copy of the job, with a hidden fault or none, that belongs to the person who practises. It has
@@ -23,9 +24,7 @@ final readonly class PracticeRun
 {
     private const ANY = 'any';
 
-    public function __construct(private JobFiles $files)
-    {
-    }
+    public function __construct(private JobFiles $files) {}
 
     /**
      * A new copy; one that this person still has of the job ends.
@@ -62,7 +61,7 @@ final readonly class PracticeRun
                     'practice' => $hidden,
                 ])
                 ->save();
-            EditDocument::revise($copy->refresh(), $user, (string) Str::ulid(), 'began to practise');
+            EditDocument::revise($copy->refresh(), $user, (string) Str::ulid(), Message::of('jobs.history.practice'));
 
             return $copy;
         });
@@ -78,17 +77,18 @@ final readonly class PracticeRun
 
     private function fault(Job $job, string $wanted): string
     {
-        $plan = House::of($job)->plan ?? throw Refused::at('on', 'Choose a thermostat first.');
+        $plan =
+            House::of($job)->plan ?? throw Refused::at('on', Message::of('prove.practice-run.choose-thermostat-first'));
         if ($wanted === '') {
             return '';
         }
-        $ids = array_map(static fn (Fault $f): string => $f->id, $this->files->faults()->of($plan->circuit()));
+        $ids = array_map(static fn(Fault $f): string => $f->id, $this->files->faults()->of($plan->circuit()));
         if ($wanted === self::ANY && $ids !== []) {
             return $ids[random_int(0, count($ids) - 1)];
         }
 
         return in_array($wanted, $ids, true)
             ? $wanted
-            : throw Refused::at('fault', "This house cannot have the fault {$wanted}.");
+            : throw Refused::at('fault', Message::of('prove.practice-run.house-cannot-have-fault', wanted: $wanted));
     }
 }

@@ -9,10 +9,13 @@ use App\Models\Job;
 use App\Models\Photo;
 use App\Models\User;
 use App\Records\Append;
+use App\Words\Words;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Storage;
 use Intervention\Image\ImageManager;
 use Throwable;
+use Unionbit\Core\Words\Message;
+use Unionbit\Core\Words\Quantity;
 
 /**
  * Photographs of a job: turned the right way up, drawn anew so that nothing but the picture is kept (no place, no
@@ -44,7 +47,7 @@ final class Photographs
                 ->orient();
             $picture = $image->toJpeg(82)->toString();
         } catch (Throwable) {
-            throw Refused::at('photo', "{$name} is damaged: no picture could be read from it. Take it again.");
+            throw Refused::at('photo', Message::of('records.photographs.damaged-no-picture-could-be', name: $name));
         }
         $photo = Append::row(Photo::class, $id, $job, $user, static function () use (
             $path,
@@ -56,7 +59,7 @@ final class Photographs
 
             return ['place' => $place, 'path' => $path, 'width' => $image->width(), 'height' => $image->height()];
         });
-        if ($photo->path !== null && ! Storage::disk('local')->exists($photo->path)) {
+        if ($photo->path !== null && !Storage::disk('local')->exists($photo->path)) {
             self::write($photo->path, $picture);
         }
 
@@ -73,11 +76,8 @@ final class Photographs
             report($problem);
             $whole = false;
         }
-        if (! $whole) {
-            abort(
-                503,
-                'The photograph could not be kept: the server has no room for it, or may not write there. Send it again.',
-            );
+        if (!$whole) {
+            abort(503, Words::of('records.photographs.photograph-could-not-be-kept'));
         }
     }
 
@@ -94,34 +94,33 @@ final class Photographs
 
     private static function check(UploadedFile $file, string $name): void
     {
-        $bad = static fn (string $why): Refused => Refused::at('photo', "{$name} {$why}");
+        $bad = static fn(Message $why): Refused => Refused::at(
+            'photo',
+            Message::of('records.photographs.bad', name: $name, why: $why),
+        );
         if (
             in_array($file->getError(), [UPLOAD_ERR_INI_SIZE, UPLOAD_ERR_FORM_SIZE], true) ||
             $file->getSize() > self::MOST_BYTES
         ) {
             throw $bad(
-                sprintf(
-                    'is %s; a photograph may have at most 10 MB. Take it smaller, or let the camera save a smaller size.',
-                    $file->getError() === UPLOAD_ERR_OK
-                        ? number_format($file->getSize() / 1_000_000, 1).' MB'
-                        : 'larger than the server takes',
-                ),
+                $file->getError() === UPLOAD_ERR_OK
+                    ? Message::of(
+                        'records.photographs.too-large',
+                        megabytes: Quantity::number($file->getSize() / 1_000_000, 1),
+                    )
+                    : Message::of('records.photographs.larger-than-server-takes'),
             );
         }
-        if (! $file->isValid()) {
-            throw $bad('did not arrive whole. Send it again.');
+        if (!$file->isValid()) {
+            throw $bad(Message::of('records.photographs.did-not-arrive-whole-send'));
         }
         $size = @getimagesize($file->getPathname());
-        if ($size === false || ! in_array($size[2], self::TYPES, true)) {
-            throw $bad('is no photograph, whatever its name says. Allowed: JPEG, PNG, WebP.');
+        if ($size === false || !in_array($size[2], self::TYPES, true)) {
+            throw $bad(Message::of('records.photographs.no-photograph-whatever-name-says'));
         }
         if ($size[0] * $size[1] > self::MOST_PIXELS) {
             throw $bad(
-                sprintf(
-                    'has %d × %d points; allowed: at most 12.5 million. Let the camera save a smaller size.',
-                    $size[0],
-                    $size[1],
-                ),
+                Message::of('records.photographs.has-points-allowed-at-most', width: $size[0], height: $size[1]),
             );
         }
     }

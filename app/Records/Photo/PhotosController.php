@@ -10,10 +10,11 @@ use App\Models\Photo;
 use App\Models\PhotoMark;
 use App\Records\Append;
 use App\Web\Controller;
-use Illuminate\Http\JsonResponse;
+use App\Web\JsonResponse;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Storage;
 use Symfony\Component\HttpFoundation\StreamedResponse;
+use Unionbit\Core\Words\Message;
 
 /** Photographs of a job, their marks, and the reasons for having none. */
 final class PhotosController extends Controller
@@ -21,8 +22,8 @@ final class PhotosController extends Controller
     public function store(PhotoRequest $request): JsonResponse
     {
         $file = $request->file('photo');
-        if (! ($file instanceof UploadedFile)) {
-            throw Refused::at('photo', 'No photograph arrived. Choose one, or say why there is none.');
+        if (!($file instanceof UploadedFile)) {
+            throw Refused::at('photo', Message::of('records.photos-controller.no-photograph-arrived-choose-one'));
         }
         $photo = Photographs::keep(
             $request->job(),
@@ -39,14 +40,14 @@ final class PhotosController extends Controller
     {
         $reason = trim($request->string('reason')->toString());
         if ($reason === '') {
-            throw Refused::at('reason', 'Say why there is no photograph, in a word or two.');
+            throw Refused::at('reason', Message::of('records.photos-controller.say-why-there-no-photograph'));
         }
         $photo = Append::row(
             Photo::class,
             $request->id(),
             $request->job(),
             $request->crewMember(),
-            static fn (): array => ['place' => $request->string('place')->toString(), 'skipped' => $reason],
+            static fn(): array => ['place' => $request->string('place')->toString(), 'skipped' => $reason],
         );
 
         return new JsonResponse(PhotoView::of($photo), 201);
@@ -60,23 +61,29 @@ final class PhotosController extends Controller
                 ->photos()
                 ->whereNotNull('path')
                 ->find($request->string('photo_id')->toString()) ??
-            throw Refused::at('photo_id', 'There is no such photograph in this job.');
+            throw Refused::at('photo_id', Message::of('records.photos-controller.there-no-such-photograph-in'));
         $end = $request->string('end')->toString();
-        if (! in_array($end, PhotoView::ends($job, $photo->place), true)) {
-            throw Refused::at('end', "There is no conductor end {$end} at the {$photo->place}. Use ".
-                    implode(', ', PhotoView::ends($job, $photo->place)).
-                    '.');
+        if (!in_array($end, PhotoView::ends($job, $photo->place), true)) {
+            throw Refused::at(
+                'end',
+                Message::of(
+                    'records.photos-controller.there-no-conductor-end-at',
+                    end: $end,
+                    place: $photo->place,
+                    ends: PhotoView::ends($job, $photo->place),
+                ),
+            );
         }
         $takesBack = $request->nullableString('takes_back');
-        if ($takesBack !== null && ! $photo->marks()->whereKey($takesBack)->exists()) {
-            throw Refused::at('takes_back', 'That mark is not on this photograph.');
+        if ($takesBack !== null && !$photo->marks()->whereKey($takesBack)->exists()) {
+            throw Refused::at('takes_back', Message::of('records.photos-controller.mark-not-on-photograph'));
         }
         $row = Append::row(
             PhotoMark::class,
             $request->id(),
             $job,
             $request->crewMember(),
-            static fn (): array => [
+            static fn(): array => [
                 'photo_id' => $photo->id,
                 'x' => $request->float('x'),
                 'y' => $request->float('y'),

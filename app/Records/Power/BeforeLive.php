@@ -10,20 +10,26 @@ use App\Models\Stage;
 use App\Records\Progress;
 use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Proving\Judge\Outcome;
+use Unionbit\Core\Words\Message;
+use Unionbit\Core\Words\Quantity;
+use Unionbit\Core\Words\Unit;
 
 /** What is still open while the power is about to come on: ohms that fail, what a running step has taken apart, a landing half done. */
 final class BeforeLive
 {
-    /** @return list<string> in words; empty where nothing speaks against it */
+    /** @return list<Message> empty where nothing speaks against it */
     public static function of(Job $job, ?Progress $progress = null): array
     {
         $progress ??= Progress::of($job);
-        $apart = array_map(static fn (string $item): string => "Not put back yet: {$item}.", $progress->restore());
+        $apart = array_map(
+            static fn(Message $item): Message => Message::of('records.before-live.not-put-back-yet', item: $item),
+            $progress->restore(),
+        );
 
         return [...self::ohms($job), ...$apart, ...self::landing($progress)];
     }
 
-    /** @return list<string> the last ohms of every pair that were not as expected */
+    /** @return list<Message> the last ohms of every pair that were not as expected */
     private static function ohms(Job $job): array
     {
         $last = [];
@@ -32,27 +38,30 @@ final class BeforeLive
                 ->counting($job->readings())
                 ->whereIn('stage', [Stage::Plan, Stage::Prove])
                 ->where('mode', MeterMode::Ohms)
-                ->get() as $reading
+                ->get()
+            as $reading
         ) {
             $last["{$reading->a}~{$reading->b}"] = $reading;
         }
-        $failing = array_filter($last, static fn (Reading $r): bool => $r->outcome === Outcome::Fail);
+        $failing = array_filter($last, static fn(Reading $r): bool => $r->outcome === Outcome::Fail);
 
         return array_values(
             array_map(
-                static fn (Reading $r): string => sprintf(
-                    'Ohms %s to %s failed: %s. %s',
-                    $r->a,
-                    $r->b,
-                    $r->value === null ? 'over limit' : round($r->value, 2).' Ω',
-                    $r->reason,
+                static fn(Reading $r): Message => Message::of(
+                    'records.before-live.ohms-failed',
+                    a: $r->a,
+                    b: $r->b,
+                    ohms: $r->value === null
+                        ? Message::of('records.before-live.over-limit')
+                        : Quantity::of(round($r->value, 2), Unit::Ohms),
+                    reason: $r->reason,
                 ),
                 $failing,
             ),
         );
     }
 
-    /** @return list<string> */
+    /** @return list<Message> */
     private static function landing(Progress $progress): array
     {
         $moves = array_column($progress->moves(), 'done');
@@ -60,6 +69,6 @@ final class BeforeLive
 
         return $done === 0 || $done === count($moves)
             ? []
-            : ["Landing half done: {$done} of ".count($moves).' moves.'];
+            : [Message::of('records.before-live.landing-half-done-moves', done: $done, count: count($moves))];
     }
 }

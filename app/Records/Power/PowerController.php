@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Records\Power;
 
 use App\Web\Controller;
-use Illuminate\Http\JsonResponse;
+use App\Web\JsonResponse;
 
 /** The power flag of a job, raised or lowered. */
 final class PowerController extends Controller

@@ -10,6 +10,7 @@ use App\Models\Record\PowerEvent;
 use App\Models\Record\PowerState;
 use Illuminate\Support\Carbon;
 use Unionbit\Core\Job\PowerSource;
+use Unionbit\Core\Words\Message;
 
 /**
  * The power flag of a job: live, isolated and proved dead, or not proved. It says what the last event of this job
@@ -33,8 +34,7 @@ final readonly class PowerFlag
         public array $readings = [],
         public array $open = [],
         public ?string $why = null,
-    ) {
-    }
+    ) {}
 
     public static function of(Job $job): self
     {
@@ -47,18 +47,18 @@ final readonly class PowerFlag
     {
         $sources = self::sources($job);
         $readings = $event->supplies ?? ($event->volts === null ? [] : [$sources[0]->id => $event->volts]);
-        $open = array_values(array_filter($sources, static fn (PowerSource $s): bool => ! isset($readings[$s->id])));
+        $open = array_values(array_filter($sources, static fn(PowerSource $s): bool => !isset($readings[$s->id])));
         $isolated = $event->state === PowerState::Isolated;
         $bad = array_filter(
             $readings,
-            static fn (float $v): bool => RaisePowerFlag::problem($event->state, $v) !== null,
+            static fn(float $v): bool => RaisePowerFlag::problem($event->state, $v) !== null,
         );
         $why = match (true) {
             $event->state === PowerState::NotProved => 'none',
             $event->from_file !== null => 'file',
             $event->at->isFuture() => 'future',
             $open !== [] => 'supply',
-            $bad !== [] || ($isolated && ! $event->meter_proved) => 'reading',
+            $bad !== [] || ($isolated && !$event->meter_proved) => 'reading',
             $isolated && $event->at->copy()->addMinutes(self::lapse())->isPast() => 'lapsed',
             default => null,
         };
@@ -106,25 +106,25 @@ final readonly class PowerFlag
     }
 
     /** The words for a refusal: "the power flag says live". */
-    public function says(): string
+    public function says(): Message
     {
         return match (true) {
-            $this->isLive() => 'the power flag says LIVE',
-            $this->isIsolated() => 'the power flag says ISOLATED',
+            $this->isLive() => Message::of('records.power-flag.power-flag-says-live'),
+            $this->isIsolated() => Message::of('records.power-flag.power-flag-says-isolated'),
             default => self::reason($this->why, $this->open),
         };
     }
 
     /** @param  list<PowerSource>  $open */
-    private static function reason(?string $why, array $open): string
+    private static function reason(?string $why, array $open): Message
     {
         return match ($why) {
-            'lapsed' => 'proved dead has lapsed after '.self::lapse().' minutes',
-            'file' => 'what the file says of the power proves nothing here',
-            'future' => 'the last power reading lies in the future: check the clock',
-            'supply' => 'there is no reading yet of '.implode(', ', array_column($open, 'label')),
-            'reading' => 'the last power reading proves nothing',
-            default => 'power is not proved either way',
+            'lapsed' => Message::of('records.power-flag.proved-dead-has-lapsed-after', lapse: self::lapse()),
+            'file' => Message::of('records.power-flag.what-file-says-power-proves'),
+            'future' => Message::of('records.power-flag.last-power-reading-lies-in'),
+            'supply' => Message::of('records.power-flag.there-no-reading-yet', supplies: array_column($open, 'label')),
+            'reading' => Message::of('records.power-flag.last-power-reading-proves-nothing'),
+            default => Message::of('records.power-flag.power-not-proved-either-way'),
         };
     }
 
@@ -138,7 +138,8 @@ final readonly class PowerFlag
     {
         $at = is_string($written['at'] ?? null) ? Carbon::parse($written['at']) : null;
         $lapsed =
-            $written['state'] === PowerState::Isolated->value && ($at === null || $at->copy()->addMinutes(self::lapse())->isPast());
+            $written['state'] === PowerState::Isolated->value &&
+            ($at === null || $at->copy()->addMinutes(self::lapse())->isPast());
 
         return $lapsed
             ? [
@@ -146,11 +147,14 @@ final readonly class PowerFlag
                 'state' => PowerState::NotProved->value,
                 'lapsed' => true,
                 'lapsesAt' => null,
-                'why' => ucfirst(self::reason('lapsed', [])),
+                'why' => self::reason('lapsed', [])->opening(),
             ]
             : [
                 ...$written,
-                'old' => $written['state'] === PowerState::Live->value && $at !== null && $at->copy()->addHours(self::OLD_HOURS)->isPast(),
+                'old' =>
+                    $written['state'] === PowerState::Live->value &&
+                    $at !== null &&
+                    $at->copy()->addHours(self::OLD_HOURS)->isPast(),
             ];
     }
 
@@ -179,7 +183,7 @@ final readonly class PowerFlag
             'lapsed' => $this->why === 'lapsed',
             'lapseMinutes' => self::lapse(),
             'lapsesAt' => $this->isIsolated() ? $this->at?->copy()->addMinutes(self::lapse())->toIso8601String() : null,
-            'why' => $this->state === PowerState::NotProved ? ucfirst(self::reason($this->why, $this->open)) : null,
+            'why' => $this->state === PowerState::NotProved ? self::reason($this->why, $this->open)->opening() : null,
             'old' => $this->isLive() && $this->at !== null && $this->at->copy()->addHours(self::OLD_HOURS)->isPast(),
         ];
     }

@@ -14,6 +14,9 @@ use App\Records\Reading\MeterValue;
 use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Job\PowerSource;
 use Unionbit\Core\Proving\Judge\Judge;
+use Unionbit\Core\Words\Message;
+use Unionbit\Core\Words\Quantity;
+use Unionbit\Core\Words\Unit;
 
 /**
  * Changes the power flag. Isolated asks for the dead reading of each supply and for the proof of the meter; live for a
@@ -49,13 +52,12 @@ final class RaisePowerFlag
                 return ['state' => $state, 'volts' => null, 'meter_proved' => false];
             }
             $volts = self::readings(PowerFlag::sources($job), $state, $typed);
-            if ($state === PowerState::Isolated && ! $meterProved) {
-                $why =
-                    'Prove the meter on a known live source just before and just after: a dead meter reads 0 V everywhere.';
+            if ($state === PowerState::Isolated && !$meterProved) {
+                $why = Message::of('records.raise-power-flag.prove-meter-on-known-live');
                 throw Refused::at('meter_proved', $why);
             }
             $open = $state === PowerState::Live ? BeforeLive::of($job) : [];
-            if ($open !== [] && ! $despite) {
+            if ($open !== [] && !$despite) {
                 throw Refused::at('despite', ...$open);
             }
 
@@ -70,7 +72,7 @@ final class RaisePowerFlag
     }
 
     /** Why this reading does not prove the state; null where it does. */
-    public static function problem(PowerState $state, ?float $volts): ?string
+    public static function problem(PowerState $state, ?float $volts): ?Message
     {
         return match ($state) {
             PowerState::Isolated => self::notDead($volts),
@@ -94,40 +96,46 @@ final class RaisePowerFlag
             $value = $given === null ? null : MeterValue::parse($given, MeterMode::Volts, $field);
             $problem = self::problem($state, $value);
             if ($problem !== null) {
-                $problems[$field] = $sole ? $problem : ucfirst($source->label).': '.lcfirst($problem);
+                $problems[$field] = $sole
+                    ? $problem
+                    : Message::of(
+                        'records.raise-power-flag.of-supply',
+                        supply: $source->label->opening(),
+                        problem: $problem->within(),
+                    );
             }
             $volts[$source->id] = (float) $value;
         }
         if ($problems !== []) {
-            throw Refused::all(array_map(static fn (string $problem): array => [$problem], $problems));
+            throw Refused::all(array_map(static fn(Message $problem): array => [$problem], $problems));
         }
 
         return $volts;
     }
 
-    private static function notDead(?float $volts): ?string
+    private static function notDead(?float $volts): ?Message
     {
         return match (true) {
-            $volts === null => 'Enter the dead reading at the transformer: 0 to 1 V.',
-            $volts >= Judge::DEAD_BELOW => sprintf(
-                '%.1f V is not dead. A cabinet can hold a second supply, or the circuit is fed backwards: find it before going on.',
-                $volts,
+            $volts === null => Message::of('records.raise-power-flag.enter-dead-reading-at-transformer'),
+            $volts >= Judge::DEAD_BELOW => Message::of(
+                'records.raise-power-flag.not-dead-cabinet-can-hold',
+                volts: Quantity::of($volts, Unit::Volts, 1),
             ),
             default => null,
         };
     }
 
-    private static function notLive(?float $volts): ?string
+    private static function notLive(?float $volts): ?Message
     {
         return match (true) {
-            $volts === null => 'Enter R–C as you read it now: 10 to 60 V.',
-            $volts >= self::LOW_VOLTAGE_BELOW => sprintf(
-                '%.0f V is line voltage: stop here and call for a licensed person.',
-                $volts,
+            $volts === null => Message::of('records.raise-power-flag.enter-r-c-as-you'),
+            $volts >= self::LOW_VOLTAGE_BELOW => Message::of(
+                'records.raise-power-flag.line-voltage-stop-here-call',
+                volts: Quantity::of($volts, Unit::Volts, 0),
             ),
-            $volts < self::LIVE_ABOVE => sprintf(
-                '%.1f V is not live. Trace the supply: breaker, door switch, fuse, float switch, transformer.',
-                $volts,
+            $volts < self::LIVE_ABOVE => Message::of(
+                'records.raise-power-flag.not-live-trace-supply-breaker',
+                volts: Quantity::of($volts, Unit::Volts, 1),
             ),
             default => null,
         };

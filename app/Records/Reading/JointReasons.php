@@ -10,6 +10,7 @@ use App\Models\Record\Reading;
 use App\Records\Power\PowerFlag;
 use App\Records\Step\StepRecord;
 use App\Records\Step\StepSheet;
+use App\Words\Words;
 use Illuminate\Support\Facades\Cache;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Proving\Judge\Judge;
@@ -27,9 +28,7 @@ final readonly class JointReasons
     private const A_WEEK = 7 * 24 * 3600;
 
     /** @param  array<string, array{reason: string, candidates: list<string>}>  $known  by reading */
-    private function __construct(private array $known)
-    {
-    }
+    private function __construct(private array $known) {}
 
     /** @param  ?array<string, StepRecord>  $steps  of the job, where they are at hand */
     public static function of(Job $job, ?array $steps = null): self
@@ -40,14 +39,16 @@ final readonly class JointReasons
         }
         $groups = [
             ...array_map(
-                static fn (StepRecord $r): array => array_values($r->readings),
+                static fn(StepRecord $r): array => array_values($r->readings),
                 array_values($steps ?? StepRecord::all($job)),
             ),
             ...self::outside($job),
         ];
         $known = [];
         foreach ($groups as $readings) {
-            $failed = array_values(array_filter($readings, static fn (Reading $r): bool => $r->outcome === Outcome::Fail));
+            $failed = array_values(
+                array_filter($readings, static fn(Reading $r): bool => $r->outcome === Outcome::Fail),
+            );
             if ($failed !== [] && count($readings) > 1) {
                 $known += self::together($job, $plan, $readings, $failed);
             }
@@ -94,7 +95,9 @@ final readonly class JointReasons
             ->get();
         $groups = [];
         foreach ($readings as $reading) {
-            $groups["{$reading->stage->value}/{$reading->call}"]["{$reading->mode->value}/{$reading->a}~{$reading->b}"] = $reading;
+            $groups["{$reading->stage->value}/{$reading->call}"][
+                "{$reading->mode->value}/{$reading->a}~{$reading->b}"
+            ] = $reading;
         }
 
         return array_map(array_values(...), $groups);
@@ -108,17 +111,12 @@ final readonly class JointReasons
     {
         $judged = array_filter(
             $readings,
-            static fn (Reading $r): bool => $r->outcome === Outcome::Pass || $r->outcome === Outcome::Fail,
+            static fn(Reading $r): bool => $r->outcome === Outcome::Pass || $r->outcome === Outcome::Fail,
         );
 
         return array_values(
             array_map(
-                static fn (Reading $r): TakenReading => new TakenReading(
-                    $r->mode,
-                    $r->a,
-                    $r->b,
-                    $r->value,
-                ),
+                static fn(Reading $r): TakenReading => new TakenReading($r->mode, $r->a, $r->b, $r->value),
                 $judged,
             ),
         );
@@ -133,7 +131,7 @@ final readonly class JointReasons
     {
         $taken = self::evidence($readings);
         $of = array_map(
-            static fn (Reading $r): array => [
+            static fn(Reading $r): array => [
                 $r->stage->value,
                 $r->step,
                 $r->call,
@@ -146,9 +144,9 @@ final readonly class JointReasons
             $failed,
         );
         $verdicts = Cache::remember(
-            'joint-reasons/'.StepSheet::key($plan).'/'.md5(serialize([$of, $taken])),
+            'joint-reasons/' . StepSheet::key($plan) . '/' . md5(serialize([$of, $taken])),
             self::A_WEEK,
-            static fn (): array => array_map(static function (Reading $reading) use ($job, $taken): array {
+            static fn(): array => array_map(static function (Reading $reading) use ($job, $taken): array {
                 $place = new ReadingPlace(
                     $reading->stage,
                     $reading->mode,
@@ -170,6 +168,15 @@ final readonly class JointReasons
             }, $failed),
         );
 
-        return array_combine(array_map(static fn (Reading $r): string => $r->id, $failed), $verdicts);
+        return array_combine(
+            array_map(static fn(Reading $r): string => $r->id, $failed),
+            array_map(
+                static fn(array $v): array => [
+                    'reason' => Words::say($v['reason']),
+                    'candidates' => Words::each($v['candidates']),
+                ],
+                $verdicts,
+            ),
+        );
     }
 }

@@ -6,6 +6,9 @@ namespace App\Records\Reading;
 
 use App\House\Refused;
 use Unionbit\Core\Circuit\Meter\MeterMode;
+use Unionbit\Core\Words\Message;
+use Unionbit\Core\Words\Quantity;
+use Unionbit\Core\Words\Unit;
 
 /** A reading as a person types it: digits, a comma or a point, or OL for over-limit. */
 final class MeterValue
@@ -18,33 +21,51 @@ final class MeterValue
     {
         $typed = trim($typed);
         $unit = $mode->unit();
-        $allowed =
-            "Use a number from 0 to {$mode->ceiling()} {$unit}".
-            ($mode === MeterMode::Ohms || $mode === MeterMode::Beep ? ', or OL for over-limit.' : '.');
+        $overLimit = $mode === MeterMode::Ohms || $mode === MeterMode::Beep;
+        $allowed = Message::of(
+            $overLimit ? 'records.meter-value.allowed-or-ol' : 'records.meter-value.allowed',
+            most: Quantity::of($mode->ceiling(), Unit::from($unit)),
+        );
         if (in_array(strtoupper($typed), ['OL', 'O.L', 'OPEN'], true)) {
-            return $mode === MeterMode::Ohms || $mode === MeterMode::Beep
+            return $overLimit
                 ? null
-                : throw self::refuse($field, "OL is no reading in {$unit}. {$allowed}");
+                : throw self::refuse(
+                    $field,
+                    Message::of('records.meter-value.ol-no-reading-in', unit: $unit, allowed: $allowed),
+                );
         }
         $number = str_replace([',', '−'], ['.', '-'], $typed);
-        if ($typed === '' || ! is_numeric($number)) {
+        if ($typed === '' || !is_numeric($number)) {
             throw self::refuse(
                 $field,
-                $typed === '' ? "The reading is missing. {$allowed}" : "\"{$typed}\" is no reading. {$allowed}",
+                $typed === ''
+                    ? Message::of('records.meter-value.reading-missing', allowed: $allowed)
+                    : Message::of('records.meter-value.no-reading', typed: $typed, allowed: $allowed),
             );
         }
         $value = (float) $number;
         if ($value < 0.0) {
-            throw self::refuse($field, "{$typed} {$unit} is not possible: this reading has no sign. {$allowed}");
+            throw self::refuse(
+                $field,
+                Message::of(
+                    'records.meter-value.not-possible-reading-has-no',
+                    typed: $typed,
+                    unit: $unit,
+                    allowed: $allowed,
+                ),
+            );
         }
         if ($value > $mode->ceiling()) {
-            throw self::refuse($field, "{$typed} {$unit} is out of range. {$allowed}");
+            throw self::refuse(
+                $field,
+                Message::of('records.meter-value.out-range', typed: $typed, unit: $unit, allowed: $allowed),
+            );
         }
 
         return $value;
     }
 
-    private static function refuse(string $field, string $message): Refused
+    private static function refuse(string $field, Message $message): Refused
     {
         return Refused::at($field, $message);
     }

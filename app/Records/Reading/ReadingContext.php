@@ -17,13 +17,12 @@ use Unionbit\Core\Circuit\Meter\Expectation;
 use Unionbit\Core\Circuit\Meter\Meter;
 use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Circuit\Setup;
+use Unionbit\Core\Words\Message;
 
 /** The circuit and set-up in which a reading is taken or asked for: the stage, the step or call, the power flag. */
 final readonly class ReadingContext
 {
-    private function __construct(public Circuit $circuit, public Setup $setup, public ?StepRecord $step)
-    {
-    }
+    private function __construct(public Circuit $circuit, public Setup $setup, public ?StepRecord $step) {}
 
     public static function of(
         Job $job,
@@ -40,16 +39,24 @@ final readonly class ReadingContext
         if ($step !== null) {
             $record =
                 StepRecord::all($job)[$step] ??
-                throw Refused::at('step', "There is no proving step {$step} for this house.");
+                throw Refused::at(
+                    'step',
+                    Message::of('records.reading-context.there-no-proving-step-for', step: $step),
+                );
 
             return new self($house->plan->circuit(), self::powered($record->step->setup, $flag, $mode, false), $record);
         }
         $table = CallTable::needed($house->installation->archetype);
         $name = CallName::tryFrom($call ?? 'idle');
-        if ($name === null || ! $table->has($name)) {
-            throw Refused::at('call', "This house has no call {$call}. It has ".
-                    implode(', ', array_map(static fn (CallName $c): string => $c->value, $table->calls())).
-                    '.');
+        if ($name === null || !$table->has($name)) {
+            throw Refused::at(
+                'call',
+                Message::of(
+                    'records.reading-context.house-has-no-call-has',
+                    call: (string) $call,
+                    calls: array_map(static fn(CallName $c): string => $c->value, $table->calls()),
+                ),
+            );
         }
 
         return new self(
@@ -69,8 +76,11 @@ final readonly class ReadingContext
     {
         $points = $this->circuit->netlist($this->setup)->points;
         foreach (['a' => $a, 'b' => $b] as $probe => $point) {
-            if (! isset($points[$point]) || ! $points[$point]->probeable) {
-                throw Refused::at($probe, "There is no point {$point} to put a probe on.");
+            if (!isset($points[$point]) || !$points[$point]->probeable) {
+                throw Refused::at(
+                    $probe,
+                    Message::of('records.reading-context.there-no-point-put-probe', point: $point),
+                );
             }
         }
 

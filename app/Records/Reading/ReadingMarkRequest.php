@@ -11,6 +11,10 @@ final class ReadingMarkRequest extends RecordRequest
 {
     protected function fields(): array
     {
-        return ['reading' => ['required', 'ulid'], 'unexplained' => ['required', 'boolean'], 'note' => ['nullable', 'string', 'max:200']];
+        return [
+            'reading' => ['required', 'ulid'],
+            'unexplained' => ['required', 'boolean'],
+            'note' => ['nullable', 'string', 'max:200'],
+        ];
     }
 }

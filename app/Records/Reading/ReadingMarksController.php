@@ -8,7 +8,8 @@ use App\House\Refused;
 use App\Models\Record\ReadingMark;
 use App\Records\Append;
 use App\Web\Controller;
-use Illuminate\Http\JsonResponse;
+use App\Web\JsonResponse;
+use Unionbit\Core\Words\Message;
 
 /** Flags a reading as unexplained, or takes the flag off with the explanation. */
 final class ReadingMarksController extends Controller
@@ -21,13 +22,13 @@ final class ReadingMarksController extends Controller
             'unexplained' => $request->boolean('unexplained'),
             'note' => $request->text('note'),
         ];
-        if (! $job->readings()->whereKey($mark['reading_id'])->exists()) {
-            throw Refused::at('reading', 'This reading is not in this job.');
+        if (!$job->readings()->whereKey($mark['reading_id'])->exists()) {
+            throw Refused::at('reading', Message::of('records.reading-marks-controller.reading-not-in-job'));
         }
-        if (! $mark['unexplained'] && $mark['note'] === '') {
-            throw Refused::at('note', 'Say what explains it.');
+        if (!$mark['unexplained'] && $mark['note'] === '') {
+            throw Refused::at('note', Message::of('records.reading-marks-controller.say-what-explains'));
         }
-        $write = static fn (): array => $mark;
+        $write = static fn(): array => $mark;
         $row = Append::row(ReadingMark::class, $request->id(), $job, $request->crewMember(), $write);
 
         return new JsonResponse(['id' => $row->id], 201);

@@ -13,9 +13,7 @@ use App\Records\Step\StepRecord;
 final readonly class ReadingNotes
 {
     /** @param  array<string, ReadingMark>  $marks  the last of each reading that has one */
-    private function __construct(private array $marks, private JointReasons $reasons)
-    {
-    }
+    private function __construct(private array $marks, private JointReasons $reasons) {}
 
     /** @param  ?array<string, StepRecord>  $steps  of the job, where they are at hand */
     public static function of(Job $job, ?array $steps = null): self

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Records\Reading;
 
 use App\Web\Controller;
-use Illuminate\Http\JsonResponse;
+use App\Web\JsonResponse;
 
 /** What a reading should be, and readings as they are taken. */
 final class ReadingsController extends Controller
@@ -14,7 +14,9 @@ final class ReadingsController extends Controller
     {
         $place = $request->place();
 
-        return new JsonResponse($place->context($request->job())->expect($place->mode, $place->a, $place->b)->toArray());
+        return new JsonResponse(
+            $place->context($request->job())->expect($place->mode, $place->a, $place->b)->toArray(),
+        );
     }
 
     public function store(ReadingRequest $request): JsonResponse

@@ -13,6 +13,7 @@ use App\Records\Power\PowerFlag;
 use App\Records\Step\StepRecord;
 use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Proving\Judge\Judge;
+use Unionbit\Core\Words\Message;
 
 /** Takes a reading: expects it from the circuit, judges it, and keeps both with the power state. */
 final class RecordReading
@@ -34,7 +35,7 @@ final class RecordReading
             $corrects === null
                 ? null
                 : $job->readings()->whereKey($corrects)->first() ??
-                    throw Refused::at('corrects', 'The reading to correct is not in this job.');
+                    throw Refused::at('corrects', Message::of('records.record-reading.reading-correct-not-in-job'));
 
         if (
             $original !== null &&
@@ -47,7 +48,7 @@ final class RecordReading
                 $place->b,
             ]
         ) {
-            throw Refused::at('corrects', 'A correction stands for a reading of the same points, in the same mode and step.');
+            throw Refused::at('corrects', Message::of('records.record-reading.correction-stands-for-reading-same'));
         }
 
         return Append::row(Reading::class, $id, $job, $user, static function () use (
@@ -98,18 +99,21 @@ final class RecordReading
     private static function sameRun(?StepRecord $step, Reading $original): void
     {
         if ($step !== null && $step->startedSeq !== null && $original->seq < $step->startedSeq) {
-            throw Refused::at('corrects', 'This reading belongs to an earlier run of the step: measure again.');
+            throw Refused::at('corrects', Message::of('records.record-reading.reading-belongs-earlier-run-step'));
         }
     }
 
     private static function gate(bool $running, PowerFlag $flag, MeterMode $mode): void
     {
-        if (! $running) {
-            throw Refused::at('step', 'Start the step first: set it up, then measure.');
+        if (!$running) {
+            throw Refused::at('step', Message::of('records.record-reading.start-step-first-set-up'));
         }
         $live = $mode === MeterMode::Volts || $mode === MeterMode::Amps;
-        if ($live && ! $flag->isLive()) {
-            throw Refused::at('power', "This reading needs 24 V live, and {$flag->says()}.");
+        if ($live && !$flag->isLive()) {
+            throw Refused::at(
+                'power',
+                Message::of('records.record-reading.reading-needs-24-v-live', flag: $flag->says()),
+            );
         }
     }
 }

@@ -13,6 +13,9 @@ use App\Records\Append;
 use App\Records\Power\PowerFlag;
 use Unionbit\Core\Circuit\LoadState;
 use Unionbit\Core\Proving\Step\Sign;
+use Unionbit\Core\Words\Message;
+use Unionbit\Core\Words\Quantity;
+use Unionbit\Core\Words\Unit;
 
 /** Records what was seen or heard of a call, judged against what the circuit has pulled in. */
 final class ObserveSign
@@ -27,15 +30,21 @@ final class ObserveSign
         ): array {
             $record =
                 StepRecord::all($job)[$step] ??
-                throw Refused::at('step', "There is no proving step {$step} for this house.");
+                throw Refused::at('step', Message::of('records.observe-sign.there-no-proving-step-for', step: $step));
             $wanted =
-                array_values(array_filter($record->step->signs, static fn (Sign $s): bool => $s->key === $sign))[0] ??
-                throw Refused::at('sign', "Nothing called {$sign} is watched in this step.");
+                array_values(array_filter($record->step->signs, static fn(Sign $s): bool => $s->key === $sign))[0] ??
+                throw Refused::at(
+                    'sign',
+                    Message::of('records.observe-sign.nothing-called-watched-in-step', sign: $sign),
+                );
             $flag = PowerFlag::of($job);
-            if (! $record->isRunning() || ! $flag->isLive()) {
-                throw Refused::at('power', $record->isRunning()
-                        ? "Nothing can run yet: {$flag->says()}."
-                        : 'Start the step first: set it up, then watch.');
+            if (!$record->isRunning() || !$flag->isLive()) {
+                throw Refused::at(
+                    'power',
+                    $record->isRunning()
+                        ? Message::of('records.observe-sign.nothing-can-run-yet', flag: $flag->says())
+                        : Message::of('records.observe-sign.start-step-first-set-up'),
+                );
             }
             $outcome = match (true) {
                 $seen => 'pass',
@@ -64,31 +73,51 @@ final class ObserveSign
         return $now !== LoadState::PulledIn || $sign->key === 'outdoor-stops' || $record->isJustStarted();
     }
 
-    private static function reason(Job $job, StepRecord $record, Sign $sign, string $outcome): string
+    private static function reason(Job $job, StepRecord $record, Sign $sign, string $outcome): Message
     {
         if ($sign->load === null) {
             return $outcome === 'pass'
-                ? "{$sign->text}: seen."
-                : "{$sign->text}: not seen. ".
-                        ($sign->key === 'display'
-                            ? 'The thermostat does not call: its settings, its mode or its power.'
-                            : 'Something holds: a welded contact, leakage through an open output, or another call.');
+                ? Message::of('records.observe-sign.seen', sign: $sign->text)
+                : Message::of(
+                    $sign->key === 'display'
+                        ? 'records.observe-sign.display-not-seen'
+                        : 'records.observe-sign.not-stopped',
+                    sign: $sign->text,
+                );
         }
         $point = House::of($job)->circuit()->operate($record->step->setup);
         $load = $point->netlist->element($sign->load)->label;
-        $volts = sprintf('%.1f V', $point->loadVolts[$sign->load]);
+        $volts = Quantity::volts($point->loadVolts[$sign->load]);
         $state = ($point->loads[$sign->load] ?? LoadState::Rest)->label();
 
         if ($sign->key === 'outdoor-stops') {
             return $outcome === 'pass'
-                ? "The circuit has the {$load} {$state} at {$volts}, and it stopped."
-                : "The circuit has the {$load} {$state} at {$volts}: the float does not stand in its conductor, or its contact holds.";
+                ? Message::of('records.observe-sign.circuit-has-at-stopped', load: $load, state: $state, volts: $volts)
+                : Message::of(
+                    'records.observe-sign.circuit-has-at-float-does',
+                    load: $load,
+                    state: $state,
+                    volts: $volts,
+                );
         }
 
         return match ($outcome) {
-            'pass' => "The circuit has the {$load} {$state} at {$volts}, and it was seen.",
-            'too-early' => "A delay is still running, {$record->secondsLeft()} s to go: too early to judge.",
-            default => "The circuit has the {$load} {$state} at {$volts}. If that voltage is measured there, the {$load} or what it drives is at fault; if not, the way to it.",
+            'pass' => Message::of(
+                'records.observe-sign.circuit-has-at-was-seen',
+                load: $load,
+                state: $state,
+                volts: $volts,
+            ),
+            'too-early' => Message::of(
+                'records.observe-sign.delay-still-running-s-go',
+                left: Quantity::of($record->secondsLeft(), Unit::Seconds),
+            ),
+            default => Message::of(
+                'records.observe-sign.circuit-has-at-if-voltage',
+                load: $load,
+                state: $state,
+                volts: $volts,
+            ),
         };
     }
 }

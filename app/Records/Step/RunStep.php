@@ -13,6 +13,7 @@ use App\Records\Append;
 use App\Records\Power\PowerFlag;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Str;
+use Unionbit\Core\Words\Message;
 
 /**
  * Starts a proving step, or ends it with everything put back. The power flag has to agree with the set-up. A higher
@@ -32,28 +33,41 @@ final class RunStep
             $records = StepRecord::all($job);
             $record =
                 $records[$key] ??
-                throw Refused::at('step', "There is no proving step {$key} for this house.");
+                throw Refused::at('step', Message::of('records.run-step.there-no-proving-step-for', key: $key));
             $flag = PowerFlag::of($job);
-            if ($record->step->setUpIsolated && ! $flag->isIsolated()) {
-                $doing = $event === StepMoment::Start ? 'A jumper is placed' : 'A jumper comes out';
-                throw Refused::at('power', "{$doing} with the power off and proved dead, and {$flag->says()}. Isolate first.");
+            if ($record->step->setUpIsolated && !$flag->isIsolated()) {
+                $doing =
+                    $event === StepMoment::Start
+                        ? Message::of('records.run-step.jumper-placed')
+                        : Message::of('records.run-step.jumper-comes-out');
+                throw Refused::at(
+                    'power',
+                    Message::of('records.run-step.with-power-off-proved-dead', doing: $doing, flag: $flag->says()),
+                );
             }
-            if ($event === StepMoment::Start && ! $record->step->setUpIsolated && ! $flag->isLive()) {
-                throw Refused::at('power', "This step needs 24 V live, and {$flag->says()}. Make live first.");
+            if ($event === StepMoment::Start && !$record->step->setUpIsolated && !$flag->isLive()) {
+                throw Refused::at('power', Message::of('records.run-step.step-needs-24-v-live', flag: $flag->says()));
             }
             if ($event === StepMoment::Start) {
                 foreach ($records as $other) {
-                    if (! $other->isRunning() || $other->step->key() === $key) {
+                    if (!$other->isRunning() || $other->step->key() === $key) {
                         continue;
                     }
                     if ($other->step->key() === $record->step->follows) {
                         self::joined($job, $user, $other->step->key(), $now);
                     } else {
-                        throw Refused::at('step', "End {$other->step->call->label()}, {$other->step->method->label()} first: its set-up is still in place.");
+                        throw Refused::at(
+                            'step',
+                            Message::of(
+                                'records.run-step.end-first-set-up-still',
+                                call: $other->step->call->label(),
+                                method: $other->step->method->label(),
+                            ),
+                        );
                     }
                 }
-            } elseif (! $record->isRunning()) {
-                throw Refused::at('step', 'This step is not running.');
+            } elseif (!$record->isRunning()) {
+                throw Refused::at('step', Message::of('records.run-step.step-not-running'));
             }
 
             return ['step' => $key, 'event' => $event, 'at' => $now];

@@ -11,6 +11,10 @@ final class SignRequest extends RecordRequest
 {
     protected function fields(): array
     {
-        return ['step' => ['required', 'string', 'max:40'], 'sign' => ['required', 'string', 'max:40'], 'seen' => ['required', 'boolean']];
+        return [
+            'step' => ['required', 'string', 'max:40'],
+            'sign' => ['required', 'string', 'max:40'],
+            'seen' => ['required', 'boolean'],
+        ];
     }
 }

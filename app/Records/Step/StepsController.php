@@ -6,7 +6,7 @@ namespace App\Records\Step;
 
 use App\Models\Record\StepMoment;
 use App\Web\Controller;
-use Illuminate\Http\JsonResponse;
+use App\Web\JsonResponse;
 
 /** Proving steps and what is seen of them. */
 final class StepsController extends Controller

@@ -9,13 +9,12 @@ use App\Document\EditRequest;
 use App\House\Refused;
 use App\Models\Job;
 use App\Models\User;
+use Unionbit\Core\Words\Message;
 
 /** A conductor typed on one line, with the number that it says or the next one. */
 final readonly class AddConductor implements Edit
 {
-    public function __construct(private string $cable, private string $line)
-    {
-    }
+    public function __construct(private string $cable, private string $line) {}
 
     public static function op(): string
     {
@@ -32,7 +31,7 @@ final readonly class AddConductor implements Edit
         return new self($request->text('cable'), $request->text('line'));
     }
 
-    public function apply(Job $job, User $by): string
+    public function apply(Job $job, User $by): Message
     {
         $draft = SurveyDraft::of($job);
         $cable = $draft->cable($this->cable);
@@ -42,12 +41,16 @@ final readonly class AddConductor implements Edit
         if ($there !== null) {
             throw Refused::at(
                 'line',
-                "Conductor {$number} is there already: {$there->name()}. Leave the number out, or change that one.",
+                Message::of(
+                    'survey.add-conductor.conductor-there-already-leave-number',
+                    number: $number,
+                    there: $there->name(),
+                ),
             );
         }
         $conductor = $entry->toConductor($number);
         $draft->keepConductors($cable, [...$cable->conductors, $conductor]);
 
-        return "added {$conductor->name()}";
+        return Message::of('survey.add-conductor.added', conductor: $conductor->name());
     }
 }

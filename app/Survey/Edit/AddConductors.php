@@ -10,14 +10,13 @@ use App\House\Refused;
 use App\Models\Job;
 use App\Models\User;
 use Unionbit\Core\Job\File\SurveyFile;
+use Unionbit\Core\Words\Message;
 
 /** Several lines at once: all of them, or none with every line's problem told. */
 final readonly class AddConductors implements Edit
 {
     /** @param  list<string>  $lines */
-    public function __construct(private string $cable, private array $lines)
-    {
-    }
+    public function __construct(private string $cable, private array $lines) {}
 
     public static function op(): string
     {
@@ -26,7 +25,11 @@ final readonly class AddConductors implements Edit
 
     public static function rules(): array
     {
-        return ['cable' => ['required', 'string', 'max:2'], 'lines' => ['required', 'array', 'min:1', 'max:50'], 'lines.*' => ['string', 'max:120']];
+        return [
+            'cable' => ['required', 'string', 'max:2'],
+            'lines' => ['required', 'array', 'min:1', 'max:50'],
+            'lines.*' => ['string', 'max:120'],
+        ];
     }
 
     public static function from(EditRequest $request): self
@@ -34,7 +37,7 @@ final readonly class AddConductors implements Edit
         return new self($request->text('cable'), $request->strings('lines'));
     }
 
-    public function apply(Job $job, User $by): string
+    public function apply(Job $job, User $by): Message
     {
         $draft = SurveyDraft::of($job);
         $cable = $draft->cable($this->cable);
@@ -42,12 +45,20 @@ final readonly class AddConductors implements Edit
         foreach ($this->lines as $index => $line) {
             $entry = $draft->parse($this->cable, $line);
             $number = $entry->number ?? $cable->nextNumber();
-            if (! $entry->isComplete()) {
+            if (!$entry->isComplete()) {
                 foreach ($entry->problems as $problem) {
-                    $problems[] = 'Line '.($index + 1).": {$problem->message}";
+                    $problems[] = Message::of(
+                        'survey.add-conductors.line',
+                        index: $index + 1,
+                        message: $problem->message,
+                    );
                 }
             } elseif ($cable->conductor($number) !== null || $number > SurveyFile::MOST_CONDUCTORS) {
-                $problems[] = 'Line '.($index + 1).": conductor {$number} is there already, or past 50.";
+                $problems[] = Message::of(
+                    'survey.add-conductors.line-conductor-there-already-or',
+                    index: $index + 1,
+                    number: $number,
+                );
             } else {
                 $cable = $cable->withConductors([...$cable->conductors, $entry->toConductor($number)]);
             }
@@ -57,6 +68,6 @@ final readonly class AddConductors implements Edit
         }
         $draft->keepConductors($cable, $cable->conductors);
 
-        return 'added '.count($this->lines).' conductors';
+        return Message::of('survey.add-conductors.added-conductors', count: count($this->lines));
     }
 }

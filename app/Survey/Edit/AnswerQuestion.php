@@ -7,19 +7,19 @@ namespace App\Survey\Edit;
 use App\Document\Edit;
 use App\Document\EditRequest;
 use App\House\Refused;
+use App\House\Stops;
 use App\Models\Job;
 use App\Models\User;
 use Unionbit\Core\Data\InvalidData;
 use Unionbit\Core\Job\File\SurveyFile;
 use Unionbit\Core\Job\Interview\Interview;
 use Unionbit\Core\Job\Interview\Questions;
+use Unionbit\Core\Words\Message;
 
 /** An answer to one of the survey's questions, or one taken back. */
 final readonly class AnswerQuestion implements Edit
 {
-    public function __construct(private string $key, private mixed $value)
-    {
-    }
+    public function __construct(private string $key, private mixed $value) {}
 
     public static function op(): string
     {
@@ -36,20 +36,28 @@ final readonly class AnswerQuestion implements Edit
         return new self($request->text('key'), $request->input('value'));
     }
 
-    public function apply(Job $job, User $by): string
+    public function apply(Job $job, User $by): Message
     {
         $question = Questions::named($this->key);
-        $asks = rtrim($question->text ?? $this->key, '?');
+        $asks = Message::of('survey.answer-question.asks', question: $question->text ?? $this->key);
         try {
             $survey = Interview::put($job->survey, $this->key, $this->value);
         } catch (InvalidData $problem) {
-            $says = str_replace("/{$this->key}:", "{$asks}:", $problem->getMessage());
-            throw Refused::at('value', ltrim($says, '/'));
+            throw Refused::at(
+                'value',
+                $question === null
+                    ? Stops::at($problem)
+                    : Message::of('survey.answer-question.bad', asks: $asks, why: $problem->problem),
+            );
         }
         $draft = SurveyDraft::of($job);
         $draft->keep($survey);
         $answer = Interview::answer(SurveyFile::read($survey, $draft->house->archetype), $this->key);
 
-        return lcfirst($asks).': '.($question?->said($answer) ?? 'taken back');
+        return Message::of(
+            'survey.answer-question.answered',
+            asks: $asks->within(),
+            answer: $question?->said($answer) ?? Message::of('survey.answer-question.taken-back'),
+        );
     }
 }

@@ -8,13 +8,12 @@ use App\Document\Edit;
 use App\Document\EditRequest;
 use App\Models\Job;
 use App\Models\User;
+use Unionbit\Core\Words\Message;
 
 /** A conductor typed anew; it keeps its number. */
 final readonly class ChangeConductor implements Edit
 {
-    public function __construct(private string $cable, private int $number, private string $line)
-    {
-    }
+    public function __construct(private string $cable, private int $number, private string $line) {}
 
     public static function op(): string
     {
@@ -23,7 +22,11 @@ final readonly class ChangeConductor implements Edit
 
     public static function rules(): array
     {
-        return ['cable' => ['required', 'string', 'max:2'], 'number' => ['required', 'integer', 'between:1,50'], 'line' => ['required', 'string', 'max:120']];
+        return [
+            'cable' => ['required', 'string', 'max:2'],
+            'number' => ['required', 'integer', 'between:1,50'],
+            'line' => ['required', 'string', 'max:120'],
+        ];
     }
 
     public static function from(EditRequest $request): self
@@ -31,7 +34,7 @@ final readonly class ChangeConductor implements Edit
         return new self($request->text('cable'), $request->integer('number'), $request->text('line'));
     }
 
-    public function apply(Job $job, User $by): string
+    public function apply(Job $job, User $by): Message
     {
         $draft = SurveyDraft::of($job);
         $cable = $draft->cable($this->cable);
@@ -39,6 +42,6 @@ final readonly class ChangeConductor implements Edit
         $entry = $draft->complete($this->cable, $this->line);
         $draft->keepConductors($cable, [...$cable->without($this->number), $entry->toConductor($this->number)]);
 
-        return "changed {$old->name()}";
+        return Message::of('survey.change-conductor.changed', old: $old->name());
     }
 }

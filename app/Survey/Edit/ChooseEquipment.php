@@ -11,13 +11,12 @@ use App\House\Refused;
 use App\Models\Job;
 use App\Models\User;
 use Unionbit\Core\Job\File\SurveyFile;
+use Unionbit\Core\Words\Message;
 
 /** Another kind of equipment, by the answers: cables stay as they were seen. */
 final readonly class ChooseEquipment implements Edit
 {
-    public function __construct(private string $archetype)
-    {
-    }
+    public function __construct(private string $archetype) {}
 
     public static function op(): string
     {
@@ -34,16 +33,19 @@ final readonly class ChooseEquipment implements Edit
         return new self($request->text('archetype'));
     }
 
-    public function apply(Job $job, User $by): string
+    public function apply(Job $job, User $by): Message
     {
         $catalog = app(Catalog::class);
-        if (! in_array($this->archetype, $catalog->ids('equipment'), true)) {
-            throw Refused::at('archetype', "There is no equipment {$this->archetype} in the catalogue.");
+        if (!in_array($this->archetype, $catalog->ids('equipment'), true)) {
+            throw Refused::at(
+                'archetype',
+                Message::of('survey.choose-equipment.there-no-equipment-in-catalogue', archetype: $this->archetype),
+            );
         }
         $archetype = $catalog->archetype($this->archetype);
         $survey = [...$job->survey, 'archetype' => $this->archetype];
         $cables = is_array($survey['cables'] ?? null) ? $survey['cables'] : [];
-        if ($archetype->coolStages > 0 && ! in_array('indoor', array_column($cables, 'from'), true)) {
+        if ($archetype->coolStages > 0 && !in_array('indoor', array_column($cables, 'from'), true)) {
             $cables[] = [
                 'id' => 'B',
                 'from' => 'indoor',
@@ -58,6 +60,6 @@ final readonly class ChooseEquipment implements Edit
         $job->plan = null;
         $job->planned_at = null;
 
-        return "equipment: {$archetype->title}";
+        return Message::of('survey.choose-equipment.equipment', archetype: $archetype->title);
     }
 }

@@ -11,14 +11,13 @@ use App\Models\Job;
 use App\Models\User;
 use Illuminate\Validation\Rule;
 use Unionbit\Core\Terminal\Place;
+use Unionbit\Core\Words\Message;
 
 /** The jumpers that were found in place. */
 final readonly class FindJumpers implements Edit
 {
     /** @param  list<array{place: string, a: string, b: string, label: string}>  $jumpers */
-    public function __construct(private array $jumpers)
-    {
-    }
+    public function __construct(private array $jumpers) {}
 
     public static function op(): string
     {
@@ -38,25 +37,43 @@ final readonly class FindJumpers implements Edit
 
     public static function from(EditRequest $request): self
     {
-        return new self(array_map(static fn (int $n): array => ['place' => $request->text("jumpers.{$n}.place"), 'a' => $request->text("jumpers.{$n}.a"), 'b' => $request->text("jumpers.{$n}.b"), 'label' => $request->text("jumpers.{$n}.label")], array_keys(array_values((array) $request->input('jumpers')))));
+        return new self(
+            array_map(
+                static fn(int $n): array => [
+                    'place' => $request->text("jumpers.{$n}.place"),
+                    'a' => $request->text("jumpers.{$n}.a"),
+                    'b' => $request->text("jumpers.{$n}.b"),
+                    'label' => $request->text("jumpers.{$n}.label"),
+                ],
+                array_keys(array_values((array) $request->input('jumpers'))),
+            ),
+        );
     }
 
-    public function apply(Job $job, User $by): string
+    public function apply(Job $job, User $by): Message
     {
         foreach ($this->jumpers as $index => $jumper) {
             if (strcasecmp($jumper['a'], $jumper['b']) === 0) {
                 throw Refused::at(
                     "jumpers.{$index}",
-                    "A jumper from {$jumper['a']} to itself joins nothing. Name two terminals.",
+                    Message::of('survey.find-jumpers.jumper-from-itself-joins-nothing', a: $jumper['a']),
                 );
             }
         }
         SurveyDraft::of($job)->keep([...$job->survey, 'jumpers' => $this->jumpers]);
         if ($this->jumpers === []) {
-            return 'no jumpers in place';
+            return Message::of('survey.find-jumpers.no-jumpers-in-place');
         }
-        $found = array_map(static fn (array $j): string => "{$j['a']}–{$j['b']} at the {$j['place']}", $this->jumpers);
+        $found = array_map(
+            static fn(array $j): Message => Message::of(
+                'survey.find-jumpers.at',
+                a: $j['a'],
+                b: $j['b'],
+                place: Place::from($j['place']),
+            ),
+            $this->jumpers,
+        );
 
-        return 'jumpers in place: '.implode(', ', $found);
+        return Message::of('survey.find-jumpers.jumpers-in-place', found: $found);
     }
 }

@@ -10,6 +10,7 @@ use App\House\House;
 use App\House\Refused;
 use App\Models\Job;
 use App\Models\User;
+use Unionbit\Core\Words\Message;
 
 /** The survey is done: a plan can rest on it. */
 final readonly class FinishSurvey implements Edit
@@ -29,13 +30,13 @@ final readonly class FinishSurvey implements Edit
         return new self();
     }
 
-    public function apply(Job $job, User $by): string
+    public function apply(Job $job, User $by): Message
     {
         if ((House::of($job)->installation->wallCable()->conductors ?? []) === []) {
-            throw Refused::at('survey', 'Enter the conductors at the wall first: a plan needs them.');
+            throw Refused::at('survey', Message::of('survey.finish-survey.enter-conductors-at-wall-first'));
         }
         $job->surveyed_at = now();
 
-        return 'finished the survey';
+        return Message::of('survey.finish-survey.finished-survey');
     }
 }

@@ -10,14 +10,13 @@ use App\House\Refused;
 use App\Models\Job;
 use App\Models\User;
 use Unionbit\Core\Terminal\Place;
+use Unionbit\Core\Words\Message;
 
 /** Float and overflow switches as found: which conductors each breaks at the board. */
 final readonly class FitSafety implements Edit
 {
     /** @param  list<array{id: string, label: string, breaks: list<string>, relay: bool}>  $devices */
-    public function __construct(private array $devices)
-    {
-    }
+    public function __construct(private array $devices) {}
 
     public static function op(): string
     {
@@ -38,25 +37,46 @@ final readonly class FitSafety implements Edit
 
     public static function from(EditRequest $request): self
     {
-        return new self(array_map(static fn (int $n): array => ['id' => $request->text("safety.{$n}.id"), 'label' => $request->text("safety.{$n}.label"), 'breaks' => $request->strings("safety.{$n}.breaks"), 'relay' => $request->boolean("safety.{$n}.relay")], array_keys(array_values((array) $request->input('safety')))));
+        return new self(
+            array_map(
+                static fn(int $n): array => [
+                    'id' => $request->text("safety.{$n}.id"),
+                    'label' => $request->text("safety.{$n}.label"),
+                    'breaks' => $request->strings("safety.{$n}.breaks"),
+                    'relay' => $request->boolean("safety.{$n}.relay"),
+                ],
+                array_keys(array_values((array) $request->input('safety'))),
+            ),
+        );
     }
 
-    public function apply(Job $job, User $by): string
+    public function apply(Job $job, User $by): Message
     {
         $draft = SurveyDraft::of($job);
         $screws = $draft->house->archetype->printedAt(Place::Indoor);
         foreach ($this->devices as $index => $device) {
             if ($device['breaks'] === []) {
-                throw Refused::at("safety.{$index}", "{$device['label']}: say which conductor it breaks.");
+                throw Refused::at(
+                    "safety.{$index}",
+                    Message::of('survey.fit-safety.say-which-conductor-breaks', label: $device['label']),
+                );
             }
             $unknown = implode(', ', array_diff($device['breaks'], $screws));
             if ($unknown !== '') {
                 $has = implode(', ', $screws);
-                throw Refused::at("safety.{$index}", "{$device['label']} cannot break {$unknown}: this board has {$has}.");
+                throw Refused::at(
+                    "safety.{$index}",
+                    Message::of(
+                        'survey.fit-safety.cannot-break-board-has',
+                        label: $device['label'],
+                        unknown: $unknown,
+                        has: $has,
+                    ),
+                );
             }
         }
         $draft->keepFacts(['safety' => $this->devices]);
 
-        return 'set safety';
+        return Message::of('survey.fit-safety.set-safety');
     }
 }

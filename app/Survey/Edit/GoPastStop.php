@@ -12,13 +12,12 @@ use App\Models\Job;
 use App\Models\User;
 use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Rule\Severity;
+use Unionbit\Core\Words\Message;
 
 /** Goes past a stop, where its rule allows it, with the reason kept; an empty reason takes that back. */
 final readonly class GoPastStop implements Edit
 {
-    public function __construct(private string $code, private string $reason)
-    {
-    }
+    public function __construct(private string $code, private string $reason) {}
 
     public static function op(): string
     {
@@ -35,7 +34,7 @@ final readonly class GoPastStop implements Edit
         return new self($request->text('code'), $request->text('reason'));
     }
 
-    public function apply(Job $job, User $by): string
+    public function apply(Job $job, User $by): Message
     {
         $known = $job->survey['overrides'] ?? null;
         $overrides = is_array($known) ? $known : [];
@@ -43,16 +42,21 @@ final readonly class GoPastStop implements Edit
         if ($this->reason === '') {
             $job->survey = [...$job->survey, 'overrides' => $overrides];
 
-            return "{$this->code} stops again";
+            return Message::of('survey.go-past-stop.stops-again', rule: $this->code);
         }
-        $stop = $this->stop($job) ?? throw Refused::at('code', "{$this->code} stops nothing here.");
-        if (! $stop->overridable) {
-            throw Refused::at('code', "{$this->code} cannot be gone past. {$stop->action}");
+        $stop =
+            $this->stop($job) ??
+            throw Refused::at('code', Message::of('survey.go-past-stop.stops-nothing-here', rule: $this->code));
+        if (!$stop->overridable) {
+            throw Refused::at(
+                'code',
+                Message::of('survey.go-past-stop.cannot-be-gone-past', rule: $this->code, action: $stop->action),
+            );
         }
         $overrides[$this->code] = "{$this->reason} ({$by->name})";
         $job->survey = [...$job->survey, 'overrides' => $overrides];
 
-        return "went past {$this->code}: {$this->reason}";
+        return Message::of('survey.go-past-stop.went-past', rule: $this->code, reason: $this->reason);
     }
 
     private function stop(Job $job): ?Finding

@@ -13,13 +13,12 @@ use App\Survey\Schedule;
 use Unionbit\Core\Data\InvalidData;
 use Unionbit\Core\Job\File\ConductorSchedule;
 use Unionbit\Core\Wiring\Cable;
+use Unionbit\Core\Words\Message;
 
 /** The conductors of a schedule instead of those that are there. */
 final readonly class ReadSchedule implements Edit
 {
-    public function __construct(private string $csv)
-    {
-    }
+    public function __construct(private string $csv) {}
 
     public static function op(): string
     {
@@ -36,17 +35,24 @@ final readonly class ReadSchedule implements Edit
         return new self($request->string('csv')->toString());
     }
 
-    public function apply(Job $job, User $by): string
+    public function apply(Job $job, User $by): Message
     {
         $draft = SurveyDraft::of($job);
         try {
             $house = ConductorSchedule::read(Schedule::rows($this->csv), $draft->house);
         } catch (InvalidData $problem) {
-            throw Refused::at('csv', 'Row'.str_replace('/', ' ', $problem->getMessage()));
+            throw Refused::at(
+                'csv',
+                Message::of(
+                    'survey.read-schedule.row',
+                    place: trim(str_replace('/', ' ', $problem->pointer)),
+                    problem: $problem->problem,
+                ),
+            );
         }
         $draft->keepHouse($house);
-        $count = array_sum(array_map(static fn (Cable $c): int => count($c->conductors), $house->cables));
+        $count = array_sum(array_map(static fn(Cable $c): int => count($c->conductors), $house->cables));
 
-        return "read a conductor schedule of {$count} conductors";
+        return Message::of('survey.read-schedule.read-conductor-schedule-conductors', count: $count);
     }
 }

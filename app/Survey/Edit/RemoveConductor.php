@@ -8,13 +8,12 @@ use App\Document\Edit;
 use App\Document\EditRequest;
 use App\Models\Job;
 use App\Models\User;
+use Unionbit\Core\Words\Message;
 
 /** A conductor that is not there after all. */
 final readonly class RemoveConductor implements Edit
 {
-    public function __construct(private string $cable, private int $number)
-    {
-    }
+    public function __construct(private string $cable, private int $number) {}
 
     public static function op(): string
     {
@@ -31,13 +30,13 @@ final readonly class RemoveConductor implements Edit
         return new self($request->text('cable'), $request->integer('number'));
     }
 
-    public function apply(Job $job, User $by): string
+    public function apply(Job $job, User $by): Message
     {
         $draft = SurveyDraft::of($job);
         $cable = $draft->cable($this->cable);
         $old = $draft->conductor($cable, $this->number);
         $draft->keepConductors($cable, $cable->without($this->number));
 
-        return "removed {$old->name()}";
+        return Message::of('survey.remove-conductor.removed', old: $old->name());
     }
 }

@@ -10,13 +10,14 @@ use App\Models\Job;
 use App\Models\User;
 use Illuminate\Validation\Rule;
 use Unionbit\Core\Wiring\Cable;
+use Unionbit\Core\Words\Message;
+use Unionbit\Core\Words\Quantity;
+use Unionbit\Core\Words\Unit;
 
 /** Gauge and length of a cable. */
 final readonly class SetCable implements Edit
 {
-    public function __construct(private string $cable, private int $gauge, private float $feet)
-    {
-    }
+    public function __construct(private string $cable, private int $gauge, private float $feet) {}
 
     public static function op(): string
     {
@@ -25,7 +26,11 @@ final readonly class SetCable implements Edit
 
     public static function rules(): array
     {
-        return ['cable' => ['required', 'string', 'max:2'], 'gauge' => ['required', Rule::in([18, 20, 22, 24])], 'feet' => ['required', 'numeric', 'between:1,1000']];
+        return [
+            'cable' => ['required', 'string', 'max:2'],
+            'gauge' => ['required', Rule::in([18, 20, 22, 24])],
+            'feet' => ['required', 'numeric', 'between:1,1000'],
+        ];
     }
 
     public static function from(EditRequest $request): self
@@ -33,16 +38,29 @@ final readonly class SetCable implements Edit
         return new self($request->text('cable'), $request->integer('gauge'), $request->float('feet'));
     }
 
-    public function apply(Job $job, User $by): string
+    public function apply(Job $job, User $by): Message
     {
         $draft = SurveyDraft::of($job);
         $cable = $draft->cable($this->cable);
         $draft->keepHouse(
             $draft->house->withCable(
-                new Cable($cable->id, $cable->from, $cable->to, $this->gauge, $this->feet, $cable->conductors, $cable->kind),
+                new Cable(
+                    $cable->id,
+                    $cable->from,
+                    $cable->to,
+                    $this->gauge,
+                    $this->feet,
+                    $cable->conductors,
+                    $cable->kind,
+                ),
             ),
         );
 
-        return "cable {$this->cable}: {$this->gauge} AWG, {$this->feet} ft";
+        return Message::of(
+            'survey.set-cable.cable-awg',
+            cable: $this->cable,
+            gauge: $this->gauge,
+            feet: Quantity::of($this->feet, Unit::Feet),
+        );
     }
 }

@@ -10,14 +10,13 @@ use App\Models\Job;
 use App\Models\User;
 use Illuminate\Validation\Rule;
 use Unionbit\Core\Job\LinkState;
+use Unionbit\Core\Words\Message;
 
 /** Figures and findings of the supply and the old plate; null takes one back. */
 final readonly class SetFacts implements Edit
 {
     /** @param  array<string, mixed>  $facts only those that change */
-    public function __construct(private array $facts)
-    {
-    }
+    public function __construct(private array $facts) {}
 
     public static function op(): string
     {
@@ -43,11 +42,11 @@ final readonly class SetFacts implements Edit
         return new self(self::read($request));
     }
 
-    public function apply(Job $job, User $by): string
+    public function apply(Job $job, User $by): Message
     {
         SurveyDraft::of($job)->keepFacts($this->facts);
 
-        return 'set '.implode(', ', array_keys($this->facts));
+        return Message::of('survey.set-facts.set', facts: array_keys($this->facts));
     }
 
     /** @return array<string, mixed> */

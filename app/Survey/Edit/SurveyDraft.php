@@ -6,6 +6,7 @@ namespace App\Survey\Edit;
 
 use App\House\House;
 use App\House\Refused;
+use App\House\Stops;
 use App\Models\Job;
 use Unionbit\Core\Data\InvalidData;
 use Unionbit\Core\Job\File\SurveyFile;
@@ -15,13 +16,12 @@ use Unionbit\Core\Wiring\Cable;
 use Unionbit\Core\Wiring\Conductor;
 use Unionbit\Core\Wiring\ConductorEntry;
 use Unionbit\Core\Wiring\EntryProblem;
+use Unionbit\Core\Words\Message;
 
 /** A job's survey while it is edited: the house that it is, and the way back into the document. */
 final readonly class SurveyDraft
 {
-    private function __construct(private Job $job, public Installation $house)
-    {
-    }
+    private function __construct(private Job $job, public Installation $house) {}
 
     public static function of(Job $job): self
     {
@@ -31,16 +31,16 @@ final readonly class SurveyDraft
     public function cable(string $id): Cable
     {
         return $this->house->cable($id) ??
-            throw Refused::at(
-                'cable',
-                "There is no cable {$id} in this survey. Use A for the wall, B for the outdoor unit.",
-            );
+            throw Refused::at('cable', Message::of('survey.survey-draft.there-no-cable-in-survey', id: $id));
     }
 
     public function conductor(Cable $cable, int $number): Conductor
     {
         return $cable->conductor($number) ??
-            throw Refused::at('number', "There is no conductor {$number} in cable {$cable->id}.");
+            throw Refused::at(
+                'number',
+                Message::of('survey.survey-draft.there-no-conductor-in-cable', number: $number, id: $cable->id),
+            );
     }
 
     /** A typed line as it is understood so far. */
@@ -62,8 +62,11 @@ final readonly class SurveyDraft
     public function complete(string $cableId, string $line): ConductorEntry
     {
         $entry = $this->parse($cableId, $line);
-        if (! $entry->isComplete()) {
-            throw Refused::at('line', ...array_map(static fn (EntryProblem $p): string => $p->message, $entry->problems));
+        if (!$entry->isComplete()) {
+            throw Refused::at(
+                'line',
+                ...array_map(static fn(EntryProblem $p): Message => $p->message, $entry->problems),
+            );
         }
 
         return $entry;
@@ -90,7 +93,7 @@ final readonly class SurveyDraft
         try {
             SurveyFile::read($survey, $this->house->archetype);
         } catch (InvalidData $problem) {
-            throw Refused::at(basename($problem->pointer), $problem->getMessage());
+            throw Refused::at(basename($problem->pointer), Stops::at($problem));
         }
         $this->job->survey = $survey;
     }

@@ -20,11 +20,11 @@ final class PlainQuery
             if ($value === null) {
                 continue;
             }
-            if (! is_string($value)) {
+            if (!is_string($value)) {
                 abort(400, "{$name} is a list; one value is wanted.");
             }
             $fits = mb_strlen($value) <= self::LONGEST && mb_check_encoding($value, 'UTF-8');
-            abort_unless($fits, 400, "{$name} is no text of at most ".self::LONGEST.' characters.');
+            abort_unless($fits, 400, "{$name} is no text of at most " . self::LONGEST . ' characters.');
         }
 
         return $next($request);

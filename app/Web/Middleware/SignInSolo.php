@@ -18,7 +18,7 @@ final class SignInSolo
 {
     public function handle(Request $request, Closure $next): Response
     {
-        if (! config()->boolean('unionbit.solo')) {
+        if (!config()->boolean('unionbit.solo')) {
             return $next($request);
         }
         foreach (['SERVER_NAME', 'REMOTE_ADDR'] as $end) {

@@ -19,6 +19,9 @@ use Unionbit\Core\Fault\FaultedCall;
 use Unionbit\Core\Fault\Observables;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Thermostat\PowerKind;
+use Unionbit\Core\Words\Message;
+use Unionbit\Core\Words\Quantity;
+use Unionbit\Core\Words\Unit;
 
 /**
  * A house in simulated seconds: the thermostat's boot and minimum off, coils, contacts that follow after their delay,
@@ -59,7 +62,7 @@ final class TimeMachine
     /** @var array<string, bool> */
     private array $seen = [];
 
-    /** @var list<array{t: int, what: string}> */
+    /** @var list<array{t: int, what: Message}> */
     private array $events = [];
 
     private CallName $lastCall = CallName::Idle;
@@ -90,11 +93,11 @@ final class TimeMachine
     /**
      * Runs a call for so many seconds from power-on and returns what happened, in order.
      *
-     * @return list<array{t: int, what: string}>
+     * @return list<array{t: int, what: Message}>
      */
     public function run(CallName $call, int $seconds, int $callAt = 0, ?int $callEndsAt = null): array
     {
-        $this->note(0, 'power on');
+        $this->note(0, Message::of('bench.time-machine.power-on'));
         for ($t = 0; $t <= $seconds; $t++) {
             $asked = $t >= $callAt && ($callEndsAt === null || $t < $callEndsAt);
             $this->second($t, $asked ? $call : CallName::Idle);
@@ -132,7 +135,7 @@ final class TimeMachine
                 : array_values(
                     array_filter(
                         $setup->closed,
-                        fn (string $printed): bool => $t >= $this->compressorFreeAt || ! $this->isCompressor($printed),
+                        fn(string $printed): bool => $t >= $this->compressorFreeAt || !$this->isCompressor($printed),
                     ),
                 );
         $this->calls($t, $closed, $setup->closed);
@@ -140,7 +143,7 @@ final class TimeMachine
         foreach ($this->circuit->installation->loads() as $load) {
             foreach ($load->drives as $contact) {
                 $in = isset($this->since[$load->id]) && $t - $this->since[$load->id] >= $contact->delaySeconds;
-                if (! $in && ! $this->isFaulted($contact->id)) {
+                if (!$in && !$this->isFaulted($contact->id)) {
                     $timed = $timed->with(
                         $contact->normallyClosed ? new Closed($contact->id) : new Opened($contact->id),
                     );
@@ -154,7 +157,7 @@ final class TimeMachine
             $floats = array_column($this->circuit->installation->facts->safety, 'id');
             foreach ($this->circuit->netlist(Setup::calling())->elements as $element) {
                 $opens = $element->kind === ElementKind::SafetySwitch && in_array($element->subject, $floats, true);
-                $timed = $opens && ! $this->isFaulted($element->id) ? $timed->with(new Opened($element->id)) : $timed;
+                $timed = $opens && !$this->isFaulted($element->id) ? $timed->with(new Opened($element->id)) : $timed;
             }
         }
 
@@ -168,7 +171,7 @@ final class TimeMachine
     private function calls(int $t, array $closed, array $wanted): void
     {
         $compressor = array_filter($closed, $this->isCompressor(...)) !== [];
-        if ($this->calling && ! $compressor) {
+        if ($this->calling && !$compressor) {
             $this->compressorFreeAt = $t + $this->off();
         }
         $this->calling = $compressor;
@@ -179,9 +182,9 @@ final class TimeMachine
             $key,
             $closed === []
                 ? ($wanted === []
-                    ? 'the thermostat closes nothing'
-                    : 'the thermostat waits, closes nothing')
-                : 'the thermostat closes '.implode(', ', $closed),
+                    ? Message::of('bench.time-machine.thermostat-closes-nothing')
+                    : Message::of('bench.time-machine.thermostat-waits-closes-nothing'))
+                : Message::of('bench.time-machine.thermostat-closes', closed: $closed),
         );
     }
 
@@ -193,14 +196,14 @@ final class TimeMachine
         if ($this->circuit->profile->power !== PowerKind::Common) {
             return;
         }
-        if (! $point->thermostatUp) {
+        if (!$point->thermostatUp) {
             if ($t >= $this->bootedAt) {
-                $this->note($t, 'the thermostat blanks, under 16 V');
+                $this->note($t, Message::of('bench.time-machine.thermostat-blanks-under-16-v'));
             }
             $this->bootedAt = $t + 1 + $this->bootSeconds;
             $this->compressorFreeAt = $this->bootedAt + $this->off();
         } elseif ($t === $this->bootedAt && $t > 0) {
-            $this->note($t, 'the thermostat has started');
+            $this->note($t, Message::of('bench.time-machine.thermostat-has-started'));
         }
     }
 
@@ -213,18 +216,18 @@ final class TimeMachine
             $point->phasors->magnitude($electronics->a, $electronics->b) >= Circuit::BLANK_VOLTS;
         $this->charge = max(0, min(self::CHARGE_SECONDS, $this->charge + ($fed ? 1 : -1)));
         if ($this->charge === 0 && $t >= $this->bootedAt) {
-            $this->note($t, 'the thermostat has used up its charge');
+            $this->note($t, Message::of('bench.time-machine.thermostat-has-used-up-charge'));
             $this->bootedAt = PHP_INT_MAX;
         } elseif ($this->bootedAt === PHP_INT_MAX && $this->charge >= self::CHARGE_SECONDS / 10) {
             $this->bootedAt = $t + 1;
-            $this->note($t, 'the thermostat has recharged and starts');
+            $this->note($t, Message::of('bench.time-machine.thermostat-has-recharged-starts'));
         }
     }
 
     private function isThere(int $t): bool
     {
         return $this->fault === null ||
-            ! $this->fault->intermittent ||
+            !$this->fault->intermittent ||
             ($t + $this->phase) % self::INTERMITTENT_SECONDS < self::INTERMITTENT_SECONDS / 2;
     }
 
@@ -240,7 +243,11 @@ final class TimeMachine
                     $t,
                     "load.{$transformer->id}",
                     'over',
-                    sprintf('the transformer gives %.1f A, over its %g VA', $amps, $transformer->ratingVa),
+                    Message::of(
+                        'bench.time-machine.transformer-gives-over',
+                        amps: Quantity::of($amps, Unit::Amps, 1),
+                        ratingVa: Quantity::of($transformer->ratingVa, Unit::VoltAmps),
+                    ),
                 );
             }
             if ($transformer->fuseAmps === null || $setup->fuseIsBridged($transformer->id)) {
@@ -248,7 +255,13 @@ final class TimeMachine
             }
             if ($this->opensBeforeBlanking($transformer, $point, $setup)) {
                 $this->open[$transformer->id] = true;
-                $this->note($t, sprintf('the %g A fuse opens, before the thermostat blanks', $transformer->fuseAmps));
+                $this->note(
+                    $t,
+                    Message::of(
+                        'bench.time-machine.fuse-opens-before-thermostat-blanks',
+                        fuseAmps: Quantity::of($transformer->fuseAmps, Unit::Amps),
+                    ),
+                );
 
                 continue;
             }
@@ -261,11 +274,13 @@ final class TimeMachine
                 $this->open[$transformer->id] = true;
                 $this->note(
                     $t,
-                    sprintf(
-                        'the %g A %s opens at %.1f A',
-                        $transformer->fuseAmps,
-                        $this->testBreaker ? 'test breaker' : 'fuse',
-                        $amps,
+                    Message::of(
+                        'bench.time-machine.opens-at',
+                        fuseAmps: Quantity::of($transformer->fuseAmps, Unit::Amps),
+                        clause: $this->testBreaker
+                            ? Message::of('bench.time-machine.test-breaker')
+                            : Message::of('bench.time-machine.fuse'),
+                        amps: Quantity::of($amps, Unit::Amps, 1),
                     ),
                 );
             }
@@ -275,9 +290,9 @@ final class TimeMachine
     /** On a hard short the fuse is quicker than the thermostat, which would else open its call; a test breaker is not. */
     private function opensBeforeBlanking(Transformer $transformer, OperatingPoint $point, Setup $setup): bool
     {
-        return ! $this->testBreaker &&
+        return !$this->testBreaker &&
             $this->circuit->profile->power === PowerKind::Common &&
-            ($point->notes !== [] || ! $point->thermostatUp) &&
+            ($point->notes !== [] || !$point->thermostatUp) &&
             in_array(
                 $transformer->id,
                 $this->circuit->operateFrom($setup->withSlowFuse(false), $this->in)->openFuses,
@@ -289,7 +304,7 @@ final class TimeMachine
     {
         $this->in = $point->pulledIn();
         foreach ($this->circuit->installation->loads() as $load) {
-            if (! $load->kind->hasState()) {
+            if (!$load->kind->hasState()) {
                 continue;
             }
             $in = in_array($load->id, $this->in, true);
@@ -302,8 +317,8 @@ final class TimeMachine
                 $t,
                 "coil.{$load->id}",
                 $point->loads[$load->id]->value,
-                "{$load->label} {$point->loads[$load->id]->label()}",
-                quiet: ! $in && $t === 0,
+                Message::of('bench.time-machine.load', load: $load->label, state: $point->loads[$load->id]->label()),
+                quiet: !$in && $t === 0,
             );
         }
     }
@@ -330,7 +345,13 @@ final class TimeMachine
             if ($t - $this->asked[$name] >= $delay) {
                 $this->seen[$name] = $on;
                 unset($this->asked[$name]);
-                $this->note($t, str_replace('-', ' ', $name).($on ? ' on' : ' off'));
+                $this->note(
+                    $t,
+                    Message::of(
+                        $on ? 'bench.time-machine.on' : 'bench.time-machine.off',
+                        what: Message::named('seen', $name),
+                    ),
+                );
             }
         }
     }
@@ -341,7 +362,7 @@ final class TimeMachine
         $delays = $this->circuit->installation->archetype->delays;
 
         return match (true) {
-            $burner && ! in_array('blower-relay', $this->in, true) => $delays['blower-on-heat'] ?? 0,
+            $burner && !in_array('blower-relay', $this->in, true) => $delays['blower-on-heat'] ?? 0,
             in_array('contactor', $point->pulledIn(), true) => $delays['blower-on-cool'] ?? 0,
             default => 0,
         };
@@ -365,17 +386,17 @@ final class TimeMachine
     /** @var array<string, string> */
     private array $last = [];
 
-    private function change(int $t, string $key, string $value, string $what, bool $quiet = false): void
+    private function change(int $t, string $key, string $value, Message $what, bool $quiet = false): void
     {
         if (($this->last[$key] ?? null) !== $value) {
             $this->last[$key] = $value;
-            if (! $quiet) {
+            if (!$quiet) {
                 $this->note($t, $what);
             }
         }
     }
 
-    private function note(int $t, string $what): void
+    private function note(int $t, Message $what): void
     {
         $this->events[] = ['t' => $t, 'what' => $what];
     }

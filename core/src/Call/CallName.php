@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Call;
 
+use Unionbit\Core\Words\Message;
+
 /** A call that a thermostat can make, or a state that the outdoor unit makes by itself (defrost). */
 enum CallName: string
 {
@@ -20,22 +22,9 @@ enum CallName: string
     case Furnace2 = 'furnace-2';
     case Defrost = 'defrost';
 
-    public function label(): string
+    public function label(): Message
     {
-        return match ($this) {
-            self::Idle => 'At rest',
-            self::Fan => 'Fan',
-            self::Cool1 => 'Cool 1',
-            self::Cool2 => 'Cool 2',
-            self::Heat1 => 'Heat 1',
-            self::Heat2 => 'Heat 2',
-            self::Aux1 => 'Heat + aux',
-            self::Aux2 => 'Heat + aux 2',
-            self::Emergency => 'Emergency',
-            self::Furnace1 => 'Furnace 1',
-            self::Furnace2 => 'Furnace 2',
-            self::Defrost => 'Defrost',
-        };
+        return Message::term($this);
     }
 
     public function isCooling(): bool
@@ -45,12 +34,43 @@ enum CallName: string
 
     public function isHeating(): bool
     {
-        return ! $this->isCooling() && $this !== self::Idle && $this !== self::Fan;
+        return !$this->isCooling() && $this !== self::Idle && $this !== self::Fan;
     }
 
     /** The mode of the equipment that belongs to it: the outdoor board, not the thermostat, starts a defrost. */
     public function mode(): ?string
     {
         return $this === self::Defrost ? 'defrost' : null;
+    }
+
+    /**
+     * What may run instead of it where it is given up, nearest first. Heating never becomes cooling.
+     *
+     * @return list<self>
+     */
+    public function lesser(): array
+    {
+        return match ($this) {
+            self::Fan => [self::Idle],
+            self::Cool1, self::Heat1, self::Emergency, self::Furnace1 => [self::Idle, self::Fan],
+            self::Cool2 => [self::Cool1, self::Idle, self::Fan],
+            self::Heat2 => [self::Heat1, self::Idle, self::Fan],
+            self::Furnace2 => [self::Furnace1, self::Idle, self::Fan],
+            self::Aux1 => [self::Heat2, self::Heat1],
+            self::Aux2 => [self::Aux1, self::Heat2, self::Heat1],
+            self::Idle, self::Defrost => [],
+        };
+    }
+
+    /** Its next stage; null where it has none. */
+    public function higher(): ?self
+    {
+        return match ($this) {
+            self::Cool1 => self::Cool2,
+            self::Heat1 => self::Heat2,
+            self::Furnace1 => self::Furnace2,
+            self::Aux1 => self::Aux2,
+            default => null,
+        };
     }
 }

@@ -24,6 +24,5 @@ final readonly class CallSettings
         public ?int $heatStages = null,
         public ?int $auxiliaryStages = null,
         public ?bool $auxiliaryWithCompressor = null,
-    ) {
-    }
+    ) {}
 }

@@ -20,6 +20,9 @@ use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Thermostat\PowerKind;
 use Unionbit\Core\Thermostat\Profile;
 use Unionbit\Core\Wiring\Landing;
+use Unionbit\Core\Words\Message;
+use Unionbit\Core\Words\Quantity;
+use Unionbit\Core\Words\Unit;
 
 /**
  * The one circuit model of a house: installation, thermostat and landing, asked in any set-up. Coils pull in at
@@ -103,7 +106,7 @@ final class Circuit
                 $a,
                 $b,
                 0.01,
-                'test jumper',
+                Message::of('circuit.circuit.test-jumper'),
                 'test jumper',
             );
         }
@@ -113,9 +116,9 @@ final class Circuit
                 $elements[$contact->id] = $elements[$contact->id]->withImpedance($ohms, 0.0, $ohms);
             }
         }
-        if (! $setup->power) {
+        if (!$setup->power) {
             $elements = array_map(
-                static fn (Element $e): Element => $e->emf === 0.0
+                static fn(Element $e): Element => $e->emf === 0.0
                     ? $e
                     : new Element(
                         $e->id,
@@ -201,7 +204,7 @@ final class Circuit
         foreach ($state->openFuses as $id => $_) {
             $changed["{$id}.fuse"] = $rest->element("{$id}.fuse")->opened();
         }
-        if (! $state->thermostatUp) {
+        if (!$state->thermostatUp) {
             $changed += $this->switches($rest, $setup, false);
         }
         $netlist = $rest->withAll($changed);
@@ -245,11 +248,11 @@ final class Circuit
         foreach ($this->installation->loads() as $load) {
             $limit = $load->kind->thresholds()[isset($state->in[$load->id]) ? 1 : 0];
             // An open coil has its voltage and does nothing with it.
-            $whole = ! $point->netlist->element($load->id)->isOpen();
+            $whole = !$point->netlist->element($load->id)->isOpen();
             if (
                 $load->kind->hasState() &&
                 $whole &&
-                ! isset($state->heldOut[$load->id]) &&
+                !isset($state->heldOut[$load->id]) &&
                 $point->loadVolts[$load->id] >= $limit
             ) {
                 $in[$load->id] = true;
@@ -265,14 +268,14 @@ final class Circuit
                     ? 0.0
                     : $point->sourceAmps($transformer->id) / $transformer->fuseAmps;
             if (
-                ! isset($state->openFuses[$transformer->id]) &&
+                !isset($state->openFuses[$transformer->id]) &&
                 $multiple >= ($blank && $state->thermostatUp ? 2.0 : self::FUSE_FACTOR)
             ) {
                 return $state->withOpenFuse($transformer->id);
             }
         }
 
-        return $state->withThermostat(! $blank);
+        return $state->withThermostat(!$blank);
     }
 
     private function wouldBlank(OperatingPoint $point): bool
@@ -292,7 +295,7 @@ final class Circuit
         return false;
     }
 
-    /** @param  list<string>  $notes */
+    /** @param  list<Message>  $notes */
     private function finish(OperatingPoint $point, CircuitState $state, array $notes): OperatingPoint
     {
         $loads = [];
@@ -302,16 +305,16 @@ final class Circuit
         foreach ($this->installation->transformers() as $transformer) {
             $amps = $point->sourceAmps($transformer->id);
             if (isset($state->openFuses[$transformer->id])) {
-                $notes[] = sprintf(
-                    'The %s A fuse opens.',
-                    rtrim(rtrim(number_format((float) $transformer->fuseAmps, 1), '0'), '.'),
+                $notes[] = Message::of(
+                    'circuit.circuit.fuse-opens',
+                    fuseAmps: Quantity::of((float) $transformer->fuseAmps, Unit::Amps),
                 );
             } elseif ($amps * 24.0 > 1.1 * $transformer->ratingVa) {
-                $notes[] = sprintf(
-                    'The transformer gives %.1f A, %.0f VA at 24 V, over its %.0f VA.',
-                    $amps,
-                    $amps * 24.0,
-                    $transformer->ratingVa,
+                $notes[] = Message::of(
+                    'circuit.circuit.transformer-gives-at-24-v',
+                    amps: Quantity::of($amps, Unit::Amps, 1),
+                    amps2: Quantity::of($amps * 24.0, Unit::VoltAmps, 0),
+                    ratingVa: Quantity::of($transformer->ratingVa, Unit::VoltAmps, 0),
                 );
             }
         }
@@ -339,7 +342,7 @@ final class Circuit
         $rest = $this->operate($setup);
         $held = $this->operateFrom(
             $setup,
-            array_map(static fn (Load $load): string => $load->id, $this->installation->loads()),
+            array_map(static fn(Load $load): string => $load->id, $this->installation->loads()),
         );
 
         return $held->pulledIn() === $rest->pulledIn() ? null : $held;
@@ -361,11 +364,11 @@ final class Circuit
         return $load->kind->isCoil() && $volts >= $load->kind->thresholds()[1] ? LoadState::Buzzing : LoadState::Rest;
     }
 
-    private function chatter(CircuitState $state, CircuitState $next): string
+    private function chatter(CircuitState $state, CircuitState $next): Message
     {
         return $state->thermostatUp !== $next->thermostatUp
-            ? 'The thermostat\'s supply sags under 16 V: it blanks, its calls open, it restarts and calls again.'
-            : 'The circuit does not settle: it cycles between two states.';
+            ? Message::of('circuit.circuit.thermostats-supply-sags-under-16')
+            : Message::of('circuit.circuit.circuit-does-not-settle-cycles');
     }
 
     /**
@@ -382,7 +385,7 @@ final class Circuit
                 $closed = $up && in_array($terminal->printed, $setup->closed, true);
                 $half =
                     $terminal->name === TerminalName::K &&
-                    ! in_array($this->profile->named(TerminalName::Y1)?->printed, $setup->closed, true);
+                    !in_array($this->profile->named(TerminalName::Y1)?->printed, $setup->closed, true);
                 $ohms = $closed
                     ? ($half
                         ? SharedKit::FAN_OHMS

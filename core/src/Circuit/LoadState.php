@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Circuit;
 
+use Unionbit\Core\Words\Message;
+
 /** What the armature or the input of a load does. */
 enum LoadState: string
 {
@@ -12,13 +14,8 @@ enum LoadState: string
     case Buzzing = 'buzzing';
     case Chattering = 'chattering';
 
-    public function label(): string
+    public function label(): Message
     {
-        return match ($this) {
-            self::Rest => 'at rest',
-            self::PulledIn => 'pulled in',
-            self::Buzzing => 'buzzing, does not pull',
-            self::Chattering => 'chattering',
-        };
+        return Message::term($this);
     }
 }

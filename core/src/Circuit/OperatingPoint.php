@@ -9,6 +9,7 @@ use Unionbit\Core\Circuit\Netlist\ElementKind;
 use Unionbit\Core\Circuit\Netlist\Netlist;
 use Unionbit\Core\Circuit\Solve\Network;
 use Unionbit\Core\Circuit\Solve\Phasors;
+use Unionbit\Core\Words\Message;
 
 /** The settled state of a circuit: netlist with every contact where it ends up, voltages, load states. */
 final readonly class OperatingPoint
@@ -18,7 +19,7 @@ final readonly class OperatingPoint
      * @param  array<string, float>  $loadVolts  volts across each load
      * @param  list<string>  $openFuses  transformer ids whose fuse opened in this state
      * @param  bool  $thermostatUp  its electronics run (a battery thermostat always does)
-     * @param  list<string>  $notes  what a plain reading would not tell: fuse, chatter, overload
+     * @param  list<Message>  $notes  what a plain reading would not tell: fuse, chatter, overload
      */
     public function __construct(
         public Netlist $netlist,
@@ -29,14 +30,13 @@ final readonly class OperatingPoint
         public array $openFuses,
         public bool $thermostatUp,
         public array $notes,
-    ) {
-    }
+    ) {}
 
     /** @return list<string> ids of the loads that have pulled in */
     public function pulledIn(): array
     {
         return array_keys(
-            array_filter($this->loads, static fn (LoadState $state): bool => $state === LoadState::PulledIn),
+            array_filter($this->loads, static fn(LoadState $state): bool => $state === LoadState::PulledIn),
         );
     }
 
@@ -57,8 +57,9 @@ final readonly class OperatingPoint
             foreach (
                 $this->netlist->region(
                     $element->a,
-                    static fn (Element $e): bool => $e->kind->isCopper() && ! $e->isOpen(),
-                ) as $point => $_
+                    static fn(Element $e): bool => $e->kind->isCopper() && !$e->isOpen(),
+                )
+                as $point => $_
             ) {
                 $volts = $this->phasors->magnitude($point, $element->b);
                 if ($volts > 10.0) {

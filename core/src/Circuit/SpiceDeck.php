@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Circuit;
 
+use Closure;
 use Unionbit\Core\Circuit\Netlist\Element;
 use Unionbit\Core\Circuit\Netlist\Netlist;
+use Unionbit\Core\Words\Message;
 
 /**
  * Writes a settled circuit as a deck that ordinary SPICE programs read: an AC operating point at the job's
@@ -15,16 +17,19 @@ final class SpiceDeck
 {
     public const HERTZ = 60.0;
 
-    /** @return array{deck: string, nodes: array<string, string>} the deck, and its node name for each point */
-    public static function write(Netlist $netlist, string $title): array
+    /**
+     * @param  ?Closure(Message): string  $name  how an element is called in its comment
+     * @return array{deck: string, nodes: array<string, string>} the deck, and its node name for each point
+     */
+    public static function write(Netlist $netlist, string $title, ?Closure $name = null): array
     {
         $nodes = [];
-        $lines = ['* '.str_replace(["\r", "\n"], ' ', $title)];
+        $lines = ['* ' . str_replace(["\r", "\n"], ' ', $title)];
         $number = 0;
         foreach ($netlist->elements as $element) {
-            $a = $nodes[$element->a] ??= 'n'.(count($nodes) + 1);
-            $b = $nodes[$element->b] ??= 'n'.(count($nodes) + 1);
-            $lines = [...$lines, ...self::element($element, ++$number, $a, $b)];
+            $a = $nodes[$element->a] ??= 'n' . (count($nodes) + 1);
+            $b = $nodes[$element->b] ??= 'n' . (count($nodes) + 1);
+            $lines = [...$lines, ...self::element($element, ++$number, $a, $b, $name)];
         }
         foreach ($nodes as $point => $node) {
             $lines[] = "* {$node} = {$point}";
@@ -45,15 +50,18 @@ final class SpiceDeck
         return ['deck' => implode("\n", $lines), 'nodes' => $nodes];
     }
 
-    /** @return list<string> */
-    private static function element(Element $element, int $number, string $a, string $b): array
+    /**
+     * @param  ?Closure(Message): string  $name
+     * @return list<string>
+     */
+    private static function element(Element $element, int $number, string $a, string $b, ?Closure $name): array
     {
-        $lines = ["* {$element->id}: {$element->label}"];
+        $lines = ["* {$element->id}: " . ($name === null ? $element->subject : $name($element->label))];
         $ohms = sprintf('%.12g', $element->ohms);
         if ($element->emf !== 0.0) {
             return [
                 ...$lines,
-                "V{$number} e{$number} {$b} DC 0 AC ".sprintf('%.12g', $element->emf),
+                "V{$number} e{$number} {$b} DC 0 AC " . sprintf('%.12g', $element->emf),
                 "R{$number} e{$number} {$a} {$ohms}",
             ];
         }
@@ -64,7 +72,7 @@ final class SpiceDeck
         return [
             ...$lines,
             "R{$number} {$a} m{$number} {$ohms}",
-            "L{$number} m{$number} {$b} ".sprintf('%.12g', $element->reactance / (2.0 * M_PI * self::HERTZ)),
+            "L{$number} m{$number} {$b} " . sprintf('%.12g', $element->reactance / (2.0 * M_PI * self::HERTZ)),
         ];
     }
 }

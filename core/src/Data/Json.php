@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Data;
 
+use Unionbit\Core\Words\Message;
+
 /** Decodes JSON that comes from outside: bounded in depth and in parts, every number finite. */
 final class Json
 {
@@ -18,7 +20,7 @@ final class Json
         try {
             $value = json_decode($text, true, self::DEEPEST, JSON_THROW_ON_ERROR);
         } catch (\JsonException $problem) {
-            throw InvalidData::unreadable('', "is no JSON: {$problem->getMessage()}");
+            throw InvalidData::unreadable('', Message::of('data.json.no-json', problem: $problem->getMessage()));
         }
         $parts = 0;
         self::walk($value, '', $parts);
@@ -31,14 +33,14 @@ final class Json
         if (++$parts > self::MOST_PARTS) {
             throw InvalidData::unreadable(
                 '',
-                'holds more than '.self::MOST_PARTS.' values; a job file is one house',
+                Message::of('data.json.holds-more-than-values-job', most_parts: self::MOST_PARTS),
             );
         }
-        if (is_float($value) && ! is_finite($value)) {
-            throw InvalidData::unreadable($pointer, 'is no number that can be kept');
+        if (is_float($value) && !is_finite($value)) {
+            throw InvalidData::unreadable($pointer, Message::of('data.json.no-number-can-be-kept'));
         }
         foreach (is_array($value) ? $value : [] as $key => $part) {
-            self::walk($part, $pointer.'/'.$key, $parts);
+            self::walk($part, $pointer . '/' . $key, $parts);
         }
     }
 }

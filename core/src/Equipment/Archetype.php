@@ -50,8 +50,7 @@ final readonly class Archetype
         public array $allows = [],
         public array $modes = [],
         public bool $doorSwitch = false,
-    ) {
-    }
+    ) {}
 
     /** conventional, heat-pump or dual-fuel: which table of calls holds. */
     public function system(): string

@@ -9,6 +9,7 @@ use Unionbit\Core\Data\InvalidData;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Wiring\Jumper;
+use Unionbit\Core\Words\Message;
 
 /** Reads an equipment archetype from decoded catalogue JSON. */
 final class ArchetypeReader
@@ -53,9 +54,9 @@ final class ArchetypeReader
             array_map(self::transformer(...), $node->each('transformers')),
             array_map(self::load(...), $node->each('loads')),
             array_map(
-                static fn (Field $n): LineSwitch => new LineSwitch(
+                static fn(Field $n): LineSwitch => new LineSwitch(
                     $n->string('id'),
-                    $n->string('label'),
+                    Message::named('part', $n->string('label')),
                     $n->string('from'),
                     $n->string('to'),
                 ),
@@ -65,7 +66,7 @@ final class ArchetypeReader
             $delays,
             $node->has('heatPump') ? self::heatPump($node->at('heatPump')) : null,
             array_map(
-                static fn (Field $n): Jumper => new Jumper(
+                static fn(Field $n): Jumper => new Jumper(
                     $n->enum('place', Place::class),
                     $n->string('a'),
                     $n->string('b'),
@@ -108,7 +109,7 @@ final class ArchetypeReader
         return new Load(
             $node->string('id'),
             $node->enum('kind', LoadKind::class),
-            $node->string('label'),
+            Message::named('part', $node->string('label')),
             $node->string('from'),
             $node->string('to'),
             $node->has('observable') ? $node->string('observable') : null,
@@ -120,7 +121,7 @@ final class ArchetypeReader
     {
         return new DrivenContact(
             $node->string('id'),
-            $node->string('label'),
+            Message::named('part', $node->string('label')),
             $node->string('from'),
             $node->string('to'),
             $node->bool('normallyClosed', false),

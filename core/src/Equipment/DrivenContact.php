@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Equipment;
 
+use Unionbit\Core\Words\Message;
+
 /** A contact in the control circuit that an input or coil drives, after a delay. */
 final readonly class DrivenContact
 {
@@ -14,12 +16,11 @@ final readonly class DrivenContact
      */
     public function __construct(
         public string $id,
-        public string $label,
+        public Message $label,
         public string $from,
         public string $to,
         public bool $normallyClosed,
         public float $delaySeconds,
         public bool $overLead = false,
-    ) {
-    }
+    ) {}
 }

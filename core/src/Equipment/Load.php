@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Equipment;
 
+use Unionbit\Core\Words\Message;
+
 /** Something of the equipment that current flows through, between two points of the circuit. */
 final readonly class Load
 {
@@ -16,11 +18,10 @@ final readonly class Load
     public function __construct(
         public string $id,
         public LoadKind $kind,
-        public string $label,
+        public Message $label,
         public string $from,
         public string $to,
         public ?string $observable = null,
         public array $drives = [],
-    ) {
-    }
+    ) {}
 }

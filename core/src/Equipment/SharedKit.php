@@ -6,6 +6,7 @@ namespace Unionbit\Core\Equipment;
 
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
+use Unionbit\Core\Words\Message;
 
 /**
  * The adapter of a thermostat's kit at the board (WO04): one conductor on K carries compressor and fan. The thermostat
@@ -25,7 +26,7 @@ final class SharedKit
     public static function screws(Archetype $archetype): array
     {
         $screws = array_filter(
-            array_map(static fn (TerminalName $n): ?EquipmentTerminal => $archetype->terminalNamed(Place::Indoor, $n), [
+            array_map(static fn(TerminalName $n): ?EquipmentTerminal => $archetype->terminalNamed(Place::Indoor, $n), [
                 'R' => TerminalName::R,
                 'C' => TerminalName::C,
                 'Y' => TerminalName::Y1,
@@ -43,11 +44,11 @@ final class SharedKit
         if ($screws === []) {
             return [];
         }
-        [$r, $c, $y, $g] = array_map(static fn (EquipmentTerminal $t): string => $t->point(), array_values($screws));
-        $k = 'indoor.'.self::SCREW;
-        $contact = static fn (string $id, string $letter, string $to): DrivenContact => new DrivenContact(
+        [$r, $c, $y, $g] = array_map(static fn(EquipmentTerminal $t): string => $t->point(), array_values($screws));
+        $k = 'indoor.' . self::SCREW;
+        $contact = static fn(string $id, string $letter, string $to): DrivenContact => new DrivenContact(
             $id,
-            "kit's contact in {$letter}",
+            Message::of('equipment.shared-kit.kits-contact-in', letter: $letter),
             $r,
             $to,
             false,
@@ -56,11 +57,19 @@ final class SharedKit
         );
 
         return [
-            new Load('kit-cooling', LoadKind::SharedCompressor, 'kit\'s compressor input', $k, $c, null, [
-                $contact('kit-y', 'Y', $y),
+            new Load(
+                'kit-cooling',
+                LoadKind::SharedCompressor,
+                Message::of('equipment.shared-kit.kits-compressor-input'),
+                $k,
+                $c,
+                null,
+                [$contact('kit-y', 'Y', $y)],
+            ),
+            new Load('kit-fan', LoadKind::SharedFan, Message::of('equipment.shared-kit.kits-fan-input'), $k, $c, null, [
+                $contact('kit-g', 'G', $g),
             ]),
-            new Load('kit-fan', LoadKind::SharedFan, 'kit\'s fan input', $k, $c, null, [$contact('kit-g', 'G', $g)]),
-            new Load('kit-supply', LoadKind::BoardLogic, 'kit\'s electronics', $r, $c),
+            new Load('kit-supply', LoadKind::BoardLogic, Message::of('equipment.shared-kit.kits-electronics'), $r, $c),
         ];
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Unionbit\Core\Fault;
 
 use Unionbit\Core\Circuit\Edit\CircuitEdit;
+use Unionbit\Core\Words\Message;
 
 /** One single fault that a job's circuit can have: an entry of the catalogue applied to a part of this house. */
 final readonly class Fault
@@ -24,7 +25,7 @@ final readonly class Fault
     public function __construct(
         public string $id,
         public string $entry,
-        public string $title,
+        public Message $title,
         public string $where,
         public array $edits,
         public array $forces,
@@ -32,14 +33,13 @@ final readonly class Fault
         public array $settings,
         public bool $noCalls,
         public string $prior,
-        public string $symptoms,
-        public string $fix,
+        public Message $symptoms,
+        public Message $fix,
         public int $minutes,
         public bool $intermittent,
         public array $parts = [],
         public bool $fanTurned = false,
-    ) {
-    }
+    ) {}
 
     /** Commonest first: 0 for common. */
     public function rank(): int
@@ -52,10 +52,10 @@ final readonly class Fault
     {
         return array_reduce(
             $others,
-            static fn (self $a, self $b): self => new self(
+            static fn(self $a, self $b): self => new self(
                 "{$a->id}+{$b->id}",
                 "{$a->entry}+{$b->entry}",
-                "{$a->title}; {$b->title}",
+                Message::of('fault.together', one: $a->title, other: $b->title),
                 $a->where,
                 [...$a->edits, ...$b->edits],
                 [...$a->forces, ...$b->forces],
@@ -63,8 +63,8 @@ final readonly class Fault
                 $a->settings + $b->settings,
                 $a->noCalls || $b->noCalls,
                 $a->prior,
-                "{$a->symptoms}; {$b->symptoms}",
-                "{$a->fix}; {$b->fix}",
+                Message::of('fault.together', one: $a->symptoms, other: $b->symptoms),
+                Message::of('fault.together', one: $a->fix, other: $b->fix),
                 $a->minutes + $b->minutes,
                 $a->intermittent && $b->intermittent,
                 [...$a->parts, ...$b->parts],

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Unionbit\Core\Figures;
 
 use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Words\Message;
 
 /** Sum of the grilles against 350 to 450 CFM for each ton. */
 final class AirflowCheck implements Figure
@@ -18,14 +19,14 @@ final class AirflowCheck implements Figure
         return 'airflow';
     }
 
-    public function title(): string
+    public function title(): Message
     {
-        return 'Airflow';
+        return Message::of('figures.airflow-check.airflow');
     }
 
-    public function about(): string
+    public function about(): Message
     {
-        return 'Plausibility, not balancing: sum of supply grilles against the capacity.';
+        return Message::of('figures.airflow-check.plausibility-not-balancing-sum-supply');
     }
 
     public function inputs(?Plan $plan): array
@@ -35,20 +36,30 @@ final class AirflowCheck implements Figure
         return [
             new Input(
                 'tons',
-                'Capacity',
+                Message::of('figures.airflow-check.capacity'),
                 'tons',
                 $tons ?? 3.0,
-                $tons === null ? 'nameplate ÷ 12 000' : 'the survey',
+                $tons === null
+                    ? Message::of('figures.airflow-check.nameplate-12-000')
+                    : Message::of('figures.airflow-check.survey'),
                 0.5,
                 10,
             ),
-            new Input('cfm', 'Sum of the grille readings', 'CFM', null, 'anemometer or hood, all supplies', 0, 6000),
+            new Input(
+                'cfm',
+                Message::of('figures.airflow-check.sum-grille-readings'),
+                'CFM',
+                null,
+                Message::of('figures.airflow-check.anemometer-or-hood-all-supplies'),
+                0,
+                6000,
+            ),
             new Input(
                 'return',
-                'Return grille, free area',
+                Message::of('figures.airflow-check.return-grille-free-area'),
                 'sq in',
                 null,
-                'width × height × free share',
+                Message::of('figures.airflow-check.width-height-free-share'),
                 10,
                 3000,
                 true,
@@ -60,18 +71,28 @@ final class AirflowCheck implements Figure
     {
         $perTon = $v['cfm'] / $v['tons'];
         $lines = [
-            Result::line('For each ton', $perTon, 'CFM', 'sum ÷ tons'),
-            Result::line('Shortfall', max(0.0, self::LEAST * $v['tons'] - $v['cfm']), 'CFM', '350 × tons − sum'),
+            Result::line(
+                Message::of('figures.airflow-check.for-each-ton'),
+                $perTon,
+                'CFM',
+                Message::of('figures.airflow-check.sum-tons'),
+            ),
+            Result::line(
+                Message::of('figures.airflow-check.shortfall'),
+                max(0.0, self::LEAST * $v['tons'] - $v['cfm']),
+                'CFM',
+                Message::of('figures.airflow-check.350-tons-sum'),
+            ),
         ];
         $fast = false;
         if (isset($v['return'])) {
             $speed = $v['cfm'] / ($v['return'] / 144.0);
             $fast = $speed > 500.0;
             $lines[] = Result::line(
-                'Speed at the return grille',
+                Message::of('figures.airflow-check.speed-at-return-grille'),
                 $speed,
                 'ft/min',
-                'CFM ÷ (sq in ÷ 144); over 500 it is too small and loud',
+                Message::of('figures.airflow-check.cfm-sq-in-144-over'),
             );
         }
         $low = $perTon < self::LEAST;
@@ -80,12 +101,12 @@ final class AirflowCheck implements Figure
             $lines,
             $low ? 'fault' : ($perTon > self::MOST || $fast ? 'caution' : 'verd'),
             $low
-                ? 'Too little: filter, closed grilles, a dirty coil, a return grille too small, or the blower\'s speed.'
+                ? Message::of('figures.airflow-check.too-little-filter-closed-grilles')
                 : ($perTon > self::MOST
-                    ? 'More than usual: humidity suffers.'
+                    ? Message::of('figures.airflow-check.more-than-usual-humidity-suffers')
                     : ($fast
-                        ? 'Enough air, through a return grille that is too small.'
-                        : 'In the usual range.')),
+                        ? Message::of('figures.airflow-check.enough-air-through-return-grille')
+                        : Message::of('figures.airflow-check.in-usual-range'))),
         );
     }
 }

@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace Unionbit\Core\Figures;
 
 use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Words\Message;
+use Unionbit\Core\Words\Quantity;
+use Unionbit\Core\Words\Unit;
 
 /** Strip heat: elements are fixed resistances, so less line voltage is much less heat; airflow for the temperature rise. */
 final class AuxiliaryHeat implements Figure
@@ -19,40 +22,65 @@ final class AuxiliaryHeat implements Figure
         return 'aux-heat';
     }
 
-    public function title(): string
+    public function title(): Message
     {
-        return 'Auxiliary heat';
+        return Message::of('figures.auxiliary-heat.auxiliary-heat');
     }
 
-    public function about(): string
+    public function about(): Message
     {
-        return 'A 240 V element on 208 V gives 75 % of its power and 87 % of its current.';
+        return Message::of('figures.auxiliary-heat.240-v-element-on-208');
     }
 
     public function inputs(?Plan $plan): array
     {
         return [
-            new Input('kw', 'Strips, at their rated volts', 'kW', 10.0, 'their plate', 0.5, 40),
-            new Input('rated', 'Rated volts', 'V', 240.0, 'their plate', 100, 480),
+            new Input(
+                'kw',
+                Message::of('figures.auxiliary-heat.strips-at-their-rated-volts'),
+                'kW',
+                10.0,
+                Message::of('figures.auxiliary-heat.their-plate'),
+                0.5,
+                40,
+            ),
+            new Input(
+                'rated',
+                Message::of('figures.auxiliary-heat.rated-volts'),
+                'V',
+                240.0,
+                Message::of('figures.auxiliary-heat.their-plate'),
+                100,
+                480,
+            ),
             new Input(
                 'volts',
-                'Volts measured',
+                Message::of('figures.auxiliary-heat.volts-measured'),
                 'V',
                 $plan?->installation->facts->lineVolts ?? 240.0,
-                'measure under load',
+                Message::of('figures.auxiliary-heat.measure-under-load'),
                 90,
                 480,
             ),
             new Input(
                 'rise',
-                'Temperature rise wanted',
+                Message::of('figures.auxiliary-heat.temperature-rise-wanted'),
                 'Δ°F',
                 40.0,
-                'supply less return; the plate gives the limit',
+                Message::of('figures.auxiliary-heat.supply-less-return-plate-gives'),
                 5,
                 100,
             ),
-            new Input('load', 'Heat loss at design', 'BTU/h', null, 'load calculation', 1000, 300_000, true),
+            new Input(
+                'load',
+                Message::of('figures.auxiliary-heat.heat-loss-at-design'),
+                'BTU/h',
+                null,
+                Message::of('figures.auxiliary-heat.load-calculation'),
+                1000,
+                300_000,
+                true,
+            ),
         ];
     }
 
@@ -62,29 +90,54 @@ final class AuxiliaryHeat implements Figure
         $kw = $v['kw'] * $share;
         $btu = self::BTU_PER_KWH * $kw;
         $lines = [
-            Result::line('Power now', $kw, 'kW', sprintf('%g kW × (%g ÷ %g)²', $v['kw'], $v['volts'], $v['rated'])),
-            Result::line('Current against rated', (100.0 * $v['volts']) / $v['rated'], '%', 'volts ÷ rated volts'),
-            Result::line('Heat', $btu, 'BTU/h', 'kW × 3412'),
-            Result::line('Airflow for the rise', $btu / (self::AIR * $v['rise']), 'CFM', 'BTU/h ÷ (1.08 × rise)'),
+            Result::line(
+                Message::of('figures.auxiliary-heat.power-now'),
+                $kw,
+                'kW',
+                Message::of(
+                    'figures.auxiliary-heat.text',
+                    kw: Quantity::of($v['kw'], Unit::Kilowatts),
+                    volts: Quantity::of($v['volts'], Unit::Number),
+                    rated: Quantity::of($v['rated'], Unit::Number),
+                ),
+            ),
+            Result::line(
+                Message::of('figures.auxiliary-heat.current-against-rated'),
+                (100.0 * $v['volts']) / $v['rated'],
+                '%',
+                Message::of('figures.auxiliary-heat.volts-rated-volts'),
+            ),
+            Result::line(
+                Message::of('figures.auxiliary-heat.heat'),
+                $btu,
+                'BTU/h',
+                Message::of('figures.auxiliary-heat.kw-3412'),
+            ),
+            Result::line(
+                Message::of('figures.auxiliary-heat.airflow-for-rise'),
+                $btu / (self::AIR * $v['rise']),
+                'CFM',
+                Message::of('figures.auxiliary-heat.btu-h-1-08-rise'),
+            ),
         ];
         if (isset($v['load'])) {
             $lines[] = Result::line(
-                'Strips that carry the house alone',
+                Message::of('figures.auxiliary-heat.strips-carry-house-alone'),
                 $v['load'] / self::BTU_PER_KWH / $share,
                 'kW',
-                'heat loss ÷ 3412, at their rated volts',
+                Message::of('figures.auxiliary-heat.heat-loss-3412-at-their'),
             );
         }
-        $carries = ! isset($v['load']) || $btu >= $v['load'];
+        $carries = !isset($v['load']) || $btu >= $v['load'];
 
         return new Result(
             $lines,
             $carries ? 'verd' : 'caution',
             isset($v['load'])
                 ? ($carries
-                    ? 'In emergency heat the strips carry the house at design.'
-                    : 'In emergency heat the strips do not carry the house at design.')
-                : 'With the heat loss it can be said whether they carry the house alone.',
+                    ? Message::of('figures.auxiliary-heat.in-emergency-heat-strips-carry')
+                    : Message::of('figures.auxiliary-heat.in-emergency-heat-strips-do'))
+                : Message::of('figures.auxiliary-heat.with-heat-loss-can-be'),
         );
     }
 }

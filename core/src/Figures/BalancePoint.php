@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace Unionbit\Core\Figures;
 
 use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Words\Message;
+use Unionbit\Core\Words\Quantity;
+use Unionbit\Core\Words\Unit;
 
 /**
  * Where the heat pump just carries the house, and where the furnace becomes the cheaper heat: load and capacity
@@ -23,14 +26,14 @@ final class BalancePoint implements Figure
         return 'balance';
     }
 
-    public function title(): string
+    public function title(): Message
     {
-        return 'Balance point, changeover and lockouts';
+        return Message::of('figures.balance-point.balance-point-changeover-lockouts');
     }
 
-    public function about(): string
+    public function about(): Message
     {
-        return 'Above the thermal balance point the heat pump carries the house and the cheaper source governs; below it, it cannot, whatever it costs. Lockouts do not touch defrost heat.';
+        return Message::of('figures.balance-point.above-thermal-balance-point-heat');
     }
 
     public function inputs(?Plan $plan): array
@@ -38,16 +41,16 @@ final class BalancePoint implements Figure
         $answers = $plan?->installation->answers;
         $tons = $answers?->number('outdoorTons') ?? 3.0;
         $dual = $plan?->installation->archetype->system() === 'dual-fuel';
-        $given = static fn (string $key): ?float => $answers?->number($key);
-        $from = static fn (string $key, string $default): string => $given($key) === null
+        $given = static fn(string $key): ?float => $answers?->number($key);
+        $from = static fn(string $key, Message $default): Message => $given($key) === null
             ? $default
-            : 'entered for this house';
-        $input = static fn (
+            : Message::of('figures.balance-point.entered-for-house');
+        $input = static fn(
             string $key,
-            string $label,
+            Message $label,
             string $unit,
             float $default,
-            string $source,
+            Message $source,
             float $min,
             float $max,
         ): Input => new Input($key, $label, $unit, $given($key) ?? $default, $from($key, $source), $min, $max);
@@ -55,47 +58,87 @@ final class BalancePoint implements Figure
         return [
             $input(
                 'heatLoss',
-                'Heat loss at design',
+                Message::of('figures.balance-point.heat-loss-at-design'),
                 'BTU/h',
                 12_000.0 * $tons,
-                'assumed: as much as the nominal capacity; use a load calculation',
+                Message::of('figures.balance-point.assumed-as-much-as-nominal'),
                 2000,
                 300_000,
             ),
             $input(
                 'designTemp',
-                'Outdoor design temperature',
+                Message::of('figures.balance-point.outdoor-design-temperature'),
                 '°F',
                 15.0,
-                'assumed: a cold winter; look up the place',
+                Message::of('figures.balance-point.assumed-cold-winter-look-up'),
                 -40,
                 50,
             ),
             $input(
                 'capacity47',
-                'Heat pump capacity at 47 °F',
+                Message::of('figures.balance-point.heat-pump-capacity-at-47'),
                 'BTU/h',
                 12_000.0 * $tons,
-                'nominal tons × 12 000',
+                Message::of('figures.balance-point.nominal-tons-12-000'),
                 2000,
                 200_000,
             ),
             $input(
                 'capacity17',
-                'Heat pump capacity at 17 °F',
+                Message::of('figures.balance-point.heat-pump-capacity-at-17'),
                 'BTU/h',
                 7200.0 * $tons,
-                'typical: 60 % of that at 47 °F; its data sheet wins',
+                Message::of('figures.balance-point.typical-60-at-47-f'),
                 1000,
                 200_000,
             ),
-            $input('cop47', 'COP at 47 °F', '', 3.4, 'typical; its data sheet wins', 1, 7),
-            $input('cop17', 'COP at 17 °F', '', 2.3, 'typical; its data sheet wins', 0.8, 6),
-            $input('priceElectric', 'Electricity', '$/kWh', 0.16, 'the bill', 0.01, 2),
+            $input(
+                'cop47',
+                Message::of('figures.balance-point.cop-at-47-f'),
+                '',
+                3.4,
+                Message::of('figures.balance-point.typical-data-sheet-wins'),
+                1,
+                7,
+            ),
+            $input(
+                'cop17',
+                Message::of('figures.balance-point.cop-at-17-f'),
+                '',
+                2.3,
+                Message::of('figures.balance-point.typical-data-sheet-wins'),
+                0.8,
+                6,
+            ),
+            $input(
+                'priceElectric',
+                Message::of('figures.balance-point.electricity'),
+                '$/kWh',
+                0.16,
+                Message::of('figures.balance-point.bill'),
+                0.01,
+                2,
+            ),
             ...$dual || $plan === null
                 ? [
-                    $input('priceGas', 'Gas', '$/therm', 1.4, 'the bill; a therm is 100 000 BTU', 0.05, 20),
-                    $input('efficiency', 'Furnace efficiency', '%', 92.0, 'its plate', 50, 99),
+                    $input(
+                        'priceGas',
+                        Message::of('figures.balance-point.gas'),
+                        '$/therm',
+                        1.4,
+                        Message::of('figures.balance-point.bill-therm-100-000-btu'),
+                        0.05,
+                        20,
+                    ),
+                    $input(
+                        'efficiency',
+                        Message::of('figures.balance-point.furnace-efficiency'),
+                        '%',
+                        92.0,
+                        Message::of('figures.balance-point.plate'),
+                        50,
+                        99,
+                    ),
                 ]
                 : [],
         ];
@@ -103,88 +146,121 @@ final class BalancePoint implements Figure
 
     public function compute(array $v, ?Plan $plan): Result
     {
-        $load = static fn (float $t): float => max(
-            0.0,
-            ($v['heatLoss'] * (self::NO_HEAT - $t)) / (self::NO_HEAT - $v['designTemp']),
-        );
-        $capacity = static fn (float $t): float => max(
-            0.0,
-            $v['capacity17'] + (($v['capacity47'] - $v['capacity17']) * ($t - 17.0)) / 30.0,
-        );
+        $load = static fn(float $t): float => self::load($v, $t);
+        $capacity = static fn(float $t): float => self::capacity($v, $t);
         $thermal = self::thermal($v);
         $economic = self::economic($v);
         $dual = isset($v['priceGas']);
         $gap = max(0.0, $load($v['designTemp']) - $capacity($v['designTemp']));
         $lines = [
             Result::line(
-                'Thermal balance point',
+                Message::of('figures.balance-point.thermal-balance-point'),
                 $thermal,
                 '°F',
-                'where capacity meets load; load is nothing at 65 °F and the heat loss at design',
+                Message::of('figures.balance-point.where-capacity-meets-load-load'),
             ),
-            Result::line('Missing at design', $gap, 'BTU/h', 'heat loss − capacity at design'),
-            Result::line('as strips', $gap / AuxiliaryHeat::BTU_PER_KWH, 'kW', '÷ 3412'),
+            Result::line(
+                Message::of('figures.balance-point.missing-at-design'),
+                $gap,
+                'BTU/h',
+                Message::of('figures.balance-point.heat-loss-capacity-at-design'),
+            ),
+            Result::line(
+                Message::of('figures.balance-point.as-strips'),
+                $gap / AuxiliaryHeat::BTU_PER_KWH,
+                'kW',
+                Message::of('figures.balance-point.3412'),
+            ),
         ];
         if ($dual) {
             $lines[] = Result::line(
-                'Economic changeover',
+                Message::of('figures.balance-point.economic-changeover'),
                 $economic,
                 '°F',
-                'COP at which a heat pump\'s BTU costs what the furnace\'s does: $/kWh × 100 000 × efficiency ÷ (3412 × $/therm)',
+                Message::of('figures.balance-point.cop-at-which-heat-pumps'),
             );
             $changeover = self::changeover($v);
             $lines[] = Result::line(
-                'Suggested changeover, compressor lockout',
+                Message::of('figures.balance-point.suggested-changeover-compressor-lockout'),
                 $changeover,
                 '°F',
-                'the higher of both, to the next five degrees',
+                Message::of('figures.balance-point.higher-both-next-five-degrees'),
             );
             $tone = 'verd';
-            $verdict =
-                sprintf('Changeover at %.0f °F. ', $changeover).
-                ($economic !== null && $economic > $thermal
-                    ? 'Price governs: below it gas is cheaper, though the heat pump would still carry the house.'
-                    : 'Capacity governs: below it the heat pump cannot carry the house.').
-                ' Set higher, it costs comfort of gentle heat and, above the economic point, money; set lower, the house gets cold below the thermal balance point.';
+            $verdict = Message::of(
+                'figures.balance-point.changeover-at-set-higher-costs',
+                changeover: Quantity::of($changeover, Unit::Fahrenheit, 0),
+                clause: $economic !== null && $economic > $thermal
+                    ? Message::of('figures.balance-point.price-governs-below-gas-cheaper')
+                    : Message::of('figures.balance-point.capacity-governs-below-heat-pump'),
+            );
         } else {
             $lock = self::auxiliaryLockout($v);
             $lines[] = Result::line(
-                'Suggested auxiliary lockout',
+                Message::of('figures.balance-point.suggested-auxiliary-lockout'),
                 $lock,
                 '°F',
-                'thermal balance point + 5, to the next five degrees',
+                Message::of('figures.balance-point.thermal-balance-point-5-next'),
             );
             $lines[] = Result::line(
-                'A BTU from strips costs',
+                Message::of('figures.balance-point.btu-from-strips-costs'),
                 self::cop($v, $thermal),
                 '×',
-                'that of the heat pump at the balance point: its COP',
+                Message::of('figures.balance-point.heat-pump-at-balance-point'),
             );
             $tone = $gap > 0.0 ? 'verd' : 'muted';
-            $verdict = sprintf(
-                'Auxiliary off above %.0f °F: the heat pump carries the house alone there. No compressor lockout: below the balance point it still gives heat at a COP over one. Set higher, strips run when they need not; set lower, recovery is slow.',
-                $lock,
+            $verdict = Message::of(
+                'figures.balance-point.auxiliary-off-above-heat-pump',
+                lock: Quantity::of($lock, Unit::Fahrenheit, 0),
             );
         }
-        $points = static fn (callable $f): array => array_map(
-            static fn (int $t): array => [(float) $t, round($f((float) $t))],
+        $points = static fn(callable $f): array => array_map(
+            static fn(int $t): array => [(float) $t, round($f((float) $t))],
             range(-10, 65, 5),
         );
 
         return new Result($lines, $tone, $verdict, [
-            'x' => 'outdoor °F',
-            'y' => 'BTU/h',
+            'x' => Message::of('figures.balance-point.outdoor'),
+            'y' => Message::of('figures.balance-point.heat'),
             'series' => [
-                ['name' => 'House needs', 'points' => $points($load)],
-                ['name' => 'Heat pump gives', 'points' => $points($capacity)],
+                ['name' => Message::of('figures.balance-point.house-needs'), 'points' => $points($load)],
+                ['name' => Message::of('figures.balance-point.heat-pump-gives'), 'points' => $points($capacity)],
             ],
             'marks' => array_values(
                 array_filter([
-                    $thermal === null ? null : ['x' => $thermal, 'name' => 'thermal'],
-                    $dual && $economic !== null ? ['x' => $economic, 'name' => 'economic'] : null,
+                    $thermal === null
+                        ? null
+                        : ['x' => $thermal, 'name' => Message::of('figures.balance-point.thermal')],
+                    $dual && $economic !== null
+                        ? ['x' => $economic, 'name' => Message::of('figures.balance-point.economic')]
+                        : null,
                 ]),
             ),
         ]);
+    }
+
+    /**
+     * How much of what the house needs the heat pump gives at an outdoor temperature: percent, at most 100.
+     *
+     * @param  array<string, float>  $v
+     */
+    public static function share(array $v, float $degrees): float
+    {
+        $load = self::load($v, $degrees);
+
+        return $load > 0.0 ? min(100.0, (100.0 * self::capacity($v, $degrees)) / $load) : 100.0;
+    }
+
+    /** @param  array<string, float>  $v */
+    private static function load(array $v, float $degrees): float
+    {
+        return max(0.0, ($v['heatLoss'] * (self::NO_HEAT - $degrees)) / (self::NO_HEAT - $v['designTemp']));
+    }
+
+    /** @param  array<string, float>  $v */
+    private static function capacity(array $v, float $degrees): float
+    {
+        return max(0.0, $v['capacity17'] + (($v['capacity47'] - $v['capacity17']) * ($degrees - 17.0)) / 30.0);
     }
 
     /** @param  array<string, float>  $v */
@@ -200,7 +276,7 @@ final class BalancePoint implements Figure
     /** @param  array<string, float>  $v */
     public static function economic(array $v): ?float
     {
-        if (! isset($v['priceGas'], $v['efficiency'])) {
+        if (!isset($v['priceGas'], $v['efficiency'])) {
             return null;
         }
         $needed =

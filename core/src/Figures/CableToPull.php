@@ -6,6 +6,9 @@ namespace Unionbit\Core\Figures;
 
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Planning\Work\NewCable;
+use Unionbit\Core\Words\Message;
+use Unionbit\Core\Words\Quantity;
+use Unionbit\Core\Words\Unit;
 
 /** Which cable to pull: conductors needed now, accessories, and at least one to spare; length from the path with slack. */
 final class CableToPull implements Figure
@@ -15,14 +18,14 @@ final class CableToPull implements Figure
         return 'cable';
     }
 
-    public function title(): string
+    public function title(): Message
     {
-        return 'Cable to pull';
+        return Message::of('figures.cable-to-pull.cable-pull');
     }
 
-    public function about(): string
+    public function about(): Message
     {
-        return 'Count what is needed, add what may come, and always one to spare.';
+        return Message::of('figures.cable-to-pull.count-what-needed-add-what');
     }
 
     public function inputs(?Plan $plan): array
@@ -30,62 +33,92 @@ final class CableToPull implements Figure
         $landed =
             $plan === null
                 ? null
-                : (float) count(array_filter($plan->landing->wall, static fn ($end): bool => $end->isLanded()));
+                : (float) count(array_filter($plan->landing->wall, static fn($end): bool => $end->isLanded()));
 
         return [
             new Input(
                 'needed',
-                'Conductors needed now',
+                Message::of('figures.cable-to-pull.conductors-needed-now'),
                 '',
                 $landed ?? 5.0,
-                $plan === null ? 'R, C and the calls' : 'the plan',
+                $plan === null
+                    ? Message::of('figures.cable-to-pull.r-c-calls')
+                    : Message::of('figures.cable-to-pull.plan'),
                 2,
                 10,
             ),
-            new Input('accessories', 'For accessories', '', 0.0, 'humidity, ventilation, outdoor sensor', 0, 6),
+            new Input(
+                'accessories',
+                Message::of('figures.cable-to-pull.for-accessories'),
+                '',
+                0.0,
+                Message::of('figures.cable-to-pull.humidity-ventilation-outdoor-sensor'),
+                0,
+                6,
+            ),
             new Input(
                 'path',
-                'Path',
+                Message::of('figures.cable-to-pull.path'),
                 'ft',
                 $plan?->installation->wallCable()->feet ?? 40.0,
-                $plan === null ? 'measure it' : 'the survey',
+                $plan === null
+                    ? Message::of('figures.cable-to-pull.measure')
+                    : Message::of('figures.cable-to-pull.survey'),
                 3,
                 500,
             ),
-            new Input('slack', 'Slack, both ends', 'ft', NewCable::SLACK, 'working figure: three feet an end', 0, 40),
+            new Input(
+                'slack',
+                Message::of('figures.cable-to-pull.slack-both-ends'),
+                'ft',
+                NewCable::SLACK,
+                Message::of('figures.cable-to-pull.working-figure-three-feet-end'),
+                0,
+                40,
+            ),
         ];
     }
 
     public function compute(array $v, ?Plan $plan): Result
     {
         $least = (int) ($v['needed'] + $v['accessories']) + 1;
-        $fits = array_values(array_filter(NewCable::SIZES, static fn (int $n): bool => $n >= $least));
+        $fits = array_values(array_filter(NewCable::SIZES, static fn(int $n): bool => $n >= $least));
         $size = $fits[0] ?? null;
 
         return new Result(
             [
-                Result::line('At least', (float) $least, 'conductors', 'needed + accessories + 1'),
                 Result::line(
-                    'Cable',
+                    Message::of('figures.cable-to-pull.at-least'),
+                    (float) $least,
+                    'conductors',
+                    Message::of('figures.cable-to-pull.needed-accessories-1'),
+                ),
+                Result::line(
+                    Message::of('figures.cable-to-pull.cable'),
                     $size === null ? null : (float) $size,
                     'conductors',
-                    'next size made: '.implode(', ', NewCable::SIZES),
+                    Message::of('figures.cable-to-pull.next-size-made', sizes: NewCable::SIZES),
                 ),
-                Result::line('Length', $v['path'] + $v['slack'], 'ft', 'path + slack'),
                 Result::line(
-                    'To spare',
+                    Message::of('figures.cable-to-pull.length'),
+                    $v['path'] + $v['slack'],
+                    'ft',
+                    Message::of('figures.cable-to-pull.path-slack'),
+                ),
+                Result::line(
+                    Message::of('figures.cable-to-pull.spare'),
                     $size === null ? null : $size - $v['needed'] - $v['accessories'],
                     'conductors',
-                    'size − needed − accessories',
+                    Message::of('figures.cable-to-pull.size-needed-accessories'),
                 ),
             ],
             $size === null ? 'fault' : 'verd',
             $size === null
-                ? 'No single cable is made with that many: pull two.'
-                : sprintf(
-                    '18/%d, %g ft. No hidden splices; staples snug, not crushing.',
-                    $size,
-                    ceil($v['path'] + $v['slack']),
+                ? Message::of('figures.cable-to-pull.no-single-cable-made-with')
+                : Message::of(
+                    'figures.cable-to-pull.18-no-hidden-splices-staples',
+                    size: $size,
+                    path: Quantity::of(ceil($v['path'] + $v['slack']), Unit::Feet),
                 ),
         );
     }

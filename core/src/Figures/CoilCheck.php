@@ -6,6 +6,7 @@ namespace Unionbit\Core\Figures;
 
 use Unionbit\Core\Equipment\LoadKind;
 use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Words\Message;
 
 /** Measured ohms of a coil against what it should have: open, short, shorted turns, or good by ohms. */
 final class CoilCheck implements Figure
@@ -15,14 +16,14 @@ final class CoilCheck implements Figure
         return 'coil';
     }
 
-    public function title(): string
+    public function title(): Message
     {
-        return 'Coil by ohms';
+        return Message::of('figures.coil-check.coil-by-ohms');
     }
 
-    public function about(): string
+    public function about(): Message
     {
-        return 'Power off, one end lifted. DC ohms compare with a good coil; they do not give the running current.';
+        return Message::of('figures.coil-check.power-off-one-end-lifted');
     }
 
     public function inputs(?Plan $plan): array
@@ -32,14 +33,22 @@ final class CoilCheck implements Figure
         return [
             new Input(
                 'expected',
-                'Expected',
+                Message::of('figures.coil-check.expected'),
                 'Ω',
                 $contactor,
-                'a contactor here; relay 60, reversing valve 17, gas valve 45, sequencer 115',
+                Message::of('figures.coil-check.contactor-here-relay-60-reversing'),
                 1,
                 5000,
             ),
-            new Input('measured', 'Measured; 99999 for over limit', 'Ω', null, 'meter, leads subtracted', 0, 99999),
+            new Input(
+                'measured',
+                Message::of('figures.coil-check.measured-99999-for-over-limit'),
+                'Ω',
+                null,
+                Message::of('figures.coil-check.meter-leads-subtracted'),
+                0,
+                99999,
+            ),
         ];
     }
 
@@ -47,18 +56,25 @@ final class CoilCheck implements Figure
     {
         $share = (100.0 * $v['measured']) / $v['expected'];
         [$tone, $verdict] = match (true) {
-            $v['measured'] >= 20_000.0 => ['fault', 'Open: the coil or its connection.'],
-            $share < 20.0 => ['fault', 'Short.'],
-            $share < 70.0 => ['caution', 'Damaged, or another type: compare with a good one.'],
-            $share < 95.0 => ['caution', 'Shorted turns are possible: check current or sag under call.'],
-            $share <= 130.0 => ['verd', 'Good by ohms; ohms alone do not clear it.'],
-            default => ['caution', 'Higher than expected: another type, or a poor connection in the path.'],
+            $v['measured'] >= 20_000.0 => ['fault', Message::of('figures.coil-check.open-coil-or-connection')],
+            $share < 20.0 => ['fault', Message::of('figures.coil-check.short')],
+            $share < 70.0 => ['caution', Message::of('figures.coil-check.damaged-or-another-type-compare')],
+            $share < 95.0 => ['caution', Message::of('figures.coil-check.shorted-turns-possible-check-current')],
+            $share <= 130.0 => ['verd', Message::of('figures.coil-check.good-by-ohms-ohms-alone')],
+            default => ['caution', Message::of('figures.coil-check.higher-than-expected-another-type')],
         };
 
         return new Result(
-            [Result::line('Of the expected', $share, '%', 'measured ÷ expected')],
+            [
+                Result::line(
+                    Message::of('figures.coil-check.expected-2'),
+                    $share,
+                    '%',
+                    Message::of('figures.coil-check.measured-expected'),
+                ),
+            ],
             $tone,
-            $verdict.' The running current comes from the AC impedance, several times the DC ohms.',
+            Message::of('figures.coil-check.running-current-comes-from-ac', verdict: $verdict),
         );
     }
 }

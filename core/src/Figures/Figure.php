@@ -5,15 +5,16 @@ declare(strict_types=1);
 namespace Unionbit\Core\Figures;
 
 use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Words\Message;
 
 /** A calculation that nobody should do on a glove: its inputs with units and sources, its lines with formulas, a verdict. */
 interface Figure
 {
     public function key(): string;
 
-    public function title(): string;
+    public function title(): Message;
 
-    public function about(): string;
+    public function about(): Message;
 
     /** @return list<Input> filled from the house where it is known, else with a default and its source */
     public function inputs(?Plan $plan): array;

@@ -6,6 +6,8 @@ namespace Unionbit\Core\Figures;
 
 use Unionbit\Core\Data\InvalidData;
 use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Words\Message;
+use Unionbit\Core\Words\Quantity;
 
 /** All figures; each with or without a house. */
 final class Figures
@@ -57,11 +59,17 @@ final class Figures
 
                 continue;
             }
-            if (! is_numeric($value) || (float) $value < $input->min || (float) $value > $input->max) {
+            if (!is_numeric($value) || (float) $value < $input->min || (float) $value > $input->max) {
                 throw InvalidData::notAllowed(
                     "/{$input->key}",
                     $value,
-                    sprintf('%s from %g to %g %s', lcfirst($input->label), $input->min, $input->max, $input->unit),
+                    Message::of(
+                        'figures.input.range',
+                        label: $input->label->within(),
+                        min: Quantity::number($input->min),
+                        max: Quantity::number($input->max),
+                        unit: $input->unit,
+                    ),
                 );
             }
             $values[$input->key] = (float) $value;

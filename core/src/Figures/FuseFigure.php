@@ -9,6 +9,9 @@ use Unionbit\Core\Circuit\Solve\FuseCurve;
 use Unionbit\Core\Equipment\Transformer;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Wiring\Cable;
+use Unionbit\Core\Words\Message;
+use Unionbit\Core\Words\Quantity;
+use Unionbit\Core\Words\Unit;
 
 /** A current against the fuse: when it opens, what it lets through for ever, and what a short at the far end of the cable draws. */
 final class FuseFigure implements Figure
@@ -18,14 +21,14 @@ final class FuseFigure implements Figure
         return 'fuse';
     }
 
-    public function title(): string
+    public function title(): Message
     {
-        return 'Fuse';
+        return Message::of('figures.fuse-figure.fuse');
     }
 
-    public function about(): string
+    public function about(): Message
     {
-        return 'Distance protects a fault, not the transformer.';
+        return Message::of('figures.fuse-figure.distance-protects-fault-not-transformer');
     }
 
     public function inputs(?Plan $plan): array
@@ -35,40 +38,51 @@ final class FuseFigure implements Figure
         return [
             new Input(
                 'fuse',
-                'Fuse',
+                Message::of('figures.fuse-figure.fuse'),
                 'A',
                 $house?->transformers()[0]->fuseAmps ?? 3.0,
                 $house?->facts->fuseAmps === null
-                    ? 'common on furnaces; 5 A on air handlers and heat pumps'
-                    : 'the survey',
+                    ? Message::of('figures.fuse-figure.common-on-furnaces-5-on')
+                    : Message::of('figures.fuse-figure.survey'),
                 0.5,
                 30,
             ),
-            new Input('amps', 'Current measured', 'A', null, 'clamp meter', 0, 60, true),
+            new Input(
+                'amps',
+                Message::of('figures.fuse-figure.current-measured'),
+                'A',
+                null,
+                Message::of('figures.fuse-figure.clamp-meter'),
+                0,
+                60,
+                true,
+            ),
             new Input(
                 'feet',
-                'Run to the far end, one way',
+                Message::of('figures.fuse-figure.run-far-end-one-way'),
                 'ft',
                 $house?->wallCable()->feet ?? 40.0,
-                $house === null ? 'measure the path' : 'the survey',
+                $house === null
+                    ? Message::of('figures.fuse-figure.measure-path')
+                    : Message::of('figures.fuse-figure.survey'),
                 1,
                 2000,
             ),
             new Input(
                 'gauge',
-                'Gauge',
+                Message::of('figures.fuse-figure.gauge'),
                 'AWG',
                 (float) ($house?->wallCable()->gauge ?? 18),
-                'printed on the jacket',
+                Message::of('figures.fuse-figure.printed-on-jacket'),
                 18,
                 24,
             ),
             new Input(
                 'rating',
-                'Transformer rating',
+                Message::of('figures.fuse-figure.transformer-rating'),
                 'VA',
                 $house?->transformers()[0]->ratingVa ?? 40.0,
-                'its plate',
+                Message::of('figures.fuse-figure.plate'),
                 10,
                 200,
             ),
@@ -82,47 +96,73 @@ final class FuseFigure implements Figure
         $holds = Circuit::FUSE_FACTOR * $v['fuse'] * 24.0;
         $lines = [
             Result::line(
-                'Short at the far end',
+                Message::of('figures.fuse-figure.short-at-far-end'),
                 $far,
                 'A',
-                sprintf('26.9 V ÷ (%.2f Ω source + 2 × %g ft × %g Ω/ft)', 69.12 / $v['rating'], $v['feet'], $perFoot),
+                Message::of(
+                    'figures.fuse-figure.26-9-v-source-2',
+                    value: Quantity::of(69.12 / $v['rating'], Unit::Ohms, 2),
+                    feet: Quantity::of($v['feet'], Unit::Feet),
+                    perFoot: Quantity::of($perFoot, Unit::OhmsPerFoot),
+                ),
             ),
             Result::line(
-                'The fuse holds for ever',
+                Message::of('figures.fuse-figure.fuse-holds-for-ever'),
                 $holds,
                 'VA',
-                sprintf('%g × %g A × 24 V', Circuit::FUSE_FACTOR, $v['fuse']),
+                Message::of(
+                    'figures.fuse-figure.24-v',
+                    fuse_factor: Quantity::of(Circuit::FUSE_FACTOR, Unit::Number),
+                    fuse: Quantity::of($v['fuse'], Unit::Amps),
+                ),
             ),
         ];
         $opens = self::opens($far / $v['fuse']);
-        $verdict =
-            'A short at the far end: '.($opens === null ? 'the fuse never opens. ' : "the fuse opens {$opens}. ");
+        $verdict = [
+            $opens === null
+                ? Message::of('figures.fuse-figure.short-never-opens')
+                : Message::of('figures.fuse-figure.short-opens', after: $opens),
+        ];
         if (isset($v['amps'])) {
-            $lines[] = Result::line('Current against the rating', $v['amps'] / $v['fuse'], '×', 'measured ÷ fuse');
+            $lines[] = Result::line(
+                Message::of('figures.fuse-figure.current-against-rating'),
+                $v['amps'] / $v['fuse'],
+                '×',
+                Message::of('figures.fuse-figure.measured-fuse'),
+            );
             $now = self::opens($v['amps'] / $v['fuse']);
-            $verdict .= sprintf('%.2f A now: ', $v['amps']).($now === null ? 'it holds. ' : "it opens {$now}. ");
+            $amps = Quantity::of($v['amps'], Unit::Amps, 2);
+            $verdict[] =
+                $now === null
+                    ? Message::of('figures.fuse-figure.now-holds', amps: $amps)
+                    : Message::of('figures.fuse-figure.now-opens', amps: $amps, after: $now);
         }
         $burns = $holds > $v['rating'];
+        if ($burns) {
+            $verdict[] = Message::of(
+                'figures.fuse-figure.burns',
+                holds: Quantity::of($holds, Unit::VoltAmps, 0),
+                rating: Quantity::of($v['rating'], Unit::VoltAmps),
+            );
+        }
 
         return new Result(
             $lines,
             $opens === null ? 'fault' : ($burns ? 'caution' : 'verd'),
-            $verdict.
-                ($burns
-                    ? sprintf(
-                        'It holds %.0f VA, more than the transformer\'s %g: a partial short can burn the transformer with the fuse whole. ',
-                        $holds,
-                        $v['rating'],
-                    )
-                    : '').
-                'Do not upsize it, do not bridge it.',
+            Message::sentences([...$verdict, Message::of('figures.fuse-figure.do-not-upsize')]),
         );
     }
 
-    private static function opens(float $multiple): ?string
+    private static function opens(float $multiple): ?Message
     {
         [$fast, $slow] = [FuseCurve::seconds($multiple, 0.0), FuseCurve::seconds($multiple, 1.0)];
 
-        return $fast === null || $slow === null ? null : sprintf('after %.2g to %.3g s', $fast, $slow);
+        return $fast === null || $slow === null
+            ? null
+            : Message::of(
+                'figures.fuse-figure.after',
+                fast: Quantity::of($fast, Unit::Number),
+                slow: Quantity::of($slow, Unit::Seconds),
+            );
     }
 }

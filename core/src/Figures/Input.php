@@ -4,31 +4,41 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Figures;
 
+use Unionbit\Core\Words\Message;
+use Unionbit\Core\Words\Quantity;
+use Unionbit\Core\Words\Unit;
+
 /** One input of a figure, in US units. What the house gives and cannot be right, such as a plan with nothing landed yet, stays empty and says so. */
 final readonly class Input
 {
     public ?float $value;
 
-    public string $source;
+    public Message $source;
 
     /**
      * @param  string  $unit  V, A, VA, Ω, ft, °F, Δ°F, BTU/h, kW, CFM, tons, $ or nothing
-     * @param  string  $source  where the value comes from: measured, the plate, the survey, a working figure
+     * @param  Message  $source  where the value comes from: measured, the plate, the survey, a working figure
      * @param  bool  $optional  may stay empty
      */
     public function __construct(
         public string $key,
-        public string $label,
+        public Message $label,
         public string $unit,
         ?float $value,
-        string $source,
+        Message $source,
         public float $min,
         public float $max,
         public bool $optional = false,
     ) {
         $fits = $value === null || ($value >= $min && $value <= $max);
         $this->value = $fits ? $value : null;
-        $this->source = $fits ? $source : sprintf('%s says %g, which cannot be', $source, $value);
+        $this->source = $fits
+            ? $source
+            : Message::of(
+                'figures.input.says-which-cannot-be',
+                source: $source,
+                value: Quantity::of($value, Unit::Number),
+            );
     }
 
     /** @return array<string, mixed> */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Figures;
 
+use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Circuit\Circuit;
 use Unionbit\Core\Circuit\Edit\Opened;
 use Unionbit\Core\Circuit\OperatingPoint;
@@ -15,21 +16,22 @@ use Unionbit\Core\Planning\Proof\Simulation;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Thermostat\PowerKind;
+use Unionbit\Core\Words\Message;
 
 /** Where an overflow switch goes: each way wired into the circuit of this house, opened, and asked what stops and what goes on. */
 final class OverflowPlacement
 {
-    /** @return list<array{key: string, title: string, breaks: list<string>, relay: bool, parts: list<string>, stops: list<string>, goesOn: list<string>, powered: bool, emergency: ?bool, coolingStops: bool, heatingGoesOn: bool, fits: bool, best: bool, why: string}> */
+    /** @return list<array{key: string, title: Message, breaks: list<string>, relay: bool, parts: list<Message>, stops: list<Message>, goesOn: list<Message>, powered: bool, emergency: ?bool, coolingStops: bool, heatingGoesOn: bool, fits: bool, best: bool, why: Message}> */
     public static function ways(Plan $plan): array
     {
         $rows = array_map(
-            static fn (SafetyDevice $device): array => self::row($plan, $device),
+            static fn(SafetyDevice $device): array => self::row($plan, $device),
             self::devices($plan->installation),
         );
         $best = self::best($plan, $rows);
 
         return array_map(
-            static fn (array $row): array => [
+            static fn(array $row): array => [
                 ...$row,
                 'best' => $row['key'] === $best['key'],
                 'why' => $row['key'] === $best['key'] ? $best['why'] : self::against($row),
@@ -41,10 +43,10 @@ final class OverflowPlacement
     /** @return list<SafetyDevice> one float switch, in every way that this board allows */
     private static function devices(Installation $house): array
     {
-        $screw = static fn (TerminalName ...$names): ?string => array_values(
+        $screw = static fn(TerminalName ...$names): ?string => array_values(
             array_filter(
                 array_map(
-                    static fn (TerminalName $n): ?string => $house->archetype->terminalNamed(Place::Indoor, $n)
+                    static fn(TerminalName $n): ?string => $house->archetype->terminalNamed(Place::Indoor, $n)
                         ?->printed,
                     $names,
                 ),
@@ -69,13 +71,10 @@ final class OverflowPlacement
             $ways[] = [[$y, $w], true];
         }
 
-        return array_map(
-            static fn (array $way): SafetyDevice => new SafetyDevice('float', 'float switch', $way[0], $way[1]),
-            $ways,
-        );
+        return array_map(static fn(array $way): SafetyDevice => new SafetyDevice('float', '', $way[0], $way[1]), $ways);
     }
 
-    /** @return array{key: string, title: string, breaks: list<string>, relay: bool, parts: list<string>, stops: list<string>, goesOn: list<string>, powered: bool, emergency: ?bool, coolingStops: bool, heatingGoesOn: bool, fits: bool} */
+    /** @return array{key: string, title: Message, breaks: list<string>, relay: bool, parts: list<Message>, stops: list<Message>, goesOn: list<Message>, powered: bool, emergency: ?bool, coolingStops: bool, heatingGoesOn: bool, fits: bool} */
     private static function row(Plan $plan, SafetyDevice $device): array
     {
         $changed = new Plan(
@@ -85,10 +84,10 @@ final class OverflowPlacement
         );
         $circuit = $changed->circuit();
         $opened = array_map(
-            static fn (string $id): Opened => new Opened($id),
+            static fn(string $id): Opened => new Opened($id),
             $device->relay || count($device->breaks) === 1
                 ? [$device->id]
-                : array_map(static fn (string $b): string => "{$device->id}.{$b}", $device->breaks),
+                : array_map(static fn(string $b): string => "{$device->id}.{$b}", $device->breaks),
         );
         $fits = isset($circuit->netlist(Simulation::setups($changed)['idle'])->elements[$device->id]);
         $stops = $goesOn = [];
@@ -98,38 +97,43 @@ final class OverflowPlacement
         foreach ($fits ? Simulation::setups($changed) : [] as $call => $setup) {
             $dry = $circuit->operate($setup);
             $wet = $circuit->operate($setup->with(...$opened));
-            $powered = $powered && ($wet->thermostatUp && ! self::starves($changed, $circuit, $wet));
+            $powered = $powered && ($wet->thermostatUp && !self::starves($changed, $circuit, $wet));
             $was = self::running($changed, $dry);
             $is = self::running($changed, $wet);
             if ($call === 'idle') {
                 continue;
             }
-            $name = ucfirst(str_replace('-', ' ', $call));
-            foreach (array_diff($was, $is) as $load) {
-                $stops[] = "{$name}: {$load}";
+            $name = CallName::from($call)->label();
+            foreach (array_diff_key($was, $is) as $load) {
+                $stops[] = Message::of('figures.overflow-placement.load-in-call', call: $name, load: $load);
             }
-            foreach (array_intersect($was, $is) as $load) {
-                $goesOn[] = "{$name}: {$load}";
+            foreach (array_intersect_key($was, $is) as $load) {
+                $goesOn[] = Message::of('figures.overflow-placement.load-in-call', call: $name, load: $load);
             }
             $compressor = self::observed($changed, $wet, 'outdoor-unit');
             $cooling = $cooling || (str_starts_with($call, 'cool') && $compressor);
             $heating =
                 $heating ||
-                (! str_starts_with($call, 'cool') && $call !== 'fan' && $is !== [] && count($is) === count($was));
-            $emergency = $call === 'emergency' ? array_diff($was, $is) === [] : $emergency;
+                (!str_starts_with($call, 'cool') && $call !== 'fan' && $is !== [] && count($is) === count($was));
+            $emergency = $call === 'emergency' ? array_diff_key($was, $is) === [] : $emergency;
         }
 
         return [
-            'key' => implode('+', $device->breaks).($device->relay ? ' relay' : ''),
-            'title' => 'In '.implode(' and ', $device->breaks).($device->relay ? ', by a relay' : ''),
+            'key' => implode('+', $device->breaks) . ($device->relay ? ' relay' : ''),
+            'title' => Message::of(
+                $device->relay ? 'figures.overflow-placement.in-by-relay' : 'figures.overflow-placement.in',
+                breaks: $device->breaks,
+            ),
             'breaks' => $device->breaks,
             'relay' => $device->relay,
-            'parts' => $device->relay ? ['relay, 24 V coil, '.count($device->breaks).' contacts'] : [],
+            'parts' => $device->relay
+                ? [Message::of('figures.overflow-placement.relay-24-v-coil-contacts', count: count($device->breaks))]
+                : [],
             'stops' => $stops,
             'goesOn' => $goesOn,
             'powered' => $powered,
             'emergency' => $emergency,
-            'coolingStops' => ! $cooling,
+            'coolingStops' => !$cooling,
             'heatingGoesOn' => $heating,
             'fits' => $fits,
         ];
@@ -146,13 +150,13 @@ final class OverflowPlacement
             $wet->phasors->magnitude($own->a, $own->b) < Circuit::BLANK_VOLTS;
     }
 
-    /** @return list<string> labels of what is seen or heard running */
+    /** @return array<string, Message> what is seen or heard running, by load */
     private static function running(Plan $plan, OperatingPoint $point): array
     {
         $labels = [];
         foreach ($plan->installation->archetype->loads as $load) {
             if ($load->observable !== null && in_array($load->id, $point->pulledIn(), true)) {
-                $labels[] = $load->label;
+                $labels[$load->id] = $load->label;
             }
         }
 
@@ -163,7 +167,7 @@ final class OverflowPlacement
     {
         return array_filter(
             $plan->installation->archetype->loads,
-            static fn ($l): bool => $l->observable === $observable && in_array($l->id, $point->pulledIn(), true),
+            static fn($l): bool => $l->observable === $observable && in_array($l->id, $point->pulledIn(), true),
         ) !== [];
     }
 
@@ -171,7 +175,7 @@ final class OverflowPlacement
      * The default of the trade, among the ways that do their work here.
      *
      * @param  list<array<string, mixed>>  $rows
-     * @return array{key: string, why: string}
+     * @return array{key: string, why: Message}
      */
     private static function best(Plan $plan, array $rows): array
     {
@@ -179,56 +183,63 @@ final class OverflowPlacement
         $good = array_values(
             array_filter(
                 $rows,
-                static fn (array $r): bool => $r['fits'] === true &&
+                static fn(array $r): bool => $r['fits'] === true &&
                     $r['coolingStops'] === true &&
                     ($r['powered'] === true || $plan->profile->power === PowerKind::Shared),
             ),
         );
-        $has = static fn (string $part, bool $relay): array => array_values(
+        $has = static fn(string $part, bool $relay): array => array_values(
             array_filter(
                 $good,
-                static fn (array $r): bool => $r['relay'] === $relay && in_array($part, (array) $r['breaks'], true),
+                static fn(array $r): bool => $r['relay'] === $relay && in_array($part, (array) $r['breaks'], true),
             ),
         );
         $y = $archetype->terminalNamed(Place::Indoor, TerminalName::Y1)->printed ?? 'Y';
         $w = $archetype->terminalNamed(Place::Indoor, TerminalName::W1)->printed ?? 'W';
         $several = array_values(
-            array_filter($has($y, true), static fn (array $r): bool => ! in_array($w, (array) $r['breaks'], true)),
+            array_filter($has($y, true), static fn(array $r): bool => !in_array($w, (array) $r['breaks'], true)),
         );
         [$row, $why] = match (true) {
             $archetype->coolStages > 1 && $several !== [] => [
                 $several[0],
-                'two stages outdoors: with Y1 alone broken the second would still make water',
+                Message::of('figures.overflow-placement.two-stages-outdoors-with-y1'),
             ],
             $has($y, false) !== [] => [
                 $has($y, false)[0],
                 $archetype->reverses
-                    ? 'a heat pump: R would take emergency heat away'
+                    ? Message::of('figures.overflow-placement.heat-pump-r-would-take')
                     : ($plan->profile->power === PowerKind::Battery
-                        ? 'heat goes on the same day; on batteries R would do as well'
-                        : 'the thermostat keeps its power, and heat goes on'),
+                        ? Message::of('figures.overflow-placement.heat-goes-on-same-day')
+                        : Message::of('figures.overflow-placement.thermostat-keeps-power-heat-goes')),
             ],
-            default => [$good[0] ?? null, 'the only way here that stops the water and keeps the thermostat'],
+            default => [$good[0] ?? null, Message::of('figures.overflow-placement.only-way-here-stops-water')],
         };
 
         $charge =
             $plan->profile->power === PowerKind::Shared && is_array($row) && $row['powered'] !== true
-                ? '; it loses its charge while the pan is wet, as it charges through that conductor'
-                : '';
+                ? Message::of('figures.overflow-placement.loses-charge-while-pan-wet')
+                : Message::none();
 
-        return ['key' => is_array($row) && is_string($row['key']) ? $row['key'] : '', 'why' => $why.$charge];
+        return [
+            'key' => is_array($row) && is_string($row['key']) ? $row['key'] : '',
+            'why' => Message::series(
+                array_values(array_filter([$why, $charge], static fn(Message $m): bool => !$m->isNone())),
+            ),
+        ];
     }
 
     /** @param  array<string, mixed>  $row */
-    private static function against(array $row): string
+    private static function against(array $row): Message
     {
         return match (true) {
-            $row['fits'] !== true => 'no conductor goes through it here',
-            $row['coolingStops'] !== true => 'cooling goes on making water',
-            $row['powered'] !== true => 'the thermostat goes blank or loses its charge',
-            $row['emergency'] === false => 'it takes emergency heat away',
-            $row['heatingGoesOn'] !== true => 'heat stops as well',
-            default => $row['relay'] === true ? 'works; it needs a relay' : 'works as well',
+            $row['fits'] !== true => Message::of('figures.overflow-placement.no-conductor-goes-through-here'),
+            $row['coolingStops'] !== true => Message::of('figures.overflow-placement.cooling-goes-on-making-water'),
+            $row['powered'] !== true => Message::of('figures.overflow-placement.thermostat-goes-blank-or-loses'),
+            $row['emergency'] === false => Message::of('figures.overflow-placement.takes-emergency-heat-away'),
+            $row['heatingGoesOn'] !== true => Message::of('figures.overflow-placement.heat-stops-as-well'),
+            default => $row['relay'] === true
+                ? Message::of('figures.overflow-placement.works-needs-relay')
+                : Message::of('figures.overflow-placement.works-as-well'),
         };
     }
 }

@@ -6,6 +6,9 @@ namespace Unionbit\Core\Figures;
 
 use Unionbit\Core\Equipment\Transformer;
 use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Words\Message;
+use Unionbit\Core\Words\Quantity;
+use Unionbit\Core\Words\Unit;
 
 /** Which primary lead fits the measured line: volts of the secondary on each, and which leads are capped one by one. */
 final class PrimaryTap implements Figure
@@ -18,14 +21,14 @@ final class PrimaryTap implements Figure
         return 'tap';
     }
 
-    public function title(): string
+    public function title(): Message
     {
-        return 'Primary tap';
+        return Message::of('figures.primary-tap.primary-tap');
     }
 
-    public function about(): string
+    public function about(): Message
     {
-        return 'Line voltage: only with the licence that the place requires, power off and proved dead.';
+        return Message::of('figures.primary-tap.line-voltage-only-with-licence');
     }
 
     public function inputs(?Plan $plan): array
@@ -35,19 +38,23 @@ final class PrimaryTap implements Figure
         return [
             new Input(
                 'line',
-                'Line volts measured',
+                Message::of('figures.primary-tap.line-volts-measured'),
                 'V',
                 $facts->lineVolts ?? 240.0,
-                $facts?->lineVolts === null ? 'measure at the primary' : 'measured',
+                $facts?->lineVolts === null
+                    ? Message::of('figures.primary-tap.measure-at-primary')
+                    : Message::of('figures.primary-tap.measured'),
                 90,
                 300,
             ),
             new Input(
                 'tap',
-                'Lead in use',
+                Message::of('figures.primary-tap.lead-in-use'),
                 'V',
                 $facts->tapVolts ?? 240.0,
-                $facts?->tapVolts === null ? 'printed on the lead' : 'the survey',
+                $facts?->tapVolts === null
+                    ? Message::of('figures.primary-tap.printed-on-lead')
+                    : Message::of('figures.primary-tap.survey'),
                 90,
                 300,
             ),
@@ -64,10 +71,10 @@ final class PrimaryTap implements Figure
                 $best = (float) $tap;
             }
             $lines[] = Result::line(
-                "On the {$tap} V lead",
+                Message::of('figures.primary-tap.on-lead', tap: Quantity::of($tap, Unit::Volts)),
                 $volts,
                 'V',
-                sprintf('24 × 1.12 × %g ÷ %d', $v['line'], $tap),
+                self::formula($v['line'], (float) $tap),
             );
         }
         $now = Transformer::idleVolts($v['line'], $v['tap']);
@@ -75,14 +82,19 @@ final class PrimaryTap implements Figure
         $right = abs($best - $v['tap']) < 1.0;
 
         return new Result(
-            [Result::line('Now', $now, 'V', sprintf('24 × 1.12 × %g ÷ %g', $v['line'], $v['tap'])), ...$lines],
+            [
+                Result::line(Message::of('figures.primary-tap.now'), $now, 'V', self::formula($v['line'], $v['tap'])),
+                ...$lines,
+            ],
             $right ? 'verd' : ($off > 0.06 ? 'fault' : 'caution'),
             $right
-                ? 'The lead in use fits this line.'
-                : sprintf(
-                    'Use the %g V lead: cap the others one by one, never together; what was in use now carries line voltage too.',
-                    $best,
-                ),
+                ? Message::of('figures.primary-tap.lead-in-use-fits-line')
+                : Message::of('figures.primary-tap.use-lead-cap-others-one', best: Quantity::of($best, Unit::Volts)),
         );
+    }
+
+    private static function formula(float $line, float $tap): Message
+    {
+        return Message::of('figures.primary-tap.formula', line: Quantity::number($line), tap: Quantity::number($tap));
     }
 }

@@ -4,25 +4,26 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Figures;
 
+use Unionbit\Core\Words\Message;
+
 /** What a figure comes to. */
 final readonly class Result
 {
     /**
-     * @param  list<array{label: string, value: ?float, unit: string, formula: string}>  $lines  value null where there is none, in US units
+     * @param  list<array{label: Message, value: ?float, unit: string, formula: Message}>  $lines  value null where there is none, in US units
      * @param  string  $tone  verd, caution, fault or muted
-     * @param  string  $verdict  and what would change it
-     * @param  ?array{x: string, y: string, series: list<array{name: string, points: list<array{float, float}>}>, marks: list<array{x: float, name: string}>}  $plot
+     * @param  Message  $verdict  and what would change it
+     * @param  ?array{x: Message, y: Message, series: list<array{name: Message, points: list<array{float, float}>}>, marks: list<array{x: float, name: Message}>}  $plot
      */
     public function __construct(
         public array $lines,
         public string $tone,
-        public string $verdict,
+        public Message $verdict,
         public ?array $plot = null,
-    ) {
-    }
+    ) {}
 
-    /** @return array{label: string, value: ?float, unit: string, formula: string} */
-    public static function line(string $label, ?float $value, string $unit, string $formula): array
+    /** @return array{label: Message, value: ?float, unit: string, formula: Message} */
+    public static function line(Message $label, ?float $value, string $unit, Message $formula): array
     {
         return [
             'label' => $label,

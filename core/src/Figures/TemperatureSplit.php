@@ -6,6 +6,7 @@ namespace Unionbit\Core\Figures;
 
 use Unionbit\Core\Equipment\Archetype;
 use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Words\Message;
 
 /** Supply against return, for the mode: says which mode it is really in, too. */
 final class TemperatureSplit implements Figure
@@ -27,8 +28,8 @@ final class TemperatureSplit implements Figure
     {
         $modes = [];
         foreach ($archetype->needs as $call => $loads) {
-            $runs = array_map(static fn (string $id): string => $archetype->load($id)->observable ?? '', $loads);
-            $strips = array_filter($runs, static fn (string $name): bool => str_starts_with($name, 'strip')) !== [];
+            $runs = array_map(static fn(string $id): string => $archetype->load($id)->observable ?? '', $loads);
+            $strips = array_filter($runs, static fn(string $name): bool => str_starts_with($name, 'strip')) !== [];
             $mode = match (true) {
                 str_starts_with($call, 'cool') => 1,
                 in_array('outdoor-unit', $runs, true) => $strips || $call === 'defrost' ? null : 2,
@@ -36,7 +37,7 @@ final class TemperatureSplit implements Figure
                 $strips => 4,
                 default => null,
             };
-            if ($mode !== null && ! isset($modes[$mode])) {
+            if ($mode !== null && !isset($modes[$mode])) {
                 $modes[$mode] = ['mode' => $mode, 'label' => self::MODES[$mode], 'call' => (string) $call];
             }
         }
@@ -50,22 +51,46 @@ final class TemperatureSplit implements Figure
         return 'split';
     }
 
-    public function title(): string
+    public function title(): Message
     {
-        return 'Temperature split';
+        return Message::of('figures.temperature-split.temperature-split');
     }
 
-    public function about(): string
+    public function about(): Message
     {
-        return 'After at least ten minutes of running, near the unit, out of sight of coil or strips.';
+        return Message::of('figures.temperature-split.after-at-least-ten-minutes');
     }
 
     public function inputs(?Plan $plan): array
     {
         return [
-            new Input('return', 'Return air', '°F', null, 'thermometer', 30, 110),
-            new Input('supply', 'Supply air', '°F', null, 'thermometer', 20, 180),
-            new Input('mode', 'Mode: 1 cooling, 2 heat pump, 3 gas, 4 strips', '', 1.0, 'what was called', 1, 4),
+            new Input(
+                'return',
+                Message::of('figures.temperature-split.return-air'),
+                '°F',
+                null,
+                Message::of('figures.temperature-split.thermometer'),
+                30,
+                110,
+            ),
+            new Input(
+                'supply',
+                Message::of('figures.temperature-split.supply-air'),
+                '°F',
+                null,
+                Message::of('figures.temperature-split.thermometer'),
+                20,
+                180,
+            ),
+            new Input(
+                'mode',
+                Message::of('figures.temperature-split.mode-1-cooling-2-heat'),
+                '',
+                1.0,
+                Message::of('figures.temperature-split.what-was-called'),
+                1,
+                4,
+            ),
         ];
     }
 
@@ -83,18 +108,33 @@ final class TemperatureSplit implements Figure
 
         return new Result(
             [
-                Result::line('Supply less return', $split, 'Δ°F', 'supply − return'),
-                Result::line('Usual from', $low, 'Δ°F', "working range for {$name}"),
-                Result::line('to', $high, 'Δ°F', 'the plate\'s rise wins for furnaces and strips'),
+                Result::line(
+                    Message::of('figures.temperature-split.supply-less-return'),
+                    $split,
+                    'Δ°F',
+                    Message::of('figures.temperature-split.supply-return'),
+                ),
+                Result::line(
+                    Message::of('figures.temperature-split.usual-from'),
+                    $low,
+                    'Δ°F',
+                    Message::of('figures.temperature-split.working-range-for', name: $name),
+                ),
+                Result::line(
+                    Message::of('figures.temperature-split.to'),
+                    $high,
+                    'Δ°F',
+                    Message::of('figures.temperature-split.plates-rise-wins-for-furnaces'),
+                ),
             ],
             $inside ? 'verd' : 'fault',
             $inside
-                ? "Plausible for {$name}."
+                ? Message::of('figures.temperature-split.plausible-for', name: $name)
                 : ($wrong
-                    ? 'The other way round: the reversing valve stands wrong. Look at its setting and its conductor.'
+                    ? Message::of('figures.temperature-split.other-way-round-reversing-valve')
                     : ($split === 0.0
-                        ? 'No split at all: nothing is running.'
-                        : 'Outside the usual: airflow, charge, or the unit was running too short a time.')),
+                        ? Message::of('figures.temperature-split.no-split-at-all-nothing')
+                        : Message::of('figures.temperature-split.outside-usual-airflow-charge-or'))),
         );
     }
 }

@@ -4,9 +4,13 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Figures;
 
+use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Circuit\Circuit;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Planning\Proof\Simulation;
+use Unionbit\Core\Words\Message;
+use Unionbit\Core\Words\Quantity;
+use Unionbit\Core\Words\Unit;
 
 /** Volt-amperes of each call against the rating: by the circuit at its own voltage, and as the sum of the plates at 24 V. */
 final class TransformerLoad implements Figure
@@ -16,14 +20,14 @@ final class TransformerLoad implements Figure
         return 'transformer-load';
     }
 
-    public function title(): string
+    public function title(): Message
     {
-        return 'Transformer load';
+        return Message::of('figures.transformer-load.transformer-load');
     }
 
-    public function about(): string
+    public function about(): Message
     {
-        return 'What runs together in each call, against the rating. A defrost counts too.';
+        return Message::of('figures.transformer-load.what-runs-together-in-each');
     }
 
     public function inputs(?Plan $plan): array
@@ -33,15 +37,27 @@ final class TransformerLoad implements Figure
         return [
             new Input(
                 'rating',
-                'Transformer rating',
+                Message::of('figures.transformer-load.transformer-rating'),
                 'VA',
                 $rating ?? 40.0,
-                $plan?->installation->facts->transformerVa === null ? 'usual size; read the plate' : 'its plate',
+                $plan?->installation->facts->transformerVa === null
+                    ? Message::of('figures.transformer-load.usual-size-read-plate')
+                    : Message::of('figures.transformer-load.plate'),
                 10,
                 200,
             ),
             ...$plan === null
-                ? [new Input('sum', 'Sum of the plates that run together', 'VA', null, 'add the plates', 1, 400)]
+                ? [
+                    new Input(
+                        'sum',
+                        Message::of('figures.transformer-load.sum-plates-run-together'),
+                        'VA',
+                        null,
+                        Message::of('figures.transformer-load.add-plates'),
+                        1,
+                        400,
+                    ),
+                ]
                 : [],
         ];
     }
@@ -52,14 +68,21 @@ final class TransformerLoad implements Figure
             $share = $v['sum'] / $v['rating'];
 
             return new Result(
-                [Result::line('Share of the rating', 100.0 * $share, '%', 'sum of plates ÷ rating')],
+                [
+                    Result::line(
+                        Message::of('figures.transformer-load.share-rating'),
+                        100.0 * $share,
+                        '%',
+                        Message::of('figures.transformer-load.sum-plates-rating'),
+                    ),
+                ],
                 $share > 1.0 ? 'fault' : ($share > 0.8 ? 'caution' : 'verd'),
-                self::says($share, 'these together'),
+                self::says($share, Message::of('figures.transformer-load.these-together')),
             );
         }
         $circuit = $plan->circuit();
         $worst = 0.0;
-        $worstCall = '';
+        $worstCall = Message::none();
         $tips = null;
         $lines = [];
         foreach (Simulation::setups($plan) as $call => $setup) {
@@ -71,7 +94,7 @@ final class TransformerLoad implements Figure
             $sum = 0.0;
             $low = null;
             foreach ($plan->installation->loads() as $load) {
-                if ($load->kind->hasState() && ! in_array($load->id, $point->pulledIn(), true)) {
+                if ($load->kind->hasState() && !in_array($load->id, $point->pulledIn(), true)) {
                     continue;
                 }
                 $sum += self::plate($plan, $load->id);
@@ -82,20 +105,32 @@ final class TransformerLoad implements Figure
                 }
             }
             $lines[] = Result::line(
-                ucfirst(str_replace('-', ' ', $call)).', by the circuit',
+                Message::of('figures.transformer-load.by-circuit', call: CallName::from($call)->label()),
                 $real,
                 'VA',
-                sprintf('%.2f A × %.1f V', $amps, $amps > 0.0 ? $real / $amps : 0.0),
+                Message::of(
+                    'figures.transformer-load.amps-times-volts',
+                    amps: Quantity::of($amps, Unit::Amps, 2),
+                    volts: Quantity::of($amps > 0.0 ? $real / $amps : 0.0, Unit::Volts, 1),
+                ),
             );
-            $lines[] = Result::line('as plates at 24 V', $sum, 'VA', 'sum of the loads that are in');
             $lines[] = Result::line(
-                'volts at its weakest load',
+                Message::of('figures.transformer-load.as-plates-at-24-v'),
+                $sum,
+                'VA',
+                Message::of('figures.transformer-load.sum-loads-in'),
+            );
+            $lines[] = Result::line(
+                Message::of('figures.transformer-load.volts-at-weakest-load'),
                 $low,
                 'V',
-                'solved; it must stay over '.Circuit::PULL_IN_VOLTS.' V to pull in',
+                Message::of(
+                    'figures.transformer-load.solved-must-stay-over-pull',
+                    pull_in_volts: Quantity::of(Circuit::PULL_IN_VOLTS, Unit::Volts),
+                ),
             );
             if (max($real, $sum) > $worst) {
-                [$worst, $worstCall] = [max($real, $sum), str_replace('-', ' ', $call)];
+                [$worst, $worstCall] = [max($real, $sum), CallName::from($call)->label()];
             }
         }
         $share = $worst / $v['rating'];
@@ -103,7 +138,10 @@ final class TransformerLoad implements Figure
         return new Result(
             $lines,
             $share > 1.0 ? 'fault' : ($share > 0.8 ? 'caution' : 'verd'),
-            self::says($share, $worstCall).($tips === null ? '' : " The {$tips} tips it over."),
+            Message::sentences([
+                self::says($share, $worstCall),
+                $tips === null ? Message::none() : Message::of('figures.transformer-load.tips-over', load: $tips),
+            ]),
         );
     }
 
@@ -116,13 +154,17 @@ final class TransformerLoad implements Figure
         return (24.0 * 24.0) / hypot($ohms, $reactance);
     }
 
-    private static function says(float $share, string $call): string
+    private static function says(float $share, Message $call): Message
     {
-        return sprintf('%.0f %% of the rating at most, in %s. ', 100.0 * $share, $call).
-            ($share > 1.0
-                ? 'Too much: a larger class 2 transformer, or fewer loads; never a larger fuse.'
-                : ($share > 0.8
-                    ? 'Little is left for anything added.'
-                    : 'There is room.'));
+        return Message::of(
+            'figures.transformer-load.share',
+            share: Quantity::of(100.0 * $share, Unit::Percent, 0),
+            call: $call,
+            room: match (true) {
+                $share > 1.0 => 'none',
+                $share > 0.8 => 'little',
+                default => 'enough',
+            },
+        );
     }
 }

@@ -9,6 +9,9 @@ use Unionbit\Core\Equipment\LoadKind;
 use Unionbit\Core\Equipment\Transformer;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Wiring\Cable;
+use Unionbit\Core\Words\Message;
+use Unionbit\Core\Words\Quantity;
+use Unionbit\Core\Words\Unit;
 
 /** Volts at the contactor before and after it pulls in, and the longest run on which it still does: solved with its rest impedance and phase. */
 final class VoltageDrop implements Figure
@@ -18,64 +21,72 @@ final class VoltageDrop implements Figure
         return 'voltage-drop';
     }
 
-    public function title(): string
+    public function title(): Message
     {
-        return 'Voltage drop and longest run';
+        return Message::of('figures.voltage-drop.voltage-drop-longest-run');
     }
 
-    public function about(): string
+    public function about(): Message
     {
-        return 'A contactor at rest asks for three to four times what it holds with: pull-in decides, not the held current.';
+        return Message::of('figures.voltage-drop.contactor-at-rest-asks-for');
     }
 
     public function inputs(?Plan $plan): array
     {
         $house = $plan?->installation;
-        $feet = $house === null ? null : array_sum(array_map(static fn (Cable $c): float => $c->feet, $house->cables));
+        $feet = $house === null ? null : array_sum(array_map(static fn(Cable $c): float => $c->feet, $house->cables));
 
         return [
             new Input(
                 'feet',
-                'Run one way, wall cable and outdoor cable',
+                Message::of('figures.voltage-drop.run-one-way-wall-cable'),
                 'ft',
                 $feet ?? 70.0,
-                $house === null ? 'measure the path' : 'the survey',
+                $house === null
+                    ? Message::of('figures.voltage-drop.measure-path')
+                    : Message::of('figures.voltage-drop.survey'),
                 1,
                 2000,
             ),
             new Input(
                 'gauge',
-                'Gauge',
+                Message::of('figures.voltage-drop.gauge'),
                 'AWG',
                 (float) ($house?->wallCable()->gauge ?? 18),
-                $house === null ? 'printed on the jacket' : 'the survey',
+                $house === null
+                    ? Message::of('figures.voltage-drop.printed-on-jacket')
+                    : Message::of('figures.voltage-drop.survey'),
                 18,
                 24,
             ),
             new Input(
                 'rating',
-                'Transformer rating',
+                Message::of('figures.voltage-drop.transformer-rating'),
                 'VA',
                 $house?->transformers()[0]->ratingVa ?? 40.0,
-                'its plate',
+                Message::of('figures.voltage-drop.plate'),
                 10,
                 200,
             ),
             new Input(
                 'line',
-                'Line volts',
+                Message::of('figures.voltage-drop.line-volts'),
                 'V',
                 $house?->facts->line() ?? 120.0,
-                $house?->facts->lineVolts === null ? 'nominal' : 'measured',
+                $house?->facts->lineVolts === null
+                    ? Message::of('figures.voltage-drop.nominal')
+                    : Message::of('figures.voltage-drop.measured'),
                 90,
                 300,
             ),
             new Input(
                 'tap',
-                'Primary tap',
+                Message::of('figures.voltage-drop.primary-tap'),
                 'V',
                 $house?->facts->tap() ?? 120.0,
-                $house?->facts->tapVolts === null ? 'nominal' : 'the survey',
+                $house?->facts->tapVolts === null
+                    ? Message::of('figures.voltage-drop.nominal')
+                    : Message::of('figures.voltage-drop.survey'),
                 90,
                 300,
             ),
@@ -96,32 +107,53 @@ final class VoltageDrop implements Figure
         return new Result(
             [
                 Result::line(
-                    'Copper out and back',
+                    Message::of('figures.voltage-drop.copper-out-back'),
                     2.0 * $perFoot * $v['feet'],
                     'Ω',
-                    sprintf('2 × %g ft × %g Ω/ft', $v['feet'], $perFoot),
+                    Message::of(
+                        'figures.voltage-drop.2',
+                        feet: Quantity::of($v['feet'], Unit::Feet),
+                        perFoot: Quantity::of($perFoot, Unit::OhmsPerFoot),
+                    ),
                 ),
                 Result::line(
-                    'Volts at the coil before it pulls in',
+                    Message::of('figures.voltage-drop.volts-at-coil-before-pulls'),
                     $rest,
                     'V',
-                    sprintf('%.1f V idle, over %.2f Ω source, the copper and the coil at rest', $idle, $source),
+                    Message::of(
+                        'figures.voltage-drop.idle-over-source-copper-coil',
+                        idle: Quantity::of($idle, Unit::Volts, 1),
+                        source: Quantity::of($source, Unit::Ohms, 2),
+                    ),
                 ),
-                Result::line('Volts at the coil once it is in', $held, 'V', 'the same with the coil in'),
                 Result::line(
-                    'Longest run at this line',
+                    Message::of('figures.voltage-drop.volts-at-coil-once-in'),
+                    $held,
+                    'V',
+                    Message::of('figures.voltage-drop.same-with-coil-in'),
+                ),
+                Result::line(
+                    Message::of('figures.voltage-drop.longest-run-at-line'),
                     $longest,
                     'ft',
-                    sprintf('where the coil still gets %g V', Circuit::PULL_IN_VOLTS),
+                    Message::of(
+                        'figures.voltage-drop.where-coil-still-gets',
+                        pull_in_volts: Quantity::of(Circuit::PULL_IN_VOLTS, Unit::Volts),
+                    ),
                 ),
-                Result::line('Longest run at 95 % line', $low, 'ft', 'the same, 5 % less'),
+                Result::line(
+                    Message::of('figures.voltage-drop.longest-run-at-95-line'),
+                    $low,
+                    'ft',
+                    Message::of('figures.voltage-drop.same-5-less'),
+                ),
             ],
             $good ? 'verd' : ($v['feet'] <= $longest ? 'caution' : 'fault'),
             $good
-                ? 'It pulls in also at 95 % line. A longer run, thinner wire or a smaller transformer would change that.'
+                ? Message::of('figures.voltage-drop.pulls-in-also-at-95')
                 : ($v['feet'] <= $longest
-                    ? 'It pulls in now, and not at 95 % line: thicker wire, or a relay near the unit.'
-                    : 'It does not pull in: it buzzes and heats up. Thicker wire, or a relay near the unit.'),
+                    ? Message::of('figures.voltage-drop.pulls-in-now-not-at')
+                    : Message::of('figures.voltage-drop.does-not-pull-in-buzzes')),
         );
     }
 

@@ -64,7 +64,7 @@ final class ExampleHouse
     private static function colour(TerminalName $name, array &$taken): Colour
     {
         foreach ([...$name->customaryColours(), ...Colour::cases()] as $colour) {
-            if (! isset($taken[$colour->value])) {
+            if (!isset($taken[$colour->value])) {
                 $taken[$colour->value] = true;
 
                 return $colour;

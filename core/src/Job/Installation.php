@@ -19,6 +19,7 @@ use Unionbit\Core\Wiring\Conductor;
 use Unionbit\Core\Wiring\End;
 use Unionbit\Core\Wiring\Jumper;
 use Unionbit\Core\Wiring\Splices;
+use Unionbit\Core\Words\Message;
 
 /** The house in hand as the survey found it: the aggregate that every other part of the core reads. */
 final readonly class Installation
@@ -35,8 +36,7 @@ final readonly class Installation
         public array $jumpers = [],
         public Answers $answers = new Answers(),
         public array $overrides = [],
-    ) {
-    }
+    ) {}
 
     /** The cable between the wall and the indoor unit. */
     public function wallCable(): ?Cable
@@ -64,7 +64,7 @@ final readonly class Installation
     public function withCable(Cable $changed): self
     {
         $cables = array_map(
-            static fn (Cable $cable): Cable => $cable->id === $changed->id ? $changed : $cable,
+            static fn(Cable $cable): Cable => $cable->id === $changed->id ? $changed : $cable,
             $this->cables,
         );
 
@@ -91,7 +91,7 @@ final readonly class Installation
             $house = $house->withCable(
                 $cable->withConductors(
                     array_map(
-                        fn (Conductor $c): Conductor => $c
+                        fn(Conductor $c): Conductor => $c
                             ->withNear($this->printedEnd($c->near, $cable->from))
                             ->withFar($this->printedEnd($c->far, $cable->to)),
                         $cable->conductors,
@@ -157,9 +157,9 @@ final readonly class Installation
         foreach ($this->facts->safety as $device) {
             if ($device->relay) {
                 $contacts = array_map(
-                    static fn (string $screw): DrivenContact => new DrivenContact(
+                    static fn(string $screw): DrivenContact => new DrivenContact(
                         "{$device->id}-{$screw}",
-                        "{$device->label} relay's contact in {$screw}",
+                        Message::of('job.installation.relays-contact-in', device: $device->label, screw: $screw),
                         "indoor.{$screw}.{$device->id}",
                         "indoor.{$screw}",
                         false,
@@ -170,7 +170,7 @@ final readonly class Installation
                 $loads[] = new Load(
                     "{$device->id}-relay",
                     LoadKind::Relay,
-                    "{$device->label} relay",
+                    Message::of('job.installation.relay', device: $device->label),
                     "indoor.{$device->id}",
                     'indoor.C',
                     null,

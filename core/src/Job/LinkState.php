@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Job;
 
+use Unionbit\Core\Words\Message;
+
 /** The Rc–Rh link of a plate, as found. */
 enum LinkState: string
 {
@@ -12,13 +14,8 @@ enum LinkState: string
     case NotThere = 'none';
     case Unknown = 'unknown';
 
-    public function label(): string
+    public function label(): Message
     {
-        return match ($this) {
-            self::In => 'link in',
-            self::Out => 'link out',
-            self::NotThere => 'one R screw, no link',
-            self::Unknown => 'not looked at',
-        };
+        return Message::term($this);
     }
 }

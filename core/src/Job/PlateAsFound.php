@@ -11,6 +11,7 @@ use Unionbit\Core\Thermostat\PlateTerminal;
 use Unionbit\Core\Thermostat\PowerKind;
 use Unionbit\Core\Thermostat\Profile;
 use Unionbit\Core\Wiring\Landing;
+use Unionbit\Core\Words\Message;
 
 /**
  * The old plate as a thermostat that calls nothing, made from the letters that the survey found, so that the
@@ -36,7 +37,7 @@ final class PlateAsFound
 
         return new Profile(
             'as-found',
-            'Plate as found',
+            Message::of('job.plate-as-found.plate-as-found'),
             $terminals,
             $link,
             'removable',
@@ -70,7 +71,7 @@ final class PlateAsFound
                 $letters[$conductor->near->terminal] = true;
             }
         }
-        if ($installation->facts->plateLink === LinkState::In && ! isset($letters['R'])) {
+        if ($installation->facts->plateLink === LinkState::In && !isset($letters['R'])) {
             $letters += ['Rc' => true, 'Rh' => true];
         }
 

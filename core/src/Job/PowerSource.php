@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Unionbit\Core\Job;
 
 use Unionbit\Core\Equipment\Transformer;
+use Unionbit\Core\Words\Message;
 
 /**
  * A 24 V supply that can make this house live: each is proved dead by a reading of its own. One that the survey counts
@@ -16,10 +17,8 @@ final readonly class PowerSource
 
     public const PLUG_IN = 'plug-in';
 
-    /** @param  string  $label  as in "dead reading of {label}" */
-    private function __construct(public string $id, public string $label, public string $live)
-    {
-    }
+    /** @param  Message  $label  as in "dead reading of {label}" */
+    private function __construct(public string $id, public Message $label, public Message $live) {}
 
     /**
      * @param  bool  $plugIn  a plug-in transformer stands at the wall
@@ -29,30 +28,36 @@ final readonly class PowerSource
     {
         $transformers = $house->transformers();
         $several = count($transformers) > 1;
-        $sources = array_map(static fn (Transformer $t): self => self::of($t, $several), $transformers);
-        if (! $several && $house->answers->is('supplies', '2')) {
+        $sources = array_map(static fn(Transformer $t): self => self::of($t, $several), $transformers);
+        if (!$several && $house->answers->is('supplies', '2')) {
             $sources[] = new self(
                 self::UNKNOWN,
-                'the second supply, found but not placed yet',
-                'its own hot and common',
+                Message::of('job.power-source.second-supply-found-but-not'),
+                Message::of('job.power-source.own-hot-common'),
             );
         }
         if ($plugIn) {
-            $sources[] = new self(self::PLUG_IN, 'the plug-in transformer at the wall', 'its two screws');
+            $sources[] = new self(
+                self::PLUG_IN,
+                Message::of('job.power-source.plug-in-transformer-at-wall'),
+                Message::of('job.power-source.two-screws'),
+            );
         }
 
-        return $sources === [] ? [new self(self::UNKNOWN, 'the supply', 'R–C')] : $sources;
+        return $sources === []
+            ? [new self(self::UNKNOWN, Message::of('job.power-source.supply'), Message::of('job.power-source.r-c'))]
+            : $sources;
     }
 
     private static function of(Transformer $transformer, bool $several): self
     {
-        $printed = static fn (string $point): string => substr($point, 1 + (int) strpos($point, '.'));
+        $printed = static fn(string $point): string => substr($point, 1 + (int) strpos($point, '.'));
         $hot = $printed($transformer->hot);
 
         return new self(
             $transformer->id,
-            $several ? "the supply of {$hot}" : 'the supply',
-            "{$hot}–{$printed($transformer->common)}",
+            $several ? Message::of('job.power-source.supply-2', hot: $hot) : Message::of('job.power-source.supply'),
+            Message::of('job.power-source.text', hot: $hot, value: $printed($transformer->common)),
         );
     }
 }

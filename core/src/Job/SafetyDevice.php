@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Job;
 
+use Unionbit\Core\Words\Message;
+
 /** A float or overflow switch that somebody added: which conductors it breaks at the board, by itself or by a relay. */
 final readonly class SafetyDevice
 {
@@ -12,7 +14,11 @@ final readonly class SafetyDevice
      * @param  list<string>  $breaks  printed board terminals whose conductor from the wall it interrupts
      * @param  bool  $relay  through a relay: its coil on R–switch–C, a normally open contact in each conductor
      */
-    public function __construct(public string $id, public string $label, public array $breaks, public bool $relay)
+    public function __construct(public string $id, public string $label, public array $breaks, public bool $relay) {}
+
+    /** As somebody called it; else what it is. */
+    public function name(): Message
     {
+        return $this->label === '' ? Message::of('job.safety.float') : Message::raw($this->label);
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Rule;
 
+use Unionbit\Core\Words\Message;
+
 /** What a rule has to say: its code, how grave it is, what it concerns, what it means and what to do. */
 final readonly class Finding
 {
@@ -16,14 +18,13 @@ final readonly class Finding
     private function __construct(
         public string $code,
         public Severity $severity,
-        public string $title,
-        public string $meaning,
-        public string $action,
+        public Message $title,
+        public Message $meaning,
+        public Message $action,
         public array $conductors,
         public array $points,
         public bool $overridable = false,
-    ) {
-    }
+    ) {}
 
     /**
      * @param  list<string>  $conductors
@@ -32,14 +33,20 @@ final readonly class Finding
     public static function of(
         string $code,
         Severity $severity,
-        string $title,
-        string $meaning,
-        string $action,
+        Message $title,
+        Message $meaning,
+        Message $action,
         array $conductors = [],
         array $points = [],
         bool $overridable = false,
     ): self {
         return new self($code, $severity, $title, $meaning, $action, $conductors, $points, $overridable);
+    }
+
+    /** Code and title, where there is one line for it. */
+    public function named(): Message
+    {
+        return Message::of('rule.finding.named', rule: $this->code, title: $this->title);
     }
 
     /** A stop that the installer went past: a warning from then on, with the reason beside it. */
@@ -49,7 +56,7 @@ final readonly class Finding
             $this->code,
             Severity::Warning,
             $this->title,
-            "{$this->meaning} Gone past: {$reason}",
+            Message::of('rule.finding.gone-past', meaning: $this->meaning, reason: $reason),
             $this->action,
             $this->conductors,
             $this->points,

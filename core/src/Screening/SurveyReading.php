@@ -15,8 +15,7 @@ final readonly class SurveyReading
         public string $b,
         public ?float $value,
         public MeterMode $mode = MeterMode::Volts,
-    ) {
-    }
+    ) {}
 
     public function isFromHot(): bool
     {

@@ -8,6 +8,9 @@ use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Rule\Severity;
+use Unionbit\Core\Words\Message;
+use Unionbit\Core\Words\Quantity;
+use Unionbit\Core\Words\Unit;
 
 /**
  * The three-place rule: follow the supply from the transformer to the board, the wall and the outdoor unit, and where
@@ -19,14 +22,6 @@ final class VanishingPoint
     private const THERE = 18.0;
 
     private const GONE = 5.0;
-
-    /** What lies between a place and the one before it. */
-    private const BETWEEN = [
-        'transformer' => 'the line, the primary or the transformer itself',
-        'board' => 'the fuse, or the leads from the transformer to the board',
-        'wall' => 'the wall cable: R or C open, or a splice between',
-        'outdoor unit' => 'the outdoor cable, or a switch in its line',
-    ];
 
     /**
      * @param  list<SurveyReading>  $readings in the order they were taken; a later one of the same place counts
@@ -51,22 +46,7 @@ final class VanishingPoint
         $before = null;
         foreach ($volts as $place => $value) {
             if ($value < self::GONE) {
-                return Finding::of(
-                    '3P',
-                    Severity::Warning,
-                    sprintf('%.1f V at the %s', $value, $place).
-                        ($before === null ? '' : ", {$before[1]} V at the {$before[0]}"),
-                    'Here the voltage first vanishes: '.
-                        ($before === null && $place !== 'transformer'
-                            ? 'nothing nearer the transformer was read yet'
-                            : self::BETWEEN[$place]).
-                        '.',
-                    $before === null
-                        ? ($place === 'transformer'
-                            ? 'Read the line at the primary, with the licence that takes.'
-                            : 'Read the place before this one, towards the transformer.')
-                        : "Look between {$before[0]} and {$place}.",
-                );
+                return self::vanished($place, $value, $before);
             }
             $before = $value >= self::THERE ? [$place, $value] : $before;
         }
@@ -75,9 +55,12 @@ final class VanishingPoint
             ? Finding::of(
                 '3P',
                 Severity::Good,
-                'The supply reaches '.implode(' and ', array_keys($volts)),
-                'Nothing vanishes on the way.',
-                'Nothing to do.',
+                Message::of(
+                    'screening.vanishing-point.supply-reaches',
+                    places: array_map(self::place(...), array_keys($volts)),
+                ),
+                Message::of('screening.vanishing-point.nothing-vanishes-on-way'),
+                Message::of('screening.vanishing-point.nothing-do'),
             )
             : null;
     }
@@ -93,5 +76,46 @@ final class VanishingPoint
             'wall' => [['wall.R', 'wall.C'], ['wall.Rc', 'wall.C'], ['wall.Rh', 'wall.C']],
             'outdoor unit' => [['outdoor.R', 'outdoor.C'], ['outdoor.Y', 'outdoor.C'], ['outdoor.Y1', 'outdoor.C']],
         ];
+    }
+
+    /** @param  ?array{string, float}  $before  the last place where it was there, and its volts */
+    private static function vanished(string $place, float $volts, ?array $before): Finding
+    {
+        $here = ['volts' => Quantity::volts($volts), 'place' => self::place($place)];
+        if ($before === null) {
+            return Finding::of(
+                '3P',
+                Severity::Warning,
+                Message::of('screening.vanishing-point.at', ...$here),
+                $place === 'transformer'
+                    ? Message::of('screening.vanishing-point.vanishes', between: $place)
+                    : Message::of('screening.vanishing-point.nothing-read-before'),
+                $place === 'transformer'
+                    ? Message::of('screening.vanishing-point.read-line-at-primary-with')
+                    : Message::of('screening.vanishing-point.read-place-before-one-towards'),
+            );
+        }
+
+        return Finding::of(
+            '3P',
+            Severity::Warning,
+            Message::of(
+                'screening.vanishing-point.at-against',
+                ...$here,
+                before: Quantity::volts($before[1]),
+                there: self::place($before[0]),
+            ),
+            Message::of('screening.vanishing-point.vanishes', between: $place),
+            Message::of(
+                'screening.vanishing-point.look-between',
+                before: self::place($before[0]),
+                place: self::place($place),
+            ),
+        );
+    }
+
+    private static function place(string $place): Message
+    {
+        return Message::of('screening.vanishing-point.place', place: $place);
     }
 }

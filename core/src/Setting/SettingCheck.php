@@ -12,6 +12,7 @@ use Unionbit\Core\Rule\Severity;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Thermostat\PlateTerminal;
+use Unionbit\Core\Words\Message;
 
 /** Compares what the thermostat closes with the entered settings to what the equipment needs, call by call. */
 final class SettingCheck
@@ -28,18 +29,24 @@ final class SettingCheck
             if (
                 $value !== null &&
                 $value !== $setting->value &&
-                ! in_array($value, array_column($setting->open, 'value'), true)
+                !in_array($value, array_column($setting->open, 'value'), true)
             ) {
                 $findings[] = Finding::of(
                     'SET',
                     Severity::Error,
-                    "{$setting->key->label()} stands at \"{$setting->key->choiceLabel(
-                        $value,
-                    )}\", should be \"{$setting->key->choiceLabel($setting->value)}\"",
+                    Message::of(
+                        'setting.setting-check.stands-at-should-be',
+                        setting: $setting->key->label(),
+                        now: $setting->choiceLabel($value),
+                        right: $setting->choiceLabel($setting->value),
+                    ),
                     $setting->ifWrong($value) ?? $setting->reason,
-                    "{$setting->reason} Enter {$setting->menuLabel}: ".
-                        ($setting->choices[$setting->value] ?? $setting->value).
-                        '.',
+                    Message::of(
+                        'setting.setting-check.enter',
+                        reason: $setting->reason,
+                        menu: $setting->menuLabel,
+                        choice: $setting->choices[$setting->value] ?? $setting->value,
+                    ),
                 );
             }
         }
@@ -60,16 +67,20 @@ final class SettingCheck
         foreach ($made->calls() as $call) {
             $needed = CallTable::needed($plan->installation->archetype)->printed($call, $plan->profile);
             foreach ($made->closes($call) as $name) {
-                if (! in_array($plan->profile->serving($name)?->printed, $needed, true)) {
+                if (!in_array($plan->profile->serving($name)?->printed, $needed, true)) {
                     continue;
                 }
-                if (! in_array($plan->profile->serving($name)->name, $landed, true)) {
+                if (!in_array($plan->profile->serving($name)->name, $landed, true)) {
                     $findings[] = Finding::of(
                         'SET',
                         Severity::Warning,
-                        "{$call->label()} closes {$name->value}, where nothing lands",
-                        'The call does not reach the equipment.',
-                        'Land a conductor there, or accept that this call is lost.',
+                        Message::of(
+                            'setting.setting-check.closes-where-nothing-lands',
+                            call: $call->label(),
+                            name: $name->value,
+                        ),
+                        Message::of('setting.setting-check.call-does-not-reach-equipment'),
+                        Message::of('setting.setting-check.land-conductor-there-or-accept'),
                     );
                 }
             }
@@ -82,11 +93,11 @@ final class SettingCheck
      * What a choice changes of what the thermostat closes, in words: "Heat 1 closes G too".
      *
      * @param  array<string, string>  $entered
-     * @return list<string>
+     * @return list<Message>
      */
     public static function effects(Plan $plan, array $entered, SettingKey $key, string $choice): array
     {
-        if (! $key->decidesCalls()) {
+        if (!(Settings::of($key) instanceof DecidesCalls)) {
             return [];
         }
         $now = CallTable::made(
@@ -102,13 +113,21 @@ final class SettingCheck
         $effects = [];
         foreach (CallTable::needed($plan->installation->archetype)->calls() as $call) {
             [$was, $is] = [$now->printed($call, $plan->profile), $then->printed($call, $plan->profile)];
-            if ($now->has($call) && ! $then->has($call)) {
-                $effects[] = "{$call->label()} is never called";
+            if ($now->has($call) && !$then->has($call)) {
+                $effects[] = Message::of('setting.setting-check.never-called', call: $call->label());
             } elseif (array_diff($is, $was) !== []) {
-                $effects[] = "{$call->label()} closes ".implode(', ', array_diff($is, $was)).' too';
+                $effects[] = Message::of(
+                    'setting.setting-check.closes-too',
+                    call: $call->label(),
+                    is: array_values(array_diff($is, $was)),
+                );
             }
             if ($then->has($call) && array_diff($was, $is) !== []) {
-                $effects[] = "{$call->label()} no longer closes ".implode(', ', array_diff($was, $is));
+                $effects[] = Message::of(
+                    'setting.setting-check.no-longer-closes',
+                    call: $call->label(),
+                    was: array_values(array_diff($was, $is)),
+                );
             }
         }
 
@@ -125,13 +144,17 @@ final class SettingCheck
         $findings = [];
         foreach ($plan->landing->wall as $number => $end) {
             $terminal = $end->terminal === null ? null : $plan->profile->terminal($end->terminal);
-            if ($terminal?->name->isCall() === true && ! in_array($terminal->printed, $used, true)) {
+            if ($terminal?->name->isCall() === true && !in_array($terminal->printed, $used, true)) {
                 $findings[] = Finding::of(
                     'SET',
                     Severity::Warning,
-                    "{$terminal->printed} has conductor {$number}, and no call closes it",
-                    'With these settings nothing ever uses it.',
-                    'Look at the settings for stages and equipment, or cap it.',
+                    Message::of(
+                        'setting.setting-check.has-conductor-no-call-closes',
+                        terminal: $terminal->printed,
+                        number: $number,
+                    ),
+                    Message::of('setting.setting-check.with-these-settings-nothing-ever'),
+                    Message::of('setting.setting-check.look-at-settings-for-stages'),
                     ["A{$number}"],
                 );
             }
@@ -144,7 +167,7 @@ final class SettingCheck
      * The call table for the screen: calls by plate terminals, with what is closed now and what is needed.
      *
      * @param  array<string, string>  $entered
-     * @return array{columns: list<array{printed: string, role: string}>, rows: list<array{call: string, label: string, cells: list<array{closed: bool, needed: bool}>}>}
+     * @return array{columns: list<array{printed: string, role: string}>, rows: list<array{call: string, label: Message, cells: list<array{closed: bool, needed: bool}>}>}
      */
     public static function table(Plan $plan, array $entered): array
     {
@@ -155,7 +178,7 @@ final class SettingCheck
             $plan->installation->archetype,
         );
         $columns = array_map(
-            static fn ($t): array => [
+            static fn($t): array => [
                 'printed' => $t->printed,
                 'role' => $t->name->isHot() ? 'hot' : ($t->name === TerminalName::C ? 'common' : 'call'),
             ],
@@ -169,7 +192,7 @@ final class SettingCheck
                 $reaches = $plan->profile->outputs !== Place::Wall || $plan->landing->on($t->printed) !== [];
 
                 // In emergency E and Aux may both be closed: "E and/or Aux".
-                $reaches = $reaches && ! ($call === CallName::Emergency && $t->name === TerminalName::E);
+                $reaches = $reaches && !($call === CallName::Emergency && $t->name === TerminalName::E);
 
                 return [
                     'closed' => $closed,

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Terminal;
 
+use Unionbit\Core\Words\Message;
+
 /** Places where a terminal can be: wall, indoor unit, outdoor unit, and a two-part thermostat's module or a receiver. */
 enum Place: string
 {
@@ -13,13 +15,8 @@ enum Place: string
     case Module = 'module';
 
     /** How the place is called on the screen. */
-    public function label(): string
+    public function label(): Message
     {
-        return match ($this) {
-            self::Wall => 'wall plate',
-            self::Indoor => 'indoor board',
-            self::Outdoor => 'outdoor unit',
-            self::Module => 'module at the equipment',
-        };
+        return Message::term($this);
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Terminal;
 
+use Unionbit\Core\Words\Message;
+
 /**
  * What a letter on a plate or board means: as it is printed, and the canonical name where the context tells it.
  * A letter nobody knows is kept as written, with no name, and flagged by the rules.
@@ -14,9 +16,8 @@ final readonly class Terminal
         public string $printed,
         public ?TerminalName $name,
         public bool $ambiguous,
-        public ?string $note,
-    ) {
-    }
+        public ?Message $note,
+    ) {}
 
     public static function known(string $printed, TerminalName $name): self
     {
@@ -24,7 +25,7 @@ final readonly class Terminal
     }
 
     /** A letter that means more than one thing until it is proved at the equipment end (SC13). */
-    public static function ambiguous(string $printed, ?TerminalName $likely, string $note): self
+    public static function ambiguous(string $printed, ?TerminalName $likely, Message $note): self
     {
         return new self($printed, $likely, true, $note);
     }
@@ -35,7 +36,7 @@ final readonly class Terminal
             $printed,
             null,
             true,
-            "The letter {$printed} is in no vocabulary: kept as written, prove it at the equipment.",
+            Message::of('terminal.terminal.letter-in-no-vocabulary-kept', printed: $printed),
         );
     }
 }

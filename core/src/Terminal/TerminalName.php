@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Terminal;
 
+use Unionbit\Core\Words\Message;
+
 /**
  * The canonical names of low-voltage terminals. What is printed on a plate or a board is resolved to one of
  * these by {@see Vocabulary}, in the context of the place where it is printed.
@@ -54,35 +56,16 @@ enum TerminalName: string
             self::O,
             self::B,
             self::OB,
-            self::K => true,
+            self::K
+                => true,
             default => false,
         };
     }
 
     /** The trade's words for what the terminal does. */
-    public function role(): string
+    public function role(): Message
     {
-        return match ($this) {
-            self::R => 'hot',
-            self::Rc => 'hot for cooling',
-            self::Rh => 'hot for heating',
-            self::C => 'common',
-            self::Y1 => 'compressor',
-            self::Y2 => 'compressor, second stage',
-            self::G => 'indoor fan',
-            self::W1 => 'heat',
-            self::W2 => 'heat, second stage',
-            self::Aux => 'auxiliary heat',
-            self::E => 'emergency heat',
-            self::O => 'reversing valve, energised in cooling',
-            self::B => 'reversing valve, energised in heating',
-            self::OB => 'reversing valve',
-            self::L => 'fault signal',
-            self::S1, self::S2 => 'sensor, dry',
-            self::Hum => 'humidifier',
-            self::Deh => 'dehumidify',
-            self::K => 'shared Y and G, with its adapter',
-        };
+        return Message::term($this, 'role');
     }
 
     /**

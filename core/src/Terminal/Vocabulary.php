@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Terminal;
 
+use Unionbit\Core\Words\Message;
+
 /**
  * Resolves what is printed to a canonical terminal. Letters are compared without regard to case; aliases hold
  * only in the context of the place and of the kind of equipment, and ambiguous letters stay marked as such.
@@ -56,7 +58,7 @@ final class Vocabulary
     {
         $terminal = self::resolve($printed, $place, $heatPump);
 
-        return $terminal->name !== null || $terminal->note !== Terminal::asWritten($terminal->printed)->note;
+        return $terminal->name !== null || $terminal->note != Terminal::asWritten($terminal->printed)->note;
     }
 
     private static function doubtful(string $letter, Place $place, bool $heatPump): ?Terminal
@@ -66,42 +68,38 @@ final class Vocabulary
                 ? Terminal::ambiguous(
                     'B',
                     TerminalName::B,
-                    'B is the reversing valve on most units and the common on some: prove it at the equipment.',
+                    Message::of('terminal.vocabulary.b-reversing-valve-on-most'),
                 )
                 : Terminal::ambiguous(
                     'B',
                     TerminalName::C,
-                    'No reversing valve here, so B is most likely the common: prove it at the equipment.',
+                    Message::of('terminal.vocabulary.no-reversing-valve-here-so'),
                 ),
             'X' => Terminal::ambiguous(
                 'X',
                 TerminalName::C,
-                'X is the common on some plates: prove it at the equipment.',
+                Message::of('terminal.vocabulary.x-common-on-some-plates'),
             ),
-            'H' => Terminal::ambiguous(
-                'H',
-                TerminalName::W1,
-                'H is heat on old plates and a humidifier on others: prove it at the equipment.',
-            ),
+            'H' => Terminal::ambiguous('H', TerminalName::W1, Message::of('terminal.vocabulary.h-heat-on-old-plates')),
             'F' => Terminal::ambiguous(
                 'F',
                 $place === Place::Wall ? TerminalName::G : null,
-                'F is the fan on old plates and a fault signal on others: prove it at the equipment.',
+                Message::of('terminal.vocabulary.f-fan-on-old-plates'),
             ),
             'X2' => Terminal::ambiguous(
                 'X2',
                 $heatPump ? TerminalName::Aux : TerminalName::W2,
-                'X2 is auxiliary heat or a second stage: prove it at the equipment.',
+                Message::of('terminal.vocabulary.x2-auxiliary-heat-or-second'),
             ),
             'S', 'D' => Terminal::ambiguous(
                 $letter,
                 null,
-                "{$letter} may be a sensor, dehumidify or a data bus: prove it before any voltage goes on it.",
+                Message::of('terminal.vocabulary.may-be-sensor-dehumidify-or', letter: $letter),
             ),
             'E/AUX' => Terminal::ambiguous(
                 'E/AUX',
                 TerminalName::Aux,
-                'One screw for emergency and auxiliary heat: it needs no tie.',
+                Message::of('terminal.vocabulary.one-screw-for-emergency-auxiliary'),
             ),
             default => null,
         };

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Thermostat;
 
+use Unionbit\Core\Words\Message;
+
 /** Where a thermostat takes its own power from. */
 enum PowerKind: string
 {
@@ -12,13 +14,8 @@ enum PowerKind: string
     case CommonOrBattery = 'common-or-battery';
     case Shared = 'shared';
 
-    public function label(): string
+    public function label(): Message
     {
-        return match ($this) {
-            self::Battery => 'batteries',
-            self::Common => 'R and C',
-            self::CommonOrBattery => 'R and C, or batteries',
-            self::Shared => 'an idle load, without C',
-        };
+        return Message::term($this);
     }
 }

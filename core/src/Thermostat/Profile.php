@@ -6,6 +6,7 @@ namespace Unionbit\Core\Thermostat;
 
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
+use Unionbit\Core\Words\Message;
 
 /** A kind of thermostat, described by a profile file: its screws, link, switches, power and settings. */
 final readonly class Profile
@@ -39,7 +40,7 @@ final readonly class Profile
      */
     public function __construct(
         public string $id,
-        public string $title,
+        public Message $title,
         public array $terminals,
         public ?array $link,
         public string $linkKind,
@@ -57,8 +58,7 @@ final readonly class Profile
         public ?float $leakOhms = null,
         public Place $outputs = Place::Wall,
         public int $linkConductors = 0,
-    ) {
-    }
+    ) {}
 
     public function terminal(string $printed): ?PlateTerminal
     {
@@ -101,7 +101,7 @@ final readonly class Profile
     /** @return list<PlateTerminal> the hot screws of the plate */
     public function hots(): array
     {
-        return array_values(array_filter($this->terminals, static fn (PlateTerminal $t): bool => $t->name->isHot()));
+        return array_values(array_filter($this->terminals, static fn(PlateTerminal $t): bool => $t->name->isHot()));
     }
 
     /** The hot screw on which a single R conductor lands: the one the electronics take from, else the first. */

@@ -8,6 +8,7 @@ use Unionbit\Core\Data\InvalidData;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Terminal\Vocabulary;
+use Unionbit\Core\Words\Message;
 
 /** A profile from what a person reads off a plate and its box: the letters in a line, and a few facts. */
 final class ProfileDraft
@@ -41,23 +42,21 @@ final class ProfileDraft
             $named[] = [
                 $letter,
                 $terminal->name ??
-                throw InvalidData::notAllowed(
-                    '/screws',
-                    $letter,
-                    'letters of the trade, as R Rc Rh C W Y G O/B W2 Y2 Aux E',
-                ),
+                throw InvalidData::notAllowed('/screws', $letter, Message::of('thermostat.profile-draft.letters')),
             ];
         }
-        $hots = array_values(array_filter($named, static fn (array $n): bool => $n[1]->isHot()));
-        $first = $hots[0][0] ?? throw InvalidData::notAllowed('/screws', $given['screws'], 'at least one of R, Rc, Rh');
-        $of = static fn (TerminalName $name): ?string => array_values(
-            array_filter($hots, static fn (array $h): bool => $h[1] === $name),
+        $hots = array_values(array_filter($named, static fn(array $n): bool => $n[1]->isHot()));
+        $first =
+            $hots[0][0] ??
+            throw InvalidData::notAllowed('/screws', $given['screws'], Message::of('thermostat.profile-draft.hot'));
+        $of = static fn(TerminalName $name): ?string => array_values(
+            array_filter($hots, static fn(array $h): bool => $h[1] === $name),
         )[0][0] ?? null;
         [$cooling, $heating] = [$of(TerminalName::Rc) ?? $first, $of(TerminalName::Rh) ?? $first];
         $valve =
             array_filter(
                 $named,
-                static fn (array $n): bool => in_array(
+                static fn(array $n): bool => in_array(
                     $n[1],
                     [TerminalName::O, TerminalName::B, TerminalName::OB],
                     true,
@@ -73,14 +72,15 @@ final class ProfileDraft
         return [
             'title' => trim($given['title']),
             'terminals' => array_map(
-                static fn (array $n): array => [
+                static fn(array $n): array => [
                     'printed' => $n[0],
                     'name' => $n[1]->value,
                     ...$n[1]->isCall() ? ['hot' => in_array($n[1], self::HEATING, true) ? $heating : $cooling] : [],
                 ],
                 $named,
             ),
-            'link' => count($hots) > 1 ? ['kind' => $given['link'], 'between' => [$cooling, $heating]] : ['kind' => 'none'],
+            'link' =>
+                count($hots) > 1 ? ['kind' => $given['link'], 'between' => [$cooling, $heating]] : ['kind' => 'none'],
             'stages' => ['heat' => $given['heat'], 'cool' => $given['cool']],
             'heatPump' => $valve,
             'switches' => $given['switches'],
@@ -89,9 +89,10 @@ final class ProfileDraft
                 ...$given['power'] === 'battery' ? [] : ['from' => $cooling, 'va' => $given['va']],
                 ...$given['power'] === 'shared'
                     ? [
-                        'charges' => array_values(
-                            array_filter($named, static fn (array $n): bool => $n[1] === TerminalName::Y1),
-                        )[0][0] ?? 'Y',
+                        'charges' =>
+                            array_values(
+                                array_filter($named, static fn(array $n): bool => $n[1] === TerminalName::Y1),
+                            )[0][0] ?? 'Y',
                     ]
                     : [],
             ],

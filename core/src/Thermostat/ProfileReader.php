@@ -8,6 +8,7 @@ use Unionbit\Core\Data\Field;
 use Unionbit\Core\Data\InvalidData;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
+use Unionbit\Core\Words\Message;
 
 /** Reads a thermostat profile from decoded JSON: the catalogue's, or a user's own file of the same schema. */
 final class ProfileReader
@@ -34,9 +35,9 @@ final class ProfileReader
 
         return new Profile(
             $node->string('id'),
-            $node->string('title'),
+            Message::named('thermostat', $node->string('title')),
             array_map(
-                static fn (Field $n): PlateTerminal => new PlateTerminal(
+                static fn(Field $n): PlateTerminal => new PlateTerminal(
                     $n->string('printed'),
                     $n->enum('name', TerminalName::class),
                     $n->has('hot') ? $n->string('hot') : null,

@@ -11,31 +11,38 @@ use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Thermostat\PowerKind;
 use Unionbit\Core\Wiring\Conductor;
 use Unionbit\Core\Wiring\EndState;
+use Unionbit\Core\Words\Message;
+use Unionbit\Core\Words\Quantity;
+use Unionbit\Core\Words\Unit;
 
 /** What to load before leaving: tools and parts that this house and this plan ask for, each with its reason. */
 final class Carry
 {
-    /** @return list<array{count: int, item: string, why: string}> */
+    /** @return list<array{count: int, item: Message, why: Message}> */
     public static function of(Installation $house, ?Plan $plan): array
     {
         $wall = $house->wallCable()->conductors ?? [];
         $items = [
-            self::item(1, 'Meter with lead clips', 'every stage'),
-            self::item(2, 'Jumpers, bare wire', 'the calls at wall and board'),
+            self::item(1, Message::of('visit.carry.meter-with-lead-clips'), Message::of('visit.carry.every-stage')),
+            self::item(2, Message::of('visit.carry.jumpers-bare-wire'), Message::of('visit.carry.calls-at-wall-board')),
         ];
         $fuse = $house->transformers()[0]->fuseAmps ?? null;
         if ($fuse !== null) {
-            $items[] = self::item(3, sprintf('Blade fuse, %g A', $fuse), 'the size the board calls for, never larger');
+            $items[] = self::item(
+                3,
+                Message::of('visit.carry.blade-fuse', fuse: Quantity::of($fuse, Unit::Amps)),
+                Message::of('visit.carry.size-board-calls-for-never'),
+            );
             $items[] = self::item(
                 1,
-                sprintf('Test breaker, %g A', $fuse),
-                'in the fuse\'s place while a short is hunted',
+                Message::of('visit.carry.test-breaker', fuse: Quantity::of($fuse, Unit::Amps)),
+                Message::of('visit.carry.in-fuses-place-while-short'),
             );
         }
         $caps = count(
             array_filter(
                 $wall,
-                static fn (Conductor $c): bool => ($plan === null
+                static fn(Conductor $c): bool => ($plan === null
                     ? $c->near
                     : $plan->landing->wall[$c->number] ?? $c->near
                 )->state === EndState::Capped || $c->isSpare(),
@@ -44,47 +51,67 @@ final class Carry
         if ($caps > 0) {
             $items[] = self::item(
                 $plan?->profile->outputs === Place::Module ? 2 * $caps : $caps,
-                'Wire caps, small',
-                'each conductor capped by itself (MR14)',
+                Message::of('visit.carry.wire-caps-small'),
+                Message::of('visit.carry.each-conductor-capped-by-itself'),
             );
         }
         if ($plan !== null) {
-            $items[] = self::item(1, "Thermostat: {$plan->profile->title}", 'the plan');
+            $items[] = self::item(
+                1,
+                Message::of('visit.carry.thermostat', profile: $plan->profile->title),
+                Message::of('visit.carry.plan'),
+            );
             if (in_array($plan->profile->power, [PowerKind::Battery, PowerKind::CommonOrBattery], true)) {
-                $items[] = self::item(1, 'Set of batteries', 'the thermostat runs on them');
+                $items[] = self::item(
+                    1,
+                    Message::of('visit.carry.set-batteries'),
+                    Message::of('visit.carry.thermostat-runs-on-them'),
+                );
             }
             if ($plan->profile->outputs === Place::Module) {
                 $items[] = self::item(
                     1,
                     $plan->profile->linkConductors > 0
-                        ? 'Module for the equipment, short leads'
-                        : 'Receiver for the equipment, short leads',
-                    'its outputs stand at the board (MR20)',
+                        ? Message::of('visit.carry.module-for-equipment-short-leads')
+                        : Message::of('visit.carry.receiver-for-equipment-short-leads'),
+                    Message::of('visit.carry.outputs-stand-at-board-mr20'),
                 );
             }
             if ($plan->changes->sharedKit) {
                 $items[] = self::item(
                     1,
-                    'Adapter of the thermostat\'s kit, short leads',
-                    'compressor and fan share a conductor (WO04)',
+                    Message::of('visit.carry.adapter-thermostats-kit-short-leads'),
+                    Message::of('visit.carry.compressor-fan-share-conductor-wo04'),
                 );
             }
             if ($plan->landing->jumpers !== []) {
-                $items[] = self::item(count($plan->landing->jumpers), 'Jumper with pigtail', 'ties of the plan');
+                $items[] = self::item(
+                    count($plan->landing->jumpers),
+                    Message::of('visit.carry.jumper-with-pigtail'),
+                    Message::of('visit.carry.ties-plan'),
+                );
             }
         }
         if (in_array($house->wallCable()?->kind, ['stranded', 'telephone'], true)) {
-            $items[] = self::item(count($wall), 'Ferrules', 'the wall cable is not solid (SC08)');
+            $items[] = self::item(
+                count($wall),
+                Message::of('visit.carry.ferrules'),
+                Message::of('visit.carry.wall-cable-not-solid-sc08'),
+            );
         }
-        if (array_filter($house->loads(), static fn ($load): bool => $load->kind === LoadKind::Contactor) !== []) {
-            $items[] = self::item(1, 'Low-current clamp', 'amperes of each call');
+        if (array_filter($house->loads(), static fn($load): bool => $load->kind === LoadKind::Contactor) !== []) {
+            $items[] = self::item(
+                1,
+                Message::of('visit.carry.low-current-clamp'),
+                Message::of('visit.carry.amperes-each-call'),
+            );
         }
 
         return $items;
     }
 
-    /** @return array{count: int, item: string, why: string} */
-    private static function item(int $count, string $item, string $why): array
+    /** @return array{count: int, item: Message, why: Message} */
+    private static function item(int $count, Message $item, Message $why): array
     {
         return ['count' => $count, 'item' => $item, 'why' => $why];
     }

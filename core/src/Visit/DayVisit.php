@@ -22,8 +22,7 @@ final readonly class DayVisit
         public int $minutes,
         public int $waits,
         public ?string $two,
-    ) {
-    }
+    ) {}
 
     public function end(): int
     {

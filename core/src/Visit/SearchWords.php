@@ -13,6 +13,7 @@ use Unionbit\Core\Terminal\Vocabulary;
 use Unionbit\Core\Thermostat\PowerKind;
 use Unionbit\Core\Wiring\Conductor;
 use Unionbit\Core\Wiring\Evidence;
+use Unionbit\Core\Words\Message;
 
 /** What a house can be found by: what stands in it, how it is wired, what its plan does, and the words of every job. */
 final class SearchWords
@@ -90,7 +91,7 @@ final class SearchWords
         'not known',
     ];
 
-    /** @return list<string> */
+    /** @return list<string|Message> */
     public static function of(Installation $house, ?Plan $plan): array
     {
         return [
@@ -105,14 +106,14 @@ final class SearchWords
         ];
     }
 
-    /** @return list<string> */
+    /** @return list<string|Message> */
     private static function equipment(Installation $house): array
     {
         $archetype = $house->archetype;
         $pump = $archetype->heatPump;
 
         return [
-            ...array_map(static fn (Load $l): string => $l->label, $house->loads()),
+            ...array_map(static fn(Load $l): Message => $l->label, $house->loads()),
             ...$pump === null
                 ? []
                 : ['heat pump', 'reversing valve', 'defrost', 'balance point', 'lockout', 'emergency heat'],
@@ -165,7 +166,7 @@ final class SearchWords
             Vocabulary::resolve($letter, Place::Wall, $house->archetype->reverses)->name === TerminalName::C;
     }
 
-    /** @return list<string> */
+    /** @return list<string|Message> */
     private static function planned(Plan $plan): array
     {
         return [

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Visit;
 
+use Unionbit\Core\Words\Message;
+
 /** A piece of work that a visit still holds. */
 final readonly class Task
 {
@@ -13,14 +15,13 @@ final readonly class Task
      * @param  bool  $two  a person at each end
      */
     public function __construct(
-        public string $label,
+        public Message $label,
         public int $minutes,
         public int $wait = 0,
         public bool $two = false,
-    ) {
-    }
+    ) {}
 
-    /** @return array{label: string, minutes: int, wait: int, two: bool} */
+    /** @return array{label: Message, minutes: int, wait: int, two: bool} */
     public function toArray(): array
     {
         return ['label' => $this->label, 'minutes' => $this->minutes, 'wait' => $this->wait, 'two' => $this->two];

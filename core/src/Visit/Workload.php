@@ -13,6 +13,7 @@ use Unionbit\Core\Proving\Route\Route;
 use Unionbit\Core\Proving\Route\School;
 use Unionbit\Core\Proving\Step\Steps;
 use Unionbit\Core\Proving\Step\Waits;
+use Unionbit\Core\Words\Message;
 
 /**
  * How long a visit still takes: what survey, plan, settings and proofs need, with the equipment's own delays. The
@@ -37,9 +38,7 @@ final readonly class Workload
     private const ARRIVE = 10;
 
     /** @param  list<Task>  $tasks */
-    private function __construct(public array $tasks)
-    {
-    }
+    private function __construct(public array $tasks) {}
 
     /**
      * @param  int  $facts  open items of the survey besides conductors and pairings
@@ -58,14 +57,19 @@ final readonly class Workload
     ): self {
         $wall = count($house->wallCable()->conductors ?? []);
         $trace = count(Assumptions::toTrace($house));
-        $tasks = $begun ? [] : [new Task('Arrive, talk, covers off', self::ARRIVE)];
+        $tasks = $begun ? [] : [new Task(Message::of('visit.workload.arrive-talk-covers-off'), self::ARRIVE)];
         if ($wall === 0) {
             $expected = count($house->archetype->printedAt(\Unionbit\Core\Terminal\Place::Indoor));
-            $tasks[] = new Task("Look at about {$expected} conductors, both ends", 2 * $expected * self::CONDUCTOR);
+            $tasks[] = new Task(
+                Message::of('visit.workload.look-at-about-conductors-both', expected: $expected),
+                2 * $expected * self::CONDUCTOR,
+            );
         }
         if ($trace > 0) {
             $tasks[] = new Task(
-                $trace === 1 ? 'Trace 1 conductor' : "Trace {$trace} conductors",
+                $trace === 1
+                    ? Message::of('visit.workload.trace-1-conductor')
+                    : Message::of('visit.workload.trace-conductors', trace: $trace),
                 $trace * self::TRACE,
                 0,
                 true,
@@ -73,23 +77,29 @@ final readonly class Workload
         }
         if ($facts > 0) {
             $tasks[] = new Task(
-                "{$facts} ".($facts === 1 ? 'fact' : 'facts').' of the survey',
+                Message::of('visit.workload.survey', facts: $facts, clause: $facts === 1 ? 'fact' : 'facts'),
                 $facts * self::FACT,
             );
         }
         $moves = $plan === null ? max($wall, 2) + 1 : $moves;
         if ($moves > 0) {
             $tasks[] = new Task(
-                $plan === null ? 'Choose, and land the conductors' : "{$moves} moves of the landing list",
+                $plan === null
+                    ? Message::of('visit.workload.choose-land-conductors')
+                    : Message::of('visit.workload.moves-landing-list', moves: $moves),
                 $moves * self::MOVE,
             );
         }
         $settings = $plan === null ? 3 : $settings;
         if ($settings > 0) {
-            $tasks[] = new Task("{$settings} settings", $settings * self::SETTING);
+            $tasks[] = new Task(Message::of('visit.workload.settings', settings: $settings), $settings * self::SETTING);
         }
 
-        return new self([...$tasks, ...self::proofs($house, $plan, $proved), new Task('Handover', self::HANDOVER)]);
+        return new self([
+            ...$tasks,
+            ...self::proofs($house, $plan, $proved),
+            new Task(Message::of('visit.workload.handover'), self::HANDOVER),
+        ]);
     }
 
     public function minutes(): int
@@ -99,17 +109,17 @@ final readonly class Workload
 
     public function hands(): int
     {
-        return array_sum(array_map(static fn (Task $t): int => $t->minutes, $this->tasks));
+        return array_sum(array_map(static fn(Task $t): int => $t->minutes, $this->tasks));
     }
 
     public function waits(): int
     {
-        return array_sum(array_map(static fn (Task $t): int => $t->wait, $this->tasks));
+        return array_sum(array_map(static fn(Task $t): int => $t->wait, $this->tasks));
     }
 
     public function needsTwo(): bool
     {
-        return array_filter($this->tasks, static fn (Task $t): bool => $t->two) !== [];
+        return array_filter($this->tasks, static fn(Task $t): bool => $t->two) !== [];
     }
 
     /**
@@ -126,7 +136,9 @@ final readonly class Workload
                 ? []
                 : [
                     new Task(
-                        $count === 1 ? '1 proof' : "{$count} proofs",
+                        $count === 1
+                            ? Message::of('visit.workload.1-proof')
+                            : Message::of('visit.workload.proofs', count: $count),
                         $route->minutes - $route->waits,
                         $route->waits,
                     ),
@@ -134,20 +146,20 @@ final readonly class Workload
         }
         $calls = array_filter(
             CallTable::needed($house->archetype)->calls(),
-            static fn (CallName $c): bool => $c !== CallName::Idle && $c->mode() === null,
+            static fn(CallName $c): bool => $c !== CallName::Idle && $c->mode() === null,
         );
         $off = $house->archetype->delays['compressor-off'] ?? 0;
         $compressor = count(
             array_filter(
                 $calls,
-                static fn (CallName $c): bool => str_starts_with($c->value, 'cool') ||
+                static fn(CallName $c): bool => str_starts_with($c->value, 'cool') ||
                     ($house->archetype->reverses && str_starts_with($c->value, 'heat')),
             ),
         );
 
         return [
             new Task(
-                count($calls).' calls to prove',
+                Message::of('visit.workload.calls-prove', count: count($calls)),
                 2 * count($calls) * self::STEP,
                 (int) ceil((2 * $compressor * $off) / 60),
             ),

@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace Unionbit\Core\Wiring;
 
 use Unionbit\Core\Terminal\Place;
+use Unionbit\Core\Words\Message;
+use Unionbit\Core\Words\Quantity;
+use Unionbit\Core\Words\Unit;
 
 /** A jacketed run of conductors between two places. */
 final readonly class Cable
@@ -27,8 +30,7 @@ final readonly class Cable
         public float $feet,
         public array $conductors,
         public ?string $kind = null,
-    ) {
-    }
+    ) {}
 
     /** Resistance of one conductor end to end, without its landed ends. */
     public function conductorOhms(): float
@@ -50,7 +52,7 @@ final readonly class Cable
     /** @param  list<Conductor>  $conductors */
     public function withConductors(array $conductors): self
     {
-        usort($conductors, static fn (Conductor $a, Conductor $b): int => $a->number <=> $b->number);
+        usort($conductors, static fn(Conductor $a, Conductor $b): int => $a->number <=> $b->number);
 
         return new self($this->id, $this->from, $this->to, $this->gauge, $this->feet, $conductors, $this->kind);
     }
@@ -58,13 +60,13 @@ final readonly class Cable
     /** @return list<Conductor> all but this one */
     public function without(int $number): array
     {
-        return array_values(array_filter($this->conductors, static fn (Conductor $c): bool => $c->number !== $number));
+        return array_values(array_filter($this->conductors, static fn(Conductor $c): bool => $c->number !== $number));
     }
 
     /** The number that the next conductor of this cable gets. */
     public function nextNumber(): int
     {
-        return 1 + max([0, ...array_map(static fn (Conductor $c): int => $c->number, $this->conductors)]);
+        return 1 + max([0, ...array_map(static fn(Conductor $c): int => $c->number, $this->conductors)]);
     }
 
     /** The end, near or far, that a conductor of this cable has at a place. */
@@ -74,10 +76,12 @@ final readonly class Cable
     }
 
     /** "18/5 · 42 ft" */
-    public function label(): string
+    public function label(): Message
     {
-        $size = $this->conductors === [] ? "{$this->gauge} AWG" : $this->gauge.'/'.count($this->conductors);
+        $length = Quantity::of($this->feet, Unit::Feet);
 
-        return sprintf('%s · %g ft', $size, $this->feet);
+        return $this->conductors === []
+            ? Message::of('wiring.cable.empty', gauge: $this->gauge, length: $length)
+            : Message::of('wiring.cable.size', gauge: $this->gauge, count: count($this->conductors), length: $length);
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Wiring;
 
+use Unionbit\Core\Words\Message;
+
 /** What is wrong with the copper or the insulation of a conductor at one of its ends. */
 enum Condition: string
 {
@@ -13,14 +15,8 @@ enum Condition: string
     case Loose = 'loose';
     case Crushed = 'crushed';
 
-    public function label(): string
+    public function label(): Message
     {
-        return match ($this) {
-            self::Stranded => 'stranded',
-            self::Exposed => 'bare copper outside the screw',
-            self::Pinched => 'insulation under the screw',
-            self::Loose => 'loose',
-            self::Crushed => 'crushed',
-        };
+        return Message::term($this);
     }
 }

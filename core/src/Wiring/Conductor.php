@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Unionbit\Core\Wiring;
 
 use Unionbit\Core\Terminal\Colour;
+use Unionbit\Core\Words\Message;
 
 /**
  * One insulated conductor of a cable, with both ends. `near` is the end at the cable's `from` place (the wall,
@@ -29,8 +30,7 @@ final readonly class Conductor
         public string $note = '',
         public array $condition = [],
         public ?float $loopOhms = null,
-    ) {
-    }
+    ) {}
 
     public function withNear(End $near): self
     {
@@ -79,10 +79,18 @@ final readonly class Conductor
         );
     }
 
-    /** "4 yellow", or "4 white/red" with a tracer stripe. */
-    public function name(): string
+    /** "yellow", or "white/red" with a tracer stripe. */
+    public function color(): Message
     {
-        return $this->number.' '.$this->colour->value.($this->stripe === null ? '' : '/'.$this->stripe->value);
+        return $this->stripe === null
+            ? Message::term($this->colour)
+            : Message::of('wiring.conductor.striped', color: $this->colour, stripe: $this->stripe);
+    }
+
+    /** "4 yellow", or "4 white/red" with a tracer stripe. */
+    public function name(): Message
+    {
+        return Message::of('wiring.conductor.name', number: $this->number, color: $this->color());
     }
 
     /** Nothing lands at either end, and nothing goes on from it. */

@@ -7,6 +7,7 @@ namespace Unionbit\Core\Wiring;
 use Unionbit\Core\Terminal\Colour;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\Vocabulary;
+use Unionbit\Core\Words\Message;
 
 /**
  * What was understood of a one-line conductor entry: `[number] colour[/stripe] near>far flags`, for instance
@@ -50,8 +51,7 @@ final readonly class ConductorEntry
         public array $condition,
         public ?float $loopOhms,
         public array $problems,
-    ) {
-    }
+    ) {}
 
     /**
      * @param  Place  $nearPlace  where the left-hand end is
@@ -75,7 +75,7 @@ final readonly class ConductorEntry
             $problems[] = new EntryProblem(
                 'number',
                 (string) $number,
-                "Conductor number {$number} is not possible. Use 1 to 50.",
+                Message::of('wiring.conductor-entry.conductor-number-not-possible-use', number: $number),
             );
         }
 
@@ -106,7 +106,11 @@ final readonly class ConductorEntry
             $problems[] = new EntryProblem(
                 'ends',
                 '',
-                "Say where it goes: {$nearPlace->label()} letter, then > and the {$farPlace->label()} letter, or cap for a spare.",
+                Message::of(
+                    'wiring.conductor-entry.say-where-goes-letter-then',
+                    nearPlace: $nearPlace->label(),
+                    farPlace: $farPlace->label(),
+                ),
             );
         }
 
@@ -122,7 +126,7 @@ final readonly class ConductorEntry
     /** The conductor that the line describes; only for a complete line. */
     public function toConductor(int $number): Conductor
     {
-        if (! $this->isComplete()) {
+        if (!$this->isComplete()) {
             throw new \LogicException('The entry is not complete.');
         }
         \assert($this->colour !== null && $this->near !== null && $this->far !== null);
@@ -163,10 +167,13 @@ final readonly class ConductorEntry
             $problems[] = new EntryProblem(
                 'colour',
                 $word,
-                ($word === '' ? 'Start with the colour' : "\"{$word}\" is no insulation colour").
-                    '. Use '.
-                    implode(', ', Colour::names()).
-                    '.',
+                Message::of(
+                    'wiring.conductor-entry.use',
+                    clause: $word === ''
+                        ? Message::of('wiring.conductor-entry.start-with-colour')
+                        : Message::of('wiring.conductor-entry.no-insulation-colour', word: $word),
+                    names: Colour::names(),
+                ),
             );
         }
         $stripe = $tracer === null ? null : Colour::tryParse($tracer);
@@ -174,7 +181,7 @@ final readonly class ConductorEntry
             $problems[] = new EntryProblem(
                 'stripe',
                 $tracer,
-                "\"{$tracer}\" is no stripe colour. Use ".implode(', ', Colour::names()).'.',
+                Message::of('wiring.conductor-entry.no-stripe-colour-use', tracer: $tracer, names: Colour::names()),
             );
         }
 
@@ -198,7 +205,7 @@ final readonly class ConductorEntry
             $problems[] = new EntryProblem(
                 $field,
                 '',
-                "The {$place->label()} end is missing. Write a letter, or - for a free end.",
+                Message::of('wiring.conductor-entry.end-missing-write-letter-or', place: $place->label()),
             );
 
             return null;
@@ -211,7 +218,7 @@ final readonly class ConductorEntry
             return End::landed($quoted[1]);
         }
         if (preg_match('/^@([A-Za-z])(\d{1,2})$/', $word, $spliced) === 1) {
-            return End::spliced(strtoupper($spliced[1]).(int) $spliced[2]);
+            return End::spliced(strtoupper($spliced[1]) . (int) $spliced[2]);
         }
         $allowed = $screws[$place->value] ?? null;
         if ($allowed !== null) {
@@ -229,16 +236,21 @@ final readonly class ConductorEntry
             $problems[] = new EntryProblem(
                 $field,
                 $word,
-                "No terminal {$word} on this {$place->label()}. It has ".implode(', ', $allowed).'.',
+                Message::of(
+                    'wiring.conductor-entry.no-terminal-on-has',
+                    word: $word,
+                    place: $place->label(),
+                    allowed: $allowed,
+                ),
             );
 
             return null;
         }
-        if (! Vocabulary::knows($word, $place, $heatPump)) {
+        if (!Vocabulary::knows($word, $place, $heatPump)) {
             $problems[] = new EntryProblem(
                 $field,
                 $word,
-                "No terminal {$word} is known at the {$place->label()}. To keep it exactly as printed, put it in quotes: \"{$word}\".",
+                Message::of('wiring.conductor-entry.no-terminal-known-at-keep', word: $word, place: $place->label()),
             );
 
             return null;
@@ -289,14 +301,14 @@ final readonly class ConductorEntry
                     $problems[] = new EntryProblem(
                         'flag',
                         $word,
-                        'After splice, name the colour that goes on from there.',
+                        Message::of('wiring.conductor-entry.after-splice-name-colour-goes'),
                     );
                 }
             } else {
                 $problems[] = new EntryProblem(
                     'flag',
                     $word,
-                    "\"{$word}\" is no flag. Use ! or traced, seen, ? or colour, cap, spare, cut, broken, splice and a colour, loose, exposed, pinched, crushed, stranded, or ohms as 0.6ohm.",
+                    Message::of('wiring.conductor-entry.no-flag-use-or-traced', word: $word),
                 );
             }
         }

@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Wiring;
 
+use Unionbit\Core\Words\Message;
+
 /**
  * One end of a conductor: landed on a terminal (as printed there), under a connector with another conductor's end at
  * the same place ("B2"), or free in one of the ways that a free end can be left.
  */
 final readonly class End
 {
-    private function __construct(public EndState $state, public ?string $terminal, public ?string $onto = null)
-    {
-    }
+    private function __construct(public EndState $state, public ?string $terminal, public ?string $onto = null) {}
 
     public static function landed(string $terminal): self
     {
@@ -40,10 +40,20 @@ final readonly class End
         return $this->state === EndState::Landed;
     }
 
-    /** The printed terminal, or the word for the free end. */
-    public function label(): string
+    /** The same for two ends that are the same. */
+    public function key(): string
     {
-        return $this->terminal ?? ($this->onto === null ? $this->state->value : "spliced to {$this->onto}");
+        return $this->terminal ?? ($this->onto ?? $this->state->value);
+    }
+
+    /** The printed terminal, or the word for the free end. */
+    public function label(): Message
+    {
+        return match (true) {
+            $this->terminal !== null => Message::raw($this->terminal),
+            $this->onto !== null => Message::of('wiring.end.spliced', onto: $this->onto),
+            default => Message::term($this->state),
+        };
     }
 
     /** @return array{state: string, terminal: ?string, onto?: string} */

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Wiring;
 
+use Unionbit\Core\Words\Message;
+
 /** How it is known that the two ends of a conductor belong together. */
 enum Evidence: string
 {
@@ -12,14 +14,9 @@ enum Evidence: string
     case ColourOnly = 'colour';
     case Unknown = 'unknown';
 
-    public function label(): string
+    public function label(): Message
     {
-        return match ($this) {
-            self::Seen => 'seen at both ends',
-            self::Traced => 'traced',
-            self::ColourOnly => 'colour only',
-            self::Unknown => 'not known',
-        };
+        return Message::term($this);
     }
 
     /** Whether a plan may rest on it without a trace first (SC11). */

@@ -23,8 +23,7 @@ final readonly class Landing
         public bool $linkIn = true,
         public array $jumpers = [],
         public bool $plugIn = false,
-    ) {
-    }
+    ) {}
 
     public function onWall(int $number, End $end): self
     {
@@ -64,7 +63,7 @@ final readonly class Landing
             $this->wall,
             $this->indoor,
             $this->linkIn,
-            array_values(array_filter($this->jumpers, static fn (Jumper $j): bool => $j->label !== $label)),
+            array_values(array_filter($this->jumpers, static fn(Jumper $j): bool => $j->label !== $label)),
             $this->plugIn,
         );
     }

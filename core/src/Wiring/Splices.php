@@ -5,14 +5,13 @@ declare(strict_types=1);
 namespace Unionbit\Core\Wiring;
 
 use Unionbit\Core\Data\InvalidData;
+use Unionbit\Core\Words\Message;
 
 /** Conductor ends that are joined under a connector instead of on a screw. */
 final readonly class Splices
 {
     /** @param  list<Cable>  $cables */
-    public function __construct(private array $cables)
-    {
-    }
+    public function __construct(private array $cables) {}
 
     /**
      * Every splice names a conductor that has an end at that place, and following them ends somewhere.
@@ -32,14 +31,14 @@ final readonly class Splices
                         throw InvalidData::notAllowed(
                             "{$at}/onto",
                             $end->onto,
-                            'another conductor that has an end at the same place',
+                            Message::of('wiring.splices.another-conductor-has-end-at'),
                         );
                     $round = $this->circle("{$cable->id}{$conductor->number}", $side);
                     if ($round !== null) {
                         throw InvalidData::notAllowed(
                             "{$at}/onto",
                             $end->onto,
-                            "a splice that ends somewhere; this one goes round in a circle: {$round}",
+                            Message::of('wiring.splices.splice-ends-somewhere-one-goes', round: $round),
                         );
                     }
                 }
@@ -55,7 +54,7 @@ final readonly class Splices
     public function reaches(Cable $cable, Conductor $conductor, string $side = 'far'): ?array
     {
         $seen = [];
-        while (! isset($seen["{$cable->id}{$conductor->number}.{$side}"])) {
+        while (!isset($seen["{$cable->id}{$conductor->number}.{$side}"])) {
             $seen["{$cable->id}{$conductor->number}.{$side}"] = true;
             $end = $side === 'far' ? $conductor->far : $conductor->near;
             if ($end->terminal !== null) {
@@ -127,7 +126,7 @@ final readonly class Splices
             if ($next === null) {
                 return null;
             }
-            $id = $next[0]->id.$next[1]->number;
+            $id = $next[0]->id . $next[1]->number;
             $side = $next[2];
             $way[] = $id;
             if ($id === $start) {

@@ -18,7 +18,7 @@ function inAtTheEnd(TimeMachine $machine, CallName $call, int $seconds, ?int $un
 {
     $last = [];
     foreach ($machine->run($call, $seconds, 0, $until) as $event) {
-        if (preg_match('/^(.+) (pulled in|at rest|buzzing|chattering)$/', $event['what'], $words) === 1) {
+        if (preg_match('/^(.+) (pulled in|at rest|buzzing|chattering)$/', said($event['what']), $words) === 1) {
             $last[$words[1]] = $words[2];
         }
     }
@@ -32,7 +32,7 @@ function inAtTheEnd(TimeMachine $machine, CallName $call, int $seconds, ?int $un
 function inAtOnce(Circuit $circuit, Setup $setup): array
 {
     $in = array_map(
-        static fn (string $id): string => $circuit->installation->load($id)->label ?? $id,
+        static fn(string $id): string => said($circuit->installation->load($id)->label ?? $id),
         $circuit->operate($setup)->pulledIn(),
     );
     sort($in);

@@ -8,7 +8,7 @@ use Unionbit\Core\Call\CallTable;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Tests\Support\House;
 
-$letters = static fn (array $names): array => array_map(static fn (TerminalName $n): string => $n->value, $names);
+$letters = static fn(array $names): array => array_map(static fn(TerminalName $n): string => $n->value, $names);
 
 it('closes what a gas furnace with cooling needs', function (string $call, array $closes) use ($letters): void {
     expect($letters(CallTable::needed(House::archetype())->closes(CallName::from($call))))->toBe($closes);

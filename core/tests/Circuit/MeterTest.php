@@ -19,27 +19,33 @@ it('explains volts by their path', function (Setup $setup, string $a, string $b,
         ->and($reading->reason)
         ->toContain($reading->nominal > 1 ? 'transformer' : '', $reason);
 })->with([
-    'supply' => [Setup::calling(), 'wall.Rc', 'wall.C', 26.3, 'whole transformer, less the run over 1 red and 5 blue'],
+    'supply' => [
+        Setup::calling(),
+        'wall.Rc',
+        'wall.C',
+        26.3,
+        'Full transformer voltage, minus the drop in 1 red and 5 blue',
+    ],
     'same wire' => [
         Setup::calling('Y1', 'G'),
         'wall.Rc',
         'wall.Y1',
         0.0,
-        'same wire now, through the closed Y1 switch',
+        'Same wire right now, through the closed Y1 switch',
     ],
     'open switch' => [
         Setup::calling(),
         'wall.Rc',
         'wall.Y1',
         26.3,
-        'Y1 switch is open, with the full voltage across it: the way round is the idle contactor',
+        'full voltage is across the Y1 switch, which is open: the way around is the idle contactor',
     ],
     'idle load' => [
         Setup::calling(),
         'wall.Y1',
         'wall.C',
         0.0,
-        'No source between these points: joined only by the idle contactor',
+        'No source between these points: they are joined only through the idle contactor',
     ],
     'through the link' => [Setup::calling('W1'), 'wall.Rc', 'wall.W1', 0.0, 'Rc–Rh link and the closed W1 switch'],
     'at the load' => [Setup::calling('Y1', 'G'), 'outdoor.Y', 'outdoor.C', 25.8, 'outdoor 1 red'],
@@ -47,7 +53,7 @@ it('explains volts by their path', function (Setup $setup, string $a, string $b,
 ]);
 
 it('says that a C screw without a conductor floats, and what to read instead of the ghost', function (): void {
-    $plan = House::plan(edit: static fn ($landing) => $landing->onWall(5, End::free()));
+    $plan = House::plan(edit: static fn($landing) => $landing->onWall(5, End::free()));
     $reading = (new Meter($plan->circuit()))->volts(Setup::calling()->faceOff(), 'wall.Rc', 'wall.C');
 
     expect($reading->floating)

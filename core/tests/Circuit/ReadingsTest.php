@@ -153,7 +153,7 @@ it('reads volts in each call as the trade knows them', function (
         'wall.Aux',
         23.5,
         26.5,
-        'Aux switch and the defrost relay\'s W contact are open',
+        'Aux switch and the defrost relay\'s W contact, which are open',
     ],
     'open call to C: nothing' => ['heat-pump-o-2c-2aux', 'cool-2', 'wall.Aux', 'wall.C', 0.0, 0.3, 'No source between'],
     'O open in heating' => [
@@ -163,7 +163,7 @@ it('reads volts in each call as the trade knows them', function (
         'wall.O/B',
         23.5,
         26.5,
-        "O/B switch and the defrost relay's valve feed are open",
+        "O/B switch and the defrost relay's valve feed, which are open",
     ],
     'B closed in heating' => ['heat-pump-b-1c-1aux', 'heat-1', 'wall.Rc', 'wall.O/B', 0.0, 0.1, 'closed O/B switch'],
     'defrost: Aux fed backwards' => [
@@ -182,7 +182,7 @@ it('reads volts in each call as the trade knows them', function (
         'wall.Aux',
         0.0,
         0.5,
-        "same wire now, through the defrost relay's W contact",
+        "Same wire right now, through the defrost relay's W contact",
     ],
     'defrost: E too through its tie at the board' => [
         'heat-pump-o-1c-1aux',

@@ -62,7 +62,7 @@ it('shows nothing measurable when two floating supplies are tied', function (): 
     }
     expect($tied->operate(Setup::calling('Y1', 'G'))->pulledIn())
         ->toEqualCanonicalizing(['contactor', 'blower-relay'])
-        ->and(implode(' ', $tied->operate(Setup::calling())->notes))
+        ->and(joined(' ', $tied->operate(Setup::calling())->notes))
         ->toContain('Two transformers are joined')
         ->and($apart->operate(Setup::calling())->notes)
         ->toBe([]);
@@ -115,7 +115,7 @@ it('mentions the second stable state: out from cold, in if it was in', function 
 
     expect($reading->nominal)
         ->toEqualWithDelta(15.3, 1.0)
-        ->and(implode(' ', $reading->notes))
+        ->and(joined(' ', $reading->notes))
         ->toContain('if the contactor was in already it stays in')
         ->and($circuit->otherState($setup)?->loadVolts['contactor'])
         ->toEqualWithDelta(24.4, 1.0)
@@ -137,9 +137,9 @@ it('reports a transformer that is off and fed backwards', function (): void {
     );
     $apart = twoSupplies(true, 'in')->operate(Setup::calling()->with(new SourceScaled('T2', 0.0)));
 
-    expect(implode(' ', $tied->notes))
+    expect(joined(' ', $tied->notes))
         ->toContain('T2 is off and fed backwards', 'PRIMARY')
-        ->and(implode(' ', $apart->notes))
+        ->and(joined(' ', $apart->notes))
         ->not->toContain('PRIMARY');
 });
 
@@ -150,7 +150,7 @@ it('widens a reading to what an unknown phase may make of it', function (): void
         ->toBeLessThan(1.0)
         ->and($reading->high)
         ->toBeGreaterThan(52.0)
-        ->and(implode(' ', $reading->notes))
+        ->and(joined(' ', $reading->notes))
         ->toContain('Phase or bonding of the second transformer is not known');
 });
 
@@ -161,7 +161,7 @@ it('carries both outcomes where a corner of the tolerances crosses a pull-in lim
         'outdoor.C',
     );
 
-    expect(implode(' ', $reading->notes))
+    expect(joined(' ', $reading->notes))
         ->toContain('Within tolerance the contactor may be')
         ->and($reading->high - $reading->low)
         ->toBeGreaterThan(9.0);

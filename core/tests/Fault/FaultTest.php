@@ -6,7 +6,6 @@ use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Call\CallTable;
 use Unionbit\Core\Circuit\LoadState;
 use Unionbit\Core\Circuit\Solve\Network;
-use Unionbit\Core\Data\InvalidData;
 use Unionbit\Core\Fault\Fault;
 use Unionbit\Core\Fault\FaultCatalogue;
 use Unionbit\Core\Fault\FaultedCall;
@@ -172,7 +171,7 @@ it('shows a bridged fuse only behind a short, which then loads the transformer',
         ->toBe([])
         ->and($held->sourceAmps('T1'))
         ->toBeGreaterThan((3 * 40) / 24)
-        ->and(implode(' ', $held->notes))
+        ->and(joined(' ', $held->notes))
         ->toContain('over its 40 VA')
         ->and($both->intermittent)
         ->toBeFalse()
@@ -187,7 +186,7 @@ it(
         $circuit = $plan->circuit();
         $noFan = House::fault($plan, 'fan-setting');
         $both = Fault::together($noFan, House::fault($plan, 'fan-jumper'));
-        $seen = static fn (Fault $fault): array => Observables::of(
+        $seen = static fn(Fault $fault): array => Observables::of(
             $circuit,
             $circuit->operate(FaultedCall::setup($circuit, CallName::Heat1, $fault)),
             $fault,
@@ -213,8 +212,8 @@ it('refuses an effect that it does not know instead of doing nothing', function 
     ];
 
     expect(
-        fn () => FaultCatalogue::read(['faults' => [$entry]])->of(House::example('furnace-gas-1h')->circuit()),
-    )->toThrow(InvalidData::class, '/faults/0/effect/do: is "none"');
+        fn() => FaultCatalogue::read(['faults' => [$entry]])->of(House::example('furnace-gas-1h')->circuit()),
+    )->toThrow(refusing('/faults/0/effect/do: is "none"'));
 });
 
 it('has shorted turns that read nearly good ohms and never pull', function (): void {
@@ -264,7 +263,7 @@ it('gives with updates of one factorisation what a new factorisation gives', fun
         $point = $circuit->operate(FaultedCall::setup($circuit, $calls[$index % count($calls)], $fault));
         $anew = Network::ac($point->netlist)->solve();
         foreach ($point->netlist->elements as $element) {
-            if (! $element->isOpen()) {
+            if (!$element->isOpen()) {
                 expect(
                     abs(
                         $point->phasors->magnitude($element->a, $element->b) -

@@ -2,7 +2,6 @@
 
 declare(strict_types=1);
 
-use Unionbit\Core\Data\InvalidData;
 use Unionbit\Core\Figures\BalancePoint;
 use Unionbit\Core\Figures\Figures;
 use Unionbit\Core\Figures\OverflowPlacement;
@@ -21,15 +20,12 @@ function figure(string $key, array $given, ?string $archetype = null): array
     $plan = $archetype === null ? null : House::example($archetype);
     $values = Figures::values($figure, $given, $plan) ?? throw new LogicException('an input is missing');
     $result = $figure->compute($values, $plan);
+    $lines = said($result->lines);
 
     return [
-        'lines' => array_column(
-            array_map(static fn (array $l): array => [$l['label'], $l['value']], $result->lines),
-            1,
-            0,
-        ),
+        'lines' => array_column(array_map(static fn(array $l): array => [$l['label'], $l['value']], $lines), 1, 0),
         'tone' => $result->tone,
-        'verdict' => $result->verdict,
+        'verdict' => said($result->verdict),
     ];
 }
 
@@ -196,15 +192,15 @@ it('names input, value and what is allowed, and waits for what is missing', func
 
     expect(Figures::values($figure, [], null))
         ->toBeNull()
-        ->and(fn (): ?array => Figures::values($figure, ['measured' => -3], null))
-        ->toThrow(InvalidData::class, '/measured: is -3; allowed: measured; 99999 for over limit from 0 to 99999 Ω');
+        ->and(fn(): ?array => Figures::values($figure, ['measured' => -3], null))
+        ->toThrow(refusing('/measured: is -3; allowed: measured; 99999 for over limit from 0 to 99,999 Ω'));
 });
 
 it('fills from the house and follows its circuit', function (): void {
     $plan = House::example('dual-fuel-o-2c-2h');
     $load = figure('transformer-load', [], 'dual-fuel-o-2c-2h');
 
-    expect(array_filter(array_keys($load['lines']), static fn (string $l): bool => str_contains($l, 'Defrost')))
+    expect(array_filter(array_keys($load['lines']), static fn(string $l): bool => str_contains($l, 'Defrost')))
         ->not->toBe([])
         ->and($load['verdict'])
         ->toContain('% of the rating at most, in')
@@ -221,7 +217,7 @@ it('leaves empty what a house gives and cannot be right, and says so, on every k
     string $archetype,
 ): void {
     $plan = House::example($archetype);
-    $nothing = array_map(static fn (): End => End::free(EndState::Capped), $plan->landing->wall);
+    $nothing = array_map(static fn(): End => End::free(EndState::Capped), $plan->landing->wall);
     $bare = $plan->landed(new Landing($nothing));
     $cable = Figures::named('cable') ?? throw new LogicException('no figure');
     foreach (Figures::all() as $figure) {
@@ -249,7 +245,7 @@ it('finds by the circuit where an overflow switch goes', function (
 ): void {
     $ways = array_column(OverflowPlacement::ways(House::example($archetype, $profile)), null, 'key');
 
-    expect(array_values(array_filter($ways, static fn (array $w): bool => $w['best']))[0]['key'] ?? null)->toBe($best);
+    expect(array_values(array_filter($ways, static fn(array $w): bool => $w['best']))[0]['key'] ?? null)->toBe($best);
     foreach ($against as $key => $why) {
         expect($ways[$key]['why'])->toBe($why, $key);
     }
@@ -278,7 +274,8 @@ it('finds by the circuit where an overflow switch goes', function (
         'power-sharing-1h-1c',
         'Y',
         [
-            'Y' => 'the thermostat keeps its power, and heat goes on; it loses its charge while the pan is wet, as it charges through that conductor',
+            'Y' =>
+                'the thermostat keeps its power, and heat goes on; it loses its charge while the pan is wet, as it charges through that conductor',
         ],
     ],
 ]);

@@ -55,8 +55,8 @@ it('keeps every field of a conductor through a round trip', function (Conductor 
 ]);
 
 it('refuses bad data with its pointer', function (array $survey, string $pointer): void {
-    expect(fn () => SurveyFile::read($survey, House::archetype()))->toThrow(
-        fn (InvalidData $problem) => expect($problem->pointer)->toBe($pointer),
+    expect(fn() => SurveyFile::read($survey, House::archetype()))->toThrow(
+        fn(InvalidData $problem) => expect($problem->pointer)->toBe($pointer),
     );
 })->with([
     'line volts' => [['facts' => ['lineVolts' => 12]], '/facts/lineVolts'],
@@ -153,7 +153,7 @@ it('says what a survey still needs', function (array $facts, bool $measured, arr
     $survey = [...SurveyFile::write(House::survey(facts: $facts)), 'answers' => $answers];
     $items = SurveyProgress::items(SurveyFile::read($survey, House::archetype()), $measured);
 
-    expect(array_column(array_filter($items, static fn (array $i): bool => ! $i['done']), 'key'))->toBe($open);
+    expect(array_column(array_filter($items, static fn(array $i): bool => !$i['done']), 'key'))->toBe($open);
 })->with([
     [
         ['plateLink' => 'unknown'],

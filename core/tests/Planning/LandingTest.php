@@ -15,11 +15,11 @@ function landed(string $archetype, string $profile): string
 {
     $plan = House::example($archetype, $profile);
 
-    return implode(
+    return joined(
         ' ',
         array_map(
-            static fn (Conductor $c): string => $c->far->terminal.
-                '>'.
+            static fn(Conductor $c): string => $c->far->terminal .
+                '>' .
                 ($plan->landing->wall[$c->number]->terminal ?? 'cap'),
             $plan->installation->wallCable()->conductors ?? [],
         ),
@@ -79,10 +79,12 @@ it('lands each conductor on the screw that its equipment end calls for', functio
 it('finds nothing that blocks where every screw is there', function (string $archetype): void {
     $blocking = array_filter(
         MappingRules::check(House::example($archetype)),
-        static fn (Finding $f): bool => $f->severity->blocks(),
+        static fn(Finding $f): bool => $f->severity->blocks(),
     );
 
-    expect(array_map(static fn (Finding $f): string => "{$f->code} {$f->title}", array_values($blocking)))->toBe([]);
+    expect(array_map(static fn(Finding $f): string => "{$f->code} " . said($f->title), array_values($blocking)))->toBe(
+        [],
+    );
 })->with(House::ids('equipment'));
 
 it('reports what a plate has no screw for', function (
@@ -92,11 +94,11 @@ it('reports what a plate has no screw for', function (
     string $says,
 ): void {
     $titles = array_map(
-        static fn (Finding $f): string => "{$f->code} {$f->title}",
+        static fn(Finding $f): string => "{$f->code} " . said($f->title),
         MappingRules::check(House::example($archetype, $profile)),
     );
 
-    expect(implode('; ', $titles))
+    expect(joined('; ', $titles))
         ->toContain("{$code} ")
         ->toContain($says);
 })->with([
@@ -118,7 +120,7 @@ it('writes a plan and reads it back the same', function (string $archetype): voi
 
 it('reads every profile with its outputs, power and link', function (string $id): void {
     $profile = House::profile($id);
-    $calls = array_filter($profile->terminals, static fn ($t): bool => $t->name->isCall());
+    $calls = array_filter($profile->terminals, static fn($t): bool => $t->name->isCall());
 
     expect($profile)
         ->toBeInstanceOf(Profile::class)
@@ -127,7 +129,7 @@ it('reads every profile with its outputs, power and link', function (string $id)
         ->and($profile->mainHot())
         ->not->toBeNull()
         ->and(
-            array_filter($calls, static fn ($t): bool => $profile->terminal((string) $t->hot)?->name->isHot() !== true),
+            array_filter($calls, static fn($t): bool => $profile->terminal((string) $t->hot)?->name->isHot() !== true),
         )
         ->toBe([]);
 })->with(House::ids('thermostats'));

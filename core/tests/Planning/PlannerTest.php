@@ -38,7 +38,7 @@ use Unionbit\Core\Wiring\Jumper;
 function demoHouse(string $name): Installation
 {
     $json = json_decode(
-        (string) file_get_contents(__DIR__."/../../../database/demo/{$name}.json"),
+        (string) file_get_contents(__DIR__ . "/../../../database/demo/{$name}.json"),
         true,
         flags: JSON_THROW_ON_ERROR,
     );
@@ -53,12 +53,12 @@ function demoHouse(string $name): Installation
 function offers(PlanList $list): array
 {
     return array_map(
-        static fn (PlanOffer $c): string => trim(
-            implode(',', $c->codes()).
-                ': '.
-                implode(
+        static fn(PlanOffer $c): string => trim(
+            joined(',', $c->codes()) .
+                ': ' .
+                joined(
                     '; ',
-                    array_map(static fn (array $l): string => $l['call']->value, [
+                    array_map(static fn(array $l): string => $l['call']->value, [
                         ...$c->proof->lost,
                         ...$c->proof->raised,
                     ]),
@@ -102,14 +102,14 @@ it('shares one conductor between compressor and fan (WO04)', function (): void {
     $kit = array_values(
         array_filter(
             Planner::of(demoHouse('ropewalk-11'), House::profile('c-powered-shared-kit-2h-2c'))->offered,
-            static fn (PlanOffer $c): bool => in_array('WO04', $c->codes(), true),
+            static fn(PlanOffer $c): bool => in_array('WO04', $c->codes(), true),
         ),
     )[0];
     $circuit = $kit->plan->circuit();
-    $in = static fn (Setup $setup): array => array_values(
+    $in = static fn(Setup $setup): array => array_values(
         array_intersect($circuit->operate($setup)->pulledIn(), ['blower-relay', 'contactor', 'kit-cooling', 'kit-fan']),
     );
-    $volts = static fn (Setup $setup, string $a, string $b): float => (float) (new Meter($circuit))->read(
+    $volts = static fn(Setup $setup, string $a, string $b): float => (float) (new Meter($circuit))->read(
         MeterMode::Volts,
         $setup,
         $a,
@@ -146,10 +146,10 @@ it('shares one conductor between compressor and fan (WO04)', function (): void {
         $circuit->operate(FaultedCall::setup($circuit, CallName::Cool1, $fault));
         $named[] = $fault->id;
     }
-    expect(implode(' ', $named))->toContain('kit-contact-open:kit-y kit-contact-open:kit-g')->toContain('switch.K');
+    expect(joined(' ', $named))->toContain('kit-contact-open:kit-y kit-contact-open:kit-g')->toContain('switch.K');
     $steps = new Steps($kit->plan);
-    $points = static fn (string $key): array => array_map(
-        static fn ($p): string => $p->key(),
+    $points = static fn(string $key): array => array_map(
+        static fn($p): string => $p->key(),
         $steps->find($key)->probes ?? [],
     );
     expect($steps->find('fan.jumper'))
@@ -171,8 +171,8 @@ it('shares one conductor between compressor and fan (WO04)', function (): void {
 it('moves the thermostat to where a cable can be had, once the survey has found a place (WO12)', function (): void {
     $house = demoHouse('ropewalk-11');
     $profile = House::profile('c-powered-3h-2c');
-    $moved = static fn (Installation $h): array => array_values(
-        array_filter(Planner::of($h, $profile)->offered, static fn (PlanOffer $c): bool => $c->codes() === ['WO12']),
+    $moved = static fn(Installation $h): array => array_values(
+        array_filter(Planner::of($h, $profile)->offered, static fn(PlanOffer $c): bool => $c->codes() === ['WO12']),
     );
     $found = $moved(
         new Installation(
@@ -192,7 +192,7 @@ it('moves the thermostat to where a cable can be had, once the survey has found 
         ->toBe(18.0)
         ->and($found[0]->lost())
         ->toBe([])
-        ->and(implode("\n", array_map(static fn ($m): string => $m->text, MoveList::of($found[0]->plan))))
+        ->and(joined("\n", array_map(static fn($m): string => said($m->text), MoveList::of($found[0]->plan))))
         ->toContain('to the other wall position')
         ->toContain('cover plate over the old position')
         ->and(PlainWords::of($found[0]))
@@ -206,9 +206,11 @@ it('refuses with the circuit\'s own reason', function (
     string $why,
 ): void {
     $refused = Planner::of(demoHouse($house), House::profile($profile))->refused;
-    $found = array_values(array_filter($refused, static fn (PlanOffer $c): bool => str_contains($c->title(), $title)));
+    $found = array_values(
+        array_filter($refused, static fn(PlanOffer $c): bool => str_contains(said($c->title()), $title)),
+    );
 
-    expect($found)->not->toBe([])->and(implode(' ', $found[0]->refusals()))->toContain($why);
+    expect($found)->not->toBe([])->and(joined(' ', $found[0]->refusals()))->toContain($why);
 })->with([
     'WO03 without a tie: no air' => [
         'ropewalk-11',
@@ -245,7 +247,7 @@ it(
             ->offered[0];
 
         expect(
-            array_map(static fn (Jumper $j): string => "{$j->place->value} {$j->label}", $best->plan->landing->jumpers),
+            array_map(static fn(Jumper $j): string => "{$j->place->value} {$j->label}", $best->plan->landing->jumpers),
         )->toBe($ties);
     },
 )->with([
@@ -257,7 +259,7 @@ it(
 it('ranks by the weights that it is given', function (): void {
     $house = demoHouse('ropewalk-11');
     $profile = House::profile('c-or-battery-2h-2c');
-    $first = static fn (array $weights): string => Planner::of(
+    $first = static fn(array $weights): string => Planner::of(
         $house,
         $profile,
         Weights::from($weights),
@@ -276,7 +278,7 @@ it('ranks by the weights that it is given', function (): void {
 it('says in reasons and in plain words what a plan does, without letters for the customer', function (): void {
     $best = Planner::of(demoHouse('ropewalk-11'), House::profile('c-or-battery-2h-2c'))->offered[0];
 
-    expect(implode(' | ', $best->reasons()))
+    expect(joined(' | ', $best->reasons()))
         ->toContain('keeps 3 of 4 calls: the fan alone cannot be called')
         ->toContain('to buy: Jumper with pigtail')
         ->toContain('one trip to the equipment')
@@ -298,7 +300,7 @@ it('keeps a chosen plan whole in its file: new cable, float moved, plug-in, ties
 
     expect($again)
         ->toEqual($plan)
-        ->and(implode("\n", array_map(static fn ($m): string => $m->text, MoveList::of($again))))
+        ->and(joined("\n", array_map(static fn($m): string => said($m->text), MoveList::of($again))))
         ->toContain($move)
         ->and(array_column(WiringTable::rows($again), 'label'))
         ->not->toBe([]);
@@ -313,7 +315,7 @@ it('keeps a chosen plan whole in its file: new cable, float moved, plug-in, ties
 ]);
 
 it('follows a short from the fuse round to the common and says how soon which fuse opens', function (): void {
-    $short = ShortPath::of(House::plan(House::C_POWERED, [], static fn ($l) => $l->onWall(5, End::landed('Rh'))));
+    $short = ShortPath::of(House::plan(House::C_POWERED, [], static fn($l) => $l->onWall(5, End::landed('Rh'))));
 
     expect($short?->call)
         ->toBe('idle')
@@ -332,8 +334,8 @@ it('follows a short from the fuse round to the common and says how soon which fu
 });
 
 it('knows the ohms of each landed call before power, and where it is blind', function (): void {
-    $rows = array_column(PreCheck::of(House::plan()), null, 'label');
-    $pump = array_column(PreCheck::of(House::example('heat-pump-o-1c-1aux')), null, 'label');
+    $rows = array_column(said(PreCheck::of(House::plan())), null, 'label');
+    $pump = array_column(said(PreCheck::of(House::example('heat-pump-o-1c-1aux'))), null, 'label');
 
     expect(array_keys($rows))
         ->toBe(['Y1 to C', 'G to C', 'W1 to C'])
@@ -377,7 +379,7 @@ it('ranks the kinds of thermostat for a house by what is wished', function (
 
 it('never offers a plan that a walk of its nets objects to', function (int $seed): void {
     mt_srand($seed);
-    $pick = static fn (array $from): mixed => $from[mt_rand(0, count($from) - 1)];
+    $pick = static fn(array $from): mixed => $from[mt_rand(0, count($from) - 1)];
     $house = ExampleHouse::of(House::archetype($pick(House::ids('equipment'))), (float) mt_rand(15, 120), 30.0);
     $profile = House::profile($pick(House::ids('thermostats')));
     $wall = $house->wallCable() ?? throw new LogicException('no wall cable');
@@ -414,12 +416,12 @@ it('never offers a plan that a walk of its nets objects to', function (int $seed
     expect(count($list->offered))->toBeLessThanOrEqual(Planner::MOST_SHOWN);
     foreach ($list->offered as $candidate) {
         $proved = array_map(
-            static fn (CallProof $p): string => $p->call->value,
-            array_filter($candidate->proof->calls, static fn (CallProof $p): bool => $p->isProved()),
+            static fn(CallProof $p): string => $p->call->value,
+            array_filter($candidate->proof->calls, static fn(CallProof $p): bool => $p->isProved()),
         );
         expect((new NetWalk($candidate->plan))->objections(array_values($proved)))->toBe(
             [],
-            "{$survey->archetype->id} on {$profile->id}, {$candidate->title()}",
+            "{$survey->archetype->id} on {$profile->id}, " . said($candidate->title()),
         );
         // Written to a file and read again it is the same plan, with the same proof.
         $again = PlanFile::read(
@@ -433,14 +435,14 @@ it('never offers a plan that a walk of its nets objects to', function (int $seed
 
 it('objects to a bad plan, so that the walk of nets can fail', function (callable $edit, string $says): void {
     expect(
-        implode(' ', (new NetWalk(House::plan(edit: $edit)))->objections(['cool-1', 'heat-1', 'fan', 'idle'])),
+        joined(' ', (new NetWalk(House::plan(edit: $edit)))->objections(['cool-1', 'heat-1', 'fan', 'idle'])),
     )->toContain($says);
 })->with([
-    [static fn ($l) => $l->onWall(5, End::landed('Rh')), 'hot meets common'],
-    [static fn ($l) => $l->onWall(4, End::free(EndState::Capped)), 'the compressor runs without air'],
-    [static fn ($l) => $l->onWall(5, End::free(EndState::Capped)), 'no power between'],
-    [static fn ($l) => $l->onWall(2, End::landed('G'))->onWall(4, End::landed('W1')), 'instead of'],
-    [static fn ($l) => $l->withJumper(new Jumper(Place::Indoor, 'Y', 'W', 'bad')), 'instead of'],
+    [static fn($l) => $l->onWall(5, End::landed('Rh')), 'hot meets common'],
+    [static fn($l) => $l->onWall(4, End::free(EndState::Capped)), 'the compressor runs without air'],
+    [static fn($l) => $l->onWall(5, End::free(EndState::Capped)), 'no power between'],
+    [static fn($l) => $l->onWall(2, End::landed('G'))->onWall(4, End::landed('W1')), 'instead of'],
+    [static fn($l) => $l->withJumper(new Jumper(Place::Indoor, 'Y', 'W', 'bad')), 'instead of'],
 ]);
 
 it('asks no proof of a call that the plan has given up', function (): void {

@@ -34,7 +34,7 @@ function judged(string $step, string $a, string $b, ?float $value, int $left = 0
 }
 
 it('has each call by jumper and by voltage, fan first', function (): void {
-    expect(array_map(static fn (Step $s): string => $s->key(), (new Steps(House::plan()))->all()))->toBe([
+    expect(array_map(static fn(Step $s): string => $s->key(), (new Steps(House::plan()))->all()))->toBe([
         'idle.pre-check',
         'fan.jumper',
         'fan.board-jumper',
@@ -50,7 +50,7 @@ it('has each call by jumper and by voltage, fan first', function (): void {
 
 it('sets the call up so that its loads pull in', function (string $profile): void {
     $plan = House::plan($profile);
-    foreach (array_filter((new Steps($plan))->all(), static fn (Step $s): bool => ! $s->staysDead) as $step) {
+    foreach (array_filter((new Steps($plan))->all(), static fn(Step $s): bool => !$s->staysDead) as $step) {
         expect($plan->circuit()->operate($step->setup)->pulledIn())->toEqualCanonicalizing(
             $plan->installation->archetype->needs[$step->call->value],
             $step->key(),
@@ -84,7 +84,7 @@ it('fails 24 V from R to Y with cooling called: the switch is open, not a call',
         ->toContain(
             '24.0 V where',
             'the thermostat\'s Y1 switch is open',
-            'full voltage across it: the way round is the idle contactor',
+            'full voltage is across the Y1 switch, which is open: the way around is the idle contactor',
         );
 });
 
@@ -101,7 +101,7 @@ it('judges', function (
 
     expect($verdict->outcome)
         ->toBe($outcome)
-        ->and($verdict->reason.' '.implode('; ', $verdict->candidates))
+        ->and(said($verdict->reason) . ' ' . joined('; ', $verdict->candidates))
         ->toContain($says);
 })->with([
     'in band' => ['cool-1.voltage', 'indoor.Y', 'indoor.C', 25.6, 0, Outcome::Pass, 'closed Y1 switch'],
@@ -139,7 +139,7 @@ it('judges', function (
 ]);
 
 it('is neutral about a ghost and fails a point that is fed', function (): void {
-    $plan = House::plan(edit: static fn ($l) => $l->onWall(4, End::free()));
+    $plan = House::plan(edit: static fn($l) => $l->onWall(4, End::free()));
     $meter = new Meter($plan->circuit());
     $setup = Setup::calling();
     $floating = $meter->volts($setup, 'wall.G', 'wall.C');
@@ -233,7 +233,7 @@ it('repeats the jumper at the board with the field cable off, each family on its
         ->toBe($closes)
         ->and(array_values(array_intersect($point->pulledIn(), $plan->installation->archetype->needs[$call])))
         ->toEqualCanonicalizing($runs)
-        ->and(implode(' ', $step->restore))
+        ->and(joined(' ', $step->restore))
         ->toContain('Thermostat cable back on the board')
         ->and($point->notes)
         ->toBe([]);
@@ -256,8 +256,8 @@ it('proves a thermostat on batteries by continuity, and says why another cannot'
     $step = (new Steps($plan))->find('cool-1.continuity') ?? throw new LogicException('no step');
     $meter = new Meter($plan->circuit());
     $shows = array_combine(
-        array_map(static fn ($p): string => $p->b, $step->probes),
-        array_map(static fn ($p) => $meter->read($p->mode, $step->setup, $p->a, $p->b), $step->probes),
+        array_map(static fn($p): string => $p->b, $step->probes),
+        array_map(static fn($p) => $meter->read($p->mode, $step->setup, $p->a, $p->b), $step->probes),
     );
 
     expect($step->staysDead)
@@ -353,7 +353,7 @@ it('lifts the float with cooling running, and starts a defrost, where the house 
         ->toBeNull()
         ->and($defrost->do)
         ->toContain('Start a defrost at the outdoor board')
-        ->and(array_map(static fn ($s): string => $s->key, $defrost->signs))
+        ->and(array_map(static fn($s): string => $s->key, $defrost->signs))
         ->toContain('display', 'drop-off')
         ->and((new Steps($plan))->find('defrost.voltage'))
         ->toBeNull();

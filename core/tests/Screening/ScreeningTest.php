@@ -36,11 +36,11 @@ it('screens each of its codes both ways', function (
 
     expect($finding?->severity->value)->toBe($severity);
     if ($finding !== null) {
-        expect("{$finding->title} {$finding->meaning} {$finding->action}")->toContain($says);
+        expect(joined(' ', [$finding->title, $finding->meaning, $finding->action]))->toContain($says);
     }
 })->with(function (): iterable {
-    $answer = static fn (array $answers): array => ['answers' => $answers];
-    $volts = static fn (string $a, string $b, float $v): SurveyReading => new SurveyReading($a, $b, $v);
+    $answer = static fn(array $answers): array => ['answers' => $answers];
+    $volts = static fn(string $a, string $b, float $v): SurveyReading => new SurveyReading($a, $b, $v);
     $hp = 'heat-pump-o-1c-1aux';
     yield 'SC01 118 V at the wall' => [
         'SC01',
@@ -93,7 +93,7 @@ it('screens each of its codes both ways', function (
         ],
         [],
         'warning',
-        'D+, D-',
+        'D+ and D-',
     ];
     yield 'SC05 line' => [
         'SC05',
@@ -340,7 +340,7 @@ it('lets a reason go past a stop only where the rule allows it', function (
         House::archetype(),
     );
     $codes = array_map(
-        static fn (Finding $f): string => $f->code,
+        static fn(Finding $f): string => $f->code,
         Screening::stops($house, [new SurveyReading('indoor.R', 'indoor.C', $code === 'SC03' ? 0.2 : 26.9)]),
     );
 
@@ -362,7 +362,7 @@ it('finds where the supply first vanishes', function (array $volts, ?string $say
         'outdoor' => ['outdoor.Y', 'outdoor.C'],
     ];
     $readings = array_map(
-        static fn (string $place, float $v): SurveyReading => new SurveyReading(
+        static fn(string $place, float $v): SurveyReading => new SurveyReading(
             $points[$place][0],
             $points[$place][1],
             $v,
@@ -372,7 +372,8 @@ it('finds where the supply first vanishes', function (array $volts, ?string $say
     );
     $finding = VanishingPoint::find(House::survey(), $readings);
 
-    expect($finding === null ? null : "{$finding->title} {$finding->meaning} {$finding->action}")->{$says === null
+    expect($finding === null ? null : joined(' ', [$finding->title, $finding->meaning, $finding->action]))->{$says ===
+    null
         ? 'toBeNull'
         : 'toContain'}(...$says === null ? [] : [$says]);
 })->with([
@@ -389,7 +390,7 @@ it('finds where the supply first vanishes', function (array $volts, ?string $say
 
 function screened(string $code, array $changes = [], array $facts = [], array $readings = []): ?Finding
 {
-    $volts = array_map(static fn (float $v): SurveyReading => new SurveyReading('indoor.R', 'indoor.C', $v), $readings);
+    $volts = array_map(static fn(float $v): SurveyReading => new SurveyReading('indoor.R', 'indoor.C', $v), $readings);
     foreach (Screening::check(House::survey($changes, $facts), $volts) as $finding) {
         if ($finding->code === $code) {
             return $finding;
@@ -409,7 +410,7 @@ it('SC03 compares R–C with what line and tap give', function (
 
     expect($finding?->severity->value)
         ->toBe($severity)
-        ->and($finding->title.' '.$finding->meaning)
+        ->and(joined(' ', [$finding->title, $finding->meaning]))
         ->toContain($says);
 })->with([
     'not measured' => [[], [], 'note', 'not measured'],

@@ -19,21 +19,21 @@ use Unionbit\Core\Wiring\EndState;
 function settingsOf(Plan $plan): array
 {
     return array_column(
-        array_map(static fn (DerivedSetting $s): array => [$s->key->value, $s], Derivation::all($plan)),
+        array_map(static fn(DerivedSetting $s): array => [$s->key->value, $s], Derivation::all($plan)),
         1,
         0,
     );
 }
 
 it('derives every key of every kind of equipment', function (string $archetype, array $values): void {
-    $settings = array_map(static fn (DerivedSetting $s): string => $s->value, settingsOf(House::example($archetype)));
+    $settings = array_map(static fn(DerivedSetting $s): string => $s->value, settingsOf(House::example($archetype)));
 
     expect(array_intersect_key($settings, $values))
         ->toEqual($values)
         ->and(
             array_filter(
                 settingsOf(House::example($archetype)),
-                static fn (DerivedSetting $s): bool => $s->reason === '',
+                static fn(DerivedSetting $s): bool => $s->reason === '',
             ),
         )
         ->toBe([]);
@@ -114,7 +114,7 @@ it('follows the landing: a stage that reaches nothing is set to one, with the ru
     $y2 = array_values(
         array_filter(
             $plan->installation->wallCable()->conductors ?? [],
-            static fn ($c): bool => $c->far->terminal === 'Y2',
+            static fn($c): bool => $c->far->terminal === 'Y2',
         ),
     )[0];
     $lost = settingsOf($plan->landed($plan->landing->onWall($y2->number, End::free(EndState::Capped))))[
@@ -184,7 +184,7 @@ it('keeps a question open where two sources of the house disagree', function (
         expect(
             array_filter(
                 SettingCheck::check($plan, [$key => $value]),
-                static fn ($f): bool => str_contains($f->title, 'should be'),
+                static fn($f): bool => str_contains(said($f->title), 'should be'),
             ),
         )->toBe([]);
     }
@@ -204,9 +204,12 @@ it('says which calls a choice changes, and which landed conductor no call uses',
         ->and(SettingCheck::effects($plan, [], SettingKey::Cycles, '9'))
         ->toBe([])
         ->and(
-            implode(
+            joined(
                 ' ',
-                array_map(static fn ($f): string => $f->title, SettingCheck::check($plan, ['outdoor-stages' => '1'])),
+                array_map(
+                    static fn($f): string => said($f->title),
+                    SettingCheck::check($plan, ['outdoor-stages' => '1']),
+                ),
             ),
         )
         ->toContain('Y2 has conductor');

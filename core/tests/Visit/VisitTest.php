@@ -19,10 +19,10 @@ use Unionbit\Core\Wiring\Evidence;
 it('counts what is left to do, with the delays of this equipment', function (): void {
     $plan = House::plan();
     $keys = array_map(
-        static fn ($s): string => $s->key(),
+        static fn($s): string => $s->key(),
         array_filter(
             (new Steps($plan))->all(),
-            static fn ($s): bool => $s->method->isMain() || $s->method === Method::PreCheck,
+            static fn($s): bool => $s->method->isMain() || $s->method === Method::PreCheck,
         ),
     );
     $all = Workload::of($plan->installation, $plan, 0, 5, 3, [], true);
@@ -34,7 +34,7 @@ it('counts what is left to do, with the delays of this equipment', function (): 
         $all->minutes() -
             array_sum(
                 array_map(
-                    static fn ($t): int => str_ends_with($t->label, 'proofs') ? $t->minutes + $t->wait : 0,
+                    static fn($t): int => str_ends_with(said($t->label), 'proofs') ? $t->minutes + $t->wait : 0,
                     $all->tasks,
                 ),
             ),
@@ -78,7 +78,7 @@ it('takes longer on a house that nobody has seen, and for a heat pump', function
 });
 
 it('warns of what will not fit into the day, and why', function (array $visits, array $says): void {
-    $visits = array_map(static fn (array $v): DayVisit => new DayVisit(...$v), $visits);
+    $visits = array_map(static fn(array $v): DayVisit => new DayVisit(...$v), $visits);
 
     expect(array_column(DayPlan::warnings($visits, ['Wren', 'Sedge']), 'text'))->toBe($says);
 })->with([
@@ -94,7 +94,7 @@ it('warns of what will not fit into the day, and why', function (array $visits, 
     'only the delays do not fit' => [
         [['1', 'Tollhouse', 'Wren', 480, 140, 25, null], ['2', 'Quay House', 'Wren', 600, 60, 0, null]],
         [
-            "Tollhouse takes 140 min, until 10:20, and Quay House begins at 10:00: 20 min too long. Without its delays of 25 min it would: the compressor's minutes do not fit.",
+            "Tollhouse takes 140 min, until 10:20, and Quay House begins at 10:00: 20 min too long. Without its delays of 25 min it would fit: only the compressor's minutes do not.",
         ],
     ],
     'past the end of the day' => [
@@ -118,19 +118,19 @@ it('warns of what will not fit into the day, and why', function (array $visits, 
 it('carries what the house and the plan ask for', function (Plan $plan, array $items): void {
     expect(array_column(Carry::of($plan->installation, $plan), 'item'))->toContain(...$items);
 })->with([
-    'the fuse the board calls for' => fn (): array => [
+    'the fuse the board calls for' => fn(): array => [
         House::plan(),
         ['Blade fuse, 3 A', 'Test breaker, 3 A', 'Low-current clamp'],
     ],
-    'batteries' => fn (): array => [House::plan(House::BATTERY), ['Set of batteries', 'Wire caps, small']],
-    'a receiver' => fn (): array => [
+    'batteries' => fn(): array => [House::plan(House::BATTERY), ['Set of batteries', 'Wire caps, small']],
+    'a receiver' => fn(): array => [
         House::example('furnace-gas-1h-1c', 'radio-pair-receiver'),
         ['Receiver for the equipment, short leads'],
     ],
 ]);
 
 it('leaves the next visit what this one landed, and a sister only what is to be confirmed', function (): void {
-    $plan = House::plan(House::BATTERY, edit: static fn ($landing) => $landing->onBoard(5, End::landed('C')));
+    $plan = House::plan(House::BATTERY, edit: static fn($landing) => $landing->onBoard(5, End::landed('C')));
     $left = AsLeft::landed($plan);
     $sister = AsLeft::sister($left);
 
@@ -140,12 +140,12 @@ it('leaves the next visit what this one landed, and a sister only what is to be 
         ->toBe($plan->landing->wall[1]->terminal)
         ->and($left->facts->oldPower)
         ->toBe('battery')
-        ->and(array_map(static fn ($c): Evidence => $c->evidence, $sister->wallCable()->conductors ?? []))
+        ->and(array_map(static fn($c): Evidence => $c->evidence, $sister->wallCable()->conductors ?? []))
         ->each->not->toBe(Evidence::Traced)
         ->and($sister->facts->lineVolts)
         ->toBeNull()
-        ->and(array_map(static fn ($c): string => $c->name(), $sister->wallCable()->conductors ?? []))
-        ->toBe(array_map(static fn ($c): string => $c->name(), $left->wallCable()->conductors ?? []));
+        ->and(array_map(static fn($c): string => said($c->name()), $sister->wallCable()->conductors ?? []))
+        ->toBe(array_map(static fn($c): string => said($c->name()), $left->wallCable()->conductors ?? []));
 });
 
 it('finds a thing by any of its names', function (string $asked, string $text, bool $found): void {

@@ -72,7 +72,12 @@ it('names the part that failed, its value and what is allowed, and keeps the res
         ->toContain($says);
 })->with([
     'unknown colour' => ['mauve R>R !', 'colour', 'mauve', 'red, white, green'],
-    'unknown board terminal' => ['blk L>Q !', 'far', 'Q', 'No terminal Q on this indoor board. It has R, W, G, Y, C'],
+    'unknown board terminal' => [
+        'blk L>Q !',
+        'far',
+        'Q',
+        'No terminal Q on this indoor board. It has R, W, G, Y and C',
+    ],
     'unknown wall letter' => ['blk Q>C', 'near', 'Q', 'put it in quotes'],
     'unknown flag' => ['blk C>C maybe', 'flag', 'maybe', 'traced, seen'],
     'no ends' => ['blk', 'ends', '', 'cap for a spare'],

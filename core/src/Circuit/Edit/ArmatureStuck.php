@@ -5,22 +5,21 @@ declare(strict_types=1);
 namespace Unionbit\Core\Circuit\Edit;
 
 use Unionbit\Core\Circuit\Netlist\Netlist;
+use Unionbit\Core\Words\Message;
 
 /** The coil is good and gets its voltage, but nothing moves: a stuck armature, a stuck valve, a dead motor module. */
 final readonly class ArmatureStuck implements CircuitEdit
 {
-    public function __construct(private string $loadId)
-    {
-    }
+    public function __construct(private string $loadId) {}
 
     public function apply(Netlist $netlist): Netlist
     {
         return $netlist;
     }
 
-    public function describe(Netlist $netlist): string
+    public function describe(Netlist $netlist): Message
     {
-        return 'the '.$netlist->part($this->loadId)->label.' does not move';
+        return Message::of('circuit.armature-stuck.does-not-move', part: $netlist->part($this->loadId)->label);
     }
 
     public function holdsOut(): array

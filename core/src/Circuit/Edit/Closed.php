@@ -6,27 +6,26 @@ namespace Unionbit\Core\Circuit\Edit;
 
 use Unionbit\Core\Circuit\Netlist\Element;
 use Unionbit\Core\Circuit\Netlist\Netlist;
+use Unionbit\Core\Words\Message;
 
 /** A switch or contact that stays closed whatever it is told. */
 final readonly class Closed implements CircuitEdit
 {
     private const STUCK_OHMS = 0.05;
 
-    public function __construct(private string $elementId)
-    {
-    }
+    public function __construct(private string $elementId) {}
 
     public function apply(Netlist $netlist): Netlist
     {
         return $netlist->changing(
             $this->elementId,
-            static fn (Element $e): Element => $e->withImpedance(self::STUCK_OHMS, 0.0, self::STUCK_OHMS),
+            static fn(Element $e): Element => $e->withImpedance(self::STUCK_OHMS, 0.0, self::STUCK_OHMS),
         );
     }
 
-    public function describe(Netlist $netlist): string
+    public function describe(Netlist $netlist): Message
     {
-        return 'the '.$netlist->part($this->elementId)->label.' is stuck closed';
+        return Message::of('circuit.closed.stuck-closed', part: $netlist->part($this->elementId)->label);
     }
 
     public function holdsOut(): array

@@ -6,19 +6,18 @@ namespace Unionbit\Core\Circuit\Edit;
 
 use Unionbit\Core\Circuit\Netlist\Element;
 use Unionbit\Core\Circuit\Netlist\Netlist;
+use Unionbit\Core\Words\Message;
 
 /** A burnt coil: one factor k of its rest impedance and of its ohms; the armature does not pull. */
 final readonly class CoilShorted implements CircuitEdit
 {
-    public function __construct(private string $loadId, private float $k = 0.075)
-    {
-    }
+    public function __construct(private string $loadId, private float $k = 0.075) {}
 
     public function apply(Netlist $netlist): Netlist
     {
         return $netlist->changing(
             $this->loadId,
-            fn (Element $coil): Element => $coil->withImpedance(
+            fn(Element $coil): Element => $coil->withImpedance(
                 $this->k * $coil->ohms,
                 $this->k * $coil->reactance,
                 $this->k * $coil->dcOhms,
@@ -26,9 +25,9 @@ final readonly class CoilShorted implements CircuitEdit
         );
     }
 
-    public function describe(Netlist $netlist): string
+    public function describe(Netlist $netlist): Message
     {
-        return 'the '.$netlist->part($this->loadId)->label.' coil is shorted';
+        return Message::of('circuit.coil-shorted.coil-shorted', part: $netlist->part($this->loadId)->label);
     }
 
     public function holdsOut(): array

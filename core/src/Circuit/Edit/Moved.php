@@ -6,20 +6,19 @@ namespace Unionbit\Core\Circuit\Edit;
 
 use Unionbit\Core\Circuit\Netlist\Element;
 use Unionbit\Core\Circuit\Netlist\Netlist;
+use Unionbit\Core\Words\Message;
 
 /** A conductor end on another screw than its own. */
 final readonly class Moved implements CircuitEdit
 {
     /** @param  string  $end "A3.near"; $screw a point, "wall.G" */
-    public function __construct(private string $end, private string $screw)
-    {
-    }
+    public function __construct(private string $end, private string $screw) {}
 
     public function apply(Netlist $netlist): Netlist
     {
         return $netlist->changing(
             "{$this->end}.joint",
-            fn (Element $joint): Element => Element::copper(
+            fn(Element $joint): Element => Element::copper(
                 $joint->id,
                 $joint->kind,
                 $joint->a,
@@ -31,9 +30,13 @@ final readonly class Moved implements CircuitEdit
         );
     }
 
-    public function describe(Netlist $netlist): string
+    public function describe(Netlist $netlist): Message
     {
-        return $netlist->point($this->end)->label.' is on '.$netlist->point($this->screw)->phrase();
+        return Message::of(
+            'circuit.moved.on',
+            point: $netlist->point($this->end)->label,
+            point2: $netlist->point($this->screw)->phrase(),
+        );
     }
 
     public function holdsOut(): array

@@ -6,25 +6,30 @@ namespace Unionbit\Core\Circuit\Edit;
 
 use Unionbit\Core\Circuit\Netlist\Element;
 use Unionbit\Core\Circuit\Netlist\Netlist;
+use Unionbit\Core\Words\Message;
+use Unionbit\Core\Words\Quantity;
+use Unionbit\Core\Words\Unit;
 
 /** A joint or contact that conducts badly: a loose screw (2–50 Ω), a corroded splice. */
 final readonly class Resistive implements CircuitEdit
 {
-    public function __construct(private string $elementId, private float $ohms)
-    {
-    }
+    public function __construct(private string $elementId, private float $ohms) {}
 
     public function apply(Netlist $netlist): Netlist
     {
         return $netlist->changing(
             $this->elementId,
-            fn (Element $e): Element => $e->withImpedance($this->ohms, 0.0, $this->ohms),
+            fn(Element $e): Element => $e->withImpedance($this->ohms, 0.0, $this->ohms),
         );
     }
 
-    public function describe(Netlist $netlist): string
+    public function describe(Netlist $netlist): Message
     {
-        return sprintf('%s is loose, %g Ω', $netlist->part($this->elementId)->label, $this->ohms);
+        return Message::of(
+            'circuit.resistive.loose',
+            part: $netlist->part($this->elementId)->label,
+            ohms: Quantity::of($this->ohms, Unit::Ohms),
+        );
     }
 
     public function holdsOut(): array

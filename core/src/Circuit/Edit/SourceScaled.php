@@ -6,13 +6,14 @@ namespace Unionbit\Core\Circuit\Edit;
 
 use Unionbit\Core\Circuit\Netlist\Element;
 use Unionbit\Core\Circuit\Netlist\Netlist;
+use Unionbit\Core\Words\Message;
+use Unionbit\Core\Words\Quantity;
+use Unionbit\Core\Words\Unit;
 
 /** A secondary that gives more or less than it should: a wrong tap, a high or low line; 0 is no line at all. */
 final readonly class SourceScaled implements CircuitEdit
 {
-    public function __construct(private string $transformerId, private float $factor)
-    {
-    }
+    public function __construct(private string $transformerId, private float $factor) {}
 
     public function apply(Netlist $netlist): Netlist
     {
@@ -34,11 +35,14 @@ final readonly class SourceScaled implements CircuitEdit
         );
     }
 
-    public function describe(Netlist $netlist): string
+    public function describe(Netlist $netlist): Message
     {
         return $this->factor === 0.0
-            ? 'the transformer gets no line voltage'
-            : sprintf('the transformer gives %.0f %% of its volts', 100.0 * $this->factor);
+            ? Message::of('circuit.source-scaled.transformer-gets-no-line-voltage')
+            : Message::of(
+                'circuit.source-scaled.transformer-gives-volts',
+                value: Quantity::of(100.0 * $this->factor, Unit::Percent, 0),
+            );
     }
 
     public function holdsOut(): array

@@ -6,14 +6,13 @@ namespace Unionbit\Core\Circuit\Edit;
 
 use Unionbit\Core\Circuit\Netlist\Element;
 use Unionbit\Core\Circuit\Netlist\Netlist;
+use Unionbit\Core\Words\Message;
 
 /** Two conductor ends on each other's screws. */
 final readonly class Swapped implements CircuitEdit
 {
     /** @param  string  $a conductor end, "A3.far"; $b likewise */
-    public function __construct(private string $a, private string $b)
-    {
-    }
+    public function __construct(private string $a, private string $b) {}
 
     public function apply(Netlist $netlist): Netlist
     {
@@ -21,17 +20,18 @@ final readonly class Swapped implements CircuitEdit
         $second = $netlist->part("{$this->b}.joint");
 
         return $netlist
-            ->changing($first->id, static fn (): Element => self::onto($first, $second->b))
-            ->changing($second->id, static fn (): Element => self::onto($second, $first->b));
+            ->changing($first->id, static fn(): Element => self::onto($first, $second->b))
+            ->changing($second->id, static fn(): Element => self::onto($second, $first->b));
     }
 
-    public function describe(Netlist $netlist): string
+    public function describe(Netlist $netlist): Message
     {
-        return $netlist->point($this->a)->label.
-            ' and '.
-            $netlist->point($this->b)->label.
-            ' are swapped at the '.
-            ($netlist->point($this->a)->place?->label() ?? 'splice');
+        return Message::of(
+            'circuit.swapped.swapped-at',
+            point: $netlist->point($this->a)->label,
+            point2: $netlist->point($this->b)->label,
+            place: $netlist->point($this->a)->place?->label() ?? 'splice',
+        );
     }
 
     public function holdsOut(): array

@@ -7,14 +7,13 @@ namespace Unionbit\Core\Circuit\Edit;
 use Unionbit\Core\Circuit\Netlist\Element;
 use Unionbit\Core\Circuit\Netlist\ElementKind;
 use Unionbit\Core\Circuit\Netlist\Netlist;
+use Unionbit\Core\Words\Message;
 
 /** Two points that touch: conductors in a cable, a conductor and the cabinet. */
 final readonly class Touching implements CircuitEdit
 {
     /** @param  float  $ohms of the contact; bare copper on copper 0.05 Ω */
-    public function __construct(private string $a, private string $b, private float $ohms = 0.05)
-    {
-    }
+    public function __construct(private string $a, private string $b, private float $ohms = 0.05) {}
 
     public function apply(Netlist $netlist): Netlist
     {
@@ -25,15 +24,19 @@ final readonly class Touching implements CircuitEdit
                 $this->a,
                 $this->b,
                 $this->ohms,
-                'place where they touch',
+                Message::of('circuit.touching.place-where-they-touch'),
                 'touch',
             ),
         );
     }
 
-    public function describe(Netlist $netlist): string
+    public function describe(Netlist $netlist): Message
     {
-        return $netlist->point($this->a)->label.' touches '.$netlist->point($this->b)->label;
+        return Message::of(
+            'circuit.touching.touches',
+            point: $netlist->point($this->a)->label,
+            point2: $netlist->point($this->b)->label,
+        );
     }
 
     public function holdsOut(): array

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Circuit\Meter;
 
+use Unionbit\Core\Words\Message;
+
 /** What the circuit says a meter will show between two points: nominal value, band, and the reason by its path. */
 final readonly class Expectation
 {
@@ -11,11 +13,11 @@ final readonly class Expectation
      * @param  ?float  $low  in the mode's unit; null where there is no number (over-limit, floating, refused)
      * @param  bool  $floating  no path below 1 MΩ to a source: a meter shows a ghost
      * @param  bool  $overLimit  ohms above 10 MΩ
-     * @param  string  $reason  one or two sentences made from the path
-     * @param  list<string>  $path  the way, element by element, in words
+     * @param  Message  $reason  one or two sentences made from the path
+     * @param  list<Message>  $path  the way, element by element, in words
      * @param  ?array{string, string}  $decidedBy  the second pair of points that settles what this one leaves open
-     * @param  ?string  $refused  why this reading may not be taken now
-     * @param  list<string>  $notes  fuse, chatter, overload
+     * @param  ?Message  $refused  why this reading may not be taken now
+     * @param  list<Message>  $notes  fuse, chatter, overload
      */
     public function __construct(
         public MeterMode $mode,
@@ -26,15 +28,14 @@ final readonly class Expectation
         public ?float $high,
         public bool $floating,
         public bool $overLimit,
-        public string $reason,
+        public Message $reason,
         public array $path = [],
         public ?array $decidedBy = null,
-        public ?string $refused = null,
+        public ?Message $refused = null,
         public array $notes = [],
-    ) {
-    }
+    ) {}
 
-    public static function refused(MeterMode $mode, string $a, string $b, string $why): self
+    public static function refused(MeterMode $mode, string $a, string $b, Message $why): self
     {
         return new self($mode, $a, $b, null, null, null, false, false, $why, refused: $why);
     }
@@ -44,15 +45,15 @@ final readonly class Expectation
      *
      * @param  list<self>  $others
      */
-    public function widened(array $others, string $note): self
+    public function widened(array $others, Message $note): self
     {
         $lows = array_filter(
-            array_map(static fn (self $e): ?float => $e->low, [$this, ...$others]),
-            static fn (?float $v): bool => $v !== null,
+            array_map(static fn(self $e): ?float => $e->low, [$this, ...$others]),
+            static fn(?float $v): bool => $v !== null,
         );
         $highs = array_filter(
-            array_map(static fn (self $e): ?float => $e->high, [$this, ...$others]),
-            static fn (?float $v): bool => $v !== null,
+            array_map(static fn(self $e): ?float => $e->high, [$this, ...$others]),
+            static fn(?float $v): bool => $v !== null,
         );
         if ($this->floating || $lows === [] || $highs === []) {
             return new self(

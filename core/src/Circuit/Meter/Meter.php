@@ -15,6 +15,9 @@ use Unionbit\Core\Circuit\OperatingPoint;
 use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Circuit\Solve\Network;
 use Unionbit\Core\Circuit\Solve\Supplies;
+use Unionbit\Core\Words\Message;
+use Unionbit\Core\Words\Quantity;
+use Unionbit\Core\Words\Unit;
 
 /**
  * A meter on the circuit of the job: expected volts, ohms and amperes with bands from the tolerances, and the
@@ -35,9 +38,7 @@ final readonly class Meter
 
     private const ACCURACY = 0.01;
 
-    public function __construct(private Circuit $circuit)
-    {
-    }
+    public function __construct(private Circuit $circuit) {}
 
     /** @throws \OutOfBoundsException for a point that the circuit does not have */
     public function read(MeterMode $mode, Setup $setup, string $a, string $b): Expectation
@@ -50,7 +51,7 @@ final readonly class Meter
                 $mode,
                 $a,
                 $b,
-                'A non-contact tester senses line voltage only: it says nothing at all about 24 V, and it never proves a circuit dead.',
+                Message::of('circuit.meter.non-contact-tester-senses-line'),
             ),
         };
     }
@@ -59,29 +60,29 @@ final readonly class Meter
     {
         $own = $this->settledVolts($setup, $a, $b);
         $variants = array_map(
-            static fn (Circuit $circuit): Expectation => (new self($circuit))->settledVolts($setup, $a, $b),
+            static fn(Circuit $circuit): Expectation => (new self($circuit))->settledVolts($setup, $a, $b),
             Supplies::possibilities($this->circuit),
         );
         $different = array_filter(
             $variants,
-            static fn (Expectation $e): bool => $e->floating !== $own->floating ||
+            static fn(Expectation $e): bool => $e->floating !== $own->floating ||
                 abs(($e->nominal ?? 0.0) - ($own->nominal ?? 0.0)) > 1.0,
         );
         if ($different === []) {
             return $own;
         }
-        $words = array_values(
-            array_unique(
-                array_map(
-                    static fn (Expectation $e): string => $e->floating ? 'floating' : sprintf('%.0f V', $e->nominal),
-                    [$own, ...$variants],
-                ),
+        $words = Message::unique(
+            array_map(
+                static fn(Expectation $e): Message => $e->floating
+                    ? Message::of('circuit.meter.floating')
+                    : Message::of('circuit.meter.volts', volts: Quantity::of($e->nominal ?? 0.0, Unit::Volts, 0)),
+                [$own, ...$variants],
             ),
         );
 
         return $own->widened(
             $variants,
-            'Phase or bonding of the second transformer is not known: it may read '.implode(', or ', $words).'.',
+            Message::of('circuit.meter.phase-or-bonding-second-transformer', words: $words),
         );
     }
 
@@ -99,10 +100,10 @@ final readonly class Meter
                 self::VOLT_FLOOR,
                 false,
                 false,
-                'Both probes are on the same point.',
+                Message::of('circuit.meter.both-probes-on-same-point'),
             );
         }
-        if (! $nominal->network->knows($a) || ! $nominal->network->knows($b) || ! $netlist->joins($a, $b)) {
+        if (!$nominal->network->knows($a) || !$nominal->network->knows($b) || !$netlist->joins($a, $b)) {
             return new Expectation(
                 MeterMode::Volts,
                 $a,
@@ -146,18 +147,18 @@ final readonly class Meter
     /**
      * A corner of the tolerances at which a load does something else: the band then carries both outcomes.
      *
-     * @return array<string, string> by load and state
+     * @return array<string, Message> by load and state
      */
     private function otherOutcome(OperatingPoint $nominal, OperatingPoint $corner, float $value): array
     {
         $notes = [];
         foreach ($corner->loads as $id => $state) {
             if ($state !== $nominal->loads[$id]) {
-                $notes["{$id}.{$state->value}"] = sprintf(
-                    'Within tolerance the %s may be %s: this then reads about %.0f V.',
-                    $nominal->netlist->element($id)->label,
-                    $state->label(),
-                    $value,
+                $notes["{$id}.{$state->value}"] = Message::of(
+                    'circuit.meter.within-tolerance-may-be-then',
+                    element: $nominal->netlist->element($id)->label,
+                    state: $state->label(),
+                    value: Quantity::of($value, Unit::Volts, 0),
                 );
             }
         }
@@ -165,26 +166,26 @@ final readonly class Meter
         return $notes;
     }
 
-    /** @return list<string> what it reads if a load that cannot pull in was in already */
+    /** @return list<Message> what it reads if a load that cannot pull in was in already */
     private function otherState(Setup $setup, OperatingPoint $rest, string $a, string $b): array
     {
-        $buzzing = array_filter($rest->loads, static fn (LoadState $state): bool => $state === LoadState::Buzzing);
+        $buzzing = array_filter($rest->loads, static fn(LoadState $state): bool => $state === LoadState::Buzzing);
         $other = $buzzing === [] ? null : $this->circuit->otherState($setup);
         if ($other === null) {
             return [];
         }
         $names = array_map(
-            static fn (string $id): string => $other->netlist->element($id)->label,
+            static fn(string $id): Message => $other->netlist->element($id)->label,
             array_values(array_intersect(array_map(strval(...), array_keys($buzzing)), $other->pulledIn())),
         );
 
         return $names === []
             ? []
             : [
-                sprintf(
-                    'Two stable states: if the %s was in already it stays in, and this reads %.1f V.',
-                    implode(' and ', $names),
-                    $this->metered($other, $a, $b),
+                Message::of(
+                    'circuit.meter.two-stable-states-if-was',
+                    names: $names,
+                    metered: Quantity::of($this->metered($other, $a, $b), Unit::Volts, 1),
                 ),
             ];
     }
@@ -201,16 +202,11 @@ final readonly class Meter
     public function ohms(Setup $setup, string $a, string $b, MeterMode $mode = MeterMode::Ohms): Expectation
     {
         if ($setup->power) {
-            return Expectation::refused(
-                $mode,
-                $a,
-                $b,
-                'Ohms only with the power off and proved dead: on a live circuit the figure is wrong and the meter can be harmed.',
-            );
+            return Expectation::refused($mode, $a, $b, Message::of('circuit.meter.ohms-only-with-power-off'));
         }
         $netlist = $this->known($this->circuit->netlist($setup), $a, $b);
         $network = Network::dc($netlist);
-        if (! $network->knows($a) || ! $network->knows($b) || ! $netlist->joins($a, $b)) {
+        if (!$network->knows($a) || !$network->knows($b) || !$netlist->joins($a, $b)) {
             return new Expectation(
                 $mode,
                 $a,
@@ -220,7 +216,7 @@ final readonly class Meter
                 null,
                 false,
                 true,
-                'Nothing connects these points: the meter shows over-limit.',
+                Message::of('circuit.meter.nothing-connects-these-points-meter'),
             );
         }
         $probe = $network->probe($a, $b);
@@ -235,13 +231,17 @@ final readonly class Meter
                 null,
                 false,
                 true,
-                'Nothing connects these points: the meter shows over-limit.',
+                Message::of('circuit.meter.nothing-connects-these-points-meter'),
             );
         }
         $path = Path::find($netlist, $probe, $a, $b);
         $ends = 0.2 * count($path->ofKind(ElementKind::Joint));
         $coil = $path->ofKind(ElementKind::Load) === [] ? 0.05 : 0.2;
-        $beep = $ohms < self::BEEPS_BELOW ? ' The beeper sounds.' : ' The beeper stays quiet.';
+        $beep = match (true) {
+            $mode !== MeterMode::Beep => Message::none(),
+            $ohms < self::BEEPS_BELOW => Message::of('circuit.meter.beeper-sounds'),
+            default => Message::of('circuit.meter.beeper-stays-quiet'),
+        };
 
         return new Expectation(
             $mode,
@@ -252,7 +252,7 @@ final readonly class Meter
             $ohms * (1.0 + $coil) + $ends + 1.0,
             false,
             false,
-            Explanation::ohms($netlist, $path).($mode === MeterMode::Beep ? $beep : ''),
+            Message::sentences([Explanation::ohms($netlist, $path), $beep]),
             Explanation::steps($this->circuit->operate($setup), $path),
         );
     }
@@ -266,7 +266,7 @@ final readonly class Meter
                 MeterMode::Amps,
                 $a,
                 $a,
-                'A clamp goes round a conductor: choose a conductor, not a screw.',
+                Message::of('circuit.meter.clamp-goes-round-conductor-choose'),
             );
         }
         $nominal = $this->circuit->operate($setup);
@@ -290,8 +290,8 @@ final readonly class Meter
             false,
             false,
             $values[0] < 0.01
-                ? 'No current flows in this conductor now.'
-                : 'Current in this conductor with '.($fed === [] ? 'nothing' : implode(', ', $fed)).' pulled in.',
+                ? Message::of('circuit.meter.no-current-flows-in-conductor')
+                : Message::of('circuit.meter.current-in-conductor', loads: $fed),
             notes: $nominal->notes,
         );
     }
@@ -321,11 +321,11 @@ final readonly class Meter
      */
     private function decider(Path $path, string $a, string $b): ?array
     {
-        if (! $path->isCopper() || $path->ofKind(ElementKind::ThermostatSwitch, ElementKind::Jumper) === []) {
+        if (!$path->isCopper() || $path->ofKind(ElementKind::ThermostatSwitch, ElementKind::Jumper) === []) {
             return null;
         }
         $hot = $this->circuit->profile->hots();
-        $call = in_array($a, array_map(static fn ($t): string => $t->point(), $hot), true) ? $b : $a;
+        $call = in_array($a, array_map(static fn($t): string => $t->point(), $hot), true) ? $b : $a;
         $place = explode('.', $call)[0];
         $common =
             $place === 'wall'

@@ -17,6 +17,9 @@ use Unionbit\Core\Wiring\Conductor;
 use Unionbit\Core\Wiring\End;
 use Unionbit\Core\Wiring\Landing;
 use Unionbit\Core\Wiring\Splices;
+use Unionbit\Core\Words\Message;
+use Unionbit\Core\Words\Quantity;
+use Unionbit\Core\Words\Unit;
 
 /**
  * Builds the netlist of an installation with a thermostat on the wall and its conductors landed as planned:
@@ -56,8 +59,7 @@ final class Assembly
         private readonly Profile $profile,
         private readonly Landing $landing,
         private readonly Tolerance $tolerance,
-    ) {
-    }
+    ) {}
 
     public static function netlist(
         Installation $installation,
@@ -85,7 +87,7 @@ final class Assembly
             $this->points[$terminal->point()] = new Point(
                 $terminal->point(),
                 $terminal->place,
-                $terminal->printed,
+                Message::raw($terminal->printed),
                 $terminal->printed,
                 null,
                 true,
@@ -95,7 +97,7 @@ final class Assembly
             $this->points[$terminal->point()] = new Point(
                 $terminal->point(),
                 $terminal->place,
-                $terminal->printed,
+                Message::raw($terminal->printed),
                 $terminal->printed,
                 null,
                 true,
@@ -114,7 +116,7 @@ final class Assembly
                 $this->screw($a),
                 $this->screw($b),
                 self::JUMPER_OHMS,
-                "{$a}–{$b} link",
+                Message::of('circuit.assembly.link', a: $a, b: $b),
                 'link',
             );
         }
@@ -126,7 +128,7 @@ final class Assembly
                         ElementKind::ThermostatSwitch,
                         $this->screw($terminal->hot),
                         $terminal->point(),
-                        "{$terminal->printed} switch",
+                        Message::of('circuit.assembly.switch', terminal: $terminal->printed),
                         $terminal->printed,
                         Element::OPEN,
                         0.0,
@@ -143,7 +145,7 @@ final class Assembly
                     ElementKind::Electronics,
                     $this->screw($profile->powerFrom),
                     $common->point(),
-                    'thermostat electronics',
+                    Message::of('circuit.assembly.thermostat-electronics'),
                     'thermostat',
                     (24.0 * 24.0) / $profile->powerVa,
                     0.0,
@@ -155,7 +157,7 @@ final class Assembly
             $this->points['plug-in.winding'] = new Point(
                 'plug-in.winding',
                 Place::Wall,
-                'plug-in transformer',
+                Message::of('circuit.assembly.plug-in-transformer'),
                 null,
                 null,
                 true,
@@ -166,7 +168,7 @@ final class Assembly
                     ElementKind::Winding,
                     'plug-in.winding',
                     $common->point(),
-                    'plug-in transformer',
+                    Message::of('circuit.assembly.plug-in-transformer'),
                     'plug-in',
                     self::PLUG_IN_OHMS,
                     0.0,
@@ -180,7 +182,7 @@ final class Assembly
                 'plug-in.winding',
                 $this->screw($profile->powerFrom),
                 2.0 * self::END_OHMS,
-                'plug-in lead',
+                Message::of('circuit.assembly.plug-in-lead'),
                 'plug-in',
             );
         }
@@ -191,7 +193,7 @@ final class Assembly
                     ElementKind::Electronics,
                     $this->screw($profile->powerFrom),
                     $this->screw($profile->charges),
-                    'thermostat electronics',
+                    Message::of('circuit.assembly.thermostat-electronics'),
                     'thermostat',
                     (24.0 * 24.0) / $profile->powerVa,
                     0.0,
@@ -219,7 +221,7 @@ final class Assembly
                     $serving->point(),
                     $this->throughSafety($terminal->point(), 'A.lead'),
                     2.0 * self::END_OHMS,
-                    "module lead {$terminal->printed}",
+                    Message::of('circuit.assembly.module-lead', terminal: $terminal->printed),
                     "lead.{$terminal->printed}",
                 );
             }
@@ -239,7 +241,7 @@ final class Assembly
             $this->points["wall.{$number}"] = new Point(
                 "wall.{$number}",
                 Place::Wall,
-                (string) $number,
+                Message::raw((string) $number),
                 (string) $number,
                 null,
                 true,
@@ -247,7 +249,7 @@ final class Assembly
             $this->points["indoor.{$printed}"] = new Point(
                 "indoor.{$printed}",
                 Place::Indoor,
-                $printed,
+                Message::raw($printed),
                 $printed,
                 null,
                 true,
@@ -261,7 +263,7 @@ final class Assembly
             $hot,
             'indoor.M1',
             2.0 * self::END_OHMS,
-            'module, link 1',
+            Message::of('circuit.assembly.module-link-1'),
             'module',
         );
         $this->copper(
@@ -270,7 +272,7 @@ final class Assembly
             $common,
             'indoor.M2',
             2.0 * self::END_OHMS,
-            'module, link 2',
+            Message::of('circuit.assembly.module-link-2'),
             'module',
         );
         $this->add(
@@ -279,7 +281,7 @@ final class Assembly
                 ElementKind::Electronics,
                 'indoor.M1',
                 'indoor.M3',
-                'module, signal',
+                Message::of('circuit.assembly.module-signal'),
                 'module',
                 self::SIGNAL_OHMS,
                 0.0,
@@ -292,7 +294,7 @@ final class Assembly
                 ElementKind::Electronics,
                 'wall.1',
                 'wall.2',
-                'wall unit',
+                Message::of('circuit.assembly.wall-unit'),
                 'thermostat',
                 self::WALL_UNIT_OHMS,
                 0.0,
@@ -305,7 +307,7 @@ final class Assembly
                 ElementKind::Electronics,
                 'wall.3',
                 'wall.2',
-                'wall unit, signal',
+                Message::of('circuit.assembly.wall-unit-signal'),
                 'thermostat',
                 self::SIGNAL_OHMS,
                 0.0,
@@ -316,15 +318,18 @@ final class Assembly
 
     private function screw(string $printed): string
     {
-        return $this->profile->outputs->value.'.'.$printed;
+        return $this->profile->outputs->value . '.' . $printed;
     }
 
     private function cable(Cable $cable): void
     {
         $half = $cable->conductorOhms() / 2.0;
         foreach ($cable->conductors as $conductor) {
-            $id = $cable->id.$conductor->number;
-            $name = ($cable->from === Place::Wall ? '' : 'outdoor ').$conductor->name();
+            $id = $cable->id . $conductor->number;
+            $name =
+                $cable->from === Place::Wall
+                    ? $conductor->name()
+                    : Message::of('circuit.assembly.outdoor', conductor: $conductor->name());
             foreach (['near' => $cable->from, 'mid' => null, 'far' => $cable->to] as $part => $place) {
                 $this->points["{$id}.{$part}"] = new Point("{$id}.{$part}", $place, $name, null, $id, $place !== null);
             }
@@ -338,7 +343,7 @@ final class Assembly
                     "{$id}.mid",
                     $onward,
                     2.0 * self::END_OHMS,
-                    "{$name} splice",
+                    Message::of('circuit.assembly.splice', name: $name),
                     $id,
                 );
             }
@@ -362,7 +367,7 @@ final class Assembly
             : $conductor->far;
     }
 
-    private function land(Cable $cable, string $side, End $end, string $tip, string $name, string $subject): void
+    private function land(Cable $cable, string $side, End $end, string $tip, Message $name, string $subject): void
     {
         $place = $side === 'far' ? $cable->to : $cable->from;
         $onto =
@@ -374,7 +379,7 @@ final class Assembly
                 $tip,
                 "{$onto[0]->id}{$onto[1]->number}.{$onto[2]}",
                 2.0 * self::END_OHMS,
-                "{$name} splice",
+                Message::of('circuit.assembly.splice', name: $name),
                 $subject,
             );
         }
@@ -382,7 +387,7 @@ final class Assembly
             return;
         }
         $screw = "{$place->value}.{$end->terminal}";
-        $this->points[$screw] ??= new Point($screw, $place, $end->terminal, $end->terminal, null, true);
+        $this->points[$screw] ??= new Point($screw, $place, Message::raw($end->terminal), $end->terminal, null, true);
         $this->copper(
             "{$tip}.joint",
             ElementKind::Joint,
@@ -399,17 +404,17 @@ final class Assembly
     {
         foreach ($this->installation->facts->safety as $device) {
             foreach ($device->breaks as $printed) {
-                if ($screw !== "indoor.{$printed}" || ! str_starts_with($subject, 'A')) {
+                if ($screw !== "indoor.{$printed}" || !str_starts_with($subject, 'A')) {
                     continue;
                 }
-                if (! $device->relay) {
+                if (!$device->relay) {
                     $this->copper(
-                        $device->id.(count($device->breaks) > 1 ? ".{$printed}" : ''),
+                        $device->id . (count($device->breaks) > 1 ? ".{$printed}" : ''),
                         ElementKind::SafetySwitch,
                         "{$screw}.{$device->id}",
                         $screw,
                         self::SWITCH_OHMS,
-                        $device->label,
+                        $device->name(),
                         $device->id,
                     );
                 }
@@ -446,7 +451,7 @@ final class Assembly
                     'indoor.R',
                     "indoor.{$device->id}",
                     self::SWITCH_OHMS,
-                    $device->label,
+                    $device->name(),
                     $device->id,
                 );
             }
@@ -486,11 +491,13 @@ final class Assembly
     private function transformer(Transformer $transformer): void
     {
         $facts = $this->installation->facts;
-        $winding = $transformer->id.'.winding';
+        $winding = $transformer->id . '.winding';
         $this->points[$winding] = new Point(
             $winding,
             Place::Indoor,
-            $facts->fuseAmps === null && $transformer->fuseAmps === null ? 'winding' : 'secondary, before the fuse',
+            $facts->fuseAmps === null && $transformer->fuseAmps === null
+                ? Message::of('circuit.assembly.winding')
+                : Message::of('circuit.assembly.secondary-before-fuse'),
             null,
             null,
             true,
@@ -501,7 +508,7 @@ final class Assembly
                 ElementKind::Winding,
                 $winding,
                 $transformer->common,
-                'transformer',
+                Message::of('circuit.assembly.transformer'),
                 $transformer->id,
                 $transformer->sourceOhms(),
                 0.0,
@@ -513,10 +520,10 @@ final class Assembly
         );
         $label =
             $transformer->fuseAmps === null
-                ? 'transformer lead'
-                : sprintf('%s A fuse', rtrim(rtrim(number_format($transformer->fuseAmps, 1), '0'), '.'));
+                ? Message::of('circuit.assembly.transformer-lead')
+                : Message::of('circuit.assembly.fuse', fuseAmps: Quantity::of($transformer->fuseAmps, Unit::Amps));
         $this->copper(
-            $transformer->id.'.fuse',
+            $transformer->id . '.fuse',
             ElementKind::Fuse,
             $winding,
             $transformer->hot,
@@ -525,14 +532,21 @@ final class Assembly
             $transformer->id,
         );
         if ($transformer->bonded ?? $this->installation->commonBonded()) {
-            $this->points['cabinet'] ??= new Point('cabinet', Place::Indoor, 'cabinet', null, null, true);
+            $this->points['cabinet'] ??= new Point(
+                'cabinet',
+                Place::Indoor,
+                Message::of('circuit.assembly.cabinet'),
+                null,
+                null,
+                true,
+            );
             $this->copper(
-                $transformer->id.'.bond',
+                $transformer->id . '.bond',
                 ElementKind::Bond,
                 $transformer->common,
                 'cabinet',
                 self::JUMPER_OHMS,
-                'bond to the cabinet',
+                Message::of('circuit.assembly.bond-cabinet'),
                 'cabinet',
             );
         }
@@ -541,7 +555,8 @@ final class Assembly
     private function jumpers(): void
     {
         foreach (
-            [...$this->installation->archetype->ties, ...$this->installation->jumpers, ...$this->landing->jumpers] as $index => $jumper
+            [...$this->installation->archetype->ties, ...$this->installation->jumpers, ...$this->landing->jumpers]
+            as $index => $jumper
         ) {
             $place = $jumper->place->value;
             $this->copper(
@@ -550,7 +565,7 @@ final class Assembly
                 "{$place}.{$jumper->a}",
                 "{$place}.{$jumper->b}",
                 self::JUMPER_OHMS,
-                $jumper->label,
+                Message::raw($jumper->label),
                 $jumper->label,
             );
         }
@@ -581,7 +596,7 @@ final class Assembly
         string $a,
         string $b,
         float $ohms,
-        string $label,
+        Message $label,
         string $subject,
     ): void {
         $this->add(Element::copper($id, $kind, $a, $b, $ohms, $label, $subject));

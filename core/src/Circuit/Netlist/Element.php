@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Circuit\Netlist;
 
+use Unionbit\Core\Words\Message;
+
 /**
  * One two-terminal element between points `a` and `b`: series resistance and reactance at the job's frequency,
  * resistance at DC, and for a winding its electromotive force (volts RMS, positive at `a`).
@@ -24,14 +26,13 @@ final readonly class Element
         public ElementKind $kind,
         public string $a,
         public string $b,
-        public string $label,
+        public Message $label,
         public string $subject,
         public float $ohms,
         public float $reactance,
         public float $dcOhms,
         public float $emf = 0.0,
-    ) {
-    }
+    ) {}
 
     public static function copper(
         string $id,
@@ -39,7 +40,7 @@ final readonly class Element
         string $a,
         string $b,
         float $ohms,
-        string $label,
+        Message $label,
         string $subject,
     ): self {
         return new self($id, $kind, $a, $b, $label, $subject, $ohms, 0.0, $ohms);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Unionbit\Core\Circuit\Netlist;
 
 use Unionbit\Core\Terminal\Place;
+use Unionbit\Core\Words\Message;
 
 /** A named point that a probe can be put on. */
 final readonly class Point
@@ -16,16 +17,17 @@ final readonly class Point
     public function __construct(
         public string $id,
         public ?Place $place,
-        public string $label,
+        public Message $label,
         public ?string $terminal,
         public ?string $conductor,
         public bool $probeable,
-    ) {
-    }
+    ) {}
 
     /** "Y1 at the wall plate" */
-    public function phrase(): string
+    public function phrase(): Message
     {
-        return $this->place === null ? $this->label : $this->label.' at the '.$this->place->label();
+        return $this->place === null
+            ? $this->label
+            : Message::of('circuit.point.at', label: $this->label, place: $this->place->label());
     }
 }

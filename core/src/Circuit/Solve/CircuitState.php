@@ -19,8 +19,7 @@ final readonly class CircuitState
         public array $openFuses,
         public bool $thermostatUp,
         public array $heldOut,
-    ) {
-    }
+    ) {}
 
     public static function atRest(Setup $setup): self
     {
@@ -50,10 +49,10 @@ final readonly class CircuitState
 
     public function key(): string
     {
-        return implode(',', array_keys($this->in)).
-            '|'.
-            implode(',', array_keys($this->openFuses)).
-            '|'.
+        return implode(',', array_keys($this->in)) .
+            '|' .
+            implode(',', array_keys($this->openFuses)) .
+            '|' .
             ($this->thermostatUp ? 'up' : 'blank');
     }
 }

@@ -40,8 +40,7 @@ final class Network
         public readonly Netlist $netlist,
         private readonly bool $dc,
         private readonly ?self $base = null,
-    ) {
-    }
+    ) {}
 
     /** Power on: phasors at the job's frequency. */
     public static function ac(Netlist $netlist): self
@@ -124,7 +123,7 @@ final class Network
             if ($old === $element) {
                 continue;
             }
-            if (! isset($base->index[$element->a], $base->index[$element->b])) {
+            if (!isset($base->index[$element->a], $base->index[$element->b])) {
                 return null;
             }
             [$g, $s] = $this->admittance($element);
@@ -149,7 +148,7 @@ final class Network
             }
         }
         foreach ($base->netlist->elements as $id => $old) {
-            if (! isset($this->netlist->elements[$id])) {
+            if (!isset($this->netlist->elements[$id])) {
                 $changes[] = $base->change($old, -1.0);
             }
         }
@@ -213,7 +212,7 @@ final class Network
             $diagonal[$b] = [$diagonal[$b][0] + $g, $diagonal[$b][1] + $s];
             $old = $rows[$a][$b] ?? [0.0, 0.0];
             $rows[$a][$b] = $rows[$b][$a] = [$old[0] - $g, $old[1] - $s];
-            if ($element->emf !== 0.0 && ! $this->dc) {
+            if ($element->emf !== 0.0 && !$this->dc) {
                 $this->inject($a, $b, $element->emf * $g, $element->emf * $s);
             }
         }
@@ -227,7 +226,7 @@ final class Network
      */
     private function indexOf(string $point, array &$diagonal, array &$rows): int
     {
-        if (! isset($this->index[$point])) {
+        if (!isset($this->index[$point])) {
             $index = $this->index[$point] = count($this->index);
             $diagonal[$index] = [self::GMIN, 0.0];
             $rows[$index] = [];

@@ -21,8 +21,7 @@ final readonly class Phasors
         private ?array $volts,
         private ?LowRank $update,
         private array $index,
-    ) {
-    }
+    ) {}
 
     /**
      * Voltage of `a` against `b`.

@@ -11,6 +11,7 @@ use Unionbit\Core\Circuit\Netlist\Netlist;
 use Unionbit\Core\Circuit\OperatingPoint;
 use Unionbit\Core\Job\Facts;
 use Unionbit\Core\Job\Installation;
+use Unionbit\Core\Words\Message;
 
 /** What two transformers do to each other, and what the survey left unknown of the second. */
 final class Supplies
@@ -18,7 +19,7 @@ final class Supplies
     /** Volts across a dead secondary above which it is fed from elsewhere. */
     private const FED_ABOVE = 5.0;
 
-    /** @return list<string> joined supplies and such as are fed backwards */
+    /** @return list<Message> joined supplies and such as are fed backwards */
     public static function notes(Installation $installation, OperatingPoint $point): array
     {
         $notes = [];
@@ -28,12 +29,11 @@ final class Supplies
                 $winding->emf === 0.0 &&
                 $point->phasors->magnitude($winding->a, $winding->b) > self::FED_ABOVE
             ) {
-                $notes[] = "Transformer {$winding->id} is off and fed backwards from the other one: its PRIMARY carries line voltage.";
+                $notes[] = Message::of('circuit.supplies.transformer-off-fed-backwards-from', id: $winding->id);
             }
         }
         if (self::areJoined($installation, $point->netlist)) {
-            $notes[] =
-                'Two transformers are joined: one switched off is fed backwards and carries line voltage on its primary.';
+            $notes[] = Message::of('circuit.supplies.two-transformers-joined-one-switched');
         }
 
         return $notes;
@@ -55,9 +55,10 @@ final class Supplies
         foreach ($facts->secondPhase === 'unknown' ? ['in', 'out'] : [$facts->secondPhase] as $phase) {
             foreach ($facts->secondBonded === null ? [false, true] : [$facts->secondBonded] as $second) {
                 foreach (
-                    $facts->commonBonded === null && ! $house->archetype->commonBonded
+                    $facts->commonBonded === null && !$house->archetype->commonBonded
                         ? [false, true]
-                        : [$house->commonBonded()] as $first
+                        : [$house->commonBonded()]
+                    as $first
                 ) {
                     $known = new Facts(
                         $facts->lineVolts,
@@ -88,7 +89,7 @@ final class Supplies
             isset(
                 $netlist->region(
                     $transformers[0]->hot,
-                    static fn (Element $e): bool => $e->kind->isCopper() && ! $e->isOpen(),
+                    static fn(Element $e): bool => $e->kind->isCopper() && !$e->isOpen(),
                 )[$transformers[1]->hot],
             );
     }

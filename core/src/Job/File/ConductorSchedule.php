@@ -14,6 +14,7 @@ use Unionbit\Core\Wiring\Conductor;
 use Unionbit\Core\Wiring\End;
 use Unionbit\Core\Wiring\EndState;
 use Unionbit\Core\Wiring\Evidence;
+use Unionbit\Core\Words\Message;
 
 /** The conductors of a house as rows of a table, both ways: one row a conductor, free ends in words. */
 final class ConductorSchedule
@@ -66,20 +67,24 @@ final class ConductorSchedule
      */
     public static function read(array $rows, Installation $house): Installation
     {
-        $cables = array_map(static fn (Cable $cable): Cable => $cable->withConductors([]), $house->cables);
-        $ids = array_map(static fn (Cable $cable): string => $cable->id, $cables);
+        $cables = array_map(static fn(Cable $cable): Cable => $cable->withConductors([]), $house->cables);
+        $ids = array_map(static fn(Cable $cable): string => $cable->id, $cables);
         foreach ($rows as $index => $row) {
             $line = $index + 1;
             $at = array_search(trim($row['cable'] ?? ''), $ids, true);
             if ($at === false) {
-                throw InvalidData::notAllowed("/{$line}/cable", $row['cable'] ?? '', implode(' or ', $ids));
+                throw InvalidData::notAllowed(
+                    "/{$line}/cable",
+                    $row['cable'] ?? '',
+                    Message::of('job.conductor-schedule.cables', ids: $ids),
+                );
             }
             $conductor = self::conductor(Field::root(array_map(trim(...), $row), "/{$line}"));
             if ($cables[$at]->conductor($conductor->number) !== null) {
                 throw InvalidData::notAllowed(
                     "/{$line}/number",
                     $conductor->number,
-                    'a number that no other conductor of the cable has',
+                    Message::of('job.conductor-schedule.number-no-other-conductor-cable'),
                 );
             }
             $cables[$at] = $cables[$at]->withConductors([...$cables[$at]->conductors, $conductor]);
@@ -95,8 +100,12 @@ final class ConductorSchedule
     private static function conductor(Field $row): Conductor
     {
         $number = $row->string('number', '');
-        if (! ctype_digit($number) || (int) $number < 1 || (int) $number > 50) {
-            throw InvalidData::notAllowed("{$row->pointer}/number", $number, 'a whole number from 1 to 50');
+        if (!ctype_digit($number) || (int) $number < 1 || (int) $number > 50) {
+            throw InvalidData::notAllowed(
+                "{$row->pointer}/number",
+                $number,
+                Message::of('job.conductor-schedule.whole-number-from-1-50'),
+            );
         }
         $colour = static function (string $key) use ($row): ?Colour {
             $word = $row->string($key, '');
@@ -109,8 +118,12 @@ final class ConductorSchedule
         $evidence = $row->string('evidence', '');
         $words = preg_split('/[\s,;]+/', $row->string('condition', ''), -1, PREG_SPLIT_NO_EMPTY) ?: [];
         $ohms = str_replace(',', '.', $row->string('loop_ohms', ''));
-        if ($ohms !== '' && (! is_numeric($ohms) || (float) $ohms < 0 || (float) $ohms > 999)) {
-            throw InvalidData::notAllowed("{$row->pointer}/loop_ohms", $ohms, 'a number from 0 to 999, or nothing');
+        if ($ohms !== '' && (!is_numeric($ohms) || (float) $ohms < 0 || (float) $ohms > 999)) {
+            throw InvalidData::notAllowed(
+                "{$row->pointer}/loop_ohms",
+                $ohms,
+                Message::of('job.conductor-schedule.number-from-0-999-or'),
+            );
         }
 
         return new Conductor(
@@ -131,7 +144,7 @@ final class ConductorSchedule
             $colour('splice'),
             $row->string('note', ''),
             array_map(
-                static fn (string $word): Condition => Condition::tryFrom($word) ??
+                static fn(string $word): Condition => Condition::tryFrom($word) ??
                     throw InvalidData::notAllowed(
                         "{$row->pointer}/condition",
                         $word,
@@ -150,7 +163,7 @@ final class ConductorSchedule
             throw InvalidData::notAllowed(
                 "{$row->pointer}/{$key}",
                 $word,
-                'a terminal of at most 12 characters, or (spare), (capped), (cut), (broken), (on B2) for a splice',
+                Message::of('job.conductor-schedule.terminal-at-most-12-characters'),
             );
         }
         if (preg_match('/^(?:@|\(on )([A-Z]\d{1,2})\)?$/', $word, $splice) === 1) {
@@ -160,7 +173,11 @@ final class ConductorSchedule
             $state = EndState::tryFrom($free[1]);
 
             return $state === null || $state === EndState::Landed || $state === EndState::Spliced
-                ? throw InvalidData::notAllowed("{$row->pointer}/{$key}", $word, '(spare), (capped), (cut) or (broken)')
+                ? throw InvalidData::notAllowed(
+                    "{$row->pointer}/{$key}",
+                    $word,
+                    Message::of('job.conductor-schedule.spare-capped-cut-or-broken'),
+                )
                 : End::free($state);
         }
 

@@ -24,6 +24,7 @@ use Unionbit\Core\Wiring\EndState;
 use Unionbit\Core\Wiring\Evidence;
 use Unionbit\Core\Wiring\Jumper;
 use Unionbit\Core\Wiring\Splices;
+use Unionbit\Core\Words\Message;
 
 /** Reads and writes the survey part of a job document. */
 final class SurveyFile
@@ -55,7 +56,7 @@ final class SurveyFile
             self::facts($node->has('facts') ? $node->at('facts') : Field::root([])),
             $cables,
             array_map(
-                static fn (Field $n): Jumper => new Jumper(
+                static fn(Field $n): Jumper => new Jumper(
                     $n->enum('place', Place::class),
                     $n->string('a', null, self::LONGEST_WORD),
                     $n->string('b', null, self::LONGEST_WORD),
@@ -89,7 +90,7 @@ final class SurveyFile
             ],
             'cables' => array_map(self::writeCable(...), $installation->cables),
             'jumpers' => array_map(
-                static fn (Jumper $j): array => [
+                static fn(Jumper $j): array => [
                     'place' => $j->place->value,
                     'a' => $j->a,
                     'b' => $j->b,
@@ -130,7 +131,7 @@ final class SurveyFile
 
     private static function facts(Field $node): Facts
     {
-        $number = static fn (string $key, float $min, float $max): ?float => $node->has($key)
+        $number = static fn(string $key, float $min, float $max): ?float => $node->has($key)
             ? $node->number($key, null, $min, $max)
             : null;
 
@@ -169,9 +170,9 @@ final class SurveyFile
     public static function cable(Field $node): Cable
     {
         $gauge = $node->int('gauge', 18);
-        if (! isset(Cable::OHMS_PER_FOOT[$gauge])) {
+        if (!isset(Cable::OHMS_PER_FOOT[$gauge])) {
             throw InvalidData::notAllowed(
-                $node->pointer.'/gauge',
+                $node->pointer . '/gauge',
                 $gauge,
                 implode(', ', array_keys(Cable::OHMS_PER_FOOT)),
             );
@@ -180,7 +181,11 @@ final class SurveyFile
         if (count($nodes) > self::MOST_CONDUCTORS) {
             throw InvalidData::unreadable(
                 "{$node->pointer}/conductors",
-                sprintf('has %d conductors; allowed: at most %d in one cable', count($nodes), self::MOST_CONDUCTORS),
+                Message::of(
+                    'job.survey-file.has-conductors-allowed-at-most',
+                    count: count($nodes),
+                    most_conductors: self::MOST_CONDUCTORS,
+                ),
             );
         }
         $conductors = array_map(self::conductor(...), $nodes);
@@ -190,7 +195,7 @@ final class SurveyFile
                 throw InvalidData::notAllowed(
                     "{$node->pointer}/conductors/{$index}/number",
                     $conductor->number,
-                    'a number no other conductor of the cable has',
+                    Message::of('job.survey-file.number-no-other-conductor-cable'),
                 );
             }
             $numbers[$conductor->number] = true;
@@ -227,7 +232,7 @@ final class SurveyFile
             throw InvalidData::notAllowed(
                 "{$node->pointer}/id",
                 $shown,
-                'A from wall to indoor, B from indoor to outdoor',
+                Message::of('job.survey-file.from-wall-indoor-b-from'),
             );
         }
 
@@ -238,7 +243,11 @@ final class SurveyFile
     {
         $number = $node->int('number');
         if ($number < 1 || $number > self::MOST_CONDUCTORS) {
-            throw InvalidData::notAllowed("{$node->pointer}/number", $number, 'a whole number from 1 to 50');
+            throw InvalidData::notAllowed(
+                "{$node->pointer}/number",
+                $number,
+                Message::of('job.survey-file.whole-number-from-1-50'),
+            );
         }
 
         return new Conductor(
@@ -251,7 +260,7 @@ final class SurveyFile
             $node->has('colourAfterSplice') ? $node->enum('colourAfterSplice', Colour::class) : null,
             $node->string('note', '', self::LONGEST_REASON),
             array_map(
-                static fn (string $word): Condition => Condition::tryFrom($word) ??
+                static fn(string $word): Condition => Condition::tryFrom($word) ??
                     throw InvalidData::notAllowed(
                         "{$node->pointer}/condition",
                         $word,
@@ -268,7 +277,11 @@ final class SurveyFile
     {
         $twice = array_values(array_diff_key($ids, array_unique($ids)))[0] ?? null;
         if ($twice !== null) {
-            throw InvalidData::notAllowed("{$pointer}/id", $twice, 'a letter that no other cable has');
+            throw InvalidData::notAllowed(
+                "{$pointer}/id",
+                $twice,
+                Message::of('job.survey-file.letter-no-other-cable-has'),
+            );
         }
     }
 
@@ -293,7 +306,7 @@ final class SurveyFile
             : throw InvalidData::notAllowed(
                 "{$node->pointer}/terminal",
                 mb_substr($letter, 0, 40),
-                'a terminal as printed, 1 to 12 characters',
+                Message::of('job.survey-file.terminal-as-printed-1-12'),
             );
     }
 
@@ -308,7 +321,7 @@ final class SurveyFile
             'feet' => $cable->feet,
             ...self::filled(['kind' => $cable->kind]),
             'conductors' => array_map(
-                static fn (Conductor $c): array => [
+                static fn(Conductor $c): array => [
                     'number' => $c->number,
                     'colour' => $c->colour->value,
                     'stripe' => $c->stripe?->value,
@@ -332,6 +345,6 @@ final class SurveyFile
      */
     private static function filled(array $parts): array
     {
-        return array_filter($parts, static fn (mixed $part): bool => $part !== null && $part !== []);
+        return array_filter($parts, static fn(mixed $part): bool => $part !== null && $part !== []);
     }
 }

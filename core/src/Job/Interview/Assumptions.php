@@ -7,50 +7,68 @@ namespace Unionbit\Core\Job\Interview;
 use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Job\LinkState;
 use Unionbit\Core\Wiring\Conductor;
+use Unionbit\Core\Words\Message;
+use Unionbit\Core\Words\Quantity;
+use Unionbit\Core\Words\Unit;
 
 /** What a plan from an unfinished survey rests on without anybody having looked: it is provisional until these are known. */
 final class Assumptions
 {
-    /** @return list<string> */
+    /** @return list<Message> */
     public static function of(Installation $house, bool $supplyMeasured): array
     {
         $facts = $house->facts;
         $assumed = [];
         foreach ($house->wallCable()->conductors ?? [] as $conductor) {
-            if (! $conductor->isSpare() && ! $conductor->evidence->isProof()) {
-                $assumed[] = "{$conductor->name()} goes from {$conductor->near->label()} to {$conductor->far->label()}: {$conductor->evidence->label()}";
+            if (!$conductor->isSpare() && !$conductor->evidence->isProof()) {
+                $assumed[] = Message::of(
+                    'job.assumptions.goes-from',
+                    conductor: $conductor->name(),
+                    near: $conductor->near->label(),
+                    far: $conductor->far->label(),
+                    evidence: $conductor->evidence->label(),
+                );
             }
         }
         $transformer = $house->transformers()[0] ?? null;
         $checks = [
-            [$facts->lineVolts === null, sprintf('the line is %g V: not measured', $facts->line())],
-            [$facts->tapVolts === null, sprintf('the %g V tap is in use: not looked at', $facts->tap())],
+            [
+                $facts->lineVolts === null,
+                Message::of('job.assumptions.line-not-measured', line: Quantity::of($facts->line(), Unit::Volts)),
+            ],
+            [
+                $facts->tapVolts === null,
+                Message::of('job.assumptions.tap-in-use-not-looked', tap: Quantity::of($facts->tap(), Unit::Volts)),
+            ],
             [
                 $facts->transformerVa === null,
-                sprintf(
-                    'the transformer gives %g VA: taken from the equipment\'s kind',
-                    $transformer->ratingVa ?? 40.0,
+                Message::of(
+                    'job.assumptions.transformer-gives-taken-from-equipments',
+                    ratingVa: Quantity::of($transformer->ratingVa ?? 40.0, Unit::VoltAmps),
                 ),
             ],
             [
                 $facts->fuseAmps === null,
                 $transformer?->fuseAmps === null
-                    ? 'there is no fuse: not looked at'
-                    : sprintf('the fuse is %g A: taken from the equipment\'s kind', $transformer->fuseAmps),
+                    ? Message::of('job.assumptions.there-no-fuse-not-looked')
+                    : Message::of(
+                        'job.assumptions.fuse-taken-from-equipments-kind',
+                        fuseAmps: Quantity::of($transformer->fuseAmps, Unit::Amps),
+                    ),
             ],
-            [$facts->plateLink === LinkState::Unknown, 'the old plate\'s link: not looked at'],
-            [! $supplyMeasured, 'R–C is there at the board: not measured'],
+            [$facts->plateLink === LinkState::Unknown, Message::of('job.assumptions.old-plates-link-not-looked')],
+            [!$supplyMeasured, Message::of('job.assumptions.r-c-there-at-board')],
             [
                 $house->archetype->coolStages > 0 && ($house->outdoorCable()->conductors ?? []) === [],
-                'the outdoor pair is wired as usual: not seen',
+                Message::of('job.assumptions.outdoor-pair-wired-as-usual'),
             ],
             [
                 count($house->archetype->transformers) > 1 && $facts->secondPhase === 'unknown',
-                'how the two transformers stand to each other: not known',
+                Message::of('job.assumptions.how-two-transformers-stand-each'),
             ],
             [
                 $house->archetype->coolStages > 0 && Interview::answer($house, 'floats') === null,
-                'no float switch in the line: not looked for',
+                Message::of('job.assumptions.no-float-switch-in-line'),
             ],
         ];
         foreach ($checks as [$open, $words]) {
@@ -68,7 +86,7 @@ final class Assumptions
         return array_values(
             array_filter(
                 $house->wallCable()->conductors ?? [],
-                static fn (Conductor $c): bool => ! $c->isSpare() && ! $c->evidence->isProof(),
+                static fn(Conductor $c): bool => !$c->isSpare() && !$c->evidence->isProof(),
             ),
         );
     }

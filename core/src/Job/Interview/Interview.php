@@ -8,6 +8,7 @@ use Unionbit\Core\Data\Field;
 use Unionbit\Core\Data\InvalidData;
 use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Job\LinkState;
+use Unionbit\Core\Words\Message;
 
 /** The survey's questions put to a house: which are asked, what was answered, and where an answer is kept. */
 final class Interview
@@ -22,7 +23,7 @@ final class Interview
     /** Whether an answer belongs to the survey's answers, and not to its facts or to a cable. */
     public static function isNote(string $key): bool
     {
-        return $key !== 'wire' && ! in_array($key, [...self::NUMBERS, ...self::YES_NO, ...self::WORDS], true);
+        return $key !== 'wire' && !in_array($key, [...self::NUMBERS, ...self::YES_NO, ...self::WORDS], true);
     }
 
     /** @return string|float|list<string>|null */
@@ -62,7 +63,7 @@ final class Interview
         if ($key === 'wire') {
             $cables = is_array($survey['cables'] ?? null) ? $survey['cables'] : [];
             $survey['cables'] = array_map(
-                static fn (mixed $cable): mixed => is_array($cable) && ($cable['from'] ?? '') === 'wall'
+                static fn(mixed $cable): mixed => is_array($cable) && ($cable['from'] ?? '') === 'wall'
                     ? [...$cable, 'kind' => $value]
                     : $cable,
                 $cables,
@@ -82,7 +83,7 @@ final class Interview
     }
 
     /**
-     * @return list<array{key: string, section: string, text: string, help: string, kind: string, choices: list<array{value: string, label: string}>, unit: string, value: string|float|list<string>|null, said: ?string}>
+     * @return list<array{key: string, section: Message, text: Message, help: Message, kind: string, choices: list<array{value: string, label: Message}>, unit: string, value: string|float|list<string>|null, said: ?Message}>
      */
     public static function of(Installation $house): array
     {
@@ -96,7 +97,7 @@ final class Interview
                 'help' => $q->help,
                 'kind' => $q->kind,
                 'choices' => array_map(
-                    static fn (string|int $v): array => ['value' => (string) $v, 'label' => $q->choices[$v]],
+                    static fn(string|int $v): array => ['value' => (string) $v, 'label' => $q->choices[$v]],
                     array_keys($q->choices),
                 ),
                 'unit' => $q->unit,

@@ -8,6 +8,9 @@ use Closure;
 use Unionbit\Core\Data\Field;
 use Unionbit\Core\Data\InvalidData;
 use Unionbit\Core\Job\Installation;
+use Unionbit\Core\Words\Message;
+use Unionbit\Core\Words\Quantity;
+use Unionbit\Core\Words\Unit;
 
 /** One question of the survey: how it is answered, and in which houses it is asked at all. */
 final readonly class Question
@@ -16,60 +19,59 @@ final readonly class Question
 
     /**
      * @param  string  $kind  choice, number, ticks or text
-     * @param  array<int|string, string>  $choices  words by value, for a choice or ticks
+     * @param  array<int|string, Message>  $choices  words by value, for a choice or ticks
      * @param  string  $unit  of a number
      * @param  Closure(Installation): bool  $asks  whether this house needs it, from what was answered before
      */
     private function __construct(
         public string $key,
-        public string $section,
-        public string $text,
-        public string $help,
+        public Message $section,
+        public Message $text,
+        public Message $help,
         public string $kind,
         public array $choices,
         public string $unit,
         public float $min,
         public float $max,
         private Closure $asks,
-    ) {
-    }
+    ) {}
 
     /**
-     * @param  array<int|string, string>  $choices
+     * @param  array<int|string, Message>  $choices
      * @param  ?Closure(Installation): bool  $asks
      */
     public static function choice(
         string $key,
-        string $section,
-        string $text,
-        string $help,
+        Message $section,
+        Message $text,
+        Message $help,
         array $choices,
         ?Closure $asks = null,
     ): self {
-        return new self($key, $section, $text, $help, 'choice', $choices, '', 0, 0, $asks ?? static fn (): bool => true);
+        return new self($key, $section, $text, $help, 'choice', $choices, '', 0, 0, $asks ?? static fn(): bool => true);
     }
 
     /**
-     * @param  array<int|string, string>  $choices
+     * @param  array<int|string, Message>  $choices
      * @param  ?Closure(Installation): bool  $asks
      */
     public static function ticks(
         string $key,
-        string $section,
-        string $text,
-        string $help,
+        Message $section,
+        Message $text,
+        Message $help,
         array $choices,
         ?Closure $asks = null,
     ): self {
-        return new self($key, $section, $text, $help, 'ticks', $choices, '', 0, 0, $asks ?? static fn (): bool => true);
+        return new self($key, $section, $text, $help, 'ticks', $choices, '', 0, 0, $asks ?? static fn(): bool => true);
     }
 
     /** @param  ?Closure(Installation): bool  $asks */
     public static function number(
         string $key,
-        string $section,
-        string $text,
-        string $help,
+        Message $section,
+        Message $text,
+        Message $help,
         string $unit,
         float $min,
         float $max,
@@ -85,14 +87,19 @@ final readonly class Question
             $unit,
             $min,
             $max,
-            $asks ?? static fn (): bool => true,
+            $asks ?? static fn(): bool => true,
         );
     }
 
     /** @param  ?Closure(Installation): bool  $asks */
-    public static function text(string $key, string $section, string $text, string $help, ?Closure $asks = null): self
-    {
-        return new self($key, $section, $text, $help, 'text', [], '', 0, 0, $asks ?? static fn (): bool => true);
+    public static function text(
+        string $key,
+        Message $section,
+        Message $text,
+        Message $help,
+        ?Closure $asks = null,
+    ): self {
+        return new self($key, $section, $text, $help, 'text', [], '', 0, 0, $asks ?? static fn(): bool => true);
     }
 
     public function isAskedOf(Installation $house): bool
@@ -132,20 +139,32 @@ final readonly class Question
             ? $value
             : throw InvalidData::unreadable(
                 $at,
-                sprintf('is %d characters long; allowed: at most %d', mb_strlen($value), self::TEXT_LIMIT),
+                Message::of(
+                    'job.question.characters-long-allowed-at-most',
+                    value: mb_strlen($value),
+                    text_limit: self::TEXT_LIMIT,
+                ),
             );
     }
 
     /** @param  string|float|list<string>|null  $value */
-    public function said(string|float|array|null $value): ?string
+    public function said(string|float|array|null $value): ?Message
     {
         return match (true) {
             $value === null => null,
-            is_array($value) => $value === []
-                ? 'none of these'
-                : implode(', ', array_map(fn (string $v): string => $this->choices[$v] ?? $v, $value)),
-            is_float($value) => sprintf('%g %s', $value, $this->unit),
-            default => $this->choices[$value] ?? $value,
+            $value === [] => Message::of('job.question.none-of-these'),
+            is_array($value) => Message::of('job.question.these', all: array_map($this->word(...), $value)),
+            is_float($value) => Message::of(
+                'job.question.number',
+                value: Quantity::of($value, Unit::Number),
+                unit: $this->unit,
+            ),
+            default => $this->word($value),
         };
+    }
+
+    private function word(string $value): Message
+    {
+        return $this->choices[$value] ?? Message::raw($value);
     }
 }

@@ -7,6 +7,7 @@ namespace Unionbit\Core\Job\Interview;
 use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Wiring\Conductor;
+use Unionbit\Core\Words\Message;
 
 /**
  * What a survey asks of the equipment and its supply, in the order in which a person walks: what it is, the supply,
@@ -44,139 +45,153 @@ final class Questions
     /** @return list<string> */
     public static function keys(): array
     {
-        return array_map(static fn (Question $q): string => $q->key, self::all());
+        return array_map(static fn(Question $q): string => $q->key, self::all());
     }
 
     /** @return list<Question> that this house is asked, answered or not */
     public static function of(Installation $house): array
     {
-        return array_values(array_filter(self::all(), static fn (Question $q): bool => $q->isAskedOf($house)));
+        return array_values(array_filter(self::all(), static fn(Question $q): bool => $q->isAskedOf($house)));
     }
 
     /** @return list<Question> */
     private static function what(): array
     {
-        $is = static fn (string $key, string ...$values): \Closure => static fn (
+        $is = static fn(string $key, string ...$values): \Closure => static fn(
             Installation $h,
         ): bool => $h->answers->is($key, ...$values);
         $cools = $is('outdoor', 'cools', 'reverses');
-        $section = 'What it is';
+        $section = Message::of('job.questions.what');
 
         return [
             Question::choice(
                 'outdoor',
                 $section,
-                'What does the outdoor unit do?',
-                'A conductor on O or B, a reversing valve with an accumulator, a defrost board or the plate\'s words make it a heat pump.',
-                ['none' => 'There is none', 'cools' => 'It cools only', 'reverses' => 'It is a heat pump'],
+                Message::of('job.questions.what-does-outdoor-unit-do'),
+                Message::of('job.questions.conductor-on-o-or-b'),
+                [
+                    'none' => Message::of('job.questions.there-none'),
+                    'cools' => Message::of('job.questions.cools-only'),
+                    'reverses' => Message::of('job.questions.heat-pump'),
+                ],
             ),
             Question::ticks(
                 'evidence',
                 $section,
-                'What shows that it is a heat pump?',
-                'One sign is enough; two that agree are better. Packing slips and shared manuals do not count.',
+                Message::of('job.questions.what-shows-heat-pump'),
+                Message::of('job.questions.one-sign-enough-two-agree'),
                 [
-                    'plate' => 'its nameplate says so',
-                    'valve' => 'reversing valve and accumulator',
-                    'defrost' => 'defrost board with R C Y O/B W',
-                    'conductor' => 'a conductor on O or B',
+                    'plate' => Message::of('job.questions.nameplate-says-so'),
+                    'valve' => Message::of('job.questions.reversing-valve-accumulator'),
+                    'defrost' => Message::of('job.questions.defrost-board-with-r-c'),
+                    'conductor' => Message::of('job.questions.conductor-on-o-or-b-2'),
                 ],
                 $is('outdoor', 'reverses'),
             ),
             Question::choice(
                 'coolStages',
                 $section,
-                'Compressor stages?',
-                'Two Y inputs outdoors, or the plate.',
-                ['1' => 'One', '2' => 'Two'],
+                Message::of('job.questions.compressor-stages'),
+                Message::of('job.questions.two-y-inputs-outdoors-or'),
+                ['1' => Message::of('job.questions.one'), '2' => Message::of('job.questions.two')],
                 $cools,
             ),
             Question::choice(
                 'compressors',
                 $section,
-                'One two-stage compressor, or two?',
-                'One two-stage compressor is not two compressors.',
-                ['one' => 'One with two stages', 'two' => 'Two compressors'],
+                Message::of('job.questions.one-two-stage-compressor-or'),
+                Message::of('job.questions.one-two-stage-compressor-not'),
+                [
+                    'one' => Message::of('job.questions.one-with-two-stages'),
+                    'two' => Message::of('job.questions.two-compressors'),
+                ],
                 $is('coolStages', '2'),
             ),
             Question::choice(
                 'valve',
                 $section,
-                'When is the reversing valve energised?',
-                'From the outdoor board, never from the colour. Proved later by the air temperature.',
-                ['O' => 'In cooling (O)', 'B' => 'In heating (B)'],
+                Message::of('job.questions.when-reversing-valve-energised'),
+                Message::of('job.questions.from-outdoor-board-never-from'),
+                ['O' => Message::of('job.questions.in-cooling-o'), 'B' => Message::of('job.questions.in-heating-b')],
                 $is('outdoor', 'reverses'),
             ),
             Question::choice(
                 'heatSource',
                 $section,
-                'What heats indoors?',
-                'Look at the unit, not at the thermostat.',
+                Message::of('job.questions.what-heats-indoors'),
+                Message::of('job.questions.look-at-unit-not-at'),
                 [
-                    'gas' => 'Gas furnace',
-                    'oil' => 'Oil furnace',
-                    'electric' => 'Electric strips',
-                    'coil' => 'Hot-water coil in the air handler',
-                    'boiler' => 'Boiler or zone valve, radiators',
-                    'none' => 'Nothing',
+                    'gas' => Message::of('job.questions.gas-furnace'),
+                    'oil' => Message::of('job.questions.oil-furnace'),
+                    'electric' => Message::of('job.questions.electric-strips'),
+                    'coil' => Message::of('job.questions.hot-water-coil-in-air'),
+                    'boiler' => Message::of('job.questions.boiler-or-zone-valve-radiators'),
+                    'none' => Message::of('job.questions.nothing'),
                 ],
             ),
             Question::choice(
                 'heatStages',
                 $section,
-                'Heat stages indoors?',
-                'Two heat inputs on the board, or the plate.',
-                ['1' => 'One', '2' => 'Two'],
+                Message::of('job.questions.heat-stages-indoors'),
+                Message::of('job.questions.two-heat-inputs-on-board'),
+                ['1' => Message::of('job.questions.one'), '2' => Message::of('job.questions.two')],
                 $is('heatSource', 'gas', 'oil', 'electric'),
             ),
             Question::choice(
                 'eGoes',
                 $section,
-                'Where does the board\'s E go?',
-                'E is emergency heat. It may be tied to W inside, reach its own relay, or not be there.',
-                ['none' => 'No E on the board', 'tied' => 'Tied to W inside', 'relay' => 'Its own relay'],
-                static fn (Installation $h): bool => $h->answers->is('outdoor', 'reverses') &&
+                Message::of('job.questions.where-does-boards-e-go'),
+                Message::of('job.questions.e-emergency-heat-may-be'),
+                [
+                    'none' => Message::of('job.questions.no-e-on-board'),
+                    'tied' => Message::of('job.questions.tied-w-inside'),
+                    'relay' => Message::of('job.questions.own-relay'),
+                ],
+                static fn(Installation $h): bool => $h->answers->is('outdoor', 'reverses') &&
                     $h->answers->is('heatSource', 'electric'),
             ),
             Question::choice(
                 'fanCoil',
                 $section,
-                'What drives fan and valve of the water coil?',
-                'Line-voltage fan speeds or valves without a 24 V control are not for this work.',
-                ['24v' => '24 V valve or circulator relay', 'line' => 'Line-voltage fan speeds or valves'],
+                Message::of('job.questions.what-drives-fan-valve-water'),
+                Message::of('job.questions.line-voltage-fan-speeds-or'),
+                [
+                    '24v' => Message::of('job.questions.24-v-valve-or-circulator'),
+                    'line' => Message::of('job.questions.line-voltage-fan-speeds-or-2'),
+                ],
                 $is('heatSource', 'coil'),
             ),
             Question::choice(
                 'zoneValve',
                 $section,
-                'How is the zone valve wired?',
-                'Three wires drive it open and shut; that needs an isolating relay.',
+                Message::of('job.questions.how-zone-valve-wired'),
+                Message::of('job.questions.three-wires-drive-open-shut'),
                 [
-                    'two' => 'Two wires, with or without an end switch',
-                    'three' => 'Three wires, power open and power close',
-                    'relay' => 'Three wires, isolating relay planned',
+                    'two' => Message::of('job.questions.two-wires-with-or-without'),
+                    'three' => Message::of('job.questions.three-wires-power-open-power'),
+                    'relay' => Message::of('job.questions.three-wires-isolating-relay-planned'),
                 ],
                 $is('heatSource', 'boiler'),
             ),
             Question::choice(
                 'bus',
                 $section,
-                'Is it a communicating system?',
-                'Bus labels, or only three or four conductors on a variable system.',
+                Message::of('job.questions.communicating-system'),
+                Message::of('job.questions.bus-labels-or-only-three'),
                 [
-                    'no' => 'No',
-                    'yes' => 'Yes, it stays communicating',
-                    'convert' => 'Yes, and both boards accept 24 V calls: going back',
+                    'no' => Message::of('job.questions.no'),
+                    'yes' => Message::of('job.questions.yes-stays-communicating'),
+                    'convert' => Message::of('job.questions.yes-both-boards-accept-24'),
                 ],
                 $cools,
             ),
             Question::choice(
                 'fanCentre',
                 $section,
-                'Was a fan centre added for cooling?',
-                'Transformer and fan relay in one box, on a unit that was heat only.',
-                ['no' => 'No', 'yes' => 'Yes'],
-                static fn (Installation $h): bool => $h->answers->is('outdoor', 'cools') &&
+                Message::of('job.questions.was-fan-centre-added-for'),
+                Message::of('job.questions.transformer-fan-relay-in-one'),
+                ['no' => Message::of('job.questions.no'), 'yes' => Message::of('job.questions.yes')],
+                static fn(Installation $h): bool => $h->answers->is('outdoor', 'cools') &&
                     $h->answers->is('heatSource', 'gas', 'oil'),
             ),
         ];
@@ -185,58 +200,90 @@ final class Questions
     /** @return list<Question> */
     private static function supply(): array
     {
-        $section = 'Supply';
-        $two = static fn (Installation $h): bool => $h->answers->is('supplies', '2') ||
+        $section = Message::of('job.questions.supply');
+        $two = static fn(Installation $h): bool => $h->answers->is('supplies', '2') ||
             count($h->archetype->transformers) > 1;
 
         return [
             Question::choice(
                 'supplies',
                 $section,
-                'How many 24 V supplies?',
-                'Look at the equipment; switch one off and see which hot dies.',
-                ['1' => 'One transformer', '2' => 'Two transformers', 'millivolt' => 'None, only millivolts DC'],
+                Message::of('job.questions.how-many-24-v-supplies'),
+                Message::of('job.questions.look-at-equipment-switch-one'),
+                [
+                    '1' => Message::of('job.questions.one-transformer'),
+                    '2' => Message::of('job.questions.two-transformers'),
+                    'millivolt' => Message::of('job.questions.none-only-millivolts-dc'),
+                ],
             ),
-            Question::number('transformerVa', $section, 'Transformer rating', 'From its plate.', 'VA', 10, 200),
+            Question::number(
+                'transformerVa',
+                $section,
+                Message::of('job.questions.transformer-rating'),
+                Message::of('job.questions.from-plate'),
+                'VA',
+                10,
+                200,
+            ),
             Question::number(
                 'lineVolts',
                 $section,
-                'Line volts',
-                'Measured at the transformer\'s line leads. Line voltage: only with the licence that the place requires.',
+                Message::of('job.questions.line-volts'),
+                Message::of('job.questions.measured-at-transformers-line-leads'),
                 'V',
                 90,
                 300,
             ),
-            Question::number('tapVolts', $section, 'Primary tap in use', 'The lead that is connected.', 'V', 90, 300),
+            Question::number(
+                'tapVolts',
+                $section,
+                Message::of('job.questions.primary-tap-in-use'),
+                Message::of('job.questions.lead-connected'),
+                'V',
+                90,
+                300,
+            ),
             Question::choice(
                 'commonBonded',
                 $section,
-                'Is the common bonded to the cabinet?',
-                'A lead from C to the sheet metal.',
-                ['yes' => 'Yes', 'no' => 'No'],
+                Message::of('job.questions.common-bonded-cabinet'),
+                Message::of('job.questions.lead-from-c-sheet-metal'),
+                ['yes' => Message::of('job.questions.yes'), 'no' => Message::of('job.questions.no')],
             ),
             Question::choice(
                 'secondBonded',
                 $section,
-                'Is the second transformer\'s common bonded?',
-                'In its own cabinet.',
-                ['yes' => 'Yes', 'no' => 'No'],
+                Message::of('job.questions.second-transformers-common-bonded'),
+                Message::of('job.questions.in-own-cabinet'),
+                ['yes' => Message::of('job.questions.yes'), 'no' => Message::of('job.questions.no')],
                 $two,
             ),
             Question::choice(
                 'secondPhase',
                 $section,
-                'Are the two in phase?',
-                'Only where both commons are bonded: 0 V between the hots in phase, about 53 V out of phase. Floating, it cannot be told.',
-                ['in' => 'In phase', 'out' => 'Out of phase', 'unknown' => 'Cannot be told'],
+                Message::of('job.questions.two-in-phase'),
+                Message::of('job.questions.only-where-both-commons-bonded'),
+                [
+                    'in' => Message::of('job.questions.in-phase'),
+                    'out' => Message::of('job.questions.out-phase'),
+                    'unknown' => Message::of('job.questions.cannot-be-told'),
+                ],
                 $two,
             ),
-            Question::number('fuseAmps', $section, 'Fuse in place', 'Read from the fuse itself.', 'A', 0.5, 30),
+            Question::number(
+                'fuseAmps',
+                $section,
+                Message::of('job.questions.fuse-in-place'),
+                Message::of('job.questions.read-from-fuse-itself'),
+                'A',
+                0.5,
+                30,
+            ),
             Question::number(
                 'fuseMarked',
                 $section,
-                'Fuse that the board calls for',
-                'Printed beside the holder.',
+                Message::of('job.questions.fuse-board-calls-for'),
+                Message::of('job.questions.printed-beside-holder'),
                 'A',
                 0.5,
                 30,
@@ -244,9 +291,13 @@ final class Questions
             Question::choice(
                 'fuseState',
                 $section,
-                'Fuse holder as found',
-                'A bridged or foil-wrapped fuse stops the work until it is corrected.',
-                ['good' => 'A sound fuse', 'bridged' => 'Bridged or wrapped', 'none' => 'No fuse at all'],
+                Message::of('job.questions.fuse-holder-as-found'),
+                Message::of('job.questions.bridged-or-foil-wrapped-fuse'),
+                [
+                    'good' => Message::of('job.questions.sound-fuse'),
+                    'bridged' => Message::of('job.questions.bridged-or-wrapped'),
+                    'none' => Message::of('job.questions.no-fuse-at-all'),
+                ],
             ),
         ];
     }
@@ -254,67 +305,74 @@ final class Questions
     /** @return list<Question> */
     private static function line(): array
     {
-        $section = 'In the line';
-        $blower = static fn (Installation $h): bool => ! $h->answers->is('heatSource', 'boiler') ||
+        $section = Message::of('job.questions.in-line');
+        $blower = static fn(Installation $h): bool => !$h->answers->is('heatSource', 'boiler') ||
             $h->answers->is('outdoor', 'cools');
-        $outdoor = static fn (Installation $h): bool => $h->answers->is('outdoor', 'cools', 'reverses');
+        $outdoor = static fn(Installation $h): bool => $h->answers->is('outdoor', 'cools', 'reverses');
 
         return [
             Question::choice(
                 'floats',
                 $section,
-                'Float or overflow switches?',
-                'In the drain pan or drain line: look for a switch that somebody added in R, Y or W.',
-                ['none' => 'None', 'some' => 'Yes'],
+                Message::of('job.questions.float-or-overflow-switches'),
+                Message::of('job.questions.in-drain-pan-or-drain'),
+                ['none' => Message::of('job.questions.none'), 'some' => Message::of('job.questions.yes')],
                 $outdoor,
             ),
             Question::choice(
                 'motor',
                 $section,
-                'Indoor motor?',
-                'Electronically commutated: line power always on its plug, a signal starts it. It changes delays and tests.',
-                ['relay' => 'Relay and capacitor motor', 'ecm' => 'Electronically commutated'],
+                Message::of('job.questions.indoor-motor'),
+                Message::of('job.questions.electronically-commutated-line-power-always'),
+                [
+                    'relay' => Message::of('job.questions.relay-capacitor-motor'),
+                    'ecm' => Message::of('job.questions.electronically-commutated'),
+                ],
                 $blower,
             ),
             Question::choice(
                 'fanJumper',
                 $section,
-                'The unit\'s own gas/electric fan jumper?',
-                'It must agree with the thermostat\'s fan setting.',
+                Message::of('job.questions.units-own-gas-electric-fan'),
+                Message::of('job.questions.must-agree-with-thermostats-fan'),
                 [
-                    'gas' => 'On gas: the unit runs its fan',
-                    'electric' => 'On electric: the thermostat runs it',
-                    'none' => 'There is none',
+                    'gas' => Message::of('job.questions.on-gas-unit-runs-fan'),
+                    'electric' => Message::of('job.questions.on-electric-thermostat-runs'),
+                    'none' => Message::of('job.questions.there-none'),
                 ],
-                static fn (Installation $h): bool => $h->answers->is('heatSource', 'gas', 'oil', 'electric'),
+                static fn(Installation $h): bool => $h->answers->is('heatSource', 'gas', 'oil', 'electric'),
             ),
             Question::ticks(
                 'outdoorScrews',
                 $section,
-                'Screws at the outdoor unit?',
-                'What its own board prints.',
-                ['R' => 'R', 'C' => 'C', 'Y' => 'Y', 'Y2' => 'Y2', 'O' => 'O', 'B' => 'B', 'W' => 'W', 'L' => 'L'],
+                Message::of('job.questions.screws-at-outdoor-unit'),
+                Message::of('job.questions.what-own-board-prints'),
+                self::letters('R', 'C', 'Y', 'Y2', 'O', 'B', 'W', 'L'),
                 $outdoor,
             ),
             Question::choice(
                 'defrostW',
                 $section,
-                'Where does the outdoor W go?',
-                'In defrost it calls the indoor heat, so that the house is not blown cold.',
-                ['spliced' => 'To the indoor heat input', 'open' => 'Nowhere', 'no-screw' => 'It has no W'],
-                static fn (Installation $h): bool => $h->answers->is('outdoor', 'reverses') &&
-                    ! $h->answers->is('heatSource', 'none'),
+                Message::of('job.questions.where-does-outdoor-w-go'),
+                Message::of('job.questions.in-defrost-calls-indoor-heat'),
+                [
+                    'spliced' => Message::of('job.questions.indoor-heat-input'),
+                    'open' => Message::of('job.questions.nowhere'),
+                    'no-screw' => Message::of('job.questions.has-no-w'),
+                ],
+                static fn(Installation $h): bool => $h->answers->is('outdoor', 'reverses') &&
+                    !$h->answers->is('heatSource', 'none'),
             ),
             Question::choice(
                 'shedding',
                 $section,
-                'Load-shedding relay, zone panel or add-on kit?',
-                'A zone panel is then the equipment: survey its terminals, not the furnace\'s.',
+                Message::of('job.questions.load-shedding-relay-zone-panel'),
+                Message::of('job.questions.zone-panel-then-equipment-survey'),
                 [
-                    'none' => 'None',
-                    'shed' => 'Load-shedding relay in Y',
-                    'panel' => 'Zone panel',
-                    'kit' => 'Add-on kit',
+                    'none' => Message::of('job.questions.none'),
+                    'shed' => Message::of('job.questions.load-shedding-relay-in-y'),
+                    'panel' => Message::of('job.questions.zone-panel'),
+                    'kit' => Message::of('job.questions.add-on-kit'),
                 ],
             ),
         ];
@@ -323,30 +381,34 @@ final class Questions
     /** @return list<Question> */
     private static function plates(): array
     {
-        $section = 'Nameplates';
-        $outdoor = static fn (Installation $h): bool => $h->answers->is('outdoor', 'cools', 'reverses');
+        $section = Message::of('job.questions.nameplates');
+        $outdoor = static fn(Installation $h): bool => $h->answers->is('outdoor', 'cools', 'reverses');
 
         return [
             Question::choice(
                 'indoorPlate',
                 $section,
-                'What does the indoor plate say it goes with?',
-                'The plate on the box counts; a shared manual does not.',
-                ['cools' => 'Cooling only', 'reverses' => 'Heat pump', 'silent' => 'Says nothing'],
+                Message::of('job.questions.what-does-indoor-plate-say'),
+                Message::of('job.questions.plate-on-box-counts-shared'),
+                [
+                    'cools' => Message::of('job.questions.cooling-only'),
+                    'reverses' => Message::of('job.questions.heat-pump-2'),
+                    'silent' => Message::of('job.questions.says-nothing'),
+                ],
                 $outdoor,
             ),
             Question::text(
                 'outdoorModel',
                 $section,
-                'Outdoor model number',
-                'Two or three of its digits often carry thousands of BTU/h.',
+                Message::of('job.questions.outdoor-model-number'),
+                Message::of('job.questions.two-or-three-digits-often'),
                 $outdoor,
             ),
             Question::number(
                 'outdoorTons',
                 $section,
-                'Outdoor capacity',
-                'Nominal tons: BTU/h ÷ 12 000.',
+                Message::of('job.questions.outdoor-capacity'),
+                Message::of('job.questions.nominal-tons-btu-h-12'),
                 'tons',
                 0.5,
                 10,
@@ -355,8 +417,8 @@ final class Questions
             Question::number(
                 'indoorTons',
                 $section,
-                'Indoor coil capacity',
-                'Nominal tons from the indoor plate.',
+                Message::of('job.questions.indoor-coil-capacity'),
+                Message::of('job.questions.nominal-tons-from-indoor-plate'),
                 'tons',
                 0.5,
                 10,
@@ -368,53 +430,57 @@ final class Questions
     /** @return list<Question> */
     private static function oldPlate(): array
     {
-        $section = 'Old plate';
+        $section = Message::of('job.questions.old-plate');
 
         return [
             Question::choice(
                 'wire',
                 $section,
-                'What is the wall cable made of?',
-                'Thick conductors under wire connectors are line voltage: stop.',
+                Message::of('job.questions.what-wall-cable-made'),
+                Message::of('job.questions.thick-conductors-under-wire-connectors'),
                 [
-                    'solid' => 'Solid thermostat wire',
-                    'stranded' => 'Stranded',
-                    'telephone' => 'Telephone or speaker wire',
-                    'thick' => 'Thick, under wire connectors',
+                    'solid' => Message::of('job.questions.solid-thermostat-wire'),
+                    'stranded' => Message::of('job.questions.stranded'),
+                    'telephone' => Message::of('job.questions.telephone-or-speaker-wire'),
+                    'thick' => Message::of('job.questions.thick-under-wire-connectors'),
                 ],
             ),
             Question::choice(
                 'plateLink',
                 $section,
-                'Rc–Rh link on the old plate?',
-                'A jumper, a slide or a factory link between the two R screws.',
+                Message::of('job.questions.rc-rh-link-on-old'),
+                Message::of('job.questions.jumper-slide-or-factory-link'),
                 [
-                    'in' => 'Link in',
-                    'out' => 'Link out',
-                    'none' => 'One R screw, no link',
-                    'unknown' => 'Not looked at',
+                    'in' => Message::of('job.questions.link-in'),
+                    'out' => Message::of('job.questions.link-out'),
+                    'none' => Message::of('job.questions.one-r-screw-no-link'),
+                    'unknown' => Message::of('job.questions.not-looked-at'),
                 ],
             ),
             Question::choice(
                 'oldPower',
                 $section,
-                'What did the old thermostat run on?',
-                'It tells whether its display can die with the batteries.',
-                ['battery' => 'Batteries', 'common' => 'R and C', 'mechanical' => 'Nothing, mechanical'],
+                Message::of('job.questions.what-did-old-thermostat-run'),
+                Message::of('job.questions.tells-whether-display-can-die'),
+                [
+                    'battery' => Message::of('job.questions.batteries'),
+                    'common' => Message::of('job.questions.r-c'),
+                    'mechanical' => Message::of('job.questions.nothing-mechanical'),
+                ],
             ),
             Question::choice(
                 'display',
                 $section,
-                'Its display now?',
-                'Blank on batteries: batteries first.',
-                ['on' => 'On', 'blank' => 'Blank'],
-                static fn (Installation $h): bool => in_array($h->facts->oldPower, ['battery', 'common'], true),
+                Message::of('job.questions.display-now'),
+                Message::of('job.questions.blank-on-batteries-batteries-first'),
+                ['on' => Message::of('job.questions.on'), 'blank' => Message::of('job.questions.blank')],
+                static fn(Installation $h): bool => in_array($h->facts->oldPower, ['battery', 'common'], true),
             ),
             Question::number(
                 'elsewhere',
                 $section,
-                'Another wall position that a cable can reach?',
-                'Feet of that run, where this one has too few conductors. On an inner wall, away from a draught or a supply register; leave it empty where there is none.',
+                Message::of('job.questions.another-wall-position-cable-can'),
+                Message::of('job.questions.feet-run-where-one-has'),
                 'ft',
                 3,
                 300,
@@ -423,8 +489,8 @@ final class Questions
             Question::text(
                 'history',
                 $section,
-                'Who changed what, and when?',
-                'What worked since then? It moves the odds more than any meter.',
+                Message::of('job.questions.who-changed-what-when'),
+                Message::of('job.questions.what-worked-since-then-moves'),
             ),
         ];
     }
@@ -435,7 +501,7 @@ final class Questions
         $cable = $house->wallCable();
         $spare = array_filter(
             $cable->conductors ?? [],
-            static fn (Conductor $c): bool => $c->isSpare() || $house->meaning($c) === TerminalName::C,
+            static fn(Conductor $c): bool => $c->isSpare() || $house->meaning($c) === TerminalName::C,
         );
 
         return $cable !== null &&
@@ -446,24 +512,39 @@ final class Questions
     /** @return list<Question> what the Figures page keeps for a house; the survey does not ask for it */
     private static function figures(): array
     {
-        $number = static fn (
+        $number = static fn(
             string $key,
-            string $text,
+            Message $text,
             string $unit,
             float $min,
             float $max,
-        ): Question => Question::number($key, 'Figures', $text, '', $unit, $min, $max, static fn (): bool => false);
+        ): Question => Question::number(
+            $key,
+            Message::of('job.questions.figures'),
+            $text,
+            Message::none(),
+            $unit,
+            $min,
+            $max,
+            static fn(): bool => false,
+        );
 
         return [
-            $number('heatLoss', 'Heat loss at design', 'BTU/h', 2000, 300_000),
-            $number('designTemp', 'Outdoor design temperature', '°F', -40, 50),
-            $number('capacity47', 'Heat pump capacity at 47 °F', 'BTU/h', 2000, 200_000),
-            $number('capacity17', 'Heat pump capacity at 17 °F', 'BTU/h', 1000, 200_000),
-            $number('cop47', 'COP at 47 °F', '', 1, 7),
-            $number('cop17', 'COP at 17 °F', '', 0.8, 6),
-            $number('priceElectric', 'Price of electricity', '$/kWh', 0.01, 2),
-            $number('priceGas', 'Price of gas', '$/therm', 0.05, 20),
-            $number('efficiency', 'Furnace efficiency', '%', 50, 99),
+            $number('heatLoss', Message::of('job.questions.heat-loss-at-design'), 'BTU/h', 2000, 300_000),
+            $number('designTemp', Message::of('job.questions.outdoor-design-temperature'), '°F', -40, 50),
+            $number('capacity47', Message::of('job.questions.heat-pump-capacity-at-47'), 'BTU/h', 2000, 200_000),
+            $number('capacity17', Message::of('job.questions.heat-pump-capacity-at-17'), 'BTU/h', 1000, 200_000),
+            $number('cop47', Message::of('job.questions.cop-at-47-f'), '', 1, 7),
+            $number('cop17', Message::of('job.questions.cop-at-17-f'), '', 0.8, 6),
+            $number('priceElectric', Message::of('job.questions.price-electricity'), '$/kWh', 0.01, 2),
+            $number('priceGas', Message::of('job.questions.price-gas'), '$/therm', 0.05, 20),
+            $number('efficiency', Message::of('job.questions.furnace-efficiency'), '%', 50, 99),
         ];
+    }
+
+    /** @return array<string, Message> screws, by their letters */
+    private static function letters(string ...$letters): array
+    {
+        return array_combine($letters, array_map(Message::raw(...), $letters));
     }
 }

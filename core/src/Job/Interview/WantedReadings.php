@@ -8,19 +8,19 @@ use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Terminal\Vocabulary;
+use Unionbit\Core\Words\Message;
 
 /** The readings that a survey takes, power on and nothing calling, in the order that saves steps. */
 final class WantedReadings
 {
-    /** @return list<array{a: string, b: string, label: string, why: string}> */
+    /** @return list<array{a: string, b: string, label: Message, why: Message}> */
     public static function of(Installation $house): array
     {
         $wanted = [];
         foreach ($house->archetype->transformers as $index => $transformer) {
-            $which = $index === 0 ? '' : ', second supply';
             $letters = implode(
                 '–',
-                array_map(static fn (string $point): string => explode('.', $point)[1] ?? $point, [
+                array_map(static fn(string $point): string => explode('.', $point)[1] ?? $point, [
                     $transformer->hot,
                     $transformer->common,
                 ]),
@@ -28,8 +28,11 @@ final class WantedReadings
             $wanted[] = [
                 'a' => $transformer->hot,
                 'b' => $transformer->common,
-                'label' => "{$letters} at the board{$which}",
-                'why' => 'the supply, after its fuse',
+                'label' => Message::of(
+                    $index === 0 ? 'job.wanted-readings.at-board' : 'job.wanted-readings.at-board-second',
+                    letters: $letters,
+                ),
+                'why' => Message::of('job.wanted-readings.supply-after-fuse'),
             ];
         }
         $first = $house->archetype->transformers[0];
@@ -37,44 +40,47 @@ final class WantedReadings
             $wanted[] = [
                 'a' => "{$first->id}.winding",
                 'b' => $first->common,
-                'label' => 'Transformer secondary',
-                'why' => 'the supply, before its fuse',
+                'label' => Message::of('job.wanted-readings.transformer-secondary'),
+                'why' => Message::of('job.wanted-readings.supply-before-fuse'),
             ];
         }
-        $hot = self::wall($house, static fn (TerminalName $n): bool => $n->isHot());
-        $common = self::wall($house, static fn (TerminalName $n): bool => $n === TerminalName::C);
-        $calls = self::walls($house, static fn (TerminalName $n): bool => $n->isCall());
+        $hot = self::wall($house, static fn(TerminalName $n): bool => $n->isHot());
+        $common = self::wall($house, static fn(TerminalName $n): bool => $n === TerminalName::C);
+        $calls = self::walls($house, static fn(TerminalName $n): bool => $n->isCall());
         if ($hot !== null && $common !== null) {
             $wanted[] = [
                 'a' => "wall.{$hot}",
                 'b' => "wall.{$common}",
-                'label' => "{$hot}–{$common} at the wall",
-                'why' => 'the supply, through the wall cable',
+                'label' => Message::of('job.wanted-readings.at-wall', hot: $hot, common: $common),
+                'why' => Message::of('job.wanted-readings.supply-through-wall-cable'),
             ];
         }
         if ($hot !== null && $common === null && $calls !== []) {
             $wanted[] = [
                 'a' => "wall.{$hot}",
                 'b' => "wall.{$calls[0]}",
-                'label' => "{$hot}–{$calls[0]} at the wall",
-                'why' => 'no C here: the idle load behind '.$calls[0].' stands in for it',
+                'label' => Message::of('job.wanted-readings.at-wall-2', hot: $hot, calls: $calls[0]),
+                'why' => Message::of('job.wanted-readings.no-c-here-idle-load', calls: $calls[0]),
             ];
         }
-        foreach ($hot === null ? [] : $calls as $call) {
+        foreach ($calls as $call) {
+            if ($hot === null) {
+                break;
+            }
             $wanted[] = [
                 'a' => "wall.{$hot}",
                 'b' => "wall.{$call}",
-                'label' => "{$hot}–{$call} at the wall",
-                'why' => 'full voltage: the load behind it is whole; nothing: its way is open',
+                'label' => Message::of('job.wanted-readings.at-wall-3', hot: $hot, call: $call),
+                'why' => Message::of('job.wanted-readings.full-voltage-load-behind-whole'),
             ];
         }
 
         return array_values(
             array_filter(
                 $wanted,
-                static fn (array $w, int $i): bool => array_search(
+                static fn(array $w, int $i): bool => array_search(
                     [$w['a'], $w['b']],
-                    array_map(static fn (array $o): array => [$o['a'], $o['b']], $wanted),
+                    array_map(static fn(array $o): array => [$o['a'], $o['b']], $wanted),
                     true,
                 ) === $i,
                 ARRAY_FILTER_USE_BOTH,

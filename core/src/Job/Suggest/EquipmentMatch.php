@@ -7,18 +7,20 @@ namespace Unionbit\Core\Job\Suggest;
 use Unionbit\Core\Equipment\Archetype;
 use Unionbit\Core\Job\Interview\Answers;
 use Unionbit\Core\Job\Interview\Questions;
+use Unionbit\Core\Words\Message;
 
 /** Which entry of the equipment catalogue the answers describe, and the answers that an entry stands for. */
 final readonly class EquipmentMatch
 {
+    /** Answers that nothing follows from, by question. */
+    private const SAYS_NOTHING = ['bus' => ['no'], 'fanCentre' => ['no'], 'eGoes' => ['none']];
+
     /**
      * @param  ?string  $id  of the catalogue; null while something is still to be answered, or nothing fits
-     * @param  list<string>  $why  what it follows from, in words
+     * @param  list<Message>  $why  what it follows from, in words
      * @param  list<string>  $open  keys of questions that would decide it
      */
-    private function __construct(public ?string $id, public array $why, public array $open)
-    {
-    }
+    private function __construct(public ?string $id, public array $why, public array $open) {}
 
     /** @param  list<string>  $known ids of the catalogue */
     public static function of(Answers $answers, array $known): self
@@ -29,17 +31,19 @@ final readonly class EquipmentMatch
         }
         $why = [];
         foreach (
-            ['outdoor', 'coolStages', 'valve', 'heatSource', 'heatStages', 'eGoes', 'bus', 'fanCentre', 'supplies'] as $key
+            ['outdoor', 'coolStages', 'valve', 'heatSource', 'heatStages', 'eGoes', 'bus', 'fanCentre', 'supplies']
+            as $key
         ) {
-            $said = Questions::named($key)?->said($answers->given[$key] ?? null);
-            if ($said !== null && ! in_array($said, ['No', 'No E on the board'], true)) {
-                $why[] =
-                    $key === 'coolStages'
-                        ? 'compressor stages: '.lcfirst($said)
-                        : ($key === 'heatStages'
-                            ? 'heat stages: '.lcfirst($said)
-                            : lcfirst($said));
+            $given = $answers->given[$key] ?? null;
+            $said = Questions::named($key)?->said($given);
+            if ($said === null || in_array($given, self::SAYS_NOTHING[$key] ?? [], true)) {
+                continue;
             }
+            $why[] = match ($key) {
+                'coolStages' => Message::of('job.equipment-match.compressor-stages', said: $said->within()),
+                'heatStages' => Message::of('job.equipment-match.heat-stages', said: $said->within()),
+                default => $said->within(),
+            };
         }
         $id = self::id($answers);
         $ownRelay = "{$id}-e-relay";
@@ -48,16 +52,12 @@ final readonly class EquipmentMatch
             $why =
                 $id === $ownRelay
                     ? $why
-                    : [...$why, 'the catalogue has it only without the relay of E: emergency heat is left out'];
+                    : [...$why, Message::of('job.equipment-match.catalogue-has-only-without-relay')];
         }
 
         return in_array($id, $known, true)
             ? new self($id, $why, [])
-            : new self(
-                null,
-                [...$why, 'the catalogue has no such equipment: choose the nearest and note the difference'],
-                [],
-            );
+            : new self(null, [...$why, Message::of('job.equipment-match.catalogue-has-no-such-equipment')], []);
     }
 
     /** What the catalogue's entry says of itself. */
@@ -77,18 +77,22 @@ final readonly class EquipmentMatch
             'coolStages' => $archetype->coolStages > 0 ? (string) $archetype->coolStages : null,
             'valve' => $archetype->heatPump?->valve,
             'heatSource' => $heats ? $source : 'none',
-            'heatStages' => $heats && in_array($source, ['gas', 'oil', 'electric'], true)
+            'heatStages' =>
+                $heats && in_array($source, ['gas', 'oil', 'electric'], true)
                     ? (string) ($strips ?? $archetype->heatStages)
                     : null,
-            'eGoes' => $strips === null || $strips === 0
+            'eGoes' =>
+                $strips === null || $strips === 0
                     ? null
                     : ['own' => 'relay', 'tied' => 'tied'][$archetype->heatPump->emergency] ?? 'none',
-            'bus' => $archetype->coolStages === 0
+            'bus' =>
+                $archetype->coolStages === 0
                     ? null
                     : (str_contains($archetype->id, 'communicating')
                         ? 'convert'
                         : 'no'),
-            'fanCentre' => $archetype->coolStages > 0 && ! $archetype->reverses && in_array($source, ['gas', 'oil'], true)
+            'fanCentre' =>
+                $archetype->coolStages > 0 && !$archetype->reverses && in_array($source, ['gas', 'oil'], true)
                     ? (str_contains($archetype->id, 'fan-centre')
                         ? 'yes'
                         : 'no')
@@ -118,7 +122,7 @@ final readonly class EquipmentMatch
             $needed[] = 'heatStages';
         }
 
-        return array_values(array_filter($needed, static fn (string $key): bool => $answers->choice($key) === null));
+        return array_values(array_filter($needed, static fn(string $key): bool => $answers->choice($key) === null));
     }
 
     private static function id(Answers $answers): string

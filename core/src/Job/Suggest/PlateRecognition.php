@@ -7,6 +7,7 @@ namespace Unionbit\Core\Job\Suggest;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Terminal\Vocabulary;
+use Unionbit\Core\Words\Message;
 
 /**
  * What the letters of an old plate make likely: suggestions, each with the letters it rests on and what to check.
@@ -16,7 +17,7 @@ final class PlateRecognition
 {
     /**
      * @param  list<string>  $printed  letters found on the plate
-     * @return list<array{title: string, because: string, check: string, answers: array<string, string>}>
+     * @return list<array{title: Message, because: Message, check: Message, answers: array<string, string>}>
      */
     public static function suggest(array $printed): array
     {
@@ -27,8 +28,8 @@ final class PlateRecognition
                 $has[$name->value] = $letter;
             }
         }
-        $found = static fn (TerminalName ...$names): array => array_values(
-            array_filter(array_map(static fn (TerminalName $n): ?string => $has[$n->value] ?? null, $names)),
+        $found = static fn(TerminalName ...$names): array => array_values(
+            array_filter(array_map(static fn(TerminalName $n): ?string => $has[$n->value] ?? null, $names)),
         );
 
         return array_values(
@@ -45,7 +46,7 @@ final class PlateRecognition
 
     /**
      * @param  callable(TerminalName...): list<string>  $found
-     * @return ?array{title: string, because: string, check: string, answers: array<string, string>}
+     * @return ?array{title: Message, because: Message, check: Message, answers: array<string, string>}
      */
     private static function valve(callable $found): ?array
     {
@@ -53,25 +54,25 @@ final class PlateRecognition
         $b = $found(TerminalName::B);
         if ($o !== [] && $b !== []) {
             return self::said(
-                'A plate for either valve: O and B side by side',
+                Message::of('job.plate-recognition.plate-for-either-valve-o'),
                 [...$o, ...$b],
-                'Only the one with a conductor matters. One on B alone may be the common: prove it at the equipment (SC13).',
+                Message::of('job.plate-recognition.only-one-with-conductor-matters'),
                 ['outdoor' => 'reverses'],
             );
         }
         if ($o !== [] || $found(TerminalName::OB) !== []) {
             return self::said(
-                'Likely a heat pump',
+                Message::of('job.plate-recognition.likely-heat-pump'),
                 [...$o, ...$found(TerminalName::OB)],
-                'Look for a reversing valve and a defrost board outdoors; read O or B from that board.',
+                Message::of('job.plate-recognition.look-for-reversing-valve-defrost'),
                 ['outdoor' => 'reverses', ...$o === [] ? [] : ['valve' => 'O']],
             );
         }
         if ($b !== []) {
             return self::said(
-                'B: a reversing valve energised in heating, or the common',
+                Message::of('job.plate-recognition.b-reversing-valve-energised-in'),
                 $b,
-                'Power off, lift it, read ohms to C or R: about 0 is the common, about 17 Ω a valve (SC13).',
+                Message::of('job.plate-recognition.power-off-lift-read-ohms'),
                 [],
             );
         }
@@ -81,7 +82,7 @@ final class PlateRecognition
 
     /**
      * @param  callable(TerminalName...): list<string>  $found
-     * @return ?array{title: string, because: string, check: string, answers: array<string, string>}
+     * @return ?array{title: Message, because: Message, check: Message, answers: array<string, string>}
      */
     private static function stages(callable $found): ?array
     {
@@ -93,19 +94,19 @@ final class PlateRecognition
             ? null
             : self::said(
                 match (true) {
-                    $cool !== [] && $heat !== [] => 'Two stages of heating and of cooling',
-                    $cool !== [] => 'Two compressor stages',
-                    default => 'Two stages of heat',
+                    $cool !== [] && $heat !== [] => Message::of('job.plate-recognition.two-stages-heating-cooling'),
+                    $cool !== [] => Message::of('job.plate-recognition.two-compressor-stages'),
+                    default => Message::of('job.plate-recognition.two-stages-heat'),
                 },
                 [...$cool, ...$heat],
-                'Look for the second input on the board: a screw on the plate can be empty, or carry something else.',
+                Message::of('job.plate-recognition.look-for-second-input-on'),
                 [...$cool === [] ? [] : ['coolStages' => '2'], ...$heat === [] ? [] : ['heatStages' => '2']],
             );
     }
 
     /**
      * @param  callable(TerminalName...): list<string>  $found
-     * @return ?array{title: string, because: string, check: string, answers: array<string, string>}
+     * @return ?array{title: Message, because: Message, check: Message, answers: array<string, string>}
      */
     private static function system(callable $found): ?array
     {
@@ -115,36 +116,36 @@ final class PlateRecognition
         $emergency = $found(TerminalName::Aux, TerminalName::E);
         if ($emergency !== []) {
             return self::said(
-                'Auxiliary or emergency heat: a heat pump with strips or a furnace behind it',
+                Message::of('job.plate-recognition.auxiliary-or-emergency-heat-heat'),
                 $emergency,
-                'See what heats indoors, and where E goes.',
+                Message::of('job.plate-recognition.see-what-heats-indoors-where'),
                 ['outdoor' => 'reverses'],
             );
         }
 
         return match (true) {
             $heat !== [] && $cool === [] && $fan === [] => self::said(
-                'Heat only: furnace, boiler or zone valve',
+                Message::of('job.plate-recognition.heat-only-furnace-boiler-or'),
                 $heat,
-                'With two conductors and no fan, look for a zone valve or a boiler.',
+                Message::of('job.plate-recognition.with-two-conductors-no-fan'),
                 ['outdoor' => 'none'],
             ),
             $heat !== [] && $cool !== [] && $fan === [] => self::said(
-                'Heating and cooling without a fan conductor',
+                Message::of('job.plate-recognition.heating-cooling-without-fan-conductor'),
                 [...$heat, ...$cool],
-                'Look for a Y–G tie at the board, or a blower that runs on Y alone.',
+                Message::of('job.plate-recognition.look-for-y-g-tie'),
                 ['outdoor' => 'cools'],
             ),
             $heat === [] && $cool !== [] => self::said(
-                'Cooling only, or a heat pump without backup',
+                Message::of('job.plate-recognition.cooling-only-or-heat-pump'),
                 $cool,
-                'Look at the outdoor unit before calling it cooling only.',
+                Message::of('job.plate-recognition.look-at-outdoor-unit-before'),
                 [],
             ),
             $heat !== [] && $cool !== [] => self::said(
-                'Heating and cooling, one cabinet or two',
+                Message::of('job.plate-recognition.heating-cooling-one-cabinet-or'),
                 [...$heat, ...$cool, ...$fan],
-                'Gas, oil, electric or water: look at the unit, the letters do not tell.',
+                Message::of('job.plate-recognition.gas-oil-electric-or-water'),
                 [],
             ),
             default => null,
@@ -153,7 +154,7 @@ final class PlateRecognition
 
     /**
      * @param  callable(TerminalName...): list<string>  $found
-     * @return ?array{title: string, because: string, check: string, answers: array<string, string>}
+     * @return ?array{title: Message, because: Message, check: Message, answers: array<string, string>}
      */
     private static function supplies(callable $found): ?array
     {
@@ -163,9 +164,9 @@ final class PlateRecognition
         return $rc === [] || $rh === []
             ? null
             : self::said(
-                'A conductor on Rc and one on Rh: two transformers, or a link taken for a conductor',
+                Message::of('job.plate-recognition.conductor-on-rc-one-on'),
                 [...$rc, ...$rh],
-                'Switch one supply off at the equipment and see which hot dies (SC07).',
+                Message::of('job.plate-recognition.switch-one-supply-off-at'),
                 ['supplies' => '2'],
             );
     }
@@ -173,39 +174,39 @@ final class PlateRecognition
     /**
      * @param  callable(TerminalName...): list<string>  $found
      * @param  list<string>  $printed
-     * @return ?array{title: string, because: string, check: string, answers: array<string, string>}
+     * @return ?array{title: Message, because: Message, check: Message, answers: array<string, string>}
      */
     private static function power(callable $found, array $printed): ?array
     {
         return $printed === [] || $found(TerminalName::C) !== []
             ? null
             : self::said(
-                'No C: it ran on batteries, by a mechanical switch, or through an idle load',
+                Message::of('job.plate-recognition.no-c-ran-on-batteries'),
                 $printed,
-                'See whether a spare conductor is folded back in the wall before planning around it.',
+                Message::of('job.plate-recognition.see-whether-spare-conductor-folded'),
                 [],
             );
     }
 
     /**
      * @param  list<string>  $printed
-     * @return ?array{title: string, because: string, check: string, answers: array<string, string>}
+     * @return ?array{title: Message, because: Message, check: Message, answers: array<string, string>}
      */
     private static function bus(array $printed): ?array
     {
         $bus = array_values(
             array_filter(
                 $printed,
-                static fn (string $l): bool => in_array(strtoupper($l), ['D+', 'D-', 'DATA', 'A', '1', '2', '3'], true),
+                static fn(string $l): bool => in_array(strtoupper($l), ['D+', 'D-', 'DATA', 'A', '1', '2', '3'], true),
             ),
         );
 
         return count($bus) < 2
             ? null
             : self::said(
-                'Letters of a data bus: a communicating system',
+                Message::of('job.plate-recognition.letters-data-bus-communicating-system'),
                 $bus,
-                'Look at both boards. Nothing is moved before that is known (SC04).',
+                Message::of('job.plate-recognition.look-at-both-boards-nothing'),
                 [],
             );
     }
@@ -213,10 +214,15 @@ final class PlateRecognition
     /**
      * @param  list<string>  $letters
      * @param  array<string, string>  $answers  answers that it would give, if the person agrees
-     * @return array{title: string, because: string, check: string, answers: array<string, string>}
+     * @return array{title: Message, because: Message, check: Message, answers: array<string, string>}
      */
-    private static function said(string $title, array $letters, string $check, array $answers): array
+    private static function said(Message $title, array $letters, Message $check, array $answers): array
     {
-        return ['title' => $title, 'because' => implode(', ', $letters), 'check' => $check, 'answers' => $answers];
+        return [
+            'title' => $title,
+            'because' => Message::raw(implode(', ', $letters)),
+            'check' => $check,
+            'answers' => $answers,
+        ];
     }
 }

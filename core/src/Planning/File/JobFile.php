@@ -13,6 +13,7 @@ use Unionbit\Core\Planning\Offer\LetterToLetter;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Thermostat\Profile;
 use Unionbit\Core\Thermostat\ProfileReader;
+use Unionbit\Core\Words\Message;
 
 /**
  * The job file: one house with its survey, and the thermostat and landing once they are chosen. Version 1. Whatever
@@ -29,8 +30,7 @@ final readonly class JobFile
         public string $system,
         public Installation $installation,
         public ?Plan $plan,
-    ) {
-    }
+    ) {}
 
     /**
      * @param  callable(string): ?Archetype  $archetypes  an archetype of the catalogue by id
@@ -43,7 +43,11 @@ final readonly class JobFile
     {
         $node = Field::root($json);
         if ($node->int('unionbit') !== self::VERSION) {
-            throw InvalidData::notAllowed('/unionbit', $node->int('unionbit'), 'version '.self::VERSION);
+            throw InvalidData::notAllowed(
+                '/unionbit',
+                $node->int('unionbit'),
+                Message::of('planning.job-file.version', version: self::VERSION),
+            );
         }
         $id = $node->at('survey')->string('archetype');
         $archetype =
@@ -70,7 +74,7 @@ final readonly class JobFile
             ? $text
             : throw InvalidData::unreadable(
                 "{$node->pointer}/{$key}",
-                "is {$length} characters long; allowed: {$least} to {$most}",
+                Message::of('planning.job-file.characters-long-allowed', length: $length, least: $least, most: $most),
             );
     }
 
@@ -106,7 +110,7 @@ final readonly class JobFile
      */
     private static function plan(Field $node, Installation $house, callable $profiles, array $known): ?Plan
     {
-        if (! $node->has('thermostat')) {
+        if (!$node->has('thermostat')) {
             return null;
         }
         $thermostat = $node->value('thermostat');
@@ -115,7 +119,7 @@ final readonly class JobFile
                 throw InvalidData::notAllowed(
                     '/thermostat',
                     $thermostat,
-                    implode(', ', $known).', or a profile of your own',
+                    Message::of('planning.job-file.or-profile-your-own', known: $known),
                 )
             : ProfileReader::read($thermostat);
 

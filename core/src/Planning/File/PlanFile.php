@@ -36,7 +36,7 @@ final class PlanFile
         $house = $changes->applied($installation);
         // A conductor that the survey has no more lands nowhere.
         $there = array_flip(
-            array_map(static fn (Conductor $c): int => $c->number, $house->wallCable()->conductors ?? []),
+            array_map(static fn(Conductor $c): int => $c->number, $house->wallCable()->conductors ?? []),
         );
 
         return new Plan(
@@ -47,7 +47,7 @@ final class PlanFile
                 array_intersect_key(self::ends($node, 'indoor'), $there),
                 $node->bool('linkIn', true),
                 array_map(
-                    static fn (Field $n): Jumper => new Jumper(
+                    static fn(Field $n): Jumper => new Jumper(
                         $n->enum('place', Place::class),
                         $n->string('a'),
                         $n->string('b'),
@@ -65,7 +65,7 @@ final class PlanFile
     /** @return array<string, mixed> */
     public static function write(Plan $plan): array
     {
-        $ends = static fn (array $ends): array => array_map(static fn (End $end): array => $end->toArray(), $ends);
+        $ends = static fn(array $ends): array => array_map(static fn(End $end): array => $end->toArray(), $ends);
 
         return [
             'profile' => $plan->profile->id,
@@ -73,7 +73,7 @@ final class PlanFile
             'wall' => $ends($plan->landing->wall),
             'indoor' => $ends($plan->landing->indoor),
             'jumpers' => array_map(
-                static fn (Jumper $j): array => [
+                static fn(Jumper $j): array => [
                     'place' => $j->place->value,
                     'a' => $j->a,
                     'b' => $j->b,

@@ -4,78 +4,61 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Planning\Offer;
 
+use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Thermostat\PowerKind;
+use Unionbit\Core\Words\Message;
 
 /** A plan for the people who live there: no letters, no codes. */
 final class PlainWords
 {
-    private const LOST = [
-        'fan' => 'the fan cannot be run by itself',
-        'cool-2' => 'cooling works in its first stage only',
-        'heat-2' => 'heating works in its first stage only',
-        'aux-1' => 'the backup heat does not join by itself',
-        'aux-2' => 'the second backup heater does not join',
-        'emergency' => 'emergency heat cannot be chosen',
-        'furnace-2' => 'the furnace works in its first stage only',
-        'defrost' => 'the air can be cool for some minutes while the outdoor unit defrosts',
-        'cool-1' => 'there is no cooling',
-        'heat-1' => 'there is no heating',
-        'furnace-1' => 'the furnace is not used',
-    ];
-
-    public static function of(PlanOffer $candidate): string
+    public static function of(PlanOffer $candidate): Message
     {
         $profile = $candidate->plan->profile;
+        $lost = array_map(static fn(array $l): CallName => $l['call'], $candidate->proof->lost);
         $parts = [
-            'Your new thermostat runs your heating and cooling'.
-            ($candidate->proof->lost === []
-                ? ', with everything that the equipment can do.'
-                : ', but '.
-                    self::list(
-                        array_map(
-                            static fn (array $l): string => self::LOST[$l['call']->value] ?? $l['call']->label(),
-                            $candidate->proof->lost,
-                        ),
-                    ).
-                    '.'),
+            $lost === []
+                ? Message::of('planning.plain-words.everything')
+                : Message::of('planning.plain-words.but', lost: array_map(self::lost(...), $lost)),
         ];
         if ($candidate->proof->raised !== []) {
-            $parts[] = 'The equipment always runs at full power, as it has no wire left for its lower stage.';
+            $parts[] = Message::of('planning.plain-words.equipment-always-runs-at-full');
         }
         $parts[] = match (true) {
-            in_array('WO12', $candidate->codes(), true) => 'The thermostat hangs in another place, where we can bring a cable with a wire for each purpose; a cover closes the old place.',
-            $candidate->plan->changes->pulled !== null => 'We pull a new cable in the wall, so that there is a wire for each purpose and one to spare.',
-            $profile->outputs === Place::Module && $profile->linkConductors === 0 => 'It talks by radio to a receiver at the equipment; the old wires stay in the wall, unused.',
-            $profile->outputs === Place::Module => 'A small module at the equipment does the switching; three of the old wires connect it.',
-            $candidate->ways === [] => 'It uses the wires that are there, as they are.',
-            default => 'It uses the wires that are there, some of them for another purpose than before.',
+            in_array('WO12', $candidate->codes(), true) => Message::of(
+                'planning.plain-words.thermostat-hangs-in-another-place',
+            ),
+            $candidate->plan->changes->pulled !== null => Message::of('planning.plain-words.we-pull-new-cable-in'),
+            $profile->outputs === Place::Module && $profile->linkConductors === 0 => Message::of(
+                'planning.plain-words.talks-by-radio-receiver-at',
+            ),
+            $profile->outputs === Place::Module => Message::of('planning.plain-words.small-module-at-equipment-does'),
+            $candidate->ways === [] => Message::of('planning.plain-words.uses-wires-there-as-they'),
+            default => Message::of('planning.plain-words.uses-wires-there-some-them'),
         };
         $parts[] = match ($profile->power) {
-            PowerKind::Battery => 'It runs on batteries, which have to be changed.',
-            PowerKind::CommonOrBattery => 'It needs no battery changes as long as it is powered by the equipment.',
-            PowerKind::Shared => 'It charges itself from the equipment and needs no extra wire.',
+            PowerKind::Battery => Message::of('planning.plain-words.runs-on-batteries-which-have'),
+            PowerKind::CommonOrBattery => Message::of('planning.plain-words.needs-no-battery-changes-as'),
+            PowerKind::Shared => Message::of('planning.plain-words.charges-itself-from-equipment-needs'),
             PowerKind::Common => $candidate->plan->landing->plugIn
-                ? 'A small plug-in transformer feeds it; its cord can be seen.'
-                : 'It is powered by the equipment.',
+                ? Message::of('planning.plain-words.small-plug-in-transformer-feeds')
+                : Message::of('planning.plain-words.powered-by-equipment'),
         };
         $parts[] = match ($profile->remoteControl) {
-            'none' => 'It cannot be set from a telephone.',
-            'bridge' => 'It can be set from a telephone through a small bridge beside the router.',
-            default => 'It can be set from a telephone.',
+            'none' => Message::of('planning.plain-words.cannot-be-set-from-telephone'),
+            'bridge' => Message::of('planning.plain-words.can-be-set-from-telephone'),
+            default => Message::of('planning.plain-words.can-be-set-from-telephone-2'),
         };
         if ($candidate->plan->changes->safety !== null) {
-            $parts[] = 'The water switch is moved, so that a full drain pan stops the cooling but not the thermostat.';
+            $parts[] = Message::of('planning.plain-words.water-switch-moved-so-full');
         }
 
-        return implode(' ', $parts);
+        return Message::sentences($parts);
     }
 
-    /** @param  list<string>  $items */
-    private static function list(array $items): string
+    /** What a household misses without a call: "the fan cannot be run by itself". */
+    private static function lost(CallName $call): Message
     {
-        $last = array_pop($items);
-
-        return $items === [] ? (string) $last : implode(', ', $items)." and {$last}";
+        return Message::term($call, 'lost');
     }
 }

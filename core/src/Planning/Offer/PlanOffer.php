@@ -16,6 +16,9 @@ use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Thermostat\PowerKind;
 use Unionbit\Core\Wiring\Conductor;
+use Unionbit\Core\Words\Message;
+use Unionbit\Core\Words\Quantity;
+use Unionbit\Core\Words\Unit;
 
 /** A landing with its proof, its findings, what it loses and what it costs: everything by which plans are compared. */
 final readonly class PlanOffer
@@ -49,8 +52,7 @@ final readonly class PlanOffer
         public array $ways,
         public PlanProof $proof,
         public array $findings,
-    ) {
-    }
+    ) {}
 
     public static function of(Draft $draft): self
     {
@@ -65,46 +67,52 @@ final readonly class PlanOffer
         return $this->proof->passes() && $this->blocking() === [];
     }
 
-    /** @return list<string> why it is not offered */
+    /** @return list<Message> why it is not offered */
     public function refusals(): array
     {
         return [
             ...$this->proof->failures,
-            ...array_map(static fn (Finding $f): string => "{$f->code}: {$f->title}", $this->blocking()),
+            ...array_map(static fn(Finding $f): Message => $f->named(), $this->blocking()),
         ];
     }
 
-    public function title(): string
+    public function title(): Message
     {
-        $codes = array_unique(array_map(static fn (WayOut $w): string => $w->text, $this->ways));
+        if ($this->ways === []) {
+            return $this->plan->profile->outputs === Place::Module
+                ? Message::of('planning.plan-offer.outputs-at-equipment')
+                : Message::of('planning.plan-offer.letter-letter');
+        }
 
-        return $codes === []
-            ? ($this->plan->profile->outputs === Place::Module
-                ? 'Outputs at the equipment'
-                : 'Letter to letter')
-            : ucfirst(implode('; ', $codes));
+        return Message::series(Message::unique(array_column($this->ways, 'text')))->opening();
     }
 
     /** @return list<string> */
     public function codes(): array
     {
-        return array_values(array_unique(array_map(static fn (WayOut $w): string => $w->code, $this->ways)));
+        return array_values(array_unique(array_map(static fn(WayOut $w): string => $w->code, $this->ways)));
     }
 
-    /** @return list<string> what the house cannot do with it, in words */
+    /** @return list<Message> what the house cannot do with it, in words */
     public function lost(): array
     {
-        $lost = array_map(static fn (array $l): string => $l['why'], [...$this->proof->lost, ...$this->proof->raised]);
+        $lost = array_map(static fn(array $l): Message => $l['why'], [...$this->proof->lost, ...$this->proof->raised]);
 
-        return $this->plan->profile->remoteControl === 'none' ? [...$lost, 'No remote control'] : $lost;
+        return $this->plan->profile->remoteControl === 'none'
+            ? [...$lost, Message::of('planning.plan-offer.no-remote-control')]
+            : $lost;
     }
 
-    /** @return list<string> to be bought besides the thermostat */
+    /** @return list<Message> to be bought besides the thermostat */
     public function parts(): array
     {
-        $parts = array_values(array_filter(array_map(static fn (WayOut $w): ?string => $w->part, $this->ways)));
+        $parts = array_values(array_filter(array_column($this->ways, 'part')));
         if ($this->plan->profile->outputs === Place::Module) {
-            $parts[] = 'Short leads for the '.($this->plan->profile->linkConductors > 0 ? 'module' : 'receiver');
+            $parts[] = Message::of(
+                $this->plan->profile->linkConductors > 0
+                    ? 'planning.plan-offer.short-leads-module'
+                    : 'planning.plan-offer.short-leads-receiver',
+            );
         }
 
         return $parts;
@@ -114,7 +122,7 @@ final readonly class PlanOffer
     {
         $module = $this->plan->profile->outputs === Place::Module ? self::MODULE['minutes'] : 0;
 
-        return array_sum(array_map(static fn (WayOut $w): int => $w->minutes, $this->ways)) +
+        return array_sum(array_map(static fn(WayOut $w): int => $w->minutes, $this->ways)) +
             $module +
             self::MOVE_MINUTES * count(MoveList::of($this->plan));
     }
@@ -123,13 +131,13 @@ final readonly class PlanOffer
     {
         $module = $this->plan->profile->outputs === Place::Module ? 1 : 0;
 
-        return max([$module, 0, ...array_map(static fn (WayOut $w): int => $w->trips, $this->ways)]);
+        return max([$module, 0, ...array_map(static fn(WayOut $w): int => $w->trips, $this->ways)]);
     }
 
     public function lossPoints(): float
     {
         $points = array_sum(
-            array_map(static fn (array $l): float => self::LOSS[$l['call']->value] ?? 2.0, $this->proof->lost),
+            array_map(static fn(array $l): float => self::LOSS[$l['call']->value] ?? 2.0, $this->proof->lost),
         );
 
         return $points +
@@ -139,7 +147,7 @@ final readonly class PlanOffer
 
     public function partPoints(): float
     {
-        return array_sum(array_map(static fn (WayOut $w): float => $w->cost, $this->ways)) +
+        return array_sum(array_map(static fn(WayOut $w): float => $w->cost, $this->ways)) +
             ($this->plan->profile->outputs === Place::Module ? self::MODULE['cost'] : 0.0);
     }
 
@@ -148,12 +156,12 @@ final readonly class PlanOffer
         $guessed = count(
             array_filter(
                 $this->plan->installation->wallCable()->conductors ?? [],
-                fn (Conductor $c): bool => ! $c->evidence->isProof() &&
+                fn(Conductor $c): bool => !$c->evidence->isProof() &&
                     ($this->plan->landing->wall[$c->number] ?? $c->near)->terminal !== null,
             ),
         );
 
-        return array_sum(array_map(static fn (WayOut $w): int => $w->risk, $this->ways)) +
+        return array_sum(array_map(static fn(WayOut $w): int => $w->risk, $this->ways)) +
             $guessed +
             ($this->plan->profile->power === PowerKind::Shared ? 2 : 0);
     }
@@ -173,60 +181,69 @@ final readonly class PlanOffer
     /** What makes two plans really different: the ways they take and what they lose, not which spare they use. */
     public function signature(): string
     {
-        $ways = array_map(static fn (WayOut $w): string => $w->code.($w->part ?? ''), $this->ways);
-        $lost = array_map(static fn (array $l): string => $l['call']->value, [
+        $ways = array_map(static fn(WayOut $w): string => $w->code . ($w->part?->key() ?? ''), $this->ways);
+        $lost = array_map(static fn(array $l): string => $l['call']->value, [
             ...$this->proof->lost,
             ...$this->proof->raised,
         ]);
         sort($ways);
         sort($lost);
 
-        return $this->plan->profile->id.'|'.implode(',', $ways).'|'.implode(',', $lost);
+        return $this->plan->profile->id . '|' . implode(',', $ways) . '|' . implode(',', $lost);
     }
 
-    /** @return list<string> the reasons of its rank, computed */
+    /** @return list<Message> the reasons of its rank, computed */
     public function reasons(): array
     {
-        $all = count(array_filter($this->proof->calls, static fn (CallProof $p): bool => $p->call !== CallName::Idle));
+        $all = count(array_filter($this->proof->calls, static fn(CallProof $p): bool => $p->call !== CallName::Idle));
         $lost = count($this->proof->lost);
         $reasons = [
             $lost === 0
-                ? "keeps all {$all} calls"
-                : 'keeps '.
-                    ($all - $lost).
-                    " of {$all} calls: ".
-                    lcfirst(implode('; ', array_map(static fn (array $l): string => $l['why'], $this->proof->lost))),
+                ? Message::of('planning.plan-offer.keeps-all-calls', all: $all)
+                : Message::of(
+                    'planning.plan-offer.keeps-calls',
+                    kept: $all - $lost,
+                    all: $all,
+                    lost: Message::series(array_column($this->proof->lost, 'why'))->within(),
+                ),
         ];
         foreach ($this->proof->raised as $raised) {
-            $reasons[] = lcfirst($raised['why']);
+            $reasons[] = $raised['why']->within();
         }
         $parts = $this->parts();
-        $reasons[] = $parts === [] ? 'nothing to buy besides the thermostat' : 'to buy: '.implode(', ', $parts);
-        $trips = $this->trips();
         $reasons[] =
-            "about {$this->minutes()} min of landing, ".
-            ($trips === 0
-                ? 'all at the wall'
-                : ($trips === 1
-                    ? 'one trip to the equipment'
-                    : "{$trips} trips to the equipment"));
+            $parts === []
+                ? Message::of('planning.plan-offer.nothing-buy-besides-thermostat')
+                : Message::of('planning.plan-offer.buy', parts: $parts);
+        $reasons[] = Message::of(
+            'planning.plan-offer.about-landing',
+            minutes: Quantity::of($this->minutes(), Unit::Minutes),
+            trips: $this->trips(),
+        );
         $risk = $this->riskPoints();
         if ($risk > 0) {
-            $reasons[] =
-                "risk {$risk}: ".
-                implode(
-                    ' ',
-                    array_filter([
-                        ...array_map(static fn (WayOut $w): ?string => $w->warns, $this->ways),
-                        $this->plan->profile->power === PowerKind::Shared
-                            ? 'it charges through a load that has to be whole.'
-                            : null,
-                    ]),
-                ).
-                ($this->guesses() > 0 ? " {$this->guesses()} pairings were not traced." : '');
+            $reasons[] = Message::of(
+                'planning.plan-offer.risk',
+                risk: $risk,
+                warnings: Message::sentences($this->warnings()),
+            );
         }
 
-        return array_map(trim(...), $reasons);
+        return $reasons;
+    }
+
+    /** @return list<Message> what the installer must be told of it */
+    private function warnings(): array
+    {
+        $warnings = array_values(array_filter(array_column($this->ways, 'warns')));
+        if ($this->plan->profile->power === PowerKind::Shared) {
+            $warnings[] = Message::of('planning.plan-offer.charges-through-load-has-be');
+        }
+        $guesses = $this->guesses();
+
+        return $guesses === 0
+            ? $warnings
+            : [...$warnings, Message::of('planning.plan-offer.pairings-were-not-traced', guesses: $guesses)];
     }
 
     private function guesses(): int
@@ -234,7 +251,7 @@ final readonly class PlanOffer
         return count(
             array_filter(
                 $this->plan->installation->wallCable()->conductors ?? [],
-                fn (Conductor $c): bool => ! $c->evidence->isProof() &&
+                fn(Conductor $c): bool => !$c->evidence->isProof() &&
                     ($this->plan->landing->wall[$c->number] ?? $c->near)->terminal !== null,
             ),
         );
@@ -243,6 +260,6 @@ final readonly class PlanOffer
     /** @return list<Finding> */
     private function blocking(): array
     {
-        return array_values(array_filter($this->findings, static fn (Finding $f): bool => $f->severity->blocks()));
+        return array_values(array_filter($this->findings, static fn(Finding $f): bool => $f->severity->blocks()));
     }
 }

@@ -64,7 +64,7 @@ final class Planner
             $seen = [];
             while ($open !== [] && count($seen) < self::MOST_DRAFTS) {
                 $draft = array_shift($open);
-                $key = $draft->key().implode(',', $draft->without);
+                $key = $draft->key() . implode(',', $draft->without);
                 if (isset($seen[$key])) {
                     continue;
                 }
@@ -105,7 +105,7 @@ final class Planner
         $kind = $base->house->wallCable()?->kind;
         $missing = $base->missing();
         $link = $base->profile->linkConductors > 0 && $base->landing->on('1') === [];
-        if ($missing === null && ! $link && ! in_array($kind, ['stranded', 'telephone'], true)) {
+        if ($missing === null && !$link && !in_array($kind, ['stranded', 'telephone'], true)) {
             return [];
         }
         $missing ??= TerminalName::R;
@@ -126,7 +126,7 @@ final class Planner
         if (
             $e === null ||
             $aux === null ||
-            ! $heats ||
+            !$heats ||
             $pump->emergency === 'own' ||
             $draft->profile->outputs !== Place::Wall ||
             $draft->carrier(TerminalName::E) !== null ||
@@ -134,17 +134,15 @@ final class Planner
         ) {
             return $draft;
         }
-        $label = "{$e->printed}–{$aux->printed} tie";
-        foreach ($draft->landing->jumpers as $jumper) {
-            if ($jumper->label === $label) {
-                return $draft;
-            }
+        $tie = Jumper::tie(Place::Wall, $e->printed, $aux->printed);
+        if ($draft->landing->jumper($tie->label) !== null) {
+            return $draft;
         }
 
         return new Draft(
             $draft->house,
             $draft->profile,
-            $draft->landing->withJumper(new Jumper(Place::Wall, $e->printed, $aux->printed, $label)),
+            $draft->landing->withJumper($tie),
             $draft->ways,
             $draft->without,
             $draft->changes,

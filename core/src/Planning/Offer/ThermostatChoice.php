@@ -8,6 +8,7 @@ use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Thermostat\PowerKind;
 use Unionbit\Core\Thermostat\Profile;
+use Unionbit\Core\Words\Message;
 
 /** Which kinds of thermostat suit this house, from a few questions and the best plan that each of them has here. */
 final class ThermostatChoice
@@ -15,29 +16,41 @@ final class ThermostatChoice
     /** Points that an unmet wish costs, in the scale of {@see PlanOffer::score()}. */
     private const UNMET = 60.0;
 
-    /** @return list<array{key: string, text: string, choices: array<string, string>}> */
+    /** @return list<array{key: string, text: Message, choices: array<string, Message>}> */
     public static function questions(): array
     {
         return [
             [
                 'key' => 'remote',
-                'text' => 'Should it be set from a telephone?',
-                'choices' => ['yes' => 'Yes', 'no' => 'No matter'],
+                'text' => Message::of('planning.thermostat-choice.should-be-set-from-telephone'),
+                'choices' => [
+                    'yes' => Message::of('planning.thermostat-choice.yes'),
+                    'no' => Message::of('planning.thermostat-choice.no-matter'),
+                ],
             ],
             [
                 'key' => 'attic',
-                'text' => 'May work be done at the equipment?',
-                'choices' => ['yes' => 'Yes', 'no' => 'Only at the wall'],
+                'text' => Message::of('planning.thermostat-choice.may-work-be-done-at'),
+                'choices' => [
+                    'yes' => Message::of('planning.thermostat-choice.yes'),
+                    'no' => Message::of('planning.thermostat-choice.only-at-wall'),
+                ],
             ],
             [
                 'key' => 'batteries',
-                'text' => 'Are batteries to be changed acceptable?',
-                'choices' => ['yes' => 'Yes', 'no' => 'No'],
+                'text' => Message::of('planning.thermostat-choice.batteries-be-changed-acceptable'),
+                'choices' => [
+                    'yes' => Message::of('planning.thermostat-choice.yes'),
+                    'no' => Message::of('planning.thermostat-choice.no'),
+                ],
             ],
             [
                 'key' => 'move',
-                'text' => 'May the wall position move?',
-                'choices' => ['no' => 'It stays', 'yes' => 'It may move'],
+                'text' => Message::of('planning.thermostat-choice.may-wall-position-move'),
+                'choices' => [
+                    'no' => Message::of('planning.thermostat-choice.stays'),
+                    'yes' => Message::of('planning.thermostat-choice.may-move'),
+                ],
             ],
         ];
     }
@@ -45,18 +58,18 @@ final class ThermostatChoice
     /**
      * @param  list<Profile>  $profiles
      * @param  array<string, string>  $wishes  by question
-     * @return list<array{profile: string, title: string, score: float, best: ?string, lost: list<string>, parts: list<string>, minutes: ?int, reasons: list<string>, refused: list<string>}> best first; those without a plan last
+     * @return list<array{profile: string, title: Message, score: float, best: ?Message, lost: list<Message>, parts: list<Message>, minutes: ?int, reasons: list<Message>, refused: list<Message>}> best first; those without a plan last
      */
     public static function rank(Installation $house, array $profiles, array $wishes, ?Weights $weights = null): array
     {
         $weights ??= new Weights();
         $rows = array_map(
-            static fn (Profile $profile): array => self::row($house, $profile, $wishes, $weights),
+            static fn(Profile $profile): array => self::row($house, $profile, $wishes, $weights),
             $profiles,
         );
         usort(
             $rows,
-            static fn (array $a, array $b): int => [$a['best'] === null, $a['score']] <=> [
+            static fn(array $a, array $b): int => [$a['best'] === null, $a['score']] <=> [
                 $b['best'] === null,
                 $b['score'],
             ],
@@ -67,14 +80,14 @@ final class ThermostatChoice
 
     /**
      * @param  array<string, string>  $wishes
-     * @return array{profile: string, title: string, score: float, best: ?string, lost: list<string>, parts: list<string>, minutes: ?int, reasons: list<string>, refused: list<string>}
+     * @return array{profile: string, title: Message, score: float, best: ?Message, lost: list<Message>, parts: list<Message>, minutes: ?int, reasons: list<Message>, refused: list<Message>}
      */
     private static function row(Installation $house, Profile $profile, array $wishes, Weights $weights): array
     {
         $list = Planner::of($house, $profile, $weights);
         $wallOnly = ($wishes['attic'] ?? 'yes') === 'no';
         $fitting = array_values(
-            array_filter($list->offered, static fn (PlanOffer $c): bool => ! $wallOnly || $c->trips() === 0),
+            array_filter($list->offered, static fn(PlanOffer $c): bool => !$wallOnly || $c->trips() === 0),
         );
         $best = $fitting[0] ?? null;
         $unmet = self::unmet($profile, $wishes);
@@ -82,7 +95,7 @@ final class ThermostatChoice
             $best !== null
                 ? []
                 : ($list->offered !== []
-                    ? ['It needs work at the equipment.']
+                    ? [Message::of('planning.thermostat-choice.needs-work-at-equipment')]
                     : array_slice($list->refused === [] ? [] : $list->refused[0]->refusals(), 0, 3));
 
         return [
@@ -100,17 +113,17 @@ final class ThermostatChoice
 
     /**
      * @param  array<string, string>  $wishes
-     * @return list<string>
+     * @return list<Message>
      */
     private static function unmet(Profile $profile, array $wishes): array
     {
         return array_values(
             array_filter([
                 ($wishes['remote'] ?? 'no') === 'yes' && $profile->remoteControl === 'none'
-                    ? 'cannot be set from a telephone'
+                    ? Message::of('planning.thermostat-choice.cannot-be-set-from-telephone')
                     : null,
                 ($wishes['batteries'] ?? 'yes') === 'no' && in_array($profile->power, [PowerKind::Battery], true)
-                    ? 'runs on batteries'
+                    ? Message::of('planning.thermostat-choice.runs-on-batteries')
                     : null,
             ]),
         );
@@ -118,7 +131,7 @@ final class ThermostatChoice
 
     /**
      * @param  array<string, string>  $wishes
-     * @return list<string>
+     * @return list<Message>
      */
     private static function good(Profile $profile, array $wishes): array
     {
@@ -126,13 +139,13 @@ final class ThermostatChoice
             array_filter([
                 ($wishes['remote'] ?? 'no') === 'yes' && $profile->remoteControl !== 'none'
                     ? ($profile->remoteControl === 'bridge'
-                        ? 'can be set from a telephone, through a bridge'
-                        : 'can be set from a telephone')
+                        ? Message::of('planning.thermostat-choice.can-be-set-from-telephone')
+                        : Message::of('planning.thermostat-choice.can-be-set-from-telephone-2'))
                     : null,
                 ($wishes['move'] ?? 'no') === 'yes' &&
                 $profile->outputs === Place::Module &&
                 $profile->linkConductors === 0
-                    ? 'its wall unit can hang anywhere (WO12)'
+                    ? Message::of('planning.thermostat-choice.wall-unit-can-hang-anywhere')
                     : null,
             ]),
         );

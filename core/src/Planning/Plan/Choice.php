@@ -25,8 +25,7 @@ final readonly class Choice
         public string $customer,
         public string $note = '',
         public bool $edited = false,
-    ) {
-    }
+    ) {}
 
     public function edited(): self
     {

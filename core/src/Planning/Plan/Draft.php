@@ -35,8 +35,7 @@ final readonly class Draft
         public array $ways = [],
         public array $without = [],
         public HouseChanges $changes = new HouseChanges(),
-    ) {
-    }
+    ) {}
 
     public function plan(): Plan
     {
@@ -114,7 +113,7 @@ final readonly class Draft
         return array_values(
             array_filter(
                 $this->cable(),
-                fn (Conductor $c): bool => LetterToLetter::isWhole($c) &&
+                fn(Conductor $c): bool => LetterToLetter::isWhole($c) &&
                     ($this->landing->wall[$c->number] ?? $c->near)->terminal === null &&
                     (($this->landing->indoor[$c->number] ?? $c->far)->isFree() ||
                         $this->profile->serving($this->meaning($c) ?? TerminalName::K) === null),
@@ -137,7 +136,7 @@ final readonly class Draft
             $name = TerminalName::from($value);
             if (
                 in_array($name, $this->wanted(), true) &&
-                ! in_array($value, $this->without, true) &&
+                !in_array($value, $this->without, true) &&
                 $this->carrierOf($name) === null
             ) {
                 return $name;
@@ -153,7 +152,7 @@ final readonly class Draft
         $archetype = $this->house->archetype;
         $table = CallTable::needed($archetype);
         $names = count($archetype->transformers) > 1 ? [TerminalName::Rc, TerminalName::Rh] : [TerminalName::R];
-        if ($this->profile->needsCommon() && ! $this->landing->plugIn) {
+        if ($this->profile->needsCommon() && !$this->landing->plugIn) {
             $names[] = TerminalName::C;
         }
         foreach ($table->calls() as $call) {
@@ -163,7 +162,7 @@ final readonly class Draft
         return array_values(
             array_filter(
                 $names,
-                fn (TerminalName $n): bool => $this->boardScrew($n) !== null && $this->profile->serving($n) !== null,
+                fn(TerminalName $n): bool => $this->boardScrew($n) !== null && $this->profile->serving($n) !== null,
             ),
         );
     }
@@ -192,7 +191,7 @@ final readonly class Draft
         }
         $screws = match (true) {
             $name === TerminalName::R => array_map(
-                static fn (PlateTerminal $t): string => $t->printed,
+                static fn(PlateTerminal $t): string => $t->printed,
                 $this->profile->hots(),
             ),
             $name === TerminalName::Rc => [$this->profile->mainHot()?->printed],
@@ -211,19 +210,19 @@ final readonly class Draft
     /** The same landing twice is one draft. */
     public function key(): string
     {
-        $ends = static fn (array $ends): string => implode(
+        $ends = static fn(array $ends): string => implode(
             ' ',
-            array_map(static fn (int $n, End $e): string => "{$n}:{$e->label()}", array_keys($ends), $ends),
+            array_map(static fn(int $n, End $e): string => "{$n}:{$e->key()}", array_keys($ends), $ends),
         );
         $wall = $this->landing->wall;
         $board = $this->landing->indoor;
         ksort($wall);
         ksort($board);
 
-        return $ends($wall).
-            '|'.
-            $ends($board).
-            '|'.
+        return $ends($wall) .
+            '|' .
+            $ends($board) .
+            '|' .
             json_encode([
                 $this->landing->linkIn,
                 $this->landing->plugIn,

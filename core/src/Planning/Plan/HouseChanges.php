@@ -21,12 +21,11 @@ final readonly class HouseChanges
         public ?array $safety = null,
         public bool $sharedKit = false,
         public bool $elsewhere = false,
-    ) {
-    }
+    ) {}
 
     public function isNone(): bool
     {
-        return $this->pulled === null && $this->safety === null && ! $this->sharedKit;
+        return $this->pulled === null && $this->safety === null && !$this->sharedKit;
     }
 
     public function applied(Installation $house): Installation

@@ -20,8 +20,7 @@ final readonly class PlannedConductor
         public End $board,
         public ?TerminalName $wallName,
         public ?TerminalName $boardName,
-    ) {
-    }
+    ) {}
 
     /** @return list<self> */
     public static function all(Plan $plan): array
@@ -55,6 +54,6 @@ final readonly class PlannedConductor
 
     public function id(): string
     {
-        return 'A'.$this->conductor->number;
+        return 'A' . $this->conductor->number;
     }
 }

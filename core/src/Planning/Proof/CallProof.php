@@ -5,14 +5,15 @@ declare(strict_types=1);
 namespace Unionbit\Core\Planning\Proof;
 
 use Unionbit\Core\Call\CallName;
+use Unionbit\Core\Words\Message;
 
 /** The result of simulating one call of a plan: proved, or the reasons why not. */
 final readonly class CallProof
 {
     /**
      * @param  list<string>  $closes  printed plate terminals
-     * @param  list<string>  $pulledIn  load labels
-     * @param  list<string>  $problems  empty when proved
+     * @param  list<Message>  $pulledIn  load labels
+     * @param  list<Message>  $problems  empty when proved
      * @param  list<string>  $in  ids of the equipment's loads that pull in
      * @param  bool  $grave  more than a load that stays out or comes in beside: a fuse, chatter, a blank thermostat
      * @param  float  $share  of the rating that the most loaded transformer gives, 1 at its VA
@@ -26,8 +27,7 @@ final readonly class CallProof
         public array $in = [],
         public bool $grave = false,
         public float $share = 0.0,
-    ) {
-    }
+    ) {}
 
     public function isProved(): bool
     {

@@ -13,6 +13,9 @@ use Unionbit\Core\Equipment\Archetype;
 use Unionbit\Core\Job\SafetyDevice;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Thermostat\PowerKind;
+use Unionbit\Core\Words\Message;
+use Unionbit\Core\Words\Quantity;
+use Unionbit\Core\Words\Unit;
 
 /**
  * What the simulation of a whole plan comes to: calls proved, calls given up without harm (what runs instead is
@@ -22,35 +25,18 @@ final readonly class PlanProof
 {
     private const PLUG_IN_VA = 20.0;
 
-    /** What may run instead of a call that is given up, nearest first. Heating never becomes cooling. */
-    private const LESSER = [
-        'fan' => ['idle'],
-        'cool-1' => ['idle', 'fan'],
-        'cool-2' => ['cool-1', 'idle', 'fan'],
-        'heat-1' => ['idle', 'fan'],
-        'heat-2' => ['heat-1', 'idle', 'fan'],
-        'aux-1' => ['heat-2', 'heat-1'],
-        'aux-2' => ['aux-1', 'heat-2', 'heat-1'],
-        'emergency' => ['idle', 'fan'],
-        'furnace-1' => ['idle', 'fan'],
-        'furnace-2' => ['furnace-1', 'idle', 'fan'],
-    ];
-
-    private const HIGHER = ['cool-1' => 'cool-2', 'heat-1' => 'heat-2', 'furnace-1' => 'furnace-2', 'aux-1' => 'aux-2'];
-
     /**
      * @param  list<CallProof>  $calls
-     * @param  list<array{call: CallName, why: string}>  $lost
-     * @param  list<array{call: CallName, why: string}>  $raised  always the higher stage
-     * @param  list<string>  $failures
+     * @param  list<array{call: CallName, why: Message}>  $lost
+     * @param  list<array{call: CallName, why: Message}>  $raised  always the higher stage
+     * @param  list<Message>  $failures
      */
     private function __construct(
         public array $calls,
         public array $lost,
         public array $raised,
         public array $failures,
-    ) {
-    }
+    ) {}
 
     /** The proof of a plan, computed once however often it is asked for. */
     public static function of(Plan $plan): self
@@ -68,8 +54,8 @@ final readonly class PlanProof
         $circuit = $plan->circuit();
         $calls = Simulation::prove($plan, $circuit);
         $lost = $raised = $failures = [];
-        if ($archetype->reverses && ! $plan->profile->heatPump) {
-            $failures[] = 'This thermostat cannot drive a reversing valve.';
+        if ($archetype->reverses && !$plan->profile->heatPump) {
+            $failures[] = Message::of('planning.plan-proof.thermostat-cannot-drive-reversing-valve');
         }
         foreach ($calls as $proof) {
             $instead = $proof->isProved() || $proof->grave ? null : self::instead($proof, $archetype);
@@ -77,32 +63,46 @@ final readonly class PlanProof
                 $proof->isProved() || $proof->grave || $instead !== null ? null : self::always($proof, $archetype);
             if (
                 $instead === null &&
-                ! $proof->isProved() &&
-                ! $proof->grave &&
+                !$proof->isProved() &&
+                !$proof->grave &&
                 self::firstStageOnly($proof, $archetype)
             ) {
                 $lost[] = [
                     'call' => $proof->call,
-                    'why' => "{$proof->call->label()} runs without the compressor's second stage",
+                    'why' => Message::of(
+                        'planning.plan-proof.runs-without-compressors-second-stage',
+                        call: $proof->call->label(),
+                    ),
                 ];
             } elseif ($instead !== null) {
                 $lost[] = ['call' => $proof->call, 'why' => self::words($proof, $instead)];
             } elseif ($always !== null) {
-                $raised[] = ['call' => $proof->call, 'why' => "{$proof->call->label()} always runs {$always->label()}"];
-            } elseif (! $proof->isProved()) {
+                $raised[] = [
+                    'call' => $proof->call,
+                    'why' => Message::of(
+                        'planning.plan-proof.always-runs',
+                        call: $proof->call->label(),
+                        always: $always->label(),
+                    ),
+                ];
+            } elseif (!$proof->isProved()) {
                 array_push(
                     $failures,
                     ...array_map(
-                        static fn (string $problem): string => "{$proof->call->label()}: {$problem}",
+                        static fn(Message $problem): Message => Message::of(
+                            'planning.plan-proof.problem',
+                            call: $proof->call->label(),
+                            problem: $problem,
+                        ),
                         $proof->problems,
                     ),
                 );
             }
             if ($proof->share > 1.0) {
-                $failures[] = sprintf(
-                    '%s asks %.0f %% of the transformer.',
-                    $proof->call->label(),
-                    100.0 * $proof->share,
+                $failures[] = Message::of(
+                    'planning.plan-proof.asks-transformer',
+                    call: $proof->call->label(),
+                    value: Quantity::of(100.0 * $proof->share, Unit::Percent, 0),
                 );
             }
         }
@@ -111,14 +111,12 @@ final readonly class PlanProof
             $calls,
             $lost,
             $raised,
-            array_values(
-                array_unique([
-                    ...$failures,
-                    ...self::floats($plan, $circuit),
-                    ...self::plugIn($plan, $circuit),
-                    ...self::charging($plan, $circuit),
-                ]),
-            ),
+            Message::unique([
+                ...$failures,
+                ...self::floats($plan, $circuit),
+                ...self::plugIn($plan, $circuit),
+                ...self::charging($plan, $circuit),
+            ]),
         );
     }
 
@@ -129,7 +127,7 @@ final readonly class PlanProof
 
     public function proved(): int
     {
-        return count(array_filter($this->calls, static fn (CallProof $p): bool => $p->isProved()));
+        return count(array_filter($this->calls, static fn(CallProof $p): bool => $p->isProved()));
     }
 
     private static function instead(CallProof $proof, Archetype $archetype): ?CallName
@@ -140,9 +138,9 @@ final readonly class PlanProof
                 ? CallName::Heat1
                 : null;
         }
-        foreach (self::LESSER[$proof->call->value] ?? [] as $lesser) {
+        foreach ($proof->call->lesser() as $lesser) {
             if (self::runs($proof, $archetype, $lesser)) {
-                return CallName::from($lesser);
+                return $lesser;
             }
         }
 
@@ -155,7 +153,7 @@ final readonly class PlanProof
         $second = array_diff($archetype->needs['heat-2'] ?? [], $archetype->needs['heat-1'] ?? []);
         $needs = array_filter(
             array_diff($archetype->needs[$proof->call->value] ?? [], $second),
-            static fn (string $id): bool => $archetype->load($id)?->kind->hasState() === true,
+            static fn(string $id): bool => $archetype->load($id)?->kind->hasState() === true,
         );
 
         return $second !== [] &&
@@ -165,73 +163,78 @@ final readonly class PlanProof
 
     private static function always(CallProof $proof, Archetype $archetype): ?CallName
     {
-        $higher = self::HIGHER[$proof->call->value] ?? null;
+        $higher = $proof->call->higher();
 
-        return $higher !== null && isset($archetype->needs[$higher]) && self::runs($proof, $archetype, $higher)
-            ? CallName::from($higher)
+        return $higher !== null && isset($archetype->needs[$higher->value]) && self::runs($proof, $archetype, $higher)
+            ? $higher
             : null;
     }
 
     /** Whether exactly what another call needs has pulled in, and nothing else but what may. */
-    private static function runs(CallProof $proof, Archetype $archetype, string $call): bool
+    private static function runs(CallProof $proof, Archetype $archetype, CallName $call): bool
     {
         $needs = array_filter(
-            $archetype->needs[$call] ?? [],
-            static fn (string $id): bool => $archetype->load($id)?->kind->hasState() === true,
+            $archetype->needs[$call->value] ?? [],
+            static fn(string $id): bool => $archetype->load($id)?->kind->hasState() === true,
         );
 
         return array_diff($needs, $proof->in) === [] &&
-            array_diff($proof->in, $needs, $archetype->allows[$call] ?? []) === [];
+            array_diff($proof->in, $needs, $archetype->allows[$call->value] ?? []) === [];
     }
 
-    private static function words(CallProof $proof, CallName $instead): string
+    private static function words(CallProof $proof, CallName $instead): Message
     {
         return match (true) {
-            $proof->call === CallName::Defrost => 'No heat indoors while the outdoor unit defrosts',
-            $proof->call === CallName::Fan => 'The fan alone cannot be called',
-            $instead === CallName::Idle => "{$proof->call->label()} does nothing",
-            $instead === CallName::Fan => "{$proof->call->label()} only runs the fan",
-            default => "{$proof->call->label()} runs as {$instead->label()}",
+            $proof->call === CallName::Defrost => Message::of('planning.plan-proof.no-heat-indoors-while-outdoor'),
+            $proof->call === CallName::Fan => Message::of('planning.plan-proof.fan-alone-cannot-be-called'),
+            $instead === CallName::Idle => Message::of('planning.plan-proof.does-nothing', call: $proof->call->label()),
+            $instead === CallName::Fan => Message::of('planning.plan-proof.only-runs-fan', call: $proof->call->label()),
+            default => Message::of(
+                'planning.plan-proof.runs-as',
+                call: $proof->call->label(),
+                instead: $instead->label(),
+            ),
         };
     }
 
     /**
      * With water in the pan the thermostat must stay up, and what makes water must stop.
      *
-     * @return list<string>
+     * @return list<Message>
      */
     private static function floats(Plan $plan, Circuit $circuit): array
     {
         $failures = [];
         $calls = array_filter(
             Simulation::setups($plan),
-            static fn (string $call): bool => str_starts_with($call, 'cool') || $call === 'idle',
+            static fn(string $call): bool => str_starts_with($call, 'cool') || $call === 'idle',
             ARRAY_FILTER_USE_KEY,
         );
         foreach ($plan->installation->facts->safety as $device) {
             $contacts = array_values(
                 array_filter(
                     self::contacts($device),
-                    static fn (string $id): bool => isset($circuit->netlist(Setup::calling())->elements[$id]),
+                    static fn(string $id): bool => isset($circuit->netlist(Setup::calling())->elements[$id]),
                 ),
             );
             if ($contacts === []) {
-                $failures[] = "MR16: the {$device->label} would no longer stand in any conductor.";
+                $failures[] = Message::of('planning.plan-proof.mr16-would-no-longer-stand', device: $device->name());
 
                 continue;
             }
-            $open = array_map(static fn (string $id): Opened => new Opened($id), $contacts);
+            $open = array_map(static fn(string $id): Opened => new Opened($id), $contacts);
             foreach ($calls as $call => $setup) {
                 $point = $circuit->operate($setup->with(...$open));
-                if (! $point->thermostatUp && $plan->profile->power === PowerKind::Common) {
-                    $failures[] =
-                        "The {$device->label} in ".
-                        implode(' and ', $device->breaks).
-                        ' takes the thermostat\'s power: with water in the pan its display is blank.';
+                if (!$point->thermostatUp && $plan->profile->power === PowerKind::Common) {
+                    $failures[] = Message::of(
+                        'planning.plan-proof.in-takes-thermostats-power-with',
+                        device: $device->name(),
+                        breaks: $device->breaks,
+                    );
                 }
                 $cools = array_filter(
                     $plan->installation->archetype->loads,
-                    static fn ($load): bool => $load->observable === 'outdoor-unit' &&
+                    static fn($load): bool => $load->observable === 'outdoor-unit' &&
                         in_array($load->id, $point->pulledIn(), true),
                 );
                 if (
@@ -239,10 +242,11 @@ final readonly class PlanProof
                     $cools !== [] &&
                     array_intersect($device->breaks, ['R', 'Rc', 'RC', 'Y', 'Y1', 'Y2']) !== []
                 ) {
-                    $failures[] =
-                        "With the {$device->label} open, ".
-                        CallName::from($call)->label().
-                        ' still runs the outdoor unit: it goes on making water.';
+                    $failures[] = Message::of(
+                        'planning.plan-proof.with-open-still-runs-outdoor',
+                        device: $device->name(),
+                        from: CallName::from($call)->label(),
+                    );
                 }
             }
         }
@@ -255,13 +259,13 @@ final readonly class PlanProof
     {
         return $device->relay || count($device->breaks) === 1
             ? [$device->id]
-            : array_map(static fn (string $printed): string => "{$device->id}.{$printed}", $device->breaks);
+            : array_map(static fn(string $printed): string => "{$device->id}.{$printed}", $device->breaks);
     }
 
     /**
      * A thermostat without C charges through an idle load: that load has to be there and take the current (WO06).
      *
-     * @return list<string>
+     * @return list<Message>
      */
     private static function charging(Plan $plan, Circuit $circuit): array
     {
@@ -275,44 +279,43 @@ final readonly class PlanProof
         return $volts >= Circuit::BLANK_VOLTS
             ? []
             : [
-                sprintf(
-                    'It charges through %s and gets %.1f V there: what hangs behind it here does not let it live (WO06).',
-                    $plan->profile->charges ?? 'a load',
-                    $volts,
+                Message::of(
+                    'planning.plan-proof.charges-through-gets-there-what',
+                    charges: $plan->profile->charges ?? Message::of('planning.plan-proof.load'),
+                    volts: Quantity::of($volts, Unit::Volts, 1),
                 ),
             ];
     }
 
-    /** @return list<string> */
+    /** @return list<Message> */
     private static function plugIn(Plan $plan, Circuit $circuit): array
     {
-        if (! $plan->landing->plugIn) {
+        if (!$plan->landing->plugIn) {
             return [];
         }
         $point = $circuit->operate(Setup::calling());
         $plug = $point->netlist->elements['plug-in'] ?? null;
         if ($plug === null) {
-            return ['This plate has no screws of its own for a plug-in transformer.'];
+            return [Message::of('planning.plan-proof.plate-has-no-screws-own')];
         }
         $failures =
-            $point->phasors->amps($plug) * 24.0 > self::PLUG_IN_VA ? ['The plug-in transformer is overloaded.'] : [];
+            $point->phasors->amps($plug) * 24.0 > self::PLUG_IN_VA
+                ? [Message::of('planning.plan-proof.plug-in-transformer-overloaded')]
+                : [];
         foreach (Simulation::setups($plan) as $setup) {
             $reach = $circuit
                 ->operate($setup)
-                ->netlist->region($plug->a, static fn (Element $e): bool => $e->kind->isCopper() && ! $e->isOpen());
+                ->netlist->region($plug->a, static fn(Element $e): bool => $e->kind->isCopper() && !$e->isOpen());
             foreach ($plan->installation->transformers() as $transformer) {
                 if (isset($reach[$transformer->hot])) {
-                    return [
-                        ...$failures,
-                        'The plug-in transformer\'s hot meets the equipment\'s: two supplies joined.',
-                    ];
+                    return [...$failures, Message::of('planning.plan-proof.plug-in-transformers-hot-meets')];
                 }
             }
             foreach ($plan->installation->archetype->loads as $load) {
                 if (isset($reach[$load->from])) {
                     return [
                         ...$failures,
-                        "The plug-in transformer would feed the {$load->label} from the wrong source.",
+                        Message::of('planning.plan-proof.plug-in-transformer-would-feed', load: $load->label),
                     ];
                 }
             }

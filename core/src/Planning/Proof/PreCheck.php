@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Planning\Proof;
 
-use Unionbit\Core\Circuit\Circuit;
 use Unionbit\Core\Circuit\Meter\Meter;
 use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Terminal\Place;
+use Unionbit\Core\Words\Message;
 
 /**
  * The resistive check of a new landing before it sees power: face off, each call screw to the common, against the
@@ -20,7 +20,7 @@ final class PreCheck
     /** Less than this share of the computed ohms is suspect. */
     private const SUSPECT = 0.8;
 
-    /** @return list<array{screw: string, a: string, b: string, label: string, nominal: ?float, least: ?float, reason: string, blind: ?string}> ohms; null is over the meter's limit */
+    /** @return list<array{screw: string, a: string, b: string, label: Message, nominal: ?float, least: ?float, reason: Message, blind: ?Message}> ohms; null is over the meter's limit */
     public static function of(Plan $plan): array
     {
         $circuit = $plan->circuit();
@@ -28,23 +28,24 @@ final class PreCheck
         $setup = Setup::isolated()->faceOff();
         $rows = [];
         foreach ($plan->profile->terminals as $terminal) {
-            if ($terminal->hot === null || ! self::isLanded($plan, $terminal->printed)) {
+            if ($terminal->hot === null || !self::isLanded($plan, $terminal->printed)) {
                 continue;
             }
-            [$common, $name] = self::common($plan, $circuit);
+            $common = self::common($plan);
             $expected = $meter->read(MeterMode::Ohms, $setup, $terminal->point(), $common);
             $electronic = $expected->nominal !== null && $expected->nominal > 500.0;
             $rows[] = [
                 'screw' => $terminal->printed,
                 'a' => $terminal->point(),
                 'b' => $common,
-                'label' => "{$terminal->printed} to {$name}",
+                'label' => Message::of(
+                    self::hasCommon($plan) ? 'planning.pre-check.to-c' : 'planning.pre-check.to-c-at-board',
+                    terminal: $terminal->printed,
+                ),
                 'nominal' => $expected->nominal === null ? null : round($expected->nominal, 1),
                 'least' => $expected->nominal === null ? null : round(self::SUSPECT * $expected->nominal, 1),
                 'reason' => $expected->reason,
-                'blind' => $electronic
-                    ? 'A board input reads kilohms: a short behind it cannot be seen from here.'
-                    : null,
+                'blind' => $electronic ? Message::of('planning.pre-check.board-input-reads-kilohms-short') : null,
             ];
         }
 
@@ -56,14 +57,16 @@ final class PreCheck
         return $plan->profile->outputs === Place::Module || $plan->landing->on($printed) !== [];
     }
 
-    /** @return array{string, string} the nearest common: the plate's C where a conductor lands there, else the board's */
-    private static function common(Plan $plan, Circuit $circuit): array
+    private static function hasCommon(Plan $plan): bool
     {
-        $plate = $plan->profile->terminal('C');
-        if ($plate !== null && self::isLanded($plan, 'C')) {
-            return [$plate->point(), 'C'];
-        }
+        return $plan->profile->terminal('C') !== null && self::isLanded($plan, 'C');
+    }
 
-        return [$plan->installation->transformers()[0]->common, 'C at the board'];
+    /** The nearest common: the plate's C where a conductor lands there, else the board's. */
+    private static function common(Plan $plan): string
+    {
+        $plate = self::hasCommon($plan) ? $plan->profile->terminal('C') : null;
+
+        return $plate?->point() ?? $plan->installation->transformers()[0]->common;
     }
 }

@@ -11,6 +11,9 @@ use Unionbit\Core\Circuit\OperatingPoint;
 use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Circuit\Solve\FuseCurve;
 use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Words\Message;
+use Unionbit\Core\Words\Quantity;
+use Unionbit\Core\Words\Unit;
 
 /**
  * A short as it would be on the wall: with the fuse held, where the current goes from hot to common, how much it is,
@@ -19,7 +22,7 @@ use Unionbit\Core\Planning\Plan\Plan;
 final readonly class ShortPath
 {
     /**
-     * @param  list<string>  $through  element labels from the hot side round to the common
+     * @param  list<Message>  $through  element labels from the hot side round to the common
      * @param  list<string>  $conductors  ids on the way, "A5"
      * @param  list<string>  $points  circuit points on the way
      */
@@ -29,9 +32,8 @@ final readonly class ShortPath
         public array $through,
         public array $conductors,
         public array $points,
-        public string $opens,
-    ) {
-    }
+        public Message $opens,
+    ) {}
 
     /** The first call in which a fuse opens, at rest first; null where none does. */
     public static function of(Plan $plan): ?self
@@ -59,10 +61,10 @@ final readonly class ShortPath
         $loop = self::loop($point, $transformerId, 0.5 * $amps);
         $labels = $conductors = $points = [];
         foreach ($loop as $element) {
-            if ($element->kind !== ElementKind::Winding && ! in_array($element->label, $labels, true)) {
+            if ($element->kind !== ElementKind::Winding) {
                 $labels[] = $element->label;
             }
-            if (preg_match('/^[AB]\d+$/', $element->subject) === 1 && ! in_array($element->subject, $conductors, true)) {
+            if (preg_match('/^[AB]\d+$/', $element->subject) === 1 && !in_array($element->subject, $conductors, true)) {
                 $conductors[] = $element->subject;
             }
             array_push($points, $element->a, $element->b);
@@ -73,10 +75,23 @@ final readonly class ShortPath
         }
         [$fast, $slow] = [FuseCurve::seconds($amps / $rating, 0.0), FuseCurve::seconds($amps / $rating, 1.0)];
         $opens =
-            sprintf('The %g A fuse opens', $rating).
-            ($fast === null || $slow === null ? '.' : sprintf(' after %.2g to %.2g s.', $fast, $slow));
+            $fast === null || $slow === null
+                ? Message::of('planning.short-path.fuse-opens', rating: Quantity::of($rating, Unit::Amps))
+                : Message::of(
+                    'planning.short-path.fuse-opens-after',
+                    rating: Quantity::of($rating, Unit::Amps),
+                    fast: Quantity::number($fast),
+                    slow: Quantity::of($slow, Unit::Seconds),
+                );
 
-        return new self($call, $amps, $labels, $conductors, array_values(array_unique($points)), $opens);
+        return new self(
+            $call,
+            $amps,
+            Message::unique($labels),
+            $conductors,
+            array_values(array_unique($points)),
+            $opens,
+        );
     }
 
     /**
@@ -89,8 +104,8 @@ final readonly class ShortPath
         $winding = $point->netlist->element($transformerId);
         $heavy = array_filter(
             $point->netlist->elements,
-            static fn (Element $e): bool => $e->id !== $transformerId &&
-                ! $e->isOpen() &&
+            static fn(Element $e): bool => $e->id !== $transformerId &&
+                !$e->isOpen() &&
                 $point->phasors->amps($e) >= $least,
         );
         $loop = [];
@@ -114,7 +129,7 @@ final readonly class ShortPath
         return $loop;
     }
 
-    /** @return array{call: string, amps: float, through: list<string>, conductors: list<string>, points: list<string>, opens: string} */
+    /** @return array{call: string, amps: float, through: list<Message>, conductors: list<string>, points: list<string>, opens: Message} */
     public function toArray(): array
     {
         return [

@@ -13,6 +13,9 @@ use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Equipment\Load;
 use Unionbit\Core\Equipment\Transformer;
 use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Words\Message;
+use Unionbit\Core\Words\Quantity;
+use Unionbit\Core\Words\Unit;
 
 /**
  * Proof of a plan by simulation: every call that equipment and thermostat share pulls in exactly the loads that
@@ -27,7 +30,7 @@ final class Simulation
         $table = CallTable::needed($plan->installation->archetype);
 
         return array_map(
-            static fn (CallName $call): CallProof => self::call($circuit, $plan, $table, $call),
+            static fn(CallName $call): CallProof => self::call($circuit, $plan, $table, $call),
             $table->calls(),
         );
     }
@@ -61,22 +64,22 @@ final class Simulation
                 // What the wiring adds, as a float's relay, is not the equipment's and decides no call.
                 if ($archetype->load($load->id) !== null) {
                     $ids[] = $load->id;
-                    if (! in_array($load->id, $allowed, true)) {
-                        $problems[] = "The {$load->label} pulls in and should not.";
+                    if (!in_array($load->id, $allowed, true)) {
+                        $problems[] = Message::of('planning.simulation.pulls-in-should-not', load: $load->label);
                     }
                 }
             } elseif (in_array($load->id, $needed, true)) {
                 $problems[] = self::missing($load, $state, $point);
             }
         }
-        if (! $point->thermostatUp) {
-            $problems[] = 'The thermostat has no power: its display is blank and no call closes.';
+        if (!$point->thermostatUp) {
+            $problems[] = Message::of('planning.simulation.thermostat-has-no-power-display');
         }
 
         $share = max(
             0.0,
             ...array_map(
-                static fn (Transformer $t): float => ($point->sourceAmps($t->id) * 24.0) / $t->ratingVa,
+                static fn(Transformer $t): float => ($point->sourceAmps($t->id) * 24.0) / $t->ratingVa,
                 $plan->installation->transformers(),
             ),
         );
@@ -85,16 +88,21 @@ final class Simulation
             $call,
             $closes,
             $in,
-            array_values(array_unique($problems)),
+            Message::unique($problems),
             $point->sourceAmps($archetype->transformers[0]->id),
             $ids,
-            $point->notes !== [] || ! $point->thermostatUp,
+            $point->notes !== [] || !$point->thermostatUp,
             $share,
         );
     }
 
-    private static function missing(Load $load, LoadState $state, OperatingPoint $point): string
+    private static function missing(Load $load, LoadState $state, OperatingPoint $point): Message
     {
-        return sprintf('The %s is %s at %.1f V.', $load->label, $state->label(), $point->loadVolts[$load->id]);
+        return Message::of(
+            'planning.simulation.at',
+            load: $load->label,
+            state: $state->label(),
+            loadVolts: Quantity::of($point->loadVolts[$load->id], Unit::Volts, 1),
+        );
     }
 }

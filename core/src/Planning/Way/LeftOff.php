@@ -6,6 +6,7 @@ namespace Unionbit\Core\Planning\Way;
 
 use Unionbit\Core\Planning\Plan\Draft;
 use Unionbit\Core\Terminal\TerminalName;
+use Unionbit\Core\Words\Message;
 
 /** What has no conductor is left off, where something can be done without it: fan alone, a second stage, E. */
 final class LeftOff implements Way
@@ -14,7 +15,7 @@ final class LeftOff implements Way
 
     public function out(Draft $draft, TerminalName $missing): array
     {
-        if (! in_array($missing->value, self::CAN, true)) {
+        if (!in_array($missing->value, self::CAN, true)) {
             return [];
         }
 
@@ -22,7 +23,15 @@ final class LeftOff implements Way
             $draft
                 ->without($missing)
                 ->taking(
-                    new WayOut('WO10', "{$missing->value} is left off: no conductor brings it", null, 0.0, 0, 0, 0),
+                    new WayOut(
+                        'WO10',
+                        Message::of('planning.left-off.left-off-no-conductor-brings', missing: $missing->value),
+                        null,
+                        0.0,
+                        0,
+                        0,
+                        0,
+                    ),
                     $draft->landing,
                 ),
         ];

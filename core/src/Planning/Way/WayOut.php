@@ -4,32 +4,33 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Planning\Way;
 
+use Unionbit\Core\Words\Message;
+
 /** A way out of too few conductors that a plan takes: what it is, what it needs, what it costs. */
 final readonly class WayOut
 {
     /**
      * @param  string  $code  WO.., or MR07 for the tie of E
-     * @param  string  $text  what is done, in this house's words
-     * @param  ?string  $part  what must be bought for it
+     * @param  Message  $text  what is done, in this house's words
+     * @param  ?Message  $part  what must be bought for it
      * @param  float  $cost  of the part, in points: a jumper 0.2, a cable 6
      * @param  int  $minutes  of work besides the moves themselves; our working figures
      * @param  int  $trips  to the equipment besides the first
      * @param  int  $risk  points: what can turn out otherwise, or needs care later
-     * @param  ?string  $warns  what the installer must be told
+     * @param  ?Message  $warns  what the installer must be told
      */
     public function __construct(
         public string $code,
-        public string $text,
-        public ?string $part = null,
+        public Message $text,
+        public ?Message $part = null,
         public float $cost = 0.0,
         public int $minutes = 0,
         public int $trips = 0,
         public int $risk = 0,
-        public ?string $warns = null,
-    ) {
-    }
+        public ?Message $warns = null,
+    ) {}
 
-    /** @return array{code: string, text: string, part: ?string, minutes: int, warns: ?string} */
+    /** @return array{code: string, text: Message, part: ?Message, minutes: int, warns: ?Message} */
     public function toArray(): array
     {
         return [

@@ -8,6 +8,7 @@ use Unionbit\Core\Planning\Plan\Draft;
 use Unionbit\Core\Terminal\Colour;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Wiring\Conductor;
+use Unionbit\Core\Words\Message;
 
 /** WO01 A spare in the jacket, or a conductor that the new plate has no screw for, brings it. */
 final class Wo01Spare implements Way
@@ -17,7 +18,7 @@ final class Wo01Spare implements Way
         $spares = $draft->spares();
         usort(
             $spares,
-            static fn (Conductor $a, Conductor $b): int => [$b->isSpare(), $b->colour === Colour::Blue, $a->number] <=> [
+            static fn(Conductor $a, Conductor $b): int => [$b->isSpare(), $b->colour === Colour::Blue, $a->number] <=> [
                 $a->isSpare(),
                 $a->colour === Colour::Blue,
                 $b->number,
@@ -31,8 +32,13 @@ final class Wo01Spare implements Way
         $was = $draft->meaning($spare);
         $text =
             $was === null
-                ? "{$spare->name()}, a spare, brings {$missing->value}"
-                : "{$spare->name()}, which this plate has no use for, brings {$missing->value} instead of {$was->value}";
+                ? Message::of('planning.wo01.spare-brings', spare: $spare->name(), missing: $missing->value)
+                : Message::of(
+                    'planning.wo01.which-plate-has-no-use',
+                    spare: $spare->name(),
+                    missing: $missing->value,
+                    was: $was->value,
+                );
 
         return [
             $draft->taking(
@@ -44,7 +50,7 @@ final class Wo01Spare implements Way
                     6,
                     1,
                     1,
-                    'First: continuity end to end, and nothing to another conductor or to ground.',
+                    Message::of('planning.wo01.first-continuity-end-end-nothing'),
                 ),
                 $landing,
             ),

@@ -7,6 +7,9 @@ namespace Unionbit\Core\Planning\Way;
 use Unionbit\Core\Planning\Plan\Draft;
 use Unionbit\Core\Planning\Work\NewCable;
 use Unionbit\Core\Terminal\TerminalName;
+use Unionbit\Core\Words\Message;
+use Unionbit\Core\Words\Quantity;
+use Unionbit\Core\Words\Unit;
 
 /** WO02 A new cable along the old run, which is its pull line. */
 final class Wo02NewCable implements Way
@@ -26,13 +29,17 @@ final class Wo02NewCable implements Way
                 $cable,
                 new WayOut(
                     'WO02',
-                    "A new 18/{$size} cable pulled with the old one, {$feet} ft with slack",
-                    "Cable 18/{$size} solid, {$feet} ft",
+                    Message::of(
+                        'planning.wo02.new-18-cable-pulled-with',
+                        size: $size,
+                        feet: Quantity::of($feet, Unit::Feet),
+                    ),
+                    Message::of('planning.wo02.cable-18-solid', size: $size, feet: Quantity::of($feet, Unit::Feet)),
                     6.0,
                     (int) (40 + $old->feet / 2),
                     2,
                     2,
-                    'Two people; no hidden splices, staples snug; the old cable is the pull line.',
+                    Message::of('planning.wo02.two-people-no-hidden-splices'),
                 ),
             ),
         ];

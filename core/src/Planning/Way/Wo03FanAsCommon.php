@@ -8,6 +8,7 @@ use Unionbit\Core\Planning\Plan\Draft;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Wiring\Jumper;
+use Unionbit\Core\Words\Message;
 
 /**
  * WO03 The fan's conductor brings it, usually C, and the board starts the blower with cooling: by itself on Y, or
@@ -30,32 +31,42 @@ final class Wo03FanAsCommon implements Way
             $without->taking(
                 new WayOut(
                     'WO03',
-                    "{$fan->name()} brings {$missing->value} instead of G; the board runs its fan with Y by itself",
+                    Message::of(
+                        'planning.wo03.brings-instead-g-board-runs',
+                        fan: $fan->name(),
+                        missing: $missing->value,
+                    ),
                     null,
                     0.0,
                     6,
                     1,
                     1,
-                    'No fan alone, no circulation.',
+                    Message::of('planning.wo03.no-fan-alone-no-circulation'),
                 ),
                 $landing,
             ),
         ];
         [$y, $g] = [$draft->boardScrew(TerminalName::Y1), $draft->boardScrew(TerminalName::G)];
         if ($y !== null && $g !== null) {
-            $tie = new Jumper(Place::Indoor, $y, $g, "{$y}–{$g} tie");
+            $tie = Jumper::tie(Place::Indoor, $y, $g);
             array_unshift(
                 $drafts,
                 $without->taking(
                     new WayOut(
                         'WO03',
-                        "{$fan->name()} brings {$missing->value} instead of G; {$y} and {$g} tied at the board",
-                        'Jumper with pigtail',
+                        Message::of(
+                            'planning.wo03.brings-instead-g-tied-at',
+                            fan: $fan->name(),
+                            missing: $missing->value,
+                            y: $y,
+                            g: $g,
+                        ),
+                        Message::of('planning.wo03.jumper-with-pigtail'),
                         0.2,
                         8,
                         1,
                         1,
-                        'No fan alone, no circulation.',
+                        Message::of('planning.wo03.no-fan-alone-no-circulation'),
                     ),
                     $landing->withJumper($tie),
                 ),

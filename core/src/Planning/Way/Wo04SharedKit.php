@@ -12,6 +12,7 @@ use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Wiring\Conductor;
 use Unionbit\Core\Wiring\End;
 use Unionbit\Core\Wiring\Landing;
+use Unionbit\Core\Words\Message;
 
 /**
  * WO04 Compressor and fan share one conductor on K, to the adapter of the thermostat's own kit at the board: both calls
@@ -36,10 +37,14 @@ final class Wo04SharedKit implements Way
         if ($shared === null) {
             return [];
         }
-        $onK = static fn (Landing $l, Conductor $c): Landing => $l
+        $onK = static fn(Landing $l, Conductor $c): Landing => $l
             ->onWall($c->number, End::landed($k->printed))
             ->onBoard($c->number, End::landed(SharedKit::SCREW));
-        $text = "{$shared->name()} carries compressor and fan together on {$k->printed}, to the kit's adapter at the board";
+        $text = Message::of(
+            'planning.wo04.carries-compressor-fan-together-on',
+            shared: $shared->name(),
+            k: $k->printed,
+        );
         if ($missing === TerminalName::Y1 || $missing === TerminalName::G) {
             return [$this->taking($draft, $text, $onK($draft->landing, $shared))];
         }
@@ -50,23 +55,28 @@ final class Wo04SharedKit implements Way
             : [
                 $this->taking(
                     $draft,
-                    "{$text}; {$fan->name()} brings {$missing->value} instead of G",
+                    Message::of(
+                        'planning.wo04.brings-instead-g',
+                        text: $text,
+                        fan: $fan->name(),
+                        missing: $missing->value,
+                    ),
                     $onK($landing, $shared),
                 ),
             ];
     }
 
-    private function taking(Draft $draft, string $text, Landing $landing): Draft
+    private function taking(Draft $draft, Message $text, Landing $landing): Draft
     {
         $way = new WayOut(
             'WO04',
             $text,
-            "Adapter of the thermostat's kit",
+            Message::of('planning.wo04.adapter-thermostats-kit'),
             1.5,
             20,
             1,
             1,
-            'Only the adapter of this thermostat\'s own kit, as its sheet says.',
+            Message::of('planning.wo04.only-adapter-thermostats-own-kit'),
         );
 
         return $draft->taking($way, $landing, new HouseChanges($draft->changes->pulled, $draft->changes->safety, true));

@@ -7,6 +7,7 @@ namespace Unionbit\Core\Planning\Way;
 use Unionbit\Core\Planning\Plan\Draft;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Wiring\End;
+use Unionbit\Core\Words\Message;
 
 /**
  * WO07 A plug-in transformer at the wall for the thermostat's own power, on a plate with two hots whose link comes
@@ -36,13 +37,18 @@ final class Wo07PlugIn implements Way
             $draft->taking(
                 new WayOut(
                     'WO07',
-                    "A plug-in transformer at the wall feeds {$profile->powerFrom} and C; {$hot->name()} moves to {$other}, link out",
-                    'Plug-in transformer, 24 V 20 VA',
+                    Message::of(
+                        'planning.wo07.plug-in-transformer-at-wall',
+                        powerFrom: $profile->powerFrom,
+                        hot: $hot->name(),
+                        other: $other,
+                    ),
+                    Message::of('planning.wo07.plug-in-transformer-24-v'),
                     3.0,
                     15,
                     0,
                     3,
-                    'Its cord stays visible. Note the second supply at the unit.',
+                    Message::of('planning.wo07.cord-stays-visible-note-second'),
                 ),
                 $landing,
             ),

@@ -8,6 +8,7 @@ use Unionbit\Core\Planning\Plan\Draft;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Wiring\Jumper;
+use Unionbit\Core\Words\Message;
 
 /** WO10 A second stage gives up its conductor: left off, or tied to the first at the board, then always high (MR09). */
 final class Wo10DropStage implements Way
@@ -28,13 +29,18 @@ final class Wo10DropStage implements Way
             $drafts[] = $without->taking(
                 new WayOut(
                     'WO10',
-                    "{$conductor->name()} brings {$missing->value}; {$second} is left off",
+                    Message::of(
+                        'planning.wo10.brings-left-off',
+                        conductor: $conductor->name(),
+                        missing: $missing->value,
+                        second: $second,
+                    ),
                     null,
                     0.0,
                     6,
                     1,
                     1,
-                    'The first stage alone: check that it carries the house.',
+                    Message::of('planning.wo10.first-stage-alone-check-carries'),
                 ),
                 $landing,
             );
@@ -43,15 +49,21 @@ final class Wo10DropStage implements Way
                 $drafts[] = $without->taking(
                     new WayOut(
                         'WO10',
-                        "{$conductor->name()} brings {$missing->value}; {$high} tied to {$low} at the board",
-                        'Jumper with pigtail',
+                        Message::of(
+                            'planning.wo10.brings-tied-at-board',
+                            conductor: $conductor->name(),
+                            missing: $missing->value,
+                            high: $high,
+                            low: $low,
+                        ),
+                        Message::of('planning.wo10.jumper-with-pigtail'),
                         0.2,
                         8,
                         1,
                         4,
-                        'Always the high stage: check temperature rise, airflow and cycling, and only where the maker allows it.',
+                        Message::of('planning.wo10.always-high-stage-check-temperature'),
                     ),
-                    $landing->withJumper(new Jumper(Place::Indoor, $low, $high, "{$low}–{$high} tie")),
+                    $landing->withJumper(Jumper::tie(Place::Indoor, $low, $high)),
                 );
             }
         }

@@ -8,6 +8,7 @@ use Unionbit\Core\Planning\Plan\Draft;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Wiring\Jumper;
+use Unionbit\Core\Words\Message;
 
 /** WO11 E is tied to Aux at the plate and its conductor brings what is missing; only where the unit has one heat input. */
 final class Wo11TieEmergency implements Way
@@ -27,7 +28,7 @@ final class Wo11TieEmergency implements Way
         ) {
             return [];
         }
-        $tie = new Jumper(Place::Wall, $e->printed, $aux->printed, "{$e->printed}–{$aux->printed} tie");
+        $tie = Jumper::tie(Place::Wall, $e->printed, $aux->printed);
 
         return [
             $draft
@@ -35,8 +36,14 @@ final class Wo11TieEmergency implements Way
                 ->taking(
                     new WayOut(
                         'WO11',
-                        "{$conductor->name()} brings {$missing->value}; {$e->printed} and {$aux->printed} tied at the plate",
-                        'Jumper with pigtail',
+                        Message::of(
+                            'planning.wo11.brings-tied-at-plate',
+                            conductor: $conductor->name(),
+                            missing: $missing->value,
+                            e: $e->printed,
+                            aux: $aux->printed,
+                        ),
+                        Message::of('planning.wo11.jumper-with-pigtail'),
                         0.2,
                         6,
                         1,

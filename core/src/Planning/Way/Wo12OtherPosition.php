@@ -7,6 +7,9 @@ namespace Unionbit\Core\Planning\Way;
 use Unionbit\Core\Planning\Plan\Draft;
 use Unionbit\Core\Planning\Work\NewCable;
 use Unionbit\Core\Terminal\TerminalName;
+use Unionbit\Core\Words\Message;
+use Unionbit\Core\Words\Quantity;
+use Unionbit\Core\Words\Unit;
 
 /**
  * WO12 The thermostat moves to a wall position where a cable can be had, which the survey has found with the feet of
@@ -21,7 +24,7 @@ final class Wo12OtherPosition implements Way
             return [];
         }
         $cable = NewCable::of($draft, $feet);
-        [$size, $long] = [count($cable->conductors), round($feet + NewCable::SLACK)];
+        [$size, $long] = [count($cable->conductors), Quantity::of($feet + NewCable::SLACK, Unit::Feet, 0)];
 
         return [
             NewCable::pulled(
@@ -29,13 +32,13 @@ final class Wo12OtherPosition implements Way
                 $cable,
                 new WayOut(
                     'WO12',
-                    "The thermostat moves to the other wall position, on a new 18/{$size} cable, {$long} ft with slack",
-                    "Cable 18/{$size} solid, {$long} ft, and a cover plate for the old position",
+                    Message::of('planning.wo12.thermostat-moves-other-wall-position', size: $size, length: $long),
+                    Message::of('planning.wo12.cable-18-solid-ft-cover', size: $size, length: $long),
                     6.5,
                     (int) (35 + $feet / 3),
                     1,
                     1,
-                    'On an inner wall, level, away from a draught or a supply register, the wall hole sealed. Ask the customer first.',
+                    Message::of('planning.wo12.on-inner-wall-level-away'),
                 ),
                 true,
             ),

@@ -8,6 +8,7 @@ use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Planning\Plan\PlannedConductor;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
+use Unionbit\Core\Words\Message;
 
 /**
  * The moves of a plan in an order that never leaves a bare R where it can touch: link first, then commons and
@@ -23,16 +24,20 @@ final class MoveList
         if ($link !== null) {
             $in = $plan->landing->linkIn;
             $moves[] = new Move(
-                'link:'.($in ? 'in' : 'out'),
-                $in ? "{$link[0]}–{$link[1]} link in" : "{$link[0]}–{$link[1]} link out",
-                $in ? 'one transformer feeds both families' : 'two hots stay apart',
+                'link:' . ($in ? 'in' : 'out'),
+                $in
+                    ? Message::of('planning.move-list.link-in', link: $link[0], link2: $link[1])
+                    : Message::of('planning.move-list.link-out', link: $link[0], link2: $link[1]),
+                $in
+                    ? Message::of('planning.move-list.one-transformer-feeds-both-families')
+                    : Message::of('planning.move-list.two-hots-stay-apart'),
                 null,
             );
         }
         $planned = PlannedConductor::all($plan);
         usort(
             $planned,
-            static fn (PlannedConductor $a, PlannedConductor $b): int => [self::rank($a), $a->conductor->number] <=> [
+            static fn(PlannedConductor $a, PlannedConductor $b): int => [self::rank($a), $a->conductor->number] <=> [
                 self::rank($b),
                 $b->conductor->number,
             ],
@@ -57,38 +62,48 @@ final class MoveList
             $moves[] = $plan->changes->elsewhere
                 ? new Move(
                     'cable',
-                    "Run the new cable {$label} to the other wall position, slack at both ends",
-                    'an inner wall, away from a draught or a supply register; seal the hole (WO12)',
+                    Message::of('planning.move-list.run-new-cable-other-wall', label: $label),
+                    Message::of('planning.move-list.inner-wall-away-from-draught'),
                     null,
                 )
                 : new Move(
                     'cable',
-                    "Pull the new cable {$label}, slack at both ends",
-                    'the old one is the pull line; keep it until the new one is through',
+                    Message::of('planning.move-list.pull-new-cable-slack-at', label: $label),
+                    Message::of('planning.move-list.old-one-pull-line-keep'),
                     null,
                 );
         }
         if ($plan->changes->elsewhere) {
             $moves[] = new Move(
                 'old-position',
-                'Cap every old conductor at both ends, cover plate over the old position',
-                'nothing stays on a screw that ends in the wall (MR14)',
+                Message::of('planning.move-list.cap-every-old-conductor-at'),
+                Message::of('planning.move-list.nothing-stays-on-screw-ends'),
                 null,
             );
         }
         foreach ($plan->changes->safety ?? [] as $device) {
             $moves[] = new Move(
-                'safety:'.implode('+', $device->breaks),
-                "{$device->label} into ".implode(' and ', $device->breaks).($device->relay ? ', by its relay' : ''),
-                'water in the pan stops the cooling, not the thermostat (MR16)',
+                'safety:' . implode('+', $device->breaks),
+                Message::of(
+                    $device->relay ? 'planning.move-list.into-by-relay' : 'planning.move-list.into',
+                    device: $device->name(),
+                    breaks: $device->breaks,
+                ),
+                Message::of('planning.move-list.water-in-pan-stops-cooling'),
                 null,
             );
         }
         foreach ($plan->landing->jumpers as $jumper) {
             $moves[] = new Move(
                 "tie:{$jumper->place->value}:{$jumper->a}:{$jumper->b}",
-                "Tie {$jumper->a} to {$jumper->b} at the ".($jumper->place === Place::Wall ? 'plate' : 'board'),
-                'with a short pigtail where the screw takes one conductor (MR13)',
+                Message::of(
+                    $jumper->place === Place::Wall
+                        ? 'planning.move-list.tie-at-plate'
+                        : 'planning.move-list.tie-at-board',
+                    a: $jumper->a,
+                    b: $jumper->b,
+                ),
+                Message::of('planning.move-list.with-short-pigtail-where-screw'),
                 null,
             );
         }
@@ -96,25 +111,25 @@ final class MoveList
             $moves[] = new Move(
                 'module',
                 $plan->profile->linkConductors > 0
-                    ? 'Module at the equipment, short leads letter to letter'
-                    : 'Receiver at the equipment, short leads letter to letter',
-                'its outputs stand there (MR20)',
+                    ? Message::of('planning.move-list.module-at-equipment-short-leads')
+                    : Message::of('planning.move-list.receiver-at-equipment-short-leads'),
+                Message::of('planning.move-list.outputs-stand-there-mr20'),
                 null,
             );
         }
         if ($plan->changes->sharedKit) {
             $moves[] = new Move(
                 'kit',
-                'The kit\'s adapter at the board, short leads to R, C, Y and G',
-                'it takes compressor and fan apart again (WO04, MR18)',
+                Message::of('planning.move-list.kits-adapter-at-board-short'),
+                Message::of('planning.move-list.takes-compressor-fan-apart-again'),
                 null,
             );
         }
         if ($plan->landing->plugIn) {
             $moves[] = new Move(
                 'plug-in',
-                'Plug-in transformer at the wall, its leads on the thermostat\'s hot and C, plugged in last',
-                'the thermostat\'s own supply (WO07)',
+                Message::of('planning.move-list.plug-in-transformer-at-wall'),
+                Message::of('planning.move-list.thermostats-own-supply-wo07'),
                 null,
             );
         }
@@ -131,12 +146,16 @@ final class MoveList
             return null;
         }
         $name = $planned->conductor->name();
-        $to = $end->isFree() ? 'capped' : "on {$end->label()}";
 
         return new Move(
-            "{$planned->id()}.far:".($end->terminal ?? 'cap'),
-            "{$name} at the board: from {$was->label()}, now {$to}, tug it",
-            'its equipment end makes it what it is (MR01)',
+            "{$planned->id()}.far:" . ($end->terminal ?? 'cap'),
+            Message::of(
+                $end->isFree() ? 'planning.move-list.cap-at-board' : 'planning.move-list.move-at-board',
+                name: $name,
+                was: $was->label(),
+                to: $end->label(),
+            ),
+            Message::of('planning.move-list.equipment-end-makes-what-mr01'),
             $planned->id(),
         );
     }
@@ -156,27 +175,36 @@ final class MoveList
         $name = $planned->conductor->name();
         $to = $planned->wall->terminal;
         $was = $planned->conductor->near;
-        $key = "{$planned->id()}:".($to ?? 'cap');
+        $key = "{$planned->id()}:" . ($to ?? 'cap');
         if ($to === null) {
             return new Move(
                 $key,
-                "Cap {$name}",
+                Message::of('planning.move-list.cap', name: $name),
                 $planned->board->isFree()
-                    ? 'free at both ends'
-                    : "no screw for {$planned->board->label()} on this plate",
+                    ? Message::of('planning.move-list.free-at-both-ends')
+                    : Message::of('planning.move-list.no-screw-for-on-plate', board: $planned->board->label()),
                 $planned->id(),
             );
         }
         $why = match (true) {
-            $planned->board->isFree() => 'reaches nothing at the board',
-            $planned->board->onto !== null => "{$planned->board->label()} at the board".
-                ($planned->boardName === null ? '' : ", which is {$planned->boardName->value}"),
-            default => "it is {$planned->board->label()} at the board",
+            $planned->board->isFree() => Message::of('planning.move-list.reaches-nothing-at-board'),
+            $planned->board->onto !== null && $planned->boardName !== null => Message::of(
+                'planning.move-list.joined',
+                board: $planned->board->label(),
+                terminal: $planned->boardName->value,
+            ),
+            $planned->board->onto !== null => Message::of(
+                'planning.move-list.at-board',
+                board: $planned->board->label(),
+            ),
+            default => Message::of('planning.move-list.at-board-2', board: $planned->board->label()),
         };
 
         return new Move(
             $key,
-            $was->terminal === $to ? "{$name} stays on {$to}, tug it" : "{$name} from {$was->label()} to {$to}, tug it",
+            $was->terminal === $to
+                ? Message::of('planning.move-list.stays-on-tug', name: $name, to: $to)
+                : Message::of('planning.move-list.from-tug', name: $name, was: $was->label(), to: $to),
             $why,
             $planned->id(),
         );

@@ -9,6 +9,7 @@ use Unionbit\Core\Job\SafetyDevice;
 use Unionbit\Core\Planning\Way\WayOut;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
+use Unionbit\Core\Words\Message;
 
 /** The ways in which a float switch of the house can be wired otherwise: in Y, in R, or in several calls by a relay. */
 final class Overflow
@@ -20,7 +21,7 @@ final class Overflow
         if ($float === null) {
             return [];
         }
-        $screw = static fn (TerminalName $name): ?string => $house->archetype->terminalNamed(Place::Indoor, $name)
+        $screw = static fn(TerminalName $name): ?string => $house->archetype->terminalNamed(Place::Indoor, $name)
             ?->printed;
         [$r, $y, $y2] = [
             $screw(TerminalName::R) ?? $screw(TerminalName::Rc),
@@ -32,7 +33,7 @@ final class Overflow
             $ways[] = [[$y], false, null, 10];
         }
         if ($y !== null && $y2 !== null) {
-            $ways[] = [[$y, $y2], true, 'Relay, 24 V coil, two contacts', 25];
+            $ways[] = [[$y, $y2], true, Message::of('planning.overflow.relay-24-v-coil-two'), 25];
         }
         if ($r !== null) {
             $ways[] = [[$r], false, null, 10];
@@ -43,12 +44,12 @@ final class Overflow
                 continue;
             }
             $moved = new SafetyDevice($float->id, $float->label, $breaks, $relay);
-            $text =
-                "the {$float->label} moves from ".
-                implode(' and ', $float->breaks).
-                ' to '.
-                implode(' and ', $breaks).
-                ($relay ? ' by a relay' : '');
+            $text = Message::of(
+                $relay ? 'planning.overflow.moves-by-relay' : 'planning.overflow.moves',
+                float: $float->name(),
+                from: $float->breaks,
+                to: $breaks,
+            );
             $placements[] = [
                 'way' => new WayOut('MR16', $text, $part, $part === null ? 0.0 : 1.5, $minutes, 1, 0),
                 'safety' => [$moved, ...array_slice($house->facts->safety, 1)],

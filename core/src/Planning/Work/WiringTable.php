@@ -7,6 +7,8 @@ namespace Unionbit\Core\Planning\Work;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Planning\Plan\PlannedConductor;
 use Unionbit\Core\Terminal\Place;
+use Unionbit\Core\Wiring\EndState;
+use Unionbit\Core\Words\Message;
 
 /** The plan as a table, one row a conductor, joint or lead: what a wiring record and its labels are made from. */
 final class WiringTable
@@ -23,36 +25,38 @@ final class WiringTable
         'label',
     ];
 
-    /** @return list<array<string, string>> */
+    /** @return list<array<string, string|Message>> */
     public static function rows(Plan $plan): array
     {
         $rows = [];
         foreach (PlannedConductor::all($plan) as $planned) {
             $c = $planned->conductor;
-            $means = $planned->isLink() ? 'link to the module' : $planned->boardName?->role() ?? 'spare';
+            $means = $planned->isLink()
+                ? Message::of('planning.wiring-table.link-module')
+                : $planned->boardName?->role() ?? Message::term(EndState::Spare);
             $rows[] = self::row(
                 'A',
                 (string) $c->number,
-                $c->colour->value.($c->stripe === null ? '' : "/{$c->stripe->value}"),
+                $c->color(),
                 $c->near->label(),
                 $planned->wall->label(),
                 $c->far->label(),
                 $planned->board->label(),
                 $means,
-                'A'.$c->number.' '.($planned->wall->terminal ?? 'spare'),
+                Message::of('planning.wiring-table.label', conductor: "A{$c->number}", end: $planned->wall->label()),
             );
         }
         foreach ($plan->installation->outdoorCable()->conductors ?? [] as $c) {
             $rows[] = self::row(
                 'B',
                 (string) $c->number,
-                $c->colour->value.($c->stripe === null ? '' : "/{$c->stripe->value}"),
+                $c->color(),
                 '',
                 '',
                 $c->near->label(),
                 $c->far->label(),
-                'board to outdoor unit',
-                'B'.$c->number.' '.($c->far->terminal ?? 'spare'),
+                Message::of('planning.wiring-table.board-outdoor-unit'),
+                Message::of('planning.wiring-table.label', conductor: "B{$c->number}", end: $c->far->label()),
             );
         }
         foreach ($plan->landing->jumpers as $jumper) {
@@ -64,7 +68,7 @@ final class WiringTable
                 $jumper->place === Place::Wall ? "{$jumper->a}–{$jumper->b}" : '',
                 '',
                 $jumper->place === Place::Wall ? '' : "{$jumper->a}–{$jumper->b}",
-                'tie',
+                Message::of('planning.wiring-table.tie'),
                 $jumper->label,
             );
         }
@@ -77,16 +81,18 @@ final class WiringTable
                 implode('–', $plan->profile->link),
                 '',
                 '',
-                $plan->landing->linkIn ? 'link in' : 'link out',
-                'link',
+                $plan->landing->linkIn
+                    ? Message::of('planning.wiring-table.link-in')
+                    : Message::of('planning.wiring-table.link-out'),
+                Message::of('planning.wiring-table.link'),
             );
         }
 
         return $rows;
     }
 
-    /** @return array<string, string> */
-    private static function row(string ...$cells): array
+    /** @return array<string, string|Message> */
+    private static function row(string|Message ...$cells): array
     {
         return array_combine(self::COLUMNS, $cells);
     }

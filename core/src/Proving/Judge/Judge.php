@@ -9,6 +9,9 @@ use Unionbit\Core\Circuit\Meter\Expectation;
 use Unionbit\Core\Circuit\Meter\Meter;
 use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Circuit\Setup;
+use Unionbit\Core\Words\Message;
+use Unionbit\Core\Words\Quantity;
+use Unionbit\Core\Words\Unit;
 
 /** Judges a reading against what the circuit of the job expects, and says why from the circuit. */
 final readonly class Judge
@@ -23,9 +26,7 @@ final readonly class Judge
 
     private const AMPS_WAIT_ABOVE = 0.05;
 
-    public function __construct(private Circuit $circuit)
-    {
-    }
+    public function __construct(private Circuit $circuit) {}
 
     /**
      * @param  ?float  $value  in the mode's unit; null means over-limit
@@ -44,7 +45,7 @@ final readonly class Judge
         if ($expected->refused !== null) {
             return new Verdict(Outcome::Neutral, $expected->refused);
         }
-        if (! $setup->power && $expected->mode === MeterMode::Volts && $value !== null) {
+        if (!$setup->power && $expected->mode === MeterMode::Volts && $value !== null) {
             return self::dead($value);
         }
         if ($expected->overLimit) {
@@ -54,7 +55,10 @@ final readonly class Judge
                     $expected,
                     $setup,
                     $value,
-                    sprintf('%s Ω where nothing should connect: something is still joined.', self::number($value)),
+                    Message::of(
+                        'proving.judge.where-nothing-should-connect-something',
+                        value: self::quantity($value, MeterMode::Ohms),
+                    ),
                     $others,
                 );
         }
@@ -63,7 +67,7 @@ final readonly class Judge
                 $expected,
                 $setup,
                 null,
-                'Over-limit, where a path is expected: '.lcfirst($expected->reason),
+                Message::of('proving.judge.over-limit-where-path-expected', reason: $expected->reason->within()),
                 $others,
             );
         }
@@ -72,10 +76,10 @@ final readonly class Judge
                 ? new Verdict(Outcome::Neutral, $expected->reason)
                 : new Verdict(
                     Outcome::Fail,
-                    sprintf(
-                        '%s V on a point that should float: it is fed from somewhere. %s',
-                        self::number($value),
-                        $expected->reason,
+                    Message::of(
+                        'proving.judge.v-on-point-should-float',
+                        value: self::quantity($value, MeterMode::Volts),
+                        reason: $expected->reason,
                     ),
                 );
         }
@@ -85,10 +89,9 @@ final readonly class Judge
         if ($secondsLeft > 0 && $this->waits($expected, $waiting)) {
             return new Verdict(
                 Outcome::TooEarly,
-                sprintf(
-                    'A delay is still running, %d:%02d to go: too early to judge.',
-                    intdiv($secondsLeft, 60),
-                    $secondsLeft % 60,
+                Message::of(
+                    'proving.judge.delay-still-running-go-too',
+                    left: sprintf('%d:%02d', intdiv($secondsLeft, 60), $secondsLeft % 60),
                 ),
             );
         }
@@ -100,12 +103,12 @@ final readonly class Judge
     private static function dead(float $value): Verdict
     {
         return $value < self::DEAD_BELOW
-            ? new Verdict(Outcome::Pass, 'The power is off: dead. A fraction of a volt is pick-up.')
+            ? new Verdict(Outcome::Pass, Message::of('proving.judge.power-off-dead-fraction-volt'))
             : new Verdict(
                 Outcome::Fail,
-                sprintf(
-                    '%s V with the power off: something still feeds this. A second supply, or a circuit fed backwards. Hands out, and prove dead again.',
-                    self::number($value),
+                Message::of(
+                    'proving.judge.v-with-power-off-something',
+                    value: self::quantity($value, MeterMode::Volts),
                 ),
             );
     }
@@ -127,18 +130,18 @@ final readonly class Judge
     /** @param  list<TakenReading>  $others */
     private function fail(Expectation $expected, Setup $setup, float $value, array $others): Verdict
     {
-        $unit = $expected->mode->unit();
-        $start = sprintf(
-            '%s %s where %s–%s %s is expected.',
-            self::number($value),
-            $unit,
-            self::number((float) $expected->low),
-            self::number((float) $expected->high),
-            $unit,
+        $start = Message::of(
+            'proving.judge.where-expected',
+            value: self::quantity($value, $expected->mode),
+            low: self::number((float) $expected->low),
+            high: self::quantity((float) $expected->high, $expected->mode),
         );
 
         return $expected->mode === MeterMode::Amps
-            ? new Verdict(Outcome::Fail, "{$start} Expected: {$expected->reason}")
+            ? new Verdict(
+                Outcome::Fail,
+                Message::of('proving.judge.expected', start: $start, reason: $expected->reason),
+            )
             : $this->named($expected, $setup, $value, $start, $others);
     }
 
@@ -147,11 +150,11 @@ final readonly class Judge
      *
      * @param  list<TakenReading>  $others
      */
-    private function named(Expectation $expected, Setup $setup, ?float $value, string $start, array $others): Verdict
+    private function named(Expectation $expected, Setup $setup, ?float $value, Message $start, array $others): Verdict
     {
         $mode = $expected->mode === MeterMode::Volts ? MeterMode::Volts : MeterMode::Ohms;
         $others = array_values(
-            array_filter($others, static fn (TakenReading $o): bool => ! $o->isOf($expected->a, $expected->b)),
+            array_filter($others, static fn(TakenReading $o): bool => !$o->isOf($expected->a, $expected->b)),
         );
         $found = (new SingleCauses($this->circuit))->forReading(
             $setup,
@@ -161,26 +164,42 @@ final readonly class Judge
         if ($found === []) {
             return new Verdict(
                 Outcome::Fail,
-                "{$start} No single change of this circuit gives that: flag it as unexplained, check the probes and the range.",
+                Message::of('proving.judge.no-single-change-circuit-gives', start: $start),
             );
         }
-        $says = array_values(array_unique(array_column($found, 'says')));
+        $says = Message::unique(array_column($found, 'says'));
         $why = (new Meter($this->circuit))->read(
             $expected->mode,
             $setup->with($found[0]['edit']),
             $expected->a,
             $expected->b,
         )->reason;
-        $rest =
-            $others === [] || $found[0]['fitsAll']
-                ? ''
-                : ' No single change gives all readings of this call: a second fault, or one to read again.';
+        $more = $others !== [] && !$found[0]['fitsAll'];
+        $reason = Message::of('proving.judge.reads-so-when', start: $start, says: $says[0], why: $why);
 
-        return new Verdict(Outcome::Fail, "{$start} It reads so when {$says[0]}. {$why}{$rest}", $says);
+        return new Verdict(
+            Outcome::Fail,
+            Message::sentences([
+                $reason,
+                $more ? Message::of('proving.judge.no-single-change-gives-all') : Message::none(),
+            ]),
+            $says,
+        );
     }
 
-    private static function number(float $value): string
+    /** As many decimals as a hand meter shows. */
+    private static function decimals(float $value): int
     {
-        return number_format($value, abs($value) < 10.0 ? 2 : 1, '.', '');
+        return abs($value) < 10.0 ? 2 : 1;
+    }
+
+    private static function number(float $value): Quantity
+    {
+        return Quantity::number($value, self::decimals($value));
+    }
+
+    private static function quantity(float $value, MeterMode $mode): Quantity
+    {
+        return Quantity::of($value, Unit::from($mode->unit()), self::decimals($value));
     }
 }

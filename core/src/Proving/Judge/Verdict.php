@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Proving\Judge;
 
+use Unionbit\Core\Words\Message;
+
 /** The judgement of one reading, with its computed reason and what else would read like this. */
 final readonly class Verdict
 {
-    /** @param  list<string>  $candidates states of the circuit that give this reading, likeliest first */
-    public function __construct(public Outcome $outcome, public string $reason, public array $candidates = [])
-    {
-    }
+    /** @param  list<Message>  $candidates states of the circuit that give this reading, likeliest first */
+    public function __construct(public Outcome $outcome, public Message $reason, public array $candidates = []) {}
 
-    /** @return array{outcome: string, reason: string, candidates: list<string>} */
+    /** @return array{outcome: string, reason: Message, candidates: list<Message>} */
     public function toArray(): array
     {
         return ['outcome' => $this->outcome->value, 'reason' => $this->reason, 'candidates' => $this->candidates];

@@ -6,6 +6,9 @@ namespace Unionbit\Core\Proving\Route;
 
 use Unionbit\Core\Proving\Step\Step;
 use Unionbit\Core\Proving\Step\Waits;
+use Unionbit\Core\Words\Message;
+use Unionbit\Core\Words\Quantity;
+use Unionbit\Core\Words\Unit;
 
 /**
  * The order of the proofs that saves trips, power changes and waits: the orders that the trade uses are each walked
@@ -19,9 +22,8 @@ final readonly class Route
         public int $minutes,
         public int $waits,
         public int $powerChanges,
-        public string $reason,
-    ) {
-    }
+        public Message $reason,
+    ) {}
 
     /**
      * @param  list<Step>  $steps  in the order of the calls: fan, cooling, heating, auxiliary, emergency
@@ -36,14 +38,14 @@ final readonly class Route
         $callByCall = array_values(
             array_filter(
                 array_merge([], ...array_values(array_map($school->of(...), $byCall))),
-                static fn (Step $s): bool => ! in_array($s->key(), $proved, true),
+                static fn(Step $s): bool => !in_array($s->key(), $proved, true),
             ),
         );
         $order = $school->order();
         $wayByWay = $callByCall;
         usort(
             $wayByWay,
-            static fn (Step $a, Step $b): int => (int) array_search($a->method, $order, true) <=>
+            static fn(Step $a, Step $b): int => (int) array_search($a->method, $order, true) <=>
                 (int) array_search($b->method, $order, true),
         );
 
@@ -51,8 +53,18 @@ final readonly class Route
         $other = (new Walk($waits))->through($wayByWay);
         [$best, $second, $words, $instead] =
             $other->minutes() < $one->minutes()
-                ? [$other, $one, 'One kind of proof after another', 'call by call']
-                : [$one, $other, 'Call by call', 'kind by kind'];
+                ? [
+                    $other,
+                    $one,
+                    Message::of('proving.route.one-kind-proof-after-another'),
+                    Message::of('proving.route.call-by-call'),
+                ]
+                : [
+                    $one,
+                    $other,
+                    Message::of('proving.route.call-by-call-2'),
+                    Message::of('proving.route.kind-by-kind'),
+                ];
         $saved = $second->minutes() - $best->minutes();
 
         return new self(
@@ -61,8 +73,21 @@ final readonly class Route
             $best->waitMinutes(),
             $best->powerChanges,
             $best->keys === $second->keys || $saved === 0
-                ? "About {$best->minutes()} min, {$best->waitMinutes()} of them waiting."
-                : "{$words}: about {$best->minutes()} min, {$best->waitMinutes()} of them waiting, {$best->powerChanges} power changes. {$saved} min less than {$instead} with its {$second->powerChanges} power changes.",
+                ? Message::of(
+                    'proving.route.about-them-waiting',
+                    minutes: Quantity::of($best->minutes(), Unit::Minutes),
+                    waitMinutes: $best->waitMinutes(),
+                )
+                : Message::of(
+                    'proving.route.about-them-waiting-power-changes',
+                    words: $words,
+                    minutes: Quantity::of($best->minutes(), Unit::Minutes),
+                    waitMinutes: $best->waitMinutes(),
+                    powerChanges: $best->powerChanges,
+                    saved: $saved,
+                    instead: $instead,
+                    powerChanges2: $second->powerChanges,
+                ),
         );
     }
 }

@@ -6,6 +6,7 @@ namespace Unionbit\Core\Proving\Route;
 
 use Unionbit\Core\Proving\Step\Method;
 use Unionbit\Core\Proving\Step\Step;
+use Unionbit\Core\Words\Message;
 
 /** Which proof of a call a person reaches for first. It changes costs and order, not what counts as proved. */
 enum School: string
@@ -15,14 +16,9 @@ enum School: string
     case Unit = 'unit';
     case Continuity = 'continuity';
 
-    public function label(): string
+    public function label(): Message
     {
-        return match ($this) {
-            self::Jumper => 'Jumper at the wall first',
-            self::Meter => 'Meter first',
-            self::Unit => 'From the unit outward',
-            self::Continuity => 'Thermostat by continuity first',
-        };
+        return Message::term($this);
     }
 
     /** @return list<Method> every proof, the first reached for first */
@@ -61,14 +57,14 @@ enum School: string
         $order = $this->order();
         usort(
             $steps,
-            static fn (Step $a, Step $b): int => (int) array_search($a->method, $order, true) <=>
+            static fn(Step $a, Step $b): int => (int) array_search($a->method, $order, true) <=>
                 (int) array_search($b->method, $order, true),
         );
         $chosen = [];
         foreach ($steps as $step) {
             $isFirst =
                 $step->method !== Method::Voltage &&
-                array_filter($chosen, static fn (Step $s): bool => $s->method !== Method::Voltage) === [];
+                array_filter($chosen, static fn(Step $s): bool => $s->method !== Method::Voltage) === [];
             if (
                 $step->method === Method::Voltage ||
                 $step->method === Method::FloatLift ||

@@ -14,13 +14,12 @@ use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Thermostat\Meaning;
 use Unionbit\Core\Thermostat\PlateTerminal;
+use Unionbit\Core\Words\Message;
 
 /** The equipment's own screws behind a call: which they are, to which common they return, which hot is theirs. */
 final readonly class BoardPoints
 {
-    public function __construct(private Plan $plan)
-    {
-    }
+    public function __construct(private Plan $plan) {}
 
     /** @return list<EquipmentTerminal> the board's screws of a call, in the order of the call table */
     public function ofCall(CallName $call): array
@@ -32,7 +31,7 @@ final readonly class BoardPoints
                 if (
                     $terminal->place === Place::Indoor &&
                     ($terminal->name === $name || Meaning::of($terminal->name, $archetype) === $name) &&
-                    ! in_array($terminal, $found, true)
+                    !in_array($terminal, $found, true)
                 ) {
                     $found[] = $terminal;
                 }
@@ -80,7 +79,7 @@ final readonly class BoardPoints
     /** The common of the transformer whose loads stand behind a screw; null where nothing does. */
     public function commonOf(EquipmentTerminal $terminal): ?string
     {
-        $commons = array_map(static fn ($t): string => $t->common, $this->plan->installation->transformers());
+        $commons = array_map(static fn($t): string => $t->common, $this->plan->installation->transformers());
         foreach ($this->loadsBehind($terminal) as $return) {
             return in_array($return, $commons, true) ? $return : $commons[0];
         }
@@ -92,7 +91,7 @@ final readonly class BoardPoints
     public function returnOf(EquipmentTerminal $board): string
     {
         foreach ($this->loadsBehind($board) as $return) {
-            if (! str_starts_with($return, 'outdoor.')) {
+            if (!str_starts_with($return, 'outdoor.')) {
                 return $return;
             }
         }
@@ -107,16 +106,28 @@ final readonly class BoardPoints
         $return = $this->returnOf($board);
         foreach ($archetype->terminals as $terminal) {
             if ($terminal->point() === $return) {
-                return new Probe($board->point(), $terminal->point(), 'voltage arrives at the board');
+                return new Probe(
+                    $board->point(),
+                    $terminal->point(),
+                    Message::of('proving.board-points.voltage-arrives-at-board'),
+                );
             }
         }
         foreach ($archetype->transformers as $transformer) {
             if ($transformer->common === $return) {
-                return new Probe($transformer->hot, $board->point(), 'closed as far as the board');
+                return new Probe(
+                    $transformer->hot,
+                    $board->point(),
+                    Message::of('proving.board-points.closed-as-far-as-board'),
+                );
             }
         }
 
-        return new Probe($board->point(), $archetype->transformers[0]->common, 'voltage arrives at the board');
+        return new Probe(
+            $board->point(),
+            $archetype->transformers[0]->common,
+            Message::of('proving.board-points.voltage-arrives-at-board'),
+        );
     }
 
     /** @return list<string> the far ends of the loads that hang on a screw */
@@ -125,7 +136,7 @@ final readonly class BoardPoints
         $reached = $this->plan
             ->circuit()
             ->netlist(Setup::calling())
-            ->region($terminal->point(), static fn (Element $e): bool => $e->kind->isCopper() && ! $e->isOpen());
+            ->region($terminal->point(), static fn(Element $e): bool => $e->kind->isCopper() && !$e->isOpen());
         $returns = [];
         foreach ($this->plan->installation->archetype->loads as $load) {
             if (isset($reached[$load->from])) {

@@ -8,13 +8,12 @@ use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Equipment\Archetype;
 use Unionbit\Core\Equipment\Load;
 use Unionbit\Core\Equipment\LoadKind;
+use Unionbit\Core\Words\Message;
 
 /** What a person sees and hears when a call works, by the loads that it must pull in. */
 final readonly class Signs
 {
-    public function __construct(private Archetype $archetype)
-    {
-    }
+    public function __construct(private Archetype $archetype) {}
 
     /** @return list<Sign> */
     public function of(CallName $call): array
@@ -35,17 +34,27 @@ final readonly class Signs
         $signs = [];
         foreach ($loads as $load) {
             $sign = match (true) {
-                $load->observable === 'blower' => new Sign('blower', 'Blower runs', 'ear', $load->id),
-                $load->observable === 'outdoor-unit' => new Sign('outdoor-unit', 'Outdoor unit runs', 'ear', $load->id),
+                $load->observable === 'blower' => new Sign(
+                    'blower',
+                    Message::of('proving.signs.blower-runs'),
+                    'ear',
+                    $load->id,
+                ),
+                $load->observable === 'outdoor-unit' => new Sign(
+                    'outdoor-unit',
+                    Message::of('proving.signs.outdoor-unit-runs'),
+                    'ear',
+                    $load->id,
+                ),
                 $load->observable === 'burner' => new Sign(
                     'burner',
-                    'Burner lights, blower follows by itself',
+                    Message::of('proving.signs.burner-lights-blower-follows-by'),
                     'eye',
                     $load->id,
                 ),
                 $load->observable !== null => new Sign(
                     $load->observable,
-                    ucfirst($load->label).' works',
+                    Message::of('proving.signs.works', load: $load->label->opening()),
                     $load->kind === LoadKind::ReversingValve ? 'ear' : 'eye',
                     $load->id,
                 ),
@@ -63,8 +72,8 @@ final readonly class Signs
     public static function asides(): array
     {
         return [
-            new Sign('display', 'Display shows the call', 'eye', null, true),
-            new Sign('drop-off', 'Everything stops again when the call ends', 'ear', null, true),
+            new Sign('display', Message::of('proving.signs.display-shows-call'), 'eye', null, true),
+            new Sign('drop-off', Message::of('proving.signs.everything-stops-again-when-call'), 'ear', null, true),
         ];
     }
 }

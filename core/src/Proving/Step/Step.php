@@ -7,6 +7,7 @@ namespace Unionbit\Core\Proving\Step;
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Terminal\Place;
+use Unionbit\Core\Words\Message;
 
 /** One proof of one call: power, place, set-up, wait, what to measure, what to see, how to put things back. */
 final readonly class Step
@@ -21,7 +22,7 @@ final readonly class Step
      * @param  Setup  $waiting  the same while the delay still runs: what is held back is not closed yet
      * @param  list<Probe>  $probes
      * @param  list<Sign>  $signs
-     * @param  list<string>  $restore  temporary things that the step leaves, to be undone
+     * @param  list<Message>  $restore  temporary things that the step leaves, to be undone
      * @param  ?string  $follows  key of the step whose running call this one is added to
      * @param  ?Wait  $onward  the wait where it follows on without a stop between
      */
@@ -29,7 +30,7 @@ final readonly class Step
         public CallName $call,
         public Method $method,
         public bool $setUpIsolated,
-        public string $do,
+        public Message $do,
         public array $closes,
         public string $hot,
         public Wait $wait,
@@ -46,7 +47,7 @@ final readonly class Step
 
     public function key(): string
     {
-        return $this->call->value.'.'.$this->method->value;
+        return $this->call->value . '.' . $this->method->value;
     }
 
     /** @return list<Place> where to stand, in order: for the set-up, then for each pair that is measured */
@@ -56,7 +57,7 @@ final readonly class Step
         foreach ($this->probes as $probe) {
             $at = Place::tryFrom(explode('.', $probe->a)[0]) ?? $this->method->place();
             $at = $at === Place::Module ? Place::Indoor : $at;
-            if (! in_array($at, $places, true)) {
+            if (!in_array($at, $places, true)) {
                 $places[] = $at;
             }
         }

@@ -13,6 +13,7 @@ use Unionbit\Core\Planning\Proof\PlanProof;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Thermostat\PlateTerminal;
+use Unionbit\Core\Words\Message;
 
 /** The proofs that a plan can have: ohms before power, then fan, cooling and heating, each by jumper and by voltage. */
 final readonly class Steps
@@ -53,7 +54,7 @@ final readonly class Steps
     {
         $proofs = array_filter(
             PlanProof::of($this->plan)->calls,
-            static fn (CallProof $p): bool => $p->call === CallName::Defrost && $p->isProved(),
+            static fn(CallProof $p): bool => $p->call === CallName::Defrost && $p->isProved(),
         );
 
         return $proofs !== [];
@@ -67,9 +68,9 @@ final readonly class Steps
         return array_values(
             array_filter(
                 CallTable::needed($this->plan->installation->archetype)->calls(),
-                static fn (CallName $call): bool => $call !== CallName::Idle &&
+                static fn(CallName $call): bool => $call !== CallName::Idle &&
                     $call->mode() === null &&
-                    ! in_array($call, $lost, true),
+                    !in_array($call, $lost, true),
             ),
         );
     }
@@ -108,8 +109,8 @@ final readonly class Steps
             $method,
             false,
             $call === CallName::Defrost
-                ? 'Power on, heat called. Start a defrost at the outdoor board as its sheet says: the heat indoors must join.'
-                : "Power on, face on. Ask the thermostat for {$this->ask($call)}.",
+                ? Message::of('proving.steps.power-on-heat-called-start')
+                : Message::of('proving.steps.power-on-face-on-ask', ask: $this->ask($call)),
             $closes,
             $hot,
             $this->waits->of($call, $method),
@@ -158,7 +159,7 @@ final readonly class Steps
         $loads = array_values(
             array_filter(
                 $this->plan->installation->loads(),
-                static fn ($load): bool => in_array($load->id, $runs, true),
+                static fn($load): bool => in_array($load->id, $runs, true),
             ),
         );
 
@@ -171,7 +172,7 @@ final readonly class Steps
      */
     private function jumperStep(CallName $call, Method $method, array $terminals, string $hot, array $signs): Step
     {
-        $closes = array_map(static fn (PlateTerminal $t): string => $t->printed, $terminals);
+        $closes = array_map(static fn(PlateTerminal $t): string => $t->printed, $terminals);
         $letters = implode(', ', $closes);
         $inFace = $this->plan->profile->switchesInFace;
         $setup = $this->jumpered($hot, $terminals);
@@ -180,10 +181,12 @@ final readonly class Steps
             $call,
             $method,
             true,
-            ($inFace
-                ? "Power off. Take the face off the base and join {$hot} to {$letters} with a secured jumper."
-                : "Power off. Lift the conductors of {$hot}, {$letters} from the plate and join their ends with a secured jumper.").
-                ' Then power on.',
+            Message::of(
+                'proving.steps.then-power-on',
+                clause: $inFace
+                    ? Message::of('proving.steps.power-off-take-face-off', hot: $hot, letters: $letters)
+                    : Message::of('proving.steps.power-off-lift-conductors-from', hot: $hot, letters: $letters),
+            ),
             $closes,
             $hot,
             $this->waits->of($call, $method),
@@ -192,8 +195,10 @@ final readonly class Steps
             $this->probes($call, $terminals, $hot, true),
             $signs,
             [
-                "Jumper {$hot} to {$letters} out",
-                $inFace ? 'Face back on its base' : 'Conductors back on their screws, tugged',
+                Message::of('proving.steps.jumper-out', hot: $hot, letters: $letters),
+                $inFace
+                    ? Message::of('proving.steps.face-back-on-base')
+                    : Message::of('proving.steps.conductors-back-on-their-screws'),
             ],
         );
     }
@@ -224,7 +229,7 @@ final readonly class Steps
                 array_udiff(
                     $closes,
                     $mine,
-                    static fn (TerminalName $a, TerminalName $b): int => $a->value <=> $b->value,
+                    static fn(TerminalName $a, TerminalName $b): int => $a->value <=> $b->value,
                 ) === [];
             if ($isPart && ($lower === null || count($closes) > count($table->closes($lower)))) {
                 $lower = $other;
@@ -258,7 +263,7 @@ final readonly class Steps
      */
     private function waiting(Setup $setup, CallName $call): Setup
     {
-        if (! $this->waits->runsCompressor($call)) {
+        if (!$this->waits->runsCompressor($call)) {
             return $this->waits->held($setup);
         }
         $held = [TerminalName::Y1, TerminalName::Y2];
@@ -267,7 +272,7 @@ final readonly class Steps
             ...array_values(
                 array_filter(
                     $setup->closed,
-                    fn (string $printed): bool => ! in_array(
+                    fn(string $printed): bool => !in_array(
                         $this->plan->profile->terminal($printed)?->name,
                         $held,
                         true,
@@ -330,32 +335,40 @@ final readonly class Steps
         $outdoorCommon = $archetype->terminalNamed(Place::Outdoor, TerminalName::C);
 
         $probes = [];
-        if (! $jumper) {
+        if (!$jumper) {
             $probes[] = new Probe(
                 $this->plan->profile->terminal($hot)?->point() ?? "wall.{$hot}",
                 $main->point(),
-                'terminal closed',
+                Message::of('proving.steps.terminal-closed'),
             );
             if ($atWall && $board !== null && $this->board->returnOf($board) === $archetype->transformers[0]->common) {
-                $probes[] = new Probe($main->point(), $common->point(), 'voltage leaves the wall');
+                $probes[] = new Probe(
+                    $main->point(),
+                    $common->point(),
+                    Message::of('proving.steps.voltage-leaves-wall'),
+                );
             }
         }
         if ($board !== null) {
             $probes[] = $this->board->arrival($board);
         }
         if ($outdoor !== null && $outdoorCommon !== null) {
-            $probes[] = new Probe($outdoor->point(), $outdoorCommon->point(), 'voltage at the outdoor unit');
+            $probes[] = new Probe(
+                $outdoor->point(),
+                $outdoorCommon->point(),
+                Message::of('proving.steps.voltage-at-outdoor-unit'),
+            );
         }
 
         return $probes;
     }
 
-    private function ask(CallName $call): string
+    private function ask(CallName $call): Message
     {
         return match (true) {
-            $call->isCooling() => 'cooling, well below room temperature',
-            $call->isHeating() => 'heat, well above room temperature',
-            default => 'fan on',
+            $call->isCooling() => Message::of('proving.steps.cooling-well-below-room-temperature'),
+            $call->isHeating() => Message::of('proving.steps.heat-well-above-room-temperature'),
+            default => Message::of('proving.steps.fan-on'),
         };
     }
 }

@@ -18,6 +18,7 @@ use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Thermostat\PlateTerminal;
 use Unionbit\Core\Thermostat\PowerKind;
 use Unionbit\Core\Wiring\Conductor;
+use Unionbit\Core\Words\Message;
 
 /**
  * The proofs beside the two main ones: ohms before power, the same jumper at the equipment's board with the field
@@ -49,25 +50,25 @@ final readonly class SupportingSteps
             CallName::Idle,
             Method::PreCheck,
             true,
-            'Power off and proved dead, everything landed, '.
-                ($atWall ? 'thermostat face off' : 'nothing called').
-                '. Zero the leads. Each call to the common: less than four fifths of its own ohms is suspect, over limit is an open branch.',
-            array_map(static fn (array $row): string => $row['screw'], $rows),
+            Message::of(
+                $atWall ? 'proving.supporting-steps.dead-face-off' : 'proving.supporting-steps.dead-nothing-called',
+            ),
+            array_map(static fn(array $row): string => $row['screw'], $rows),
             'C',
             $this->waits->of(CallName::Idle, Method::PreCheck),
             $setup,
             $setup,
             array_map(
-                static fn (array $row): Probe => new Probe(
+                static fn(array $row): Probe => new Probe(
                     $row['a'],
                     $row['b'],
-                    $row['blind'] ?? 'ohms of this branch',
+                    $row['blind'] ?? Message::of('proving.supporting-steps.ohms-branch'),
                     MeterMode::Ohms,
                 ),
                 $rows,
             ),
             [],
-            $atWall ? ['Thermostat face back on its base'] : [],
+            $atWall ? [Message::of('proving.supporting-steps.thermostat-face-back-on-base')] : [],
         );
     }
 
@@ -89,32 +90,40 @@ final readonly class SupportingSteps
         if ($this->plan->profile->outputs === Place::Module) {
             $leads = array_filter(
                 array_keys($this->plan->circuit()->netlist(Setup::calling())->elements),
-                static fn (string $id): bool => str_starts_with($id, 'lead.'),
+                static fn(string $id): bool => str_starts_with($id, 'lead.'),
             );
-            $setup = $setup->with(...array_map(static fn (string $id): Opened => new Opened($id), array_values($leads)));
+            $setup = $setup->with(...array_map(static fn(string $id): Opened => new Opened($id), array_values($leads)));
         }
         foreach ($terminals as $terminal) {
             $setup = $setup->withJumper($hot[0], $terminal->point());
         }
-        $letters = implode(', ', array_map(static fn (EquipmentTerminal $t): string => $t->printed, $terminals));
+        $letters = implode(', ', array_map(static fn(EquipmentTerminal $t): string => $t->printed, $terminals));
         $common = $this->board->commonOf($first);
 
         return new Step(
             $call,
             Method::BoardJumper,
             true,
-            "Power off. At the board lift the thermostat cable, each end insulated, and join {$hot[1]} to {$letters} with a secured jumper. Hold the door switch for the test only. Then power on.",
-            array_map(static fn (EquipmentTerminal $t): string => $t->printed, $terminals),
+            Message::of('proving.supporting-steps.power-off-at-board-lift', hot: $hot[1], letters: $letters),
+            array_map(static fn(EquipmentTerminal $t): string => $t->printed, $terminals),
             $hot[1],
             $wait,
             $setup,
             $this->waits->held($setup),
-            $common === null ? [] : [new Probe($first->point(), $common, 'voltage at the board\'s screw')],
+            $common === null
+                ? []
+                : [
+                    new Probe(
+                        $first->point(),
+                        $common,
+                        Message::of('proving.supporting-steps.voltage-at-boards-screw'),
+                    ),
+                ],
             $signs,
             [
-                "Jumper {$hot[1]} to {$letters} out at the board",
-                'Thermostat cable back on the board, each end tugged',
-                'Door switch released, door on',
+                Message::of('proving.supporting-steps.jumper-out-at-board', hot: $hot[1], letters: $letters),
+                Message::of('proving.supporting-steps.thermostat-cable-back-on-board'),
+                Message::of('proving.supporting-steps.door-switch-released-door-on'),
             ],
         );
     }
@@ -127,7 +136,7 @@ final readonly class SupportingSteps
             return null;
         }
         $closes = CallTable::needed($this->plan->installation->archetype)->printed($call, $profile);
-        $calls = array_values(array_filter($profile->terminals, static fn (PlateTerminal $t): bool => $t->hot !== null));
+        $calls = array_values(array_filter($profile->terminals, static fn(PlateTerminal $t): bool => $t->hot !== null));
         $first = $profile->terminal($closes[0] ?? '');
         if ($first === null) {
             return null;
@@ -136,15 +145,17 @@ final readonly class SupportingSteps
             ->asked(...$closes)
             ->lifting(
                 ...array_map(
-                    static fn (Conductor $c): string => "A{$c->number}.near",
+                    static fn(Conductor $c): string => "A{$c->number}.near",
                     $this->plan->installation->wallCable()->conductors ?? [],
                 ),
             );
         $probes = array_map(
-            static fn (PlateTerminal $t): Probe => new Probe(
+            static fn(PlateTerminal $t): Probe => new Probe(
                 "{$t->place->value}.{$t->hot}",
                 $t->point(),
-                in_array($t->printed, $closes, true) ? 'closed: under two ohms' : 'open: over limit',
+                in_array($t->printed, $closes, true)
+                    ? Message::of('proving.supporting-steps.closed-under-two-ohms')
+                    : Message::of('proving.supporting-steps.open-over-limit'),
                 MeterMode::Ohms,
             ),
             $calls,
@@ -155,7 +166,11 @@ final readonly class SupportingSteps
             $call,
             Method::Continuity,
             true,
-            "Power off and proved dead, batteries in. Lift every conductor from the plate. Zero the leads. Its own delay may hold a compressor call back. Ask the thermostat for {$call->label()}: {$letters} must close to its hot, everything else must read over limit. A beep with conductors on proves nothing.",
+            Message::of(
+                'proving.supporting-steps.power-off-proved-dead-batteries',
+                call: $call->label(),
+                letters: $letters,
+            ),
             $closes,
             (string) $first->hot,
             $this->waits->of($call, Method::Continuity),
@@ -163,7 +178,7 @@ final readonly class SupportingSteps
             $setup,
             $probes,
             [],
-            ['Conductors back on their screws, tugged'],
+            [Message::of('proving.supporting-steps.conductors-back-on-their-screws')],
         );
     }
 
@@ -175,7 +190,7 @@ final readonly class SupportingSteps
         $device = $house->facts->safety[0] ?? null;
         $contactor =
             array_values(
-                array_filter($house->archetype->loads, static fn (Load $l): bool => $l->observable === 'outdoor-unit'),
+                array_filter($house->archetype->loads, static fn(Load $l): bool => $l->observable === 'outdoor-unit'),
             )[0] ?? null;
         if ($device === null || $contactor === null) {
             return null;
@@ -184,13 +199,13 @@ final readonly class SupportingSteps
         $contacts = array_values(
             array_filter(
                 array_keys($elements),
-                static fn (string $id): bool => $id === $device->id || str_starts_with($id, "{$device->id}."),
+                static fn(string $id): bool => $id === $device->id || str_starts_with($id, "{$device->id}."),
             ),
         );
         $made = CallTable::needed($house->archetype)->printed(CallName::Cool1, $this->plan->profile);
         $closes = $this->plan->carriers($made);
         $setup = Setup::calling(...$made)->with(
-            ...array_map(static fn (string $id): Opened => new Opened($id), $contacts),
+            ...array_map(static fn(string $id): Opened => new Opened($id), $contacts),
         );
         $common = $this->plan->profile->terminal('C');
         $hot = $this->plan->profile->mainHot();
@@ -203,39 +218,59 @@ final readonly class SupportingSteps
             CallName::Cool1,
             Method::FloatLift,
             false,
-            "Power on, cooling called and running. Lift the {$device->label}, as water in the pan would.",
+            Message::of('proving.supporting-steps.power-on-cooling-called-running', device: $device->name()),
             $closes,
             (string) $hot?->printed,
             $wait,
             $setup,
             $setup,
-            $powered ? [new Probe($hot->point(), $common->point(), 'the thermostat stays powered')] : [],
-            [new Sign('outdoor-stops', 'Outdoor unit stops', 'ear', $contactor->id)],
-            ["{$device->label} down again, free to move"],
+            $powered
+                ? [
+                    new Probe(
+                        $hot->point(),
+                        $common->point(),
+                        Message::of('proving.supporting-steps.thermostat-stays-powered'),
+                    ),
+                ]
+                : [],
+            [
+                new Sign(
+                    'outdoor-stops',
+                    Message::of('proving.supporting-steps.outdoor-unit-stops'),
+                    'ear',
+                    $contactor->id,
+                ),
+            ],
+            [Message::of('proving.supporting-steps.down-again-free-move', device: $device->name())],
         );
     }
 
     /** Why a call cannot be proved by a jumper at the wall; null where it can. */
-    public function whyNoJumper(CallName $call): ?string
+    public function whyNoJumper(CallName $call): ?Message
     {
         $closes = CallTable::needed($this->plan->installation->archetype)->closes($call);
 
         return match (true) {
-            $this->plan->profile->outputs === Place::Module => 'Its switches stand at the equipment: no call conductor reaches the wall.',
+            $this->plan->profile->outputs === Place::Module => Message::of(
+                'proving.supporting-steps.switches-stand-at-equipment-no',
+            ),
             $this->plan->changes->sharedKit &&
                 in_array(TerminalName::G, $closes, true) &&
-                ! in_array(TerminalName::Y1, $closes, true) => 'Fan without compressor is half a signal on K: a jumper there would run the compressor too.',
+                !in_array(TerminalName::Y1, $closes, true)
+                => Message::of('proving.supporting-steps.fan-without-compressor-half-signal'),
             default => null,
         };
     }
 
     /** Why a thermostat cannot be proved by continuity; null where it can. */
-    public function whyNoContinuity(): ?string
+    public function whyNoContinuity(): ?Message
     {
         return match (true) {
-            $this->plan->profile->outputs === Place::Module => 'Its switches stand at the equipment.',
+            $this->plan->profile->outputs === Place::Module => Message::of(
+                'proving.supporting-steps.switches-stand-at-equipment',
+            ),
             in_array($this->plan->profile->power, [PowerKind::Battery, PowerKind::CommonOrBattery], true) => null,
-            default => 'It lives on 24 V: with the power off all its switches are open whatever it is asked, and ohms on a live circuit are not possible. Prove it by voltage and by jumper.',
+            default => Message::of('proving.supporting-steps.lives-on-24-v-with'),
         };
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Proving\Step;
 
+use Unionbit\Core\Words\Message;
+
 /** A delay that must pass before a step can be judged, why, and from which moment it counts. */
 final readonly class Wait
 {
@@ -16,9 +18,8 @@ final readonly class Wait
     /** @param  int  $rest  seconds that must also have passed since the last compressor call ended; 0 where nothing has to rest */
     public function __construct(
         public int $seconds,
-        public string $reason,
+        public Message $reason,
         public string $from,
         public int $rest = 0,
-    ) {
-    }
+    ) {}
 }

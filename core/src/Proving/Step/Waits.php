@@ -11,6 +11,7 @@ use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Equipment\Archetype;
 use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Terminal\TerminalName;
+use Unionbit\Core\Words\Message;
 
 /** How long each proof of this equipment has to wait before it can be judged, from the equipment's own delays. */
 final readonly class Waits
@@ -28,7 +29,11 @@ final readonly class Waits
     public function of(CallName $call, Method $method): Wait
     {
         return match (true) {
-            $method->isDead() => new Wait(0, 'Measured with the power off: nothing to wait for.', Wait::FROM_START),
+            $method->isDead() => new Wait(
+                0,
+                Message::of('proving.waits.measured-with-power-off-nothing'),
+                Wait::FROM_START,
+            ),
             $method !== Method::AuxAlone && $this->runsCompressor($call) => $this->compressor($method),
             default => $this->heat($call),
         };
@@ -37,13 +42,13 @@ final readonly class Waits
     /** The wait of a stage that joins a call already running: the compressor does not stop in between. */
     public function onward(CallName $call): Wait
     {
-        $auxiliary = $call === CallName::Aux1 || $call === CallName::Aux2 || ! $this->runsCompressor($call);
+        $auxiliary = $call === CallName::Aux1 || $call === CallName::Aux2 || !$this->runsCompressor($call);
 
         return $auxiliary
             ? $this->heat($call)
             : new Wait(
                 self::AT_ONCE,
-                'The second stage joins a running compressor: no off time to wait for.',
+                Message::of('proving.waits.second-stage-joins-running-compressor'),
                 Wait::FROM_START,
             );
     }
@@ -51,7 +56,7 @@ final readonly class Waits
     /** Whether a compressor runs while this step is done, and has to rest after it. */
     public function runs(Step $step): bool
     {
-        return ! $step->staysDead && $step->method !== Method::AuxAlone && $this->runsCompressor($step->call);
+        return !$step->staysDead && $step->method !== Method::AuxAlone && $this->runsCompressor($step->call);
     }
 
     public function runsCompressor(CallName $call): bool
@@ -64,7 +69,7 @@ final readonly class Waits
     {
         foreach ($this->house->loads() as $load) {
             foreach ($load->drives as $contact) {
-                if ($contact->delaySeconds > 0.0 && ! $contact->normallyClosed) {
+                if ($contact->delaySeconds > 0.0 && !$contact->normallyClosed) {
                     $setup = $setup->with(new Opened($contact->id));
                 }
             }
@@ -78,23 +83,22 @@ final readonly class Waits
         $off = (int) ($this->archetype->delays['compressor-off'] ?? 300);
         $board = (int) ($this->archetype->delays['outdoor-board'] ?? 0);
         if ($method === Method::Voltage || $method === Method::FloatLift) {
-            $then = $board > 0 ? ', then the outdoor board\'s own delay.' : '.';
+            $then =
+                $board > 0
+                    ? Message::of('proving.waits.then-outdoor-boards-own-delay')
+                    : Message::of('proving.waits.text');
 
             return new Wait(
                 $off + $board,
-                "Compressor minimum off, counted from the last power-on or the last compressor call{$then}",
+                Message::of('proving.waits.compressor-minimum-off-counted-from', then: $then),
                 Wait::FROM_POWER_ON,
                 $off + $board,
             );
         }
 
         return $board > 0
-            ? new Wait($board, 'The outdoor board holds the compressor back after each power-on.', Wait::FROM_POWER_ON)
-            : new Wait(
-                $off,
-                'Compressor off time. With the thermostat out, only you protect the compressor: do not make live before.',
-                Wait::FROM_POWER_OFF,
-            );
+            ? new Wait($board, Message::of('proving.waits.outdoor-board-holds-compressor-back'), Wait::FROM_POWER_ON)
+            : new Wait($off, Message::of('proving.waits.compressor-off-time-with-thermostat'), Wait::FROM_POWER_OFF);
     }
 
     private function heat(CallName $call): Wait
@@ -102,24 +106,24 @@ final readonly class Waits
         $delays = $this->archetype->delays;
 
         return match (true) {
-            ! $call->isHeating() => new Wait(
+            !$call->isHeating() => new Wait(
                 self::AT_ONCE,
-                'The blower relay answers at once; the motor takes a moment.',
+                Message::of('proving.waits.blower-relay-answers-at-once'),
                 Wait::FROM_START,
             ),
             isset($delays['ignition']) => new Wait(
                 (int) $delays['ignition'],
-                'Ignition sequence before the gas valve opens.',
+                Message::of('proving.waits.ignition-sequence-before-gas-valve'),
                 Wait::FROM_START,
             ),
             isset($delays['sequencer-on']) => new Wait(
                 (int) $delays['sequencer-on'],
-                'The sequencer warms up before the strip comes on.',
+                Message::of('proving.waits.sequencer-warms-up-before-strip'),
                 Wait::FROM_START,
             ),
             default => new Wait(
                 (int) ($delays['zone-valve'] ?? 15),
-                'The valve has to open before its end switch closes.',
+                Message::of('proving.waits.valve-has-open-before-end'),
                 Wait::FROM_START,
             ),
         };

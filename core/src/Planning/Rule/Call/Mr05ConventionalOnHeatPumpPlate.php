@@ -10,13 +10,14 @@ use Unionbit\Core\Planning\Rule\MappingRule;
 use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Rule\Severity;
 use Unionbit\Core\Terminal\TerminalName;
+use Unionbit\Core\Words\Message;
 
 /** MR05 A conventional system on a plate that can drive a heat pump: first heat on W1, O/B and E stay empty, the type is conventional. */
 final class Mr05ConventionalOnHeatPumpPlate implements MappingRule
 {
     public function check(Plan $plan): array
     {
-        if ($plan->installation->archetype->reverses || ! $plan->profile->heatPump) {
+        if ($plan->installation->archetype->reverses || !$plan->profile->heatPump) {
             return [];
         }
         $findings = [];
@@ -31,9 +32,13 @@ final class Mr05ConventionalOnHeatPumpPlate implements MappingRule
                 $findings[] = Finding::of(
                     'MR05',
                     Severity::Error,
-                    "{$planned->conductor->name()} lands on {$planned->wall->label()}, and nothing reverses here",
-                    'That screw belongs to a heat pump\'s valve or its emergency heat.',
-                    'Leave it empty.',
+                    Message::of(
+                        'planning.mr05.lands-on-nothing-reverses-here',
+                        conductor: $planned->conductor->name(),
+                        wall: $planned->wall->label(),
+                    ),
+                    Message::of('planning.mr05.screw-belongs-heat-pumps-valve'),
+                    Message::of('planning.mr05.leave-empty'),
                     [$planned->id()],
                 );
             }
@@ -45,9 +50,9 @@ final class Mr05ConventionalOnHeatPumpPlate implements MappingRule
                 Finding::of(
                     'MR05',
                     Severity::Note,
-                    'The plate could drive a heat pump; this is none',
-                    'Its valve screw stays empty.',
-                    'Set the equipment type to conventional.',
+                    Message::of('planning.mr05.plate-could-drive-heat-pump'),
+                    Message::of('planning.mr05.valve-screw-stays-empty'),
+                    Message::of('planning.mr05.set-equipment-type-conventional'),
                 ),
             ];
     }

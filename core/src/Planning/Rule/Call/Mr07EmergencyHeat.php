@@ -11,6 +11,7 @@ use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Rule\Severity;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
+use Unionbit\Core\Words\Message;
 
 /** MR07 Emergency heat: E and Aux tied where the unit has one heat input, apart where E reaches a relay of its own. */
 final class Mr07EmergencyHeat implements MappingRule
@@ -43,9 +44,9 @@ final class Mr07EmergencyHeat implements MappingRule
                     Finding::of(
                         'MR07',
                         Severity::Error,
-                        "{$e->printed} and {$aux->printed} tied, but E has its own relay",
-                        'Auxiliary heat would call emergency heat as well.',
-                        'Take the tie out: here they stay apart.',
+                        Message::of('planning.mr07.tied-but-e-has-own', e: $e->printed, aux: $aux->printed),
+                        Message::of('planning.mr07.auxiliary-heat-would-call-emergency'),
+                        Message::of('planning.mr07.take-tie-out-here-they'),
                         [],
                         ["wall.{$e->printed}", "wall.{$aux->printed}"],
                     ),
@@ -54,16 +55,18 @@ final class Mr07EmergencyHeat implements MappingRule
         }
         $landed = array_filter(
             PlannedConductor::all($plan),
-            static fn (PlannedConductor $p): bool => $p->wallName === TerminalName::E,
+            static fn(PlannedConductor $p): bool => $p->wallName === TerminalName::E,
         );
         if ($tied || $landed !== []) {
             return [
                 Finding::of(
                     'MR07',
                     Severity::Good,
-                    $tied ? "{$e->printed}–{$aux->printed} tie at the plate" : 'E has its conductor',
-                    'Emergency heat reaches the one heat input.',
-                    'Nothing to do.',
+                    $tied
+                        ? Message::of('planning.mr07.tie-at-plate', e: $e->printed, aux: $aux->printed)
+                        : Message::of('planning.mr07.e-has-conductor'),
+                    Message::of('planning.mr07.emergency-heat-reaches-one-heat'),
+                    Message::of('planning.mr07.nothing-do'),
                 ),
             ];
         }
@@ -72,9 +75,9 @@ final class Mr07EmergencyHeat implements MappingRule
             Finding::of(
                 'MR07',
                 Severity::Warning,
-                'E reaches nothing',
-                'A thermostat that closes E alone in emergency heat would heat with nothing.',
-                "Tie {$e->printed} to {$aux->printed} at the plate, or land a spare from E and tie it to W at the unit.",
+                Message::of('planning.mr07.e-reaches-nothing'),
+                Message::of('planning.mr07.thermostat-closes-e-alone-in'),
+                Message::of('planning.mr07.tie-at-plate-or-land', e: $e->printed, aux: $aux->printed),
                 [],
                 ["wall.{$e->printed}"],
             ),

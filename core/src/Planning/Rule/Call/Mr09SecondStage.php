@@ -11,6 +11,7 @@ use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Rule\Severity;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
+use Unionbit\Core\Words\Message;
 
 /** MR09 A second stage lands only where equipment and thermostat both have it; tied to the first it always runs high. */
 final class Mr09SecondStage implements MappingRule
@@ -30,33 +31,33 @@ final class Mr09SecondStage implements MappingRule
             $tied =
                 array_filter(
                     $plan->landing->jumpers,
-                    static fn ($j): bool => $j->place === Place::Indoor &&
+                    static fn($j): bool => $j->place === Place::Indoor &&
                         in_array($low, [$j->a, $j->b], true) &&
                         in_array($high, [$j->a, $j->b], true),
                 ) !== [];
             $lands =
                 array_filter(
                     $planned,
-                    static fn (PlannedConductor $p): bool => $p->boardName?->value === $second &&
+                    static fn(PlannedConductor $p): bool => $p->boardName?->value === $second &&
                         $p->wall->terminal !== null,
                 ) !== [];
             if ($tied) {
                 $findings[] = Finding::of(
                     'MR09',
                     Severity::Warning,
-                    "{$low} and {$high} tied: {$what} always runs its high stage",
-                    'Temperature rise, airflow and cycling change.',
-                    'Check the rise against the plate, and tie only where the maker allows it.',
+                    Message::of('planning.mr09.tied-always-runs-high-stage', low: $low, high: $high, what: $what),
+                    Message::of('planning.mr09.temperature-rise-airflow-cycling-change'),
+                    Message::of('planning.mr09.check-rise-against-plate-tie'),
                     [],
                     ["indoor.{$low}", "indoor.{$high}"],
                 );
-            } elseif (! $lands && $plan->profile->outputs === Place::Wall) {
+            } elseif (!$lands && $plan->profile->outputs === Place::Wall) {
                 $findings[] = Finding::of(
                     'MR09',
                     Severity::Warning,
-                    "Second stage of {$what} not connected",
-                    "{$high} gets no call: the first stage's capacity is all there is.",
-                    'Say so to the customer, and see that the first stage carries the house.',
+                    Message::of('planning.mr09.second-stage-not-connected', what: $what),
+                    Message::of('planning.mr09.gets-no-call-first-stages', high: $high),
+                    Message::of('planning.mr09.say-so-customer-see-first'),
                     [],
                     ["indoor.{$high}"],
                 );

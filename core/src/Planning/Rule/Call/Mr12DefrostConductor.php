@@ -10,6 +10,7 @@ use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Rule\Severity;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
+use Unionbit\Core\Words\Message;
 
 /** MR12 In the plan: a heat pump's outdoor W reaches the indoor heat input, so that a defrost does not blow cold. */
 final class Mr12DefrostConductor implements MappingRule
@@ -28,7 +29,7 @@ final class Mr12DefrostConductor implements MappingRule
             return [];
         }
         foreach ($house->outdoorCable()->conductors as $conductor) {
-            if ($conductor->far->terminal === $w && ! $conductor->near->isFree()) {
+            if ($conductor->far->terminal === $w && !$conductor->near->isFree()) {
                 return [];
             }
         }
@@ -37,9 +38,9 @@ final class Mr12DefrostConductor implements MappingRule
             Finding::of(
                 'MR12',
                 Severity::Warning,
-                'No conductor from the outdoor W',
-                'In defrost the house is blown cold until it ends.',
-                'Splice the outdoor W to the indoor heat input.',
+                Message::of('planning.mr12.no-conductor-from-outdoor-w'),
+                Message::of('planning.mr12.in-defrost-house-blown-cold'),
+                Message::of('planning.mr12.splice-outdoor-w-indoor-heat'),
                 [],
                 ["outdoor.{$w}"],
             ),

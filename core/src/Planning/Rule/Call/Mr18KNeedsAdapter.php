@@ -10,6 +10,7 @@ use Unionbit\Core\Planning\Rule\MappingRule;
 use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Rule\Severity;
 use Unionbit\Core\Terminal\TerminalName;
+use Unionbit\Core\Words\Message;
 
 /** MR18 K only together with its adapter at the equipment: without it one conductor would call the fan alone, or nothing. */
 final class Mr18KNeedsAdapter implements MappingRule
@@ -22,9 +23,9 @@ final class Mr18KNeedsAdapter implements MappingRule
                 Finding::of(
                     'MR18',
                     Severity::Note,
-                    'The kit\'s adapter stands at the board',
-                    'It lives on R and C and takes compressor and fan apart again. Simulated is our generic kit: 24 V on K for both, half of it for the fan alone.',
-                    'Land its leads as its own sheet says.',
+                    Message::of('planning.mr18.kits-adapter-stands-at-board'),
+                    Message::of('planning.mr18.lives-on-r-c-takes'),
+                    Message::of('planning.mr18.land-leads-as-own-sheet'),
                 ),
             ];
         }
@@ -33,9 +34,9 @@ final class Mr18KNeedsAdapter implements MappingRule
                 $findings[] = Finding::of(
                     'MR18',
                     Severity::Warning,
-                    "{$planned->conductor->name()} on K",
-                    'K carries two calls in one conductor and needs the adapter of its own kit at the equipment, which this plan does not have.',
-                    'Take a plan with the adapter (WO04), or use another screw.',
+                    Message::of('planning.mr18.on-k', conductor: $planned->conductor->name()),
+                    Message::of('planning.mr18.k-carries-two-calls-in'),
+                    Message::of('planning.mr18.take-plan-with-adapter-wo04'),
                     [$planned->id()],
                 );
             }

@@ -10,22 +10,23 @@ use Unionbit\Core\Planning\Rule\MappingRule;
 use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Rule\Severity;
 use Unionbit\Core\Terminal\TerminalName;
+use Unionbit\Core\Words\Message;
 
 /** MR19 A communicating system taken back to conventional calls: what has to be set, and what is lost. */
 final class Mr19CommunicatingConversion implements MappingRule
 {
     public function check(Plan $plan): array
     {
-        if (! str_starts_with($plan->installation->archetype->id, 'communicating')) {
+        if (!str_starts_with($plan->installation->archetype->id, 'communicating')) {
             return [];
         }
         $findings = [
             Finding::of(
                 'MR19',
                 Severity::Warning,
-                'Going back to conventional calls loses modulation',
-                'Variable airflow, some staging and some dehumidification go with the bus.',
-                'Set the airflow switches on the board, land R, C and the calls letter to letter at both ends, and tell the customer.',
+                Message::of('planning.mr19.going-back-conventional-calls-loses'),
+                Message::of('planning.mr19.variable-airflow-some-staging-some'),
+                Message::of('planning.mr19.set-airflow-switches-on-board'),
             ),
         ];
         foreach (PlannedConductor::all($plan) as $planned) {
@@ -33,9 +34,13 @@ final class Mr19CommunicatingConversion implements MappingRule
                 $findings[] = Finding::of(
                     'MR19',
                     Severity::Error,
-                    "{$planned->conductor->name()} is parked on {$planned->wall->label()}",
-                    'A common on a hot screw.',
-                    'Cap it if the thermostat takes no C.',
+                    Message::of(
+                        'planning.mr19.parked-on',
+                        conductor: $planned->conductor->name(),
+                        wall: $planned->wall->label(),
+                    ),
+                    Message::of('planning.mr19.common-on-hot-screw'),
+                    Message::of('planning.mr19.cap-if-thermostat-takes-no'),
                     [$planned->id()],
                 );
             }

@@ -10,6 +10,7 @@ use Unionbit\Core\Planning\Rule\MappingRule;
 use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Rule\Severity;
 use Unionbit\Core\Terminal\Place;
+use Unionbit\Core\Words\Message;
 
 /** MR20 Outputs at the equipment: short new leads there, the wall cable carries the link or nothing, the rest is capped at both ends. */
 final class Mr20OutputsAtTheEquipment implements MappingRule
@@ -20,28 +21,31 @@ final class Mr20OutputsAtTheEquipment implements MappingRule
             return [];
         }
         $planned = PlannedConductor::all($plan);
-        $links = array_filter($planned, static fn (PlannedConductor $p): bool => $p->isLink());
+        $links = array_filter($planned, static fn(PlannedConductor $p): bool => $p->isLink());
         $findings = [];
         if (count($links) < $plan->profile->linkConductors) {
             $findings[] = Finding::of(
                 'MR20',
                 Severity::Error,
-                "The wall unit needs {$plan->profile->linkConductors} whole conductors",
-                count($links).' are there.',
-                'Pull a cable, or choose a radio pair.',
+                Message::of(
+                    'planning.mr20.wall-unit-needs-whole-conductors',
+                    linkConductors: $plan->profile->linkConductors,
+                ),
+                Message::of('planning.mr20.there', count: count($links)),
+                Message::of('planning.mr20.pull-cable-or-choose-radio'),
             );
         }
         foreach ($planned as $conductor) {
             if (
-                ! $conductor->isLink() &&
+                !$conductor->isLink() &&
                 ($conductor->wall->terminal !== null || $conductor->board->terminal !== null)
             ) {
                 $findings[] = Finding::of(
                     'MR20',
                     Severity::Error,
-                    "{$conductor->conductor->name()} is still landed",
-                    'The outputs stand at the equipment: a conductor left on a screw there is live in the wall.',
-                    'Cap it at both ends.',
+                    Message::of('planning.mr20.still-landed', conductor: $conductor->conductor->name()),
+                    Message::of('planning.mr20.outputs-stand-at-equipment-conductor'),
+                    Message::of('planning.mr20.cap-at-both-ends'),
                     [$conductor->id()],
                 );
             }
@@ -53,12 +57,12 @@ final class Mr20OutputsAtTheEquipment implements MappingRule
                 'MR20',
                 Severity::Note,
                 $plan->profile->linkConductors > 0
-                    ? 'The module stands at the equipment'
-                    : 'The receiver stands at the equipment',
+                    ? Message::of('planning.mr20.module-stands-at-equipment')
+                    : Message::of('planning.mr20.receiver-stands-at-equipment'),
                 $plan->profile->linkConductors > 0
-                    ? 'R, C and the link go to the wall.'
-                    : 'Radio does not pass metal and likes no heat.',
-                'Mount it where it can be seen and reached, outside hot or metal compartments.',
+                    ? Message::of('planning.mr20.r-c-link-go-wall')
+                    : Message::of('planning.mr20.radio-does-not-pass-metal'),
+                Message::of('planning.mr20.mount-where-can-be-seen'),
             ),
         ];
     }

@@ -11,6 +11,7 @@ use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Rule\Severity;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Thermostat\Meaning;
+use Unionbit\Core\Words\Message;
 
 /** MR01 The equipment end defines what a conductor is; the wall label is second, the colour third. */
 final class Mr01EquipmentEndDefines implements MappingRule
@@ -27,27 +28,36 @@ final class Mr01EquipmentEndDefines implements MappingRule
                 $findings[] = Finding::of(
                     'MR01',
                     Severity::Error,
-                    "{$name} lands on {$planned->wall->terminal}, which the new plate does not have",
-                    'There is no such screw.',
-                    'Choose where it lands, or cap it.',
+                    Message::of('planning.mr01.lands-on-which-new-plate', name: $name, wall: $planned->wall->terminal),
+                    Message::of('planning.mr01.there-no-such-screw'),
+                    Message::of('planning.mr01.choose-where-lands-or-cap'),
                     [$planned->id()],
                 );
             } elseif ($planned->boardName === null) {
                 $findings[] = Finding::of(
                     'MR01',
                     Severity::Error,
-                    "{$name} lands on {$planned->wall->label()} but reaches nothing at the board",
-                    'A conductor is what its equipment end makes it; this one ends free there.',
-                    "Land its board end, or cap it at the wall. The {$planned->wall->label()} screw stays dead.",
+                    Message::of(
+                        'planning.mr01.lands-on-but-reaches-nothing',
+                        name: $name,
+                        wall: $planned->wall->label(),
+                    ),
+                    Message::of('planning.mr01.conductor-what-equipment-end-makes'),
+                    Message::of('planning.mr01.land-board-end-or-cap', wall: $planned->wall->label()),
                     [$planned->id()],
                 );
-            } elseif (! $this->agree($plan, $planned->wallName, $planned->boardName)) {
+            } elseif (!$this->agree($plan, $planned->wallName, $planned->boardName)) {
                 $findings[] = Finding::of(
                     'MR01',
                     Severity::Error,
-                    "{$name} lands on {$planned->wall->label()} but is {$planned->board->label()} at the board",
-                    'The equipment end defines what a conductor is: the call would reach the wrong load.',
-                    "Land it on {$planned->board->label()}.",
+                    Message::of(
+                        'planning.mr01.lands-on-but-at-board',
+                        name: $name,
+                        wall: $planned->wall->label(),
+                        board: $planned->board->label(),
+                    ),
+                    Message::of('planning.mr01.equipment-end-defines-what-conductor'),
+                    Message::of('planning.mr01.land-on', board: $planned->board->label()),
                     [$planned->id()],
                 );
             }

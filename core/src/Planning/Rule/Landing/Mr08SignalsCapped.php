@@ -11,6 +11,7 @@ use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Rule\Severity;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Thermostat\Meaning;
+use Unionbit\Core\Words\Message;
 
 /** MR08 L and other conductors without a screw on the new plate: each capped on its own. */
 final class Mr08SignalsCapped implements MappingRule
@@ -32,9 +33,13 @@ final class Mr08SignalsCapped implements MappingRule
             $findings[] = Finding::of(
                 'MR08',
                 Severity::Note,
-                "{$planned->conductor->name()} carries {$planned->board->label()}; this plate has no such screw",
-                ucfirst($name->role()).' is not connected.',
-                'Cap it on its own.',
+                Message::of(
+                    'planning.mr08.carries-plate-has-no-such',
+                    conductor: $planned->conductor->name(),
+                    board: $planned->board->label(),
+                ),
+                Message::of('planning.mr08.not-connected', role: $name->role()->opening()),
+                Message::of('planning.mr08.cap-on-own'),
                 [$planned->id()],
             );
         }

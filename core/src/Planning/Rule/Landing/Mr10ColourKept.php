@@ -9,6 +9,7 @@ use Unionbit\Core\Planning\Plan\PlannedConductor;
 use Unionbit\Core\Planning\Rule\MappingRule;
 use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Rule\Severity;
+use Unionbit\Core\Words\Message;
 
 /** MR10 A colour on an unusual letter is kept as it is and noted: colours are not put right at one end only. */
 final class Mr10ColourKept implements MappingRule
@@ -21,9 +22,13 @@ final class Mr10ColourKept implements MappingRule
             if (
                 $planned->wall->terminal !== null &&
                 $usual !== [] &&
-                ! in_array($planned->conductor->colour, $usual, true)
+                !in_array($planned->conductor->colour, $usual, true)
             ) {
-                $odd[] = "{$planned->conductor->name()} is {$planned->board->label()}";
+                $odd[] = Message::of(
+                    'planning.mr10.is',
+                    conductor: $planned->conductor->name(),
+                    board: $planned->board->label(),
+                );
                 $ids[] = $planned->id();
             }
         }
@@ -34,9 +39,9 @@ final class Mr10ColourKept implements MappingRule
                 Finding::of(
                     'MR10',
                     Severity::Note,
-                    'Unusual colours, kept: '.implode(', ', $odd),
-                    'The next person will read colours first.',
-                    'Leave them as they are at both ends; the record and the labels say what they carry.',
+                    Message::of('planning.mr10.unusual-colours-kept', odd: $odd),
+                    Message::of('planning.mr10.next-person-will-read-colours'),
+                    Message::of('planning.mr10.leave-them-as-they-at'),
                     $ids,
                 ),
             ];

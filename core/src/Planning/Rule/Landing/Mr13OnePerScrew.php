@@ -10,6 +10,7 @@ use Unionbit\Core\Planning\Rule\MappingRule;
 use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Rule\Severity;
 use Unionbit\Core\Terminal\Place;
+use Unionbit\Core\Words\Message;
 
 /** MR13 One conductor to a wall screw unless it is made for two; equipment screws as the board is made. */
 final class Mr13OnePerScrew implements MappingRule
@@ -29,21 +30,24 @@ final class Mr13OnePerScrew implements MappingRule
         foreach ($wall as $screw => $conductors) {
             $room = $plan->profile->terminal((string) $screw)->wires ?? 1;
             if (count($conductors) > $room) {
-                $names = array_map(static fn (PlannedConductor $p): string => $p->conductor->name(), $conductors);
+                $names = array_map(static fn(PlannedConductor $p): Message => $p->conductor->name(), $conductors);
                 $findings[] = Finding::of(
                     'MR13',
                     Severity::Error,
-                    'Two conductors on one screw: '.implode(' and ', $names)." on {$screw}",
-                    "The {$screw} screw at the wall takes {$room}: one of them will work loose.",
-                    'Move one, or join both to a short pigtail and land that.',
-                    array_map(static fn (PlannedConductor $p): string => $p->id(), $conductors),
+                    Message::of('planning.mr13.two-conductors-on-one-screw', names: $names, screw: $screw),
+                    Message::of('planning.mr13.screw-at-wall-takes-one', screw: $screw, room: $room),
+                    Message::of('planning.mr13.move-one-or-join-both'),
+                    array_map(static fn(PlannedConductor $p): string => $p->id(), $conductors),
                     ["wall.{$screw}"],
                 );
             }
         }
         foreach ($plan->installation->outdoorCable()->conductors ?? [] as $conductor) {
             if ($conductor->near->terminal !== null) {
-                $board[$conductor->near->terminal][] = $conductor->name().' to the outdoor unit';
+                $board[$conductor->near->terminal][] = Message::of(
+                    'planning.mr13.outdoor-unit',
+                    conductor: $conductor->name(),
+                );
             }
         }
         foreach ($board as $screw => $names) {
@@ -52,9 +56,9 @@ final class Mr13OnePerScrew implements MappingRule
                 $findings[] = Finding::of(
                     'MR13',
                     Severity::Warning,
-                    "More conductors than the board's {$screw} screw takes: ".implode(' and ', $names),
-                    "It takes {$room}.",
-                    'Use a pigtail.',
+                    Message::of('planning.mr13.more-conductors-than-boards-screw', screw: $screw, names: $names),
+                    Message::of('planning.mr13.takes', room: $room),
+                    Message::of('planning.mr13.use-pigtail'),
                     [],
                     ["indoor.{$screw}"],
                 );

@@ -10,6 +10,7 @@ use Unionbit\Core\Planning\Rule\MappingRule;
 use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Rule\Severity;
 use Unionbit\Core\Wiring\EndState;
+use Unionbit\Core\Words\Message;
 
 /** MR14 Spares are stripped, capped each on its own and folded; never cut back, never joined under one cap. */
 final class Mr14SparesCapped implements MappingRule
@@ -36,9 +37,9 @@ final class Mr14SparesCapped implements MappingRule
                     Finding::of(
                         'MR14',
                         Severity::Warning,
-                        'Free at the wall and not capped: '.implode(', ', $bare),
-                        'A bare end can touch a live one.',
-                        'Cap each on its own and fold it back. Do not join them, do not cut them off.',
+                        Message::of('planning.mr14.free-at-wall-not-capped', bare: $bare),
+                        Message::of('planning.mr14.bare-end-can-touch-live'),
+                        Message::of('planning.mr14.cap-each-on-own-fold'),
                         $ids,
                     ),
                 ];
@@ -50,9 +51,9 @@ final class Mr14SparesCapped implements MappingRule
                 Finding::of(
                     'MR14',
                     Severity::Note,
-                    'Cut short: '.implode(', ', $cut),
-                    'It is no spare for the next thermostat.',
-                    'Leave it, capped; note it on the record.',
+                    Message::of('planning.mr14.cut-short', cut: $cut),
+                    Message::of('planning.mr14.no-spare-for-next-thermostat'),
+                    Message::of('planning.mr14.leave-capped-note-on-record'),
                 ),
             ];
     }

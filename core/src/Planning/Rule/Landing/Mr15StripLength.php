@@ -11,20 +11,28 @@ use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Rule\Severity;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Wiring\Condition;
+use Unionbit\Core\Words\Message;
 
 /** MR15 The clamp bites copper, no insulation, and no bare copper stands outside it; every conductor is tugged. */
 final class Mr15StripLength implements MappingRule
 {
     public function check(Plan $plan): array
     {
+        $spoilt = static fn(Condition $c): bool => in_array(
+            $c,
+            [Condition::Exposed, Condition::Pinched, Condition::Loose],
+            true,
+        );
         $bad = $ids = [];
         foreach (PlannedConductor::all($plan) as $planned) {
-            $wrong = array_intersect(
-                array_map(static fn (Condition $c): string => $c->label(), $planned->conductor->condition),
-                [Condition::Exposed->label(), Condition::Pinched->label(), Condition::Loose->label()],
-            );
+            $wrong = array_values(array_filter($planned->conductor->condition, $spoilt));
             if ($wrong !== [] && $planned->wall->terminal !== null) {
-                $bad[] = "{$planned->conductor->name()} ({$planned->wall->label()}): ".implode(', ', $wrong);
+                $bad[] = Message::of(
+                    'planning.mr15.bad-end',
+                    conductor: $planned->conductor->name(),
+                    screw: $planned->wall->label(),
+                    wrong: array_map(static fn(Condition $c): Message => $c->label(), $wrong),
+                );
                 $ids[] = $planned->id();
             }
         }
@@ -35,9 +43,9 @@ final class Mr15StripLength implements MappingRule
                 Finding::of(
                     'MR15',
                     Severity::Warning,
-                    'Strip anew: '.implode('; ', $bad),
-                    'A clamp on insulation, or copper outside it, opens or touches later.',
-                    'Cut back, strip to the gauge of the screw, clamp, tug.',
+                    Message::of('planning.mr15.strip-anew', bad: Message::series($bad)),
+                    Message::of('planning.mr15.clamp-on-insulation-or-copper'),
+                    Message::of('planning.mr15.cut-back-strip-gauge-screw'),
                     $ids,
                     [Place::Wall->value],
                 ),

@@ -10,6 +10,7 @@ use Unionbit\Core\Planning\Rule\MappingRule;
 use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Rule\Severity;
 use Unionbit\Core\Terminal\TerminalName;
+use Unionbit\Core\Words\Message;
 
 /** MR17 An accessory's conductor lands on an accessory screw, where the plate has one, and never on a call. */
 final class Mr17Accessories implements MappingRule
@@ -20,25 +21,32 @@ final class Mr17Accessories implements MappingRule
     {
         $findings = [];
         foreach (PlannedConductor::all($plan) as $planned) {
-            if (! in_array($planned->boardName, self::NAMES, true)) {
+            if (!in_array($planned->boardName, self::NAMES, true)) {
                 continue;
             }
-            if ($planned->wallName !== null && ! in_array($planned->wallName, self::NAMES, true)) {
+            if ($planned->wallName !== null && !in_array($planned->wallName, self::NAMES, true)) {
                 $findings[] = Finding::of(
                     'MR17',
                     Severity::Error,
-                    "{$planned->conductor->name()} belongs to an accessory and lands on {$planned->wall->label()}",
-                    'An accessory would run with a call, or feed it.',
-                    'Land it on an accessory screw of the right contact, powered or dry, or cap it.',
+                    Message::of(
+                        'planning.mr17.belongs-accessory-lands-on',
+                        conductor: $planned->conductor->name(),
+                        wall: $planned->wall->label(),
+                    ),
+                    Message::of('planning.mr17.accessory-would-run-with-call'),
+                    Message::of('planning.mr17.land-on-accessory-screw-right'),
                     [$planned->id()],
                 );
             } elseif ($planned->wall->terminal === null) {
                 $findings[] = Finding::of(
                     'MR17',
                     Severity::Note,
-                    "{$planned->conductor->name()} belongs to an accessory; this plate does not drive it",
-                    'The accessory has no control from here.',
-                    'Cap it, and say so.',
+                    Message::of(
+                        'planning.mr17.belongs-accessory-plate-does-not',
+                        conductor: $planned->conductor->name(),
+                    ),
+                    Message::of('planning.mr17.accessory-has-no-control-from'),
+                    Message::of('planning.mr17.cap-say-so'),
                     [$planned->id()],
                 );
             }

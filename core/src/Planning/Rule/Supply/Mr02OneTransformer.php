@@ -11,6 +11,7 @@ use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Rule\Severity;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Thermostat\PlateTerminal;
+use Unionbit\Core\Words\Message;
 
 /** MR02 One transformer: R lands on R, or on Rc or Rh with the link in. Link out leaves one family of calls dead. */
 final class Mr02OneTransformer implements MappingRule
@@ -31,11 +32,11 @@ final class Mr02OneTransformer implements MappingRule
                 Finding::of(
                     'MR02',
                     Severity::Error,
-                    'No R lands on the plate',
-                    'The thermostat has no hot to switch.',
-                    'Land the conductor from the board\'s R on a hot screw.',
+                    Message::of('planning.mr02.no-r-lands-on-plate'),
+                    Message::of('planning.mr02.thermostat-has-no-hot-switch'),
+                    Message::of('planning.mr02.land-conductor-from-boards-r'),
                     [],
-                    array_map(static fn (PlateTerminal $t): string => $t->point(), $plan->profile->hots()),
+                    array_map(static fn(PlateTerminal $t): string => $t->point(), $plan->profile->hots()),
                 ),
             ];
         }
@@ -47,9 +48,9 @@ final class Mr02OneTransformer implements MappingRule
                     Finding::of(
                         'MR02',
                         Severity::Good,
-                        "{$link[0]}–{$link[1]} link stays in",
-                        'One transformer feeds heating and cooling through it.',
-                        'See that it is in and tight.',
+                        Message::of('planning.mr02.link-stays-in', link: $link[0], link2: $link[1]),
+                        Message::of('planning.mr02.one-transformer-feeds-heating-cooling'),
+                        Message::of('planning.mr02.see-in-tight'),
                         array_values($fed),
                     ),
                 ];
@@ -57,8 +58,8 @@ final class Mr02OneTransformer implements MappingRule
         $dead = array_values(
             array_filter(
                 $link,
-                static fn (string $screw): bool => ! isset($fed[$screw]) &&
-                    ! ($plan->landing->plugIn && $screw === $plan->profile->powerFrom),
+                static fn(string $screw): bool => !isset($fed[$screw]) &&
+                    !($plan->landing->plugIn && $screw === $plan->profile->powerFrom),
             ),
         );
         if ($dead === []) {
@@ -75,9 +76,9 @@ final class Mr02OneTransformer implements MappingRule
             Finding::of(
                 'MR02',
                 Severity::Error,
-                "Link out: {$dead[0]} has no hot",
-                'One transformer and no link: '.implode(' and ', $calls).' never get voltage.',
-                "Put the {$link[0]}–{$link[1]} link in.",
+                Message::of('planning.mr02.link-out-has-no-hot', dead: $dead[0]),
+                Message::of('planning.mr02.one-transformer-no-link-never', calls: $calls),
+                Message::of('planning.mr02.put-link-in', link: $link[0], link2: $link[1]),
                 array_values($fed),
                 ["wall.{$dead[0]}"],
             ),

@@ -10,6 +10,7 @@ use Unionbit\Core\Planning\Rule\MappingRule;
 use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Rule\Severity;
 use Unionbit\Core\Terminal\TerminalName;
+use Unionbit\Core\Words\Message;
 
 /**
  * MR03 Two transformers: cooling hot on Rc, heating hot on Rh, link out. The link ties them: an error also where
@@ -27,9 +28,9 @@ final class Mr03TwoTransformers implements MappingRule
                 Finding::of(
                     'MR03',
                     Severity::Error,
-                    'One hot screw for two transformers',
-                    'One family of calls would take its hot from the wrong transformer, or have none.',
-                    'Choose a thermostat with Rc and Rh apart, or an isolating relay.',
+                    Message::of('planning.mr03.one-hot-screw-for-two'),
+                    Message::of('planning.mr03.one-family-calls-would-take'),
+                    Message::of('planning.mr03.choose-thermostat-with-rc-rh'),
                 ),
             ];
         }
@@ -38,11 +39,15 @@ final class Mr03TwoTransformers implements MappingRule
             $findings[] = Finding::of(
                 'MR03',
                 Severity::Error,
-                'Link in on two transformers',
-                'It ties them: one switched off is fed backwards from the other, and its primary carries line voltage. A meter may show nothing of it.',
-                "Take the {$plan->profile->link[0]}–{$plan->profile->link[1]} link out.",
+                Message::of('planning.mr03.link-in-on-two-transformers'),
+                Message::of('planning.mr03.ties-them-one-switched-off'),
+                Message::of(
+                    'planning.mr03.take-link-out',
+                    link: $plan->profile->link[0],
+                    link2: $plan->profile->link[1],
+                ),
                 [],
-                array_map(static fn (string $screw): string => "wall.{$screw}", $plan->profile->link),
+                array_map(static fn(string $screw): string => "wall.{$screw}", $plan->profile->link),
             );
         }
         foreach (PlannedConductor::all($plan) as $planned) {
@@ -53,9 +58,13 @@ final class Mr03TwoTransformers implements MappingRule
                 $findings[] = Finding::of(
                     'MR03',
                     Severity::Error,
-                    "{$planned->conductor->name()} brings the wrong hot to {$planned->wall->label()}",
-                    'Cooling takes from Rc, heating from Rh: crossed, each family closes to the other transformer.',
-                    "Land it on {$planned->boardName->value}.",
+                    Message::of(
+                        'planning.mr03.brings-wrong-hot',
+                        conductor: $planned->conductor->name(),
+                        wall: $planned->wall->label(),
+                    ),
+                    Message::of('planning.mr03.cooling-takes-from-rc-heating'),
+                    Message::of('planning.mr03.land-on', boardName: $planned->boardName->value),
                     [$planned->id()],
                 );
             }

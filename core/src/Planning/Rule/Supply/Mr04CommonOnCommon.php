@@ -12,6 +12,7 @@ use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Rule\Severity;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
+use Unionbit\Core\Words\Message;
 
 /**
  * MR04 C lands on C only. What a common on a hot screw does is asked of the circuit: with the link in it is a
@@ -33,17 +34,17 @@ final class Mr04CommonOnCommon implements MappingRule
             }
         }
         if (
-            ! $landed &&
+            !$landed &&
             $plan->profile->needsCommon() &&
             $plan->profile->outputs === Place::Wall &&
-            ! $plan->landing->plugIn
+            !$plan->landing->plugIn
         ) {
             $findings[] = Finding::of(
                 'MR04',
                 Severity::Error,
-                'This thermostat needs C and none lands',
-                'It runs on R and C: without C its display stays blank and no call closes.',
-                'Land a conductor from the board\'s C, or choose a battery thermostat.',
+                Message::of('planning.mr04.thermostat-needs-c-none-lands'),
+                Message::of('planning.mr04.runs-on-r-c-without'),
+                Message::of('planning.mr04.land-conductor-from-boards-c'),
                 [],
                 ['wall.C'],
             );
@@ -54,9 +55,9 @@ final class Mr04CommonOnCommon implements MappingRule
                     $findings[] = Finding::of(
                         'MR04',
                         Severity::Note,
-                        "{$planned->conductor->name()} is the common; this plate has no C",
-                        'It is not needed here.',
-                        'Cap it and leave it for the next thermostat.',
+                        Message::of('planning.mr04.common-plate-has-no-c', conductor: $planned->conductor->name()),
+                        Message::of('planning.mr04.not-needed-here'),
+                        Message::of('planning.mr04.cap-leave-for-next-thermostat'),
                         [$planned->id()],
                     );
                 }
@@ -70,14 +71,14 @@ final class Mr04CommonOnCommon implements MappingRule
     {
         $screw = (string) $planned->wall->terminal;
         $point = $plan->circuit()->operate(Setup::calling());
-        $title = "{$planned->conductor->name()} is the common and lands on {$screw}";
+        $title = Message::of('planning.mr04.common-lands-on', conductor: $planned->conductor->name(), screw: $screw);
         if ($point->openFuses !== []) {
             return Finding::of(
                 'MR04',
                 Severity::Stop,
                 $title,
-                'R meets C as the power comes on: a dead short. '.implode(' ', $point->notes),
-                'Land it on C, or cap it. Never on a hot screw.',
+                Message::of('planning.mr04.r-meets-c-as-power', notes: $point->notes),
+                Message::of('planning.mr04.land-on-c-or-cap'),
                 [$planned->id()],
                 ["wall.{$screw}"],
             );
@@ -93,10 +94,8 @@ final class Mr04CommonOnCommon implements MappingRule
             'MR04',
             Severity::Error,
             $title,
-            'Nothing blows with the link out, but '.
-                implode(' and ', $dead).
-                ' close to the common instead of the hot: dead.',
-            'Land it on C, or cap it.',
+            Message::of('planning.mr04.nothing-blows-with-link-out', dead: $dead),
+            Message::of('planning.mr04.land-on-c-or-cap-2'),
             [$planned->id()],
             ["wall.{$screw}"],
         );

@@ -10,6 +10,7 @@ use Unionbit\Core\Planning\Rule\MappingRule;
 use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Rule\Severity;
 use Unionbit\Core\Terminal\Place;
+use Unionbit\Core\Words\Message;
 
 /** MR11 A bare contactor coil has no polarity; with electronics in the outdoor pair Y and C may not be exchanged. */
 final class Mr11OutdoorPolarity implements MappingRule
@@ -18,7 +19,7 @@ final class Mr11OutdoorPolarity implements MappingRule
     {
         $outdoor = array_filter(
             $plan->installation->archetype->loads,
-            static fn ($load): bool => str_starts_with($load->to, Place::Outdoor->value),
+            static fn($load): bool => str_starts_with($load->to, Place::Outdoor->value),
         );
         if ($outdoor === []) {
             return [];
@@ -26,7 +27,7 @@ final class Mr11OutdoorPolarity implements MappingRule
         $electronic =
             array_filter(
                 $outdoor,
-                static fn ($load): bool => in_array($load->kind, [LoadKind::BoardLogic, LoadKind::BoardInput], true),
+                static fn($load): bool => in_array($load->kind, [LoadKind::BoardLogic, LoadKind::BoardInput], true),
             ) !== [];
 
         return [
@@ -34,16 +35,16 @@ final class Mr11OutdoorPolarity implements MappingRule
                 ? Finding::of(
                     'MR11',
                     Severity::Note,
-                    'The outdoor unit has a board: Y and C may not be exchanged',
-                    'Electronics in the pair tell hot from common.',
-                    'Keep the outdoor pair as it is, colour by colour.',
+                    Message::of('planning.mr11.outdoor-unit-has-board-y'),
+                    Message::of('planning.mr11.electronics-in-pair-tell-hot'),
+                    Message::of('planning.mr11.keep-outdoor-pair-as-colour'),
                 )
                 : Finding::of(
                     'MR11',
                     Severity::Note,
-                    'A bare contactor coil outdoors has no polarity',
-                    'Which of the pair is Y does not matter, as long as both ends agree.',
-                    'Nothing to do.',
+                    Message::of('planning.mr11.bare-contactor-coil-outdoors-has'),
+                    Message::of('planning.mr11.which-pair-y-does-not'),
+                    Message::of('planning.mr11.nothing-do'),
                 ),
         ];
     }

@@ -9,6 +9,7 @@ use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Planning\Rule\MappingRule;
 use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Rule\Severity;
+use Unionbit\Core\Words\Message;
 
 /** MR16 Float and other safety switches found in the wiring stay in circuit. A plan that goes round one is refused. */
 final class Mr16SafetyStays implements MappingRule
@@ -25,24 +26,24 @@ final class Mr16SafetyStays implements MappingRule
             $stands =
                 array_filter(
                     array_keys($elements),
-                    static fn (string $id): bool => $id === $device->id || str_starts_with($id, "{$device->id}."),
+                    static fn(string $id): bool => $id === $device->id || str_starts_with($id, "{$device->id}."),
                 ) !== [];
             $findings[] = $stands
                 ? Finding::of(
                     'MR16',
                     Severity::Good,
-                    "The {$device->label} stays in ".implode(' and ', $device->breaks),
-                    'Water in the pan opens it.',
-                    'Lift it at the end and see what stops.',
+                    Message::of('planning.mr16.stays-in', device: $device->name(), breaks: $device->breaks),
+                    Message::of('planning.mr16.water-in-pan-opens'),
+                    Message::of('planning.mr16.lift-at-end-see-what'),
                 )
                 : Finding::of(
                     'MR16',
                     Severity::Error,
-                    "The {$device->label} would be out of circuit",
-                    'No conductor goes through it any more: the pan could overflow with everything running.',
-                    'Keep it in the conductor it breaks, or move it into another one.',
+                    Message::of('planning.mr16.would-be-out-circuit', device: $device->name()),
+                    Message::of('planning.mr16.no-conductor-goes-through-any'),
+                    Message::of('planning.mr16.keep-in-conductor-breaks-or'),
                     [],
-                    array_map(static fn (string $screw): string => "indoor.{$screw}", $device->breaks),
+                    array_map(static fn(string $screw): string => "indoor.{$screw}", $device->breaks),
                 );
         }
 

@@ -8,6 +8,7 @@ use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Rule\Severity;
 use Unionbit\Core\Screening\Rule\ScreeningRule;
+use Unionbit\Core\Words\Message;
 
 /** MR12 at the survey: a heat pump's defrost W must reach the indoor heat input. */
 final readonly class Mr12DefrostHeatFound implements ScreeningRule
@@ -15,7 +16,7 @@ final readonly class Mr12DefrostHeatFound implements ScreeningRule
     public function check(Installation $installation, array $readings): array
     {
         $answers = $installation->answers;
-        if (! $answers->is('outdoor', 'reverses') || $answers->is('heatSource', 'none')) {
+        if (!$answers->is('outdoor', 'reverses') || $answers->is('heatSource', 'none')) {
             return [];
         }
 
@@ -24,18 +25,18 @@ final readonly class Mr12DefrostHeatFound implements ScreeningRule
                 Finding::of(
                     'MR12',
                     Severity::Warning,
-                    'Defrost W goes nowhere',
-                    'In defrost the outdoor coil is the hot one: the house is blown cold until it ends.',
-                    'Splice the outdoor W to the indoor heat input.',
+                    Message::of('screening.mr12.defrost-w-goes-nowhere'),
+                    Message::of('screening.mr12.in-defrost-outdoor-coil-hot'),
+                    Message::of('screening.mr12.splice-outdoor-w-indoor-heat'),
                 ),
             ],
             'spliced' => [
                 Finding::of(
                     'MR12',
                     Severity::Good,
-                    'Defrost W calls the indoor heat',
-                    'The strips or the furnace run while the outdoor unit defrosts.',
-                    'Nothing to do.',
+                    Message::of('screening.mr12.defrost-w-calls-indoor-heat'),
+                    Message::of('screening.mr12.strips-or-furnace-run-while'),
+                    Message::of('screening.mr12.nothing-do'),
                 ),
             ],
             'no-screw' => [],
@@ -43,9 +44,9 @@ final readonly class Mr12DefrostHeatFound implements ScreeningRule
                 Finding::of(
                     'MR12',
                     Severity::Note,
-                    'Defrost W not looked at',
-                    'The outdoor W must call the indoor heat in defrost.',
-                    'Look where it goes, at the outdoor board and at the indoor unit.',
+                    Message::of('screening.mr12.defrost-w-not-looked-at'),
+                    Message::of('screening.mr12.outdoor-w-must-call-indoor'),
+                    Message::of('screening.mr12.look-where-goes-at-outdoor'),
                 ),
             ],
         };

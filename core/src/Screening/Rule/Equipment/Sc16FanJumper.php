@@ -8,6 +8,7 @@ use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Rule\Severity;
 use Unionbit\Core\Screening\Rule\ScreeningRule;
+use Unionbit\Core\Words\Message;
 
 /** SC16 The unit's own gas/electric fan jumper against who should run the fan. */
 final readonly class Sc16FanJumper implements ScreeningRule
@@ -26,24 +27,26 @@ final readonly class Sc16FanJumper implements ScreeningRule
                 Finding::of(
                     'SC16',
                     Severity::Good,
-                    "Fan jumper on {$jumper}",
+                    Message::of('screening.sc16.fan-jumper-on', jumper: $jumper),
                     $runs === 'equipment'
-                        ? 'The unit runs its own blower with heat; set the thermostat so.'
-                        : 'The thermostat calls the fan with heat; set it so.',
-                    'Nothing to do.',
+                        ? Message::of('screening.sc16.unit-runs-own-blower-with')
+                        : Message::of('screening.sc16.thermostat-calls-fan-with-heat'),
+                    Message::of('screening.sc16.nothing-do'),
                 ),
             ]
             : [
                 Finding::of(
                     'SC16',
                     Severity::Warning,
-                    "Fan jumper on {$jumper}, but the ".
-                        ($runs === 'equipment' ? 'unit' : 'thermostat').
-                        ' should run the fan',
+                    Message::of(
+                        'screening.sc16.fan-jumper-on-but-should',
+                        jumper: $jumper,
+                        clause: $runs === 'equipment' ? 'unit' : 'thermostat',
+                    ),
                     $runs === 'equipment'
-                        ? 'The unit then waits for a fan call that the thermostat never makes: heat without air, until the limit opens.'
-                        : 'The unit then starts its blower by itself; with the strips cold it blows cold, or not at all.',
-                    'Move the jumper, or set the thermostat\'s fan in heat to match it.',
+                        ? Message::of('screening.sc16.unit-then-waits-for-fan')
+                        : Message::of('screening.sc16.unit-then-starts-blower-by'),
+                    Message::of('screening.sc16.move-jumper-or-set-thermostats'),
                 ),
             ];
     }

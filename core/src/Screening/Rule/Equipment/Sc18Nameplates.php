@@ -8,6 +8,9 @@ use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Rule\Severity;
 use Unionbit\Core\Screening\Rule\ScreeningRule;
+use Unionbit\Core\Words\Message;
+use Unionbit\Core\Words\Quantity;
+use Unionbit\Core\Words\Unit;
 
 /** SC18 (ours): indoor and outdoor nameplates that disagree, and the plate against what was chosen. */
 final readonly class Sc18Nameplates implements ScreeningRule
@@ -22,11 +25,14 @@ final readonly class Sc18Nameplates implements ScreeningRule
             $findings[] = Finding::of(
                 'SC18',
                 Severity::Warning,
-                'The two nameplates disagree',
-                ($outdoor === 'reverses'
-                    ? 'Outdoors a heat pump, indoors a plate for cooling only.'
-                    : 'Outdoors cooling only, indoors a plate for a heat pump.').' One of them was replaced.',
-                'Look for a reversing valve and for strips; the unit itself decides, not the plate.',
+                Message::of('screening.sc18.two-nameplates-disagree'),
+                Message::of(
+                    'screening.sc18.one-them-was-replaced',
+                    clause: $outdoor === 'reverses'
+                        ? Message::of('screening.sc18.outdoors-heat-pump-indoors-plate')
+                        : Message::of('screening.sc18.outdoors-cooling-only-indoors-plate'),
+                ),
+                Message::of('screening.sc18.look-for-reversing-valve-for'),
             );
         }
         $out = $answers->number('outdoorTons');
@@ -35,9 +41,13 @@ final readonly class Sc18Nameplates implements ScreeningRule
             $findings[] = Finding::of(
                 'SC18',
                 Severity::Note,
-                sprintf('%g tons outdoors, %g indoors', $out, $in),
-                'More than half a ton apart: airflow and charge are a compromise.',
-                'Note it; airflow per ton is checked in Prove.',
+                Message::of(
+                    'screening.sc18.outdoors-indoors',
+                    out: Quantity::of($out, Unit::Tons),
+                    in: Quantity::of($in, Unit::Number),
+                ),
+                Message::of('screening.sc18.more-than-half-ton-apart'),
+                Message::of('screening.sc18.note-airflow-per-ton-checked'),
             );
         }
 

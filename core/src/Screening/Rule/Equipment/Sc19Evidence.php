@@ -8,13 +8,14 @@ use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Rule\Severity;
 use Unionbit\Core\Screening\Rule\ScreeningRule;
+use Unionbit\Core\Words\Message;
 
 /** SC19 (ours): called a heat pump without a single sign of one. */
 final readonly class Sc19Evidence implements ScreeningRule
 {
     public function check(Installation $installation, array $readings): array
     {
-        if (! $installation->answers->is('outdoor', 'reverses') || $installation->answers->ticks('evidence') !== []) {
+        if (!$installation->answers->is('outdoor', 'reverses') || $installation->answers->ticks('evidence') !== []) {
             return [];
         }
 
@@ -22,9 +23,9 @@ final readonly class Sc19Evidence implements ScreeningRule
             Finding::of(
                 'SC19',
                 Severity::Warning,
-                'Called a heat pump on no evidence',
-                'A straight-cooling unit set as a heat pump heats with its strips only, or not at all.',
-                'Find one sign: the plate, a reversing valve, a defrost board, a conductor on O or B.',
+                Message::of('screening.sc19.called-heat-pump-on-no'),
+                Message::of('screening.sc19.straight-cooling-unit-set-as'),
+                Message::of('screening.sc19.find-one-sign-plate-reversing'),
             ),
         ];
     }

@@ -10,6 +10,9 @@ use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Rule\Severity;
 use Unionbit\Core\Screening\Rule\ScreeningRule;
+use Unionbit\Core\Words\Message;
+use Unionbit\Core\Words\Quantity;
+use Unionbit\Core\Words\Unit;
 
 /**
  * SC03 Supply: R–C against what this line and this tap give with no load. A bare 22–30 V band is not enough:
@@ -33,27 +36,32 @@ final class Sc03Supply implements ScreeningRule
                 Finding::of(
                     'SC03',
                     Severity::Note,
-                    'R–C not measured yet',
-                    'Nothing is known of the supply.',
-                    'Measure R to C at the board, power on.',
+                    Message::of('screening.sc03.r-c-not-measured-yet'),
+                    Message::of('screening.sc03.nothing-known-supply'),
+                    Message::of('screening.sc03.measure-r-c-at-board'),
                     points: ['indoor.R', 'indoor.C'],
                 ),
             ];
         }
         $facts = $installation->facts;
         $expected = Transformer::idleVolts($facts->line(), $facts->tap());
-        $sum = sprintf('%.0f V line × 24 × 1.12 ÷ %.0f V tap = %.1f V', $facts->line(), $facts->tap(), $expected);
+        $sum = Message::of(
+            'screening.sc03.line-24-1-12-tap',
+            line: Quantity::of($facts->line(), Unit::Volts, 0),
+            tap: Quantity::of($facts->tap(), Unit::Volts, 0),
+            expected: Quantity::of($expected, Unit::Volts, 1),
+        );
         $points = [$reading->a, $reading->b];
-        $title = sprintf('R–C %.1f V', $reading->value);
+        $title = Message::of('screening.sc03.r-c', reading: Quantity::of($reading->value, Unit::Volts, 1));
 
         if ($reading->value < 1.0) {
             return [
                 Finding::of(
                     'SC03',
                     Severity::Stop,
-                    "{$title}: dead",
-                    'No supply: fuse, float switch, door switch, transformer, or R or C open.',
-                    'Trace the supply before anything is installed.',
+                    Message::of('screening.sc03.dead', title: $title),
+                    Message::of('screening.sc03.no-supply-fuse-float-switch'),
+                    Message::of('screening.sc03.trace-supply-before-anything-installed'),
                     points: $points,
                     overridable: true,
                 ),
@@ -66,20 +74,24 @@ final class Sc03Supply implements ScreeningRule
         if (abs($off) > self::TOLERANCE) {
             $assumed =
                 $facts->lineVolts === null || $facts->tapVolts === null
-                    ? ' Line volts or tap are assumed, not measured.'
-                    : '';
+                    ? Message::of('screening.sc03.line-volts-or-tap-assumed')
+                    : Message::none();
             $cause =
                 $off > 0
-                    ? 'the line on too low a tap, or a line figure that is off'
-                    : 'the line on too high a tap, a load on the transformer, or a line figure that is off';
+                    ? Message::of('screening.sc03.line-on-too-low-tap')
+                    : Message::of('screening.sc03.line-on-too-high-tap');
 
             return [
                 Finding::of(
                     'SC03',
                     Severity::Warning,
-                    sprintf('%s, %+.0f %% off', $title, 100.0 * $off),
-                    "Idle should be {$sum}; this points to {$cause}.{$assumed}",
-                    'Measure the line and read which tap is in use.',
+                    Message::of(
+                        'screening.sc03.off',
+                        title: $title,
+                        value: Quantity::of(100.0 * $off, Unit::Percent, 0),
+                    ),
+                    Message::of('screening.sc03.idle-should-be-points', sum: $sum, cause: $cause, assumed: $assumed),
+                    Message::of('screening.sc03.measure-line-read-which-tap'),
                     points: $points,
                 ),
             ];
@@ -89,9 +101,9 @@ final class Sc03Supply implements ScreeningRule
             Finding::of(
                 'SC03',
                 Severity::Good,
-                "{$title} is right",
-                "Idle should be {$sum}; within 6 %.",
-                'Nothing to do.',
+                Message::of('screening.sc03.right', title: $title),
+                Message::of('screening.sc03.idle-should-be-within-6', sum: $sum),
+                Message::of('screening.sc03.nothing-do'),
                 points: $points,
             ),
         ];

@@ -9,6 +9,9 @@ use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Rule\Severity;
 use Unionbit\Core\Screening\Rule\ScreeningRule;
+use Unionbit\Core\Words\Message;
+use Unionbit\Core\Words\Quantity;
+use Unionbit\Core\Words\Unit;
 
 /** SC07 How many supplies: readings between the hots prove nothing by themselves. */
 final readonly class Sc07TwoTransformers implements ScreeningRule
@@ -23,14 +26,14 @@ final readonly class Sc07TwoTransformers implements ScreeningRule
                     Finding::of(
                         'SC07',
                         Severity::Error,
-                        sprintf(
-                            '%.0f V between %s and %s: two transformers out of phase',
-                            $reading->value,
-                            $reading->a,
-                            $reading->b,
+                        Message::of(
+                            'screening.sc07.between-two-transformers-out-phase',
+                            reading: Quantity::of($reading->value, Unit::Volts, 0),
+                            a: $reading->a,
+                            b: $reading->b,
                         ),
-                        'Only two secondaries in series reach this; their commons are joined and their hots are opposite.',
-                        'Keep the two apart: link out, cooling hot on Rc, heating hot on Rh. Switched off, one is fed backwards by the other.',
+                        Message::of('screening.sc07.only-two-secondaries-in-series'),
+                        Message::of('screening.sc07.keep-two-apart-link-out'),
                         points: [$reading->a, $reading->b],
                     ),
                 ];
@@ -41,9 +44,9 @@ final readonly class Sc07TwoTransformers implements ScreeningRule
                 Finding::of(
                     'SC07',
                     Severity::Note,
-                    'Number of supplies not looked at',
-                    'A second transformer cannot be read at the wall: two floating ones show nothing between their hots.',
-                    'Look at the equipment, switch one supply off and see which hot dies.',
+                    Message::of('screening.sc07.number-supplies-not-looked-at'),
+                    Message::of('screening.sc07.second-transformer-cannot-be-read'),
+                    Message::of('screening.sc07.look-at-equipment-switch-one'),
                 ),
             ];
         }
@@ -52,9 +55,14 @@ final readonly class Sc07TwoTransformers implements ScreeningRule
                 Finding::of(
                     'SC07',
                     Severity::Error,
-                    "{$said} ".($said === '1' ? 'supply' : 'supplies')." found, {$in} in this equipment",
-                    'The circuit is worked out for another number of transformers than stands there.',
-                    'Count again, or choose the equipment that has them.',
+                    Message::of(
+                        'screening.sc07.found-in-equipment',
+                        said: $said,
+                        clause: $said === '1' ? 'supply' : 'supplies',
+                        in: $in,
+                    ),
+                    Message::of('screening.sc07.circuit-worked-out-for-another'),
+                    Message::of('screening.sc07.count-again-or-choose-equipment'),
                 ),
             ];
         }
@@ -63,9 +71,9 @@ final readonly class Sc07TwoTransformers implements ScreeningRule
                 Finding::of(
                     'SC07',
                     Severity::Warning,
-                    'Two transformers: keep them apart',
-                    'With the two tied, one that is switched off is fed backwards and carries line voltage on its primary. A meter need not show it.',
-                    'Link out, cooling hot on Rc, heating hot on Rh; isolate both before touching either.',
+                    Message::of('screening.sc07.two-transformers-keep-them-apart'),
+                    Message::of('screening.sc07.with-two-tied-one-switched'),
+                    Message::of('screening.sc07.link-out-cooling-hot-on'),
                 ),
             ];
         }

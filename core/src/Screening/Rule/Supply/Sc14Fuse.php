@@ -8,6 +8,9 @@ use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Rule\Severity;
 use Unionbit\Core\Screening\Rule\ScreeningRule;
+use Unionbit\Core\Words\Message;
+use Unionbit\Core\Words\Quantity;
+use Unionbit\Core\Words\Unit;
 
 /** SC14 The fuse: never larger than the board calls for, never bridged. */
 final readonly class Sc14Fuse implements ScreeningRule
@@ -21,9 +24,9 @@ final readonly class Sc14Fuse implements ScreeningRule
                 Finding::of(
                     'SC14',
                     Severity::Stop,
-                    'The fuse is bridged',
-                    'Any short now burns the transformer or the board instead of the fuse.',
-                    'Put in the fuse that the board calls for, then find why somebody bridged it.',
+                    Message::of('screening.sc14.fuse-bridged'),
+                    Message::of('screening.sc14.any-short-now-burns-transformer'),
+                    Message::of('screening.sc14.put-in-fuse-board-calls'),
                 ),
             ];
         }
@@ -32,9 +35,13 @@ final readonly class Sc14Fuse implements ScreeningRule
                 Finding::of(
                     'SC14',
                     Severity::Stop,
-                    sprintf('%g A fuse where the board calls for %g A', $in, $marked),
-                    'A larger fuse protects nothing behind it: a short is carried by the transformer and the board.',
-                    sprintf('Put in %g A before going on.', $marked),
+                    Message::of(
+                        'screening.sc14.fuse-where-board-calls-for',
+                        in: Quantity::of($in, Unit::Amps),
+                        marked: Quantity::of($marked, Unit::Amps),
+                    ),
+                    Message::of('screening.sc14.larger-fuse-protects-nothing-behind'),
+                    Message::of('screening.sc14.put-in-before-going-on', marked: Quantity::of($marked, Unit::Amps)),
                 ),
             ];
         }
@@ -43,11 +50,14 @@ final readonly class Sc14Fuse implements ScreeningRule
                 Finding::of(
                     'SC14',
                     Severity::Good,
-                    sprintf('%g A fuse, as the board calls for', $in),
+                    Message::of('screening.sc14.fuse-as-board-calls-for', in: Quantity::of($in, Unit::Amps)),
                     $in < $marked
-                        ? sprintf('Smaller than the %g A marked: it may open under load.', $marked)
-                        : 'Fuse and marking agree.',
-                    'Nothing to do.',
+                        ? Message::of(
+                            'screening.sc14.smaller-than-marked-may-open',
+                            marked: Quantity::of($marked, Unit::Amps),
+                        )
+                        : Message::of('screening.sc14.fuse-marking-agree'),
+                    Message::of('screening.sc14.nothing-do'),
                 ),
             ];
         }
@@ -57,9 +67,9 @@ final readonly class Sc14Fuse implements ScreeningRule
                 Finding::of(
                     'SC14',
                     Severity::Note,
-                    'No fuse',
-                    'Only the transformer itself limits a short here.',
-                    'Put a 3 A fuse in line with R at the unit.',
+                    Message::of('screening.sc14.no-fuse'),
+                    Message::of('screening.sc14.only-transformer-itself-limits-short'),
+                    Message::of('screening.sc14.put-3-fuse-in-line'),
                 ),
             ]
             : [];

@@ -9,6 +9,7 @@ use Unionbit\Core\Job\LinkState;
 use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Rule\Severity;
 use Unionbit\Core\Screening\Rule\ScreeningRule;
+use Unionbit\Core\Words\Message;
 
 /** SC15 The R–Rc link found on the plate against the number of transformers. */
 final class Sc15LinkState implements ScreeningRule
@@ -23,9 +24,9 @@ final class Sc15LinkState implements ScreeningRule
                 Finding::of(
                     'SC15',
                     Severity::Note,
-                    'Rc–Rh link not looked at',
-                    'Link in, link out or one R screw: it tells how the plate shares its hot.',
-                    'Look at the old plate and say which.',
+                    Message::of('screening.sc15.rc-rh-link-not-looked'),
+                    Message::of('screening.sc15.link-in-link-out-or'),
+                    Message::of('screening.sc15.look-at-old-plate-say'),
                 ),
             ];
         }
@@ -34,9 +35,9 @@ final class Sc15LinkState implements ScreeningRule
                 Finding::of(
                     'SC15',
                     Severity::Warning,
-                    'Link out on one transformer',
-                    'With one R conductor, one family of calls (heating or cooling) is dead.',
-                    'Ask which call did not work; look for a second hot before closing the link.',
+                    Message::of('screening.sc15.link-out-on-one-transformer'),
+                    Message::of('screening.sc15.with-one-r-conductor-one'),
+                    Message::of('screening.sc15.ask-which-call-did-not'),
                 ),
             ];
         }
@@ -45,9 +46,9 @@ final class Sc15LinkState implements ScreeningRule
                 Finding::of(
                     'SC15',
                     Severity::Error,
-                    'Link in on two transformers',
-                    'It ties the two: one switched off is fed backwards and carries line voltage on its primary.',
-                    'Take the link out before going on.',
+                    Message::of('screening.sc15.link-in-on-two-transformers'),
+                    Message::of('screening.sc15.ties-two-one-switched-off'),
+                    Message::of('screening.sc15.take-link-out-before-going'),
                 ),
             ];
         }
@@ -56,9 +57,15 @@ final class Sc15LinkState implements ScreeningRule
             Finding::of(
                 'SC15',
                 Severity::Good,
-                ucfirst($link->label()).($transformers === 1 ? ', one transformer' : ', two transformers'),
-                'The plate and the supply agree.',
-                'Nothing to do.',
+                Message::of(
+                    'screening.sc15.text',
+                    link: $link->label()->opening(),
+                    clause: $transformers === 1
+                        ? Message::of('screening.sc15.one-transformer')
+                        : Message::of('screening.sc15.two-transformers'),
+                ),
+                Message::of('screening.sc15.plate-supply-agree'),
+                Message::of('screening.sc15.nothing-do'),
             ),
         ];
     }

@@ -9,43 +9,48 @@ use Unionbit\Core\Job\SafetyDevice;
 use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Rule\Severity;
 use Unionbit\Core\Screening\Rule\ScreeningRule;
+use Unionbit\Core\Words\Message;
 
 /** SC17 A blank display: what to look at before blaming the thermostat. */
 final readonly class Sc17BlankDisplay implements ScreeningRule
 {
     public function check(Installation $installation, array $readings): array
     {
-        if (! $installation->answers->is('display', 'blank')) {
+        if (!$installation->answers->is('display', 'blank')) {
             return [];
         }
         $floats = array_map(
-            static fn (SafetyDevice $d): string => "{$d->label} in ".implode(' and ', $d->breaks),
+            static fn(SafetyDevice $d): Message => Message::of('screening.sc17.in', d: $d->label, breaks: $d->breaks),
             array_values(
                 array_filter(
                     $installation->facts->safety,
-                    static fn (SafetyDevice $d): bool => in_array('R', $d->breaks, true),
+                    static fn(SafetyDevice $d): bool => in_array('R', $d->breaks, true),
                 ),
             ),
         );
         $battery = $installation->facts->oldPower === 'battery';
         $then = [
             ...$floats,
-            'the fuse',
-            ...$installation->archetype->doorSwitch ? ['the door switch'] : [],
-            'the service switch',
+            Message::of('screening.sc17.fuse'),
+            ...$installation->archetype->doorSwitch ? [Message::of('screening.sc17.door-switch')] : [],
+            Message::of('screening.sc17.service-switch'),
         ];
 
         return [
             Finding::of(
                 'SC17',
                 Severity::Warning,
-                'Blank display',
+                Message::of('screening.sc17.blank-display'),
                 $battery
-                    ? 'It runs on batteries: nothing is known of the supply yet.'
-                    : 'Its supply is gone, or its C conductor.',
-                ($battery ? 'Batteries first. Then ' : 'Look at ').
-                    implode(', ', $then).
-                    ', then read R–C at the board.',
+                    ? Message::of('screening.sc17.runs-on-batteries-nothing-known')
+                    : Message::of('screening.sc17.supply-gone-or-c-conductor'),
+                Message::of(
+                    'screening.sc17.then-read-r-c-at',
+                    clause: $battery
+                        ? Message::of('screening.sc17.batteries-first-then')
+                        : Message::of('screening.sc17.look-at'),
+                    then: $then,
+                ),
             ),
         ];
     }

@@ -9,6 +9,9 @@ use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Rule\Severity;
 use Unionbit\Core\Screening\Rule\ScreeningRule;
+use Unionbit\Core\Words\Message;
+use Unionbit\Core\Words\Quantity;
+use Unionbit\Core\Words\Unit;
 
 /** SC01 Line voltage on what should be a low-voltage cable. The one stop that nobody may override. */
 final readonly class Sc01LineVoltage implements ScreeningRule
@@ -24,9 +27,14 @@ final readonly class Sc01LineVoltage implements ScreeningRule
                     Finding::of(
                         'SC01',
                         Severity::Stop,
-                        sprintf('Line voltage: %.0f V from %s to %s', $reading->value, $reading->a, $reading->b),
-                        'Above 60 V is no 24 V system, whatever the wire looks like.',
-                        'Stop here. Cover it, leave the breaker off and call for a licensed person.',
+                        Message::of(
+                            'screening.sc01.line-voltage-from',
+                            reading: Quantity::of($reading->value, Unit::Volts, 0),
+                            a: $reading->a,
+                            b: $reading->b,
+                        ),
+                        Message::of('screening.sc01.above-60-v-no-24'),
+                        Message::of('screening.sc01.stop-here-cover-leave-breaker'),
                         points: [$reading->a, $reading->b],
                     ),
                 ];
@@ -37,9 +45,9 @@ final readonly class Sc01LineVoltage implements ScreeningRule
                 Finding::of(
                     'SC01',
                     Severity::Stop,
-                    'Thick conductors under wire connectors at the wall',
-                    'That is a line-voltage thermostat: the full load runs through it.',
-                    'Stop here and call for a licensed person. A 24 V thermostat must not go on this wall.',
+                    Message::of('screening.sc01.thick-conductors-under-wire-connectors'),
+                    Message::of('screening.sc01.line-voltage-thermostat-full-load'),
+                    Message::of('screening.sc01.stop-here-call-for-licensed'),
                 ),
             ];
         }

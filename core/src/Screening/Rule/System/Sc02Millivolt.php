@@ -8,6 +8,7 @@ use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Rule\Severity;
 use Unionbit\Core\Screening\Rule\ScreeningRule;
+use Unionbit\Core\Words\Message;
 
 /** SC02 A millivolt system: no transformer anywhere, a few hundred millivolts DC from the flame itself. */
 final readonly class Sc02Millivolt implements ScreeningRule
@@ -19,9 +20,9 @@ final readonly class Sc02Millivolt implements ScreeningRule
                 Finding::of(
                     'SC02',
                     Severity::Stop,
-                    'Millivolt system',
-                    'There is no transformer: a thermopile drives the valve with a few hundred millivolts DC. A 24 V thermostat cannot work it and 24 V would destroy it.',
-                    'Stop here. It needs a thermostat made for millivolts, or its own controller.',
+                    Message::of('screening.sc02.millivolt-system'),
+                    Message::of('screening.sc02.there-no-transformer-thermopile-drives'),
+                    Message::of('screening.sc02.stop-here-needs-thermostat-made'),
                 ),
             ]
             : [];

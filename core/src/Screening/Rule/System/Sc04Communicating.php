@@ -8,6 +8,7 @@ use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Rule\Severity;
 use Unionbit\Core\Screening\Rule\ScreeningRule;
+use Unionbit\Core\Words\Message;
 
 /** SC04 A communicating system: data on the conductors, not calls. */
 final readonly class Sc04Communicating implements ScreeningRule
@@ -22,9 +23,9 @@ final readonly class Sc04Communicating implements ScreeningRule
                 Finding::of(
                     'SC04',
                     Severity::Stop,
-                    'Communicating system',
-                    'Its conductors carry data between the boards, not 24 V calls. A conventional thermostat on them does nothing, or harm.',
-                    'Keep its own controller, or go back to 24 V calls where both boards accept them (answer so, then plan).',
+                    Message::of('screening.sc04.communicating-system'),
+                    Message::of('screening.sc04.conductors-carry-data-between-boards'),
+                    Message::of('screening.sc04.keep-own-controller-or-go'),
                     overridable: true,
                 ),
             ];
@@ -39,14 +40,14 @@ final readonly class Sc04Communicating implements ScreeningRule
             }
         }
         $few = count($installation->wallCable()->conductors ?? []);
-        if (count($printed) > 1 && ! $installation->answers->is('bus', 'convert', 'no')) {
+        if (count($printed) > 1 && !$installation->answers->is('bus', 'convert', 'no')) {
             return [
                 Finding::of(
                     'SC04',
                     Severity::Warning,
-                    'Bus labels on the plate: '.implode(', ', $printed),
-                    "Letters like these and only {$few} conductors point to a communicating system.",
-                    'Look at both boards, then answer whether it communicates.',
+                    Message::of('screening.sc04.bus-labels-on-plate', printed: $printed),
+                    Message::of('screening.sc04.letters-like-these-only-conductors', few: $few),
+                    Message::of('screening.sc04.look-at-both-boards-then'),
                 ),
             ];
         }

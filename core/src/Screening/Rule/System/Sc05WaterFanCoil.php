@@ -8,6 +8,7 @@ use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Rule\Severity;
 use Unionbit\Core\Screening\Rule\ScreeningRule;
+use Unionbit\Core\Words\Message;
 
 /** SC05 A water fan coil with line-voltage controls. */
 final readonly class Sc05WaterFanCoil implements ScreeningRule
@@ -19,18 +20,18 @@ final readonly class Sc05WaterFanCoil implements ScreeningRule
                 Finding::of(
                     'SC05',
                     Severity::Stop,
-                    'Line-voltage fan coil',
-                    'Its fan speeds or valves are switched at line voltage; there is no 24 V control to call.',
-                    'Stop here: it needs a line-voltage thermostat and a licensed person, or a relay box designed for it.',
+                    Message::of('screening.sc05.line-voltage-fan-coil'),
+                    Message::of('screening.sc05.fan-speeds-or-valves-switched'),
+                    Message::of('screening.sc05.stop-here-needs-line-voltage'),
                 ),
             ],
             '24v' => [
                 Finding::of(
                     'SC05',
                     Severity::Good,
-                    'Hot-water coil with a 24 V valve',
-                    'Ordinary work: the valve is a heat call, and the thermostat calls the fan.',
-                    'Nothing to do.',
+                    Message::of('screening.sc05.hot-water-coil-with-24'),
+                    Message::of('screening.sc05.ordinary-work-valve-heat-call'),
+                    Message::of('screening.sc05.nothing-do'),
                 ),
             ],
             default => [],

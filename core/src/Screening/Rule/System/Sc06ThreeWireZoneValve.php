@@ -8,6 +8,7 @@ use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Rule\Severity;
 use Unionbit\Core\Screening\Rule\ScreeningRule;
+use Unionbit\Core\Words\Message;
 
 /** SC06 A three-wire zone valve: power open, power close. */
 final readonly class Sc06ThreeWireZoneValve implements ScreeningRule
@@ -19,9 +20,9 @@ final readonly class Sc06ThreeWireZoneValve implements ScreeningRule
                 Finding::of(
                     'SC06',
                     Severity::Stop,
-                    'Three-wire zone valve',
-                    'One wire drives it open, another drives it shut: a thermostat with one heat switch leaves it where it is.',
-                    'Plan an isolating relay with a changeover contact, answer so, or stop here.',
+                    Message::of('screening.sc06.three-wire-zone-valve'),
+                    Message::of('screening.sc06.one-wire-drives-open-another'),
+                    Message::of('screening.sc06.plan-isolating-relay-with-changeover'),
                     overridable: true,
                 ),
             ]

@@ -8,6 +8,9 @@ use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Rule\Severity;
 use Unionbit\Core\Screening\Rule\ScreeningRule;
+use Unionbit\Core\Words\Message;
+use Unionbit\Core\Words\Quantity;
+use Unionbit\Core\Words\Unit;
 
 /** SC08 Wire that thermostat screws are not made for. */
 final readonly class Sc08WireKind implements ScreeningRule
@@ -17,22 +20,22 @@ final readonly class Sc08WireKind implements ScreeningRule
         $findings = [];
         foreach ($installation->cables as $cable) {
             $words = match (true) {
-                $cable->kind === 'stranded' => 'stranded wire',
-                $cable->kind === 'telephone' => 'telephone or speaker wire',
-                $cable->gauge > 22 => "{$cable->gauge} AWG, thinner than 22",
+                $cable->kind === 'stranded' => Message::of('screening.sc08.stranded-wire'),
+                $cable->kind === 'telephone' => Message::of('screening.sc08.telephone-or-speaker-wire'),
+                $cable->gauge > 22 => Message::of('screening.sc08.awg-thinner-than-22', gauge: $cable->gauge),
                 default => null,
             };
             if ($words !== null) {
                 $findings[] = Finding::of(
                     'SC08',
                     Severity::Warning,
-                    "Cable {$cable->id} is {$words}",
-                    sprintf(
-                        'Base clamps are made for solid 18 to 22 AWG; %.1f Ω out and back over %g ft.',
-                        2.0 * $cable->conductorOhms(),
-                        $cable->feet,
+                    Message::of('screening.sc08.cable', id: $cable->id, words: $words),
+                    Message::of(
+                        'screening.sc08.base-clamps-made-for-solid',
+                        value: Quantity::of(2.0 * $cable->conductorOhms(), Unit::Ohms, 1),
+                        feet: Quantity::of($cable->feet, Unit::Feet),
                     ),
-                    'Replace it, or ferrule each end and note that it was accepted.',
+                    Message::of('screening.sc08.replace-or-ferrule-each-end'),
                 );
             }
         }

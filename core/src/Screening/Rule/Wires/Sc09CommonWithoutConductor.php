@@ -11,6 +11,7 @@ use Unionbit\Core\Screening\Rule\ScreeningRule;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Terminal\Vocabulary;
+use Unionbit\Core\Words\Message;
 
 /** SC09 A C screw without a conductor: 0 V from R to it means nothing; an idle call terminal stands in for it. */
 final class Sc09CommonWithoutConductor implements ScreeningRule
@@ -35,17 +36,21 @@ final class Sc09CommonWithoutConductor implements ScreeningRule
         }
         $instead =
             $standIn === null
-                ? 'Measure R–C at the board.'
-                : "With the thermostat off, read R to {$standIn->near->label()} ({$standIn->name()}) instead: it returns through the idle load. Try a second one before calling R dead.";
+                ? Message::of('screening.sc09.measure-r-c-at-board')
+                : Message::of(
+                    'screening.sc09.with-thermostat-off-read-r',
+                    near: $standIn->near->label(),
+                    standIn: $standIn->name(),
+                );
 
         return [
             Finding::of(
                 'SC09',
                 Severity::Warning,
-                'No conductor on C at the wall',
-                'A reading of 0 V from R to an empty C screw means nothing.',
+                Message::of('screening.sc09.no-conductor-on-c-at'),
+                Message::of('screening.sc09.reading-0-v-from-r'),
                 $instead,
-                $standIn === null ? [] : ['A'.$standIn->number],
+                $standIn === null ? [] : ['A' . $standIn->number],
             ),
         ];
     }

@@ -12,6 +12,7 @@ use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Terminal\Vocabulary;
 use Unionbit\Core\Wiring\Conductor;
+use Unionbit\Core\Words\Message;
 
 /** SC10 A colour on a letter where custom puts another one: trace it before trusting either. */
 final class Sc10ColourAgainstLetter implements ScreeningRule
@@ -42,34 +43,40 @@ final class Sc10ColourAgainstLetter implements ScreeningRule
     {
         $usual = $name->customaryColours()[0]->value;
         $often = $this->usuallyCarries($conductor);
-        $meaning =
-            "{$name->value} is usually {$usual}".
-            ($often === null ? '.' : "; {$conductor->colour->value} is often {$often->value}.");
-        $where = "{$conductor->name()} on {$conductor->near->label()}";
+        $meaning = Message::of(
+            'screening.sc10.usually',
+            name: $name->value,
+            usual: $usual,
+            clause: $often === null
+                ? Message::of('screening.sc10.text')
+                : Message::of('screening.sc10.often', colour: $conductor->colour->value, often: $often->value),
+        );
+        $where = Message::of('screening.sc10.on', conductor: $conductor->name(), near: $conductor->near->label());
 
         return $conductor->evidence->isProof()
             ? Finding::of(
                 'SC10',
                 Severity::Note,
-                "{$where}, against custom",
+                Message::of('screening.sc10.against-custom', where: $where),
                 $meaning,
-                "It is {$conductor->evidence->label()}: keep it as it is, note it, do not correct the colour at one end.",
-                ['A'.$conductor->number],
+                Message::of('screening.sc10.keep-as-note-do-not', evidence: $conductor->evidence->label()),
+                ['A' . $conductor->number],
             )
             : Finding::of(
                 'SC10',
                 Severity::Warning,
-                "Colour and letter disagree: {$where}",
+                Message::of('screening.sc10.colour-letter-disagree', where: $where),
                 $meaning,
-                'Trace it before trusting colour or letter.',
-                ['A'.$conductor->number],
+                Message::of('screening.sc10.trace-before-trusting-colour-or'),
+                ['A' . $conductor->number],
             );
     }
 
     private function usuallyCarries(Conductor $conductor): ?TerminalName
     {
         foreach (
-            [TerminalName::R, TerminalName::C, TerminalName::Y1, TerminalName::G, TerminalName::W1, TerminalName::O] as $name
+            [TerminalName::R, TerminalName::C, TerminalName::Y1, TerminalName::G, TerminalName::W1, TerminalName::O]
+            as $name
         ) {
             if (in_array($conductor->colour, $name->customaryColours(), true)) {
                 return $name;

@@ -13,6 +13,7 @@ use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Terminal\Vocabulary;
 use Unionbit\Core\Thermostat\Meaning;
 use Unionbit\Core\Wiring\Conductor;
+use Unionbit\Core\Words\Message;
 
 /** SC12 A conductor whose two ends carry different letters: a deliberate reuse, or a swap. */
 final readonly class Sc12EndsDisagree implements ScreeningRule
@@ -33,8 +34,8 @@ final readonly class Sc12EndsDisagree implements ScreeningRule
             if (
                 $wall !== null &&
                 $board !== null &&
-                ! self::same($wall, $board) &&
-                ! self::same($wall, Meaning::of($board, $installation->archetype))
+                !self::same($wall, $board) &&
+                !self::same($wall, Meaning::of($board, $installation->archetype))
             ) {
                 $findings[] = $this->finding($conductor, $wall, $board);
             }
@@ -50,7 +51,8 @@ final readonly class Sc12EndsDisagree implements ScreeningRule
         foreach ($installation->equipmentSeen() ? $installation->cables : [] as $cable) {
             foreach ($cable->conductors as $conductor) {
                 foreach (
-                    [[$cable->from, $conductor->near, 'near'], [$cable->to, $conductor->far, 'far']] as [$place, $end, $side]
+                    [[$cable->from, $conductor->near, 'near'], [$cable->to, $conductor->far, 'far']]
+                    as [$place, $end, $side]
                 ) {
                     if (
                         $place !== Place::Wall &&
@@ -61,9 +63,19 @@ final readonly class Sc12EndsDisagree implements ScreeningRule
                         $findings[] = Finding::of(
                             'SC12',
                             Severity::Warning,
-                            "{$conductor->name()} is on {$end->terminal} of the {$place->label()}, which this equipment does not have",
-                            "{$installation->archetype->title} prints {$printed}. What hangs on {$end->terminal} is unknown to the circuit.",
-                            'Read the board again: another kind of equipment, another letter, or a screw to keep in quotes.',
+                            Message::of(
+                                'screening.sc12.on-which-equipment-does-not',
+                                conductor: $conductor->name(),
+                                end: $end->terminal,
+                                place: $place->label(),
+                            ),
+                            Message::of(
+                                'screening.sc12.prints-what-hangs-on-unknown',
+                                archetype: $installation->archetype->title,
+                                printed: $printed,
+                                end: $end->terminal,
+                            ),
+                            Message::of('screening.sc12.read-board-again-another-kind'),
                             ["{$cable->id}{$conductor->number}.{$side}"],
                         );
                     }
@@ -79,23 +91,28 @@ final readonly class Sc12EndsDisagree implements ScreeningRule
         return $a === $b ||
             array_filter(
                 self::SAME,
-                static fn (array $pair): bool => in_array($a->value, $pair, true) && in_array($b->value, $pair, true),
+                static fn(array $pair): bool => in_array($a->value, $pair, true) && in_array($b->value, $pair, true),
             ) !== [];
     }
 
     private function finding(Conductor $conductor, TerminalName $wall, TerminalName $board): Finding
     {
         $does = $wall->isCall()
-            ? "a call for {$wall->role()} works {$board->role()}"
-            : "the plate's {$wall->value} is the board's {$board->value}";
+            ? Message::of('screening.sc12.call-for-works', role: $wall->role(), role2: $board->role())
+            : Message::of('screening.sc12.plates-boards', wall: $wall->value, board: $board->value);
         $grave = $wall->isHot() !== $board->isHot() || ($wall === TerminalName::C) !== ($board === TerminalName::C);
 
         return Finding::of(
             'SC12',
             $grave ? Severity::Error : Severity::Warning,
-            "{$conductor->name()}: {$conductor->near->label()} at the wall, {$conductor->far->label()} at the board",
-            "As it is, {$does}. A deliberate reuse, or a swap.",
-            'Ask, and trace it. The equipment end says what it is (MR01).',
+            Message::of(
+                'screening.sc12.at-wall-at-board',
+                conductor: $conductor->name(),
+                near: $conductor->near->label(),
+                far: $conductor->far->label(),
+            ),
+            Message::of('screening.sc12.as-deliberate-reuse-or-swap', does: $does),
+            Message::of('screening.sc12.ask-trace-equipment-end-says'),
             ["A{$conductor->number}"],
         );
     }

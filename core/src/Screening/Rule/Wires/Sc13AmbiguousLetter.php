@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Unionbit\Core\Screening\Rule\Wires;
 
 use Unionbit\Core\Circuit\Meter\MeterMode;
+use Unionbit\Core\Equipment\LoadKind;
 use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Rule\Severity;
@@ -13,6 +14,9 @@ use Unionbit\Core\Screening\SurveyReading;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\Vocabulary;
 use Unionbit\Core\Wiring\Conductor;
+use Unionbit\Core\Words\Message;
+use Unionbit\Core\Words\Quantity;
+use Unionbit\Core\Words\Unit;
 
 /** SC13 A letter that means two things: proved by ohms, power off, conductor lifted at the wall. */
 final readonly class Sc13AmbiguousLetter implements ScreeningRule
@@ -26,7 +30,7 @@ final readonly class Sc13AmbiguousLetter implements ScreeningRule
                     ? null
                     : Vocabulary::resolve($conductor->near->terminal, Place::Wall, $installation->archetype->reverses);
             if ($terminal !== null && $terminal->ambiguous) {
-                $findings[] = $this->finding($conductor, (string) $terminal->note, $readings);
+                $findings[] = $this->finding($installation, $conductor, $terminal->note ?? Message::none(), $readings);
             }
         }
 
@@ -34,7 +38,7 @@ final readonly class Sc13AmbiguousLetter implements ScreeningRule
     }
 
     /** @param  list<SurveyReading>  $readings */
-    private function finding(Conductor $conductor, string $note, array $readings): Finding
+    private function finding(Installation $house, Conductor $conductor, Message $note, array $readings): Finding
     {
         $end = "A{$conductor->number}";
         $points = ["{$end}.near", "wall.{$conductor->near->terminal}"];
@@ -44,10 +48,15 @@ final readonly class Sc13AmbiguousLetter implements ScreeningRule
                 return Finding::of(
                     'SC13',
                     Severity::Note,
-                    "{$conductor->near->label()} read ".
-                        ($reading->value === null ? 'open' : sprintf('%.1f Ω', $reading->value)),
-                    self::means($reading),
-                    'The conductor was lifted at the wall, power off? Then look at the equipment end to confirm: near 0 can also be a shorted valve.',
+                    Message::of(
+                        'screening.sc13.read',
+                        letter: $conductor->near->label(),
+                        value: $reading->value === null
+                            ? Message::of('screening.sc13.open')
+                            : Quantity::ohms($reading->value),
+                    ),
+                    self::means($house, $reading),
+                    Message::of('screening.sc13.conductor-was-lifted-at-wall'),
                     [$end],
                     $points,
                 );
@@ -57,25 +66,33 @@ final readonly class Sc13AmbiguousLetter implements ScreeningRule
         return Finding::of(
             'SC13',
             Severity::Warning,
-            "{$conductor->near->label()} means more than one thing",
+            Message::of('screening.sc13.means-more-than-one-thing', near: $conductor->near->label()),
             $note,
-            'Power off, lift it at the wall, read ohms to C (or to R where there is no C). About 0–1 Ω is the common, about 17 Ω a valve coil, kilohms an outdoor board, open is broken.',
+            Message::of('screening.sc13.power-off-lift-at-wall', coil: self::coil()),
             [$end],
             $points,
         );
     }
 
-    private static function means(SurveyReading $reading): string
+    /** What the ohms of a lifted conductor say, by the coils and the winding that this house can have behind it. */
+    private static function means(Installation $house, SurveyReading $reading): Message
     {
-        $toHot = $reading->isFromHot() ? 1.5 : 0.0;
+        $winding = $reading->isFromHot() ? $house->transformers()[0]->windingOhms() : 0.0;
+        $coil = LoadKind::ReversingValve->dcOhms();
+        $beyond = ($reading->value ?? 0.0) - $winding;
 
         return match (true) {
-            $reading->value === null => 'Open: broken, or landed nowhere.',
-            $reading->value - $toHot < 3.0 => 'That is the common'.
-                ($toHot > 0 ? ', through the winding from R.' : '.'),
-            $reading->value - $toHot < 100.0 => 'That is a valve coil, about 17 Ω.',
-            $reading->value > 500.0 => 'That is a board input, or a valve behind an outdoor board.',
-            default => 'Neither common nor a bare valve coil: a coil of another kind.',
+            $reading->value === null => Message::of('screening.sc13.open-broken-or-landed-nowhere'),
+            $beyond < $coil / 5.0 && $winding > 0.0 => Message::of('screening.sc13.common-through-winding'),
+            $beyond < $coil / 5.0 => Message::of('screening.sc13.common'),
+            $beyond < 6.0 * $coil => Message::of('screening.sc13.valve-coil-about-17', coil: self::coil()),
+            $beyond > LoadKind::BoardInput->dcOhms() / 4.0 => Message::of('screening.sc13.board-input-or-valve-behind'),
+            default => Message::of('screening.sc13.neither-common-nor-bare-valve'),
         };
+    }
+
+    private static function coil(): Quantity
+    {
+        return Quantity::of(LoadKind::ReversingValve->dcOhms(), Unit::Ohms);
     }
 }

@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Words;
+
+use Unionbit\Core\Words\Message;
+use Unionbit\Core\Words\Quantity;
+
+/** The words for whoever is asking: their language, their units. The one place where messages become text. */
+final class Words
+{
+    public static function say(Message $message): string
+    {
+        return app(Speaker::class)->say($message);
+    }
+
+    public static function of(string $code): string
+    {
+        return self::say(Message::of($code));
+    }
+
+    /**
+     * @param  list<Message>  $messages
+     * @return list<string>
+     */
+    public static function each(array $messages): array
+    {
+        return array_map(self::say(...), $messages);
+    }
+
+    /**
+     * @template T of array<mixed>
+     *
+     * @param  T  $told
+     * @return array<mixed>
+     */
+    public static function spoken(array $told): array
+    {
+        $spoken = app(Speaker::class)->spoken($told);
+
+        return is_array($spoken) ? $spoken : [];
+    }
+
+    /**
+     * For machines: every message with its code and parameters beside the words.
+     *
+     * @param  array<mixed>  $told
+     * @return array<mixed>
+     */
+    public static function told(array $told): array
+    {
+        return array_map(static fn(mixed $part): mixed => self::toldOne($part), $told);
+    }
+
+    private static function toldOne(mixed $part): mixed
+    {
+        return match (true) {
+            $part instanceof Message => [
+                'text' => self::say($part),
+                'code' => $part->code,
+                'params' => self::told($part->params),
+            ],
+            $part instanceof Quantity => [
+                'value' => $part->value,
+                'unit' => $part->unit->value,
+            ],
+            is_array($part) => self::told($part),
+            default => $part,
+        };
+    }
+}

@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Setting\Key\Equipment;
+
+use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Setting\CallConsequence;
+use Unionbit\Core\Setting\DecidesCalls;
+use Unionbit\Core\Setting\SettingKey;
+use Unionbit\Core\Words\Message;
+
+/** What heats indoors. */
+final readonly class HeatFuelSetting implements DecidesCalls
+{
+    public function key(): SettingKey
+    {
+        return SettingKey::HeatFuel;
+    }
+
+    public function value(Plan $plan): ?string
+    {
+        $archetype = $plan->installation->archetype;
+        $heats = $archetype->heatStages > 0 || ($archetype->heatPump->auxiliaryStages ?? 0) > 0;
+
+        return $heats ? $archetype->heatSource : null;
+    }
+
+    public function choice(string $choice): Message
+    {
+        return Message::of('setting.heat-fuel.choice', choice: $choice);
+    }
+
+    public function reason(Plan $plan, string $value): Message
+    {
+        return Message::of('setting.heat-fuel.found', fuel: $value);
+    }
+
+    public function consequence(Plan $plan, string $choice): Message
+    {
+        return CallConsequence::of($plan, $this->key(), $choice);
+    }
+}

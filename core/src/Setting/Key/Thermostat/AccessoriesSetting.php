@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Setting\Key\Thermostat;
+
+use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Planning\Plan\PlannedConductor;
+use Unionbit\Core\Setting\Setting;
+use Unionbit\Core\Setting\SettingKey;
+use Unionbit\Core\Terminal\TerminalName;
+use Unionbit\Core\Words\Message;
+
+/** Whether accessory conductors land. */
+final readonly class AccessoriesSetting implements Setting
+{
+    public function key(): SettingKey
+    {
+        return SettingKey::Accessories;
+    }
+
+    public function value(Plan $plan): string
+    {
+        return self::landed($plan) === [] ? 'no' : 'yes';
+    }
+
+    public function choice(string $choice): Message
+    {
+        return Message::of('setting.accessories.choice', choice: $choice);
+    }
+
+    public function reason(Plan $plan, string $value): Message
+    {
+        $landed = self::landed($plan);
+
+        return $landed === []
+            ? Message::of('setting.accessories.none')
+            : Message::of('setting.accessories.landed', conductors: $landed);
+    }
+
+    public function consequence(Plan $plan, string $choice): Message
+    {
+        return Message::of('setting.accessories.wrong');
+    }
+
+    /** @return list<Message> names of the conductors that land on accessory screws */
+    private static function landed(Plan $plan): array
+    {
+        $screws = [TerminalName::Hum, TerminalName::Deh, TerminalName::S1, TerminalName::S2];
+        $on = array_filter(
+            PlannedConductor::all($plan),
+            static fn(PlannedConductor $p): bool => in_array($p->wallName, $screws, true),
+        );
+
+        return array_values(array_map(static fn(PlannedConductor $p): Message => $p->conductor->name(), $on));
+    }
+}

@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Words;
+
+/** What a quantity is measured in. Computed in US units; the edge converts for who thinks in metric ones. */
+enum Unit: string
+{
+    case Number = '';
+    case Volts = 'V';
+    case Millivolts = 'mV';
+    case Amps = 'A';
+    case Ohms = 'Ω';
+    case OhmsPerFoot = 'Ω/ft';
+    case VoltAmps = 'VA';
+    case Watts = 'W';
+    case Kilowatts = 'kW';
+    case BtuPerHour = 'BTU/h';
+    case Cfm = 'CFM';
+    case Tons = 'tons';
+    case Feet = 'ft';
+    case Inches = 'in';
+    case Fahrenheit = '°F';
+    /** A difference of two temperatures, not a temperature. */
+    case FahrenheitSteps = 'Δ°F';
+    case Seconds = 's';
+    case Minutes = 'min';
+    case Hours = 'h';
+    case Percent = '%';
+}
