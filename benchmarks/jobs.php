@@ -72,7 +72,12 @@ DB::transaction(static function () use ($jobs): void {
     $crew = Crew::query()->firstOrFail();
     for ($n = count($models); $n < $jobs; $n++) {
         $model = $models[$n % count($models)];
-        [$site, $system, $id, $name] = [(string) Str::ulid(), (string) Str::ulid(), (string) Str::ulid(), "House {$n}"];
+        [$site, $system, $id, $name] = [
+            (string) Str::ulid(),
+            (string) Str::ulid(),
+            (string) Str::ulid(),
+            "House {$n}",
+        ];
         $at = ['created_at' => now(), 'updated_at' => now()->subMinutes($n)];
         DB::table('sites')->insert([
             'id' => $site,
@@ -112,5 +117,7 @@ foreach (
         '/visits.ics',
     ] as $url
 ) {
-    passthru(PHP_BINARY.' -d opcache.enable_cli=1 '.escapeshellarg(__FILE__)." {$jobs} ".escapeshellarg($url));
+    passthru(
+        PHP_BINARY.' -d opcache.enable_cli=1 '.escapeshellarg(__FILE__)." {$jobs} ".escapeshellarg($url),
+    );
 }

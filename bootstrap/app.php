@@ -30,7 +30,10 @@ return Application::configure(basePath: dirname(__DIR__))
         web: __DIR__.'/../routes/web.php',
         commands: __DIR__.'/../routes/console.php',
         // Whether it answers, without a session, and without the framework's page, which asks others for its looks.
-        then: static fn () => Route::get('/up', static fn (): Response => new Response('up', 200, ['Content-Type' => 'text/plain'])),
+        then: static fn () => Route::get(
+            '/up',
+            static fn (): Response => new Response('up', 200, ['Content-Type' => 'text/plain']),
+        ),
     )
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->append([SecurityHeaders::class, PlainQuery::class]);
@@ -40,19 +43,30 @@ return Application::configure(basePath: dirname(__DIR__))
     })
     ->withExceptions(function (Exceptions $exceptions): void {
         // What a house or a record does not take, said at the field that it stands in.
-        $exceptions->map(Refused::class, static fn (Refused $e): ValidationException => ValidationException::withMessages(array_map(Words::each(...), $e->problems)));
+        $exceptions->map(
+            Refused::class,
+            static fn (Refused $e): ValidationException => ValidationException::withMessages(
+                array_map(Words::each(...), $e->problems),
+            ),
+        );
         $exceptions->respond(function (Response $response, Throwable $exception, Request $request): Response {
             $status = $response->getStatusCode();
             if ($status === 403) {
                 $user = $request->user();
-                SecurityLog::write(SecurityKind::Refused, $request->method().' '.$request->path(), $user instanceof User ? $user : null);
+                SecurityLog::write(
+                    SecurityKind::Refused,
+                    $request->method().' '.$request->path(),
+                    $user instanceof User ? $user : null,
+                );
             }
             $page = in_array($status, [400, 403, 404, 419, 500, 503], true);
-            if (! $page || $request->expectsJson() || app()->hasDebugModeEnabled() && $status === 500) {
+            if (! $page || $request->expectsJson() || (app()->hasDebugModeEnabled() && $status === 500)) {
                 return $response;
             }
 
-            return Inertia::render('Problem', ['status' => $status])->toResponse($request)->setStatusCode($status);
+            return Inertia::render('Problem', ['status' => $status])
+                ->toResponse($request)
+                ->setStatusCode($status);
         });
     })
     ->create();

@@ -26,7 +26,10 @@ const calls = (page: Page) => page.getByRole('group', { name: 'Calls' });
 const call = (page: Page, name: string) =>
     calls(page).getByRole('button', { name: new RegExp(`^${name.replace('+', '\\+')} ?(proved|open|fails|left)`) });
 
-/** Everything that the running step asks for: its waits, every pair by the simulated meter, then what is seen and heard. */
+/**
+ * Everything that the running step asks for: its waits, every pair by the simulated meter, then what is seen and
+ * heard.
+ */
 async function simulate(page: Page, ending: string): Promise<void> {
     await expect(page.getByRole('button', { name: ending })).toBeVisible();
     await pass(page, 700);

@@ -16,7 +16,8 @@ function passed(): number {
     }
 }
 
-// Sessions of this worker, by person: the first test of a worker goes through the sign-in form, the rest take its cookie.
+// Sessions of this worker, by person: the first test of a worker goes through the sign-in form, the rest take its
+// cookie.
 const sessions = new Map<string, Awaited<ReturnType<BrowserContext['cookies']>>>();
 
 export async function signIn(page: Page, email = 'wren@ebb-and-sluice.example'): Promise<void> {

@@ -9,14 +9,15 @@ use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Str;
 use Tests\TestCase;
 
-require_once __DIR__ . '/../core/tests/Support/said.php';
+require_once __DIR__.'/../core/tests/Support/said.php';
 
 pest()->extend(TestCase::class)->in('Feature');
 
 /** A signed-in installer with a surveyed house of the crew. */
 function installer(?Job $job = null): User
 {
-    $user = $job === null ? User::factory()->create() : User::query()->where('crew_id', $job->crew_id)->firstOrFail();
+    $user =
+        $job === null ? User::factory()->create() : User::query()->where('crew_id', $job->crew_id)->firstOrFail();
     test()->actingAs($user);
 
     return $user;
@@ -100,8 +101,7 @@ function landedHouse(string $archetype, string $profile): Job
     foreach (
         test()
             ->get("/jobs/{$id}/plan")
-            ->inertiaProps('plan.moves')
-        as $move
+            ->inertiaProps('plan.moves') as $move
     ) {
         test()
             ->postJson("/jobs/{$id}/moves", ['id' => newId(), 'move' => $move['key'], 'done' => true])
@@ -128,12 +128,12 @@ function importFiles(array $files, ?array $ids = null): array
         ->post(
             '/import',
             [
-                'ids' => $ids ?? array_map(static fn(): string => newId(), array_keys($files)),
+                'ids' => $ids ?? array_map(static fn (): string => newId(), array_keys($files)),
                 'files' => array_map(
-                    static fn(string $name, string $content): UploadedFile => UploadedFile::fake()->createWithContent(
-                        $name,
-                        $content,
-                    ),
+                    static fn (
+                        string $name,
+                        string $content,
+                    ): UploadedFile => UploadedFile::fake()->createWithContent($name, $content),
                     array_keys($files),
                     $files,
                 ),

@@ -20,7 +20,7 @@ final class ChangePassword
         #[\SensitiveParameter] string $new,
         ?string $session,
     ): void {
-        if (!Hash::check($present, $user->password)) {
+        if (! Hash::check($present, $user->password)) {
             SecurityLog::write(SecurityKind::Refused, 'change of password: the present one was wrong', $user);
             throw ValidationException::withMessages(['present' => 'This is not your present password.']);
         }

@@ -24,7 +24,10 @@ final class SignIn
     public static function user(string $email, #[\SensitiveParameter] string $password, ?string $address): User
     {
         $account = mb_strtolower(trim($email));
-        $keys = ["sign-in|account|{$account}" => self::BY_ACCOUNT, "sign-in|address|{$address}" => self::BY_ADDRESS];
+        $keys = [
+            "sign-in|account|{$account}" => self::BY_ACCOUNT,
+            "sign-in|address|{$address}" => self::BY_ADDRESS,
+        ];
         foreach ($keys as $key => $tries) {
             if (RateLimiter::tooManyAttempts($key, $tries)) {
                 SecurityLog::write(SecurityKind::SignInLimited, $account);
@@ -36,7 +39,7 @@ final class SignIn
         }
         $user = User::query()->where('email', $account)->first();
         $fits = Hash::check($password, $user->password ?? self::nobody());
-        if ($user === null || !$fits) {
+        if ($user === null || ! $fits) {
             array_map(RateLimiter::hit(...), array_keys($keys));
             SecurityLog::write(SecurityKind::SignInRefused, $account, $user);
             throw ValidationException::withMessages([
@@ -56,7 +59,7 @@ final class SignIn
 
         return $hash ??= cache()->rememberForever(
             'sign-in/nobody',
-            static fn(): string => Hash::make(bin2hex(random_bytes(16))),
+            static fn (): string => Hash::make(bin2hex(random_bytes(16))),
         );
     }
 }

@@ -8,7 +8,10 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 use RuntimeException;
 
-/** Going back a migration never throws away what somebody recorded: it works on empty tables, and is refused on others. */
+/**
+ * Going back a migration never throws away what somebody recorded: it works on empty tables, and is refused on
+ * others.
+ */
 final class RecordsStay
 {
     /** @throws RuntimeException naming the first table that holds anything */
@@ -18,8 +21,8 @@ final class RecordsStay
             $rows = Schema::hasTable($table) ? DB::table($table)->count() : 0;
             if ($rows > 0) {
                 throw new RuntimeException(
-                    "Not rolled back: the table {$table} holds {$rows} " .
-                        ($rows === 1 ? 'row' : 'rows') .
+                    "Not rolled back: the table {$table} holds {$rows} ".
+                        ($rows === 1 ? 'row' : 'rows').
                         ' that would be lost. Take a backup, and start a fresh database with migrate:fresh.',
                 );
             }
@@ -34,8 +37,8 @@ final class RecordsStay
         $rows = $used->count();
         if ($rows > 0) {
             throw new RuntimeException(
-                "Not rolled back: {$column} of {$rows} " .
-                    ($rows === 1 ? 'row' : 'rows') .
+                "Not rolled back: {$column} of {$rows} ".
+                    ($rows === 1 ? 'row' : 'rows').
                     " in {$table} would be lost.",
             );
         }

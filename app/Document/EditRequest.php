@@ -22,7 +22,10 @@ abstract class EditRequest extends JobRequest
         return [
             'id' => ['required', 'ulid'],
             'version' => ['required', 'integer', 'min:1'],
-            'op' => ['required', Rule::in(array_map(static fn(string $kind): string => $kind::op(), static::kinds()))],
+            'op' => [
+                'required',
+                Rule::in(array_map(static fn (string $kind): string => $kind::op(), static::kinds())),
+            ],
             ...$kind === null ? [] : $kind::rules(),
         ];
     }

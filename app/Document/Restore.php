@@ -12,7 +12,9 @@ use Unionbit\Core\Words\Message;
 /** Undo: the document as an earlier version had it, as a new version. */
 final readonly class Restore implements Edit
 {
-    public function __construct(private int $version) {}
+    public function __construct(private int $version)
+    {
+    }
 
     public static function op(): string
     {

@@ -33,7 +33,7 @@ final class StaleEdit extends Exception implements ShouldntReport
                     'survey' => $this->job->survey,
                     'plan' => $this->job->plan,
                     'changes' => $since
-                        ->map(static fn(JobRevision $r): array => ['what' => $r->what, 'by' => $r->user->name])
+                        ->map(static fn (JobRevision $r): array => ['what' => $r->what, 'by' => $r->user->name])
                         ->all(),
                 ],
             ],

@@ -59,6 +59,8 @@ final class FiguresController extends Controller
             throw Refused::at(ltrim($problem->pointer, '/'), $problem->problem);
         }
 
-        return new JsonResponse(['result' => $values === null ? null : $figure->compute($values, $plan)->toArray()]);
+        return new JsonResponse([
+            'result' => $values === null ? null : $figure->compute($values, $plan)->toArray(),
+        ]);
     }
 }

@@ -24,18 +24,18 @@ final class FiguresPage
         $plan = $job === null ? null : House::of($job)->plan;
 
         return [
-            ...$job === null ? ['job' => null] : JobFrame::props($job, House::of($job)->circuit(), Progress::of($job)),
-            'house' =>
-                $plan === null
+            ...$job === null
+                ? ['job' => null]
+                : JobFrame::props($job, House::of($job)->circuit(), Progress::of($job)),
+            'house' => $plan === null
                     ? null
                     : Message::of(
                         'figures.page.house',
                         equipment: $plan->installation->archetype->title,
                         thermostat: $plan->profile->title,
                     ),
-            'figures' => array_map(static fn(Figure $f): array => self::figure($f, $plan), Figures::all()),
-            'overflow' =>
-                $plan === null || $plan->installation->archetype->coolStages === 0
+            'figures' => array_map(static fn (Figure $f): array => self::figure($f, $plan), Figures::all()),
+            'overflow' => $plan === null || $plan->installation->archetype->coolStages === 0
                     ? []
                     : OverflowPlacement::ways($plan),
         ];
@@ -50,7 +50,7 @@ final class FiguresPage
             'key' => $figure->key(),
             'title' => $figure->title(),
             'about' => $figure->about(),
-            'inputs' => array_map(static fn(Input $i): array => $i->toArray(), $figure->inputs($plan)),
+            'inputs' => array_map(static fn (Input $i): array => $i->toArray(), $figure->inputs($plan)),
             'result' => $values === null ? null : $figure->compute($values, $plan)->toArray(),
         ];
     }

@@ -30,8 +30,11 @@ final class HandOver
             Append::open($job);
             self::ready($job);
             $missing = self::missing($job);
-            if ($missing !== [] && !$unsigned) {
-                throw Refused::at('signatures', Message::of('handover.hand-over.not-signed-yet-by-ask', who: $missing));
+            if ($missing !== [] && ! $unsigned) {
+                throw Refused::at(
+                    'signatures',
+                    Message::of('handover.hand-over.not-signed-yet-by-ask', who: $missing),
+                );
             }
             $job->forceFill(['handed_over_at' => now(), 'handed_over_as' => self::names($job)])->save();
 
@@ -68,7 +71,7 @@ final class HandOver
         if ($job->isPractice()) {
             throw Refused::at('handover', Message::of('handover.hand-over.practice-not-handed-over-nothing'));
         }
-        $open = array_filter(Progress::of($job)->handover(), static fn(array $l): bool => !$l['done']);
+        $open = array_filter(Progress::of($job)->handover(), static fn (array $l): bool => ! $l['done']);
         if ($open !== []) {
             throw Refused::at(
                 'handover',

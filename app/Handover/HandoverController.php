@@ -46,9 +46,9 @@ final class HandoverController extends Controller
                 'name' => ['required', 'string', 'max:80'],
                 'strokes' => [
                     'required',
-                    static fn(string $field, mixed $strokes, Closure $fail) => Signature::areStrokes($strokes)
+                    static fn (string $field, mixed $strokes, Closure $fail) => Signature::areStrokes($strokes)
                         ? null
-                        : $fail(Signature::ALLOWED),
+                        : $fail(Words::of('handover.signature.allowed')),
                 ],
             ],
             ['name.required' => 'Write the name of who signs.', 'strokes.required' => 'Sign in the field first.'],
@@ -58,7 +58,7 @@ final class HandoverController extends Controller
             $request->string('id')->toString(),
             $job,
             self::user($request),
-            static fn(): array => [
+            static fn (): array => [
                 'role' => $request->string('role')->toString(),
                 'name' => trim($request->string('name')->toString()),
                 'strokes' => json_encode($request->input('strokes'), JSON_THROW_ON_ERROR),
@@ -78,7 +78,7 @@ final class HandoverController extends Controller
             ->with('user')
             ->get()
             ->map(
-                static fn(Reading $r): array => [
+                static fn (Reading $r): array => [
                     'at' => $r->at->toIso8601String(),
                     'by' => $r->writtenBy(),
                     'stage' => $r->stage->value,
@@ -109,7 +109,9 @@ final class HandoverController extends Controller
     {
         $this->authorize('view', $job);
         $pdf = new Dompdf(new Options(['isRemoteEnabled' => false, 'defaultFont' => 'DejaVu Sans']));
-        $pdf->loadHtml(view('handover', ['page' => Words::spoken(HandoverPage::props($job)), 'job' => $job])->render());
+        $pdf->loadHtml(
+            view('handover', ['page' => Words::spoken(HandoverPage::props($job)), 'job' => $job])->render(),
+        );
         $pdf->setPaper($request->query('paper') === 'letter' ? 'letter' : 'a4');
         $pdf->render();
 

@@ -45,37 +45,49 @@ final class HandoverPage
             'thermostat' => $plan?->profile->title,
             'facts' => self::facts($job),
             'wiring' => $plan === null ? [] : self::wiring($plan),
-            'link' =>
-                $plan?->profile->link === null
+            'link' => $plan?->profile->link === null
                     ? null
                     : Message::of(
-                        $plan->landing->linkIn ? 'handover.handover-page.link-in' : 'handover.handover-page.link-out',
+                        $plan->landing->linkIn
+                            ? 'handover.handover-page.link-in'
+                            : 'handover.handover-page.link-out',
                         a: $plan->profile->link[0],
                         b: $plan->profile->link[1],
                     ),
             'settings' => $plan === null ? [] : self::settings($job, $plan),
             'proofs' => self::proofs($progress, $notes),
-            'survey' => array_values($survey->map(static fn(Reading $r): array => ReadingView::of($r, $notes))->all()),
+            'survey' => array_values(
+                $survey->map(static fn (Reading $r): array => ReadingView::of($r, $notes))->all(),
+            ),
             'loads' => $plan === null ? [] : self::loads($job, $plan, $notes),
             'measurements' => array_values(
-                $job->measurements()->get()->map(static fn(Measurement $m): array => MeasurementView::of($m))->all(),
+                $job
+                    ->measurements()
+                    ->get()
+                    ->map(static fn (Measurement $m): array => MeasurementView::of($m))
+                    ->all(),
             ),
             'unexplained' => self::unexplained($job, $notes),
             'waived' => self::waived($progress),
             'photos' => array_values(
-                array_filter(PhotoView::all($job), static fn(array $p): bool => $p['url'] !== null),
+                array_filter(PhotoView::all($job), static fn (array $p): bool => $p['url'] !== null),
             ),
             'figures' => $plan === null ? [] : self::figures($plan),
             'customer' => $plan === null ? null : $plan->choice->customer ?? null,
             'choice' => $plan?->choice?->toArray(),
             'signatures' => self::signatures($job),
-            'unsigned' =>
-                $job->handed_over_at === null ? HandOver::missing($job) : $job->handed_over_as['unsigned'] ?? [],
+            'unsigned' => self::unsigned($job),
             'simulated' => self::simulated($job),
             'lines' => $progress->handover(),
             'restore' => $progress->restore(),
             'open' => OpenMatters::of($job, $progress, $notes),
         ];
+    }
+
+    /** @return list<string> signatures that are missing now, or were when it was handed over */
+    private static function unsigned(Job $job): array
+    {
+        return $job->handed_over_at === null ? HandOver::missing($job) : $job->handed_over_as['unsigned'] ?? [];
     }
 
     /** @return list<array<string, mixed>> */
@@ -86,10 +98,9 @@ final class HandoverPage
                 ->signatures()
                 ->get()
                 ->map(
-                    static fn(Signature $s): array => [
+                    static fn (Signature $s): array => [
                         'role' => $s->role,
-                        'name' =>
-                            $s->from_file === null
+                        'name' => $s->from_file === null
                                 ? $s->name
                                 : Message::of('handover.handover-page.in-file', name: $s->name),
                         'strokes' => json_decode($s->strokes, true),
@@ -114,7 +125,7 @@ final class HandoverPage
     {
         $rows = [];
         foreach ($progress->calls() as $call) {
-            if ($call['waived'] !== null && !$call['proved']) {
+            if ($call['waived'] !== null && ! $call['proved']) {
                 $rows[] = ['call' => $call['label'], 'reason' => $call['waived']];
             }
         }
@@ -122,7 +133,10 @@ final class HandoverPage
         return $rows;
     }
 
-    /** @return list<array{title: Message, verdict: Message, tone: string}> figures of this house that are whole without anything typed */
+    /**
+     * @return list<array{title: Message, verdict: Message, tone: string}> figures of this house that are whole
+     *     without anything typed
+     */
     private static function figures(Plan $plan): array
     {
         $rows = [];
@@ -145,7 +159,7 @@ final class HandoverPage
         $house = House::of($job)->installation;
         $facts = $house->facts;
         $transformer = $house->transformers()[0] ?? null;
-        $rated = static fn(bool $known, Quantity $figure): Message => Message::of(
+        $rated = static fn (bool $known, Quantity $figure): Message => Message::of(
             $known ? 'handover.handover-page.found' : 'handover.handover-page.assumed',
             figure: $figure,
         );
@@ -161,8 +175,7 @@ final class HandoverPage
             ],
             [
                 'label' => Message::of('handover.handover-page.fuse'),
-                'value' =>
-                    $transformer?->fuseAmps === null
+                'value' => $transformer?->fuseAmps === null
                         ? Message::of('handover.handover-page.none')
                         : $rated($facts->fuseAmps !== null, Quantity::of($transformer->fuseAmps, Unit::Amps)),
             ],
@@ -185,7 +198,7 @@ final class HandoverPage
     private static function wiring(Plan $plan): array
     {
         return array_map(
-            static fn(PlannedConductor $p): array => [
+            static fn (PlannedConductor $p): array => [
                 'number' => $p->conductor->number,
                 'colour' => $p->conductor->colour->value,
                 'stripe' => $p->conductor->stripe?->value,
@@ -203,10 +216,8 @@ final class HandoverPage
     {
         $entered = Progress::entered($job);
         $rows = [];
-        foreach (
-            array_filter(Derivation::all($plan), static fn(DerivedSetting $s): bool => $s->lacking === null)
-            as $setting
-        ) {
+        $has = static fn (DerivedSetting $s): bool => $s->lacking === null;
+        foreach (array_filter(Derivation::all($plan), $has) as $setting) {
             $value = $entered[$setting->key->value] ?? null;
             $rows[] = [
                 'label' => $setting->key->label(),
@@ -232,7 +243,7 @@ final class HandoverPage
                 ->readings()
                 ->whereKey($notes->marked())
                 ->get()
-                ->map(static fn(Reading $r): array => ReadingView::of($r, $notes))
+                ->map(static fn (Reading $r): array => ReadingView::of($r, $notes))
                 ->all(),
         );
     }
@@ -243,7 +254,7 @@ final class HandoverPage
         $rows = LoadCheckView::all($job, $plan, $notes);
 
         return array_values(
-            array_filter($rows, static fn(array $row): bool => array_filter((array) $row['read']) !== []),
+            array_filter($rows, static fn (array $row): bool => array_filter((array) $row['read']) !== []),
         );
     }
 
@@ -252,23 +263,22 @@ final class HandoverPage
     {
         return array_values(
             array_map(
-                static fn(StepRecord $r): array => [
+                static fn (StepRecord $r): array => [
                     'key' => $r->step->key(),
-                    'call' =>
-                        $r->step->call === CallName::Idle
+                    'call' => $r->step->call === CallName::Idle
                             ? Message::of('handover.handover-page.before-power')
                             : $r->step->call->label(),
                     'method' => $r->step->method->label(),
                     'state' => $r->state(),
                     'readings' => array_values(
                         array_map(
-                            static fn(Reading $reading): array => ReadingView::of($reading, $notes),
+                            static fn (Reading $reading): array => ReadingView::of($reading, $notes),
                             $r->readings,
                         ),
                     ),
                     'signs' => array_values(
                         array_map(
-                            static fn($o): array => [
+                            static fn ($o): array => [
                                 'sign' => $o->sign,
                                 'seen' => $o->seen,
                                 'outcome' => $o->outcome->value,
@@ -278,7 +288,7 @@ final class HandoverPage
                         ),
                     ),
                 ],
-                array_filter($progress->steps(), static fn(StepRecord $r): bool => $r->startedAt !== null),
+                array_filter($progress->steps(), static fn (StepRecord $r): bool => $r->startedAt !== null),
             ),
         );
     }

@@ -28,14 +28,22 @@ use Unionbit\Core\Words\Message;
  */
 final readonly class OpenMatters
 {
-    private function __construct(private Job $job, private Progress $progress, private ReadingNotes $notes) {}
+    private function __construct(private Job $job, private Progress $progress, private ReadingNotes $notes)
+    {
+    }
 
     /** @return list<Message> with why it matters */
     public static function of(Job $job, Progress $progress, ReadingNotes $notes): array
     {
         $open = new self($job, $progress, $notes);
 
-        return [...$open->failed(), ...$open->measured(), ...$open->read(), ...$open->findings(), ...$open->pairings()];
+        return [
+            ...$open->failed(),
+            ...$open->measured(),
+            ...$open->read(),
+            ...$open->findings(),
+            ...$open->pairings(),
+        ];
     }
 
     /** @return list<Message> readings and signs of the steps' last runs */
@@ -72,7 +80,7 @@ final readonly class OpenMatters
     {
         $open = [];
         $rows = $this->job->counting($this->job->measurements())->get();
-        foreach ($rows->groupBy(static fn(Measurement $m): string => $m->figure->value . $m->call) as $measured) {
+        foreach ($rows->groupBy(static fn (Measurement $m): string => $m->figure->value.$m->call) as $measured) {
             $last = $measured->last();
             if ($last !== null && $last->tone === 'fault') {
                 $open[] = Message::of(
@@ -86,22 +94,24 @@ final readonly class OpenMatters
         return $open;
     }
 
-    /** @return list<Message> readings outside the steps that failed, and were neither corrected nor read again as expected */
+    /**
+     * @return list<Message> readings outside the steps that failed, and were neither corrected nor read again as
+     *     expected
+     */
     private function read(): array
     {
         $readings = $this->job->counting($this->job->readings())->get();
         $corrected = $readings->pluck('corrects_id')->filter()->all();
         $open = [];
         foreach (
-            $readings->where('outcome', Outcome::Fail)->whereNull('step')->whereNotIn('id', $corrected)
-            as $reading
+            $readings->where('outcome', Outcome::Fail)->whereNull('step')->whereNotIn('id', $corrected) as $reading
         ) {
             $again = $readings->contains(
-                static fn(Reading $r): bool => $r->seq > $reading->seq &&
+                static fn (Reading $r): bool => $r->seq > $reading->seq &&
                     $r->outcome === Outcome::Pass &&
                     [$r->a, $r->b, $r->mode] === [$reading->a, $reading->b, $reading->mode],
             );
-            if (!$again) {
+            if (! $again) {
                 $open[] = Message::of(
                     'handover.open-matters.reading',
                     a: $reading->a,
@@ -119,15 +129,15 @@ final readonly class OpenMatters
     {
         $findings = array_filter(
             SurveyReadings::screeningAsLeft($this->job, $this->progress->isLanded()),
-            static fn(Finding $f): bool => $f->severity !== Severity::Good && $f->severity !== Severity::Note,
+            static fn (Finding $f): bool => $f->severity !== Severity::Good && $f->severity !== Severity::Note,
         );
         $proved = $this->proved();
-        $settled = static fn(Finding $f): bool => $f->code === 'SC11' &&
+        $settled = static fn (Finding $f): bool => $f->code === 'SC11' &&
             $f->conductors !== [] &&
             array_diff($f->conductors, $proved) === [];
 
         return array_values(
-            array_map(Stops::says(...), array_filter($findings, static fn(Finding $f): bool => !$settled($f))),
+            array_map(Stops::says(...), array_filter($findings, static fn (Finding $f): bool => ! $settled($f))),
         );
     }
 
@@ -138,8 +148,8 @@ final readonly class OpenMatters
         $proved = $this->proved();
         $open = [];
         foreach ($plan === null ? [] : PlannedConductor::all($plan) as $planned) {
-            $assumed = $planned->wall->terminal !== null && !$planned->conductor->evidence->isProof();
-            if ($assumed && !in_array($planned->id(), $proved, true)) {
+            $assumed = $planned->wall->terminal !== null && ! $planned->conductor->evidence->isProof();
+            if ($assumed && ! in_array($planned->id(), $proved, true)) {
                 $open[] = Message::of(
                     'handover.open-matters.pairing-no-call-uses-proved',
                     conductor: $planned->conductor->name(),
@@ -155,26 +165,26 @@ final readonly class OpenMatters
     private function proved(): array
     {
         $plan = House::of($this->job)->plan;
-        if ($plan === null || !$this->progress->isLanded()) {
+        if ($plan === null || ! $this->progress->isLanded()) {
             return [];
         }
         $passed = array_filter(
             $this->progress->steps(),
-            static fn(StepRecord $r): bool => $r->state() === 'passed' && $r->step->method->provesPairing(),
+            static fn (StepRecord $r): bool => $r->state() === 'passed' && $r->step->method->provesPairing(),
         );
         $screws = array_merge(
             ...array_values(
-                array_map(static fn(StepRecord $r): array => [...$r->step->closes, $r->step->hot], $passed),
+                array_map(static fn (StepRecord $r): array => [...$r->step->closes, $r->step->hot], $passed),
             ),
         );
         $common = $passed === [] ? [] : self::commons($plan);
 
         return array_values(
             array_map(
-                static fn(PlannedConductor $p): string => $p->id(),
+                static fn (PlannedConductor $p): string => $p->id(),
                 array_filter(
                     PlannedConductor::all($plan),
-                    static fn(PlannedConductor $p): bool => in_array(
+                    static fn (PlannedConductor $p): bool => in_array(
                         $p->wall->terminal,
                         [...$screws, ...$common],
                         true,

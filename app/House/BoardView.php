@@ -57,9 +57,8 @@ final readonly class BoardView
             'boardStubs' => $view->boardStubs(),
             'module' => $view->module(),
             'kit' => $view->kit(),
-            'plate' => array_map(static fn(PlateTerminal $t): string => $t->printed, $plan->profile->terminals),
-            'link' =>
-                $link === null
+            'plate' => array_map(static fn (PlateTerminal $t): string => $t->printed, $plan->profile->terminals),
+            'link' => $link === null
                     ? null
                     : [
                         'a' => $link[0],
@@ -70,7 +69,7 @@ final readonly class BoardView
             'outdoorCable' => $outdoor?->label() ?? '',
             'outdoor' => array_map($view->outdoorRow(...), $outdoor->conductors ?? []),
             'ties' => array_map(
-                static fn(Jumper $j): array => [
+                static fn (Jumper $j): array => [
                     'place' => $j->place->value,
                     'a' => $j->a,
                     'b' => $j->b,
@@ -102,7 +101,8 @@ final readonly class BoardView
     /**
      * What an operating point looks like on the board.
      *
-     * @return array{energised: list<string>, low: object, loads: array<string, array{state: string, label: Message}>, amps: float, notes: list<Message>}
+     * @return array{energised: list<string>, low: object, loads: array<string, array{state: string, label: Message}>,
+     *     amps: float, notes: list<Message>}
      */
     public static function state(Plan $plan, OperatingPoint $point): array
     {
@@ -122,10 +122,11 @@ final readonly class BoardView
         return [
             'energised' => array_map(strval(...), array_keys($energised)),
             'low' => (object) array_map(
-                static fn(float $v): Quantity => Quantity::of($v, Unit::Volts, 0),
+                static fn (float $v): Quantity => Quantity::of($v, Unit::Volts, 0),
                 array_filter(
                     $energised,
-                    static fn(float $v, string $id): bool => $v < Circuit::PULL_IN_VOLTS && str_ends_with($id, '.mid'),
+                    static fn (float $v, string $id): bool => $v < Circuit::PULL_IN_VOLTS &&
+                        str_ends_with($id, '.mid'),
                     ARRAY_FILTER_USE_BOTH,
                 ),
             ),
@@ -142,7 +143,7 @@ final readonly class BoardView
         $board = $this->plan->landing->indoor[$conductor->number] ?? $conductor->far;
 
         return [
-            'id' => 'A' . $conductor->number,
+            'id' => 'A'.$conductor->number,
             'number' => $conductor->number,
             'colour' => $conductor->colour->value,
             'stripe' => $conductor->stripe?->value,
@@ -154,8 +155,7 @@ final readonly class BoardView
             'moved' => $this->isMoved($conductor, $lands),
             'board' => $board->terminal,
             'boardState' => $board->state->value,
-            'boardMoved' =>
-                $board->label() !== $conductor->far->label() && !($board->isFree() && $conductor->far->isFree()),
+            'boardMoved' => $board != $conductor->far && ! ($board->isFree() && $conductor->far->isFree()),
             'load' => $board->terminal === null ? null : $this->hangsOn(Place::Indoor, $board->terminal),
         ];
     }
@@ -164,14 +164,15 @@ final readonly class BoardView
     private function outdoorRow(Conductor $conductor): array
     {
         return [
-            'id' => 'B' . $conductor->number,
+            'id' => 'B'.$conductor->number,
             'number' => $conductor->number,
             'colour' => $conductor->colour->value,
             'stripe' => $conductor->stripe?->value,
             'board' => $conductor->near->terminal,
             'outdoor' => $conductor->far->terminal,
-            'load' =>
-                $conductor->far->terminal === null ? null : $this->hangsOn(Place::Outdoor, $conductor->far->terminal),
+            'load' => $conductor->far->terminal === null
+                    ? null
+                    : $this->hangsOn(Place::Outdoor, $conductor->far->terminal),
         ];
     }
 
@@ -179,13 +180,14 @@ final readonly class BoardView
     private function module(): array
     {
         $leads = [];
-        foreach (
-            $this->plan->profile->outputs === Place::Module ? $this->plan->installation->archetype->terminals : []
-            as $terminal
-        ) {
+        $leading =
+            $this->plan->profile->outputs === Place::Module ? $this->plan->installation->archetype->terminals : [];
+        foreach ($leading as $terminal) {
             $serving =
                 $terminal->place === Place::Indoor
-                    ? $this->plan->profile->serving(Meaning::of($terminal->name, $this->plan->installation->archetype))
+                    ? $this->plan->profile->serving(
+                        Meaning::of($terminal->name, $this->plan->installation->archetype),
+                    )
                     : null;
             if ($serving !== null) {
                 $leads[] = "{$serving->printed} to {$terminal->printed}";
@@ -201,7 +203,7 @@ final readonly class BoardView
         return $this->plan->changes->sharedKit
             ? array_values(
                 array_map(
-                    static fn(EquipmentTerminal $t): string => $t->printed,
+                    static fn (EquipmentTerminal $t): string => $t->printed,
                     SharedKit::screws($this->plan->installation->archetype),
                 ),
             )
@@ -222,9 +224,10 @@ final readonly class BoardView
         $was =
             $was === null
                 ? null
-                : $this->plan->profile->serving(Meaning::of($was, $this->plan->installation->archetype))->name ?? $was;
+                : $this->plan->profile->serving(Meaning::of($was, $this->plan->installation->archetype))->name ??
+                    $was;
 
-        return $was !== $now && !($was?->isHot() === true && $now?->isHot() === true);
+        return $was !== $now && ! ($was?->isHot() === true && $now?->isHot() === true);
     }
 
     /** @return list<array{printed: string, point: string, hot: bool}> plate screws on which nothing lands */
@@ -244,12 +247,15 @@ final readonly class BoardView
             }
         }
 
-        usort($stubs, static fn(array $a, array $b): int => $b['hot'] <=> $a['hot']);
+        usort($stubs, static fn (array $a, array $b): int => $b['hot'] <=> $a['hot']);
 
         return $stubs;
     }
 
-    /** @return list<array{printed: string, point: string, load: ?array<string, string|Message>}> board screws that no conductor of the wall cable reaches */
+    /**
+     * @return list<array{printed: string, point: string, load: ?array<string, string|Message>}> board screws that no
+     *     conductor of the wall cable reaches
+     */
     private function boardStubs(): array
     {
         $used = [];
@@ -258,12 +264,13 @@ final readonly class BoardView
         }
         $free = array_filter(
             $this->plan->installation->archetype->terminals,
-            static fn(EquipmentTerminal $t): bool => $t->place === Place::Indoor && !in_array($t->printed, $used, true),
+            static fn (EquipmentTerminal $t): bool => $t->place === Place::Indoor &&
+                ! in_array($t->printed, $used, true),
         );
 
         return array_values(
             array_map(
-                fn(EquipmentTerminal $t): array => [
+                fn (EquipmentTerminal $t): array => [
                     'printed' => $t->printed,
                     'point' => $t->point(),
                     'load' => $this->hangsOn(Place::Indoor, $t->printed),
@@ -298,8 +305,7 @@ final readonly class BoardView
 
             return [
                 'id' => '',
-                'label' =>
-                    $va === null
+                'label' => $va === null
                         ? Message::of('house.board-view.transformer')
                         : Message::of('house.board-view.transformer-va', va: Quantity::of($va, Unit::VoltAmps)),
                 'kind' => 'source',
@@ -314,8 +320,8 @@ final readonly class BoardView
         foreach ([false, true] as $overTies) {
             $reached = $this->netlist->region(
                 $terminal->point(),
-                static fn(Element $e): bool => $e->kind->isCopper() &&
-                    !$e->isOpen() &&
+                static fn (Element $e): bool => $e->kind->isCopper() &&
+                    ! $e->isOpen() &&
                     ($overTies || $e->kind !== ElementKind::Jumper),
             );
             foreach ($archetype->loads as $load) {

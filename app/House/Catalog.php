@@ -20,7 +20,9 @@ final class Catalog
     /** @var array<string, Profile> */
     private array $profiles = [];
 
-    public function __construct(private readonly string $directory) {}
+    public function __construct(private readonly string $directory)
+    {
+    }
 
     public function archetype(string $id): Archetype
     {
@@ -50,12 +52,15 @@ final class Catalog
     public function ids(string $kind): array
     {
         return array_map(
-            static fn(string $file): string => basename($file, '.json'),
+            static fn (string $file): string => basename($file, '.json'),
             glob("{$this->directory}/{$kind}/*.json") ?: [],
         );
     }
 
-    /** @return array<string, mixed> a crew's own profile, one that was put away included: plans keep what they were made with */
+    /**
+     * @return array<string, mixed> a crew's own profile, one that was put away included: plans keep what they were
+     *     made with
+     */
     private function own(string $id): array
     {
         return OwnProfile::withTrashed()->findOrFail($id)->profile;
@@ -64,7 +69,7 @@ final class Catalog
     private function json(string $file): mixed
     {
         $path = "{$this->directory}/{$file}";
-        if (!is_file($path)) {
+        if (! is_file($path)) {
             throw new RuntimeException("The catalogue has no {$file}.");
         }
 

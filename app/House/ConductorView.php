@@ -46,7 +46,7 @@ final class ConductorView
             'near' => $conductor->near->toArray(),
             'far' => $conductor->far->toArray(),
             'evidence' => self::evidence($conductor->evidence),
-            'condition' => array_map(static fn(Condition $c): Message => $c->label(), $conductor->condition),
+            'condition' => array_map(static fn (Condition $c): Message => $c->label(), $conductor->condition),
             'loopOhms' => $conductor->loopOhms,
             'splice' => $conductor->colourAfterSplice?->value,
             'spare' => $conductor->isSpare(),
@@ -57,7 +57,7 @@ final class ConductorView
     /** The one-line entry that describes this conductor, to be changed and sent again. */
     private static function line(Conductor $conductor): string
     {
-        $end = static fn(End $end): string => $end->terminal !== null &&
+        $end = static fn (End $end): string => $end->terminal !== null &&
         preg_match('/^[A-Za-z0-9\/]+$/', $end->terminal) !== 1
             ? "\"{$end->terminal}\""
             : $end->terminal ??
@@ -73,10 +73,13 @@ final class ConductorView
             Evidence::ColourOnly => ' ?',
             Evidence::Unknown => '',
         };
-        $colour = $conductor->colour->value . ($conductor->stripe === null ? '' : '/' . $conductor->stripe->value);
+        $colour = $conductor->colour->value.($conductor->stripe === null ? '' : '/'.$conductor->stripe->value);
         $splice = $conductor->colourAfterSplice === null ? '' : " splice {$conductor->colourAfterSplice->value}";
 
-        $condition = implode('', array_map(static fn(Condition $c): string => " {$c->value}", $conductor->condition));
+        $condition = implode(
+            '',
+            array_map(static fn (Condition $c): string => " {$c->value}", $conductor->condition),
+        );
         $ohms = $conductor->loopOhms === null ? '' : " {$conductor->loopOhms}ohm";
 
         return "{$colour} {$end($conductor->near)}>{$end($conductor->far)}{$flag}{$splice}{$condition}{$ohms}";

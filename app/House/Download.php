@@ -17,12 +17,16 @@ final class Download
     public static function of(Request $request, Job $job, string $what, string $type, string $content): Response
     {
         $user = $request->user();
-        SecurityLog::write(SecurityKind::Exported, "{$what} of job {$job->id}", $user instanceof User ? $user : null);
+        SecurityLog::write(
+            SecurityKind::Exported,
+            "{$what} of job {$job->id}",
+            $user instanceof User ? $user : null,
+        );
         $shown = $type === 'image/svg+xml' ? 'inline' : 'attachment';
 
         return new Response($content, 200, [
             'Content-Type' => $type,
-            'Content-Disposition' => "{$shown}; filename=\"" . JobMark::fileName($job, $what) . '"',
+            'Content-Disposition' => "{$shown}; filename=\"".JobMark::fileName($job, $what).'"',
         ]);
     }
 }

@@ -15,6 +15,6 @@ final class FindingView
      */
     public static function all(array $findings): array
     {
-        return array_map(static fn(Finding $f): array => $f->toArray(), $findings);
+        return array_map(static fn (Finding $f): array => $f->toArray(), $findings);
     }
 }

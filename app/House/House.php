@@ -24,7 +24,9 @@ final class House
     /** @var ?list<Step> */
     private ?array $stepList = null;
 
-    private function __construct(public readonly Installation $installation, public readonly ?Plan $plan) {}
+    private function __construct(public readonly Installation $installation, public readonly ?Plan $plan)
+    {
+    }
 
     /** The house of a job as it stands; worked out once for each version of this very object. */
     public static function of(Job $job): self
@@ -42,7 +44,10 @@ final class House
     {
         $catalog = app(Catalog::class);
         $archetype = $job->survey['archetype'] ?? '';
-        $installation = SurveyFile::read($job->survey, $catalog->archetype(is_string($archetype) ? $archetype : ''));
+        $installation = SurveyFile::read(
+            $job->survey,
+            $catalog->archetype(is_string($archetype) ? $archetype : ''),
+        );
         $profile = $job->plan['profile'] ?? null;
 
         return new self(

@@ -16,12 +16,14 @@ final readonly class JobFiles
     /** A job file is a house, not an archive. */
     private const MOST_BYTES = 2_000_000;
 
-    public function __construct(private Catalog $catalog) {}
+    public function __construct(private Catalog $catalog)
+    {
+    }
 
     /** @throws InvalidData */
     public function read(string $path): JobFile
     {
-        if (!is_file($path) || !is_readable($path)) {
+        if (! is_file($path) || ! is_readable($path)) {
             throw InvalidData::unreadable('', Message::of('house.job-files.there-no-file-read', path: $path));
         }
         if (filesize($path) > self::MOST_BYTES) {
@@ -34,12 +36,15 @@ final readonly class JobFiles
     /** @throws InvalidData */
     public function parse(mixed $json): JobFile
     {
-        $known = ['archetypes' => $this->catalog->ids('equipment'), 'profiles' => $this->catalog->ids('thermostats')];
+        $known = [
+            'archetypes' => $this->catalog->ids('equipment'),
+            'profiles' => $this->catalog->ids('thermostats'),
+        ];
 
         return JobFile::read(
             $json,
-            fn(string $id) => in_array($id, $known['archetypes'], true) ? $this->catalog->archetype($id) : null,
-            fn(string $id) => in_array($id, $known['profiles'], true) ? $this->catalog->profile($id) : null,
+            fn (string $id) => in_array($id, $known['archetypes'], true) ? $this->catalog->archetype($id) : null,
+            fn (string $id) => in_array($id, $known['profiles'], true) ? $this->catalog->profile($id) : null,
             $known,
         );
     }
@@ -48,7 +53,7 @@ final readonly class JobFiles
     {
         return FaultCatalogue::read(
             json_decode(
-                (string) file_get_contents(config()->string('unionbit.catalog') . '/faults/faults.json'),
+                (string) file_get_contents(config()->string('unionbit.catalog').'/faults/faults.json'),
                 true,
                 flags: JSON_THROW_ON_ERROR,
             ),

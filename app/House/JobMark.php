@@ -38,8 +38,10 @@ final class JobMark
     /** A file's name: "demo-data-tollhouse-system-readings.csv". */
     public static function fileName(Job $job, string $what): string
     {
-        return Str::slug(trim(Words::say(self::of($job) ?? Message::none()) . " {$job->site} {$job->system_name}")) .
-            ($what[0] === '.' ? '' : '-') .
+        return Str::slug(
+            trim(Words::say(self::of($job) ?? Message::none())." {$job->site} {$job->system_name}"),
+        ).
+            ($what[0] === '.' ? '' : '-').
             $what;
     }
 
@@ -55,6 +57,6 @@ final class JobMark
 
         return $mark === null
             ? $rows
-            : array_map(static fn(array $row): array => [...$row, 'mark' => Words::say($mark)], $rows);
+            : array_map(static fn (array $row): array => [...$row, 'mark' => Words::say($mark)], $rows);
     }
 }

@@ -17,7 +17,9 @@ final readonly class ProfileShelf
 {
     private const MOST = 60;
 
-    public function __construct(private Catalog $catalog) {}
+    public function __construct(private Catalog $catalog)
+    {
+    }
 
     /** @return list<Profile> */
     public function of(int $crewId): array
@@ -26,7 +28,9 @@ final readonly class ProfileShelf
 
         return [
             ...$this->catalog->profiles(),
-            ...array_values($own->map(static fn(OwnProfile $p): Profile => ProfileReader::read($p->profile))->all()),
+            ...array_values(
+                $own->map(static fn (OwnProfile $p): Profile => ProfileReader::read($p->profile))->all(),
+            ),
         ];
     }
 
@@ -65,7 +69,7 @@ final readonly class ProfileShelf
                 Message::of('house.profile-shelf.shelf-holds-profiles-your-own', most: self::MOST),
             );
         }
-        $id = 'own-' . strtolower((string) Str::ulid());
+        $id = 'own-'.strtolower((string) Str::ulid());
         OwnProfile::query()->create(['id' => $id, 'crew_id' => $crewId, 'profile' => ['id' => $id, ...$json]]);
 
         return ProfileReader::read(['id' => $id, ...$json]);

@@ -17,7 +17,7 @@ final class Refused extends Exception implements ShouldntReport
     /** @param  array<string, list<Message>>  $problems  by field */
     private function __construct(public readonly array $problems)
     {
-        parent::__construct('Refused: ' . implode(', ', array_keys($problems)));
+        parent::__construct('Refused: '.implode(', ', array_keys($problems)));
     }
 
     public static function at(string $field, Message ...$problems): self

@@ -25,11 +25,11 @@ final class SurveyReadings
             ->whereIn('mode', ['V', 'O'])
             ->get();
         $corrected = $readings->pluck('corrects_id')->filter()->all();
-        $standing = $readings->reject(static fn(Reading $r): bool => in_array($r->id, $corrected, true));
+        $standing = $readings->reject(static fn (Reading $r): bool => in_array($r->id, $corrected, true));
 
         return array_values(
             $standing
-                ->map(static fn(Reading $r): SurveyReading => new SurveyReading($r->a, $r->b, $r->value, $r->mode))
+                ->map(static fn (Reading $r): SurveyReading => new SurveyReading($r->a, $r->b, $r->value, $r->mode))
                 ->all(),
         );
     }
@@ -63,7 +63,7 @@ final class SurveyReadings
     {
         $plan = House::of($job)->plan;
 
-        return $plan === null || !$landed
+        return $plan === null || ! $landed
             ? self::screening($job)
             : Screening::check(AsLeft::landed($plan), self::of($job));
     }

@@ -24,7 +24,8 @@ final readonly class ChangeDetails implements Edit
         private string $system,
         private VisitKind $kind,
         private ?array $planned,
-    ) {}
+    ) {
+    }
 
     public static function op(): string
     {

@@ -21,7 +21,9 @@ final readonly class CreateJob
 {
     private const OUTDOOR_FEET = 30.0;
 
-    public function __construct(private Catalog $catalog) {}
+    public function __construct(private Catalog $catalog)
+    {
+    }
 
     /**
      * @param  ?string  $archetypeId  null where nobody has seen the equipment yet: the survey asks

@@ -26,9 +26,11 @@ final class JobPolicy
         return $this->view($user, $job) && $job->handed_over_at === null;
     }
 
-    /** What belongs to the real job alone: its names and day, copies, signatures, the shelf. Practice has none of it. */
+    /**
+     * What belongs to the real job alone: its names and day, copies, signatures, the shelf. Practice has none of it.
+     */
     public function keep(User $user, Job $job): bool
     {
-        return $this->view($user, $job) && !$job->isPractice();
+        return $this->view($user, $job) && ! $job->isPractice();
     }
 }

@@ -24,7 +24,7 @@ final class JobsController extends Controller
             'find' => ['nullable', 'string', 'max:100'],
             'show' => ['nullable', Rule::in(JobsPage::SHOWS)],
             'day' => ['nullable', 'date_format:Y-m-d'],
-            'rows' => ['nullable', 'integer', 'between:1,' . JobsPage::MOST_ROWS],
+            'rows' => ['nullable', 'integer', 'between:1,'.JobsPage::MOST_ROWS],
         ]);
 
         return Inertia::render(
@@ -94,7 +94,10 @@ final class JobsController extends Controller
         return new JsonResponse(['version' => $job->version]);
     }
 
-    /** Puts a job away or takes it back, by name. Nothing recorded is lost: a deleted job stands in the archive's list. */
+    /**
+     * Puts a job away or takes it back, by name. Nothing recorded is lost: a deleted job stands in the archive's
+     * list.
+     */
     public function shelf(Request $request, Job $job): JsonResponse
     {
         $this->authorize('keep', $job);

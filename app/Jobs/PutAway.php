@@ -10,7 +10,10 @@ use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use Unionbit\Core\Words\Message;
 
-/** The shelf: archived or deleted by a person who is named there, and taken back. A handed-over record is only archived. */
+/**
+ * The shelf: archived or deleted by a person who is named there, and taken back. A handed-over record is only
+ * archived.
+ */
 final class PutAway
 {
     /** @param  string  $to  archive, list, delete or restore */
@@ -26,7 +29,8 @@ final class PutAway
                     ->forceFill(['archived_at' => $job->archived_at ?? now(), 'away_by_id' => $user->id])
                     ->save(),
                 'delete' => $job->forceFill(['away_by_id' => $user->id])->save() && $job->delete(),
-                'restore' => $job->forceFill(['archived_at' => null, 'away_by_id' => null])->save() && $job->restore(),
+                'restore' => $job->forceFill(['archived_at' => null, 'away_by_id' => null])->save() &&
+                    $job->restore(),
                 default => $job->forceFill(['archived_at' => null, 'away_by_id' => null])->save(),
             };
 

@@ -19,7 +19,8 @@ final readonly class SitePlace
         private string $site,
         private string $address,
         private string $system,
-    ) {}
+    ) {
+    }
 
     public static function fresh(string $site, string $address, string $system = 'System'): self
     {

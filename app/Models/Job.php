@@ -91,19 +91,19 @@ final class Job extends Model
     /** @return Attribute<string, never> */
     protected function site(): Attribute
     {
-        return Attribute::get(fn(): string => $this->handed_over_as['site'] ?? $this->system->site->name);
+        return Attribute::get(fn (): string => $this->handed_over_as['site'] ?? $this->system->site->name);
     }
 
     /** @return Attribute<string, never> */
     protected function address(): Attribute
     {
-        return Attribute::get(fn(): string => $this->handed_over_as['address'] ?? $this->system->site->address);
+        return Attribute::get(fn (): string => $this->handed_over_as['address'] ?? $this->system->site->address);
     }
 
     /** @return Attribute<string, never> */
     protected function systemName(): Attribute
     {
-        return Attribute::get(fn(): string => $this->handed_over_as['system'] ?? $this->system->name);
+        return Attribute::get(fn (): string => $this->handed_over_as['system'] ?? $this->system->name);
     }
 
     /** A copy of a job to practise on: nothing of it touches the real one. */
@@ -130,7 +130,7 @@ final class Job extends Model
     {
         return self::query()
             ->whereNull('practice_of_id')
-            ->whereHas('system.site', static fn(Builder $sites): Builder => $sites->where('name', $site))
+            ->whereHas('system.site', static fn (Builder $sites): Builder => $sites->where('name', $site))
             ->sole();
     }
 
@@ -156,7 +156,7 @@ final class Job extends Model
     public function simulatedRecords(): int
     {
         return array_sum(
-            array_map(static fn(HasMany $records): int => $records->where('simulated', true)->count(), [
+            array_map(static fn (HasMany $records): int => $records->where('simulated', true)->count(), [
                 $this->readings(),
                 $this->readingMarks(),
                 $this->observations(),

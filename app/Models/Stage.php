@@ -6,7 +6,10 @@ namespace App\Models;
 
 use Unionbit\Core\Words\Message;
 
-/** The stages of a job, in the order in which a person goes through them. Another stage is one entry here and its room. */
+/**
+ * The stages of a job, in the order in which a person goes through them. Another stage is one entry here and its
+ * room.
+ */
 enum Stage: string
 {
     case Survey = 'survey';
@@ -29,6 +32,6 @@ enum Stage: string
     /** @return list<self> */
     public static function withReadings(): array
     {
-        return array_values(array_filter(self::cases(), static fn(self $stage): bool => $stage->takesReadings()));
+        return array_values(array_filter(self::cases(), static fn (self $stage): bool => $stage->takesReadings()));
     }
 }

@@ -35,6 +35,9 @@ final class System extends Model
     /** @return HasMany<Job, $this> */
     public function visits(): HasMany
     {
-        return $this->hasMany(Job::class)->whereNull('practice_of_id')->orderByDesc('created_at')->orderByDesc('id');
+        return $this->hasMany(Job::class)
+            ->whereNull('practice_of_id')
+            ->orderByDesc('created_at')
+            ->orderByDesc('id');
     }
 }

@@ -27,8 +27,8 @@ final class MovesController extends Controller
         $job = $request->job();
         $key = $request->text('move');
         $plan = House::of($job)->plan;
-        $known = $plan === null ? [] : array_map(static fn(Move $m): string => $m->key, MoveList::of($plan));
-        if (!in_array($key, $known, true)) {
+        $known = $plan === null ? [] : array_map(static fn (Move $m): string => $m->key, MoveList::of($plan));
+        if (! in_array($key, $known, true)) {
             throw Refused::at('move', Message::of('plan.moves-controller.there-no-move-in-plan', key: $key));
         }
         $tick = ['move' => $key, 'done' => $request->boolean('done')];
@@ -50,14 +50,17 @@ final class MovesController extends Controller
     {
         Stops::refuse($job);
         $flag = PowerFlag::of($job);
-        if (!$flag->isIsolated()) {
+        if (! $flag->isIsolated()) {
             throw Refused::at(
                 'power',
                 Message::of('plan.moves-controller.conductors-moved-with-power-off', flag: $flag->says()),
             );
         }
         $missing = array_map(
-            static fn(string $place): Message => Message::of('plan.moves-controller.the', place: Place::from($place)),
+            static fn (string $place): Message => Message::of(
+                'plan.moves-controller.the',
+                place: Place::from($place),
+            ),
             Photographs::missing($job),
         );
         if ($missing !== []) {

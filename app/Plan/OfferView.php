@@ -19,15 +19,15 @@ final class OfferView
     public static function of(PlanOffer $candidate, Weights $weights): array
     {
         $calls = array_values(
-            array_filter($candidate->proof->calls, static fn(CallProof $p): bool => $p->call !== CallName::Idle),
+            array_filter($candidate->proof->calls, static fn (CallProof $p): bool => $p->call !== CallName::Idle),
         );
 
         return [
             'key' => self::key($candidate),
             'title' => $candidate->title(),
             'codes' => $candidate->codes(),
-            'ways' => array_map(static fn(WayOut $w): array => $w->toArray(), $candidate->ways),
-            'proved' => count(array_filter($calls, static fn(CallProof $p): bool => $p->isProved())),
+            'ways' => array_map(static fn (WayOut $w): array => $w->toArray(), $candidate->ways),
+            'proved' => count(array_filter($calls, static fn (CallProof $p): bool => $p->isProved())),
             'of' => count($calls),
             'lost' => $candidate->lost(),
             'parts' => $candidate->parts(),

@@ -29,7 +29,9 @@ final class PlanController extends Controller
 {
     private const MOST_REFUSED = 8;
 
-    public function __construct(private readonly ProfileShelf $shelf) {}
+    public function __construct(private readonly ProfileShelf $shelf)
+    {
+    }
 
     /** The plans for a thermostat on this house, by the weights given. */
     public function offers(Request $request, Job $job): JsonResponse
@@ -48,7 +50,7 @@ final class PlanController extends Controller
         }
         $weights = Weights::from($request->only(['capability', 'parts', 'time', 'risk']));
         $list = Planner::of(House::of($job)->installation, $profile, $weights);
-        $view = static fn(PlanOffer $c): array => OfferView::of($c, $weights);
+        $view = static fn (PlanOffer $c): array => OfferView::of($c, $weights);
 
         return new JsonResponse([
             'offered' => array_map($view, $list->offered),
@@ -71,14 +73,14 @@ final class PlanController extends Controller
         }
         $profiles = $this->shelf->of($job->crew_id);
         $facts = array_column(
-            array_map(static fn(Profile $p): array => ['id' => $p->id, ...self::facts($p)], $profiles),
+            array_map(static fn (Profile $p): array => ['id' => $p->id, ...self::facts($p)], $profiles),
             null,
             'id',
         );
 
         return new JsonResponse([
             'rows' => array_map(
-                static fn(array $row): array => [...$row, 'facts' => $facts[$row['profile']]],
+                static fn (array $row): array => [...$row, 'facts' => $facts[$row['profile']]],
                 ThermostatChoice::rank(House::of($job)->installation, $profiles, $wishes),
             ),
             'questions' => ThermostatChoice::questions(),
@@ -92,7 +94,7 @@ final class PlanController extends Controller
             $job,
             'wiring.csv',
             'text/csv; charset=utf-8',
-            static fn(Plan $plan): string => (new CsvEncoder([
+            static fn (Plan $plan): string => (new CsvEncoder([
                 CsvEncoder::ESCAPE_FORMULAS_KEY => true,
             ]))->encode(JobMark::rows($job, array_map(Words::spoken(...), WiringTable::rows($plan))), 'csv'),
         );
@@ -105,7 +107,7 @@ final class PlanController extends Controller
             $job,
             'wiring.svg',
             'image/svg+xml',
-            static fn(Plan $plan): string => WiringDrawing::wiring($plan, self::head($job)),
+            static fn (Plan $plan): string => WiringDrawing::wiring($plan, self::head($job)),
         );
     }
 
@@ -116,7 +118,7 @@ final class PlanController extends Controller
             $job,
             'labels.svg',
             'image/svg+xml',
-            static fn(Plan $plan): string => WiringDrawing::labels($plan, self::head($job)),
+            static fn (Plan $plan): string => WiringDrawing::labels($plan, self::head($job)),
         );
     }
 
@@ -129,13 +131,12 @@ final class PlanController extends Controller
     private static function facts(Profile $profile): array
     {
         return [
-            'Screws' => implode(' ', array_map(static fn($t): string => $t->printed, $profile->terminals)),
+            'Screws' => implode(' ', array_map(static fn ($t): string => $t->printed, $profile->terminals)),
             'Stages' => "{$profile->heatStages} heat, {$profile->coolStages} cool",
             'Heat pump' => $profile->heatPump ? 'yes' : 'no',
             'Runs on' => $profile->power->label(),
             'Takes' => $profile->powerVa > 0 ? sprintf('%g VA', $profile->powerVa) : 'nothing',
-            'Switches' =>
-                $profile->outputs->value === 'module'
+            'Switches' => $profile->outputs->value === 'module'
                     ? 'at the equipment'
                     : ($profile->switchesInFace
                         ? 'in the face'

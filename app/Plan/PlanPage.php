@@ -40,12 +40,12 @@ final class PlanPage
         return [
             ...JobFrame::props($job, $house->circuit(), $progress),
             'profiles' => array_map(
-                static fn(Profile $p): array => [
+                static fn (Profile $p): array => [
                     'id' => $p->id,
                     'title' => $p->title,
                     'power' => $p->power->label(),
                     'remote' => $p->remoteControl,
-                    'screws' => array_map(static fn($t): string => $t->printed, $p->terminals),
+                    'screws' => array_map(static fn ($t): string => $t->printed, $p->terminals),
                     'own' => str_starts_with($p->id, 'own-'),
                 ],
                 app(ProfileShelf::class)->of($job->crew_id),
@@ -68,22 +68,22 @@ final class PlanPage
             'choice' => $plan->choice?->toArray(),
             'short' => ShortPath::of($plan)?->toArray(),
             'ties' => array_map(
-                static fn(Jumper $j): array => ['place' => $j->place->value, 'label' => $j->label],
+                static fn (Jumper $j): array => ['place' => $j->place->value, 'label' => $j->label],
                 $plan->landing->jumpers,
             ),
             'boardScrews' => $plan->boardScrews(),
             'outdoorConductors' => array_map(
-                static fn(Conductor $c): array => ['id' => "B{$c->number}", 'name' => $c->name()],
+                static fn (Conductor $c): array => ['id' => "B{$c->number}", 'name' => $c->name()],
                 $plan->installation->outdoorCable()->conductors ?? [],
             ),
             'checks' => $used ? PreCheck::of($plan) : [],
             'carry' => Carry::of($plan->installation, $plan),
             'board' => BoardView::of($plan),
             'simulations' => BoardView::simulations($plan),
-            'proofs' => array_map(static fn(CallProof $p): array => $p->toArray(), Simulation::prove($plan)),
+            'proofs' => array_map(static fn (CallProof $p): array => $p->toArray(), Simulation::prove($plan)),
             'findings' => FindingView::all(MappingRules::check($plan)),
             'moves' => array_map(
-                static fn(Move $m): array => [...$m->toArray(), 'done' => $progress->isMoved($m->key)],
+                static fn (Move $m): array => [...$m->toArray(), 'done' => $progress->isMoved($m->key)],
                 MoveList::of($plan),
             ),
         ];

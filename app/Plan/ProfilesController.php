@@ -32,7 +32,10 @@ final class ProfilesController extends Controller
                 'json' => ['sometimes', 'string', 'max:60000'],
                 'title' => ['required_without:json', 'string', 'max:80'],
                 'screws' => ['required_without:json', 'string', 'max:120'],
-                'power' => ['required_without:json', Rule::in(['battery', 'common', 'common-or-battery', 'shared'])],
+                'power' => [
+                    'required_without:json',
+                    Rule::in(['battery', 'common', 'common-or-battery', 'shared']),
+                ],
                 'va' => ['required_without:json', 'numeric', 'between:0,20'],
                 'remote' => ['required_without:json', Rule::in(['none', 'own radio', 'bridge'])],
                 'switches' => ['required_without:json', Rule::in(['base', 'face'])],
@@ -86,7 +89,7 @@ final class ProfilesController extends Controller
             json_encode(
                 $own->profile,
                 JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR,
-            ) . "\n",
+            )."\n",
             200,
             ['Content-Type' => 'application/json', 'Content-Disposition' => "attachment; filename=\"{$id}.json\""],
         );

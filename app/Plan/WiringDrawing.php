@@ -37,21 +37,33 @@ final class WiringDrawing
         $height = 96 + self::ROW * count($rows);
         $svg = [
             self::text(24, 34, $site, 20, true),
-            self::text(24, 56, $plan->installation->archetype->title . ' · ' . Words::say($plan->profile->title), 13),
+            self::text(
+                24,
+                56,
+                $plan->installation->archetype->title.' · '.Words::say($plan->profile->title),
+                13,
+            ),
             self::text(24, 82, Words::of('plan.drawing.board'), 13, true),
             self::text(600, 82, Words::of('plan.drawing.wall'), 13, true),
         ];
         foreach ($rows as $index => $row) {
             $y = 102 + self::ROW * $index;
             if ($row['cable'] === '') {
-                $svg[] = self::text(24, $y + 4, trim("{$row['board']} {$row['wall']}: {$row['meaning']}"), 13, true);
+                $svg[] = self::text(
+                    24,
+                    $y + 4,
+                    trim("{$row['board']} {$row['wall']}: {$row['meaning']}"),
+                    13,
+                    true,
+                );
 
                 continue;
             }
             $colour = explode('/', $row['colour'])[0];
             $svg[] = self::text(24, $y + 4, $row['board'], 15, true);
             $svg[] = sprintf(
-                '<path d="M110 %1$dH560" stroke="%2$s" stroke-width="9"/><path d="M110 %1$dH560" stroke="%3$s" stroke-width="6"/>',
+                '<path d="M110 %1$dH560" stroke="%2$s" stroke-width="9"/>'.
+                    '<path d="M110 %1$dH560" stroke="%3$s" stroke-width="6"/>',
                 $y,
                 self::INK,
                 self::COLOURS[$colour] ?? '#999999',
@@ -61,7 +73,8 @@ final class WiringDrawing
                     '<rect x="238" y="%d" width="196" height="18" fill="#ffffff" stroke="%s"/>',
                     $y - 9,
                     self::INK,
-                ) . self::text(246, $y + 5, "{$row['cable']}{$row['number']} {$row['colour']} · {$row['meaning']}", 12);
+                ).
+                self::text(246, $y + 5, "{$row['cable']}{$row['number']} {$row['colour']} · {$row['meaning']}", 12);
             $svg[] = self::text(
                 600,
                 $y + 4,
@@ -106,9 +119,9 @@ final class WiringDrawing
                     $x,
                     $y,
                     self::INK,
-                ) .
-                self::text($x + 10, $y + 36, $letter, 26, true) .
-                self::text($x + 90, $y + 25, $name, 12) .
+                ).
+                self::text($x + 10, $y + 36, $letter, 26, true).
+                self::text($x + 90, $y + 25, $name, 12).
                 self::text($x + 90, $y + 44, Words::of("plan.drawing.{$end}-end"), 12);
         }
 
@@ -119,8 +132,8 @@ final class WiringDrawing
     private static function rows(Plan $plan): array
     {
         return array_map(
-            static fn(array $row): array => array_map(
-                static fn(string|Message $cell): string => is_string($cell) ? $cell : Words::say($cell),
+            static fn (array $row): array => array_map(
+                static fn (string|Message $cell): string => is_string($cell) ? $cell : Words::say($cell),
                 $row,
             ),
             WiringTable::rows($plan),
@@ -142,6 +155,13 @@ final class WiringDrawing
 
     private static function sheet(int $width, int $height, string $content): string
     {
-        return "<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"{$width}\" height=\"{$height}\" viewBox=\"0 0 {$width} {$height}\" font-family=\"sans-serif\">\n<rect width=\"{$width}\" height=\"{$height}\" fill=\"#ffffff\"/>\n{$content}\n</svg>\n";
+        return <<<SVG
+        <svg xmlns="http://www.w3.org/2000/svg" width="{$width}" height="{$height}"
+            viewBox="0 0 {$width} {$height}" font-family="sans-serif">
+        <rect width="{$width}" height="{$height}" fill="#ffffff"/>
+        {$content}
+        </svg>
+
+        SVG;
     }
 }

@@ -19,9 +19,9 @@ final class LoadCheckView
     public static function all(Job $job, Plan $plan, ReadingNotes $notes): array
     {
         $readings = $job->counting($job->readings())->where('stage', 'prove')->whereNull('step')->get();
-        $last = static fn(string $call, MeterMode $mode, string $a, string $b): ?Reading => $readings
+        $last = static fn (string $call, MeterMode $mode, string $a, string $b): ?Reading => $readings
             ->filter(
-                static fn(Reading $r): bool => ($r->call ?? 'idle') === $call &&
+                static fn (Reading $r): bool => ($r->call ?? 'idle') === $call &&
                     $r->mode === $mode &&
                     ($mode === MeterMode::Amps
                         ? $r->a === $a

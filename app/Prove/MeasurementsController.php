@@ -39,7 +39,7 @@ final class MeasurementsController extends Controller
             $request->id(),
             $job,
             $request->crewMember(),
-            static fn(): array => [
+            static fn (): array => [
                 'figure' => $kind,
                 'call' => $call,
                 'inputs' => $values,

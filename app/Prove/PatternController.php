@@ -23,7 +23,8 @@ final class PatternController extends Controller
         $this->authorize('view', $job);
         $plan = House::of($job)->plan;
         $seen = Progress::of($job)->seen();
-        $fits = $plan === null || $seen === [] ? [] : (new Pattern($plan->circuit(), $files->faults()))->explain($seen);
+        $fits =
+            $plan === null || $seen === [] ? [] : (new Pattern($plan->circuit(), $files->faults()))->explain($seen);
 
         return new JsonResponse([
             'calls' => count($seen),

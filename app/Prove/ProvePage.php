@@ -34,7 +34,7 @@ final class ProvePage
     public static function props(Job $job, Plan $plan): array
     {
         $progress = Progress::of($job);
-        $steps = array_map(static fn(StepRecord $r) => $r->step, array_values($progress->steps()));
+        $steps = array_map(static fn (StepRecord $r) => $r->step, array_values($progress->steps()));
         $sheet = StepSheet::of($plan, $steps);
         $notes = ReadingNotes::of($job, $progress->steps());
 
@@ -44,7 +44,7 @@ final class ProvePage
             'calls' => self::calls($progress),
             'steps' => array_values(
                 array_map(
-                    static fn(StepRecord $r): array => self::step($r, $sheet[$r->step->key()], $notes),
+                    static fn (StepRecord $r): array => self::step($r, $sheet[$r->step->key()], $notes),
                     $progress->steps(),
                 ),
             ),
@@ -59,7 +59,7 @@ final class ProvePage
                 $job
                     ->counting($job->measurements())
                     ->get()
-                    ->map(static fn(Measurement $m): array => MeasurementView::of($m))
+                    ->map(static fn (Measurement $m): array => MeasurementView::of($m))
                     ->all(),
             ),
             'splits' => TemperatureSplit::modes($plan->installation->archetype),
@@ -68,7 +68,10 @@ final class ProvePage
         ];
     }
 
-    /** @return list<array<string, mixed>> what is proved before power, the calls of the house, and a defrost: the first and the last can be left */
+    /**
+     * @return list<array<string, mixed>> what is proved before power, the calls of the house, and a defrost: the
+     *     first and the last can be left
+     */
     private static function calls(Progress $progress): array
     {
         $extra = static function (string $key, string $call, string $label) use ($progress): array {
@@ -111,20 +114,22 @@ final class ProvePage
         return (object) array_filter($why);
     }
 
-    /** @return array<string, array{label: Message, order: list<string>, keys: list<string>, reason: Message}> by school, what is left of its way */
+    /**
+     * @return array<string, array{label: Message, order: list<string>, keys: list<string>, reason: Message}> by
+     *     school, what is left of its way
+     */
     private static function routes(Plan $plan, Progress $progress, bool $live): array
     {
         $records = $progress->steps();
-        $done = array_keys(array_filter($records, static fn(StepRecord $r): bool => $r->state() === 'passed'));
+        $done = array_keys(array_filter($records, static fn (StepRecord $r): bool => $r->state() === 'passed'));
         foreach (
-            array_keys(array_filter($progress->calls(), static fn(array $c): bool => $c['waived'] !== null))
-            as $call
+            array_keys(array_filter($progress->calls(), static fn (array $c): bool => $c['waived'] !== null)) as $call
         ) {
             $done = [
                 ...$done,
                 ...array_filter(
                     array_keys($records),
-                    static fn(string $key): bool => str_starts_with($key, "{$call}."),
+                    static fn (string $key): bool => str_starts_with($key, "{$call}."),
                 ),
             ];
         }
@@ -135,14 +140,14 @@ final class ProvePage
         $routes = [];
         foreach (School::cases() as $school) {
             $route = Route::of(
-                array_map(static fn(StepRecord $r) => $r->step, array_values($records)),
+                array_map(static fn (StepRecord $r) => $r->step, array_values($records)),
                 $school,
                 new Waits($plan->installation),
                 $done,
             );
             $routes[$school->value] = [
                 'label' => $school->label(),
-                'order' => array_map(static fn($m): string => $m->value, $school->order()),
+                'order' => array_map(static fn ($m): string => $m->value, $school->order()),
                 'keys' => $route->keys,
                 'reason' => $route->reason,
             ];
@@ -152,7 +157,8 @@ final class ProvePage
     }
 
     /**
-     * @param  array{expected: list<array<string, mixed>>, board: array<string, mixed>, waitingBoard: array<string, mixed>}  $sheet
+     * @param  array{expected: list<array<string, mixed>>, board: array<string, mixed>, waitingBoard: array<string,
+     *     mixed>}  $sheet
      * @return array<string, mixed>
      */
     private static function step(StepRecord $record, array $sheet, ReadingNotes $notes): array
@@ -162,8 +168,10 @@ final class ProvePage
         return [
             'key' => $step->key(),
             'call' => $step->call->value,
-            'callLabel' =>
-                $step->call === CallName::Idle ? Message::of('prove.page.before-power') : $step->call->label(),
+            'callLabel' => match ($step->call) {
+                CallName::Idle => Message::of('prove.page.before-power'),
+                default => $step->call->label(),
+            },
             'method' => $step->method->value,
             'methodLabel' => $step->method->label(),
             'shows' => $step->method->shows(),
@@ -173,7 +181,7 @@ final class ProvePage
             'do' => $step->do,
             'hot' => $step->hot,
             'closes' => $step->closes,
-            'places' => array_map(static fn(Place $p): Message => $p->label(), $step->places()),
+            'places' => array_map(static fn (Place $p): Message => $p->label(), $step->places()),
             'follows' => $step->follows,
             'jumpers' => $step->setup->jumpers,
             'lifted' => $step->setup->lifted,

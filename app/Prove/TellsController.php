@@ -33,26 +33,29 @@ final class TellsController extends Controller
         $key = $request->string('step')->toString();
         $steps = House::of($job)->stepList();
         $step =
-            array_values(array_filter($steps, static fn(Step $s): bool => $s->key() === $key))[0] ??
+            array_values(array_filter($steps, static fn (Step $s): bool => $s->key() === $key))[0] ??
             throw Refused::at('step', Message::of('prove.tells-controller.there-no-proving-step-for', key: $key));
         $plan =
             House::of($job)->plan ??
             throw Refused::at('step', Message::of('prove.tells-controller.choose-thermostat-first'));
         $groups = Cache::remember(
-            'cannot-tell/' . StepSheet::key($plan) . "/{$key}",
+            'cannot-tell/'.StepSheet::key($plan)."/{$key}",
             self::A_DAY,
             static function () use ($plan, $step, $steps): array {
                 $others = array_values(
-                    array_filter($steps, static fn(Step $s): bool => $s->call === $step->call && $s !== $step),
+                    array_filter($steps, static fn (Step $s): bool => $s->call === $step->call && $s !== $step),
                 );
-                $groups = (new Separation($plan->circuit(), app(JobFiles::class)->faults()))->ofStep($step, $others);
+                $groups = (new Separation($plan->circuit(), app(JobFiles::class)->faults()))->ofStep(
+                    $step,
+                    $others,
+                );
                 $labels = array_combine(
-                    array_map(static fn(Step $s): string => $s->key(), $others),
-                    array_map(static fn(Step $s): Message => $s->method->label(), $others),
+                    array_map(static fn (Step $s): string => $s->key(), $others),
+                    array_map(static fn (Step $s): Message => $s->method->label(), $others),
                 );
 
                 return array_map(
-                    static fn(array $g): array => [
+                    static fn (array $g): array => [
                         'places' => $g['places'],
                         'told' => $g['told'] === null ? null : ['step' => $g['told'], 'label' => $labels[$g['told']]],
                     ],
@@ -64,19 +67,23 @@ final class TellsController extends Controller
         return new JsonResponse(['groups' => $groups]);
     }
 
-    /** What one pair of points would read with each single fault: those still in question once something has failed, else all. */
+    /**
+     * What one pair of points would read with each single fault: those still in question once something has failed,
+     * else all.
+     */
     public function tells(ReadingRequest $request): JsonResponse
     {
         $job = $request->job();
         $place = $request->place();
-        if (!in_array($place->mode, [MeterMode::Volts, MeterMode::Ohms], true)) {
+        if (! in_array($place->mode, [MeterMode::Volts, MeterMode::Ohms], true)) {
             throw Refused::at('mode', Message::of('prove.tells-controller.volts-or-ohms-can-be'));
         }
         $context = $place->context($job);
         $context->expect($place->mode, $place->a, $place->b);
         $faults = app(JobFiles::class)->faults();
         $seen = Progress::of($job)->seen();
-        $failing = array_filter($seen, static fn(array $call): bool => in_array(false, $call['signs'], true)) !== [];
+        $failing =
+            array_filter($seen, static fn (array $call): bool => in_array(false, $call['signs'], true)) !== [];
         $suspects = $failing ? array_column((new Pattern($context->circuit, $faults))->explain($seen), 'id') : null;
         $groups = (new Separation($context->circuit, $faults))->ofReading(
             $context->setup,

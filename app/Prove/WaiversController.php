@@ -18,7 +18,7 @@ final class WaiversController extends Controller
         $job = $request->job();
         $waiver = ['call' => $request->text('call'), 'reason' => $request->text('note')];
         Progress::of($job)->refuseUnknownCall($waiver['call']);
-        $write = static fn(): array => $waiver;
+        $write = static fn (): array => $waiver;
         $row = Append::row(Waiver::class, $request->id(), $job, $request->crewMember(), $write);
 
         return new JsonResponse(['id' => $row->id], 201);

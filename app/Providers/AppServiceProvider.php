@@ -30,7 +30,7 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->bind('db.connector.sqlite', ImmediateConnector::class);
         $this->app->singleton(
             Catalog::class,
-            static fn(): Catalog => new Catalog(config()->string('unionbit.catalog')),
+            static fn (): Catalog => new Catalog(config()->string('unionbit.catalog')),
         );
     }
 
@@ -44,7 +44,7 @@ final class AppServiceProvider extends ServiceProvider
         });
         $this->app->scoped(
             Speaker::class,
-            static fn(Application $app): Speaker => new Speaker($app->make(Lexicon::class), Units::Us),
+            static fn (Application $app): Speaker => new Speaker($app->make(Lexicon::class), Units::Us),
         );
     }
 

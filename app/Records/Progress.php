@@ -48,7 +48,7 @@ final class Progress
         $this->moves = $job
             ->counting($job->moveTicks())
             ->get()
-            ->mapWithKeys(static fn(MoveTick $t): array => [$t->move => $t->done])
+            ->mapWithKeys(static fn (MoveTick $t): array => [$t->move => $t->done])
             ->all();
         $this->settings = self::entered($job);
     }
@@ -64,7 +64,7 @@ final class Progress
         return $job
             ->counting($job->settingEntries())
             ->get()
-            ->mapWithKeys(static fn(SettingEntry $e): array => [$e->key => $e->value])
+            ->mapWithKeys(static fn (SettingEntry $e): array => [$e->key => $e->value])
             ->all();
     }
 
@@ -84,7 +84,7 @@ final class Progress
     {
         $plan = House::of($this->job)->plan;
 
-        return $plan !== null && !in_array(false, array_column($this->moves(), 'done'), true);
+        return $plan !== null && ! in_array(false, array_column($this->moves(), 'done'), true);
     }
 
     /** @return list<array{label: Message, done: bool}> of the plan's landing list; empty without a plan */
@@ -95,7 +95,7 @@ final class Progress
         return $plan === null
             ? []
             : array_map(
-                fn(Move $m): array => ['label' => $m->text, 'done' => $this->isMoved($m->key)],
+                fn (Move $m): array => ['label' => $m->text, 'done' => $this->isMoved($m->key)],
                 MoveList::of($plan),
             );
     }
@@ -105,19 +105,21 @@ final class Progress
     {
         $missing = Photographs::missing($this->job);
         $photos = array_map(
-            static fn(string $place): array => [
+            static fn (string $place): array => [
                 'key' => "photo-{$place}",
-                'label' =>
-                    $place === 'wall'
+                'label' => $place === 'wall'
                         ? Message::of('records.progress.photograph-wall-plate')
                         : Message::of('records.progress.photograph-board'),
-                'done' => !in_array($place, $missing, true),
+                'done' => ! in_array($place, $missing, true),
             ],
             ['wall', 'indoor'],
         );
 
         return [
-            ...SurveyProgress::items(House::of($this->job)->installation, SurveyReadings::supplyMeasured($this->job)),
+            ...SurveyProgress::items(
+                House::of($this->job)->installation,
+                SurveyReadings::supplyMeasured($this->job),
+            ),
             ...$photos,
         ];
     }
@@ -132,13 +134,12 @@ final class Progress
                 ['label' => Message::of('records.progress.use-plan'), 'done' => false],
             ];
         }
-        $blocking = array_filter(MappingRules::check($plan), static fn(Finding $f): bool => $f->severity->blocks());
+        $blocking = array_filter(MappingRules::check($plan), static fn (Finding $f): bool => $f->severity->blocks());
 
         return [
             ['label' => Message::of('records.progress.choose-thermostat'), 'done' => true],
             [
-                'label' =>
-                    $blocking === []
+                'label' => $blocking === []
                         ? Message::of('records.progress.use-plan-2')
                         : Message::of('records.progress.correct', count: count($blocking)),
                 'done' => $this->job->planned_at !== null,
@@ -155,7 +156,7 @@ final class Progress
         return $plan === null
             ? []
             : array_map(
-                fn(DerivedSetting $s): array => [
+                fn (DerivedSetting $s): array => [
                     'label' => $s->key->label(),
                     'done' => in_array(
                         $this->settings[$s->key->value] ?? null,
@@ -164,7 +165,10 @@ final class Progress
                     ),
                 ],
                 array_values(
-                    array_filter(Derivation::all($plan), static fn(DerivedSetting $s): bool => $s->lacking === null),
+                    array_filter(
+                        Derivation::all($plan),
+                        static fn (DerivedSetting $s): bool => $s->lacking === null,
+                    ),
                 ),
             );
     }
@@ -173,12 +177,18 @@ final class Progress
     public function refuseUnknownCall(string $call): void
     {
         $known = array_keys($this->calls());
-        if (!in_array($call, $known, true)) {
-            throw Refused::at('call', Message::of('records.progress.house-has-no-call-has', call: $call, has: $known));
+        if (! in_array($call, $known, true)) {
+            throw Refused::at(
+                'call',
+                Message::of('records.progress.house-has-no-call-has', call: $call, has: $known),
+            );
         }
     }
 
-    /** @return array<string, array{label: Message, proved: bool, failed: bool, running: bool, waived: ?string}> by call */
+    /**
+     * @return array<string, array{label: Message, proved: bool, failed: bool, running: bool, waived: ?string}> by
+     *     call
+     */
     public function calls(): array
     {
         $calls = [];
@@ -186,16 +196,16 @@ final class Progress
             $this->job
                 ->counting($this->job->waivers())
                 ->get()
-                ->mapWithKeys(static fn(Waiver $w): array => [$w->call => $w->reason])
+                ->mapWithKeys(static fn (Waiver $w): array => [$w->call => $w->reason])
                 ->all(),
         );
         $all = array_filter(
             CallTable::needed(House::of($this->job)->installation->archetype)->calls(),
-            static fn(CallName $c): bool => $c !== CallName::Idle && $c->mode() === null,
+            static fn (CallName $c): bool => $c !== CallName::Idle && $c->mode() === null,
         );
         foreach (House::of($this->job)->steps()?->calls() ?? $all as $call) {
-            $voltage = $this->steps[$call->value . '.voltage'] ?? null;
-            $jumper = $this->steps[$call->value . '.jumper'] ?? null;
+            $voltage = $this->steps[$call->value.'.voltage'] ?? null;
+            $jumper = $this->steps[$call->value.'.jumper'] ?? null;
             $calls[$call->value] = [
                 'label' => $call->label(),
                 'proved' => $voltage?->state() === 'passed',
@@ -208,7 +218,9 @@ final class Progress
         return $calls;
     }
 
-    /** Whether the ohms before power were read while landing, in Plan: the last reading of every pair is as expected. */
+    /**
+     * Whether the ohms before power were read while landing, in Plan: the last reading of every pair is as expected.
+     */
     public function isPreChecked(): bool
     {
         $record = $this->steps['idle.pre-check'] ?? null;
@@ -220,19 +232,20 @@ final class Progress
             ->where('stage', Stage::Plan)
             ->where('mode', MeterMode::Ohms)
             ->get()
-            ->mapWithKeys(static fn(Reading $r): array => ["{$r->a}~{$r->b}" => $r->outcome])
+            ->mapWithKeys(static fn (Reading $r): array => ["{$r->a}~{$r->b}" => $r->outcome])
             ->all();
 
         return array_filter(
             $record->step->probes,
-            static fn(Probe $p): bool => ($last[$p->key()] ?? null) !== Outcome::Pass,
+            static fn (Probe $p): bool => ($last[$p->key()] ?? null) !== Outcome::Pass,
         ) === [];
     }
 
     /**
      * What the voltage proofs have shown so far, once their waits are over, as a pattern of faults is asked for.
      *
-     * @return list<array{call: CallName, signs: array<string, bool>, volts: list<array{a: string, b: string, value: float}>}>
+     * @return list<array{call: CallName, signs: array<string, bool>, volts: list<array{a: string, b: string,
+     *     value: float}>}>
      */
     public function seen(): array
     {
@@ -276,19 +289,22 @@ final class Progress
     /** @return list<array{label: Message, done: bool}> what a handover needs */
     public function handover(): array
     {
-        $all = static fn(array $items): bool => $items !== [] && !in_array(false, array_column($items, 'done'), true);
+        $all = static fn (array $items): bool => $items !== [] &&
+            ! in_array(false, array_column($items, 'done'), true);
 
         return [
-            ['label' => Message::of('records.progress.survey-finished'), 'done' => $this->job->surveyed_at !== null],
+            [
+                'label' => Message::of('records.progress.survey-finished'),
+                'done' => $this->job->surveyed_at !== null,
+            ],
             ['label' => Message::of('records.progress.plan-used-every-move-ticked'), 'done' => $all($this->plan())],
             ['label' => Message::of('records.progress.settings-entered'), 'done' => $all($this->settings())],
             [
                 'label' => Message::of('records.progress.every-call-proved-or-left'),
-                'done' =>
-                    array_filter(
-                        $this->calls(),
-                        static fn(array $c): bool => !$c['proved'] && $c['waived'] === null,
-                    ) === [],
+                'done' => array_filter(
+                    $this->calls(),
+                    static fn (array $c): bool => ! $c['proved'] && $c['waived'] === null,
+                ) === [],
             ],
             [
                 'label' => Message::of('records.progress.everything-temporary-put-back'),
@@ -301,7 +317,7 @@ final class Progress
     public function tape(): array
     {
         $calls = array_map(
-            static fn(array $c): array => ['label' => $c['label'], 'done' => $c['proved'] || $c['waived'] !== null],
+            static fn (array $c): array => ['label' => $c['label'], 'done' => $c['proved'] || $c['waived'] !== null],
             array_values($this->calls()),
         );
         $stuck = in_array(true, array_column($this->calls(), 'failed'), true);
@@ -321,11 +337,11 @@ final class Progress
      */
     private function segment(Stage $stage, array $items, bool $closed = false, bool $stuck = false): array
     {
-        $done = count(array_filter($items, static fn(array $i): bool => $i['done']));
+        $done = count(array_filter($items, static fn (array $i): bool => $i['done']));
         $open = array_values(
             array_map(
-                static fn(array $i): Message => $i['label'],
-                array_filter($items, static fn(array $i): bool => !$i['done']),
+                static fn (array $i): Message => $i['label'],
+                array_filter($items, static fn (array $i): bool => ! $i['done']),
             ),
         );
         $finished = $stage === Stage::Handover ? $closed : $closed || ($items !== [] && $open === []);
@@ -336,8 +352,7 @@ final class Progress
             'state' => $stuck ? 'stuck' : ($finished ? 'done' : ($done > 0 ? 'begun' : 'next')),
             'n' => count($items),
             'done' => $done,
-            'word' =>
-                $items === []
+            'word' => $items === []
                     ? Message::of('records.progress.after-plan')
                     : Message::of('records.progress.of', done: $done, count: count($items), stage: $stage->value),
             'open' => $open,

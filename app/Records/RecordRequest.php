@@ -6,7 +6,9 @@ namespace App\Records;
 
 use App\Web\JobRequest;
 
-/** A row of one of the job's records, under an id that the client made. Its fields are for the kind of record to say. */
+/**
+ * A row of one of the job's records, under an id that the client made. Its fields are for the kind of record to say.
+ */
 abstract class RecordRequest extends JobRequest
 {
     /** @return array<string, list<mixed>> */

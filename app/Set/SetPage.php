@@ -29,7 +29,7 @@ final class SetPage
             ...JobFrame::props($job, $plan->circuit(), $progress),
             'thermostat' => $plan->profile->title,
             'settings' => array_map(
-                static fn(DerivedSetting $s): array => self::setting($plan, $entered, $s),
+                static fn (DerivedSetting $s): array => self::setting($plan, $entered, $s),
                 Derivation::all($plan),
             ),
             'sisters' => self::sisters($job, $plan),
@@ -39,7 +39,7 @@ final class SetPage
                     ->with('user')
                     ->get()
                     ->map(
-                        static fn(SettingEntry $e): array => [
+                        static fn (SettingEntry $e): array => [
                             'key' => $e->key,
                             'value' => $e->value,
                             'old' => $e->old_value,
@@ -81,7 +81,10 @@ final class SetPage
         return [...$row, 'choices' => $choices, 'entered' => $entered[$setting->key->value] ?? null];
     }
 
-    /** @return list<array{id: string, label: string, values: array<string, string>}> other jobs of the site with this thermostat, and what was entered there */
+    /**
+     * @return list<array{id: string, label: string, values: array<string, string>}> other jobs of the site with this
+     *     thermostat, and what was entered there
+     */
     private static function sisters(Job $job, Plan $plan): array
     {
         $sisters = [];
@@ -89,12 +92,12 @@ final class SetPage
             Job::query()
                 ->whereNull('practice_of_id')
                 ->with('system')
-                ->whereHas('system', static fn($systems) => $systems->where('site_id', $job->system->site_id))
+                ->whereHas('system', static fn ($systems) => $systems->where('site_id', $job->system->site_id))
                 ->whereKeyNot($job->id)
-                ->get()
-            as $sister
+                ->get() as $sister
         ) {
-            $values = House::of($sister)->plan?->profile->id === $plan->profile->id ? Progress::entered($sister) : [];
+            $values =
+                House::of($sister)->plan?->profile->id === $plan->profile->id ? Progress::entered($sister) : [];
             if ($values !== []) {
                 $sisters[] = [
                     'id' => $sister->id,

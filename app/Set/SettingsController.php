@@ -25,7 +25,7 @@ final class SettingsController extends Controller
         $value = $request->text('value');
         $setting = $this->derived($job, $request->text('key'));
         $choices = array_map(strval(...), array_keys($setting->choices));
-        if (!in_array($value, $choices, true)) {
+        if (! in_array($value, $choices, true)) {
             throw Refused::at(
                 'value',
                 Message::of(
@@ -39,16 +39,19 @@ final class SettingsController extends Controller
         $entry = [
             'key' => $setting->key->value,
             'value' => $value,
-            'reason' => trim(Words::say(self::reason($setting, $value)) . ' ' . $request->text('note')),
+            'reason' => trim(Words::say(self::reason($setting, $value)).' '.$request->text('note')),
             'old_value' => $this->standing($job, $setting->key->value),
         ];
-        $write = static fn(): array => $entry;
+        $write = static fn (): array => $entry;
         $row = Append::row(SettingEntry::class, $request->id(), $job, $request->crewMember(), $write);
 
         return new JsonResponse(['id' => $row->id], 201);
     }
 
-    /** The derived reason; for an open question the source that was followed; for another value what the installer said. */
+    /**
+     * The derived reason; for an open question the source that was followed; for another value what the installer
+     * said.
+     */
     private static function reason(DerivedSetting $setting, string $value): Message
     {
         $followed = array_column($setting->open, 'source', 'value')[$value] ?? null;

@@ -45,7 +45,7 @@ final class JobFrame
             ],
             'power' => PowerFlag::of($job)->toArray(),
             'supplies' => array_map(
-                static fn(PowerSource $s): array => ['id' => $s->id, 'label' => $s->label, 'live' => $s->live],
+                static fn (PowerSource $s): array => ['id' => $s->id, 'label' => $s->label, 'live' => $s->live],
                 PowerFlag::sources($job),
             ),
             'beforeLive' => $job->handed_over_at === null ? BeforeLive::of($job, $progress) : [],
@@ -55,7 +55,10 @@ final class JobFrame
         ];
     }
 
-    /** @return list<array{id: string, label: Message, place: string, placeLabel: string|Message, terminal: ?string, conductor: ?string}> */
+    /**
+     * @return list<array{id: string, label: Message, place: string, placeLabel: string|Message, terminal: ?string,
+     *     conductor: ?string}>
+     */
     private static function points(Circuit $circuit): array
     {
         $points = [];
@@ -68,7 +71,10 @@ final class JobFrame
         return $points;
     }
 
-    /** @return array{id: string, label: Message, place: string, placeLabel: string|Message, terminal: ?string, conductor: ?string} */
+    /**
+     * @return array{id: string, label: Message, place: string, placeLabel: string|Message, terminal: ?string,
+     *     conductor: ?string}
+     */
     private static function point(Point $point): array
     {
         return [

@@ -27,7 +27,7 @@ final class EntryPreviewController extends Controller
             'lines' => ['sometimes', 'array', 'max:50'],
             'lines.*' => ['string', 'max:120'],
         ]);
-        $understood = static fn(string $line): array => self::understood(
+        $understood = static fn (string $line): array => self::understood(
             SurveyDraft::of($job)->parse($request->string('cable')->toString(), $line),
         );
         $lines = $request->input('lines');
@@ -35,7 +35,7 @@ final class EntryPreviewController extends Controller
         return new JsonResponse(
             is_array($lines)
                 ? array_map(
-                    static fn(mixed $line): array => $understood(is_string($line) ? $line : ''),
+                    static fn (mixed $line): array => $understood(is_string($line) ? $line : ''),
                     array_values($lines),
                 )
                 : $understood($request->string('line')->toString()),
@@ -53,9 +53,9 @@ final class EntryPreviewController extends Controller
             'far' => $entry->far?->toArray(),
             'evidence' => ConductorView::evidence($entry->evidence),
             'complete' => $entry->isComplete(),
-            'condition' => array_map(static fn(Condition $c): Message => $c->label(), $entry->condition),
+            'condition' => array_map(static fn (Condition $c): Message => $c->label(), $entry->condition),
             'loopOhms' => $entry->loopOhms,
-            'problems' => array_map(static fn(EntryProblem $p): array => $p->toArray(), $entry->problems),
+            'problems' => array_map(static fn (EntryProblem $p): array => $p->toArray(), $entry->problems),
         ];
     }
 }

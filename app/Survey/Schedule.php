@@ -20,7 +20,7 @@ final class Schedule
     public static function csv(Installation $house, ?string $mark = null): string
     {
         $rows = array_map(
-            static fn(array $row): array => $mark === null ? $row : [...$row, 'mark' => $mark],
+            static fn (array $row): array => $mark === null ? $row : [...$row, 'mark' => $mark],
             ConductorSchedule::rows($house),
         );
 
@@ -38,7 +38,7 @@ final class Schedule
     public static function rows(string $csv): array
     {
         $csv = str_starts_with($csv, "\xEF\xBB\xBF") ? substr($csv, 3) : $csv;
-        if (!mb_check_encoding($csv, 'UTF-8')) {
+        if (! mb_check_encoding($csv, 'UTF-8')) {
             throw InvalidData::unreadable('/1', Message::of('survey.schedule.not-utf-8-text'));
         }
         $heading = strtok($csv, "\n") ?: '';
@@ -73,13 +73,13 @@ final class Schedule
                 );
             }
             $rows[] = array_map(
-                static fn(mixed $cell): string => is_scalar($cell)
+                static fn (mixed $cell): string => is_scalar($cell)
                     ? (string) preg_replace("/^'(?=[=+\\-@\t\r])/", '', (string) $cell)
                     : '',
                 $row,
             );
         }
 
-        return array_values(array_filter($rows, static fn(array $row): bool => implode('', $row) !== ''));
+        return array_values(array_filter($rows, static fn (array $row): bool => implode('', $row) !== ''));
     }
 }

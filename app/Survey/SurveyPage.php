@@ -39,7 +39,7 @@ final class SurveyPage
         $letters = array_values(
             array_filter(
                 array_map(
-                    static fn(Conductor $c): ?string => $c->near->terminal,
+                    static fn (Conductor $c): ?string => $c->near->terminal,
                     $house->wallCable()->conductors ?? [],
                 ),
             ),
@@ -61,7 +61,7 @@ final class SurveyPage
                 'current' => $house->archetype->id,
             ],
             'plate' => array_map(
-                static fn(array $s): array => [...$s, 'answers' => (object) $s['answers']],
+                static fn (array $s): array => [...$s, 'answers' => (object) $s['answers']],
                 PlateRecognition::suggest($letters),
             ),
             'digits' => ModelDigits::suggest($house->answers->choice('outdoorModel') ?? ''),
@@ -90,7 +90,9 @@ final class SurveyPage
         };
     }
 
-    /** @return list<array{id: string, kind: string, at: string, current: bool, follows: bool, handedOverAt: ?string}> */
+    /**
+     * @return list<array{id: string, kind: string, at: string, current: bool, follows: bool, handedOverAt: ?string}>
+     */
     private static function visits(Job $job): array
     {
         return array_values(
@@ -98,7 +100,7 @@ final class SurveyPage
                 ->visits()
                 ->get()
                 ->map(
-                    static fn(Job $v): array => [
+                    static fn (Job $v): array => [
                         'id' => $v->id,
                         'kind' => $v->kind->value,
                         'at' => $v->created_at->toIso8601String(),
@@ -119,7 +121,7 @@ final class SurveyPage
         return array_values(
             $rows
                 ->map(
-                    static fn(JobRevision $r): array => [
+                    static fn (JobRevision $r): array => [
                         'version' => $r->version,
                         'what' => $r->what,
                         'by' => $r->user->name,

@@ -14,7 +14,9 @@ final class Lexicon
     private array $rooms = [];
 
     /** @param  string  $folder  of the files, without a slash at its end */
-    public function __construct(public readonly string $locale, private readonly string $folder) {}
+    public function __construct(public readonly string $locale, private readonly string $folder)
+    {
+    }
 
     /** @param  string  $code  "planning.mr04.common-on-hot"; null where this language has no words for it */
     public function pattern(string $code): ?string

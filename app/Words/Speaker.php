@@ -25,7 +25,9 @@ final class Speaker
     /** @var array<int, NumberFormatter> by decimals; -1 for as many as there are */
     private array $numbers = [];
 
-    public function __construct(private readonly Lexicon $lexicon, private readonly Units $units) {}
+    public function __construct(private readonly Lexicon $lexicon, private readonly Units $units)
+    {
+    }
 
     public function say(Message $message): string
     {
@@ -66,8 +68,8 @@ final class Speaker
 
         return match (true) {
             $sign === '' => $number,
-            $quantity->unit === Unit::Percent => $number . $this->word('units.percent'),
-            default => $number . ' ' . $sign,
+            $quantity->unit === Unit::Percent => $number.$this->word('units.percent'),
+            default => $number.' '.$sign,
         };
     }
 
@@ -80,7 +82,7 @@ final class Speaker
                 ? $this->param($message->params['name'])
                 : $message->code;
         }
-        if ($message->params === [] || !str_contains($pattern, '{')) {
+        if ($message->params === [] || ! str_contains($pattern, '{')) {
             return $pattern;
         }
 
@@ -134,7 +136,7 @@ final class Speaker
     {
         $said = array_map($this->param(...), is_array($all) ? $all : [$all]);
 
-        return array_values(array_filter($said, static fn(string $part): bool => $part !== ''));
+        return array_values(array_filter($said, static fn (string $part): bool => $part !== ''));
     }
 
     /** @param  list<string>  $items "a, b and c" */
@@ -152,7 +154,7 @@ final class Speaker
     private function term(Message $message): string
     {
         $member = $message->params['of'];
-        if (!($member instanceof BackedEnum)) {
+        if (! ($member instanceof BackedEnum)) {
             return '';
         }
         $view = $message->params['view'];
@@ -189,16 +191,18 @@ final class Speaker
         return $formatter;
     }
 
-    /** Without its capital, but for a word that is more than one letter of capitals, or a letter by itself: R–C, MR07. */
+    /**
+     * Without its capital, but for a word that is more than one letter of capitals, or a letter by itself: R–C, MR07.
+     */
     private static function within(string $text): string
     {
         return preg_match('/^\p{Lu}\p{Ll}/u', $text) === 1 || preg_match('/^A \p{Ll}/u', $text) === 1
-            ? mb_strtolower(mb_substr($text, 0, 1)) . mb_substr($text, 1)
+            ? mb_strtolower(mb_substr($text, 0, 1)).mb_substr($text, 1)
             : $text;
     }
 
     private static function opening(string $text): string
     {
-        return mb_strtoupper(mb_substr($text, 0, 1)) . mb_substr($text, 1);
+        return mb_strtoupper(mb_substr($text, 0, 1)).mb_substr($text, 1);
     }
 }

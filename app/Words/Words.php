@@ -50,7 +50,7 @@ final class Words
      */
     public static function told(array $told): array
     {
-        return array_map(static fn(mixed $part): mixed => self::toldOne($part), $told);
+        return array_map(static fn (mixed $part): mixed => self::toldOne($part), $told);
     }
 
     private static function toldOne(mixed $part): mixed

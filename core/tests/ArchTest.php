@@ -53,7 +53,10 @@ arch('the core is strict and its classes are final or interfaces')
     ->ignoring('Unionbit\Core\Tests');
 
 foreach (ROOMS as $position => $room) {
-    $later = array_map(static fn(string $name): string => "Unionbit\\Core\\{$name}", array_slice(ROOMS, $position + 1));
+    $later = array_map(
+        static fn (string $name): string => "Unionbit\\Core\\{$name}",
+        array_slice(ROOMS, $position + 1),
+    );
     if ($later !== []) {
         arch("{$room} uses no room after it")
             ->expect("Unionbit\\Core\\{$room}")

@@ -31,7 +31,7 @@ final class JobFactory extends Factory
         return [
             'crew_id' => Crew::factory(),
             'kind' => 'replacement',
-            'system_id' => static fn(array $given): string => System::factory()->create([
+            'system_id' => static fn (array $given): string => System::factory()->create([
                 'site_id' => Site::factory()->create(['crew_id' => $given['crew_id']])->id,
             ])->id,
             'survey' => is_array($file) ? $file['survey'] : [],

@@ -6,7 +6,8 @@ use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
 
 // Append-only rows with an id made by the client: replaying a request changes nothing.
-return new class extends Migration {
+return new class extends Migration
+{
     public function up(): void
     {
         $row = static function (string $name, callable $columns): void {

@@ -7,8 +7,10 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 use Illuminate\Support\Str;
 
-// A site has systems, a system has visits (jobs). Jobs written before this each become the visit of a system of their own.
-return new class extends Migration {
+// A site has systems, a system has visits (jobs). Jobs written before this each become the visit of a system of their
+// own.
+return new class extends Migration
+{
     public function up(): void
     {
         Schema::create('sites', function (Blueprint $table): void {

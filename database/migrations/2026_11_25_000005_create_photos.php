@@ -6,7 +6,8 @@ use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
 
 // Photographs of a place, or the reason why there is none; marks tie a spot of one to a conductor end. Append-only.
-return new class extends Migration {
+return new class extends Migration
+{
     public function up(): void
     {
         Schema::create('photos', function (Blueprint $table): void {

@@ -7,7 +7,8 @@ use Illuminate\Support\Facades\Schema;
 
 // Thermostat profiles that a crew made or read from a file, beside those of the catalogue. Never changed, only put
 // away: a plan that was made with one keeps it.
-return new class extends Migration {
+return new class extends Migration
+{
     public function up(): void
     {
         Schema::create('own_profiles', function (Blueprint $table): void {

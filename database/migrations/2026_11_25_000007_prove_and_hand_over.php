@@ -7,7 +7,8 @@ use Illuminate\Support\Facades\Schema;
 
 // Calls that are not proved, each with its reason; signatures of a handover; practice on a house with a hidden fault,
 // whose readings come from the simulated meter and are marked so. Append-only but for the practice switch of a job.
-return new class extends Migration {
+return new class extends Migration
+{
     public function up(): void
     {
         Schema::create('waivers', function (Blueprint $table): void {

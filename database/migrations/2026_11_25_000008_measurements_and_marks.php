@@ -7,7 +7,8 @@ use Illuminate\Support\Facades\Schema;
 
 // What is measured beside the circuit (temperature split, airflow), and marks on readings that nothing explains yet.
 // Both append-only.
-return new class extends Migration {
+return new class extends Migration
+{
     public function up(): void
     {
         Schema::create('measurements', function (Blueprint $table): void {

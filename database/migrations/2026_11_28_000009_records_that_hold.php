@@ -10,7 +10,8 @@ use Illuminate\Support\Str;
 // Every record has its place in the job's own order, given by the server; says whether it is simulated, and whether it
 // came out of a file. Practice is a copy of a job, with records of its own. Demo data is a mark of the job. A power
 // event names the supplies that it is about. A handed-over job keeps the names under which it was handed over.
-return new class extends Migration {
+return new class extends Migration
+{
     private const RECORDS = [
         'readings',
         'observations',
@@ -48,7 +49,7 @@ return new class extends Migration {
             Schema::table($records, function (Blueprint $table) use ($records): void {
                 $table->unsignedInteger('seq')->default(0);
                 $table->string('from_file')->nullable();
-                if (!in_array($records, self::MARKED_BEFORE, true)) {
+                if (! in_array($records, self::MARKED_BEFORE, true)) {
                     $table->boolean('simulated')->default(false);
                 }
                 $table->index(['job_id', 'seq']);
@@ -111,7 +112,7 @@ return new class extends Migration {
         foreach (DB::table('jobs')->get() as $job) {
             $times = array_merge(
                 ...array_map(
-                    static fn(string $t): array => DB::table($t)
+                    static fn (string $t): array => DB::table($t)
                         ->where('job_id', $job->id)
                         ->where('simulated', true)
                         ->pluck('at')
@@ -155,8 +156,7 @@ return new class extends Migration {
                 foreach (
                     DB::table($records)
                         ->where('job_id', $job)
-                        ->get(['id', 'at'])
-                    as $row
+                        ->get(['id', 'at']) as $row
                 ) {
                     $rows[] = [$row->at, $row->id, $records];
                 }
@@ -180,7 +180,13 @@ return new class extends Migration {
             ->join('systems', 'systems.id', 'jobs.system_id')
             ->join('sites', 'sites.id', 'systems.site_id')
             ->join('crews', 'crews.id', 'jobs.crew_id')
-            ->get(['jobs.id', 'sites.name as site', 'sites.address', 'systems.name as system', 'crews.name as crew']);
+            ->get([
+                'jobs.id',
+                'sites.name as site',
+                'sites.address',
+                'systems.name as system',
+                'crews.name as crew',
+            ]);
         foreach ($closed as $job) {
             $as = [
                 'site' => $job->site,

@@ -7,7 +7,8 @@ use Illuminate\Support\Facades\Schema;
 
 // Sessions stand in the database, so that changing a password can end the others. The security log is written, never
 // changed: sign-ins, refusals, exports, changes of who belongs where.
-return new class extends Migration {
+return new class extends Migration
+{
     public function up(): void
     {
         Schema::create('sessions', function (Blueprint $table): void {

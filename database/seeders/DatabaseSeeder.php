@@ -33,7 +33,7 @@ final class DatabaseSeeder extends Seeder
 
         $sedge = $wren->crew->users()->where('name', 'Sedge Barrow')->sole();
 
-        $day = static fn(
+        $day = static fn (
             string $name,
             User $by,
             int $seed,
@@ -44,20 +44,20 @@ final class DatabaseSeeder extends Seeder
             $demo = new DemoHouse($by, $name, seed: $seed);
             $demo->on($stand($demo), $days, $start, $by->name);
         })();
-        $day('lock-keepers-row-4', $wren, 4, static fn(DemoHouse $h): Job => $h->work(), -2, 510);
-        $day('tollhouse', $wren, 2, static fn(DemoHouse $h): Job => $h->planned(used: true), 0, 510);
-        $day('ropewalk-11', $sedge, 3, static fn(DemoHouse $h): Job => $h->surveyed(), 0, 540);
-        $day('the-old-chandlery', $wren, 14, static fn(DemoHouse $h): Job => $h->planned(used: false), 0, 690);
-        $day('dredger-cottage', $sedge, 5, static fn(DemoHouse $h): Job => $h->planned(used: false), 0, 660);
-        $day('quay-house-flat-2', $sedge, 16, static fn(DemoHouse $h): Job => $h->planned(used: true), 0, 870);
-        $day('heron-boathouse', $wren, 7, static fn(DemoHouse $h): Job => $h->planned(used: false), 0, 840);
-        $day('sailmakers-loft', $wren, 8, static fn(DemoHouse $h): Job => $h->planned(used: false), 1, 540);
-        $day('weir-pump-room', $sedge, 9, static fn(DemoHouse $h): Job => $h->planned(used: true), 1, 510);
+        $day('lock-keepers-row-4', $wren, 4, static fn (DemoHouse $h): Job => $h->work(), -2, 510);
+        $day('tollhouse', $wren, 2, static fn (DemoHouse $h): Job => $h->planned(used: true), 0, 510);
+        $day('ropewalk-11', $sedge, 3, static fn (DemoHouse $h): Job => $h->surveyed(), 0, 540);
+        $day('the-old-chandlery', $wren, 14, static fn (DemoHouse $h): Job => $h->planned(used: false), 0, 690);
+        $day('dredger-cottage', $sedge, 5, static fn (DemoHouse $h): Job => $h->planned(used: false), 0, 660);
+        $day('quay-house-flat-2', $sedge, 16, static fn (DemoHouse $h): Job => $h->planned(used: true), 0, 870);
+        $day('heron-boathouse', $wren, 7, static fn (DemoHouse $h): Job => $h->planned(used: false), 0, 840);
+        $day('sailmakers-loft', $wren, 8, static fn (DemoHouse $h): Job => $h->planned(used: false), 1, 540);
+        $day('weir-pump-room', $sedge, 9, static fn (DemoHouse $h): Job => $h->planned(used: true), 1, 510);
         $day(
             'winding-hole-2',
             $wren,
             10,
-            static fn(DemoHouse $h): Job => $h->set(['fan-in-heat' => 'equipment']),
+            static fn (DemoHouse $h): Job => $h->set(['fan-in-heat' => 'equipment']),
             1,
             780,
         );

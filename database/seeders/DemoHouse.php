@@ -106,7 +106,7 @@ final class DemoHouse
                 (string) Str::ulid(),
                 $job,
                 $this->user,
-                static fn(): array => ['place' => $place, 'skipped' => 'demo data has no camera'],
+                static fn (): array => ['place' => $place, 'skipped' => 'demo data has no camera'],
             );
         }
         $this->edit($job, new FinishSurvey());
@@ -163,7 +163,7 @@ final class DemoHouse
                 (string) Str::ulid(),
                 $job,
                 $this->user,
-                static fn(): array => ['place' => $place, 'skipped' => 'demo data has no camera'],
+                static fn (): array => ['place' => $place, 'skipped' => 'demo data has no camera'],
             );
         }
         $this->edit($job, new FinishSurvey());
@@ -174,10 +174,8 @@ final class DemoHouse
         $this->land($job);
         $this->power($job, PowerState::Live, 26.6);
         $this->enterSettings($job);
-        foreach (
-            array_filter(House::of($job)->steps()?->all() ?? [], static fn(Step $s): bool => $s->method->isMain())
-            as $step
-        ) {
+        $main = static fn (Step $s): bool => $s->method->isMain();
+        foreach (array_filter(House::of($job)->steps()?->all() ?? [], $main) as $step) {
             $this->prove($job, $step);
         }
         $this->pass(8);
@@ -187,7 +185,7 @@ final class DemoHouse
                 (string) Str::ulid(),
                 $job,
                 $this->user,
-                static fn(): array => [
+                static fn (): array => [
                     'role' => $role,
                     'name' => $name,
                     'strokes' => (string) json_encode(self::STROKES[$role]),
@@ -210,7 +208,7 @@ final class DemoHouse
                 (string) Str::ulid(),
                 $job,
                 $this->user,
-                static fn(): array => ['move' => $move->key, 'done' => true],
+                static fn (): array => ['move' => $move->key, 'done' => true],
             );
         }
     }
@@ -226,7 +224,7 @@ final class DemoHouse
                 (string) Str::ulid(),
                 $job,
                 $this->user,
-                static fn(): array => [
+                static fn (): array => [
                     'key' => $setting->key->value,
                     'value' => $wrong[$setting->key->value] ?? $setting->value,
                     'reason' => $setting->reason,
@@ -250,7 +248,10 @@ final class DemoHouse
             ObserveSign::record($job, $this->user, (string) Str::ulid(), $step->key(), $sign->key, true);
         }
         foreach ($step->probes as $probe) {
-            $this->measure($job, new ReadingPlace(Stage::Prove, MeterMode::Volts, $probe->a, $probe->b, $step->key()));
+            $this->measure(
+                $job,
+                new ReadingPlace(Stage::Prove, MeterMode::Volts, $probe->a, $probe->b, $step->key()),
+            );
         }
         if ($step->setUpIsolated) {
             $this->power($job, PowerState::Isolated, 0.0);

@@ -12,12 +12,14 @@ function routesWith(callable $mark): array
 {
     $routes = array_filter(Route::getRoutes()->getRoutes(), $mark);
 
-    return array_values(array_map(static fn($route): array => [$route->methods()[0], '/' . $route->uri()], $routes));
+    return array_values(
+        array_map(static fn ($route): array => [$route->methods()[0], '/'.$route->uri()], $routes),
+    );
 }
 
 it('keeps everything behind the sign-in', function (): void {
     $job = Job::factory()->create();
-    $routes = routesWith(static fn($route): bool => in_array('auth', $route->gatherMiddleware(), true));
+    $routes = routesWith(static fn ($route): bool => in_array('auth', $route->gatherMiddleware(), true));
 
     expect(count($routes))->toBeGreaterThan(15);
     foreach ($routes as [$method, $url]) {
@@ -49,11 +51,15 @@ it('refuses every route of another crew\'s job and writes nothing', function ():
         'sign' => 'blower',
         'seen' => true,
     ];
-    $routes = routesWith(static fn($route): bool => str_contains($route->uri(), '{job}'));
+    $routes = routesWith(static fn ($route): bool => str_contains($route->uri(), '{job}'));
 
     expect(count($routes))->toBeGreaterThan(14);
     foreach ($routes as [$method, $url]) {
-        $this->json($method, str_replace('{job}', $job->id, $url), $method === 'GET' ? [] : $body)->assertForbidden();
+        $this->json(
+            $method,
+            str_replace('{job}', $job->id, $url),
+            $method === 'GET' ? [] : $body,
+        )->assertForbidden();
     }
     expect($job->refresh()->version)
         ->toBe(1)
@@ -115,5 +121,5 @@ it('shows a page of its own for what is not there', function (): void {
 
     $this->get('/jobs/01ARZ3NDEKTSV4RRFFQ69G5FAV/survey')
         ->assertNotFound()
-        ->assertInertia(fn($page) => $page->component('Problem')->where('status', 404));
+        ->assertInertia(fn ($page) => $page->component('Problem')->where('status', 404));
 });

@@ -30,7 +30,7 @@ it('has every room in the order', function (): void {
 });
 
 foreach (APP_ROOMS as $position => $room) {
-    $later = array_map(static fn(string $name): string => "App\\{$name}", array_slice(APP_ROOMS, $position + 1));
+    $later = array_map(static fn (string $name): string => "App\\{$name}", array_slice(APP_ROOMS, $position + 1));
     if ($later !== []) {
         arch("{$room} uses no room after it")
             ->expect("App\\{$room}")
@@ -39,3 +39,26 @@ foreach (APP_ROOMS as $position => $room) {
 }
 
 arch('the application is strict')->expect('App')->toUseStrictTypes();
+it('has no line over 120 characters and no room over fifteen files', function (): void {
+    $long = $full = [];
+    foreach (['app', 'core/src', 'core/tests', 'tests', 'database', 'routes', 'config', 'benchmarks'] as $top) {
+        $files = new RecursiveIteratorIterator(new RecursiveDirectoryIterator(base_path($top), 4096));
+        $rooms = [];
+        foreach ($files as $file) {
+            if (! ($file instanceof SplFileInfo) || $file->getExtension() !== 'php') {
+                continue;
+            }
+            $rooms[$file->getPath()] = ($rooms[$file->getPath()] ?? 0) + 1;
+            foreach (file($file->getPathname(), FILE_IGNORE_NEW_LINES) ?: [] as $n => $line) {
+                if (mb_strlen($line) > 120) {
+                    $long[] = substr($file->getPathname(), strlen(base_path()) + 1).':'.($n + 1);
+                }
+            }
+        }
+        if (in_array($top, ['app', 'core/src'], true)) {
+            $full += array_filter($rooms, static fn (int $count): bool => $count > 15);
+        }
+    }
+
+    expect($long)->toBe([])->and($full)->toBe([]);
+});

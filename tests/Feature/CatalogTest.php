@@ -21,21 +21,21 @@ it('holds every file of the catalogue against its schema', function (string $fol
 
 it('refers only to screws, loads and points that exist', function (): void {
     foreach (app(Catalog::class)->archetypes() as $archetype) {
-        $loads = array_map(fn($load) => $load->id, $archetype->loads);
+        $loads = array_map(fn ($load) => $load->id, $archetype->loads);
         foreach ($archetype->needs as $call => $needed) {
             expect(array_diff($needed, $loads))->toBe([], "{$archetype->id}, {$call}");
         }
-        $screws = array_map(fn($terminal) => $terminal->point(), $archetype->terminals);
+        $screws = array_map(fn ($terminal) => $terminal->point(), $archetype->terminals);
         foreach ($archetype->transformers as $transformer) {
             // A common can stay inside the unit, where a load returns to it.
             expect($screws)
                 ->toContain($transformer->hot)
-                ->and([...$screws, ...array_map(fn($load) => $load->to, $archetype->loads)])
+                ->and([...$screws, ...array_map(fn ($load) => $load->to, $archetype->loads)])
                 ->toContain($transformer->common);
         }
     }
     foreach (app(Catalog::class)->profiles() as $profile) {
-        $printed = array_map(fn($terminal) => $terminal->printed, $profile->terminals);
+        $printed = array_map(fn ($terminal) => $terminal->printed, $profile->terminals);
         foreach ($profile->terminals as $terminal) {
             expect($terminal->hot === null || in_array($terminal->hot, $printed, true))
                 ->toBeTrue("{$profile->id}: {$terminal->printed}")

@@ -25,64 +25,67 @@ function provedReading(Job $job, string $value, array $more = []): TestResponse
     ]);
 }
 
-it('keeps a split and an airflow with their verdicts, and refuses what they are not at its field', function (): void {
-    $job = houseToProve();
-    $split = fn(array $values, ?string $call = 'cool-1') => record($job, 'measurements', [
-        'figure' => 'split',
-        'call' => $call,
-        'values' => $values,
-    ]);
-    expect(
-        $split(['return' => 76, 'supply' => 57, 'mode' => 1])
-            ->assertCreated()
-            ->json('tone'),
-    )
-        ->toBe('verd')
-        ->and(
-            $split(['return' => 57, 'supply' => 76, 'mode' => 1])
-                ->assertCreated()
-                ->json('verdict'),
-        )
-        ->toContain('reversing valve stands wrong')
-        ->and(
-            $split(['return' => 76, 'supply' => 570, 'mode' => 1])
-                ->assertUnprocessable()
-                ->json('errors.supply.0'),
-        )
-        ->toContain('is 570')
-        ->toContain('supply air from 20 to 180 °F')
-        ->and(
-            $split(['return' => 76, 'mode' => 1])
-                ->assertUnprocessable()
-                ->json('errors.values.0'),
-        )
-        ->toContain('Fill in every field')
-        ->and(
-            $split(['return' => 76, 'supply' => 57, 'mode' => 1], 'aux-1')
-                ->assertUnprocessable()
-                ->json('errors.call.0'),
-        )
-        ->toContain('no call aux-1')
-        ->and(
-            record($job, 'measurements', ['figure' => 'fuse', 'values' => []])
-                ->assertUnprocessable()
-                ->json('errors.figure.0'),
-        )
-        ->toContain('Use split or airflow')
-        ->and(
-            record($job, 'measurements', ['figure' => 'airflow', 'values' => ['tons' => 3, 'cfm' => 800]])
+it(
+    'keeps a split and an airflow with their verdicts, and refuses what they are not at its field',
+    function (): void {
+        $job = houseToProve();
+        $split = fn (array $values, ?string $call = 'cool-1') => record($job, 'measurements', [
+            'figure' => 'split',
+            'call' => $call,
+            'values' => $values,
+        ]);
+        expect(
+            $split(['return' => 76, 'supply' => 57, 'mode' => 1])
                 ->assertCreated()
                 ->json('tone'),
         )
-        ->toBe('fault');
-    $page = said(HandoverPage::props($job->refresh()));
-    // The last split of the mode counts, and a bad airflow stays open.
-    expect($page['measurements'])
-        ->toHaveCount(3)
-        ->and(implode(' ', $page['open']))
-        ->toContain('Temperature split: The other way round')
-        ->toContain('Airflow: Too little');
-});
+            ->toBe('verd')
+            ->and(
+                $split(['return' => 57, 'supply' => 76, 'mode' => 1])
+                    ->assertCreated()
+                    ->json('verdict'),
+            )
+            ->toContain('reversing valve stands wrong')
+            ->and(
+                $split(['return' => 76, 'supply' => 570, 'mode' => 1])
+                    ->assertUnprocessable()
+                    ->json('errors.supply.0'),
+            )
+            ->toContain('is 570')
+            ->toContain('supply air from 20 to 180 °F')
+            ->and(
+                $split(['return' => 76, 'mode' => 1])
+                    ->assertUnprocessable()
+                    ->json('errors.values.0'),
+            )
+            ->toContain('Fill in every field')
+            ->and(
+                $split(['return' => 76, 'supply' => 57, 'mode' => 1], 'aux-1')
+                    ->assertUnprocessable()
+                    ->json('errors.call.0'),
+            )
+            ->toContain('no call aux-1')
+            ->and(
+                record($job, 'measurements', ['figure' => 'fuse', 'values' => []])
+                    ->assertUnprocessable()
+                    ->json('errors.figure.0'),
+            )
+            ->toContain('Use split or airflow')
+            ->and(
+                record($job, 'measurements', ['figure' => 'airflow', 'values' => ['tons' => 3, 'cfm' => 800]])
+                    ->assertCreated()
+                    ->json('tone'),
+            )
+            ->toBe('fault');
+        $page = said(HandoverPage::props($job->refresh()));
+        // The last split of the mode counts, and a bad airflow stays open.
+        expect($page['measurements'])
+            ->toHaveCount(3)
+            ->and(implode(' ', $page['open']))
+            ->toContain('Temperature split: The other way round')
+            ->toContain('Airflow: Too little');
+    },
+);
 
 it('flags a reading as unexplained, and takes the flag off only with the explanation', function (): void {
     $job = houseToProve();
@@ -160,8 +163,8 @@ it('judges a correction as the reading was taken, power and wait of then', funct
 
 it('adds a stage to the running call, and lets the compressor rest after it', function (): void {
     $job = landedHouse('heat-pump-o-2c-1aux', 'c-powered-3h-2c');
-    $start = fn(string $step) => record($job, 'steps', ['step' => $step, 'event' => 'start']);
-    $left = fn(string $step): int => StepRecord::all($job->refresh())[$step]->secondsLeft();
+    $start = fn (string $step) => record($job, 'steps', ['step' => $step, 'event' => 'start']);
+    $left = fn (string $step): int => StepRecord::all($job->refresh())[$step]->secondsLeft();
     $this->travel(500)->seconds();
     $start('cool-1.voltage')->assertCreated();
     expect($left('cool-1.voltage'))->toBe(0);
@@ -232,12 +235,12 @@ it('says what a step and a pair of points would tell, to the crew only', functio
 
 it('judges the supply loaded against unloaded from two readings of the same job', function (): void {
     $job = houseToProve();
-    $volts = fn(string $call, string $value) => provedReading($job, $value, [
+    $volts = fn (string $call, string $value) => provedReading($job, $value, [
         'step' => null,
         'call' => $call,
         'a' => 'indoor.R',
     ])->assertCreated();
-    $row = fn(): array => collect($this->get("/jobs/{$job->id}/prove")->inertiaProps('loads'))
+    $row = fn (): array => collect($this->get("/jobs/{$job->id}/prove")->inertiaProps('loads'))
         ->keyBy('call')
         ->get('cool-1');
     $volts('cool-1', '25.8');
@@ -292,8 +295,8 @@ it('carries marks, measurements, calls left out and signatures through the job f
     $again = Job::query()->findOrFail(importFiles(['house.json' => $out])[0]['job']['id']);
     [$before, $after] = [said(HandoverPage::props($job->refresh())), said(HandoverPage::props($again))];
     // The same rows; what came out of a file says so.
-    $plain = static fn(array $rows): array => array_map(
-        static fn(array $r): array => [
+    $plain = static fn (array $rows): array => array_map(
+        static fn (array $r): array => [
             ...array_diff_key($r, ['id' => 1, 'fromFile' => 1]),
             ...isset($r['name']) ? ['name' => str_replace('in the file: ', '', $r['name'])] : [],
         ],
@@ -309,7 +312,11 @@ it('carries marks, measurements, calls left out and signatures through the job f
         ->toContain('/records/signatures/0/role')
         ->and(
             importFiles([
-                'bad.json' => (string) preg_replace('/"strokes": "[^"]*"/', '"strokes": "[[[1,5000],[2,3]]]"', $out),
+                'bad.json' => (string) preg_replace(
+                    '/"strokes": "[^"]*"/',
+                    '"strokes": "[[[1,5000],[2,3]]]"',
+                    $out,
+                ),
             ])[0]['problem'] ?? '',
         )
         ->toContain('/records/signatures/0/strokes');

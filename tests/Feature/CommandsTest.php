@@ -18,7 +18,7 @@ function artisan(string $command): array
     return [$exit, Artisan::output()];
 }
 
-$example = static fn(string $id): string => base_path("docs/examples/{$id}.json");
+$example = static fn (string $id): string => base_path("docs/examples/{$id}.json");
 
 it(
     'ships an example of every archetype that fits the schema, is what the command prints, and is proved',
@@ -34,7 +34,7 @@ it(
             expect($exit)->toBe(0)->and(trim($printed))->toBe(trim((string) file_get_contents($path)));
             $job = app(JobFiles::class)->read($path);
             $plan = $job->plan ?? throw new LogicException("{$id} has no plan");
-            expect(array_filter(Simulation::prove($plan), static fn($p): bool => !$p->isProved()))->toBe([], $id);
+            expect(array_filter(Simulation::prove($plan), static fn ($p): bool => ! $p->isProved()))->toBe([], $id);
             expect(JobFile::write($job->site, $job->address, $job->kind, $job->installation, $plan))->toEqual(
                 json_decode((string) file_get_contents($path), true),
             );
@@ -43,12 +43,12 @@ it(
 );
 
 it('answers for calls, expectations, time and SPICE, with its exit codes', function () use ($example): void {
-    [$exit, $calls] = artisan('unionbit:calls ' . $example('dual-fuel-o-2c-2h'));
+    [$exit, $calls] = artisan('unionbit:calls '.$example('dual-fuel-o-2c-2h'));
     expect($exit)->toBe(0)->and(array_column(json_decode($calls, true), 'call'))->toContain('furnace-2', 'defrost');
 
     [$exit, $reading] = artisan(
-        'unionbit:expect ' .
-            $example('furnace-gas-1h-1c') .
+        'unionbit:expect '.
+            $example('furnace-gas-1h-1c').
             ' --call=cool-1 --from=wall.Rc --to=wall.Y1 --fault=switch-open:switch.Y1',
     );
     expect($exit)
@@ -59,13 +59,13 @@ it('answers for calls, expectations, time and SPICE, with its exit codes', funct
         ->toBeFalse();
 
     [$exit, $ohms] = artisan(
-        'unionbit:expect ' . $example('furnace-gas-1h-1c') . ' --mode=O --from=A4.near --to=wall.C --lift=A4.near',
+        'unionbit:expect '.$example('furnace-gas-1h-1c').' --mode=O --from=A4.near --to=wall.C --lift=A4.near',
     );
     expect($exit)->toBe(0)->and(json_decode($ohms, true)['nominal'])->toEqualWithDelta(14.1, 0.3);
 
     [$exit, $jumped] = artisan(
-        'unionbit:expect ' .
-            $example('furnace-gas-1h-1c') .
+        'unionbit:expect '.
+            $example('furnace-gas-1h-1c').
             ' --face-off --jumper=wall.Rc-wall.G --from=indoor.G --to=indoor.C',
     );
     expect($exit)
@@ -76,17 +76,17 @@ it('answers for calls, expectations, time and SPICE, with its exit codes', funct
         ->toBeTrue();
 
     [$exit, $run] = artisan(
-        'unionbit:run ' . $example('air-handler-electric-1h-1c') . ' --call=heat-1 --seconds=200 --seed=3',
+        'unionbit:run '.$example('air-handler-electric-1h-1c').' --call=heat-1 --seconds=200 --seed=3',
     );
     expect($exit)
         ->toBe(0)
         ->and(array_column(array_column(json_decode($run, true), 'what'), 'text'))
         ->toContain('strip on', 'blower on');
 
-    [$exit, $deck] = artisan('unionbit:spice ' . $example('heat-pump-o-1c-1aux') . ' --call=defrost');
+    [$exit, $deck] = artisan('unionbit:spice '.$example('heat-pump-o-1c-1aux').' --call=defrost');
     expect($exit)->toBe(0)->and($deck)->toStartWith('* Example:')->toContain('.end', "defrost relay's W contact");
 
-    [$exit] = artisan('unionbit:expect ' . $example('furnace-gas-1h-1c') . ' --mode=A --from=wall.Rc');
+    [$exit] = artisan('unionbit:expect '.$example('furnace-gas-1h-1c').' --mode=A --from=wall.Rc');
     expect($exit)->toBe(1, 'a clamp round a screw is refused');
 });
 
@@ -98,7 +98,7 @@ it('takes a thermostat of your own from the job file', function () use ($example
 
     expect($job->plan?->profile->id)
         ->toBe('my-own')
-        ->and(array_filter(Simulation::prove($job->plan), static fn($p): bool => !$p->isProved()))
+        ->and(array_filter(Simulation::prove($job->plan), static fn ($p): bool => ! $p->isProved()))
         ->toBe([]);
 });
 
@@ -122,11 +122,14 @@ it('names the pointer, the value and what is allowed of a broken job file', func
     $file = json_decode((string) file_get_contents($example('heat-pump-o-1c-1aux')), true);
     $broken = $break($file);
 
-    expect(fn() => app(JobFiles::class)->parse($broken))->toThrow(
-        fn(InvalidData $problem) => expect($problem->pointer)->toBe($pointer)->and($problem->problem)->toContain($says),
+    expect(fn () => app(JobFiles::class)->parse($broken))->toThrow(
+        fn (InvalidData $problem) => expect($problem->pointer)
+            ->toBe($pointer)
+            ->and($problem->problem)
+            ->toContain($says),
     );
 })->with([
-    'version' => [fn(array $f) => ['unionbit' => 7] + $f, '/unionbit', 'version 1'],
+    'version' => [fn (array $f) => ['unionbit' => 7] + $f, '/unionbit', 'version 1'],
     'archetype' => [
         function (array $f) {
             $f['survey']['archetype'] = 'steam';
@@ -172,7 +175,7 @@ it('names the pointer, the value and what is allowed of a broken job file', func
         '/survey/cables/0/conductors/0/far',
         'missing',
     ],
-    'thermostat' => [fn(array $f) => ['thermostat' => 'none-such'] + $f, '/thermostat', 'profile of your own'],
+    'thermostat' => [fn (array $f) => ['thermostat' => 'none-such'] + $f, '/thermostat', 'profile of your own'],
     'plan end' => [
         function (array $f) {
             $f['plan']['wall']['1']['state'] = 'glued';
@@ -182,5 +185,5 @@ it('names the pointer, the value and what is allowed of a broken job file', func
         '/plan/wall/1/state',
         'landed, spare, capped',
     ],
-    'not an object' => [fn() => 'house', '/unionbit', 'missing'],
+    'not an object' => [fn () => 'house', '/unionbit', 'missing'],
 ]);

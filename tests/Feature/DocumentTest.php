@@ -166,7 +166,7 @@ it('refuses facts out of range and names them', function (string $key, mixed $va
 it('plans: chooses, lands by hand, refuses to use what blocks', function (): void {
     $job = Job::factory()->create();
     installer($job);
-    $plan = fn(string $op, array $fields = []) => $this->postJson("/jobs/{$job->id}/plan-edits", [
+    $plan = fn (string $op, array $fields = []) => $this->postJson("/jobs/{$job->id}/plan-edits", [
         'id' => newId(),
         'version' => $job->refresh()->version,
         'op' => $op,
@@ -185,8 +185,8 @@ it('plans: chooses, lands by hand, refuses to use what blocks', function (): voi
     expect($plan('use')->assertUnprocessable()->json('errors.plan'))
         ->toHaveCount(2)
         ->sequence(
-            fn($message) => $message->toContain('MR01', '3 green lands on Y1 but is G at the board'),
-            fn($message) => $message->toContain('MR13', 'Two conductors on one screw: 3 green and 4 yellow on Y1'),
+            fn ($message) => $message->toContain('MR01', '3 green lands on Y1 but is G at the board'),
+            fn ($message) => $message->toContain('MR13', 'Two conductors on one screw: 3 green and 4 yellow on Y1'),
         );
     $plan('land', ['number' => 3, 'screw' => 'G'])->assertOk();
     $plan('use')->assertOk();

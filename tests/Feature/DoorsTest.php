@@ -52,7 +52,7 @@ it('asks for TLS only where a trusted proxy says TLS', function (): void {
     $answer = $this->get('/jobs', ['X-Forwarded-Proto' => 'https']);
     Illuminate\Http\Middleware\TrustProxies::flushState();
     $answer->assertHeader('Strict-Transport-Security');
-    expect(collect($answer->headers->getCookies())->every(fn($cookie): bool => $cookie->isSecure()))
+    expect(collect($answer->headers->getCookies())->every(fn ($cookie): bool => $cookie->isSecure()))
         ->toBeTrue()
         ->and($answer->headers->getCookies())
         ->not->toBe([]);
@@ -83,14 +83,16 @@ it('answers the one-person mode to names of this machine only', function (string
 
 it('limits sign-ins by account from any address, and by address for any account', function (): void {
     $user = User::factory()->create(['password' => 'saltmarsh']);
-    $try = fn(string $email, string $from) => $this->withServerVariables(['REMOTE_ADDR' => $from])->postJson(
+    $try = fn (string $email, string $from) => $this->withServerVariables(['REMOTE_ADDR' => $from])->postJson(
         '/sign-in',
         ['email' => $email, 'password' => 'wrong'],
     );
     foreach (range(1, 5) as $n) {
         $try($user->email, "127.0.1.{$n}")->assertUnprocessable();
     }
-    expect($try($user->email, '127.0.1.99')->assertStatus(429)->json('errors.email.0'))->toStartWith('Too many tries');
+    expect($try($user->email, '127.0.1.99')->assertStatus(429)->json('errors.email.0'))->toStartWith(
+        'Too many tries',
+    );
     foreach (range(1, 30) as $n) {
         $try("nobody{$n}@crew.example", '127.0.2.1')->assertUnprocessable();
     }
@@ -110,11 +112,16 @@ it('ends the other sessions of a person when the password changes', function ():
     $user = User::factory()->create(['password' => 'saltmarsh']);
     $other = User::factory()->create();
     foreach (['mine' => $user->id, 'theirs' => $other->id] as $id => $whose) {
-        DB::table('sessions')->insert(['id' => $id, 'user_id' => $whose, 'payload' => '', 'last_activity' => time()]);
+        DB::table('sessions')->insert([
+            'id' => $id,
+            'user_id' => $whose,
+            'payload' => '',
+            'last_activity' => time(),
+        ]);
     }
     $token = $user->remember_token;
     $this->actingAs($user);
-    $change = fn(string $present, string $new) => $this->postJson('/password', [
+    $change = fn (string $present, string $new) => $this->postJson('/password', [
         'present' => $present,
         'password' => $new,
     ]);
@@ -202,7 +209,14 @@ it('refuses a list where words are wanted, and nothing at all where something is
     'a reading of lists' => [
         'POST',
         '/jobs/JOB/readings',
-        ['id' => '01KV0000000000000000000001', 'stage' => 'prove', 'mode' => 'V', 'a' => [], 'b' => [], 'value' => '1'],
+        [
+            'id' => '01KV0000000000000000000001',
+            'stage' => 'prove',
+            'mode' => 'V',
+            'a' => [],
+            'b' => [],
+            'value' => '1',
+        ],
     ],
     'a profile as a list' => ['GET', '/jobs/JOB/offers?profile[]=x', []],
 ]);

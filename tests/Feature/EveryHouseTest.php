@@ -5,47 +5,52 @@ declare(strict_types=1);
 use App\House\Catalog;
 use App\Models\Job;
 
-it('opens the plain example of every archetype: every call on the board, and probing everywhere', function (): void {
-    installer();
-    foreach (app(Catalog::class)->ids('equipment') as $archetype) {
-        $id = newId();
-        $this->postJson('/jobs', [
-            'id' => $id,
-            'site' => 'Weir Pump Room',
-            'kind' => 'replacement',
-            'archetype' => $archetype,
-            'feet' => '45',
-            'example' => true,
-        ])->assertCreated();
-        $this->postJson("/jobs/{$id}/plan-edits", [
-            'id' => newId(),
-            'version' => 1,
-            'op' => 'choose',
-            'profile' => 'c-powered-3h-2c',
-        ])->assertOk();
-        $page = $this->get("/jobs/{$id}/plan")
-            ->assertOk()
-            ->inertiaProps();
-
-        expect(array_column($page['plan']['proofs'], 'proved'))
-            ->each->toBeTrue("{$archetype} is not proved")
-            ->and(array_column($page['plan']['simulations'], 'call'))
-            ->toBe(array_column($page['plan']['proofs'], 'call'));
-        $last = end($page['plan']['simulations'])['call'];
-        foreach (array_filter($page['points'], fn(int $n): bool => $n % 5 === 0, ARRAY_FILTER_USE_KEY) as $point) {
-            $this->postJson("/jobs/{$id}/expect", [
-                'stage' => 'plan',
-                'call' => $last,
-                'mode' => 'V',
-                'a' => $point['id'],
-                'b' => 'indoor.C',
-            ])
+it(
+    'opens the plain example of every archetype: every call on the board, and probing everywhere',
+    function (): void {
+        installer();
+        foreach (app(Catalog::class)->ids('equipment') as $archetype) {
+            $id = newId();
+            $this->postJson('/jobs', [
+                'id' => $id,
+                'site' => 'Weir Pump Room',
+                'kind' => 'replacement',
+                'archetype' => $archetype,
+                'feet' => '45',
+                'example' => true,
+            ])->assertCreated();
+            $this->postJson("/jobs/{$id}/plan-edits", [
+                'id' => newId(),
+                'version' => 1,
+                'op' => 'choose',
+                'profile' => 'c-powered-3h-2c',
+            ])->assertOk();
+            $page = $this->get("/jobs/{$id}/plan")
                 ->assertOk()
-                ->assertJsonPath('refused', null);
+                ->inertiaProps();
+
+            expect(array_column($page['plan']['proofs'], 'proved'))
+                ->each->toBeTrue("{$archetype} is not proved")
+                ->and(array_column($page['plan']['simulations'], 'call'))
+                ->toBe(array_column($page['plan']['proofs'], 'call'));
+            $last = end($page['plan']['simulations'])['call'];
+            foreach (
+                array_filter($page['points'], fn (int $n): bool => $n % 5 === 0, ARRAY_FILTER_USE_KEY) as $point
+            ) {
+                $this->postJson("/jobs/{$id}/expect", [
+                    'stage' => 'plan',
+                    'call' => $last,
+                    'mode' => 'V',
+                    'a' => $point['id'],
+                    'b' => 'indoor.C',
+                ])
+                    ->assertOk()
+                    ->assertJsonPath('refused', null);
+            }
+            foreach (['set', 'prove', 'handover', 'survey'] as $stage) {
+                $this->get("/jobs/{$id}/{$stage}")->assertOk();
+            }
         }
-        foreach (['set', 'prove', 'handover', 'survey'] as $stage) {
-            $this->get("/jobs/{$id}/{$stage}")->assertOk();
-        }
-    }
-    expect(Job::query()->count())->toBeGreaterThan(25);
-});
+        expect(Job::query()->count())->toBeGreaterThan(25);
+    },
+);

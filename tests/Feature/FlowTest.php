@@ -20,9 +20,8 @@ it('carries a house of each kind to handover, every call proved by voltage', fun
             test()
                 ->get("/jobs/{$job->id}/set")
                 ->inertiaProps('settings'),
-            static fn(array $s): bool => $s['lacking'] === null,
-        )
-        as $setting
+            static fn (array $s): bool => $s['lacking'] === null,
+        ) as $setting
     ) {
         $this->postJson("/jobs/{$job->id}/settings", [
             'id' => newId(),
@@ -32,9 +31,9 @@ it('carries a house of each kind to handover, every call proved by voltage', fun
     }
     $steps = array_filter(
         StepRecord::all($job),
-        static fn(StepRecord $r): bool => $r->step->method->value === 'voltage',
+        static fn (StepRecord $r): bool => $r->step->method->value === 'voltage',
     );
-    expect(array_filter($steps, static fn(StepRecord $r): bool => $r->step->call->mode() === null))->toHaveCount(
+    expect(array_filter($steps, static fn (StepRecord $r): bool => $r->step->call->mode() === null))->toHaveCount(
         $calls,
     );
 
@@ -68,7 +67,11 @@ it('carries a house of each kind to handover, every call proved by voltage', fun
                 ->assertCreated()
                 ->assertJsonPath('outcome', 'pass');
         }
-        $this->postJson("/jobs/{$job->id}/steps", ['id' => newId(), 'step' => $key, 'event' => 'end'])->assertCreated();
+        $this->postJson("/jobs/{$job->id}/steps", [
+            'id' => newId(),
+            'step' => $key,
+            'event' => 'end',
+        ])->assertCreated();
     }
 
     expect(
@@ -105,7 +108,7 @@ it('keeps a failing call on the record, open until it passes', function (): void
         'event' => 'start',
     ])->assertCreated();
     $this->travel(10)->seconds();
-    $measure = fn(string $value) => $this->postJson("/jobs/{$job->id}/readings", [
+    $measure = fn (string $value) => $this->postJson("/jobs/{$job->id}/readings", [
         'id' => newId(),
         'stage' => 'prove',
         'step' => 'fan.voltage',
@@ -120,7 +123,7 @@ it('keeps a failing call on the record, open until it passes', function (): void
         ->toBe('stuck')
         ->and(implode(' ', $this->get("/jobs/{$job->id}/handover")->inertiaProps('open')))
         ->toContain('Fan, By voltage: 0.00 V where');
-    $this->get('/jobs')->assertInertia(fn($page) => $page->where('jobs.0.tape.3.state', 'stuck'));
+    $this->get('/jobs')->assertInertia(fn ($page) => $page->where('jobs.0.tape.3.state', 'stuck'));
     $this->travel(5)->seconds();
     $measure('26.0');
     expect(Progress::of($job)->tape()[3]['state'])
@@ -134,7 +137,7 @@ it('keeps a failing call on the record, open until it passes', function (): void
 
 it('starts a step anew without its earlier readings', function (): void {
     $job = landedHouse('furnace-gas-1h-1c', 'c-powered-1h-1c');
-    $step = fn(string $event) => $this->postJson("/jobs/{$job->id}/steps", [
+    $step = fn (string $event) => $this->postJson("/jobs/{$job->id}/steps", [
         'id' => newId(),
         'step' => 'fan.voltage',
         'event' => $event,
@@ -195,7 +198,7 @@ it('keeps the restore list from a jumper until it is out', function (): void {
 
     expect(Progress::of($job)->restore())->toBe(['Jumper Rc to W1 out', 'Face back on its base']);
     $this->get('/jobs')->assertInertia(
-        fn($page) => $page->where('jobs.0.restore', ['Jumper Rc to W1 out', 'Face back on its base']),
+        fn ($page) => $page->where('jobs.0.restore', ['Jumper Rc to W1 out', 'Face back on its base']),
     );
     expect(
         $this->postJson("/jobs/{$job->id}/handover")
@@ -228,7 +231,7 @@ it('seeds the demo houses through its own actions, the finished one whole', func
         $proofs = Unionbit\Core\Planning\Proof\Simulation::prove($plan);
         expect($proofs)
             ->toHaveCount($calls)
-            ->and(array_filter($proofs, static fn($p): bool => !$p->isProved()))
+            ->and(array_filter($proofs, static fn ($p): bool => ! $p->isProved()))
             ->toBe([], $site);
     }
 });

@@ -104,14 +104,14 @@ it('is opened by nothing but a proof of this job: future, volts, unproved meter,
             ->json('errors'),
     )->toHaveKey('power');
 })->with([
-    'a time in the future' => fn() => [['at' => now()->addHour()], 'lies in the future'],
-    'isolated with volts' => fn() => [['volts' => 24.0, 'supplies' => '{"T1":24.0}'], 'proves nothing'],
-    'isolated without a proved meter' => fn() => [['meter_proved' => false], 'proves nothing'],
-    'live without volts' => fn() => [
+    'a time in the future' => fn () => [['at' => now()->addHour()], 'lies in the future'],
+    'isolated with volts' => fn () => [['volts' => 24.0, 'supplies' => '{"T1":24.0}'], 'proves nothing'],
+    'isolated without a proved meter' => fn () => [['meter_proved' => false], 'proves nothing'],
+    'live without volts' => fn () => [
         ['state' => 'live', 'volts' => null, 'supplies' => null],
         'no reading yet of the supply',
     ],
-    'out of a file' => fn() => [['from_file' => 'Wren Halyard'], 'proves nothing here'],
+    'out of a file' => fn () => [['from_file' => 'Wren Halyard'], 'proves nothing here'],
 ]);
 
 it('begins not proved after an import, whatever the file says', function (): void {
@@ -194,7 +194,11 @@ it(
             'event' => 'start',
         ])->assertCreated();
         $move = $this->get("/jobs/{$job->id}/plan")->inertiaProps('plan.moves.0.key');
-        $this->postJson("/jobs/{$job->id}/moves", ['id' => newId(), 'move' => $move, 'done' => false])->assertCreated();
+        $this->postJson("/jobs/{$job->id}/moves", [
+            'id' => newId(),
+            'move' => $move,
+            'done' => false,
+        ])->assertCreated();
         expect(joined(' ', BeforeLive::of($job->refresh())))
             ->toContain('Jumper Rc to G out')
             ->toContain('Landing half done');
@@ -216,7 +220,7 @@ it(
             'event' => 'start',
         ])->assertCreated();
         $this->travel(20)->seconds();
-        $read = fn(string $a, string $b, string $value) => $this->postJson("/jobs/{$job->id}/readings", [
+        $read = fn (string $a, string $b, string $value) => $this->postJson("/jobs/{$job->id}/readings", [
             'id' => newId(),
             'stage' => 'prove',
             'step' => 'fan.voltage',
@@ -231,7 +235,7 @@ it(
         $read('wall.G', 'wall.C', '26.0');
         $page = $this->get("/jobs/{$job->id}/prove");
         $shown = array_column(
-            array_filter($page->inertiaProps('readings'), fn(array $r): bool => $r['outcome'] === 'fail'),
+            array_filter($page->inertiaProps('readings'), fn (array $r): bool => $r['outcome'] === 'fail'),
             'reason',
         );
         $cell = collect($page->inertiaProps('steps'))->firstWhere('key', 'fan.voltage')['probes'];
@@ -258,7 +262,7 @@ it('does not call early what is there at once, sign or reading', function (): vo
         'event' => 'start',
     ])->assertCreated();
     $this->travel(30)->seconds();
-    $sign = fn(string $sign) => $this->postJson("/jobs/{$job->id}/signs", [
+    $sign = fn (string $sign) => $this->postJson("/jobs/{$job->id}/signs", [
         'id' => newId(),
         'step' => 'cool-1.voltage',
         'sign' => $sign,
@@ -266,7 +270,7 @@ it('does not call early what is there at once, sign or reading', function (): vo
     ])
         ->assertCreated()
         ->json('outcome');
-    $read = fn(string $a) => $this->postJson("/jobs/{$job->id}/readings", [
+    $read = fn (string $a) => $this->postJson("/jobs/{$job->id}/readings", [
         'id' => newId(),
         'stage' => 'prove',
         'step' => 'cool-1.voltage',
@@ -290,31 +294,34 @@ it('does not call early what is there at once, sign or reading', function (): vo
         ->toBe('fail');
 });
 
-it('takes readings outside the steps together too, of one call and since the power last changed', function (): void {
-    $job = houseToProve();
-    $read = fn(string $a, string $b, string $value) => $this->postJson("/jobs/{$job->id}/readings", [
-        'id' => newId(),
-        'stage' => 'prove',
-        'call' => 'fan',
-        'mode' => 'V',
-        'a' => $a,
-        'b' => $b,
-        'value' => $value,
-    ])
-        ->assertCreated()
-        ->json('candidates');
-    $switch = "the thermostat's G switch is open";
-    $shown = fn(): array => collect($this->get("/jobs/{$job->id}/prove")->inertiaProps('readings'))->firstWhere(
-        'a',
-        'indoor.G',
-    )['candidates'];
-    expect($read('indoor.G', 'indoor.C', '0.0'))->toContain($switch);
-    $read('wall.G', 'wall.C', '26.0');
-    expect($shown())
-        ->not->toContain($switch)
-        ->toContain('3 green is open in the cable')
-        ->and($read('indoor.G', 'indoor.C', '0.1'))
-        ->not->toContain($switch);
-    raiseFlag($job, 'live', '26.4');
-    expect($read('indoor.G', 'indoor.C', '0.0'))->toContain($switch);
-});
+it(
+    'takes readings outside the steps together too, of one call and since the power last changed',
+    function (): void {
+        $job = houseToProve();
+        $read = fn (string $a, string $b, string $value) => $this->postJson("/jobs/{$job->id}/readings", [
+            'id' => newId(),
+            'stage' => 'prove',
+            'call' => 'fan',
+            'mode' => 'V',
+            'a' => $a,
+            'b' => $b,
+            'value' => $value,
+        ])
+            ->assertCreated()
+            ->json('candidates');
+        $switch = "the thermostat's G switch is open";
+        $shown = fn (): array => collect($this->get("/jobs/{$job->id}/prove")->inertiaProps('readings'))->firstWhere(
+            'a',
+            'indoor.G',
+        )['candidates'];
+        expect($read('indoor.G', 'indoor.C', '0.0'))->toContain($switch);
+        $read('wall.G', 'wall.C', '26.0');
+        expect($shown())
+            ->not->toContain($switch)
+            ->toContain('3 green is open in the cable')
+            ->and($read('indoor.G', 'indoor.C', '0.1'))
+            ->not->toContain($switch);
+        raiseFlag($job, 'live', '26.4');
+        expect($read('indoor.G', 'indoor.C', '0.0'))->toContain($switch);
+    },
+);

@@ -55,7 +55,10 @@ it('loses nothing on the way out and in again, records included', function (): v
         $data = json_decode($file, true);
         foreach ($data['records'] as $name => $rows) {
             $data['records'][$name] = is_array($rows)
-                ? array_map(static fn(array $r): array => array_diff_key($r, ['id' => 1, 'corrects_id' => 1]), $rows)
+                ? array_map(
+                    static fn (array $r): array => array_diff_key($r, ['id' => 1, 'corrects_id' => 1]),
+                    $rows,
+                )
                 : $rows;
         }
 
@@ -102,35 +105,35 @@ it('reports what is wrong with a file and where, keeps nothing of it, and reads 
         ->and(System::query()->count())
         ->toBe(1);
 })->with([
-    'no JSON' => [fn() => '{"unionbit": 1,', '', 'is no JSON'],
-    'another version' => [fn() => jobFile(['unionbit' => 9]), '/unionbit', 'is 9; allowed: version 1'],
-    'no survey' => [fn() => '{"unionbit": 1, "site": "Tollhouse"}', '/survey', 'is missing'],
+    'no JSON' => [fn () => '{"unionbit": 1,', '', 'is no JSON'],
+    'another version' => [fn () => jobFile(['unionbit' => 9]), '/unionbit', 'is 9; allowed: version 1'],
+    'no survey' => [fn () => '{"unionbit": 1, "site": "Tollhouse"}', '/survey', 'is missing'],
     'unknown equipment' => [
-        fn() => jobFile(['survey' => ['archetype' => 'steam']]),
+        fn () => jobFile(['survey' => ['archetype' => 'steam']]),
         '/survey/archetype',
         'is "steam"; allowed: air-handler',
     ],
-    'unknown thermostat' => [fn() => jobFile(['thermostat' => 'sundial']), '/thermostat', 'is "sundial"'],
-    'a bad kind' => [fn() => jobFile(['kind' => 'party']), '/kind', 'is "party"; allowed: installation'],
+    'unknown thermostat' => [fn () => jobFile(['thermostat' => 'sundial']), '/thermostat', 'is "sundial"'],
+    'a bad kind' => [fn () => jobFile(['kind' => 'party']), '/kind', 'is "party"; allowed: installation'],
     'a name of 10 000 characters' => [
-        fn() => jobFile(['site' => str_repeat('x', 10_000)]),
+        fn () => jobFile(['site' => str_repeat('x', 10_000)]),
         '/site',
         'is 10000 characters long; allowed: 1 to 80',
     ],
     'a number twice' => [
-        fn() => jobFile(['survey' => ['cables' => [['conductors' => [1 => ['number' => 1]]]]]]),
+        fn () => jobFile(['survey' => ['cables' => [['conductors' => [1 => ['number' => 1]]]]]]),
         '/survey/cables/0/conductors/1/number',
         'a number no other conductor',
     ],
     'a terminal too long' => [
-        fn() => jobFile([
+        fn () => jobFile([
             'survey' => ['cables' => [['conductors' => [['near' => ['terminal' => str_repeat('Q', 400)]]]]]],
         ]),
         '/survey/cables/0/conductors/0/near/terminal',
         '1 to 12 characters',
     ],
     'a circular splice' => [
-        fn() => jobFile([
+        fn () => jobFile([
             'survey' => [
                 'cables' => [
                     [
@@ -146,17 +149,17 @@ it('reports what is wrong with a file and where, keeps nothing of it, and reads 
         'A1 → A2 → A1',
     ],
     'an unknown answer' => [
-        fn() => jobFile(['survey' => ['answers' => ['weather' => 'rain']]]),
+        fn () => jobFile(['survey' => ['answers' => ['weather' => 'rain']]]),
         '/survey/answers',
         'is "weather"',
     ],
     'records that are none' => [
-        fn() => jobFile(['records' => ['readings' => [['at' => '2026-11-25T09:00:00Z', 'stage' => 5]]]]),
+        fn () => jobFile(['records' => ['readings' => [['at' => '2026-11-25T09:00:00Z', 'stage' => 5]]]]),
         '/records/readings/0/stage',
         'is 5',
     ],
     'a time that is none' => [
-        fn() => jobFile(['records' => ['moves' => [['at' => 'soon', 'move' => 'link:in', 'done' => true]]]]),
+        fn () => jobFile(['records' => ['moves' => [['at' => 'soon', 'move' => 'link:in', 'done' => true]]]]),
         '/records/moves/0/at',
         'is "soon"',
     ],
@@ -170,16 +173,16 @@ it('reports what is wrong with a file and where, keeps nothing of it, and reads 
         '/survey/cables/0/conductors',
         'has 50000 conductors; allowed: at most 50',
     ],
-    'over 2 MB' => [fn() => str_repeat(' ', 2_000_001), '', 'larger than 2 MB'],
+    'over 2 MB' => [fn () => str_repeat(' ', 2_000_001), '', 'larger than 2 MB'],
 ]);
 
 it(
-    'opens another system of a known site, a next visit as the last one left it, a sister to be confirmed, and a house like it',
+    'opens another system, a next visit as the last one left it, a sister to be confirmed, and a house like it',
     function (): void {
         $this->seed(DatabaseSeeder::class);
         $row = Job::at('Lock Keeper\'s Row 4');
         installer($row);
-        $copy = fn(array $fields) => $this->postJson("/jobs/{$row->id}/copies", [
+        $copy = fn (array $fields) => $this->postJson("/jobs/{$row->id}/copies", [
             'id' => newId(),
             'kind' => 'follow-up',
             ...$fields,
@@ -249,8 +252,8 @@ it(
 it('finds a job by the trade\'s other words for a thing, and sifts', function (): void {
     $this->seed(DatabaseSeeder::class);
     installer(Job::at('Tollhouse'));
-    $found = fn(string $find, string $show = 'all'): array => array_column(
-        $this->get('/jobs?' . http_build_query(['find' => $find, 'show' => $show]))
+    $found = fn (string $find, string $show = 'all'): array => array_column(
+        $this->get('/jobs?'.http_build_query(['find' => $find, 'show' => $show]))
             ->assertOk()
             ->inertiaProps('jobs'),
         'site',
@@ -280,12 +283,12 @@ it(
     'says on the jobs screen what is so now, after every kind of record, though it keeps what it has worked out',
     function (): void {
         $job = houseToProve();
-        $row = static fn(): array => array_column(
+        $row = static fn (): array => array_column(
             said(JobsPage::props($job->crew->users()->firstOrFail(), '', 'all', null))['jobs'],
             null,
             'id',
         )[$job->id];
-        $segment = static fn(string $stage): array => array_column($row()['tape'], null, 'key')[$stage];
+        $segment = static fn (string $stage): array => array_column($row()['tape'], null, 'key')[$stage];
         $before = $row();
         expect($row())->toBe($before);
 
@@ -323,8 +326,8 @@ it(
 it('archives, deletes and takes back, for its own crew only', function (): void {
     $job = Job::factory()->create();
     installer($job);
-    $shelf = fn(string $to) => $this->postJson("/jobs/{$job->id}/shelf", ['to' => $to]);
-    $listed = fn(string $show = 'all'): int => count($this->get("/jobs?show={$show}")->inertiaProps('jobs'));
+    $shelf = fn (string $to) => $this->postJson("/jobs/{$job->id}/shelf", ['to' => $to]);
+    $listed = fn (string $show = 'all'): int => count($this->get("/jobs?show={$show}")->inertiaProps('jobs'));
 
     $shelf('archive')->assertOk();
     expect([$listed(), $listed('archived')])->toBe([0, 1]);
@@ -350,7 +353,12 @@ it('plans a day, says what will not fit and what to load, and writes it as a cal
     installer($first);
     $second = Job::factory()->create(['crew_id' => $first->crew_id]);
     details($first, ['day' => '2026-11-25', 'starts' => '16:30', 'who' => 'Van 1'])->assertOk();
-    details($second, ['site' => 'Tollhouse', 'day' => '2026-11-25', 'starts' => '08:30', 'who' => 'Van 1'])->assertOk();
+    details($second, [
+        'site' => 'Tollhouse',
+        'day' => '2026-11-25',
+        'starts' => '08:30',
+        'who' => 'Van 1',
+    ])->assertOk();
     $day = $this->get('/jobs?day=2026-11-25')->inertiaProps('day');
 
     expect(array_column($day['visits'], 'starts', 'site'))
@@ -420,10 +428,10 @@ it('makes sites and systems of the jobs that were written before there were any'
             'database' => ($path = tempnam(sys_get_temp_dir(), 'old')),
         ],
     ]);
-    $migrate = static fn(string ...$names) => Artisan::call('migrate', [
+    $migrate = static fn (string ...$names) => Artisan::call('migrate', [
         '--database' => 'old',
         '--force' => true,
-        '--path' => array_map(static fn(string $n): string => "database/migrations/2026_11_25_{$n}.php", $names),
+        '--path' => array_map(static fn (string $n): string => "database/migrations/2026_11_25_{$n}.php", $names),
     ]);
     $default = DB::getDefaultConnection();
     DB::setDefaultConnection('old');

@@ -30,7 +30,7 @@ function asked(string $pattern): array
     askedIn($pattern, 0, $names);
 
     return array_values(
-        array_unique(array_map(fn(string $n): string => (string) preg_replace('/_(count|key)$/', '', $n), $names)),
+        array_unique(array_map(fn (string $n): string => (string) preg_replace('/_(count|key)$/', '', $n), $names)),
     );
 }
 
@@ -66,10 +66,10 @@ it('has words for every code that is said, with every parameter that they ask fo
     $patterns = patterns();
     $problems = [];
     foreach (Codes::said() as ['code' => $code, 'params' => $params, 'spread' => $spread, 'at' => $at]) {
-        if (!isset($patterns[$code])) {
+        if (! isset($patterns[$code])) {
             $problems[] = "{$at}: {$code} has no words";
-        } elseif (!$spread && array_diff(asked($patterns[$code]), $params) !== []) {
-            $problems[] = "{$at}: {$code} asks for " . implode(', ', array_diff(asked($patterns[$code]), $params));
+        } elseif (! $spread && array_diff(asked($patterns[$code]), $params) !== []) {
+            $problems[] = "{$at}: {$code} asks for ".implode(', ', array_diff(asked($patterns[$code]), $params));
         }
     }
 
@@ -81,8 +81,8 @@ it('says every word that it has', function (): void {
     $families = ['terms.', 'words.', 'units.', 'catalog.', 'ui.', 'plan.drawing.'];
     $unsaid = array_filter(
         array_keys(patterns()),
-        fn(string $code): bool => !isset($said[$code]) &&
-            array_filter($families, fn(string $f): bool => str_starts_with($code, $f)) === [],
+        fn (string $code): bool => ! isset($said[$code]) &&
+            array_filter($families, fn (string $f): bool => str_starts_with($code, $f)) === [],
     );
 
     expect(array_values($unsaid))->toBe([]);

@@ -72,7 +72,10 @@ it('offers plans, takes one with the reason kept, and notes what was changed by 
         )
         ->toBe(['WO02']);
 
-    editPlan($job, 'take', ['key' => $offers['offered'][2]['key'], 'note' => 'the ceiling is open anyway'])->assertOk();
+    editPlan($job, 'take', [
+        'key' => $offers['offered'][2]['key'],
+        'note' => 'the ceiling is open anyway',
+    ])->assertOk();
     $plan = House::of($job->refresh())->plan;
     expect($plan?->changes->pulled?->label())
         ->toBe('18/7 · 42 ft')
@@ -93,51 +96,53 @@ it('offers plans, takes one with the reason kept, and notes what was changed by 
         );
 });
 
-it('lands by hand at both ends, ties and unties, and refuses what the plate or the board has not', function (): void {
-    $job = demo('ropewalk-11');
-    editPlan($job, 'choose', ['profile' => 'c-powered-1h-1c'])->assertOk();
-    editPlan($job, 'board', ['number' => 4, 'screw' => 'W2'])->assertOk();
-    editPlan($job, 'board', ['number' => 3, 'screw' => '@B1'])->assertOk();
-    editPlan($job, 'tie', ['place' => 'indoor', 'a' => 'W1', 'b' => 'W2'])->assertOk();
-    $landing = House::of($job->refresh())->plan?->landing;
-    expect($landing?->indoor[4]->terminal)
-        ->toBe('W2')
-        ->and($landing->indoor[3]->onto)
-        ->toBe('B1')
-        ->and(array_column($landing->jumpers, 'label'))
-        ->toContain('W1–W2 tie at the board');
-    editPlan($job, 'untie', ['label' => 'W1–W2 tie at the board'])->assertOk();
-    $before = $job->refresh()->plan;
+it(
+    'lands by hand at both ends, ties and unties, and refuses what the plate or the board has not',
+    function (): void {
+        $job = demo('ropewalk-11');
+        editPlan($job, 'choose', ['profile' => 'c-powered-1h-1c'])->assertOk();
+        editPlan($job, 'board', ['number' => 4, 'screw' => 'W2'])->assertOk();
+        editPlan($job, 'board', ['number' => 3, 'screw' => '@B1'])->assertOk();
+        editPlan($job, 'tie', ['place' => 'indoor', 'a' => 'W1', 'b' => 'W2'])->assertOk();
+        $landing = House::of($job->refresh())->plan?->landing;
+        expect($landing?->indoor[4]->terminal)
+            ->toBe('W2')
+            ->and($landing->indoor[3]->onto)
+            ->toBe('B1')
+            ->and(array_column($landing->jumpers, 'label'))
+            ->toContain('W1–W2 tie at the board');
+        editPlan($job, 'untie', ['label' => 'W1–W2 tie at the board'])->assertOk();
+        $before = $job->refresh()->plan;
 
-    foreach (
-        [
+        foreach (
             [
-                'board',
-                ['number' => 4, 'screw' => 'Q'],
-                'screw',
-                'No terminal Q on this board. It has R, W1, W2, G, Y and C',
-            ],
-            ['board', ['number' => 9, 'screw' => 'R'], 'number', 'no conductor 9'],
-            ['board', ['number' => 4, 'screw' => '@B7'], 'screw', 'no outdoor conductor 7'],
-            ['tie', ['place' => 'wall', 'a' => 'W1', 'b' => 'W1'], 'a', 'joins nothing'],
-            ['tie', ['place' => 'wall', 'a' => 'W1', 'b' => 'Z'], 'a', 'No terminal Z there'],
-            ['tie', ['place' => 'roof', 'a' => 'W1', 'b' => 'C'], 'place', 'none of those that can be chosen'],
-            ['untie', ['label' => 'none'], 'label', 'no none to take out'],
-            ['choose', ['profile' => 'nobodys'], 'profile', 'no thermostat profile nobodys'],
-        ]
-        as [$op, $fields, $field, $says]
-    ) {
-        expect(
-            editPlan($job, $op, $fields)
-                ->assertUnprocessable()
-                ->json("errors.{$field}.0"),
-        )->toContain($says);
-    }
-    expect($job->refresh()->plan)->toBe($before);
-});
+                [
+                    'board',
+                    ['number' => 4, 'screw' => 'Q'],
+                    'screw',
+                    'No terminal Q on this board. It has R, W1, W2, G, Y and C',
+                ],
+                ['board', ['number' => 9, 'screw' => 'R'], 'number', 'no conductor 9'],
+                ['board', ['number' => 4, 'screw' => '@B7'], 'screw', 'no outdoor conductor 7'],
+                ['tie', ['place' => 'wall', 'a' => 'W1', 'b' => 'W1'], 'a', 'joins nothing'],
+                ['tie', ['place' => 'wall', 'a' => 'W1', 'b' => 'Z'], 'a', 'No terminal Z there'],
+                ['tie', ['place' => 'roof', 'a' => 'W1', 'b' => 'C'], 'place', 'none of those that can be chosen'],
+                ['untie', ['label' => 'none'], 'label', 'no none to take out'],
+                ['choose', ['profile' => 'nobodys'], 'profile', 'no thermostat profile nobodys'],
+            ] as [$op, $fields, $field, $says]
+        ) {
+            expect(
+                editPlan($job, $op, $fields)
+                    ->assertUnprocessable()
+                    ->json("errors.{$field}.0"),
+            )->toContain($says);
+        }
+        expect($job->refresh()->plan)->toBe($before);
+    },
+);
 
 it(
-    'takes a kit\'s adapter: a screw more at the board, a move, a thing to carry, the fan by no jumper, half a signal on K',
+    'takes a kit\'s adapter: a screw, a move, a thing to carry, no jumper for the fan, half a signal',
     function (): void {
         $job = demo('ropewalk-11');
         editPlan($job, 'choose', ['profile' => 'c-powered-3h-2c'])->assertOk();
@@ -178,11 +183,12 @@ it(
             ->assertOk()
             ->assertJsonPath(
                 'reason',
-                'Part of the transformer\'s voltage: it comes through the 2,200 Ω in the K switch and returns through the pulled-in kit\'s fan input.',
+                'Part of the transformer\'s voltage: it comes through the 2,200 Ω in the K switch and '.
+                    'returns through the pulled-in kit\'s fan input.',
             );
 
         $kit = House::of($job)->plan ?? throw new LogicException('no plan');
-        expect(implode(' ', array_map(static fn($f): string => said($f->title), SettingCheck::check($kit, []))))
+        expect(implode(' ', array_map(static fn ($f): string => said($f->title), SettingCheck::check($kit, []))))
             ->toContain('W2, where nothing lands')
             ->not->toContain('closes Y1')
             ->not->toContain('closes G')

@@ -28,8 +28,7 @@ function standing(Job $job): array
             'reading_marks',
             'job_revisions',
             'photos',
-        ]
-        as $table
+        ] as $table
     ) {
         $records[$table] = DB::table($table)->where('job_id', $job->id)->count();
     }
@@ -49,15 +48,14 @@ function standing(Job $job): array
 /** Walks every door that writes, on whatever job this is. */
 function workEverything(Job $job): void
 {
-    $post = static fn(string $path, array $body) => test()
+    $post = static fn (string $path, array $body) => test()
         ->postJson("/jobs/{$job->id}/{$path}", ['id' => newId(), ...$body])
         ->assertSuccessful();
     raiseFlag($job, 'isolated', '0.0');
     foreach (
         test()
             ->get("/jobs/{$job->id}/plan")
-            ->inertiaProps('plan.moves')
-        as $move
+            ->inertiaProps('plan.moves') as $move
     ) {
         $post('moves', ['move' => $move['key'], 'done' => false]);
     }
@@ -65,8 +63,7 @@ function workEverything(Job $job): void
     foreach (
         test()
             ->get("/jobs/{$job->id}/set")
-            ->inertiaProps('settings')
-        as $setting
+            ->inertiaProps('settings') as $setting
     ) {
         if ($setting['lacking'] === null) {
             $post('settings', ['key' => $setting['key'], 'value' => $setting['choices'][0]['value']]);
@@ -117,8 +114,7 @@ it(
                 'waivers',
                 'measurements',
                 'reading_marks',
-            ]
-            as $table
+            ] as $table
         ) {
             expect(DB::table($table)->where('job_id', $copy->id)->where('simulated', false)->count())
                 ->toBe(0, $table)
@@ -159,7 +155,7 @@ it(
             'system' => 'System',
             'kind' => 'replacement',
         ])->assertForbidden();
-        $this->get('/jobs')->assertInertia(fn($page) => $page->has('jobs', 1)->where('counts.all', 1));
+        $this->get('/jobs')->assertInertia(fn ($page) => $page->has('jobs', 1)->where('counts.all', 1));
     },
 );
 
@@ -179,8 +175,7 @@ it(
                 'waivers',
                 'measurements',
                 'reading_marks',
-            ]
-            as $table
+            ] as $table
         ) {
             DB::table($table)
                 ->where('job_id', $job->id)
@@ -252,7 +247,7 @@ it(
             ->toContain('SUMMARY:Demo data: ')
             ->and($this->get('/jobs')->inertiaProps('jobs.0.mark'))
             ->toBe('demo data')
-            ->and(array_filter(Progress::of($job)->handover(), fn(array $l): bool => !$l['done']))
+            ->and(array_filter(Progress::of($job)->handover(), fn (array $l): bool => ! $l['done']))
             ->toBe([]);
     },
 );

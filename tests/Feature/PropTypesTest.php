@@ -40,7 +40,7 @@ it('sends what the TypeScript types say', function (): void {
     foreach ($samples as $type => $pages) {
         foreach ($pages as $number => $props) {
             $lines[] =
-                "export const {$type}{$number}: Own<T.{$type}> = " . json_encode($props, JSON_THROW_ON_ERROR) . ';';
+                "export const {$type}{$number}: Own<T.{$type}> = ".json_encode($props, JSON_THROW_ON_ERROR).';';
         }
     }
     $directory = storage_path('framework/prop-types');
@@ -55,10 +55,10 @@ it('sends what the TypeScript types say', function (): void {
         ]),
     );
     exec(
-        'cd ' .
-            escapeshellarg(base_path()) .
-            ' && node_modules/.bin/tsc --noEmit -p ' .
-            escapeshellarg($directory) .
+        'cd '.
+            escapeshellarg(base_path()).
+            ' && node_modules/.bin/tsc --noEmit -p '.
+            escapeshellarg($directory).
             ' 2>&1',
         $output,
         $exit,

@@ -15,7 +15,7 @@ function start(Job $job, string $step): Illuminate\Testing\TestResponse
 
 it('leaves a call out with a reason, and takes that back', function (): void {
     $job = houseToProve();
-    $waive = fn(string $call, string $note) => $this->postJson("/jobs/{$job->id}/waivers", [
+    $waive = fn (string $call, string $note) => $this->postJson("/jobs/{$job->id}/waivers", [
         'id' => newId(),
         'call' => $call,
         'note' => $note,
@@ -32,73 +32,79 @@ it('leaves a call out with a reason, and takes that back', function (): void {
         ->toContain('It has fan, cool-1 and heat-1');
 });
 
-it('lets the simulated meter read in practice only, with the hidden fault, and marks what it gave', function (): void {
-    $job = houseToProve();
-    $ask = fn(string $a, string $b) => $this->postJson("/jobs/{$job->id}/simulated-reading", [
-        'stage' => 'prove',
-        'step' => 'fan.voltage',
-        'mode' => 'V',
-        'a' => $a,
-        'b' => $b,
-    ]);
-    expect($ask('wall.Rc', 'wall.C')->assertUnprocessable()->json('errors.value.0'))->toContain('for practice');
-    $this->postJson("/jobs/{$job->id}/practice", [
-        'on' => true,
-        'fault' => 'conductor-open:A9.h1',
-    ])->assertUnprocessable();
-    $real = $job;
-    $job = practice($job, 'conductor-open:A3.h1');
-    $ask = fn(string $a, string $b) => $this->postJson("/jobs/{$job->id}/simulated-reading", [
-        'stage' => 'prove',
-        'step' => 'fan.voltage',
-        'mode' => 'V',
-        'a' => $a,
-        'b' => $b,
-    ]);
-    raiseFlag($job, 'live', '26.5');
-    start($job, 'fan.voltage')->assertCreated();
-    $this->travel(20)->seconds();
-    expect((float) $ask('wall.Rc', 'wall.C')->json('value'))
-        ->toBeGreaterThan(24.0)
-        ->and((float) $ask('indoor.G', 'indoor.C')->json('value'))
-        ->toBeLessThan(1.0)
-        ->and($this->postJson("/jobs/{$job->id}/simulated-signs", ['step' => 'fan.voltage'])->json('signs'))
-        ->toBe(['blower' => false, 'display' => true, 'drop-off' => true]);
-    $this->postJson("/jobs/{$job->id}/readings", [
-        'id' => newId(),
-        'stage' => 'prove',
-        'step' => 'fan.voltage',
-        'mode' => 'V',
-        'a' => 'indoor.G',
-        'b' => 'indoor.C',
-        'value' => '0.1',
-    ])->assertCreated();
-    $this->postJson("/jobs/{$job->id}/signs", [
-        'id' => newId(),
-        'step' => 'fan.voltage',
-        'sign' => 'blower',
-        'seen' => false,
-    ])->assertCreated();
+it(
+    'lets the simulated meter read in practice only, with the hidden fault, and marks what it gave',
+    function (): void {
+        $job = houseToProve();
+        $ask = fn (string $a, string $b) => $this->postJson("/jobs/{$job->id}/simulated-reading", [
+            'stage' => 'prove',
+            'step' => 'fan.voltage',
+            'mode' => 'V',
+            'a' => $a,
+            'b' => $b,
+        ]);
+        expect($ask('wall.Rc', 'wall.C')->assertUnprocessable()->json('errors.value.0'))->toContain('for practice');
+        $this->postJson("/jobs/{$job->id}/practice", [
+            'on' => true,
+            'fault' => 'conductor-open:A9.h1',
+        ])->assertUnprocessable();
+        $real = $job;
+        $job = practice($job, 'conductor-open:A3.h1');
+        $ask = fn (string $a, string $b) => $this->postJson("/jobs/{$job->id}/simulated-reading", [
+            'stage' => 'prove',
+            'step' => 'fan.voltage',
+            'mode' => 'V',
+            'a' => $a,
+            'b' => $b,
+        ]);
+        raiseFlag($job, 'live', '26.5');
+        start($job, 'fan.voltage')->assertCreated();
+        $this->travel(20)->seconds();
+        expect((float) $ask('wall.Rc', 'wall.C')->json('value'))
+            ->toBeGreaterThan(24.0)
+            ->and((float) $ask('indoor.G', 'indoor.C')->json('value'))
+            ->toBeLessThan(1.0)
+            ->and($this->postJson("/jobs/{$job->id}/simulated-signs", ['step' => 'fan.voltage'])->json('signs'))
+            ->toBe(['blower' => false, 'display' => true, 'drop-off' => true]);
+        $this->postJson("/jobs/{$job->id}/readings", [
+            'id' => newId(),
+            'stage' => 'prove',
+            'step' => 'fan.voltage',
+            'mode' => 'V',
+            'a' => 'indoor.G',
+            'b' => 'indoor.C',
+            'value' => '0.1',
+        ])->assertCreated();
+        $this->postJson("/jobs/{$job->id}/signs", [
+            'id' => newId(),
+            'step' => 'fan.voltage',
+            'sign' => 'blower',
+            'seen' => false,
+        ])->assertCreated();
 
-    expect(Reading::query()->where('job_id', $job->id)->where('step', 'fan.voltage')->sole()->simulated)
-        ->toBeTrue()
-        ->and(said(HandoverPage::props($job->refresh()))['job']['mark'])
-        ->toContain('Practice on a copy');
-    $pattern = $this->getJson("/jobs/{$job->id}/pattern")
-        ->assertOk()
-        ->json();
-    expect(array_column($pattern['fits'], 'id'))->toContain('conductor-open:A3.h1')->and($pattern['calls'])->toBe(1);
-    expect(
-        $this->postJson("/jobs/{$job->id}/practice", ['on' => false])
+        expect(Reading::query()->where('job_id', $job->id)->where('step', 'fan.voltage')->sole()->simulated)
+            ->toBeTrue()
+            ->and(said(HandoverPage::props($job->refresh()))['job']['mark'])
+            ->toContain('Practice on a copy');
+        $pattern = $this->getJson("/jobs/{$job->id}/pattern")
             ->assertOk()
-            ->json('id'),
-    )->toBe($real->id);
-    $ask('wall.Rc', 'wall.C')->assertNotFound();
-});
+            ->json();
+        expect(array_column($pattern['fits'], 'id'))
+            ->toContain('conductor-open:A3.h1')
+            ->and($pattern['calls'])
+            ->toBe(1);
+        expect(
+            $this->postJson("/jobs/{$job->id}/practice", ['on' => false])
+                ->assertOk()
+                ->json('id'),
+        )->toBe($real->id);
+        $ask('wall.Rc', 'wall.C')->assertNotFound();
+    },
+);
 
 it('changes its pulse with every record, and shows it to the crew only', function (): void {
     $job = houseToProve();
-    $mark = fn(): string => $this->getJson("/jobs/{$job->id}/pulse")
+    $mark = fn (): string => $this->getJson("/jobs/{$job->id}/pulse")
         ->assertOk()
         ->json('mark');
     $before = $mark();
@@ -113,10 +119,12 @@ it('changes its pulse with every record, and shows it to the crew only', functio
 
 it('proves by continuity with the power off from beginning to end', function (): void {
     $job = houseToProve('battery-1h-1c');
-    expect(start($job, 'fan.continuity')->assertUnprocessable()->json('errors.power.0'))->toContain('Isolate first');
+    expect(start($job, 'fan.continuity')->assertUnprocessable()->json('errors.power.0'))->toContain(
+        'Isolate first',
+    );
     raiseFlag($job, 'isolated', '0.0');
     start($job, 'fan.continuity')->assertCreated();
-    $read = fn(string $b, string $value) => $this->postJson("/jobs/{$job->id}/readings", [
+    $read = fn (string $b, string $value) => $this->postJson("/jobs/{$job->id}/readings", [
         'id' => newId(),
         'stage' => 'prove',
         'step' => 'fan.continuity',
@@ -141,7 +149,7 @@ it('keeps signatures, and writes the record as PDF and CSV', function (): void {
     $this->seed(DatabaseSeeder::class);
     $job = Job::at('Tollhouse');
     installer($job);
-    $sign = fn(array $fields) => $this->postJson("/jobs/{$job->id}/signatures", [
+    $sign = fn (array $fields) => $this->postJson("/jobs/{$job->id}/signatures", [
         'id' => newId(),
         'role' => 'customer',
         'name' => 'A. Teal',

@@ -31,7 +31,7 @@ function finished(): Job
 function proveCall(Job $job, string $call): void
 {
     $record = StepRecord::all($job)["{$call}.voltage"];
-    $post = static fn(string $path, array $body) => test()->postJson("/jobs/{$job->id}/{$path}", [
+    $post = static fn (string $path, array $body) => test()->postJson("/jobs/{$job->id}/{$path}", [
         'id' => newId(),
         'step' => $record->step->key(),
         ...$body,
@@ -84,32 +84,35 @@ it('keeps the names of a handed-over record, whatever a later visit calls the ho
         ->toBe('Lock Keeper\'s Row 4');
 });
 
-it('archives a handed-over record by name, with a list to take it back from, and never deletes it', function (): void {
-    $job = finished();
-    $to = fn(string $to) => $this->postJson("/jobs/{$job->id}/shelf", ['to' => $to]);
-    expect($to('delete')->assertUnprocessable()->json('errors.to.0'))
-        ->toContain('Lock Keeper\'s Row 4 was handed over')
-        ->and($job->refresh()->trashed())
-        ->toBeFalse();
-    $to('archive')->assertOk();
-    expect($this->get('/jobs?show=archived')->inertiaProps('jobs'))
-        ->toHaveCount(1)
-        ->and($this->get('/jobs?show=archived')->inertiaProps('jobs.0'))
-        ->toMatchArray(['archived' => true, 'awayBy' => 'Wren Halyard']);
-    $to('list')->assertOk();
-    $open = Job::at('Tollhouse');
-    $this->postJson("/jobs/{$open->id}/shelf", ['to' => 'delete'])->assertOk();
-    expect($this->get('/jobs?show=archived')->inertiaProps('jobs.0'))->toMatchArray([
-        'site' => 'Tollhouse',
-        'deleted' => true,
-        'awayBy' => 'Wren Halyard',
-    ]);
-    $this->postJson("/jobs/{$open->id}/shelf", ['to' => 'restore'])->assertOk();
-    expect($this->get('/jobs?show=archived')->inertiaProps('jobs'))
-        ->toBe([])
-        ->and(Job::at('Tollhouse')->trashed())
-        ->toBeFalse();
-});
+it(
+    'archives a handed-over record by name, with a list to take it back from, and never deletes it',
+    function (): void {
+        $job = finished();
+        $to = fn (string $to) => $this->postJson("/jobs/{$job->id}/shelf", ['to' => $to]);
+        expect($to('delete')->assertUnprocessable()->json('errors.to.0'))
+            ->toContain('Lock Keeper\'s Row 4 was handed over')
+            ->and($job->refresh()->trashed())
+            ->toBeFalse();
+        $to('archive')->assertOk();
+        expect($this->get('/jobs?show=archived')->inertiaProps('jobs'))
+            ->toHaveCount(1)
+            ->and($this->get('/jobs?show=archived')->inertiaProps('jobs.0'))
+            ->toMatchArray(['archived' => true, 'awayBy' => 'Wren Halyard']);
+        $to('list')->assertOk();
+        $open = Job::at('Tollhouse');
+        $this->postJson("/jobs/{$open->id}/shelf", ['to' => 'delete'])->assertOk();
+        expect($this->get('/jobs?show=archived')->inertiaProps('jobs.0'))->toMatchArray([
+            'site' => 'Tollhouse',
+            'deleted' => true,
+            'awayBy' => 'Wren Halyard',
+        ]);
+        $this->postJson("/jobs/{$open->id}/shelf", ['to' => 'restore'])->assertOk();
+        expect($this->get('/jobs?show=archived')->inertiaProps('jobs'))
+            ->toBe([])
+            ->and(Job::at('Tollhouse')->trashed())
+            ->toBeFalse();
+    },
+);
 
 it('lets no record and no edit in flight into a job that was handed over or put away meanwhile', function (
     string $column,
@@ -123,17 +126,17 @@ it('lets no record and no edit in flight into a job that was handed over or put 
         ->update([$column => now()]);
 
     expect(
-        fn() => Append::row(
+        fn () => Append::row(
             Waiver::class,
             newId(),
             $held,
             $user,
-            static fn(): array => ['call' => 'fan', 'reason' => 'late'],
+            static fn (): array => ['call' => 'fan', 'reason' => 'late'],
         ),
     )
         ->toThrow(AuthorizationException::class)
         ->and(
-            fn() => (new EditDocument())(
+            fn () => (new EditDocument())(
                 $held,
                 $user,
                 newId(),
@@ -168,9 +171,8 @@ it('says on the record, its paper and its file that it was handed over without a
     foreach (
         array_filter(
             $this->get("/jobs/{$job->id}/set")->inertiaProps('settings'),
-            static fn(array $s): bool => $s['lacking'] === null,
-        )
-        as $setting
+            static fn (array $s): bool => $s['lacking'] === null,
+        ) as $setting
     ) {
         $this->postJson("/jobs/{$job->id}/settings", [
             'id' => newId(),
@@ -231,7 +233,7 @@ it(
         }
         editSurvey($job, 'finish')->assertOk();
         skipPhotos($job);
-        $open = fn(): string => joined(' ', said(HandoverPage::props($job->refresh()))['open']);
+        $open = fn (): string => joined(' ', said(HandoverPage::props($job->refresh()))['open']);
         expect($open())->toContain('SC09')->toContain('pairing not known');
         raiseFlag($job, 'isolated', '0.0');
         foreach ($this->get("/jobs/{$job->id}/plan")->inertiaProps('plan.moves') as $move) {
@@ -286,7 +288,13 @@ function fileRow(string $table, array $changes = []): string
             'reason' => 'x',
             'candidates' => [],
         ],
-        'signs' => ['step' => 'fan.voltage', 'sign' => 'blower', 'seen' => true, 'outcome' => 'pass', 'reason' => 'x'],
+        'signs' => [
+            'step' => 'fan.voltage',
+            'sign' => 'blower',
+            'seen' => true,
+            'outcome' => 'pass',
+            'reason' => 'x',
+        ],
         'power' => ['state' => 'live', 'volts' => 26.0, 'meter_proved' => false],
         'steps' => ['step' => 'fan.voltage', 'event' => 'start'],
         'settings' => ['key' => 'cycles', 'value' => '3', 'reason' => 'x'],
@@ -295,7 +303,9 @@ function fileRow(string $table, array $changes = []): string
 
     return jobFile([
         'records' => [
-            $table => [['at' => '2026-11-20T09:00:00+00:00', 'by' => 'Wren Halyard', ...$rows[$table], ...$changes]],
+            $table => [
+                ['at' => '2026-11-20T09:00:00+00:00', 'by' => 'Wren Halyard', ...$rows[$table], ...$changes],
+            ],
         ],
     ]);
 }
@@ -315,7 +325,7 @@ it('takes from a file only what live entry takes, and says where and why not', f
         ->toBe(0);
 })->with([
     '900 cables' => [
-        fn() => jobFile([
+        fn () => jobFile([
             'survey' => [
                 'cables' => array_fill(0, 900, [
                     'id' => 'A',
@@ -331,26 +341,28 @@ it('takes from a file only what live entry takes, and says where and why not', f
         'has 900 entries; allowed: at most 8',
     ],
     'two cables of one letter' => [
-        fn() => jobFile(['survey' => ['cables' => [1 => ['id' => 'A']]]]),
+        fn () => jobFile(['survey' => ['cables' => [1 => ['id' => 'A']]]]),
         '/survey/cables/1/id',
         'A from wall to indoor',
     ],
     '2000 jumpers' => [
-        fn() => jobFile([
-            'survey' => ['jumpers' => array_fill(0, 2000, ['place' => 'wall', 'a' => 'R', 'b' => 'C', 'label' => 'x'])],
+        fn () => jobFile([
+            'survey' => [
+                'jumpers' => array_fill(0, 2000, ['place' => 'wall', 'a' => 'R', 'b' => 'C', 'label' => 'x']),
+            ],
         ]),
         '/survey/jumpers',
         'at most 20',
     ],
     '5000 overrides' => [
-        fn() => jobFile([
-            'survey' => ['overrides' => array_fill_keys(array_map(fn($n) => "SC{$n}", range(1, 5000)), 'x')],
+        fn () => jobFile([
+            'survey' => ['overrides' => array_fill_keys(array_map(fn ($n) => "SC{$n}", range(1, 5000)), 'x')],
         ]),
         '/survey/overrides',
         'at most 100',
     ],
     '501 readings' => [
-        fn() => (string) json_encode([
+        fn () => (string) json_encode([
             ...(array) json_decode(jobFile(), true),
             'records' => ['readings' => array_fill(0, 501, [])],
         ]),
@@ -358,76 +370,84 @@ it('takes from a file only what live entry takes, and says where and why not', f
         'at most 500',
     ],
     'a number that is none' => [
-        fn() => str_replace('26.25', '1e999', fileRow('readings', ['value' => 26.25])),
+        fn () => str_replace('26.25', '1e999', fileRow('readings', ['value' => 26.25])),
         '/records/readings/0/value',
         'no number',
     ],
     'a length that is none' => [
-        fn() => (string) preg_replace('/"feet":\s*[\d.]+/', '"feet":1e999', jobFile(), 1),
+        fn () => (string) preg_replace('/"feet":\s*[\d.]+/', '"feet":1e999', jobFile(), 1),
         '/survey/cables/0/feet',
         'no number',
     ],
     'a mode of no meter' => [
-        fn() => fileRow('readings', ['mode' => 'Q']),
+        fn () => fileRow('readings', ['mode' => 'Q']),
         '/records/readings/0/mode',
         'allowed: V, O, A, B, N',
     ],
-    'past the meter' => [fn() => fileRow('readings', ['value' => 9000]), '/records/readings/0/value', 'from 0 to 600'],
+    'past the meter' => [
+        fn () => fileRow('readings', ['value' => 9000]),
+        '/records/readings/0/value',
+        'from 0 to 600',
+    ],
     'a word for a number' => [
-        fn() => fileRow('readings', ['value' => '26']),
+        fn () => fileRow('readings', ['value' => '26']),
         '/records/readings/0/value',
         'from 0 to 600',
     ],
     'an outcome of our own' => [
-        fn() => fileRow('readings', ['outcome' => 'splendid']),
+        fn () => fileRow('readings', ['outcome' => 'splendid']),
         '/records/readings/0/outcome',
         'pass, fail',
     ],
     'what is expected, bent' => [
-        fn() => fileRow('readings', ['expected' => ['low' => 'none']]),
+        fn () => fileRow('readings', ['expected' => ['low' => 'none']]),
         '/records/readings/0/expected/low',
         'a number',
     ],
-    'a step that is none' => [fn() => fileRow('steps', ['step' => 'fan']), '/records/steps/0/step', 'a proving step'],
-    'a step of nothing' => [fn() => fileRow('steps', ['step' => null]), '/records/steps/0/step', 'a proving step'],
+    'a step that is none' => [
+        fn () => fileRow('steps', ['step' => 'fan']),
+        '/records/steps/0/step',
+        'a proving step',
+    ],
+    'a step of nothing' => [fn () => fileRow('steps', ['step' => null]), '/records/steps/0/step', 'a proving step'],
     'a setting that is none' => [
-        fn() => fileRow('settings', ['key' => 'mood']),
+        fn () => fileRow('settings', ['key' => 'mood']),
         '/records/settings/0/key',
         'equipment-type',
     ],
     'a state that is none' => [
-        fn() => fileRow('power', ['state' => 'dead']),
+        fn () => fileRow('power', ['state' => 'dead']),
         '/records/power/0/state',
         'live, isolated',
     ],
     'a time in the future' => [
-        fn() => fileRow('power', ['at' => '2099-01-01T00:00:00Z']),
+        fn () => fileRow('power', ['at' => '2099-01-01T00:00:00Z']),
         '/records/power/0/at',
         'has passed',
     ],
-    'a time in words' => [fn() => fileRow('power', ['at' => 'tomorrow']), '/records/power/0/at', 'has passed'],
+    'a time in words' => [fn () => fileRow('power', ['at' => 'tomorrow']), '/records/power/0/at', 'has passed'],
     'a day that is none' => [
-        fn() => fileRow('power', ['at' => '2026-02-31T09:00:00Z']),
+        fn () => fileRow('power', ['at' => '2026-02-31T09:00:00Z']),
         '/records/power/0/at',
         'has passed',
     ],
     'a stage in the future' => [
-        fn() => jobFile(['records' => ['handed_over_at' => '2099-01-01T00:00:00Z']]),
+        fn () => jobFile(['records' => ['handed_over_at' => '2099-01-01T00:00:00Z']]),
         '/records/handed_over_at',
         'has passed',
     ],
     'strokes past the field' => [
-        fn() => fileRow('signatures', ['strokes' => '[[[1,1],[2,2000]]]']),
+        fn () => fileRow('signatures', ['strokes' => '[[[1,1],[2,2000]]]']),
         '/records/signatures/0/strokes',
         'points from 0 to 1000',
     ],
     '61 strokes' => [
-        fn() => fileRow('signatures', ['strokes' => json_encode(array_fill(0, 61, [[1, 1], [2, 2]]))]),
+        fn () => fileRow('signatures', ['strokes' => json_encode(array_fill(0, 61, [[1, 1], [2, 2]]))]),
         '/records/signatures/0/strokes',
         'at most 60',
     ],
     'a mark on no reading' => [
-        fn() => jobFile([
+        fn () => jobFile([
             'records' => [
                 'marks' => [
                     ['at' => '2026-11-20T09:00:00Z', 'reading_id' => 'gone', 'unexplained' => true, 'note' => 'x'],
@@ -437,7 +457,7 @@ it('takes from a file only what live entry takes, and says where and why not', f
         '/records/marks/0/reading_id',
         'an earlier reading of this file',
     ],
-    'a name that is none' => [fn() => fileRow('signs', ['by' => ['Wren']]), '/records/signs/0/by', 'no name'],
+    'a name that is none' => [fn () => fileRow('signs', ['by' => ['Wren']]), '/records/signs/0/by', 'no name'],
 ]);
 
 it('keeps the names of a file as text of that file, and shows what came in as imported', function (): void {
@@ -489,19 +509,19 @@ it('keeps the jobs screen up beside a job that cannot be read', function (): voi
     $this->withoutExceptionHandling()
         ->get('/jobs')
         ->assertOk()
-        ->assertInertia(fn($page) => $page->where('jobs.0.equipment', 'cannot be read'));
+        ->assertInertia(fn ($page) => $page->where('jobs.0.equipment', 'cannot be read'));
     expect($this->get('/jobs?find=tollhouse')->inertiaProps('counts.all'))->toBe(1);
 });
 
 it('takes 4000 points of a signature and refuses what is none', function (): void {
     $job = houseToProve();
-    $sign = fn(mixed $strokes) => $this->postJson("/jobs/{$job->id}/signatures", [
+    $sign = fn (mixed $strokes) => $this->postJson("/jobs/{$job->id}/signatures", [
         'id' => newId(),
         'role' => 'customer',
         'name' => 'A. Teal',
         'strokes' => $strokes,
     ]);
-    $sign(array_fill(0, 8, array_map(fn(int $n): array => [$n % 1000, 5], range(1, 500))))->assertCreated();
+    $sign(array_fill(0, 8, array_map(fn (int $n): array => [$n % 1000, 5], range(1, 500))))->assertCreated();
     foreach (
         [
             [],
@@ -513,8 +533,7 @@ it('takes 4000 points of a signature and refuses what is none', function (): voi
             [[[1, 1], ['a' => 1, 'b' => 2]]],
             array_fill(0, 61, [[1, 1], [2, 2]]),
             [array_fill(0, 601, [1, 1])],
-        ]
-        as $bad
+        ] as $bad
     ) {
         expect($sign($bad)->assertUnprocessable()->json('errors'))->toHaveKey('strokes');
     }
@@ -524,7 +543,7 @@ it('does not acknowledge a photograph that was not written, and takes it again',
     Storage::fake('local');
     $job = houseToProve();
     $id = newId();
-    $send = fn() => $this->post(
+    $send = fn () => $this->post(
         "/jobs/{$job->id}/photos",
         ['id' => $id, 'place' => 'wall', 'photo' => UploadedFile::fake()->image('plate.jpg', 40, 30)],
         ['Accept' => 'application/json'],
@@ -556,7 +575,7 @@ it('says of a photograph what is too large for the server, before it reads it', 
     Storage::fake('local');
     $job = houseToProve();
     // The head of a picture of 6000 by 4000 points, which is all that is looked at.
-    $png = "\x89PNG\r\n\x1a\n" . pack('N', 13) . 'IHDR' . pack('NN', 6000, 4000) . "\x08\x02\0\0\0" . pack('N', 0);
+    $png = "\x89PNG\r\n\x1a\n".pack('N', 13).'IHDR'.pack('NN', 6000, 4000)."\x08\x02\0\0\0".pack('N', 0);
     $answer = $this->post(
         "/jobs/{$job->id}/photos",
         ['id' => newId(), 'place' => 'wall', 'photo' => UploadedFile::fake()->createWithContent('plate.png', $png)],

@@ -46,9 +46,9 @@ it('keeps a reading with its expectation, once however often it is sent, and nev
     $row = Reading::query()->sole();
     expect($row->expected['reason'])
         ->toContain('Full transformer voltage')
-        ->and(fn() => $row->update(['value' => 1.0]))
+        ->and(fn () => $row->update(['value' => 1.0]))
         ->toThrow(LogicException::class)
-        ->and(fn() => $row->delete())
+        ->and(fn () => $row->delete())
         ->toThrow(LogicException::class);
 });
 
@@ -64,11 +64,15 @@ it('takes a correction as a new row that points at the old', function (): void {
         ->assertJson(['corrects' => $first, 'outcome' => 'pass']);
     expect($job->readings()->count())->toBe(2);
     $this->get("/jobs/{$job->id}/survey")->assertInertia(
-        fn($page) => $page->where('findings.0.code', 'SC03')->where('findings.0.severity', 'good'),
+        fn ($page) => $page->where('findings.0.code', 'SC03')->where('findings.0.severity', 'good'),
     );
 });
 
-it('refuses what no meter shows, naming value and range', function (array $fields, string $field, string $says): void {
+it('refuses what no meter shows, naming value and range', function (
+    array $fields,
+    string $field,
+    string $says,
+): void {
     $job = Job::factory()->create();
     installer($job);
 
@@ -88,7 +92,11 @@ it('refuses what no meter shows, naming value and range', function (array $field
     'the middle of a cable' => [['a' => 'A1.mid'], 'a', 'no point A1.mid'],
 ]);
 
-it('asks for the dead reading and the proof of the meter', function (array $fields, string $field, string $says): void {
+it('asks for the dead reading and the proof of the meter', function (
+    array $fields,
+    string $field,
+    string $says,
+): void {
     $job = Job::factory()->create();
     installer($job);
 
@@ -112,7 +120,11 @@ it('lets "proved dead" lapse after thirty minutes', function (): void {
     installer($job);
     skipPhotos($job);
     raiseFlag($job, 'isolated', '0.0');
-    $move = fn() => $this->postJson("/jobs/{$job->id}/moves", ['id' => newId(), 'move' => 'link:in', 'done' => true]);
+    $move = fn () => $this->postJson("/jobs/{$job->id}/moves", [
+        'id' => newId(),
+        'move' => 'link:in',
+        'done' => true,
+    ]);
 
     $move()->assertCreated();
     $this->travel(31)->minutes();
@@ -163,7 +175,7 @@ it('judges cooling: too early, then the open switch, then the call', function ()
     installer($job);
     raiseFlag($job, 'live', '26.5');
     runStep($job, 'cool-1.voltage', 'start')->assertCreated();
-    $measure = fn(string $value) => reading($job, [
+    $measure = fn (string $value) => reading($job, [
         'stage' => 'prove',
         'step' => 'cool-1.voltage',
         'a' => 'wall.Rc',
@@ -178,7 +190,7 @@ it('judges cooling: too early, then the open switch, then the call', function ()
         'The full voltage is across',
     );
     expect($measure('0.0')->json('outcome'))->toBe('pass');
-    $sign = fn(bool $seen) => $this->postJson("/jobs/{$job->id}/signs", [
+    $sign = fn (bool $seen) => $this->postJson("/jobs/{$job->id}/signs", [
         'id' => newId(),
         'step' => 'cool-1.voltage',
         'sign' => 'outdoor-unit',
@@ -195,7 +207,7 @@ it('judges cooling: too early, then the open switch, then the call', function ()
 it('enters settings as a history and shows a wrong one in the call table', function (): void {
     $job = Job::factory()->planned()->create();
     installer($job);
-    $enter = fn(string $value) => $this->postJson("/jobs/{$job->id}/settings", [
+    $enter = fn (string $value) => $this->postJson("/jobs/{$job->id}/settings", [
         'id' => newId(),
         'key' => 'fan-in-heat',
         'value' => $value,
@@ -203,7 +215,7 @@ it('enters settings as a history and shows a wrong one in the call table', funct
 
     $enter('thermostat')->assertCreated();
     $this->get("/jobs/{$job->id}/set")->assertInertia(
-        fn($page) => $page
+        fn ($page) => $page
             ->where(
                 'findings.0.title',
                 'Fan in heat is set to "The thermostat runs it", should be "The equipment runs it"',
@@ -219,7 +231,7 @@ it('enters settings as a history and shows a wrong one in the call table', funct
         'thermostat' => null,
         'equipment' => 'thermostat',
     ]);
-    $this->get("/jobs/{$job->id}/set")->assertInertia(fn($page) => $page->where('findings', []));
+    $this->get("/jobs/{$job->id}/set")->assertInertia(fn ($page) => $page->where('findings', []));
 });
 
 it('hands over only a job with every line done', function (): void {

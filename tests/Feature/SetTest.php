@@ -35,7 +35,9 @@ function houseToSet(string $name, string $profile, string $system = 'System'): J
 function settingRows(Job $job): array
 {
     return array_column(
-        said(SetPage::props($job, House::of($job->refresh())->plan ?? throw new LogicException('no plan')))['settings'],
+        said(SetPage::props($job, House::of($job->refresh())->plan ?? throw new LogicException('no plan')))[
+            'settings'
+        ],
         null,
         'key',
     );
@@ -43,7 +45,7 @@ function settingRows(Job $job): array
 
 it('records a setting with old value, new value and reason, and refuses what this menu has not', function (): void {
     $job = houseToSet('quay-house-flat-2', 'c-powered-3h-2c');
-    $enter = fn(string $key, string $value, ?string $note = null) => $this->postJson("/jobs/{$job->id}/settings", [
+    $enter = fn (string $key, string $value, ?string $note = null) => $this->postJson("/jobs/{$job->id}/settings", [
         'id' => newId(),
         'key' => $key,
         'value' => $value,
@@ -61,7 +63,11 @@ it('records a setting with old value, new value and reason, and refuses what thi
         ->toContain('Furnace 1 no longer closes Y1 and G');
     $enter('aux-with-compressor', 'no', 'read it twice')->assertCreated();
     $last = SettingEntry::query()->where('job_id', $job->id)->orderByDesc('at')->orderByDesc('id')->firstOrFail();
-    expect($last->old_value)->toBe('yes')->and($last->reason)->toContain('pressure climbs')->toContain('read it twice');
+    expect($last->old_value)
+        ->toBe('yes')
+        ->and($last->reason)
+        ->toContain('pressure climbs')
+        ->toContain('read it twice');
 
     expect($enter('compressor-lockout', '41')->assertUnprocessable()->json('errors.value.0'))
         ->toContain('cannot be 41 on this thermostat')

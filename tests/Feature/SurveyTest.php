@@ -41,24 +41,24 @@ function photograph(int $width, int $height, bool $turned = false): string
     ob_start();
     imagejpeg($image);
     $jpeg = (string) ob_get_clean();
-    if (!$turned) {
+    if (! $turned) {
         return $jpeg;
     }
     // Little-endian TIFF: orientation 6, and a GPS block with a latitude reference.
     $tiff =
-        "II*\0" .
-        pack('V', 8) .
-        pack('v', 2) .
-        pack('vvVvv', 0x0112, 3, 1, 6, 0) .
-        pack('vvVV', 0x8825, 4, 1, 38) .
-        pack('V', 0) .
-        pack('v', 1) .
-        pack('vvV', 1, 2, 2) .
-        "N\0\0\0" .
+        "II*\0".
+        pack('V', 8).
+        pack('v', 2).
+        pack('vvVvv', 0x0112, 3, 1, 6, 0).
+        pack('vvVV', 0x8825, 4, 1, 38).
+        pack('V', 0).
+        pack('v', 1).
+        pack('vvV', 1, 2, 2).
+        "N\0\0\0".
         pack('V', 0);
     $exif = "Exif\0\0{$tiff}";
 
-    return "\xFF\xD8\xFF\xE1" . pack('n', strlen($exif) + 2) . $exif . substr($jpeg, 2);
+    return "\xFF\xD8\xFF\xE1".pack('n', strlen($exif) + 2).$exif.substr($jpeg, 2);
 }
 
 function sendPhoto(
@@ -83,8 +83,13 @@ it('asks what follows, suggests equipment by the answers, and changes to it with
     $job = Job::factory()->create();
     installer($job);
     foreach (
-        ['outdoor' => 'reverses', 'heatSource' => 'electric', 'coolStages' => '1', 'valve' => 'B', 'heatStages' => '1']
-        as $key => $value
+        [
+            'outdoor' => 'reverses',
+            'heatSource' => 'electric',
+            'coolStages' => '1',
+            'valve' => 'B',
+            'heatStages' => '1',
+        ] as $key => $value
     ) {
         editSurvey($job, 'answer', ['key' => $key, 'value' => $value])->assertOk();
     }
@@ -124,7 +129,12 @@ it('refuses an answer, a device, a jumper or a text that cannot be, at its place
     expect($message)->toContain($says)->and($job->refresh()->survey)->toBe($before)->and($job->version)->toBe(1);
 })->with([
     'unknown question' => ['answer', ['key' => 'weather', 'value' => 'rain'], 'value', 'key: is "weather"'],
-    'unknown choice' => ['answer', ['key' => 'outdoor', 'value' => 'melts'], 'value', 'allowed: none, cools, reverses'],
+    'unknown choice' => [
+        'answer',
+        ['key' => 'outdoor', 'value' => 'melts'],
+        'value',
+        'allowed: none, cools, reverses',
+    ],
     'out of range' => ['answer', ['key' => 'lineVolts', 'value' => 12], 'value', 'a number from 90 to 300'],
     '10 000 characters' => [
         'answer',
@@ -156,7 +166,12 @@ it('refuses an answer, a device, a jumper or a text that cannot be, at its place
         'jumpers.0',
         'to itself joins nothing',
     ],
-    'a splice to nowhere' => ['add-conductor', ['cable' => 'A', 'line' => 'blk W>@B9'], 'onto', 'another conductor'],
+    'a splice to nowhere' => [
+        'add-conductor',
+        ['cable' => 'A', 'line' => 'blk W>@B9'],
+        'onto',
+        'another conductor',
+    ],
     'a splice in a circle' => [
         'change-conductor',
         ['cable' => 'A', 'number' => 1, 'line' => 'red R>@A1'],
@@ -175,7 +190,12 @@ it('refuses an answer, a device, a jumper or a text that cannot be, at its place
         'lines',
         'Line 2: conductor 6 is there already',
     ],
-    'a schedule that is no table' => ['read-schedule', ['csv' => "house\nTollhouse\n"], 'csv', 'has no column cable'],
+    'a schedule that is no table' => [
+        'read-schedule',
+        ['csv' => "house\nTollhouse\n"],
+        'csv',
+        'has no column cable',
+    ],
     'a schedule with a bad colour' => [
         'read-schedule',
         ['csv' => "cable,number,colour,near,far\nA,1,teal,R,R\n"],
@@ -184,7 +204,7 @@ it('refuses an answer, a device, a jumper or a text that cannot be, at its place
     ],
     'a schedule of 50 000 rows' => [
         'read-schedule',
-        ['csv' => "cable,number,colour,near,far\n" . str_repeat("A,1\n", 49_000)],
+        ['csv' => "cable,number,colour,near,far\n".str_repeat("A,1\n", 49_000)],
         'csv',
         '49000 rows; allowed: at most 50',
     ],
@@ -231,7 +251,7 @@ it('stops plan and moves on line voltage, and nobody goes past it', function ():
     skipPhotos($job);
     raiseFlag($job, 'isolated', '0.0');
     readSurvey($job, 'wall.R', 'wall.C', '118');
-    $stop = fn(string $path, array $fields): ?string => $this->postJson("/jobs/{$job->id}/{$path}", [
+    $stop = fn (string $path, array $fields): ?string => $this->postJson("/jobs/{$job->id}/{$path}", [
         'id' => newId(),
         'version' => $job->refresh()->version,
         ...$fields,
@@ -306,7 +326,7 @@ it('keeps a photograph upright, small enough and without the place it was taken 
     installer($job);
     $id = newId();
     $content = photograph(3200, 1600, turned: true);
-    expect(exif_read_data('data://image/jpeg;base64,' . base64_encode($content)))->toHaveKey('Orientation', 6);
+    expect(exif_read_data('data://image/jpeg;base64,'.base64_encode($content)))->toHaveKey('Orientation', 6);
     $view = sendPhoto($job, 'wall', 'plate.jpg', $content, $id)->assertCreated()->json();
     sendPhoto($job, 'wall', 'plate.jpg', $content, $id)->assertCreated();
     $stored = Storage::disk('local')->get("photos/{$job->id}/{$id}.jpg");
@@ -320,7 +340,7 @@ it('keeps a photograph upright, small enough and without the place it was taken 
         ->and(str_contains((string) $stored, 'Exif'))
         ->toBeFalse()
         // The red quarter was at the left; a quarter turn to the right brings it to the top.
-        ->and((imagecolorat(imagecreatefromstring((string) $stored), 600, 100) >> 16) & 0xff)
+        ->and((imagecolorat(imagecreatefromstring((string) $stored), 600, 100) >> 16) & 0xFF)
         ->toBeGreaterThan(180);
     $this->get($view['url'])->assertOk()->assertHeader('Content-Type', 'image/jpeg');
     expect(Photographs::missing($job))->toBe(['indoor']);
@@ -344,23 +364,23 @@ it('refuses what is no photograph and keeps nothing of it', function (
 })->with([
     'text renamed .jpg' => [
         'plate.jpg',
-        fn(): string => 'not a picture at all',
+        fn (): string => 'not a picture at all',
         'is no photograph, whatever its name says',
     ],
-    'a page renamed .jpg' => ['plate.jpg', fn(): string => '<?php echo 1;', 'Allowed: JPEG, PNG, WebP'],
-    'a GIF' => ['plate.jpg', fn(): string => "GIF89a\x01\x00\x01\x00\x00\x00\x00;", 'is no photograph'],
+    'a page renamed .jpg' => ['plate.jpg', fn (): string => '<?php echo 1;', 'Allowed: JPEG, PNG, WebP'],
+    'a GIF' => ['plate.jpg', fn (): string => "GIF89a\x01\x00\x01\x00\x00\x00\x00;", 'is no photograph'],
     'over 10 MB' => [
         'plate.jpg',
-        fn(): string => photograph(40, 40) . str_repeat("\0", 10_000_000),
+        fn (): string => photograph(40, 40).str_repeat("\0", 10_000_000),
         'is 10.0 MB; a photograph may have at most 10 MB',
     ],
-    'torn off' => ['plate.jpg', fn(): string => substr(photograph(400, 400), 0, 300), 'is damaged'],
+    'torn off' => ['plate.jpg', fn (): string => substr(photograph(400, 400), 0, 300), 'is damaged'],
     'far too many points' => [
         'plate.png',
-        fn(): string => "\x89PNG\r\n\x1a\n" .
-            pack('N', 13) .
-            'IHDR' .
-            pack('NNCCCCC', 9000, 9000, 8, 2, 0, 0, 0) .
+        fn (): string => "\x89PNG\r\n\x1a\n".
+            pack('N', 13).
+            'IHDR'.
+            pack('NNCCCCC', 9000, 9000, 8, 2, 0, 0, 0).
             pack('N', 0),
         '9000 × 9000 points',
     ],
@@ -371,7 +391,7 @@ it('ties a spot of a photograph to a conductor end and takes that back', functio
     $job = Job::factory()->create();
     installer($job);
     $photo = sendPhoto($job, 'wall', 'plate.jpg', photograph(400, 300))->json('id');
-    $mark = fn(array $fields) => $this->postJson("/jobs/{$job->id}/photo-marks", [
+    $mark = fn (array $fields) => $this->postJson("/jobs/{$job->id}/photo-marks", [
         'id' => newId(),
         'photo_id' => $photo,
         'x' => 0.25,
@@ -381,7 +401,9 @@ it('ties a spot of a photograph to a conductor end and takes that back', functio
     ]);
     $id = $mark([])->assertCreated()->json('id');
 
-    expect(surveyPage($job)['photos'][0]['marks'])->toBe([['id' => $id, 'x' => 0.25, 'y' => 0.5, 'end' => 'A3.near']]);
+    expect(surveyPage($job)['photos'][0]['marks'])->toBe([
+        ['id' => $id, 'x' => 0.25, 'y' => 0.5, 'end' => 'A3.near'],
+    ]);
     expect(
         $mark(['end' => 'A9.near'])
             ->assertUnprocessable()
@@ -404,7 +426,11 @@ it('asks for photographs before the first move, or for a reason', function (): v
     $job = Job::factory()->planned()->create();
     installer($job);
     raiseFlag($job, 'isolated', '0.0');
-    $move = fn() => $this->postJson("/jobs/{$job->id}/moves", ['id' => newId(), 'move' => 'link:in', 'done' => true]);
+    $move = fn () => $this->postJson("/jobs/{$job->id}/moves", [
+        'id' => newId(),
+        'move' => 'link:in',
+        'done' => true,
+    ]);
 
     expect($move()->assertUnprocessable()->json('errors.photo.0'))->toContain(
         'Photograph the wall plate and the indoor board before the first move',
@@ -439,7 +465,7 @@ it('writes the conductor schedule and reads it back the same, whichever comma th
         ->getContent();
     $before = House::of($job->refresh())->installation;
     $lines = explode("\n", (string) $csv);
-    $sent = "\xEF\xBB\xBF" . str_replace(',', $delimiter, (string) $csv);
+    $sent = "\xEF\xBB\xBF".str_replace(',', $delimiter, (string) $csv);
 
     expect($lines[0])
         ->toBe(implode(',', ConductorSchedule::COLUMNS))

@@ -30,8 +30,8 @@ it('reads a meter as people type it', function (string $typed, MeterMode $mode, 
 ]);
 
 it('refuses what no meter shows', function (string $typed, MeterMode $mode, string $says): void {
-    expect(fn() => MeterValue::parse($typed, $mode, 'volts'))->toThrow(
-        fn(App\House\Refused $e) => expect($e->problems['volts'][0])->toContain($says),
+    expect(fn () => MeterValue::parse($typed, $mode, 'volts'))->toThrow(
+        fn (App\House\Refused $e) => expect($e->problems['volts'][0])->toContain($says),
     );
 })->with([
     ['', MeterMode::Volts, 'missing'],
@@ -53,7 +53,13 @@ it('writes for each conductor the line that describes it', function (): void {
         ];
         foreach ($house->cables as $cable) {
             foreach (ConductorView::cable($cable)['conductors'] as $index => $row) {
-                $entry = ConductorEntry::parse($row['line'], $cable->from, $cable->to, $screws, $archetype->reverses);
+                $entry = ConductorEntry::parse(
+                    $row['line'],
+                    $cable->from,
+                    $cable->to,
+                    $screws,
+                    $archetype->reverses,
+                );
                 expect($entry->problems)
                     ->toBe([], "{$archetype->id}: {$row['line']}")
                     ->and($entry->toConductor($row['number'])->withNear($cable->conductors[$index]->near))
@@ -79,7 +85,10 @@ function hangs(string $archetype): array
     $board = BoardView::of(new Plan($house, $profile, LetterToLetter::landing($house, $profile)));
 
     return array_column(
-        array_map(static fn(array $row): array => [$row['board'], $row['load']['label'] ?? 'nothing'], $board['rows']),
+        array_map(
+            static fn (array $row): array => [$row['board'], $row['load']['label'] ?? 'nothing'],
+            $board['rows'],
+        ),
         1,
         0,
     );
@@ -103,7 +112,10 @@ it('finds on the circuit what hangs on each screw', function (string $archetype,
         ['Y' => 'outdoor Y input', 'O' => 'reversing valve', 'W' => 'strip heat', 'E' => 'strip heat'],
     ],
     ['heat-pump-o-1c-1aux-e-relay', ['E' => 'E relay']],
-    ['boiler-zone-valve-1c', ['R' => 'transformer, 40 VA', 'RH' => 'transformer, 40 VA', 'W' => 'zone valve motor']],
+    [
+        'boiler-zone-valve-1c',
+        ['R' => 'transformer, 40 VA', 'RH' => 'transformer, 40 VA', 'W' => 'zone valve motor'],
+    ],
     ['furnace-oil-own-transformer-1c', ['RH' => 'transformer, 20 VA', 'W' => 'burner relay']],
     [
         'dual-fuel-o-2c-2h',
@@ -138,5 +150,11 @@ it('marks a conductor as moved by what it means, not by how the plate prints it'
     (new App\Plan\Edit\LandConductor(3, 'W1'))->apply($job, App\Models\User::query()->firstOrFail());
     $job->version++;
     $rows = BoardView::of(House::of($job)->plan ?? throw new LogicException('no plan'))['rows'];
-    expect(array_column($rows, 'moved', 'number'))->toBe([1 => false, 2 => false, 3 => true, 4 => false, 5 => false]);
+    expect(array_column($rows, 'moved', 'number'))->toBe([
+        1 => false,
+        2 => false,
+        3 => true,
+        4 => false,
+        5 => false,
+    ]);
 });

@@ -13,7 +13,10 @@ function glossary(): array
 {
     $words = [];
     foreach (explode("\n", (string) file_get_contents(base_path('docs/glossary.md'))) as $line) {
-        if (preg_match('/^\| ([^|]+) \| /', $line, $cell) === 1 && !in_array(trim($cell[1]), ['word', '---'], true)) {
+        if (
+            preg_match('/^\| ([^|]+) \| /', $line, $cell) === 1 &&
+            ! in_array(trim($cell[1]), ['word', '---'], true)
+        ) {
             array_push($words, ...array_map(trim(...), explode(',', $cell[1])));
         }
     }
@@ -28,9 +31,9 @@ it('finds jobs by every word of the glossary, and by the other names in use', fu
     // One of each kind of house beside the demo's, so that each thing of the trade stands somewhere.
     importFiles(
         array_map(
-            static fn(string $f): string => (string) file_get_contents($f),
+            static fn (string $f): string => (string) file_get_contents($f),
             array_combine(
-                $names = array_map(static fn(string $id): string => base_path("docs/examples/{$id}.json"), [
+                $names = array_map(static fn (string $id): string => base_path("docs/examples/{$id}.json"), [
                     'boiler-zone-valve-1c',
                     'heat-pump-o-1c-1aux-e-relay',
                     'dual-fuel-o-2c-2h',
@@ -45,8 +48,7 @@ it('finds jobs by every word of the glossary, and by the other names in use', fu
             ['op' => 'choose', 'profile' => 'c-powered-shared-kit-2h-2c'],
             ['op' => 'choose', 'profile' => 'power-sharing-1h-1c'],
             ['op' => 'choose', 'profile' => 'two-part-three-conductor'],
-        ]
-        as $n => $edit
+        ] as $n => $edit
     ) {
         $house = Job::query()
             ->orderBy('id')
@@ -55,7 +57,7 @@ it('finds jobs by every word of the glossary, and by the other names in use', fu
         $this->postJson("/jobs/{$house->id}/plan-edits", ['id' => newId(), 'version' => $house->version, ...$edit]);
     }
     editSurvey($job, 'add-conductor', ['cable' => 'A', 'line' => 'pnk - > - cap splice tan'])->assertOk();
-    $found = fn(string $find): int => $this->get('/jobs?' . http_build_query(['find' => $find]))
+    $found = fn (string $find): int => $this->get('/jobs?'.http_build_query(['find' => $find]))
         ->assertOk()
         ->inertiaProps('counts.all');
     expect(glossary())->toHaveCount(75);
@@ -76,7 +78,7 @@ it('finds jobs by every word of the glossary, and by the other names in use', fu
                 'hybrid',
                 'waiver',
             ],
-            static fn(string $word): bool => $found($word) === 0,
+            static fn (string $word): bool => $found($word) === 0,
         ),
     );
 
@@ -200,8 +202,9 @@ it('says what is wrong in plain words, never in the framework\'s', function (
 ): void {
     $job = houseToProve();
     expect(
-        $this->postJson(str_replace('JOB', $job->id, $url), $body)->assertUnprocessable()->json('errors')[$field][0] ??
-            '',
+        $this->postJson(str_replace('JOB', $job->id, $url), $body)->assertUnprocessable()->json('errors')[
+            $field
+        ][0] ?? '',
     )->toBe($says);
 })->with([
     [

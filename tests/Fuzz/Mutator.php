@@ -55,7 +55,7 @@ final class Mutator
             $this->with(
                 $document,
                 $same[mt_rand(0, count($same) - 1)],
-                fn(mixed $old): mixed => $this->wrong($old, $n % self::WRONGS),
+                fn (mixed $old): mixed => $this->wrong($old, $n % self::WRONGS),
             ),
         );
     }
@@ -77,11 +77,11 @@ final class Mutator
             $how < 4 => substr_replace($json, chr(mt_rand(0, 255)), mt_rand(0, strlen($json) - 1), 1),
             $how < 8 => (string) preg_replace(
                 '/:\s*-?\d+(\.\d+)?/',
-                ': ' . ['-1e999', '1e308', '-0', '99999999999999999999', '0.1e-400'][mt_rand(0, 4)],
+                ': '.['-1e999', '1e308', '-0', '99999999999999999999', '0.1e-400'][mt_rand(0, 4)],
                 $json,
                 mt_rand(1, 3),
             ),
-            $how < 10 => str_repeat('[', 600) . $json,
+            $how < 10 => str_repeat('[', 600).$json,
             default => $json,
         };
     }
@@ -99,7 +99,7 @@ final class Mutator
             $document = $this->with(
                 $document,
                 $same[mt_rand(0, count($same) - 1)],
-                fn(mixed $old): mixed => mt_rand(0, 2) === 0
+                fn (mixed $old): mixed => mt_rand(0, 2) === 0
                     ? (is_int($old) || is_float($old)
                         ? $old * [0, 0.5, 2, 10][mt_rand(0, 3)]
                         : $other)
@@ -114,7 +114,7 @@ final class Mutator
     {
         $json = (string) json_encode($document, JSON_PARTIAL_OUTPUT_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE);
 
-        return str_replace('"' . self::INFINITE . '"', '1e999', $json);
+        return str_replace('"'.self::INFINITE.'"', '1e999', $json);
     }
 
     private function wrong(mixed $old, int $how): mixed
@@ -130,14 +130,14 @@ final class Mutator
             5 => self::INFINITE,
             6 => 1.0e308,
             7 => PHP_INT_MIN,
-            8 => !is_bool($old),
+            8 => ! is_bool($old),
             9 => "\u{0}\u{202e}\u{1F525}",
             10 => array_fill(0, 900, $large ? 'x' : $old),
-            11 => is_array($old) && array_is_list($old) && !$large && $old !== []
+            11 => is_array($old) && array_is_list($old) && ! $large && $old !== []
                 ? array_merge(...array_fill(0, 120, $old))
                 : [$old],
             12 => is_string($old) ? 7 : '2099-13-45T99:99:99Z',
-            default => self::WORDS[mt_rand(0, count(self::WORDS) - 1)] . (mt_rand(0, 1) === 0 ? '' : $this->seed),
+            default => self::WORDS[mt_rand(0, count(self::WORDS) - 1)].(mt_rand(0, 1) === 0 ? '' : $this->seed),
         };
     }
 
@@ -158,7 +158,7 @@ final class Mutator
     {
         if ($path !== []) {
             $fields[
-                implode('/', array_map(static fn(int|string $key): string => is_int($key) ? '*' : $key, $path))
+                implode('/', array_map(static fn (int|string $key): string => is_int($key) ? '*' : $key, $path))
             ][] = $path;
         }
         foreach (is_array($value) ? $value : [] as $key => $part) {
@@ -171,7 +171,7 @@ final class Mutator
     {
         return array_reduce(
             $path,
-            static fn(mixed $at, int|string $key): mixed => is_array($at) ? $at[$key] ?? null : null,
+            static fn (mixed $at, int|string $key): mixed => is_array($at) ? $at[$key] ?? null : null,
             $document,
         );
     }

@@ -29,16 +29,15 @@ foreach (
         'LOG_CHANNEL' => 'null',
         'UNIONBIT_SOLO' => '0',
         'APP_DEBUG' => 'false',
-    ]
-    as $key => $value
+    ] as $key => $value
 ) {
     putenv("{$key}={$value}");
     $_ENV[$key] = $_SERVER[$key] = $value;
 }
 $root = dirname(__DIR__, 2);
-require $root . '/vendor/autoload.php';
-require __DIR__ . '/Mutator.php';
-$app = require $root . '/bootstrap/app.php';
+require $root.'/vendor/autoload.php';
+require __DIR__.'/Mutator.php';
+$app = require $root.'/bootstrap/app.php';
 $app->make(Console::class)->bootstrap();
 $app->make(Console::class)->call('migrate', ['--force' => true]);
 (new DatabaseSeeder())->run();
@@ -50,12 +49,12 @@ $statuses = $slow = $bad = [];
 $thrown = '';
 $app->make(ExceptionHandler::class)->reportable(static function (Throwable $problem) use (&$thrown): void {
     $thrown =
-        get_class($problem) .
-        ': ' .
-        $problem->getMessage() .
-        ' at ' .
-        basename($problem->getFile()) .
-        ':' .
+        get_class($problem).
+        ': '.
+        $problem->getMessage().
+        ' at '.
+        basename($problem->getFile()).
+        ':'.
         $problem->getLine();
 });
 
@@ -112,9 +111,9 @@ $ask = static function (string $what, string $method, string $path, array $body 
 
 $finished = Job::at('Lock Keeper\'s Row 4');
 $jobs = [Job::at('Winding Hole 2')->id, Job::at('Tollhouse')->id, Job::at('Ropewalk 11')->id, $finished->id];
-$sources = array_map(static fn(string $f): mixed => json_decode((string) file_get_contents($f), true), [
-    ...glob($root . '/database/demo/*.json') ?: [],
-    ...glob($root . '/docs/examples/*.json') ?: [],
+$sources = array_map(static fn (string $f): mixed => json_decode((string) file_get_contents($f), true), [
+    ...glob($root.'/database/demo/*.json') ?: [],
+    ...glob($root.'/docs/examples/*.json') ?: [],
 ]);
 $whole = (array) json_decode($ask('source', 'GET', "/jobs/{$finished->id}/job-file")[1], true);
 // What that job has none of stands in it too.
@@ -188,7 +187,7 @@ for ($seed = 1; $seed <= $count[0]; $seed++) {
     }
 }
 
-$id = static fn(): string => (string) Str::ulid();
+$id = static fn (): string => (string) Str::ulid();
 /** @var list<array{string, string, array<string, mixed>}> $requests what a good request looks like */
 $requests = [
     [
@@ -254,7 +253,13 @@ $requests = [
     [
         'POST',
         'photo-marks',
-        ['photo_id' => '01KV0000000000000000000001', 'x' => 0.5, 'y' => 0.5, 'end' => 'A1.near', 'takes_back' => null],
+        [
+            'photo_id' => '01KV0000000000000000000001',
+            'x' => 0.5,
+            'y' => 0.5,
+            'end' => 'A1.near',
+            'takes_back' => null,
+        ],
     ],
     ['POST', 'entry-preview', ['cable' => 'A', 'line' => 'red R>R !', 'lines' => ['wht W>W', 'x']]],
     ['POST', 'simulated-signs', ['step' => 'fan.voltage']],
@@ -305,7 +310,11 @@ $requests = [
     ['POST', 'plan-edits', ['version' => 1, 'op' => 'land', 'number' => 1, 'screw' => 'Rc']],
     ['POST', 'plan-edits', ['version' => 1, 'op' => 'board', 'number' => 1, 'screw' => 'R']],
     ['POST', 'plan-edits', ['version' => 1, 'op' => 'tie', 'place' => 'wall', 'a' => 'W1', 'b' => 'Aux']],
-    ['POST', 'plan-edits', ['version' => 1, 'op' => 'take', 'key' => 'x', 'note' => 'x', 'weights' => ['parts' => 3]]],
+    [
+        'POST',
+        'plan-edits',
+        ['version' => 1, 'op' => 'take', 'key' => 'x', 'note' => 'x', 'weights' => ['parts' => 3]],
+    ],
     ['GET', 'cannot-tell', ['step' => 'fan.voltage']],
     ['GET', 'offers', ['profile' => 'c-powered-1h-1c', 'parts' => '3']],
     ['GET', 'thermostats', ['remote' => 'yes']],
@@ -358,7 +367,7 @@ for ($n = 1; $n <= $count[1]; $n++) {
     $bent = is_array($bent) ? $bent : ['x' => $bent];
     $ask("request {$seed}", $method, str_starts_with($path, '/') ? $path : "/jobs/{$job}/{$path}", $bent);
     if ($n % 50 === 0) {
-        $ask("request {$seed}", 'GET', "/jobs/{$job}/" . $pages[intdiv($n, 50) % 5]);
+        $ask("request {$seed}", 'GET', "/jobs/{$job}/".$pages[intdiv($n, 50) % 5]);
         DB::table('jobs')
             ->whereIn('id', $jobs)
             ->update(['deleted_at' => null]);
@@ -373,11 +382,11 @@ printf(
     min($sweep, $count[0]),
     $taken,
     $count[1],
-    implode(', ', array_map(static fn(int $s, int $c): string => "{$s} × {$c}", array_keys($statuses), $statuses)),
+    implode(', ', array_map(static fn (int $s, int $c): string => "{$s} × {$c}", array_keys($statuses), $statuses)),
 );
 printf(
     "slowest: %s\n",
-    implode('; ', array_map(static fn(array $s): string => sprintf('%.2f s %s', ...$s), array_slice($slow, 0, 3))),
+    implode('; ', array_map(static fn (array $s): string => sprintf('%.2f s %s', ...$s), array_slice($slow, 0, 3))),
 );
 foreach (array_slice($bad, 0, 40) as $line) {
     echo "✗ {$line}\n";

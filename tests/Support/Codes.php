@@ -23,14 +23,14 @@ final class Codes
         foreach (self::files() as $file) {
             $calls = (new NodeFinder())->find(
                 $parser->parse((string) file_get_contents($file)) ?? [],
-                static fn(Node $n): bool => $n instanceof Expr\StaticCall &&
+                static fn (Node $n): bool => $n instanceof Expr\StaticCall &&
                     $n->class instanceof Node\Name &&
                     in_array($n->class->getLast(), ['Message', 'Words'], true) &&
                     $n->name instanceof Node\Identifier &&
                     $n->name->toString() === 'of',
             );
             foreach ($calls as $call) {
-                if (!($call instanceof Expr\StaticCall)) {
+                if (! ($call instanceof Expr\StaticCall)) {
                     continue;
                 }
                 $args = $call->getArgs();
@@ -39,10 +39,12 @@ final class Codes
                     $said[] = [
                         'code' => $code,
                         'params' => array_values(
-                            array_filter(array_map(static fn(Node\Arg $a): ?string => $a->name?->toString(), $named)),
+                            array_filter(
+                                array_map(static fn (Node\Arg $a): ?string => $a->name?->toString(), $named),
+                            ),
                         ),
-                        'spread' => array_filter($named, static fn(Node\Arg $a): bool => $a->unpack) !== [],
-                        'at' => basename($file) . ':' . $call->getStartLine(),
+                        'spread' => array_filter($named, static fn (Node\Arg $a): bool => $a->unpack) !== [],
+                        'at' => basename($file).':'.$call->getStartLine(),
                     ];
                 }
             }
@@ -61,7 +63,7 @@ final class Codes
                 ...self::literals($expr->else),
             ],
             $expr instanceof Expr\Match_ => array_merge(
-                ...array_map(static fn(Node\MatchArm $a): array => self::literals($a->body), $expr->arms),
+                ...array_map(static fn (Node\MatchArm $a): array => self::literals($a->body), $expr->arms),
             ),
             default => [],
         };

@@ -23,7 +23,7 @@ final class CallsCommand extends JobCommand
             $this->table(
                 ['call', 'closes', 'pulls in', 'A', 'proved'],
                 array_map(
-                    static fn(CallProof $p): array => [
+                    static fn (CallProof $p): array => [
                         $p->call->value,
                         implode(' ', $p->closes),
                         implode(', ', Words::each($p->pulledIn)),
@@ -34,10 +34,10 @@ final class CallsCommand extends JobCommand
                 ),
             );
         } else {
-            $this->json(array_map(static fn(CallProof $p): array => $p->toArray(), $proofs));
+            $this->json(array_map(static fn (CallProof $p): array => $p->toArray(), $proofs));
         }
 
-        return array_filter($proofs, static fn(CallProof $p): bool => !$p->isProved()) === []
+        return array_filter($proofs, static fn (CallProof $p): bool => ! $p->isProved()) === []
             ? self::ANSWERED
             : self::NO;
     }

@@ -13,23 +13,26 @@ use Unionbit\Core\Planning\Plan\Plan;
 
 final class ExampleCommand extends Command
 {
-    protected $signature = 'unionbit:example {archetype : an archetype of the catalogue} {--thermostat=c-powered-3h-2c}';
+    protected $signature = <<<'SIGNATURE'
+    unionbit:example
+        {archetype : an archetype of the catalogue}
+        {--thermostat=c-powered-3h-2c}
+    SIGNATURE;
 
     protected $description = 'A plain house of an archetype as a job file, wired letter to letter';
 
     public function handle(Catalog $catalog): int
     {
         foreach (
-            ['equipment' => $this->argument('archetype'), 'thermostats' => $this->option('thermostat')]
-            as $kind => $id
+            ['equipment' => $this->argument('archetype'), 'thermostats' => $this->option('thermostat')] as $kind => $id
         ) {
-            if (!in_array($id, $catalog->ids($kind), true)) {
+            if (! in_array($id, $catalog->ids($kind), true)) {
                 $this->output
                     ->getErrorStyle()
                     ->writeln(
-                        "There is no {$kind} " .
-                            (is_string($id) ? $id : '') .
-                            '; allowed: ' .
+                        "There is no {$kind} ".
+                            (is_string($id) ? $id : '').
+                            '; allowed: '.
                             implode(', ', $catalog->ids($kind)),
                     );
 
@@ -39,7 +42,13 @@ final class ExampleCommand extends Command
         $house = ExampleHouse::of($catalog->archetype((string) $this->argument('archetype')));
         $profile = $catalog->profile((string) $this->option('thermostat'));
         $plan = new Plan($house, $profile, LetterToLetter::landing($house, $profile));
-        $file = JobFile::write('Example: ' . $house->archetype->short, 'Saltmarsh Locks', 'replacement', $house, $plan);
+        $file = JobFile::write(
+            'Example: '.$house->archetype->short,
+            'Saltmarsh Locks',
+            'replacement',
+            $house,
+            $plan,
+        );
         $this->output->writeln(
             json_encode(
                 $file,

@@ -16,8 +16,19 @@ use Unionbit\Core\Planning\File\JobFile;
 
 final class ExpectCommand extends JobCommand
 {
-    protected $signature = 'unionbit:expect {job : a job file} {--call=idle} {--mode=V : V, O, A, B or N (non-contact)} {--from= : a point, as wall.Y1, indoor.C or A4.near} {--to=}
-        {--jumper=* : A-B, two points joined} {--lift=* : a conductor end lifted, as A4.near} {--fault=* : a fault of the catalogue; several come together} {--face-off} {--table}';
+    protected $signature = <<<'SIGNATURE'
+    unionbit:expect
+        {job : a job file}
+        {--call=idle}
+        {--mode=V : V, O, A, B or N (non-contact)}
+        {--from= : a point, as wall.Y1, indoor.C or A4.near}
+        {--to=}
+        {--jumper=* : A-B, two points joined}
+        {--lift=* : a conductor end lifted, as A4.near}
+        {--fault=* : a fault of the catalogue; several come together}
+        {--face-off}
+        {--table}
+    SIGNATURE;
 
     protected $description = 'What a meter will show between two points of a house, in which band, and why';
 
@@ -63,10 +74,10 @@ final class ExpectCommand extends JobCommand
 
     private function point(Circuit $circuit, string $option, mixed $id): string
     {
-        $points = array_filter($circuit->netlist(Setup::calling())->points, static fn($p): bool => $p->probeable);
+        $points = array_filter($circuit->netlist(Setup::calling())->points, static fn ($p): bool => $p->probeable);
 
         return is_string($id) && isset($points[$id])
             ? $id
-            : throw InvalidData::notAllowed($option, $id, 'one of ' . implode(', ', array_keys($points)));
+            : throw InvalidData::notAllowed($option, $id, 'one of '.implode(', ', array_keys($points)));
     }
 }

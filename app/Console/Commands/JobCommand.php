@@ -32,7 +32,7 @@ abstract class JobCommand extends Command
         try {
             return $this->answer($files->read((string) $this->argument('job')), $files);
         } catch (InvalidData $problem) {
-            $this->output->getErrorStyle()->writeln("{$problem->pointer}: " . Words::say($problem->problem));
+            $this->output->getErrorStyle()->writeln("{$problem->pointer}: ".Words::say($problem->problem));
 
             return self::UNUSABLE;
         }
@@ -57,14 +57,14 @@ abstract class JobCommand extends Command
             : throw InvalidData::notAllowed(
                 '--call',
                 $name,
-                implode(', ', array_map(static fn(CallName $c): string => $c->value, $calls)),
+                implode(', ', array_map(static fn (CallName $c): string => $c->value, $calls)),
             );
     }
 
     protected function fault(JobFiles $files, Circuit $circuit, mixed $wanted): ?Fault
     {
         $faults = array_column(
-            array_map(static fn(Fault $f): array => [$f->id, $f], $files->faults()->of($circuit)),
+            array_map(static fn (Fault $f): array => [$f->id, $f], $files->faults()->of($circuit)),
             1,
             0,
         );
@@ -75,7 +75,7 @@ abstract class JobCommand extends Command
                 throw InvalidData::notAllowed(
                     '--fault',
                     $id,
-                    'one of ' . implode(', ', array_slice(array_keys($faults), 0, 400)),
+                    'one of '.implode(', ', array_slice(array_keys($faults), 0, 400)),
                 );
         }
 

@@ -11,8 +11,18 @@ use Unionbit\Core\Planning\File\JobFile;
 
 final class RunCommand extends JobCommand
 {
-    protected $signature = 'unionbit:run {job : a job file} {--call=idle} {--seconds=600 : simulated seconds from power-on} {--until= : second at which the call ends}
-        {--fault=* : a fault of the catalogue; several come together} {--float-at= : second at which the pan is full} {--test-breaker : a resettable breaker in the fuse\'s place} {--seed=1} {--table}';
+    protected $signature = <<<'SIGNATURE'
+    unionbit:run
+        {job : a job file}
+        {--call=idle}
+        {--seconds=600 : simulated seconds from power-on}
+        {--until= : second at which the call ends}
+        {--fault=* : a fault of the catalogue; several come together}
+        {--float-at= : second at which the pan is full}
+        {--test-breaker : a resettable breaker in the fuse's place}
+        {--seed=1}
+        {--table}
+    SIGNATURE;
 
     protected $description = 'A house in simulated seconds: what happens when, with a call and with a fault';
 
@@ -33,7 +43,10 @@ final class RunCommand extends JobCommand
             $this->whole('until', 86_400),
         );
         if ($this->option('table')) {
-            $this->table(['second', 'what'], array_map(static fn(array $e): array => [$e['t'], $e['what']], $events));
+            $this->table(
+                ['second', 'what'],
+                array_map(static fn (array $e): array => [$e['t'], $e['what']], $events),
+            );
         } else {
             $this->json($events);
         }

@@ -14,7 +14,12 @@ use Unionbit\Core\Planning\File\JobFile;
 
 final class SpiceCommand extends JobCommand
 {
-    protected $signature = 'unionbit:spice {job : a job file} {--call=idle} {--fault=* : a fault of the catalogue; several come together}';
+    protected $signature = <<<'SIGNATURE'
+    unionbit:spice
+        {job : a job file}
+        {--call=idle}
+        {--fault=* : a fault of the catalogue; several come together}
+    SIGNATURE;
 
     protected $description = 'The settled circuit of a call as a deck that ordinary SPICE programs read';
 

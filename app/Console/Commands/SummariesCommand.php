@@ -19,7 +19,7 @@ final class SummariesCommand extends Command
     {
         $stamp = $this->option('stamp');
         $file = storage_path('framework/summaries');
-        if (is_string($stamp) && (!is_file($file) || file_get_contents($file) !== $stamp)) {
+        if (is_string($stamp) && (! is_file($file) || file_get_contents($file) !== $stamp)) {
             DB::table('job_summaries')->update(['mark' => '']);
             file_put_contents($file, $stamp);
         }
@@ -27,10 +27,10 @@ final class SummariesCommand extends Command
         foreach ($stale as $index => $id) {
             JobSummaries::keep(Job::query()->withTrashed()->whereKey($id)->sole());
             if (($index + 1) % 100 === 0) {
-                $this->line($index + 1 . ' of ' . count($stale));
+                $this->line($index + 1 .' of '.count($stale));
             }
         }
-        $this->info(count($stale) === 1 ? '1 summary worked out.' : count($stale) . ' summaries worked out.');
+        $this->info(count($stale) === 1 ? '1 summary worked out.' : count($stale).' summaries worked out.');
 
         return self::SUCCESS;
     }

@@ -59,7 +59,7 @@ final class FilesController extends Controller
             JSON_PRESERVE_ZERO_FRACTION |
             JSON_THROW_ON_ERROR;
 
-        return Download::of($request, $job, '.json', 'application/json', json_encode($file, $flags) . "\n");
+        return Download::of($request, $job, '.json', 'application/json', json_encode($file, $flags)."\n");
     }
 
     public function conductors(Request $request, Job $job): Response
@@ -112,11 +112,14 @@ final class FilesController extends Controller
         return new JsonResponse(['files' => $report]);
     }
 
-    /** @return array{job: ?array{id: string, site: string, url: string}, problem: ?array{pointer: string, message: string}} */
+    /**
+     * @return array{job: ?array{id: string, site: string, url: string}, problem: ?array{pointer: string,
+     *     message: string}}
+     */
     private static function one(ImportJob $import, User $user, string $id, UploadedFile $file): array
     {
         try {
-            if (!$file->isValid() || $file->getSize() > self::MOST_BYTES) {
+            if (! $file->isValid() || $file->getSize() > self::MOST_BYTES) {
                 throw InvalidData::unreadable(
                     '',
                     $file->isValid()

@@ -20,7 +20,9 @@ use Unionbit\Core\Words\Message;
 /** A job out of a job file: the whole file or nothing of it. */
 final readonly class ImportJob
 {
-    public function __construct(private JobFiles $files, private ProfileShelf $shelf) {}
+    public function __construct(private JobFiles $files, private ProfileShelf $shelf)
+    {
+    }
 
     /** @throws InvalidData */
     public function __invoke(User $user, string $id, mixed $json): Job

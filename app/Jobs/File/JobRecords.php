@@ -55,10 +55,13 @@ final readonly class JobRecords
     private const STAGES = ['surveyed_at', 'planned_at', 'handed_over_at'];
 
     /**
-     * @param  list<array{table: string, old: string, pointer: string, row: array<string, mixed>}>  $rows  in the order in which they happened
+     * @param  list<array{table: string, old: string, pointer: string, row: array<string, mixed>}>  $rows  in the
+     *     order in which they happened
      * @param  array<string, string>  $stages
      */
-    private function __construct(private array $rows, private array $stages) {}
+    private function __construct(private array $rows, private array $stages)
+    {
+    }
 
     /** @return array<string, mixed> */
     public static function of(Job $job): array
@@ -66,7 +69,9 @@ final readonly class JobRecords
         $written = [];
         foreach (self::TABLES as $name => $model) {
             $rows = $model::query()->with('user')->where('job_id', $job->id)->orderBy('seq')->get();
-            $written[$name] = array_values($rows->map(static fn(Model $row): array => self::row($name, $row))->all());
+            $written[$name] = array_values(
+                $rows->map(static fn (Model $row): array => self::row($name, $row))->all(),
+            );
         }
         foreach (self::STAGES as $stage) {
             $at = $job->getAttribute($stage);
@@ -75,7 +80,7 @@ final readonly class JobRecords
             }
         }
 
-        return array_filter($written, static fn(mixed $part): bool => $part !== []);
+        return array_filter($written, static fn (mixed $part): bool => $part !== []);
     }
 
     /** @throws InvalidData */
@@ -84,14 +89,14 @@ final readonly class JobRecords
         if ($json === null) {
             return new self([], []);
         }
-        if (!is_array($json)) {
+        if (! is_array($json)) {
             throw InvalidData::notAllowed('/records', $json, Message::of('jobs.job-records.object'));
         }
         $rows = $stages = [];
         foreach ($json as $name => $part) {
             if (in_array($name, self::STAGES, true)) {
                 $stages[$name] = RecordColumns::time($part, "/records/{$name}");
-            } elseif (!isset(self::TABLES[$name])) {
+            } elseif (! isset(self::TABLES[$name])) {
                 throw InvalidData::notAllowed(
                     '/records',
                     $name,
@@ -112,12 +117,12 @@ final readonly class JobRecords
             );
         }
         // As it happened; in one second a reading before what is said of it.
-        $order = static fn(array $r): array => [
+        $order = static fn (array $r): array => [
             $r['row']['at'],
             (int) ($r['table'] === 'marks'),
             (int) isset($r['row']['corrects_id']),
         ];
-        usort($rows, static fn(array $a, array $b): int => $order($a) <=> $order($b));
+        usort($rows, static fn (array $a, array $b): int => $order($a) <=> $order($b));
         self::refer($rows);
 
         return new self($rows, $stages);
@@ -136,7 +141,7 @@ final readonly class JobRecords
         foreach ($rows as ['table' => $table, 'old' => $old, 'pointer' => $pointer, 'row' => $row]) {
             foreach (['corrects_id', 'reading_id'] as $column) {
                 $id = $row[$column] ?? null;
-                if ($id !== null && !isset($taken[$id])) {
+                if ($id !== null && ! isset($taken[$id])) {
                     throw InvalidData::notAllowed(
                         "{$pointer}/{$column}",
                         $id,
@@ -203,7 +208,7 @@ final readonly class JobRecords
      */
     private static function table(string $name, mixed $part): array
     {
-        if (!is_array($part) || count($part) > self::MOST) {
+        if (! is_array($part) || count($part) > self::MOST) {
             throw InvalidData::unreadable(
                 "/records/{$name}",
                 Message::of('jobs.job-records.not-list-at-most-records', most: self::MOST),
@@ -212,18 +217,18 @@ final readonly class JobRecords
         $rows = [];
         foreach (array_values($part) as $index => $row) {
             $pointer = "/records/{$name}/{$index}";
-            if (!is_array($row)) {
+            if (! is_array($row)) {
                 throw InvalidData::notAllowed($pointer, $row, Message::of('jobs.job-records.object'));
             }
             $by = $row['by'] ?? '';
             $simulated = $row['simulated'] ?? false;
-            if (!is_string($by) || mb_strlen($by) > self::LONGEST_NAME) {
+            if (! is_string($by) || mb_strlen($by) > self::LONGEST_NAME) {
                 throw InvalidData::unreadable(
                     "{$pointer}/by",
                     Message::of('jobs.job-records.no-name-at-most-characters', longest_name: self::LONGEST_NAME),
                 );
             }
-            if (!is_bool($simulated)) {
+            if (! is_bool($simulated)) {
                 throw InvalidData::notAllowed(
                     "{$pointer}/simulated",
                     $simulated,

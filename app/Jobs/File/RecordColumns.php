@@ -20,7 +20,8 @@ use Unionbit\Core\Words\Message;
 use Unionbit\Core\Words\Quantity;
 
 /**
- * What a job file may hold in each column of each kind of record: the same as live entry takes. Whatever does not fit is
+ * What a job file may hold in each column of each kind of record: the same as live entry takes. Whatever does not fit
+ * is
  * named with its JSON pointer, its value and what is allowed.
  */
 final class RecordColumns
@@ -42,7 +43,13 @@ final class RecordColumns
             'candidates' => 'strings',
             'corrects_id' => 'id?',
         ],
-        'signs' => ['step' => 'step', 'sign' => 'word', 'seen' => 'flag', 'outcome' => 'outcome', 'reason' => 'text'],
+        'signs' => [
+            'step' => 'step',
+            'sign' => 'word',
+            'seen' => 'flag',
+            'outcome' => 'outcome',
+            'reason' => 'text',
+        ],
         'settings' => ['key' => 'setting', 'value' => 'word', 'old_value' => 'word?', 'reason' => 'text'],
         'power' => [
             'state' => 'power',
@@ -118,7 +125,7 @@ final class RecordColumns
     {
         $allowed = 'a time that has passed, as 2026-11-25T09:30:00Z';
         if (
-            !is_string($value) ||
+            ! is_string($value) ||
             preg_match(
                 '/^20\d\d-[01]\d-[0-3]\dT[0-2]\d:[0-5]\d:[0-5]\d(\.\d{1,6})?(Z|[+-][01]\d:[0-5]\d)$/',
                 $value,
@@ -129,7 +136,7 @@ final class RecordColumns
         $at = Carbon::parse($value)->utc();
         if (
             $at->isFuture() ||
-            !checkdate((int) substr($value, 5, 2), (int) substr($value, 8, 2), (int) substr($value, 0, 4))
+            ! checkdate((int) substr($value, 5, 2), (int) substr($value, 8, 2), (int) substr($value, 0, 4))
         ) {
             throw InvalidData::notAllowed($pointer, $value, $allowed);
         }
@@ -168,7 +175,7 @@ final class RecordColumns
             'strings' => self::strings($value, $at),
             'expected' => self::object($value, self::EXPECTED, $at),
             'lines' => array_map(
-                static fn(mixed $line, int|string $n): array => self::object($line, self::LINE, "{$at}/{$n}"),
+                static fn (mixed $line, int|string $n): array => self::object($line, self::LINE, "{$at}/{$n}"),
                 self::list($value, 40, $at),
                 array_keys(self::list($value, 40, $at)),
             ),
@@ -207,7 +214,10 @@ final class RecordColumns
     private static function within(mixed $value, float $least, float $most, string $at, bool $orNull = false): mixed
     {
         $fits =
-            (is_int($value) || is_float($value)) && is_finite((float) $value) && $value >= $least && $value <= $most;
+            (is_int($value) || is_float($value)) &&
+            is_finite((float) $value) &&
+            $value >= $least &&
+            $value <= $most;
 
         return $fits || ($orNull && $value === null)
             ? $value
@@ -251,7 +261,7 @@ final class RecordColumns
         $list = array_values(self::list($value, self::MOST_STRINGS, $at));
 
         return array_map(
-            static fn(mixed $entry, int $n): string => self::text($entry, self::LONGEST['text'], "{$at}/{$n}"),
+            static fn (mixed $entry, int $n): string => self::text($entry, self::LONGEST['text'], "{$at}/{$n}"),
             $list,
             array_keys($list),
         );

@@ -34,14 +34,15 @@ final class DayCalendar
             ]);
         $state = (clone $visits)
             ->selectRaw(
-                'count(*) as visits, max(jobs.updated_at) as at, sum(jobs.version + jobs.recorded) as worked, max(sites.updated_at) as renamed',
+                'count(*) as visits, max(jobs.updated_at) as at, sum(jobs.version + jobs.recorded) as worked, '.
+                    'max(sites.updated_at) as renamed',
             )
             ->first();
 
         return Cache::remember(
-            "calendar/{$crew->id}/" . md5(serialize($state) . now()->format('Y-m-d')),
+            "calendar/{$crew->id}/".md5(serialize($state).now()->format('Y-m-d')),
             self::A_DAY,
-            static fn(): string => self::write(
+            static fn (): string => self::write(
                 $visits
                     ->orderBy('jobs.day')
                     ->orderBy('jobs.starts_at')
@@ -79,19 +80,18 @@ final class DayCalendar
         $work = is_string($job->summary) ? JobSummaries::read($job->summary) : null;
         $minutes = $work->minutes ?? 0;
         $start = new DateTimeImmutable(
-            substr((string) $job->day, 0, 10) .
+            substr((string) $job->day, 0, 10).
                 sprintf(' %02d:%02d', intdiv((int) $job->starts_at, 60), (int) $job->starts_at % 60),
         );
         // Floating local time: no zone, as it stands on the crew's clock.
         $calendar->add('VEVENT', [
             'UID' => "{$job->id}@unionbit",
-            'SUMMARY' => ((bool) $job->demo ? 'Demo data: ' : '') . "{$job->site}, {$job->kind}",
+            'SUMMARY' => ((bool) $job->demo ? 'Demo data: ' : '')."{$job->site}, {$job->kind}",
             'LOCATION' => $job->address,
-            'DESCRIPTION' =>
-                "{$job->system}. " .
-                ($work->title ?? '') .
-                ". {$job->who}. Expected {$minutes} min, of these " .
-                ($work->waits ?? 0) .
+            'DESCRIPTION' => "{$job->system}. ".
+                ($work->title ?? '').
+                ". {$job->who}. Expected {$minutes} min, of these ".
+                ($work->waits ?? 0).
                 ' min delays of the equipment.',
             'DTSTAMP' => Carbon::parse($job->updated_at)->utc()->format('Ymd\THis\Z'),
             'DTSTART' => $start->format('Ymd\THis'),

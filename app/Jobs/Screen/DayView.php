@@ -21,20 +21,20 @@ final class DayView
             $crew->jobs()->whereDate('day', $date->format('Y-m-d'))->orderBy('starts_at')->get()->all(),
         );
         $people = array_values(
-            $crew->users()->orderBy('id')->get()->map(static fn(User $u): string => $u->name)->all(),
+            $crew->users()->orderBy('id')->get()->map(static fn (User $u): string => $u->name)->all(),
         );
-        $open = array_values(array_filter($jobs, static fn(Job $j): bool => $j->handed_over_at === null));
+        $open = array_values(array_filter($jobs, static fn (Job $j): bool => $j->handed_over_at === null));
         $summaries = array_combine(array_column($open, 'id'), array_map(JobSummaries::of(...), $open));
-        $visits = array_map(static fn(Job $j): DayVisit => self::visit($j, $summaries[$j->id] ?? null), $jobs);
+        $visits = array_map(static fn (Job $j): DayVisit => self::visit($j, $summaries[$j->id] ?? null), $jobs);
 
         return [
             'date' => $date->format('Y-m-d'),
             'isToday' => $date->isToday(),
             'people' => array_values(
-                array_unique([...$people, ...array_map(static fn(DayVisit $v): string => $v->who, $visits)]),
+                array_unique([...$people, ...array_map(static fn (DayVisit $v): string => $v->who, $visits)]),
             ),
             'visits' => array_map(
-                static fn(DayVisit $v, Job $j): array => [
+                static fn (DayVisit $v, Job $j): array => [
                     'id' => $v->id,
                     'site' => $v->site,
                     'who' => $v->who,
@@ -49,7 +49,7 @@ final class DayView
                 $jobs,
             ),
             'warnings' => DayPlan::warnings(
-                array_values(array_filter($visits, static fn(DayVisit $v): bool => $v->minutes > 0)),
+                array_values(array_filter($visits, static fn (DayVisit $v): bool => $v->minutes > 0)),
                 $people,
             ),
             'load' => self::load($open, $summaries),
@@ -66,7 +66,15 @@ final class DayView
                     ? 60 * $job->handed_over_at->hour + $job->handed_over_at->minute
                     : $start + 60;
 
-            return new DayVisit($job->id, $job->site, (string) $job->who, $start, max(15, $ended - $start), 0, null);
+            return new DayVisit(
+                $job->id,
+                $job->site,
+                (string) $job->who,
+                $start,
+                max(15, $ended - $start),
+                0,
+                null,
+            );
         }
 
         return new DayVisit(

@@ -17,7 +17,9 @@ use Unionbit\Core\Terminal\TradeWords;
  */
 final readonly class JobList
 {
-    public function __construct(private Crew $crew, private string $find, private string $show) {}
+    public function __construct(private Crew $crew, private string $find, private string $show)
+    {
+    }
 
     /** @return list<stdClass> with names, marks and summary, as many as are shown */
     public function rows(int $most): array
@@ -61,8 +63,9 @@ final readonly class JobList
         $counts = $this->searched()
             ->leftJoin('job_summaries', 'job_summaries.job_id', 'jobs.id')
             ->selectRaw(
-                "sum({$here}) as every, sum({$here} and jobs.handed_over_at is null) as open," .
-                    " sum({$here} and jobs.handed_over_at is null and job_summaries.flagged) as flagged, sum(not ({$here})) as away",
+                "sum({$here}) as every, sum({$here} and jobs.handed_over_at is null) as open,".
+                    " sum({$here} and jobs.handed_over_at is null and job_summaries.flagged) as flagged,".
+                    " sum(not ({$here})) as away",
             )
             ->first();
 
@@ -91,7 +94,7 @@ final readonly class JobList
         if ($this->show === 'archived') {
             // Archived, or deleted: both stand in one list and can be taken back.
             return $jobs->where(
-                static fn(Builder $away): Builder => $away
+                static fn (Builder $away): Builder => $away
                     ->whereNotNull('jobs.archived_at')
                     ->orWhereNotNull('jobs.deleted_at'),
             );
@@ -123,16 +126,18 @@ final readonly class JobList
             );
     }
 
-    /** What is searched for, as the word index takes it: every term, each by any of its names; null where nothing is. */
+    /**
+     * What is searched for, as the word index takes it: every term, each by any of its names; null where nothing is.
+     */
     private static function expression(string $find): ?string
     {
         $terms = array_map(static function (array $names): string {
             $any = array_map(
-                static fn(string $name): string => '"' . trim($name) . '"' . (str_ends_with($name, ' ') ? '' : '*'),
+                static fn (string $name): string => '"'.trim($name).'"'.(str_ends_with($name, ' ') ? '' : '*'),
                 $names,
             );
 
-            return '(' . implode(' OR ', $any) . ')';
+            return '('.implode(' OR ', $any).')';
         }, TradeWords::terms($find));
 
         return $terms === [] ? null : implode(' AND ', $terms);

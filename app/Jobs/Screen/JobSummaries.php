@@ -101,9 +101,9 @@ final class JobSummaries
         return DB::table('jobs')
             ->leftJoin('job_summaries', 'job_summaries.job_id', 'jobs.id')
             ->whereNull('jobs.practice_of_id')
-            ->when($crewId !== null, static fn(Builder $jobs): Builder => $jobs->where('jobs.crew_id', $crewId))
+            ->when($crewId !== null, static fn (Builder $jobs): Builder => $jobs->where('jobs.crew_id', $crewId))
             ->where(
-                static fn(Builder $jobs): Builder => $jobs
+                static fn (Builder $jobs): Builder => $jobs
                     ->whereNull('job_summaries.mark')
                     ->orWhereRaw("job_summaries.mark <> {$mark}"),
             )

@@ -50,7 +50,8 @@ final readonly class JobSummary
         public ?string $two,
         public array $carry,
         public array $power,
-    ) {}
+    ) {
+    }
 
     public static function compute(Job $job): self
     {
@@ -68,7 +69,7 @@ final readonly class JobSummary
                 $wall === null || $conductors === [] ? Message::of('jobs.summary.not-seen') : $wall->label(),
             ),
             strands: array_map(
-                static fn(Conductor $c): array => ['colour' => $c->colour->value, 'landed' => !$c->isSpare()],
+                static fn (Conductor $c): array => ['colour' => $c->colour->value, 'landed' => ! $c->isSpare()],
                 $conductors,
             ),
             tape: array_map(self::segment(...), $progress->tape()),
@@ -77,7 +78,7 @@ final readonly class JobSummary
             waits: $work->waits(),
             two: self::two($work->tasks),
             carry: array_map(
-                static fn(array $c): array => [
+                static fn (array $c): array => [
                     'count' => $c['count'],
                     'item' => Words::say($c['item']),
                     'why' => Words::say($c['why']),
@@ -92,7 +93,7 @@ final readonly class JobSummary
     public static function unreadable(Job $job): self
     {
         $tape = array_map(
-            static fn(Stage $stage): array => [
+            static fn (Stage $stage): array => [
                 'key' => $stage->value,
                 'name' => Words::say(Message::term($stage)),
                 'state' => 'next',
@@ -136,7 +137,10 @@ final readonly class JobSummary
     private static function segment(array $segment): array
     {
         /** @var Segment */
-        return array_intersect_key(Words::spoken($segment), array_flip(['key', 'name', 'state', 'word', 'n', 'done']));
+        return array_intersect_key(
+            Words::spoken($segment),
+            array_flip(['key', 'name', 'state', 'word', 'n', 'done']),
+        );
     }
 
     /**
@@ -160,7 +164,7 @@ final readonly class JobSummary
      */
     private static function said(array $words): array
     {
-        return array_map(static fn(string|Message $w): string => is_string($w) ? $w : Words::say($w), $words);
+        return array_map(static fn (string|Message $w): string => is_string($w) ? $w : Words::say($w), $words);
     }
 
     /** Everything the job can be found by, made plain; one that cannot be read is found by its names. */

@@ -22,19 +22,22 @@ final class JobWork
         $facts = count(
             array_filter(
                 $progress->survey(),
-                static fn(array $i): bool => !$i['done'] &&
-                    !in_array($i['key'], ['conductors', 'pairings', 'outdoor'], true),
+                static fn (array $i): bool => ! $i['done'] &&
+                    ! in_array($i['key'], ['conductors', 'pairings', 'outdoor'], true),
             ),
         );
         $moves =
             $house->plan === null
                 ? 0
                 : count(
-                    array_filter(MoveList::of($house->plan), static fn(Move $m): bool => !$progress->isMoved($m->key)),
+                    array_filter(
+                        MoveList::of($house->plan),
+                        static fn (Move $m): bool => ! $progress->isMoved($m->key),
+                    ),
                 );
-        $settings = count(array_filter($progress->settings(), static fn(array $s): bool => !$s['done']));
+        $settings = count(array_filter($progress->settings(), static fn (array $s): bool => ! $s['done']));
         $proved = array_keys(
-            array_filter($progress->steps(), static fn(StepRecord $s): bool => $s->state() === 'passed'),
+            array_filter($progress->steps(), static fn (StepRecord $s): bool => $s->state() === 'passed'),
         );
 
         return Workload::of(

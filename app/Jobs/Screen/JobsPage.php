@@ -33,8 +33,13 @@ final class JobsPage
     private const CATCH_UP = 0.6;
 
     /** @return array<string, mixed> */
-    public static function props(User $user, string $find, string $show, ?string $day, int $rows = self::ROWS): array
-    {
+    public static function props(
+        User $user,
+        string $find,
+        string $show,
+        ?string $day,
+        int $rows = self::ROWS,
+    ): array {
         $waiting = JobSummaries::catchUp($user->crew_id, self::CATCH_UP);
         $list = new JobList($user->crew, $find, $show);
         $counts = $list->counts();
@@ -50,7 +55,7 @@ final class JobsPage
             'day' => DayView::of($user->crew, $date ?? now()),
             'kinds' => array_column(VisitKind::cases(), 'value'),
             'archetypes' => array_map(
-                static fn(Archetype $a): array => ['id' => $a->id, 'title' => $a->title],
+                static fn (Archetype $a): array => ['id' => $a->id, 'title' => $a->title],
                 app(Catalog::class)->archetypes(),
             ),
             'sites' => self::sites($user->crew),
@@ -70,11 +75,13 @@ final class JobsPage
         return array_values(
             $sites
                 ->map(
-                    static fn(Site $s): array => [
+                    static fn (Site $s): array => [
                         'id' => $s->id,
                         'name' => $s->name,
                         'address' => $s->address,
-                        'systems' => array_values($s->systems->map(static fn(System $y): string => $y->name)->all()),
+                        'systems' => array_values(
+                            $s->systems->map(static fn (System $y): string => $y->name)->all(),
+                        ),
                     ],
                 )
                 ->all(),
@@ -87,7 +94,8 @@ final class JobsPage
         $summary = is_string($job->summary) ? JobSummaries::read($job->summary) : null;
         $tape = $summary->tape ?? [];
         $closed = $job->handed_over_at !== null;
-        $now = array_values(array_filter($tape, static fn(array $s): bool => $s['state'] !== 'done'))[0] ?? end($tape);
+        $now =
+            array_values(array_filter($tape, static fn (array $s): bool => $s['state'] !== 'done'))[0] ?? end($tape);
         $now =
             $closed || $now === false
                 ? (end($tape) ?: ['key' => 'survey', 'name' => 'Survey', 'word' => 'is being read'])
@@ -105,12 +113,12 @@ final class JobsPage
             'equipment' => $summary->equipment ?? '',
             'cable' => $summary->cable ?? '',
             'strands' => $summary->strands ?? [],
-            'tape' => array_map(static fn(array $s): array => array_diff_key($s, ['word' => 1]), $tape),
+            'tape' => array_map(static fn (array $s): array => array_diff_key($s, ['word' => 1]), $tape),
             'now' => ['key' => $now['key'], 'name' => $now['name'], 'word' => $now['word']],
             'power' => PowerFlag::aged($summary->power ?? PowerFlag::as(PowerState::NotProved)->toArray()),
             'restore' => $summary->restore ?? [],
             'fails' => $summary?->fails() ?? false,
-            'flagged' => !$closed && ($summary?->isFlagged() ?? false),
+            'flagged' => ! $closed && ($summary?->isFlagged() ?? false),
             'day' => $job->day === null ? null : substr((string) $job->day, 0, 10),
             'starts' => $job->starts_at === null ? null : DayPlan::clock((int) $job->starts_at),
             'who' => $job->who,

@@ -25,8 +25,8 @@ trait AppendOnly
         static::creating(static function (self $row): void {
             $row->created_at ??= now();
         });
-        static::updating(static fn() => throw new LogicException('Records are append-only.'));
-        static::deleting(static fn() => throw new LogicException('Records are append-only.'));
+        static::updating(static fn () => throw new LogicException('Records are append-only.'));
+        static::deleting(static fn () => throw new LogicException('Records are append-only.'));
     }
 
     /** @return BelongsTo<Job, $this> */

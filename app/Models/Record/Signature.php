@@ -39,9 +39,6 @@ final class Signature extends Model
 
     public const ROLES = ['installer', 'customer'];
 
-    /** What a signature is made of, in words. */
-    public const ALLOWED = 'A signature is 1 to 60 strokes of 2 to 600 points, each point two whole numbers from 0 to 1000.';
-
     private const MOST_STROKES = 60;
 
     private const MOST_POINTS = 600;
@@ -49,19 +46,19 @@ final class Signature extends Model
     /** Whether this is what a signature is made of. Looks at each point once. */
     public static function areStrokes(mixed $strokes): bool
     {
-        if (!is_array($strokes) || $strokes === [] || count($strokes) > self::MOST_STROKES) {
+        if (! is_array($strokes) || $strokes === [] || count($strokes) > self::MOST_STROKES) {
             return false;
         }
         foreach ($strokes as $stroke) {
-            if (!is_array($stroke) || count($stroke) < 2 || count($stroke) > self::MOST_POINTS) {
+            if (! is_array($stroke) || count($stroke) < 2 || count($stroke) > self::MOST_POINTS) {
                 return false;
             }
             foreach ($stroke as $point) {
                 if (
-                    !is_array($point) ||
+                    ! is_array($point) ||
                     array_keys($point) !== [0, 1] ||
-                    !self::within($point[0]) ||
-                    !self::within($point[1])
+                    ! self::within($point[0]) ||
+                    ! self::within($point[1])
                 ) {
                     return false;
                 }

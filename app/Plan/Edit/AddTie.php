@@ -19,7 +19,9 @@ use Unionbit\Core\Words\Message;
 /** Ties two screws of the plate, or of the board. */
 final readonly class AddTie implements Edit
 {
-    public function __construct(private Place $place, private string $a, private string $b) {}
+    public function __construct(private Place $place, private string $a, private string $b)
+    {
+    }
 
     public static function op(): string
     {
@@ -45,8 +47,11 @@ final readonly class AddTie implements Edit
         $draft = PlanDraft::of($job);
         $printed = $this->screws($draft->plan);
         foreach ([$this->a, $this->b] as $screw) {
-            if (!in_array($screw, $printed, true)) {
-                throw Refused::at('a', Message::of('plan.add-tie.no-terminal-there-has', screw: $screw, has: $printed));
+            if (! in_array($screw, $printed, true)) {
+                throw Refused::at(
+                    'a',
+                    Message::of('plan.add-tie.no-terminal-there-has', screw: $screw, has: $printed),
+                );
             }
         }
         if ($this->a === $this->b) {
@@ -65,7 +70,7 @@ final readonly class AddTie implements Edit
     private function screws(Plan $plan): array
     {
         return $this->place === Place::Wall
-            ? array_map(static fn(PlateTerminal $t): string => $t->printed, $plan->profile->terminals)
+            ? array_map(static fn (PlateTerminal $t): string => $t->printed, $plan->profile->terminals)
             : $plan->installation->archetype->printedAt($this->place);
     }
 }

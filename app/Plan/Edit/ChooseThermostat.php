@@ -21,7 +21,9 @@ use Unionbit\Core\Words\Message;
 /** Chooses a thermostat: with the best plan that is offered for it here, or letter to letter where none is. */
 final readonly class ChooseThermostat implements Edit
 {
-    public function __construct(private string $profile) {}
+    public function __construct(private string $profile)
+    {
+    }
 
     public static function op(): string
     {
@@ -43,7 +45,7 @@ final readonly class ChooseThermostat implements Edit
         $shelf = app(ProfileShelf::class);
         $profile = $shelf->find($job->crew_id, $this->profile);
         if ($profile === null) {
-            $has = implode(', ', array_map(static fn(Profile $p): string => $p->id, $shelf->of($job->crew_id)));
+            $has = implode(', ', array_map(static fn (Profile $p): string => $p->id, $shelf->of($job->crew_id)));
             throw Refused::at(
                 'profile',
                 Message::of(

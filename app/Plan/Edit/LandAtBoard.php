@@ -15,7 +15,9 @@ use Unionbit\Core\Words\Message;
 /** The equipment end: on a screw of the board, spliced to a conductor of the outdoor cable (@B2), or capped. */
 final readonly class LandAtBoard implements Edit
 {
-    public function __construct(private int $number, private ?string $screw) {}
+    public function __construct(private int $number, private ?string $screw)
+    {
+    }
 
     public static function op(): string
     {
@@ -53,16 +55,22 @@ final readonly class LandAtBoard implements Edit
             );
         }
         $printed = $draft->plan->boardScrews();
-        if ($this->screw !== null && !in_array($this->screw, $printed, true)) {
+        if ($this->screw !== null && ! in_array($this->screw, $printed, true)) {
             throw Refused::at(
                 'screw',
                 Message::of('plan.land-at-board.no-terminal-on-board-has', screw: $this->screw, has: $printed),
             );
         }
-        $draft->keep($draft->plan->landed($draft->plan->landing->onBoard($this->number, PlanDraft::end($this->screw))));
+        $draft->keep(
+            $draft->plan->landed($draft->plan->landing->onBoard($this->number, PlanDraft::end($this->screw))),
+        );
 
         return $this->screw === null
             ? Message::of('plan.land-at-board.caps-at-board', conductor: $conductor->name())
-            : Message::of('plan.land-at-board.lands-on-at-board', conductor: $conductor->name(), screw: $this->screw);
+            : Message::of(
+                'plan.land-at-board.lands-on-at-board',
+                conductor: $conductor->name(),
+                screw: $this->screw,
+            );
     }
 }

@@ -15,7 +15,9 @@ use Unionbit\Core\Words\Message;
 /** Lands a conductor on a screw of the plate, or caps it. */
 final readonly class LandConductor implements Edit
 {
-    public function __construct(private int $number, private ?string $screw) {}
+    public function __construct(private int $number, private ?string $screw)
+    {
+    }
 
     public static function op(): string
     {
@@ -38,7 +40,7 @@ final readonly class LandConductor implements Edit
         $conductor = $draft->conductor($this->number);
         if ($this->screw !== null && $draft->plan->profile->terminal($this->screw) === null) {
             $terminals = $draft->plan->profile->terminals;
-            $has = implode(', ', array_map(static fn(PlateTerminal $t): string => $t->printed, $terminals));
+            $has = implode(', ', array_map(static fn (PlateTerminal $t): string => $t->printed, $terminals));
             throw Refused::at(
                 'screw',
                 Message::of('plan.land-conductor.no-terminal-on-plate-has', screw: $this->screw, has: $has),

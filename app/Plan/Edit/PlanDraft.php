@@ -17,7 +17,9 @@ use Unionbit\Core\Words\Message;
 /** A job's plan while it is edited, and the way back into the document. Edited by hand it is no longer in use. */
 final readonly class PlanDraft
 {
-    private function __construct(private Job $job, public Plan $plan) {}
+    private function __construct(private Job $job, public Plan $plan)
+    {
+    }
 
     public static function of(Job $job): self
     {

@@ -13,7 +13,9 @@ use Unionbit\Core\Words\Message;
 /** The Rc–Rh link of the plate, in or out. */
 final readonly class SetLink implements Edit
 {
-    public function __construct(private bool $in) {}
+    public function __construct(private bool $in)
+    {
+    }
 
     public static function op(): string
     {

@@ -18,7 +18,9 @@ use Unionbit\Core\Words\Message;
 /** Takes one of the plans that are offered, by its key, with the installer's own reason. */
 final readonly class TakeOffer implements Edit
 {
-    public function __construct(private string $key, private string $note, private Weights $weights) {}
+    public function __construct(private string $key, private string $note, private Weights $weights)
+    {
+    }
 
     public static function op(): string
     {

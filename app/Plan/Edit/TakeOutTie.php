@@ -14,7 +14,9 @@ use Unionbit\Core\Words\Message;
 /** Takes a tie out again. */
 final readonly class TakeOutTie implements Edit
 {
-    public function __construct(private string $label) {}
+    public function __construct(private string $label)
+    {
+    }
 
     public static function op(): string
     {

@@ -38,7 +38,7 @@ final readonly class UsePlan implements Edit
         $blocking = array_values(
             array_filter(
                 MappingRules::check(PlanDraft::of($job)->plan),
-                static fn(Finding $f): bool => $f->severity->blocks(),
+                static fn (Finding $f): bool => $f->severity->blocks(),
             ),
         );
         if ($blocking !== []) {

@@ -45,7 +45,8 @@ final class Practice
         $noise =
             1.0 +
             self::NOISE *
-                ((2.0 * (crc32("{$job->id}{$place->a}{$place->b}{$job->readings()->count()}") % 1000)) / 1000.0 - 1.0);
+                ((2.0 * (crc32("{$job->id}{$place->a}{$place->b}{$job->readings()->count()}") % 1000)) / 1000.0 -
+                    1.0);
 
         return number_format($seen->nominal * $noise, $place->mode->value === 'A' ? 2 : 1, '.', '');
     }
@@ -65,10 +66,11 @@ final class Practice
         $signs = [];
         foreach ($record->step->signs as $sign) {
             $signs[$sign->key] = match ($sign->key) {
-                'outdoor-stops' => !($runs['outdoor-unit'] ?? false),
+                'outdoor-stops' => ! ($runs['outdoor-unit'] ?? false),
                 'drop-off' => array_filter(
                     self::running($circuit, Setup::calling(), $fault),
-                    static fn(bool $on, string $name): bool => $on && !in_array($name, ['display', 'board-lamp'], true),
+                    static fn (bool $on, string $name): bool => $on &&
+                        ! in_array($name, ['display', 'board-lamp'], true),
                     ARRAY_FILTER_USE_BOTH,
                 ) === [],
                 default => $runs[$sign->key] ?? false,
@@ -95,8 +97,7 @@ final class Practice
         }
         $circuit = House::of($job)->plan?->circuit();
         foreach (
-            $job->practice === '' || $circuit === null ? [] : app(JobFiles::class)->faults()->of($circuit)
-            as $fault
+            $job->practice === '' || $circuit === null ? [] : app(JobFiles::class)->faults()->of($circuit) as $fault
         ) {
             if ($fault->id === $job->practice) {
                 return $fault;

@@ -18,13 +18,16 @@ use Unionbit\Core\Words\Message;
 
 /**
  * Practice on a house: a copy of the job, with a hidden fault or none, that belongs to the person who practises. It has
- * a power flag, records and progress of its own; the job that it was copied from is not touched, whatever is done there.
+ * a power flag, records and progress of its own; the job that it was copied from is not touched, whatever is done
+ * there.
  */
 final readonly class PracticeRun
 {
     private const ANY = 'any';
 
-    public function __construct(private JobFiles $files) {}
+    public function __construct(private JobFiles $files)
+    {
+    }
 
     /**
      * A new copy; one that this person still has of the job ends.
@@ -61,7 +64,12 @@ final readonly class PracticeRun
                     'practice' => $hidden,
                 ])
                 ->save();
-            EditDocument::revise($copy->refresh(), $user, (string) Str::ulid(), Message::of('jobs.history.practice'));
+            EditDocument::revise(
+                $copy->refresh(),
+                $user,
+                (string) Str::ulid(),
+                Message::of('jobs.history.practice'),
+            );
 
             return $copy;
         });
@@ -78,17 +86,21 @@ final readonly class PracticeRun
     private function fault(Job $job, string $wanted): string
     {
         $plan =
-            House::of($job)->plan ?? throw Refused::at('on', Message::of('prove.practice-run.choose-thermostat-first'));
+            House::of($job)->plan ??
+            throw Refused::at('on', Message::of('prove.practice-run.choose-thermostat-first'));
         if ($wanted === '') {
             return '';
         }
-        $ids = array_map(static fn(Fault $f): string => $f->id, $this->files->faults()->of($plan->circuit()));
+        $ids = array_map(static fn (Fault $f): string => $f->id, $this->files->faults()->of($plan->circuit()));
         if ($wanted === self::ANY && $ids !== []) {
             return $ids[random_int(0, count($ids) - 1)];
         }
 
         return in_array($wanted, $ids, true)
             ? $wanted
-            : throw Refused::at('fault', Message::of('prove.practice-run.house-cannot-have-fault', wanted: $wanted));
+            : throw Refused::at(
+                'fault',
+                Message::of('prove.practice-run.house-cannot-have-fault', wanted: $wanted),
+            );
     }
 }

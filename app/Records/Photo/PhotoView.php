@@ -19,7 +19,7 @@ final class PhotoView
         $marks = $photo->marks()->get();
         $gone = $marks->pluck('takes_back_id')->filter()->all();
         $standing = $marks->reject(
-            static fn(PhotoMark $m): bool => $m->takes_back_id !== null || in_array($m->id, $gone, true),
+            static fn (PhotoMark $m): bool => $m->takes_back_id !== null || in_array($m->id, $gone, true),
         );
 
         return [
@@ -33,7 +33,7 @@ final class PhotoView
             'marks' => array_values(
                 $standing
                     ->map(
-                        static fn(PhotoMark $m): array => [
+                        static fn (PhotoMark $m): array => [
                             'id' => $m->id,
                             'x' => $m->x,
                             'y' => $m->y,

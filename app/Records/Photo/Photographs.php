@@ -25,7 +25,10 @@ final class Photographs
 {
     public const MOST_BYTES = 10_000_000;
 
-    /** What can be read within 128 MB of memory, four bytes a point beside the rest; a device sends less (lib/picture.ts). */
+    /**
+     * What can be read within 128 MB of memory, four bytes a point beside the rest; a device sends less
+     * (lib/picture.ts).
+     */
     private const MOST_PIXELS = 12_500_000;
 
     private const LONGEST_SIDE = 2400;
@@ -59,14 +62,16 @@ final class Photographs
 
             return ['place' => $place, 'path' => $path, 'width' => $image->width(), 'height' => $image->height()];
         });
-        if ($photo->path !== null && !Storage::disk('local')->exists($photo->path)) {
+        if ($photo->path !== null && ! Storage::disk('local')->exists($photo->path)) {
             self::write($photo->path, $picture);
         }
 
         return $photo;
     }
 
-    /** What could not be written whole is not acknowledged: the photograph stays on the device, and can be sent again. */
+    /**
+     * What could not be written whole is not acknowledged: the photograph stays on the device, and can be sent again.
+     */
     private static function write(string $path, string $picture): void
     {
         $disk = Storage::disk('local');
@@ -76,7 +81,7 @@ final class Photographs
             report($problem);
             $whole = false;
         }
-        if (!$whole) {
+        if (! $whole) {
             abort(503, Words::of('records.photographs.photograph-could-not-be-kept'));
         }
     }
@@ -94,7 +99,7 @@ final class Photographs
 
     private static function check(UploadedFile $file, string $name): void
     {
-        $bad = static fn(Message $why): Refused => Refused::at(
+        $bad = static fn (Message $why): Refused => Refused::at(
             'photo',
             Message::of('records.photographs.bad', name: $name, why: $why),
         );
@@ -111,11 +116,11 @@ final class Photographs
                     : Message::of('records.photographs.larger-than-server-takes'),
             );
         }
-        if (!$file->isValid()) {
+        if (! $file->isValid()) {
             throw $bad(Message::of('records.photographs.did-not-arrive-whole-send'));
         }
         $size = @getimagesize($file->getPathname());
-        if ($size === false || !in_array($size[2], self::TYPES, true)) {
+        if ($size === false || ! in_array($size[2], self::TYPES, true)) {
             throw $bad(Message::of('records.photographs.no-photograph-whatever-name-says'));
         }
         if ($size[0] * $size[1] > self::MOST_PIXELS) {

@@ -22,7 +22,7 @@ final class PhotosController extends Controller
     public function store(PhotoRequest $request): JsonResponse
     {
         $file = $request->file('photo');
-        if (!($file instanceof UploadedFile)) {
+        if (! ($file instanceof UploadedFile)) {
             throw Refused::at('photo', Message::of('records.photos-controller.no-photograph-arrived-choose-one'));
         }
         $photo = Photographs::keep(
@@ -47,7 +47,7 @@ final class PhotosController extends Controller
             $request->id(),
             $request->job(),
             $request->crewMember(),
-            static fn(): array => ['place' => $request->string('place')->toString(), 'skipped' => $reason],
+            static fn (): array => ['place' => $request->string('place')->toString(), 'skipped' => $reason],
         );
 
         return new JsonResponse(PhotoView::of($photo), 201);
@@ -63,7 +63,7 @@ final class PhotosController extends Controller
                 ->find($request->string('photo_id')->toString()) ??
             throw Refused::at('photo_id', Message::of('records.photos-controller.there-no-such-photograph-in'));
         $end = $request->string('end')->toString();
-        if (!in_array($end, PhotoView::ends($job, $photo->place), true)) {
+        if (! in_array($end, PhotoView::ends($job, $photo->place), true)) {
             throw Refused::at(
                 'end',
                 Message::of(
@@ -75,7 +75,7 @@ final class PhotosController extends Controller
             );
         }
         $takesBack = $request->nullableString('takes_back');
-        if ($takesBack !== null && !$photo->marks()->whereKey($takesBack)->exists()) {
+        if ($takesBack !== null && ! $photo->marks()->whereKey($takesBack)->exists()) {
             throw Refused::at('takes_back', Message::of('records.photos-controller.mark-not-on-photograph'));
         }
         $row = Append::row(
@@ -83,7 +83,7 @@ final class PhotosController extends Controller
             $request->id(),
             $job,
             $request->crewMember(),
-            static fn(): array => [
+            static fn (): array => [
                 'photo_id' => $photo->id,
                 'x' => $request->float('x'),
                 'y' => $request->float('y'),

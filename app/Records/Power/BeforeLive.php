@@ -14,7 +14,10 @@ use Unionbit\Core\Words\Message;
 use Unionbit\Core\Words\Quantity;
 use Unionbit\Core\Words\Unit;
 
-/** What is still open while the power is about to come on: ohms that fail, what a running step has taken apart, a landing half done. */
+/**
+ * What is still open while the power is about to come on: ohms that fail, what a running step has taken apart, a
+ * landing half done.
+ */
 final class BeforeLive
 {
     /** @return list<Message> empty where nothing speaks against it */
@@ -22,7 +25,7 @@ final class BeforeLive
     {
         $progress ??= Progress::of($job);
         $apart = array_map(
-            static fn(Message $item): Message => Message::of('records.before-live.not-put-back-yet', item: $item),
+            static fn (Message $item): Message => Message::of('records.before-live.not-put-back-yet', item: $item),
             $progress->restore(),
         );
 
@@ -38,16 +41,15 @@ final class BeforeLive
                 ->counting($job->readings())
                 ->whereIn('stage', [Stage::Plan, Stage::Prove])
                 ->where('mode', MeterMode::Ohms)
-                ->get()
-            as $reading
+                ->get() as $reading
         ) {
             $last["{$reading->a}~{$reading->b}"] = $reading;
         }
-        $failing = array_filter($last, static fn(Reading $r): bool => $r->outcome === Outcome::Fail);
+        $failing = array_filter($last, static fn (Reading $r): bool => $r->outcome === Outcome::Fail);
 
         return array_values(
             array_map(
-                static fn(Reading $r): Message => Message::of(
+                static fn (Reading $r): Message => Message::of(
                     'records.before-live.ohms-failed',
                     a: $r->a,
                     b: $r->b,

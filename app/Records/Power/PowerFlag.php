@@ -34,31 +34,34 @@ final readonly class PowerFlag
         public array $readings = [],
         public array $open = [],
         public ?string $why = null,
-    ) {}
+    ) {
+    }
 
     public static function of(Job $job): self
     {
         $last = $job->counting($job->powerEvents())->reorder()->orderByDesc('seq')->first();
 
-        return $last === null ? new self(PowerState::NotProved, null, null, why: 'none') : self::proves($job, $last);
+        return $last === null
+            ? new self(PowerState::NotProved, null, null, why: 'none')
+            : self::proves($job, $last);
     }
 
     private static function proves(Job $job, PowerEvent $event): self
     {
         $sources = self::sources($job);
         $readings = $event->supplies ?? ($event->volts === null ? [] : [$sources[0]->id => $event->volts]);
-        $open = array_values(array_filter($sources, static fn(PowerSource $s): bool => !isset($readings[$s->id])));
+        $open = array_values(array_filter($sources, static fn (PowerSource $s): bool => ! isset($readings[$s->id])));
         $isolated = $event->state === PowerState::Isolated;
         $bad = array_filter(
             $readings,
-            static fn(float $v): bool => RaisePowerFlag::problem($event->state, $v) !== null,
+            static fn (float $v): bool => RaisePowerFlag::problem($event->state, $v) !== null,
         );
         $why = match (true) {
             $event->state === PowerState::NotProved => 'none',
             $event->from_file !== null => 'file',
             $event->at->isFuture() => 'future',
             $open !== [] => 'supply',
-            $bad !== [] || ($isolated && !$event->meter_proved) => 'reading',
+            $bad !== [] || ($isolated && ! $event->meter_proved) => 'reading',
             $isolated && $event->at->copy()->addMinutes(self::lapse())->isPast() => 'lapsed',
             default => null,
         };
@@ -78,7 +81,8 @@ final readonly class PowerFlag
     {
         $house = House::of($job);
         $plugIn =
-            $house->plan?->landing->plugIn === true && $job->counting($job->moveTicks())->where('done', true)->exists();
+            $house->plan?->landing->plugIn === true &&
+            $job->counting($job->moveTicks())->where('done', true)->exists();
 
         return PowerSource::all($house->installation, $plugIn);
     }
@@ -122,7 +126,10 @@ final readonly class PowerFlag
             'lapsed' => Message::of('records.power-flag.proved-dead-has-lapsed-after', lapse: self::lapse()),
             'file' => Message::of('records.power-flag.what-file-says-power-proves'),
             'future' => Message::of('records.power-flag.last-power-reading-lies-in'),
-            'supply' => Message::of('records.power-flag.there-no-reading-yet', supplies: array_column($open, 'label')),
+            'supply' => Message::of(
+                'records.power-flag.there-no-reading-yet',
+                supplies: array_column($open, 'label'),
+            ),
             'reading' => Message::of('records.power-flag.last-power-reading-proves-nothing'),
             default => Message::of('records.power-flag.power-not-proved-either-way'),
         };
@@ -151,8 +158,7 @@ final readonly class PowerFlag
             ]
             : [
                 ...$written,
-                'old' =>
-                    $written['state'] === PowerState::Live->value &&
+                'old' => $written['state'] === PowerState::Live->value &&
                     $at !== null &&
                     $at->copy()->addHours(self::OLD_HOURS)->isPast(),
             ];
@@ -182,7 +188,9 @@ final readonly class PowerFlag
             'at' => $this->at?->toIso8601String(),
             'lapsed' => $this->why === 'lapsed',
             'lapseMinutes' => self::lapse(),
-            'lapsesAt' => $this->isIsolated() ? $this->at?->copy()->addMinutes(self::lapse())->toIso8601String() : null,
+            'lapsesAt' => $this->isIsolated()
+                ? $this->at?->copy()->addMinutes(self::lapse())->toIso8601String()
+                : null,
             'why' => $this->state === PowerState::NotProved ? self::reason($this->why, $this->open)->opening() : null,
             'old' => $this->isLive() && $this->at !== null && $this->at->copy()->addHours(self::OLD_HOURS)->isPast(),
         ];

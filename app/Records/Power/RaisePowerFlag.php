@@ -30,7 +30,8 @@ final class RaisePowerFlag
     private const LOW_VOLTAGE_BELOW = 60.0;
 
     /**
-     * @param  array<string, ?string>  $typed  reading by supply, as typed; a house with one supply takes it under any key
+     * @param  array<string, ?string>  $typed  reading by supply, as typed; a house with one supply takes it under any
+     *     key
      * @param  bool  $despite  made live although something is still open, which has been shown
      */
     public static function to(
@@ -52,12 +53,12 @@ final class RaisePowerFlag
                 return ['state' => $state, 'volts' => null, 'meter_proved' => false];
             }
             $volts = self::readings(PowerFlag::sources($job), $state, $typed);
-            if ($state === PowerState::Isolated && !$meterProved) {
+            if ($state === PowerState::Isolated && ! $meterProved) {
                 $why = Message::of('records.raise-power-flag.prove-meter-on-known-live');
                 throw Refused::at('meter_proved', $why);
             }
             $open = $state === PowerState::Live ? BeforeLive::of($job) : [];
-            if ($open !== [] && !$despite) {
+            if ($open !== [] && ! $despite) {
                 throw Refused::at('despite', ...$open);
             }
 
@@ -107,7 +108,7 @@ final class RaisePowerFlag
             $volts[$source->id] = (float) $value;
         }
         if ($problems !== []) {
-            throw Refused::all(array_map(static fn(Message $problem): array => [$problem], $problems));
+            throw Refused::all(array_map(static fn (Message $problem): array => [$problem], $problems));
         }
 
         return $volts;

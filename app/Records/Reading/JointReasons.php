@@ -28,7 +28,9 @@ final readonly class JointReasons
     private const A_WEEK = 7 * 24 * 3600;
 
     /** @param  array<string, array{reason: string, candidates: list<string>}>  $known  by reading */
-    private function __construct(private array $known) {}
+    private function __construct(private array $known)
+    {
+    }
 
     /** @param  ?array<string, StepRecord>  $steps  of the job, where they are at hand */
     public static function of(Job $job, ?array $steps = null): self
@@ -39,7 +41,7 @@ final readonly class JointReasons
         }
         $groups = [
             ...array_map(
-                static fn(StepRecord $r): array => array_values($r->readings),
+                static fn (StepRecord $r): array => array_values($r->readings),
                 array_values($steps ?? StepRecord::all($job)),
             ),
             ...self::outside($job),
@@ -47,7 +49,7 @@ final readonly class JointReasons
         $known = [];
         foreach ($groups as $readings) {
             $failed = array_values(
-                array_filter($readings, static fn(Reading $r): bool => $r->outcome === Outcome::Fail),
+                array_filter($readings, static fn (Reading $r): bool => $r->outcome === Outcome::Fail),
             );
             if ($failed !== [] && count($readings) > 1) {
                 $known += self::together($job, $plan, $readings, $failed);
@@ -83,7 +85,10 @@ final readonly class JointReasons
         );
     }
 
-    /** @return array<string, list<Reading>> taken outside the steps since the power last changed, the last of each pair, by stage and call */
+    /**
+     * @return array<string, list<Reading>> taken outside the steps since the power last changed, the last of each
+     *     pair, by stage and call
+     */
     private static function outside(Job $job): array
     {
         $since = $job->counting($job->powerEvents())->max('seq') ?? 0;
@@ -111,12 +116,12 @@ final readonly class JointReasons
     {
         $judged = array_filter(
             $readings,
-            static fn(Reading $r): bool => $r->outcome === Outcome::Pass || $r->outcome === Outcome::Fail,
+            static fn (Reading $r): bool => $r->outcome === Outcome::Pass || $r->outcome === Outcome::Fail,
         );
 
         return array_values(
             array_map(
-                static fn(Reading $r): TakenReading => new TakenReading($r->mode, $r->a, $r->b, $r->value),
+                static fn (Reading $r): TakenReading => new TakenReading($r->mode, $r->a, $r->b, $r->value),
                 $judged,
             ),
         );
@@ -131,7 +136,7 @@ final readonly class JointReasons
     {
         $taken = self::evidence($readings);
         $of = array_map(
-            static fn(Reading $r): array => [
+            static fn (Reading $r): array => [
                 $r->stage->value,
                 $r->step,
                 $r->call,
@@ -144,9 +149,9 @@ final readonly class JointReasons
             $failed,
         );
         $verdicts = Cache::remember(
-            'joint-reasons/' . StepSheet::key($plan) . '/' . md5(serialize([$of, $taken])),
+            'joint-reasons/'.StepSheet::key($plan).'/'.md5(serialize([$of, $taken])),
             self::A_WEEK,
-            static fn(): array => array_map(static function (Reading $reading) use ($job, $taken): array {
+            static fn (): array => array_map(static function (Reading $reading) use ($job, $taken): array {
                 $place = new ReadingPlace(
                     $reading->stage,
                     $reading->mode,
@@ -169,9 +174,9 @@ final readonly class JointReasons
         );
 
         return array_combine(
-            array_map(static fn(Reading $r): string => $r->id, $failed),
+            array_map(static fn (Reading $r): string => $r->id, $failed),
             array_map(
-                static fn(array $v): array => [
+                static fn (array $v): array => [
                     'reason' => Words::say($v['reason']),
                     'candidates' => Words::each($v['candidates']),
                 ],

@@ -35,7 +35,7 @@ final class MeterValue
                 );
         }
         $number = str_replace([',', '−'], ['.', '-'], $typed);
-        if ($typed === '' || !is_numeric($number)) {
+        if ($typed === '' || ! is_numeric($number)) {
             throw self::refuse(
                 $field,
                 $typed === ''

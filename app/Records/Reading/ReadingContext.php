@@ -22,7 +22,9 @@ use Unionbit\Core\Words\Message;
 /** The circuit and set-up in which a reading is taken or asked for: the stage, the step or call, the power flag. */
 final readonly class ReadingContext
 {
-    private function __construct(public Circuit $circuit, public Setup $setup, public ?StepRecord $step) {}
+    private function __construct(public Circuit $circuit, public Setup $setup, public ?StepRecord $step)
+    {
+    }
 
     public static function of(
         Job $job,
@@ -44,17 +46,21 @@ final readonly class ReadingContext
                     Message::of('records.reading-context.there-no-proving-step-for', step: $step),
                 );
 
-            return new self($house->plan->circuit(), self::powered($record->step->setup, $flag, $mode, false), $record);
+            return new self(
+                $house->plan->circuit(),
+                self::powered($record->step->setup, $flag, $mode, false),
+                $record,
+            );
         }
         $table = CallTable::needed($house->installation->archetype);
         $name = CallName::tryFrom($call ?? 'idle');
-        if ($name === null || !$table->has($name)) {
+        if ($name === null || ! $table->has($name)) {
             throw Refused::at(
                 'call',
                 Message::of(
                     'records.reading-context.house-has-no-call-has',
                     call: (string) $call,
-                    calls: array_map(static fn(CallName $c): string => $c->value, $table->calls()),
+                    calls: array_map(static fn (CallName $c): string => $c->value, $table->calls()),
                 ),
             );
         }
@@ -76,7 +82,7 @@ final readonly class ReadingContext
     {
         $points = $this->circuit->netlist($this->setup)->points;
         foreach (['a' => $a, 'b' => $b] as $probe => $point) {
-            if (!isset($points[$point]) || !$points[$point]->probeable) {
+            if (! isset($points[$point]) || ! $points[$point]->probeable) {
                 throw Refused::at(
                     $probe,
                     Message::of('records.reading-context.there-no-point-put-probe', point: $point),
@@ -87,7 +93,9 @@ final readonly class ReadingContext
         return (new Meter($this->circuit))->read($mode, $this->setup, $a, $b);
     }
 
-    /** Volts and amperes on a live house, ohms on an isolated one: what the flag says decides what a meter would show. */
+    /**
+     * Volts and amperes on a live house, ohms on an isolated one: what the flag says decides what a meter would show.
+     */
     private static function powered(Setup $setup, PowerFlag $flag, MeterMode $mode, bool $simulated): Setup
     {
         $ohms = $mode === MeterMode::Ohms || $mode === MeterMode::Beep;

@@ -22,13 +22,13 @@ final class ReadingMarksController extends Controller
             'unexplained' => $request->boolean('unexplained'),
             'note' => $request->text('note'),
         ];
-        if (!$job->readings()->whereKey($mark['reading_id'])->exists()) {
+        if (! $job->readings()->whereKey($mark['reading_id'])->exists()) {
             throw Refused::at('reading', Message::of('records.reading-marks-controller.reading-not-in-job'));
         }
-        if (!$mark['unexplained'] && $mark['note'] === '') {
+        if (! $mark['unexplained'] && $mark['note'] === '') {
             throw Refused::at('note', Message::of('records.reading-marks-controller.say-what-explains'));
         }
-        $write = static fn(): array => $mark;
+        $write = static fn (): array => $mark;
         $row = Append::row(ReadingMark::class, $request->id(), $job, $request->crewMember(), $write);
 
         return new JsonResponse(['id' => $row->id], 201);

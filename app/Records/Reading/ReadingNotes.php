@@ -9,11 +9,16 @@ use App\Models\Record\Reading;
 use App\Models\Record\ReadingMark;
 use App\Records\Step\StepRecord;
 
-/** What is said of a job's readings beside themselves: flags and explanations, and the reason by all readings of a call. */
+/**
+ * What is said of a job's readings beside themselves: flags and explanations, and the reason by all readings of a
+ * call.
+ */
 final readonly class ReadingNotes
 {
     /** @param  array<string, ReadingMark>  $marks  the last of each reading that has one */
-    private function __construct(private array $marks, private JointReasons $reasons) {}
+    private function __construct(private array $marks, private JointReasons $reasons)
+    {
+    }
 
     /** @param  ?array<string, StepRecord>  $steps  of the job, where they are at hand */
     public static function of(Job $job, ?array $steps = null): self

@@ -19,7 +19,8 @@ final readonly class ReadingPlace
         public string $b,
         public ?string $step = null,
         public ?string $call = null,
-    ) {}
+    ) {
+    }
 
     /** @param  ?PowerFlag  $flag  of another moment than now */
     public function context(Job $job, ?PowerFlag $flag = null): ReadingContext

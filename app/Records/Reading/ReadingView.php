@@ -50,6 +50,6 @@ final class ReadingView
         $rows = $job->readings()->where('stage', $stage)->reorder()->orderByDesc('seq')->limit($most)->get();
         $notes ??= ReadingNotes::of($job);
 
-        return array_values($rows->map(static fn(Reading $r): array => self::of($r, $notes))->all());
+        return array_values($rows->map(static fn (Reading $r): array => self::of($r, $notes))->all());
     }
 }

@@ -105,11 +105,11 @@ final class RecordReading
 
     private static function gate(bool $running, PowerFlag $flag, MeterMode $mode): void
     {
-        if (!$running) {
+        if (! $running) {
             throw Refused::at('step', Message::of('records.record-reading.start-step-first-set-up'));
         }
         $live = $mode === MeterMode::Volts || $mode === MeterMode::Amps;
-        if ($live && !$flag->isLive()) {
+        if ($live && ! $flag->isLive()) {
             throw Refused::at(
                 'power',
                 Message::of('records.record-reading.reading-needs-24-v-live', flag: $flag->says()),

@@ -20,8 +20,14 @@ use Unionbit\Core\Words\Unit;
 /** Records what was seen or heard of a call, judged against what the circuit has pulled in. */
 final class ObserveSign
 {
-    public static function record(Job $job, User $user, string $id, string $step, string $sign, bool $seen): Observation
-    {
+    public static function record(
+        Job $job,
+        User $user,
+        string $id,
+        string $step,
+        string $sign,
+        bool $seen,
+    ): Observation {
         return Append::row(Observation::class, $id, $job, $user, static function () use (
             $job,
             $step,
@@ -30,15 +36,20 @@ final class ObserveSign
         ): array {
             $record =
                 StepRecord::all($job)[$step] ??
-                throw Refused::at('step', Message::of('records.observe-sign.there-no-proving-step-for', step: $step));
+                throw Refused::at(
+                    'step',
+                    Message::of('records.observe-sign.there-no-proving-step-for', step: $step),
+                );
             $wanted =
-                array_values(array_filter($record->step->signs, static fn(Sign $s): bool => $s->key === $sign))[0] ??
+                array_values(
+                    array_filter($record->step->signs, static fn (Sign $s): bool => $s->key === $sign),
+                )[0] ??
                 throw Refused::at(
                     'sign',
                     Message::of('records.observe-sign.nothing-called-watched-in-step', sign: $sign),
                 );
             $flag = PowerFlag::of($job);
-            if (!$record->isRunning() || !$flag->isLive()) {
+            if (! $record->isRunning() || ! $flag->isLive()) {
                 throw Refused::at(
                     'power',
                     $record->isRunning()
@@ -62,7 +73,9 @@ final class ObserveSign
         });
     }
 
-    /** Whether the delay holds this sign back: a load that has pulled in already is there now, and so is the display. */
+    /**
+     * Whether the delay holds this sign back: a load that has pulled in already is there now, and so is the display.
+     */
     private static function waits(Job $job, StepRecord $record, Sign $sign): bool
     {
         if ($sign->load === null) {
@@ -92,7 +105,12 @@ final class ObserveSign
 
         if ($sign->key === 'outdoor-stops') {
             return $outcome === 'pass'
-                ? Message::of('records.observe-sign.circuit-has-at-stopped', load: $load, state: $state, volts: $volts)
+                ? Message::of(
+                    'records.observe-sign.circuit-has-at-stopped',
+                    load: $load,
+                    state: $state,
+                    volts: $volts,
+                )
                 : Message::of(
                     'records.observe-sign.circuit-has-at-float-does',
                     load: $load,

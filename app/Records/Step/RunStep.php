@@ -35,7 +35,7 @@ final class RunStep
                 $records[$key] ??
                 throw Refused::at('step', Message::of('records.run-step.there-no-proving-step-for', key: $key));
             $flag = PowerFlag::of($job);
-            if ($record->step->setUpIsolated && !$flag->isIsolated()) {
+            if ($record->step->setUpIsolated && ! $flag->isIsolated()) {
                 $doing =
                     $event === StepMoment::Start
                         ? Message::of('records.run-step.jumper-placed')
@@ -45,12 +45,15 @@ final class RunStep
                     Message::of('records.run-step.with-power-off-proved-dead', doing: $doing, flag: $flag->says()),
                 );
             }
-            if ($event === StepMoment::Start && !$record->step->setUpIsolated && !$flag->isLive()) {
-                throw Refused::at('power', Message::of('records.run-step.step-needs-24-v-live', flag: $flag->says()));
+            if ($event === StepMoment::Start && ! $record->step->setUpIsolated && ! $flag->isLive()) {
+                throw Refused::at(
+                    'power',
+                    Message::of('records.run-step.step-needs-24-v-live', flag: $flag->says()),
+                );
             }
             if ($event === StepMoment::Start) {
                 foreach ($records as $other) {
-                    if (!$other->isRunning() || $other->step->key() === $key) {
+                    if (! $other->isRunning() || $other->step->key() === $key) {
                         continue;
                     }
                     if ($other->step->key() === $record->step->follows) {
@@ -66,7 +69,7 @@ final class RunStep
                         );
                     }
                 }
-            } elseif (!$record->isRunning()) {
+            } elseif (! $record->isRunning()) {
                 throw Refused::at('step', Message::of('records.run-step.step-not-running'));
             }
 

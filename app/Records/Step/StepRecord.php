@@ -35,7 +35,8 @@ final readonly class StepRecord
         public ?Carbon $readyAt,
         public array $readings,
         public array $signs,
-    ) {}
+    ) {
+    }
 
     /** @return array<string, self> by step key */
     public static function all(Job $job): array
@@ -70,12 +71,12 @@ final readonly class StepRecord
                 self::latest(
                     $readings->get($step->key()),
                     $begun?->seq,
-                    static fn(Reading $r): string => $r->a . '~' . $r->b,
+                    static fn (Reading $r): string => $r->a.'~'.$r->b,
                 ),
                 self::latest(
                     $observations->get($step->key()),
                     $begun?->seq,
-                    static fn(Observation $o): string => $o->sign,
+                    static fn (Observation $o): string => $o->sign,
                 ),
             );
         }
@@ -122,7 +123,7 @@ final readonly class StepRecord
             }
         }
         foreach ($this->step->signs as $sign) {
-            if (!$sign->optional && ($this->signs[$sign->key]->outcome ?? null) !== Outcome::Pass) {
+            if (! $sign->optional && ($this->signs[$sign->key]->outcome ?? null) !== Outcome::Pass) {
                 return false;
             }
         }
@@ -133,20 +134,28 @@ final readonly class StepRecord
     public function state(): string
     {
         return match (true) {
-            $this->isPassed() && !$this->isRunning() => 'passed',
+            $this->isPassed() && ! $this->isRunning() => 'passed',
             $this->hasFailed() => 'failed',
             $this->isRunning() => 'running',
             default => 'open',
         };
     }
 
-    /** @param  list<array{key: string, at: Carbon, ran: bool}>  $ends  of all steps: which, when, whether a compressor ran in it */
-    private static function ready(Step $step, Carbon $start, ?Carbon $powerOn, ?Carbon $powerOff, array $ends): Carbon
-    {
-        $before = array_filter($ends, static fn(array $end): bool => $end['at']->lessThanOrEqualTo($start));
+    /**
+     * @param  list<array{key: string, at: Carbon, ran: bool}>  $ends  of all steps: which, when, whether a compressor
+     *     ran in it
+     */
+    private static function ready(
+        Step $step,
+        Carbon $start,
+        ?Carbon $powerOn,
+        ?Carbon $powerOff,
+        array $ends,
+    ): Carbon {
+        $before = array_filter($ends, static fn (array $end): bool => $end['at']->lessThanOrEqualTo($start));
         $joined = array_filter(
             $before,
-            static fn(array $end): bool => $end['key'] === $step->follows && $end['at']->equalTo($start),
+            static fn (array $end): bool => $end['key'] === $step->follows && $end['at']->equalTo($start),
         );
         if ($joined !== [] && $step->onward !== null) {
             return $start->copy()->addSeconds($step->onward->seconds);

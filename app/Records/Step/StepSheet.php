@@ -29,11 +29,12 @@ final class StepSheet
 
     /**
      * @param  list<Step>  $steps
-     * @return array<string, array{expected: list<array<string, mixed>>, board: array<string, mixed>, waitingBoard: array<string, mixed>}> by step
+     * @return array<string, array{expected: list<array<string, mixed>>, board: array<string, mixed>,
+     *     waitingBoard: array<string, mixed>}> by step
      */
     public static function of(Plan $plan, array $steps): array
     {
-        return Cache::remember('step-sheet/' . self::key($plan), self::AN_HOUR, static function () use (
+        return Cache::remember('step-sheet/'.self::key($plan), self::AN_HOUR, static function () use (
             $plan,
             $steps,
         ): array {
@@ -43,7 +44,7 @@ final class StepSheet
             foreach ($steps as $step) {
                 $sheets[$step->key()] = [
                     'expected' => array_map(
-                        static fn(Probe $p): array => $meter->read($p->mode, $step->setup, $p->a, $p->b)->toArray(),
+                        static fn (Probe $p): array => $meter->read($p->mode, $step->setup, $p->a, $p->b)->toArray(),
                         $step->probes,
                     ),
                     'board' => BoardView::state($plan, $circuit->operate($step->setup)),
@@ -59,9 +60,9 @@ final class StepSheet
     public static function loads(Plan $plan): array
     {
         return Cache::remember(
-            'load-checks/' . self::key($plan),
+            'load-checks/'.self::key($plan),
             self::AN_HOUR,
-            static fn(): array => (new LoadChecks($plan))->all(),
+            static fn (): array => (new LoadChecks($plan))->all(),
         );
     }
 }

@@ -14,7 +14,9 @@ use Unionbit\Core\Words\Message;
 /** A conductor typed on one line, with the number that it says or the next one. */
 final readonly class AddConductor implements Edit
 {
-    public function __construct(private string $cable, private string $line) {}
+    public function __construct(private string $cable, private string $line)
+    {
+    }
 
     public static function op(): string
     {

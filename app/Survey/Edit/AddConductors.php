@@ -16,7 +16,9 @@ use Unionbit\Core\Words\Message;
 final readonly class AddConductors implements Edit
 {
     /** @param  list<string>  $lines */
-    public function __construct(private string $cable, private array $lines) {}
+    public function __construct(private string $cable, private array $lines)
+    {
+    }
 
     public static function op(): string
     {
@@ -45,7 +47,7 @@ final readonly class AddConductors implements Edit
         foreach ($this->lines as $index => $line) {
             $entry = $draft->parse($this->cable, $line);
             $number = $entry->number ?? $cable->nextNumber();
-            if (!$entry->isComplete()) {
+            if (! $entry->isComplete()) {
                 foreach ($entry->problems as $problem) {
                     $problems[] = Message::of(
                         'survey.add-conductors.line',

@@ -19,7 +19,9 @@ use Unionbit\Core\Words\Message;
 /** An answer to one of the survey's questions, or one taken back. */
 final readonly class AnswerQuestion implements Edit
 {
-    public function __construct(private string $key, private mixed $value) {}
+    public function __construct(private string $key, private mixed $value)
+    {
+    }
 
     public static function op(): string
     {

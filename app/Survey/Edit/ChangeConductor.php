@@ -13,7 +13,9 @@ use Unionbit\Core\Words\Message;
 /** A conductor typed anew; it keeps its number. */
 final readonly class ChangeConductor implements Edit
 {
-    public function __construct(private string $cable, private int $number, private string $line) {}
+    public function __construct(private string $cable, private int $number, private string $line)
+    {
+    }
 
     public static function op(): string
     {

@@ -16,7 +16,9 @@ use Unionbit\Core\Words\Message;
 /** Another kind of equipment, by the answers: cables stay as they were seen. */
 final readonly class ChooseEquipment implements Edit
 {
-    public function __construct(private string $archetype) {}
+    public function __construct(private string $archetype)
+    {
+    }
 
     public static function op(): string
     {
@@ -36,7 +38,7 @@ final readonly class ChooseEquipment implements Edit
     public function apply(Job $job, User $by): Message
     {
         $catalog = app(Catalog::class);
-        if (!in_array($this->archetype, $catalog->ids('equipment'), true)) {
+        if (! in_array($this->archetype, $catalog->ids('equipment'), true)) {
             throw Refused::at(
                 'archetype',
                 Message::of('survey.choose-equipment.there-no-equipment-in-catalogue', archetype: $this->archetype),
@@ -45,7 +47,7 @@ final readonly class ChooseEquipment implements Edit
         $archetype = $catalog->archetype($this->archetype);
         $survey = [...$job->survey, 'archetype' => $this->archetype];
         $cables = is_array($survey['cables'] ?? null) ? $survey['cables'] : [];
-        if ($archetype->coolStages > 0 && !in_array('indoor', array_column($cables, 'from'), true)) {
+        if ($archetype->coolStages > 0 && ! in_array('indoor', array_column($cables, 'from'), true)) {
             $cables[] = [
                 'id' => 'B',
                 'from' => 'indoor',

@@ -17,7 +17,9 @@ use Unionbit\Core\Words\Message;
 final readonly class FindJumpers implements Edit
 {
     /** @param  list<array{place: string, a: string, b: string, label: string}>  $jumpers */
-    public function __construct(private array $jumpers) {}
+    public function __construct(private array $jumpers)
+    {
+    }
 
     public static function op(): string
     {
@@ -39,7 +41,7 @@ final readonly class FindJumpers implements Edit
     {
         return new self(
             array_map(
-                static fn(int $n): array => [
+                static fn (int $n): array => [
                     'place' => $request->text("jumpers.{$n}.place"),
                     'a' => $request->text("jumpers.{$n}.a"),
                     'b' => $request->text("jumpers.{$n}.b"),
@@ -65,7 +67,7 @@ final readonly class FindJumpers implements Edit
             return Message::of('survey.find-jumpers.no-jumpers-in-place');
         }
         $found = array_map(
-            static fn(array $j): Message => Message::of(
+            static fn (array $j): Message => Message::of(
                 'survey.find-jumpers.at',
                 a: $j['a'],
                 b: $j['b'],

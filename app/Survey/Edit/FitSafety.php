@@ -16,7 +16,9 @@ use Unionbit\Core\Words\Message;
 final readonly class FitSafety implements Edit
 {
     /** @param  list<array{id: string, label: string, breaks: list<string>, relay: bool}>  $devices */
-    public function __construct(private array $devices) {}
+    public function __construct(private array $devices)
+    {
+    }
 
     public static function op(): string
     {
@@ -39,7 +41,7 @@ final readonly class FitSafety implements Edit
     {
         return new self(
             array_map(
-                static fn(int $n): array => [
+                static fn (int $n): array => [
                     'id' => $request->text("safety.{$n}.id"),
                     'label' => $request->text("safety.{$n}.label"),
                     'breaks' => $request->strings("safety.{$n}.breaks"),

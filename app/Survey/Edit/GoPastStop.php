@@ -17,7 +17,9 @@ use Unionbit\Core\Words\Message;
 /** Goes past a stop, where its rule allows it, with the reason kept; an empty reason takes that back. */
 final readonly class GoPastStop implements Edit
 {
-    public function __construct(private string $code, private string $reason) {}
+    public function __construct(private string $code, private string $reason)
+    {
+    }
 
     public static function op(): string
     {
@@ -47,7 +49,7 @@ final readonly class GoPastStop implements Edit
         $stop =
             $this->stop($job) ??
             throw Refused::at('code', Message::of('survey.go-past-stop.stops-nothing-here', rule: $this->code));
-        if (!$stop->overridable) {
+        if (! $stop->overridable) {
             throw Refused::at(
                 'code',
                 Message::of('survey.go-past-stop.cannot-be-gone-past', rule: $this->code, action: $stop->action),

@@ -18,7 +18,9 @@ use Unionbit\Core\Words\Message;
 /** The conductors of a schedule instead of those that are there. */
 final readonly class ReadSchedule implements Edit
 {
-    public function __construct(private string $csv) {}
+    public function __construct(private string $csv)
+    {
+    }
 
     public static function op(): string
     {
@@ -51,7 +53,7 @@ final readonly class ReadSchedule implements Edit
             );
         }
         $draft->keepHouse($house);
-        $count = array_sum(array_map(static fn(Cable $c): int => count($c->conductors), $house->cables));
+        $count = array_sum(array_map(static fn (Cable $c): int => count($c->conductors), $house->cables));
 
         return Message::of('survey.read-schedule.read-conductor-schedule-conductors', count: $count);
     }

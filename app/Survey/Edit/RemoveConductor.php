@@ -13,7 +13,9 @@ use Unionbit\Core\Words\Message;
 /** A conductor that is not there after all. */
 final readonly class RemoveConductor implements Edit
 {
-    public function __construct(private string $cable, private int $number) {}
+    public function __construct(private string $cable, private int $number)
+    {
+    }
 
     public static function op(): string
     {

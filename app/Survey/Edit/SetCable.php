@@ -17,7 +17,9 @@ use Unionbit\Core\Words\Unit;
 /** Gauge and length of a cable. */
 final readonly class SetCable implements Edit
 {
-    public function __construct(private string $cable, private int $gauge, private float $feet) {}
+    public function __construct(private string $cable, private int $gauge, private float $feet)
+    {
+    }
 
     public static function op(): string
     {

@@ -16,7 +16,9 @@ use Unionbit\Core\Words\Message;
 final readonly class SetFacts implements Edit
 {
     /** @param  array<string, mixed>  $facts only those that change */
-    public function __construct(private array $facts) {}
+    public function __construct(private array $facts)
+    {
+    }
 
     public static function op(): string
     {
@@ -26,7 +28,10 @@ final readonly class SetFacts implements Edit
     public static function rules(): array
     {
         return [
-            'facts' => ['required', 'array:lineVolts,tapVolts,transformerVa,fuseAmps,commonBonded,plateLink,oldPower'],
+            'facts' => [
+                'required',
+                'array:lineVolts,tapVolts,transformerVa,fuseAmps,commonBonded,plateLink,oldPower',
+            ],
             'facts.lineVolts' => ['nullable', 'numeric', 'between:90,300'],
             'facts.tapVolts' => ['nullable', 'numeric', 'between:90,300'],
             'facts.transformerVa' => ['nullable', 'numeric', 'between:10,200'],

@@ -21,7 +21,9 @@ use Unionbit\Core\Words\Message;
 /** A job's survey while it is edited: the house that it is, and the way back into the document. */
 final readonly class SurveyDraft
 {
-    private function __construct(private Job $job, public Installation $house) {}
+    private function __construct(private Job $job, public Installation $house)
+    {
+    }
 
     public static function of(Job $job): self
     {
@@ -62,10 +64,10 @@ final readonly class SurveyDraft
     public function complete(string $cableId, string $line): ConductorEntry
     {
         $entry = $this->parse($cableId, $line);
-        if (!$entry->isComplete()) {
+        if (! $entry->isComplete()) {
             throw Refused::at(
                 'line',
-                ...array_map(static fn(EntryProblem $p): Message => $p->message, $entry->problems),
+                ...array_map(static fn (EntryProblem $p): Message => $p->message, $entry->problems),
             );
         }
 

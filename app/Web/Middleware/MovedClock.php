@@ -15,7 +15,7 @@ final class MovedClock
     public function handle(Request $request, Closure $next): Response
     {
         if (app()->environment('e2e')) {
-            $file = storage_path('framework/' . config()->string('unionbit.clock'));
+            $file = storage_path('framework/'.config()->string('unionbit.clock'));
             $seconds = is_file($file) ? (int) file_get_contents($file) : 0;
             Carbon::setTestNow();
             Carbon::setTestNow($seconds === 0 ? null : Carbon::now()->addSeconds($seconds));

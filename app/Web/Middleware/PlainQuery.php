@@ -8,7 +8,10 @@ use Closure;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
-/** Every query of ours is words and numbers: a list or a map in the address is refused before anything takes it for text. */
+/**
+ * Every query of ours is words and numbers: a list or a map in the address is refused before anything takes it for
+ * text.
+ */
 final class PlainQuery
 {
     private const LONGEST = 2000;
@@ -20,11 +23,11 @@ final class PlainQuery
             if ($value === null) {
                 continue;
             }
-            if (!is_string($value)) {
+            if (! is_string($value)) {
                 abort(400, "{$name} is a list; one value is wanted.");
             }
             $fits = mb_strlen($value) <= self::LONGEST && mb_check_encoding($value, 'UTF-8');
-            abort_unless($fits, 400, "{$name} is no text of at most " . self::LONGEST . ' characters.');
+            abort_unless($fits, 400, "{$name} is no text of at most ".self::LONGEST.' characters.');
         }
 
         return $next($request);

@@ -31,15 +31,14 @@ final class SecurityHeaders
                 'Cross-Origin-Opener-Policy' => 'same-origin',
                 'Cross-Origin-Resource-Policy' => 'same-origin',
                 'Permissions-Policy' => 'camera=(self), geolocation=(), microphone=(), payment=(), usb=()',
-            ]
-            as $name => $value
+            ] as $name => $value
         ) {
             $response->headers->set($name, $value);
         }
         if ($request->isSecure()) {
-            $response->headers->set('Strict-Transport-Security', 'max-age=' . self::A_YEAR);
+            $response->headers->set('Strict-Transport-Security', 'max-age='.self::A_YEAR);
         }
-        if (!headers_sent()) {
+        if (! headers_sent()) {
             header_remove('X-Powered-By');
         }
         $response->headers->remove('X-Powered-By');

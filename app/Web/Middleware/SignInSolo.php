@@ -18,7 +18,7 @@ final class SignInSolo
 {
     public function handle(Request $request, Closure $next): Response
     {
-        if (!config()->boolean('unionbit.solo')) {
+        if (! config()->boolean('unionbit.solo')) {
             return $next($request);
         }
         foreach (['SERVER_NAME', 'REMOTE_ADDR'] as $end) {
@@ -29,7 +29,8 @@ final class SignInSolo
                 'Solo mode works on the loopback address only.',
             );
         }
-        // A page of another site can make a name of its own point here: only the names of this machine itself are answered.
+        // A page of another site can make a name of its own point here: only the names of this machine itself are
+        // answered.
         abort_unless(
             self::isLoopback($request->getHost()),
             403,

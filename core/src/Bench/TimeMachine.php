@@ -84,7 +84,8 @@ final class TimeMachine
     ) {
         $this->fuseWhere = (($seed * 1103515245 + 12345) % 2147483648) / 2147483648;
         $this->phase = ($seed * 37) % self::INTERMITTENT_SECONDS;
-        $this->bootSeconds = self::BOOT_SECONDS[0] + (($seed * 7919) % (self::BOOT_SECONDS[1] - self::BOOT_SECONDS[0]));
+        $this->bootSeconds =
+            self::BOOT_SECONDS[0] + (($seed * 7919) % (self::BOOT_SECONDS[1] - self::BOOT_SECONDS[0]));
         $needsBoot = $circuit->profile->power === PowerKind::Common;
         $this->bootedAt = $needsBoot ? $this->bootSeconds : 0;
         $this->compressorFreeAt = $this->off();
@@ -135,7 +136,8 @@ final class TimeMachine
                 : array_values(
                     array_filter(
                         $setup->closed,
-                        fn(string $printed): bool => $t >= $this->compressorFreeAt || !$this->isCompressor($printed),
+                        fn (string $printed): bool => $t >= $this->compressorFreeAt ||
+                            ! $this->isCompressor($printed),
                     ),
                 );
         $this->calls($t, $closed, $setup->closed);
@@ -143,7 +145,7 @@ final class TimeMachine
         foreach ($this->circuit->installation->loads() as $load) {
             foreach ($load->drives as $contact) {
                 $in = isset($this->since[$load->id]) && $t - $this->since[$load->id] >= $contact->delaySeconds;
-                if (!$in && !$this->isFaulted($contact->id)) {
+                if (! $in && ! $this->isFaulted($contact->id)) {
                     $timed = $timed->with(
                         $contact->normallyClosed ? new Closed($contact->id) : new Opened($contact->id),
                     );
@@ -157,7 +159,8 @@ final class TimeMachine
             $floats = array_column($this->circuit->installation->facts->safety, 'id');
             foreach ($this->circuit->netlist(Setup::calling())->elements as $element) {
                 $opens = $element->kind === ElementKind::SafetySwitch && in_array($element->subject, $floats, true);
-                $timed = $opens && !$this->isFaulted($element->id) ? $timed->with(new Opened($element->id)) : $timed;
+                $timed =
+                    $opens && ! $this->isFaulted($element->id) ? $timed->with(new Opened($element->id)) : $timed;
             }
         }
 
@@ -171,7 +174,7 @@ final class TimeMachine
     private function calls(int $t, array $closed, array $wanted): void
     {
         $compressor = array_filter($closed, $this->isCompressor(...)) !== [];
-        if ($this->calling && !$compressor) {
+        if ($this->calling && ! $compressor) {
             $this->compressorFreeAt = $t + $this->off();
         }
         $this->calling = $compressor;
@@ -196,7 +199,7 @@ final class TimeMachine
         if ($this->circuit->profile->power !== PowerKind::Common) {
             return;
         }
-        if (!$point->thermostatUp) {
+        if (! $point->thermostatUp) {
             if ($t >= $this->bootedAt) {
                 $this->note($t, Message::of('bench.time-machine.thermostat-blanks-under-16-v'));
             }
@@ -227,7 +230,7 @@ final class TimeMachine
     private function isThere(int $t): bool
     {
         return $this->fault === null ||
-            !$this->fault->intermittent ||
+            ! $this->fault->intermittent ||
             ($t + $this->phase) % self::INTERMITTENT_SECONDS < self::INTERMITTENT_SECONDS / 2;
     }
 
@@ -269,7 +272,8 @@ final class TimeMachine
             $time = $this->testBreaker
                 ? FuseCurve::breakerSeconds($multiple, $this->fuseWhere)
                 : FuseCurve::seconds($multiple, $this->fuseWhere);
-            $this->heat[$transformer->id] = $time === null ? 0.0 : ($this->heat[$transformer->id] ?? 0.0) + 1.0 / $time;
+            $this->heat[$transformer->id] =
+                $time === null ? 0.0 : ($this->heat[$transformer->id] ?? 0.0) + 1.0 / $time;
             if ($this->heat[$transformer->id] >= 1.0) {
                 $this->open[$transformer->id] = true;
                 $this->note(
@@ -287,12 +291,14 @@ final class TimeMachine
         }
     }
 
-    /** On a hard short the fuse is quicker than the thermostat, which would else open its call; a test breaker is not. */
+    /**
+     * On a hard short the fuse is quicker than the thermostat, which would else open its call; a test breaker is not.
+     */
     private function opensBeforeBlanking(Transformer $transformer, OperatingPoint $point, Setup $setup): bool
     {
-        return !$this->testBreaker &&
+        return ! $this->testBreaker &&
             $this->circuit->profile->power === PowerKind::Common &&
-            ($point->notes !== [] || !$point->thermostatUp) &&
+            ($point->notes !== [] || ! $point->thermostatUp) &&
             in_array(
                 $transformer->id,
                 $this->circuit->operateFrom($setup->withSlowFuse(false), $this->in)->openFuses,
@@ -304,7 +310,7 @@ final class TimeMachine
     {
         $this->in = $point->pulledIn();
         foreach ($this->circuit->installation->loads() as $load) {
-            if (!$load->kind->hasState()) {
+            if (! $load->kind->hasState()) {
                 continue;
             }
             $in = in_array($load->id, $this->in, true);
@@ -317,8 +323,12 @@ final class TimeMachine
                 $t,
                 "coil.{$load->id}",
                 $point->loads[$load->id]->value,
-                Message::of('bench.time-machine.load', load: $load->label, state: $point->loads[$load->id]->label()),
-                quiet: !$in && $t === 0,
+                Message::of(
+                    'bench.time-machine.load',
+                    load: $load->label,
+                    state: $point->loads[$load->id]->label(),
+                ),
+                quiet: ! $in && $t === 0,
             );
         }
     }
@@ -362,7 +372,7 @@ final class TimeMachine
         $delays = $this->circuit->installation->archetype->delays;
 
         return match (true) {
-            $burner && !in_array('blower-relay', $this->in, true) => $delays['blower-on-heat'] ?? 0,
+            $burner && ! in_array('blower-relay', $this->in, true) => $delays['blower-on-heat'] ?? 0,
             in_array('contactor', $point->pulledIn(), true) => $delays['blower-on-cool'] ?? 0,
             default => 0,
         };
@@ -370,7 +380,11 @@ final class TimeMachine
 
     private function isCompressor(string $printed): bool
     {
-        return in_array($this->circuit->profile->terminal($printed)?->name, [TerminalName::Y1, TerminalName::Y2], true);
+        return in_array(
+            $this->circuit->profile->terminal($printed)?->name,
+            [TerminalName::Y1, TerminalName::Y2],
+            true,
+        );
     }
 
     private function isFaulted(string $contact): bool
@@ -390,7 +404,7 @@ final class TimeMachine
     {
         if (($this->last[$key] ?? null) !== $value) {
             $this->last[$key] = $value;
-            if (!$quiet) {
+            if (! $quiet) {
                 $this->note($t, $what);
             }
         }

@@ -34,7 +34,7 @@ enum CallName: string
 
     public function isHeating(): bool
     {
-        return !$this->isCooling() && $this !== self::Idle && $this !== self::Fan;
+        return ! $this->isCooling() && $this !== self::Idle && $this !== self::Fan;
     }
 
     /** The mode of the equipment that belongs to it: the outdoor board, not the thermostat, starts a defrost. */

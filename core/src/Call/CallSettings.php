@@ -24,5 +24,6 @@ final readonly class CallSettings
         public ?int $heatStages = null,
         public ?int $auxiliaryStages = null,
         public ?bool $auxiliaryWithCompressor = null,
-    ) {}
+    ) {
+    }
 }

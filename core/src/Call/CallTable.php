@@ -18,7 +18,9 @@ use Unionbit\Core\Thermostat\Profile;
 final readonly class CallTable
 {
     /** @param  array<string, list<TerminalName>>  $rows terminals by call value */
-    private function __construct(private array $rows) {}
+    private function __construct(private array $rows)
+    {
+    }
 
     /** What the equipment needs for each of its calls. */
     public static function needed(Archetype $archetype): self
@@ -81,8 +83,8 @@ final readonly class CallTable
 
         return new self(
             array_map(
-                static fn(array $closed): array => array_values(
-                    array_filter($closed, static fn(TerminalName $name): bool => $profile->serving($name) !== null),
+                static fn (array $closed): array => array_values(
+                    array_filter($closed, static fn (TerminalName $name): bool => $profile->serving($name) !== null),
                 ),
                 $rows,
             ),
@@ -106,7 +108,11 @@ final readonly class CallTable
                 $rows[$call] = array_values(
                     array_filter(
                         $closed,
-                        static fn(TerminalName $n): bool => !in_array($n, [TerminalName::Y1, TerminalName::Y2], true),
+                        static fn (TerminalName $n): bool => ! in_array(
+                            $n,
+                            [TerminalName::Y1, TerminalName::Y2],
+                            true,
+                        ),
                     ),
                 );
             }
@@ -139,7 +145,7 @@ final readonly class CallTable
      */
     public function idleAfter(CallName $last, Profile $profile): array
     {
-        $valve = array_map(static fn(TerminalName $name): ?string => $profile->serving($name)?->printed, [
+        $valve = array_map(static fn (TerminalName $name): ?string => $profile->serving($name)?->printed, [
             TerminalName::O,
             TerminalName::B,
         ]);
@@ -153,20 +159,23 @@ final readonly class CallTable
     public function printed(CallName $call, Profile $profile): array
     {
         $closes = $this->closes($call);
-        // A plate with the shared screw of a kit signals compressor and fan on it as well as on their own screws (WO04).
+        // A plate with the shared screw of a kit signals compressor and fan on it as well as on their own screws
+        // (WO04).
         $shared =
-            array_intersect(['Y1', 'G'], array_map(static fn(TerminalName $name): string => $name->value, $closes)) ===
-            []
+            array_intersect(
+                ['Y1', 'G'],
+                array_map(static fn (TerminalName $name): string => $name->value, $closes),
+            ) === []
                 ? []
                 : [TerminalName::K];
         $screws = array_filter(
-            array_map(static fn(TerminalName $name): ?PlateTerminal => $profile->serving($name), [
+            array_map(static fn (TerminalName $name): ?PlateTerminal => $profile->serving($name), [
                 ...$closes,
                 ...$shared,
             ]),
         );
 
-        return array_values(array_unique(array_map(static fn(PlateTerminal $t): string => $t->printed, $screws)));
+        return array_values(array_unique(array_map(static fn (PlateTerminal $t): string => $t->printed, $screws)));
     }
 
     private static function hasFan(Archetype $archetype): bool

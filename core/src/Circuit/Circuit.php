@@ -116,9 +116,9 @@ final class Circuit
                 $elements[$contact->id] = $elements[$contact->id]->withImpedance($ohms, 0.0, $ohms);
             }
         }
-        if (!$setup->power) {
+        if (! $setup->power) {
             $elements = array_map(
-                static fn(Element $e): Element => $e->emf === 0.0
+                static fn (Element $e): Element => $e->emf === 0.0
                     ? $e
                     : new Element(
                         $e->id,
@@ -135,7 +135,10 @@ final class Circuit
             );
         }
         $netlist = new Netlist($elements, $netlist->points, array_diff_key($netlist->elements, $elements));
-        if ($setup->power || in_array($this->profile->power, [PowerKind::Battery, PowerKind::CommonOrBattery], true)) {
+        if (
+            $setup->power ||
+            in_array($this->profile->power, [PowerKind::Battery, PowerKind::CommonOrBattery], true)
+        ) {
             $netlist = $netlist->withAll($this->switches($netlist, $setup, true));
         }
 
@@ -204,7 +207,7 @@ final class Circuit
         foreach ($state->openFuses as $id => $_) {
             $changed["{$id}.fuse"] = $rest->element("{$id}.fuse")->opened();
         }
-        if (!$state->thermostatUp) {
+        if (! $state->thermostatUp) {
             $changed += $this->switches($rest, $setup, false);
         }
         $netlist = $rest->withAll($changed);
@@ -248,11 +251,11 @@ final class Circuit
         foreach ($this->installation->loads() as $load) {
             $limit = $load->kind->thresholds()[isset($state->in[$load->id]) ? 1 : 0];
             // An open coil has its voltage and does nothing with it.
-            $whole = !$point->netlist->element($load->id)->isOpen();
+            $whole = ! $point->netlist->element($load->id)->isOpen();
             if (
                 $load->kind->hasState() &&
                 $whole &&
-                !isset($state->heldOut[$load->id]) &&
+                ! isset($state->heldOut[$load->id]) &&
                 $point->loadVolts[$load->id] >= $limit
             ) {
                 $in[$load->id] = true;
@@ -268,14 +271,14 @@ final class Circuit
                     ? 0.0
                     : $point->sourceAmps($transformer->id) / $transformer->fuseAmps;
             if (
-                !isset($state->openFuses[$transformer->id]) &&
+                ! isset($state->openFuses[$transformer->id]) &&
                 $multiple >= ($blank && $state->thermostatUp ? 2.0 : self::FUSE_FACTOR)
             ) {
                 return $state->withOpenFuse($transformer->id);
             }
         }
 
-        return $state->withThermostat(!$blank);
+        return $state->withThermostat(! $blank);
     }
 
     private function wouldBlank(OperatingPoint $point): bool
@@ -342,7 +345,7 @@ final class Circuit
         $rest = $this->operate($setup);
         $held = $this->operateFrom(
             $setup,
-            array_map(static fn(Load $load): string => $load->id, $this->installation->loads()),
+            array_map(static fn (Load $load): string => $load->id, $this->installation->loads()),
         );
 
         return $held->pulledIn() === $rest->pulledIn() ? null : $held;
@@ -361,7 +364,9 @@ final class Circuit
             return LoadState::PulledIn;
         }
 
-        return $load->kind->isCoil() && $volts >= $load->kind->thresholds()[1] ? LoadState::Buzzing : LoadState::Rest;
+        return $load->kind->isCoil() && $volts >= $load->kind->thresholds()[1]
+            ? LoadState::Buzzing
+            : LoadState::Rest;
     }
 
     private function chatter(CircuitState $state, CircuitState $next): Message
@@ -385,7 +390,7 @@ final class Circuit
                 $closed = $up && in_array($terminal->printed, $setup->closed, true);
                 $half =
                     $terminal->name === TerminalName::K &&
-                    !in_array($this->profile->named(TerminalName::Y1)?->printed, $setup->closed, true);
+                    ! in_array($this->profile->named(TerminalName::Y1)?->printed, $setup->closed, true);
                 $ohms = $closed
                     ? ($half
                         ? SharedKit::FAN_OHMS

@@ -30,13 +30,14 @@ final readonly class OperatingPoint
         public array $openFuses,
         public bool $thermostatUp,
         public array $notes,
-    ) {}
+    ) {
+    }
 
     /** @return list<string> ids of the loads that have pulled in */
     public function pulledIn(): array
     {
         return array_keys(
-            array_filter($this->loads, static fn(LoadState $state): bool => $state === LoadState::PulledIn),
+            array_filter($this->loads, static fn (LoadState $state): bool => $state === LoadState::PulledIn),
         );
     }
 
@@ -46,7 +47,10 @@ final readonly class OperatingPoint
         return $this->phasors->amps($this->netlist->element($transformerId));
     }
 
-    /** @return array<string, float> points at hot, seen from the transformers' hot screws through copper, with their volts to the transformer's common */
+    /**
+     * @return array<string, float> points at hot, seen from the transformers' hot screws through copper, with their
+     *     volts to the transformer's common
+     */
     public function energised(): array
     {
         $live = [];
@@ -57,9 +61,8 @@ final readonly class OperatingPoint
             foreach (
                 $this->netlist->region(
                     $element->a,
-                    static fn(Element $e): bool => $e->kind->isCopper() && !$e->isOpen(),
-                )
-                as $point => $_
+                    static fn (Element $e): bool => $e->kind->isCopper() && ! $e->isOpen(),
+                ) as $point => $_
             ) {
                 $volts = $this->phasors->magnitude($point, $element->b);
                 if ($volts > 10.0) {

@@ -30,7 +30,8 @@ final readonly class Setup
         public array $edits,
         public array $modes = [],
         public bool $slowFuse = false,
-    ) {}
+    ) {
+    }
 
     /** Power on, the thermostat closing these terminals. */
     public static function calling(string ...$closed): self
@@ -64,7 +65,7 @@ final readonly class Setup
     {
         return new self(
             $this->power,
-            $this->power || !$other->power ? $other->closed : [],
+            $this->power || ! $other->power ? $other->closed : [],
             $other->faceOff,
             $other->jumpers,
             $other->lifted,
@@ -157,7 +158,7 @@ final readonly class Setup
     {
         return array_filter(
             $this->edits,
-            static fn(CircuitEdit $edit): bool => $edit instanceof FuseBridged && $edit->isOf($transformerId),
+            static fn (CircuitEdit $edit): bool => $edit instanceof FuseBridged && $edit->isOf($transformerId),
         ) !== [];
     }
 

@@ -24,11 +24,11 @@ final class SpiceDeck
     public static function write(Netlist $netlist, string $title, ?Closure $name = null): array
     {
         $nodes = [];
-        $lines = ['* ' . str_replace(["\r", "\n"], ' ', $title)];
+        $lines = ['* '.str_replace(["\r", "\n"], ' ', $title)];
         $number = 0;
         foreach ($netlist->elements as $element) {
-            $a = $nodes[$element->a] ??= 'n' . (count($nodes) + 1);
-            $b = $nodes[$element->b] ??= 'n' . (count($nodes) + 1);
+            $a = $nodes[$element->a] ??= 'n'.(count($nodes) + 1);
+            $b = $nodes[$element->b] ??= 'n'.(count($nodes) + 1);
             $lines = [...$lines, ...self::element($element, ++$number, $a, $b, $name)];
         }
         foreach ($nodes as $point => $node) {
@@ -56,12 +56,12 @@ final class SpiceDeck
      */
     private static function element(Element $element, int $number, string $a, string $b, ?Closure $name): array
     {
-        $lines = ["* {$element->id}: " . ($name === null ? $element->subject : $name($element->label))];
+        $lines = ["* {$element->id}: ".($name === null ? $element->subject : $name($element->label))];
         $ohms = sprintf('%.12g', $element->ohms);
         if ($element->emf !== 0.0) {
             return [
                 ...$lines,
-                "V{$number} e{$number} {$b} DC 0 AC " . sprintf('%.12g', $element->emf),
+                "V{$number} e{$number} {$b} DC 0 AC ".sprintf('%.12g', $element->emf),
                 "R{$number} e{$number} {$a} {$ohms}",
             ];
         }
@@ -72,7 +72,7 @@ final class SpiceDeck
         return [
             ...$lines,
             "R{$number} {$a} m{$number} {$ohms}",
-            "L{$number} m{$number} {$b} " . sprintf('%.12g', $element->reactance / (2.0 * M_PI * self::HERTZ)),
+            "L{$number} m{$number} {$b} ".sprintf('%.12g', $element->reactance / (2.0 * M_PI * self::HERTZ)),
         ];
     }
 }

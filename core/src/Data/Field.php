@@ -18,7 +18,9 @@ final readonly class Field
 
     private const LONGEST = 20_000;
 
-    private function __construct(private mixed $value, public string $pointer) {}
+    private function __construct(private mixed $value, public string $pointer)
+    {
+    }
 
     /** @param  string  $pointer where the value stands in the whole document */
     public static function root(mixed $value, string $pointer = ''): self
@@ -33,7 +35,7 @@ final readonly class Field
 
     public function at(string|int $key): self
     {
-        if (!is_array($this->value) || !array_key_exists($key, $this->value)) {
+        if (! is_array($this->value) || ! array_key_exists($key, $this->value)) {
             throw InvalidData::missing("{$this->pointer}/{$key}", Message::of('data.field.value'));
         }
 
@@ -49,7 +51,7 @@ final readonly class Field
     /** @param  int  $most  characters */
     public function string(string $key, ?string $default = null, int $most = self::LONGEST): string
     {
-        if ($default !== null && !$this->has($key)) {
+        if ($default !== null && ! $this->has($key)) {
             return $default;
         }
         $value = $this->at($key)->value;
@@ -67,16 +69,25 @@ final readonly class Field
 
     public function number(string $key, ?float $default = null, float $min = -INF, float $max = INF): float
     {
-        if ($default !== null && !$this->has($key)) {
+        if ($default !== null && ! $this->has($key)) {
             return $default;
         }
         $value = $this->at($key)->value;
-        if ((!is_int($value) && !is_float($value)) || !is_finite((float) $value) || $value < $min || $value > $max) {
+        if (
+            (! is_int($value) && ! is_float($value)) ||
+            ! is_finite((float) $value) ||
+            $value < $min ||
+            $value > $max
+        ) {
             throw InvalidData::notAllowed(
                 "{$this->pointer}/{$key}",
                 $value,
                 is_finite($min) || is_finite($max)
-                    ? Message::of('data.field.number-from', min: Quantity::number($min), max: Quantity::number($max))
+                    ? Message::of(
+                        'data.field.number-from',
+                        min: Quantity::number($min),
+                        max: Quantity::number($max),
+                    )
                     : Message::of('data.field.number'),
             );
         }
@@ -90,19 +101,27 @@ final readonly class Field
 
         return $value === floor($value)
             ? (int) $value
-            : throw InvalidData::notAllowed("{$this->pointer}/{$key}", $value, Message::of('data.field.whole-number'));
+            : throw InvalidData::notAllowed(
+                "{$this->pointer}/{$key}",
+                $value,
+                Message::of('data.field.whole-number'),
+            );
     }
 
     public function bool(string $key, ?bool $default = null): bool
     {
-        if ($default !== null && !$this->has($key)) {
+        if ($default !== null && ! $this->has($key)) {
             return $default;
         }
         $value = $this->at($key)->value;
 
         return is_bool($value)
             ? $value
-            : throw InvalidData::notAllowed("{$this->pointer}/{$key}", $value, Message::of('data.field.true-or-false'));
+            : throw InvalidData::notAllowed(
+                "{$this->pointer}/{$key}",
+                $value,
+                Message::of('data.field.true-or-false'),
+            );
     }
 
     /**
@@ -119,7 +138,10 @@ final readonly class Field
             throw InvalidData::notAllowed(
                 "{$this->pointer}/{$key}",
                 $value,
-                implode(', ', array_map(static fn(\BackedEnum $case): string => (string) $case->value, $enum::cases())),
+                implode(
+                    ', ',
+                    array_map(static fn (\BackedEnum $case): string => (string) $case->value, $enum::cases()),
+                ),
             );
     }
 
@@ -129,11 +151,11 @@ final readonly class Field
      */
     public function each(string $key, int $most = self::MOST): array
     {
-        if (!$this->has($key)) {
+        if (! $this->has($key)) {
             return [];
         }
         $list = $this->at($key);
-        if (!is_array($list->value)) {
+        if (! is_array($list->value)) {
             throw InvalidData::notAllowed($list->pointer, $list->value, Message::of('data.field.list'));
         }
         if (count($list->value) > $most) {
@@ -143,14 +165,14 @@ final readonly class Field
             );
         }
 
-        return array_map(static fn(int|string $index): self => $list->at($index), array_keys($list->value));
+        return array_map(static fn (int|string $index): self => $list->at($index), array_keys($list->value));
     }
 
     /** @return list<string> */
     public function strings(string $key): array
     {
         return array_map(
-            static fn(self $entry): string => is_string($entry->value)
+            static fn (self $entry): string => is_string($entry->value)
                 ? $entry->value
                 : throw InvalidData::notAllowed($entry->pointer, $entry->value, Message::of('data.field.text')),
             $this->each($key),
@@ -160,14 +182,18 @@ final readonly class Field
     /** @return list<string> the names in an object; an absent object has none */
     public function keys(string $key): array
     {
-        if (!$this->has($key)) {
+        if (! $this->has($key)) {
             return [];
         }
         $object = $this->at($key);
         if (is_array($object->value) && count($object->value) > self::MOST) {
             throw InvalidData::unreadable(
                 $object->pointer,
-                Message::of('data.field.has-entries-allowed-at-most', count: count($object->value), most: self::MOST),
+                Message::of(
+                    'data.field.has-entries-allowed-at-most',
+                    count: count($object->value),
+                    most: self::MOST,
+                ),
             );
         }
 

@@ -36,11 +36,11 @@ final class Json
                 Message::of('data.json.holds-more-than-values-job', most_parts: self::MOST_PARTS),
             );
         }
-        if (is_float($value) && !is_finite($value)) {
+        if (is_float($value) && ! is_finite($value)) {
             throw InvalidData::unreadable($pointer, Message::of('data.json.no-number-can-be-kept'));
         }
         foreach (is_array($value) ? $value : [] as $key => $part) {
-            self::walk($part, $pointer . '/' . $key, $parts);
+            self::walk($part, $pointer.'/'.$key, $parts);
         }
     }
 }

@@ -50,7 +50,8 @@ final readonly class Archetype
         public array $allows = [],
         public array $modes = [],
         public bool $doorSwitch = false,
-    ) {}
+    ) {
+    }
 
     /** conventional, heat-pump or dual-fuel: which table of calls holds. */
     public function system(): string
@@ -62,7 +63,10 @@ final readonly class Archetype
         };
     }
 
-    /** The same equipment whose board prints an E that is joined to its W inside; unchanged where E is already there or nothing heats electrically. */
+    /**
+     * The same equipment whose board prints an E that is joined to its W inside; unchanged where E is already there
+     * or nothing heats electrically.
+     */
     public function withEmergencyTied(): self
     {
         $aux =

@@ -54,7 +54,7 @@ final class ArchetypeReader
             array_map(self::transformer(...), $node->each('transformers')),
             array_map(self::load(...), $node->each('loads')),
             array_map(
-                static fn(Field $n): LineSwitch => new LineSwitch(
+                static fn (Field $n): LineSwitch => new LineSwitch(
                     $n->string('id'),
                     Message::named('part', $n->string('label')),
                     $n->string('from'),
@@ -66,7 +66,7 @@ final class ArchetypeReader
             $delays,
             $node->has('heatPump') ? self::heatPump($node->at('heatPump')) : null,
             array_map(
-                static fn(Field $n): Jumper => new Jumper(
+                static fn (Field $n): Jumper => new Jumper(
                     $n->enum('place', Place::class),
                     $n->string('a'),
                     $n->string('b'),

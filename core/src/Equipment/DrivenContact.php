@@ -22,5 +22,6 @@ final readonly class DrivenContact
         public bool $normallyClosed,
         public float $delaySeconds,
         public bool $overLead = false,
-    ) {}
+    ) {
+    }
 }

@@ -16,11 +16,12 @@ final readonly class EquipmentTerminal
         public string $printed,
         public TerminalName $name,
         public int $wires,
-    ) {}
+    ) {
+    }
 
     /** The point's name in the circuit, "indoor.R". */
     public function point(): string
     {
-        return $this->place->value . '.' . $this->printed;
+        return $this->place->value.'.'.$this->printed;
     }
 }

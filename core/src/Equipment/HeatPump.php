@@ -12,5 +12,7 @@ final readonly class HeatPump
      * @param  int  $auxiliaryStages  strips; a furnace behind a heat pump counts as heat stages of the archetype
      * @param  string  $emergency  own (E has its own relay), tied (E joined to W in the unit) or none
      */
-    public function __construct(public string $valve, public int $auxiliaryStages, public string $emergency) {}
+    public function __construct(public string $valve, public int $auxiliaryStages, public string $emergency)
+    {
+    }
 }

@@ -9,5 +9,7 @@ use Unionbit\Core\Words\Message;
 /** A safety or service switch in the control circuit: limit, float, pressure, door. Closed when all is well. */
 final readonly class LineSwitch
 {
-    public function __construct(public string $id, public Message $label, public string $from, public string $to) {}
+    public function __construct(public string $id, public Message $label, public string $from, public string $to)
+    {
+    }
 }

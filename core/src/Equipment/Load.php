@@ -23,5 +23,6 @@ final readonly class Load
         public string $to,
         public ?string $observable = null,
         public array $drives = [],
-    ) {}
+    ) {
+    }
 }

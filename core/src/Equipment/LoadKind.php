@@ -88,7 +88,7 @@ enum LoadKind: string
     /** Readings through it depend on the meter. */
     public function isElectronic(): bool
     {
-        return !$this->isCoil();
+        return ! $this->isCoil();
     }
 
     /** @return array{float, float} ohms, from volt-amperes at 24 V and power factor */

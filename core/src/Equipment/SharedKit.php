@@ -22,31 +22,40 @@ final class SharedKit
     /** In series with K in the thermostat for the fan alone: as much as the adapter's two inputs together. */
     public const FAN_OHMS = 2200.0;
 
-    /** @return array<string, EquipmentTerminal> R, C, Y and G of the board by letter, to which the adapter's leads go; empty where it cannot stand */
+    /**
+     * @return array<string, EquipmentTerminal> R, C, Y and G of the board by letter, to which the adapter's leads go;
+     *     empty where it cannot stand
+     */
     public static function screws(Archetype $archetype): array
     {
         $screws = array_filter(
-            array_map(static fn(TerminalName $n): ?EquipmentTerminal => $archetype->terminalNamed(Place::Indoor, $n), [
-                'R' => TerminalName::R,
-                'C' => TerminalName::C,
-                'Y' => TerminalName::Y1,
-                'G' => TerminalName::G,
-            ]),
+            array_map(
+                static fn (TerminalName $n): ?EquipmentTerminal => $archetype->terminalNamed(Place::Indoor, $n),
+                [
+                    'R' => TerminalName::R,
+                    'C' => TerminalName::C,
+                    'Y' => TerminalName::Y1,
+                    'G' => TerminalName::G,
+                ],
+            ),
         );
 
         return count($screws) === 4 && count($archetype->transformers) === 1 ? $screws : [];
     }
 
-    /** @return list<Load> the adapter's two inputs with their contacts, and its own electronics; none where the board has no screws for it */
+    /**
+     * @return list<Load> the adapter's two inputs with their contacts, and its own electronics; none where the board
+     *     has no screws for it
+     */
     public static function loads(Archetype $archetype): array
     {
         $screws = self::screws($archetype);
         if ($screws === []) {
             return [];
         }
-        [$r, $c, $y, $g] = array_map(static fn(EquipmentTerminal $t): string => $t->point(), array_values($screws));
-        $k = 'indoor.' . self::SCREW;
-        $contact = static fn(string $id, string $letter, string $to): DrivenContact => new DrivenContact(
+        [$r, $c, $y, $g] = array_map(static fn (EquipmentTerminal $t): string => $t->point(), array_values($screws));
+        $k = 'indoor.'.self::SCREW;
+        $contact = static fn (string $id, string $letter, string $to): DrivenContact => new DrivenContact(
             $id,
             Message::of('equipment.shared-kit.kits-contact-in', letter: $letter),
             $r,
@@ -66,10 +75,22 @@ final class SharedKit
                 null,
                 [$contact('kit-y', 'Y', $y)],
             ),
-            new Load('kit-fan', LoadKind::SharedFan, Message::of('equipment.shared-kit.kits-fan-input'), $k, $c, null, [
-                $contact('kit-g', 'G', $g),
-            ]),
-            new Load('kit-supply', LoadKind::BoardLogic, Message::of('equipment.shared-kit.kits-electronics'), $r, $c),
+            new Load(
+                'kit-fan',
+                LoadKind::SharedFan,
+                Message::of('equipment.shared-kit.kits-fan-input'),
+                $k,
+                $c,
+                null,
+                [$contact('kit-g', 'G', $g)],
+            ),
+            new Load(
+                'kit-supply',
+                LoadKind::BoardLogic,
+                Message::of('equipment.shared-kit.kits-electronics'),
+                $r,
+                $c,
+            ),
         ];
     }
 }

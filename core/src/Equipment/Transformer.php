@@ -23,7 +23,8 @@ final readonly class Transformer
         public ?float $fuseAmps,
         public ?bool $bonded = null,
         public bool $reversed = false,
-    ) {}
+    ) {
+    }
 
     /** Volts with no load: 24 V × 1.12 × line ÷ tap. */
     public static function idleVolts(float $lineVolts, float $tapVolts): float

@@ -39,7 +39,8 @@ final readonly class Fault
         public bool $intermittent,
         public array $parts = [],
         public bool $fanTurned = false,
-    ) {}
+    ) {
+    }
 
     /** Commonest first: 0 for common. */
     public function rank(): int
@@ -47,12 +48,15 @@ final readonly class Fault
         return ['common' => 0, 'occasional' => 1, 'rare' => 2][$this->prior] ?? 3;
     }
 
-    /** Several faults of one house as one, as a short behind a bridged fuse. It comes and goes only where all of them do. */
+    /**
+     * Several faults of one house as one, as a short behind a bridged fuse. It comes and goes only where all of them
+     * do.
+     */
     public static function together(self $first, self ...$others): self
     {
         return array_reduce(
             $others,
-            static fn(self $a, self $b): self => new self(
+            static fn (self $a, self $b): self => new self(
                 "{$a->id}+{$b->id}",
                 "{$a->entry}+{$b->entry}",
                 Message::of('fault.together', one: $a->title, other: $b->title),

@@ -29,7 +29,9 @@ use Unionbit\Core\Words\Message;
 final readonly class FaultCatalogue
 {
     /** @param  list<Field>  $entries */
-    private function __construct(private array $entries) {}
+    private function __construct(private array $entries)
+    {
+    }
 
     public static function read(mixed $json): self
     {
@@ -39,7 +41,7 @@ final readonly class FaultCatalogue
     /** @return list<string> */
     public function ids(): array
     {
-        return array_map(static fn(Field $entry): string => $entry->string('id'), $this->entries);
+        return array_map(static fn (Field $entry): string => $entry->string('id'), $this->entries);
     }
 
     /** @return list<Fault> */
@@ -66,12 +68,12 @@ final readonly class FaultCatalogue
         $do = $effect->string('do');
         $of = $effect->string('of', '');
         $says = array_map(
-            static fn(CircuitEdit $edit): Message => $edit->describe($circuit->netlist(Setup::calling())),
+            static fn (CircuitEdit $edit): Message => $edit->describe($circuit->netlist(Setup::calling())),
             $edits,
         );
 
         return new Fault(
-            $entry->string('id') . ($part === '' ? '' : ":{$part}"),
+            $entry->string('id').($part === '' ? '' : ":{$part}"),
             $entry->string('id'),
             Message::of('fault.title', title: Message::named('fault', $entry->string('title')), says: $says),
             $entry->string('where'),
@@ -96,41 +98,47 @@ final readonly class FaultCatalogue
         $effect = $entry->at('effect');
         $of = $effect->string('of', '');
         $ohms = $effect->number('ohms', 0.05);
-        $each = static fn(array $ids, callable $edit): array => array_combine(
+        $each = static fn (array $ids, callable $edit): array => array_combine(
             $ids,
-            array_map(static fn(string $id): array => [$edit($id)], $ids),
+            array_map(static fn (string $id): array => [$edit($id)], $ids),
         );
 
         return match ($effect->string('do')) {
-            'open' => $each($parts->elements($of), static fn(string $id): CircuitEdit => new Opened($id)),
-            'close' => $each($parts->elements($of), static fn(string $id): CircuitEdit => new Closed($id)),
-            'resist' => $each($parts->elements($of), static fn(string $id): CircuitEdit => new Resistive($id, $ohms)),
-            'short' => $each($parts->elements($of), static fn(string $id): CircuitEdit => new CoilShorted($id)),
-            'turns' => $each($parts->elements($of), static fn(string $id): CircuitEdit => new ShortedTurns($id)),
-            'stuck' => $each($parts->elements($of), static fn(string $id): CircuitEdit => new ArmatureStuck($id)),
-            'move' => array_map(static fn(array $pair): array => [new Moved($pair[0], $pair[1])], $parts->moves($of)),
+            'open' => $each($parts->elements($of), static fn (string $id): CircuitEdit => new Opened($id)),
+            'close' => $each($parts->elements($of), static fn (string $id): CircuitEdit => new Closed($id)),
+            'resist' => $each(
+                $parts->elements($of),
+                static fn (string $id): CircuitEdit => new Resistive($id, $ohms),
+            ),
+            'short' => $each($parts->elements($of), static fn (string $id): CircuitEdit => new CoilShorted($id)),
+            'turns' => $each($parts->elements($of), static fn (string $id): CircuitEdit => new ShortedTurns($id)),
+            'stuck' => $each($parts->elements($of), static fn (string $id): CircuitEdit => new ArmatureStuck($id)),
+            'move' => array_map(
+                static fn (array $pair): array => [new Moved($pair[0], $pair[1])],
+                $parts->moves($of),
+            ),
             'source' => $each(
                 $parts->elements($of === '' ? 'winding' : $of),
-                static fn(string $id): CircuitEdit => new SourceScaled($id, $effect->number('factor')),
+                static fn (string $id): CircuitEdit => new SourceScaled($id, $effect->number('factor')),
             ),
             'touch' => array_map(
-                static fn(array $pair): array => [new Touching($pair[0], $pair[1], $ohms)],
+                static fn (array $pair): array => [new Touching($pair[0], $pair[1], $ohms)],
                 $parts->pairs($of),
             ),
             'leak' => array_map(
-                static fn(array $pair): array => [new Touching($pair[0], $pair[1], $ohms)],
+                static fn (array $pair): array => [new Touching($pair[0], $pair[1], $ohms)],
                 $parts->pairs('leak'),
             ),
             'load' => array_map(
-                static fn(array $pair): array => [new Touching($pair[0], $pair[1], $ohms)],
+                static fn (array $pair): array => [new Touching($pair[0], $pair[1], $ohms)],
                 $parts->pairs('supply'),
             ),
             'swap' => array_map(
-                static fn(array $pair): array => [new Swapped($pair[0], $pair[1])],
+                static fn (array $pair): array => [new Swapped($pair[0], $pair[1])],
                 $parts->ends($effect->string('end')),
             ),
             'force', 'block' => $parts->has($of) ? ['' => []] : [],
-            'bridge' => $each($parts->elements($of), static fn(string $id): CircuitEdit => new FuseBridged($id)),
+            'bridge' => $each($parts->elements($of), static fn (string $id): CircuitEdit => new FuseBridged($id)),
             'turn-fan' => $parts->fanInHeat() ? ['' => []] : [],
             'setting', 'no-calls' => ['' => []],
             default => throw InvalidData::notAllowed(

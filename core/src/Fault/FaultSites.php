@@ -14,7 +14,9 @@ use Unionbit\Core\Job\Installation;
 /** What of a house a fault can befall, by the catalogue's words for it. */
 final readonly class FaultSites
 {
-    public function __construct(private Installation $installation, private Netlist $netlist) {}
+    public function __construct(private Installation $installation, private Netlist $netlist)
+    {
+    }
 
     /** @return list<string> element ids */
     public function elements(string $of): array
@@ -25,58 +27,58 @@ final readonly class FaultSites
                 ? array_slice($this->kind(ElementKind::Winding), 0, 1)
                 : [],
             'outdoor-y' => $this->ids(
-                static fn(Element $e): bool => $e->kind === ElementKind::Joint &&
+                static fn (Element $e): bool => $e->kind === ElementKind::Joint &&
                     str_starts_with($e->id, 'B') &&
                     str_ends_with($e->id, '.far.joint') &&
                     in_array($e->b, ['outdoor.Y', 'outdoor.Y1'], true),
             ),
             'fuse' => array_map(
-                static fn(Transformer $t): string => "{$t->id}.fuse",
+                static fn (Transformer $t): string => "{$t->id}.fuse",
                 array_values(
                     array_filter(
                         $this->installation->transformers(),
-                        static fn(Transformer $t): bool => $t->fuseAmps !== null,
+                        static fn (Transformer $t): bool => $t->fuseAmps !== null,
                     ),
                 ),
             ),
             'switch' => $this->kind(ElementKind::ThermostatSwitch),
-            'link' => $this->ids(static fn(Element $e): bool => $e->id === 'plate.link'),
-            'tie' => $this->ids(static fn(Element $e): bool => str_starts_with($e->id, 'tie.')),
+            'link' => $this->ids(static fn (Element $e): bool => $e->id === 'plate.link'),
+            'tie' => $this->ids(static fn (Element $e): bool => str_starts_with($e->id, 'tie.')),
             'conductor' => $this->ids(
-                static fn(Element $e): bool => $e->kind === ElementKind::Wire && str_ends_with($e->id, '.h1'),
+                static fn (Element $e): bool => $e->kind === ElementKind::Wire && str_ends_with($e->id, '.h1'),
             ),
             'joint-near' => $this->ids(
-                static fn(Element $e): bool => $e->kind === ElementKind::Joint &&
+                static fn (Element $e): bool => $e->kind === ElementKind::Joint &&
                     str_ends_with($e->id, '.near.joint') &&
                     str_starts_with($e->id, 'A'),
             ),
             'hot-joint' => $this->ids(
-                fn(Element $e): bool => $e->kind === ElementKind::Joint &&
+                fn (Element $e): bool => $e->kind === ElementKind::Joint &&
                     str_ends_with($e->id, '.far.joint') &&
                     in_array($e->b, array_column($this->installation->archetype->transformers, 'hot'), true),
             ),
             'common' => $this->ids(
-                fn(Element $e): bool => $e->kind === ElementKind::Joint &&
+                fn (Element $e): bool => $e->kind === ElementKind::Joint &&
                     str_ends_with($e->id, '.far.joint') &&
                     in_array($e->b, array_column($this->installation->archetype->transformers, 'common'), true),
             ),
             'limit', 'pressure' => $this->ids(
-                static fn(Element $e): bool => $e->kind === ElementKind::SafetySwitch && $e->subject === $of,
+                static fn (Element $e): bool => $e->kind === ElementKind::SafetySwitch && $e->subject === $of,
             ),
             'float' => $this->ids(
-                fn(Element $e): bool => $e->kind === ElementKind::SafetySwitch &&
+                fn (Element $e): bool => $e->kind === ElementKind::SafetySwitch &&
                     in_array($e->subject, array_column($this->installation->facts->safety, 'id'), true),
             ),
             'valve-contact', 'end-switch', 'compressor-contact', 'defrost-w' => $this->ids(
-                static fn(Element $e): bool => $e->id === $of,
+                static fn (Element $e): bool => $e->id === $of,
             ),
             'kit-contact' => $this->ids(
-                static fn(Element $e): bool => $e->kind === ElementKind::Contact &&
+                static fn (Element $e): bool => $e->kind === ElementKind::Contact &&
                     str_starts_with($e->subject, 'kit-'),
             ),
-            'valve' => $this->loads(static fn(Load $l): bool => $l->id === 'valve'),
-            'humidifier' => $this->loads(static fn(Load $l): bool => $l->id === 'humidifier'),
-            default => $this->loads(static fn(Load $l): bool => $l->kind->value === $of),
+            'valve' => $this->loads(static fn (Load $l): bool => $l->id === 'valve'),
+            'humidifier' => $this->loads(static fn (Load $l): bool => $l->id === 'humidifier'),
+            default => $this->loads(static fn (Load $l): bool => $l->kind->value === $of),
         };
     }
 
@@ -105,11 +107,11 @@ final readonly class FaultSites
     {
         $landed = array_values(
             array_filter(
-                $this->ids(static fn(Element $e): bool => $e->kind === ElementKind::Joint),
-                static fn(string $id): bool => str_starts_with($id, 'A') && str_ends_with($id, ".{$end}.joint"),
+                $this->ids(static fn (Element $e): bool => $e->kind === ElementKind::Joint),
+                static fn (string $id): bool => str_starts_with($id, 'A') && str_ends_with($id, ".{$end}.joint"),
             ),
         );
-        $ends = array_map(static fn(string $id): string => substr($id, 0, -6), $landed);
+        $ends = array_map(static fn (string $id): string => substr($id, 0, -6), $landed);
 
         return $this->pairsOf($ends);
     }
@@ -126,9 +128,16 @@ final readonly class FaultSites
             $board = $this->netlist->elements[str_replace('.near', '.far', $id)]->b ?? '';
             $next = $this->netlist->element($near[($n + 1) % count($near)])->b;
             foreach ($of === 'c-on-r' ? $near : [] as $other) {
-                $hot = in_array($this->netlist->elements[str_replace('.near', '.far', $other)]->b ?? '', $hots, true);
+                $hot = in_array(
+                    $this->netlist->elements[str_replace('.near', '.far', $other)]->b ?? '',
+                    $hots,
+                    true,
+                );
                 if ($hot && in_array($board, $commons, true)) {
-                    $moves["{$end}>{$this->netlist->element($other)->b}"] = [$end, $this->netlist->element($other)->b];
+                    $moves["{$end}>{$this->netlist->element($other)->b}"] = [
+                        $end,
+                        $this->netlist->element($other)->b,
+                    ];
                 }
             }
             if ($of !== 'c-on-r' && count($near) > 1) {
@@ -161,7 +170,7 @@ final readonly class FaultSites
     {
         return $this->pairsOf(
             array_map(
-                static fn($c): string => "{$cable}{$c->number}.mid",
+                static fn ($c): string => "{$cable}{$c->number}.mid",
                 $this->installation->cable($cable)->conductors ?? [],
             ),
         );
@@ -173,12 +182,12 @@ final readonly class FaultSites
         $screws = array_values(
             array_filter(
                 array_keys($this->netlist->points),
-                static fn(string $id): bool => preg_match('/^wall\.[^.]+$/', $id) === 1,
+                static fn (string $id): bool => preg_match('/^wall\.[^.]+$/', $id) === 1,
             ),
         );
         $pairs = [];
         for ($n = 1, $count = count($screws); $n < $count; $n++) {
-            $pairs[$screws[$n - 1] . '~' . $screws[$n]] = [$screws[$n - 1], $screws[$n]];
+            $pairs[$screws[$n - 1].'~'.$screws[$n]] = [$screws[$n - 1], $screws[$n]];
         }
 
         return $pairs;
@@ -191,7 +200,7 @@ final readonly class FaultSites
         if (isset($this->netlist->points['cabinet'])) {
             foreach ($this->installation->cables as $cable) {
                 foreach ($cable->conductors as $conductor) {
-                    $pairs[$cable->id . $conductor->number] = ["{$cable->id}{$conductor->number}.mid", 'cabinet'];
+                    $pairs[$cable->id.$conductor->number] = ["{$cable->id}{$conductor->number}.mid", 'cabinet'];
                 }
             }
         }
@@ -214,7 +223,7 @@ final readonly class FaultSites
         $pairs = [];
         foreach ($conductors as $n => $conductor) {
             $id = "A{$conductor->number}.near";
-            if ($n > 0 && !isset($this->netlist->elements["{$id}.joint"])) {
+            if ($n > 0 && ! isset($this->netlist->elements["{$id}.joint"])) {
                 $before = "A{$conductors[$n - 1]->number}.near";
                 $pairs["{$before}~{$id}"] = [$before, $id];
             }
@@ -244,7 +253,7 @@ final readonly class FaultSites
         $pairs = [];
         foreach ($ids as $n => $a) {
             foreach (array_slice($ids, $n + 1) as $b) {
-                $pairs[explode('.', $a)[0] . '~' . explode('.', $b)[0]] = [$a, $b];
+                $pairs[explode('.', $a)[0].'~'.explode('.', $b)[0]] = [$a, $b];
             }
         }
 
@@ -254,14 +263,14 @@ final readonly class FaultSites
     /** @return list<string> */
     private function kind(ElementKind $kind): array
     {
-        return $this->ids(static fn(Element $e): bool => $e->kind === $kind);
+        return $this->ids(static fn (Element $e): bool => $e->kind === $kind);
     }
 
     /** @return list<string> */
     private function ids(callable $wanted): array
     {
         return array_map(
-            static fn(Element $e): string => $e->id,
+            static fn (Element $e): string => $e->id,
             array_values(array_filter($this->netlist->elements, $wanted)),
         );
     }
@@ -270,7 +279,7 @@ final readonly class FaultSites
     private function loads(callable $wanted): array
     {
         return array_map(
-            static fn(Load $l): string => $l->id,
+            static fn (Load $l): string => $l->id,
             array_values(array_filter($this->installation->loads(), $wanted)),
         );
     }

@@ -31,7 +31,7 @@ final class FaultedCall
             $closes = array_values(
                 array_filter(
                     $closes,
-                    static fn(string $printed): bool => !in_array(
+                    static fn (string $printed): bool => ! in_array(
                         $circuit->profile->terminal($printed)?->name,
                         [TerminalName::Y2, TerminalName::W2],
                         true,

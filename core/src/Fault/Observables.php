@@ -51,7 +51,7 @@ final class Observables
     {
         $runs = $circuit->installation->archetype->fanInHeat === 'equipment';
 
-        return $fault?->fanTurned === true ? !$runs : $runs;
+        return $fault?->fanTurned === true ? ! $runs : $runs;
     }
 
     /** @param  array<string, bool>  $seen */

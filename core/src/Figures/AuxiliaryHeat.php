@@ -9,7 +9,10 @@ use Unionbit\Core\Words\Message;
 use Unionbit\Core\Words\Quantity;
 use Unionbit\Core\Words\Unit;
 
-/** Strip heat: elements are fixed resistances, so less line voltage is much less heat; airflow for the temperature rise. */
+/**
+ * Strip heat: elements are fixed resistances, so less line voltage is much less heat; airflow for the temperature
+ * rise.
+ */
 final class AuxiliaryHeat implements Figure
 {
     public const BTU_PER_KWH = 3412.0;
@@ -128,7 +131,7 @@ final class AuxiliaryHeat implements Figure
                 Message::of('figures.auxiliary-heat.heat-loss-3412-at-their'),
             );
         }
-        $carries = !isset($v['load']) || $btu >= $v['load'];
+        $carries = ! isset($v['load']) || $btu >= $v['load'];
 
         return new Result(
             $lines,

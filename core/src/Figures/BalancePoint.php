@@ -41,11 +41,11 @@ final class BalancePoint implements Figure
         $answers = $plan?->installation->answers;
         $tons = $answers?->number('outdoorTons') ?? 3.0;
         $dual = $plan?->installation->archetype->system() === 'dual-fuel';
-        $given = static fn(string $key): ?float => $answers?->number($key);
-        $from = static fn(string $key, Message $default): Message => $given($key) === null
+        $given = static fn (string $key): ?float => $answers?->number($key);
+        $from = static fn (string $key, Message $default): Message => $given($key) === null
             ? $default
             : Message::of('figures.balance-point.entered-for-house');
-        $input = static fn(
+        $input = static fn (
             string $key,
             Message $label,
             string $unit,
@@ -146,8 +146,8 @@ final class BalancePoint implements Figure
 
     public function compute(array $v, ?Plan $plan): Result
     {
-        $load = static fn(float $t): float => self::load($v, $t);
-        $capacity = static fn(float $t): float => self::capacity($v, $t);
+        $load = static fn (float $t): float => self::load($v, $t);
+        $capacity = static fn (float $t): float => self::capacity($v, $t);
         $thermal = self::thermal($v);
         $economic = self::economic($v);
         $dual = isset($v['priceGas']);
@@ -214,8 +214,8 @@ final class BalancePoint implements Figure
                 lock: Quantity::of($lock, Unit::Fahrenheit, 0),
             );
         }
-        $points = static fn(callable $f): array => array_map(
-            static fn(int $t): array => [(float) $t, round($f((float) $t))],
+        $points = static fn (callable $f): array => array_map(
+            static fn (int $t): array => [(float) $t, round($f((float) $t))],
             range(-10, 65, 5),
         );
 
@@ -276,7 +276,7 @@ final class BalancePoint implements Figure
     /** @param  array<string, float>  $v */
     public static function economic(array $v): ?float
     {
-        if (!isset($v['priceGas'], $v['efficiency'])) {
+        if (! isset($v['priceGas'], $v['efficiency'])) {
             return null;
         }
         $needed =

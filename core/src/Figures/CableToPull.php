@@ -10,7 +10,10 @@ use Unionbit\Core\Words\Message;
 use Unionbit\Core\Words\Quantity;
 use Unionbit\Core\Words\Unit;
 
-/** Which cable to pull: conductors needed now, accessories, and at least one to spare; length from the path with slack. */
+/**
+ * Which cable to pull: conductors needed now, accessories, and at least one to spare; length from the path with
+ * slack.
+ */
 final class CableToPull implements Figure
 {
     public function key(): string
@@ -33,7 +36,7 @@ final class CableToPull implements Figure
         $landed =
             $plan === null
                 ? null
-                : (float) count(array_filter($plan->landing->wall, static fn($end): bool => $end->isLanded()));
+                : (float) count(array_filter($plan->landing->wall, static fn ($end): bool => $end->isLanded()));
 
         return [
             new Input(
@@ -82,7 +85,7 @@ final class CableToPull implements Figure
     public function compute(array $v, ?Plan $plan): Result
     {
         $least = (int) ($v['needed'] + $v['accessories']) + 1;
-        $fits = array_values(array_filter(NewCable::SIZES, static fn(int $n): bool => $n >= $least));
+        $fits = array_values(array_filter(NewCable::SIZES, static fn (int $n): bool => $n >= $least));
         $size = $fits[0] ?? null;
 
         return new Result(

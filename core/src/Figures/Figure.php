@@ -7,7 +7,10 @@ namespace Unionbit\Core\Figures;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Words\Message;
 
-/** A calculation that nobody should do on a glove: its inputs with units and sources, its lines with formulas, a verdict. */
+/**
+ * A calculation that nobody should do on a glove: its inputs with units and sources, its lines with formulas, a
+ * verdict.
+ */
 interface Figure
 {
     public function key(): string;

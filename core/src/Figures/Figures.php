@@ -59,7 +59,7 @@ final class Figures
 
                 continue;
             }
-            if (!is_numeric($value) || (float) $value < $input->min || (float) $value > $input->max) {
+            if (! is_numeric($value) || (float) $value < $input->min || (float) $value > $input->max) {
                 throw InvalidData::notAllowed(
                     "/{$input->key}",
                     $value,

@@ -13,7 +13,10 @@ use Unionbit\Core\Words\Message;
 use Unionbit\Core\Words\Quantity;
 use Unionbit\Core\Words\Unit;
 
-/** A current against the fuse: when it opens, what it lets through for ever, and what a short at the far end of the cable draws. */
+/**
+ * A current against the fuse: when it opens, what it lets through for ever, and what a short at the far end of the
+ * cable draws.
+ */
 final class FuseFigure implements Figure
 {
     public function key(): string

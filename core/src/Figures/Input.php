@@ -8,7 +8,10 @@ use Unionbit\Core\Words\Message;
 use Unionbit\Core\Words\Quantity;
 use Unionbit\Core\Words\Unit;
 
-/** One input of a figure, in US units. What the house gives and cannot be right, such as a plan with nothing landed yet, stays empty and says so. */
+/**
+ * One input of a figure, in US units. What the house gives and cannot be right, such as a plan with nothing landed
+ * yet, stays empty and says so.
+ */
 final readonly class Input
 {
     public ?float $value;

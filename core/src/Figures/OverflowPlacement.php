@@ -18,20 +18,27 @@ use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Thermostat\PowerKind;
 use Unionbit\Core\Words\Message;
 
-/** Where an overflow switch goes: each way wired into the circuit of this house, opened, and asked what stops and what goes on. */
+/**
+ * Where an overflow switch goes: each way wired into the circuit of this house, opened, and asked what stops and what
+ * goes on.
+ */
 final class OverflowPlacement
 {
-    /** @return list<array{key: string, title: Message, breaks: list<string>, relay: bool, parts: list<Message>, stops: list<Message>, goesOn: list<Message>, powered: bool, emergency: ?bool, coolingStops: bool, heatingGoesOn: bool, fits: bool, best: bool, why: Message}> */
+    /**
+     * @return list<array{key: string, title: Message, breaks: list<string>, relay: bool, parts: list<Message>,
+     *     stops: list<Message>, goesOn: list<Message>, powered: bool, emergency: ?bool, coolingStops: bool,
+     *     heatingGoesOn: bool, fits: bool, best: bool, why: Message}>
+     */
     public static function ways(Plan $plan): array
     {
         $rows = array_map(
-            static fn(SafetyDevice $device): array => self::row($plan, $device),
+            static fn (SafetyDevice $device): array => self::row($plan, $device),
             self::devices($plan->installation),
         );
         $best = self::best($plan, $rows);
 
         return array_map(
-            static fn(array $row): array => [
+            static fn (array $row): array => [
                 ...$row,
                 'best' => $row['key'] === $best['key'],
                 'why' => $row['key'] === $best['key'] ? $best['why'] : self::against($row),
@@ -43,10 +50,10 @@ final class OverflowPlacement
     /** @return list<SafetyDevice> one float switch, in every way that this board allows */
     private static function devices(Installation $house): array
     {
-        $screw = static fn(TerminalName ...$names): ?string => array_values(
+        $screw = static fn (TerminalName ...$names): ?string => array_values(
             array_filter(
                 array_map(
-                    static fn(TerminalName $n): ?string => $house->archetype->terminalNamed(Place::Indoor, $n)
+                    static fn (TerminalName $n): ?string => $house->archetype->terminalNamed(Place::Indoor, $n)
                         ?->printed,
                     $names,
                 ),
@@ -71,10 +78,17 @@ final class OverflowPlacement
             $ways[] = [[$y, $w], true];
         }
 
-        return array_map(static fn(array $way): SafetyDevice => new SafetyDevice('float', '', $way[0], $way[1]), $ways);
+        return array_map(
+            static fn (array $way): SafetyDevice => new SafetyDevice('float', '', $way[0], $way[1]),
+            $ways,
+        );
     }
 
-    /** @return array{key: string, title: Message, breaks: list<string>, relay: bool, parts: list<Message>, stops: list<Message>, goesOn: list<Message>, powered: bool, emergency: ?bool, coolingStops: bool, heatingGoesOn: bool, fits: bool} */
+    /**
+     * @return array{key: string, title: Message, breaks: list<string>, relay: bool, parts: list<Message>,
+     *     stops: list<Message>, goesOn: list<Message>, powered: bool, emergency: ?bool, coolingStops: bool,
+     *     heatingGoesOn: bool, fits: bool}
+     */
     private static function row(Plan $plan, SafetyDevice $device): array
     {
         $changed = new Plan(
@@ -84,10 +98,10 @@ final class OverflowPlacement
         );
         $circuit = $changed->circuit();
         $opened = array_map(
-            static fn(string $id): Opened => new Opened($id),
+            static fn (string $id): Opened => new Opened($id),
             $device->relay || count($device->breaks) === 1
                 ? [$device->id]
-                : array_map(static fn(string $b): string => "{$device->id}.{$b}", $device->breaks),
+                : array_map(static fn (string $b): string => "{$device->id}.{$b}", $device->breaks),
         );
         $fits = isset($circuit->netlist(Simulation::setups($changed)['idle'])->elements[$device->id]);
         $stops = $goesOn = [];
@@ -97,7 +111,7 @@ final class OverflowPlacement
         foreach ($fits ? Simulation::setups($changed) : [] as $call => $setup) {
             $dry = $circuit->operate($setup);
             $wet = $circuit->operate($setup->with(...$opened));
-            $powered = $powered && ($wet->thermostatUp && !self::starves($changed, $circuit, $wet));
+            $powered = $powered && ($wet->thermostatUp && ! self::starves($changed, $circuit, $wet));
             $was = self::running($changed, $dry);
             $is = self::running($changed, $wet);
             if ($call === 'idle') {
@@ -114,12 +128,12 @@ final class OverflowPlacement
             $cooling = $cooling || (str_starts_with($call, 'cool') && $compressor);
             $heating =
                 $heating ||
-                (!str_starts_with($call, 'cool') && $call !== 'fan' && $is !== [] && count($is) === count($was));
+                (! str_starts_with($call, 'cool') && $call !== 'fan' && $is !== [] && count($is) === count($was));
             $emergency = $call === 'emergency' ? array_diff_key($was, $is) === [] : $emergency;
         }
 
         return [
-            'key' => implode('+', $device->breaks) . ($device->relay ? ' relay' : ''),
+            'key' => implode('+', $device->breaks).($device->relay ? ' relay' : ''),
             'title' => Message::of(
                 $device->relay ? 'figures.overflow-placement.in-by-relay' : 'figures.overflow-placement.in',
                 breaks: $device->breaks,
@@ -127,13 +141,18 @@ final class OverflowPlacement
             'breaks' => $device->breaks,
             'relay' => $device->relay,
             'parts' => $device->relay
-                ? [Message::of('figures.overflow-placement.relay-24-v-coil-contacts', count: count($device->breaks))]
+                ? [
+                    Message::of(
+                        'figures.overflow-placement.relay-24-v-coil-contacts',
+                        count: count($device->breaks),
+                    ),
+                ]
                 : [],
             'stops' => $stops,
             'goesOn' => $goesOn,
             'powered' => $powered,
             'emergency' => $emergency,
-            'coolingStops' => !$cooling,
+            'coolingStops' => ! $cooling,
             'heatingGoesOn' => $heating,
             'fits' => $fits,
         ];
@@ -167,7 +186,7 @@ final class OverflowPlacement
     {
         return array_filter(
             $plan->installation->archetype->loads,
-            static fn($l): bool => $l->observable === $observable && in_array($l->id, $point->pulledIn(), true),
+            static fn ($l): bool => $l->observable === $observable && in_array($l->id, $point->pulledIn(), true),
         ) !== [];
     }
 
@@ -183,21 +202,21 @@ final class OverflowPlacement
         $good = array_values(
             array_filter(
                 $rows,
-                static fn(array $r): bool => $r['fits'] === true &&
+                static fn (array $r): bool => $r['fits'] === true &&
                     $r['coolingStops'] === true &&
                     ($r['powered'] === true || $plan->profile->power === PowerKind::Shared),
             ),
         );
-        $has = static fn(string $part, bool $relay): array => array_values(
+        $has = static fn (string $part, bool $relay): array => array_values(
             array_filter(
                 $good,
-                static fn(array $r): bool => $r['relay'] === $relay && in_array($part, (array) $r['breaks'], true),
+                static fn (array $r): bool => $r['relay'] === $relay && in_array($part, (array) $r['breaks'], true),
             ),
         );
         $y = $archetype->terminalNamed(Place::Indoor, TerminalName::Y1)->printed ?? 'Y';
         $w = $archetype->terminalNamed(Place::Indoor, TerminalName::W1)->printed ?? 'W';
         $several = array_values(
-            array_filter($has($y, true), static fn(array $r): bool => !in_array($w, (array) $r['breaks'], true)),
+            array_filter($has($y, true), static fn (array $r): bool => ! in_array($w, (array) $r['breaks'], true)),
         );
         [$row, $why] = match (true) {
             $archetype->coolStages > 1 && $several !== [] => [
@@ -223,7 +242,7 @@ final class OverflowPlacement
         return [
             'key' => is_array($row) && is_string($row['key']) ? $row['key'] : '',
             'why' => Message::series(
-                array_values(array_filter([$why, $charge], static fn(Message $m): bool => !$m->isNone())),
+                array_values(array_filter([$why, $charge], static fn (Message $m): bool => ! $m->isNone())),
             ),
         ];
     }

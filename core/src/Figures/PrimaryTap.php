@@ -83,18 +83,30 @@ final class PrimaryTap implements Figure
 
         return new Result(
             [
-                Result::line(Message::of('figures.primary-tap.now'), $now, 'V', self::formula($v['line'], $v['tap'])),
+                Result::line(
+                    Message::of('figures.primary-tap.now'),
+                    $now,
+                    'V',
+                    self::formula($v['line'], $v['tap']),
+                ),
                 ...$lines,
             ],
             $right ? 'verd' : ($off > 0.06 ? 'fault' : 'caution'),
             $right
                 ? Message::of('figures.primary-tap.lead-in-use-fits-line')
-                : Message::of('figures.primary-tap.use-lead-cap-others-one', best: Quantity::of($best, Unit::Volts)),
+                : Message::of(
+                    'figures.primary-tap.use-lead-cap-others-one',
+                    best: Quantity::of($best, Unit::Volts),
+                ),
         );
     }
 
     private static function formula(float $line, float $tap): Message
     {
-        return Message::of('figures.primary-tap.formula', line: Quantity::number($line), tap: Quantity::number($tap));
+        return Message::of(
+            'figures.primary-tap.formula',
+            line: Quantity::number($line),
+            tap: Quantity::number($tap),
+        );
     }
 }

@@ -10,17 +10,20 @@ use Unionbit\Core\Words\Message;
 final readonly class Result
 {
     /**
-     * @param  list<array{label: Message, value: ?float, unit: string, formula: Message}>  $lines  value null where there is none, in US units
+     * @param  list<array{label: Message, value: ?float, unit: string, formula: Message}>  $lines  value null where
+     *     there is none, in US units
      * @param  string  $tone  verd, caution, fault or muted
      * @param  Message  $verdict  and what would change it
-     * @param  ?array{x: Message, y: Message, series: list<array{name: Message, points: list<array{float, float}>}>, marks: list<array{x: float, name: Message}>}  $plot
+     * @param  ?array{x: Message, y: Message, series: list<array{name: Message, points: list<array{float, float}>}>,
+     *     marks: list<array{x: float, name: Message}>}  $plot
      */
     public function __construct(
         public array $lines,
         public string $tone,
         public Message $verdict,
         public ?array $plot = null,
-    ) {}
+    ) {
+    }
 
     /** @return array{label: Message, value: ?float, unit: string, formula: Message} */
     public static function line(Message $label, ?float $value, string $unit, Message $formula): array

@@ -28,8 +28,8 @@ final class TemperatureSplit implements Figure
     {
         $modes = [];
         foreach ($archetype->needs as $call => $loads) {
-            $runs = array_map(static fn(string $id): string => $archetype->load($id)->observable ?? '', $loads);
-            $strips = array_filter($runs, static fn(string $name): bool => str_starts_with($name, 'strip')) !== [];
+            $runs = array_map(static fn (string $id): string => $archetype->load($id)->observable ?? '', $loads);
+            $strips = array_filter($runs, static fn (string $name): bool => str_starts_with($name, 'strip')) !== [];
             $mode = match (true) {
                 str_starts_with($call, 'cool') => 1,
                 in_array('outdoor-unit', $runs, true) => $strips || $call === 'defrost' ? null : 2,
@@ -37,7 +37,7 @@ final class TemperatureSplit implements Figure
                 $strips => 4,
                 default => null,
             };
-            if ($mode !== null && !isset($modes[$mode])) {
+            if ($mode !== null && ! isset($modes[$mode])) {
                 $modes[$mode] = ['mode' => $mode, 'label' => self::MODES[$mode], 'call' => (string) $call];
             }
         }

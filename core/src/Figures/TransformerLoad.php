@@ -12,7 +12,10 @@ use Unionbit\Core\Words\Message;
 use Unionbit\Core\Words\Quantity;
 use Unionbit\Core\Words\Unit;
 
-/** Volt-amperes of each call against the rating: by the circuit at its own voltage, and as the sum of the plates at 24 V. */
+/**
+ * Volt-amperes of each call against the rating: by the circuit at its own voltage, and as the sum of the plates at 24
+ * V.
+ */
 final class TransformerLoad implements Figure
 {
     public function key(): string
@@ -94,7 +97,7 @@ final class TransformerLoad implements Figure
             $sum = 0.0;
             $low = null;
             foreach ($plan->installation->loads() as $load) {
-                if ($load->kind->hasState() && !in_array($load->id, $point->pulledIn(), true)) {
+                if ($load->kind->hasState() && ! in_array($load->id, $point->pulledIn(), true)) {
                     continue;
                 }
                 $sum += self::plate($plan, $load->id);

@@ -13,7 +13,10 @@ use Unionbit\Core\Words\Message;
 use Unionbit\Core\Words\Quantity;
 use Unionbit\Core\Words\Unit;
 
-/** Volts at the contactor before and after it pulls in, and the longest run on which it still does: solved with its rest impedance and phase. */
+/**
+ * Volts at the contactor before and after it pulls in, and the longest run on which it still does: solved with its
+ * rest impedance and phase.
+ */
 final class VoltageDrop implements Figure
 {
     public function key(): string
@@ -34,7 +37,8 @@ final class VoltageDrop implements Figure
     public function inputs(?Plan $plan): array
     {
         $house = $plan?->installation;
-        $feet = $house === null ? null : array_sum(array_map(static fn(Cable $c): float => $c->feet, $house->cables));
+        $feet =
+            $house === null ? null : array_sum(array_map(static fn (Cable $c): float => $c->feet, $house->cables));
 
         return [
             new Input(

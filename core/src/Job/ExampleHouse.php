@@ -52,7 +52,11 @@ final class ExampleHouse
         }
         $link = count($archetype->transformers) > 1 ? LinkState::Out : LinkState::In;
 
-        return new Installation($archetype, new Facts(lineVolts: 120.0, tapVolts: 120.0, plateLink: $link), $cables);
+        return new Installation(
+            $archetype,
+            new Facts(lineVolts: 120.0, tapVolts: 120.0, plateLink: $link),
+            $cables,
+        );
     }
 
     private static function boardScrew(Archetype $archetype, EquipmentTerminal $outdoor): ?EquipmentTerminal
@@ -64,7 +68,7 @@ final class ExampleHouse
     private static function colour(TerminalName $name, array &$taken): Colour
     {
         foreach ([...$name->customaryColours(), ...Colour::cases()] as $colour) {
-            if (!isset($taken[$colour->value])) {
+            if (! isset($taken[$colour->value])) {
                 $taken[$colour->value] = true;
 
                 return $colour;

@@ -32,7 +32,8 @@ final readonly class Facts
         public string $secondPhase = 'unknown',
         public array $safety = [],
         public bool $sharedKit = false,
-    ) {}
+    ) {
+    }
 
     /** @param  list<SafetyDevice>  $safety */
     public function withSafety(array $safety): self

@@ -36,7 +36,8 @@ final readonly class Installation
         public array $jumpers = [],
         public Answers $answers = new Answers(),
         public array $overrides = [],
-    ) {}
+    ) {
+    }
 
     /** The cable between the wall and the indoor unit. */
     public function wallCable(): ?Cable
@@ -64,7 +65,7 @@ final readonly class Installation
     public function withCable(Cable $changed): self
     {
         $cables = array_map(
-            static fn(Cable $cable): Cable => $cable->id === $changed->id ? $changed : $cable,
+            static fn (Cable $cable): Cable => $cable->id === $changed->id ? $changed : $cable,
             $this->cables,
         );
 
@@ -83,7 +84,9 @@ final readonly class Installation
         return $this->answers->choice('outdoor') !== null || $this->answers->choice('heatSource') !== null;
     }
 
-    /** Ends at the equipment under the letters that its boards print: a Y1 written before anybody had looked is the Y. */
+    /**
+     * Ends at the equipment under the letters that its boards print: a Y1 written before anybody had looked is the Y.
+     */
     public function asPrinted(): self
     {
         $house = $this;
@@ -91,7 +94,7 @@ final readonly class Installation
             $house = $house->withCable(
                 $cable->withConductors(
                     array_map(
-                        fn(Conductor $c): Conductor => $c
+                        fn (Conductor $c): Conductor => $c
                             ->withNear($this->printedEnd($c->near, $cable->from))
                             ->withFar($this->printedEnd($c->far, $cable->to)),
                         $cable->conductors,
@@ -157,7 +160,7 @@ final readonly class Installation
         foreach ($this->facts->safety as $device) {
             if ($device->relay) {
                 $contacts = array_map(
-                    static fn(string $screw): DrivenContact => new DrivenContact(
+                    static fn (string $screw): DrivenContact => new DrivenContact(
                         "{$device->id}-{$screw}",
                         Message::of('job.installation.relays-contact-in', device: $device->label, screw: $screw),
                         "indoor.{$screw}.{$device->id}",

@@ -31,7 +31,12 @@ final class PlateAsFound
                 continue;
             }
             $heat = in_array($name, [TerminalName::W1, TerminalName::W2, TerminalName::Aux, TerminalName::E], true);
-            $terminals[] = new PlateTerminal($letter, $name, $name->isCall() ? ($heat ? $heating : $cooling) : null, 2);
+            $terminals[] = new PlateTerminal(
+                $letter,
+                $name,
+                $name->isCall() ? ($heat ? $heating : $cooling) : null,
+                2,
+            );
         }
         $link = $cooling !== null && $heating !== null && $cooling !== $heating ? [$cooling, $heating] : null;
 
@@ -71,7 +76,7 @@ final class PlateAsFound
                 $letters[$conductor->near->terminal] = true;
             }
         }
-        if ($installation->facts->plateLink === LinkState::In && !isset($letters['R'])) {
+        if ($installation->facts->plateLink === LinkState::In && ! isset($letters['R'])) {
             $letters += ['Rc' => true, 'Rh' => true];
         }
 

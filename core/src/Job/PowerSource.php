@@ -18,7 +18,9 @@ final readonly class PowerSource
     public const PLUG_IN = 'plug-in';
 
     /** @param  Message  $label  as in "dead reading of {label}" */
-    private function __construct(public string $id, public Message $label, public Message $live) {}
+    private function __construct(public string $id, public Message $label, public Message $live)
+    {
+    }
 
     /**
      * @param  bool  $plugIn  a plug-in transformer stands at the wall
@@ -28,8 +30,8 @@ final readonly class PowerSource
     {
         $transformers = $house->transformers();
         $several = count($transformers) > 1;
-        $sources = array_map(static fn(Transformer $t): self => self::of($t, $several), $transformers);
-        if (!$several && $house->answers->is('supplies', '2')) {
+        $sources = array_map(static fn (Transformer $t): self => self::of($t, $several), $transformers);
+        if (! $several && $house->answers->is('supplies', '2')) {
             $sources[] = new self(
                 self::UNKNOWN,
                 Message::of('job.power-source.second-supply-found-but-not'),
@@ -51,7 +53,7 @@ final readonly class PowerSource
 
     private static function of(Transformer $transformer, bool $several): self
     {
-        $printed = static fn(string $point): string => substr($point, 1 + (int) strpos($point, '.'));
+        $printed = static fn (string $point): string => substr($point, 1 + (int) strpos($point, '.'));
         $hot = $printed($transformer->hot);
 
         return new self(

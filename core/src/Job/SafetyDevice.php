@@ -14,7 +14,13 @@ final readonly class SafetyDevice
      * @param  list<string>  $breaks  printed board terminals whose conductor from the wall it interrupts
      * @param  bool  $relay  through a relay: its coil on R–switch–C, a normally open contact in each conductor
      */
-    public function __construct(public string $id, public string $label, public array $breaks, public bool $relay) {}
+    public function __construct(
+        public string $id,
+        public string $label,
+        public array $breaks,
+        public bool $relay,
+    ) {
+    }
 
     /** As somebody called it; else what it is. */
     public function name(): Message

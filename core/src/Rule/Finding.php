@@ -24,7 +24,8 @@ final readonly class Finding
         public array $conductors,
         public array $points,
         public bool $overridable = false,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  list<string>  $conductors

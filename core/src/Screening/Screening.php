@@ -67,13 +67,13 @@ final class Screening
     {
         $findings = array_merge(
             ...array_map(
-                static fn(ScreeningRule $rule): array => $rule->check($installation, $readings),
+                static fn (ScreeningRule $rule): array => $rule->check($installation, $readings),
                 self::rules(),
             ),
         );
 
         return array_map(
-            static fn(Finding $f): Finding => $f->severity === Severity::Stop &&
+            static fn (Finding $f): Finding => $f->severity === Severity::Stop &&
             $f->overridable &&
             isset($installation->overrides[$f->code])
                 ? $f->overridden($installation->overrides[$f->code])
@@ -91,7 +91,7 @@ final class Screening
         return array_values(
             array_filter(
                 self::check($installation, $readings),
-                static fn(Finding $f): bool => $f->severity === Severity::Stop,
+                static fn (Finding $f): bool => $f->severity === Severity::Stop,
             ),
         );
     }

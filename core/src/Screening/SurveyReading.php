@@ -15,7 +15,8 @@ final readonly class SurveyReading
         public string $b,
         public ?float $value,
         public MeterMode $mode = MeterMode::Volts,
-    ) {}
+    ) {
+    }
 
     public function isFromHot(): bool
     {

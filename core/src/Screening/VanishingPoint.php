@@ -65,7 +65,10 @@ final class VanishingPoint
             : null;
     }
 
-    /** @return array<string, list<array{string, string}>> pairs of points that read the supply, by place, from its source on */
+    /**
+     * @return array<string, list<array{string, string}>> pairs of points that read the supply, by place, from its
+     *     source on
+     */
     private static function way(Installation $house): array
     {
         $first = $house->archetype->transformers[0];
@@ -101,9 +104,7 @@ final class VanishingPoint
             Severity::Warning,
             Message::of(
                 'screening.vanishing-point.at-against',
-                ...$here,
-                before: Quantity::volts($before[1]),
-                there: self::place($before[0]),
+                ...[...$here, 'before' => Quantity::volts($before[1]), 'there' => self::place($before[0])],
             ),
             Message::of('screening.vanishing-point.vanishes', between: $place),
             Message::of(

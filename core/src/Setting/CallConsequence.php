@@ -32,7 +32,7 @@ final class CallConsequence
     /** @return list<Message> what is wrong in a call: loads that come in beside those needed, and such as stay out */
     private static function ofCall(Plan $plan, CallTable $made, CallName $call): array
     {
-        if (!$made->has($call)) {
+        if (! $made->has($call)) {
             return [Message::of('setting.calls.never', call: $call->label())];
         }
         $archetype = $plan->installation->archetype;
@@ -43,14 +43,14 @@ final class CallConsequence
         $sentences = [];
         foreach ($archetype->loads as $load) {
             $in = $point->loads[$load->id] === LoadState::PulledIn;
-            if ($in && !in_array($load->id, $allowed, true)) {
+            if ($in && ! in_array($load->id, $allowed, true)) {
                 $cold = $load->observable === 'blower' && $call->isHeating();
                 $sentences[] = Message::of(
                     $cold ? 'setting.calls.blows-cold' : 'setting.calls.also',
                     call: $call->label(),
                     load: $load->label,
                 );
-            } elseif (!$in && in_array($load->id, $wanted, true)) {
+            } elseif (! $in && in_array($load->id, $wanted, true)) {
                 $sentences[] = Message::of('setting.calls.at-rest', call: $call->label(), load: $load->label);
             }
         }

@@ -24,7 +24,7 @@ final class Derivation
         $order = array_flip(array_keys($plan->profile->menu));
         usort(
             $settings,
-            static fn(DerivedSetting $a, DerivedSetting $b): int => ($order[$a->key->value] ?? 99) <=>
+            static fn (DerivedSetting $a, DerivedSetting $b): int => ($order[$a->key->value] ?? 99) <=>
                 ($order[$b->key->value] ?? 99),
         );
 
@@ -38,8 +38,10 @@ final class Derivation
      */
     public static function callSettings(Plan $plan, array $entered = []): CallSettings
     {
-        $value = static fn(SettingKey $key): ?string => $entered[$key->value] ?? Settings::of($key)->value($plan);
-        $stages = static fn(SettingKey $key): ?int => isset($entered[$key->value]) ? (int) $entered[$key->value] : null;
+        $value = static fn (SettingKey $key): ?string => $entered[$key->value] ?? Settings::of($key)->value($plan);
+        $stages = static fn (SettingKey $key): ?int => isset($entered[$key->value])
+            ? (int) $entered[$key->value]
+            : null;
         // Where only the fuel is entered otherwise, the thermostat concludes the fan from it.
         $fuel = $entered[SettingKey::HeatFuel->value] ?? null;
         $fan =

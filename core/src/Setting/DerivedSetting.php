@@ -14,7 +14,8 @@ final readonly class DerivedSetting
      * @param  string  $menuLabel  the profile's own words for it
      * @param  array<string, string>  $choices  choice to the profile's own words
      * @param  ?Message  $lacking  set where the profile does not have this setting: the consequence
-     * @param  list<array{value: string, source: Message}>  $open  answers of sources that disagree, until somebody decides
+     * @param  list<array{value: string, source: Message}>  $open  answers of sources that disagree, until somebody
+     *     decides
      */
     public function __construct(
         public SettingKey $key,
@@ -25,7 +26,8 @@ final readonly class DerivedSetting
         private Plan $plan,
         public ?Message $lacking = null,
         public array $open = [],
-    ) {}
+    ) {
+    }
 
     /** A choice of it in the trade's words. */
     public function choiceLabel(string $choice): Message
@@ -36,7 +38,7 @@ final readonly class DerivedSetting
     /** What the installer would see with another choice, from the circuit; null for the right one. */
     public function ifWrong(string $choice): ?Message
     {
-        return $choice === $this->value || !isset($this->choices[$choice])
+        return $choice === $this->value || ! isset($this->choices[$choice])
             ? null
             : Settings::of($this->key)->consequence($this->plan, $choice);
     }
@@ -65,7 +67,7 @@ final readonly class DerivedSetting
             'choices' => $choices,
             'lacking' => $this->lacking,
             'open' => array_map(
-                fn(array $o): array => [...$o, 'label' => $this->choiceLabel($o['value'])],
+                fn (array $o): array => [...$o, 'label' => $this->choiceLabel($o['value'])],
                 $this->open,
             ),
         ];

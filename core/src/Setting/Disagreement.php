@@ -54,6 +54,9 @@ final class Disagreement
 
         return $other === null
             ? null
-            : ['value' => $other, 'source' => Message::of('setting.disagreement.indoor-plate', plate: (string) $plate)];
+            : [
+                'value' => $other,
+                'source' => Message::of('setting.disagreement.indoor-plate', plate: (string) $plate),
+            ];
     }
 }

@@ -20,7 +20,7 @@ final class Menu
     {
         $best = null;
         foreach (self::choices($plan, $key) as $choice) {
-            $away = static fn(string $of): float => abs((float) $of - $degrees);
+            $away = static fn (string $of): float => abs((float) $of - $degrees);
             if (is_numeric($choice) && ($best === null || $away($choice) < $away($best))) {
                 $best = $choice;
             }

@@ -29,7 +29,7 @@ final class SettingCheck
             if (
                 $value !== null &&
                 $value !== $setting->value &&
-                !in_array($value, array_column($setting->open, 'value'), true)
+                ! in_array($value, array_column($setting->open, 'value'), true)
             ) {
                 $findings[] = Finding::of(
                     'SET',
@@ -67,10 +67,10 @@ final class SettingCheck
         foreach ($made->calls() as $call) {
             $needed = CallTable::needed($plan->installation->archetype)->printed($call, $plan->profile);
             foreach ($made->closes($call) as $name) {
-                if (!in_array($plan->profile->serving($name)?->printed, $needed, true)) {
+                if (! in_array($plan->profile->serving($name)?->printed, $needed, true)) {
                     continue;
                 }
-                if (!in_array($plan->profile->serving($name)->name, $landed, true)) {
+                if (! in_array($plan->profile->serving($name)->name, $landed, true)) {
                     $findings[] = Finding::of(
                         'SET',
                         Severity::Warning,
@@ -97,7 +97,7 @@ final class SettingCheck
      */
     public static function effects(Plan $plan, array $entered, SettingKey $key, string $choice): array
     {
-        if (!(Settings::of($key) instanceof DecidesCalls)) {
+        if (! (Settings::of($key) instanceof DecidesCalls)) {
             return [];
         }
         $now = CallTable::made(
@@ -113,7 +113,7 @@ final class SettingCheck
         $effects = [];
         foreach (CallTable::needed($plan->installation->archetype)->calls() as $call) {
             [$was, $is] = [$now->printed($call, $plan->profile), $then->printed($call, $plan->profile)];
-            if ($now->has($call) && !$then->has($call)) {
+            if ($now->has($call) && ! $then->has($call)) {
                 $effects[] = Message::of('setting.setting-check.never-called', call: $call->label());
             } elseif (array_diff($is, $was) !== []) {
                 $effects[] = Message::of(
@@ -144,7 +144,7 @@ final class SettingCheck
         $findings = [];
         foreach ($plan->landing->wall as $number => $end) {
             $terminal = $end->terminal === null ? null : $plan->profile->terminal($end->terminal);
-            if ($terminal?->name->isCall() === true && !in_array($terminal->printed, $used, true)) {
+            if ($terminal?->name->isCall() === true && ! in_array($terminal->printed, $used, true)) {
                 $findings[] = Finding::of(
                     'SET',
                     Severity::Warning,
@@ -167,7 +167,8 @@ final class SettingCheck
      * The call table for the screen: calls by plate terminals, with what is closed now and what is needed.
      *
      * @param  array<string, string>  $entered
-     * @return array{columns: list<array{printed: string, role: string}>, rows: list<array{call: string, label: Message, cells: list<array{closed: bool, needed: bool}>}>}
+     * @return array{columns: list<array{printed: string, role: string}>, rows: list<array{call: string,
+     *     label: Message, cells: list<array{closed: bool, needed: bool}>}>}
      */
     public static function table(Plan $plan, array $entered): array
     {
@@ -178,7 +179,7 @@ final class SettingCheck
             $plan->installation->archetype,
         );
         $columns = array_map(
-            static fn($t): array => [
+            static fn ($t): array => [
                 'printed' => $t->printed,
                 'role' => $t->name->isHot() ? 'hot' : ($t->name === TerminalName::C ? 'common' : 'call'),
             ],
@@ -192,7 +193,7 @@ final class SettingCheck
                 $reaches = $plan->profile->outputs !== Place::Wall || $plan->landing->on($t->printed) !== [];
 
                 // In emergency E and Aux may both be closed: "E and/or Aux".
-                $reaches = $reaches && !($call === CallName::Emergency && $t->name === TerminalName::E);
+                $reaches = $reaches && ! ($call === CallName::Emergency && $t->name === TerminalName::E);
 
                 return [
                     'closed' => $closed,

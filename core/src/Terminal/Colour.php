@@ -46,6 +46,6 @@ enum Colour: string
     /** @return list<string> every colour's name, in the order in which cables use them */
     public static function names(): array
     {
-        return array_map(static fn(self $colour): string => $colour->value, self::cases());
+        return array_map(static fn (self $colour): string => $colour->value, self::cases());
     }
 }

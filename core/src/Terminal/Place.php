@@ -6,7 +6,9 @@ namespace Unionbit\Core\Terminal;
 
 use Unionbit\Core\Words\Message;
 
-/** Places where a terminal can be: wall, indoor unit, outdoor unit, and a two-part thermostat's module or a receiver. */
+/**
+ * Places where a terminal can be: wall, indoor unit, outdoor unit, and a two-part thermostat's module or a receiver.
+ */
 enum Place: string
 {
     case Wall = 'wall';

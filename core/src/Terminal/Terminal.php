@@ -17,7 +17,8 @@ final readonly class Terminal
         public ?TerminalName $name,
         public bool $ambiguous,
         public ?Message $note,
-    ) {}
+    ) {
+    }
 
     public static function known(string $printed, TerminalName $name): self
     {

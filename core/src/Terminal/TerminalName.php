@@ -56,8 +56,7 @@ enum TerminalName: string
             self::O,
             self::B,
             self::OB,
-            self::K
-                => true,
+            self::K => true,
             default => false,
         };
     }

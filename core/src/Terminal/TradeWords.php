@@ -62,9 +62,9 @@ final class TradeWords
     /** Whether every word asked for, or another name of it, stands in the text. */
     public static function matches(string $asked, string $text): bool
     {
-        $text = ' ' . self::plain($text) . ' ';
+        $text = ' '.self::plain($text).' ';
         foreach (self::terms($asked) as $names) {
-            if (array_filter($names, static fn(string $name): bool => str_contains($text, $name)) === []) {
+            if (array_filter($names, static fn (string $name): bool => str_contains($text, $name)) === []) {
                 return false;
             }
         }
@@ -80,11 +80,11 @@ final class TradeWords
      */
     public static function terms(string $asked): array
     {
-        $rest = ' ' . self::plain($asked) . ' ';
+        $rest = ' '.self::plain($asked).' ';
         $terms = [];
         foreach (self::longestFirst() as $word) {
             if (str_contains($rest, " {$word} ")) {
-                $terms[] = array_map(static fn(string $name): string => " {$name} ", self::namesOf($word));
+                $terms[] = array_map(static fn (string $name): string => " {$name} ", self::namesOf($word));
                 $rest = str_replace(" {$word} ", '  ', $rest);
             }
         }
@@ -122,7 +122,7 @@ final class TradeWords
         static $words = null;
         if ($words === null) {
             $words = array_values(array_unique(array_merge(...self::GROUPS)));
-            usort($words, static fn(string $a, string $b): int => strlen($b) <=> strlen($a));
+            usort($words, static fn (string $a, string $b): int => strlen($b) <=> strlen($a));
         }
 
         return $words;

@@ -80,7 +80,11 @@ final class Vocabulary
                 TerminalName::C,
                 Message::of('terminal.vocabulary.x-common-on-some-plates'),
             ),
-            'H' => Terminal::ambiguous('H', TerminalName::W1, Message::of('terminal.vocabulary.h-heat-on-old-plates')),
+            'H' => Terminal::ambiguous(
+                'H',
+                TerminalName::W1,
+                Message::of('terminal.vocabulary.h-heat-on-old-plates'),
+            ),
             'F' => Terminal::ambiguous(
                 'F',
                 $place === Place::Wall ? TerminalName::G : null,

@@ -16,11 +16,12 @@ final readonly class PlateTerminal
         public ?string $hot,
         public int $wires,
         public Place $place = Place::Wall,
-    ) {}
+    ) {
+    }
 
     /** The point's name in the circuit, "wall.Y", or "module.Y" where the outputs stand at the equipment. */
     public function point(): string
     {
-        return $this->place->value . '.' . $this->printed;
+        return $this->place->value.'.'.$this->printed;
     }
 }

@@ -58,7 +58,8 @@ final readonly class Profile
         public ?float $leakOhms = null,
         public Place $outputs = Place::Wall,
         public int $linkConductors = 0,
-    ) {}
+    ) {
+    }
 
     public function terminal(string $printed): ?PlateTerminal
     {
@@ -101,7 +102,7 @@ final readonly class Profile
     /** @return list<PlateTerminal> the hot screws of the plate */
     public function hots(): array
     {
-        return array_values(array_filter($this->terminals, static fn(PlateTerminal $t): bool => $t->name->isHot()));
+        return array_values(array_filter($this->terminals, static fn (PlateTerminal $t): bool => $t->name->isHot()));
     }
 
     /** The hot screw on which a single R conductor lands: the one the electronics take from, else the first. */

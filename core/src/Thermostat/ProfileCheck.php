@@ -7,7 +7,10 @@ namespace Unionbit\Core\Thermostat;
 use Unionbit\Core\Data\InvalidData;
 use Unionbit\Core\Words\Message;
 
-/** Whether a profile makes sense as a thermostat: every switch has its hot, the link joins hots, power comes from somewhere. */
+/**
+ * Whether a profile makes sense as a thermostat: every switch has its hot, the link joins hots, power comes from
+ * somewhere.
+ */
 final class ProfileCheck
 {
     /** @throws InvalidData */
@@ -24,7 +27,7 @@ final class ProfileCheck
             }
             $seen[$terminal->printed] = true;
         }
-        $hots = array_map(static fn(PlateTerminal $t): string => $t->printed, $profile->hots());
+        $hots = array_map(static fn (PlateTerminal $t): string => $t->printed, $profile->hots());
         if ($hots === []) {
             throw InvalidData::unreadable(
                 '/terminals',
@@ -32,22 +35,25 @@ final class ProfileCheck
             );
         }
         foreach ($profile->terminals as $index => $terminal) {
-            if ($terminal->name->isCall() && !in_array($terminal->hot, $hots, true)) {
+            if ($terminal->name->isCall() && ! in_array($terminal->hot, $hots, true)) {
                 throw InvalidData::notAllowed("/terminals/{$index}/hot", $terminal->hot, implode(', ', $hots));
             }
         }
         foreach ($profile->link ?? [] as $index => $screw) {
-            if (!in_array($screw, $hots, true)) {
+            if (! in_array($screw, $hots, true)) {
                 throw InvalidData::notAllowed("/link/between/{$index}", $screw, implode(', ', $hots));
             }
         }
         if (
             in_array($profile->power, [PowerKind::Common, PowerKind::Shared], true) &&
-            !in_array($profile->powerFrom, $hots, true)
+            ! in_array($profile->powerFrom, $hots, true)
         ) {
             throw InvalidData::notAllowed('/power/from', $profile->powerFrom, implode(', ', $hots));
         }
-        if ($profile->power === PowerKind::Common && ($profile->terminal('C') === null || $profile->powerVa <= 0.0)) {
+        if (
+            $profile->power === PowerKind::Common &&
+            ($profile->terminal('C') === null || $profile->powerVa <= 0.0)
+        ) {
             throw InvalidData::unreadable('/power', Message::of('thermostat.profile-check.runs-on-r-c-needs'));
         }
         if ($profile->power === PowerKind::Shared && $profile->terminal($profile->charges ?? '') === null) {

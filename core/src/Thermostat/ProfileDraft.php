@@ -28,7 +28,8 @@ final class ProfileDraft
     ];
 
     /**
-     * @param  array{title: string, screws: string, power: string, va: float, remote: string, switches: string, link: string, heat: int, cool: int}  $given  screws as printed, apart by blanks
+     * @param  array{title: string, screws: string, power: string, va: float, remote: string, switches: string,
+     *     link: string, heat: int, cool: int}  $given  screws as printed, apart by blanks
      * @return array<string, mixed> the profile as a file, without its id
      *
      * @throws InvalidData
@@ -45,18 +46,18 @@ final class ProfileDraft
                 throw InvalidData::notAllowed('/screws', $letter, Message::of('thermostat.profile-draft.letters')),
             ];
         }
-        $hots = array_values(array_filter($named, static fn(array $n): bool => $n[1]->isHot()));
+        $hots = array_values(array_filter($named, static fn (array $n): bool => $n[1]->isHot()));
         $first =
             $hots[0][0] ??
             throw InvalidData::notAllowed('/screws', $given['screws'], Message::of('thermostat.profile-draft.hot'));
-        $of = static fn(TerminalName $name): ?string => array_values(
-            array_filter($hots, static fn(array $h): bool => $h[1] === $name),
+        $of = static fn (TerminalName $name): ?string => array_values(
+            array_filter($hots, static fn (array $h): bool => $h[1] === $name),
         )[0][0] ?? null;
         [$cooling, $heating] = [$of(TerminalName::Rc) ?? $first, $of(TerminalName::Rh) ?? $first];
         $valve =
             array_filter(
                 $named,
-                static fn(array $n): bool => in_array(
+                static fn (array $n): bool => in_array(
                     $n[1],
                     [TerminalName::O, TerminalName::B, TerminalName::OB],
                     true,
@@ -72,15 +73,16 @@ final class ProfileDraft
         return [
             'title' => trim($given['title']),
             'terminals' => array_map(
-                static fn(array $n): array => [
+                static fn (array $n): array => [
                     'printed' => $n[0],
                     'name' => $n[1]->value,
                     ...$n[1]->isCall() ? ['hot' => in_array($n[1], self::HEATING, true) ? $heating : $cooling] : [],
                 ],
                 $named,
             ),
-            'link' =>
-                count($hots) > 1 ? ['kind' => $given['link'], 'between' => [$cooling, $heating]] : ['kind' => 'none'],
+            'link' => count($hots) > 1
+                    ? ['kind' => $given['link'], 'between' => [$cooling, $heating]]
+                    : ['kind' => 'none'],
             'stages' => ['heat' => $given['heat'], 'cool' => $given['cool']],
             'heatPump' => $valve,
             'switches' => $given['switches'],
@@ -89,10 +91,9 @@ final class ProfileDraft
                 ...$given['power'] === 'battery' ? [] : ['from' => $cooling, 'va' => $given['va']],
                 ...$given['power'] === 'shared'
                     ? [
-                        'charges' =>
-                            array_values(
-                                array_filter($named, static fn(array $n): bool => $n[1] === TerminalName::Y1),
-                            )[0][0] ?? 'Y',
+                        'charges' => array_values(
+                            array_filter($named, static fn (array $n): bool => $n[1] === TerminalName::Y1),
+                        )[0][0] ?? 'Y',
                     ]
                     : [],
             ],

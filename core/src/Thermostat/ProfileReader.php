@@ -37,7 +37,7 @@ final class ProfileReader
             $node->string('id'),
             Message::named('thermostat', $node->string('title')),
             array_map(
-                static fn(Field $n): PlateTerminal => new PlateTerminal(
+                static fn (Field $n): PlateTerminal => new PlateTerminal(
                     $n->string('printed'),
                     $n->enum('name', TerminalName::class),
                     $n->has('hot') ? $n->string('hot') : null,

@@ -64,7 +64,7 @@ final class AsLeft
         foreach ($cables as $index => $cable) {
             $cables[$index] = $cable->withConductors(
                 array_map(
-                    static fn(Conductor $c): Conductor => $c->withEvidence(
+                    static fn (Conductor $c): Conductor => $c->withEvidence(
                         $c->isSpare() ? Evidence::Unknown : Evidence::ColourOnly,
                     ),
                     $cable->conductors,

@@ -24,7 +24,11 @@ final class Carry
         $wall = $house->wallCable()->conductors ?? [];
         $items = [
             self::item(1, Message::of('visit.carry.meter-with-lead-clips'), Message::of('visit.carry.every-stage')),
-            self::item(2, Message::of('visit.carry.jumpers-bare-wire'), Message::of('visit.carry.calls-at-wall-board')),
+            self::item(
+                2,
+                Message::of('visit.carry.jumpers-bare-wire'),
+                Message::of('visit.carry.calls-at-wall-board'),
+            ),
         ];
         $fuse = $house->transformers()[0]->fuseAmps ?? null;
         if ($fuse !== null) {
@@ -42,7 +46,7 @@ final class Carry
         $caps = count(
             array_filter(
                 $wall,
-                static fn(Conductor $c): bool => ($plan === null
+                static fn (Conductor $c): bool => ($plan === null
                     ? $c->near
                     : $plan->landing->wall[$c->number] ?? $c->near
                 )->state === EndState::Capped || $c->isSpare(),
@@ -99,7 +103,7 @@ final class Carry
                 Message::of('visit.carry.wall-cable-not-solid-sc08'),
             );
         }
-        if (array_filter($house->loads(), static fn($load): bool => $load->kind === LoadKind::Contactor) !== []) {
+        if (array_filter($house->loads(), static fn ($load): bool => $load->kind === LoadKind::Contactor) !== []) {
             $items[] = self::item(
                 1,
                 Message::of('visit.carry.low-current-clamp'),

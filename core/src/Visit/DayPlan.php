@@ -21,7 +21,7 @@ final class DayPlan
      */
     public static function warnings(array $visits, array $people): array
     {
-        usort($visits, static fn(DayVisit $a, DayVisit $b): int => $a->start <=> $b->start);
+        usort($visits, static fn (DayVisit $a, DayVisit $b): int => $a->start <=> $b->start);
         $warnings = [];
         foreach ($visits as $index => $visit) {
             $text = self::tooLong($visit, array_slice($visits, $index + 1));
@@ -57,7 +57,11 @@ final class DayPlan
         }
 
         return $visit->end() > self::ENDS
-            ? self::over($visit, self::ENDS, Message::of('visit.day-plan.day-ends-at', clock: self::clock(self::ENDS)))
+            ? self::over(
+                $visit,
+                self::ENDS,
+                Message::of('visit.day-plan.day-ends-at', clock: self::clock(self::ENDS)),
+            )
             : null;
     }
 

@@ -22,7 +22,8 @@ final readonly class DayVisit
         public int $minutes,
         public int $waits,
         public ?string $two,
-    ) {}
+    ) {
+    }
 
     public function end(): int
     {

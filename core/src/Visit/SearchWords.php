@@ -113,7 +113,7 @@ final class SearchWords
         $pump = $archetype->heatPump;
 
         return [
-            ...array_map(static fn(Load $l): Message => $l->label, $house->loads()),
+            ...array_map(static fn (Load $l): Message => $l->label, $house->loads()),
             ...$pump === null
                 ? []
                 : ['heat pump', 'reversing valve', 'defrost', 'balance point', 'lockout', 'emergency heat'],

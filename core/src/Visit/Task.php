@@ -19,7 +19,8 @@ final readonly class Task
         public int $minutes,
         public int $wait = 0,
         public bool $two = false,
-    ) {}
+    ) {
+    }
 
     /** @return array{label: Message, minutes: int, wait: int, two: bool} */
     public function toArray(): array

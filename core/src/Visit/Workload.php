@@ -38,7 +38,9 @@ final readonly class Workload
     private const ARRIVE = 10;
 
     /** @param  list<Task>  $tasks */
-    private function __construct(public array $tasks) {}
+    private function __construct(public array $tasks)
+    {
+    }
 
     /**
      * @param  int  $facts  open items of the survey besides conductors and pairings
@@ -92,7 +94,10 @@ final readonly class Workload
         }
         $settings = $plan === null ? 3 : $settings;
         if ($settings > 0) {
-            $tasks[] = new Task(Message::of('visit.workload.settings', settings: $settings), $settings * self::SETTING);
+            $tasks[] = new Task(
+                Message::of('visit.workload.settings', settings: $settings),
+                $settings * self::SETTING,
+            );
         }
 
         return new self([
@@ -109,17 +114,17 @@ final readonly class Workload
 
     public function hands(): int
     {
-        return array_sum(array_map(static fn(Task $t): int => $t->minutes, $this->tasks));
+        return array_sum(array_map(static fn (Task $t): int => $t->minutes, $this->tasks));
     }
 
     public function waits(): int
     {
-        return array_sum(array_map(static fn(Task $t): int => $t->wait, $this->tasks));
+        return array_sum(array_map(static fn (Task $t): int => $t->wait, $this->tasks));
     }
 
     public function needsTwo(): bool
     {
-        return array_filter($this->tasks, static fn(Task $t): bool => $t->two) !== [];
+        return array_filter($this->tasks, static fn (Task $t): bool => $t->two) !== [];
     }
 
     /**
@@ -146,13 +151,13 @@ final readonly class Workload
         }
         $calls = array_filter(
             CallTable::needed($house->archetype)->calls(),
-            static fn(CallName $c): bool => $c !== CallName::Idle && $c->mode() === null,
+            static fn (CallName $c): bool => $c !== CallName::Idle && $c->mode() === null,
         );
         $off = $house->archetype->delays['compressor-off'] ?? 0;
         $compressor = count(
             array_filter(
                 $calls,
-                static fn(CallName $c): bool => str_starts_with($c->value, 'cool') ||
+                static fn (CallName $c): bool => str_starts_with($c->value, 'cool') ||
                     ($house->archetype->reverses && str_starts_with($c->value, 'heat')),
             ),
         );

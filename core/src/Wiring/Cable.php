@@ -30,7 +30,8 @@ final readonly class Cable
         public float $feet,
         public array $conductors,
         public ?string $kind = null,
-    ) {}
+    ) {
+    }
 
     /** Resistance of one conductor end to end, without its landed ends. */
     public function conductorOhms(): float
@@ -52,7 +53,7 @@ final readonly class Cable
     /** @param  list<Conductor>  $conductors */
     public function withConductors(array $conductors): self
     {
-        usort($conductors, static fn(Conductor $a, Conductor $b): int => $a->number <=> $b->number);
+        usort($conductors, static fn (Conductor $a, Conductor $b): int => $a->number <=> $b->number);
 
         return new self($this->id, $this->from, $this->to, $this->gauge, $this->feet, $conductors, $this->kind);
     }
@@ -60,13 +61,15 @@ final readonly class Cable
     /** @return list<Conductor> all but this one */
     public function without(int $number): array
     {
-        return array_values(array_filter($this->conductors, static fn(Conductor $c): bool => $c->number !== $number));
+        return array_values(
+            array_filter($this->conductors, static fn (Conductor $c): bool => $c->number !== $number),
+        );
     }
 
     /** The number that the next conductor of this cable gets. */
     public function nextNumber(): int
     {
-        return 1 + max([0, ...array_map(static fn(Conductor $c): int => $c->number, $this->conductors)]);
+        return 1 + max([0, ...array_map(static fn (Conductor $c): int => $c->number, $this->conductors)]);
     }
 
     /** The end, near or far, that a conductor of this cable has at a place. */
@@ -82,6 +85,11 @@ final readonly class Cable
 
         return $this->conductors === []
             ? Message::of('wiring.cable.empty', gauge: $this->gauge, length: $length)
-            : Message::of('wiring.cable.size', gauge: $this->gauge, count: count($this->conductors), length: $length);
+            : Message::of(
+                'wiring.cable.size',
+                gauge: $this->gauge,
+                count: count($this->conductors),
+                length: $length,
+            );
     }
 }

@@ -30,7 +30,8 @@ final readonly class Conductor
         public string $note = '',
         public array $condition = [],
         public ?float $loopOhms = null,
-    ) {}
+    ) {
+    }
 
     public function withNear(End $near): self
     {

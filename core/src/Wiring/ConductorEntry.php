@@ -51,7 +51,8 @@ final readonly class ConductorEntry
         public array $condition,
         public ?float $loopOhms,
         public array $problems,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  Place  $nearPlace  where the left-hand end is
@@ -126,7 +127,7 @@ final readonly class ConductorEntry
     /** The conductor that the line describes; only for a complete line. */
     public function toConductor(int $number): Conductor
     {
-        if (!$this->isComplete()) {
+        if (! $this->isComplete()) {
             throw new \LogicException('The entry is not complete.');
         }
         \assert($this->colour !== null && $this->near !== null && $this->far !== null);
@@ -218,7 +219,7 @@ final readonly class ConductorEntry
             return End::landed($quoted[1]);
         }
         if (preg_match('/^@([A-Za-z])(\d{1,2})$/', $word, $spliced) === 1) {
-            return End::spliced(strtoupper($spliced[1]) . (int) $spliced[2]);
+            return End::spliced(strtoupper($spliced[1]).(int) $spliced[2]);
         }
         $allowed = $screws[$place->value] ?? null;
         if ($allowed !== null) {
@@ -246,11 +247,15 @@ final readonly class ConductorEntry
 
             return null;
         }
-        if (!Vocabulary::knows($word, $place, $heatPump)) {
+        if (! Vocabulary::knows($word, $place, $heatPump)) {
             $problems[] = new EntryProblem(
                 $field,
                 $word,
-                Message::of('wiring.conductor-entry.no-terminal-known-at-keep', word: $word, place: $place->label()),
+                Message::of(
+                    'wiring.conductor-entry.no-terminal-known-at-keep',
+                    word: $word,
+                    place: $place->label(),
+                ),
             );
 
             return null;

@@ -12,7 +12,9 @@ use Unionbit\Core\Words\Message;
  */
 final readonly class End
 {
-    private function __construct(public EndState $state, public ?string $terminal, public ?string $onto = null) {}
+    private function __construct(public EndState $state, public ?string $terminal, public ?string $onto = null)
+    {
+    }
 
     public static function landed(string $terminal): self
     {

@@ -14,7 +14,9 @@ final readonly class Jumper
      * @param  string  $b  terminal as printed
      * @param  string  $label  "J1", "Rc–Rh link"
      */
-    public function __construct(public Place $place, public string $a, public string $b, public string $label) {}
+    public function __construct(public Place $place, public string $a, public string $b, public string $label)
+    {
+    }
 
     /**
      * A tie that a plan adds, under the label that job files know it by: "W–W2 tie".
@@ -23,6 +25,6 @@ final readonly class Jumper
      */
     public static function tie(Place $place, string $a, string $b, bool $at = false): self
     {
-        return new self($place, $a, $b, "{$a}–{$b} tie" . ($at ? ' at the board' : ''));
+        return new self($place, $a, $b, "{$a}–{$b} tie".($at ? ' at the board' : ''));
     }
 }

@@ -23,16 +23,29 @@ final readonly class Landing
         public bool $linkIn = true,
         public array $jumpers = [],
         public bool $plugIn = false,
-    ) {}
+    ) {
+    }
 
     public function onWall(int $number, End $end): self
     {
-        return new self([$number => $end] + $this->wall, $this->indoor, $this->linkIn, $this->jumpers, $this->plugIn);
+        return new self(
+            [$number => $end] + $this->wall,
+            $this->indoor,
+            $this->linkIn,
+            $this->jumpers,
+            $this->plugIn,
+        );
     }
 
     public function onBoard(int $number, End $end): self
     {
-        return new self($this->wall, [$number => $end] + $this->indoor, $this->linkIn, $this->jumpers, $this->plugIn);
+        return new self(
+            $this->wall,
+            [$number => $end] + $this->indoor,
+            $this->linkIn,
+            $this->jumpers,
+            $this->plugIn,
+        );
     }
 
     public function withLink(bool $in): self
@@ -63,7 +76,7 @@ final readonly class Landing
             $this->wall,
             $this->indoor,
             $this->linkIn,
-            array_values(array_filter($this->jumpers, static fn(Jumper $j): bool => $j->label !== $label)),
+            array_values(array_filter($this->jumpers, static fn (Jumper $j): bool => $j->label !== $label)),
             $this->plugIn,
         );
     }

@@ -11,7 +11,9 @@ use Unionbit\Core\Words\Message;
 final readonly class Splices
 {
     /** @param  list<Cable>  $cables */
-    public function __construct(private array $cables) {}
+    public function __construct(private array $cables)
+    {
+    }
 
     /**
      * Every splice names a conductor that has an end at that place, and following them ends somewhere.
@@ -54,7 +56,7 @@ final readonly class Splices
     public function reaches(Cable $cable, Conductor $conductor, string $side = 'far'): ?array
     {
         $seen = [];
-        while (!isset($seen["{$cable->id}{$conductor->number}.{$side}"])) {
+        while (! isset($seen["{$cable->id}{$conductor->number}.{$side}"])) {
             $seen["{$cable->id}{$conductor->number}.{$side}"] = true;
             $end = $side === 'far' ? $conductor->far : $conductor->near;
             if ($end->terminal !== null) {
@@ -126,7 +128,7 @@ final readonly class Splices
             if ($next === null) {
                 return null;
             }
-            $id = $next[0]->id . $next[1]->number;
+            $id = $next[0]->id.$next[1]->number;
             $side = $next[2];
             $way[] = $id;
             if ($id === $start) {

@@ -20,7 +20,9 @@ use InvalidArgumentException;
 final readonly class Message
 {
     /** @param  array<string, Param>  $params */
-    private function __construct(public string $code, public array $params) {}
+    private function __construct(public string $code, public array $params)
+    {
+    }
 
     /**
      * @param  string  $code  "planning.mr04.common-on-hot": the room's file of words, the place in it
@@ -77,7 +79,7 @@ final readonly class Message
      */
     public static function sentences(array $sentences): self
     {
-        $said = array_values(array_filter($sentences, static fn(self $s): bool => !$s->isNone()));
+        $said = array_values(array_filter($sentences, static fn (self $s): bool => ! $s->isNone()));
 
         return count($said) === 1 ? $said[0] : new self('words.sentences', ['all' => $said]);
     }

@@ -8,7 +8,9 @@ namespace Unionbit\Core\Words;
 final readonly class Quantity
 {
     /** @param  ?int  $decimals  null: as many as it has, six figures at most */
-    private function __construct(public float $value, public Unit $unit, public ?int $decimals) {}
+    private function __construct(public float $value, public Unit $unit, public ?int $decimals)
+    {
+    }
 
     public static function of(float $value, Unit $unit, ?int $decimals = null): self
     {

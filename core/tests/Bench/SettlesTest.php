@@ -32,7 +32,7 @@ function inAtTheEnd(TimeMachine $machine, CallName $call, int $seconds, ?int $un
 function inAtOnce(Circuit $circuit, Setup $setup): array
 {
     $in = array_map(
-        static fn(string $id): string => said($circuit->installation->load($id)->label ?? $id),
+        static fn (string $id): string => said($circuit->installation->load($id)->label ?? $id),
         $circuit->operate($setup)->pulledIn(),
     );
     sort($in);

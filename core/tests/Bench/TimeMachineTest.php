@@ -44,7 +44,7 @@ it('lets a test breaker hold far longer than a fuse', function (float $multiple)
 })->with([1.4, 2.0, 4.0, 8.0]);
 
 it('gets slower as the overload gets smaller', function (): void {
-    $times = array_map(static fn(float $m): ?float => FuseCurve::seconds($m, 0.5), [3.4, 2.6, 2.0, 1.7, 1.4]);
+    $times = array_map(static fn (float $m): ?float => FuseCurve::seconds($m, 0.5), [3.4, 2.6, 2.0, 1.7, 1.4]);
     $sorted = $times;
     sort($sorted);
 
@@ -80,7 +80,7 @@ it('lights the burner after the ignition control, then blows', function (): void
 
 it('runs the strip after its sequencer and the same way twice', function (): void {
     $plan = House::example('air-handler-electric-1h-1c');
-    $run = static fn(): array => (new TimeMachine($plan->circuit(), seed: 3))->run(CallName::Heat1, 200);
+    $run = static fn (): array => (new TimeMachine($plan->circuit(), seed: 3))->run(CallName::Heat1, 200);
     $first = firsts(new TimeMachine($plan->circuit(), seed: 3), CallName::Heat1, 200);
 
     expect($first['strip on'] - $first['strip heat pulled in'])
@@ -94,7 +94,10 @@ it('opens the fuse on a shorted contactor when cooling comes, and the thermostat
     $fault = House::fault($plan, 'contactor-shorted:contactor');
     $first = firsts(new TimeMachine($plan->circuit(), $fault, 7), CallName::Cool1, 500);
     $fuse = array_values(
-        array_filter(array_keys($first), static fn(string $what): bool => str_starts_with($what, 'the 3 A fuse opens')),
+        array_filter(
+            array_keys($first),
+            static fn (string $what): bool => str_starts_with($what, 'the 3 A fuse opens'),
+        ),
     );
 
     expect($fuse)
@@ -115,7 +118,10 @@ it('stops what the float breaks, by itself or by its relay', function (
 ): void {
     $house = SurveyFile::read(
         [
-            'facts' => ['plateLink' => 'in', 'safety' => [['id' => 'float', 'label' => 'float switch', ...$device]]],
+            'facts' => [
+                'plateLink' => 'in',
+                'safety' => [['id' => 'float', 'label' => 'float switch', ...$device]],
+            ],
             'cables' => SurveyFile::write(House::survey())['cables'],
         ],
         House::archetype(),
@@ -165,16 +171,16 @@ it('runs on with the pan full where the float is stuck', function (array $device
 
 it('never opens a bridged fuse, and tells the load on the transformer', function (string $profile): void {
     $plan = House::example('furnace-gas-1h-1c', $profile);
-    $events = static fn(string ...$ids): array => array_column(
+    $events = static fn (string ...$ids): array => array_column(
         (new TimeMachine(
             $plan->circuit(),
-            Fault::together(...array_map(static fn(string $id): Fault => House::fault($plan, $id), $ids)),
+            Fault::together(...array_map(static fn (string $id): Fault => House::fault($plan, $id), $ids)),
             7,
         ))->run(CallName::Fan, 400),
         'what',
     );
-    $opens = static fn(array $whats): array => array_values(
-        array_filter($whats, static fn(mixed $what): bool => str_contains(said($what), 'opens')),
+    $opens = static fn (array $whats): array => array_values(
+        array_filter($whats, static fn (mixed $what): bool => str_contains(said($what), 'opens')),
     );
     $short = $events('conductors-touch:A3~A5');
     $bridged = $events('conductors-touch:A3~A5', 'fuse-bridged:T1.fuse');
@@ -193,7 +199,9 @@ it('lets an intermittent fault come and go', function (): void {
         CallName::Fan,
         400,
     );
-    $pulls = count(array_filter($events, static fn(array $e): bool => said($e['what']) === 'blower relay pulled in'));
+    $pulls = count(
+        array_filter($events, static fn (array $e): bool => said($e['what']) === 'blower relay pulled in'),
+    );
 
     expect($pulls)->toBeGreaterThan(2);
 });

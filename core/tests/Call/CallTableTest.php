@@ -8,7 +8,7 @@ use Unionbit\Core\Call\CallTable;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Tests\Support\House;
 
-$letters = static fn(array $names): array => array_map(static fn(TerminalName $n): string => $n->value, $names);
+$letters = static fn (array $names): array => array_map(static fn (TerminalName $n): string => $n->value, $names);
 
 it('closes what a gas furnace with cooling needs', function (string $call, array $closes) use ($letters): void {
     expect($letters(CallTable::needed(House::archetype())->closes(CallName::from($call))))->toBe($closes);
@@ -22,7 +22,9 @@ it('closes what the thermostat makes of its settings', function (
 ) use ($letters): void {
     $table = CallTable::made(House::profile(House::C_POWERED), new CallSettings($type, $fan));
 
-    expect($table->has(CallName::from($call)) ? $letters($table->closes(CallName::from($call))) : null)->toBe($closes);
+    expect($table->has(CallName::from($call)) ? $letters($table->closes(CallName::from($call))) : null)->toBe(
+        $closes,
+    );
 })->with([
     ['conventional', 'equipment', 'heat-1', ['W1']],
     ['conventional', 'thermostat', 'heat-1', ['W1', 'G']],

@@ -93,7 +93,7 @@ foreach ($tables as $archetype => $calls) {
 
 it('closes what the trade\'s tables say', function (string $archetype, string $call, string $closes): void {
     $table = CallTable::needed(House::archetype($archetype));
-    $names = array_map(static fn(TerminalName $n): string => $n->value, $table->closes(CallName::from($call)));
+    $names = array_map(static fn (TerminalName $n): string => $n->value, $table->closes(CallName::from($call)));
     sort($names);
     $wanted = $closes === '' ? [] : explode(' ', $closes);
     sort($wanted);
@@ -104,22 +104,26 @@ it('closes what the trade\'s tables say', function (string $archetype, string $c
 it('has exactly the calls of its table', function (string $archetype, array $calls): void {
     expect(
         array_map(
-            static fn(CallName $c): string => $c->value,
+            static fn (CallName $c): string => $c->value,
             CallTable::needed(House::archetype($archetype))->calls(),
         ),
     )->toBe($calls);
 })->with(
-    array_map(static fn(string $id, array $calls): array => [$id, array_keys($calls)], array_keys($tables), $tables),
+    array_map(
+        static fn (string $id, array $calls): array => [$id, array_keys($calls)],
+        array_keys($tables),
+        $tables,
+    ),
 );
 
 it('pulls in exactly the right loads in every call of every archetype', function (string $archetype): void {
     $failing = array_filter(
         Simulation::prove(House::example($archetype)),
-        static fn(CallProof $p): bool => !$p->isProved(),
+        static fn (CallProof $p): bool => ! $p->isProved(),
     );
 
     expect(
-        array_map(static fn(CallProof $p): string => $p->call->value . ': ' . joined(' ', $p->problems), $failing),
+        array_map(static fn (CallProof $p): string => $p->call->value.': '.joined(' ', $p->problems), $failing),
     )->toBe([]);
 })->with(House::ids('equipment'));
 
@@ -185,7 +189,7 @@ it('closes with the right settings what the equipment needs, as far as the plate
     foreach (House::ids('equipment') as $id) {
         $archetype = House::archetype($id);
         $thermostat = House::profile($profile);
-        if ($archetype->heatPump !== null && !$thermostat->heatPump) {
+        if ($archetype->heatPump !== null && ! $thermostat->heatPump) {
             continue;
         }
         $needed = CallTable::needed($archetype);
@@ -204,8 +208,8 @@ it('closes with the right settings what the equipment needs, as far as the plate
         }
         expect(
             array_diff(
-                array_map(static fn(CallName $c): string => $c->value, $made->calls()),
-                array_map(static fn(CallName $c): string => $c->value, $needed->calls()),
+                array_map(static fn (CallName $c): string => $c->value, $made->calls()),
+                array_map(static fn (CallName $c): string => $c->value, $needed->calls()),
             ),
         )->toBe([], $id);
     }

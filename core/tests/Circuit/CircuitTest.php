@@ -16,7 +16,9 @@ use Unionbit\Core\Tests\Support\House;
 use Unionbit\Core\Wiring\End;
 
 it('pulls in exactly the loads of each call', function (array $closed, array $loads): void {
-    expect(House::plan()->circuit()->operate(Setup::calling(...$closed))->pulledIn())->toEqualCanonicalizing($loads);
+    expect(House::plan()->circuit()->operate(Setup::calling(...$closed))->pulledIn())->toEqualCanonicalizing(
+        $loads,
+    );
 })->with([
     'idle' => [[], []],
     'fan' => [['G'], ['blower-relay']],
@@ -85,7 +87,7 @@ it('reports a coil between its two limits as buzzing', function (): void {
 });
 
 it('blanks a C-powered thermostat without its common, and no call closes', function (): void {
-    $plan = House::plan(edit: static fn($landing) => $landing->onWall(5, End::free()));
+    $plan = House::plan(edit: static fn ($landing) => $landing->onWall(5, End::free()));
     $point = $plan->circuit()->operate(Setup::calling('Y1', 'G'));
 
     expect($point->thermostatUp)->toBeFalse()->and($point->pulledIn())->toBe([]);
@@ -106,7 +108,7 @@ it('finds the cycle of a thermostat whose supply sags when it calls', function (
 });
 
 it('kills one family of calls with the link out', function (array $closed, array $loads): void {
-    $plan = House::plan(edit: static fn($landing) => $landing->withLink(false));
+    $plan = House::plan(edit: static fn ($landing) => $landing->withLink(false));
 
     expect($plan->circuit()->operate(Setup::calling(...$closed))->pulledIn())->toBe($loads);
 })->with([

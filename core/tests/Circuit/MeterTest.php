@@ -9,7 +9,13 @@ use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Tests\Support\House;
 use Unionbit\Core\Wiring\End;
 
-it('explains volts by their path', function (Setup $setup, string $a, string $b, float $nominal, string $reason): void {
+it('explains volts by their path', function (
+    Setup $setup,
+    string $a,
+    string $b,
+    float $nominal,
+    string $reason,
+): void {
     $reading = (new Meter(House::plan()->circuit()))->volts($setup, $a, $b);
 
     expect($reading->nominal)
@@ -49,11 +55,17 @@ it('explains volts by their path', function (Setup $setup, string $a, string $b,
     ],
     'through the link' => [Setup::calling('W1'), 'wall.Rc', 'wall.W1', 0.0, 'Rc–Rh link and the closed W1 switch'],
     'at the load' => [Setup::calling('Y1', 'G'), 'outdoor.Y', 'outdoor.C', 25.8, 'outdoor 1 red'],
-    'open fuse' => [Setup::calling()->with(new Opened('T1.fuse')), 'wall.Rc', 'wall.C', 0.0, 'The 3 A fuse is open'],
+    'open fuse' => [
+        Setup::calling()->with(new Opened('T1.fuse')),
+        'wall.Rc',
+        'wall.C',
+        0.0,
+        'The 3 A fuse is open',
+    ],
 ]);
 
 it('says that a C screw without a conductor floats, and what to read instead of the ghost', function (): void {
-    $plan = House::plan(edit: static fn($landing) => $landing->onWall(5, End::free()));
+    $plan = House::plan(edit: static fn ($landing) => $landing->onWall(5, End::free()));
     $reading = (new Meter($plan->circuit()))->volts(Setup::calling()->faceOff(), 'wall.Rc', 'wall.C');
 
     expect($reading->floating)

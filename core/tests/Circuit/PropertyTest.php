@@ -24,7 +24,7 @@ use Unionbit\Core\Wiring\Landing;
 function randomHouse(int $seed): array
 {
     mt_srand($seed);
-    $pick = static fn(array $from): mixed => $from[mt_rand(0, count($from) - 1)];
+    $pick = static fn (array $from): mixed => $from[mt_rand(0, count($from) - 1)];
     $archetype = House::archetype($pick(House::ids('equipment')));
     $profile = House::profile($pick(House::ids('thermostats')));
     $gauge = $pick([18, 20, 22, 24]);
@@ -39,7 +39,7 @@ function randomHouse(int $seed): array
     $build = static function (callable $renumber) use ($example, $profile, $gauge, $va): Circuit {
         $wall = $example->wallCable() ?? throw new LogicException('no wall cable');
         $conductors = array_map(
-            static fn(Conductor $c): Conductor => new Conductor(
+            static fn (Conductor $c): Conductor => new Conductor(
                 $renumber($c->number),
                 $c->colour,
                 $c->near,
@@ -48,7 +48,9 @@ function randomHouse(int $seed): array
             ),
             $wall->conductors,
         );
-        $cable = (new Cable($wall->id, $wall->from, $wall->to, $gauge, $wall->feet, []))->withConductors($conductors);
+        $cable = (new Cable($wall->id, $wall->from, $wall->to, $gauge, $wall->feet, []))->withConductors(
+            $conductors,
+        );
         $house = new Installation(
             $example->archetype,
             new Facts(lineVolts: 120.0, tapVolts: 120.0, transformerVa: $va),
@@ -57,7 +59,7 @@ function randomHouse(int $seed): array
 
         // Landed as the first numbering was: on a plate with one hot, which of two hots lands is a matter of order.
         $landing = LetterToLetter::landing($example, $profile);
-        $moved = static fn(array $ends): array => array_combine(
+        $moved = static fn (array $ends): array => array_combine(
             array_map($renumber, array_keys($ends)),
             array_values($ends),
         );
@@ -74,7 +76,7 @@ function randomHouse(int $seed): array
 
 it('obeys Kirchhoff, Ohm and common sense on random houses', function (int $seed): void {
     [$build, $setup] = randomHouse($seed);
-    $house = $build(static fn(int $n): int => $n);
+    $house = $build(static fn (int $n): int => $n);
     $point = $house->operate($setup);
 
     // Kirchhoff's current law at every point, the reference's 1 nS included.
@@ -106,7 +108,7 @@ it('obeys Kirchhoff, Ohm and common sense on random houses', function (int $seed
 
     // Which number a conductor has changes no reading at a screw.
     $count = count($house->installation->wallCable()->conductors);
-    $turned = $build(static fn(int $n): int => $count + 1 - $n)->operate($setup);
+    $turned = $build(static fn (int $n): int => $count + 1 - $n)->operate($setup);
     foreach ($house->profile->terminals as $terminal) {
         if ($point->netlist->joins($terminal->point(), $common)) {
             expect($turned->phasors->magnitude($terminal->point(), $common))->toEqualWithDelta(

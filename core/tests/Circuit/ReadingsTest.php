@@ -19,9 +19,9 @@ function inCall(Plan $plan, string $call): Setup
 {
     $name = CallName::from($call);
 
-    return Setup::calling(...CallTable::needed($plan->installation->archetype)->printed($name, $plan->profile))->inMode(
-        $name->mode(),
-    );
+    return Setup::calling(
+        ...CallTable::needed($plan->installation->archetype)->printed($name, $plan->profile),
+    )->inMode($name->mode());
 }
 
 it('reads ohms with the power off as the trade knows them', function (
@@ -94,7 +94,14 @@ it('reads ohms with the power off as the trade knows them', function (
         45.05,
         'the gas valve',
     ],
-    'the outdoor valve itself' => ['heat-pump-b-1c-1aux', [], 'outdoor.B', 'outdoor.C', 17.05, 'the reversing valve'],
+    'the outdoor valve itself' => [
+        'heat-pump-b-1c-1aux',
+        [],
+        'outdoor.B',
+        'outdoor.C',
+        17.05,
+        'the reversing valve',
+    ],
 ]);
 
 it('shows over-limit where nothing connects', function (array $lift, string $a, string $b): void {
@@ -155,7 +162,15 @@ it('reads volts in each call as the trade knows them', function (
         26.5,
         'Aux switch and the defrost relay\'s W contact, which are open',
     ],
-    'open call to C: nothing' => ['heat-pump-o-2c-2aux', 'cool-2', 'wall.Aux', 'wall.C', 0.0, 0.3, 'No source between'],
+    'open call to C: nothing' => [
+        'heat-pump-o-2c-2aux',
+        'cool-2',
+        'wall.Aux',
+        'wall.C',
+        0.0,
+        0.3,
+        'No source between',
+    ],
     'O open in heating' => [
         'heat-pump-o-1c-1aux',
         'heat-1',
@@ -165,7 +180,15 @@ it('reads volts in each call as the trade knows them', function (
         26.5,
         "O/B switch and the defrost relay's valve feed, which are open",
     ],
-    'B closed in heating' => ['heat-pump-b-1c-1aux', 'heat-1', 'wall.Rc', 'wall.O/B', 0.0, 0.1, 'closed O/B switch'],
+    'B closed in heating' => [
+        'heat-pump-b-1c-1aux',
+        'heat-1',
+        'wall.Rc',
+        'wall.O/B',
+        0.0,
+        0.1,
+        'closed O/B switch',
+    ],
     'defrost: Aux fed backwards' => [
         'heat-pump-o-1c-1aux',
         'defrost',
@@ -268,15 +291,18 @@ it('reads volts in each call as the trade knows them', function (
     ],
 ]);
 
-it('floats where a common of one transformer is read against the hot of another that nothing joins', function (): void {
-    $reading = (new Meter(House::example('furnace-oil-own-transformer-1c')->circuit()))->volts(
-        Setup::calling(),
-        'wall.Rh',
-        'wall.C',
-    );
+it(
+    'floats where a common of one transformer is read against the hot of another that nothing joins',
+    function (): void {
+        $reading = (new Meter(House::example('furnace-oil-own-transformer-1c')->circuit()))->volts(
+            Setup::calling(),
+            'wall.Rh',
+            'wall.C',
+        );
 
-    expect($reading->floating)->toBeTrue()->and($reading->reason)->toContain('floats');
-});
+        expect($reading->floating)->toBeTrue()->and($reading->reason)->toContain('floats');
+    },
+);
 
 it('clamps what each load adds', function (string $archetype, string $call, string $tip, float $amps): void {
     $plan = House::example($archetype);

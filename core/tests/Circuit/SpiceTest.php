@@ -49,7 +49,7 @@ function agreesWithSpice(OperatingPoint $point, string $title): int
             continue;
         }
         $common = $theirs[$written['nodes'][$winding->b]];
-        foreach ($point->netlist->region($winding->b, static fn(Element $e): bool => !$e->isOpen()) as $id => $_) {
+        foreach ($point->netlist->region($winding->b, static fn (Element $e): bool => ! $e->isOpen()) as $id => $_) {
             $node = $theirs[$written['nodes'][$id]] ?? null;
             if ($node === null) {
                 continue;
@@ -96,7 +96,7 @@ it('agrees with it for every archetype and call, healthy and with a spread of fa
     $wires = array_values(
         array_filter(
             array_keys($circuit->netlist(Setup::calling())->elements),
-            static fn(string $id): bool => str_ends_with($id, '.h1'),
+            static fn (string $id): bool => str_ends_with($id, '.h1'),
         ),
     );
     $compared = 0;
@@ -109,8 +109,7 @@ it('agrees with it for every archetype and call, healthy and with a spread of fa
                 'healthy' => [],
                 "{$one} open" => [new Opened("{$one}.h1")],
                 "{$one} touches {$next}" => [new Touching("{$one}.mid", "{$next}.mid")],
-            ]
-            as $name => $edits
+            ] as $name => $edits
         ) {
             $compared += agreesWithSpice(
                 $circuit->operate($setup->with(...$edits)),
@@ -127,7 +126,9 @@ it('agrees with it for every kind of thermostat', function (string $profile): vo
     $table = CallTable::needed($plan->installation->archetype);
     foreach ($table->calls() as $call) {
         agreesWithSpice(
-            $plan->circuit()->operate(Setup::calling(...$table->printed($call, $plan->profile))->inMode($call->mode())),
+            $plan
+                ->circuit()
+                ->operate(Setup::calling(...$table->printed($call, $plan->profile))->inMode($call->mode())),
             "{$profile}, {$call->value}",
         );
     }
@@ -138,17 +139,21 @@ it('agrees with it for a kit\'s adapter on a shared conductor', function (): voi
     $wall = $house->wallCable() ?? throw new LogicException('no wall cable');
     $short = $house->withCable(
         $wall->withConductors(
-            array_values(array_filter($wall->conductors, static fn(Conductor $c): bool => $c->near->terminal !== 'C')),
+            array_values(
+                array_filter($wall->conductors, static fn (Conductor $c): bool => $c->near->terminal !== 'C'),
+            ),
         ),
     );
     $plan = array_values(
         array_filter(
             Planner::of($short, House::profile('c-powered-shared-kit-2h-2c'))->offered,
-            static fn(PlanOffer $c): bool => $c->codes() === ['WO04'],
+            static fn (PlanOffer $c): bool => $c->codes() === ['WO04'],
         ),
     )[0]->plan;
     foreach (Simulation::setups($plan) as $call => $setup) {
-        foreach ([[], [new Opened('kit-g')], [new Opened('A' . $plan->landing->on('K')[0] . '.h1')]] as $n => $edits) {
+        foreach (
+            [[], [new Opened('kit-g')], [new Opened('A'.$plan->landing->on('K')[0].'.h1')]] as $n => $edits
+        ) {
             expect(
                 agreesWithSpice($plan->circuit()->operate($setup->with(...$edits)), "kit, {$call}, {$n}"),
             )->toBeGreaterThan(10);

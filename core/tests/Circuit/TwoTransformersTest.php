@@ -20,7 +20,13 @@ function twoSupplies(bool $bonded, string $phase, bool $link = false): Circuit
     $example = ExampleHouse::of(House::archetype('boiler-zone-valve-1c'));
     $house = new Installation(
         $example->archetype,
-        new Facts(lineVolts: 120.0, tapVolts: 120.0, commonBonded: $bonded, secondBonded: $bonded, secondPhase: $phase),
+        new Facts(
+            lineVolts: 120.0,
+            tapVolts: 120.0,
+            commonBonded: $bonded,
+            secondBonded: $bonded,
+            secondPhase: $phase,
+        ),
         $example->cables,
     );
     $profile = House::profile('c-powered-3h-2c');
@@ -103,10 +109,18 @@ it('does nothing at the first touch of the cabinet where no common is bonded, an
     $profile = House::profile('c-powered-1h-1c');
     $circuit = new Circuit($house, $profile, LetterToLetter::landing($house, $profile));
     // The cabinet of an unbonded unit is a point of its own: two conductors that touch it touch each other.
-    $edits = $bonded ? [new Touching('A1.mid', 'cabinet')] : ($touches === 2 ? [new Touching('A1.mid', 'A5.mid')] : []);
+    $edits = $bonded
+        ? [new Touching('A1.mid', 'cabinet')]
+        : ($touches === 2
+            ? [new Touching('A1.mid', 'A5.mid')]
+            : []);
 
     expect($circuit->operate(Setup::calling()->with(...$edits))->openFuses !== [])->toBe($blows);
-})->with(['bonded, one' => [true, 1, true], 'unbonded, one' => [false, 1, false], 'unbonded, two' => [false, 2, true]]);
+})->with([
+    'bonded, one' => [true, 1, true],
+    'unbonded, one' => [false, 1, false],
+    'unbonded, two' => [false, 2, true],
+]);
 
 it('mentions the second stable state: out from cold, in if it was in', function (): void {
     $circuit = House::plan()->circuit();

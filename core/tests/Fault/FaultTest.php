@@ -40,7 +40,12 @@ it('shows what the trade sees', function (string $archetype, string $id, string 
         'cool-1',
         ['blower' => true, 'outdoor-unit' => false],
     ],
-    'R touches G: blower without a call' => ['furnace-gas-1h-1c', 'conductors-touch:A1~A3', 'idle', ['blower' => true]],
+    'R touches G: blower without a call' => [
+        'furnace-gas-1h-1c',
+        'conductors-touch:A1~A3',
+        'idle',
+        ['blower' => true],
+    ],
     'pressure switch open' => [
         'furnace-gas-1h-2c',
         'pressure-open:pressure',
@@ -186,7 +191,7 @@ it(
         $circuit = $plan->circuit();
         $noFan = House::fault($plan, 'fan-setting');
         $both = Fault::together($noFan, House::fault($plan, 'fan-jumper'));
-        $seen = static fn(Fault $fault): array => Observables::of(
+        $seen = static fn (Fault $fault): array => Observables::of(
             $circuit,
             $circuit->operate(FaultedCall::setup($circuit, CallName::Heat1, $fault)),
             $fault,
@@ -212,7 +217,7 @@ it('refuses an effect that it does not know instead of doing nothing', function 
     ];
 
     expect(
-        fn() => FaultCatalogue::read(['faults' => [$entry]])->of(House::example('furnace-gas-1h')->circuit()),
+        fn () => FaultCatalogue::read(['faults' => [$entry]])->of(House::example('furnace-gas-1h')->circuit()),
     )->toThrow(refusing('/faults/0/effect/do: is "none"'));
 });
 
@@ -231,26 +236,29 @@ it('has shorted turns that read nearly good ohms and never pull', function (): v
         ->toBeGreaterThan(2.0);
 });
 
-it('applies every entry of the catalogue to some house, and solves every fault of every archetype', function (): void {
-    $met = [];
-    foreach (House::ids('equipment') as $archetype) {
-        $plan = House::example($archetype);
-        $circuit = $plan->circuit();
-        $calls = CallTable::needed($plan->installation->archetype)->calls();
-        foreach (House::faults()->of($circuit) as $index => $fault) {
-            $met[$fault->entry] = true;
-            $circuit->operate(FaultedCall::setup($circuit, $calls[$index % count($calls)], $fault));
-            expect($fault->title)->not->toBe('');
+it(
+    'applies every entry of the catalogue to some house, and solves every fault of every archetype',
+    function (): void {
+        $met = [];
+        foreach (House::ids('equipment') as $archetype) {
+            $plan = House::example($archetype);
+            $circuit = $plan->circuit();
+            $calls = CallTable::needed($plan->installation->archetype)->calls();
+            foreach (House::faults()->of($circuit) as $index => $fault) {
+                $met[$fault->entry] = true;
+                $circuit->operate(FaultedCall::setup($circuit, $calls[$index % count($calls)], $fault));
+                expect($fault->title)->not->toBe('');
+            }
         }
-    }
-    // A float switch is not part of an archetype, the survey adds it; a kit's adapter comes with a plan.
-    expect(array_values(array_diff(House::faults()->ids(), array_keys($met))))->toBe([
-        'kit-contact-open',
-        'float-open',
-        'float-stuck',
-        'float-connector',
-    ]);
-});
+        // A float switch is not part of an archetype, the survey adds it; a kit's adapter comes with a plan.
+        expect(array_values(array_diff(House::faults()->ids(), array_keys($met))))->toBe([
+            'kit-contact-open',
+            'float-open',
+            'float-stuck',
+            'float-connector',
+        ]);
+    },
+);
 
 it('gives with updates of one factorisation what a new factorisation gives', function (string $archetype): void {
     $plan = House::example($archetype);
@@ -263,7 +271,7 @@ it('gives with updates of one factorisation what a new factorisation gives', fun
         $point = $circuit->operate(FaultedCall::setup($circuit, $calls[$index % count($calls)], $fault));
         $anew = Network::ac($point->netlist)->solve();
         foreach ($point->netlist->elements as $element) {
-            if (!$element->isOpen()) {
+            if (! $element->isOpen()) {
                 expect(
                     abs(
                         $point->phasors->magnitude($element->a, $element->b) -
@@ -280,8 +288,9 @@ it('blows at once with C on an R screw', function (): void {
     $circuit = $plan->circuit();
 
     expect(
-        $circuit->operate(FaultedCall::setup($circuit, CallName::Idle, House::fault($plan, 'c-on-r:A5.near>wall.Rc')))
-            ->openFuses,
+        $circuit->operate(
+            FaultedCall::setup($circuit, CallName::Idle, House::fault($plan, 'c-on-r:A5.near>wall.Rc')),
+        )->openFuses,
     )->toBe(['T1']);
 });
 
@@ -296,7 +305,9 @@ it('finds spare ends and float switches where the survey has them', function ():
     );
     $with = new Plan($house, $plan->profile, $plan->landing);
     $circuit = $with->circuit();
-    $point = $circuit->operate(FaultedCall::setup($circuit, CallName::Cool1, House::fault($with, 'float-open:float')));
+    $point = $circuit->operate(
+        FaultedCall::setup($circuit, CallName::Cool1, House::fault($with, 'float-open:float')),
+    );
 
     expect($point->pulledIn())
         ->toBe(['blower-relay'])

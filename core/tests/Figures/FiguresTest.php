@@ -23,7 +23,7 @@ function figure(string $key, array $given, ?string $archetype = null): array
     $lines = said($result->lines);
 
     return [
-        'lines' => array_column(array_map(static fn(array $l): array => [$l['label'], $l['value']], $lines), 1, 0),
+        'lines' => array_column(array_map(static fn (array $l): array => [$l['label'], $l['value']], $lines), 1, 0),
         'tone' => $result->tone,
         'verdict' => said($result->verdict),
     ];
@@ -58,7 +58,8 @@ it('agrees with examples worked out by hand', function (
         0.001,
         'verd',
     ],
-    // Contactor at rest 30 VA at 0.75: 19.2 Ω = 14.4 + j12.7. 26.88 × 19.2 ÷ |14.4 + 1.728 + 1.278 + j12.7| = 516.1 ÷ 21.55
+    // Contactor at rest 30 VA at 0.75: 19.2 Ω = 14.4 + j12.7. 26.88 × 19.2 ÷ |14.4 + 1.728 + 1.278 + j12.7| = 516.1 ÷
+    // 21.55
     'at the coil at rest 23.95 V' => [
         'voltage-drop',
         ['feet' => 100, 'gauge' => 18, 'rating' => 40],
@@ -67,7 +68,8 @@ it('agrees with examples worked out by hand', function (
         0.05,
         'verd',
     ],
-    // 26.88 × 19.2 ÷ 18 = 28.67 Ω; √(28.67² − 12.7²) = 25.71; less 14.4 and 1.728 leaves 9.58 Ω ÷ (2 × 0.02567) = 186.6 ft
+    // 26.88 × 19.2 ÷ 18 = 28.67 Ω; √(28.67² − 12.7²) = 25.71; less 14.4 and 1.728 leaves 9.58 Ω ÷ (2 × 0.02567) =
+    // 186.6 ft
     'longest run on 24 AWG 186.6 ft' => [
         'voltage-drop',
         ['feet' => 300, 'gauge' => 24, 'rating' => 40],
@@ -192,7 +194,7 @@ it('names input, value and what is allowed, and waits for what is missing', func
 
     expect(Figures::values($figure, [], null))
         ->toBeNull()
-        ->and(fn(): ?array => Figures::values($figure, ['measured' => -3], null))
+        ->and(fn (): ?array => Figures::values($figure, ['measured' => -3], null))
         ->toThrow(refusing('/measured: is -3; allowed: measured; 99999 for over limit from 0 to 99,999 Ω'));
 });
 
@@ -200,7 +202,7 @@ it('fills from the house and follows its circuit', function (): void {
     $plan = House::example('dual-fuel-o-2c-2h');
     $load = figure('transformer-load', [], 'dual-fuel-o-2c-2h');
 
-    expect(array_filter(array_keys($load['lines']), static fn(string $l): bool => str_contains($l, 'Defrost')))
+    expect(array_filter(array_keys($load['lines']), static fn (string $l): bool => str_contains($l, 'Defrost')))
         ->not->toBe([])
         ->and($load['verdict'])
         ->toContain('% of the rating at most, in')
@@ -217,7 +219,7 @@ it('leaves empty what a house gives and cannot be right, and says so, on every k
     string $archetype,
 ): void {
     $plan = House::example($archetype);
-    $nothing = array_map(static fn(): End => End::free(EndState::Capped), $plan->landing->wall);
+    $nothing = array_map(static fn (): End => End::free(EndState::Capped), $plan->landing->wall);
     $bare = $plan->landed(new Landing($nothing));
     $cable = Figures::named('cable') ?? throw new LogicException('no figure');
     foreach (Figures::all() as $figure) {
@@ -245,7 +247,9 @@ it('finds by the circuit where an overflow switch goes', function (
 ): void {
     $ways = array_column(OverflowPlacement::ways(House::example($archetype, $profile)), null, 'key');
 
-    expect(array_values(array_filter($ways, static fn(array $w): bool => $w['best']))[0]['key'] ?? null)->toBe($best);
+    expect(array_values(array_filter($ways, static fn (array $w): bool => $w['best']))[0]['key'] ?? null)->toBe(
+        $best,
+    );
     foreach ($against as $key => $why) {
         expect($ways[$key]['why'])->toBe($why, $key);
     }
@@ -274,8 +278,8 @@ it('finds by the circuit where an overflow switch goes', function (
         'power-sharing-1h-1c',
         'Y',
         [
-            'Y' =>
-                'the thermostat keeps its power, and heat goes on; it loses its charge while the pan is wet, as it charges through that conductor',
+            'Y' => 'the thermostat keeps its power, and heat goes on; '.
+                'it loses its charge while the pan is wet, as it charges through that conductor',
         ],
     ],
 ]);

@@ -28,7 +28,11 @@ function asked(array $answers, string $archetype = House::FURNACE): array
     return array_column(Interview::of(SurveyFile::read($survey, House::archetype($archetype))), null, 'key');
 }
 
-it('asks what follows from the answers, and nothing else', function (array $answers, array $asks, array $not): void {
+it('asks what follows from the answers, and nothing else', function (
+    array $answers,
+    array $asks,
+    array $not,
+): void {
     $keys = array_keys(asked($answers));
 
     expect($keys)->toContain(...$asks)->and(array_intersect($not, $keys))->toBe([]);
@@ -122,7 +126,12 @@ it('keeps an answer where the circuit reads it, reads it back, and takes it back
     ['secondPhase', 'out', 'out', 'Out of phase'],
     ['wire', 'stranded', 'stranded', 'Stranded'],
     ['outdoor', 'reverses', 'reverses', 'It is a heat pump'],
-    ['evidence', ['valve', 'plate'], ['valve', 'plate'], 'reversing valve and accumulator and its nameplate says so'],
+    [
+        'evidence',
+        ['valve', 'plate'],
+        ['valve', 'plate'],
+        'reversing valve and accumulator and its nameplate says so',
+    ],
     ['fuseMarked', 5, 5.0, '5 A'],
     ['history', 'new board in spring', 'new board in spring', 'new board in spring'],
 ]);
@@ -132,7 +141,7 @@ it('refuses an answer with its place, its value and what is allowed', function (
     mixed $value,
     string $says,
 ): void {
-    expect(fn() => Interview::put(SurveyFile::write(House::survey()), $key, $value))->toThrow(refusing($says));
+    expect(fn () => Interview::put(SurveyFile::write(House::survey()), $key, $value))->toThrow(refusing($says));
 })->with([
     ['colour', 'red', '/key: is "colour"; allowed: outdoor'],
     ['outdoor', 'melts', '/outdoor: is "melts"; allowed: none, cools, reverses'],
@@ -161,7 +170,12 @@ it('suggests from the letters of a plate, with the letters and what to check', f
 })->with([
     [['R', 'Y', 'G', 'W', 'O', 'C'], 'Likely a heat pump', 'O', ['outdoor' => 'reverses', 'valve' => 'O']],
     [['R', 'Y', 'G', 'B', 'C'], 'B: a reversing valve energised in heating, or the common', 'B', []],
-    [['R', 'Y', 'G', 'O', 'B'], 'A plate for either valve: O and B side by side', 'O, B', ['outdoor' => 'reverses']],
+    [
+        ['R', 'Y', 'G', 'O', 'B'],
+        'A plate for either valve: O and B side by side',
+        'O, B',
+        ['outdoor' => 'reverses'],
+    ],
     [['R', 'Y', 'Y2', 'G', 'O', 'W2', 'C'], 'Two compressor stages', 'Y2', ['coolStages' => '2']],
     [['R', 'W'], 'Heat only: furnace, boiler or zone valve', 'W', ['outdoor' => 'none']],
     [['R', 'W', 'Y'], 'Heating and cooling without a fan conductor', 'W, Y', ['outdoor' => 'cools']],
@@ -199,7 +213,7 @@ it(
         expect(PlateRecognition::suggest([]))->toBe([]);
         foreach (House::ids('equipment') as $id) {
             $letters = array_map(
-                static fn($c): string => (string) $c->near->terminal,
+                static fn ($c): string => (string) $c->near->terminal,
                 ExampleHouse::of(House::archetype($id))->wallCable()->conductors ?? [],
             );
             foreach (PlateRecognition::suggest($letters) as $suggestion) {
@@ -297,7 +311,7 @@ it(
             ],
         ];
         $house = SurveyFile::read($survey, $archetype)->asPrinted();
-        $ends = array_map(static fn($c): string => said($c->far->label()), $house->wallCable()->conductors ?? []);
+        $ends = array_map(static fn ($c): string => said($c->far->label()), $house->wallCable()->conductors ?? []);
 
         expect($house->archetype->printedAt(Place::Indoor))
             ->toContain('E')
@@ -307,7 +321,7 @@ it(
             ->toBe(['E', 'Y1', 'W', 'L'])
             ->and(
                 array_values(
-                    array_filter(Screening::check($house, []), static fn(Finding $f): bool => $f->code === 'SC12'),
+                    array_filter(Screening::check($house, []), static fn (Finding $f): bool => $f->code === 'SC12'),
                 )[0]->title,
             )
             ->toContain('is on L of the indoor board, which this equipment does not have')

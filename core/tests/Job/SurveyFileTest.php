@@ -47,7 +47,13 @@ it('keeps every field of a conductor through a round trip', function (Conductor 
         ),
     ],
     'cut short' => [
-        new Conductor(8, Colour::Tan, End::free(EndState::CutShort), End::free(EndState::BrokenOff), Evidence::Unknown),
+        new Conductor(
+            8,
+            Colour::Tan,
+            End::free(EndState::CutShort),
+            End::free(EndState::BrokenOff),
+            Evidence::Unknown,
+        ),
     ],
     'a letter nobody knows, kept as written' => [
         new Conductor(9, Colour::Pink, End::landed('q7'), End::free(EndState::Capped), Evidence::ColourOnly),
@@ -55,8 +61,8 @@ it('keeps every field of a conductor through a round trip', function (Conductor 
 ]);
 
 it('refuses bad data with its pointer', function (array $survey, string $pointer): void {
-    expect(fn() => SurveyFile::read($survey, House::archetype()))->toThrow(
-        fn(InvalidData $problem) => expect($problem->pointer)->toBe($pointer),
+    expect(fn () => SurveyFile::read($survey, House::archetype()))->toThrow(
+        fn (InvalidData $problem) => expect($problem->pointer)->toBe($pointer),
     );
 })->with([
     'line volts' => [['facts' => ['lineVolts' => 12]], '/facts/lineVolts'],
@@ -149,11 +155,16 @@ it('makes of the old plate a thermostat that calls nothing, with its own letters
     ],
 ]);
 
-it('says what a survey still needs', function (array $facts, bool $measured, array $open, array $answers = []): void {
+it('says what a survey still needs', function (
+    array $facts,
+    bool $measured,
+    array $open,
+    array $answers = [],
+): void {
     $survey = [...SurveyFile::write(House::survey(facts: $facts)), 'answers' => $answers];
     $items = SurveyProgress::items(SurveyFile::read($survey, House::archetype()), $measured);
 
-    expect(array_column(array_filter($items, static fn(array $i): bool => !$i['done']), 'key'))->toBe($open);
+    expect(array_column(array_filter($items, static fn (array $i): bool => ! $i['done']), 'key'))->toBe($open);
 })->with([
     [
         ['plateLink' => 'unknown'],

@@ -18,8 +18,8 @@ function landed(string $archetype, string $profile): string
     return joined(
         ' ',
         array_map(
-            static fn(Conductor $c): string => $c->far->terminal .
-                '>' .
+            static fn (Conductor $c): string => $c->far->terminal.
+                '>'.
                 ($plan->landing->wall[$c->number]->terminal ?? 'cap'),
             $plan->installation->wallCable()->conductors ?? [],
         ),
@@ -57,16 +57,28 @@ it('lands each conductor on the screw that its equipment end calls for', functio
         'R>Rc C>C Y>Y1 G>G O>O/B W>Aux E>E',
     ],
     'MR06 B on O/B' => ['heat-pump-b-1c-1aux', 'c-powered-3h-2c', 'R>Rc C>C Y>Y1 G>G B>O/B W>Aux'],
-    'MR06 O and B on screws of their own' => ['heat-pump-b-1c-1aux', 'two-hot-o-and-b', 'R>Rc C>cap Y>Y G>G B>B W>Aux'],
+    'MR06 O and B on screws of their own' => [
+        'heat-pump-b-1c-1aux',
+        'two-hot-o-and-b',
+        'R>Rc C>cap Y>Y G>G B>B W>Aux',
+    ],
     'two strips' => ['heat-pump-o-2c-2aux', 'c-powered-3h-2c', 'R>Rc C>C Y1>Y1 Y2>Y2 G>G O>O/B W1>Aux W2>W2'],
-    'dual fuel: the furnace behind Aux' => ['dual-fuel-o-1c-1h', 'c-powered-3h-2c', 'R>Rc C>C Y>Y1 G>G O>O/B W>Aux'],
+    'dual fuel: the furnace behind Aux' => [
+        'dual-fuel-o-1c-1h',
+        'c-powered-3h-2c',
+        'R>Rc C>C Y>Y1 G>G O>O/B W>Aux',
+    ],
     'MR17 no screw for the humidifier' => [
         'dual-fuel-o-2c-2h',
         'c-powered-3h-2c',
         'R>Rc C>C Y1>Y1 Y2>Y2 G>G O>O/B W1>Aux W2>W2 HUM>cap',
     ],
     'MR03 two transformers' => ['boiler-zone-valve-1c', 'c-powered-3h-2c', 'R>Rc C>C Y>Y1 G>G RH>Rh W>W1'],
-    'a heat pump on a plate without a valve screw' => ['heat-pump-o-1c', 'c-powered-1h-1c', 'R>Rc C>C Y>Y1 G>G O>cap'],
+    'a heat pump on a plate without a valve screw' => [
+        'heat-pump-o-1c',
+        'c-powered-1h-1c',
+        'R>Rc C>C Y>Y1 G>G O>cap',
+    ],
     'MR20 a receiver: all capped' => ['furnace-gas-1h-1c', 'radio-pair-receiver', 'R>cap W>cap G>cap Y>cap C>cap'],
     'MR20 two-part: all capped' => ['heat-pump-o-1c', 'two-part-three-conductor', 'R>1 C>2 Y>3 G>cap O>cap'],
     'MR19 converted, letter to letter' => [
@@ -79,12 +91,12 @@ it('lands each conductor on the screw that its equipment end calls for', functio
 it('finds nothing that blocks where every screw is there', function (string $archetype): void {
     $blocking = array_filter(
         MappingRules::check(House::example($archetype)),
-        static fn(Finding $f): bool => $f->severity->blocks(),
+        static fn (Finding $f): bool => $f->severity->blocks(),
     );
 
-    expect(array_map(static fn(Finding $f): string => "{$f->code} " . said($f->title), array_values($blocking)))->toBe(
-        [],
-    );
+    expect(
+        array_map(static fn (Finding $f): string => "{$f->code} ".said($f->title), array_values($blocking)),
+    )->toBe([]);
 })->with(House::ids('equipment'));
 
 it('reports what a plate has no screw for', function (
@@ -94,7 +106,7 @@ it('reports what a plate has no screw for', function (
     string $says,
 ): void {
     $titles = array_map(
-        static fn(Finding $f): string => "{$f->code} " . said($f->title),
+        static fn (Finding $f): string => "{$f->code} ".said($f->title),
         MappingRules::check(House::example($archetype, $profile)),
     );
 
@@ -120,7 +132,7 @@ it('writes a plan and reads it back the same', function (string $archetype): voi
 
 it('reads every profile with its outputs, power and link', function (string $id): void {
     $profile = House::profile($id);
-    $calls = array_filter($profile->terminals, static fn($t): bool => $t->name->isCall());
+    $calls = array_filter($profile->terminals, static fn ($t): bool => $t->name->isCall());
 
     expect($profile)
         ->toBeInstanceOf(Profile::class)
@@ -129,7 +141,10 @@ it('reads every profile with its outputs, power and link', function (string $id)
         ->and($profile->mainHot())
         ->not->toBeNull()
         ->and(
-            array_filter($calls, static fn($t): bool => $profile->terminal((string) $t->hot)?->name->isHot() !== true),
+            array_filter(
+                $calls,
+                static fn ($t): bool => $profile->terminal((string) $t->hot)?->name->isHot() !== true,
+            ),
         )
         ->toBe([]);
 })->with(House::ids('thermostats'));

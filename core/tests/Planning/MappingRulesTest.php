@@ -23,7 +23,7 @@ use Unionbit\Core\Wiring\Landing;
 /** @param  callable(Landing): Landing  $edit */
 function landing(callable $edit): Closure
 {
-    return static fn(Plan $plan): Plan => $plan->landed($edit($plan->landing));
+    return static fn (Plan $plan): Plan => $plan->landed($edit($plan->landing));
 }
 
 function recoloured(int $number, Colour $colour): Closure
@@ -35,7 +35,7 @@ function recoloured(int $number, Colour $colour): Closure
             $plan->installation->withCable(
                 $cable->withConductors(
                     array_map(
-                        static fn(Conductor $c): Conductor => $c->number === $number
+                        static fn (Conductor $c): Conductor => $c->number === $number
                             ? new Conductor($c->number, $colour, $c->near, $c->far, $c->evidence)
                             : $c,
                         $cable->conductors,
@@ -76,7 +76,9 @@ it('finds what is wrong with a landing', function (
     string $says,
 ): void {
     $plan = House::plan($profile, $survey, $edit);
-    $found = array_values(array_filter(MappingRules::check($plan), static fn(Finding $f): bool => $f->code === $code));
+    $found = array_values(
+        array_filter(MappingRules::check($plan), static fn (Finding $f): bool => $f->code === $code),
+    );
 
     expect($found)
         ->not->toBe([], "{$code} says nothing")
@@ -88,7 +90,7 @@ it('finds what is wrong with a landing', function (
     'MR01 the equipment end defines' => [
         House::C_POWERED,
         [],
-        fn(Landing $l) => $l->onWall(4, End::landed('Y1'))->onWall(3, End::landed('G')),
+        fn (Landing $l) => $l->onWall(4, End::landed('Y1'))->onWall(3, End::landed('G')),
         'MR01',
         'error',
         '3 yellow lands on G but is Y at the board',
@@ -96,7 +98,7 @@ it('finds what is wrong with a landing', function (
     'MR01 reaches nothing' => [
         House::C_POWERED,
         [3 => ['far' => ['state' => 'spare']]],
-        fn(Landing $l) => $l->onWall(4, End::landed('G')),
+        fn (Landing $l) => $l->onWall(4, End::landed('G')),
         'MR01',
         'error',
         'reaches nothing at the board',
@@ -104,7 +106,7 @@ it('finds what is wrong with a landing', function (
     'MR01 no such screw' => [
         House::BATTERY,
         [],
-        fn(Landing $l) => $l->onWall(5, End::landed('C')),
+        fn (Landing $l) => $l->onWall(5, End::landed('C')),
         'MR01',
         'error',
         'which the new plate does not have',
@@ -112,7 +114,7 @@ it('finds what is wrong with a landing', function (
     'MR02 link out kills heating' => [
         House::C_POWERED,
         [],
-        fn(Landing $l) => $l->withLink(false),
+        fn (Landing $l) => $l->withLink(false),
         'MR02',
         'error',
         'Rh has no hot',
@@ -121,7 +123,7 @@ it('finds what is wrong with a landing', function (
     'MR02 no R at all' => [
         House::C_POWERED,
         [],
-        fn(Landing $l) => $l->onWall(1, End::free(EndState::Capped)),
+        fn (Landing $l) => $l->onWall(1, End::free(EndState::Capped)),
         'MR02',
         'error',
         'No R lands',
@@ -129,7 +131,7 @@ it('finds what is wrong with a landing', function (
     'MR04 common on a hot, link in: the fuse opens' => [
         House::C_POWERED,
         [],
-        fn(Landing $l) => $l->onWall(5, End::landed('Rh')),
+        fn (Landing $l) => $l->onWall(5, End::landed('Rh')),
         'MR04',
         'stop',
         'The 3 A fuse opens',
@@ -137,7 +139,7 @@ it('finds what is wrong with a landing', function (
     'MR04 common on Rh, link out: heating dead' => [
         House::BATTERY,
         [],
-        fn(Landing $l) => $l->onWall(5, End::landed('Rh'))->onWall(1, End::landed('Rc'))->withLink(false),
+        fn (Landing $l) => $l->onWall(5, End::landed('Rh'))->onWall(1, End::landed('Rc'))->withLink(false),
         'MR04',
         'error',
         'W close to the common instead of the hot',
@@ -145,7 +147,7 @@ it('finds what is wrong with a landing', function (
     'MR04 needed and missing' => [
         House::C_POWERED,
         [],
-        fn(Landing $l) => $l->onWall(5, End::free(EndState::Capped)),
+        fn (Landing $l) => $l->onWall(5, End::free(EndState::Capped)),
         'MR04',
         'error',
         'needs C and none lands',
@@ -169,7 +171,7 @@ it('finds what is wrong with a landing', function (
     'MR13 two on one screw' => [
         House::C_POWERED,
         [],
-        fn(Landing $l) => $l->onWall(4, End::landed('Y1')),
+        fn (Landing $l) => $l->onWall(4, End::landed('Y1')),
         'MR13',
         'error',
         '3 yellow and 4 green on Y1',
@@ -185,7 +187,7 @@ it('finds what is wrong with a landing', function (
     'MR14 bare spare' => [
         House::C_POWERED,
         [],
-        fn(Landing $l) => $l->onWall(5, End::free(EndState::Spare)),
+        fn (Landing $l) => $l->onWall(5, End::free(EndState::Spare)),
         'MR14',
         'warning',
         '5 blue',
@@ -193,7 +195,7 @@ it('finds what is wrong with a landing', function (
     'MR14 cut short' => [
         House::BATTERY,
         [],
-        fn(Landing $l) => $l->onWall(5, End::free(EndState::CutShort)),
+        fn (Landing $l) => $l->onWall(5, End::free(EndState::CutShort)),
         'MR14',
         'warning',
         'not capped',
@@ -202,11 +204,11 @@ it('finds what is wrong with a landing', function (
 
 it('lands letter to letter without a finding that blocks, and proves every call', function (string $profile): void {
     $plan = House::plan($profile);
-    $blocking = array_filter(MappingRules::check($plan), static fn(Finding $f): bool => $f->severity->blocks());
+    $blocking = array_filter(MappingRules::check($plan), static fn (Finding $f): bool => $f->severity->blocks());
 
     expect($blocking)
         ->toBe([])
-        ->and(array_filter(Simulation::prove($plan), static fn(CallProof $p): bool => !$p->isProved()))
+        ->and(array_filter(Simulation::prove($plan), static fn (CallProof $p): bool => ! $p->isProved()))
         ->toBe([])
         ->and(Simulation::prove($plan))
         ->toHaveCount(4);
@@ -226,7 +228,7 @@ it('follows the equipment end where the old wall labels are swapped', function (
         ->toBe('G')
         ->and(
             array_map(
-                static fn(CallProof $p): bool => $p->isProved(),
+                static fn (CallProof $p): bool => $p->isProved(),
                 Simulation::prove(new Plan($house, $profile, $landing)),
             ),
         )
@@ -235,7 +237,7 @@ it('follows the equipment end where the old wall labels are swapped', function (
 
 it('says why a call of a bad plan is not proved', function (callable $edit, string $call, string $problem): void {
     $proofs = array_column(
-        array_map(static fn(CallProof $p): array => $p->toArray(), Simulation::prove(House::plan(edit: $edit))),
+        array_map(static fn (CallProof $p): array => $p->toArray(), Simulation::prove(House::plan(edit: $edit))),
         null,
         'call',
     );
@@ -243,17 +245,21 @@ it('says why a call of a bad plan is not proved', function (callable $edit, stri
     expect(joined(' ', $proofs[$call]['problems']))->toContain($problem);
 })->with([
     'Y and G swapped' => [
-        fn(Landing $l) => $l->onWall(3, End::landed('G'))->onWall(4, End::landed('Y1')),
+        fn (Landing $l) => $l->onWall(3, End::landed('G'))->onWall(4, End::landed('Y1')),
         'fan',
         'The contactor pulls in and should not',
     ],
-    'no common' => [fn(Landing $l) => $l->onWall(5, End::free(EndState::Capped)), 'idle', 'display is blank'],
-    'common on Rh' => [fn(Landing $l) => $l->onWall(5, End::landed('Rh')), 'idle', '3 A fuse opens'],
-    'W capped' => [fn(Landing $l) => $l->onWall(2, End::free(EndState::Capped)), 'heat-1', 'The gas valve is at rest'],
+    'no common' => [fn (Landing $l) => $l->onWall(5, End::free(EndState::Capped)), 'idle', 'display is blank'],
+    'common on Rh' => [fn (Landing $l) => $l->onWall(5, End::landed('Rh')), 'idle', '3 A fuse opens'],
+    'W capped' => [
+        fn (Landing $l) => $l->onWall(2, End::free(EndState::Capped)),
+        'heat-1',
+        'The gas valve is at rest',
+    ],
 ]);
 
 it('lands the hot last and caps before anything lands', function (): void {
-    $order = array_map(static fn($move): string => $move->key, MoveList::of(House::plan(House::BATTERY)));
+    $order = array_map(static fn ($move): string => $move->key, MoveList::of(House::plan(House::BATTERY)));
 
     expect($order[0])->toBe('link:in')->and($order[1])->toBe('A5:cap')->and(end($order))->toBe('A1:Rh');
 });
@@ -266,19 +272,19 @@ it('MR03 keeps two transformers apart, also where no meter would tell', function
     $plan = House::example('boiler-zone-valve-1c', $profile);
     $found = array_filter(
         MappingRules::check(new Plan($plan->installation, $plan->profile, $edit($plan->landing))),
-        static fn(Finding $f): bool => $f->code === 'MR03',
+        static fn (Finding $f): bool => $f->code === 'MR03',
     );
 
-    expect(array_values(array_map(static fn(Finding $f): string => said($f->title), $found)))->toBe($says);
+    expect(array_values(array_map(static fn (Finding $f): string => said($f->title), $found)))->toBe($says);
 })->with([
-    'apart' => ['c-powered-3h-2c', fn(Landing $l) => $l, []],
-    'link in' => ['c-powered-3h-2c', fn(Landing $l) => $l->withLink(true), ['Link in on two transformers']],
+    'apart' => ['c-powered-3h-2c', fn (Landing $l) => $l, []],
+    'link in' => ['c-powered-3h-2c', fn (Landing $l) => $l->withLink(true), ['Link in on two transformers']],
     'crossed' => [
         'c-powered-3h-2c',
-        fn(Landing $l) => $l->onWall(1, End::landed('Rh'))->onWall(5, End::landed('Rc')),
+        fn (Landing $l) => $l->onWall(1, End::landed('Rh'))->onWall(5, End::landed('Rc')),
         ['1 red brings the wrong hot to Rh', '5 white brings the wrong hot to Rc'],
     ],
-    'one hot screw' => ['solid-state-1h-1c', fn(Landing $l) => $l, ['One hot screw for two transformers']],
+    'one hot screw' => ['solid-state-1h-1c', fn (Landing $l) => $l, ['One hot screw for two transformers']],
 ]);
 
 it('knows the rules for heat pumps, stages, colours, accessories and outputs elsewhere', function (
@@ -291,7 +297,9 @@ it('knows the rules for heat pumps, stages, colours, accessories and outputs els
 ): void {
     $plan = House::example($archetype, $profile);
     $plan = $edit === null ? $plan : $edit($plan);
-    $found = array_values(array_filter(MappingRules::check($plan), static fn(Finding $f): bool => $f->code === $code));
+    $found = array_values(
+        array_filter(MappingRules::check($plan), static fn (Finding $f): bool => $f->code === $code),
+    );
 
     expect($found)
         ->not->toBe([], "{$code} says nothing")
@@ -299,13 +307,13 @@ it('knows the rules for heat pumps, stages, colours, accessories and outputs els
             joined(
                 "\n",
                 array_map(
-                    static fn(Finding $f): string => "{$f->severity->value}: " .
+                    static fn (Finding $f): string => "{$f->severity->value}: ".
                         joined(' ', [$f->title, $f->meaning, $f->action]),
                     $found,
                 ),
             ),
         )
-        ->toContain($severity . ': ')
+        ->toContain($severity.': ')
         ->toContain($says);
 })->with([
     'MR05 nothing reverses' => [
@@ -319,7 +327,7 @@ it('knows the rules for heat pumps, stages, colours, accessories and outputs els
     'MR05 on the valve screw' => [
         'furnace-gas-1h-1c',
         'c-powered-3h-2c',
-        landing(static fn(Landing $l) => $l->onWall(5, End::landed('O/B'))),
+        landing(static fn (Landing $l) => $l->onWall(5, End::landed('O/B'))),
         'MR05',
         'error',
         'nothing reverses here',
@@ -335,7 +343,7 @@ it('knows the rules for heat pumps, stages, colours, accessories and outputs els
     'MR06 valve on another screw' => [
         'heat-pump-o-1c',
         'c-powered-3h-2c',
-        landing(static fn(Landing $l) => $l->onWall(5, End::landed('Y2'))),
+        landing(static fn (Landing $l) => $l->onWall(5, End::landed('Y2'))),
         'MR06',
         'error',
         'is the reversing valve and lands on Y2',
@@ -351,7 +359,7 @@ it('knows the rules for heat pumps, stages, colours, accessories and outputs els
     'MR07 tied' => [
         'heat-pump-o-2c-1aux',
         'c-powered-3h-2c',
-        landing(static fn(Landing $l) => $l->withJumper(new Jumper(Place::Wall, 'E', 'Aux', 'tie'))),
+        landing(static fn (Landing $l) => $l->withJumper(new Jumper(Place::Wall, 'E', 'Aux', 'tie'))),
         'MR07',
         'good',
         'reaches the one heat input',
@@ -359,7 +367,7 @@ it('knows the rules for heat pumps, stages, colours, accessories and outputs els
     'MR07 its own relay: apart' => [
         'heat-pump-o-1c-1aux-e-relay',
         'c-powered-3h-2c',
-        landing(static fn(Landing $l) => $l->withJumper(new Jumper(Place::Wall, 'Aux', 'E', 'tie'))),
+        landing(static fn (Landing $l) => $l->withJumper(new Jumper(Place::Wall, 'Aux', 'E', 'tie'))),
         'MR07',
         'error',
         'here they stay apart',
@@ -375,7 +383,7 @@ it('knows the rules for heat pumps, stages, colours, accessories and outputs els
     'MR09 tied to the first' => [
         'furnace-gas-2h-1c',
         'c-powered-1h-1c',
-        landing(static fn(Landing $l) => $l->withJumper(new Jumper(Place::Indoor, 'W1', 'W2', 'tie'))),
+        landing(static fn (Landing $l) => $l->withJumper(new Jumper(Place::Indoor, 'W1', 'W2', 'tie'))),
         'MR09',
         'warning',
         'always runs its high stage',
@@ -389,11 +397,18 @@ it('knows the rules for heat pumps, stages, colours, accessories and outputs els
         'Leave them as they are at both ends',
     ],
     'MR11 bare contactor' => ['furnace-gas-1h-1c', 'c-powered-1h-1c', null, 'MR11', 'note', 'has no polarity'],
-    'MR11 outdoor board' => ['heat-pump-o-1c-1aux', 'c-powered-3h-2c', null, 'MR11', 'note', 'may not be exchanged'],
+    'MR11 outdoor board' => [
+        'heat-pump-o-1c-1aux',
+        'c-powered-3h-2c',
+        null,
+        'MR11',
+        'note',
+        'may not be exchanged',
+    ],
     'MR12 defrost W not spliced' => [
         'heat-pump-o-1c-1aux',
         'c-powered-3h-2c',
-        static fn(Plan $p) => new Plan(
+        static fn (Plan $p) => new Plan(
             $p->installation->withCable(
                 $p->installation
                     ->outdoorCable()
@@ -401,7 +416,7 @@ it('knows the rules for heat pumps, stages, colours, accessories and outputs els
                         array_values(
                             array_filter(
                                 $p->installation->outdoorCable()->conductors,
-                                static fn($c): bool => $c->far->terminal !== 'W',
+                                static fn ($c): bool => $c->far->terminal !== 'W',
                             ),
                         ),
                     ),
@@ -416,13 +431,13 @@ it('knows the rules for heat pumps, stages, colours, accessories and outputs els
     'MR15 strip anew' => [
         'furnace-gas-1h-1c',
         'c-powered-1h-1c',
-        static fn(Plan $p) => new Plan(
+        static fn (Plan $p) => new Plan(
             $p->installation->withCable(
                 $p->installation
                     ->wallCable()
                     ->withConductors(
                         array_map(
-                            static fn($c) => new Conductor(
+                            static fn ($c) => new Conductor(
                                 $c->number,
                                 $c->colour,
                                 $c->near,
@@ -453,7 +468,7 @@ it('knows the rules for heat pumps, stages, colours, accessories and outputs els
     'MR17 accessory on a call' => [
         'furnace-gas-1h-1c',
         'c-powered-1h-1c',
-        landing(static fn(Landing $l) => $l->onBoard(2, End::landed('HUM'))),
+        landing(static fn (Landing $l) => $l->onBoard(2, End::landed('HUM'))),
         'MR17',
         'error',
         'belongs to an accessory and lands on',
@@ -461,7 +476,7 @@ it('knows the rules for heat pumps, stages, colours, accessories and outputs els
     'MR18 K' => [
         'furnace-gas-1h-1c',
         'c-powered-1h-1c',
-        landing(static fn(Landing $l) => $l->onBoard(4, End::landed('K'))),
+        landing(static fn (Landing $l) => $l->onBoard(4, End::landed('K'))),
         'MR18',
         'warning',
         'needs the adapter',
@@ -478,7 +493,7 @@ it('knows the rules for heat pumps, stages, colours, accessories and outputs els
         'furnace-gas-1h-1c',
         'two-part-three-conductor',
         landing(
-            static fn(Landing $l) => $l
+            static fn (Landing $l) => $l
                 ->onWall(1, End::free(EndState::Capped))
                 ->onBoard(1, End::free(EndState::Capped)),
         ),
@@ -489,7 +504,7 @@ it('knows the rules for heat pumps, stages, colours, accessories and outputs els
     'MR20 still landed' => [
         'furnace-gas-1h-1c',
         'radio-pair-receiver',
-        landing(static fn(Landing $l) => $l->onBoard(1, End::landed('R'))),
+        landing(static fn (Landing $l) => $l->onBoard(1, End::landed('R'))),
         'MR20',
         'error',
         'a conductor left on a screw there is live in the wall',

@@ -38,7 +38,7 @@ use Unionbit\Core\Wiring\Jumper;
 function demoHouse(string $name): Installation
 {
     $json = json_decode(
-        (string) file_get_contents(__DIR__ . "/../../../database/demo/{$name}.json"),
+        (string) file_get_contents(__DIR__."/../../../database/demo/{$name}.json"),
         true,
         flags: JSON_THROW_ON_ERROR,
     );
@@ -53,12 +53,12 @@ function demoHouse(string $name): Installation
 function offers(PlanList $list): array
 {
     return array_map(
-        static fn(PlanOffer $c): string => trim(
-            joined(',', $c->codes()) .
-                ': ' .
+        static fn (PlanOffer $c): string => trim(
+            joined(',', $c->codes()).
+                ': '.
                 joined(
                     '; ',
-                    array_map(static fn(array $l): string => $l['call']->value, [
+                    array_map(static fn (array $l): string => $l['call']->value, [
                         ...$c->proof->lost,
                         ...$c->proof->raised,
                     ]),
@@ -79,7 +79,11 @@ it('offers for the houses of the demo what a good planner would', function (
     'two stages on a thermostat of one' => ['tollhouse', 'battery-2h-1c-heat-pump', [': cool-2; heat-2; aux-1']],
     'no valve screw' => ['tollhouse', 'c-powered-1h-1c', []],
     'too few conductors, C needed' => ['ropewalk-11', 'c-powered-3h-2c', ['WO02:', 'WO03,WO10: fan; heat-2']],
-    'too few conductors, C optional' => ['ropewalk-11', 'c-or-battery-2h-2c', ['WO03: fan', 'WO10: heat-2', 'WO02:']],
+    'too few conductors, C optional' => [
+        'ropewalk-11',
+        'c-or-battery-2h-2c',
+        ['WO03: fan', 'WO10: heat-2', 'WO02:'],
+    ],
     'too few conductors, two-part' => ['ropewalk-11', 'two-part-three-conductor', [':']],
     'too few conductors, a kit on K' => [
         'ropewalk-11',
@@ -102,14 +106,19 @@ it('shares one conductor between compressor and fan (WO04)', function (): void {
     $kit = array_values(
         array_filter(
             Planner::of(demoHouse('ropewalk-11'), House::profile('c-powered-shared-kit-2h-2c'))->offered,
-            static fn(PlanOffer $c): bool => in_array('WO04', $c->codes(), true),
+            static fn (PlanOffer $c): bool => in_array('WO04', $c->codes(), true),
         ),
     )[0];
     $circuit = $kit->plan->circuit();
-    $in = static fn(Setup $setup): array => array_values(
-        array_intersect($circuit->operate($setup)->pulledIn(), ['blower-relay', 'contactor', 'kit-cooling', 'kit-fan']),
+    $in = static fn (Setup $setup): array => array_values(
+        array_intersect($circuit->operate($setup)->pulledIn(), [
+            'blower-relay',
+            'contactor',
+            'kit-cooling',
+            'kit-fan',
+        ]),
     );
-    $volts = static fn(Setup $setup, string $a, string $b): float => (float) (new Meter($circuit))->read(
+    $volts = static fn (Setup $setup, string $a, string $b): float => (float) (new Meter($circuit))->read(
         MeterMode::Volts,
         $setup,
         $a,
@@ -128,7 +137,8 @@ it('shares one conductor between compressor and fan (WO04)', function (): void {
         ->and($volts($fan, 'wall.K', 'wall.C'))
         ->toBeGreaterThan(11.0)
         ->toBeLessThan(15.0)
-        // From cooling back to the fan alone the compressor lets go; with K open nothing runs; with the kit's own lead to G open the proof by circuit says so.
+        // From cooling back to the fan alone the compressor lets go; with K open nothing runs; with the kit's own
+        // lead to G open the proof by circuit says so.
         ->and(
             array_intersect(
                 $circuit->operateFrom($fan, ['kit-cooling', 'kit-fan', 'contactor', 'blower-relay'])->pulledIn(),
@@ -140,7 +150,8 @@ it('shares one conductor between compressor and fan (WO04)', function (): void {
         ->toBe([])
         ->and($in($cool->with(new Opened('kit-g'))))
         ->toBe(['contactor', 'kit-cooling', 'kit-fan']);
-    // Every single fault of the catalogue can befall it, the adapter's own parts with it, and none of them is lost on the circuit.
+    // Every single fault of the catalogue can befall it, the adapter's own parts with it, and none of them is lost on
+    // the circuit.
     $named = [];
     foreach (House::faults()->of($circuit) as $fault) {
         $circuit->operate(FaultedCall::setup($circuit, CallName::Cool1, $fault));
@@ -148,8 +159,8 @@ it('shares one conductor between compressor and fan (WO04)', function (): void {
     }
     expect(joined(' ', $named))->toContain('kit-contact-open:kit-y kit-contact-open:kit-g')->toContain('switch.K');
     $steps = new Steps($kit->plan);
-    $points = static fn(string $key): array => array_map(
-        static fn($p): string => $p->key(),
+    $points = static fn (string $key): array => array_map(
+        static fn ($p): string => $p->key(),
         $steps->find($key)->probes ?? [],
     );
     expect($steps->find('fan.jumper'))
@@ -171,8 +182,8 @@ it('shares one conductor between compressor and fan (WO04)', function (): void {
 it('moves the thermostat to where a cable can be had, once the survey has found a place (WO12)', function (): void {
     $house = demoHouse('ropewalk-11');
     $profile = House::profile('c-powered-3h-2c');
-    $moved = static fn(Installation $h): array => array_values(
-        array_filter(Planner::of($h, $profile)->offered, static fn(PlanOffer $c): bool => $c->codes() === ['WO12']),
+    $moved = static fn (Installation $h): array => array_values(
+        array_filter(Planner::of($h, $profile)->offered, static fn (PlanOffer $c): bool => $c->codes() === ['WO12']),
     );
     $found = $moved(
         new Installation(
@@ -192,7 +203,7 @@ it('moves the thermostat to where a cable can be had, once the survey has found 
         ->toBe(18.0)
         ->and($found[0]->lost())
         ->toBe([])
-        ->and(joined("\n", array_map(static fn($m): string => said($m->text), MoveList::of($found[0]->plan))))
+        ->and(joined("\n", array_map(static fn ($m): string => said($m->text), MoveList::of($found[0]->plan))))
         ->toContain('to the other wall position')
         ->toContain('cover plate over the old position')
         ->and(PlainWords::of($found[0]))
@@ -207,7 +218,7 @@ it('refuses with the circuit\'s own reason', function (
 ): void {
     $refused = Planner::of(demoHouse($house), House::profile($profile))->refused;
     $found = array_values(
-        array_filter($refused, static fn(PlanOffer $c): bool => str_contains(said($c->title()), $title)),
+        array_filter($refused, static fn (PlanOffer $c): bool => str_contains(said($c->title()), $title)),
     );
 
     expect($found)->not->toBe([])->and(joined(' ', $found[0]->refusals()))->toContain($why);
@@ -225,7 +236,12 @@ it('refuses with the circuit\'s own reason', function (
         'The outdoor Y input pulls in and should not',
     ],
     'WO06 with nothing behind it' => ['heron-boathouse', 'power-sharing-1h-1c', 'Letter to letter', 'gets 0.0 V'],
-    'WO07 on a cooling system' => ['ropewalk-11', 'c-powered-1h-1c', 'A plug-in transformer', 'from the wrong source'],
+    'WO07 on a cooling system' => [
+        'ropewalk-11',
+        'c-powered-1h-1c',
+        'A plug-in transformer',
+        'from the wrong source',
+    ],
     'MR16 C-powered behind the float' => [
         'weir-pump-room',
         'c-powered-1h-1c',
@@ -241,13 +257,16 @@ it('refuses with the circuit\'s own reason', function (
 ]);
 
 it(
-    'ties E to Aux where the plate has both and the unit has one input, and leaves them apart where E has its own relay',
+    'ties E to Aux where the plate has both and the unit has one input, and leaves them apart where E has a relay',
     function (string $archetype, array $ties): void {
         $best = Planner::of(ExampleHouse::of(House::archetype($archetype)), House::profile('c-powered-3h-2c'))
             ->offered[0];
 
         expect(
-            array_map(static fn(Jumper $j): string => "{$j->place->value} {$j->label}", $best->plan->landing->jumpers),
+            array_map(
+                static fn (Jumper $j): string => "{$j->place->value} {$j->label}",
+                $best->plan->landing->jumpers,
+            ),
         )->toBe($ties);
     },
 )->with([
@@ -259,7 +278,7 @@ it(
 it('ranks by the weights that it is given', function (): void {
     $house = demoHouse('ropewalk-11');
     $profile = House::profile('c-or-battery-2h-2c');
-    $first = static fn(array $weights): string => Planner::of(
+    $first = static fn (array $weights): string => Planner::of(
         $house,
         $profile,
         Weights::from($weights),
@@ -296,11 +315,15 @@ it('keeps a chosen plan whole in its file: new cable, float moved, plug-in, ties
 ): void {
     $survey = demoHouse($house);
     $plan = Planner::of($survey, House::profile($profile))->offered[$rank]->plan;
-    $again = PlanFile::read(json_decode((string) json_encode(PlanFile::write($plan)), true), $survey, $plan->profile);
+    $again = PlanFile::read(
+        json_decode((string) json_encode(PlanFile::write($plan)), true),
+        $survey,
+        $plan->profile,
+    );
 
     expect($again)
         ->toEqual($plan)
-        ->and(joined("\n", array_map(static fn($m): string => said($m->text), MoveList::of($again))))
+        ->and(joined("\n", array_map(static fn ($m): string => said($m->text), MoveList::of($again))))
         ->toContain($move)
         ->and(array_column(WiringTable::rows($again), 'label'))
         ->not->toBe([]);
@@ -315,7 +338,7 @@ it('keeps a chosen plan whole in its file: new cable, float moved, plug-in, ties
 ]);
 
 it('follows a short from the fuse round to the common and says how soon which fuse opens', function (): void {
-    $short = ShortPath::of(House::plan(House::C_POWERED, [], static fn($l) => $l->onWall(5, End::landed('Rh'))));
+    $short = ShortPath::of(House::plan(House::C_POWERED, [], static fn ($l) => $l->onWall(5, End::landed('Rh'))));
 
     expect($short?->call)
         ->toBe('idle')
@@ -374,12 +397,16 @@ it('ranks the kinds of thermostat for a house by what is wished', function (
         'c-or-battery-2h-2c',
         ['two-hot-o-and-b'],
     ],
-    'only at the wall' => [['remote' => 'yes', 'attic' => 'no'], 'c-or-battery-2h-2c', ['two-part-three-conductor']],
+    'only at the wall' => [
+        ['remote' => 'yes', 'attic' => 'no'],
+        'c-or-battery-2h-2c',
+        ['two-part-three-conductor'],
+    ],
 ]);
 
 it('never offers a plan that a walk of its nets objects to', function (int $seed): void {
     mt_srand($seed);
-    $pick = static fn(array $from): mixed => $from[mt_rand(0, count($from) - 1)];
+    $pick = static fn (array $from): mixed => $from[mt_rand(0, count($from) - 1)];
     $house = ExampleHouse::of(House::archetype($pick(House::ids('equipment'))), (float) mt_rand(15, 120), 30.0);
     $profile = House::profile($pick(House::ids('thermostats')));
     $wall = $house->wallCable() ?? throw new LogicException('no wall cable');
@@ -416,12 +443,12 @@ it('never offers a plan that a walk of its nets objects to', function (int $seed
     expect(count($list->offered))->toBeLessThanOrEqual(Planner::MOST_SHOWN);
     foreach ($list->offered as $candidate) {
         $proved = array_map(
-            static fn(CallProof $p): string => $p->call->value,
-            array_filter($candidate->proof->calls, static fn(CallProof $p): bool => $p->isProved()),
+            static fn (CallProof $p): string => $p->call->value,
+            array_filter($candidate->proof->calls, static fn (CallProof $p): bool => $p->isProved()),
         );
         expect((new NetWalk($candidate->plan))->objections(array_values($proved)))->toBe(
             [],
-            "{$survey->archetype->id} on {$profile->id}, " . said($candidate->title()),
+            "{$survey->archetype->id} on {$profile->id}, ".said($candidate->title()),
         );
         // Written to a file and read again it is the same plan, with the same proof.
         $again = PlanFile::read(
@@ -438,11 +465,11 @@ it('objects to a bad plan, so that the walk of nets can fail', function (callabl
         joined(' ', (new NetWalk(House::plan(edit: $edit)))->objections(['cool-1', 'heat-1', 'fan', 'idle'])),
     )->toContain($says);
 })->with([
-    [static fn($l) => $l->onWall(5, End::landed('Rh')), 'hot meets common'],
-    [static fn($l) => $l->onWall(4, End::free(EndState::Capped)), 'the compressor runs without air'],
-    [static fn($l) => $l->onWall(5, End::free(EndState::Capped)), 'no power between'],
-    [static fn($l) => $l->onWall(2, End::landed('G'))->onWall(4, End::landed('W1')), 'instead of'],
-    [static fn($l) => $l->withJumper(new Jumper(Place::Indoor, 'Y', 'W', 'bad')), 'instead of'],
+    [static fn ($l) => $l->onWall(5, End::landed('Rh')), 'hot meets common'],
+    [static fn ($l) => $l->onWall(4, End::free(EndState::Capped)), 'the compressor runs without air'],
+    [static fn ($l) => $l->onWall(5, End::free(EndState::Capped)), 'no power between'],
+    [static fn ($l) => $l->onWall(2, End::landed('G'))->onWall(4, End::landed('W1')), 'instead of'],
+    [static fn ($l) => $l->withJumper(new Jumper(Place::Indoor, 'Y', 'W', 'bad')), 'instead of'],
 ]);
 
 it('asks no proof of a call that the plan has given up', function (): void {

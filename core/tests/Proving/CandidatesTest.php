@@ -80,7 +80,9 @@ it('passes every healthy reading within its tolerances, on every kind of equipme
         foreach ($step->probes as $probe) {
             $expected = $meter->read($probe->mode, $step->setup, $probe->a, $probe->b);
             expect($expected->floating)->toBeFalse("{$step->key()} {$probe->key()}");
-            foreach ($expected->overLimit ? [null] : [$expected->low, $expected->nominal, $expected->high] as $value) {
+            foreach (
+                $expected->overLimit ? [null] : [$expected->low, $expected->nominal, $expected->high] as $value
+            ) {
                 expect((new Judge($circuit))->reading($expected, $step->setup, $value)->outcome)->toBe(
                     Outcome::Pass,
                     "{$step->key()} {$probe->key()}",
@@ -95,7 +97,7 @@ it('sets every step up so that its needed loads pull in, lifted or with the face
     string $profile,
 ): void {
     $plan = House::example($archetype, $profile);
-    foreach (array_filter((new Steps($plan))->all(), static fn($s): bool => !$s->staysDead) as $step) {
+    foreach (array_filter((new Steps($plan))->all(), static fn ($s): bool => ! $s->staysDead) as $step) {
         $missing = array_diff(
             $plan->installation->archetype->needs[$step->call->value],
             $plan->circuit()->operate($step->setup)->pulledIn(),
@@ -118,21 +120,21 @@ it('names a dead short between a call terminal and the common, by ohms and by vo
     $plan = House::example($archetype);
     $judge = new Judge($plan->circuit());
     $meter = new Meter($plan->circuit());
-    $short = static fn(mixed $says): bool => preg_match('/ touches |coil is shorted/', said($says)) === 1;
+    $short = static fn (mixed $says): bool => preg_match('/ touches |coil is shorted/', said($says)) === 1;
     $asked = 0;
     foreach ((new Steps($plan))->all() as $step) {
         foreach ($step->probes as $probe) {
             $toCommon =
                 in_array(
                     $probe->b,
-                    array_map(static fn($t): string => $t->common, $plan->installation->transformers()),
+                    array_map(static fn ($t): string => $t->common, $plan->installation->transformers()),
                     true,
                 ) || str_ends_with($probe->b, '.C');
             $expected = $meter->read($probe->mode, $step->setup, $probe->a, $probe->b);
             if (
-                !$toCommon ||
+                ! $toCommon ||
                 $expected->overLimit ||
-                !in_array($step->method, [Method::PreCheck, Method::Voltage], true)
+                ! in_array($step->method, [Method::PreCheck, Method::Voltage], true)
             ) {
                 continue;
             }
@@ -147,7 +149,7 @@ it('names a dead short between a call terminal and the common, by ohms and by vo
                     ->not->toBe([], "{$step->key()} {$probe->key()} {$value}");
                 if ($probe->mode === MeterMode::Ohms) {
                     expect($short($verdict->candidates[0]))->toBeTrue(
-                        "{$step->key()} {$probe->key()} {$value}: " . said($verdict->candidates[0]),
+                        "{$step->key()} {$probe->key()} {$value}: ".said($verdict->candidates[0]),
                     );
                 }
             }
@@ -174,7 +176,9 @@ it('names each kind of coil that can be shorted', function (
     $expected = (new Meter($circuit))->ohms($off, $a, $b);
     $label = said($circuit->netlist($off)->element($load)->label);
 
-    expect((new Judge($circuit))->reading($expected, $off, 0.4)->candidates)->toContain("the {$label} coil is shorted");
+    expect((new Judge($circuit))->reading($expected, $off, 0.4)->candidates)->toContain(
+        "the {$label} coil is shorted",
+    );
 })->with([
     'contactor' => ['furnace-gas-1h-1c', 'contactor', 'indoor.Y', 'indoor.C'],
     'relay' => ['furnace-gas-1h-1c', 'blower-relay', 'indoor.G', 'indoor.C'],
@@ -252,13 +256,37 @@ it('says too early only of points that wait: what the thermostat closes is there
     $found = (new Steps($plan))->find($step) ?? throw new LogicException('no step');
     $expected = (new Meter($plan->circuit()))->volts($found->setup, $a, $b);
 
-    expect((new Judge($plan->circuit()))->reading($expected, $found->setup, 0.0, 120, $found->waiting)->outcome)->toBe(
-        $outcome,
-    );
+    expect(
+        (new Judge($plan->circuit()))->reading($expected, $found->setup, 0.0, 120, $found->waiting)->outcome,
+    )->toBe($outcome);
 })->with([
-    'the compressor is held back' => ['furnace-gas-1h-1c', 'cool-1.voltage', 'indoor.Y', 'indoor.C', Outcome::TooEarly],
-    'the fan of the same call is not' => ['furnace-gas-1h-1c', 'cool-1.voltage', 'indoor.G', 'indoor.C', Outcome::Fail],
+    'the compressor is held back' => [
+        'furnace-gas-1h-1c',
+        'cool-1.voltage',
+        'indoor.Y',
+        'indoor.C',
+        Outcome::TooEarly,
+    ],
+    'the fan of the same call is not' => [
+        'furnace-gas-1h-1c',
+        'cool-1.voltage',
+        'indoor.G',
+        'indoor.C',
+        Outcome::Fail,
+    ],
     'heat is called at once' => ['furnace-gas-1h-1c', 'heat-1.voltage', 'indoor.W', 'indoor.C', Outcome::Fail],
-    'the valve shifts at once' => ['heat-pump-o-1c-1aux', 'cool-1.voltage', 'outdoor.O', 'outdoor.C', Outcome::Fail],
-    'its compressor waits' => ['heat-pump-o-1c-1aux', 'cool-1.voltage', 'outdoor.Y', 'outdoor.C', Outcome::TooEarly],
+    'the valve shifts at once' => [
+        'heat-pump-o-1c-1aux',
+        'cool-1.voltage',
+        'outdoor.O',
+        'outdoor.C',
+        Outcome::Fail,
+    ],
+    'its compressor waits' => [
+        'heat-pump-o-1c-1aux',
+        'cool-1.voltage',
+        'outdoor.Y',
+        'outdoor.C',
+        Outcome::TooEarly,
+    ],
 ]);

@@ -34,7 +34,7 @@ function judged(string $step, string $a, string $b, ?float $value, int $left = 0
 }
 
 it('has each call by jumper and by voltage, fan first', function (): void {
-    expect(array_map(static fn(Step $s): string => $s->key(), (new Steps(House::plan()))->all()))->toBe([
+    expect(array_map(static fn (Step $s): string => $s->key(), (new Steps(House::plan()))->all()))->toBe([
         'idle.pre-check',
         'fan.jumper',
         'fan.board-jumper',
@@ -50,7 +50,7 @@ it('has each call by jumper and by voltage, fan first', function (): void {
 
 it('sets the call up so that its loads pull in', function (string $profile): void {
     $plan = House::plan($profile);
-    foreach (array_filter((new Steps($plan))->all(), static fn(Step $s): bool => !$s->staysDead) as $step) {
+    foreach (array_filter((new Steps($plan))->all(), static fn (Step $s): bool => ! $s->staysDead) as $step) {
         expect($plan->circuit()->operate($step->setup)->pulledIn())->toEqualCanonicalizing(
             $plan->installation->archetype->needs[$step->call->value],
             $step->key(),
@@ -68,7 +68,10 @@ it('expects the reading of every probe within its own band', function (): void {
         foreach ($step->probes as $probe) {
             $expected = (new Meter($plan->circuit()))->read($probe->mode, $step->setup, $probe->a, $probe->b);
             expect($expected->high - $expected->low)
-                ->toBeLessThan($probe->mode === MeterMode::Ohms ? 0.5 * $expected->nominal + 1.5 : 8.0, $probe->key())
+                ->toBeLessThan(
+                    $probe->mode === MeterMode::Ohms ? 0.5 * $expected->nominal + 1.5 : 8.0,
+                    $probe->key(),
+                )
                 ->and($expected->contains((float) $expected->nominal))
                 ->toBeTrue();
         }
@@ -101,7 +104,7 @@ it('judges', function (
 
     expect($verdict->outcome)
         ->toBe($outcome)
-        ->and(said($verdict->reason) . ' ' . joined('; ', $verdict->candidates))
+        ->and(said($verdict->reason).' '.joined('; ', $verdict->candidates))
         ->toContain($says);
 })->with([
     'in band' => ['cool-1.voltage', 'indoor.Y', 'indoor.C', 25.6, 0, Outcome::Pass, 'closed Y1 switch'],
@@ -139,7 +142,7 @@ it('judges', function (
 ]);
 
 it('is neutral about a ghost and fails a point that is fed', function (): void {
-    $plan = House::plan(edit: static fn($l) => $l->onWall(4, End::free()));
+    $plan = House::plan(edit: static fn ($l) => $l->onWall(4, End::free()));
     $meter = new Meter($plan->circuit());
     $setup = Setup::calling();
     $floating = $meter->volts($setup, 'wall.G', 'wall.C');
@@ -210,9 +213,21 @@ it('waits for what really delays', function (
         ['outdoor-input', 'contactor'],
     ],
     'by jumper only the board' => ['heat-pump-o-1c-1aux', 'heat-1.jumper', 180, 'outdoor board', ['contactor']],
-    'a plain unit by jumper: only the person' => ['air-handler-cool-1c', 'cool-1.jumper', 300, 'only you protect', []],
+    'a plain unit by jumper: only the person' => [
+        'air-handler-cool-1c',
+        'cool-1.jumper',
+        300,
+        'only you protect',
+        [],
+    ],
     'emergency: the sequencer' => ['heat-pump-o-1c-1aux', 'emergency.voltage', 30, 'sequencer', []],
-    'furnace behind a heat pump: ignition' => ['dual-fuel-o-1c-1h', 'furnace-1.voltage', 60, 'Ignition', ['gas-valve']],
+    'furnace behind a heat pump: ignition' => [
+        'dual-fuel-o-1c-1h',
+        'furnace-1.voltage',
+        60,
+        'Ignition',
+        ['gas-valve'],
+    ],
     'zone valve' => ['boiler-zone-valve-1c', 'heat-1.voltage', 60, 'end switch', ['boiler-relay']],
 ]);
 
@@ -247,7 +262,13 @@ it('repeats the jumper at the board with the field cable off, each family on its
         ['sequencer-1', 'blower-relay'],
     ],
     'two transformers, heating' => ['boiler-zone-valve-1c', 'heat-1', 'RH', ['W'], ['zone-valve', 'boiler-relay']],
-    'two transformers, cooling' => ['boiler-zone-valve-1c', 'cool-1', 'R', ['Y', 'G'], ['contactor', 'blower-relay']],
+    'two transformers, cooling' => [
+        'boiler-zone-valve-1c',
+        'cool-1',
+        'R',
+        ['Y', 'G'],
+        ['contactor', 'blower-relay'],
+    ],
     'emergency' => ['heat-pump-o-2c-1aux', 'emergency', 'R', ['W', 'G'], ['sequencer-1', 'blower-relay']],
 ]);
 
@@ -256,8 +277,8 @@ it('proves a thermostat on batteries by continuity, and says why another cannot'
     $step = (new Steps($plan))->find('cool-1.continuity') ?? throw new LogicException('no step');
     $meter = new Meter($plan->circuit());
     $shows = array_combine(
-        array_map(static fn($p): string => $p->b, $step->probes),
-        array_map(static fn($p) => $meter->read($p->mode, $step->setup, $p->a, $p->b), $step->probes),
+        array_map(static fn ($p): string => $p->b, $step->probes),
+        array_map(static fn ($p) => $meter->read($p->mode, $step->setup, $p->a, $p->b), $step->probes),
     );
 
     expect($step->staysDead)
@@ -353,7 +374,7 @@ it('lifts the float with cooling running, and starts a defrost, where the house 
         ->toBeNull()
         ->and($defrost->do)
         ->toContain('Start a defrost at the outdoor board')
-        ->and(array_map(static fn($s): string => $s->key, $defrost->signs))
+        ->and(array_map(static fn ($s): string => $s->key, $defrost->signs))
         ->toContain('display', 'drop-off')
         ->and((new Steps($plan))->find('defrost.voltage'))
         ->toBeNull();

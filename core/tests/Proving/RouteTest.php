@@ -38,13 +38,15 @@ it('takes the order that is quicker, fan first and never losing a proof', functi
     $waits = new Waits($plan->installation);
     $steps = (new Steps($plan))->all();
     $route = Route::of($steps, $school, $waits);
-    $find = static fn(string $key): Step => (new Steps($plan))->find($key) ?? throw new LogicException($key);
+    $find = static fn (string $key): Step => (new Steps($plan))->find($key) ?? throw new LogicException($key);
     $byCall = [];
     foreach ($route->keys as $key) {
         $byCall[$find($key)->call->value][] = $key;
     }
     $callByCall = (new Walk($waits))->through(array_map($find, array_merge(...array_values($byCall))));
-    $voltage = array_values(array_filter($route->keys, static fn(string $k): bool => str_ends_with($k, '.voltage')));
+    $voltage = array_values(
+        array_filter($route->keys, static fn (string $k): bool => str_ends_with($k, '.voltage')),
+    );
 
     expect($route->minutes)
         ->toBeLessThanOrEqual($callByCall->minutes())
@@ -56,8 +58,8 @@ it('takes the order that is quicker, fan first and never losing a proof', functi
         ->toBe(
             array_values(
                 array_map(
-                    static fn(Step $s): string => $s->key(),
-                    array_filter($steps, static fn(Step $s): bool => $s->method === Method::Voltage),
+                    static fn (Step $s): string => $s->key(),
+                    array_filter($steps, static fn (Step $s): bool => $s->method === Method::Voltage),
                 ),
             ),
         )
@@ -76,12 +78,14 @@ it('begins with what the school reaches for first, where this thermostat allows 
 ): void {
     $plan = House::plan($profile);
     $route = Route::of((new Steps($plan))->all(), $school, new Waits($plan->installation));
-    $cooling = array_values(array_filter($route->keys, static fn(string $k): bool => str_starts_with($k, 'cool-1.')));
+    $cooling = array_values(
+        array_filter($route->keys, static fn (string $k): bool => str_starts_with($k, 'cool-1.')),
+    );
 
     expect($route->keys[0])
         ->toBe('idle.pre-check')
         ->and($cooling[0])
-        ->toBe('cool-1.' . $first->value)
+        ->toBe('cool-1.'.$first->value)
         ->and($cooling)
         ->toHaveCount(2)
         ->toContain('cool-1.voltage');

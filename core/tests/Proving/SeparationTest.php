@@ -27,7 +27,7 @@ function stepAndOthers(Unionbit\Core\Planning\Plan\Plan $plan, string $key): arr
     return [
         $step,
         array_values(
-            array_filter($steps->all(), static fn(Step $s): bool => $s->call === $step->call && $s->key() !== $key),
+            array_filter($steps->all(), static fn (Step $s): bool => $s->call === $step->call && $s->key() !== $key),
         ),
     ];
 }
@@ -45,7 +45,7 @@ it('says before a test what it cannot tell apart, and which test can', function 
         array_filter($groups, static function (array $group) use ($together): bool {
             $titles = joined('; ', array_merge(...array_values($group['places'])));
 
-            return array_filter($together, static fn(string $title): bool => !str_contains($titles, $title)) === [];
+            return array_filter($together, static fn (string $title): bool => ! str_contains($titles, $title)) === [];
         }),
     );
 
@@ -104,11 +104,11 @@ it('puts together only what really looks the same', function (string $key): void
             $runs = Observables::of($circuit, $point, $fault);
             $looks[] = [
                 array_map(
-                    static fn($s): bool => $runs[$s->key] ?? false,
-                    array_values(array_filter($step->signs, static fn($s): bool => isset($runs[$s->key]))),
+                    static fn ($s): bool => $runs[$s->key] ?? false,
+                    array_values(array_filter($step->signs, static fn ($s): bool => isset($runs[$s->key]))),
                 ),
                 array_map(
-                    static fn($p): float => $point->network->knows($p->a) && $point->network->knows($p->b)
+                    static fn ($p): float => $point->network->knows($p->a) && $point->network->knows($p->b)
                         ? $point->phasors->magnitude($p->a, $p->b)
                         : 0.0,
                     $step->probes,
@@ -133,8 +133,8 @@ it('says what one pair of points would tell', function (): void {
         'indoor.C',
         ['conductor-open:A4.h1', 'contactor-open:contactor', 'fuse-blown:T1.fuse'],
     );
-    $expected = array_values(array_filter($groups, static fn(array $g): bool => $g['expected']));
-    $other = array_values(array_filter($groups, static fn(array $g): bool => !$g['expected']));
+    $expected = array_values(array_filter($groups, static fn (array $g): bool => $g['expected']));
+    $other = array_values(array_filter($groups, static fn (array $g): bool => ! $g['expected']));
 
     expect($expected)
         ->toHaveCount(1)
@@ -153,7 +153,7 @@ it('says what one pair of points would tell', function (): void {
 it('leaves a fault alone that the set-up has taken out of the circuit', function (): void {
     $plan = House::plan();
     $faults = array_column(
-        array_map(static fn($f): array => ['id' => $f->id, 'fault' => $f], House::faults()->of($plan->circuit())),
+        array_map(static fn ($f): array => ['id' => $f->id, 'fault' => $f], House::faults()->of($plan->circuit())),
         'fault',
         'id',
     );
@@ -199,7 +199,7 @@ it('lists what each load adds, and where a clamp shows it', function (
     $checks = array_values(
         array_filter(
             (new LoadChecks(House::example($archetype)))->all(),
-            static fn(LoadCheck $c): bool => $c->call === CallName::from($call),
+            static fn (LoadCheck $c): bool => $c->call === CallName::from($call),
         ),
     );
 

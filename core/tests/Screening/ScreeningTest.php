@@ -39,8 +39,8 @@ it('screens each of its codes both ways', function (
         expect(joined(' ', [$finding->title, $finding->meaning, $finding->action]))->toContain($says);
     }
 })->with(function (): iterable {
-    $answer = static fn(array $answers): array => ['answers' => $answers];
-    $volts = static fn(string $a, string $b, float $v): SurveyReading => new SurveyReading($a, $b, $v);
+    $answer = static fn (array $answers): array => ['answers' => $answers];
+    $volts = static fn (string $a, string $b, float $v): SurveyReading => new SurveyReading($a, $b, $v);
     $hp = 'heat-pump-o-1c-1aux';
     yield 'SC01 118 V at the wall' => [
         'SC01',
@@ -111,7 +111,14 @@ it('screens each of its codes both ways', function (
         'good',
         'Ordinary work',
     ];
-    yield 'SC06' => ['SC06', 'boiler-zone-valve-1c', $answer(['zoneValve' => 'three']), [], 'stop', 'isolating relay'];
+    yield 'SC06' => [
+        'SC06',
+        'boiler-zone-valve-1c',
+        $answer(['zoneValve' => 'three']),
+        [],
+        'stop',
+        'isolating relay',
+    ];
     yield 'SC06 two wires' => ['SC06', 'boiler-zone-valve-1c', $answer(['zoneValve' => 'two']), [], null, ''];
     yield 'SC07 not looked at' => ['SC07', House::FURNACE, [], [], 'note', 'switch one supply off'];
     yield 'SC07 two found, one expected' => [
@@ -147,7 +154,14 @@ it('screens each of its codes both ways', function (
         'warning',
         'ferrule',
     ];
-    yield 'SC08 24 AWG' => ['SC08', House::FURNACE, ['cables' => [['gauge' => 24]]], [], 'warning', 'thinner than 22'];
+    yield 'SC08 24 AWG' => [
+        'SC08',
+        House::FURNACE,
+        ['cables' => [['gauge' => 24]]],
+        [],
+        'warning',
+        'thinner than 22',
+    ];
     yield 'SC08 solid 18' => ['SC08', House::FURNACE, ['cables' => [['kind' => 'solid']]], [], null, ''];
     yield 'SC11 assumed' => [
         'SC11',
@@ -294,7 +308,14 @@ it('screens each of its codes both ways', function (
         'warning',
         'disagree',
     ];
-    yield 'SC18 tons apart' => ['SC18', $hp, $answer(['outdoorTons' => 3.0, 'indoorTons' => 2.0]), [], 'note', 'tons'];
+    yield 'SC18 tons apart' => [
+        'SC18',
+        $hp,
+        $answer(['outdoorTons' => 3.0, 'indoorTons' => 2.0]),
+        [],
+        'note',
+        'tons',
+    ];
     yield 'SC19 no sign' => [
         'SC19',
         $hp,
@@ -336,11 +357,13 @@ it('lets a reason go past a stop only where the rule allows it', function (
     bool $allowed,
 ): void {
     $house = SurveyFile::read(
-        array_replace_recursive(SurveyFile::write(House::survey()), $survey, ['overrides' => [$code => 'seen to it']]),
+        array_replace_recursive(SurveyFile::write(House::survey()), $survey, [
+            'overrides' => [$code => 'seen to it'],
+        ]),
         House::archetype(),
     );
     $codes = array_map(
-        static fn(Finding $f): string => $f->code,
+        static fn (Finding $f): string => $f->code,
         Screening::stops($house, [new SurveyReading('indoor.R', 'indoor.C', $code === 'SC03' ? 0.2 : 26.9)]),
     );
 
@@ -362,7 +385,7 @@ it('finds where the supply first vanishes', function (array $volts, ?string $say
         'outdoor' => ['outdoor.Y', 'outdoor.C'],
     ];
     $readings = array_map(
-        static fn(string $place, float $v): SurveyReading => new SurveyReading(
+        static fn (string $place, float $v): SurveyReading => new SurveyReading(
             $points[$place][0],
             $points[$place][1],
             $v,
@@ -372,10 +395,9 @@ it('finds where the supply first vanishes', function (array $volts, ?string $say
     );
     $finding = VanishingPoint::find(House::survey(), $readings);
 
-    expect($finding === null ? null : joined(' ', [$finding->title, $finding->meaning, $finding->action]))->{$says ===
-    null
-        ? 'toBeNull'
-        : 'toContain'}(...$says === null ? [] : [$says]);
+    expect(
+        $finding === null ? null : joined(' ', [$finding->title, $finding->meaning, $finding->action]),
+    )->{$says === null ? 'toBeNull' : 'toContain'}(...$says === null ? [] : [$says]);
 })->with([
     'nothing read' => [[], null],
     'one place only' => [['board' => 26.8], null],
@@ -390,7 +412,10 @@ it('finds where the supply first vanishes', function (array $volts, ?string $say
 
 function screened(string $code, array $changes = [], array $facts = [], array $readings = []): ?Finding
 {
-    $volts = array_map(static fn(float $v): SurveyReading => new SurveyReading('indoor.R', 'indoor.C', $v), $readings);
+    $volts = array_map(
+        static fn (float $v): SurveyReading => new SurveyReading('indoor.R', 'indoor.C', $v),
+        $readings,
+    );
     foreach (Screening::check(House::survey($changes, $facts), $volts) as $finding) {
         if ($finding->code === $code) {
             return $finding;
@@ -414,7 +439,12 @@ it('SC03 compares R–C with what line and tap give', function (
         ->toContain($says);
 })->with([
     'not measured' => [[], [], 'note', 'not measured'],
-    'right' => [['lineVolts' => 120, 'tapVolts' => 120], [26.9], 'good', '120 V line × 24 × 1.12 ÷ 120 V tap = 26.9 V'],
+    'right' => [
+        ['lineVolts' => 120, 'tapVolts' => 120],
+        [26.9],
+        'good',
+        '120 V line × 24 × 1.12 ÷ 120 V tap = 26.9 V',
+    ],
     'dead' => [[], [0.3], 'stop', 'dead'],
     '208 on a 240 tap reads plausible and is right for it' => [
         ['lineVolts' => 208, 'tapVolts' => 240],

@@ -13,7 +13,7 @@ function derived(string $archetype): array
 {
     return array_column(
         array_map(
-            static fn(DerivedSetting $s): array => [$s->key->value, $s->value],
+            static fn (DerivedSetting $s): array => [$s->key->value, $s->value],
             Derivation::all(House::example($archetype)),
         ),
         1,
@@ -56,14 +56,13 @@ it('derives the settings of every kind of equipment', function (
 it('finds no difference with everything as derived, on any kind of equipment', function (string $archetype): void {
     $plan = House::example($archetype);
 
-    expect(array_map(static fn($f): string => said($f->title), SettingCheck::check($plan, derived($archetype))))->toBe(
-        [],
-    );
+    expect(
+        array_map(static fn ($f): string => said($f->title), SettingCheck::check($plan, derived($archetype))),
+    )->toBe([]);
     foreach (SettingCheck::table($plan, derived($archetype))['rows'] as $row) {
-        expect(array_filter($row['cells'], static fn(array $cell): bool => $cell['closed'] !== $cell['needed']))->toBe(
-            [],
-            $row['call'],
-        );
+        expect(
+            array_filter($row['cells'], static fn (array $cell): bool => $cell['closed'] !== $cell['needed']),
+        )->toBe([], $row['call']);
     }
 })->with(House::ids('equipment'));
 
@@ -88,7 +87,7 @@ it('says from the circuit what each wrong setting does', function (
     $setting = array_values(
         array_filter(
             Derivation::all(House::example($archetype)),
-            static fn(DerivedSetting $s): bool => $s->key === $key,
+            static fn (DerivedSetting $s): bool => $s->key === $key,
         ),
     )[0];
 

@@ -19,26 +19,32 @@ use Unionbit\Core\Wiring\EndState;
 function settingsOf(Plan $plan): array
 {
     return array_column(
-        array_map(static fn(DerivedSetting $s): array => [$s->key->value, $s], Derivation::all($plan)),
+        array_map(static fn (DerivedSetting $s): array => [$s->key->value, $s], Derivation::all($plan)),
         1,
         0,
     );
 }
 
 it('derives every key of every kind of equipment', function (string $archetype, array $values): void {
-    $settings = array_map(static fn(DerivedSetting $s): string => $s->value, settingsOf(House::example($archetype)));
+    $settings = array_map(
+        static fn (DerivedSetting $s): string => $s->value,
+        settingsOf(House::example($archetype)),
+    );
 
     expect(array_intersect_key($settings, $values))
         ->toEqual($values)
         ->and(
             array_filter(
                 settingsOf(House::example($archetype)),
-                static fn(DerivedSetting $s): bool => $s->reason === '',
+                static fn (DerivedSetting $s): bool => $s->reason === '',
             ),
         )
         ->toBe([]);
 })->with([
-    ['furnace-gas-1h', ['equipment-type' => 'heat-only', 'heat-fuel' => 'gas', 'heat-stages' => '1', 'cycles' => '5']],
+    [
+        'furnace-gas-1h',
+        ['equipment-type' => 'heat-only', 'heat-fuel' => 'gas', 'heat-stages' => '1', 'cycles' => '5'],
+    ],
     [
         'furnace-gas-2h-2c',
         ['heat-fuel' => 'gas', 'outdoor-stages' => '2', 'compressors' => 'one', 'heat-stages' => '2'],
@@ -109,20 +115,23 @@ it('asks only for what the house has', function (string $archetype, array $absen
     ['dual-fuel-o-1c-1h', ['aux-stages', 'aux-lockout', 'compressors']],
 ]);
 
-it('follows the landing: a stage that reaches nothing is set to one, with the rule that says so', function (): void {
-    $plan = House::example('furnace-gas-2h-2c');
-    $y2 = array_values(
-        array_filter(
-            $plan->installation->wallCable()->conductors ?? [],
-            static fn($c): bool => $c->far->terminal === 'Y2',
-        ),
-    )[0];
-    $lost = settingsOf($plan->landed($plan->landing->onWall($y2->number, End::free(EndState::Capped))))[
-        'outdoor-stages'
-    ];
+it(
+    'follows the landing: a stage that reaches nothing is set to one, with the rule that says so',
+    function (): void {
+        $plan = House::example('furnace-gas-2h-2c');
+        $y2 = array_values(
+            array_filter(
+                $plan->installation->wallCable()->conductors ?? [],
+                static fn ($c): bool => $c->far->terminal === 'Y2',
+            ),
+        )[0];
+        $lost = settingsOf($plan->landed($plan->landing->onWall($y2->number, End::free(EndState::Capped))))[
+            'outdoor-stages'
+        ];
 
-    expect($lost->value)->toBe('1')->and($lost->reason)->toContain('Y2 reaches nothing')->toContain('MR09');
-});
+        expect($lost->value)->toBe('1')->and($lost->reason)->toContain('Y2 reaches nothing')->toContain('MR09');
+    },
+);
 
 it('keeps the order of the thermostat\'s own menu, and what it lacks after it', function (): void {
     $keys = array_keys(settingsOf(House::example('heat-pump-o-2c-1aux')));
@@ -141,8 +150,18 @@ it('says from the circuit or the figures what each wrong setting does', function
 ): void {
     expect(settingsOf(House::example($archetype))[$key]->ifWrong($choice))->toContain($says);
 })->with([
-    'dual fuel with both running' => ['dual-fuel-o-1c-1h', 'aux-with-compressor', 'yes', 'Furnace 1 also pulls in the'],
-    'strips without the compressor' => ['heat-pump-o-1c-1aux', 'aux-with-compressor', 'no', 'Heat + aux leaves the'],
+    'dual fuel with both running' => [
+        'dual-fuel-o-1c-1h',
+        'aux-with-compressor',
+        'yes',
+        'Furnace 1 also pulls in the',
+    ],
+    'strips without the compressor' => [
+        'heat-pump-o-1c-1aux',
+        'aux-with-compressor',
+        'no',
+        'Heat + aux leaves the',
+    ],
     'one stage of two outdoors' => ['furnace-gas-2h-2c', 'outdoor-stages', '1', 'Cool 2 can never be called'],
     'one stage of two indoors' => ['furnace-gas-2h-2c', 'heat-stages', '1', 'Heat 2 can never be called'],
     'no backup' => ['heat-pump-o-1c-1aux', 'aux-stages', '0', 'can never be called'],
@@ -175,7 +194,13 @@ it('keeps a question open where two sources of the house disagree', function (
     array $open,
 ): void {
     $house = ExampleHouse::of(House::archetype($archetype));
-    $house = new Installation($house->archetype, $house->facts, $house->cables, $house->jumpers, new Answers($answers));
+    $house = new Installation(
+        $house->archetype,
+        $house->facts,
+        $house->cables,
+        $house->jumpers,
+        new Answers($answers),
+    );
     $profile = House::profile('c-powered-3h-2c');
     $plan = new Plan($house, $profile, LetterToLetter::landing($house, $profile));
 
@@ -184,7 +209,7 @@ it('keeps a question open where two sources of the house disagree', function (
         expect(
             array_filter(
                 SettingCheck::check($plan, [$key => $value]),
-                static fn($f): bool => str_contains(said($f->title), 'should be'),
+                static fn ($f): bool => str_contains(said($f->title), 'should be'),
             ),
         )->toBe([]);
     }
@@ -207,7 +232,7 @@ it('says which calls a choice changes, and which landed conductor no call uses',
             joined(
                 ' ',
                 array_map(
-                    static fn($f): string => said($f->title),
+                    static fn ($f): string => said($f->title),
                     SettingCheck::check($plan, ['outdoor-stages' => '1']),
                 ),
             ),

@@ -13,7 +13,7 @@ it('derives each setting with its reason, in the profile\'s own words', function
     string $menu,
 ): void {
     $settings = array_column(
-        array_map(static fn($s): array => $s->toArray(), Derivation::all(House::plan($profile))),
+        array_map(static fn ($s): array => $s->toArray(), Derivation::all(House::plan($profile))),
         null,
         'key',
     );
@@ -34,7 +34,7 @@ it('derives each setting with its reason, in the profile\'s own words', function
 
 it('says from the circuit what a wrong choice does', function (string $key, string $choice, string $says): void {
     $settings = Derivation::all(House::plan());
-    $setting = array_values(array_filter($settings, static fn($s): bool => $s->key->value === $key))[0];
+    $setting = array_values(array_filter($settings, static fn ($s): bool => $s->key->value === $key))[0];
 
     expect($setting->ifWrong($choice))->toContain($says);
 })->with([
@@ -50,7 +50,7 @@ it('shows differences between what is made and what is needed', function (): voi
     $wrong = SettingCheck::check($plan, ['fan-in-heat' => 'thermostat']);
     $table = SettingCheck::table($plan, ['fan-in-heat' => 'thermostat']);
     $column = array_search('G', array_column($table['columns'], 'printed'), true);
-    $row = array_values(array_filter($table['rows'], static fn(array $r): bool => $r['call'] === 'heat-1'))[0];
+    $row = array_values(array_filter($table['rows'], static fn (array $r): bool => $r['call'] === 'heat-1'))[0];
 
     expect($wrong[0]->title)
         ->toContain('Fan in heat is set to "The thermostat runs it"')

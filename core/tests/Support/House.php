@@ -71,7 +71,10 @@ final class House
                         'to' => 'outdoor',
                         'gauge' => 18,
                         'feet' => 30,
-                        'conductors' => [self::conductor(1, 'red', 'Y', 'Y'), self::conductor(2, 'white', 'C', 'C')],
+                        'conductors' => [
+                            self::conductor(1, 'red', 'Y', 'Y'),
+                            self::conductor(2, 'white', 'C', 'C'),
+                        ],
                     ],
                 ],
             ],
@@ -80,8 +83,11 @@ final class House
     }
 
     /** @param  list<array<string, mixed>>  $changes */
-    public static function plan(string $profile = self::C_POWERED, array $changes = [], ?callable $edit = null): Plan
-    {
+    public static function plan(
+        string $profile = self::C_POWERED,
+        array $changes = [],
+        ?callable $edit = null,
+    ): Plan {
         $house = self::survey($changes);
         $thermostat = self::profile($profile);
         $landing = LetterToLetter::landing($house, $thermostat);
@@ -110,21 +116,21 @@ final class House
     public static function fault(Plan $plan, string $id): Fault
     {
         $faults = array_column(
-            array_map(static fn(Fault $f): array => [$f->id, $f], self::faults()->of($plan->circuit())),
+            array_map(static fn (Fault $f): array => [$f->id, $f], self::faults()->of($plan->circuit())),
             1,
             0,
         );
 
         return $faults[$id] ??
-            throw new \LogicException("no fault {$id}; there are " . implode(' ', array_keys($faults)));
+            throw new \LogicException("no fault {$id}; there are ".implode(' ', array_keys($faults)));
     }
 
     /** @return list<string> every id in a folder of the catalogue */
     public static function ids(string $folder): array
     {
         return array_map(
-            static fn(string $file): string => basename($file, '.json'),
-            glob(__DIR__ . "/../../../catalog/{$folder}/*.json") ?: [],
+            static fn (string $file): string => basename($file, '.json'),
+            glob(__DIR__."/../../../catalog/{$folder}/*.json") ?: [],
         );
     }
 
@@ -136,7 +142,7 @@ final class House
         ?string $far,
         string $evidence = 'traced',
     ): array {
-        $end = static fn(?string $terminal): array => $terminal === null
+        $end = static fn (?string $terminal): array => $terminal === null
             ? ['state' => 'spare']
             : ['state' => 'landed', 'terminal' => $terminal];
 
@@ -152,7 +158,7 @@ final class House
     private static function json(string $name): mixed
     {
         return json_decode(
-            (string) file_get_contents(__DIR__ . "/../../../catalog/{$name}.json"),
+            (string) file_get_contents(__DIR__."/../../../catalog/{$name}.json"),
             true,
             flags: JSON_THROW_ON_ERROR,
         );

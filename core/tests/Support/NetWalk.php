@@ -15,7 +15,9 @@ final class NetWalk
     /** @var array<string, string> */
     private array $parent = [];
 
-    public function __construct(private readonly Plan $plan) {}
+    public function __construct(private readonly Plan $plan)
+    {
+    }
 
     /**
      * @param  list<string>  $proved  calls that the planner says are proved
@@ -33,27 +35,27 @@ final class NetWalk
             }
             $needs = array_filter(
                 $this->plan->installation->archetype->needs[$call] ?? [],
-                fn(string $id): bool => $this->plan->installation->archetype->load($id)?->kind->hasState() === true,
+                fn (string $id): bool => $this->plan->installation->archetype->load($id)?->kind->hasState() === true,
             );
             $allowed = [...$needs, ...$this->plan->installation->archetype->allows[$call] ?? []];
             if (
                 in_array($call, $proved, true) &&
                 (array_diff($needs, $in) !== [] || array_diff($in, $allowed) !== [])
             ) {
-                $bad[] = "{$call}: runs " . implode(',', $in) . ' instead of ' . implode(',', $needs);
+                $bad[] = "{$call}: runs ".implode(',', $in).' instead of '.implode(',', $needs);
             }
             $blower = array_filter(
                 $this->plan->installation->archetype->loads,
-                static fn($l): bool => $l->observable === 'blower',
+                static fn ($l): bool => $l->observable === 'blower',
             );
             $compressor = array_filter(
                 $this->plan->installation->archetype->loads,
-                static fn($l): bool => $l->observable === 'outdoor-unit' && in_array($l->id, $in, true),
+                static fn ($l): bool => $l->observable === 'outdoor-unit' && in_array($l->id, $in, true),
             );
             if (
                 $compressor !== [] &&
                 $blower !== [] &&
-                array_filter($blower, static fn($l): bool => in_array($l->id, $in, true)) === []
+                array_filter($blower, static fn ($l): bool => in_array($l->id, $in, true)) === []
             ) {
                 $bad[] = "{$call}: the compressor runs without air";
             }
@@ -71,7 +73,7 @@ final class NetWalk
         $fan =
             array_filter(
                 $a->terminals,
-                static fn($t): bool => $t->place->value === 'indoor' && $t->name->value === 'G',
+                static fn ($t): bool => $t->place->value === 'indoor' && $t->name->value === 'G',
             ) !== [] || $valve !== null
                 ? ['G']
                 : [];
@@ -198,7 +200,7 @@ final class NetWalk
                         $plan->landing->indoor[$c->number] ?? $c->far,
                     ];
                 }
-                $id = $cable->id . $c->number;
+                $id = $cable->id.$c->number;
                 foreach ([[$cable->from->value, $ends[0]], [$cable->to->value, $ends[1]]] as [$place, $end]) {
                     if ($end->terminal !== null) {
                         $this->join($id, "{$place}.{$end->terminal}");
@@ -219,7 +221,7 @@ final class NetWalk
             $this->join("{$plate}.{$plan->profile->link[0]}", "{$plate}.{$plan->profile->link[1]}");
         }
         if ($plate === 'module') {
-            $this->join('indoor.M1', 'module.' . $plan->profile->powerFrom);
+            $this->join('indoor.M1', 'module.'.$plan->profile->powerFrom);
             $this->join('indoor.M2', 'module.C');
             foreach ($house->archetype->terminals as $terminal) {
                 $letter =
@@ -243,7 +245,8 @@ final class NetWalk
     }
 
     /**
-     * A kit's adapter that hears K and stands on hot and common: R to G for either, R to Y where the compressor is called.
+     * A kit's adapter that hears K and stands on hot and common: R to G for either, R to Y where the compressor is
+     * called.
      *
      * @param  list<string>  $letters
      */
@@ -255,11 +258,11 @@ final class NetWalk
         }
         $called = array_intersect(['Y1', 'G'], $letters);
         $t = $this->plan->installation->archetype->transformers[0];
-        $hears = $this->find('wall.' . $this->plate('K')) === $this->find('indoor.K');
+        $hears = $this->find('wall.'.$this->plate('K')) === $this->find('indoor.K');
         if (
-            !$this->plan->changes->sharedKit ||
+            ! $this->plan->changes->sharedKit ||
             $called === [] ||
-            !$hears ||
+            ! $hears ||
             $this->find($board['indoor']['R']) !== $this->find($t->hot) ||
             $this->find($board['indoor']['C']) !== $this->find($t->common)
         ) {
@@ -286,7 +289,7 @@ final class NetWalk
         foreach ($pairs as [$hot, $common]) {
             $fed = array_filter(
                 $this->plan->installation->archetype->transformers,
-                fn($t): bool => $this->find($hot) === $this->find($t->hot) &&
+                fn ($t): bool => $this->find($hot) === $this->find($t->hot) &&
                     $this->find($common) === $this->find($t->common),
             );
             if ($fed === []) {

@@ -19,22 +19,23 @@ use Unionbit\Core\Wiring\Evidence;
 it('counts what is left to do, with the delays of this equipment', function (): void {
     $plan = House::plan();
     $keys = array_map(
-        static fn($s): string => $s->key(),
+        static fn ($s): string => $s->key(),
         array_filter(
             (new Steps($plan))->all(),
-            static fn($s): bool => $s->method->isMain() || $s->method === Method::PreCheck,
+            static fn ($s): bool => $s->method->isMain() || $s->method === Method::PreCheck,
         ),
     );
     $all = Workload::of($plan->installation, $plan, 0, 5, 3, [], true);
     $half = Workload::of($plan->installation, $plan, 0, 0, 0, array_slice($keys, 0, 3), true);
     $done = Workload::of($plan->installation, $plan, 0, 0, 0, $keys, true);
 
-    // Without its proofs a visit is moves, settings and the handover; the proofs' own minutes are walked by hand in the route's test.
+    // Without its proofs a visit is moves, settings and the handover; the proofs' own minutes are walked by hand in
+    // the route's test.
     expect(
         $all->minutes() -
             array_sum(
                 array_map(
-                    static fn($t): int => str_ends_with(said($t->label), 'proofs') ? $t->minutes + $t->wait : 0,
+                    static fn ($t): int => str_ends_with(said($t->label), 'proofs') ? $t->minutes + $t->wait : 0,
                     $all->tasks,
                 ),
             ),
@@ -51,9 +52,9 @@ it('counts what is left to do, with the delays of this equipment', function (): 
 });
 
 it('needs two people only while a pairing is to be traced', function (string $evidence, bool $two): void {
-    expect(Workload::of(House::survey([1 => ['evidence' => $evidence]]), null, 0, 0, 0, [], true)->needsTwo())->toBe(
-        $two,
-    );
+    expect(
+        Workload::of(House::survey([1 => ['evidence' => $evidence]]), null, 0, 0, 0, [], true)->needsTwo(),
+    )->toBe($two);
 })->with([['traced', false], ['seen', false], ['colour', true], ['unknown', true]]);
 
 it('takes longer on a house that nobody has seen, and for a heat pump', function (): void {
@@ -73,12 +74,14 @@ it('takes longer on a house that nobody has seen, and for a heat pump', function
 
     expect($unseen)
         ->toBeGreaterThan($seen)
-        ->and(Workload::of(House::example('heat-pump-o-2c-2aux')->installation, null, 0, 0, 0, [], false)->minutes())
+        ->and(
+            Workload::of(House::example('heat-pump-o-2c-2aux')->installation, null, 0, 0, 0, [], false)->minutes(),
+        )
         ->toBeGreaterThan($seen);
 });
 
 it('warns of what will not fit into the day, and why', function (array $visits, array $says): void {
-    $visits = array_map(static fn(array $v): DayVisit => new DayVisit(...$v), $visits);
+    $visits = array_map(static fn (array $v): DayVisit => new DayVisit(...$v), $visits);
 
     expect(array_column(DayPlan::warnings($visits, ['Wren', 'Sedge']), 'text'))->toBe($says);
 })->with([
@@ -94,7 +97,8 @@ it('warns of what will not fit into the day, and why', function (array $visits, 
     'only the delays do not fit' => [
         [['1', 'Tollhouse', 'Wren', 480, 140, 25, null], ['2', 'Quay House', 'Wren', 600, 60, 0, null]],
         [
-            "Tollhouse takes 140 min, until 10:20, and Quay House begins at 10:00: 20 min too long. Without its delays of 25 min it would fit: only the compressor's minutes do not.",
+            'Tollhouse takes 140 min, until 10:20, and Quay House begins at 10:00: 20 min too long. '.
+            "Without its delays of 25 min it would fit: only the compressor's minutes do not.",
         ],
     ],
     'past the end of the day' => [
@@ -102,11 +106,19 @@ it('warns of what will not fit into the day, and why', function (array $visits, 
         ['Tollhouse takes 75 min, until 17:15, and the day ends at 17:00: 15 min too long.'],
     ],
     'two people, one busy elsewhere' => [
-        [['1', 'Tollhouse', 'Wren', 480, 60, 0, 'Trace 3 conductors'], ['2', 'Quay House', 'Sedge', 500, 60, 0, null]],
-        ['Tollhouse: Trace 3 conductors takes a person at each end, and Sedge is at Quay House from 08:20 to 09:20.'],
+        [
+            ['1', 'Tollhouse', 'Wren', 480, 60, 0, 'Trace 3 conductors'],
+            ['2', 'Quay House', 'Sedge', 500, 60, 0, null],
+        ],
+        [
+            'Tollhouse: Trace 3 conductors takes a person at each end, and Sedge is at Quay House from 08:20 to 09:20.',
+        ],
     ],
     'two people, the other one free' => [
-        [['1', 'Tollhouse', 'Wren', 480, 60, 0, 'Trace 3 conductors'], ['2', 'Quay House', 'Sedge', 540, 60, 0, null]],
+        [
+            ['1', 'Tollhouse', 'Wren', 480, 60, 0, 'Trace 3 conductors'],
+            ['2', 'Quay House', 'Sedge', 540, 60, 0, null],
+        ],
         [],
     ],
     'given out of order' => [
@@ -118,19 +130,19 @@ it('warns of what will not fit into the day, and why', function (array $visits, 
 it('carries what the house and the plan ask for', function (Plan $plan, array $items): void {
     expect(array_column(Carry::of($plan->installation, $plan), 'item'))->toContain(...$items);
 })->with([
-    'the fuse the board calls for' => fn(): array => [
+    'the fuse the board calls for' => fn (): array => [
         House::plan(),
         ['Blade fuse, 3 A', 'Test breaker, 3 A', 'Low-current clamp'],
     ],
-    'batteries' => fn(): array => [House::plan(House::BATTERY), ['Set of batteries', 'Wire caps, small']],
-    'a receiver' => fn(): array => [
+    'batteries' => fn (): array => [House::plan(House::BATTERY), ['Set of batteries', 'Wire caps, small']],
+    'a receiver' => fn (): array => [
         House::example('furnace-gas-1h-1c', 'radio-pair-receiver'),
         ['Receiver for the equipment, short leads'],
     ],
 ]);
 
 it('leaves the next visit what this one landed, and a sister only what is to be confirmed', function (): void {
-    $plan = House::plan(House::BATTERY, edit: static fn($landing) => $landing->onBoard(5, End::landed('C')));
+    $plan = House::plan(House::BATTERY, edit: static fn ($landing) => $landing->onBoard(5, End::landed('C')));
     $left = AsLeft::landed($plan);
     $sister = AsLeft::sister($left);
 
@@ -140,12 +152,12 @@ it('leaves the next visit what this one landed, and a sister only what is to be 
         ->toBe($plan->landing->wall[1]->terminal)
         ->and($left->facts->oldPower)
         ->toBe('battery')
-        ->and(array_map(static fn($c): Evidence => $c->evidence, $sister->wallCable()->conductors ?? []))
+        ->and(array_map(static fn ($c): Evidence => $c->evidence, $sister->wallCable()->conductors ?? []))
         ->each->not->toBe(Evidence::Traced)
         ->and($sister->facts->lineVolts)
         ->toBeNull()
-        ->and(array_map(static fn($c): string => said($c->name()), $sister->wallCable()->conductors ?? []))
-        ->toBe(array_map(static fn($c): string => said($c->name()), $left->wallCable()->conductors ?? []));
+        ->and(array_map(static fn ($c): string => said($c->name()), $sister->wallCable()->conductors ?? []))
+        ->toBe(array_map(static fn ($c): string => said($c->name()), $left->wallCable()->conductors ?? []));
 });
 
 it('finds a thing by any of its names', function (string $asked, string $text, bool $found): void {

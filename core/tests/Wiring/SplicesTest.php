@@ -45,7 +45,11 @@ it('follows a splice to the load, in the plan and in the circuit', function (str
     $house = SurveyFile::read($survey, House::archetype());
     $profile = House::profile(House::C_POWERED);
     $plan = new Plan($house, $profile, LetterToLetter::landing($house, $profile));
-    $proofs = array_column(array_map(static fn($p): array => $p->toArray(), Simulation::prove($plan)), null, 'call');
+    $proofs = array_column(
+        array_map(static fn ($p): array => $p->toArray(), Simulation::prove($plan)),
+        null,
+        'call',
+    );
 
     expect($plan->landing->wall[3]->terminal)
         ->toBe('Y1')
@@ -67,10 +71,10 @@ it('refuses a splice that leads nowhere or round in a circle, with its pointer',
     string $pointer,
     string $says,
 ): void {
-    expect(fn() => SurveyFile::read(pigtailed($changes), House::archetype()))
+    expect(fn () => SurveyFile::read(pigtailed($changes), House::archetype()))
         ->toThrow(refusing($says))
-        ->and(fn() => SurveyFile::read(pigtailed($changes), House::archetype()))
-        ->toThrow(fn(InvalidData $p) => expect($p->pointer)->toBe($pointer));
+        ->and(fn () => SurveyFile::read(pigtailed($changes), House::archetype()))
+        ->toThrow(fn (InvalidData $p) => expect($p->pointer)->toBe($pointer));
 })->with([
     'no such conductor' => [
         ['cables' => [['conductors' => [2 => ['far' => ['onto' => 'B9']]]]]],
@@ -171,7 +175,7 @@ it('names row, column, value and what is allowed in a schedule', function (array
         ],
     ];
 
-    expect(fn(): Installation => ConductorSchedule::read($rows, House::survey()))->toThrow(refusing($says));
+    expect(fn (): Installation => ConductorSchedule::read($rows, House::survey()))->toThrow(refusing($says));
 })->with([
     [['cable' => 'Z'], '/2/cable: is "Z"; allowed: A and B'],
     [['number' => '1'], '/2/number: is 1; allowed: a number that no other'],

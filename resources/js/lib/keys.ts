@@ -37,7 +37,10 @@ if (typeof window !== 'undefined') {
     window.addEventListener('focusin', note, true);
 }
 
-/** A digit typed with the focus elsewhere, while the meter is what was used last: it goes to the meter. True if it did. */
+/**
+ * A digit typed with the focus elsewhere, while the meter is what was used last: it goes to the meter. True if it
+ * did.
+ */
 export function toMeter(event: KeyboardEvent): boolean {
     if (!/^[0-9.,]$/.test(event.key) || event.shiftKey || !meterLast) return false;
     const field = document.getElementById('actual');

@@ -4,7 +4,8 @@ const small = 1_500_000;
 
 /**
  * A photograph as it is sent: turned upright and reduced on this device, so that it goes through a thin signal and says
- * nothing of where it was taken. What this device cannot read goes as it is; the server then says what is wrong with it.
+ * nothing of where it was taken. What this device cannot read goes as it is; the server then says what is wrong with
+ * it.
  */
 export async function reduced(file: File): Promise<File> {
     try {

@@ -2,7 +2,10 @@ import { useEffect, useRef } from 'react';
 import { get } from './api';
 import { reload } from './reload';
 
-/** Another device on the same job: asks every second and a half whether anything is newer than this page, and then reads it again. */
+/**
+ * Another device on the same job: asks every second and a half whether anything is newer than this page, and then
+ * reads it again.
+ */
 export function usePulse(jobId: string, mark: string): void {
     const shown = useRef(mark);
     useEffect(() => {

@@ -1,4 +1,5 @@
-// US units first; metric for those who prefer it. Everything is computed in US units; only what is shown and typed changes.
+// US units first; metric for those who prefer it. Everything is computed in US units; only what is shown and typed
+// changes.
 
 interface Pair {
     unit: string;

@@ -7,7 +7,10 @@ import { Dialog } from '@/ui/Dialog';
 import { Bad, State } from '@/ui/State';
 import { Tick } from '@/ui/Tick';
 
-/** Raising the flag: isolated asks for the dead reading of each supply and the proof of the meter, live for a reading of each. */
+/**
+ * Raising the flag: isolated asks for the dead reading of each supply and the proof of the meter, live for a reading
+ * of each.
+ */
 export function PowerDialog({ jobId, to, onClose }: { jobId: string; to: 'live' | 'isolated'; onClose: () => void }) {
     const { supplies, beforeLive, power } = usePage<Frame>().props;
     const [volts, setVolts] = useState<Record<string, string>>({});

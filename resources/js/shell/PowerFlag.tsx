@@ -14,7 +14,10 @@ interface Props {
     onAsk: (state: 'live' | 'isolated' | null) => void;
 }
 
-/** The power flag: always in the same place, always with its reading and time; a live reading of long ago says its age. */
+/**
+ * The power flag: always in the same place, always with its reading and time; a live reading of long ago says its
+ * age.
+ */
 export function PowerFlag({ jobId, power, now, closed, practice, asked, onAsk }: Props) {
     const left = useSecondsLeft(power.lapsesAt, now);
     const ran = power.state === 'isolated' && left <= 0;

@@ -10,7 +10,9 @@ use Unionbit\Core\Words\Message;
 /** The coil is good and gets its voltage, but nothing moves: a stuck armature, a stuck valve, a dead motor module. */
 final readonly class ArmatureStuck implements CircuitEdit
 {
-    public function __construct(private string $loadId) {}
+    public function __construct(private string $loadId)
+    {
+    }
 
     public function apply(Netlist $netlist): Netlist
     {

@@ -13,13 +13,15 @@ final readonly class Closed implements CircuitEdit
 {
     private const STUCK_OHMS = 0.05;
 
-    public function __construct(private string $elementId) {}
+    public function __construct(private string $elementId)
+    {
+    }
 
     public function apply(Netlist $netlist): Netlist
     {
         return $netlist->changing(
             $this->elementId,
-            static fn(Element $e): Element => $e->withImpedance(self::STUCK_OHMS, 0.0, self::STUCK_OHMS),
+            static fn (Element $e): Element => $e->withImpedance(self::STUCK_OHMS, 0.0, self::STUCK_OHMS),
         );
     }
 

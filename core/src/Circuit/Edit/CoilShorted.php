@@ -11,13 +11,15 @@ use Unionbit\Core\Words\Message;
 /** A burnt coil: one factor k of its rest impedance and of its ohms; the armature does not pull. */
 final readonly class CoilShorted implements CircuitEdit
 {
-    public function __construct(private string $loadId, private float $k = 0.075) {}
+    public function __construct(private string $loadId, private float $k = 0.075)
+    {
+    }
 
     public function apply(Netlist $netlist): Netlist
     {
         return $netlist->changing(
             $this->loadId,
-            fn(Element $coil): Element => $coil->withImpedance(
+            fn (Element $coil): Element => $coil->withImpedance(
                 $this->k * $coil->ohms,
                 $this->k * $coil->reactance,
                 $this->k * $coil->dcOhms,

@@ -11,7 +11,9 @@ use Unionbit\Core\Words\Message;
 /** Copper or far too large a fuse in the fuse's place: it conducts as a good fuse does, and never opens. */
 final readonly class FuseBridged implements CircuitEdit
 {
-    public function __construct(private string $elementId) {}
+    public function __construct(private string $elementId)
+    {
+    }
 
     public function isOf(string $transformerId): bool
     {

@@ -12,13 +12,15 @@ use Unionbit\Core\Words\Message;
 final readonly class Moved implements CircuitEdit
 {
     /** @param  string  $end "A3.near"; $screw a point, "wall.G" */
-    public function __construct(private string $end, private string $screw) {}
+    public function __construct(private string $end, private string $screw)
+    {
+    }
 
     public function apply(Netlist $netlist): Netlist
     {
         return $netlist->changing(
             "{$this->end}.joint",
-            fn(Element $joint): Element => Element::copper(
+            fn (Element $joint): Element => Element::copper(
                 $joint->id,
                 $joint->kind,
                 $joint->a,

@@ -12,11 +12,13 @@ use Unionbit\Core\Words\Message;
 /** An element that no longer conducts: a broken conductor, an open switch, a blown fuse, an open coil. */
 final readonly class Opened implements CircuitEdit
 {
-    public function __construct(private string $elementId) {}
+    public function __construct(private string $elementId)
+    {
+    }
 
     public function apply(Netlist $netlist): Netlist
     {
-        return $netlist->changing($this->elementId, static fn(Element $e): Element => $e->opened());
+        return $netlist->changing($this->elementId, static fn (Element $e): Element => $e->opened());
     }
 
     public function describe(Netlist $netlist): Message

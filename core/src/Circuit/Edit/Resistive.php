@@ -13,13 +13,15 @@ use Unionbit\Core\Words\Unit;
 /** A joint or contact that conducts badly: a loose screw (2–50 Ω), a corroded splice. */
 final readonly class Resistive implements CircuitEdit
 {
-    public function __construct(private string $elementId, private float $ohms) {}
+    public function __construct(private string $elementId, private float $ohms)
+    {
+    }
 
     public function apply(Netlist $netlist): Netlist
     {
         return $netlist->changing(
             $this->elementId,
-            fn(Element $e): Element => $e->withImpedance($this->ohms, 0.0, $this->ohms),
+            fn (Element $e): Element => $e->withImpedance($this->ohms, 0.0, $this->ohms),
         );
     }
 

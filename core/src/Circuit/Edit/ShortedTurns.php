@@ -11,13 +11,15 @@ use Unionbit\Core\Words\Message;
 /** Turns shorted inside a coil: 0.3 of its rest impedance at 85 % of its ohms; it draws much and does not pull. */
 final readonly class ShortedTurns implements CircuitEdit
 {
-    public function __construct(private string $loadId, private float $ac = 0.3, private float $dc = 0.85) {}
+    public function __construct(private string $loadId, private float $ac = 0.3, private float $dc = 0.85)
+    {
+    }
 
     public function apply(Netlist $netlist): Netlist
     {
         return $netlist->changing(
             $this->loadId,
-            fn(Element $coil): Element => $coil->withImpedance(
+            fn (Element $coil): Element => $coil->withImpedance(
                 $this->ac * $coil->ohms,
                 $this->ac * $coil->reactance,
                 $this->dc * $coil->dcOhms,
@@ -27,7 +29,10 @@ final readonly class ShortedTurns implements CircuitEdit
 
     public function describe(Netlist $netlist): Message
     {
-        return Message::of('circuit.shorted-turns.coil-has-shorted-turns', part: $netlist->part($this->loadId)->label);
+        return Message::of(
+            'circuit.shorted-turns.coil-has-shorted-turns',
+            part: $netlist->part($this->loadId)->label,
+        );
     }
 
     public function holdsOut(): array

@@ -12,7 +12,9 @@ use Unionbit\Core\Words\Message;
 final readonly class Swapped implements CircuitEdit
 {
     /** @param  string  $a conductor end, "A3.far"; $b likewise */
-    public function __construct(private string $a, private string $b) {}
+    public function __construct(private string $a, private string $b)
+    {
+    }
 
     public function apply(Netlist $netlist): Netlist
     {
@@ -20,8 +22,8 @@ final readonly class Swapped implements CircuitEdit
         $second = $netlist->part("{$this->b}.joint");
 
         return $netlist
-            ->changing($first->id, static fn(): Element => self::onto($first, $second->b))
-            ->changing($second->id, static fn(): Element => self::onto($second, $first->b));
+            ->changing($first->id, static fn (): Element => self::onto($first, $second->b))
+            ->changing($second->id, static fn (): Element => self::onto($second, $first->b));
     }
 
     public function describe(Netlist $netlist): Message

@@ -13,7 +13,9 @@ use Unionbit\Core\Words\Message;
 final readonly class Touching implements CircuitEdit
 {
     /** @param  float  $ohms of the contact; bare copper on copper 0.05 Ω */
-    public function __construct(private string $a, private string $b, private float $ohms = 0.05) {}
+    public function __construct(private string $a, private string $b, private float $ohms = 0.05)
+    {
+    }
 
     public function apply(Netlist $netlist): Netlist
     {

@@ -30,7 +30,7 @@ final class Explanation
         if ($through !== [] && $point->phasors->magnitude($a, $b) > 1.0) {
             return Message::of('circuit.why.part-of-the-supply', through: $through, loads: $loads);
         }
-        if (!$path->hasSource()) {
+        if (! $path->hasSource()) {
             return Message::sentences([
                 Message::of('circuit.why.no-source', by: $loads === [] ? self::things($path) : $loads),
                 ...self::deadSources($point),
@@ -57,10 +57,11 @@ final class Explanation
         foreach ($netlist->elements as $element) {
             $source = $element->kind === ElementKind::Winding ? $element : $source;
         }
-        $connected = $source === null ? [] : $netlist->region($source->b, static fn(Element $e): bool => !$e->isOpen());
+        $connected =
+            $source === null ? [] : $netlist->region($source->b, static fn (Element $e): bool => ! $e->isOpen());
         $reasons = [];
         foreach (array_unique([$a, $b]) as $point) {
-            if (!isset($connected[$point])) {
+            if (! isset($connected[$point])) {
                 $reasons[] = self::whyFloating($netlist, $point);
             }
         }
@@ -91,7 +92,10 @@ final class Explanation
         $steps = [];
         foreach ($path->elements as $element) {
             $step = match ($element->kind) {
-                ElementKind::Wire, ElementKind::Joint => Message::of('circuit.step.conductor', name: $element->label),
+                ElementKind::Wire, ElementKind::Joint => Message::of(
+                    'circuit.step.conductor',
+                    name: $element->label,
+                ),
                 ElementKind::Load => self::loadName($point, $element),
                 default => $element->label,
             };
@@ -106,7 +110,7 @@ final class Explanation
     /** @return list<Message> open switches, contacts and fuses that stand directly between the wires of two points */
     private static function barriers(Netlist $netlist, string $a, string $b): array
     {
-        $copper = static fn(Element $e): bool => $e->kind->isCopper() && !$e->isOpen();
+        $copper = static fn (Element $e): bool => $e->kind->isCopper() && ! $e->isOpen();
         $near = $netlist->region($a, $copper);
         $far = $netlist->region($b, $copper);
         $names = [];
@@ -122,22 +126,25 @@ final class Explanation
         return $names;
     }
 
-    /** @return list<Message> thermostat switches that pass something without being closed, at the wires of two points: a leak, or a signal through a resistance */
+    /**
+     * @return list<Message> thermostat switches that pass something without being closed, at the wires of two points:
+     *     a leak, or a signal through a resistance
+     */
     private static function resistances(Netlist $netlist, string $a, string $b): array
     {
-        $wire = static fn(Element $e): bool => $e->kind->isCopper() && $e->ohms < self::NO_WIRE;
+        $wire = static fn (Element $e): bool => $e->kind->isCopper() && $e->ohms < self::NO_WIRE;
         $near = $netlist->region($a, $wire) + $netlist->region($b, $wire);
         $found = array_filter(
             $netlist->elements,
-            static fn(Element $e): bool => $e->kind === ElementKind::ThermostatSwitch &&
-                !$e->isOpen() &&
+            static fn (Element $e): bool => $e->kind === ElementKind::ThermostatSwitch &&
+                ! $e->isOpen() &&
                 $e->ohms >= self::NO_WIRE &&
                 (isset($near[$e->a]) xor isset($near[$e->b])),
         );
 
         return array_values(
             array_map(
-                static fn(Element $e): Message => Message::of(
+                static fn (Element $e): Message => Message::of(
                     'circuit.step.ohms-in',
                     ohms: Quantity::of($e->ohms, Unit::Ohms),
                     name: $e->label,
@@ -151,7 +158,7 @@ final class Explanation
     private static function loads(OperatingPoint $point, Path $path): array
     {
         return array_map(
-            static fn(Element $e): Message => self::loadName($point, $e),
+            static fn (Element $e): Message => self::loadName($point, $e),
             $path->ofKind(ElementKind::Load, ElementKind::Electronics),
         );
     }
@@ -180,7 +187,7 @@ final class Explanation
             ElementKind::SafetySwitch,
         ];
         $names = array_map(
-            static fn(Element $e): Message => $e->kind === ElementKind::ThermostatSwitch
+            static fn (Element $e): Message => $e->kind === ElementKind::ThermostatSwitch
                 ? Message::of('circuit.step.closed', name: $e->label)
                 : Message::of('circuit.step.the', name: $e->label),
             $path->ofKind(...$kinds),
@@ -193,7 +200,7 @@ final class Explanation
     private static function things(Path $path): array
     {
         return array_map(
-            static fn(Element $e): Message => $e->kind === ElementKind::Winding
+            static fn (Element $e): Message => $e->kind === ElementKind::Winding
                 ? Message::of('circuit.step.winding')
                 : Message::of('circuit.step.the', name: $e->label),
             $path->ofKind(ElementKind::Load, ElementKind::Electronics, ElementKind::Winding),
@@ -218,7 +225,7 @@ final class Explanation
     private static function whyFloating(Netlist $netlist, string $id): Message
     {
         $point = $netlist->point($id);
-        $copper = $netlist->region($id, static fn(Element $e): bool => !$e->isOpen());
+        $copper = $netlist->region($id, static fn (Element $e): bool => ! $e->isOpen());
         if ($point->terminal !== null && count($copper) === 1) {
             return Message::of('circuit.why.no-conductor', point: $point->phrase());
         }

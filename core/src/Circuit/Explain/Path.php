@@ -14,14 +14,16 @@ use Unionbit\Core\Words\Message;
 final readonly class Path
 {
     /** @param  list<Element>  $elements from the first point to the second */
-    private function __construct(public array $elements) {}
+    private function __construct(public array $elements)
+    {
+    }
 
     /** Follows the largest current of a probe from `a` to `b`. */
     public static function find(Netlist $netlist, Phasors $probe, string $a, string $b): self
     {
         $at = [];
         foreach ($netlist->elements as $element) {
-            if (!$element->isOpen()) {
+            if (! $element->isOpen()) {
                 $at[$element->a][] = $element;
                 $at[$element->b][] = $element;
             }
@@ -34,7 +36,7 @@ final readonly class Path
             $most = 0.0;
             foreach ($at[$point] ?? [] as $element) {
                 $current = hypot(...$probe->current($element, false));
-                if ($current > $most && !isset($seen[$element->other($point)])) {
+                if ($current > $most && ! isset($seen[$element->other($point)])) {
                     $most = $current;
                     $best = $element;
                 }
@@ -53,7 +55,7 @@ final readonly class Path
     public function isCopper(): bool
     {
         foreach ($this->elements as $element) {
-            if (!$element->kind->isCopper()) {
+            if (! $element->kind->isCopper()) {
                 return false;
             }
         }
@@ -65,7 +67,7 @@ final readonly class Path
     public function ofKind(ElementKind ...$kinds): array
     {
         return array_values(
-            array_filter($this->elements, static fn(Element $e): bool => in_array($e->kind, $kinds, true)),
+            array_filter($this->elements, static fn (Element $e): bool => in_array($e->kind, $kinds, true)),
         );
     }
 

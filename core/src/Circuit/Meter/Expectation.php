@@ -33,7 +33,8 @@ final readonly class Expectation
         public ?array $decidedBy = null,
         public ?Message $refused = null,
         public array $notes = [],
-    ) {}
+    ) {
+    }
 
     public static function refused(MeterMode $mode, string $a, string $b, Message $why): self
     {
@@ -48,12 +49,12 @@ final readonly class Expectation
     public function widened(array $others, Message $note): self
     {
         $lows = array_filter(
-            array_map(static fn(self $e): ?float => $e->low, [$this, ...$others]),
-            static fn(?float $v): bool => $v !== null,
+            array_map(static fn (self $e): ?float => $e->low, [$this, ...$others]),
+            static fn (?float $v): bool => $v !== null,
         );
         $highs = array_filter(
-            array_map(static fn(self $e): ?float => $e->high, [$this, ...$others]),
-            static fn(?float $v): bool => $v !== null,
+            array_map(static fn (self $e): ?float => $e->high, [$this, ...$others]),
+            static fn (?float $v): bool => $v !== null,
         );
         if ($this->floating || $lows === [] || $highs === []) {
             return new self(

@@ -38,7 +38,9 @@ final readonly class Meter
 
     private const ACCURACY = 0.01;
 
-    public function __construct(private Circuit $circuit) {}
+    public function __construct(private Circuit $circuit)
+    {
+    }
 
     /** @throws \OutOfBoundsException for a point that the circuit does not have */
     public function read(MeterMode $mode, Setup $setup, string $a, string $b): Expectation
@@ -60,12 +62,12 @@ final readonly class Meter
     {
         $own = $this->settledVolts($setup, $a, $b);
         $variants = array_map(
-            static fn(Circuit $circuit): Expectation => (new self($circuit))->settledVolts($setup, $a, $b),
+            static fn (Circuit $circuit): Expectation => (new self($circuit))->settledVolts($setup, $a, $b),
             Supplies::possibilities($this->circuit),
         );
         $different = array_filter(
             $variants,
-            static fn(Expectation $e): bool => $e->floating !== $own->floating ||
+            static fn (Expectation $e): bool => $e->floating !== $own->floating ||
                 abs(($e->nominal ?? 0.0) - ($own->nominal ?? 0.0)) > 1.0,
         );
         if ($different === []) {
@@ -73,7 +75,7 @@ final readonly class Meter
         }
         $words = Message::unique(
             array_map(
-                static fn(Expectation $e): Message => $e->floating
+                static fn (Expectation $e): Message => $e->floating
                     ? Message::of('circuit.meter.floating')
                     : Message::of('circuit.meter.volts', volts: Quantity::of($e->nominal ?? 0.0, Unit::Volts, 0)),
                 [$own, ...$variants],
@@ -103,7 +105,7 @@ final readonly class Meter
                 Message::of('circuit.meter.both-probes-on-same-point'),
             );
         }
-        if (!$nominal->network->knows($a) || !$nominal->network->knows($b) || !$netlist->joins($a, $b)) {
+        if (! $nominal->network->knows($a) || ! $nominal->network->knows($b) || ! $netlist->joins($a, $b)) {
             return new Expectation(
                 MeterMode::Volts,
                 $a,
@@ -169,13 +171,13 @@ final readonly class Meter
     /** @return list<Message> what it reads if a load that cannot pull in was in already */
     private function otherState(Setup $setup, OperatingPoint $rest, string $a, string $b): array
     {
-        $buzzing = array_filter($rest->loads, static fn(LoadState $state): bool => $state === LoadState::Buzzing);
+        $buzzing = array_filter($rest->loads, static fn (LoadState $state): bool => $state === LoadState::Buzzing);
         $other = $buzzing === [] ? null : $this->circuit->otherState($setup);
         if ($other === null) {
             return [];
         }
         $names = array_map(
-            static fn(string $id): Message => $other->netlist->element($id)->label,
+            static fn (string $id): Message => $other->netlist->element($id)->label,
             array_values(array_intersect(array_map(strval(...), array_keys($buzzing)), $other->pulledIn())),
         );
 
@@ -206,7 +208,7 @@ final readonly class Meter
         }
         $netlist = $this->known($this->circuit->netlist($setup), $a, $b);
         $network = Network::dc($netlist);
-        if (!$network->knows($a) || !$network->knows($b) || !$netlist->joins($a, $b)) {
+        if (! $network->knows($a) || ! $network->knows($b) || ! $netlist->joins($a, $b)) {
             return new Expectation(
                 $mode,
                 $a,
@@ -321,11 +323,11 @@ final readonly class Meter
      */
     private function decider(Path $path, string $a, string $b): ?array
     {
-        if (!$path->isCopper() || $path->ofKind(ElementKind::ThermostatSwitch, ElementKind::Jumper) === []) {
+        if (! $path->isCopper() || $path->ofKind(ElementKind::ThermostatSwitch, ElementKind::Jumper) === []) {
             return null;
         }
         $hot = $this->circuit->profile->hots();
-        $call = in_array($a, array_map(static fn($t): string => $t->point(), $hot), true) ? $b : $a;
+        $call = in_array($a, array_map(static fn ($t): string => $t->point(), $hot), true) ? $b : $a;
         $place = explode('.', $call)[0];
         $common =
             $place === 'wall'

@@ -59,7 +59,8 @@ final class Assembly
         private readonly Profile $profile,
         private readonly Landing $landing,
         private readonly Tolerance $tolerance,
-    ) {}
+    ) {
+    }
 
     public static function netlist(
         Installation $installation,
@@ -318,20 +319,27 @@ final class Assembly
 
     private function screw(string $printed): string
     {
-        return $this->profile->outputs->value . '.' . $printed;
+        return $this->profile->outputs->value.'.'.$printed;
     }
 
     private function cable(Cable $cable): void
     {
         $half = $cable->conductorOhms() / 2.0;
         foreach ($cable->conductors as $conductor) {
-            $id = $cable->id . $conductor->number;
+            $id = $cable->id.$conductor->number;
             $name =
                 $cable->from === Place::Wall
                     ? $conductor->name()
                     : Message::of('circuit.assembly.outdoor', conductor: $conductor->name());
             foreach (['near' => $cable->from, 'mid' => null, 'far' => $cable->to] as $part => $place) {
-                $this->points["{$id}.{$part}"] = new Point("{$id}.{$part}", $place, $name, null, $id, $place !== null);
+                $this->points["{$id}.{$part}"] = new Point(
+                    "{$id}.{$part}",
+                    $place,
+                    $name,
+                    null,
+                    $id,
+                    $place !== null,
+                );
             }
             $this->copper("{$id}.h1", ElementKind::Wire, "{$id}.near", "{$id}.mid", $half, $name, $id);
             $onward = "{$id}.mid";
@@ -371,7 +379,9 @@ final class Assembly
     {
         $place = $side === 'far' ? $cable->to : $cable->from;
         $onto =
-            $end->onto === null ? null : (new Splices($this->installation->cables))->target($cable, $side, $end->onto);
+            $end->onto === null
+                ? null
+                : (new Splices($this->installation->cables))->target($cable, $side, $end->onto);
         if ($onto !== null) {
             $this->copper(
                 "{$tip}.joint",
@@ -387,7 +397,14 @@ final class Assembly
             return;
         }
         $screw = "{$place->value}.{$end->terminal}";
-        $this->points[$screw] ??= new Point($screw, $place, Message::raw($end->terminal), $end->terminal, null, true);
+        $this->points[$screw] ??= new Point(
+            $screw,
+            $place,
+            Message::raw($end->terminal),
+            $end->terminal,
+            null,
+            true,
+        );
         $this->copper(
             "{$tip}.joint",
             ElementKind::Joint,
@@ -404,12 +421,12 @@ final class Assembly
     {
         foreach ($this->installation->facts->safety as $device) {
             foreach ($device->breaks as $printed) {
-                if ($screw !== "indoor.{$printed}" || !str_starts_with($subject, 'A')) {
+                if ($screw !== "indoor.{$printed}" || ! str_starts_with($subject, 'A')) {
                     continue;
                 }
-                if (!$device->relay) {
+                if (! $device->relay) {
                     $this->copper(
-                        $device->id . (count($device->breaks) > 1 ? ".{$printed}" : ''),
+                        $device->id.(count($device->breaks) > 1 ? ".{$printed}" : ''),
                         ElementKind::SafetySwitch,
                         "{$screw}.{$device->id}",
                         $screw,
@@ -491,7 +508,7 @@ final class Assembly
     private function transformer(Transformer $transformer): void
     {
         $facts = $this->installation->facts;
-        $winding = $transformer->id . '.winding';
+        $winding = $transformer->id.'.winding';
         $this->points[$winding] = new Point(
             $winding,
             Place::Indoor,
@@ -523,7 +540,7 @@ final class Assembly
                 ? Message::of('circuit.assembly.transformer-lead')
                 : Message::of('circuit.assembly.fuse', fuseAmps: Quantity::of($transformer->fuseAmps, Unit::Amps));
         $this->copper(
-            $transformer->id . '.fuse',
+            $transformer->id.'.fuse',
             ElementKind::Fuse,
             $winding,
             $transformer->hot,
@@ -541,7 +558,7 @@ final class Assembly
                 true,
             );
             $this->copper(
-                $transformer->id . '.bond',
+                $transformer->id.'.bond',
                 ElementKind::Bond,
                 $transformer->common,
                 'cabinet',
@@ -554,9 +571,9 @@ final class Assembly
 
     private function jumpers(): void
     {
+        $house = $this->installation;
         foreach (
-            [...$this->installation->archetype->ties, ...$this->installation->jumpers, ...$this->landing->jumpers]
-            as $index => $jumper
+            [...$house->archetype->ties, ...$house->jumpers, ...$this->landing->jumpers] as $index => $jumper
         ) {
             $place = $jumper->place->value;
             $this->copper(

@@ -32,7 +32,8 @@ final readonly class Element
         public float $reactance,
         public float $dcOhms,
         public float $emf = 0.0,
-    ) {}
+    ) {
+    }
 
     public static function copper(
         string $id,

@@ -10,9 +10,12 @@ final readonly class Netlist
     /**
      * @param  array<string, Element>  $elements  by id
      * @param  array<string, Point>  $points  by id
-     * @param  array<string, Element>  $out  what the set-up has taken out: lifted ends, the switches of a face that is off
+     * @param  array<string, Element>  $out  what the set-up has taken out: lifted ends, the switches of a face that
+     *     is off
      */
-    public function __construct(public array $elements, public array $points, public array $out = []) {}
+    public function __construct(public array $elements, public array $points, public array $out = [])
+    {
+    }
 
     /** Adds an element, or replaces the one of the same id. */
     public function with(Element $element): self
@@ -67,7 +70,7 @@ final readonly class Netlist
         $queue = [$start];
         while (($point = array_pop($queue)) !== null) {
             foreach ($neighbours[$point] ?? [] as $next) {
-                if (!isset($seen[$next])) {
+                if (! isset($seen[$next])) {
                     $seen[$next] = true;
                     $queue[] = $next;
                 }
@@ -80,6 +83,6 @@ final readonly class Netlist
     /** Whether the two points are joined by anything below 1 MΩ; otherwise a reading between them floats. */
     public function joins(string $a, string $b): bool
     {
-        return isset($this->region($a, static fn(Element $e): bool => !$e->isOpen())[$b]);
+        return isset($this->region($a, static fn (Element $e): bool => ! $e->isOpen())[$b]);
     }
 }

@@ -21,7 +21,8 @@ final readonly class Point
         public ?string $terminal,
         public ?string $conductor,
         public bool $probeable,
-    ) {}
+    ) {
+    }
 
     /** "Y1 at the wall plate" */
     public function phrase(): Message

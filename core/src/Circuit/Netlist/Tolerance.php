@@ -7,7 +7,9 @@ namespace Unionbit\Core\Circuit\Netlist;
 /** One corner of the tolerances: source and coils off their nominal figures by a factor. */
 final readonly class Tolerance
 {
-    private function __construct(public float $source, public float $coil, public bool $isNominal) {}
+    private function __construct(public float $source, public float $coil, public bool $isNominal)
+    {
+    }
 
     public static function nominal(): self
     {

@@ -19,7 +19,8 @@ final readonly class CircuitState
         public array $openFuses,
         public bool $thermostatUp,
         public array $heldOut,
-    ) {}
+    ) {
+    }
 
     public static function atRest(Setup $setup): self
     {
@@ -39,7 +40,12 @@ final readonly class CircuitState
 
     public function withOpenFuse(string $transformerId): self
     {
-        return new self($this->in, [...$this->openFuses, $transformerId => true], $this->thermostatUp, $this->heldOut);
+        return new self(
+            $this->in,
+            [...$this->openFuses, $transformerId => true],
+            $this->thermostatUp,
+            $this->heldOut,
+        );
     }
 
     public function withThermostat(bool $up): self
@@ -49,10 +55,10 @@ final readonly class CircuitState
 
     public function key(): string
     {
-        return implode(',', array_keys($this->in)) .
-            '|' .
-            implode(',', array_keys($this->openFuses)) .
-            '|' .
+        return implode(',', array_keys($this->in)).
+            '|'.
+            implode(',', array_keys($this->openFuses)).
+            '|'.
             ($this->thermostatUp ? 'up' : 'blank');
     }
 }

@@ -33,14 +33,18 @@ final class Network
     /** @var ?array{array<int, float>, array<int, float>} */
     private ?array $solution = null;
 
-    /** @var array<string, array{array<int, float>, array<int, float>}> volts per ampere between two points, shared by the networks that rest on this one */
+    /**
+     * @var array<string, array{array<int, float>, array<int, float>}> volts per ampere between two points, shared by
+     *     the networks that rest on this one
+     */
     private array $columns = [];
 
     private function __construct(
         public readonly Netlist $netlist,
         private readonly bool $dc,
         private readonly ?self $base = null,
-    ) {}
+    ) {
+    }
 
     /** Power on: phasors at the job's frequency. */
     public static function ac(Netlist $netlist): self
@@ -112,7 +116,8 @@ final class Network
      * What differs from the base, as changes of admittance with the base's columns, and the base's answer to the
      * changed sources; null where the points differ or too much does.
      *
-     * @return ?array{array{array<int, float>, array<int, float>}, list<array{int, int, float, float, array{array<int, float>, array<int, float>}}>}
+     * @return ?array{array{array<int, float>, array<int, float>}, list<array{int, int, float, float, array{array<int,
+     *     float>, array<int, float>}}>}
      */
     private function changes(self $base): ?array
     {
@@ -123,7 +128,7 @@ final class Network
             if ($old === $element) {
                 continue;
             }
-            if (!isset($base->index[$element->a], $base->index[$element->b])) {
+            if (! isset($base->index[$element->a], $base->index[$element->b])) {
                 return null;
             }
             [$g, $s] = $this->admittance($element);
@@ -148,7 +153,7 @@ final class Network
             }
         }
         foreach ($base->netlist->elements as $id => $old) {
-            if (!isset($this->netlist->elements[$id])) {
+            if (! isset($this->netlist->elements[$id])) {
                 $changes[] = $base->change($old, -1.0);
             }
         }
@@ -212,7 +217,7 @@ final class Network
             $diagonal[$b] = [$diagonal[$b][0] + $g, $diagonal[$b][1] + $s];
             $old = $rows[$a][$b] ?? [0.0, 0.0];
             $rows[$a][$b] = $rows[$b][$a] = [$old[0] - $g, $old[1] - $s];
-            if ($element->emf !== 0.0 && !$this->dc) {
+            if ($element->emf !== 0.0 && ! $this->dc) {
                 $this->inject($a, $b, $element->emf * $g, $element->emf * $s);
             }
         }
@@ -226,7 +231,7 @@ final class Network
      */
     private function indexOf(string $point, array &$diagonal, array &$rows): int
     {
-        if (!isset($this->index[$point])) {
+        if (! isset($this->index[$point])) {
             $index = $this->index[$point] = count($this->index);
             $diagonal[$index] = [self::GMIN, 0.0];
             $rows[$index] = [];

@@ -21,7 +21,8 @@ final readonly class Phasors
         private ?array $volts,
         private ?LowRank $update,
         private array $index,
-    ) {}
+    ) {
+    }
 
     /**
      * Voltage of `a` against `b`.

@@ -55,10 +55,9 @@ final class Supplies
         foreach ($facts->secondPhase === 'unknown' ? ['in', 'out'] : [$facts->secondPhase] as $phase) {
             foreach ($facts->secondBonded === null ? [false, true] : [$facts->secondBonded] as $second) {
                 foreach (
-                    $facts->commonBonded === null && !$house->archetype->commonBonded
+                    $facts->commonBonded === null && ! $house->archetype->commonBonded
                         ? [false, true]
-                        : [$house->commonBonded()]
-                    as $first
+                        : [$house->commonBonded()] as $first
                 ) {
                     $known = new Facts(
                         $facts->lineVolts,
@@ -80,7 +79,10 @@ final class Supplies
         return count($circuits) > 1 ? $circuits : [];
     }
 
-    /** Hot to hot through copper alone. Where both secondaries float nothing measurable tells it: only this does (MR03). */
+    /**
+     * Hot to hot through copper alone. Where both secondaries float nothing measurable tells it: only this does
+     * (MR03).
+     */
     private static function areJoined(Installation $installation, Netlist $netlist): bool
     {
         $transformers = $installation->archetype->transformers;
@@ -89,7 +91,7 @@ final class Supplies
             isset(
                 $netlist->region(
                     $transformers[0]->hot,
-                    static fn(Element $e): bool => $e->kind->isCopper() && !$e->isOpen(),
+                    static fn (Element $e): bool => $e->kind->isCopper() && ! $e->isOpen(),
                 )[$transformers[1]->hot],
             );
     }

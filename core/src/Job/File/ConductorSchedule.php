@@ -63,12 +63,13 @@ final class ConductorSchedule
      *
      * @param  list<array<string, string>>  $rows
      *
-     * @throws InvalidData whose pointer is the row and column, "/3/colour"; rows count from 1 as in a table without its heading
+     * @throws InvalidData whose pointer is the row and column, "/3/colour"; rows count from 1 as in a table without
+     *     its heading
      */
     public static function read(array $rows, Installation $house): Installation
     {
-        $cables = array_map(static fn(Cable $cable): Cable => $cable->withConductors([]), $house->cables);
-        $ids = array_map(static fn(Cable $cable): string => $cable->id, $cables);
+        $cables = array_map(static fn (Cable $cable): Cable => $cable->withConductors([]), $house->cables);
+        $ids = array_map(static fn (Cable $cable): string => $cable->id, $cables);
         foreach ($rows as $index => $row) {
             $line = $index + 1;
             $at = array_search(trim($row['cable'] ?? ''), $ids, true);
@@ -100,7 +101,7 @@ final class ConductorSchedule
     private static function conductor(Field $row): Conductor
     {
         $number = $row->string('number', '');
-        if (!ctype_digit($number) || (int) $number < 1 || (int) $number > 50) {
+        if (! ctype_digit($number) || (int) $number < 1 || (int) $number > 50) {
             throw InvalidData::notAllowed(
                 "{$row->pointer}/number",
                 $number,
@@ -113,12 +114,16 @@ final class ConductorSchedule
             return $word === ''
                 ? null
                 : Colour::tryParse($word) ??
-                        throw InvalidData::notAllowed("{$row->pointer}/{$key}", $word, implode(', ', Colour::names()));
+                        throw InvalidData::notAllowed(
+                            "{$row->pointer}/{$key}",
+                            $word,
+                            implode(', ', Colour::names()),
+                        );
         };
         $evidence = $row->string('evidence', '');
         $words = preg_split('/[\s,;]+/', $row->string('condition', ''), -1, PREG_SPLIT_NO_EMPTY) ?: [];
         $ohms = str_replace(',', '.', $row->string('loop_ohms', ''));
-        if ($ohms !== '' && (!is_numeric($ohms) || (float) $ohms < 0 || (float) $ohms > 999)) {
+        if ($ohms !== '' && (! is_numeric($ohms) || (float) $ohms < 0 || (float) $ohms > 999)) {
             throw InvalidData::notAllowed(
                 "{$row->pointer}/loop_ohms",
                 $ohms,
@@ -144,7 +149,7 @@ final class ConductorSchedule
             $colour('splice'),
             $row->string('note', ''),
             array_map(
-                static fn(string $word): Condition => Condition::tryFrom($word) ??
+                static fn (string $word): Condition => Condition::tryFrom($word) ??
                     throw InvalidData::notAllowed(
                         "{$row->pointer}/condition",
                         $word,

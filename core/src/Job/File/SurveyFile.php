@@ -56,7 +56,7 @@ final class SurveyFile
             self::facts($node->has('facts') ? $node->at('facts') : Field::root([])),
             $cables,
             array_map(
-                static fn(Field $n): Jumper => new Jumper(
+                static fn (Field $n): Jumper => new Jumper(
                     $n->enum('place', Place::class),
                     $n->string('a', null, self::LONGEST_WORD),
                     $n->string('b', null, self::LONGEST_WORD),
@@ -90,7 +90,7 @@ final class SurveyFile
             ],
             'cables' => array_map(self::writeCable(...), $installation->cables),
             'jumpers' => array_map(
-                static fn(Jumper $j): array => [
+                static fn (Jumper $j): array => [
                     'place' => $j->place->value,
                     'a' => $j->a,
                     'b' => $j->b,
@@ -131,7 +131,7 @@ final class SurveyFile
 
     private static function facts(Field $node): Facts
     {
-        $number = static fn(string $key, float $min, float $max): ?float => $node->has($key)
+        $number = static fn (string $key, float $min, float $max): ?float => $node->has($key)
             ? $node->number($key, null, $min, $max)
             : null;
 
@@ -163,16 +163,21 @@ final class SurveyFile
     /** @return array{id: string, label: string, breaks: list<string>, relay: bool} */
     public static function writeDevice(SafetyDevice $device): array
     {
-        return ['id' => $device->id, 'label' => $device->label, 'breaks' => $device->breaks, 'relay' => $device->relay];
+        return [
+            'id' => $device->id,
+            'label' => $device->label,
+            'breaks' => $device->breaks,
+            'relay' => $device->relay,
+        ];
     }
 
     /** @throws InvalidData */
     public static function cable(Field $node): Cable
     {
         $gauge = $node->int('gauge', 18);
-        if (!isset(Cable::OHMS_PER_FOOT[$gauge])) {
+        if (! isset(Cable::OHMS_PER_FOOT[$gauge])) {
             throw InvalidData::notAllowed(
-                $node->pointer . '/gauge',
+                $node->pointer.'/gauge',
                 $gauge,
                 implode(', ', array_keys(Cable::OHMS_PER_FOOT)),
             );
@@ -260,7 +265,7 @@ final class SurveyFile
             $node->has('colourAfterSplice') ? $node->enum('colourAfterSplice', Colour::class) : null,
             $node->string('note', '', self::LONGEST_REASON),
             array_map(
-                static fn(string $word): Condition => Condition::tryFrom($word) ??
+                static fn (string $word): Condition => Condition::tryFrom($word) ??
                     throw InvalidData::notAllowed(
                         "{$node->pointer}/condition",
                         $word,
@@ -321,7 +326,7 @@ final class SurveyFile
             'feet' => $cable->feet,
             ...self::filled(['kind' => $cable->kind]),
             'conductors' => array_map(
-                static fn(Conductor $c): array => [
+                static fn (Conductor $c): array => [
                     'number' => $c->number,
                     'colour' => $c->colour->value,
                     'stripe' => $c->stripe?->value,
@@ -330,7 +335,10 @@ final class SurveyFile
                     'evidence' => $c->evidence->value,
                     'colourAfterSplice' => $c->colourAfterSplice?->value,
                     'note' => $c->note,
-                    ...self::filled(['condition' => array_column($c->condition, 'value'), 'loopOhms' => $c->loopOhms]),
+                    ...self::filled([
+                        'condition' => array_column($c->condition, 'value'),
+                        'loopOhms' => $c->loopOhms,
+                    ]),
                 ],
                 $cable->conductors,
             ),
@@ -345,6 +353,6 @@ final class SurveyFile
      */
     private static function filled(array $parts): array
     {
-        return array_filter($parts, static fn(mixed $part): bool => $part !== null && $part !== []);
+        return array_filter($parts, static fn (mixed $part): bool => $part !== null && $part !== []);
     }
 }

@@ -8,7 +8,9 @@ namespace Unionbit\Core\Job\Interview;
 final readonly class Answers
 {
     /** @param  array<string, string|float|list<string>>  $given */
-    public function __construct(public array $given = []) {}
+    public function __construct(public array $given = [])
+    {
+    }
 
     public function choice(string $key): ?string
     {

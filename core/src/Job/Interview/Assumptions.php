@@ -11,7 +11,10 @@ use Unionbit\Core\Words\Message;
 use Unionbit\Core\Words\Quantity;
 use Unionbit\Core\Words\Unit;
 
-/** What a plan from an unfinished survey rests on without anybody having looked: it is provisional until these are known. */
+/**
+ * What a plan from an unfinished survey rests on without anybody having looked: it is provisional until these are
+ * known.
+ */
 final class Assumptions
 {
     /** @return list<Message> */
@@ -20,7 +23,7 @@ final class Assumptions
         $facts = $house->facts;
         $assumed = [];
         foreach ($house->wallCable()->conductors ?? [] as $conductor) {
-            if (!$conductor->isSpare() && !$conductor->evidence->isProof()) {
+            if (! $conductor->isSpare() && ! $conductor->evidence->isProof()) {
                 $assumed[] = Message::of(
                     'job.assumptions.goes-from',
                     conductor: $conductor->name(),
@@ -57,7 +60,7 @@ final class Assumptions
                     ),
             ],
             [$facts->plateLink === LinkState::Unknown, Message::of('job.assumptions.old-plates-link-not-looked')],
-            [!$supplyMeasured, Message::of('job.assumptions.r-c-there-at-board')],
+            [! $supplyMeasured, Message::of('job.assumptions.r-c-there-at-board')],
             [
                 $house->archetype->coolStages > 0 && ($house->outdoorCable()->conductors ?? []) === [],
                 Message::of('job.assumptions.outdoor-pair-wired-as-usual'),
@@ -86,7 +89,7 @@ final class Assumptions
         return array_values(
             array_filter(
                 $house->wallCable()->conductors ?? [],
-                static fn(Conductor $c): bool => !$c->isSpare() && !$c->evidence->isProof(),
+                static fn (Conductor $c): bool => ! $c->isSpare() && ! $c->evidence->isProof(),
             ),
         );
     }

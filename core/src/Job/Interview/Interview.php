@@ -23,7 +23,7 @@ final class Interview
     /** Whether an answer belongs to the survey's answers, and not to its facts or to a cable. */
     public static function isNote(string $key): bool
     {
-        return $key !== 'wire' && !in_array($key, [...self::NUMBERS, ...self::YES_NO, ...self::WORDS], true);
+        return $key !== 'wire' && ! in_array($key, [...self::NUMBERS, ...self::YES_NO, ...self::WORDS], true);
     }
 
     /** @return string|float|list<string>|null */
@@ -63,7 +63,7 @@ final class Interview
         if ($key === 'wire') {
             $cables = is_array($survey['cables'] ?? null) ? $survey['cables'] : [];
             $survey['cables'] = array_map(
-                static fn(mixed $cable): mixed => is_array($cable) && ($cable['from'] ?? '') === 'wall'
+                static fn (mixed $cable): mixed => is_array($cable) && ($cable['from'] ?? '') === 'wall'
                     ? [...$cable, 'kind' => $value]
                     : $cable,
                 $cables,
@@ -83,7 +83,9 @@ final class Interview
     }
 
     /**
-     * @return list<array{key: string, section: Message, text: Message, help: Message, kind: string, choices: list<array{value: string, label: Message}>, unit: string, value: string|float|list<string>|null, said: ?Message}>
+     * @return list<array{key: string, section: Message, text: Message, help: Message, kind: string,
+     *     choices: list<array{value: string, label: Message}>, unit: string, value: string|float|list<string>|null,
+     *     said: ?Message}>
      */
     public static function of(Installation $house): array
     {
@@ -97,7 +99,7 @@ final class Interview
                 'help' => $q->help,
                 'kind' => $q->kind,
                 'choices' => array_map(
-                    static fn(string|int $v): array => ['value' => (string) $v, 'label' => $q->choices[$v]],
+                    static fn (string|int $v): array => ['value' => (string) $v, 'label' => $q->choices[$v]],
                     array_keys($q->choices),
                 ),
                 'unit' => $q->unit,

@@ -34,7 +34,8 @@ final readonly class Question
         public float $min,
         public float $max,
         private Closure $asks,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  array<int|string, Message>  $choices
@@ -48,7 +49,18 @@ final readonly class Question
         array $choices,
         ?Closure $asks = null,
     ): self {
-        return new self($key, $section, $text, $help, 'choice', $choices, '', 0, 0, $asks ?? static fn(): bool => true);
+        return new self(
+            $key,
+            $section,
+            $text,
+            $help,
+            'choice',
+            $choices,
+            '',
+            0,
+            0,
+            $asks ?? static fn (): bool => true,
+        );
     }
 
     /**
@@ -63,7 +75,18 @@ final readonly class Question
         array $choices,
         ?Closure $asks = null,
     ): self {
-        return new self($key, $section, $text, $help, 'ticks', $choices, '', 0, 0, $asks ?? static fn(): bool => true);
+        return new self(
+            $key,
+            $section,
+            $text,
+            $help,
+            'ticks',
+            $choices,
+            '',
+            0,
+            0,
+            $asks ?? static fn (): bool => true,
+        );
     }
 
     /** @param  ?Closure(Installation): bool  $asks */
@@ -87,7 +110,7 @@ final readonly class Question
             $unit,
             $min,
             $max,
-            $asks ?? static fn(): bool => true,
+            $asks ?? static fn (): bool => true,
         );
     }
 
@@ -99,7 +122,7 @@ final readonly class Question
         Message $help,
         ?Closure $asks = null,
     ): self {
-        return new self($key, $section, $text, $help, 'text', [], '', 0, 0, $asks ?? static fn(): bool => true);
+        return new self($key, $section, $text, $help, 'text', [], '', 0, 0, $asks ?? static fn (): bool => true);
     }
 
     public function isAskedOf(Installation $house): bool

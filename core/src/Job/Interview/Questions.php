@@ -45,19 +45,19 @@ final class Questions
     /** @return list<string> */
     public static function keys(): array
     {
-        return array_map(static fn(Question $q): string => $q->key, self::all());
+        return array_map(static fn (Question $q): string => $q->key, self::all());
     }
 
     /** @return list<Question> that this house is asked, answered or not */
     public static function of(Installation $house): array
     {
-        return array_values(array_filter(self::all(), static fn(Question $q): bool => $q->isAskedOf($house)));
+        return array_values(array_filter(self::all(), static fn (Question $q): bool => $q->isAskedOf($house)));
     }
 
     /** @return list<Question> */
     private static function what(): array
     {
-        $is = static fn(string $key, string ...$values): \Closure => static fn(
+        $is = static fn (string $key, string ...$values): \Closure => static fn (
             Installation $h,
         ): bool => $h->answers->is($key, ...$values);
         $cools = $is('outdoor', 'cools', 'reverses');
@@ -112,7 +112,10 @@ final class Questions
                 $section,
                 Message::of('job.questions.when-reversing-valve-energised'),
                 Message::of('job.questions.from-outdoor-board-never-from'),
-                ['O' => Message::of('job.questions.in-cooling-o'), 'B' => Message::of('job.questions.in-heating-b')],
+                [
+                    'O' => Message::of('job.questions.in-cooling-o'),
+                    'B' => Message::of('job.questions.in-heating-b'),
+                ],
                 $is('outdoor', 'reverses'),
             ),
             Question::choice(
@@ -147,7 +150,7 @@ final class Questions
                     'tied' => Message::of('job.questions.tied-w-inside'),
                     'relay' => Message::of('job.questions.own-relay'),
                 ],
-                static fn(Installation $h): bool => $h->answers->is('outdoor', 'reverses') &&
+                static fn (Installation $h): bool => $h->answers->is('outdoor', 'reverses') &&
                     $h->answers->is('heatSource', 'electric'),
             ),
             Question::choice(
@@ -191,7 +194,7 @@ final class Questions
                 Message::of('job.questions.was-fan-centre-added-for'),
                 Message::of('job.questions.transformer-fan-relay-in-one'),
                 ['no' => Message::of('job.questions.no'), 'yes' => Message::of('job.questions.yes')],
-                static fn(Installation $h): bool => $h->answers->is('outdoor', 'cools') &&
+                static fn (Installation $h): bool => $h->answers->is('outdoor', 'cools') &&
                     $h->answers->is('heatSource', 'gas', 'oil'),
             ),
         ];
@@ -201,7 +204,7 @@ final class Questions
     private static function supply(): array
     {
         $section = Message::of('job.questions.supply');
-        $two = static fn(Installation $h): bool => $h->answers->is('supplies', '2') ||
+        $two = static fn (Installation $h): bool => $h->answers->is('supplies', '2') ||
             count($h->archetype->transformers) > 1;
 
         return [
@@ -306,9 +309,9 @@ final class Questions
     private static function line(): array
     {
         $section = Message::of('job.questions.in-line');
-        $blower = static fn(Installation $h): bool => !$h->answers->is('heatSource', 'boiler') ||
+        $blower = static fn (Installation $h): bool => ! $h->answers->is('heatSource', 'boiler') ||
             $h->answers->is('outdoor', 'cools');
-        $outdoor = static fn(Installation $h): bool => $h->answers->is('outdoor', 'cools', 'reverses');
+        $outdoor = static fn (Installation $h): bool => $h->answers->is('outdoor', 'cools', 'reverses');
 
         return [
             Question::choice(
@@ -340,7 +343,7 @@ final class Questions
                     'electric' => Message::of('job.questions.on-electric-thermostat-runs'),
                     'none' => Message::of('job.questions.there-none'),
                 ],
-                static fn(Installation $h): bool => $h->answers->is('heatSource', 'gas', 'oil', 'electric'),
+                static fn (Installation $h): bool => $h->answers->is('heatSource', 'gas', 'oil', 'electric'),
             ),
             Question::ticks(
                 'outdoorScrews',
@@ -360,8 +363,8 @@ final class Questions
                     'open' => Message::of('job.questions.nowhere'),
                     'no-screw' => Message::of('job.questions.has-no-w'),
                 ],
-                static fn(Installation $h): bool => $h->answers->is('outdoor', 'reverses') &&
-                    !$h->answers->is('heatSource', 'none'),
+                static fn (Installation $h): bool => $h->answers->is('outdoor', 'reverses') &&
+                    ! $h->answers->is('heatSource', 'none'),
             ),
             Question::choice(
                 'shedding',
@@ -382,7 +385,7 @@ final class Questions
     private static function plates(): array
     {
         $section = Message::of('job.questions.nameplates');
-        $outdoor = static fn(Installation $h): bool => $h->answers->is('outdoor', 'cools', 'reverses');
+        $outdoor = static fn (Installation $h): bool => $h->answers->is('outdoor', 'cools', 'reverses');
 
         return [
             Question::choice(
@@ -474,7 +477,7 @@ final class Questions
                 Message::of('job.questions.display-now'),
                 Message::of('job.questions.blank-on-batteries-batteries-first'),
                 ['on' => Message::of('job.questions.on'), 'blank' => Message::of('job.questions.blank')],
-                static fn(Installation $h): bool => in_array($h->facts->oldPower, ['battery', 'common'], true),
+                static fn (Installation $h): bool => in_array($h->facts->oldPower, ['battery', 'common'], true),
             ),
             Question::number(
                 'elsewhere',
@@ -501,7 +504,7 @@ final class Questions
         $cable = $house->wallCable();
         $spare = array_filter(
             $cable->conductors ?? [],
-            static fn(Conductor $c): bool => $c->isSpare() || $house->meaning($c) === TerminalName::C,
+            static fn (Conductor $c): bool => $c->isSpare() || $house->meaning($c) === TerminalName::C,
         );
 
         return $cable !== null &&
@@ -512,7 +515,7 @@ final class Questions
     /** @return list<Question> what the Figures page keeps for a house; the survey does not ask for it */
     private static function figures(): array
     {
-        $number = static fn(
+        $number = static fn (
             string $key,
             Message $text,
             string $unit,
@@ -526,7 +529,7 @@ final class Questions
             $unit,
             $min,
             $max,
-            static fn(): bool => false,
+            static fn (): bool => false,
         );
 
         return [

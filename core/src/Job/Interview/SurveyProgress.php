@@ -18,7 +18,10 @@ final class SurveyProgress
     {
         $facts = $installation->facts;
         $wall = $installation->wallCable()->conductors ?? [];
-        $unproved = array_filter($wall, static fn(Conductor $c): bool => !$c->isSpare() && !$c->evidence->isProof());
+        $unproved = array_filter(
+            $wall,
+            static fn (Conductor $c): bool => ! $c->isSpare() && ! $c->evidence->isProof(),
+        );
         $outdoor =
             $installation->archetype->coolStages === 0 || ($installation->outdoorCable()->conductors ?? []) !== [];
 
@@ -38,12 +41,18 @@ final class SurveyProgress
                     ? Message::of('job.survey-progress.both-ends-each-known')
                     : Message::of(
                         'job.survey-progress.trace',
-                        unproved: array_values(array_map(static fn(Conductor $c): Message => $c->name(), $unproved)),
+                        unproved: array_values(
+                            array_map(static fn (Conductor $c): Message => $c->name(), $unproved),
+                        ),
                     ),
                 $wall !== [] && $unproved === [],
             ],
             ['outdoor', Message::of('job.survey-progress.outdoor-pair'), $outdoor],
-            ['link', Message::of('job.survey-progress.rc-rh-link-on-old'), $facts->plateLink !== LinkState::Unknown],
+            [
+                'link',
+                Message::of('job.survey-progress.rc-rh-link-on-old'),
+                $facts->plateLink !== LinkState::Unknown,
+            ],
             ['transformer', Message::of('job.survey-progress.transformer-rating'), $facts->transformerVa !== null],
             ['fuse', Message::of('job.survey-progress.fuse-rating'), $facts->fuseAmps !== null],
             [
@@ -61,7 +70,7 @@ final class SurveyProgress
         ];
 
         return array_map(
-            static fn(array $item): array => ['key' => $item[0], 'label' => $item[1], 'done' => $item[2]],
+            static fn (array $item): array => ['key' => $item[0], 'label' => $item[1], 'done' => $item[2]],
             $items,
         );
     }

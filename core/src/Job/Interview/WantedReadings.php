@@ -20,7 +20,7 @@ final class WantedReadings
         foreach ($house->archetype->transformers as $index => $transformer) {
             $letters = implode(
                 '–',
-                array_map(static fn(string $point): string => explode('.', $point)[1] ?? $point, [
+                array_map(static fn (string $point): string => explode('.', $point)[1] ?? $point, [
                     $transformer->hot,
                     $transformer->common,
                 ]),
@@ -44,9 +44,9 @@ final class WantedReadings
                 'why' => Message::of('job.wanted-readings.supply-before-fuse'),
             ];
         }
-        $hot = self::wall($house, static fn(TerminalName $n): bool => $n->isHot());
-        $common = self::wall($house, static fn(TerminalName $n): bool => $n === TerminalName::C);
-        $calls = self::walls($house, static fn(TerminalName $n): bool => $n->isCall());
+        $hot = self::wall($house, static fn (TerminalName $n): bool => $n->isHot());
+        $common = self::wall($house, static fn (TerminalName $n): bool => $n === TerminalName::C);
+        $calls = self::walls($house, static fn (TerminalName $n): bool => $n->isCall());
         if ($hot !== null && $common !== null) {
             $wanted[] = [
                 'a' => "wall.{$hot}",
@@ -78,9 +78,9 @@ final class WantedReadings
         return array_values(
             array_filter(
                 $wanted,
-                static fn(array $w, int $i): bool => array_search(
+                static fn (array $w, int $i): bool => array_search(
                     [$w['a'], $w['b']],
-                    array_map(static fn(array $o): array => [$o['a'], $o['b']], $wanted),
+                    array_map(static fn (array $o): array => [$o['a'], $o['b']], $wanted),
                     true,
                 ) === $i,
                 ARRAY_FILTER_USE_BOTH,
@@ -101,7 +101,8 @@ final class WantedReadings
             $name =
                 $conductor->near->terminal === null
                     ? null
-                    : Vocabulary::resolve($conductor->near->terminal, Place::Wall, $house->archetype->reverses)->name;
+                    : Vocabulary::resolve($conductor->near->terminal, Place::Wall, $house->archetype->reverses)
+                        ->name;
             if ($name !== null && $is($name)) {
                 $found[] = (string) $conductor->near->terminal;
             }

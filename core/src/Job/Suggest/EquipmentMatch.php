@@ -12,6 +12,19 @@ use Unionbit\Core\Words\Message;
 /** Which entry of the equipment catalogue the answers describe, and the answers that an entry stands for. */
 final readonly class EquipmentMatch
 {
+    /** Questions whose answers say what the equipment is, in the order in which it is told. */
+    private const SPEAKS = [
+        'outdoor',
+        'coolStages',
+        'valve',
+        'heatSource',
+        'heatStages',
+        'eGoes',
+        'bus',
+        'fanCentre',
+        'supplies',
+    ];
+
     /** Answers that nothing follows from, by question. */
     private const SAYS_NOTHING = ['bus' => ['no'], 'fanCentre' => ['no'], 'eGoes' => ['none']];
 
@@ -20,7 +33,9 @@ final readonly class EquipmentMatch
      * @param  list<Message>  $why  what it follows from, in words
      * @param  list<string>  $open  keys of questions that would decide it
      */
-    private function __construct(public ?string $id, public array $why, public array $open) {}
+    private function __construct(public ?string $id, public array $why, public array $open)
+    {
+    }
 
     /** @param  list<string>  $known ids of the catalogue */
     public static function of(Answers $answers, array $known): self
@@ -30,10 +45,7 @@ final readonly class EquipmentMatch
             return new self(null, [], $open);
         }
         $why = [];
-        foreach (
-            ['outdoor', 'coolStages', 'valve', 'heatSource', 'heatStages', 'eGoes', 'bus', 'fanCentre', 'supplies']
-            as $key
-        ) {
+        foreach (self::SPEAKS as $key) {
             $given = $answers->given[$key] ?? null;
             $said = Questions::named($key)?->said($given);
             if ($said === null || in_array($given, self::SAYS_NOTHING[$key] ?? [], true)) {
@@ -77,26 +89,22 @@ final readonly class EquipmentMatch
             'coolStages' => $archetype->coolStages > 0 ? (string) $archetype->coolStages : null,
             'valve' => $archetype->heatPump?->valve,
             'heatSource' => $heats ? $source : 'none',
-            'heatStages' =>
-                $heats && in_array($source, ['gas', 'oil', 'electric'], true)
+            'heatStages' => $heats && in_array($source, ['gas', 'oil', 'electric'], true)
                     ? (string) ($strips ?? $archetype->heatStages)
                     : null,
-            'eGoes' =>
-                $strips === null || $strips === 0
+            'eGoes' => $strips === null || $strips === 0
                     ? null
                     : ['own' => 'relay', 'tied' => 'tied'][$archetype->heatPump->emergency] ?? 'none',
-            'bus' =>
-                $archetype->coolStages === 0
+            'bus' => $archetype->coolStages === 0
                     ? null
                     : (str_contains($archetype->id, 'communicating')
                         ? 'convert'
                         : 'no'),
-            'fanCentre' =>
-                $archetype->coolStages > 0 && !$archetype->reverses && in_array($source, ['gas', 'oil'], true)
-                    ? (str_contains($archetype->id, 'fan-centre')
-                        ? 'yes'
-                        : 'no')
-                    : null,
+            'fanCentre' => match (true) {
+                $archetype->coolStages === 0, $archetype->reverses => null,
+                ! in_array($source, ['gas', 'oil'], true) => null,
+                default => str_contains($archetype->id, 'fan-centre') ? 'yes' : 'no',
+            },
             'supplies' => (string) count($archetype->transformers),
             'zoneValve' => $source === 'boiler' ? 'two' : null,
             'fanCoil' => $source === 'coil' ? '24v' : null,
@@ -122,7 +130,7 @@ final readonly class EquipmentMatch
             $needed[] = 'heatStages';
         }
 
-        return array_values(array_filter($needed, static fn(string $key): bool => $answers->choice($key) === null));
+        return array_values(array_filter($needed, static fn (string $key): bool => $answers->choice($key) === null));
     }
 
     private static function id(Answers $answers): string

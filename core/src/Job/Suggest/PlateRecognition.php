@@ -28,8 +28,8 @@ final class PlateRecognition
                 $has[$name->value] = $letter;
             }
         }
-        $found = static fn(TerminalName ...$names): array => array_values(
-            array_filter(array_map(static fn(TerminalName $n): ?string => $has[$n->value] ?? null, $names)),
+        $found = static fn (TerminalName ...$names): array => array_values(
+            array_filter(array_map(static fn (TerminalName $n): ?string => $has[$n->value] ?? null, $names)),
         );
 
         return array_values(
@@ -197,7 +197,11 @@ final class PlateRecognition
         $bus = array_values(
             array_filter(
                 $printed,
-                static fn(string $l): bool => in_array(strtoupper($l), ['D+', 'D-', 'DATA', 'A', '1', '2', '3'], true),
+                static fn (string $l): bool => in_array(
+                    strtoupper($l),
+                    ['D+', 'D-', 'DATA', 'A', '1', '2', '3'],
+                    true,
+                ),
             ),
         );
 

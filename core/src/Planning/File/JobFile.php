@@ -30,7 +30,8 @@ final readonly class JobFile
         public string $system,
         public Installation $installation,
         public ?Plan $plan,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  callable(string): ?Archetype  $archetypes  an archetype of the catalogue by id
@@ -74,7 +75,12 @@ final readonly class JobFile
             ? $text
             : throw InvalidData::unreadable(
                 "{$node->pointer}/{$key}",
-                Message::of('planning.job-file.characters-long-allowed', length: $length, least: $least, most: $most),
+                Message::of(
+                    'planning.job-file.characters-long-allowed',
+                    length: $length,
+                    least: $least,
+                    most: $most,
+                ),
             );
     }
 
@@ -110,7 +116,7 @@ final readonly class JobFile
      */
     private static function plan(Field $node, Installation $house, callable $profiles, array $known): ?Plan
     {
-        if (!$node->has('thermostat')) {
+        if (! $node->has('thermostat')) {
             return null;
         }
         $thermostat = $node->value('thermostat');

@@ -22,8 +22,12 @@ use Unionbit\Core\Wiring\Landing;
 final class PlanFile
 {
     /** @throws InvalidData */
-    public static function read(mixed $json, Installation $installation, Profile $profile, string $pointer = ''): Plan
-    {
+    public static function read(
+        mixed $json,
+        Installation $installation,
+        Profile $profile,
+        string $pointer = '',
+    ): Plan {
         $node = Field::root($json, $pointer);
 
         $changes = new HouseChanges(
@@ -36,7 +40,7 @@ final class PlanFile
         $house = $changes->applied($installation);
         // A conductor that the survey has no more lands nowhere.
         $there = array_flip(
-            array_map(static fn(Conductor $c): int => $c->number, $house->wallCable()->conductors ?? []),
+            array_map(static fn (Conductor $c): int => $c->number, $house->wallCable()->conductors ?? []),
         );
 
         return new Plan(
@@ -47,7 +51,7 @@ final class PlanFile
                 array_intersect_key(self::ends($node, 'indoor'), $there),
                 $node->bool('linkIn', true),
                 array_map(
-                    static fn(Field $n): Jumper => new Jumper(
+                    static fn (Field $n): Jumper => new Jumper(
                         $n->enum('place', Place::class),
                         $n->string('a'),
                         $n->string('b'),
@@ -65,7 +69,7 @@ final class PlanFile
     /** @return array<string, mixed> */
     public static function write(Plan $plan): array
     {
-        $ends = static fn(array $ends): array => array_map(static fn(End $end): array => $end->toArray(), $ends);
+        $ends = static fn (array $ends): array => array_map(static fn (End $end): array => $end->toArray(), $ends);
 
         return [
             'profile' => $plan->profile->id,
@@ -73,7 +77,7 @@ final class PlanFile
             'wall' => $ends($plan->landing->wall),
             'indoor' => $ends($plan->landing->indoor),
             'jumpers' => array_map(
-                static fn(Jumper $j): array => [
+                static fn (Jumper $j): array => [
                     'place' => $j->place->value,
                     'a' => $j->a,
                     'b' => $j->b,
@@ -97,7 +101,9 @@ final class PlanFile
     {
         $ends = [];
         foreach ($node->keys($key) as $number) {
-            $ends[(int) $number] = SurveyFile::end($node->at($key)->at(ctype_digit($number) ? (int) $number : $number));
+            $ends[(int) $number] = SurveyFile::end(
+                $node->at($key)->at(ctype_digit($number) ? (int) $number : $number),
+            );
         }
 
         return $ends;

@@ -31,7 +31,7 @@ final class LetterToLetter
         $taken = [];
         foreach ($installation->wallCable()->conductors ?? [] as $conductor) {
             $screw = self::screwFor($conductor, $installation, $profile);
-            if ($screw !== null && !isset($taken[$screw])) {
+            if ($screw !== null && ! isset($taken[$screw])) {
                 $wall[$conductor->number] = End::landed($screw);
                 $taken[$screw] = true;
             } else {
@@ -58,7 +58,7 @@ final class LetterToLetter
                 $whole[] = $conductor;
             }
         }
-        $rank = static fn(Conductor $c): int => match ($installation->meaning($c)) {
+        $rank = static fn (Conductor $c): int => match ($installation->meaning($c)) {
             TerminalName::R, TerminalName::Rc => 0,
             TerminalName::C => 1,
             null => 3,
@@ -66,7 +66,7 @@ final class LetterToLetter
         };
         usort(
             $whole,
-            static fn(Conductor $a, Conductor $b): int => [$rank($a), $a->number] <=> [$rank($b), $b->number],
+            static fn (Conductor $a, Conductor $b): int => [$rank($a), $a->number] <=> [$rank($b), $b->number],
         );
         $whole = array_slice($whole, 0, $profile->linkConductors);
         if (count($whole) === $profile->linkConductors) {
@@ -82,15 +82,15 @@ final class LetterToLetter
     /** Whether a conductor can carry something again: both ends can be stripped and its copper is sound. */
     public static function isWhole(Conductor $conductor): bool
     {
-        $broken = static fn(End $end): bool => in_array(
+        $broken = static fn (End $end): bool => in_array(
             $end->state,
             [EndState::CutShort, EndState::BrokenOff, EndState::Spliced],
             true,
         );
 
-        return !$broken($conductor->near) &&
-            !$broken($conductor->far) &&
-            !in_array(Condition::Crushed, $conductor->condition, true);
+        return ! $broken($conductor->near) &&
+            ! $broken($conductor->far) &&
+            ! in_array(Condition::Crushed, $conductor->condition, true);
     }
 
     private static function screwFor(Conductor $conductor, Installation $installation, Profile $profile): ?string

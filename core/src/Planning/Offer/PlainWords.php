@@ -15,7 +15,7 @@ final class PlainWords
     public static function of(PlanOffer $candidate): Message
     {
         $profile = $candidate->plan->profile;
-        $lost = array_map(static fn(array $l): CallName => $l['call'], $candidate->proof->lost);
+        $lost = array_map(static fn (array $l): CallName => $l['call'], $candidate->proof->lost);
         $parts = [
             $lost === []
                 ? Message::of('planning.plain-words.everything')
@@ -32,7 +32,9 @@ final class PlainWords
             $profile->outputs === Place::Module && $profile->linkConductors === 0 => Message::of(
                 'planning.plain-words.talks-by-radio-receiver-at',
             ),
-            $profile->outputs === Place::Module => Message::of('planning.plain-words.small-module-at-equipment-does'),
+            $profile->outputs === Place::Module => Message::of(
+                'planning.plain-words.small-module-at-equipment-does',
+            ),
             $candidate->ways === [] => Message::of('planning.plain-words.uses-wires-there-as-they'),
             default => Message::of('planning.plain-words.uses-wires-there-some-them'),
         };

@@ -11,14 +11,16 @@ final readonly class PlanList
      * @param  list<PlanOffer>  $offered  best first, at most {@see Planner::MOST_SHOWN}
      * @param  list<PlanOffer>  $refused  each with its reasons
      */
-    private function __construct(public array $offered, public array $refused, public int $tried) {}
+    private function __construct(public array $offered, public array $refused, public int $tried)
+    {
+    }
 
     /** @param  list<PlanOffer>  $all */
     public static function of(array $all, Weights $weights): self
     {
-        $score = static fn(PlanOffer $a, PlanOffer $b): int => $a->score($weights) <=> $b->score($weights);
-        $passing = array_values(array_filter($all, static fn(PlanOffer $c): bool => $c->passes()));
-        $refused = array_values(array_filter($all, static fn(PlanOffer $c): bool => !$c->passes()));
+        $score = static fn (PlanOffer $a, PlanOffer $b): int => $a->score($weights) <=> $b->score($weights);
+        $passing = array_values(array_filter($all, static fn (PlanOffer $c): bool => $c->passes()));
+        $refused = array_values(array_filter($all, static fn (PlanOffer $c): bool => ! $c->passes()));
         usort($passing, $score);
         usort($refused, $score);
 
@@ -37,7 +39,7 @@ final readonly class PlanList
      */
     private static function worthwhile(array $ranked): array
     {
-        $beats = static fn(PlanOffer $a, PlanOffer $b): bool => $a->lossPoints() < $b->lossPoints() &&
+        $beats = static fn (PlanOffer $a, PlanOffer $b): bool => $a->lossPoints() < $b->lossPoints() &&
             $a->partPoints() <= $b->partPoints() &&
             $a->minutes() <= $b->minutes() &&
             $a->riskPoints() <= $b->riskPoints();
@@ -45,9 +47,9 @@ final readonly class PlanList
         return array_values(
             array_filter(
                 $ranked,
-                static fn(PlanOffer $c): bool => array_filter(
+                static fn (PlanOffer $c): bool => array_filter(
                     $ranked,
-                    static fn(PlanOffer $other): bool => $beats($other, $c),
+                    static fn (PlanOffer $other): bool => $beats($other, $c),
                 ) === [],
             ),
         );

@@ -52,7 +52,8 @@ final readonly class PlanOffer
         public array $ways,
         public PlanProof $proof,
         public array $findings,
-    ) {}
+    ) {
+    }
 
     public static function of(Draft $draft): self
     {
@@ -72,7 +73,7 @@ final readonly class PlanOffer
     {
         return [
             ...$this->proof->failures,
-            ...array_map(static fn(Finding $f): Message => $f->named(), $this->blocking()),
+            ...array_map(static fn (Finding $f): Message => $f->named(), $this->blocking()),
         ];
     }
 
@@ -90,13 +91,16 @@ final readonly class PlanOffer
     /** @return list<string> */
     public function codes(): array
     {
-        return array_values(array_unique(array_map(static fn(WayOut $w): string => $w->code, $this->ways)));
+        return array_values(array_unique(array_map(static fn (WayOut $w): string => $w->code, $this->ways)));
     }
 
     /** @return list<Message> what the house cannot do with it, in words */
     public function lost(): array
     {
-        $lost = array_map(static fn(array $l): Message => $l['why'], [...$this->proof->lost, ...$this->proof->raised]);
+        $lost = array_map(static fn (array $l): Message => $l['why'], [
+            ...$this->proof->lost,
+            ...$this->proof->raised,
+        ]);
 
         return $this->plan->profile->remoteControl === 'none'
             ? [...$lost, Message::of('planning.plan-offer.no-remote-control')]
@@ -122,7 +126,7 @@ final readonly class PlanOffer
     {
         $module = $this->plan->profile->outputs === Place::Module ? self::MODULE['minutes'] : 0;
 
-        return array_sum(array_map(static fn(WayOut $w): int => $w->minutes, $this->ways)) +
+        return array_sum(array_map(static fn (WayOut $w): int => $w->minutes, $this->ways)) +
             $module +
             self::MOVE_MINUTES * count(MoveList::of($this->plan));
     }
@@ -131,13 +135,13 @@ final readonly class PlanOffer
     {
         $module = $this->plan->profile->outputs === Place::Module ? 1 : 0;
 
-        return max([$module, 0, ...array_map(static fn(WayOut $w): int => $w->trips, $this->ways)]);
+        return max([$module, 0, ...array_map(static fn (WayOut $w): int => $w->trips, $this->ways)]);
     }
 
     public function lossPoints(): float
     {
         $points = array_sum(
-            array_map(static fn(array $l): float => self::LOSS[$l['call']->value] ?? 2.0, $this->proof->lost),
+            array_map(static fn (array $l): float => self::LOSS[$l['call']->value] ?? 2.0, $this->proof->lost),
         );
 
         return $points +
@@ -147,7 +151,7 @@ final readonly class PlanOffer
 
     public function partPoints(): float
     {
-        return array_sum(array_map(static fn(WayOut $w): float => $w->cost, $this->ways)) +
+        return array_sum(array_map(static fn (WayOut $w): float => $w->cost, $this->ways)) +
             ($this->plan->profile->outputs === Place::Module ? self::MODULE['cost'] : 0.0);
     }
 
@@ -156,12 +160,12 @@ final readonly class PlanOffer
         $guessed = count(
             array_filter(
                 $this->plan->installation->wallCable()->conductors ?? [],
-                fn(Conductor $c): bool => !$c->evidence->isProof() &&
+                fn (Conductor $c): bool => ! $c->evidence->isProof() &&
                     ($this->plan->landing->wall[$c->number] ?? $c->near)->terminal !== null,
             ),
         );
 
-        return array_sum(array_map(static fn(WayOut $w): int => $w->risk, $this->ways)) +
+        return array_sum(array_map(static fn (WayOut $w): int => $w->risk, $this->ways)) +
             $guessed +
             ($this->plan->profile->power === PowerKind::Shared ? 2 : 0);
     }
@@ -181,21 +185,23 @@ final readonly class PlanOffer
     /** What makes two plans really different: the ways they take and what they lose, not which spare they use. */
     public function signature(): string
     {
-        $ways = array_map(static fn(WayOut $w): string => $w->code . ($w->part?->key() ?? ''), $this->ways);
-        $lost = array_map(static fn(array $l): string => $l['call']->value, [
+        $ways = array_map(static fn (WayOut $w): string => $w->code.($w->part?->key() ?? ''), $this->ways);
+        $lost = array_map(static fn (array $l): string => $l['call']->value, [
             ...$this->proof->lost,
             ...$this->proof->raised,
         ]);
         sort($ways);
         sort($lost);
 
-        return $this->plan->profile->id . '|' . implode(',', $ways) . '|' . implode(',', $lost);
+        return $this->plan->profile->id.'|'.implode(',', $ways).'|'.implode(',', $lost);
     }
 
     /** @return list<Message> the reasons of its rank, computed */
     public function reasons(): array
     {
-        $all = count(array_filter($this->proof->calls, static fn(CallProof $p): bool => $p->call !== CallName::Idle));
+        $all = count(
+            array_filter($this->proof->calls, static fn (CallProof $p): bool => $p->call !== CallName::Idle),
+        );
         $lost = count($this->proof->lost);
         $reasons = [
             $lost === 0
@@ -251,7 +257,7 @@ final readonly class PlanOffer
         return count(
             array_filter(
                 $this->plan->installation->wallCable()->conductors ?? [],
-                fn(Conductor $c): bool => !$c->evidence->isProof() &&
+                fn (Conductor $c): bool => ! $c->evidence->isProof() &&
                     ($this->plan->landing->wall[$c->number] ?? $c->near)->terminal !== null,
             ),
         );
@@ -260,6 +266,6 @@ final readonly class PlanOffer
     /** @return list<Finding> */
     private function blocking(): array
     {
-        return array_values(array_filter($this->findings, static fn(Finding $f): bool => $f->severity->blocks()));
+        return array_values(array_filter($this->findings, static fn (Finding $f): bool => $f->severity->blocks()));
     }
 }

@@ -64,7 +64,7 @@ final class Planner
             $seen = [];
             while ($open !== [] && count($seen) < self::MOST_DRAFTS) {
                 $draft = array_shift($open);
-                $key = $draft->key() . implode(',', $draft->without);
+                $key = $draft->key().implode(',', $draft->without);
                 if (isset($seen[$key])) {
                     continue;
                 }
@@ -93,19 +93,26 @@ final class Planner
         $base = new Draft($house, $profile, LetterToLetter::landing($house, $profile));
         $bases = [$base];
         foreach (Overflow::placements($house) as $placement) {
-            $bases[] = $base->taking($placement['way'], $base->landing, new HouseChanges(null, $placement['safety']));
+            $bases[] = $base->taking(
+                $placement['way'],
+                $base->landing,
+                new HouseChanges(null, $placement['safety']),
+            );
         }
 
         return $bases;
     }
 
-    /** @return list<Draft> a new cable, to here or to another position, where something is missing or the old one is not fit (SC08) */
+    /**
+     * @return list<Draft> a new cable, to here or to another position, where something is missing or the old one is
+     *     not fit (SC08)
+     */
     private static function cablesFor(Draft $base): array
     {
         $kind = $base->house->wallCable()?->kind;
         $missing = $base->missing();
         $link = $base->profile->linkConductors > 0 && $base->landing->on('1') === [];
-        if ($missing === null && !$link && !in_array($kind, ['stranded', 'telephone'], true)) {
+        if ($missing === null && ! $link && ! in_array($kind, ['stranded', 'telephone'], true)) {
             return [];
         }
         $missing ??= TerminalName::R;
@@ -126,7 +133,7 @@ final class Planner
         if (
             $e === null ||
             $aux === null ||
-            !$heats ||
+            ! $heats ||
             $pump->emergency === 'own' ||
             $draft->profile->outputs !== Place::Wall ||
             $draft->carrier(TerminalName::E) !== null ||

@@ -58,18 +58,24 @@ final class ThermostatChoice
     /**
      * @param  list<Profile>  $profiles
      * @param  array<string, string>  $wishes  by question
-     * @return list<array{profile: string, title: Message, score: float, best: ?Message, lost: list<Message>, parts: list<Message>, minutes: ?int, reasons: list<Message>, refused: list<Message>}> best first; those without a plan last
+     * @return list<array{profile: string, title: Message, score: float, best: ?Message, lost: list<Message>,
+     *     parts: list<Message>, minutes: ?int, reasons: list<Message>, refused: list<Message>}> best first; those
+     *     without a plan last
      */
-    public static function rank(Installation $house, array $profiles, array $wishes, ?Weights $weights = null): array
-    {
+    public static function rank(
+        Installation $house,
+        array $profiles,
+        array $wishes,
+        ?Weights $weights = null,
+    ): array {
         $weights ??= new Weights();
         $rows = array_map(
-            static fn(Profile $profile): array => self::row($house, $profile, $wishes, $weights),
+            static fn (Profile $profile): array => self::row($house, $profile, $wishes, $weights),
             $profiles,
         );
         usort(
             $rows,
-            static fn(array $a, array $b): int => [$a['best'] === null, $a['score']] <=> [
+            static fn (array $a, array $b): int => [$a['best'] === null, $a['score']] <=> [
                 $b['best'] === null,
                 $b['score'],
             ],
@@ -80,14 +86,15 @@ final class ThermostatChoice
 
     /**
      * @param  array<string, string>  $wishes
-     * @return array{profile: string, title: Message, score: float, best: ?Message, lost: list<Message>, parts: list<Message>, minutes: ?int, reasons: list<Message>, refused: list<Message>}
+     * @return array{profile: string, title: Message, score: float, best: ?Message, lost: list<Message>,
+     *     parts: list<Message>, minutes: ?int, reasons: list<Message>, refused: list<Message>}
      */
     private static function row(Installation $house, Profile $profile, array $wishes, Weights $weights): array
     {
         $list = Planner::of($house, $profile, $weights);
         $wallOnly = ($wishes['attic'] ?? 'yes') === 'no';
         $fitting = array_values(
-            array_filter($list->offered, static fn(PlanOffer $c): bool => !$wallOnly || $c->trips() === 0),
+            array_filter($list->offered, static fn (PlanOffer $c): bool => ! $wallOnly || $c->trips() === 0),
         );
         $best = $fitting[0] ?? null;
         $unmet = self::unmet($profile, $wishes);

@@ -14,12 +14,13 @@ final readonly class Weights
         public int $parts = 4,
         public int $time = 2,
         public int $risk = 3,
-    ) {}
+    ) {
+    }
 
     /** @param  array<string, mixed>  $given  those that are missing or out of range keep their default */
     public static function from(array $given): self
     {
-        $take = static fn(string $key, int $default): int => is_numeric($given[$key] ?? null)
+        $take = static fn (string $key, int $default): int => is_numeric($given[$key] ?? null)
             ? max(0, min(self::MOST, (int) $given[$key]))
             : $default;
         $plain = new self();

@@ -25,7 +25,8 @@ final readonly class Choice
         public string $customer,
         public string $note = '',
         public bool $edited = false,
-    ) {}
+    ) {
+    }
 
     public function edited(): self
     {
@@ -45,7 +46,10 @@ final readonly class Choice
         );
     }
 
-    /** @return array{title: string, ways: list<string>, reasons: list<string>, customer: string, note: string, edited: bool} */
+    /**
+     * @return array{title: string, ways: list<string>, reasons: list<string>, customer: string, note: string,
+     *     edited: bool}
+     */
     public function toArray(): array
     {
         return [

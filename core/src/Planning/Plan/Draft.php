@@ -21,7 +21,9 @@ use Unionbit\Core\Wiring\Landing;
 /** A plan on its way: what is landed so far, the ways out taken, and what it has given up. */
 final readonly class Draft
 {
-    /** In the order in which a missing conductor is looked for: power first, then what heats and cools, comfort last. */
+    /**
+     * In the order in which a missing conductor is looked for: power first, then what heats and cools, comfort last.
+     */
     private const ORDER = ['R', 'Rc', 'Rh', 'C', 'W1', 'Aux', 'Y1', 'O', 'B', 'G', 'Y2', 'W2', 'E'];
 
     /**
@@ -35,7 +37,8 @@ final readonly class Draft
         public array $ways = [],
         public array $without = [],
         public HouseChanges $changes = new HouseChanges(),
-    ) {}
+    ) {
+    }
 
     public function plan(): Plan
     {
@@ -70,7 +73,9 @@ final readonly class Draft
     public function carrying(Conductor $conductor, TerminalName $name): ?Landing
     {
         $plate =
-            $name->isHot() && $name !== TerminalName::Rh ? $this->profile->mainHot() : $this->profile->serving($name);
+            $name->isHot() && $name !== TerminalName::Rh
+                ? $this->profile->mainHot()
+                : $this->profile->serving($name);
         $screw = $this->boardScrew($name);
         if ($plate === null || $screw === null) {
             return null;
@@ -113,7 +118,7 @@ final readonly class Draft
         return array_values(
             array_filter(
                 $this->cable(),
-                fn(Conductor $c): bool => LetterToLetter::isWhole($c) &&
+                fn (Conductor $c): bool => LetterToLetter::isWhole($c) &&
                     ($this->landing->wall[$c->number] ?? $c->near)->terminal === null &&
                     (($this->landing->indoor[$c->number] ?? $c->far)->isFree() ||
                         $this->profile->serving($this->meaning($c) ?? TerminalName::K) === null),
@@ -136,7 +141,7 @@ final readonly class Draft
             $name = TerminalName::from($value);
             if (
                 in_array($name, $this->wanted(), true) &&
-                !in_array($value, $this->without, true) &&
+                ! in_array($value, $this->without, true) &&
                 $this->carrierOf($name) === null
             ) {
                 return $name;
@@ -152,7 +157,7 @@ final readonly class Draft
         $archetype = $this->house->archetype;
         $table = CallTable::needed($archetype);
         $names = count($archetype->transformers) > 1 ? [TerminalName::Rc, TerminalName::Rh] : [TerminalName::R];
-        if ($this->profile->needsCommon() && !$this->landing->plugIn) {
+        if ($this->profile->needsCommon() && ! $this->landing->plugIn) {
             $names[] = TerminalName::C;
         }
         foreach ($table->calls() as $call) {
@@ -162,7 +167,7 @@ final readonly class Draft
         return array_values(
             array_filter(
                 $names,
-                fn(TerminalName $n): bool => $this->boardScrew($n) !== null && $this->profile->serving($n) !== null,
+                fn (TerminalName $n): bool => $this->boardScrew($n) !== null && $this->profile->serving($n) !== null,
             ),
         );
     }
@@ -191,7 +196,7 @@ final readonly class Draft
         }
         $screws = match (true) {
             $name === TerminalName::R => array_map(
-                static fn(PlateTerminal $t): string => $t->printed,
+                static fn (PlateTerminal $t): string => $t->printed,
                 $this->profile->hots(),
             ),
             $name === TerminalName::Rc => [$this->profile->mainHot()?->printed],
@@ -210,19 +215,19 @@ final readonly class Draft
     /** The same landing twice is one draft. */
     public function key(): string
     {
-        $ends = static fn(array $ends): string => implode(
+        $ends = static fn (array $ends): string => implode(
             ' ',
-            array_map(static fn(int $n, End $e): string => "{$n}:{$e->key()}", array_keys($ends), $ends),
+            array_map(static fn (int $n, End $e): string => "{$n}:{$e->key()}", array_keys($ends), $ends),
         );
         $wall = $this->landing->wall;
         $board = $this->landing->indoor;
         ksort($wall);
         ksort($board);
 
-        return $ends($wall) .
-            '|' .
-            $ends($board) .
-            '|' .
+        return $ends($wall).
+            '|'.
+            $ends($board).
+            '|'.
             json_encode([
                 $this->landing->linkIn,
                 $this->landing->plugIn,

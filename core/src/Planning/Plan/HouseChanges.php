@@ -8,7 +8,10 @@ use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Job\SafetyDevice;
 use Unionbit\Core\Wiring\Cable;
 
-/** What a plan changes in the house besides the landing: a new wall cable pulled, a float switch moved, a kit's adapter at the board. */
+/**
+ * What a plan changes in the house besides the landing: a new wall cable pulled, a float switch moved, a kit's
+ * adapter at the board.
+ */
 final readonly class HouseChanges
 {
     /**
@@ -21,11 +24,12 @@ final readonly class HouseChanges
         public ?array $safety = null,
         public bool $sharedKit = false,
         public bool $elsewhere = false,
-    ) {}
+    ) {
+    }
 
     public function isNone(): bool
     {
-        return $this->pulled === null && $this->safety === null && !$this->sharedKit;
+        return $this->pulled === null && $this->safety === null && ! $this->sharedKit;
     }
 
     public function applied(Installation $house): Installation

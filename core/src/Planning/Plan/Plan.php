@@ -22,7 +22,8 @@ final readonly class Plan
         public Landing $landing,
         public HouseChanges $changes = new HouseChanges(),
         public ?Choice $choice = null,
-    ) {}
+    ) {
+    }
 
     /** The same plan with conductors landed elsewhere by hand. */
     public function landed(Landing $landing): self
@@ -44,9 +45,9 @@ final readonly class Plan
      */
     public function carriers(array $closes): array
     {
-        $printed = fn(TerminalName $name): ?string => $this->profile->named($name)?->printed;
+        $printed = fn (TerminalName $name): ?string => $this->profile->named($name)?->printed;
         $k = $printed(TerminalName::K);
-        if (!$this->changes->sharedKit || !in_array($k, $closes, true)) {
+        if (! $this->changes->sharedKit || ! in_array($k, $closes, true)) {
             return array_values(array_diff($closes, [$k]));
         }
 

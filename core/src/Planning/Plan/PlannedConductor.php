@@ -20,7 +20,8 @@ final readonly class PlannedConductor
         public End $board,
         public ?TerminalName $wallName,
         public ?TerminalName $boardName,
-    ) {}
+    ) {
+    }
 
     /** @return list<self> */
     public static function all(Plan $plan): array
@@ -54,6 +55,6 @@ final readonly class PlannedConductor
 
     public function id(): string
     {
-        return 'A' . $this->conductor->number;
+        return 'A'.$this->conductor->number;
     }
 }

@@ -27,7 +27,8 @@ final readonly class CallProof
         public array $in = [],
         public bool $grave = false,
         public float $share = 0.0,
-    ) {}
+    ) {
+    }
 
     public function isProved(): bool
     {

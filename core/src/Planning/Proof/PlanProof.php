@@ -36,7 +36,8 @@ final readonly class PlanProof
         public array $lost,
         public array $raised,
         public array $failures,
-    ) {}
+    ) {
+    }
 
     /** The proof of a plan, computed once however often it is asked for. */
     public static function of(Plan $plan): self
@@ -54,7 +55,7 @@ final readonly class PlanProof
         $circuit = $plan->circuit();
         $calls = Simulation::prove($plan, $circuit);
         $lost = $raised = $failures = [];
-        if ($archetype->reverses && !$plan->profile->heatPump) {
+        if ($archetype->reverses && ! $plan->profile->heatPump) {
             $failures[] = Message::of('planning.plan-proof.thermostat-cannot-drive-reversing-valve');
         }
         foreach ($calls as $proof) {
@@ -63,8 +64,8 @@ final readonly class PlanProof
                 $proof->isProved() || $proof->grave || $instead !== null ? null : self::always($proof, $archetype);
             if (
                 $instead === null &&
-                !$proof->isProved() &&
-                !$proof->grave &&
+                ! $proof->isProved() &&
+                ! $proof->grave &&
                 self::firstStageOnly($proof, $archetype)
             ) {
                 $lost[] = [
@@ -85,11 +86,11 @@ final readonly class PlanProof
                         always: $always->label(),
                     ),
                 ];
-            } elseif (!$proof->isProved()) {
+            } elseif (! $proof->isProved()) {
                 array_push(
                     $failures,
                     ...array_map(
-                        static fn(Message $problem): Message => Message::of(
+                        static fn (Message $problem): Message => Message::of(
                             'planning.plan-proof.problem',
                             call: $proof->call->label(),
                             problem: $problem,
@@ -127,14 +128,17 @@ final readonly class PlanProof
 
     public function proved(): int
     {
-        return count(array_filter($this->calls, static fn(CallProof $p): bool => $p->isProved()));
+        return count(array_filter($this->calls, static fn (CallProof $p): bool => $p->isProved()));
     }
 
     private static function instead(CallProof $proof, Archetype $archetype): ?CallName
     {
         if ($proof->call === CallName::Defrost) {
-            return array_diff($proof->in, $archetype->needs['defrost'] ?? [], $archetype->allows['defrost'] ?? []) ===
-                []
+            return array_diff(
+                $proof->in,
+                $archetype->needs['defrost'] ?? [],
+                $archetype->allows['defrost'] ?? [],
+            ) === []
                 ? CallName::Heat1
                 : null;
         }
@@ -153,7 +157,7 @@ final readonly class PlanProof
         $second = array_diff($archetype->needs['heat-2'] ?? [], $archetype->needs['heat-1'] ?? []);
         $needs = array_filter(
             array_diff($archetype->needs[$proof->call->value] ?? [], $second),
-            static fn(string $id): bool => $archetype->load($id)?->kind->hasState() === true,
+            static fn (string $id): bool => $archetype->load($id)?->kind->hasState() === true,
         );
 
         return $second !== [] &&
@@ -165,7 +169,9 @@ final readonly class PlanProof
     {
         $higher = $proof->call->higher();
 
-        return $higher !== null && isset($archetype->needs[$higher->value]) && self::runs($proof, $archetype, $higher)
+        return $higher !== null &&
+            isset($archetype->needs[$higher->value]) &&
+            self::runs($proof, $archetype, $higher)
             ? $higher
             : null;
     }
@@ -175,7 +181,7 @@ final readonly class PlanProof
     {
         $needs = array_filter(
             $archetype->needs[$call->value] ?? [],
-            static fn(string $id): bool => $archetype->load($id)?->kind->hasState() === true,
+            static fn (string $id): bool => $archetype->load($id)?->kind->hasState() === true,
         );
 
         return array_diff($needs, $proof->in) === [] &&
@@ -187,8 +193,14 @@ final readonly class PlanProof
         return match (true) {
             $proof->call === CallName::Defrost => Message::of('planning.plan-proof.no-heat-indoors-while-outdoor'),
             $proof->call === CallName::Fan => Message::of('planning.plan-proof.fan-alone-cannot-be-called'),
-            $instead === CallName::Idle => Message::of('planning.plan-proof.does-nothing', call: $proof->call->label()),
-            $instead === CallName::Fan => Message::of('planning.plan-proof.only-runs-fan', call: $proof->call->label()),
+            $instead === CallName::Idle => Message::of(
+                'planning.plan-proof.does-nothing',
+                call: $proof->call->label(),
+            ),
+            $instead === CallName::Fan => Message::of(
+                'planning.plan-proof.only-runs-fan',
+                call: $proof->call->label(),
+            ),
             default => Message::of(
                 'planning.plan-proof.runs-as',
                 call: $proof->call->label(),
@@ -207,25 +219,28 @@ final readonly class PlanProof
         $failures = [];
         $calls = array_filter(
             Simulation::setups($plan),
-            static fn(string $call): bool => str_starts_with($call, 'cool') || $call === 'idle',
+            static fn (string $call): bool => str_starts_with($call, 'cool') || $call === 'idle',
             ARRAY_FILTER_USE_KEY,
         );
         foreach ($plan->installation->facts->safety as $device) {
             $contacts = array_values(
                 array_filter(
                     self::contacts($device),
-                    static fn(string $id): bool => isset($circuit->netlist(Setup::calling())->elements[$id]),
+                    static fn (string $id): bool => isset($circuit->netlist(Setup::calling())->elements[$id]),
                 ),
             );
             if ($contacts === []) {
-                $failures[] = Message::of('planning.plan-proof.mr16-would-no-longer-stand', device: $device->name());
+                $failures[] = Message::of(
+                    'planning.plan-proof.mr16-would-no-longer-stand',
+                    device: $device->name(),
+                );
 
                 continue;
             }
-            $open = array_map(static fn(string $id): Opened => new Opened($id), $contacts);
+            $open = array_map(static fn (string $id): Opened => new Opened($id), $contacts);
             foreach ($calls as $call => $setup) {
                 $point = $circuit->operate($setup->with(...$open));
-                if (!$point->thermostatUp && $plan->profile->power === PowerKind::Common) {
+                if (! $point->thermostatUp && $plan->profile->power === PowerKind::Common) {
                     $failures[] = Message::of(
                         'planning.plan-proof.in-takes-thermostats-power-with',
                         device: $device->name(),
@@ -234,7 +249,7 @@ final readonly class PlanProof
                 }
                 $cools = array_filter(
                     $plan->installation->archetype->loads,
-                    static fn($load): bool => $load->observable === 'outdoor-unit' &&
+                    static fn ($load): bool => $load->observable === 'outdoor-unit' &&
                         in_array($load->id, $point->pulledIn(), true),
                 );
                 if (
@@ -259,7 +274,7 @@ final readonly class PlanProof
     {
         return $device->relay || count($device->breaks) === 1
             ? [$device->id]
-            : array_map(static fn(string $printed): string => "{$device->id}.{$printed}", $device->breaks);
+            : array_map(static fn (string $printed): string => "{$device->id}.{$printed}", $device->breaks);
     }
 
     /**
@@ -290,7 +305,7 @@ final readonly class PlanProof
     /** @return list<Message> */
     private static function plugIn(Plan $plan, Circuit $circuit): array
     {
-        if (!$plan->landing->plugIn) {
+        if (! $plan->landing->plugIn) {
             return [];
         }
         $point = $circuit->operate(Setup::calling());
@@ -305,7 +320,7 @@ final readonly class PlanProof
         foreach (Simulation::setups($plan) as $setup) {
             $reach = $circuit
                 ->operate($setup)
-                ->netlist->region($plug->a, static fn(Element $e): bool => $e->kind->isCopper() && !$e->isOpen());
+                ->netlist->region($plug->a, static fn (Element $e): bool => $e->kind->isCopper() && ! $e->isOpen());
             foreach ($plan->installation->transformers() as $transformer) {
                 if (isset($reach[$transformer->hot])) {
                     return [...$failures, Message::of('planning.plan-proof.plug-in-transformers-hot-meets')];

@@ -20,7 +20,10 @@ final class PreCheck
     /** Less than this share of the computed ohms is suspect. */
     private const SUSPECT = 0.8;
 
-    /** @return list<array{screw: string, a: string, b: string, label: Message, nominal: ?float, least: ?float, reason: Message, blind: ?Message}> ohms; null is over the meter's limit */
+    /**
+     * @return list<array{screw: string, a: string, b: string, label: Message, nominal: ?float, least: ?float,
+     *     reason: Message, blind: ?Message}> ohms; null is over the meter's limit
+     */
     public static function of(Plan $plan): array
     {
         $circuit = $plan->circuit();
@@ -28,7 +31,7 @@ final class PreCheck
         $setup = Setup::isolated()->faceOff();
         $rows = [];
         foreach ($plan->profile->terminals as $terminal) {
-            if ($terminal->hot === null || !self::isLanded($plan, $terminal->printed)) {
+            if ($terminal->hot === null || ! self::isLanded($plan, $terminal->printed)) {
                 continue;
             }
             $common = self::common($plan);

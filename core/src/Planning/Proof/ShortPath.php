@@ -33,7 +33,8 @@ final readonly class ShortPath
         public array $conductors,
         public array $points,
         public Message $opens,
-    ) {}
+    ) {
+    }
 
     /** The first call in which a fuse opens, at rest first; null where none does. */
     public static function of(Plan $plan): ?self
@@ -64,7 +65,10 @@ final readonly class ShortPath
             if ($element->kind !== ElementKind::Winding) {
                 $labels[] = $element->label;
             }
-            if (preg_match('/^[AB]\d+$/', $element->subject) === 1 && !in_array($element->subject, $conductors, true)) {
+            if (
+                preg_match('/^[AB]\d+$/', $element->subject) === 1 &&
+                ! in_array($element->subject, $conductors, true)
+            ) {
                 $conductors[] = $element->subject;
             }
             array_push($points, $element->a, $element->b);
@@ -104,8 +108,8 @@ final readonly class ShortPath
         $winding = $point->netlist->element($transformerId);
         $heavy = array_filter(
             $point->netlist->elements,
-            static fn(Element $e): bool => $e->id !== $transformerId &&
-                !$e->isOpen() &&
+            static fn (Element $e): bool => $e->id !== $transformerId &&
+                ! $e->isOpen() &&
                 $point->phasors->amps($e) >= $least,
         );
         $loop = [];
@@ -129,7 +133,10 @@ final readonly class ShortPath
         return $loop;
     }
 
-    /** @return array{call: string, amps: float, through: list<Message>, conductors: list<string>, points: list<string>, opens: Message} */
+    /**
+     * @return array{call: string, amps: float, through: list<Message>, conductors: list<string>,
+     *     points: list<string>, opens: Message}
+     */
     public function toArray(): array
     {
         return [

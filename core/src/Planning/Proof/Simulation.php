@@ -30,7 +30,7 @@ final class Simulation
         $table = CallTable::needed($plan->installation->archetype);
 
         return array_map(
-            static fn(CallName $call): CallProof => self::call($circuit, $plan, $table, $call),
+            static fn (CallName $call): CallProof => self::call($circuit, $plan, $table, $call),
             $table->calls(),
         );
     }
@@ -41,7 +41,9 @@ final class Simulation
         $table = CallTable::needed($plan->installation->archetype);
         $setups = [];
         foreach ($table->calls() as $call) {
-            $setups[$call->value] = Setup::calling(...$table->printed($call, $plan->profile))->inMode($call->mode());
+            $setups[$call->value] = Setup::calling(...$table->printed($call, $plan->profile))->inMode(
+                $call->mode(),
+            );
         }
 
         return $setups;
@@ -64,7 +66,7 @@ final class Simulation
                 // What the wiring adds, as a float's relay, is not the equipment's and decides no call.
                 if ($archetype->load($load->id) !== null) {
                     $ids[] = $load->id;
-                    if (!in_array($load->id, $allowed, true)) {
+                    if (! in_array($load->id, $allowed, true)) {
                         $problems[] = Message::of('planning.simulation.pulls-in-should-not', load: $load->label);
                     }
                 }
@@ -72,14 +74,14 @@ final class Simulation
                 $problems[] = self::missing($load, $state, $point);
             }
         }
-        if (!$point->thermostatUp) {
+        if (! $point->thermostatUp) {
             $problems[] = Message::of('planning.simulation.thermostat-has-no-power-display');
         }
 
         $share = max(
             0.0,
             ...array_map(
-                static fn(Transformer $t): float => ($point->sourceAmps($t->id) * 24.0) / $t->ratingVa,
+                static fn (Transformer $t): float => ($point->sourceAmps($t->id) * 24.0) / $t->ratingVa,
                 $plan->installation->transformers(),
             ),
         );
@@ -91,7 +93,7 @@ final class Simulation
             Message::unique($problems),
             $point->sourceAmps($archetype->transformers[0]->id),
             $ids,
-            $point->notes !== [] || !$point->thermostatUp,
+            $point->notes !== [] || ! $point->thermostatUp,
             $share,
         );
     }

@@ -62,12 +62,14 @@ final class MappingRules
     public static function check(Plan $plan): array
     {
         $findings = array_merge(
-            ...array_map(static fn(MappingRule $rule): array => $rule->check($plan), self::rules()),
+            ...array_map(static fn (MappingRule $rule): array => $rule->check($plan), self::rules()),
         );
-        $order = array_flip(array_map(static fn(Severity $severity): string => $severity->value, Severity::cases()));
+        $order = array_flip(
+            array_map(static fn (Severity $severity): string => $severity->value, Severity::cases()),
+        );
         usort(
             $findings,
-            static fn(Finding $a, Finding $b): int => $order[$a->severity->value] <=> $order[$b->severity->value],
+            static fn (Finding $a, Finding $b): int => $order[$a->severity->value] <=> $order[$b->severity->value],
         );
 
         return $findings;

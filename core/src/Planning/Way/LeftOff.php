@@ -15,7 +15,7 @@ final class LeftOff implements Way
 
     public function out(Draft $draft, TerminalName $missing): array
     {
-        if (!in_array($missing->value, self::CAN, true)) {
+        if (! in_array($missing->value, self::CAN, true)) {
             return [];
         }
 

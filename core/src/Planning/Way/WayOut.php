@@ -28,7 +28,8 @@ final readonly class WayOut
         public int $trips = 0,
         public int $risk = 0,
         public ?Message $warns = null,
-    ) {}
+    ) {
+    }
 
     /** @return array{code: string, text: Message, part: ?Message, minutes: int, warns: ?Message} */
     public function toArray(): array

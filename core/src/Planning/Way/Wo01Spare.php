@@ -18,11 +18,11 @@ final class Wo01Spare implements Way
         $spares = $draft->spares();
         usort(
             $spares,
-            static fn(Conductor $a, Conductor $b): int => [$b->isSpare(), $b->colour === Colour::Blue, $a->number] <=> [
-                $a->isSpare(),
-                $a->colour === Colour::Blue,
-                $b->number,
-            ],
+            static fn (Conductor $a, Conductor $b): int => [
+                $b->isSpare(),
+                $b->colour === Colour::Blue,
+                $a->number,
+            ] <=> [$a->isSpare(), $a->colour === Colour::Blue, $b->number],
         );
         $spare = $spares[0] ?? null;
         $landing = $spare === null ? null : $draft->carrying($spare, $missing);

@@ -37,7 +37,7 @@ final class Wo04SharedKit implements Way
         if ($shared === null) {
             return [];
         }
-        $onK = static fn(Landing $l, Conductor $c): Landing => $l
+        $onK = static fn (Landing $l, Conductor $c): Landing => $l
             ->onWall($c->number, End::landed($k->printed))
             ->onBoard($c->number, End::landed(SharedKit::SCREW));
         $text = Message::of(
@@ -79,6 +79,10 @@ final class Wo04SharedKit implements Way
             Message::of('planning.wo04.only-adapter-thermostats-own-kit'),
         );
 
-        return $draft->taking($way, $landing, new HouseChanges($draft->changes->pulled, $draft->changes->safety, true));
+        return $draft->taking(
+            $way,
+            $landing,
+            new HouseChanges($draft->changes->pulled, $draft->changes->safety, true),
+        );
     }
 }

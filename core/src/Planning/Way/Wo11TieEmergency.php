@@ -10,7 +10,10 @@ use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Wiring\Jumper;
 use Unionbit\Core\Words\Message;
 
-/** WO11 E is tied to Aux at the plate and its conductor brings what is missing; only where the unit has one heat input. */
+/**
+ * WO11 E is tied to Aux at the plate and its conductor brings what is missing; only where the unit has one heat
+ * input.
+ */
 final class Wo11TieEmergency implements Way
 {
     public function out(Draft $draft, TerminalName $missing): array
@@ -18,7 +21,8 @@ final class Wo11TieEmergency implements Way
         $e = $draft->profile->named(TerminalName::E);
         $aux = $draft->profile->serving(TerminalName::Aux);
         $conductor = $draft->carrier(TerminalName::E);
-        $landing = $conductor === null || $missing === TerminalName::E ? null : $draft->carrying($conductor, $missing);
+        $landing =
+            $conductor === null || $missing === TerminalName::E ? null : $draft->carrying($conductor, $missing);
         if (
             $conductor === null ||
             $landing === null ||

@@ -15,7 +15,8 @@ final readonly class Move
         public Message $text,
         public Message $why,
         public ?string $conductor,
-    ) {}
+    ) {
+    }
 
     /** @return array{key: string, text: Message, why: Message, conductor: ?string} */
     public function toArray(): array

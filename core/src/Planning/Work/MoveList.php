@@ -24,7 +24,7 @@ final class MoveList
         if ($link !== null) {
             $in = $plan->landing->linkIn;
             $moves[] = new Move(
-                'link:' . ($in ? 'in' : 'out'),
+                'link:'.($in ? 'in' : 'out'),
                 $in
                     ? Message::of('planning.move-list.link-in', link: $link[0], link2: $link[1])
                     : Message::of('planning.move-list.link-out', link: $link[0], link2: $link[1]),
@@ -37,10 +37,10 @@ final class MoveList
         $planned = PlannedConductor::all($plan);
         usort(
             $planned,
-            static fn(PlannedConductor $a, PlannedConductor $b): int => [self::rank($a), $a->conductor->number] <=> [
-                self::rank($b),
-                $b->conductor->number,
-            ],
+            static fn (PlannedConductor $a, PlannedConductor $b): int => [
+                self::rank($a),
+                $a->conductor->number,
+            ] <=> [self::rank($b), $b->conductor->number],
         );
         foreach ($planned as $conductor) {
             $board = self::boardMove($plan, $conductor);
@@ -83,7 +83,7 @@ final class MoveList
         }
         foreach ($plan->changes->safety ?? [] as $device) {
             $moves[] = new Move(
-                'safety:' . implode('+', $device->breaks),
+                'safety:'.implode('+', $device->breaks),
                 Message::of(
                     $device->relay ? 'planning.move-list.into-by-relay' : 'planning.move-list.into',
                     device: $device->name(),
@@ -148,7 +148,7 @@ final class MoveList
         $name = $planned->conductor->name();
 
         return new Move(
-            "{$planned->id()}.far:" . ($end->terminal ?? 'cap'),
+            "{$planned->id()}.far:".($end->terminal ?? 'cap'),
             Message::of(
                 $end->isFree() ? 'planning.move-list.cap-at-board' : 'planning.move-list.move-at-board',
                 name: $name,
@@ -175,7 +175,7 @@ final class MoveList
         $name = $planned->conductor->name();
         $to = $planned->wall->terminal;
         $was = $planned->conductor->near;
-        $key = "{$planned->id()}:" . ($to ?? 'cap');
+        $key = "{$planned->id()}:".($to ?? 'cap');
         if ($to === null) {
             return new Move(
                 $key,

@@ -49,15 +49,15 @@ final class NewCable
         foreach ([...$draft->wanted(), TerminalName::C] as $name) {
             $wanted[$name->value] = $name;
         }
-        $size = array_values(array_filter(self::SIZES, static fn(int $n): bool => $n > count($wanted)))[0] ?? 10;
+        $size = array_values(array_filter(self::SIZES, static fn (int $n): bool => $n > count($wanted)))[0] ?? 10;
         $conductors = [];
         $left = array_values(
             array_filter(
                 Colour::cases(),
-                static fn(Colour $c): bool => !in_array(
+                static fn (Colour $c): bool => ! in_array(
                     $c,
                     array_map(
-                        static fn(TerminalName $n): Colour => self::COLOURS[$n->value] ?? Colour::Purple,
+                        static fn (TerminalName $n): Colour => self::COLOURS[$n->value] ?? Colour::Purple,
                         $wanted,
                     ),
                     true,

@@ -14,14 +14,16 @@ use Unionbit\Core\Words\Message;
 /** The ways in which a float switch of the house can be wired otherwise: in Y, in R, or in several calls by a relay. */
 final class Overflow
 {
-    /** @return list<array{way: WayOut, safety: list<SafetyDevice>}> other placements of the house's first float switch */
+    /**
+     * @return list<array{way: WayOut, safety: list<SafetyDevice>}> other placements of the house's first float switch
+     */
     public static function placements(Installation $house): array
     {
         $float = $house->facts->safety[0] ?? null;
         if ($float === null) {
             return [];
         }
-        $screw = static fn(TerminalName $name): ?string => $house->archetype->terminalNamed(Place::Indoor, $name)
+        $screw = static fn (TerminalName $name): ?string => $house->archetype->terminalNamed(Place::Indoor, $name)
             ?->printed;
         [$r, $y, $y2] = [
             $screw(TerminalName::R) ?? $screw(TerminalName::Rc),

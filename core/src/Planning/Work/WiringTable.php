@@ -43,7 +43,11 @@ final class WiringTable
                 $c->far->label(),
                 $planned->board->label(),
                 $means,
-                Message::of('planning.wiring-table.label', conductor: "A{$c->number}", end: $planned->wall->label()),
+                Message::of(
+                    'planning.wiring-table.label',
+                    conductor: "A{$c->number}",
+                    end: $planned->wall->label(),
+                ),
             );
         }
         foreach ($plan->installation->outdoorCable()->conductors ?? [] as $c) {

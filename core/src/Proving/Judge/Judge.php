@@ -26,7 +26,9 @@ final readonly class Judge
 
     private const AMPS_WAIT_ABOVE = 0.05;
 
-    public function __construct(private Circuit $circuit) {}
+    public function __construct(private Circuit $circuit)
+    {
+    }
 
     /**
      * @param  ?float  $value  in the mode's unit; null means over-limit
@@ -45,7 +47,7 @@ final readonly class Judge
         if ($expected->refused !== null) {
             return new Verdict(Outcome::Neutral, $expected->refused);
         }
-        if (!$setup->power && $expected->mode === MeterMode::Volts && $value !== null) {
+        if (! $setup->power && $expected->mode === MeterMode::Volts && $value !== null) {
             return self::dead($value);
         }
         if ($expected->overLimit) {
@@ -99,7 +101,10 @@ final readonly class Judge
         return $this->fail($expected, $setup, $value, $others);
     }
 
-    /** Power off and proved dead: a fraction of a volt is pick-up and says nothing of fuse or winding; more is a source. */
+    /**
+     * Power off and proved dead: a fraction of a volt is pick-up and says nothing of fuse or winding; more is a
+     * source.
+     */
     private static function dead(float $value): Verdict
     {
         return $value < self::DEAD_BELOW
@@ -113,7 +118,10 @@ final readonly class Judge
             );
     }
 
-    /** Whether these points show something else while the delay runs: what the thermostat closes at once does not wait. */
+    /**
+     * Whether these points show something else while the delay runs: what the thermostat closes at once does not
+     * wait.
+     */
     private function waits(Expectation $expected, ?Setup $waiting): bool
     {
         if ($waiting === null) {
@@ -150,11 +158,16 @@ final readonly class Judge
      *
      * @param  list<TakenReading>  $others
      */
-    private function named(Expectation $expected, Setup $setup, ?float $value, Message $start, array $others): Verdict
-    {
+    private function named(
+        Expectation $expected,
+        Setup $setup,
+        ?float $value,
+        Message $start,
+        array $others,
+    ): Verdict {
         $mode = $expected->mode === MeterMode::Volts ? MeterMode::Volts : MeterMode::Ohms;
         $others = array_values(
-            array_filter($others, static fn(TakenReading $o): bool => !$o->isOf($expected->a, $expected->b)),
+            array_filter($others, static fn (TakenReading $o): bool => ! $o->isOf($expected->a, $expected->b)),
         );
         $found = (new SingleCauses($this->circuit))->forReading(
             $setup,
@@ -174,7 +187,7 @@ final readonly class Judge
             $expected->a,
             $expected->b,
         )->reason;
-        $more = $others !== [] && !$found[0]['fitsAll'];
+        $more = $others !== [] && ! $found[0]['fitsAll'];
         $reason = Message::of('proving.judge.reads-so-when', start: $start, says: $says[0], why: $why);
 
         return new Verdict(

@@ -20,11 +20,15 @@ final readonly class Pattern
 {
     private const WITHIN_VOLTS = 4.0;
 
-    public function __construct(private Circuit $circuit, private FaultCatalogue $faults) {}
+    public function __construct(private Circuit $circuit, private FaultCatalogue $faults)
+    {
+    }
 
     /**
-     * @param  list<array{call: CallName, signs: array<string, bool>, volts: list<array{a: string, b: string, value: float}>}>  $seen  by voltage, each call as it was found
-     * @return list<array{id: string, title: Message, where: string, fix: Message, prior: string}> faults that explain everything seen, commonest first
+     * @param  list<array{call: CallName, signs: array<string, bool>, volts: list<array{a: string, b: string,
+     *     value: float}>}>  $seen  by voltage, each call as it was found
+     * @return list<array{id: string, title: Message, where: string, fix: Message, prior: string}> faults that explain
+     *     everything seen, commonest first
      */
     public function explain(array $seen): array
     {
@@ -40,8 +44,8 @@ final readonly class Pattern
                 }
                 foreach ($call['volts'] as $reading) {
                     if (
-                        !$point->network->knows($reading['a']) ||
-                        !$point->network->knows($reading['b']) ||
+                        ! $point->network->knows($reading['a']) ||
+                        ! $point->network->knows($reading['b']) ||
                         abs($point->phasors->magnitude($reading['a'], $reading['b']) - $reading['value']) >
                             self::WITHIN_VOLTS
                     ) {
@@ -51,10 +55,10 @@ final readonly class Pattern
             }
             $fits[] = $fault;
         }
-        usort($fits, static fn(Fault $a, Fault $b): int => $a->rank() <=> $b->rank());
+        usort($fits, static fn (Fault $a, Fault $b): int => $a->rank() <=> $b->rank());
 
         return array_map(
-            static fn(Fault $f): array => [
+            static fn (Fault $f): array => [
                 'id' => $f->id,
                 'title' => $f->title,
                 'where' => $f->where,

@@ -11,6 +11,7 @@ use Unionbit\Core\Circuit\Edit\Opened;
 use Unionbit\Core\Circuit\Edit\Touching;
 use Unionbit\Core\Circuit\Meter\Meter;
 use Unionbit\Core\Circuit\Meter\MeterMode;
+use Unionbit\Core\Circuit\Netlist\Element;
 use Unionbit\Core\Circuit\Netlist\ElementKind;
 use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Wiring\Cable;
@@ -36,26 +37,29 @@ final readonly class SingleCauses
     /** What a shorted coil may be down to, parts of its own impedance: solid, burnt, partly burnt. */
     private const COIL_SHORTS = [0.005, 0.075, 0.15];
 
-    public function __construct(private Circuit $circuit) {}
+    public function __construct(private Circuit $circuit)
+    {
+    }
 
     /**
      * @param  list<TakenReading>  $others  read in the same set-up
-     * @return list<array{edit: CircuitEdit, says: Message, fitsAll: bool}> those that give all readings, likeliest first; where
-     *                                                                     no single change does, those of the odd one alone
+     * @return list<array{edit: CircuitEdit, says: Message, fitsAll: bool}> those that give all readings, likeliest
+     *     first; where
+     *                                                                     no single change does, those of the odd one
+     * alone
      */
     public function forReading(Setup $setup, TakenReading $odd, array $others = []): array
     {
         $netlist = $this->circuit->netlist($setup);
-        $fits = fn(CircuitEdit $edit): bool => $this->gives($setup, $edit, $odd);
+        $fits = fn (CircuitEdit $edit): bool => $this->gives($setup, $edit, $odd);
         $found = [];
         foreach (
             self::inTurn(
                 array_map(
-                    static fn(array $kind): array => array_values(array_filter($kind, $fits)),
+                    static fn (array $kind): array => array_values(array_filter($kind, $fits)),
                     $this->kinds($setup),
                 ),
-            )
-            as $edit
+            ) as $edit
         ) {
             $all = true;
             foreach ($others as $other) {
@@ -63,7 +67,7 @@ final readonly class SingleCauses
             }
             $found[] = ['edit' => $edit, 'says' => $edit->describe($netlist), 'fitsAll' => $all];
         }
-        $joint = array_values(array_filter($found, static fn(array $f): bool => $f['fitsAll']));
+        $joint = array_values(array_filter($found, static fn (array $f): bool => $f['fitsAll']));
 
         return $joint === [] ? $found : $joint;
     }
@@ -143,14 +147,11 @@ final readonly class SingleCauses
                 $element->isOpen() => null,
                 $element->kind === ElementKind::ThermostatSwitch => ($switches[] = new Opened($element->id)),
                 $element->kind === ElementKind::Fuse => ($fuses[] = new Opened($element->id)),
-                $element->kind === ElementKind::Wire && str_ends_with($element->id, '.h1') => ($wires[] = new Opened(
-                    $element->id,
-                )),
+                $this->isFirstHalf($element) => ($wires[] = new Opened($element->id)),
                 $element->kind === ElementKind::Load => ($loads[] = new Opened($element->id)),
                 $element->kind === ElementKind::Winding,
                 $element->kind === ElementKind::SafetySwitch,
-                $element->kind === ElementKind::Jumper
-                    => ($other[] = new Opened($element->id)),
+                $element->kind === ElementKind::Jumper => ($other[] = new Opened($element->id)),
                 default => null,
             };
         }
@@ -198,5 +199,11 @@ final readonly class SingleCauses
         }
 
         return [$beside, $apart];
+    }
+
+    /** One of a conductor's two halves stands for it. */
+    private function isFirstHalf(Element $element): bool
+    {
+        return $element->kind === ElementKind::Wire && str_ends_with($element->id, '.h1');
     }
 }

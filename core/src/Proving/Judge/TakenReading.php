@@ -10,7 +10,9 @@ use Unionbit\Core\Circuit\Meter\MeterMode;
 final readonly class TakenReading
 {
     /** @param  ?float  $value  in the mode's unit; null is over limit */
-    public function __construct(public MeterMode $mode, public string $a, public string $b, public ?float $value) {}
+    public function __construct(public MeterMode $mode, public string $a, public string $b, public ?float $value)
+    {
+    }
 
     public function isOf(string $a, string $b): bool
     {

@@ -10,7 +10,9 @@ use Unionbit\Core\Words\Message;
 final readonly class Verdict
 {
     /** @param  list<Message>  $candidates states of the circuit that give this reading, likeliest first */
-    public function __construct(public Outcome $outcome, public Message $reason, public array $candidates = []) {}
+    public function __construct(public Outcome $outcome, public Message $reason, public array $candidates = [])
+    {
+    }
 
     /** @return array{outcome: string, reason: Message, candidates: list<Message>} */
     public function toArray(): array

@@ -16,8 +16,10 @@ final readonly class LoadCheck
 {
     /**
      * @param  array{low: float, nominal: float, high: float}  $volts  at the supply's own screws
-     * @param  array{low: float, nominal: float, high: float}  $fall  volts less than at rest, within tolerance and two readings
-     * @param  ?array{low: float, nominal: float, high: float}  $amps  in the hot conductor to the thermostat; null where none runs there
+     * @param  array{low: float, nominal: float, high: float}  $fall  volts less than at rest, within tolerance and
+     *     two readings
+     * @param  ?array{low: float, nominal: float, high: float}  $amps  in the hot conductor to the thermostat; null
+     *     where none runs there
      * @param  list<array{load: Message, amps: float}>  $adds  what each load of this call draws
      * @param  float  $va  of the transformer at its own voltage
      */
@@ -32,7 +34,8 @@ final readonly class LoadCheck
         public array $adds,
         public float $va,
         public float $rating,
-    ) {}
+    ) {
+    }
 
     /** Two readings taken by the same person with the same meter, one at rest and one in the call. */
     public function judge(float $rest, float $loaded): Verdict

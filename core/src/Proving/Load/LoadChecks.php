@@ -45,7 +45,7 @@ final readonly class LoadChecks
     public function all(): array
     {
         $table = CallTable::needed($this->plan->installation->archetype);
-        $calls = array_values(array_filter($table->calls(), static fn(CallName $c): bool => $c->mode() === null));
+        $calls = array_values(array_filter($table->calls(), static fn (CallName $c): bool => $c->mode() === null));
 
         return array_map($this->of(...), $calls);
     }
@@ -114,8 +114,7 @@ final readonly class LoadChecks
         foreach (
             $this->circuit
                 ->netlist(Setup::calling())
-                ->region($point, static fn($e): bool => $e->kind->isCopper() && !$e->isOpen())
-            as $near => $_
+                ->region($point, static fn ($e): bool => $e->kind->isCopper() && ! $e->isOpen()) as $near => $_
         ) {
             if ($points[$near]->probeable && $points[$near]->place === Place::Indoor) {
                 return (string) $near;
@@ -137,7 +136,7 @@ final readonly class LoadChecks
         }
         $hots = array_unique([
             $this->plan->profile->terminal($closes[0] ?? '')->hot ?? '',
-            ...array_map(static fn($t): string => $t->printed, $this->plan->profile->hots()),
+            ...array_map(static fn ($t): string => $t->printed, $this->plan->profile->hots()),
         ]);
         foreach ($hots as $hot) {
             $numbers = $this->plan->landing->on($hot);
@@ -162,7 +161,7 @@ final readonly class LoadChecks
                 $adds[] = ['load' => $load->label, 'amps' => round($more, 2)];
             }
         }
-        usort($adds, static fn(array $a, array $b): int => $b['amps'] <=> $a['amps']);
+        usort($adds, static fn (array $a, array $b): int => $b['amps'] <=> $a['amps']);
 
         return $adds;
     }

@@ -23,7 +23,8 @@ final readonly class Route
         public int $waits,
         public int $powerChanges,
         public Message $reason,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  list<Step>  $steps  in the order of the calls: fan, cooling, heating, auxiliary, emergency
@@ -38,14 +39,14 @@ final readonly class Route
         $callByCall = array_values(
             array_filter(
                 array_merge([], ...array_values(array_map($school->of(...), $byCall))),
-                static fn(Step $s): bool => !in_array($s->key(), $proved, true),
+                static fn (Step $s): bool => ! in_array($s->key(), $proved, true),
             ),
         );
         $order = $school->order();
         $wayByWay = $callByCall;
         usort(
             $wayByWay,
-            static fn(Step $a, Step $b): int => (int) array_search($a->method, $order, true) <=>
+            static fn (Step $a, Step $b): int => (int) array_search($a->method, $order, true) <=>
                 (int) array_search($b->method, $order, true),
         );
 

@@ -32,8 +32,20 @@ enum School: string
                 Method::Continuity,
                 Method::Voltage,
             ],
-            self::Meter => [Method::Voltage, Method::Jumper, Method::BoardJumper, Method::AuxAlone, Method::Continuity],
-            self::Unit => [Method::BoardJumper, Method::Jumper, Method::AuxAlone, Method::Voltage, Method::Continuity],
+            self::Meter => [
+                Method::Voltage,
+                Method::Jumper,
+                Method::BoardJumper,
+                Method::AuxAlone,
+                Method::Continuity,
+            ],
+            self::Unit => [
+                Method::BoardJumper,
+                Method::Jumper,
+                Method::AuxAlone,
+                Method::Voltage,
+                Method::Continuity,
+            ],
             self::Continuity => [
                 Method::Continuity,
                 Method::Jumper,
@@ -57,14 +69,14 @@ enum School: string
         $order = $this->order();
         usort(
             $steps,
-            static fn(Step $a, Step $b): int => (int) array_search($a->method, $order, true) <=>
+            static fn (Step $a, Step $b): int => (int) array_search($a->method, $order, true) <=>
                 (int) array_search($b->method, $order, true),
         );
         $chosen = [];
         foreach ($steps as $step) {
             $isFirst =
                 $step->method !== Method::Voltage &&
-                array_filter($chosen, static fn(Step $s): bool => $s->method !== Method::Voltage) === [];
+                array_filter($chosen, static fn (Step $s): bool => $s->method !== Method::Voltage) === [];
             if (
                 $step->method === Method::Voltage ||
                 $step->method === Method::FloatLift ||

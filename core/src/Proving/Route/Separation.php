@@ -35,7 +35,7 @@ final readonly class Separation
     public function __construct(private Circuit $circuit, FaultCatalogue $catalogue)
     {
         $this->faults = array_values(
-            array_filter($catalogue->of($circuit), static fn(Fault $f): bool => !$f->intermittent),
+            array_filter($catalogue->of($circuit), static fn (Fault $f): bool => ! $f->intermittent),
         );
     }
 
@@ -45,7 +45,8 @@ final readonly class Separation
      *
      * @param  list<Step>  $others  other steps of the same call
      * @param  int  $most  groups wanted
-     * @return list<array{places: array<string, list<Message>>, told: ?string}> titles by place; key of the step that parts them
+     * @return list<array{places: array<string, list<Message>>, told: ?string}> titles by place; key of the step that
+     *     parts them
      */
     public function ofStep(Step $step, array $others, int $most = 3): array
     {
@@ -69,15 +70,18 @@ final readonly class Separation
         $mixed = array_values(
             array_filter(
                 $groups,
-                static fn(array $faults): bool => count(
-                    array_unique(array_map(static fn(Fault $f): string => $f->where, $faults)),
+                static fn (array $faults): bool => count(
+                    array_unique(array_map(static fn (Fault $f): string => $f->where, $faults)),
                 ) > 1,
             ),
         );
-        usort($mixed, static fn(array $a, array $b): int => count($b) <=> count($a));
+        usort($mixed, static fn (array $a, array $b): int => count($b) <=> count($a));
 
         return array_map(
-            fn(array $faults): array => ['places' => self::byPlace($faults), 'told' => $this->told($faults, $others)],
+            fn (array $faults): array => [
+                'places' => self::byPlace($faults),
+                'told' => $this->told($faults, $others),
+            ],
             array_slice($mixed, 0, $most),
         );
     }
@@ -86,14 +90,15 @@ final readonly class Separation
      * What one pair of points would read with each fault, in groups that the meter can tell apart.
      *
      * @param  ?list<string>  $suspects  ids of the faults still in question; null for all
-     * @return list<array{value: ?float, expected: bool, places: array<string, list<Message>>}> value in the mode's unit, null for nothing that reads
+     * @return list<array{value: ?float, expected: bool, places: array<string, list<Message>>}> value in the mode's
+     *     unit, null for nothing that reads
      */
     public function ofReading(Setup $setup, MeterMode $mode, string $a, string $b, ?array $suspects = null): array
     {
         $healthy = $this->value($setup, $mode, $a, $b);
         $groups = [['value' => $healthy, 'expected' => true, 'faults' => []]];
         foreach ($this->faults as $fault) {
-            if ($suspects !== null && !in_array($fault->id, $suspects, true)) {
+            if ($suspects !== null && ! in_array($fault->id, $suspects, true)) {
                 continue;
             }
             $value = $this->value($setup->with(...$fault->edits), $mode, $a, $b);
@@ -108,7 +113,7 @@ final readonly class Separation
         }
 
         return array_map(
-            static fn(array $g): array => [
+            static fn (array $g): array => [
                 'value' => $g['value'],
                 'expected' => $g['expected'],
                 'places' => self::byPlace($g['faults']),
@@ -131,7 +136,7 @@ final readonly class Separation
             $kinds = [];
             foreach ($faults as $fault) {
                 $seen = $this->seen($other, $fault);
-                if (array_filter($kinds, fn(array $kind): bool => $this->alike($kind, $seen)) === []) {
+                if (array_filter($kinds, fn (array $kind): bool => $this->alike($kind, $seen)) === []) {
                     $kinds[] = $seen;
                 }
             }
@@ -149,7 +154,7 @@ final readonly class Separation
      */
     private static function byPlace(array $faults): array
     {
-        usort($faults, static fn(Fault $a, Fault $b): int => $a->rank() <=> $b->rank());
+        usort($faults, static fn (Fault $a, Fault $b): int => $a->rank() <=> $b->rank());
         $places = [];
         foreach ($faults as $fault) {
             $places[$fault->where][] = $fault->title;
@@ -166,7 +171,7 @@ final readonly class Separation
                 ? FaultedCall::setup($this->circuit, $step->call, $fault)
                 : $step->setup->with(...$fault->edits ?? []);
         $signs = [];
-        if (!$step->staysDead) {
+        if (! $step->staysDead) {
             $runs = Observables::of($this->circuit, $this->circuit->operate($setup), $fault);
             foreach ($step->signs as $sign) {
                 if (isset($runs[$sign->key])) {
@@ -178,7 +183,7 @@ final readonly class Separation
         return [
             'signs' => $signs,
             'values' => array_map(
-                fn(Probe $p): array => [$p->mode, $this->value($setup, $p->mode, $p->a, $p->b)],
+                fn (Probe $p): array => [$p->mode, $this->value($setup, $p->mode, $p->a, $p->b)],
                 $step->probes,
             ),
         ];
@@ -191,7 +196,7 @@ final readonly class Separation
     private function alike(array $one, array $other): bool
     {
         foreach ($one['values'] as $index => [$mode, $value]) {
-            if (!self::near($value, $other['values'][$index][1], $mode)) {
+            if (! self::near($value, $other['values'][$index][1], $mode)) {
                 return false;
             }
         }

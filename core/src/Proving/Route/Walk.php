@@ -47,7 +47,9 @@ final class Walk
 
     private ?string $last = null;
 
-    public function __construct(private readonly Waits $waits) {}
+    public function __construct(private readonly Waits $waits)
+    {
+    }
 
     /** @param  list<Step>  $steps */
     public function through(array $steps): self
@@ -72,11 +74,11 @@ final class Walk
 
     private function step(Step $step): void
     {
-        $this->power(!$step->setUpIsolated);
+        $this->power(! $step->setUpIsolated);
         $this->go($step->places()[0] ?? Place::Wall);
         $this->clock += self::SET_UP;
         $start = $this->clock;
-        $powered = $step->setUpIsolated && !$step->staysDead;
+        $powered = $step->setUpIsolated && ! $step->staysDead;
         if ($powered) {
             $this->power(true);
         }

@@ -19,7 +19,9 @@ use Unionbit\Core\Words\Message;
 /** The equipment's own screws behind a call: which they are, to which common they return, which hot is theirs. */
 final readonly class BoardPoints
 {
-    public function __construct(private Plan $plan) {}
+    public function __construct(private Plan $plan)
+    {
+    }
 
     /** @return list<EquipmentTerminal> the board's screws of a call, in the order of the call table */
     public function ofCall(CallName $call): array
@@ -31,7 +33,7 @@ final readonly class BoardPoints
                 if (
                     $terminal->place === Place::Indoor &&
                     ($terminal->name === $name || Meaning::of($terminal->name, $archetype) === $name) &&
-                    !in_array($terminal, $found, true)
+                    ! in_array($terminal, $found, true)
                 ) {
                     $found[] = $terminal;
                 }
@@ -58,7 +60,10 @@ final readonly class BoardPoints
         return null;
     }
 
-    /** @return ?array{string, string} point and printed letter of the hot that belongs to a screw's load: two transformers never crossed */
+    /**
+     * @return ?array{string, string} point and printed letter of the hot that belongs to a screw's load: two
+     *     transformers never crossed
+     */
     public function hotOf(EquipmentTerminal $terminal): ?array
     {
         $common = $this->commonOf($terminal);
@@ -79,7 +84,7 @@ final readonly class BoardPoints
     /** The common of the transformer whose loads stand behind a screw; null where nothing does. */
     public function commonOf(EquipmentTerminal $terminal): ?string
     {
-        $commons = array_map(static fn($t): string => $t->common, $this->plan->installation->transformers());
+        $commons = array_map(static fn ($t): string => $t->common, $this->plan->installation->transformers());
         foreach ($this->loadsBehind($terminal) as $return) {
             return in_array($return, $commons, true) ? $return : $commons[0];
         }
@@ -91,7 +96,7 @@ final readonly class BoardPoints
     public function returnOf(EquipmentTerminal $board): string
     {
         foreach ($this->loadsBehind($board) as $return) {
-            if (!str_starts_with($return, 'outdoor.')) {
+            if (! str_starts_with($return, 'outdoor.')) {
                 return $return;
             }
         }
@@ -136,7 +141,7 @@ final readonly class BoardPoints
         $reached = $this->plan
             ->circuit()
             ->netlist(Setup::calling())
-            ->region($terminal->point(), static fn(Element $e): bool => $e->kind->isCopper() && !$e->isOpen());
+            ->region($terminal->point(), static fn (Element $e): bool => $e->kind->isCopper() && ! $e->isOpen());
         $returns = [];
         foreach ($this->plan->installation->archetype->loads as $load) {
             if (isset($reached[$load->from])) {

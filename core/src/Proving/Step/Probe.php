@@ -16,10 +16,11 @@ final readonly class Probe
         public string $b,
         public Message $shows,
         public MeterMode $mode = MeterMode::Volts,
-    ) {}
+    ) {
+    }
 
     public function key(): string
     {
-        return $this->a . '~' . $this->b;
+        return $this->a.'~'.$this->b;
     }
 }

@@ -16,5 +16,6 @@ final readonly class Sign
         public string $sense,
         public ?string $load,
         public bool $optional = false,
-    ) {}
+    ) {
+    }
 }

@@ -13,7 +13,9 @@ use Unionbit\Core\Words\Message;
 /** What a person sees and hears when a call works, by the loads that it must pull in. */
 final readonly class Signs
 {
-    public function __construct(private Archetype $archetype) {}
+    public function __construct(private Archetype $archetype)
+    {
+    }
 
     /** @return list<Sign> */
     public function of(CallName $call): array

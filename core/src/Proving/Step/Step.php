@@ -47,7 +47,7 @@ final readonly class Step
 
     public function key(): string
     {
-        return $this->call->value . '.' . $this->method->value;
+        return $this->call->value.'.'.$this->method->value;
     }
 
     /** @return list<Place> where to stand, in order: for the set-up, then for each pair that is measured */
@@ -57,7 +57,7 @@ final readonly class Step
         foreach ($this->probes as $probe) {
             $at = Place::tryFrom(explode('.', $probe->a)[0]) ?? $this->method->place();
             $at = $at === Place::Module ? Place::Indoor : $at;
-            if (!in_array($at, $places, true)) {
+            if (! in_array($at, $places, true)) {
                 $places[] = $at;
             }
         }

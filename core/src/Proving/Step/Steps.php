@@ -54,13 +54,16 @@ final readonly class Steps
     {
         $proofs = array_filter(
             PlanProof::of($this->plan)->calls,
-            static fn(CallProof $p): bool => $p->call === CallName::Defrost && $p->isProved(),
+            static fn (CallProof $p): bool => $p->call === CallName::Defrost && $p->isProved(),
         );
 
         return $proofs !== [];
     }
 
-    /** @return list<CallName> calls that can be proved: not the idle state, not a defrost, none that the plan has given up */
+    /**
+     * @return list<CallName> calls that can be proved: not the idle state, not a defrost, none that the plan has
+     *     given up
+     */
     public function calls(): array
     {
         $lost = array_column(PlanProof::of($this->plan)->lost, 'call');
@@ -68,9 +71,9 @@ final readonly class Steps
         return array_values(
             array_filter(
                 CallTable::needed($this->plan->installation->archetype)->calls(),
-                static fn(CallName $call): bool => $call !== CallName::Idle &&
+                static fn (CallName $call): bool => $call !== CallName::Idle &&
                     $call->mode() === null &&
-                    !in_array($call, $lost, true),
+                    ! in_array($call, $lost, true),
             ),
         );
     }
@@ -159,7 +162,7 @@ final readonly class Steps
         $loads = array_values(
             array_filter(
                 $this->plan->installation->loads(),
-                static fn($load): bool => in_array($load->id, $runs, true),
+                static fn ($load): bool => in_array($load->id, $runs, true),
             ),
         );
 
@@ -172,7 +175,7 @@ final readonly class Steps
      */
     private function jumperStep(CallName $call, Method $method, array $terminals, string $hot, array $signs): Step
     {
-        $closes = array_map(static fn(PlateTerminal $t): string => $t->printed, $terminals);
+        $closes = array_map(static fn (PlateTerminal $t): string => $t->printed, $terminals);
         $letters = implode(', ', $closes);
         $inFace = $this->plan->profile->switchesInFace;
         $setup = $this->jumpered($hot, $terminals);
@@ -214,7 +217,9 @@ final readonly class Steps
         return [$terminals, $terminals === [] ? null : $this->hotScrew($terminals)];
     }
 
-    /** The call that this one adds to: the largest whose terminals are all closed here too, the fan alone not counted. */
+    /**
+     * The call that this one adds to: the largest whose terminals are all closed here too, the fan alone not counted.
+     */
     private function lower(CallName $call): ?CallName
     {
         $table = CallTable::needed($this->plan->installation->archetype);
@@ -229,7 +234,7 @@ final readonly class Steps
                 array_udiff(
                     $closes,
                     $mine,
-                    static fn(TerminalName $a, TerminalName $b): int => $a->value <=> $b->value,
+                    static fn (TerminalName $a, TerminalName $b): int => $a->value <=> $b->value,
                 ) === [];
             if ($isPart && ($lower === null || count($closes) > count($table->closes($lower)))) {
                 $lower = $other;
@@ -263,7 +268,7 @@ final readonly class Steps
      */
     private function waiting(Setup $setup, CallName $call): Setup
     {
-        if (!$this->waits->runsCompressor($call)) {
+        if (! $this->waits->runsCompressor($call)) {
             return $this->waits->held($setup);
         }
         $held = [TerminalName::Y1, TerminalName::Y2];
@@ -272,7 +277,7 @@ final readonly class Steps
             ...array_values(
                 array_filter(
                     $setup->closed,
-                    fn(string $printed): bool => !in_array(
+                    fn (string $printed): bool => ! in_array(
                         $this->plan->profile->terminal($printed)?->name,
                         $held,
                         true,
@@ -327,7 +332,9 @@ final readonly class Steps
             $common !== null &&
             ($this->plan->profile->outputs === Place::Module || $this->plan->landing->on($common->printed) !== []);
         $board =
-            $main->name === TerminalName::K ? $this->board->ofCall($call)[0] ?? null : $this->board->servedBy($main);
+            $main->name === TerminalName::K
+                ? $this->board->ofCall($call)[0] ?? null
+                : $this->board->servedBy($main);
         $outdoor =
             $board === null || $board->name === TerminalName::W1
                 ? null
@@ -335,13 +342,17 @@ final readonly class Steps
         $outdoorCommon = $archetype->terminalNamed(Place::Outdoor, TerminalName::C);
 
         $probes = [];
-        if (!$jumper) {
+        if (! $jumper) {
             $probes[] = new Probe(
                 $this->plan->profile->terminal($hot)?->point() ?? "wall.{$hot}",
                 $main->point(),
                 Message::of('proving.steps.terminal-closed'),
             );
-            if ($atWall && $board !== null && $this->board->returnOf($board) === $archetype->transformers[0]->common) {
+            if (
+                $atWall &&
+                $board !== null &&
+                $this->board->returnOf($board) === $archetype->transformers[0]->common
+            ) {
                 $probes[] = new Probe(
                     $main->point(),
                     $common->point(),

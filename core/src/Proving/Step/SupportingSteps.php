@@ -53,13 +53,13 @@ final readonly class SupportingSteps
             Message::of(
                 $atWall ? 'proving.supporting-steps.dead-face-off' : 'proving.supporting-steps.dead-nothing-called',
             ),
-            array_map(static fn(array $row): string => $row['screw'], $rows),
+            array_map(static fn (array $row): string => $row['screw'], $rows),
             'C',
             $this->waits->of(CallName::Idle, Method::PreCheck),
             $setup,
             $setup,
             array_map(
-                static fn(array $row): Probe => new Probe(
+                static fn (array $row): Probe => new Probe(
                     $row['a'],
                     $row['b'],
                     $row['blind'] ?? Message::of('proving.supporting-steps.ohms-branch'),
@@ -90,14 +90,16 @@ final readonly class SupportingSteps
         if ($this->plan->profile->outputs === Place::Module) {
             $leads = array_filter(
                 array_keys($this->plan->circuit()->netlist(Setup::calling())->elements),
-                static fn(string $id): bool => str_starts_with($id, 'lead.'),
+                static fn (string $id): bool => str_starts_with($id, 'lead.'),
             );
-            $setup = $setup->with(...array_map(static fn(string $id): Opened => new Opened($id), array_values($leads)));
+            $setup = $setup->with(
+                ...array_map(static fn (string $id): Opened => new Opened($id), array_values($leads)),
+            );
         }
         foreach ($terminals as $terminal) {
             $setup = $setup->withJumper($hot[0], $terminal->point());
         }
-        $letters = implode(', ', array_map(static fn(EquipmentTerminal $t): string => $t->printed, $terminals));
+        $letters = implode(', ', array_map(static fn (EquipmentTerminal $t): string => $t->printed, $terminals));
         $common = $this->board->commonOf($first);
 
         return new Step(
@@ -105,7 +107,7 @@ final readonly class SupportingSteps
             Method::BoardJumper,
             true,
             Message::of('proving.supporting-steps.power-off-at-board-lift', hot: $hot[1], letters: $letters),
-            array_map(static fn(EquipmentTerminal $t): string => $t->printed, $terminals),
+            array_map(static fn (EquipmentTerminal $t): string => $t->printed, $terminals),
             $hot[1],
             $wait,
             $setup,
@@ -136,7 +138,9 @@ final readonly class SupportingSteps
             return null;
         }
         $closes = CallTable::needed($this->plan->installation->archetype)->printed($call, $profile);
-        $calls = array_values(array_filter($profile->terminals, static fn(PlateTerminal $t): bool => $t->hot !== null));
+        $calls = array_values(
+            array_filter($profile->terminals, static fn (PlateTerminal $t): bool => $t->hot !== null),
+        );
         $first = $profile->terminal($closes[0] ?? '');
         if ($first === null) {
             return null;
@@ -145,12 +149,12 @@ final readonly class SupportingSteps
             ->asked(...$closes)
             ->lifting(
                 ...array_map(
-                    static fn(Conductor $c): string => "A{$c->number}.near",
+                    static fn (Conductor $c): string => "A{$c->number}.near",
                     $this->plan->installation->wallCable()->conductors ?? [],
                 ),
             );
         $probes = array_map(
-            static fn(PlateTerminal $t): Probe => new Probe(
+            static fn (PlateTerminal $t): Probe => new Probe(
                 "{$t->place->value}.{$t->hot}",
                 $t->point(),
                 in_array($t->printed, $closes, true)
@@ -190,7 +194,10 @@ final readonly class SupportingSteps
         $device = $house->facts->safety[0] ?? null;
         $contactor =
             array_values(
-                array_filter($house->archetype->loads, static fn(Load $l): bool => $l->observable === 'outdoor-unit'),
+                array_filter(
+                    $house->archetype->loads,
+                    static fn (Load $l): bool => $l->observable === 'outdoor-unit',
+                ),
             )[0] ?? null;
         if ($device === null || $contactor === null) {
             return null;
@@ -199,13 +206,13 @@ final readonly class SupportingSteps
         $contacts = array_values(
             array_filter(
                 array_keys($elements),
-                static fn(string $id): bool => $id === $device->id || str_starts_with($id, "{$device->id}."),
+                static fn (string $id): bool => $id === $device->id || str_starts_with($id, "{$device->id}."),
             ),
         );
         $made = CallTable::needed($house->archetype)->printed(CallName::Cool1, $this->plan->profile);
         $closes = $this->plan->carriers($made);
         $setup = Setup::calling(...$made)->with(
-            ...array_map(static fn(string $id): Opened => new Opened($id), $contacts),
+            ...array_map(static fn (string $id): Opened => new Opened($id), $contacts),
         );
         $common = $this->plan->profile->terminal('C');
         $hot = $this->plan->profile->mainHot();
@@ -256,8 +263,7 @@ final readonly class SupportingSteps
             ),
             $this->plan->changes->sharedKit &&
                 in_array(TerminalName::G, $closes, true) &&
-                !in_array(TerminalName::Y1, $closes, true)
-                => Message::of('proving.supporting-steps.fan-without-compressor-half-signal'),
+                ! in_array(TerminalName::Y1, $closes, true) => Message::of('proving.supporting-steps.half-signal'),
             default => null,
         };
     }

@@ -15,11 +15,15 @@ final readonly class Wait
 
     public const FROM_POWER_OFF = 'power-off';
 
-    /** @param  int  $rest  seconds that must also have passed since the last compressor call ended; 0 where nothing has to rest */
+    /**
+     * @param  int  $rest  seconds that must also have passed since the last compressor call ended; 0 where nothing
+     *     has to rest
+     */
     public function __construct(
         public int $seconds,
         public Message $reason,
         public string $from,
         public int $rest = 0,
-    ) {}
+    ) {
+    }
 }

@@ -42,7 +42,7 @@ final readonly class Waits
     /** The wait of a stage that joins a call already running: the compressor does not stop in between. */
     public function onward(CallName $call): Wait
     {
-        $auxiliary = $call === CallName::Aux1 || $call === CallName::Aux2 || !$this->runsCompressor($call);
+        $auxiliary = $call === CallName::Aux1 || $call === CallName::Aux2 || ! $this->runsCompressor($call);
 
         return $auxiliary
             ? $this->heat($call)
@@ -56,7 +56,7 @@ final readonly class Waits
     /** Whether a compressor runs while this step is done, and has to rest after it. */
     public function runs(Step $step): bool
     {
-        return !$step->staysDead && $step->method !== Method::AuxAlone && $this->runsCompressor($step->call);
+        return ! $step->staysDead && $step->method !== Method::AuxAlone && $this->runsCompressor($step->call);
     }
 
     public function runsCompressor(CallName $call): bool
@@ -69,7 +69,7 @@ final readonly class Waits
     {
         foreach ($this->house->loads() as $load) {
             foreach ($load->drives as $contact) {
-                if ($contact->delaySeconds > 0.0 && !$contact->normallyClosed) {
+                if ($contact->delaySeconds > 0.0 && ! $contact->normallyClosed) {
                     $setup = $setup->with(new Opened($contact->id));
                 }
             }
@@ -97,8 +97,16 @@ final readonly class Waits
         }
 
         return $board > 0
-            ? new Wait($board, Message::of('proving.waits.outdoor-board-holds-compressor-back'), Wait::FROM_POWER_ON)
-            : new Wait($off, Message::of('proving.waits.compressor-off-time-with-thermostat'), Wait::FROM_POWER_OFF);
+            ? new Wait(
+                $board,
+                Message::of('proving.waits.outdoor-board-holds-compressor-back'),
+                Wait::FROM_POWER_ON,
+            )
+            : new Wait(
+                $off,
+                Message::of('proving.waits.compressor-off-time-with-thermostat'),
+                Wait::FROM_POWER_OFF,
+            );
     }
 
     private function heat(CallName $call): Wait
@@ -106,7 +114,7 @@ final readonly class Waits
         $delays = $this->archetype->delays;
 
         return match (true) {
-            !$call->isHeating() => new Wait(
+            ! $call->isHeating() => new Wait(
                 self::AT_ONCE,
                 Message::of('proving.waits.blower-relay-answers-at-once'),
                 Wait::FROM_START,

@@ -1,6 +1,8 @@
 import type { CallTableView } from '@/types';
 
-/** Calls by terminals: a filled cut square is closed to R, a dot is open, an orange bar the source, a dash the return. */
+/**
+ * Calls by terminals: a filled cut square is closed to R, a dot is open, an orange bar the source, a dash the return.
+ */
 export function CallTable({ table }: { table: CallTableView }) {
     return (
         <table className="text-[15px]" aria-label="Call table">

@@ -12,7 +12,10 @@ const tones: Record<string, string> = {
     muted: 'border-rule bg-panel',
 };
 
-/** One figure: its inputs with their sources, what it comes to with each formula, and the verdict. Computed as it is typed. */
+/**
+ * One figure: its inputs with their sources, what it comes to with each formula, and the verdict. Computed as it is
+ * typed.
+ */
 export function FigureCard({
     figure,
     url,

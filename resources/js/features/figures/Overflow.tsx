@@ -78,7 +78,10 @@ export function Overflow({ ways }: { ways: OverflowWay[] }) {
     );
 }
 
-/** The way as a ladder: R at the top, the switch with its float, the screws that it breaks; a relay with coil and contacts by function. */
+/**
+ * The way as a ladder: R at the top, the switch with its float, the screws that it breaks; a relay with coil and
+ * contacts by function.
+ */
 function Drawing({ way }: { way: OverflowWay }) {
     const text = { font: '600 14px var(--f-lab)', fill: 'var(--ink)' };
     const small = { font: '500 12px var(--f-text)', fill: 'var(--muted)' };

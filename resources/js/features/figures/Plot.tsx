@@ -1,7 +1,10 @@
 import { shown, unitOf, rounded } from '@/lib/units';
 import type { FigureResult } from '@/types';
 
-/** Load and capacity against outdoor temperature: two lines that differ in dash as well as in colour, and where they cross. */
+/**
+ * Load and capacity against outdoor temperature: two lines that differ in dash as well as in colour, and where they
+ * cross.
+ */
 export function Plot({ plot, isMetric }: { plot: NonNullable<FigureResult['plot']>; isMetric: boolean }) {
     const [width, height, left, bottom, top] = [560, 262, 64, 34, 28];
     const all = plot.series.flatMap((series) => series.points);

@@ -4,7 +4,9 @@ import { useRecord } from '@/lib/once';
 import type { Reading } from '@/types';
 import { Bad } from '@/ui/State';
 
-/** A reading that nothing explains yet is flagged; the flag comes off with what explains it. Both stay on the record. */
+/**
+ * A reading that nothing explains yet is flagged; the flag comes off with what explains it. Both stay on the record.
+ */
 export function FlagReading({ jobId, reading }: { jobId: string; reading: Reading }) {
     const { record, answer } = useRecord(jobId);
     const [asking, setAsking] = useState(false);

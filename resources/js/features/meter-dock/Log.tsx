@@ -7,7 +7,10 @@ import { FlagReading } from './FlagReading';
 
 const most = 12;
 
-/** The last readings. One that is touched opens: its reason, and what can be done with it. What was corrected stays, struck through. */
+/**
+ * The last readings. One that is touched opens: its reason, and what can be done with it. What was corrected stays,
+ * struck through.
+ */
 export function Log({
     jobId,
     readings,

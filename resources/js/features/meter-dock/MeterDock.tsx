@@ -340,7 +340,10 @@ export function MeterDock({
     );
 }
 
-/** A figure a thousand times off the expected band: the meter stood on millivolts, or on kilohms. Asked, never changed unasked. */
+/**
+ * A figure a thousand times off the expected band: the meter stood on millivolts, or on kilohms. Asked, never changed
+ * unasked.
+ */
 function MixUp({
     typed,
     expected,

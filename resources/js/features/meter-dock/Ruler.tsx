@@ -1,7 +1,10 @@
 import { figure } from '@/lib/format';
 import type { Expectation } from '@/types';
 
-/** The band on a scale, and the reading as a marker when there is one. The range in figures is the truth; this is the glance. */
+/**
+ * The band on a scale, and the reading as a marker when there is one. The range in figures is the truth; this is the
+ * glance.
+ */
 export function Ruler({ expected, value }: { expected: Expectation; value: number | null }) {
     if (expected.low === null || expected.high === null) return <div className="h-[42px]" />;
     const top = niceTop(Math.max(expected.high, value ?? 0));

@@ -11,7 +11,10 @@ const perPlace = 2;
 /** More faults than this in one reading are counted, not named. */
 const mostNamed = 8;
 
-/** What these two points would read with each single fault: what this reading can tell apart, and what it cannot, before it is taken. */
+/**
+ * What these two points would read with each single fault: what this reading can tell apart, and what it cannot,
+ * before it is taken.
+ */
 export function Tells(asked: Asked) {
     const [answer, setAnswer] = useState<Answer | null>(null);
     const [bad, setBad] = useState('');
@@ -76,7 +79,10 @@ export function Tells(asked: Asked) {
     );
 }
 
-/** Faults by the place where they are, two of each named and the others counted; where there are too many to read, all are counted. */
+/**
+ * Faults by the place where they are, two of each named and the others counted; where there are too many to read, all
+ * are counted.
+ */
 export function Places({ places, most = Infinity }: { places: FaultsByPlace; most?: number }) {
     const all = Object.values(places).flat().length;
     if (all > most) {

@@ -4,7 +4,10 @@ import type { ThermostatChoice, ThermostatRow } from '@/types';
 import { Dialog } from '@/ui/Dialog';
 import { Bad, State } from '@/ui/State';
 
-/** A few questions, and the kinds of thermostat ranked for this house by the best plan each has here; two can be held side by side. */
+/**
+ * A few questions, and the kinds of thermostat ranked for this house by the best plan each has here; two can be held
+ * side by side.
+ */
 export function Chooser({
     jobId,
     onChoose,

@@ -4,7 +4,10 @@ import { Places } from '@/features/meter-dock/Tells';
 import type { CannotTell as Group } from '@/types';
 import { Glyph } from '@/ui/Glyph';
 
-/** Before a step is done: which faults of different places would fail it in the very same way, and which step parts them. */
+/**
+ * Before a step is done: which faults of different places would fail it in the very same way, and which step parts
+ * them.
+ */
 export function CannotTell({
     jobId,
     version,

@@ -12,7 +12,10 @@ interface PatternAnswer {
     fits: { id: string; title: string; where: string; fix: string }[];
 }
 
-/** How far each call gets: the display says so, the terminal is closed, the voltage has arrived, the load has pulled in, and dropped off again. The first that fails is where to look. */
+/**
+ * How far each call gets: the display says so, the terminal is closed, the voltage has arrived, the load has pulled
+ * in, and dropped off again. The first that fails is where to look.
+ */
 export function Levels({ calls, steps, closed }: { calls: ProveProps['calls']; steps: StepView[]; closed: boolean }) {
     const { job } = usePage<ProveProps>().props;
     const { record, answer } = useRecord(job.id);

@@ -13,7 +13,10 @@ const tones: Record<string, string> = {
     fault: 'border-fault bg-fault-wash',
     muted: 'border-rule bg-panel',
 };
-/** Checks beside the circuit on the same visit: temperature split for each mode, and airflow for each ton. Kept with their verdicts. */
+/**
+ * Checks beside the circuit on the same visit: temperature split for each mode, and airflow for each ton. Kept with
+ * their verdicts.
+ */
 export function Measured({ closed }: { closed: boolean }) {
     const { measurements, tons, job } = usePage<ProveProps>().props;
     const [isMetric, setMetric] = useState(

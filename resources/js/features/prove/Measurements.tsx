@@ -5,7 +5,9 @@ import type { ProveProps, StepView } from '@/types';
 import { Unit } from '@/ui/Glyph';
 import { outcomeLook, State } from '@/ui/State';
 
-/** What the step asks the meter: expected beside actual, each with its verdict; touching a row puts the probes there. */
+/**
+ * What the step asks the meter: expected beside actual, each with its verdict; touching a row puts the probes there.
+ */
 export function Measurements({ step }: { step: StepView }) {
     const { points } = usePage<ProveProps>().props;
     const probes = useProbes();

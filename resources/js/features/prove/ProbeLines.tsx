@@ -11,7 +11,10 @@ const marks: Record<OutcomeName, { d: string; colour: string }> = {
     neutral: { d: 'M8 1.5 15 14.5H1ZM8 6V10', colour: 'var(--caution)' },
 };
 
-/** On the conductor's own row: the pairs that this step measures from it, expected beside actual. Touching one puts the probes there. */
+/**
+ * On the conductor's own row: the pairs that this step measures from it, expected beside actual. Touching one puts
+ * the probes there.
+ */
 export function ProbeLines({
     step,
     points,

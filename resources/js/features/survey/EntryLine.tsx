@@ -52,7 +52,8 @@ export function EntryLine({
         };
     }, [jobId, cable.id, line]);
 
-    // The field is free at once: what is typed while a line is on its way is the next line. One that is refused comes back
+    // The field is free at once: what is typed while a line is on its way is the next line. One that is refused comes
+    // back
     // into the field if that is empty, else it waits beside it.
     const keep = async () => {
         const mine = line.trim();

@@ -5,7 +5,10 @@ import type { Finding } from '@/types';
 import { Glyph } from '@/ui/Glyph';
 import { Bad, Findings } from '@/ui/State';
 
-/** What screening says. A stop stands over everything; only where its rule allows it can it be gone past, with a reason. */
+/**
+ * What screening says. A stop stands over everything; only where its rule allows it can it be gone past, with a
+ * reason.
+ */
 export function Screening({
     findings,
     overrides,

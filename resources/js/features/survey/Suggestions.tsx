@@ -2,7 +2,10 @@ import type { Edits } from '@/lib/edits';
 import type { SurveyProps } from '@/types';
 import { State } from '@/ui/State';
 
-/** What the answers, the old plate's letters and the model's digits make likely: suggestions, taken by a tap, never facts. */
+/**
+ * What the answers, the old plate's letters and the model's digits make likely: suggestions, taken by a tap, never
+ * facts.
+ */
 export function Suggestions({
     match,
     plate,

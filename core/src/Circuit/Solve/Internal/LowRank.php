@@ -20,9 +20,12 @@ final class LowRank
     private array $shares = [];
 
     /**
-     * @param  array{array<int, float>, array<int, float>}  $start  solution of the unchanged matrix for the changed sources
-     * @param  list<array{int, int, float, float, array{array<int, float>, array<int, float>}}>  $changes  points a and b,
-     *                                                                                                     change of admittance (siemens), column
+     * @param  array{array<int, float>, array<int, float>}  $start  solution of the unchanged matrix for the changed
+     *     sources
+     * @param  list<array{int, int, float, float, array{array<int, float>, array<int, float>}}>  $changes  points a
+     *     and b,
+     *                                                                                                     change of
+     * admittance (siemens), column
      */
     public function __construct(private readonly array $start, array $changes)
     {

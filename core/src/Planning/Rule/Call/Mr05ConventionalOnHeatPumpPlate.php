@@ -12,12 +12,15 @@ use Unionbit\Core\Rule\Severity;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Words\Message;
 
-/** MR05 A conventional system on a plate that can drive a heat pump: first heat on W1, O/B and E stay empty, the type is conventional. */
+/**
+ * MR05 A conventional system on a plate that can drive a heat pump: first heat on W1, O/B and E stay empty, the type
+ * is conventional.
+ */
 final class Mr05ConventionalOnHeatPumpPlate implements MappingRule
 {
     public function check(Plan $plan): array
     {
-        if ($plan->installation->archetype->reverses || !$plan->profile->heatPump) {
+        if ($plan->installation->archetype->reverses || ! $plan->profile->heatPump) {
             return [];
         }
         $findings = [];

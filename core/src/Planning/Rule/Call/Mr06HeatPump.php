@@ -12,17 +12,20 @@ use Unionbit\Core\Rule\Severity;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Words\Message;
 
-/** MR06 A heat pump's valve conductor lands on O, B or O/B, its first auxiliary on Aux, on a thermostat that can drive both. */
+/**
+ * MR06 A heat pump's valve conductor lands on O, B or O/B, its first auxiliary on Aux, on a thermostat that can drive
+ * both.
+ */
 final class Mr06HeatPump implements MappingRule
 {
     private const VALVE = [TerminalName::O, TerminalName::B, TerminalName::OB];
 
     public function check(Plan $plan): array
     {
-        if (!$plan->installation->archetype->reverses) {
+        if (! $plan->installation->archetype->reverses) {
             return [];
         }
-        if (!$plan->profile->heatPump) {
+        if (! $plan->profile->heatPump) {
             return [
                 Finding::of(
                     'MR06',
@@ -35,7 +38,10 @@ final class Mr06HeatPump implements MappingRule
         }
         $findings = [];
         foreach (PlannedConductor::all($plan) as $planned) {
-            if (in_array($planned->boardName, self::VALVE, true) && !in_array($planned->wallName, self::VALVE, true)) {
+            if (
+                in_array($planned->boardName, self::VALVE, true) &&
+                ! in_array($planned->wallName, self::VALVE, true)
+            ) {
                 $findings[] = Finding::of(
                     'MR06',
                     Severity::Error,

@@ -55,7 +55,7 @@ final class Mr07EmergencyHeat implements MappingRule
         }
         $landed = array_filter(
             PlannedConductor::all($plan),
-            static fn(PlannedConductor $p): bool => $p->wallName === TerminalName::E,
+            static fn (PlannedConductor $p): bool => $p->wallName === TerminalName::E,
         );
         if ($tied || $landed !== []) {
             return [

@@ -13,7 +13,9 @@ use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Words\Message;
 
-/** MR09 A second stage lands only where equipment and thermostat both have it; tied to the first it always runs high. */
+/**
+ * MR09 A second stage lands only where equipment and thermostat both have it; tied to the first it always runs high.
+ */
 final class Mr09SecondStage implements MappingRule
 {
     private const PAIRS = [['Y1', 'Y2', 'cooling'], ['W1', 'W2', 'heating']];
@@ -23,22 +25,24 @@ final class Mr09SecondStage implements MappingRule
         $findings = [];
         $planned = PlannedConductor::all($plan);
         foreach (self::PAIRS as [$first, $second, $what]) {
-            $low = $plan->installation->archetype->terminalNamed(Place::Indoor, TerminalName::from($first))?->printed;
-            $high = $plan->installation->archetype->terminalNamed(Place::Indoor, TerminalName::from($second))?->printed;
+            $low = $plan->installation->archetype->terminalNamed(Place::Indoor, TerminalName::from($first))
+                ?->printed;
+            $high = $plan->installation->archetype->terminalNamed(Place::Indoor, TerminalName::from($second))
+                ?->printed;
             if ($low === null || $high === null) {
                 continue;
             }
             $tied =
                 array_filter(
                     $plan->landing->jumpers,
-                    static fn($j): bool => $j->place === Place::Indoor &&
+                    static fn ($j): bool => $j->place === Place::Indoor &&
                         in_array($low, [$j->a, $j->b], true) &&
                         in_array($high, [$j->a, $j->b], true),
                 ) !== [];
             $lands =
                 array_filter(
                     $planned,
-                    static fn(PlannedConductor $p): bool => $p->boardName?->value === $second &&
+                    static fn (PlannedConductor $p): bool => $p->boardName?->value === $second &&
                         $p->wall->terminal !== null,
                 ) !== [];
             if ($tied) {
@@ -51,7 +55,7 @@ final class Mr09SecondStage implements MappingRule
                     [],
                     ["indoor.{$low}", "indoor.{$high}"],
                 );
-            } elseif (!$lands && $plan->profile->outputs === Place::Wall) {
+            } elseif (! $lands && $plan->profile->outputs === Place::Wall) {
                 $findings[] = Finding::of(
                     'MR09',
                     Severity::Warning,

@@ -29,7 +29,7 @@ final class Mr12DefrostConductor implements MappingRule
             return [];
         }
         foreach ($house->outdoorCable()->conductors as $conductor) {
-            if ($conductor->far->terminal === $w && !$conductor->near->isFree()) {
+            if ($conductor->far->terminal === $w && ! $conductor->near->isFree()) {
                 return [];
             }
         }

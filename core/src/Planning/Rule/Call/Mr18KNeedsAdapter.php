@@ -12,7 +12,10 @@ use Unionbit\Core\Rule\Severity;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Words\Message;
 
-/** MR18 K only together with its adapter at the equipment: without it one conductor would call the fan alone, or nothing. */
+/**
+ * MR18 K only together with its adapter at the equipment: without it one conductor would call the fan alone, or
+ * nothing.
+ */
 final class Mr18KNeedsAdapter implements MappingRule
 {
     public function check(Plan $plan): array

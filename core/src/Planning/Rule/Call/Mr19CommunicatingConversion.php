@@ -17,7 +17,7 @@ final class Mr19CommunicatingConversion implements MappingRule
 {
     public function check(Plan $plan): array
     {
-        if (!str_starts_with($plan->installation->archetype->id, 'communicating')) {
+        if (! str_starts_with($plan->installation->archetype->id, 'communicating')) {
             return [];
         }
         $findings = [

@@ -12,7 +12,10 @@ use Unionbit\Core\Rule\Severity;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Words\Message;
 
-/** MR20 Outputs at the equipment: short new leads there, the wall cable carries the link or nothing, the rest is capped at both ends. */
+/**
+ * MR20 Outputs at the equipment: short new leads there, the wall cable carries the link or nothing, the rest is
+ * capped at both ends.
+ */
 final class Mr20OutputsAtTheEquipment implements MappingRule
 {
     public function check(Plan $plan): array
@@ -21,7 +24,7 @@ final class Mr20OutputsAtTheEquipment implements MappingRule
             return [];
         }
         $planned = PlannedConductor::all($plan);
-        $links = array_filter($planned, static fn(PlannedConductor $p): bool => $p->isLink());
+        $links = array_filter($planned, static fn (PlannedConductor $p): bool => $p->isLink());
         $findings = [];
         if (count($links) < $plan->profile->linkConductors) {
             $findings[] = Finding::of(
@@ -37,7 +40,7 @@ final class Mr20OutputsAtTheEquipment implements MappingRule
         }
         foreach ($planned as $conductor) {
             if (
-                !$conductor->isLink() &&
+                ! $conductor->isLink() &&
                 ($conductor->wall->terminal !== null || $conductor->board->terminal !== null)
             ) {
                 $findings[] = Finding::of(

@@ -28,7 +28,11 @@ final class Mr01EquipmentEndDefines implements MappingRule
                 $findings[] = Finding::of(
                     'MR01',
                     Severity::Error,
-                    Message::of('planning.mr01.lands-on-which-new-plate', name: $name, wall: $planned->wall->terminal),
+                    Message::of(
+                        'planning.mr01.lands-on-which-new-plate',
+                        name: $name,
+                        wall: $planned->wall->terminal,
+                    ),
                     Message::of('planning.mr01.there-no-such-screw'),
                     Message::of('planning.mr01.choose-where-lands-or-cap'),
                     [$planned->id()],
@@ -46,7 +50,7 @@ final class Mr01EquipmentEndDefines implements MappingRule
                     Message::of('planning.mr01.land-board-end-or-cap', wall: $planned->wall->label()),
                     [$planned->id()],
                 );
-            } elseif (!$this->agree($plan, $planned->wallName, $planned->boardName)) {
+            } elseif (! $this->agree($plan, $planned->wallName, $planned->boardName)) {
                 $findings[] = Finding::of(
                     'MR01',
                     Severity::Error,

@@ -22,7 +22,7 @@ final class Mr10ColourKept implements MappingRule
             if (
                 $planned->wall->terminal !== null &&
                 $usual !== [] &&
-                !in_array($planned->conductor->colour, $usual, true)
+                ! in_array($planned->conductor->colour, $usual, true)
             ) {
                 $odd[] = Message::of(
                     'planning.mr10.is',

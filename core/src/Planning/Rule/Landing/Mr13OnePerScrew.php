@@ -30,14 +30,14 @@ final class Mr13OnePerScrew implements MappingRule
         foreach ($wall as $screw => $conductors) {
             $room = $plan->profile->terminal((string) $screw)->wires ?? 1;
             if (count($conductors) > $room) {
-                $names = array_map(static fn(PlannedConductor $p): Message => $p->conductor->name(), $conductors);
+                $names = array_map(static fn (PlannedConductor $p): Message => $p->conductor->name(), $conductors);
                 $findings[] = Finding::of(
                     'MR13',
                     Severity::Error,
                     Message::of('planning.mr13.two-conductors-on-one-screw', names: $names, screw: $screw),
                     Message::of('planning.mr13.screw-at-wall-takes-one', screw: $screw, room: $room),
                     Message::of('planning.mr13.move-one-or-join-both'),
-                    array_map(static fn(PlannedConductor $p): string => $p->id(), $conductors),
+                    array_map(static fn (PlannedConductor $p): string => $p->id(), $conductors),
                     ["wall.{$screw}"],
                 );
             }

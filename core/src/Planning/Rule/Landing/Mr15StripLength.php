@@ -18,7 +18,7 @@ final class Mr15StripLength implements MappingRule
 {
     public function check(Plan $plan): array
     {
-        $spoilt = static fn(Condition $c): bool => in_array(
+        $spoilt = static fn (Condition $c): bool => in_array(
             $c,
             [Condition::Exposed, Condition::Pinched, Condition::Loose],
             true,
@@ -31,7 +31,7 @@ final class Mr15StripLength implements MappingRule
                     'planning.mr15.bad-end',
                     conductor: $planned->conductor->name(),
                     screw: $planned->wall->label(),
-                    wrong: array_map(static fn(Condition $c): Message => $c->label(), $wrong),
+                    wrong: array_map(static fn (Condition $c): Message => $c->label(), $wrong),
                 );
                 $ids[] = $planned->id();
             }

@@ -21,10 +21,10 @@ final class Mr17Accessories implements MappingRule
     {
         $findings = [];
         foreach (PlannedConductor::all($plan) as $planned) {
-            if (!in_array($planned->boardName, self::NAMES, true)) {
+            if (! in_array($planned->boardName, self::NAMES, true)) {
                 continue;
             }
-            if ($planned->wallName !== null && !in_array($planned->wallName, self::NAMES, true)) {
+            if ($planned->wallName !== null && ! in_array($planned->wallName, self::NAMES, true)) {
                 $findings[] = Finding::of(
                     'MR17',
                     Severity::Error,

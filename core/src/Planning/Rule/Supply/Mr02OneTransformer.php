@@ -36,7 +36,7 @@ final class Mr02OneTransformer implements MappingRule
                     Message::of('planning.mr02.thermostat-has-no-hot-switch'),
                     Message::of('planning.mr02.land-conductor-from-boards-r'),
                     [],
-                    array_map(static fn(PlateTerminal $t): string => $t->point(), $plan->profile->hots()),
+                    array_map(static fn (PlateTerminal $t): string => $t->point(), $plan->profile->hots()),
                 ),
             ];
         }
@@ -58,8 +58,8 @@ final class Mr02OneTransformer implements MappingRule
         $dead = array_values(
             array_filter(
                 $link,
-                static fn(string $screw): bool => !isset($fed[$screw]) &&
-                    !($plan->landing->plugIn && $screw === $plan->profile->powerFrom),
+                static fn (string $screw): bool => ! isset($fed[$screw]) &&
+                    ! ($plan->landing->plugIn && $screw === $plan->profile->powerFrom),
             ),
         );
         if ($dead === []) {

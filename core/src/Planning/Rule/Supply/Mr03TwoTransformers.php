@@ -47,7 +47,7 @@ final class Mr03TwoTransformers implements MappingRule
                     link2: $plan->profile->link[1],
                 ),
                 [],
-                array_map(static fn(string $screw): string => "wall.{$screw}", $plan->profile->link),
+                array_map(static fn (string $screw): string => "wall.{$screw}", $plan->profile->link),
             );
         }
         foreach (PlannedConductor::all($plan) as $planned) {

@@ -34,10 +34,10 @@ final class Mr04CommonOnCommon implements MappingRule
             }
         }
         if (
-            !$landed &&
+            ! $landed &&
             $plan->profile->needsCommon() &&
             $plan->profile->outputs === Place::Wall &&
-            !$plan->landing->plugIn
+            ! $plan->landing->plugIn
         ) {
             $findings[] = Finding::of(
                 'MR04',
@@ -71,7 +71,11 @@ final class Mr04CommonOnCommon implements MappingRule
     {
         $screw = (string) $planned->wall->terminal;
         $point = $plan->circuit()->operate(Setup::calling());
-        $title = Message::of('planning.mr04.common-lands-on', conductor: $planned->conductor->name(), screw: $screw);
+        $title = Message::of(
+            'planning.mr04.common-lands-on',
+            conductor: $planned->conductor->name(),
+            screw: $screw,
+        );
         if ($point->openFuses !== []) {
             return Finding::of(
                 'MR04',

@@ -19,7 +19,7 @@ final class Mr11OutdoorPolarity implements MappingRule
     {
         $outdoor = array_filter(
             $plan->installation->archetype->loads,
-            static fn($load): bool => str_starts_with($load->to, Place::Outdoor->value),
+            static fn ($load): bool => str_starts_with($load->to, Place::Outdoor->value),
         );
         if ($outdoor === []) {
             return [];
@@ -27,7 +27,7 @@ final class Mr11OutdoorPolarity implements MappingRule
         $electronic =
             array_filter(
                 $outdoor,
-                static fn($load): bool => in_array($load->kind, [LoadKind::BoardLogic, LoadKind::BoardInput], true),
+                static fn ($load): bool => in_array($load->kind, [LoadKind::BoardLogic, LoadKind::BoardInput], true),
             ) !== [];
 
         return [

@@ -26,7 +26,7 @@ final class Mr16SafetyStays implements MappingRule
             $stands =
                 array_filter(
                     array_keys($elements),
-                    static fn(string $id): bool => $id === $device->id || str_starts_with($id, "{$device->id}."),
+                    static fn (string $id): bool => $id === $device->id || str_starts_with($id, "{$device->id}."),
                 ) !== [];
             $findings[] = $stands
                 ? Finding::of(
@@ -43,7 +43,7 @@ final class Mr16SafetyStays implements MappingRule
                     Message::of('planning.mr16.no-conductor-goes-through-any'),
                     Message::of('planning.mr16.keep-in-conductor-breaks-or'),
                     [],
-                    array_map(static fn(string $screw): string => "indoor.{$screw}", $device->breaks),
+                    array_map(static fn (string $screw): string => "indoor.{$screw}", $device->breaks),
                 );
         }
 

@@ -16,7 +16,7 @@ final readonly class Mr12DefrostHeatFound implements ScreeningRule
     public function check(Installation $installation, array $readings): array
     {
         $answers = $installation->answers;
-        if (!$answers->is('outdoor', 'reverses') || $answers->is('heatSource', 'none')) {
+        if (! $answers->is('outdoor', 'reverses') || $answers->is('heatSource', 'none')) {
             return [];
         }
 

@@ -15,7 +15,10 @@ final readonly class Sc19Evidence implements ScreeningRule
 {
     public function check(Installation $installation, array $readings): array
     {
-        if (!$installation->answers->is('outdoor', 'reverses') || $installation->answers->ticks('evidence') !== []) {
+        if (
+            ! $installation->answers->is('outdoor', 'reverses') ||
+            $installation->answers->ticks('evidence') !== []
+        ) {
             return [];
         }
 

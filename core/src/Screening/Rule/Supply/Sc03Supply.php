@@ -90,7 +90,12 @@ final class Sc03Supply implements ScreeningRule
                         title: $title,
                         value: Quantity::of(100.0 * $off, Unit::Percent, 0),
                     ),
-                    Message::of('screening.sc03.idle-should-be-points', sum: $sum, cause: $cause, assumed: $assumed),
+                    Message::of(
+                        'screening.sc03.idle-should-be-points',
+                        sum: $sum,
+                        cause: $cause,
+                        assumed: $assumed,
+                    ),
                     Message::of('screening.sc03.measure-line-read-which-tap'),
                     points: $points,
                 ),

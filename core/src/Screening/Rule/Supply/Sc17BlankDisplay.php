@@ -16,15 +16,19 @@ final readonly class Sc17BlankDisplay implements ScreeningRule
 {
     public function check(Installation $installation, array $readings): array
     {
-        if (!$installation->answers->is('display', 'blank')) {
+        if (! $installation->answers->is('display', 'blank')) {
             return [];
         }
         $floats = array_map(
-            static fn(SafetyDevice $d): Message => Message::of('screening.sc17.in', d: $d->label, breaks: $d->breaks),
+            static fn (SafetyDevice $d): Message => Message::of(
+                'screening.sc17.in',
+                d: $d->label,
+                breaks: $d->breaks,
+            ),
             array_values(
                 array_filter(
                     $installation->facts->safety,
-                    static fn(SafetyDevice $d): bool => in_array('R', $d->breaks, true),
+                    static fn (SafetyDevice $d): bool => in_array('R', $d->breaks, true),
                 ),
             ),
         );

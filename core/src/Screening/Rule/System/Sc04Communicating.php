@@ -40,7 +40,7 @@ final readonly class Sc04Communicating implements ScreeningRule
             }
         }
         $few = count($installation->wallCable()->conductors ?? []);
-        if (count($printed) > 1 && !$installation->answers->is('bus', 'convert', 'no')) {
+        if (count($printed) > 1 && ! $installation->answers->is('bus', 'convert', 'no')) {
             return [
                 Finding::of(
                     'SC04',

@@ -27,8 +27,11 @@ final class Sc09CommonWithoutConductor implements ScreeningRule
             $name =
                 $conductor->near->terminal === null
                     ? null
-                    : Vocabulary::resolve($conductor->near->terminal, Place::Wall, $installation->archetype->reverses)
-                        ->name;
+                    : Vocabulary::resolve(
+                        $conductor->near->terminal,
+                        Place::Wall,
+                        $installation->archetype->reverses,
+                    )->name;
             if ($name === TerminalName::C) {
                 return [];
             }
@@ -50,7 +53,7 @@ final class Sc09CommonWithoutConductor implements ScreeningRule
                 Message::of('screening.sc09.no-conductor-on-c-at'),
                 Message::of('screening.sc09.reading-0-v-from-r'),
                 $instead,
-                $standIn === null ? [] : ['A' . $standIn->number],
+                $standIn === null ? [] : ['A'.$standIn->number],
             ),
         ];
     }

@@ -24,8 +24,11 @@ final class Sc10ColourAgainstLetter implements ScreeningRule
             $name =
                 $conductor->near->terminal === null
                     ? null
-                    : Vocabulary::resolve($conductor->near->terminal, Place::Wall, $installation->archetype->reverses)
-                        ->name;
+                    : Vocabulary::resolve(
+                        $conductor->near->terminal,
+                        Place::Wall,
+                        $installation->archetype->reverses,
+                    )->name;
             if (
                 $name === null ||
                 $name->customaryColours() === [] ||
@@ -60,7 +63,7 @@ final class Sc10ColourAgainstLetter implements ScreeningRule
                 Message::of('screening.sc10.against-custom', where: $where),
                 $meaning,
                 Message::of('screening.sc10.keep-as-note-do-not', evidence: $conductor->evidence->label()),
-                ['A' . $conductor->number],
+                ['A'.$conductor->number],
             )
             : Finding::of(
                 'SC10',
@@ -68,16 +71,21 @@ final class Sc10ColourAgainstLetter implements ScreeningRule
                 Message::of('screening.sc10.colour-letter-disagree', where: $where),
                 $meaning,
                 Message::of('screening.sc10.trace-before-trusting-colour-or'),
-                ['A' . $conductor->number],
+                ['A'.$conductor->number],
             );
     }
 
     private function usuallyCarries(Conductor $conductor): ?TerminalName
     {
-        foreach (
-            [TerminalName::R, TerminalName::C, TerminalName::Y1, TerminalName::G, TerminalName::W1, TerminalName::O]
-            as $name
-        ) {
+        $usual = [
+            TerminalName::R,
+            TerminalName::C,
+            TerminalName::Y1,
+            TerminalName::G,
+            TerminalName::W1,
+            TerminalName::O,
+        ];
+        foreach ($usual as $name) {
             if (in_array($conductor->colour, $name->customaryColours(), true)) {
                 return $name;
             }

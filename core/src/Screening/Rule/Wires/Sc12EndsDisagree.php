@@ -19,7 +19,14 @@ use Unionbit\Core\Words\Message;
 final readonly class Sc12EndsDisagree implements ScreeningRule
 {
     /** Letters that mean the same at the two ends of one conductor. */
-    private const SAME = [['R', 'Rc', 'Rh'], ['O', 'O/B'], ['B', 'O/B'], ['W2', 'Aux'], ['W1', 'Aux'], ['Aux', 'E']];
+    private const SAME = [
+        ['R', 'Rc', 'Rh'],
+        ['O', 'O/B'],
+        ['B', 'O/B'],
+        ['W2', 'Aux'],
+        ['W1', 'Aux'],
+        ['Aux', 'E'],
+    ];
 
     public function check(Installation $installation, array $readings): array
     {
@@ -28,14 +35,17 @@ final readonly class Sc12EndsDisagree implements ScreeningRule
             $wall =
                 $conductor->near->terminal === null
                     ? null
-                    : Vocabulary::resolve($conductor->near->terminal, Place::Wall, $installation->archetype->reverses)
-                        ->name;
+                    : Vocabulary::resolve(
+                        $conductor->near->terminal,
+                        Place::Wall,
+                        $installation->archetype->reverses,
+                    )->name;
             $board = $installation->meaning($conductor);
             if (
                 $wall !== null &&
                 $board !== null &&
-                !self::same($wall, $board) &&
-                !self::same($wall, Meaning::of($board, $installation->archetype))
+                ! self::same($wall, $board) &&
+                ! self::same($wall, Meaning::of($board, $installation->archetype))
             ) {
                 $findings[] = $this->finding($conductor, $wall, $board);
             }
@@ -50,10 +60,8 @@ final readonly class Sc12EndsDisagree implements ScreeningRule
         $findings = [];
         foreach ($installation->equipmentSeen() ? $installation->cables : [] as $cable) {
             foreach ($cable->conductors as $conductor) {
-                foreach (
-                    [[$cable->from, $conductor->near, 'near'], [$cable->to, $conductor->far, 'far']]
-                    as [$place, $end, $side]
-                ) {
+                $sides = [[$cable->from, $conductor->near, 'near'], [$cable->to, $conductor->far, 'far']];
+                foreach ($sides as [$place, $end, $side]) {
                     if (
                         $place !== Place::Wall &&
                         $end->terminal !== null &&
@@ -91,7 +99,8 @@ final readonly class Sc12EndsDisagree implements ScreeningRule
         return $a === $b ||
             array_filter(
                 self::SAME,
-                static fn(array $pair): bool => in_array($a->value, $pair, true) && in_array($b->value, $pair, true),
+                static fn (array $pair): bool => in_array($a->value, $pair, true) &&
+                    in_array($b->value, $pair, true),
             ) !== [];
     }
 

@@ -28,9 +28,18 @@ final readonly class Sc13AmbiguousLetter implements ScreeningRule
             $terminal =
                 $conductor->near->terminal === null
                     ? null
-                    : Vocabulary::resolve($conductor->near->terminal, Place::Wall, $installation->archetype->reverses);
+                    : Vocabulary::resolve(
+                        $conductor->near->terminal,
+                        Place::Wall,
+                        $installation->archetype->reverses,
+                    );
             if ($terminal !== null && $terminal->ambiguous) {
-                $findings[] = $this->finding($installation, $conductor, $terminal->note ?? Message::none(), $readings);
+                $findings[] = $this->finding(
+                    $installation,
+                    $conductor,
+                    $terminal->note ?? Message::none(),
+                    $readings,
+                );
             }
         }
 
@@ -86,7 +95,9 @@ final readonly class Sc13AmbiguousLetter implements ScreeningRule
             $beyond < $coil / 5.0 && $winding > 0.0 => Message::of('screening.sc13.common-through-winding'),
             $beyond < $coil / 5.0 => Message::of('screening.sc13.common'),
             $beyond < 6.0 * $coil => Message::of('screening.sc13.valve-coil-about-17', coil: self::coil()),
-            $beyond > LoadKind::BoardInput->dcOhms() / 4.0 => Message::of('screening.sc13.board-input-or-valve-behind'),
+            $beyond > LoadKind::BoardInput->dcOhms() / 4.0 => Message::of(
+                'screening.sc13.board-input-or-valve-behind',
+            ),
             default => Message::of('screening.sc13.neither-common-nor-bare-valve'),
         };
     }

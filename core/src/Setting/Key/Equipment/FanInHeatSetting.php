@@ -33,7 +33,10 @@ final readonly class FanInHeatSetting implements DecidesCalls
         return match ($value) {
             'thermostat' => Message::of('setting.fan-in-heat.thermostat'),
             'none' => Message::of('setting.fan-in-heat.none'),
-            default => Message::of('setting.fan-in-heat.equipment', fuel: $plan->installation->archetype->heatSource),
+            default => Message::of(
+                'setting.fan-in-heat.equipment',
+                fuel: $plan->installation->archetype->heatSource,
+            ),
         };
     }
 

@@ -26,7 +26,7 @@ final readonly class AuxiliaryLockoutSetting implements Setting
         $archetype = $plan->installation->archetype;
         $strips = $archetype->heatStages > 0 || ($archetype->heatPump->auxiliaryStages ?? 0) > 0;
 
-        return $archetype->heatPump === null || $archetype->system() === 'dual-fuel' || !$strips
+        return $archetype->heatPump === null || $archetype->system() === 'dual-fuel' || ! $strips
             ? null
             : Menu::nearest($plan, $this->key(), BalancePoint::auxiliaryLockout(BalancePoint::valuesOf($plan)));
     }

@@ -49,9 +49,9 @@ final readonly class AccessoriesSetting implements Setting
         $screws = [TerminalName::Hum, TerminalName::Deh, TerminalName::S1, TerminalName::S2];
         $on = array_filter(
             PlannedConductor::all($plan),
-            static fn(PlannedConductor $p): bool => in_array($p->wallName, $screws, true),
+            static fn (PlannedConductor $p): bool => in_array($p->wallName, $screws, true),
         );
 
-        return array_values(array_map(static fn(PlannedConductor $p): Message => $p->conductor->name(), $on));
+        return array_values(array_map(static fn (PlannedConductor $p): Message => $p->conductor->name(), $on));
     }
 }

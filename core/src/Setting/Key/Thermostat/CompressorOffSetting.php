@@ -42,7 +42,10 @@ final readonly class CompressorOffSetting implements Setting
     public function choice(string $choice): Message
     {
         return is_numeric($choice) && (int) $choice > 0
-            ? Message::of('setting.compressor-off.minutes', minutes: Quantity::of((int) $choice / 60, Unit::Minutes))
+            ? Message::of(
+                'setting.compressor-off.minutes',
+                minutes: Quantity::of((int) $choice / 60, Unit::Minutes),
+            )
             : Message::of('setting.compressor-off.off');
     }
 
