@@ -62,7 +62,7 @@ test('two transformers: each family on its own hot, and the link refused', async
     await expect(page.getByRole('button', { name: /Use this plan/ })).toHaveAttribute('aria-disabled', 'true');
 });
 
-test('a valve energised in heating, and what an intact valve reads with the power off', async ({ page }) => {
+test('a valve energized in heating, and what an intact valve reads with the power off', async ({ page }) => {
     await plan(page, 'Dredger Cottage');
     await shows(page, 'Cool 1', { valve: 'rest', 'outdoor-input': 'in' }, [1, 3, 4]);
     await shows(page, 'Heat 1', { valve: 'in', 'outdoor-input': 'in' }, [1, 3, 4, 5]);
@@ -81,5 +81,5 @@ test('a valve energised in heating, and what an intact valve reads with the powe
                 .getByRole('button', { name: new RegExp(`^${call.replace('+', '\\+')}`) }),
         ).toBeVisible();
     await page.keyboard.press('3');
-    await expect(page.locator('[data-setting="reversing-valve"]')).toContainText('Energised in heating (B)');
+    await expect(page.locator('[data-setting="reversing-valve"]')).toContainText('Energized in heating (B)');
 });

@@ -52,7 +52,7 @@ test('Ropewalk 11: asked what suits, compared, ranked otherwise, and the cable t
         .getByRole('radiogroup', { name: /telephone/ })
         .getByRole('radio', { name: 'Yes' })
         .click();
-    await expect(dialog.locator('li').first()).toContainText('can be set from a telephone');
+    await expect(dialog.locator('li').first()).toContainText('can be set from a phone');
     await dialog
         .locator('[data-profile="two-part-three-conductor"]')
         .getByRole('button', { name: 'Hold beside' })

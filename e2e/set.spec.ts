@@ -38,7 +38,7 @@ test("a heat pump: every key in the menu's order, a wrong valve seen at once, al
     await expect(page.locator('tr[data-call="heat-1"]')).toContainText('not needed');
     await expect(page.locator('tr[data-call="cool-1"]')).toContainText('needed');
     await expect(page.getByRole('region', { name: 'Findings' })).toContainText(
-        'Reversing valve stands at "Energised in heating (B)", should be "Energised in cooling (O)"',
+        'Reversing valve stands at "Energized in heating (B)", should be "Energized in cooling (O)"',
     );
     await expect(page.getByRole('region', { name: 'Findings' })).toContainText(
         'Cool 1 leaves the reversing valve at rest',

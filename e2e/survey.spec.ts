@@ -252,7 +252,7 @@ test('pasted lines are understood one by one, all kept or none', async ({ page }
         );
     });
     const dialog = page.getByRole('dialog');
-    await expect(dialog).toContainText('"mauve" is no insulation colour');
+    await expect(dialog).toContainText('"mauve" is no insulation color');
     await dialog.getByRole('textbox').fill('red R>R !\nwht W>W !\ngrn G>G !');
     await dialog.getByRole('button', { name: 'Add 3 conductors' }).click();
     await expect(dialog).toBeHidden();

@@ -16,7 +16,7 @@ test('one house from empty survey to handover', async ({ page }) => {
         await conductor(page, 'grn G>G !', 3);
         await conductor(page, 'yel Y>Y ?', 4);
         await conductor(page, 'blu C>C !', 5);
-        await expect(page.locator('tr[data-conductor="4"]')).toContainText('colour only');
+        await expect(page.locator('tr[data-conductor="4"]')).toContainText('color only');
         await page.getByRole('button', { name: 'Change conductor 4' }).click();
         const entry = page.getByRole('textbox', { name: /conductor/ });
         await expect(entry).toHaveValue('yellow Y>Y ?');
@@ -178,7 +178,7 @@ test('one house from empty survey to handover', async ({ page }) => {
         await measure(page, '24', 'fail');
         await expect(page.getByTestId('verdict')).toContainText('Not as expected');
         await expect(page.getByTestId('verdict')).toContainText(
-            "It reads so when the thermostat's Y1 switch is open. The Y1 switch is open, with the full voltage across it: the way round is the idle contactor and the transformer.",
+            "It reads that way when the thermostat's Y1 switch is open. The Y1 switch is open, with the full voltage across it: the way round is the idle contactor and the transformer.",
         );
         await expect(page.locator('.tape').getByRole('link', { name: /^Prove/ })).toContainText('1 of 3 calls');
         for (const value of ['0.0', '25.8', '25.7', '25.6']) await measure(page, value, 'pass');

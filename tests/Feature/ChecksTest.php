@@ -45,7 +45,7 @@ it(
                     ->assertCreated()
                     ->json('verdict'),
             )
-            ->toContain('reversing valve stands wrong')
+            ->toContain('reversing valve is in the wrong position')
             ->and(
                 $split(['return' => 76, 'supply' => 570, 'mode' => 1])
                     ->assertUnprocessable()
@@ -82,7 +82,7 @@ it(
         expect($page['measurements'])
             ->toHaveCount(3)
             ->and(implode(' ', $page['open']))
-            ->toContain('Temperature split: The other way round')
+            ->toContain('Temperature split: Backwards')
             ->toContain('Airflow: Too little');
     },
 );

@@ -85,7 +85,7 @@ it('refuses a bad line at its place and keeps nothing of it', function (string $
     )->toContain($says);
     expect($job->refresh()->survey)->toEqual($before)->and($job->version)->toBe(1);
 })->with([
-    ['mauve R>R', '"mauve" is no insulation colour'],
+    ['mauve R>R', '"mauve" is no insulation color'],
     ['red R>Q', 'No terminal Q on this indoor board. It has R, W, G, Y and C'],
     ['3 red R>R', 'Conductor 3 is there already: 3 green'],
     ['red', 'Say where it goes'],

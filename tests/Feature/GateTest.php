@@ -104,7 +104,7 @@ it('is opened by nothing but a proof of this job: future, volts, unproved meter,
             ->json('errors'),
     )->toHaveKey('power');
 })->with([
-    'a time in the future' => fn () => [['at' => now()->addHour()], 'lies in the future'],
+    'a time in the future' => fn () => [['at' => now()->addHour()], 'is in the future'],
     'isolated with volts' => fn () => [['volts' => 24.0, 'supplies' => '{"T1":24.0}'], 'proves nothing'],
     'isolated without a proved meter' => fn () => [['meter_proved' => false], 'proves nothing'],
     'live without volts' => fn () => [
@@ -242,7 +242,7 @@ it(
         $cell = collect($cell)->firstWhere('a', 'indoor.G')['reading'];
 
         expect($shown[0])
-            ->toContain('It reads so when 3 green is open')
+            ->toContain('It reads that way when 3 green is open')
             ->and($cell['reason'])
             ->toBe($shown[0])
             ->and($cell['candidates'])

@@ -182,7 +182,7 @@ it('refuses an answer, a device, a jumper or a text that cannot be, at its place
         'add-conductors',
         ['cable' => 'A', 'lines' => ['blk L>"L" !', 'mauve R>R']],
         'lines',
-        'Line 2: "mauve" is no insulation colour',
+        'Line 2: "mauve" is no insulation color',
     ],
     'several lines, one number twice' => [
         'add-conductors',
@@ -271,7 +271,7 @@ it('stops plan and moves on line voltage, and nobody goes past it', function ():
         editSurvey($job, 'override', ['code' => 'SC01', 'reason' => 'I am sure'])
             ->assertUnprocessable()
             ->json('errors.code.0'),
-    )->toContain('cannot be gone past');
+    )->toContain("You can't go past");
 });
 
 it('goes past a stop that its rule allows, with the reason and the name kept, and back', function (): void {

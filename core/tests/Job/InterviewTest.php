@@ -169,7 +169,7 @@ it('suggests from the letters of a plate, with the letters and what to check', f
         ->not->toBe('');
 })->with([
     [['R', 'Y', 'G', 'W', 'O', 'C'], 'Likely a heat pump', 'O', ['outdoor' => 'reverses', 'valve' => 'O']],
-    [['R', 'Y', 'G', 'B', 'C'], 'B: a reversing valve energised in heating, or the common', 'B', []],
+    [['R', 'Y', 'G', 'B', 'C'], 'B: a reversing valve energized in heating, or the common', 'B', []],
     [
         ['R', 'Y', 'G', 'O', 'B'],
         'A plate for either valve: O and B side by side',
@@ -254,7 +254,7 @@ it('lists what a plan from an unfinished survey assumes, and nothing once all is
 
     expect(joined('; ', $open))
         ->toContain(
-            '3 yellow goes from Y to Y: colour only',
+            '3 yellow goes from Y to Y: color only',
             'the line is 120 V: not measured',
             'the transformer gives 40 VA',
             'the fuse is 3 A',

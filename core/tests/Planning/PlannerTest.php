@@ -207,7 +207,7 @@ it('moves the thermostat to where a cable can be had, once the survey has found 
         ->toContain('to the other wall position')
         ->toContain('cover plate over the old position')
         ->and(PlainWords::of($found[0]))
-        ->toContain('hangs in another place');
+        ->toContain('hang the thermostat in another place');
 });
 
 it('refuses with the circuit\'s own reason', function (
@@ -303,7 +303,7 @@ it('says in reasons and in plain words what a plan does, without letters for the
         ->toContain('one trip to the equipment')
         ->and(PlainWords::of($best))
         ->toContain('but the fan cannot be run by itself')
-        ->toContain('can be set from a telephone')
+        ->toContain('can be set from a phone')
         ->not->toMatch('/\b(G|Y|W2|C|MR\d|WO\d)\b/');
 });
 

@@ -58,7 +58,7 @@ it('names the true cause among those that read so', function (string $name): voi
                 expect($verdict->candidates)
                     ->toContainEqual($says)
                     ->and($verdict->reason)
-                    ->toContain('It reads so when');
+                    ->toContain('It reads that way when');
             } else {
                 expect($actual === null ? $expected->overLimit : $expected->contains($actual))->toBeTrue(
                     "{$step->key()} {$probe->key()}",
@@ -211,7 +211,7 @@ it(
             ->and($together->candidates)
             ->toBe(['4 green is open in the cable', '5 blue is open in the cable'])
             ->and($together->reason)
-            ->toContain('It reads so when 4 green is open')
+            ->toContain('It reads that way when 4 green is open')
             ->and($contrary->reason)
             ->toContain('No single change gives all readings of this call');
     },
@@ -238,7 +238,7 @@ it('takes a fraction of a volt for dead while isolated, and more for a source', 
         ->and($verdict->candidates)
         ->toBe([]);
 })->with([
-    [0.0, Outcome::Pass, 'dead'],
+    [0.0, Outcome::Pass, 'Dead'],
     [0.3, Outcome::Pass, 'pick-up'],
     [0.9, Outcome::Pass, 'pick-up'],
     [1.4, Outcome::Fail, 'still feeds'],

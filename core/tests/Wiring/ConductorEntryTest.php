@@ -83,7 +83,7 @@ it('names the part that failed, its value and what is allowed, and keeps the res
     'no ends' => ['blk', 'ends', '', 'cap for a spare'],
     'missing board end' => ['blk C>', 'far', '', 'indoor board end is missing'],
     'number out of range' => ['77 blk C>C', 'number', '77', '1 to 50'],
-    'empty' => ['', 'colour', '', 'Start with the colour'],
+    'empty' => ['', 'colour', '', 'Start with the color'],
 ]);
 
 it('keeps what parsed beside the problem', function (): void {

@@ -52,7 +52,7 @@ final class Sc10ColourAgainstLetter implements ScreeningRule
             usual: $usual,
             clause: $often === null
                 ? Message::of('screening.sc10.text')
-                : Message::of('screening.sc10.often', colour: $conductor->colour->value, often: $often->value),
+                : Message::of('screening.sc10.often', color: $conductor->colour, often: $often->value),
         );
         $where = Message::of('screening.sc10.on', conductor: $conductor->name(), near: $conductor->near->label());
 
