@@ -49,7 +49,7 @@ test('Ropewalk 11: asked what suits, compared, ranked otherwise, and the cable t
     await page.getByRole('button', { name: /Which suits this house/ }).click();
     const dialog = page.getByRole('dialog');
     await dialog
-        .getByRole('radiogroup', { name: /telephone/ })
+        .getByRole('radiogroup', { name: /phone/ })
         .getByRole('radio', { name: 'Yes' })
         .click();
     await expect(dialog.locator('li').first()).toContainText('can be set from a phone');

@@ -38,7 +38,7 @@ test("a heat pump: every key in the menu's order, a wrong valve seen at once, al
     await expect(page.locator('tr[data-call="heat-1"]')).toContainText('not needed');
     await expect(page.locator('tr[data-call="cool-1"]')).toContainText('needed');
     await expect(page.getByRole('region', { name: 'Findings' })).toContainText(
-        'Reversing valve stands at "Energized in heating (B)", should be "Energized in cooling (O)"',
+        'Reversing valve is set to "Energized in heating (B)", should be "Energized in cooling (O)"',
     );
     await expect(page.getByRole('region', { name: 'Findings' })).toContainText(
         'Cool 1 leaves the reversing valve at rest',
@@ -107,7 +107,7 @@ test('electric heat without its fan: what the installer would see, and put right
     await expect(page.getByRole('region', { name: 'What the thermostat closes' })).toContainText('Heat 1 closes G too');
     await expect(page.locator('tr[data-call="heat-1"]')).toContainText('needed');
     await expect(page.getByRole('region', { name: 'Findings' })).toContainText(
-        'Fan in heat stands at "The equipment runs it"',
+        'Fan in heat is set to "The equipment runs it"',
     );
     await setting(page, 'fan-in-heat').getByRole('checkbox').click();
     await expect(page.locator('tr[data-call="heat-1"]')).not.toContainText('needed');

@@ -62,11 +62,11 @@ test('one house from empty survey to handover', async ({ page }) => {
         await page.getByRole('button', { name: 'Probe Rc at the wall plate' }).click();
         await page.getByRole('button', { name: 'Probe Y1 at the wall plate' }).click();
         await expect(page.getByTestId('reason')).toHaveText(
-            'Both points are the same wire now, through the closed Y1 switch.',
+            'Same wire right now, through the closed Y1 switch.',
         );
         await page.getByRole('button', { name: /At rest/ }).click();
         await expect(page.getByTestId('reason')).toContainText(
-            'Y1 switch is open, with the full voltage across it: the way round is the idle contactor',
+            'The full voltage is across the Y1 switch, which is open: the way around is the idle contactor',
         );
 
         await page.getByRole('button', { name: 'Conductor 4 yellow' }).click();
@@ -178,7 +178,7 @@ test('one house from empty survey to handover', async ({ page }) => {
         await measure(page, '24', 'fail');
         await expect(page.getByTestId('verdict')).toContainText('Not as expected');
         await expect(page.getByTestId('verdict')).toContainText(
-            "It reads that way when the thermostat's Y1 switch is open. The Y1 switch is open, with the full voltage across it: the way round is the idle contactor and the transformer.",
+            "It reads that way when the thermostat's Y1 switch is open. The full voltage is across the Y1 switch, which is open: the way around is the idle contactor and the transformer.",
         );
         await expect(page.locator('.tape').getByRole('link', { name: /^Prove/ })).toContainText('1 of 3 calls');
         for (const value of ['0.0', '25.8', '25.7', '25.6']) await measure(page, value, 'pass');

@@ -55,9 +55,7 @@ final class SignIn
     /** A password that nobody has, hashed at the same cost as everybody's. */
     private static function nobody(): string
     {
-        static $hash = null;
-
-        return $hash ??= cache()->rememberForever(
+        return cache()->rememberForever(
             'sign-in/nobody',
             static fn (): string => Hash::make(bin2hex(random_bytes(16))),
         );

@@ -61,9 +61,9 @@ final class HandOver
     /** @return list<string> who has not signed yet */
     public static function missing(Job $job): array
     {
-        $signed = $job->counting($job->signatures())->pluck('role')->all();
+        $signed = $job->counting($job->signatures())->pluck('role');
 
-        return array_values(array_diff(Signature::ROLES, $signed));
+        return array_values(array_filter(Signature::ROLES, static fn (string $role): bool => ! $signed->contains($role)));
     }
 
     private static function ready(Job $job): void

@@ -48,8 +48,8 @@ final class JobMark
     /**
      * Rows of a table with the mark in a column of its own, where there is one.
      *
-     * @param  list<array<string, mixed>>  $rows
-     * @return list<array<string, mixed>>
+     * @param  list<array<mixed>>  $rows
+     * @return list<array<mixed>>
      */
     public static function rows(Job $job, array $rows): array
     {

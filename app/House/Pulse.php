@@ -14,7 +14,6 @@ final class Pulse
         $now = Job::query()
             ->withTrashed()
             ->without('system.site')
-            ->toBase()
             ->select('version', 'recorded', 'handed_over_at')
             ->find($job->id);
 

@@ -65,7 +65,7 @@ final class SurveyPage
                 PlateRecognition::suggest($letters),
             ),
             'digits' => ModelDigits::suggest($house->answers->choice('outdoorModel') ?? ''),
-            'safety' => $written['facts']['safety'],
+            'safety' => SurveyFile::safety($house),
             'jumpers' => $written['jumpers'],
             'wanted' => WantedReadings::of($house),
             'photos' => PhotoView::all($job),

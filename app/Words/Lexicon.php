@@ -37,6 +37,13 @@ final class Lexicon
     {
         $words = is_file($file) ? json_decode((string) file_get_contents($file), true) : [];
 
-        return array_filter(is_array($words) ? $words : [], is_string(...));
+        $read = [];
+        foreach (is_array($words) ? $words : [] as $key => $pattern) {
+            if (is_string($pattern)) {
+                $read[(string) $key] = $pattern;
+            }
+        }
+
+        return $read;
     }
 }

@@ -30,16 +30,16 @@ final class Words
     }
 
     /**
-     * @template T of array<mixed>
+     * @template K of array-key
      *
-     * @param  T  $told
-     * @return array<mixed>
+     * @param  array<K, mixed>  $told
+     * @return array<K, mixed>
      */
     public static function spoken(array $told): array
     {
-        $spoken = app(Speaker::class)->spoken($told);
+        $speaker = app(Speaker::class);
 
-        return is_array($spoken) ? $spoken : [];
+        return array_map($speaker->spoken(...), $told);
     }
 
     /**

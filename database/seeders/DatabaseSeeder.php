@@ -33,27 +33,16 @@ final class DatabaseSeeder extends Seeder
 
         $sedge = $wren->crew->users()->where('name', 'Sedge Barrow')->sole();
 
-        $day = static fn (
-            string $name,
-            User $by,
-            int $seed,
-            callable $stand,
-            int $days,
-            int $start,
-        ) => (static function () use ($name, $by, $seed, $stand, $days, $start): void {
-            $demo = new DemoHouse($by, $name, seed: $seed);
-            $demo->on($stand($demo), $days, $start, $by->name);
-        })();
-        $day('lock-keepers-row-4', $wren, 4, static fn (DemoHouse $h): Job => $h->work(), -2, 510);
-        $day('tollhouse', $wren, 2, static fn (DemoHouse $h): Job => $h->planned(used: true), 0, 510);
-        $day('ropewalk-11', $sedge, 3, static fn (DemoHouse $h): Job => $h->surveyed(), 0, 540);
-        $day('the-old-chandlery', $wren, 14, static fn (DemoHouse $h): Job => $h->planned(used: false), 0, 690);
-        $day('dredger-cottage', $sedge, 5, static fn (DemoHouse $h): Job => $h->planned(used: false), 0, 660);
-        $day('quay-house-flat-2', $sedge, 16, static fn (DemoHouse $h): Job => $h->planned(used: true), 0, 870);
-        $day('heron-boathouse', $wren, 7, static fn (DemoHouse $h): Job => $h->planned(used: false), 0, 840);
-        $day('sailmakers-loft', $wren, 8, static fn (DemoHouse $h): Job => $h->planned(used: false), 1, 540);
-        $day('weir-pump-room', $sedge, 9, static fn (DemoHouse $h): Job => $h->planned(used: true), 1, 510);
-        $day(
+        self::day('lock-keepers-row-4', $wren, 4, static fn (DemoHouse $h): Job => $h->work(), -2, 510);
+        self::day('tollhouse', $wren, 2, static fn (DemoHouse $h): Job => $h->planned(used: true), 0, 510);
+        self::day('ropewalk-11', $sedge, 3, static fn (DemoHouse $h): Job => $h->surveyed(), 0, 540);
+        self::day('the-old-chandlery', $wren, 14, static fn (DemoHouse $h): Job => $h->planned(used: false), 0, 690);
+        self::day('dredger-cottage', $sedge, 5, static fn (DemoHouse $h): Job => $h->planned(used: false), 0, 660);
+        self::day('quay-house-flat-2', $sedge, 16, static fn (DemoHouse $h): Job => $h->planned(used: true), 0, 870);
+        self::day('heron-boathouse', $wren, 7, static fn (DemoHouse $h): Job => $h->planned(used: false), 0, 840);
+        self::day('sailmakers-loft', $wren, 8, static fn (DemoHouse $h): Job => $h->planned(used: false), 1, 540);
+        self::day('weir-pump-room', $sedge, 9, static fn (DemoHouse $h): Job => $h->planned(used: true), 1, 510);
+        self::day(
             'winding-hole-2',
             $wren,
             10,
@@ -62,5 +51,12 @@ final class DatabaseSeeder extends Seeder
             780,
         );
         (new DemoHouse($wren, 'lock-keepers-row-6', seed: 6))->open();
+    }
+
+    /** @param  callable(DemoHouse): Job  $stand */
+    private static function day(string $name, User $by, int $seed, callable $stand, int $days, int $start): void
+    {
+        $demo = new DemoHouse($by, $name, seed: $seed);
+        $demo->on($stand($demo), $days, $start, $by->name);
     }
 }

@@ -58,7 +58,7 @@ final class DemoHouse
 
     private readonly Field $file;
 
-    /** @var array<string, mixed> */
+    /** @var array<mixed> */
     private readonly array $json;
 
     public function __construct(private readonly User $user, string $name, int $seed)

@@ -117,15 +117,23 @@ final readonly class JobRecords
             );
         }
         // As it happened; in one second a reading before what is said of it.
-        $order = static fn (array $r): array => [
-            $r['row']['at'],
-            (int) ($r['table'] === 'marks'),
-            (int) isset($r['row']['corrects_id']),
-        ];
-        usort($rows, static fn (array $a, array $b): int => $order($a) <=> $order($b));
+        usort($rows, static fn (array $a, array $b): int => self::order($a) <=> self::order($b));
         self::refer($rows);
 
         return new self($rows, $stages);
+    }
+
+    /**
+     * @param  array{table: string, row: array<string, mixed>, ...}  $record
+     * @return list<mixed>
+     */
+    private static function order(array $record): array
+    {
+        return [
+            $record['row']['at'] ?? null,
+            (int) ($record['table'] === 'marks'),
+            (int) isset($record['row']['corrects_id']),
+        ];
     }
 
     /**
@@ -141,7 +149,7 @@ final readonly class JobRecords
         foreach ($rows as ['table' => $table, 'old' => $old, 'pointer' => $pointer, 'row' => $row]) {
             foreach (['corrects_id', 'reading_id'] as $column) {
                 $id = $row[$column] ?? null;
-                if ($id !== null && ! isset($taken[$id])) {
+                if (is_string($id) && ! isset($taken[$id])) {
                     throw InvalidData::notAllowed(
                         "{$pointer}/{$column}",
                         $id,
@@ -168,8 +176,9 @@ final readonly class JobRecords
         foreach ($this->rows as ['table' => $table, 'old' => $old, 'row' => $row]) {
             $new = (string) Str::ulid();
             foreach (['corrects_id', 'reading_id'] as $other) {
-                if (isset($row[$other])) {
-                    $row[$other] = $readings[$row[$other]];
+                $id = $row[$other] ?? null;
+                if (is_string($id)) {
+                    $row[$other] = $readings[$id];
                 }
             }
             if ($table === 'readings' && $old !== '') {

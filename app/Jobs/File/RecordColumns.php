@@ -285,7 +285,7 @@ final class RecordColumns
 
     /**
      * @param  array<string, string>  $kinds
-     * @return array<string, mixed> only what was there
+     * @return array<mixed> only what was there
      */
     private static function object(mixed $value, array $kinds, string $at): array
     {

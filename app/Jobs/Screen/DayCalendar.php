@@ -75,13 +75,20 @@ final class DayCalendar
         return $calendar->serialize();
     }
 
-    private static function visit(VCalendar $calendar, stdClass $job): void
+    private static function visit(VCalendar $calendar, stdClass $row): void
     {
-        $work = is_string($job->summary) ? JobSummaries::read($job->summary) : null;
+        /**
+         * @var object{
+         *     id: string, kind: string, day: string, starts_at: int, who: string, demo: int, updated_at: string,
+         *     site: string, address: string, system: string, summary: ?string,
+         * }&stdClass $job
+         */
+        $job = $row;
+        $work = $job->summary !== null ? JobSummaries::read($job->summary) : null;
         $minutes = $work->minutes ?? 0;
         $start = new DateTimeImmutable(
-            substr((string) $job->day, 0, 10).
-                sprintf(' %02d:%02d', intdiv((int) $job->starts_at, 60), (int) $job->starts_at % 60),
+            substr($job->day, 0, 10).
+                sprintf(' %02d:%02d', intdiv($job->starts_at, 60), $job->starts_at % 60),
         );
         // Floating local time: no zone, as it stands on the crew's clock.
         $calendar->add('VEVENT', [

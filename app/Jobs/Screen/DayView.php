@@ -24,7 +24,10 @@ final class DayView
             $crew->users()->orderBy('id')->get()->map(static fn (User $u): string => $u->name)->all(),
         );
         $open = array_values(array_filter($jobs, static fn (Job $j): bool => $j->handed_over_at === null));
-        $summaries = array_combine(array_column($open, 'id'), array_map(JobSummaries::of(...), $open));
+        $summaries = [];
+        foreach ($open as $job) {
+            $summaries[$job->id] = JobSummaries::of($job);
+        }
         $visits = array_map(static fn (Job $j): DayVisit => self::visit($j, $summaries[$j->id] ?? null), $jobs);
 
         return [

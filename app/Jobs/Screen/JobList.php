@@ -68,6 +68,7 @@ final readonly class JobList
                     " sum(not ({$here})) as away",
             )
             ->first();
+        /** @var ?object{every: ?int, open: ?int, flagged: ?int, away: ?int} $counts */
 
         return [
             'all' => (int) ($counts->every ?? 0),

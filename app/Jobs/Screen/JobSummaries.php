@@ -115,10 +115,7 @@ final class JobSummaries
     public static function read(string $json): ?JobSummary
     {
         try {
-            /** @var array<string, mixed> $fields */
-            $fields = json_decode($json, true, flags: JSON_THROW_ON_ERROR);
-
-            return new JobSummary(...$fields);
+            return JobSummary::kept($json);
         } catch (Throwable) {
             return null;
         }

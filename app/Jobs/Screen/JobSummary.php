@@ -89,6 +89,21 @@ final readonly class JobSummary
         );
     }
 
+    /** As it was kept, from JSON. */
+    public static function kept(string $json): self
+    {
+        /**
+         * @var array{
+         *     title: string, equipment: string, cable: string, strands: list<array{colour: string, landed: bool}>,
+         *     tape: list<Segment>, restore: list<string>, minutes: int, waits: int, two: ?string,
+         *     carry: list<array{count: int, item: string, why: string}>, power: Power,
+         * } $fields
+         */
+        $fields = json_decode($json, true, flags: JSON_THROW_ON_ERROR);
+
+        return new self(...$fields);
+    }
+
     /** A job that cannot be worked out keeps its place on the screen, and says so. */
     public static function unreadable(Job $job): self
     {

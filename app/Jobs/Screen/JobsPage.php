@@ -89,9 +89,11 @@ final class JobsPage
     }
 
     /** @return array<string, mixed> */
-    private static function row(stdClass $job): array
+    private static function row(stdClass $row): array
     {
-        $summary = is_string($job->summary) ? JobSummaries::read($job->summary) : null;
+        /** @var object{summary: ?string, day: ?string, starts_at: ?int}&stdClass $job */
+        $job = $row;
+        $summary = $job->summary !== null ? JobSummaries::read($job->summary) : null;
         $tape = $summary->tape ?? [];
         $closed = $job->handed_over_at !== null;
         $now =
@@ -119,8 +121,8 @@ final class JobsPage
             'restore' => $summary->restore ?? [],
             'fails' => $summary?->fails() ?? false,
             'flagged' => ! $closed && ($summary?->isFlagged() ?? false),
-            'day' => $job->day === null ? null : substr((string) $job->day, 0, 10),
-            'starts' => $job->starts_at === null ? null : DayPlan::clock((int) $job->starts_at),
+            'day' => $job->day === null ? null : substr($job->day, 0, 10),
+            'starts' => $job->starts_at === null ? null : DayPlan::clock($job->starts_at),
             'who' => $job->who,
             'minutes' => $closed ? null : $summary->minutes ?? null,
             'archived' => $job->archived_at !== null,

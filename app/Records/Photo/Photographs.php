@@ -92,9 +92,11 @@ final class Photographs
         if ($job->isPractice()) {
             return [];
         }
-        $seen = $job->photos()->reorder()->distinct()->pluck('place')->all();
+        $seen = $job->photos()->reorder()->distinct()->pluck('place');
 
-        return array_values(array_diff(['wall', 'indoor'], $seen));
+        return array_values(
+            array_filter(['wall', 'indoor'], static fn (string $place): bool => ! $seen->contains($place)),
+        );
     }
 
     private static function check(UploadedFile $file, string $name): void

@@ -15,7 +15,7 @@ use App\Records\Step\StepRecord;
  */
 final readonly class ReadingNotes
 {
-    /** @param  array<string, ReadingMark>  $marks  the last of each reading that has one */
+    /** @param  array<ReadingMark>  $marks  by reading: the last of each reading that has one */
     private function __construct(private array $marks, private JointReasons $reasons)
     {
     }

@@ -12,6 +12,7 @@ use Symfony\Component\HttpFoundation\Response;
 /** Lets the browser tests pass the minutes of a compressor delay: only ever in the environment "e2e". */
 final class MovedClock
 {
+    /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response
     {
         if (app()->environment('e2e')) {

@@ -16,6 +16,7 @@ final class PlainQuery
 {
     private const LONGEST = 2000;
 
+    /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response
     {
         foreach ($request->query->all() as $key => $value) {

@@ -17,6 +17,7 @@ final class SecurityHeaders
 {
     private const A_YEAR = 31_536_000;
 
+    /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response
     {
         $nonce = Vite::useCspNonce();

@@ -16,6 +16,7 @@ use Symfony\Component\HttpFoundation\Response;
  */
 final class SignInSolo
 {
+    /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response
     {
         if (! config()->boolean('unionbit.solo')) {

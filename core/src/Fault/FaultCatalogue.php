@@ -92,32 +92,37 @@ final readonly class FaultCatalogue
         );
     }
 
+    /**
+     * @param  list<string>  $parts
+     * @param  callable(string): CircuitEdit  $edit
+     * @return array<string, list<CircuitEdit>>
+     */
+    private static function each(array $parts, callable $edit): array
+    {
+        return array_combine($parts, array_map(static fn (string $id): array => [$edit($id)], $parts));
+    }
+
     /** @return array<string, list<CircuitEdit>> edits by the part that the entry befalls */
     private function cases(Field $entry, FaultSites $parts): array
     {
         $effect = $entry->at('effect');
         $of = $effect->string('of', '');
         $ohms = $effect->number('ohms', 0.05);
-        $each = static fn (array $ids, callable $edit): array => array_combine(
-            $ids,
-            array_map(static fn (string $id): array => [$edit($id)], $ids),
-        );
-
         return match ($effect->string('do')) {
-            'open' => $each($parts->elements($of), static fn (string $id): CircuitEdit => new Opened($id)),
-            'close' => $each($parts->elements($of), static fn (string $id): CircuitEdit => new Closed($id)),
-            'resist' => $each(
+            'open' => self::each($parts->elements($of), static fn (string $id): CircuitEdit => new Opened($id)),
+            'close' => self::each($parts->elements($of), static fn (string $id): CircuitEdit => new Closed($id)),
+            'resist' => self::each(
                 $parts->elements($of),
                 static fn (string $id): CircuitEdit => new Resistive($id, $ohms),
             ),
-            'short' => $each($parts->elements($of), static fn (string $id): CircuitEdit => new CoilShorted($id)),
-            'turns' => $each($parts->elements($of), static fn (string $id): CircuitEdit => new ShortedTurns($id)),
-            'stuck' => $each($parts->elements($of), static fn (string $id): CircuitEdit => new ArmatureStuck($id)),
+            'short' => self::each($parts->elements($of), static fn (string $id): CircuitEdit => new CoilShorted($id)),
+            'turns' => self::each($parts->elements($of), static fn (string $id): CircuitEdit => new ShortedTurns($id)),
+            'stuck' => self::each($parts->elements($of), static fn (string $id): CircuitEdit => new ArmatureStuck($id)),
             'move' => array_map(
                 static fn (array $pair): array => [new Moved($pair[0], $pair[1])],
                 $parts->moves($of),
             ),
-            'source' => $each(
+            'source' => self::each(
                 $parts->elements($of === '' ? 'winding' : $of),
                 static fn (string $id): CircuitEdit => new SourceScaled($id, $effect->number('factor')),
             ),
@@ -138,7 +143,7 @@ final readonly class FaultCatalogue
                 $parts->ends($effect->string('end')),
             ),
             'force', 'block' => $parts->has($of) ? ['' => []] : [],
-            'bridge' => $each($parts->elements($of), static fn (string $id): CircuitEdit => new FuseBridged($id)),
+            'bridge' => self::each($parts->elements($of), static fn (string $id): CircuitEdit => new FuseBridged($id)),
             'turn-fan' => $parts->fanInHeat() ? ['' => []] : [],
             'setting', 'no-calls' => ['' => []],
             default => throw InvalidData::notAllowed(

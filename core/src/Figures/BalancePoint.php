@@ -214,17 +214,12 @@ final class BalancePoint implements Figure
                 lock: Quantity::of($lock, Unit::Fahrenheit, 0),
             );
         }
-        $points = static fn (callable $f): array => array_map(
-            static fn (int $t): array => [(float) $t, round($f((float) $t))],
-            range(-10, 65, 5),
-        );
-
         return new Result($lines, $tone, $verdict, [
             'x' => Message::of('figures.balance-point.outdoor'),
             'y' => Message::of('figures.balance-point.heat'),
             'series' => [
-                ['name' => Message::of('figures.balance-point.house-needs'), 'points' => $points($load)],
-                ['name' => Message::of('figures.balance-point.heat-pump-gives'), 'points' => $points($capacity)],
+                ['name' => Message::of('figures.balance-point.house-needs'), 'points' => self::points($load)],
+                ['name' => Message::of('figures.balance-point.heat-pump-gives'), 'points' => self::points($capacity)],
             ],
             'marks' => array_values(
                 array_filter([
@@ -237,6 +232,20 @@ final class BalancePoint implements Figure
                 ]),
             ),
         ]);
+    }
+
+    /**
+     * A line of the plot.
+     *
+     * @param  callable(float): float  $f  of the outdoor temperature, °F
+     * @return list<array{float, float}>
+     */
+    private static function points(callable $f): array
+    {
+        return array_map(
+            static fn (int $t): array => [(float) $t, round($f((float) $t))],
+            range(-10, 65, 5),
+        );
     }
 
     /**

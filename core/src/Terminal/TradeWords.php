@@ -119,11 +119,8 @@ final class TradeWords
     /** @return list<string> */
     private static function longestFirst(): array
     {
-        static $words = null;
-        if ($words === null) {
-            $words = array_values(array_unique(array_merge(...self::GROUPS)));
-            usort($words, static fn (string $a, string $b): int => strlen($b) <=> strlen($a));
-        }
+        $words = array_values(array_unique(array_merge(...self::GROUPS)));
+        usort($words, static fn (string $a, string $b): int => strlen($b) <=> strlen($a));
 
         return $words;
     }

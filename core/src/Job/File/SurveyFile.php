@@ -69,6 +69,12 @@ final class SurveyFile
         );
     }
 
+    /** @return list<array<string, mixed>> */
+    public static function safety(Installation $installation): array
+    {
+        return array_map(self::writeDevice(...), $installation->facts->safety);
+    }
+
     /** @return array<string, mixed> */
     public static function write(Installation $installation): array
     {
@@ -86,7 +92,7 @@ final class SurveyFile
                 'oldPower' => $facts->oldPower,
                 'secondBonded' => $facts->secondBonded,
                 'secondPhase' => $facts->secondPhase,
-                'safety' => array_map(self::writeDevice(...), $facts->safety),
+                'safety' => self::safety($installation),
             ],
             'cables' => array_map(self::writeCable(...), $installation->cables),
             'jumpers' => array_map(

@@ -67,15 +67,19 @@ final class PlanFile
     }
 
     /** @return array<string, mixed> */
+    private static function writeEnd(End $end): array
+    {
+        return $end->toArray();
+    }
+
+    /** @return array<string, mixed> */
     public static function write(Plan $plan): array
     {
-        $ends = static fn (array $ends): array => array_map(static fn (End $end): array => $end->toArray(), $ends);
-
         return [
             'profile' => $plan->profile->id,
             'linkIn' => $plan->landing->linkIn,
-            'wall' => $ends($plan->landing->wall),
-            'indoor' => $ends($plan->landing->indoor),
+            'wall' => array_map(self::writeEnd(...), $plan->landing->wall),
+            'indoor' => array_map(self::writeEnd(...), $plan->landing->indoor),
             'jumpers' => array_map(
                 static fn (Jumper $j): array => [
                     'place' => $j->place->value,

@@ -17,7 +17,7 @@ final readonly class Weights
     ) {
     }
 
-    /** @param  array<string, mixed>  $given  those that are missing or out of range keep their default */
+    /** @param  array<mixed>  $given  those that are missing or out of range keep their default */
     public static function from(array $given): self
     {
         $take = static fn (string $key, int $default): int => is_numeric($given[$key] ?? null)

@@ -212,21 +212,26 @@ final readonly class Draft
         return null;
     }
 
-    /** The same landing twice is one draft. */
-    public function key(): string
+    /** @param  array<int, End>  $ends  by conductor */
+    private static function ends(array $ends): string
     {
-        $ends = static fn (array $ends): string => implode(
+        return implode(
             ' ',
             array_map(static fn (int $n, End $e): string => "{$n}:{$e->key()}", array_keys($ends), $ends),
         );
+    }
+
+    /** The same landing twice is one draft. */
+    public function key(): string
+    {
         $wall = $this->landing->wall;
         $board = $this->landing->indoor;
         ksort($wall);
         ksort($board);
 
-        return $ends($wall).
+        return self::ends($wall).
             '|'.
-            $ends($board).
+            self::ends($board).
             '|'.
             json_encode([
                 $this->landing->linkIn,

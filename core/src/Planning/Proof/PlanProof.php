@@ -42,11 +42,12 @@ final readonly class PlanProof
     /** The proof of a plan, computed once however often it is asked for. */
     public static function of(Plan $plan): self
     {
-        /** @var ?\WeakMap<Plan, self> $known */
         static $known = null;
         $known ??= new \WeakMap();
+        /** @var \WeakMap<Plan, self> $proofs */
+        $proofs = $known;
 
-        return $known[$plan] ??= self::prove($plan);
+        return $proofs[$plan] ??= self::prove($plan);
     }
 
     private static function prove(Plan $plan): self
