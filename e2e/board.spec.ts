@@ -44,7 +44,8 @@ test('a heat pump with strips: every call on the board, defrost included', async
     await expect(page.getByTestId('expected')).toContainText('0.0–');
     await shows(page, 'Heat 1', { 'sequencer-1': 'rest' }, [1, 3, 5]);
     await expect(page.getByTestId('reason')).toContainText(
-        "The full voltage is across the Aux switch, the E switch and the defrost relay's W contact, which are open: the way around is the idle strip heat",
+        "The full voltage is across the Aux switch, the E switch and the defrost relay's W contact, which are open: " +
+            'the way around is the idle strip heat',
     );
 });
 

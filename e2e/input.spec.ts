@@ -24,7 +24,7 @@ test('a bad conductor line is explained at its place and nothing of it is kept',
     await newHouse(page);
     const entry = page.getByRole('textbox', { name: /conductor/ });
     const cases: [string, RegExp][] = [
-        ['mauve R>R !', /"mauve" is no insulation color. Use red, white, green/],
+        ['mauve R>R !', /"mauve" is no insulation color. The colors are red, white, green/],
         ['blk L>Q !', /No terminal Q on this indoor board. It has R, W, G, Y and C/],
         ['blk Q>C', /put it in quotes/],
     ];

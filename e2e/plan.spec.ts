@@ -48,10 +48,7 @@ test('Ropewalk 11: asked what suits, compared, ranked otherwise, and the cable t
     await stage(page, 'Plan');
     await page.getByRole('button', { name: /Which suits this house/ }).click();
     const dialog = page.getByRole('dialog');
-    await dialog
-        .getByRole('radiogroup', { name: /phone/ })
-        .getByRole('radio', { name: 'Yes' })
-        .click();
+    await dialog.getByRole('radiogroup', { name: /phone/ }).getByRole('radio', { name: 'Yes' }).click();
     await expect(dialog.locator('li').first()).toContainText('can be set from a phone');
     await dialog
         .locator('[data-profile="two-part-three-conductor"]')

@@ -61,9 +61,7 @@ test('one house from empty survey to handover', async ({ page }) => {
 
         await page.getByRole('button', { name: 'Probe Rc at the wall plate' }).click();
         await page.getByRole('button', { name: 'Probe Y1 at the wall plate' }).click();
-        await expect(page.getByTestId('reason')).toHaveText(
-            'Same wire right now, through the closed Y1 switch.',
-        );
+        await expect(page.getByTestId('reason')).toHaveText('Same wire right now, through the closed Y1 switch.');
         await page.getByRole('button', { name: /At rest/ }).click();
         await expect(page.getByTestId('reason')).toContainText(
             'The full voltage is across the Y1 switch, which is open: the way around is the idle contactor',
@@ -178,7 +176,8 @@ test('one house from empty survey to handover', async ({ page }) => {
         await measure(page, '24', 'fail');
         await expect(page.getByTestId('verdict')).toContainText('Not as expected');
         await expect(page.getByTestId('verdict')).toContainText(
-            "It reads that way when the thermostat's Y1 switch is open. The full voltage is across the Y1 switch, which is open: the way around is the idle contactor and the transformer.",
+            "It reads that way when the thermostat's Y1 switch is open. The full voltage is across the Y1 switch, " +
+                'which is open: the way around is the idle contactor and the transformer.',
         );
         await expect(page.locator('.tape').getByRole('link', { name: /^Prove/ })).toContainText('1 of 3 calls');
         for (const value of ['0.0', '25.8', '25.7', '25.6']) await measure(page, value, 'pass');

@@ -63,7 +63,9 @@ final class HandOver
     {
         $signed = $job->counting($job->signatures())->pluck('role');
 
-        return array_values(array_filter(Signature::ROLES, static fn (string $role): bool => ! $signed->contains($role)));
+        return array_values(
+            array_filter(Signature::ROLES, static fn (string $role): bool => ! $signed->contains($role)),
+        );
     }
 
     private static function ready(Job $job): void

@@ -13,7 +13,7 @@ final class Pulse
     {
         $now = Job::query()
             ->withTrashed()
-            ->without('system.site')
+            ->setEagerLoads([])
             ->select('version', 'recorded', 'handed_over_at')
             ->find($job->id);
 

@@ -26,6 +26,7 @@ use Unionbit\Core\Job\Suggest\ModelDigits;
 use Unionbit\Core\Job\Suggest\PlateRecognition;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Wiring\Conductor;
+use Unionbit\Core\Wiring\EntryWords;
 
 final class SurveyPage
 {
@@ -48,6 +49,7 @@ final class SurveyPage
         return [
             ...JobFrame::props($job, House::of($job)->circuitAsFound(), $progress),
             'cables' => array_map(ConductorView::cable(...), $house->cables),
+            'entry' => EntryWords::offered(),
             'screws' => [
                 'indoor' => self::screws($house, Place::Indoor),
                 'outdoor' => self::screws($house, Place::Outdoor),

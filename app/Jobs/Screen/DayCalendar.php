@@ -87,8 +87,7 @@ final class DayCalendar
         $work = $job->summary !== null ? JobSummaries::read($job->summary) : null;
         $minutes = $work->minutes ?? 0;
         $start = new DateTimeImmutable(
-            substr($job->day, 0, 10).
-                sprintf(' %02d:%02d', intdiv($job->starts_at, 60), $job->starts_at % 60),
+            substr($job->day, 0, 10).sprintf(' %02d:%02d', intdiv($job->starts_at, 60), $job->starts_at % 60),
         );
         // Floating local time: no zone, as it stands on the crew's clock.
         $calendar->add('VEVENT', [

@@ -108,6 +108,7 @@ final readonly class FaultCatalogue
         $effect = $entry->at('effect');
         $of = $effect->string('of', '');
         $ohms = $effect->number('ohms', 0.05);
+
         return match ($effect->string('do')) {
             'open' => self::each($parts->elements($of), static fn (string $id): CircuitEdit => new Opened($id)),
             'close' => self::each($parts->elements($of), static fn (string $id): CircuitEdit => new Closed($id)),
@@ -115,9 +116,18 @@ final readonly class FaultCatalogue
                 $parts->elements($of),
                 static fn (string $id): CircuitEdit => new Resistive($id, $ohms),
             ),
-            'short' => self::each($parts->elements($of), static fn (string $id): CircuitEdit => new CoilShorted($id)),
-            'turns' => self::each($parts->elements($of), static fn (string $id): CircuitEdit => new ShortedTurns($id)),
-            'stuck' => self::each($parts->elements($of), static fn (string $id): CircuitEdit => new ArmatureStuck($id)),
+            'short' => self::each(
+                $parts->elements($of),
+                static fn (string $id): CircuitEdit => new CoilShorted($id),
+            ),
+            'turns' => self::each(
+                $parts->elements($of),
+                static fn (string $id): CircuitEdit => new ShortedTurns($id),
+            ),
+            'stuck' => self::each(
+                $parts->elements($of),
+                static fn (string $id): CircuitEdit => new ArmatureStuck($id),
+            ),
             'move' => array_map(
                 static fn (array $pair): array => [new Moved($pair[0], $pair[1])],
                 $parts->moves($of),
@@ -143,7 +153,10 @@ final readonly class FaultCatalogue
                 $parts->ends($effect->string('end')),
             ),
             'force', 'block' => $parts->has($of) ? ['' => []] : [],
-            'bridge' => self::each($parts->elements($of), static fn (string $id): CircuitEdit => new FuseBridged($id)),
+            'bridge' => self::each(
+                $parts->elements($of),
+                static fn (string $id): CircuitEdit => new FuseBridged($id),
+            ),
             'turn-fan' => $parts->fanInHeat() ? ['' => []] : [],
             'setting', 'no-calls' => ['' => []],
             default => throw InvalidData::notAllowed(

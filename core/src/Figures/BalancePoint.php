@@ -214,12 +214,16 @@ final class BalancePoint implements Figure
                 lock: Quantity::of($lock, Unit::Fahrenheit, 0),
             );
         }
+
         return new Result($lines, $tone, $verdict, [
             'x' => Message::of('figures.balance-point.outdoor'),
             'y' => Message::of('figures.balance-point.heat'),
             'series' => [
                 ['name' => Message::of('figures.balance-point.house-needs'), 'points' => self::points($load)],
-                ['name' => Message::of('figures.balance-point.heat-pump-gives'), 'points' => self::points($capacity)],
+                [
+                    'name' => Message::of('figures.balance-point.heat-pump-gives'),
+                    'points' => self::points($capacity),
+                ],
             ],
             'marks' => array_values(
                 array_filter([
@@ -242,10 +246,7 @@ final class BalancePoint implements Figure
      */
     private static function points(callable $f): array
     {
-        return array_map(
-            static fn (int $t): array => [(float) $t, round($f((float) $t))],
-            range(-10, 65, 5),
-        );
+        return array_map(static fn (int $t): array => [(float) $t, round($f((float) $t))], range(-10, 65, 5));
     }
 
     /**

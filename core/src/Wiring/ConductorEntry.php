@@ -118,6 +118,12 @@ final readonly class ConductorEntry
         return new self($number, $colour, $stripe, $near, $far, $evidence, $splice, $condition, $loop, $problems);
     }
 
+    /** @return list<Message> */
+    private static function colourNames(): array
+    {
+        return array_map(Message::term(...), Colour::cases());
+    }
+
     /** Whether the line can be kept as it stands. */
     public function isComplete(): bool
     {
@@ -173,7 +179,7 @@ final readonly class ConductorEntry
                     clause: $word === ''
                         ? Message::of('wiring.conductor-entry.start-with-colour')
                         : Message::of('wiring.conductor-entry.no-insulation-colour', word: $word),
-                    names: Colour::names(),
+                    names: self::colourNames(),
                 ),
             );
         }
@@ -182,7 +188,11 @@ final readonly class ConductorEntry
             $problems[] = new EntryProblem(
                 'stripe',
                 $tracer,
-                Message::of('wiring.conductor-entry.no-stripe-colour-use', tracer: $tracer, names: Colour::names()),
+                Message::of(
+                    'wiring.conductor-entry.no-stripe-colour-use',
+                    tracer: $tracer,
+                    names: self::colourNames(),
+                ),
             );
         }
 

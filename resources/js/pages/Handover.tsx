@@ -1,3 +1,4 @@
+import { clsx } from 'clsx';
 import { usePage } from '@inertiajs/react';
 import { useState } from 'react';
 import { post, said } from '@/lib/api';
@@ -62,7 +63,9 @@ export default function Handover() {
                     <h1 className="h-step">Handover</h1>
                     <p>
                         {closed && job.handedOverAt
-                            ? `${job.importedAt ? 'As the file says, handed over' : 'Handed over'} ${day(job.handedOverAt)} at ${clock(job.handedOverAt)}. A record: it can be read, not changed.`
+                            ? `${job.importedAt ? 'As the file says, handed over' : 'Handed over'} ` +
+                              `${day(job.handedOverAt)} at ${clock(job.handedOverAt)}. ` +
+                              'A record: it can be read, not changed.'
                             : 'The record that the next person can trust.'}
                     </p>
                 </div>
@@ -87,7 +90,7 @@ export default function Handover() {
                         >
                             Hand over{' '}
                             {!ready && (
-                                <span className="text-[14px]">{lines.filter((line) => !line.done).length} open</span>
+                                <span className="text-small">{lines.filter((line) => !line.done).length} open</span>
                             )}
                         </button>
                     )}
@@ -107,12 +110,12 @@ export default function Handover() {
             <article className="sheet px-5 pb-8">
                 <header className="flex flex-wrap items-end justify-between gap-4 border-b-2 border-ink py-3">
                     <div>
-                        <h2 className="font-lab text-[24px] font-bold leading-7">{job.site}</h2>
+                        <h2 className="font-lab text-figure font-bold leading-7">{job.site}</h2>
                         <p className="text-muted">
                             {job.address} · {job.kind} · {crew}
                         </p>
                     </div>
-                    <p className="mono text-[13px] text-muted">
+                    <p className="mono text-note text-muted">
                         {job.handedOverAt ? `${day(job.handedOverAt)} ${clock(job.handedOverAt)}` : 'not handed over'}
                     </p>
                 </header>
@@ -127,7 +130,10 @@ export default function Handover() {
                     .map((line) => (
                         <p
                             key={line}
-                            className="mt-2 border-l-[6px] border-caution bg-caution-wash px-3 py-1.5 text-[14px] font-semibold"
+                            className={clsx(
+                                'mt-2 border-l-[6px] border-caution bg-caution-wash px-3 py-1.5 text-small',
+                                'font-semibold',
+                            )}
                         >
                             {line}
                         </p>
@@ -135,7 +141,7 @@ export default function Handover() {
                 <div className="grid gap-x-10 lg:grid-cols-2 print:grid-cols-2">
                     <section>
                         <h3 className="h-sec mb-1 mt-4">Before and after</h3>
-                        <table className="text-[15px]">
+                        <table className="text-body">
                             <thead>
                                 <tr className="lab border-b border-hair [&>th]:py-1">
                                     <th>Conductor</th>
@@ -158,15 +164,15 @@ export default function Handover() {
                                         <td>{row.before}</td>
                                         <td className="font-semibold">{row.after}</td>
                                         <td>{row.board}</td>
-                                        <td className="text-[14px] text-muted">{row.evidence}</td>
+                                        <td className="text-small text-muted">{row.evidence}</td>
                                     </tr>
                                 ))}
                             </tbody>
                         </table>
                         {wiring.length === 0 && <p className="text-muted">No plan yet.</p>}
-                        {link && <p className="mt-1.5 text-[14px]">{link}.</p>}
+                        {link && <p className="mt-1.5 text-small">{link}.</p>}
                         {choice && (
-                            <p className="mt-1 text-[14px]">
+                            <p className="mt-1 text-small">
                                 Plan: {choice.title}
                                 {choice.edited && ', changed by hand since'}
                                 {choice.note !== '' && `. Reason: ${choice.note}`}
@@ -175,7 +181,7 @@ export default function Handover() {
                     </section>
                     <section>
                         <h3 className="h-sec mb-1 mt-4">Equipment and thermostat</h3>
-                        <dl className="text-[15px]">
+                        <dl className="text-body">
                             {[...facts, { label: 'Thermostat', value: thermostat ?? 'not chosen' }].map((fact) => (
                                 <div
                                     key={fact.label}
@@ -187,7 +193,7 @@ export default function Handover() {
                             ))}
                         </dl>
                         <h3 className="h-sec mb-1 mt-4">Settings</h3>
-                        <dl className="text-[15px]">
+                        <dl className="text-body">
                             {settings.map((setting) => (
                                 <div
                                     key={setting.label}
@@ -195,13 +201,14 @@ export default function Handover() {
                                 >
                                     <dt>{setting.label}</dt>
                                     <dd
-                                        className={`font-semibold ${setting.value !== null && !setting.asDerived ? 'text-fault-ink' : ''}`}
+                                        className={clsx(
+                                            'font-semibold',
+                                            setting.value !== null && !setting.asDerived && 'text-fault-ink',
+                                        )}
                                     >
                                         {setting.value ?? 'not entered'}
                                     </dd>
-                                    <dd className="col-span-2 text-[13px] leading-[17px] text-muted">
-                                        {setting.reason}
-                                    </dd>
+                                    <dd className="col-span-2 text-note text-muted">{setting.reason}</dd>
                                 </div>
                             ))}
                         </dl>
@@ -227,7 +234,7 @@ export default function Handover() {
                     <section className="break-inside-avoid">
                         <h3 className="h-sec mb-1 mt-5">Figures</h3>
                         {figures.map((figure) => (
-                            <p key={figure.title} className="border-b border-hair py-1 text-[14px] leading-[18px]">
+                            <p key={figure.title} className="border-b border-hair py-1 text-small">
                                 <b className="font-semibold">{figure.title}.</b> {figure.verdict}
                             </p>
                         ))}
@@ -237,7 +244,7 @@ export default function Handover() {
                     <section>
                         <h3 className="h-sec mb-1 mt-5">Left out, with the reason</h3>
                         {waived.map((row) => (
-                            <p key={row.call} className="text-[14px]">
+                            <p key={row.call} className="text-small">
                                 <b className="font-semibold">{row.call}:</b> {row.reason}
                             </p>
                         ))}
@@ -252,14 +259,14 @@ export default function Handover() {
                     ) : (
                         <ul className="grid gap-1">
                             {restore.map((item) => (
-                                <li key={item} className="text-[14px]">
+                                <li key={item} className="text-small">
                                     <State glyph="fault" tone="fault">
                                         Put back: {item}
                                     </State>
                                 </li>
                             ))}
                             {open.map((item) => (
-                                <li key={item} className="flex gap-2 text-[14px] leading-[18px]">
+                                <li key={item} className="flex gap-2 text-small">
                                     <Glyph name="caution" style={{ color: 'var(--caution-ink)', marginTop: 1 }} />{' '}
                                     <span>{item}</span>
                                 </li>
@@ -278,7 +285,7 @@ export default function Handover() {
                                         alt={`${photo.place}, ${photo.marks.length} marks`}
                                         className="w-full border border-rule"
                                     />
-                                    <figcaption className="text-[13px] text-muted">
+                                    <figcaption className="text-note text-muted">
                                         {photo.place} {clock(photo.at)}
                                     </figcaption>
                                 </figure>
@@ -292,7 +299,7 @@ export default function Handover() {
                         className="mt-5 break-inside-avoid border-t-2 border-ink pt-2 print:break-before-page"
                     >
                         <h3 className="h-sec mb-1">For the customer</h3>
-                        <p className="max-w-[68ch] text-[16px] leading-[23px]">{customer}</p>
+                        <p className="max-w-[68ch] text-lead leading-[23px]">{customer}</p>
                     </section>
                 )}
                 <section aria-label="Signatures" className="mt-5 break-inside-avoid">
@@ -320,7 +327,7 @@ export default function Handover() {
                                     >
                                         <Path strokes={signed.strokes} />
                                     </svg>
-                                    <figcaption className="text-[13px] text-muted">
+                                    <figcaption className="text-note text-muted">
                                         {signed.name}, {role}, {day(signed.at)} {clock(signed.at)}
                                         {signed.simulated && ', simulated'}
                                     </figcaption>
@@ -329,7 +336,7 @@ export default function Handover() {
                         })}
                     </div>
                 </section>
-                <p className="mt-6 border-t border-hair pt-2 text-[13px] text-muted">
+                <p className="mt-6 border-t border-hair pt-2 text-note text-muted">
                     Expected readings are computed from the circuit of this house. Nameplates, the makers' instructions,
                     local code and licensed practice come first.
                 </p>
@@ -343,7 +350,7 @@ export default function Handover() {
                     <div
                         role="group"
                         aria-label="Signatures missing"
-                        className="mt-3 border-l-[6px] border-caution bg-caution-wash px-3 py-2 text-[15px]"
+                        className="mt-3 border-l-[6px] border-caution bg-caution-wash px-3 py-2 text-body"
                     >
                         <p>
                             Not signed yet by the {unsigned.join(' and the ')}. Ask for it: the fields are at the end of

@@ -1,3 +1,4 @@
+import { clsx } from 'clsx';
 import { Head, Link, router, usePage } from '@inertiajs/react';
 import { useCallback, useEffect, useRef, useState, type ReactNode } from 'react';
 import { Before } from '@/features/jobs/Before';
@@ -143,7 +144,10 @@ export default function Jobs() {
                             <button
                                 key={item.key}
                                 aria-pressed={show === item.key}
-                                className="min-h-[50px] border-l border-hair px-3.5 font-lab font-semibold aria-pressed:bg-ink aria-pressed:text-bone"
+                                className={clsx(
+                                    'min-h-[50px] border-l border-hair px-3.5 font-lab font-semibold',
+                                    'aria-pressed:bg-ink aria-pressed:text-bone',
+                                )}
                                 onClick={() =>
                                     router.get(
                                         '/jobs',
@@ -229,7 +233,7 @@ export default function Jobs() {
                     ))}
                 </ul>
                 {(total > jobs.length || waiting > 0) && (
-                    <p className="flex min-h-14 flex-wrap items-center gap-x-5 px-5 text-[14px] text-muted">
+                    <p className="flex min-h-14 flex-wrap items-center gap-x-5 px-5 text-small text-muted">
                         {total > jobs.length && (
                             <>
                                 {jobs.length} of {total} shown. Search narrows it.
@@ -271,29 +275,33 @@ function Row({ job, now }: { job: JobRow; now: string }) {
     return (
         <Way
             to={job.deleted ? null : `/jobs/${job.id}/${stage}`}
-            className="grid min-h-[84px] min-w-0 flex-1 grid-cols-[minmax(0,1fr)] items-center gap-x-4 gap-y-2 py-3 pl-5 md:grid-cols-[84px_minmax(150px,1.4fr)_170px_minmax(112px,1fr)] xl:grid-cols-[84px_minmax(150px,1.4fr)_124px_170px_minmax(104px,1fr)]"
+            className={clsx(
+                'grid min-h-[84px] min-w-0 flex-1 grid-cols-[minmax(0,1fr)] items-center gap-x-4 gap-y-2 py-3',
+                'pl-5 md:grid-cols-[84px_minmax(150px,1.4fr)_170px_minmax(112px,1fr)]',
+                'xl:grid-cols-[84px_minmax(150px,1.4fr)_124px_170px_minmax(104px,1fr)]',
+            )}
         >
             <div className="max-md:hidden">
                 {job.starts ? (
                     <>
-                        <b className="mono block text-[17px] font-medium">{job.starts}</b>
-                        <span className="block truncate text-[13px] text-muted">
+                        <b className="mono block text-head font-medium">{job.starts}</b>
+                        <span className="block truncate text-note text-muted">
                             {job.day === new Date().toISOString().slice(0, 10)
                                 ? job.who?.split(' ')[0]
                                 : job.day && dayWord(`${job.day}T12:00:00Z`)}
                         </span>
                     </>
                 ) : (
-                    <span className="text-[13px] text-muted">no day</span>
+                    <span className="text-note text-muted">no day</span>
                 )}
-                {job.minutes !== null && <span className="mono block text-[13px] text-muted">{job.minutes} min</span>}
+                {job.minutes !== null && <span className="mono block text-note text-muted">{job.minutes} min</span>}
             </div>
             <div className="min-w-0">
-                <b className="block truncate font-lab text-[18px] font-semibold leading-6">
+                <b className="block truncate font-lab text-title font-semibold leading-6">
                     {job.site}
                     {job.system !== 'System' && <span className="font-medium text-muted"> {job.system}</span>}
                 </b>
-                <span className="block text-[13px] text-muted">
+                <span className="block text-note text-muted">
                     {job.equipment} · {job.cable}
                     {job.mark && <span className="block text-caution-ink">{job.mark}</span>}
                 </span>
@@ -304,7 +312,10 @@ function Row({ job, now }: { job: JobRow; now: string }) {
             <div>
                 <MiniTape tape={job.tape} current={stage} />
                 <span
-                    className={`mt-1.5 block font-lab text-[13px] font-semibold ${job.handedOverAt ? 'text-verd-ink' : 'text-copper-ink'}`}
+                    className={clsx(
+                        'mt-1.5 block font-lab text-note font-semibold',
+                        job.handedOverAt ? 'text-verd-ink' : 'text-copper-ink',
+                    )}
                 >
                     {job.handedOverAt
                         ? `handed over ${dayWord(job.handedOverAt)} ${clock(job.handedOverAt)}`
@@ -313,7 +324,7 @@ function Row({ job, now }: { job: JobRow; now: string }) {
             </div>
             <div className="grid gap-1.5">
                 {job.deleted || job.archived ? (
-                    <span className="text-[13px] leading-[17px] text-muted">
+                    <span className="text-note text-muted">
                         {job.deleted ? 'deleted' : 'archived'}
                         {job.awayBy && ` by ${job.awayBy}`}
                         {job.awayAt && `, ${dayWord(job.awayAt)}`}
@@ -330,7 +341,7 @@ function Row({ job, now }: { job: JobRow; now: string }) {
                             </State>
                         )}
                         {job.power.state === 'live' && job.power.old && job.power.at && (
-                            <span className="text-[13px] text-muted">read {ago(job.power.at, now)}</span>
+                            <span className="text-note text-muted">read {ago(job.power.at, now)}</span>
                         )}
                         {job.power.state === 'isolated' && (
                             <State glyph="iso" tone="iso">

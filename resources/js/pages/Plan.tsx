@@ -1,3 +1,4 @@
+import { clsx } from 'clsx';
 import { Link, router, usePage } from '@inertiajs/react';
 import { useState } from 'react';
 import { Checks, Papers } from '@/features/plan/Checks';
@@ -156,7 +157,7 @@ function Body({ call, onCall }: { call: string; onCall: (call: string) => void }
                     >
                         Use this plan{' '}
                         {blocking + stops.length > 0 ? (
-                            <span className="text-[14px]">{blocking + stops.length} to correct</span>
+                            <span className="text-small">{blocking + stops.length} to correct</span>
                         ) : (
                             <Glyph name="go" />
                         )}
@@ -171,7 +172,7 @@ function Body({ call, onCall }: { call: string; onCall: (call: string) => void }
                         {landed ? (
                             <Glyph name="go" />
                         ) : (
-                            <span className="text-[14px] text-caution-ink">
+                            <span className="text-small text-caution-ink">
                                 {plan.moves.filter((move) => !move.done).length} moves open
                             </span>
                         )}
@@ -185,11 +186,11 @@ function Body({ call, onCall }: { call: string; onCall: (call: string) => void }
             )}
             {plan && assumes.length > 0 && (
                 <details className="border-y border-hair bg-caution-wash px-5 py-2">
-                    <summary className="flex min-h-11 cursor-pointer items-center gap-2.5 font-lab text-[16px] font-semibold text-caution-ink">
+                    <summary className="fold gap-2.5 font-lab text-lead font-semibold text-caution-ink">
                         <Glyph name="caution" /> Provisional: it assumes{' '}
                         {assumes.length === 1 ? 'one thing' : `${assumes.length} things`} that nobody has seen
                     </summary>
-                    <ul className="list-disc pb-1 pl-7 text-[14px] leading-5">
+                    <ul className="list-disc pb-1 pl-7 text-small leading-5">
                         {assumes.map((item) => (
                             <li key={item}>{item}</li>
                         ))}
@@ -197,7 +198,7 @@ function Body({ call, onCall }: { call: string; onCall: (call: string) => void }
                 </details>
             )}
             {plan && !closed && photosMissing.length > 0 && (
-                <p className="flex flex-wrap items-center gap-x-3 border-b border-hair px-5 text-[14px]">
+                <p className="flex flex-wrap items-center gap-x-3 border-b border-hair px-5 text-small">
                     <State glyph="need" tone="copper">
                         Before the first move: photograph the{' '}
                         {photosMissing
@@ -247,7 +248,7 @@ function Body({ call, onCall }: { call: string; onCall: (call: string) => void }
                 />
             )}
             {plan?.choice && (plan.choice.edited || plan.choice.note !== '') && (
-                <p className="px-5 pb-2 text-[14px]">
+                <p className="px-5 pb-2 text-small">
                     <b className="font-semibold">Taken: {plan.choice.title}</b>
                     {plan.choice.edited && <span className="text-caution-ink">, changed by hand since</span>}
                     {plan.choice.note !== '' && <span>. Reason: {plan.choice.note}</span>}
@@ -286,18 +287,21 @@ function Body({ call, onCall }: { call: string; onCall: (call: string) => void }
                                 key={item.call}
                                 aria-pressed={item.call === call}
                                 onClick={() => onCall(item.call)}
-                                className="flex min-h-11 items-center gap-2 border-l border-hair px-4 font-lab text-[15px] font-semibold aria-pressed:bg-ink aria-pressed:text-bone"
+                                className={clsx(
+                                    'flex min-h-11 items-center gap-2 border-l border-hair px-4 font-lab',
+                                    'text-body font-semibold aria-pressed:bg-ink aria-pressed:text-bone',
+                                )}
                             >
                                 {item.label}
                                 <ProofMark proof={plan.proofs.find((proof) => proof.call === item.call)} />
                             </button>
                         ))}
-                        <span className="ml-auto self-center px-5 text-[13px] text-muted">
+                        <span className="ml-auto self-center px-5 text-note text-muted">
                             simulated · <span className="mono">{state.amps.toFixed(2)} A</span>
                         </span>
                     </div>
                     {state.notes.map((note) => (
-                        <p key={note} className="flex gap-2 border-b border-hair px-5 py-2 text-[14px]">
+                        <p key={note} className="flex gap-2 border-b border-hair px-5 py-2 text-small">
                             <Glyph name="fault" style={{ color: 'var(--fault)', marginTop: 2 }} /> {note}
                         </p>
                     ))}
@@ -329,14 +333,14 @@ function Body({ call, onCall }: { call: string; onCall: (call: string) => void }
                         />
                     </div>
                     {plan.board.module.length > 0 && (
-                        <p className="band px-5 py-3 text-[14px]">
+                        <p className="band px-5 py-3 text-small">
                             <b className="font-semibold">The outputs stand at the equipment.</b> Short leads, letter to
                             letter: <span className="mono">{plan.board.module.join(', ')}</span>. The old wall
                             conductors are capped at both ends.
                         </p>
                     )}
                     {plan.board.kit.length > 0 && (
-                        <p className="band px-5 py-3 text-[14px]">
+                        <p className="band px-5 py-3 text-small">
                             <b className="font-semibold">The kit's adapter stands at the board.</b> K comes from the
                             wall; short leads to <span className="mono">{plan.board.kit.join(', ')}</span>. It takes
                             compressor and fan apart again.
@@ -424,7 +428,7 @@ function Problems({ proofs }: { proofs: CallProof[] }) {
     return (
         <ul className="mb-3 grid gap-1.5">
             {failing.map((proof) => (
-                <li key={proof.call} className="text-[14px] leading-[18px]">
+                <li key={proof.call} className="text-small">
                     <State glyph="fault" tone="fault">
                         {proof.label} is not proved
                     </State>{' '}
@@ -471,7 +475,7 @@ function Moves({ moves, closed }: { moves: MoveRow[]; closed: boolean }) {
                         />
                         <span className={move.done ? 'text-muted' : ''}>
                             <b className="font-semibold">{move.text}</b>{' '}
-                            <span className="text-[14px] text-muted">{move.why}</span>
+                            <span className="text-small text-muted">{move.why}</span>
                         </span>
                     </li>
                 ))}

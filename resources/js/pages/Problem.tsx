@@ -25,7 +25,7 @@ export default function Problem({ status }: { status: number }) {
                 <Mark />
                 <h1 className="h-step mt-6">{title}</h1>
                 <p className="mt-2">{text}</p>
-                <p className="mono mt-2 text-[13px] text-muted">{status}</p>
+                <p className="mono mt-2 text-note text-muted">{status}</p>
                 <Link href="/jobs" className="btn mt-5">
                     All jobs
                 </Link>

@@ -319,7 +319,7 @@ function Way({
     const route = routes[school];
     const left = route?.keys.length ?? 0;
     return (
-        <div className="flex flex-wrap items-center gap-x-4 border-t border-hair px-5 py-1 text-[14px] leading-[18px] text-muted">
+        <div className="flex flex-wrap items-center gap-x-4 border-t border-hair px-5 py-1 text-small text-muted">
             <label className="flex min-h-11 items-center">
                 <span className="vh">Order of the proofs</span>
                 <select

@@ -1,3 +1,4 @@
+import { clsx } from 'clsx';
 import { Link, router, usePage } from '@inertiajs/react';
 import { useState } from 'react';
 import { CallTable } from '@/features/call-table/CallTable';
@@ -46,7 +47,7 @@ export default function SetPage() {
                         {open === 0 ? (
                             <Glyph name="go" />
                         ) : (
-                            <span className="text-[14px] text-caution-ink">{open} open</span>
+                            <span className="text-small text-caution-ink">{open} open</span>
                         )}
                     </button>
                 )}
@@ -70,13 +71,13 @@ export default function SetPage() {
                     ))}
                     {lacking.length > 0 && (
                         <details className="border-b border-hair px-5 py-1">
-                            <summary className="flex min-h-11 cursor-pointer items-center font-lab text-[16px] font-semibold">
+                            <summary className="fold font-lab text-lead font-semibold">
                                 {lacking.length} that this menu does not have
                             </summary>
                             <ul>
                                 {lacking.map((item) => (
-                                    <li key={item.key} className="border-t border-hair py-2 text-[14px] leading-[18px]">
-                                        <b className="font-lab text-[15px] font-semibold">
+                                    <li key={item.key} className="border-t border-hair py-2 text-small">
+                                        <b className="font-lab text-body font-semibold">
                                             {item.label}: {item.valueLabel}
                                         </b>{' '}
                                         <span className="text-muted">{item.reason}</span>
@@ -93,7 +94,7 @@ export default function SetPage() {
                 </div>
                 <section className="border-hair px-5 py-3 xl:border-l" aria-label="What the thermostat closes">
                     <h2 className="h-sec">What the thermostat closes</h2>
-                    <p className="mb-2 text-[14px] text-muted">
+                    <p className="mb-2 text-small text-muted">
                         With the settings as entered; as they should be where nothing is entered.
                     </p>
                     <div className="overflow-x-auto" tabIndex={0} role="group" aria-label="Call table, scrolls">
@@ -107,15 +108,13 @@ export default function SetPage() {
                                     .filter((choice) => choice.ifWrong !== null || choice.effects.length > 0)
                                     .map((choice) => (
                                         <div key={choice.value} className="border-t border-hair py-2">
-                                            <dt className="font-lab text-[14px] font-semibold">{choice.label}</dt>
+                                            <dt className="font-lab text-small font-semibold">{choice.label}</dt>
                                             {choice.effects.length > 0 && (
-                                                <dd className="text-[13px] leading-4 text-copper-ink">
+                                                <dd className="text-note text-copper-ink">
                                                     {choice.effects.join('; ')}
                                                 </dd>
                                             )}
-                                            <dd className="text-[14px] leading-[18px]">
-                                                {choice.ifWrong ?? 'As it should be.'}
-                                            </dd>
+                                            <dd className="text-small">{choice.ifWrong ?? 'As it should be.'}</dd>
                                         </div>
                                     ))}
                             </dl>
@@ -153,21 +152,25 @@ function Setting({
         !setting.open.some((answer) => answer.value === setting.entered);
     return (
         <div
-            className={`border-b border-hair px-5 py-2 ${selected ? 'bg-panel shadow-[inset_5px_0_0_var(--copper)]' : ''} ${wrong ? 'bg-fault-wash' : ''}`}
+            className={clsx(
+                'border-b border-hair px-5 py-2',
+                selected && 'bg-panel shadow-[inset_5px_0_0_var(--copper)]',
+                wrong && 'bg-fault-wash',
+            )}
             data-setting={setting.key}
         >
             <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)_44px_44px] items-center gap-x-3">
                 <button className="min-h-11 text-left" onClick={onSelect}>
-                    <b className="block font-lab text-[16px] font-semibold leading-5">{setting.label}</b>
+                    <b className="block font-lab text-lead font-semibold leading-5">{setting.label}</b>
                 </button>
                 <div className="min-w-0">
-                    <b className="block font-lab text-[17px] font-semibold leading-5">{setting.valueLabel}</b>
-                    <span className="block text-[13px] leading-[17px] text-muted">
+                    <b className="block font-lab text-head font-semibold leading-5">{setting.valueLabel}</b>
+                    <span className="block text-note text-muted">
                         {setting.menuLabel}: {setting.menuValue}
                     </span>
                 </div>
                 <span
-                    className="mono text-[13px] text-muted"
+                    className="mono text-note text-muted"
                     title={
                         last ? `${last.old === null ? '' : `was ${last.old}; `}${last.by}: ${last.reason}` : undefined
                     }
@@ -182,12 +185,12 @@ function Setting({
                     onChange={() => void enter(setting.value)}
                 />
             </div>
-            <p className="text-[14px] leading-[18px] text-muted">{setting.reason}</p>
+            <p className="text-small text-muted">{setting.reason}</p>
             {setting.open.length > 0 && (
                 <div
                     role="group"
                     aria-label={`${setting.label}: two answers`}
-                    className="mt-1 border-l-[6px] border-caution bg-caution-wash px-3 py-1.5 text-[14px] leading-[18px]"
+                    className="mt-1 border-l-[6px] border-caution bg-caution-wash px-3 py-1.5 text-small"
                 >
                     <b className="font-semibold">
                         {setting.entered === null
@@ -222,7 +225,10 @@ function Setting({
                             key={choice.value}
                             aria-pressed={setting.entered === choice.value}
                             title={choice.effects.join('; ') || undefined}
-                            className="min-h-11 px-3 font-lab text-[15px] font-semibold text-muted aria-pressed:bg-ink aria-pressed:text-bone"
+                            className={clsx(
+                                'min-h-11 px-3 font-lab text-body font-semibold text-muted aria-pressed:bg-ink',
+                                'aria-pressed:text-bone',
+                            )}
                             onClick={() => void enter(choice.value)}
                         >
                             {choice.menu}
@@ -251,12 +257,12 @@ function FromSister({ sister, settings }: { sister: SetProps['sisters'][number];
         for (const setting of same)
             await record('settings', { key: setting.key, value: setting.value, note: `As on ${sister.label}.` });
     };
+    const named = other.map((setting) => setting.label.toLowerCase()).join(', ');
     return (
-        <div className="flex flex-wrap items-center gap-x-4 border-b border-hair bg-panel px-5 py-1 text-[14px]">
+        <div className="flex flex-wrap items-center gap-x-4 border-b border-hair bg-panel px-5 py-1 text-small">
             <span className="min-w-0 flex-1">
                 {sister.label} has this thermostat too.
-                {other.length > 0 &&
-                    ` Set otherwise there: ${other.map((setting) => setting.label.toLowerCase()).join(', ')}; this house decides.`}
+                {other.length > 0 && ` Set otherwise there: ${named}; this house decides.`}
             </span>
             {same.length > 0 && (
                 <button className="link" onClick={() => void copy()}>

@@ -54,7 +54,7 @@ export default function Survey() {
                     <button className="btn" onClick={() => void finish()}>
                         {finished ? 'Go to Plan' : 'Finish survey'}{' '}
                         {open > 0 ? (
-                            <span className="text-[14px] text-caution-ink">{open} open</span>
+                            <span className="text-small text-caution-ink">{open} open</span>
                         ) : (
                             <Glyph name="go" />
                         )}
@@ -84,6 +84,7 @@ export default function Survey() {
                     cables={cables}
                     cable={cable}
                     screws={screws}
+                    offered={page.entry}
                     onPaste={setPasted}
                     onCable={setCableId}
                     edits={edits}
@@ -140,7 +141,7 @@ export default function Survey() {
                     />
                     <section id="equipment" className="p-4" aria-label="Equipment">
                         <h2 className="h-sec">Equipment</h2>
-                        <p className="text-[14px] text-muted">{job.equipmentTitle}</p>
+                        <p className="text-small text-muted">{job.equipmentTitle}</p>
                         {cable && (
                             <Length
                                 key={cable.id}
@@ -195,12 +196,12 @@ function Length({
     return (
         <>
             <label className="flex min-h-11 items-center justify-between gap-3 border-b border-hair">
-                <span className="text-[14px]">
+                <span className="text-small">
                     {word}, {cable.gauge} AWG
                 </span>
                 <span className="flex items-center gap-1.5">
                     <input
-                        className="h-11 w-16 bg-transparent text-right text-[17px] font-medium"
+                        className="h-11 w-16 bg-transparent text-right text-head font-medium"
                         style={{ borderBottom: `2px solid var(${bad ? '--fault' : '--rule'})` }}
                         inputMode="decimal"
                         autoComplete="off"

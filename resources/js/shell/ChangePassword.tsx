@@ -19,9 +19,7 @@ export function ChangePassword() {
     };
     return (
         <details className="mt-1">
-            <summary className="flex min-h-11 cursor-pointer items-center justify-between font-lab font-semibold">
-                Change password
-            </summary>
+            <summary className="fold justify-between font-lab font-semibold">Change password</summary>
             <form
                 className="grid gap-3"
                 onSubmit={(event) => {

@@ -117,7 +117,7 @@ export function TapeStrip({ jobId, tape, current }: { jobId: string; tape: TapeS
                     >
                         {segment.name}
                         <span
-                            className="mono text-[11px]"
+                            className="mono text-tiny"
                             style={{ color: `var(--${style.tone === 'muted' ? 'muted' : `${style.tone}-ink`})` }}
                         >
                             {segment.done}/{segment.n}

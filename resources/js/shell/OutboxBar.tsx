@@ -10,7 +10,7 @@ export function OutboxBar() {
         <div
             role="status"
             aria-label="Kept on this device"
-            className="no-print border-b-2 border-caution bg-caution-wash px-5 py-1.5 text-[14px]"
+            className="no-print border-b-2 border-caution bg-caution-wash px-5 py-1.5 text-small"
         >
             {waiting.length > 0 && (
                 <State glyph="caution" tone="caution">

@@ -39,7 +39,7 @@ export function PowerDialog({ jobId, to, onClose }: { jobId: string; to: 'live' 
                     void send();
                 }}
             >
-                {power.why && power.at && <p className="text-[14px] text-muted">{power.why}.</p>}
+                {power.why && power.at && <p className="text-small text-muted">{power.why}.</p>}
                 {isolate ? (
                     <Dead several={!sole} />
                 ) : (
@@ -52,7 +52,7 @@ export function PowerDialog({ jobId, to, onClose }: { jobId: string; to: 'live' 
                     <div
                         role="group"
                         aria-label="Still open"
-                        className="border-l-[6px] border-fault bg-fault-wash px-3 py-2 text-[14px] leading-[18px]"
+                        className="border-l-[6px] border-fault bg-fault-wash px-3 py-2 text-small"
                     >
                         <State glyph="fault" tone="fault">
                             Still open, before the power comes on
@@ -105,7 +105,7 @@ export function PowerDialog({ jobId, to, onClose }: { jobId: string; to: 'live' 
                             : said(answer)
                         : null}
                 </Bad>
-                <p className="text-[13px] text-muted">
+                <p className="text-note text-muted">
                     Local code and licensed practice come first. Line-voltage work needs the licence that the place
                     requires.
                 </p>
@@ -119,7 +119,7 @@ export function PowerDialog({ jobId, to, onClose }: { jobId: string; to: 'live' 
 
 function Dead({ several }: { several: boolean }) {
     return (
-        <ol className="list-decimal space-y-1.5 pl-5 text-[15px]">
+        <ol className="list-decimal space-y-1.5 pl-5 text-body">
             <li>Service switch or breaker off{several ? ', of each supply' : ''}. Do not trust the panel's labels.</li>
             <li>Prove the meter on a known live source.</li>
             <li>

@@ -66,7 +66,7 @@ export function Tools() {
                 {user && !solo && (
                     <section aria-label="Account" className="mt-5 border-t-2 border-ink pt-3">
                         <p className="flex flex-wrap items-center justify-between gap-3">
-                            <b className="font-lab text-[17px] font-semibold">
+                            <b className="font-lab text-head font-semibold">
                                 {user.name}, {user.crew}
                             </b>
                             <button className="link" onClick={() => router.post('/sign-out')}>

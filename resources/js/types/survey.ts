@@ -26,6 +26,12 @@ export interface CableView {
     feet: number;
     conductors: ConductorRow[];
 }
+/** What the conductor line offers: the server's words, the likely ones first. */
+export interface EntryWords {
+    colours: { key: Colour; word: string }[];
+    plate: string[];
+    flags: string[];
+}
 export interface EntryPreview {
     number: number | null;
     colour: Colour | null;
@@ -87,6 +93,7 @@ export interface PhotoView {
 export interface SurveyProps extends Frame {
     cables: CableView[];
     screws: { indoor: string[]; outdoor: string[] };
+    entry: EntryWords;
     questions: QuestionView[];
     match: { id: string | null; title: string | null; why: string[]; open: string[]; current: string };
     plate: PlateSuggestion[];

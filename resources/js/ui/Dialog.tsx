@@ -1,3 +1,4 @@
+import { clsx } from 'clsx';
 import { Dialog as Radix } from 'radix-ui';
 import type { ReactNode } from 'react';
 import { Glyph } from './Glyph';
@@ -24,7 +25,11 @@ export function Dialog({
                 <Radix.Overlay className="fixed inset-0 z-40 bg-[#0a0e0dcc]" />
                 <Radix.Content
                     aria-describedby={undefined}
-                    className={`fixed left-1/2 top-1/2 z-50 max-h-[92dvh] ${wide ? 'w-[min(860px,calc(100vw-24px))]' : 'w-[min(520px,calc(100vw-24px))]'} -translate-x-1/2 -translate-y-1/2 overflow-auto bg-panel p-6`}
+                    className={clsx(
+                        'fixed left-1/2 top-1/2 z-50 max-h-[92dvh] -translate-x-1/2 -translate-y-1/2',
+                        'overflow-auto bg-panel p-6',
+                        wide ? 'w-[min(860px,calc(100vw-24px))]' : 'w-[min(520px,calc(100vw-24px))]',
+                    )}
                     style={{ borderTop: `6px solid var(--${tone})` }}
                 >
                     <div className="flex items-start justify-between gap-4">

@@ -1,3 +1,4 @@
+import { clsx } from 'clsx';
 import { DropdownMenu as Radix } from 'radix-ui';
 import { Glyph } from './Glyph';
 
@@ -20,7 +21,11 @@ export function Menu({ label, items }: { label: string; items: MenuItem[] }) {
                         <Radix.Item
                             key={item.word}
                             onSelect={item.act}
-                            className={`flex min-h-11 cursor-pointer items-center px-4 font-lab text-[15px] font-semibold outline-none data-[highlighted]:bg-ink data-[highlighted]:text-bone ${item.grave ? 'text-fault-ink' : ''}`}
+                            className={clsx(
+                                'fold px-4 font-lab text-body font-semibold outline-none',
+                                'data-[highlighted]:bg-ink data-[highlighted]:text-bone',
+                                item.grave && 'text-fault-ink',
+                            )}
                         >
                             {item.word}
                         </Radix.Item>

@@ -55,13 +55,13 @@ export function Findings({ findings, empty }: { findings: Finding[]; empty: stri
                         <span className={`mt-0.5 ${text[look.tone]}`}>
                             <Glyph name={look.glyph} size={18} />
                         </span>
-                        <p className="text-[14px] leading-[18px]">
+                        <p className="text-small">
                             <b className="font-semibold">
                                 {finding.severity === 'stop' ? `Stop. ${finding.title}` : finding.title}.
                             </b>{' '}
                             {finding.meaning}{' '}
                             {finding.severity !== 'good' && <span className="text-ink">{finding.action}</span>}{' '}
-                            <span className="mono text-[12px] text-muted">{finding.code}</span>
+                            <span className="mono text-tiny text-muted">{finding.code}</span>
                         </p>
                     </li>
                 );

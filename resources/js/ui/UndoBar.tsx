@@ -1,3 +1,4 @@
+import { clsx } from 'clsx';
 import { useEffect } from 'react';
 
 /** Something was taken away: eight seconds to take that back. */
@@ -9,7 +10,10 @@ export function UndoBar({ what, onUndo, onGone }: { what: string; onUndo: () => 
     return (
         <div
             role="status"
-            className="fixed bottom-6 left-1/2 z-30 flex -translate-x-1/2 items-center gap-4 bg-ink py-1 pl-5 pr-2 text-bone"
+            className={clsx(
+                'fixed bottom-6 left-1/2 z-30 flex -translate-x-1/2 items-center gap-4 bg-ink py-1 pl-5 pr-2',
+                'text-bone',
+            )}
         >
             <span>{what}</span>
             <button className="min-h-11 px-3 font-lab font-semibold underline underline-offset-4" onClick={onUndo}>

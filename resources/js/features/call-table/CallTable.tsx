@@ -5,12 +5,12 @@ import type { CallTableView } from '@/types';
  */
 export function CallTable({ table }: { table: CallTableView }) {
     return (
-        <table className="text-[15px]" aria-label="Call table">
+        <table className="text-body" aria-label="Call table">
             <thead>
                 <tr className="border-b-2 border-ink">
                     <th className="lab py-1.5">Call</th>
                     {table.columns.map((column) => (
-                        <th key={column.printed} className="px-0.5 text-center font-lab text-[14px] font-bold">
+                        <th key={column.printed} className="px-0.5 text-center font-lab text-small font-bold">
                             {column.printed}
                         </th>
                     ))}
@@ -30,7 +30,7 @@ export function CallTable({ table }: { table: CallTableView }) {
                                 >
                                     <Cell role={column?.role ?? 'call'} closed={cell.closed} />
                                     {differs && (
-                                        <span className="block font-lab text-[12px] font-semibold text-fault-ink">
+                                        <span className="block font-lab text-tiny font-semibold text-fault-ink">
                                             {cell.needed ? 'needed' : 'not needed'}
                                         </span>
                                     )}

@@ -1,3 +1,4 @@
+import { clsx } from 'clsx';
 import { useEffect, useRef, useState } from 'react';
 import { post } from '@/lib/api';
 import { rounded, shown, typed, unitOf } from '@/lib/units';
@@ -72,7 +73,7 @@ export function FigureCard({
             data-figure={figure.key}
         >
             <h2 className="h-sec">{figure.title}</h2>
-            <p className="text-[14px] text-muted">{figure.about}</p>
+            <p className="text-small text-muted">{figure.about}</p>
             <div className="mt-2 grid gap-x-8 gap-y-3 lg:grid-cols-[minmax(0,340px)_minmax(0,1fr)]">
                 <div>
                     {figure.inputs.map((input) => {
@@ -82,15 +83,18 @@ export function FigureCard({
                         return (
                             <div key={input.key} className="border-b border-hair py-1">
                                 <label className="flex min-h-11 items-center justify-between gap-3">
-                                    <span className="text-[15px] leading-[18px]">
+                                    <span className="text-body leading-[18px]">
                                         {input.label}
-                                        <span className="block text-[13px] leading-4 text-muted">
+                                        <span className="block text-note text-muted">
                                             {given[input.key] === undefined ? input.source : 'as typed'}
                                         </span>
                                     </span>
                                     <span className="flex items-center gap-1.5">
                                         <input
-                                            className="mono h-11 w-24 border-b-2 border-rule bg-bone px-1 text-right text-[17px]"
+                                            className={clsx(
+                                                'mono h-11 w-24 border-b-2 border-rule bg-bone px-1 text-right',
+                                                'text-head',
+                                            )}
                                             inputMode="decimal"
                                             autoComplete="off"
                                             value={value}
@@ -109,7 +113,7 @@ export function FigureCard({
                                                     onKeep(input.key, typed(number, input.unit, isMetric));
                                             }}
                                         />
-                                        <span className="w-14 text-[13px] text-muted">
+                                        <span className="w-14 text-note text-muted">
                                             {unitOf(input.unit, isMetric)}
                                         </span>
                                     </span>
@@ -125,24 +129,27 @@ export function FigureCard({
                     ) : (
                         <>
                             <p
-                                className={`border-l-[6px] px-3 py-2 text-[16px] leading-[21px] ${tones[result.tone] ?? tones.muted}`}
+                                className={`border-l-[6px] px-3 py-2 text-lead ${tones[result.tone] ?? tones.muted}`}
                                 data-tone={result.tone}
                             >
                                 {result.verdict}
                             </p>
                             {result.plot && <Plot plot={result.plot} isMetric={isMetric} />}
-                            <table className="mt-2 text-[14px]">
+                            <table className="mt-2 text-small">
                                 <tbody>
                                     {result.lines.map((line, index) => (
                                         <tr key={index} className="border-b border-hair align-top">
                                             <th className="py-1 pr-3 text-left font-normal leading-[18px]">
                                                 {line.label}
-                                                <span className="block text-[13px] text-muted">{line.formula}</span>
+                                                <span className="block text-note text-muted">{line.formula}</span>
                                             </th>
                                             <td className="mono whitespace-nowrap py-1 text-right">
                                                 {line.value === null
                                                     ? 'none'
-                                                    : `${rounded(shown(line.value, line.unit, isMetric))} ${unitOf(line.unit, isMetric)}`}
+                                                    : [
+                                                          rounded(shown(line.value, line.unit, isMetric)),
+                                                          unitOf(line.unit, isMetric),
+                                                      ].join(' ')}
                                             </td>
                                         </tr>
                                     ))}

@@ -1,3 +1,4 @@
+import { clsx } from 'clsx';
 import { useState } from 'react';
 import type { OverflowWay } from '@/types';
 import { State } from '@/ui/State';
@@ -10,7 +11,7 @@ export function Overflow({ ways }: { ways: OverflowWay[] }) {
     return (
         <section aria-label="Overflow switch" id="overflow" className="border-b-2 border-ink px-5 py-4">
             <h2 className="h-sec">Overflow switch: where it goes in this house</h2>
-            <p className="text-[14px] text-muted">
+            <p className="text-small text-muted">
                 Each way is wired into the circuit, opened as by water in the pan, and every call is asked what stops.
             </p>
             <div role="radiogroup" aria-label="Ways to wire it" className="mt-2 grid border-t border-hair">
@@ -23,9 +24,12 @@ export function Overflow({ ways }: { ways: OverflowWay[] }) {
                         data-way={candidate.key}
                         data-best={candidate.best ? '' : undefined}
                         onClick={() => setOpen(candidate.key)}
-                        className="flex min-h-12 flex-wrap items-center justify-between gap-x-4 border-b border-hair px-3 py-1 text-left aria-checked:bg-copper-wash aria-checked:shadow-[inset_5px_0_0_var(--copper)]"
+                        className={clsx(
+                            'flex min-h-12 flex-wrap items-center justify-between gap-x-4 border-b border-hair',
+                            'px-3 py-1 text-left aria-checked:picked',
+                        )}
                     >
-                        <b className="font-lab text-[16px] font-semibold">{candidate.title}</b>
+                        <b className="font-lab text-lead font-semibold">{candidate.title}</b>
                         <State
                             glyph={
                                 candidate.best
@@ -50,7 +54,7 @@ export function Overflow({ ways }: { ways: OverflowWay[] }) {
             {way && (
                 <div className="mt-3 grid gap-6 md:grid-cols-[300px_minmax(0,1fr)]">
                     <Drawing way={way} />
-                    <dl className="grid content-start gap-x-4 gap-y-1.5 text-[14px] leading-[18px] sm:grid-cols-[130px_1fr]">
+                    <dl className="grid content-start gap-x-4 gap-y-1.5 text-small sm:grid-cols-[130px_1fr]">
                         <dt className="font-lab font-semibold">Stops on water</dt>
                         <dd>{way.stops.length === 0 ? 'nothing' : way.stops.join('; ')}</dd>
                         <dt className="font-lab font-semibold">Goes on</dt>

@@ -19,7 +19,10 @@ export function Plot({ plot, isMetric }: { plot: NonNullable<FigureResult['plot'
             viewBox={`0 0 ${width} ${height}`}
             className="mt-3 w-full max-w-[620px]"
             role="img"
-            aria-label={`${plot.series.map((series) => series.name).join(' and ')} against ${plot.x}; ${plot.marks.map((mark) => `${mark.name} at ${mark.x.toFixed(0)} °F`).join(', ')}`}
+            aria-label={[
+                `${plot.series.map((series) => series.name).join(' and ')} against ${plot.x}`,
+                plot.marks.map((mark) => `${mark.name} at ${mark.x.toFixed(0)} °F`).join(', '),
+            ].join('; ')}
         >
             {ticks.map((tick) => (
                 <g key={tick}>

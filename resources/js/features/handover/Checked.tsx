@@ -12,7 +12,7 @@ export function CheckedLoads({ loads, measurements }: { loads: LoadCheck[]; meas
         <section className="break-inside-avoid" aria-label="Loads and air">
             <h3 className="h-sec mb-1 mt-5">Loads and air</h3>
             {loads.length > 0 && (
-                <table className="text-[14px]">
+                <table className="text-small">
                     <tbody>
                         {loads.map((check) => (
                             <tr key={check.call} className="border-b border-hair align-baseline">
@@ -23,7 +23,7 @@ export function CheckedLoads({ loads, measurements }: { loads: LoadCheck[]; meas
                                 <td className="mono w-24 whitespace-nowrap">
                                     {check.read.amps?.value != null && `${figure(check.read.amps.value, 'A')} A`}
                                 </td>
-                                <td className="text-[13px] leading-[17px] text-muted">
+                                <td className="text-note text-muted">
                                     {check.verdict?.reason ?? (check.call === 'idle' ? 'at rest' : '')}
                                     {check.read.amps &&
                                         check.read.amps.outcome !== 'pass' &&
@@ -35,7 +35,7 @@ export function CheckedLoads({ loads, measurements }: { loads: LoadCheck[]; meas
                 </table>
             )}
             {measurements.map((row) => (
-                <p key={row.id} className="border-b border-hair py-1 text-[14px] leading-[18px]">
+                <p key={row.id} className="border-b border-hair py-1 text-small">
                     <b className="font-semibold">
                         {row.title}
                         {row.callLabel && `, ${row.callLabel}`}
@@ -57,7 +57,7 @@ export function Unexplained({ readings }: { readings: Reading[] }) {
         <section className="break-inside-avoid" aria-label="Unexplained readings">
             <h3 className="h-sec mb-1 mt-5">Unexplained readings</h3>
             {readings.map((reading) => (
-                <p key={reading.id} className="border-b border-hair py-1 text-[14px] leading-[18px]">
+                <p key={reading.id} className="border-b border-hair py-1 text-small">
                     <span className="mono text-muted">{clock(reading.at)}</span> {pointName(points, reading.a)}
                     {reading.mode !== 'A' && `–${pointName(points, reading.b)}`}{' '}
                     <span className="mono">

@@ -21,7 +21,7 @@ export function ReadingTable({
     return (
         <div className="mt-2 break-inside-avoid border-t border-rule pt-1.5">
             <div className="flex items-center justify-between gap-4">
-                <b className="font-lab text-[16px] font-semibold">{title}</b>
+                <b className="font-lab text-lead font-semibold">{title}</b>
                 {state && (
                     <State
                         glyph={state === 'passed' ? 'pass' : state === 'failed' ? 'fault' : 'need'}
@@ -31,7 +31,7 @@ export function ReadingTable({
                     </State>
                 )}
             </div>
-            <table className="text-[14px]">
+            <table className="text-small">
                 <tbody>
                     {readings.map((reading) => (
                         <tr key={reading.id} className="border-b border-hair align-baseline">
@@ -58,28 +58,27 @@ export function ReadingTable({
                                 >
                                     {outcomeLook[reading.outcome].word}
                                 </State>
-                                {reading.simulated && <span className="block text-[12px] text-muted">simulated</span>}
+                                {reading.simulated && <span className="block text-tiny text-muted">simulated</span>}
                                 {reading.fromFile !== null && (
-                                    <span className="block text-[12px] text-muted">from the file</span>
+                                    <span className="block text-tiny text-muted">from the file</span>
                                 )}
                                 {reading.unexplained && (
-                                    <span className="block text-[12px] text-caution-ink">unexplained</span>
+                                    <span className="block text-tiny text-caution-ink">unexplained</span>
                                 )}
                             </td>
-                            <td className="text-[13px] leading-[17px] text-muted max-md:hidden print:table-cell">
-                                {reading.reason}
-                            </td>
+                            <td className="text-note text-muted max-md:hidden print:table-cell">{reading.reason}</td>
                         </tr>
                     ))}
                 </tbody>
             </table>
             {signs.length > 0 && (
-                <p className="py-1 text-[14px]">
+                <p className="py-1 text-small">
                     Seen and heard:{' '}
                     {signs
-                        .map(
-                            (sign) =>
-                                `${sign.sign.replace('-', ' ')} ${sign.seen ? 'yes' : 'no'}${sign.simulated ? ' (simulated)' : ''}`,
+                        .map((sign) =>
+                            [sign.sign.replace('-', ' '), sign.seen ? 'yes' : 'no', sign.simulated && '(simulated)']
+                                .filter(Boolean)
+                                .join(' '),
                         )
                         .join(', ')}
                 </p>

@@ -14,7 +14,7 @@ export function Before({ day }: { day: Day }) {
             >
                 <span>
                     <b className="block font-lab font-semibold">Load before you go</b>
-                    <span className="text-[13px] text-muted">
+                    <span className="text-note text-muted">
                         {day.load.length} things
                         {day.warnings.length > 0 && `, ${day.warnings.length} that will not fit`}
                     </span>
@@ -31,7 +31,7 @@ export function Before({ day }: { day: Day }) {
                                     <span className="text-caution-ink">
                                         <Glyph name="caution" size={18} />
                                     </span>
-                                    <p className="text-[14px] leading-[18px]">{warning.text}</p>
+                                    <p className="text-small">{warning.text}</p>
                                 </li>
                             ))}
                         </ul>
@@ -39,18 +39,18 @@ export function Before({ day }: { day: Day }) {
                 )}
                 <section aria-label="Load before you go">
                     <h2 className="h-sec">Load before you go</h2>
-                    <p className="text-[13px] text-muted">
+                    <p className="text-note text-muted">
                         {day.load.length === 0
                             ? 'Nothing: no visit is open on this day.'
                             : 'From the surveys and plans of the day.'}
                     </p>
-                    <table className="mt-1 text-[14px]">
+                    <table className="mt-1 text-small">
                         <tbody>
                             {day.load.map((item) => (
                                 <tr key={item.item} className="border-t border-hair align-top" title={item.why}>
                                     <td className="mono w-7 py-1">{item.count}</td>
                                     <td className="py-1 pr-2 leading-[18px]">{item.item}</td>
-                                    <td className="py-1 text-right text-[13px] leading-[18px] text-muted">
+                                    <td className="py-1 text-right text-note text-muted">
                                         {item.for.length === 1 ? item.for[0] : `${item.for.length} jobs`}
                                     </td>
                                 </tr>

@@ -46,10 +46,10 @@ export function CopyJob({ job, onClose }: { job: JobRow; onClose: () => void }) 
                             role="radio"
                             aria-checked={as === way.as}
                             onClick={() => setAs(way.as)}
-                            className="min-h-14 border-b border-hair px-3 py-2 text-left aria-checked:bg-copper-wash aria-checked:shadow-[inset_5px_0_0_var(--copper)]"
+                            className="min-h-14 border-b border-hair px-3 py-2 text-left aria-checked:picked"
                         >
                             <b className="block font-lab font-semibold">{way.word}</b>
-                            <span className="text-[14px] text-muted">{way.note}</span>
+                            <span className="text-small text-muted">{way.note}</span>
                         </button>
                     ))}
                 </div>

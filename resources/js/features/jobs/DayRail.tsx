@@ -39,7 +39,7 @@ export function DayRail({ day, now }: { day: Day; now: string }) {
                 >
                     <Glyph name="back" />
                 </button>
-                <b className="font-lab text-[15px]">{day.isToday ? 'Today' : title}</b>
+                <b className="font-lab text-body">{day.isToday ? 'Today' : title}</b>
                 <button
                     className="grid size-11 place-items-center"
                     aria-label="The day after"
@@ -84,7 +84,7 @@ export function DayRail({ day, now }: { day: Day; now: string }) {
                 {people.map((person, index) => (
                     <span
                         key={person}
-                        className="absolute truncate text-center font-lab text-[13px] font-semibold"
+                        className="absolute truncate text-center font-lab text-note font-semibold"
                         style={{ left: 54 + index * column, top: 8, width: column - 4 }}
                         title={person}
                     >
@@ -108,12 +108,12 @@ export function DayRail({ day, now }: { day: Day; now: string }) {
                 {day.visits.map((visit) => (
                     <li key={visit.id} className="border-b border-hair">
                         <Link href={`/jobs/${visit.id}/survey`} className="flex min-h-12 items-center gap-3 px-4">
-                            <span className="mono w-24 text-[14px]">
+                            <span className="mono w-24 text-small">
                                 {visit.starts}–{visit.ends}
                             </span>
                             <span className="min-w-0 flex-1 truncate">
                                 <b className="font-lab font-semibold">{visit.site}</b>{' '}
-                                <span className="text-[13px] text-muted">{visit.who.split(' ')[0]}</span>
+                                <span className="text-note text-muted">{visit.who.split(' ')[0]}</span>
                             </span>
                             {visit.done && <Glyph name="tick" />}
                         </Link>
@@ -121,7 +121,7 @@ export function DayRail({ day, now }: { day: Day; now: string }) {
                 ))}
             </ul>
             {day.visits.length === 0 && (
-                <p className="px-3 py-2 text-[13px] text-muted">
+                <p className="px-3 py-2 text-note text-muted">
                     No visit planned. Give a job its day by the three dots of its row.
                 </p>
             )}
@@ -161,19 +161,28 @@ function Bar({
                 border: `1.6px solid ${edge}`,
                 clipPath: 'polygon(0 0, calc(100% - 8px) 0, 100% 8px, 100% 100%, 0 100%)',
             }}
-            aria-label={`${visit.site}, ${visit.who}, ${visit.starts} to ${visit.ends}, ${visit.minutes} minutes${visit.waits > 0 ? `, of these ${visit.waits} delays` : ''}${warned ? ', does not fit' : ''}`}
+            aria-label={[
+                visit.site,
+                visit.who,
+                `${visit.starts} to ${visit.ends}`,
+                `${visit.minutes} minutes`,
+                visit.waits > 0 && `of these ${visit.waits} delays`,
+                warned && 'does not fit',
+            ]
+                .filter(Boolean)
+                .join(', ')}
             title={`${visit.starts}–${visit.ends}`}
         >
             {height >= 110 ? (
                 <span
-                    className="truncate font-lab text-[13px] font-semibold"
+                    className="truncate font-lab text-note font-semibold"
                     style={{ writingMode: 'vertical-rl', transform: 'rotate(180deg)', maxHeight: height - 6 }}
                 >
                     {visit.site}
                 </span>
             ) : (
                 <span
-                    className="w-full overflow-hidden px-1 font-lab text-[12px] font-semibold leading-[13px]"
+                    className="w-full overflow-hidden px-1 font-lab text-tiny font-semibold leading-[13px]"
                     style={{ maxHeight: height - 2 }}
                 >
                     {visit.site}

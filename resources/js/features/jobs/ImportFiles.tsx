@@ -1,3 +1,4 @@
+import { clsx } from 'clsx';
 import { Link } from '@inertiajs/react';
 import { useRef, useState } from 'react';
 import { newId, said, upload, type Answer } from '@/lib/api';
@@ -37,7 +38,10 @@ export function ImportFiles({ dropped, onClose }: { dropped: File[]; onClose: ()
         <Dialog open onClose={onClose} title="Read job files">
             <div className="mt-3 grid gap-4">
                 <div
-                    className="grid min-h-36 place-items-center border-2 border-dashed border-rule bg-bone p-4 text-center"
+                    className={clsx(
+                        'grid min-h-36 place-items-center border-2 border-dashed border-rule bg-bone p-4',
+                        'text-center',
+                    )}
                     onDragOver={(event) => event.preventDefault()}
                     onDrop={(event) => {
                         event.preventDefault();
@@ -88,7 +92,7 @@ export function ImportFiles({ dropped, onClose }: { dropped: File[]; onClose: ()
                                         <State glyph="fault" tone="fault">
                                             {file.name}: nothing of it was kept
                                         </State>
-                                        <p className="mt-1 text-[14px] leading-[18px]">
+                                        <p className="mt-1 text-small">
                                             {file.problem?.pointer && (
                                                 <span className="mono mr-1.5 bg-sunk px-1">{file.problem.pointer}</span>
                                             )}

@@ -99,7 +99,7 @@ export function JobDetails({ job, onClose }: { job: JobRow; onClose: () => void 
                     ))}
                 </datalist>
                 {job.minutes !== null && (
-                    <p className="text-[14px] text-muted">
+                    <p className="text-small text-muted">
                         Expected {job.minutes} min: what plan and proofs still need, delays included.
                     </p>
                 )}

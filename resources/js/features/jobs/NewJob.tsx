@@ -125,7 +125,7 @@ export function NewJob({ open, onClose }: { open: boolean; onClose: () => void }
                         />
                         <span>
                             Wire it as the plain example{' '}
-                            <span className="text-[14px] text-muted">to try things out; nothing of it was seen</span>
+                            <span className="text-small text-muted">to try things out; nothing of it was seen</span>
                         </span>
                     </div>
                 )}

@@ -9,9 +9,9 @@ export function Field({
     note,
 }: {
     label: string;
-    bad?: string;
+    bad?: string | undefined;
     children: ReactNode;
-    note?: string;
+    note?: string | undefined;
 }) {
     return (
         <label className="field" data-bad={bad ? '' : undefined}>

@@ -20,7 +20,7 @@ export function FlagReading({ jobId, reading }: { jobId: string; reading: Readin
                 >
                     Flag as unexplained
                 </button>
-                {reading.note !== '' && <span className="self-center text-[14px]">Explained: {reading.note}</span>}
+                {reading.note !== '' && <span className="self-center text-small">Explained: {reading.note}</span>}
                 <Bad>{answer && answer.kind !== 'ok' ? said(answer) : null}</Bad>
             </>
         );

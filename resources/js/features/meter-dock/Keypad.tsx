@@ -1,3 +1,4 @@
+import { clsx } from 'clsx';
 import { Glyph } from '@/ui/Glyph';
 
 /** Our own keys for a thumb: no system keyboard, a big Record. */
@@ -27,7 +28,7 @@ export function Keypad({
             <div className="grid grid-rows-[72px_1fr]">
                 <button
                     type="button"
-                    className="border-b border-hair px-3.5 text-left font-lab text-[15px] font-semibold"
+                    className="border-b border-hair px-3.5 text-left font-lab text-body font-semibold"
                     onClick={() => onKey('OL')}
                 >
                     OL
@@ -35,7 +36,10 @@ export function Keypad({
                 <button
                     type="button"
                     disabled={!ready}
-                    className="px-3.5 text-left font-lab text-[24px] font-bold disabled:bg-sunk disabled:text-muted [&:not(:disabled)]:bg-copper [&:not(:disabled)]:text-on-copper"
+                    className={clsx(
+                        'px-3.5 text-left font-lab text-figure font-bold disabled:bg-sunk disabled:text-muted',
+                        '[&:not(:disabled)]:bg-copper [&:not(:disabled)]:text-on-copper',
+                    )}
                     style={{ clipPath: 'polygon(0 0, calc(100% - 16px) 0, 100% 16px, 100% 100%, 0 100%)' }}
                     onClick={onRecord}
                 >

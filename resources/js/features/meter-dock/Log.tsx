@@ -27,13 +27,14 @@ export function Log({
     onCorrect: (reading: Reading) => void;
 }) {
     const [open, setOpen] = useState<string | null>(null);
-    if (readings.length === 0) return <p className="text-[14px] text-muted">No reading yet.</p>;
+    if (readings.length === 0) return <p className="text-small text-muted">No reading yet.</p>;
     const corrected = new Set(readings.map((reading) => reading.corrects));
     return (
         <table className="log">
             <tbody>
                 {readings.slice(0, most).map((reading) => {
-                    const name = `${pointName(points, reading.a)}${reading.mode === 'A' ? '' : `–${pointName(points, reading.b)}`}`;
+                    const ends = reading.mode === 'A' ? [reading.a] : [reading.a, reading.b];
+                    const name = ends.map((point) => pointName(points, point)).join('–');
                     const isOpen = open === reading.id;
                     return [
                         <tr key={reading.id} className={corrected.has(reading.id) ? 'line-through decoration-1' : ''}>
@@ -80,10 +81,7 @@ export function Log({
                         </tr>,
                         isOpen && (
                             <tr key={`${reading.id}-open`}>
-                                <td
-                                    colSpan={4}
-                                    className="!whitespace-normal pb-2 font-sans text-[14px] leading-[18px]"
-                                >
+                                <td colSpan={4} className="!whitespace-normal pb-2 font-sans text-small">
                                     {reading.reason}
                                     {reading.corrects && (
                                         <span className="text-muted"> In place of an earlier reading.</span>

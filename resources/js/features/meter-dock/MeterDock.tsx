@@ -1,3 +1,4 @@
+import { clsx } from 'clsx';
 import { usePage } from '@inertiajs/react';
 import { useState } from 'react';
 import { post, said } from '@/lib/api';
@@ -168,11 +169,11 @@ export function MeterDock({
                     <span className="lab">
                         {pointName(points, a)}–{pointName(points, b)} expected
                     </span>
-                    <b className="mono block text-[18px] font-medium">
+                    <b className="mono block text-title font-medium">
                         {expected ? range(expected) : '…'} <Unit unit={signUnit[mode]} />
                     </b>
                 </span>
-                <span className="mono text-[26px]">{last?.value != null ? figure(last.value, mode) : '–'}</span>
+                <span className="mono text-figure">{last?.value != null ? figure(last.value, mode) : '–'}</span>
                 <span className="font-lab font-semibold underline underline-offset-4">
                     {sheet ? 'Fold meter' : 'Meter'}
                 </span>
@@ -205,11 +206,11 @@ export function MeterDock({
                         </span>
                     </div>
                     {expected && <Ruler expected={expected} value={value} />}
-                    <p className="text-[14px] leading-[18px]" data-testid="reason">
+                    <p className="text-small" data-testid="reason">
                         {expected?.reason ?? problem}
                     </p>
                     {expected?.notes.map((note) => (
-                        <p key={note} className="mt-1 flex items-start gap-2 text-[14px] leading-[18px]">
+                        <p key={note} className="mt-1 flex items-start gap-2 text-small">
                             <Glyph
                                 name={grave.test(note) ? 'fault' : 'caution'}
                                 style={{ color: `var(--${grave.test(note) ? 'fault' : 'caution'})`, marginTop: 1 }}
@@ -245,7 +246,7 @@ export function MeterDock({
                     <section className="dock__actual" style={{ paddingBottom: 6 }}>
                         <label className="lab" htmlFor="actual">
                             {correcting
-                                ? `Actual, in place of ${correcting.value === null ? 'OL' : `${figure(correcting.value, correcting.mode)} ${correcting.unit}`} at ${clock(correcting.at)}`
+                                ? `Actual, in place of ${shown(correcting)} at ${clock(correcting.at)}`
                                 : 'Actual'}
                         </label>
                         {correcting && (
@@ -279,7 +280,7 @@ export function MeterDock({
                         )}
                         <MixUp typed={typed} expected={expected} unit={signUnit[mode]} onTake={setTyped} />
                         {kept && typed === '' ? (
-                            <p className="py-2 text-[14px] leading-[18px]" role="status" data-testid="kept">
+                            <p className="py-2 text-small" role="status" data-testid="kept">
                                 <State glyph="caution" tone="caution">
                                     {String(kept.body.value)} {signUnit[mode]} is kept on this device
                                 </State>{' '}
@@ -369,7 +370,10 @@ function MixUp({
     return (
         <p
             role="alert"
-            className="flex flex-wrap items-center gap-x-3 border-l-[6px] border-caution bg-caution-wash px-2 py-1 text-[14px]"
+            className={clsx(
+                'flex flex-wrap items-center gap-x-3 border-l-[6px] border-caution bg-caution-wash px-2 py-1',
+                'text-small',
+            )}
         >
             Did the meter stand on {other}? {typed} {other} is {Number(right.toFixed(3))} {unit}.
             <button type="button" className="link" onClick={() => onTake(String(Number(right.toFixed(3))))}>
@@ -415,4 +419,8 @@ function ProbeRow({
             </select>
         </div>
     );
+}
+
+function shown(reading: Reading): string {
+    return reading.value === null ? 'OL' : `${figure(reading.value, reading.mode)} ${reading.unit}`;
 }

@@ -47,7 +47,7 @@ export function Tells(asked: Asked) {
             role="group"
             aria-label="What this reading would tell"
             tabIndex={0}
-            className="mt-1 max-h-52 overflow-y-auto border-t border-hair pt-1 text-[14px] leading-[18px]"
+            className="mt-1 max-h-52 overflow-y-auto border-t border-hair pt-1 text-small"
         >
             <b className="font-lab font-semibold">
                 {answer.suspects === null

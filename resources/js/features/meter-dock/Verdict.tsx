@@ -27,7 +27,7 @@ export function Verdict({
     const look = outcomeLook[reading.outcome];
     return (
         <div className="py-2" role="status" data-testid="verdict" data-outcome={reading.outcome}>
-            <div className="text-[17px]">
+            <div className="text-head">
                 <State glyph={look.glyph} tone={look.tone}>
                     {reading.outcome === 'pass'
                         ? 'In range'
@@ -35,11 +35,11 @@ export function Verdict({
                           ? 'Not as expected'
                           : look.word}
                 </State>{' '}
-                <span className="mono text-[13px] text-muted">{clock(reading.at)}</span>
+                <span className="mono text-note text-muted">{clock(reading.at)}</span>
             </div>
-            {reading.outcome !== 'pass' && <p className="mt-1 text-[14px] leading-[18px]">{reading.reason}</p>}
+            {reading.outcome !== 'pass' && <p className="mt-1 text-small">{reading.reason}</p>}
             {reading.candidates.length > 1 && (
-                <p className="mt-1 text-[13px] leading-[17px] text-muted">
+                <p className="mt-1 text-note text-muted">
                     Would read the same: {reading.candidates.slice(1, 5).join('; ')}.
                 </p>
             )}

@@ -17,7 +17,7 @@ export function Checks({ checks, readings }: { checks: CheckRow[]; readings: Rea
     return (
         <section aria-label="Before power" className="border-t border-hair px-5 py-3">
             <h2 className="h-sec">Before power comes back: ohms of each call</h2>
-            <p className="text-[14px] text-muted">
+            <p className="text-small text-muted">
                 Power off and proved dead, thermostat face off. Less than four fifths of the branch's own ohms is
                 suspect.
             </p>
@@ -42,9 +42,7 @@ export function Checks({ checks, readings }: { checks: CheckRow[]; readings: Rea
                                             {row.nominal === null ? 'over the limit' : `${figure(row.nominal, 'O')} Ω`}
                                         </span>
                                     </b>
-                                    <span className="block text-[13px] leading-4 text-muted">
-                                        {row.blind ?? row.reason}
-                                    </span>
+                                    <span className="block text-note text-muted">{row.blind ?? row.reason}</span>
                                 </span>
                                 {reading ? (
                                     <State glyph={bad ? 'fault' : 'pass'} tone={bad ? 'fault' : 'verd'}>
@@ -69,7 +67,7 @@ export function Papers({ jobId, carry }: { jobId: string; carry: PlanView['carry
     return (
         <section aria-label="Carry and papers" className="border-t border-hair px-5 py-3">
             <h2 className="h-sec">To carry, and papers</h2>
-            <p className="text-[14px] leading-5">{carry.map((item) => `${item.count} × ${item.item}`).join(' · ')}</p>
+            <p className="text-small leading-5">{carry.map((item) => `${item.count} × ${item.item}`).join(' · ')}</p>
             <p className="flex flex-wrap gap-x-6">
                 <a className="link" href={`/jobs/${jobId}/wiring.svg`} target="_blank" rel="noreferrer">
                     Drawing (SVG)

@@ -1,3 +1,4 @@
+import { clsx } from 'clsx';
 import { useEffect, useState } from 'react';
 import { get, said } from '@/lib/api';
 import type { ThermostatChoice, ThermostatRow } from '@/types';
@@ -74,8 +75,8 @@ export function Chooser({
                             data-profile={row.profile}
                         >
                             <span className="mono w-6 pt-0.5 text-muted">{index + 1}</span>
-                            <div className="min-w-0 flex-1 basis-72 text-[14px] leading-[18px]">
-                                <b className="block font-lab text-[16px] font-semibold">{row.title}</b>
+                            <div className="min-w-0 flex-1 basis-72 text-small">
+                                <b className="block font-lab text-lead font-semibold">{row.title}</b>
                                 {row.best === null ? (
                                     <State glyph="fault" tone="fault">
                                         no plan here: {row.refused[0]}
@@ -121,12 +122,12 @@ function Compare({ rows, onChoose }: { rows: ThermostatRow[]; onChoose: (profile
     });
     const [a, b] = rows.map(here);
     return (
-        <table className="text-[14px] leading-[18px]" aria-label="Side by side">
+        <table className="text-small" aria-label="Side by side">
             <thead>
                 <tr className="border-b-2 border-ink align-bottom">
                     <th className="w-28 py-1" />
                     {rows.map((row) => (
-                        <th key={row.profile} className="py-1 pr-3 text-left font-lab text-[15px] font-semibold">
+                        <th key={row.profile} className="py-1 pr-3 text-left font-lab text-body font-semibold">
                             {row.title}
                         </th>
                     ))}
@@ -136,7 +137,10 @@ function Compare({ rows, onChoose }: { rows: ThermostatRow[]; onChoose: (profile
                 {Object.keys(a ?? {}).map((key) => (
                     <tr
                         key={key}
-                        className={`border-b border-hair align-top ${a?.[key] === b?.[key] ? 'text-muted' : 'bg-copper-wash'}`}
+                        className={clsx(
+                            'border-b border-hair align-top',
+                            a?.[key] === b?.[key] ? 'text-muted' : 'bg-copper-wash',
+                        )}
                     >
                         <th className="py-1 pr-2 text-left font-lab font-semibold">{key}</th>
                         <td className="py-1 pr-3">{a?.[key]}</td>

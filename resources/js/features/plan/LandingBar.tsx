@@ -44,7 +44,7 @@ export function LandingBar({
                         />
                     </>
                 ) : (
-                    <span className="text-[14px] text-muted">
+                    <span className="text-small text-muted">
                         Touch a conductor in the jacket, or J and K, to land it elsewhere. Touch a tag to put a probe on
                         it.
                     </span>
@@ -63,7 +63,7 @@ export function LandingBar({
                 <TieForm plate={board.plate} screws={plan.boardScrews} onTie={onTie} />
                 {board.link && (
                     <button
-                        className="ml-auto h-11 px-3 font-lab text-[15px] font-semibold"
+                        className="ml-auto h-11 px-3 font-lab text-body font-semibold"
                         aria-pressed={board.link.in}
                         onClick={() => onLink(!board.link?.in)}
                     >
@@ -91,7 +91,7 @@ function Ends({
 }) {
     return (
         <div role="group" aria-label={name} className="flex flex-wrap items-center gap-x-1">
-            <span className="mr-2 font-lab text-[15px] font-semibold">{name}</span>
+            <span className="mr-2 font-lab text-body font-semibold">{name}</span>
             {screws.map((screw) => (
                 <button
                     key={screw}
@@ -112,7 +112,7 @@ function Ends({
             {splices.length > 0 && (
                 <select
                     aria-label="Splice to an outdoor conductor"
-                    className="h-11 bg-transparent font-lab text-[14px]"
+                    className="h-11 bg-transparent font-lab text-small"
                     value=""
                     onChange={(event) => event.target.value && onLand(`@${event.target.value}`)}
                 >
@@ -151,7 +151,7 @@ function TieForm({
         <span role="group" aria-label="Add a tie" className="flex flex-wrap items-center gap-1">
             <select
                 aria-label="Where"
-                className="h-11 bg-transparent font-lab text-[14px]"
+                className="h-11 bg-transparent font-lab text-small"
                 value={place}
                 onChange={(event) => setPlace(event.target.value === 'wall' ? 'wall' : 'indoor')}
             >
@@ -160,7 +160,7 @@ function TieForm({
             </select>
             <select
                 aria-label="From"
-                className="h-11 bg-transparent font-lab text-[14px]"
+                className="h-11 bg-transparent font-lab text-small"
                 value={a}
                 onChange={(event) => setA(event.target.value)}
             >
@@ -171,7 +171,7 @@ function TieForm({
             </select>
             <select
                 aria-label="To"
-                className="h-11 bg-transparent font-lab text-[14px]"
+                className="h-11 bg-transparent font-lab text-small"
                 value=""
                 disabled={a === ''}
                 onChange={(event) => {

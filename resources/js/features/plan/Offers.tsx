@@ -1,3 +1,4 @@
+import { clsx } from 'clsx';
 import { useEffect, useState } from 'react';
 import { get, said } from '@/lib/api';
 import type { Edits } from '@/lib/edits';
@@ -85,7 +86,7 @@ export function Offers({
                           ? 'One plan works'
                           : `${offers.offered.length} plans work, best first`}
                 </h2>
-                <span className="flex flex-wrap items-center gap-x-5 text-[13px] text-muted">
+                <span className="flex flex-wrap items-center gap-x-5 text-note text-muted">
                     {offers.tried} tried, every call of each simulated
                     {one && (offers.offered.length > 1 || offers.refused.length > 0) && (
                         <button className="link" aria-expanded={all} onClick={() => setAll(!all)}>
@@ -103,20 +104,23 @@ export function Offers({
                         key={candidate.key}
                         data-candidate={candidate.codes.join(',') || 'plain'}
                         data-taken={taken ? '' : undefined}
-                        className="mt-2 border-[1.5px] border-rule bg-panel p-3 data-[taken]:border-copper data-[taken]:shadow-[inset_5px_0_0_var(--copper)]"
+                        className={clsx(
+                            'mt-2 border-[1.5px] border-rule bg-panel p-3 data-[taken]:border-copper',
+                            'data-[taken]:shadow-[inset_5px_0_0_var(--copper)]',
+                        )}
                     >
                         <div className="flex flex-wrap items-start justify-between gap-3">
                             <div className="min-w-0 flex-1 basis-72">
-                                <b className="block font-lab text-[17px] font-semibold leading-[22px]">
+                                <b className="block font-lab text-head font-semibold leading-[22px]">
                                     <span className="mono mr-2 text-muted">{index + 1}</span>
                                     {candidate.title}{' '}
                                     {candidate.codes.length > 0 && (
-                                        <span className="mono text-[12px] font-normal text-muted">
+                                        <span className="mono text-tiny font-normal text-muted">
                                             {candidate.codes.join(' ')}
                                         </span>
                                     )}
                                 </b>
-                                <span className="flex flex-wrap gap-x-4 gap-y-0.5 text-[14px]">
+                                <span className="flex flex-wrap gap-x-4 gap-y-0.5 text-small">
                                     <State
                                         glyph={candidate.lost.length === 0 ? 'pass' : 'caution'}
                                         tone={candidate.lost.length === 0 ? 'verd' : 'caution'}
@@ -133,7 +137,7 @@ export function Offers({
                                     </span>
                                 </span>
                                 {candidate.lost.length > 0 && (
-                                    <span className="block text-[14px] leading-[18px] text-caution-ink">
+                                    <span className="block text-small text-caution-ink">
                                         {candidate.lost.join('. ')}.
                                     </span>
                                 )}
@@ -162,7 +166,7 @@ export function Offers({
                             </button>
                         </div>
                         {full && (
-                            <div className="grid gap-2 text-[14px] leading-[19px] sm:grid-cols-2 sm:gap-6">
+                            <div className="grid gap-2 text-small sm:grid-cols-2 sm:gap-6">
                                 <ul className="list-disc pl-5">
                                     {candidate.reasons.map((reason) => (
                                         <li key={reason}>{reason}</li>
@@ -189,11 +193,9 @@ export function Offers({
                         />
                     </label>
                     <details className="min-w-56">
-                        <summary className="flex min-h-11 cursor-pointer items-center font-lab text-[14px] font-semibold">
-                            What counts for you
-                        </summary>
+                        <summary className="fold font-lab text-small font-semibold">What counts for you</summary>
                         {weighed.map(({ key, word }) => (
-                            <label key={key} className="flex min-h-11 items-center justify-between gap-3 text-[14px]">
+                            <label key={key} className="flex min-h-11 items-center justify-between gap-3 text-small">
                                 {word}
                                 <input
                                     type="range"
@@ -215,16 +217,16 @@ export function Offers({
             )}
             {offers.refused.length > 0 && (!one || all) && (
                 <details className="mt-2">
-                    <summary className="flex min-h-11 cursor-pointer items-center gap-2 font-lab text-[15px] font-semibold">
+                    <summary className="fold gap-2 font-lab text-body font-semibold">
                         <Glyph name="fault" style={{ color: 'var(--fault)' }} />{' '}
                         {offers.refused.length === 1 ? '1 that does' : `${offers.refused.length} that do`} not work,
                         with the reason
                     </summary>
                     <ul>
                         {offers.refused.map((candidate) => (
-                            <li key={candidate.key} className="border-t border-hair py-2 text-[14px] leading-[18px]">
+                            <li key={candidate.key} className="border-t border-hair py-2 text-small">
                                 <b className="font-semibold">{candidate.title}</b>{' '}
-                                <span className="mono text-[12px] text-muted">{candidate.codes.join(' ')}</span>
+                                <span className="mono text-tiny text-muted">{candidate.codes.join(' ')}</span>
                                 {candidate.refusals.slice(0, 3).map((refusal) => (
                                     <span key={refusal} className="block text-fault-ink">
                                         {refusal}

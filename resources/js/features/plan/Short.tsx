@@ -9,11 +9,11 @@ export function Short({ short }: { short: ShortView }) {
                 <Glyph name="fault" size={28} />
             </span>
             <div>
-                <b className="block font-lab text-[19px] font-bold leading-6 text-fault-ink">
+                <b className="block font-lab text-title font-bold leading-6 text-fault-ink">
                     Short circuit{short.call === 'idle' ? ' as soon as the power comes on' : ' on this call'}:{' '}
                     <span className="mono">{short.amps.toFixed(1)} A</span>
                 </b>
-                <p className="text-[15px] leading-5">
+                <p className="text-body">
                     {short.through.map((part, index) => (
                         <span key={part}>
                             {index > 0 && <span className="text-fault-ink"> → </span>}

@@ -1,3 +1,4 @@
+import { clsx } from 'clsx';
 import { useState } from 'react';
 import type { PlanProps } from '@/types';
 
@@ -71,14 +72,19 @@ export function Thermostats({
                             onChoose(profile.id);
                             setAll(false);
                         }}
-                        className={`flex min-h-[52px] w-full flex-wrap items-center gap-x-6 gap-y-1 border-t border-hair px-5 py-2 text-left aria-checked:bg-panel aria-checked:shadow-[inset_5px_0_0_var(--copper)] ${chosen !== null && !disabled && profile === shown[0] ? 'sm:pr-40' : ''}`}
+                        className={clsx(
+                            'flex min-h-[52px] w-full flex-wrap items-center gap-x-6 gap-y-1 border-t border-hair',
+                            'px-5 py-2 text-left aria-checked:bg-panel',
+                            'aria-checked:shadow-[inset_5px_0_0_var(--copper)]',
+                            chosen !== null && !disabled && profile === shown[0] && 'sm:pr-40',
+                        )}
                     >
-                        <b className="min-w-[250px] flex-1 font-lab text-[16px] font-semibold">{profile.title}</b>
-                        <span className="text-[14px] text-muted">runs on {profile.power}</span>
-                        <span className="text-[14px] text-muted">
+                        <b className="min-w-[250px] flex-1 font-lab text-lead font-semibold">{profile.title}</b>
+                        <span className="text-small text-muted">runs on {profile.power}</span>
+                        <span className="text-small text-muted">
                             {profile.remote === 'none' ? 'no remote control' : 'remote control'}
                         </span>
-                        <span className="mono text-[14px]">{profile.screws.join(' ')}</span>
+                        <span className="mono text-small">{profile.screws.join(' ')}</span>
                     </button>
                 </div>
             ))}

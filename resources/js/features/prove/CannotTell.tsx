@@ -38,8 +38,8 @@ export function CannotTell({
     if (!first) return null;
     const names = Object.keys(first.places);
     return (
-        <details className="border-b border-hair px-5 text-[14px] leading-[18px]" data-testid="cannot-tell">
-            <summary className="flex min-h-11 cursor-pointer items-center gap-x-2">
+        <details className="border-b border-hair px-5 text-small" data-testid="cannot-tell">
+            <summary className="fold gap-x-2">
                 <Glyph name="guess" style={{ color: 'var(--caution)' }} />
                 <span>
                     <b className="font-semibold">If it fails, it cannot tell {listed(names)}.</b>{' '}

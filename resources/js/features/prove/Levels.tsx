@@ -40,7 +40,7 @@ export function Levels({ calls, steps, closed }: { calls: ProveProps['calls']; s
         <section aria-label="Levels" className="border-t border-hair px-5 py-3">
             <h2 className="h-sec">How far each call gets, by voltage</h2>
             <div className="overflow-x-auto" tabIndex={0} role="group" aria-label="Levels, scrolls">
-                <table className="mt-1 min-w-[640px] text-[15px]">
+                <table className="mt-1 min-w-[640px] text-body">
                     <thead>
                         <tr className="lab border-b border-hair [&>th]:py-1.5">
                             <th>Call</th>
@@ -76,7 +76,7 @@ export function Levels({ calls, steps, closed }: { calls: ProveProps['calls']; s
                                             .map((seen) => seen.outcome)}
                                     />
                                     <Level outcomes={sign('drop-off')} />
-                                    <td className="text-right text-[14px]">
+                                    <td className="text-right text-small">
                                         {call.waived !== null && !call.proved ? (
                                             <span>
                                                 left out: {call.waived}{' '}
@@ -168,11 +168,8 @@ function Explains({ jobId }: { jobId: string }) {
             </p>
         );
     return (
-        <div
-            data-testid="pattern"
-            className="mt-2 border-l-[6px] border-fault bg-fault-wash px-3 py-2 text-[14px] leading-[19px]"
-        >
-            <b className="font-lab text-[16px] font-semibold">
+        <div data-testid="pattern" className="mt-2 border-l-[6px] border-fault bg-fault-wash px-3 py-2 text-small">
+            <b className="font-lab text-lead font-semibold">
                 {found.of === 0
                     ? 'No single fault gives this pattern: look for two, or read again.'
                     : found.of === 1

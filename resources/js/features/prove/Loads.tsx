@@ -1,3 +1,4 @@
+import { clsx } from 'clsx';
 import { usePage } from '@inertiajs/react';
 import { useProbes } from '@/shell/Shell';
 import type { LoadCheck, Mode, ProveProps, Reading } from '@/types';
@@ -17,12 +18,12 @@ export function Loads({ call, onCall }: { call: string | null; onCall: (call: st
     return (
         <section aria-label="Loads" className="border-t border-hair px-5 py-3">
             <h2 className="h-sec">Loaded and unloaded, and what each load adds</h2>
-            <p className="text-[14px] text-muted">
+            <p className="text-small text-muted">
                 Read the supply at rest first, then in each call: how far it falls tells an overloaded source or a
                 partial short from a bad board. Clamp round the hot conductor of the thermostat cable.
             </p>
             <div className="overflow-x-auto" tabIndex={0} role="group" aria-label="Loads, scrolls">
-                <table className="mt-1 min-w-[760px] text-[15px] [&_td]:pl-3">
+                <table className="mt-1 min-w-[760px] text-body [&_td]:pl-3">
                     <thead>
                         <tr className="lab border-b border-hair [&>th]:py-1.5">
                             <th>Call</th>
@@ -38,11 +39,11 @@ export function Loads({ call, onCall }: { call: string | null; onCall: (call: st
                         {loads.map((check) => (
                             <tr
                                 key={check.call}
-                                className={`border-b border-hair ${call === check.call ? 'bg-copper-wash shadow-[inset_5px_0_0_var(--copper)]' : ''}`}
+                                className={`border-b border-hair ${call === check.call ? 'picked' : ''}`}
                                 data-load-check={check.call}
                             >
                                 <th className="py-1.5 pl-2 pr-3 text-left font-lab font-semibold">{check.label}</th>
-                                <td className="mono whitespace-nowrap text-right text-[14px]">
+                                <td className="mono whitespace-nowrap text-right text-small">
                                     {check.volts.low.toFixed(1)}–{check.volts.high.toFixed(1)}
                                 </td>
                                 <Cell
@@ -53,12 +54,12 @@ export function Loads({ call, onCall }: { call: string | null; onCall: (call: st
                                 />
                                 <td className="text-right">
                                     {check.call !== 'idle' && (
-                                        <span className="mono whitespace-nowrap text-[14px]">
+                                        <span className="mono whitespace-nowrap text-small">
                                             {Math.max(0, check.fall.low).toFixed(1)}–{check.fall.high.toFixed(1)}
                                         </span>
                                     )}
                                 </td>
-                                <td className="mono whitespace-nowrap text-right text-[14px]">
+                                <td className="mono whitespace-nowrap text-right text-small">
                                     {check.amps ? `${check.amps.low.toFixed(2)}–${check.amps.high.toFixed(2)}` : ''}
                                 </td>
                                 {check.clamp ? (
@@ -69,9 +70,9 @@ export function Loads({ call, onCall }: { call: string | null; onCall: (call: st
                                         onPick={() => pick(check, 'A')}
                                     />
                                 ) : (
-                                    <td className="text-right text-[13px] text-muted">no hot in this cable</td>
+                                    <td className="text-right text-note text-muted">no hot in this cable</td>
                                 )}
-                                <td className="pl-5 text-[14px] leading-[18px]">
+                                <td className="pl-5 text-small">
                                     {check.adds.length === 0 ? (
                                         <span className="text-muted">
                                             at rest: {check.va.toFixed(0)} VA of {check.rating} VA
@@ -114,7 +115,10 @@ function Cell({
     return (
         <td className="text-right">
             <button
-                className={`min-h-11 min-w-11 underline decoration-rule underline-offset-4 ${reading ? 'mono text-[16px]' : 'font-lab text-[15px] font-semibold'}`}
+                className={clsx(
+                    'min-h-11 min-w-11 underline decoration-rule underline-offset-4',
+                    reading ? 'mono text-lead' : 'font-lab text-body font-semibold',
+                )}
                 aria-label={name}
                 onClick={onPick}
                 style={look ? { color: `var(--${look.tone}-ink)` } : undefined}

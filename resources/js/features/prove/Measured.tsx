@@ -55,7 +55,7 @@ function Kept({ row, isMetric }: { row: Measurement; isMetric: boolean }) {
     const main = row.lines[0];
     return (
         <li
-            className={`mt-1 border-l-[6px] px-3 py-1.5 text-[14px] leading-[18px] ${tones[row.tone] ?? tones.muted}`}
+            className={`mt-1 border-l-[6px] px-3 py-1.5 text-small ${tones[row.tone] ?? tones.muted}`}
             data-measured={row.figure}
             data-tone={row.tone}
         >
@@ -104,18 +104,18 @@ function useFigure(jobId: string, figure: string, fields: FieldSpec[], isMetric:
     const errors = answer?.kind === 'invalid' ? answer.errors : {};
     const inputs = fields.map((field) => (
         <div key={field.key}>
-            <label className="flex min-h-11 items-center justify-between gap-3 text-[15px]">
+            <label className="flex min-h-11 items-center justify-between gap-3 text-body">
                 {field.label}
                 <span className="flex items-center gap-1.5">
                     <input
-                        className="mono h-11 w-24 border-b-2 border-rule bg-panel px-1 text-right text-[17px]"
+                        className="mono h-11 w-24 border-b-2 border-rule bg-panel px-1 text-right text-head"
                         inputMode="decimal"
                         autoComplete="off"
                         value={given[field.key] ?? ''}
                         aria-invalid={!!(errors[field.key] ?? errors[`values.${field.key}`])}
                         onChange={(event) => setGiven({ ...given, [field.key]: event.target.value })}
                     />
-                    <span className="w-12 text-[13px] text-muted">{unitOf(field.unit, isMetric)}</span>
+                    <span className="w-12 text-note text-muted">{unitOf(field.unit, isMetric)}</span>
                 </span>
             </label>
             <Bad>{errors[field.key] ?? errors[`values.${field.key}`]}</Bad>
@@ -139,7 +139,7 @@ function Split({ jobId, isMetric }: { jobId: string; isMetric: boolean }) {
     const { inputs, keep, bad } = useFigure(jobId, 'split', splitFields, isMetric);
     const call = splits.find((split) => split.mode === mode)?.call ?? null;
     if (splits.length === 0)
-        return <p className="mt-2 text-[14px] text-muted">This equipment heats no air: no temperature split.</p>;
+        return <p className="mt-2 text-small text-muted">This equipment heats no air: no temperature split.</p>;
     return (
         <form
             aria-label="Temperature split"
@@ -149,7 +149,7 @@ function Split({ jobId, isMetric }: { jobId: string; isMetric: boolean }) {
                 void keep({ mode }, call);
             }}
         >
-            <label className="flex min-h-11 items-center justify-between gap-3 text-[15px]">
+            <label className="flex min-h-11 items-center justify-between gap-3 text-body">
                 Running in
                 <select
                     className="h-11 border-b-2 border-rule bg-panel px-1 font-lab font-semibold"
@@ -165,7 +165,7 @@ function Split({ jobId, isMetric }: { jobId: string; isMetric: boolean }) {
             </label>
             {inputs}
             {bad}
-            <p className="text-[13px] leading-4 text-muted">
+            <p className="text-note text-muted">
                 After ten minutes of running, near the unit, out of sight of coil or strips.
             </p>
             <button className="btn btn--small mt-1">Keep the split</button>
@@ -190,13 +190,11 @@ function Airflow({ jobId, tons, isMetric }: { jobId: string; tons: number | null
             }}
         >
             {tons !== null && (
-                <p className="flex min-h-11 items-center text-[15px]">Capacity from the survey: {tons} tons</p>
+                <p className="flex min-h-11 items-center text-body">Capacity from the survey: {tons} tons</p>
             )}
             {inputs}
             {bad}
-            <p className="text-[13px] leading-4 text-muted">
-                350 to 450 CFM for each ton is usual: plausibility, not balancing.
-            </p>
+            <p className="text-note text-muted">350 to 450 CFM for each ton is usual: plausibility, not balancing.</p>
             <button className="btn btn--small mt-1">Keep the airflow</button>
         </form>
     );

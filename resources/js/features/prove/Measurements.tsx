@@ -13,7 +13,7 @@ export function Measurements({ step }: { step: StepView }) {
     const probes = useProbes();
     return (
         <section className="border-t border-hair" aria-label="Measure">
-            <table className="text-[15px]">
+            <table className="text-body">
                 <thead>
                     <tr className="lab [&>th]:py-2 [&>th]:font-semibold">
                         <th className="pl-5">Measure</th>
@@ -30,7 +30,7 @@ export function Measurements({ step }: { step: StepView }) {
                         return (
                             <tr
                                 key={probe.a + probe.b}
-                                className={`border-t border-hair ${here ? 'bg-copper-wash shadow-[inset_5px_0_0_var(--copper)]' : ''}`}
+                                className={`border-t border-hair ${here ? 'picked' : ''}`}
                                 data-probe={`${probe.a}~${probe.b}`}
                             >
                                 <td className="pl-5">
@@ -41,17 +41,17 @@ export function Measurements({ step }: { step: StepView }) {
                                             probes.set(probe.a, probe.b);
                                         }}
                                     >
-                                        <b className="font-lab text-[16px] font-semibold">
+                                        <b className="font-lab text-lead font-semibold">
                                             {pointName(points, probe.a)}–{pointName(points, probe.b)}{' '}
                                             <span className="font-medium text-muted">{place}</span>
                                         </b>
-                                        <span className="text-[13px] leading-4 text-muted">{probe.shows}</span>
+                                        <span className="text-note text-muted">{probe.shows}</span>
                                     </button>
                                 </td>
                                 <td className="mono whitespace-nowrap text-right text-muted">
                                     {range(probe.expected)} <Unit unit={probe.mode === 'O' ? 'Ω' : 'V'} />
                                 </td>
-                                <td className="mono whitespace-nowrap text-right text-[18px] font-medium">
+                                <td className="mono whitespace-nowrap text-right text-title font-medium">
                                     {probe.reading
                                         ? probe.reading.value === null
                                             ? 'OL'
@@ -86,11 +86,7 @@ export function Reasons({ step }: { step: StepView }) {
             {step.probes
                 .filter((probe) => probe.reading && probe.reading.outcome !== 'pass')
                 .map((probe) => (
-                    <p
-                        key={probe.a + probe.b}
-                        className="border-t border-hair px-5 py-2 text-[14px] leading-[18px]"
-                        data-testid="why"
-                    >
+                    <p key={probe.a + probe.b} className="border-t border-hair px-5 py-2 text-small" data-testid="why">
                         <b>
                             {pointName(points, probe.a)}–{pointName(points, probe.b)}:
                         </b>{' '}

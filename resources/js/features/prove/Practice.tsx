@@ -14,7 +14,7 @@ export function Practice() {
         if (answer.kind === 'ok') router.visit(answer.data.url);
     };
     return (
-        <section aria-label="Practice" className="border-t border-hair px-5 py-2 text-[14px]">
+        <section aria-label="Practice" className="border-t border-hair px-5 py-2 text-small">
             <p className="flex flex-wrap items-center gap-x-5">
                 <span className="text-muted">
                     {job.practice

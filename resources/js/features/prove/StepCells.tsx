@@ -1,3 +1,4 @@
+import { clsx } from 'clsx';
 import { usePage } from '@inertiajs/react';
 import { type ReactNode } from 'react';
 import { newId, post, said } from '@/lib/api';
@@ -60,15 +61,20 @@ export function StepCells({
 
     return (
         <>
-            <div className="grid grid-cols-2 [grid-auto-flow:dense] border-b border-hair md:grid-cols-[136px_minmax(0,1.3fr)_minmax(0,0.9fr)_minmax(0,1.2fr)]">
+            <div
+                className={clsx(
+                    'grid grid-cols-2 [grid-auto-flow:dense] border-b border-hair',
+                    'md:grid-cols-[136px_minmax(0,1.3fr)_minmax(0,0.9fr)_minmax(0,1.2fr)]',
+                )}
+            >
                 <Cell label="1 Power">
-                    <div className="mt-1 text-[16px]">
+                    <div className="mt-1 text-lead">
                         <State glyph={wants === 'live' ? 'live' : 'iso'} tone={wants === 'live' ? 'live' : 'iso'}>
                             {wants === 'live' ? 'LIVE 24 V' : 'ISOLATED'}
                         </State>
                     </div>
                     {agrees ? (
-                        <p className="mt-1 flex items-center gap-1.5 text-[14px] text-verd-ink">
+                        <p className="mt-1 flex items-center gap-1.5 text-small text-verd-ink">
                             <Glyph name="tick" /> flag agrees
                         </p>
                     ) : (
@@ -87,7 +93,7 @@ export function StepCells({
                             <Tag key={printed}>{printed}</Tag>
                         ))}
                     </div>
-                    <p className="text-[14px] leading-[18px]">
+                    <p className="text-small">
                         <b className="font-semibold">At the {step.places.join(', then the ')}.</b> {step.do}
                     </p>
                     {!closed && (
@@ -108,7 +114,10 @@ export function StepCells({
                                 </button>
                             ) : (
                                 <button
-                                    className={`btn btn--small ${ready && higher.every((next) => next.state === 'passed') ? 'btn--go' : ''}`}
+                                    className={clsx(
+                                        'btn btn--small',
+                                        ready && higher.every((next) => next.state === 'passed') && 'btn--go',
+                                    )}
                                     onClick={() => void send('steps', { step: step.key, event: 'end' })}
                                 >
                                     {step.method === 'pre-check'
@@ -128,7 +137,10 @@ export function StepCells({
                                 higher.map((next) => (
                                     <button
                                         key={next.key}
-                                        className={`btn btn--small ${ready && next.state !== 'passed' ? 'btn--go' : ''}`}
+                                        className={clsx(
+                                            'btn btn--small',
+                                            ready && next.state !== 'passed' && 'btn--go',
+                                        )}
                                         onClick={() => void join(next)}
                                     >
                                         Ask for more: {next.callLabel}
@@ -139,7 +151,7 @@ export function StepCells({
                 </Cell>
                 <Cell label="3 Wait">
                     <div
-                        className="mono text-[34px] font-medium leading-10 tracking-tight"
+                        className="mono text-sum font-medium leading-10 tracking-tight"
                         role="timer"
                         aria-label="Time left"
                         data-testid="timer"
@@ -147,7 +159,7 @@ export function StepCells({
                         {step.running ? countdown(left) : countdown(step.wait.seconds)}
                     </div>
                     <Slots total={step.wait.seconds} left={step.running ? left : step.wait.seconds} />
-                    <p className="mt-1 text-[14px] leading-[18px]">
+                    <p className="mt-1 text-small">
                         {step.running && left <= 0 ? 'Over: judge now.' : step.wait.reason}
                     </p>
                 </Cell>
@@ -158,13 +170,11 @@ export function StepCells({
                         </button>
                     )}
                     {step.signs.length === 0 && (
-                        <p className="mt-1 text-[14px] leading-[18px] text-muted">
-                            Nothing to see or hear: the meter alone tells.
-                        </p>
+                        <p className="mt-1 text-small text-muted">Nothing to see or hear: the meter alone tells.</p>
                     )}
                     <ul className="mt-1">
                         {step.signs.map((sign) => (
-                            <li key={sign.key} className="flex min-h-11 items-center gap-2 text-[14px] leading-[17px]">
+                            <li key={sign.key} className="flex min-h-11 items-center gap-2 text-small">
                                 <Glyph name={sign.sense === 'ear' ? 'ear' : 'eye'} size={18} />
                                 <span className="flex-1">
                                     {sign.text}
@@ -188,7 +198,10 @@ export function StepCells({
                                 {!closed && step.running && (
                                     <span className="flex">
                                         <button
-                                            className="min-h-11 min-w-11 px-2 font-lab font-semibold underline underline-offset-4"
+                                            className={clsx(
+                                                'min-h-11 min-w-11 px-2 font-lab font-semibold underline',
+                                                'underline-offset-4',
+                                            )}
                                             aria-label={`Yes: ${sign.text}`}
                                             onClick={() =>
                                                 void send('signs', { step: step.key, sign: sign.key, seen: true })
@@ -197,7 +210,10 @@ export function StepCells({
                                             yes
                                         </button>
                                         <button
-                                            className="min-h-11 min-w-11 px-2 font-lab font-semibold underline underline-offset-4"
+                                            className={clsx(
+                                                'min-h-11 min-w-11 px-2 font-lab font-semibold underline',
+                                                'underline-offset-4',
+                                            )}
                                             aria-label={`No: ${sign.text}`}
                                             onClick={() =>
                                                 void send('signs', { step: step.key, sign: sign.key, seen: false })
@@ -225,7 +241,7 @@ export function StepCells({
             {step.signs
                 .filter((sign) => sign.outcome === 'fail')
                 .map((sign) => (
-                    <p key={sign.key} className="border-b border-hair px-5 py-2 text-[14px]">
+                    <p key={sign.key} className="border-b border-hair px-5 py-2 text-small">
                         <b>{sign.text}: no.</b> {sign.reason}
                     </p>
                 ))}
@@ -237,7 +253,10 @@ export function StepCells({
 function Cell({ label, children, wide }: { label: string; children: ReactNode; wide?: boolean }) {
     return (
         <div
-            className={`border-hair px-4 py-2 max-md:border-b md:border-l md:first:border-l-0 md:first:pl-5 ${wide ? 'max-md:col-span-2' : ''}`}
+            className={clsx(
+                'border-hair px-4 py-2 max-md:border-b md:border-l md:first:border-l-0 md:first:pl-5',
+                wide && 'max-md:col-span-2',
+            )}
         >
             <span className="lab">{label}</span>
             {children}

@@ -1,5 +1,13 @@
+import { clsx } from 'clsx';
 import type { ProveProps, StepView } from '@/types';
-import { Glyph } from '@/ui/Glyph';
+import { Glyph, type GlyphName } from '@/ui/Glyph';
+
+const marks: Record<StepView['state'], [GlyphName, string]> = {
+    open: ['need', 'muted'],
+    running: ['traced', 'copper'],
+    passed: ['pass', 'verd'],
+    failed: ['fault', 'fault'],
+};
 
 /** The calls of the house in the order in which they are proved, and the two proofs of the one in hand. */
 export function CallStrip({
@@ -18,7 +26,18 @@ export function CallStrip({
                     key={call.call}
                     aria-pressed={call.call === current}
                     onClick={() => onCall(call.call)}
-                    className={`flex min-h-11 flex-1 items-center gap-2 whitespace-nowrap border-r border-hair px-3 font-lab text-[15px] font-semibold aria-pressed:bg-copper aria-pressed:text-[17px] aria-pressed:text-on-copper ${call.proved ? 'text-verd-ink' : call.failed ? 'text-fault-ink' : call.waived !== null ? 'text-caution-ink' : 'text-muted'}`}
+                    className={clsx(
+                        'flex min-h-11 flex-1 items-center gap-2 whitespace-nowrap border-r border-hair px-3',
+                        'font-lab text-body font-semibold aria-pressed:bg-copper aria-pressed:text-head',
+                        'aria-pressed:text-on-copper',
+                        call.proved
+                            ? 'text-verd-ink'
+                            : call.failed
+                              ? 'text-fault-ink'
+                              : call.waived !== null
+                                ? 'text-caution-ink'
+                                : 'text-muted',
+                    )}
                     style={{ '--gk': call.call === current ? 'var(--copper)' : 'var(--bone)' } as React.CSSProperties}
                 >
                     <Glyph name={call.proved ? 'pass' : call.failed ? 'fault' : call.running ? 'traced' : 'need'} />
@@ -50,31 +69,21 @@ export function MethodSwitch({
                     key={step.key}
                     aria-pressed={step.key === current}
                     onClick={() => onStep(step.key)}
-                    className="flex min-h-11 items-center gap-1.5 px-3.5 font-lab text-[15px] font-semibold text-muted aria-pressed:text-ink aria-pressed:shadow-[inset_0_-4px_0_var(--copper)]"
+                    className={clsx(
+                        'flex min-h-11 items-center gap-1.5 px-3.5 font-lab text-body font-semibold text-muted',
+                        'aria-pressed:text-ink aria-pressed:shadow-[inset_0_-4px_0_var(--copper)]',
+                    )}
                 >
-                    <Glyph
-                        name={
-                            step.state === 'passed'
-                                ? 'pass'
-                                : step.state === 'failed'
-                                  ? 'fault'
-                                  : step.state === 'running'
-                                    ? 'traced'
-                                    : 'need'
-                        }
-                        style={{
-                            color: `var(--${step.state === 'passed' ? 'verd' : step.state === 'failed' ? 'fault' : step.state === 'running' ? 'copper' : 'muted'})`,
-                        }}
-                    />
+                    <Glyph name={marks[step.state][0]} style={{ color: `var(--${marks[step.state][1]})` }} />
                     {step.methodLabel}
                 </button>
             ))}
             {missing.map((method) => (
                 <details key={method.word} className="min-h-11">
-                    <summary className="flex min-h-11 cursor-pointer items-center gap-1 px-3.5 font-lab text-[15px] font-semibold text-muted">
+                    <summary className="fold gap-1 px-3.5 font-lab text-body font-semibold text-muted">
                         <s>{method.word}</s> <span className="vh">not possible here</span>
                     </summary>
-                    <p className="max-w-[46ch] px-3.5 pb-2 text-[13px] leading-[17px]">{method.why}</p>
+                    <p className="max-w-[46ch] px-3.5 pb-2 text-note">{method.why}</p>
                 </details>
             ))}
         </div>

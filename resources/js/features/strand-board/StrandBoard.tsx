@@ -16,7 +16,7 @@ export interface StrandBoardProps {
     /** Conductors that carry a short, drawn as it would be on the wall. */
     fault?: string[];
     selected?: number | null;
-    onSelect?: (number: number) => void;
+    onSelect?: ((number: number) => void) | undefined;
     /** Heads of the columns on the right. */
     heads: { x: number; text: string; end?: boolean }[];
     /** What stands on the right of a conductor's row, at its words column. */
@@ -523,16 +523,14 @@ function TestJumper({
 
 function Outdoor({ g, top, props, live }: { g: Geometry; top: number; props: StrandBoardProps; live: Set<string> }) {
     const probes = useProbes();
+    const foot = top + 26 + props.board.outdoor.length * g.row;
     return (
         <g>
             <path d={`M0 ${top}H${g.width}`} stroke="var(--ink)" strokeWidth="2" />
             <text className="c-head" x={g.wallTag} y={top + 18}>
                 Outdoor unit
             </text>
-            <path
-                d={`M${g.jacket[0]} ${top + 6}H${g.jacket[1]}V${top + 26 + props.board.outdoor.length * g.row}H${g.jacket[0]}Z`}
-                fill="var(--jacket)"
-            />
+            <path d={`M${g.jacket[0]} ${top + 6}H${g.jacket[1]}V${foot}H${g.jacket[0]}Z`} fill="var(--jacket)" />
             <text className="c-jack" x={(g.jacket[0] + g.jacket[1]) / 2} y={top + 19} textAnchor="middle">
                 {props.board.outdoorCable}
             </text>

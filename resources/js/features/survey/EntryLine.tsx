@@ -1,3 +1,4 @@
+import { clsx } from 'clsx';
 import { useEffect, useRef, useState } from 'react';
 import { post } from '@/lib/api';
 import type { Edits } from '@/lib/edits';
@@ -14,6 +15,7 @@ export function EntryLine({
     cables,
     cable,
     screws,
+    offered,
     onCable,
     edits,
     changing,
@@ -21,6 +23,7 @@ export function EntryLine({
     onPaste,
 }: {
     screws: SurveyProps['screws'];
+    offered: SurveyProps['entry'];
     onPaste: (lines: string[]) => void;
     jobId: string;
     cables: CableView[];
@@ -53,8 +56,7 @@ export function EntryLine({
     }, [jobId, cable.id, line]);
 
     // The field is free at once: what is typed while a line is on its way is the next line. One that is refused comes
-    // back
-    // into the field if that is empty, else it waits beside it.
+    // back into the field if that is empty, else it waits beside it.
     const keep = async () => {
         const mine = line.trim();
         if (mine === '') return;
@@ -78,7 +80,7 @@ export function EntryLine({
         field.current?.focus();
     };
 
-    const words = complete(line, cable, screws);
+    const words = complete(line, cable, screws, offered);
     const take = (next: string) => {
         setLine(next);
         setTried(false);
@@ -121,7 +123,10 @@ export function EntryLine({
                             key={item.id}
                             type="button"
                             aria-pressed={item.id === cable.id}
-                            className="min-h-11 px-3 font-lab text-[14px] font-semibold text-muted aria-pressed:text-ink aria-pressed:shadow-[inset_0_-3px_0_var(--copper)]"
+                            className={clsx(
+                                'min-h-11 px-3 font-lab text-small font-semibold text-muted aria-pressed:text-ink',
+                                'aria-pressed:shadow-[inset_0_-3px_0_var(--copper)]',
+                            )}
                             onClick={() => onCable(item.id)}
                         >
                             {item.from === 'wall' ? 'Wall cable' : 'Outdoor cable'} {item.conductors.length}
@@ -129,12 +134,17 @@ export function EntryLine({
                     ))}
                 </div>
             </div>
-            <div className="mt-1 grid grid-cols-[minmax(0,1fr)_auto] items-center gap-x-3.5 gap-y-1.5 md:grid-cols-[230px_1fr_auto]">
+            <div
+                className={clsx(
+                    'mt-1 grid grid-cols-[minmax(0,1fr)_auto] items-center gap-x-3.5 gap-y-1.5',
+                    'md:grid-cols-[230px_1fr_auto]',
+                )}
+            >
                 <input
                     id="entry"
                     ref={field}
                     autoFocus={changing !== null}
-                    className="mono h-14 w-full bg-bone px-3.5 text-[20px] md:text-[24px] font-medium tracking-tight"
+                    className="mono h-14 w-full bg-bone px-3.5 text-title md:text-figure font-medium tracking-tight"
                     style={{ borderBottom: `3px solid var(${shown ? '--fault' : '--copper'})` }}
                     placeholder={cable.from === 'wall' ? 'red R>R !' : 'red Y>Y seen'}
                     autoComplete="off"
@@ -174,13 +184,16 @@ export function EntryLine({
                     }}
                 />
                 <div
-                    className="order-last col-span-2 flex min-h-11 flex-wrap items-center gap-2.5 md:order-none md:col-span-1 md:min-h-8"
+                    className={clsx(
+                        'order-last col-span-2 flex min-h-11 flex-wrap items-center gap-2.5 md:order-none',
+                        'md:col-span-1 md:min-h-8',
+                    )}
                     aria-live="polite"
                     data-testid="understood"
                 >
                     {line !== '' && entry && (
                         <>
-                            <b className="font-lab text-[20px]">{next}</b>
+                            <b className="font-lab text-title">{next}</b>
                             {entry.colour && (
                                 <>
                                     <Swatch colour={entry.colour} stripe={entry.stripe} /> {entry.colour}
@@ -193,9 +206,9 @@ export function EntryLine({
                             {(entry.near ?? entry.far) && <span className="text-muted">to</span>}
                             {entry.far && <EndTag end={entry.far} side="equipment" />}
                             {entry.condition.length > 0 && (
-                                <span className="text-[14px] text-caution-ink">{entry.condition.join(', ')}</span>
+                                <span className="text-small text-caution-ink">{entry.condition.join(', ')}</span>
                             )}
-                            {entry.loopOhms !== null && <span className="mono text-[14px]">{entry.loopOhms} ohms</span>}
+                            {entry.loopOhms !== null && <span className="mono text-small">{entry.loopOhms} ohms</span>}
                             {entry.complete && (
                                 <State
                                     glyph={entry.evidence.proof ? 'traced' : 'guess'}
@@ -220,10 +233,10 @@ export function EntryLine({
                         className="chip"
                         onClick={() => take(item.line)}
                     >
-                        {colour(item.word) && (
+                        {item.colour && (
                             <span
                                 className="size-3 border border-ink"
-                                style={{ background: `var(--ins-${item.word})` }}
+                                style={{ background: `var(--ins-${item.colour})` }}
                             />
                         )}
                         {item.word}
@@ -238,7 +251,7 @@ export function EntryLine({
             <div className="mt-1.5 min-h-5">
                 <Bad id="entry-bad">{line !== '' || tried ? shown : null}</Bad>
                 {sending.length > 0 && (
-                    <p role="status" className="text-[14px] text-muted">
+                    <p role="status" className="text-small text-muted">
                         Keeping {sending.join(', then ')}
                     </p>
                 )}
@@ -246,7 +259,10 @@ export function EntryLine({
                     <p
                         key={index}
                         role="alert"
-                        className="flex flex-wrap items-center gap-x-3 border-l-[6px] border-fault bg-fault-wash px-2 text-[14px]"
+                        className={clsx(
+                            'flex flex-wrap items-center gap-x-3 border-l-[6px] border-fault bg-fault-wash px-2',
+                            'text-small',
+                        )}
                     >
                         <b className="mono font-medium">{entry.line}</b> was not kept: {entry.why}
                         <button
@@ -265,8 +281,3 @@ export function EntryLine({
         </form>
     );
 }
-
-const colour = (word: string) =>
-    ['red', 'white', 'green', 'yellow', 'blue', 'orange', 'brown', 'black', 'pink', 'tan', 'grey', 'purple'].includes(
-        word,
-    );

@@ -41,7 +41,7 @@ export function InPlace({
             <details open={safety.length + jumpers.length > 0}>
                 <summary className="flex min-h-12 cursor-pointer items-center justify-between gap-3">
                     <h2 className="h-sec">Float switches and jumpers in place</h2>
-                    <span className="text-[14px] text-muted">
+                    <span className="text-small text-muted">
                         {safety.length + jumpers.length === 0
                             ? 'none entered'
                             : `${safety.length + jumpers.length} entered`}

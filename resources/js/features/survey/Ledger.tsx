@@ -1,3 +1,4 @@
+import { clsx } from 'clsx';
 import { useState } from 'react';
 import { useKeys } from '@/lib/hooks';
 import type { CableView, ConductorRow } from '@/types';
@@ -54,9 +55,14 @@ export function Ledger({
                         key={row.number}
                         data-conductor={row.number}
                         aria-selected={index === at}
-                        className={`h-12 border-b border-hair aria-selected:bg-copper-wash aria-selected:shadow-[inset_5px_0_0_var(--copper)] ${row.evidence.proof || row.spare ? '' : 'bg-caution-wash shadow-[inset_5px_0_0_var(--caution)]'}`}
+                        className={clsx(
+                            'h-12 border-b border-hair aria-selected:picked',
+                            row.evidence.proof || row.spare
+                                ? ''
+                                : 'bg-caution-wash shadow-[inset_5px_0_0_var(--caution)]',
+                        )}
                     >
-                        <td className="pl-5 font-lab text-[17px] font-bold">{row.number}</td>
+                        <td className="pl-5 font-lab text-head font-bold">{row.number}</td>
                         <td>
                             <span className="flex items-center gap-2">
                                 <span className="max-sm:hidden">
@@ -83,7 +89,7 @@ export function Ledger({
                                 <span className="max-sm:sr-only">{row.evidence.label}</span>
                             </State>
                             {(row.condition.length > 0 || row.splice || row.loopOhms !== null) && (
-                                <span className="block text-[13px] leading-4 text-caution-ink">
+                                <span className="block text-note text-caution-ink">
                                     {[
                                         row.splice && `goes on ${row.splice}`,
                                         ...row.condition,

@@ -58,7 +58,7 @@ export function PasteLines({
             <div className="mt-3 grid gap-4">
                 <textarea
                     aria-label="Conductor lines"
-                    className="mono min-h-40 w-full bg-bone p-3 text-[15px] leading-6"
+                    className="mono min-h-40 w-full bg-bone p-3 text-body leading-6"
                     maxLength={6000}
                     value={text}
                     onChange={(event) => setText(event.target.value)}

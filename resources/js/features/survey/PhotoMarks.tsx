@@ -1,3 +1,4 @@
+import { clsx } from 'clsx';
 import { useRef, useState } from 'react';
 import { said } from '@/lib/api';
 import { useOnce } from '@/lib/once';
@@ -83,11 +84,17 @@ export function PhotoMarks({
                     ))}
                 </div>
             )}
+            {/* Arrow keys and Enter do what a tap does; the rule does not count an application as interactive. */}
+            {/* eslint-disable-next-line jsx-a11y-x/no-noninteractive-element-interactions */}
             <div
                 ref={picture}
                 className="relative mt-3 cursor-crosshair select-none"
                 role="application"
-                aria-label={`Picture. ${end ? `Tap where ${name(end)} is, or move the cross with the arrow keys and press Enter.` : ''}`}
+                aria-label={
+                    end
+                        ? `Picture. Tap where ${name(end)} is, or move the cross with the arrow keys and press Enter.`
+                        : 'Picture.'
+                }
                 tabIndex={0}
                 onClick={(event) => {
                     const box = event.currentTarget.getBoundingClientRect();
@@ -122,7 +129,10 @@ export function PhotoMarks({
                 {cross && (
                     <span
                         aria-hidden="true"
-                        className="pointer-events-none absolute size-6 -translate-x-1/2 -translate-y-1/2 border-2 border-[#fff] outline outline-2 outline-[#000]"
+                        className={clsx(
+                            'pointer-events-none absolute size-6 -translate-x-1/2 -translate-y-1/2 border-2',
+                            'border-[#fff] outline outline-2 outline-[#000]',
+                        )}
                         style={{ left: `${cross.x * 100}%`, top: `${cross.y * 100}%` }}
                     />
                 )}
@@ -130,7 +140,10 @@ export function PhotoMarks({
                     <button
                         key={mark.id}
                         type="button"
-                        className="absolute flex min-h-11 min-w-11 -translate-x-1/2 -translate-y-1/2 items-center justify-center"
+                        className={clsx(
+                            'absolute flex min-h-11 min-w-11 -translate-x-1/2 -translate-y-1/2 items-center',
+                            'justify-center',
+                        )}
                         style={{ left: `${mark.x * 100}%`, top: `${mark.y * 100}%` }}
                         aria-label={`${name(mark.end)}: take this mark away`}
                         disabled={closed}
@@ -139,13 +152,18 @@ export function PhotoMarks({
                             takeBack(mark);
                         }}
                     >
-                        <span className="whitespace-nowrap border-2 border-bone bg-ink px-1.5 py-0.5 font-lab text-[13px] font-bold text-bone">
+                        <span
+                            className={clsx(
+                                'whitespace-nowrap border-2 border-bone bg-ink px-1.5 py-0.5 font-lab text-note',
+                                'font-bold text-bone',
+                            )}
+                        >
                             {name(mark.end)}
                         </span>
                     </button>
                 ))}
             </div>
-            <p className="mt-2 text-[13px] text-muted">
+            <p className="mt-2 text-note text-muted">
                 {closed
                     ? 'Closed: marks can be read.'
                     : 'Choose the conductor, tap its end. Tap a mark to take it away.'}

@@ -1,3 +1,4 @@
+import { clsx } from 'clsx';
 import { useRef, useState } from 'react';
 import { newId, said, upload } from '@/lib/api';
 import { useOnce } from '@/lib/once';
@@ -94,7 +95,8 @@ function PlaceOf({
         setWorking(false);
         if (smaller.size > most)
             return setBad(
-                `${file.name} is ${(file.size / 1e6).toFixed(1)} MB; a photograph may have at most 10 MB. Let the camera save a smaller size.`,
+                `${file.name} is ${(file.size / 1e6).toFixed(1)} MB; a photograph may have at most 10 MB. ` +
+                    'Let the camera save a smaller size.',
             );
         const id = ids.current.get(file) ?? newId();
         ids.current.set(file, id);
@@ -146,7 +148,12 @@ function PlaceOf({
                     >
                         <img src={photo.url ?? ''} alt="" className="h-24 w-32 border border-rule object-cover" />
                         {photo.marks.length > 0 && (
-                            <span className="absolute bottom-1 right-1 bg-ink px-1.5 font-lab text-[13px] font-semibold text-bone">
+                            <span
+                                className={clsx(
+                                    'absolute bottom-1 right-1 bg-ink px-1.5 font-lab text-note font-semibold',
+                                    'text-bone',
+                                )}
+                            >
                                 {photo.marks.length} marked
                             </span>
                         )}

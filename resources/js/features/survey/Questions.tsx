@@ -1,3 +1,4 @@
+import { clsx } from 'clsx';
 import { useEffect, useRef, useState, type RefObject } from 'react';
 import { said, type Answer } from '@/lib/api';
 import type { Edits } from '@/lib/edits';
@@ -34,7 +35,7 @@ export function Questions({ questions, edits, closed }: { questions: QuestionVie
     const sections = [...new Set(questions.map((question) => question.section))];
     return (
         <div data-testid="questions">
-            <p className="mb-1 text-[14px] text-muted">
+            <p className="mb-1 text-small text-muted">
                 {open === 0 ? 'Everything asked is answered.' : `${open} of ${questions.length} open`}
             </p>
             {sections.map((section) => {
@@ -46,9 +47,9 @@ export function Questions({ questions, edits, closed }: { questions: QuestionVie
                         open={closed || mine.some((question) => question.key === shown)}
                         data-section={section}
                     >
-                        <summary className="flex min-h-11 cursor-pointer items-center justify-between gap-2 border-b border-rule">
-                            <h3 className="font-lab text-[15px] font-semibold">{section}</h3>
-                            <span className={`text-[13px] ${left > 0 ? 'text-copper-ink' : 'text-verd-ink'}`}>
+                        <summary className="fold justify-between gap-2 border-b border-rule">
+                            <h3 className="font-lab text-body font-semibold">{section}</h3>
+                            <span className={`text-note ${left > 0 ? 'text-copper-ink' : 'text-verd-ink'}`}>
                                 {left > 0 ? `${left} open` : 'answered'}
                             </span>
                         </summary>
@@ -63,7 +64,10 @@ export function Questions({ questions, edits, closed }: { questions: QuestionVie
                                     />
                                 ) : (
                                     <button
-                                        className="flex min-h-11 w-full items-center justify-between gap-2 border-b border-hair py-1 text-left"
+                                        className={clsx(
+                                            'flex min-h-11 w-full items-center justify-between gap-2 border-b',
+                                            'border-hair py-1 text-left',
+                                        )}
                                         aria-expanded={false}
                                         disabled={closed}
                                         onClick={() => setOpened(question.key)}
@@ -71,13 +75,13 @@ export function Questions({ questions, edits, closed }: { questions: QuestionVie
                                         <span
                                             className={
                                                 question.value === null
-                                                    ? 'text-[14px] leading-4 text-muted'
-                                                    : 'text-[13px] leading-4 text-muted'
+                                                    ? 'text-small leading-4 text-muted'
+                                                    : 'text-note text-muted'
                                             }
                                         >
                                             {question.text}
                                             {question.value !== null && (
-                                                <b className="block font-sans text-[15px] font-medium leading-5 text-ink">
+                                                <b className="block font-sans text-body font-medium leading-5 text-ink">
                                                     {question.said}
                                                 </b>
                                             )}
@@ -129,8 +133,8 @@ function One({
             ref={group}
             tabIndex={-1}
         >
-            <b className="block font-lab text-[16px] font-semibold leading-5">{question.text}</b>
-            <p className="mb-2 mt-0.5 text-[13px] leading-4 text-muted">{question.help}</p>
+            <b className="block font-lab text-lead font-semibold leading-5">{question.text}</b>
+            <p className="mb-2 mt-0.5 text-note text-muted">{question.help}</p>
             {question.kind === 'choice' &&
                 question.choices.map((choice) => (
                     <button
@@ -180,7 +184,10 @@ function One({
                         <label className="flex flex-1 items-center gap-2">
                             <span className="vh">{question.text}</span>
                             <input
-                                className="h-12 w-full min-w-0 border-b-2 border-rule bg-bone px-2 text-right text-[19px] font-medium"
+                                className={clsx(
+                                    'h-12 w-full min-w-0 border-b-2 border-rule bg-bone px-2 text-right',
+                                    'text-title font-medium',
+                                )}
                                 inputMode="decimal"
                                 autoComplete="off"
                                 value={typed}

@@ -1,3 +1,4 @@
+import { clsx } from 'clsx';
 import { Link } from '@inertiajs/react';
 import { useState } from 'react';
 import { said } from '@/lib/api';
@@ -27,9 +28,9 @@ export function Record({
             <div>
                 <h2 className="h-sec">A plan from this would assume</h2>
                 {assumes.length === 0 ? (
-                    <p className="text-[14px] text-verd-ink">Nothing: all it rests on was seen or measured.</p>
+                    <p className="text-small text-verd-ink">Nothing: all it rests on was seen or measured.</p>
                 ) : (
-                    <ul className="mt-1 list-disc pl-5 text-[14px] leading-5">
+                    <ul className="mt-1 list-disc pl-5 text-small leading-5">
                         {assumes.map((item) => (
                             <li key={item}>{item}</li>
                         ))}
@@ -44,7 +45,12 @@ export function Record({
                         Job file
                     </a>
                     {!closed && (
-                        <label className="link cursor-pointer focus-within:outline focus-within:outline-3 focus-within:outline-copper">
+                        <label
+                            className={clsx(
+                                'link cursor-pointer focus-within:outline focus-within:outline-3',
+                                'focus-within:outline-copper',
+                            )}
+                        >
                             Read a CSV
                             <input
                                 className="vh"
@@ -66,7 +72,7 @@ export function Record({
                         <ul>
                             {visits.map((visit) => (
                                 <li key={visit.id} className="flex min-h-11 items-center gap-3 border-t border-hair">
-                                    <span className="mono text-[14px]">{moment(visit.at)}</span>
+                                    <span className="mono text-small">{moment(visit.at)}</span>
                                     <span>
                                         {visit.kind}
                                         {visit.handedOverAt && ', handed over'}
@@ -91,13 +97,13 @@ export function Record({
             <div>
                 <h2 className="h-sec">Who changed what</h2>
                 <ol
-                    className="mt-1 max-h-72 overflow-y-auto text-[14px] leading-5"
+                    className="mt-1 max-h-72 overflow-y-auto text-small leading-5"
                     tabIndex={0}
                     aria-label="Changes, latest first"
                 >
                     {changes.map((change) => (
                         <li key={change.version} className="border-t border-hair py-1">
-                            <span className="mono text-[13px] text-muted">{moment(change.at)}</span> {change.by}{' '}
+                            <span className="mono text-note text-muted">{moment(change.at)}</span> {change.by}{' '}
                             {change.what}
                         </li>
                     ))}

@@ -30,7 +30,7 @@ export function Screening({
             ))}
             <Findings findings={rest} empty="Nothing to screen yet." />
             {Object.entries(overrides).map(([code, reason]) => (
-                <p key={code} className="mt-2 flex items-center gap-3 text-[14px]">
+                <p key={code} className="mt-2 flex items-center gap-3 text-small">
                     Gone past {code}: {reason}
                     {!closed && (
                         <button className="link" onClick={() => void edits.send('override', { code, reason: '' })}>
@@ -57,9 +57,9 @@ function Stop({ stop, edits, closed }: { stop: Finding; edits: Edits; closed: bo
                     <Glyph name="fault" size={24} />
                 </span>
                 <span>
-                    <b className="block font-lab text-[19px] font-bold leading-6 text-fault-ink">Stop. {stop.title}</b>
+                    <b className="block font-lab text-title font-bold leading-6 text-fault-ink">Stop. {stop.title}</b>
                     {stop.meaning} <b className="font-semibold">{stop.action}</b>{' '}
-                    <span className="mono text-[12px]">{stop.code}</span>
+                    <span className="mono text-tiny">{stop.code}</span>
                 </span>
             </p>
             {stop.overridable && !closed && reason === null && (

@@ -35,7 +35,7 @@ export function Suggestions({
                     <State glyph="guess" tone="copper">
                         By the answers: {match.title}
                     </State>
-                    <p className="text-[13px] leading-4 text-muted">{match.why.join('; ')}</p>
+                    <p className="text-note text-muted">{match.why.join('; ')}</p>
                     {!closed && (
                         <button
                             className="btn btn--small btn--go mt-1.5"
@@ -46,13 +46,13 @@ export function Suggestions({
                     )}
                 </div>
             )}
-            {unknown && <p className="mt-1.5 text-[14px] leading-[18px]">{match.why.join('; ')}.</p>}
+            {unknown && <p className="mt-1.5 text-small">{match.why.join('; ')}.</p>}
             {letters.map((suggestion) => (
                 <div key={suggestion.title} className="mt-1.5 border-t border-hair pt-1.5">
                     <State glyph="guess" tone="copper">
                         {suggestion.title}
                     </State>
-                    <p className="text-[13px] leading-4 text-muted">
+                    <p className="text-note text-muted">
                         From {suggestion.because}. {suggestion.check}
                     </p>
                     {!closed && Object.keys(suggestion.answers).length > 0 && (
@@ -67,7 +67,7 @@ export function Suggestions({
                     <State glyph="guess" tone="copper">
                         {digit.digits} in the model number: {digit.tons} tons?
                     </State>
-                    <p className="text-[13px] leading-4 text-muted">A reading of digits. The plate wins.</p>
+                    <p className="text-note text-muted">A reading of digits. The plate wins.</p>
                     {!closed && (
                         <button className="link" onClick={() => void answer({ outdoorTons: digit.tons })}>
                             The plate says so

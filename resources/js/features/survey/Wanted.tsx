@@ -1,3 +1,4 @@
+import { clsx } from 'clsx';
 import { figure } from '@/lib/format';
 import { useProbes } from '@/shell/Shell';
 import type { Reading, SurveyProps } from '@/types';
@@ -22,7 +23,10 @@ export function Wanted({ wanted, readings }: { wanted: SurveyProps['wanted']; re
                     return (
                         <li key={item.a + item.b} className="border-t border-hair">
                             <button
-                                className="flex min-h-12 w-full items-center justify-between gap-3 py-1 text-left aria-pressed:bg-copper-wash aria-pressed:shadow-[inset_5px_0_0_var(--copper)] aria-pressed:pl-3"
+                                className={clsx(
+                                    'flex min-h-12 w-full items-center justify-between gap-3 py-1 text-left',
+                                    'aria-pressed:picked aria-pressed:pl-3',
+                                )}
                                 aria-pressed={here}
                                 onClick={() => {
                                     probes.setMode('V');
@@ -32,7 +36,7 @@ export function Wanted({ wanted, readings }: { wanted: SurveyProps['wanted']; re
                             >
                                 <span>
                                     <b className="block font-lab font-semibold">{item.label}</b>
-                                    <span className="block text-[13px] leading-4 text-muted">{item.why}</span>
+                                    <span className="block text-note text-muted">{item.why}</span>
                                 </span>
                                 {reading ? (
                                     <State

@@ -1,50 +1,36 @@
-import type { CableView } from '@/types';
+import type { CableView, Colour, EntryWords } from '@/types';
 
 export interface Completion {
     word: string;
+    /** A color's own, for its swatch. */
+    colour?: Colour;
     /** The whole line once this is taken. */
     line: string;
 }
 
-const colours = [
-    'red',
-    'white',
-    'green',
-    'yellow',
-    'blue',
-    'orange',
-    'brown',
-    'black',
-    'pink',
-    'tan',
-    'grey',
-    'purple',
-];
-const plate = ['R', 'C', 'W', 'Y', 'G', 'O', 'B', 'W2', 'Y2', 'Rc', 'Rh', 'Aux', 'E', 'O/B', 'L', 'cap', '-'];
-const flags = ['!', 'seen', '?', 'splice', 'loose', 'exposed', 'pinched', 'crushed'];
-
 /**
- * What can come next in a conductor line: a colour, a letter of its near end, one of its far end, then flags. A
+ * What can come next in a conductor line: a color, a letter of its near end, one of its far end, then flags. A
  * keyboard takes the first with Tab, a thumb taps any of them.
  */
 export function complete(
     line: string,
     cable: CableView,
     screws: { indoor: string[]; outdoor: string[] },
+    words: EntryWords,
 ): Completion[] {
     const numbered = /^\s*\d+\s+/.exec(line)?.[0] ?? '';
     const rest = line.slice(numbered.length).replace(/^\s+/, '');
     const arrow = rest.indexOf('>');
     const colour = /^(\S+)\s+/.exec(rest);
     if (!colour && arrow < 0)
-        return colours
-            .filter((word) => word.startsWith(rest.toLowerCase()))
-            .map((word) => ({ word, line: `${numbered}${word} ` }));
+        return words.colours
+            .filter(({ word }) => word.startsWith(rest.toLowerCase()))
+            .map(({ key, word }) => ({ word, colour: key, line: `${numbered}${word} ` }));
     const head = numbered + (colour?.[0] ?? '');
     const after = rest.slice(colour?.[0].length ?? 0);
     const at = after.indexOf('>');
     if (at < 0) {
-        const near = cable.from === 'wall' ? plate : [...screws.indoor, '-'];
+        const near = cable.from === 'wall' ? words.plate : [...screws.indoor, '-'];
         const typed = after.trim();
         if (typed === 'cap') return [];
         return pick(near, typed).map((word) => ({ word, line: word === 'cap' ? `${head}cap` : `${head}${word}>` }));
@@ -63,13 +49,14 @@ export function complete(
     }
     const said = far.slice(ended[0].length);
     const last = /(\S*)$/.exec(said)?.[1] ?? '';
+    const before = line.slice(0, line.length - last.length);
     if (/splice\s+\S*$/.test(said))
-        return colours
-            .filter((word) => word.startsWith(last))
-            .map((word) => ({ word, line: `${line.slice(0, line.length - last.length)}${word} ` }));
-    return flags
+        return words.colours
+            .filter(({ word }) => word.startsWith(last))
+            .map(({ key, word }) => ({ word, colour: key, line: `${before}${word} ` }));
+    return words.flags
         .filter((word) => word.startsWith(last) && !said.split(/\s+/).includes(word))
-        .map((word) => ({ word, line: `${line.slice(0, line.length - last.length)}${word} ` }));
+        .map((word) => ({ word, line: `${before}${word} ` }));
 }
 
 const pick = (letters: string[], typed: string) =>
