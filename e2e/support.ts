@@ -129,3 +129,33 @@ export async function noPhotos(page: Page): Promise<void> {
         await expect(group).toContainText('none: no camera here');
     }
 }
+
+/** A picture of one color or, with patches, one that does not compress; or so many bytes that are no picture. */
+interface Made {
+    name: string;
+    bytes?: number;
+    picture?: { width: number; height: number; patches: number };
+}
+
+/** Chooses a file that the browser itself makes, so that megabytes do not travel to it. Says its size. */
+export async function chooseFile(input: Locator, made: Made): Promise<number> {
+    return input.evaluate(async (element: HTMLInputElement, { name, bytes, picture }) => {
+        let content: BlobPart = new Uint8Array(bytes ?? 0).fill(1);
+        if (picture) {
+            const canvas = new OffscreenCanvas(picture.width, picture.height);
+            const paint = canvas.getContext('2d');
+            paint?.fillRect(0, 0, picture.width, picture.height);
+            for (let n = 0; n < picture.patches; n++) {
+                if (paint) paint.fillStyle = `hsl(${(n * 37) % 360} 70% 50%)`;
+                paint?.fillRect((n * 7919) % picture.width, (n * 104729) % picture.height, 90, 60);
+            }
+            content = await canvas.convertToBlob({ type: 'image/jpeg', quality: 0.95 });
+        }
+        const file = new File([content], name, { type: 'image/jpeg' });
+        const list = new DataTransfer();
+        list.items.add(file);
+        element.files = list.files;
+        element.dispatchEvent(new Event('change', { bubbles: true }));
+        return file.size;
+    }, made);
+}

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, test, type Locator, type Page } from './test';
-import { answer, conductor, signIn, stage } from './support';
+import { chooseFile, answer, conductor, signIn, stage } from './support';
 
 /** The eight conductors of a heat pump with strips, as they are typed. */
 const eight = [
@@ -207,20 +207,10 @@ test('a photograph with a mark on a conductor end, and what is no photograph', a
         buffer: Buffer.from('%PDF-1.4 not a picture at all'),
     });
     await expect(wall.getByRole('alert')).toContainText(/JPEG/);
-    await chooser.setInputFiles({
-        name: 'huge.jpg',
-        mimeType: 'image/jpeg',
-        buffer: Buffer.alloc(11 * 1024 * 1024, 1),
-    });
+    await chooseFile(chooser, { name: 'huge.jpg', bytes: 11 * 1024 * 1024 });
     await expect(wall.getByRole('alert')).toContainText(/10 MB/);
 
-    const picture = await page.evaluate(() => {
-        const canvas = Object.assign(document.createElement('canvas'), { width: 800, height: 600 });
-        const paint = canvas.getContext('2d');
-        paint?.fillRect(0, 0, 800, 600);
-        return canvas.toDataURL('image/jpeg').split(',')[1] ?? '';
-    });
-    await chooser.setInputFiles({ name: 'plate.jpg', mimeType: 'image/jpeg', buffer: Buffer.from(picture, 'base64') });
+    await chooseFile(chooser, { name: 'plate.jpg', picture: { width: 800, height: 600, patches: 0 } });
     await expect(wall).toContainText('1 picture');
     await wall.getByRole('button', { name: /picture 1/ }).click();
     const dialog = page.getByRole('dialog');

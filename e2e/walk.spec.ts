@@ -192,7 +192,7 @@ test('one house from empty survey to handover', async ({ page }) => {
         await byVoltage('Heat 1', ['0.0', '25.5', '25.4'], /^Yes: Burner/);
         await probe(page, 'outdoor.Y', 'outdoor.C');
         await expect(page.getByTestId('reason')).toContainText(
-            'No source between these points: joined only by the idle contactor',
+            'No source between these points: they are joined only through the idle contactor',
         );
         await page.getByRole('button', { name: 'Call has ended' }).click();
         await expect(page.getByText('3 of 3 calls proved')).toBeVisible();
