@@ -32,8 +32,6 @@ export function useProbes(): Probes {
 
 export const useAskPower = () => useContext(AskPower);
 
-const stages: Stage[] = ['survey', 'plan', 'set', 'prove', 'handover'];
-
 /** Everything around a stage of a job: bar with the power flag, tape, main, meter dock. */
 export function Shell({
     stage,
@@ -88,7 +86,7 @@ export function Shell({
     );
     useKeys(
         Object.fromEntries(
-            stages.map((name, index) => [String(index + 1), () => router.visit(`/jobs/${job.id}/${name}`)]),
+            tape.map((segment, index) => [String(index + 1), () => router.visit(`/jobs/${job.id}/${segment.key}`)]),
         ),
     );
 
