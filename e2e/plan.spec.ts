@@ -16,10 +16,10 @@ async function plan(page: Page, site: string, thermostat: RegExp): Promise<void>
 const plans = (page: Page) => page.getByRole('region', { name: 'Plans' });
 
 for (const [site, thermostat, calls, says] of [
-    ['Tollhouse', /C-powered, heat pump 3 heat 2 cool/, '8 of 8', 'Letter to letter'],
-    ['The Old Chandlery', /C-powered, heat pump 3 heat 2 cool/, '3 of 3', 'Letter to letter'],
+    ['Tollhouse', /C-powered, heat pump 4 heat 2 cool/, '8 of 8', 'Letter to letter'],
+    ['The Old Chandlery', /C-powered, heat pump 4 heat 2 cool/, '3 of 3', 'Letter to letter'],
     ['Heron Boathouse', /Radio pair with receiver/, '1 of 1', 'Outputs at the equipment'],
-    ["Sailmaker's Loft", /C-powered, heat pump 3 heat 2 cool/, '4 of 4', 'Letter to letter'],
+    ["Sailmaker's Loft", /C-powered, heat pump 4 heat 2 cool/, '4 of 4', 'Letter to letter'],
     ['Weir Pump Room', /C-powered, 1 heat 1 cool, remote/, '3 of 3', 'The float switch moves from R to Y'],
 ] as const) {
     test(`${site}: to a chosen plan`, async ({ page }) => {

@@ -219,7 +219,7 @@ function Setting({
                     role="group"
                     aria-label={`${setting.label}, as it stands in the thermostat`}
                 >
-                    <span className="lab mr-2">It stands at</span>
+                    <span className="lab mr-2">It is set to</span>
                     {setting.choices.map((choice) => (
                         <button
                             key={choice.value}

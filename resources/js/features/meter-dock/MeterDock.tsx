@@ -206,7 +206,7 @@ export function MeterDock({
                         </span>
                     </div>
                     {expected && <Ruler expected={expected} value={value} />}
-                    <p className="text-small" data-testid="reason">
+                    <p className="mt-1 text-small" data-testid="reason">
                         {expected?.reason ?? problem}
                     </p>
                     {expected?.notes.map((note) => (

@@ -172,9 +172,9 @@ export function StepCells({
                     {step.signs.length === 0 && (
                         <p className="mt-1 text-small text-muted">Nothing to see or hear: the meter alone tells.</p>
                     )}
-                    <ul className="mt-1">
+                    <ul className="mt-1 divide-y divide-hair">
                         {step.signs.map((sign) => (
-                            <li key={sign.key} className="flex min-h-11 items-center gap-2 text-small">
+                            <li key={sign.key} className="flex min-h-11 items-center gap-2 py-1 text-small">
                                 <Glyph name={sign.sense === 'ear' ? 'ear' : 'eye'} size={18} />
                                 <span className="flex-1">
                                     {sign.text}

@@ -112,8 +112,8 @@ export function EntryLine({
                 <label className="lab" htmlFor="entry">
                     {changing ? `Change conductor ${changing.number}` : 'Type a conductor'}
                     <span className="max-md:hidden">
-                        : colour {cable.from === 'wall' ? 'wall>board' : 'board>outdoor'}, then{' '}
-                        <span className="key">!</span> traced, <span className="key">?</span> colour only,{' '}
+                        : color {cable.from === 'wall' ? 'wall>board' : 'board>outdoor'}, then{' '}
+                        <span className="key">!</span> traced, <span className="key">?</span> color only,{' '}
                         <span className="key">cap</span> spare
                     </span>
                 </label>
