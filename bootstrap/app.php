@@ -11,6 +11,7 @@ use App\Web\Middleware\MovedClock;
 use App\Web\Middleware\PlainQuery;
 use App\Web\Middleware\SecurityHeaders;
 use App\Web\Middleware\SignInSolo;
+use App\Web\PersonsDay;
 use App\Words\Words;
 use Illuminate\Contracts\Auth\Middleware\AuthenticatesRequests;
 use Illuminate\Foundation\Application;
@@ -39,6 +40,7 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->append([SecurityHeaders::class, PlainQuery::class]);
         $middleware->web(prepend: [MovedClock::class], append: [SignInSolo::class, HandleInertiaRequests::class]);
         $middleware->prependToPriorityList(before: AuthenticatesRequests::class, prepend: SignInSolo::class);
+        $middleware->encryptCookies(except: [PersonsDay::COOKIE]);
         $middleware->redirectUsersTo('/jobs');
     })
     ->withExceptions(function (Exceptions $exceptions): void {

@@ -238,3 +238,27 @@ test('a person changes the password', async ({ page }) => {
     await page.getByRole('button', { name: 'Change password' }).click();
     await expect(page.getByRole('dialog')).toContainText('Every other device is signed out');
 });
+
+test('a page that fails says so and gives back what was typed in it', async ({ page }) => {
+    await signIn(page);
+    await openJob(page, "Lock Keeper's Row 6");
+    await stage(page, 'Survey');
+    await page.getByRole('textbox', { name: /conductor/ }).fill('wht W>W !');
+    // What the server says next is nothing that the page can draw.
+    await page.route('**/survey', async (route) => {
+        const answer = await route.fetch();
+        const told = (await answer.json()) as { props: Record<string, unknown> };
+        await route.fulfill({ response: answer, json: { ...told, props: { ...told.props, cables: null } } });
+    });
+    await page
+        .locator('.tape')
+        .getByRole('link', { name: /^Survey/ })
+        .click();
+    const failed = page.getByRole('alert');
+    await expect(failed).toContainText('This page failed');
+    await expect(failed).toContainText('wht W>W !');
+    await page.unroute('**/survey');
+    await failed.getByRole('button', { name: 'Try again' }).click();
+    await expect(page.getByRole('textbox', { name: /conductor/ })).toHaveValue('wht W>W !');
+    await expect(page.getByTestId('understood')).toContainText('white');
+});

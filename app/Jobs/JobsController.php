@@ -9,6 +9,7 @@ use App\Jobs\Screen\JobsPage;
 use App\Models\Job;
 use App\Web\Controller;
 use App\Web\JsonResponse;
+use App\Web\PersonsDay;
 use App\Words\Words;
 use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
@@ -36,6 +37,7 @@ final class JobsController extends Controller
                     $request->string('show', 'all')->toString(),
                     $request->filled('day') ? $request->string('day')->toString() : null,
                     $request->integer('rows', JobsPage::ROWS),
+                    PersonsDay::of($request),
                 ),
             ),
         );

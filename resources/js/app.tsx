@@ -1,9 +1,14 @@
 import { createInertiaApp, router } from '@inertiajs/react';
-import type { ComponentType } from 'react';
+import type { ComponentType, ReactNode } from 'react';
 import { setNonce } from 'get-nonce';
 import { createRoot } from 'react-dom/client';
+import { reload } from './lib/reload';
+import { Boundary } from './shell/Boundary';
+import { tellZone } from './lib/zone';
 
-const pages = import.meta.glob<{ default: ComponentType }>('./pages/*.tsx');
+type Page = ComponentType & { layout?: (content: ReactNode) => ReactNode };
+
+const pages = import.meta.glob<{ default: Page }>('./pages/*.tsx');
 
 // A dialog's scroll lock writes a style element at run time: it carries the nonce of the page's own policy.
 setNonce(document.querySelector<HTMLMetaElement>('meta[name="style-nonce"]')?.content ?? '');
@@ -13,10 +18,14 @@ void createInertiaApp({
     resolve: async (name) => {
         const load = pages[`./pages/${name}.tsx`];
         if (!load) throw new Error(`There is no page ${name}.`);
-        return (await load()).default;
+        const page = (await load()).default;
+        page.layout = (content) => <Boundary>{content}</Boundary>;
+        return page;
     },
     setup({ el, App, props }) {
         createRoot(el).render(<App {...props} />);
+        // The list has a day in it: if the zone is news, it is read again.
+        if (tellZone() && props.initialPage.component === 'Jobs') void reload();
     },
     // A line of our own at the top, after a moment: see [data-loading] in parts.css.
     progress: false,

@@ -347,6 +347,26 @@ it('archives, deletes and takes back, for its own crew only', function (): void 
     $shelf('delete')->assertForbidden();
 });
 
+it('takes the day from where the person stands', function (?string $zone, string $day): void {
+    installer();
+    $this->travelTo('2026-11-28 03:30:00 UTC');
+    $rail = fn (string $query = ''): array => ($zone === null ? $this : $this->withUnencryptedCookie('zone', $zone))
+        ->get("/jobs{$query}")
+        ->inertiaProps('day');
+
+    expect($rail())
+        ->toMatchArray(['date' => $day, 'isToday' => true])
+        ->and($rail('?day=2026-11-20'))
+        ->toMatchArray(['date' => '2026-11-20', 'isToday' => false])
+        ->and($rail("?day={$day}")['isToday'])
+        ->toBeTrue();
+})->with([
+    'no zone said' => [null, '2026-11-28'],
+    'still the evening before' => ['America/Los_Angeles', '2026-11-27'],
+    'already the same day' => ['Asia/Tokyo', '2026-11-28'],
+    'no zone at all' => ['Marsh/Nowhere', '2026-11-28'],
+]);
+
 it('plans a day, says what will not fit and what to load, and writes it as a calendar', function (): void {
     $this->travelTo('2026-11-25 07:00');
     $first = Job::factory()->create();

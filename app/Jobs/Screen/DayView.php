@@ -7,18 +7,20 @@ namespace App\Jobs\Screen;
 use App\Models\Crew;
 use App\Models\Job;
 use App\Models\User;
-use Illuminate\Support\Carbon;
 use Unionbit\Core\Visit\DayPlan;
 use Unionbit\Core\Visit\DayVisit;
 
 /** A day of the crew: who is where when, what will not fit, and what to load before leaving. */
 final class DayView
 {
-    /** @return array<string, mixed> */
-    public static function of(Crew $crew, Carbon $date): array
+    /**
+     * @param  string  $date  2026-11-28, as `$today`
+     * @return array<string, mixed>
+     */
+    public static function of(Crew $crew, string $date, string $today): array
     {
         $jobs = array_values(
-            $crew->jobs()->whereDate('day', $date->format('Y-m-d'))->orderBy('starts_at')->get()->all(),
+            $crew->jobs()->whereDate('day', $date)->orderBy('starts_at')->get()->all(),
         );
         $people = array_values(
             $crew->users()->orderBy('id')->get()->map(static fn (User $u): string => $u->name)->all(),
@@ -31,8 +33,8 @@ final class DayView
         $visits = array_map(static fn (Job $j): DayVisit => self::visit($j, $summaries[$j->id] ?? null), $jobs);
 
         return [
-            'date' => $date->format('Y-m-d'),
-            'isToday' => $date->isToday(),
+            'date' => $date,
+            'isToday' => $date === $today,
             'people' => array_values(
                 array_unique([...$people, ...array_map(static fn (DayVisit $v): string => $v->who, $visits)]),
             ),

@@ -32,18 +32,23 @@ final class JobsPage
     /** Seconds in which summaries that have changed are worked out before the screen is answered. */
     private const CATCH_UP = 0.6;
 
-    /** @return array<string, mixed> */
+    /**
+     * @param  ?string  $day  shown on the rail; null is today
+     * @param  ?string  $today  where the person stands; null is UTC's
+     * @return array<string, mixed>
+     */
     public static function props(
         User $user,
         string $find,
         string $show,
         ?string $day,
         int $rows = self::ROWS,
+        ?string $today = null,
     ): array {
         $waiting = JobSummaries::catchUp($user->crew_id, self::CATCH_UP);
         $list = new JobList($user->crew, $find, $show);
         $counts = $list->counts();
-        $date = $day === null ? now() : Carbon::createFromFormat('Y-m-d', $day);
+        $today ??= now()->format('Y-m-d');
 
         return [
             'jobs' => array_map(self::row(...), $list->rows($rows)),
@@ -52,7 +57,7 @@ final class JobsPage
             'find' => $find,
             'show' => $show,
             'counts' => $counts,
-            'day' => DayView::of($user->crew, $date ?? now()),
+            'day' => DayView::of($user->crew, $day ?? $today, $today),
             'kinds' => array_column(VisitKind::cases(), 'value'),
             'archetypes' => array_map(
                 static fn (Archetype $a): array => ['id' => $a->id, 'title' => $a->title],

@@ -19,6 +19,13 @@ export function clock(iso: string): string {
     return new Date(iso).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
 }
 
+/** The day it is here: 2026-11-28. */
+export function today(): string {
+    const now = new Date();
+    const two = (part: number) => String(part).padStart(2, '0');
+    return `${now.getFullYear()}-${two(now.getMonth() + 1)}-${two(now.getDate())}`;
+}
+
 export function day(iso: string): string {
     return new Date(iso).toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'short' });
 }

@@ -8,7 +8,7 @@ import { ImportFiles } from '@/features/jobs/ImportFiles';
 import { JobDetails } from '@/features/jobs/JobDetails';
 import { NewJob } from '@/features/jobs/NewJob';
 import { post, said } from '@/lib/api';
-import { ago, day as dayWord, clock } from '@/lib/format';
+import { ago, day as dayWord, clock, today } from '@/lib/format';
 import { useKeys } from '@/lib/hooks';
 import { reload } from '@/lib/reload';
 import { Mark } from '@/shell/Shell';
@@ -286,9 +286,7 @@ function Row({ job, now }: { job: JobRow; now: string }) {
                     <>
                         <b className="mono block text-head font-medium">{job.starts}</b>
                         <span className="block truncate text-note text-muted">
-                            {job.day === new Date().toISOString().slice(0, 10)
-                                ? job.who?.split(' ')[0]
-                                : job.day && dayWord(`${job.day}T12:00:00Z`)}
+                            {job.day === today() ? job.who?.split(' ')[0] : job.day && dayWord(`${job.day}T12:00:00Z`)}
                         </span>
                     </>
                 ) : (

@@ -1,0 +1,7 @@
+/** Tells the server the time zone of this device, so that its day is the person's. Says whether that was news. */
+export function tellZone(): boolean {
+    const zone = `zone=${encodeURIComponent(Intl.DateTimeFormat().resolvedOptions().timeZone)}`;
+    if (document.cookie.split('; ').includes(zone)) return false;
+    document.cookie = `${zone}; path=/; max-age=31536000; samesite=lax`;
+    return document.cookie.split('; ').includes(zone);
+}
