@@ -1,5 +1,7 @@
 import type { Expectation, Mode, PointInfo } from '@/types';
 
+export const signUnit: Record<Mode, string> = { V: 'V', O: 'Ω', A: 'A', B: 'Ω' };
+
 /** A figure as a meter shows it: one decimal for volts and ohms, two for amperes. */
 export function figure(value: number, mode: Mode): string {
     if (mode === 'A') return value.toFixed(2);

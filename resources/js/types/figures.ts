@@ -1,4 +1,4 @@
-import type { Frame, Shared } from '../types';
+import type { Frame, Shared } from './shared';
 
 // Figures: calculations with their inputs, formulas and verdicts, in US units.
 

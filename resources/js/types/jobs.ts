@@ -1,4 +1,4 @@
-import type { Colour, Power, Shared } from '../types';
+import type { Colour, Power, Shared } from './shared';
 
 // The list of jobs and the crew's day.
 

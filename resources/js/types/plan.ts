@@ -1,4 +1,4 @@
-import type { Board, CallProof, Finding, Frame, MoveRow, Reading, Simulation } from '../types';
+import type { Board, CallProof, Finding, Frame, MoveRow, Reading, Simulation } from './shared';
 
 // Plans: what is offered for a thermostat, and the one in hand.
 

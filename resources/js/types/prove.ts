@@ -1,4 +1,4 @@
-import type { Board, BoardState, Expectation, Frame, Mode, OutcomeName, Reading } from '../types';
+import type { Board, BoardState, Expectation, Frame, Mode, OutcomeName, Reading } from './shared';
 
 export interface StepView {
     key: string;

@@ -1,4 +1,4 @@
-import type { Colour, EndView, EvidenceView, Finding, Frame, Reading } from '../types';
+import type { Colour, EndView, EvidenceView, Finding, Frame, Reading } from './shared';
 
 // What the survey shows of a house as it was found.
 

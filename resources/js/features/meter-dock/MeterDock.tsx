@@ -3,7 +3,7 @@ import { usePage } from '@inertiajs/react';
 import { useState } from 'react';
 import { post, said } from '@/lib/api';
 import { useRecord } from '@/lib/once';
-import { clock, figure, pointName, range } from '@/lib/format';
+import { clock, figure, pointName, range, signUnit } from '@/lib/format';
 import { useKeys } from '@/lib/hooks';
 import { useAskPower, useProbes } from '@/shell/Shell';
 import type { Expectation, Frame, Mode, PointInfo, Reading } from '@/types';
@@ -25,7 +25,6 @@ const modes: { mode: Mode; sign: string | GlyphName; word: string }[] = [
 ];
 // Notes that mean harm now; the others widen what may be read.
 const grave = /fuse opens|joined|PRIMARY|over its/;
-const signUnit: Record<Mode, string> = { V: 'V', O: 'Ω', A: 'A', B: 'Ω' };
 
 /**
  * The meter: modes, probes, expected with its reason, actual, verdict, log, one button. The order never changes.

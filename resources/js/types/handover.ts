@@ -1,0 +1,47 @@
+import type { Choice } from './plan';
+import type { LoadCheck, Measurement } from './prove';
+import type { Colour, Frame, OutcomeName, Reading } from './shared';
+import type { PhotoView } from './survey';
+
+// What the closing record shows.
+
+export interface HandoverProps extends Frame {
+    crew: string | null;
+    thermostat: string | null;
+    facts: { label: string; value: string }[];
+    wiring: {
+        number: number;
+        colour: Colour;
+        stripe: Colour | null;
+        before: string;
+        after: string;
+        board: string;
+        evidence: string;
+    }[];
+    link: string | null;
+    settings: { label: string; menu: string; value: string | null; reason: string; asDerived: boolean }[];
+    proofs: {
+        key: string;
+        call: string;
+        method: string;
+        state: string;
+        readings: Reading[];
+        signs: { sign: string; seen: boolean; outcome: OutcomeName; simulated: boolean }[];
+    }[];
+    survey: Reading[];
+    loads: LoadCheck[];
+    measurements: Measurement[];
+    unexplained: Reading[];
+    waived: { call: string; reason: string }[];
+    photos: PhotoView[];
+    figures: { title: string; verdict: string; tone: string }[];
+    customer: string | null;
+    choice: Choice | null;
+    signatures: { role: string; name: string; strokes: number[][][]; at: string; simulated: boolean }[];
+    /** Who has not signed. */
+    unsigned: string[];
+    simulated: string | null;
+    lines: { label: string; done: boolean }[];
+    restore: string[];
+    open: string[];
+}

@@ -1,0 +1,38 @@
+import type { Finding, Frame, Reading } from './shared';
+
+// What the settings of a plan show.
+
+export interface SettingRow {
+    key: string;
+    label: string;
+    value: string;
+    valueLabel: string;
+    reason: string;
+    menuLabel: string;
+    menuValue: string | null;
+    choices: { value: string; label: string; menu: string; ifWrong: string | null; effects: string[] }[];
+    open: { value: string; label: string; source: string }[];
+    lacking: string | null;
+    entered: string | null;
+}
+export interface CallTableView {
+    columns: { printed: string; role: string }[];
+    rows: { call: string; label: string; cells: { closed: boolean; needed: boolean }[] }[];
+}
+export interface SetProps extends Frame {
+    thermostat: string;
+    settings: SettingRow[];
+    sisters: { id: string; label: string; values: Record<string, string> }[];
+    history: {
+        key: string;
+        value: string;
+        old: string | null;
+        reason: string;
+        by: string;
+        at: string;
+        simulated: boolean;
+    }[];
+    table: CallTableView;
+    findings: Finding[];
+    readings: Reading[];
+}

@@ -1,0 +1,210 @@
+// What the pages of several stages have in common.
+
+export type Colour =
+    'red' | 'white' | 'green' | 'yellow' | 'blue' | 'orange' | 'brown' | 'black' | 'pink' | 'tan' | 'grey' | 'purple';
+export type Mode = 'V' | 'O' | 'A' | 'B';
+export type OutcomeName = 'pass' | 'fail' | 'too-early' | 'neutral';
+export type Stage = 'survey' | 'plan' | 'set' | 'prove' | 'handover';
+export type PowerState = 'live' | 'isolated' | 'not-proved';
+
+export interface Power {
+    state: PowerState;
+    volts: number | null;
+    at: string | null;
+    lapsed: boolean;
+    lapseMinutes: number;
+    lapsesAt: string | null;
+    /** Why it is not proved. */
+    why: string | null;
+    /** Live by a reading of many hours ago. */
+    old: boolean;
+}
+/** A supply that is proved dead, and made live, by a reading of its own. */
+export interface Supply {
+    id: string;
+    label: string;
+    live: string;
+}
+export interface TapeSegment {
+    key: Stage;
+    name: string;
+    state: 'stuck' | 'done' | 'begun' | 'next';
+    n: number;
+    done: number;
+    word: string;
+    open: string[];
+}
+export interface PointInfo {
+    id: string;
+    label: string;
+    place: string;
+    placeLabel: string;
+    terminal: string | null;
+    conductor: string | null;
+}
+export interface Shared {
+    [key: string]: unknown;
+    user: { name: string; crew: string } | null;
+    solo: boolean;
+    now: string;
+    errors: Record<string, string>;
+}
+export interface Frame extends Shared {
+    job: {
+        id: string;
+        site: string;
+        address: string;
+        system: string;
+        kind: string;
+        version: number;
+        equipment: string;
+        equipmentTitle: string;
+        cable: string;
+        handedOverAt: string | null;
+        updatedAt: string;
+        practice: boolean;
+        demo: boolean;
+        /** The banner of a job that is demo data, or practice. */
+        mark: string | null;
+        importedAt: string | null;
+    };
+    power: Power;
+    supplies: Supply[];
+    /** What is still open, to be seen before the power comes on. */
+    beforeLive: string[];
+    mark: string;
+    tape: TapeSegment[];
+    points: PointInfo[];
+}
+export interface Finding {
+    code: string;
+    severity: 'stop' | 'error' | 'warning' | 'note' | 'good';
+    title: string;
+    meaning: string;
+    action: string;
+    conductors: string[];
+    points: string[];
+    overridable: boolean;
+}
+export interface Expectation {
+    mode: Mode;
+    unit: string;
+    a: string;
+    b: string;
+    low: number | null;
+    nominal: number | null;
+    high: number | null;
+    floating: boolean;
+    overLimit: boolean;
+    reason: string;
+    path: string[];
+    decidedBy: string[] | null;
+    refused: string | null;
+    notes: string[];
+}
+export interface Reading {
+    id: string;
+    stage: string;
+    step: string | null;
+    call: string | null;
+    mode: Mode;
+    unit: string;
+    a: string;
+    b: string;
+    value: number | null;
+    low: number | null;
+    high: number | null;
+    power: string;
+    outcome: OutcomeName;
+    reason: string;
+    candidates: string[];
+    at: string;
+    corrects: string | null;
+    simulated: boolean;
+    /** The name that the file gives, where it came out of a job file. */
+    fromFile: string | null;
+    unexplained: boolean;
+    note: string;
+}
+export interface EndView {
+    state: 'landed' | 'spare' | 'capped' | 'cut' | 'broken' | 'spliced';
+    terminal: string | null;
+    onto?: string;
+}
+export interface EvidenceView {
+    value: 'seen' | 'traced' | 'colour' | 'unknown';
+    label: string;
+    proof: boolean;
+}
+export interface HangsOn {
+    id: string;
+    label: string;
+    kind: string;
+}
+export interface BoardRow {
+    id: string;
+    number: number;
+    colour: Colour;
+    stripe: Colour | null;
+    evidence: EvidenceView;
+    was: string | null;
+    wasState: string;
+    lands: string | null;
+    landsState: string;
+    moved: boolean;
+    board: string | null;
+    boardState: string;
+    boardMoved: boolean;
+    load: HangsOn | null;
+}
+export interface OutdoorRow {
+    id: string;
+    number: number;
+    colour: Colour;
+    stripe: Colour | null;
+    board: string | null;
+    outdoor: string | null;
+    load: HangsOn | null;
+}
+export interface Board {
+    cable: string;
+    rows: BoardRow[];
+    wallStubs: { printed: string; point: string; hot: boolean }[];
+    boardStubs: { printed: string; point: string; load: HangsOn | null }[];
+    plate: string[];
+    module: string[];
+    kit: string[];
+    link: { a: string; b: string; in: boolean; kind: string } | null;
+    outdoorCable: string;
+    outdoor: OutdoorRow[];
+    ties: { place: string; a: string; b: string; label: string }[];
+}
+export interface BoardState {
+    energised: string[];
+    /** Volts of the conductors that carry less than a coil pulls in at, by point. */
+    low: Record<string, string>;
+    loads: Record<string, { state: 'rest' | 'in' | 'buzzing' | 'chattering' | 'waiting'; label: string }>;
+    amps: number;
+    notes: string[];
+}
+export interface Simulation extends BoardState {
+    call: string;
+    label: string;
+    closes: string[];
+}
+export interface CallProof {
+    call: string;
+    label: string;
+    closes: string[];
+    pulledIn: string[];
+    problems: string[];
+    amps: number;
+    proved: boolean;
+}
+export interface MoveRow {
+    key: string;
+    text: string;
+    why: string;
+    conductor: string | null;
+    done: boolean;
+}
