@@ -13,15 +13,16 @@ import { geometry } from '@/features/strand-board/geometry';
 import { StrandBoard } from '@/features/strand-board/StrandBoard';
 import { post, said } from '@/lib/api';
 import { useEdits } from '@/lib/edits';
-import { useRecord } from '@/lib/once';
 import { useKeys, useWidth } from '@/lib/hooks';
 import { reload } from '@/lib/reload';
-import { Shell, useAskPower } from '@/shell/Shell';
-import type { BoardRow, CallProof, MoveRow, PlanProps } from '@/types';
+import { Shell } from '@/shell/Shell';
+import type { PlanProps } from '@/types';
 import { Glyph } from '@/ui/Glyph';
 import { Bad, Findings, State } from '@/ui/State';
-import { Tick } from '@/ui/Tick';
 import { useUndo } from '@/ui/useUndo';
+import { Moves } from '@/features/plan/Moves';
+import { ProofMark, Problems } from '@/features/plan/Problems';
+import { Words } from '@/features/plan/Words';
 
 export default function Plan() {
     const { readings } = usePage<PlanProps>().props;
@@ -378,108 +379,5 @@ function Body({ call, onCall }: { call: string; onCall: (call: string) => void }
             )}
             {undo.bar}
         </div>
-    );
-}
-
-function ProofMark({ proof }: { proof: CallProof | undefined }) {
-    if (!proof) return null;
-    return (
-        <span style={{ color: proof.proved ? 'var(--verd)' : 'var(--fault)' }} title={proof.problems.join(' ')}>
-            <Glyph name={proof.proved ? 'pass' : 'fault'} size={13} />
-            <span className="vh">{proof.proved ? 'proved' : 'fails'}</span>
-        </span>
-    );
-}
-
-function Words({
-    row,
-    move,
-    x,
-    y,
-    width,
-}: {
-    row: BoardRow;
-    move: MoveRow | undefined;
-    x: number;
-    y: number;
-    width: number;
-}) {
-    if (width < 90) return null;
-    const verb = row.lands === null ? 'Cap' : row.moved ? 'Moves' : 'Stays';
-    const most = Math.floor(width / 6.1);
-    const why = move?.why ?? '';
-    return (
-        <g>
-            <text className={`c-verb ${row.moved && row.lands ? 'f-copper' : 'f-muted'}`} x={x} y={y - 2}>
-                {verb}
-                {row.evidence.proof || row.lands === null ? '' : ', prove it'}
-            </text>
-            <text className="c-note" x={x} y={y + 13}>
-                {why.length > most ? `${why.slice(0, most - 1)}…` : why}
-            </text>
-        </g>
-    );
-}
-
-/** Why a call is not proved, from the simulation. */
-function Problems({ proofs }: { proofs: CallProof[] }) {
-    const failing = proofs.filter((proof) => !proof.proved);
-    if (failing.length === 0) return null;
-    return (
-        <ul className="mb-3 grid gap-1.5">
-            {failing.map((proof) => (
-                <li key={proof.call} className="text-small">
-                    <State glyph="fault" tone="fault">
-                        {proof.label} is not proved
-                    </State>{' '}
-                    {proof.problems.join(' ')}
-                </li>
-            ))}
-        </ul>
-    );
-}
-
-/** The landing list: with the power off and proved dead, each move ticked as it is done. */
-function Moves({ moves, closed }: { moves: MoveRow[]; closed: boolean }) {
-    const { job, power } = usePage<PlanProps>().props;
-    const ask = useAskPower();
-    const { record, answer } = useRecord(job.id);
-    const problem = answer ? said(answer) : '';
-    const tick = async (move: MoveRow, done: boolean) => {
-        await record('moves', { move: move.key, done });
-    };
-    return (
-        <section id="moves" className="border-t-2 border-ink bg-panel px-5 pb-5 pt-3" aria-label="Moves">
-            <div className="flex flex-wrap items-center justify-between gap-3">
-                <h2 className="h-sec">Moves, in this order</h2>
-                {!closed &&
-                    (power.state === 'isolated' ? (
-                        <State glyph="iso" tone="iso">
-                            isolated, proved dead
-                        </State>
-                    ) : (
-                        <button className="btn btn--small" onClick={() => ask('isolated')}>
-                            <Glyph name="iso" /> Isolate first
-                        </button>
-                    ))}
-            </div>
-            <Bad>{problem}</Bad>
-            <ul className="mt-1">
-                {moves.map((move) => (
-                    <li key={move.key} className="flex min-h-12 items-center gap-3 border-t border-hair">
-                        <Tick
-                            checked={move.done}
-                            label={move.text}
-                            disabled={closed}
-                            onChange={(done) => void tick(move, done)}
-                        />
-                        <span className={move.done ? 'text-muted' : ''}>
-                            <b className="font-semibold">{move.text}</b>{' '}
-                            <span className="text-small text-muted">{move.why}</span>
-                        </span>
-                    </li>
-                ))}
-            </ul>
-        </section>
     );
 }

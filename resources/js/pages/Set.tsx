@@ -1,16 +1,13 @@
-import { clsx } from 'clsx';
 import { Link, router, usePage } from '@inertiajs/react';
 import { useState } from 'react';
 import { CallTable } from '@/features/call-table/CallTable';
 import { MeterDock } from '@/features/meter-dock/MeterDock';
-import { said } from '@/lib/api';
-import { useRecord } from '@/lib/once';
-import { clock } from '@/lib/format';
 import { Shell } from '@/shell/Shell';
-import type { SetProps, SettingRow } from '@/types';
+import type { SetProps } from '@/types';
 import { Glyph } from '@/ui/Glyph';
-import { Bad, Findings } from '@/ui/State';
-import { Tick } from '@/ui/Tick';
+import { Findings } from '@/ui/State';
+import { Setting } from '@/features/set/Setting';
+import { FromSister } from '@/features/set/FromSister';
 
 export default function SetPage() {
     const { job, thermostat, settings: every, sisters, history, table, findings, readings } = usePage<SetProps>().props;
@@ -123,153 +120,5 @@ export default function SetPage() {
                 </section>
             </div>
         </Shell>
-    );
-}
-
-function Setting({
-    setting,
-    last,
-    selected,
-    closed,
-    onSelect,
-}: {
-    setting: SettingRow;
-    last: SetProps['history'][number] | null;
-    selected: boolean;
-    closed: boolean;
-    onSelect: () => void;
-}) {
-    const { job } = usePage<SetProps>().props;
-    const { record, answer } = useRecord(job.id);
-    const problem = answer ? said(answer) : '';
-    const enter = async (value: string) => {
-        onSelect();
-        await record('settings', { key: setting.key, value });
-    };
-    const wrong =
-        setting.entered !== null &&
-        setting.entered !== setting.value &&
-        !setting.open.some((answer) => answer.value === setting.entered);
-    return (
-        <div
-            className={clsx(
-                'border-b border-hair px-5 py-2',
-                selected && 'bg-panel shadow-[inset_5px_0_0_var(--copper)]',
-                wrong && 'bg-fault-wash',
-            )}
-            data-setting={setting.key}
-        >
-            <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)_44px_44px] items-center gap-x-3">
-                <button className="min-h-11 text-left" onClick={onSelect}>
-                    <b className="block font-lab text-lead font-semibold leading-5">{setting.label}</b>
-                </button>
-                <div className="min-w-0">
-                    <b className="block font-lab text-head font-semibold leading-5">{setting.valueLabel}</b>
-                    <span className="block text-note text-muted">
-                        {setting.menuLabel}: {setting.menuValue}
-                    </span>
-                </div>
-                <span
-                    className="mono text-note text-muted"
-                    title={
-                        last ? `${last.old === null ? '' : `was ${last.old}; `}${last.by}: ${last.reason}` : undefined
-                    }
-                >
-                    {last ? clock(last.at) : 'open'}
-                    {last?.simulated && <span className="block">simulated</span>}
-                </span>
-                <Tick
-                    checked={setting.entered === setting.value}
-                    disabled={closed}
-                    label={`${setting.label} entered as ${setting.valueLabel}`}
-                    onChange={() => void enter(setting.value)}
-                />
-            </div>
-            <p className="text-small text-muted">{setting.reason}</p>
-            {setting.open.length > 0 && (
-                <div
-                    role="group"
-                    aria-label={`${setting.label}: two answers`}
-                    className="mt-1 border-l-[6px] border-caution bg-caution-wash px-3 py-1.5 text-small"
-                >
-                    <b className="font-semibold">
-                        {setting.entered === null
-                            ? 'Open: the house gives two answers.'
-                            : 'Decided; both answers stay on the record.'}
-                    </b>
-                    <ul>
-                        {setting.open.map((answer) => (
-                            <li key={answer.value} className="flex flex-wrap items-center gap-x-3">
-                                <span>
-                                    {answer.label}: {answer.source}
-                                </span>
-                                {!closed && setting.entered !== answer.value && (
-                                    <button className="link" onClick={() => void enter(answer.value)}>
-                                        Entered so
-                                    </button>
-                                )}
-                            </li>
-                        ))}
-                    </ul>
-                </div>
-            )}
-            {selected && !closed && (
-                <div
-                    className="mt-1 flex flex-wrap items-center gap-1"
-                    role="group"
-                    aria-label={`${setting.label}, as it stands in the thermostat`}
-                >
-                    <span className="lab mr-2">It is set to</span>
-                    {setting.choices.map((choice) => (
-                        <button
-                            key={choice.value}
-                            aria-pressed={setting.entered === choice.value}
-                            title={choice.effects.join('; ') || undefined}
-                            className={clsx(
-                                'min-h-11 px-3 font-lab text-body font-semibold text-muted aria-pressed:bg-ink',
-                                'aria-pressed:text-bone',
-                            )}
-                            onClick={() => void enter(choice.value)}
-                        >
-                            {choice.menu}
-                        </button>
-                    ))}
-                </div>
-            )}
-            <Bad>{problem}</Bad>
-        </div>
-    );
-}
-
-/** What a sister system was set to, entered here in one go where this house derives the same. */
-function FromSister({ sister, settings }: { sister: SetProps['sisters'][number]; settings: SettingRow[] }) {
-    const { job } = usePage<SetProps>().props;
-    const { record, answer } = useRecord(job.id);
-    const same = settings.filter(
-        (setting) =>
-            setting.entered === null && setting.open.length === 0 && sister.values[setting.key] === setting.value,
-    );
-    const other = settings.filter(
-        (setting) => sister.values[setting.key] !== undefined && sister.values[setting.key] !== setting.value,
-    );
-    if (same.length === 0 && other.length === 0) return null;
-    const copy = async () => {
-        for (const setting of same)
-            await record('settings', { key: setting.key, value: setting.value, note: `As on ${sister.label}.` });
-    };
-    const named = other.map((setting) => setting.label.toLowerCase()).join(', ');
-    return (
-        <div className="flex flex-wrap items-center gap-x-4 border-b border-hair bg-panel px-5 py-1 text-small">
-            <span className="min-w-0 flex-1">
-                {sister.label} has this thermostat too.
-                {other.length > 0 && ` Set otherwise there: ${named}; this house decides.`}
-            </span>
-            {same.length > 0 && (
-                <button className="link" onClick={() => void copy()}>
-                    Entered as there: {same.length}
-                </button>
-            )}
-            <Bad>{answer ? said(answer) : null}</Bad>
-        </div>
     );
 }

@@ -5,7 +5,6 @@ import { InPlace } from '@/features/survey/InPlace';
 import { Ledger } from '@/features/survey/Ledger';
 import { PasteLines } from '@/features/survey/PasteLines';
 import { Photos } from '@/features/survey/Photos';
-import { Questions } from '@/features/survey/Questions';
 import { Record } from '@/features/survey/Record';
 import { Screening } from '@/features/survey/Screening';
 import { Suggestions } from '@/features/survey/Suggestions';
@@ -14,10 +13,12 @@ import { MeterDock } from '@/features/meter-dock/MeterDock';
 import { said } from '@/lib/api';
 import { useEdits } from '@/lib/edits';
 import { Shell } from '@/shell/Shell';
-import type { CableView, SurveyProps } from '@/types';
+import type { SurveyProps } from '@/types';
 import { Glyph } from '@/ui/Glyph';
 import { Bad } from '@/ui/State';
 import { useUndo } from '@/ui/useUndo';
+import { Equipment } from '@/features/survey/Equipment';
+import { Parts } from '@/features/survey/Parts';
 
 export default function Survey() {
     const page = usePage<SurveyProps>().props;
@@ -30,6 +31,9 @@ export default function Survey() {
     const cable = cables.find((candidate) => candidate.id === cableId) ?? cables[0];
     const closed = job.handedOverAt !== null;
     const open = needs.filter((need) => !need.done).length;
+    // What belongs to a field stands at it.
+    const problem =
+        edits.problem?.kind === 'invalid' ? edits.problem.errors.survey : edits.problem && said(edits.problem);
     const done = useCallback(() => setChanging(null), []);
 
     const finish = async () => {
@@ -61,22 +65,7 @@ export default function Survey() {
                     </button>
                 )}
             </div>
-            <nav
-                aria-label="Parts of the survey"
-                className="flex flex-none gap-1.5 overflow-x-auto px-4 pb-2 md:hidden"
-            >
-                {[
-                    ['conductors', 'Conductors'],
-                    ['equipment', 'Equipment'],
-                    ['readings', 'Readings'],
-                    ['photos', 'Photographs'],
-                    ['screening', 'Screening'],
-                ].map(([id, word]) => (
-                    <a key={id} href={`#${id}`} className="chip">
-                        {word}
-                    </a>
-                ))}
-            </nav>
+            <Parts />
             {cable && !closed && (
                 <EntryLine
                     key={changing ? `change-${changing.number}` : 'new'}
@@ -92,14 +81,9 @@ export default function Survey() {
                     onDone={done}
                 />
             )}
-            {edits.problem && edits.problem.kind !== 'invalid' && (
+            {problem && (
                 <div className="px-5 py-2">
-                    <Bad>{said(edits.problem)}</Bad>
-                </div>
-            )}
-            {edits.problem?.kind === 'invalid' && edits.problem.errors.survey && (
-                <div className="px-5 py-2">
-                    <Bad>{edits.problem.errors.survey}</Bad>
+                    <Bad>{problem}</Bad>
                 </div>
             )}
             <div className="grid flex-1 content-start lg:grid-cols-[minmax(0,1fr)_264px]">
@@ -139,21 +123,7 @@ export default function Survey() {
                         edits={edits}
                         closed={closed}
                     />
-                    <section id="equipment" className="p-4" aria-label="Equipment">
-                        <h2 className="h-sec">Equipment</h2>
-                        <p className="text-small text-muted">{job.equipmentTitle}</p>
-                        {cable && (
-                            <Length
-                                key={cable.id}
-                                cable={cable}
-                                closed={closed}
-                                onKeep={(feet) =>
-                                    edits.send('set-cable', { cable: cable.id, gauge: cable.gauge, feet })
-                                }
-                            />
-                        )}
-                        <Questions questions={questions} edits={edits} closed={closed} />
-                    </section>
+                    <Equipment cable={cable} edits={edits} closed={closed} />
                 </div>
             </div>
             <Screening findings={findings} overrides={page.overrides} edits={edits} closed={closed} />
@@ -170,51 +140,5 @@ export default function Survey() {
             )}
             {undo.bar}
         </Shell>
-    );
-}
-
-/** How long the cable is, one way: it decides the drop and what a short can draw. */
-function Length({
-    cable,
-    closed,
-    onKeep,
-}: {
-    cable: CableView;
-    closed: boolean;
-    onKeep: (feet: number | string) => Promise<Parameters<typeof said>[0]>;
-}) {
-    const [typed, setTyped] = useState<string | null>(null);
-    const [bad, setBad] = useState('');
-    const keep = async () => {
-        if (typed === null || typed === String(cable.feet)) return setTyped(null);
-        const feet = Number(typed.replace(',', '.'));
-        const answer = await onKeep(Number.isFinite(feet) && typed.trim() !== '' ? feet : typed);
-        setBad(answer.kind === 'ok' ? '' : said(answer));
-        if (answer.kind === 'ok') setTyped(null);
-    };
-    const word = cable.from === 'wall' ? 'Wall cable' : 'Outdoor cable';
-    return (
-        <>
-            <label className="flex min-h-11 items-center justify-between gap-3 border-b border-hair">
-                <span className="text-small">
-                    {word}, {cable.gauge} AWG
-                </span>
-                <span className="flex items-center gap-1.5">
-                    <input
-                        className="h-11 w-16 bg-transparent text-right text-head font-medium"
-                        style={{ borderBottom: `2px solid var(${bad ? '--fault' : '--rule'})` }}
-                        inputMode="decimal"
-                        autoComplete="off"
-                        disabled={closed}
-                        value={typed ?? cable.feet}
-                        onChange={(event) => setTyped(event.target.value)}
-                        onBlur={() => void keep()}
-                        onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
-                    />
-                    <span className="text-muted">ft</span>
-                </span>
-            </label>
-            <Bad>{bad}</Bad>
-        </>
     );
 }

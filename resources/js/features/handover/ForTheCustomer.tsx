@@ -1,0 +1,17 @@
+import { usePage } from '@inertiajs/react';
+import type { HandoverProps } from '@/types';
+
+/** A page of its own on paper. */
+export function ForTheCustomer() {
+    const { customer } = usePage<HandoverProps>().props;
+    if (!customer) return null;
+    return (
+        <section
+            aria-label="For the customer"
+            className="mt-5 break-inside-avoid border-t-2 border-ink pt-2 print:break-before-page"
+        >
+            <h3 className="h-sec mb-1">For the customer</h3>
+            <p className="max-w-[68ch] text-lead leading-[23px]">{customer}</p>
+        </section>
+    );
+}

@@ -1,0 +1,61 @@
+import { usePage } from '@inertiajs/react';
+import { useState } from 'react';
+import { post, said } from '@/lib/api';
+import { reload } from '@/lib/reload';
+import type { HandoverProps } from '@/types';
+import { Dialog } from '@/ui/Dialog';
+import { Bad } from '@/ui/State';
+import { Tick } from '@/ui/Tick';
+
+/** Asks once more before the job becomes a record, and for the signatures that are missing. */
+export function HandOverDialog({ open, onClose }: { open: boolean; onClose: () => void }) {
+    const { job, unsigned } = usePage<HandoverProps>().props;
+    const [problem, setProblem] = useState('');
+    const [without, setWithout] = useState(false);
+    const close = async () => {
+        const answer = await post(`/jobs/${job.id}/handover`, { unsigned: without });
+        setProblem(said(answer));
+        if (answer.kind === 'ok') {
+            onClose();
+            await reload();
+        }
+    };
+
+    return (
+        <Dialog open={open} onClose={onClose} title="Hand this job over?">
+            <p className="mt-2">
+                Covers and door on, the thermostat in the mode the customer wants, batteries and filter explained. After
+                this the job is a record.
+            </p>
+            {unsigned.length > 0 && (
+                <div
+                    role="group"
+                    aria-label="Signatures missing"
+                    className="mt-3 border-l-[6px] border-caution bg-caution-wash px-3 py-2 text-body"
+                >
+                    <p>
+                        Not signed yet by the {unsigned.join(' and the ')}. Ask for it: the fields are at the end of the
+                        record.
+                    </p>
+                    <div className="mt-1 flex items-center gap-2">
+                        <Tick
+                            checked={without}
+                            label="Hand over without: the record will say so"
+                            onChange={setWithout}
+                        />
+                        <span className="font-semibold">Hand over without: the record will say so</span>
+                    </div>
+                </div>
+            )}
+            <Bad>{problem}</Bad>
+            <div className="mt-5 flex justify-end gap-3">
+                <button className="btn" onClick={onClose}>
+                    Not yet
+                </button>
+                <button className="btn btn--go" onClick={() => void close()}>
+                    Hand over
+                </button>
+            </div>
+        </Dialog>
+    );
+}

@@ -1,0 +1,88 @@
+import { clsx } from 'clsx';
+import { usePage } from '@inertiajs/react';
+import type { HandoverProps } from '@/types';
+import { Swatch } from '@/ui/Tag';
+
+/** Where each conductor was and is, and the plan that it follows. */
+export function BeforeAndAfter() {
+    const { wiring, link, choice } = usePage<HandoverProps>().props;
+    return (
+        <section>
+            <h3 className="h-sec mb-1 mt-4">Before and after</h3>
+            <table className="text-body">
+                <thead>
+                    <tr className="lab border-b border-hair [&>th]:py-1">
+                        <th>Conductor</th>
+                        <th>Wall before</th>
+                        <th>Wall now</th>
+                        <th>Board</th>
+                        <th>Known by</th>
+                    </tr>
+                </thead>
+                <tbody>
+                    {wiring.map((row) => (
+                        <tr key={row.number} className="h-9 border-b border-hair">
+                            <td>
+                                <span className="flex items-center gap-2">
+                                    <b className="w-4 font-lab">{row.number}</b>
+                                    <Swatch colour={row.colour} stripe={row.stripe} width={44} /> {row.colour}
+                                </span>
+                            </td>
+                            <td>{row.before}</td>
+                            <td className="font-semibold">{row.after}</td>
+                            <td>{row.board}</td>
+                            <td className="text-small text-muted">{row.evidence}</td>
+                        </tr>
+                    ))}
+                </tbody>
+            </table>
+            {wiring.length === 0 && <p className="text-muted">No plan yet.</p>}
+            {link && <p className="mt-1.5 text-small">{link}.</p>}
+            {choice && (
+                <p className="mt-1 text-small">
+                    Plan: {choice.title}
+                    {choice.edited && ', changed by hand since'}
+                    {choice.note !== '' && `. Reason: ${choice.note}`}
+                </p>
+            )}
+        </section>
+    );
+}
+
+/** What the house has, and what was entered. */
+export function EquipmentAndSettings() {
+    const { facts, thermostat, settings } = usePage<HandoverProps>().props;
+    return (
+        <section>
+            <h3 className="h-sec mb-1 mt-4">Equipment and thermostat</h3>
+            <dl className="text-body">
+                {[...facts, { label: 'Thermostat', value: thermostat ?? 'not chosen' }].map((fact) => (
+                    <div
+                        key={fact.label}
+                        className="flex min-h-9 items-center justify-between gap-4 border-b border-hair"
+                    >
+                        <dt className="text-muted">{fact.label}</dt>
+                        <dd className="text-right">{fact.value}</dd>
+                    </div>
+                ))}
+            </dl>
+            <h3 className="h-sec mb-1 mt-4">Settings</h3>
+            <dl className="text-body">
+                {settings.map((setting) => (
+                    <div key={setting.label} className="grid grid-cols-[1fr_auto] gap-x-4 border-b border-hair py-1.5">
+                        <dt>{setting.label}</dt>
+                        <dd
+                            className={clsx(
+                                'font-semibold',
+                                setting.value !== null && !setting.asDerived && 'text-fault-ink',
+                            )}
+                        >
+                            {setting.value ?? 'not entered'}
+                        </dd>
+                        <dd className="col-span-2 text-note text-muted">{setting.reason}</dd>
+                    </div>
+                ))}
+            </dl>
+        </section>
+    );
+}

@@ -1,0 +1,53 @@
+import { usePage } from '@inertiajs/react';
+import { said } from '@/lib/api';
+import { useRecord } from '@/lib/once';
+import { useAskPower } from '@/shell/Shell';
+import type { MoveRow, PlanProps } from '@/types';
+import { Glyph } from '@/ui/Glyph';
+import { Bad, State } from '@/ui/State';
+import { Tick } from '@/ui/Tick';
+
+/** The landing list: with the power off and proved dead, each move ticked as it is done. */
+export function Moves({ moves, closed }: { moves: MoveRow[]; closed: boolean }) {
+    const { job, power } = usePage<PlanProps>().props;
+    const ask = useAskPower();
+    const { record, answer } = useRecord(job.id);
+    const problem = answer ? said(answer) : '';
+    const tick = async (move: MoveRow, done: boolean) => {
+        await record('moves', { move: move.key, done });
+    };
+    return (
+        <section id="moves" className="border-t-2 border-ink bg-panel px-5 pb-5 pt-3" aria-label="Moves">
+            <div className="flex flex-wrap items-center justify-between gap-3">
+                <h2 className="h-sec">Moves, in this order</h2>
+                {!closed &&
+                    (power.state === 'isolated' ? (
+                        <State glyph="iso" tone="iso">
+                            isolated, proved dead
+                        </State>
+                    ) : (
+                        <button className="btn btn--small" onClick={() => ask('isolated')}>
+                            <Glyph name="iso" /> Isolate first
+                        </button>
+                    ))}
+            </div>
+            <Bad>{problem}</Bad>
+            <ul className="mt-1">
+                {moves.map((move) => (
+                    <li key={move.key} className="flex min-h-12 items-center gap-3 border-t border-hair">
+                        <Tick
+                            checked={move.done}
+                            label={move.text}
+                            disabled={closed}
+                            onChange={(done) => void tick(move, done)}
+                        />
+                        <span className={move.done ? 'text-muted' : ''}>
+                            <b className="font-semibold">{move.text}</b>{' '}
+                            <span className="text-small text-muted">{move.why}</span>
+                        </span>
+                    </li>
+                ))}
+            </ul>
+        </section>
+    );
+}

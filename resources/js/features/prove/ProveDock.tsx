@@ -1,0 +1,33 @@
+import { MeterDock } from '@/features/meter-dock/MeterDock';
+import { useProbes } from '@/shell/Shell';
+import type { ProveProps, StepView } from '@/types';
+
+/** The dock of the step; after a reading that is as expected the probes go on to the next open pair. */
+export function Dock({
+    step,
+    call,
+    readings,
+}: {
+    step: StepView | undefined;
+    call: string | null;
+    readings: ProveProps['readings'];
+}) {
+    const probes = useProbes();
+    return (
+        <MeterDock
+            stage="prove"
+            step={step?.key ?? null}
+            call={call}
+            since={step?.startedAt ?? null}
+            readings={readings}
+            onRecorded={(reading) => {
+                if (reading.outcome !== 'pass' || !step) return;
+                const next = step.probes.find(
+                    (probe) => probe.reading?.outcome !== 'pass' && !(probe.a === reading.a && probe.b === reading.b),
+                );
+                if (next && step.probes.some((probe) => probe.a === reading.a && probe.b === reading.b))
+                    probes.set(next.a, next.b);
+            }}
+        />
+    );
+}

@@ -1,0 +1,225 @@
+import { router, usePage } from '@inertiajs/react';
+import { useEffect, useState } from 'react';
+import { CannotTell } from '@/features/prove/CannotTell';
+import { Levels } from '@/features/prove/Levels';
+import { Loads } from '@/features/prove/Loads';
+import { Measured } from '@/features/prove/Measured';
+import { Measurements, Reasons } from '@/features/prove/Measurements';
+import { Practice } from '@/features/prove/Practice';
+import { ProbeLines } from '@/features/prove/ProbeLines';
+import { StepCells } from '@/features/prove/StepCells';
+import { CallStrip, MethodSwitch } from '@/features/prove/StepStrip';
+import { geometry } from '@/features/strand-board/geometry';
+import { StrandBoard } from '@/features/strand-board/StrandBoard';
+import { countdown } from '@/lib/format';
+import { useSecondsLeft, useWidth } from '@/lib/hooks';
+import { meterUsed } from '@/lib/keys';
+import { useAwake, useEndSignal } from '@/lib/device';
+import { useProbes } from '@/shell/Shell';
+import type { BoardState, ProveProps, StepView } from '@/types';
+import { Glyph } from '@/ui/Glyph';
+import { State } from '@/ui/State';
+import { Way } from '@/features/prove/Way';
+import { preferred } from './school';
+
+export function StepBody({
+    step,
+    onStep,
+    check,
+    onCheck,
+}: {
+    step: StepView;
+    onStep: (key: string) => void;
+    check: string | null;
+    onCheck: (call: string) => void;
+}) {
+    const { job, calls, steps, routes, board, resting, power, restore, now, noContinuity, noWallJumper } =
+        usePage<ProveProps>().props;
+    const left = useSecondsLeft(step.running ? step.readyAt : null, now);
+    const probes = useProbes();
+    const [measure, width] = useWidth(808);
+    const closed = job.handedOverAt !== null;
+    const live = step.running && !step.staysDead && power.state === 'live';
+    const dead = { ...resting, energised: [] };
+    // A job that is closed shows the step as it was proved.
+    const shown =
+        live && left > 0 ? waits(step, left) : live || closed ? step.board : power.state === 'live' ? resting : dead;
+    const wanted = calls.filter((call) => !call.optional);
+    const proved = wanted.filter((call) => call.proved).length;
+    const through = wanted.every((call) => call.proved || call.waived !== null);
+    useAwake(step.running);
+    // While a step runs a figure typed anywhere is a reading.
+    useEffect(() => {
+        if (step.running) meterUsed();
+    }, [step.key, step.running]);
+    useEndSignal(step.running && step.readyAt !== null, left);
+    const phone = width < 700;
+    const [school, setSchool] = useState(preferred);
+    const route = routes[school];
+    const order = route?.order ?? [];
+    const next = steps.find((candidate) => candidate.key === route?.keys.find((key) => key !== step.key));
+    const mine = steps
+        .filter((candidate) => candidate.call === step.call)
+        .sort((a, b) => order.indexOf(a.method) - order.indexOf(b.method));
+    const choose = (key: string) => {
+        const next = steps.find((candidate) => candidate.key === key);
+        const probe = next?.probes.find((candidate) => !candidate.reading) ?? next?.probes[0];
+        if (probe) {
+            probes.setMode(probe.mode);
+            probes.set(probe.a, probe.b);
+        }
+        onStep(key);
+    };
+    const way = (
+        <Way
+            routes={routes}
+            school={school}
+            onSchool={(next) => {
+                localStorage.setItem('school', next);
+                setSchool(next);
+            }}
+        />
+    );
+    const last = geometry('prove', width).wallTag;
+
+    return (
+        <div ref={measure} className="flex flex-1 flex-col">
+            <div className="head">
+                <div>
+                    <h1 className="h-step">Prove {step.callLabel}</h1>
+                    <p>
+                        {proved} of {wanted.length} calls proved. {step.shows}
+                    </p>
+                </div>
+                {!closed && through && (
+                    <button className="btn btn--go" onClick={() => router.visit(`/jobs/${job.id}/handover`)}>
+                        Go to Handover <Glyph name="go" />
+                    </button>
+                )}
+                {step.state === 'passed' && (
+                    <State glyph="pass" tone="verd">
+                        {step.method === 'voltage'
+                            ? 'Call proved'
+                            : step.method === 'continuity'
+                              ? 'Thermostat proved'
+                              : step.method === 'pre-check'
+                                ? 'Ready for power'
+                                : 'Equipment proved'}
+                    </State>
+                )}
+                {!closed && !step.running && next && (step.state === 'passed' || step.state === 'failed') && (
+                    <button
+                        className={`btn ${step.state === 'passed' && !through ? 'btn--go' : ''}`}
+                        onClick={() => choose(next.key)}
+                    >
+                        Next: {next.callLabel}, {next.methodLabel.toLowerCase()} <Glyph name="go" />
+                    </button>
+                )}
+            </div>
+            <CallStrip
+                calls={calls}
+                current={step.call}
+                onCall={(call) =>
+                    choose(
+                        (
+                            steps.find((candidate) => candidate.call === call && candidate.state !== 'passed') ??
+                            steps.find((candidate) => candidate.call === call)
+                        )?.key ?? step.key,
+                    )
+                }
+            />
+            <div className="flex flex-wrap items-center justify-between gap-3 border-b border-hair px-1.5">
+                <MethodSwitch
+                    steps={mine}
+                    current={step.key}
+                    onStep={choose}
+                    missing={
+                        step.call === 'idle' || step.call === 'defrost'
+                            ? []
+                            : [
+                                  ...(noWallJumper[step.call]
+                                      ? [{ word: 'By jumper', why: noWallJumper[step.call] ?? '' }]
+                                      : []),
+                                  ...(noContinuity ? [{ word: 'By continuity', why: noContinuity }] : []),
+                              ]
+                    }
+                />
+                {restore.length > 0 && (
+                    <span className="px-3">
+                        <State glyph="caution" tone="caution">
+                            To put back: {restore.join('; ')}
+                        </State>
+                    </span>
+                )}
+            </div>
+            {!closed && !phone && way}
+            <StepCells key={step.key} step={step} closed={closed} onStep={choose} />
+            {!closed && (
+                <CannotTell
+                    key={`tell-${step.key}`}
+                    jobId={job.id}
+                    version={job.version}
+                    step={step.key}
+                    onStep={choose}
+                />
+            )}
+            <div className="bg-panel">
+                <StrandBoard
+                    variant={phone ? 'phone' : 'prove'}
+                    board={board}
+                    state={shown}
+                    jumpers={step.running || closed ? step.jumpers : []}
+                    lifted={step.running || closed ? step.lifted : []}
+                    heads={
+                        phone
+                            ? []
+                            : [
+                                  { x: last, text: 'Wall' },
+                                  { x: last + 98, text: 'Probe' },
+                                  { x: width - 110, text: 'Expected', end: true },
+                                  { x: width - 44, text: 'Actual', end: true },
+                              ]
+                    }
+                    words={(row, place) =>
+                        phone ? null : (
+                            <ProbeLines
+                                step={step}
+                                points={[`wall.${row.lands}`, `indoor.${row.board}`]}
+                                y={place.y}
+                                right={width}
+                                left={last + 128}
+                            />
+                        )
+                    }
+                    outdoorWords={(row, place) => (
+                        <ProbeLines
+                            step={step}
+                            points={[`outdoor.${row.outdoor}`]}
+                            y={place.y}
+                            right={width}
+                            left={last + 128}
+                        />
+                    )}
+                    label={`Strand board, ${step.callLabel} ${step.methodLabel}, ${live ? 'live' : 'not running'}`}
+                />
+            </div>
+            {phone && <Measurements step={step} />}
+            <Reasons step={step} />
+            <Levels calls={calls} steps={steps} closed={closed} />
+            {!closed && phone && way}
+            <Loads call={check} onCall={onCheck} />
+            <Measured closed={closed} />
+            <Practice />
+        </div>
+    );
+}
+
+/** While a delay runs: what it holds back waits, with the time. */
+export function waits(step: StepView, left: number): BoardState {
+    const loads = { ...step.waitingBoard.loads };
+    for (const [id, load] of Object.entries(step.board.loads)) {
+        if (load.state === 'in' && loads[id]?.state !== 'in')
+            loads[id] = { state: 'waiting', label: `waits ${countdown(left)}` };
+    }
+    return { ...step.waitingBoard, loads };
+}
