@@ -9,6 +9,7 @@ use App\Models\Job;
 use App\Models\JobRevision;
 use App\Models\User;
 use App\Records\Append;
+use App\Web\JsonResponse;
 use App\Words\Words;
 use Illuminate\Support\Facades\DB;
 use Unionbit\Core\Words\Message;
@@ -47,6 +48,20 @@ final class EditDocument
 
             return $job;
         });
+    }
+
+    /** The edit that a request asks for, and the version that it made. */
+    public function answer(EditRequest $request): JsonResponse
+    {
+        $job = $this(
+            $request->job(),
+            $request->crewMember(),
+            $request->id(),
+            $request->integer('version'),
+            $request->edit(),
+        );
+
+        return new JsonResponse(['version' => $job->version]);
     }
 
     public static function revise(Job $job, User $user, string $id, Message $what): void

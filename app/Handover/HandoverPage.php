@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Handover;
 
+use App\House\ConductorView;
 use App\House\House;
 use App\Models\Job;
 use App\Models\Record\Measurement;
@@ -200,8 +201,7 @@ final class HandoverPage
         return array_map(
             static fn (PlannedConductor $p): array => [
                 'number' => $p->conductor->number,
-                'colour' => $p->conductor->colour->value,
-                'stripe' => $p->conductor->stripe?->value,
+                ...ConductorView::insulation($p->conductor->colour, $p->conductor->stripe),
                 'before' => $p->conductor->near->label(),
                 'after' => $p->wall->label(),
                 'board' => $p->board->label(),

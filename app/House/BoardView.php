@@ -145,8 +145,7 @@ final readonly class BoardView
         return [
             'id' => 'A'.$conductor->number,
             'number' => $conductor->number,
-            'colour' => $conductor->colour->value,
-            'stripe' => $conductor->stripe?->value,
+            ...ConductorView::insulation($conductor->colour, $conductor->stripe),
             'evidence' => ConductorView::evidence($conductor->evidence),
             'was' => $conductor->near->terminal,
             'wasState' => $conductor->near->state->value,
@@ -166,8 +165,7 @@ final readonly class BoardView
         return [
             'id' => 'B'.$conductor->number,
             'number' => $conductor->number,
-            'colour' => $conductor->colour->value,
-            'stripe' => $conductor->stripe?->value,
+            ...ConductorView::insulation($conductor->colour, $conductor->stripe),
             'board' => $conductor->near->terminal,
             'outdoor' => $conductor->far->terminal,
             'load' => $conductor->far->terminal === null

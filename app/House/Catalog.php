@@ -32,7 +32,9 @@ final class Catalog
     public function profile(string $id): Profile
     {
         return $this->profiles[$id] ??= ProfileReader::read(
-            str_starts_with($id, 'own-') ? $this->own($id) : $this->json("thermostats/{$id}.json"),
+            in_array($id, $this->ids('thermostats'), true)
+                ? $this->json("thermostats/{$id}.json")
+                : $this->own($id),
         );
     }
 

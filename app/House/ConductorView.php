@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\House;
 
+use Unionbit\Core\Terminal\Colour;
 use Unionbit\Core\Wiring\Cable;
 use Unionbit\Core\Wiring\Condition;
 use Unionbit\Core\Wiring\Conductor;
@@ -36,13 +37,27 @@ final class ConductorView
         return ['value' => $evidence->value, 'label' => $evidence->label(), 'proof' => $evidence->isProof()];
     }
 
+    /**
+     * The insulation: keys for the ink, and the words for them.
+     *
+     * @return array{colour: ?string, stripe: ?string, colourWord: ?Message, stripeWord: ?Message}
+     */
+    public static function insulation(?Colour $colour, ?Colour $stripe): array
+    {
+        return [
+            'colour' => $colour?->value,
+            'stripe' => $stripe?->value,
+            'colourWord' => $colour === null ? null : Message::term($colour),
+            'stripeWord' => $stripe === null ? null : Message::term($stripe),
+        ];
+    }
+
     /** @return array<string, mixed> */
     private static function conductor(Conductor $conductor): array
     {
         return [
             'number' => $conductor->number,
-            'colour' => $conductor->colour->value,
-            'stripe' => $conductor->stripe?->value,
+            ...self::insulation($conductor->colour, $conductor->stripe),
             'near' => $conductor->near->toArray(),
             'far' => $conductor->far->toArray(),
             'evidence' => self::evidence($conductor->evidence),

@@ -85,15 +85,7 @@ final class JobsController extends Controller
 
     public function details(JobDetailsRequest $request, EditDocument $edit): JsonResponse
     {
-        $job = $edit(
-            $request->job(),
-            $request->crewMember(),
-            $request->id(),
-            $request->integer('version'),
-            $request->edit(),
-        );
-
-        return new JsonResponse(['version' => $job->version]);
+        return $edit->answer($request);
     }
 
     /**

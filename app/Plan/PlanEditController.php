@@ -13,14 +13,6 @@ final class PlanEditController extends Controller
 {
     public function __invoke(PlanEditRequest $request, EditDocument $edit): JsonResponse
     {
-        $job = $edit(
-            $request->job(),
-            $request->crewMember(),
-            $request->id(),
-            $request->integer('version'),
-            $request->edit(),
-        );
-
-        return new JsonResponse(['version' => $job->version]);
+        return $edit->answer($request);
     }
 }

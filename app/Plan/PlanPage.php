@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Plan;
 
 use App\House\BoardView;
+use App\House\Catalog;
 use App\House\FindingView;
 use App\House\House;
 use App\House\ProfileShelf;
@@ -37,6 +38,8 @@ final class PlanPage
         $house = House::of($job);
         $progress = Progress::of($job);
 
+        $shipped = app(Catalog::class)->ids('thermostats');
+
         return [
             ...JobFrame::props($job, $house->circuit(), $progress),
             'profiles' => array_map(
@@ -46,7 +49,7 @@ final class PlanPage
                     'power' => $p->power->label(),
                     'remote' => $p->remoteControl,
                     'screws' => array_map(static fn ($t): string => $t->printed, $p->terminals),
-                    'own' => str_starts_with($p->id, 'own-'),
+                    'own' => ! in_array($p->id, $shipped, true),
                 ],
                 app(ProfileShelf::class)->of($job->crew_id),
             ),

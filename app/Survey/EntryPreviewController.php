@@ -47,8 +47,7 @@ final class EntryPreviewController extends Controller
     {
         return [
             'number' => $entry->number,
-            'colour' => $entry->colour?->value,
-            'stripe' => $entry->stripe?->value,
+            ...ConductorView::insulation($entry->colour, $entry->stripe),
             'near' => $entry->near?->toArray(),
             'far' => $entry->far?->toArray(),
             'evidence' => ConductorView::evidence($entry->evidence),

@@ -13,14 +13,6 @@ final class SurveyEditController extends Controller
 {
     public function __invoke(SurveyEditRequest $request, EditDocument $edit): JsonResponse
     {
-        $job = $edit(
-            $request->job(),
-            $request->crewMember(),
-            $request->id(),
-            $request->integer('version'),
-            $request->edit(),
-        );
-
-        return new JsonResponse(['version' => $job->version]);
+        return $edit->answer($request);
     }
 }

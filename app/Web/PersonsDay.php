@@ -19,7 +19,8 @@ final class PersonsDay
     public static function of(Request $request): string
     {
         $zone = $request->cookies->get(self::COOKIE);
-        $known = is_string($zone) && in_array($zone, DateTimeZone::listIdentifiers(DateTimeZone::ALL_WITH_BC), true);
+        $known =
+            is_string($zone) && in_array($zone, DateTimeZone::listIdentifiers(DateTimeZone::ALL_WITH_BC), true);
 
         return Carbon::now($known ? $zone : 'UTC')->format('Y-m-d');
     }

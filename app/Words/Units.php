@@ -26,13 +26,13 @@ enum Units: string
             Unit::FahrenheitSteps => [$value / 1.8, 'K'],
             Unit::BtuPerHour => [0.000293071 * $value, 'kW'],
             Unit::Tons => [3.51685 * $value, 'kW'],
-            Unit::Cfm => [1.69901 * $value, 'm³/h'],
+            Unit::Cfm => [0.471947 * $value, 'L/s'],
             Unit::OhmsPerFoot => [$value / 0.3048, 'Ω/m'],
             default => [$value, $unit->value],
         };
     }
 
-    /** Decimals that a converted value needs beside those of the original: a metre is three feet. */
+    /** Decimals that a converted value needs beside those of the original: a meter is three feet. */
     public function moreDecimals(Unit $unit): int
     {
         return $this === self::Metric && in_array($unit, [Unit::BtuPerHour, Unit::Feet], true) ? 1 : 0;

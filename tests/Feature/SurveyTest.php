@@ -475,3 +475,16 @@ it('writes the conductor schedule and reads it back the same, whichever comma th
     editSurvey($job, 'read-schedule', ['csv' => $sent])->assertOk();
     expect(House::of($job->refresh())->installation->cables)->toEqual($before->cables);
 })->with([',', ';']);
+
+it('says gray on every page, and keeps the word of the file', function (): void {
+    $job = Job::factory()->create();
+    installer($job);
+    editSurvey($job, 'add-conductor', ['cable' => 'A', 'line' => 'gry/wht R>R !'])->assertOk();
+
+    expect(collect(surveyPage($job)['cables'][0]['conductors'])->last())->toMatchArray([
+        'colour' => 'grey',
+        'colourWord' => 'gray',
+        'stripe' => 'white',
+        'stripeWord' => 'white',
+    ]);
+});

@@ -19,9 +19,7 @@ final class DayView
      */
     public static function of(Crew $crew, string $date, string $today): array
     {
-        $jobs = array_values(
-            $crew->jobs()->whereDate('day', $date)->orderBy('starts_at')->get()->all(),
-        );
+        $jobs = array_values($crew->jobs()->whereDate('day', $date)->orderBy('starts_at')->get()->all());
         $people = array_values(
             $crew->users()->orderBy('id')->get()->map(static fn (User $u): string => $u->name)->all(),
         );
@@ -102,20 +100,16 @@ final class DayView
     {
         $load = [];
         foreach ($jobs as $job) {
-            foreach ($summaries[$job->id]->carry as $carry) {
-                $tool =
-                    in_array(
-                        $carry['item'],
-                        ['Meter with lead clips', 'Low-current clamp', 'Jumpers, bare wire'],
-                        true,
-                    ) || str_starts_with($carry['item'], 'Test breaker');
+            foreach ($summaries[$job->id]->toLoad as $carry) {
                 $have = $load[$carry['item']] ?? [
                     'count' => 0,
                     'item' => $carry['item'],
                     'for' => [],
                     'why' => $carry['why'],
                 ];
-                $have['count'] = $tool ? max($have['count'], $carry['count']) : $have['count'] + $carry['count'];
+                $have['count'] = $carry['shared']
+                    ? max($have['count'], $carry['count'])
+                    : $have['count'] + $carry['count'];
                 $have['for'][] = $job->site;
                 $load[$carry['item']] = $have;
             }

@@ -15,7 +15,6 @@ use Throwable;
 use Unionbit\Core\Terminal\TradeWords;
 use Unionbit\Core\Visit\Carry;
 use Unionbit\Core\Visit\SearchWords;
-use Unionbit\Core\Visit\Task;
 use Unionbit\Core\Wiring\Conductor;
 use Unionbit\Core\Words\Message;
 
@@ -35,7 +34,7 @@ final readonly class JobSummary
      * @param  int  $minutes  still to work
      * @param  int  $waits  minutes of them that are the equipment's
      * @param  ?string  $two  the first task that takes two people
-     * @param  list<array{count: int, item: string, why: string}>  $carry
+     * @param  list<array{count: int, item: string, why: string, shared: bool}>  $toLoad  before leaving
      * @param  Power  $power  the flag, as it was worked out
      */
     public function __construct(
@@ -48,7 +47,7 @@ final readonly class JobSummary
         public int $minutes,
         public int $waits,
         public ?string $two,
-        public array $carry,
+        public array $toLoad,
         public array $power,
     ) {
     }
@@ -61,6 +60,8 @@ final readonly class JobSummary
         $work = JobWork::of($job, $progress);
         $wall = $installation->wallCable();
         $conductors = $wall->conductors ?? [];
+
+        $two = $work->firstForTwo();
 
         return new self(
             title: $installation->archetype->title,
@@ -76,12 +77,13 @@ final readonly class JobSummary
             restore: Words::each($progress->restore()),
             minutes: $work->minutes(),
             waits: $work->waits(),
-            two: self::two($work->tasks),
-            carry: array_map(
+            two: $two === null ? null : Words::say($two->label),
+            toLoad: array_map(
                 static fn (array $c): array => [
                     'count' => $c['count'],
                     'item' => Words::say($c['item']),
                     'why' => Words::say($c['why']),
+                    'shared' => $c['shared'],
                 ],
                 Carry::of($installation, $house->plan),
             ),
@@ -96,7 +98,7 @@ final readonly class JobSummary
          * @var array{
          *     title: string, equipment: string, cable: string, strands: list<array{colour: string, landed: bool}>,
          *     tape: list<Segment>, restore: list<string>, minutes: int, waits: int, two: ?string,
-         *     carry: list<array{count: int, item: string, why: string}>, power: Power,
+         *     toLoad: list<array{count: int, item: string, why: string, shared: bool}>, power: Power,
          * } $fields
          */
         $fields = json_decode($json, true, flags: JSON_THROW_ON_ERROR);
@@ -156,21 +158,6 @@ final readonly class JobSummary
             Words::spoken($segment),
             array_flip(['key', 'name', 'state', 'word', 'n', 'done']),
         );
-    }
-
-    /**
-     * @param  list<Task>  $tasks
-     * @return ?string the first that takes two people
-     */
-    private static function two(array $tasks): ?string
-    {
-        foreach ($tasks as $task) {
-            if ($task->two) {
-                return Words::say($task->label);
-            }
-        }
-
-        return null;
     }
 
     /**

@@ -85,12 +85,6 @@ enum LoadKind: string
         };
     }
 
-    /** Readings through it depend on the meter. */
-    public function isElectronic(): bool
-    {
-        return ! $this->isCoil();
-    }
-
     /** @return array{float, float} ohms, from volt-amperes at 24 V and power factor */
     private static function fromVa(float $va, float $powerFactor): array
     {

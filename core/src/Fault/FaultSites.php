@@ -10,6 +10,7 @@ use Unionbit\Core\Circuit\Netlist\Netlist;
 use Unionbit\Core\Equipment\Load;
 use Unionbit\Core\Equipment\Transformer;
 use Unionbit\Core\Job\Installation;
+use Unionbit\Core\Wiring\Conductor;
 
 /** What of a house a fault can befall, by the catalogue's words for it. */
 final readonly class FaultSites
@@ -26,12 +27,7 @@ final readonly class FaultSites
             'door' => $this->installation->archetype->doorSwitch
                 ? array_slice($this->kind(ElementKind::Winding), 0, 1)
                 : [],
-            'outdoor-y' => $this->ids(
-                static fn (Element $e): bool => $e->kind === ElementKind::Joint &&
-                    str_starts_with($e->id, 'B') &&
-                    str_ends_with($e->id, '.far.joint') &&
-                    in_array($e->b, ['outdoor.Y', 'outdoor.Y1'], true),
-            ),
+            'outdoor-y' => $this->joints('far', ['outdoor.Y', 'outdoor.Y1']),
             'fuse' => array_map(
                 static fn (Transformer $t): string => "{$t->id}.fuse",
                 array_values(
@@ -43,25 +39,15 @@ final readonly class FaultSites
             ),
             'switch' => $this->kind(ElementKind::ThermostatSwitch),
             'link' => $this->ids(static fn (Element $e): bool => $e->id === 'plate.link'),
-            'tie' => $this->ids(static fn (Element $e): bool => str_starts_with($e->id, 'tie.')),
+            'tie' => $this->ids(
+                static fn (Element $e): bool => $e->kind === ElementKind::Jumper && $e->id !== 'plate.link',
+            ),
             'conductor' => $this->ids(
-                static fn (Element $e): bool => $e->kind === ElementKind::Wire && str_ends_with($e->id, '.h1'),
+                static fn (Element $e): bool => $e->kind === ElementKind::Wire && $e->isAt('near'),
             ),
-            'joint-near' => $this->ids(
-                static fn (Element $e): bool => $e->kind === ElementKind::Joint &&
-                    str_ends_with($e->id, '.near.joint') &&
-                    str_starts_with($e->id, 'A'),
-            ),
-            'hot-joint' => $this->ids(
-                fn (Element $e): bool => $e->kind === ElementKind::Joint &&
-                    str_ends_with($e->id, '.far.joint') &&
-                    in_array($e->b, array_column($this->installation->archetype->transformers, 'hot'), true),
-            ),
-            'common' => $this->ids(
-                fn (Element $e): bool => $e->kind === ElementKind::Joint &&
-                    str_ends_with($e->id, '.far.joint') &&
-                    in_array($e->b, array_column($this->installation->archetype->transformers, 'common'), true),
-            ),
+            'joint-near' => $this->wallJoints('near'),
+            'hot-joint' => $this->joints('far', array_column($this->installation->archetype->transformers, 'hot')),
+            'common' => $this->joints('far', array_column($this->installation->archetype->transformers, 'common')),
             'limit', 'pressure' => $this->ids(
                 static fn (Element $e): bool => $e->kind === ElementKind::SafetySwitch && $e->subject === $of,
             ),
@@ -105,15 +91,9 @@ final readonly class FaultSites
     /** @return array<string, array{string, string}> pairs of landed ends that can be swapped */
     public function ends(string $end): array
     {
-        $landed = array_values(
-            array_filter(
-                $this->ids(static fn (Element $e): bool => $e->kind === ElementKind::Joint),
-                static fn (string $id): bool => str_starts_with($id, 'A') && str_ends_with($id, ".{$end}.joint"),
-            ),
+        return $this->pairsOf(
+            array_map(fn (string $id): string => $this->netlist->element($id)->a, $this->wallJoints($end)),
         );
-        $ends = array_map(static fn (string $id): string => substr($id, 0, -6), $landed);
-
-        return $this->pairsOf($ends);
     }
 
     /** @return array<string, array{string, string}> an end and the screw that it is wrongly on, by name */
@@ -124,7 +104,7 @@ final readonly class FaultSites
         $near = $this->elements('joint-near');
         $moves = [];
         foreach ($near as $n => $id) {
-            $end = substr($id, 0, -6);
+            $end = $this->netlist->element($id)->a;
             $board = $this->netlist->elements[str_replace('.near', '.far', $id)]->b ?? '';
             $next = $this->netlist->element($near[($n + 1) % count($near)])->b;
             foreach ($of === 'c-on-r' ? $near : [] as $other) {
@@ -258,6 +238,34 @@ final readonly class FaultSites
         }
 
         return $pairs;
+    }
+
+    /**
+     * @param  list<string>  $screws
+     * @return list<string> where a conductor of any cable ends on one of these
+     */
+    private function joints(string $end, array $screws): array
+    {
+        return $this->ids(
+            static fn (Element $e): bool => $e->kind === ElementKind::Joint &&
+                $e->isAt($end) &&
+                in_array($e->b, $screws, true),
+        );
+    }
+
+    /** @return list<string> where the conductors of the wall cable are landed or spliced */
+    private function wallJoints(string $end): array
+    {
+        $conductors = array_map(
+            static fn (Conductor $c): string => "A{$c->number}",
+            $this->installation->wallCable()->conductors ?? [],
+        );
+
+        return $this->ids(
+            static fn (Element $e): bool => $e->kind === ElementKind::Joint &&
+                $e->isAt($end) &&
+                in_array($e->subject, $conductors, true),
+        );
     }
 
     /** @return list<string> */

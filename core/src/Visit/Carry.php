@@ -18,16 +18,25 @@ use Unionbit\Core\Words\Unit;
 /** What to load before leaving: tools and parts that this house and this plan ask for, each with its reason. */
 final class Carry
 {
-    /** @return list<array{count: int, item: Message, why: Message}> */
+    /**
+     * @return list<array{count: int, item: Message, why: Message, shared: bool}> shared: a tool that serves every house
+     *                                                                           of the day
+     */
     public static function of(Installation $house, ?Plan $plan): array
     {
         $wall = $house->wallCable()->conductors ?? [];
         $items = [
-            self::item(1, Message::of('visit.carry.meter-with-lead-clips'), Message::of('visit.carry.every-stage')),
+            self::item(
+                1,
+                Message::of('visit.carry.meter-with-lead-clips'),
+                Message::of('visit.carry.every-stage'),
+                shared: true,
+            ),
             self::item(
                 2,
                 Message::of('visit.carry.jumpers-bare-wire'),
                 Message::of('visit.carry.calls-at-wall-board'),
+                shared: true,
             ),
         ];
         $fuse = $house->transformers()[0]->fuseAmps ?? null;
@@ -41,6 +50,7 @@ final class Carry
                 1,
                 Message::of('visit.carry.test-breaker', fuse: Quantity::of($fuse, Unit::Amps)),
                 Message::of('visit.carry.in-fuses-place-while-short'),
+                shared: true,
             );
         }
         $caps = count(
@@ -108,15 +118,16 @@ final class Carry
                 1,
                 Message::of('visit.carry.low-current-clamp'),
                 Message::of('visit.carry.amperes-each-call'),
+                shared: true,
             );
         }
 
         return $items;
     }
 
-    /** @return array{count: int, item: Message, why: Message} */
-    private static function item(int $count, Message $item, Message $why): array
+    /** @return array{count: int, item: Message, why: Message, shared: bool} */
+    private static function item(int $count, Message $item, Message $why, bool $shared = false): array
     {
-        return ['count' => $count, 'item' => $item, 'why' => $why];
+        return ['count' => $count, 'item' => $item, 'why' => $why, 'shared' => $shared];
     }
 }

@@ -122,9 +122,16 @@ final readonly class Workload
         return array_sum(array_map(static fn (Task $t): int => $t->wait, $this->tasks));
     }
 
-    public function needsTwo(): bool
+    /** The first task that takes a person at each end; null where one person does it all. */
+    public function firstForTwo(): ?Task
     {
-        return array_filter($this->tasks, static fn (Task $t): bool => $t->two) !== [];
+        foreach ($this->tasks as $task) {
+            if ($task->two) {
+                return $task;
+            }
+        }
+
+        return null;
     }
 
     /**

@@ -53,7 +53,8 @@ it('counts what is left to do, with the delays of this equipment', function (): 
 
 it('needs two people only while a pairing is to be traced', function (string $evidence, bool $two): void {
     expect(
-        Workload::of(House::survey([1 => ['evidence' => $evidence]]), null, 0, 0, 0, [], true)->needsTwo(),
+        Workload::of(House::survey([1 => ['evidence' => $evidence]]), null, 0, 0, 0, [], true)->firstForTwo() !==
+            null,
     )->toBe($two);
 })->with([['traced', false], ['seen', false], ['colour', true], ['unknown', true]]);
 
@@ -177,3 +178,15 @@ it('finds a thing by any of its names', function (string $asked, string $text, b
     ['a/c', 'furnace and cooling', true],
     ['TOLL  house', 'the toll house', true],
 ]);
+
+it('loads a tool once for the whole day and a part for each house', function (): void {
+    $shared = [];
+    foreach (Carry::of(House::survey(), null) as ['item' => $item, 'shared' => $is]) {
+        $shared[said($item)] = $is;
+    }
+
+    expect(array_keys(array_filter($shared)))
+        ->toBe(['Meter with lead clips', 'Jumpers, bare wire', 'Test breaker, 3 A', 'Low-current clamp'])
+        ->and($shared['Blade fuse, 3 A'])
+        ->toBeFalse();
+});

@@ -100,7 +100,7 @@ export default function Survey() {
                                     number: row.number,
                                 });
                                 if (answer.kind === 'ok')
-                                    undo.offer(`Removed ${row.number} ${row.colour}.`, answer.data.version);
+                                    undo.offer(`Removed ${row.number} ${row.colourWord}.`, answer.data.version);
                             }}
                         />
                     ))}

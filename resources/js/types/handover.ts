@@ -1,6 +1,6 @@
 import type { Choice } from './plan';
 import type { LoadCheck, Measurement } from './prove';
-import type { Colour, Frame, OutcomeName, Reading } from './shared';
+import type { Frame, Insulation, OutcomeName, Reading } from './shared';
 import type { PhotoView } from './survey';
 
 // What the closing record shows.
@@ -9,15 +9,13 @@ export interface HandoverProps extends Frame {
     crew: string | null;
     thermostat: string | null;
     facts: { label: string; value: string }[];
-    wiring: {
+    wiring: (Insulation & {
         number: number;
-        colour: Colour;
-        stripe: Colour | null;
         before: string;
         after: string;
         board: string;
         evidence: string;
-    }[];
+    })[];
     link: string | null;
     settings: { label: string; menu: string; value: string | null; reason: string; asDerived: boolean }[];
     proofs: {

@@ -79,7 +79,7 @@ export interface PlanView {
     boardScrews: string[];
     outdoorConductors: { id: string; name: string }[];
     checks: CheckRow[];
-    carry: { count: number; item: string; why: string }[];
+    carry: { count: number; item: string; why: string; shared: boolean }[];
     board: Board;
     simulations: Simulation[];
     proofs: CallProof[];

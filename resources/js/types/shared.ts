@@ -126,6 +126,13 @@ export interface Reading {
     unexplained: boolean;
     note: string;
 }
+/** The insulation of a conductor: keys for the ink, and the words for them. */
+export interface Insulation {
+    colour: Colour;
+    stripe: Colour | null;
+    colourWord: string;
+    stripeWord: string | null;
+}
 export interface EndView {
     state: 'landed' | 'spare' | 'capped' | 'cut' | 'broken' | 'spliced';
     terminal: string | null;
@@ -141,11 +148,9 @@ export interface HangsOn {
     label: string;
     kind: string;
 }
-export interface BoardRow {
+export interface BoardRow extends Insulation {
     id: string;
     number: number;
-    colour: Colour;
-    stripe: Colour | null;
     evidence: EvidenceView;
     was: string | null;
     wasState: string;
@@ -157,11 +162,9 @@ export interface BoardRow {
     boardMoved: boolean;
     load: HangsOn | null;
 }
-export interface OutdoorRow {
+export interface OutdoorRow extends Insulation {
     id: string;
     number: number;
-    colour: Colour;
-    stripe: Colour | null;
     board: string | null;
     outdoor: string | null;
     load: HangsOn | null;

@@ -1,11 +1,9 @@
-import type { Colour, EndView, EvidenceView, Finding, Frame, Reading } from './shared';
+import type { Colour, EndView, EvidenceView, Finding, Frame, Insulation, Reading } from './shared';
 
 // What the survey shows of a house as it was found.
 
-export interface ConductorRow {
+export interface ConductorRow extends Insulation {
     number: number;
-    colour: Colour;
-    stripe: Colour | null;
     near: EndView;
     far: EndView;
     evidence: EvidenceView;
@@ -36,6 +34,8 @@ export interface EntryPreview {
     number: number | null;
     colour: Colour | null;
     stripe: Colour | null;
+    colourWord: string | null;
+    stripeWord: string | null;
     near: EndView | null;
     far: EndView | null;
     evidence: EvidenceView;

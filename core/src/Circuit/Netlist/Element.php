@@ -35,6 +35,12 @@ final readonly class Element
     ) {
     }
 
+    /** Whether it begins at this end, "near" or "far", of the conductor that it belongs to: its joint, a half of it. */
+    public function isAt(string $end): bool
+    {
+        return $this->a === "{$this->subject}.{$end}";
+    }
+
     public static function copper(
         string $id,
         ElementKind $kind,

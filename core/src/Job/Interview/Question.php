@@ -21,7 +21,7 @@ final readonly class Question
      * @param  string  $kind  choice, number, ticks or text
      * @param  array<int|string, Message>  $choices  words by value, for a choice or ticks
      * @param  string  $unit  of a number
-     * @param  Closure(Installation): bool  $asks  whether this house needs it, from what was answered before
+     * @param  ?Closure(Installation): bool  $asks  whether this house needs it; null where every house does
      */
     private function __construct(
         public string $key,
@@ -29,11 +29,11 @@ final readonly class Question
         public Message $text,
         public Message $help,
         public string $kind,
-        public array $choices,
-        public string $unit,
-        public float $min,
-        public float $max,
-        private Closure $asks,
+        public array $choices = [],
+        public string $unit = '',
+        public float $min = 0.0,
+        public float $max = 0.0,
+        private ?Closure $asks = null,
     ) {
     }
 
@@ -49,18 +49,7 @@ final readonly class Question
         array $choices,
         ?Closure $asks = null,
     ): self {
-        return new self(
-            $key,
-            $section,
-            $text,
-            $help,
-            'choice',
-            $choices,
-            '',
-            0,
-            0,
-            $asks ?? static fn (): bool => true,
-        );
+        return new self($key, $section, $text, $help, kind: 'choice', choices: $choices, asks: $asks);
     }
 
     /**
@@ -75,18 +64,7 @@ final readonly class Question
         array $choices,
         ?Closure $asks = null,
     ): self {
-        return new self(
-            $key,
-            $section,
-            $text,
-            $help,
-            'ticks',
-            $choices,
-            '',
-            0,
-            0,
-            $asks ?? static fn (): bool => true,
-        );
+        return new self($key, $section, $text, $help, kind: 'ticks', choices: $choices, asks: $asks);
     }
 
     /** @param  ?Closure(Installation): bool  $asks */
@@ -105,12 +83,11 @@ final readonly class Question
             $section,
             $text,
             $help,
-            'number',
-            [],
-            $unit,
-            $min,
-            $max,
-            $asks ?? static fn (): bool => true,
+            kind: 'number',
+            unit: $unit,
+            min: $min,
+            max: $max,
+            asks: $asks,
         );
     }
 
@@ -122,12 +99,12 @@ final readonly class Question
         Message $help,
         ?Closure $asks = null,
     ): self {
-        return new self($key, $section, $text, $help, 'text', [], '', 0, 0, $asks ?? static fn (): bool => true);
+        return new self($key, $section, $text, $help, kind: 'text', asks: $asks);
     }
 
     public function isAskedOf(Installation $house): bool
     {
-        return ($this->asks)($house);
+        return $this->asks === null || ($this->asks)($house);
     }
 
     /**

@@ -15,7 +15,6 @@ use Unionbit\Core\Thermostat\PlateTerminal;
 use Unionbit\Core\Thermostat\Profile;
 use Unionbit\Core\Wiring\Conductor;
 use Unionbit\Core\Wiring\End;
-use Unionbit\Core\Wiring\EndState;
 use Unionbit\Core\Wiring\Landing;
 
 /** A plan on its way: what is landed so far, the ways out taken, and what it has given up. */
@@ -84,13 +83,6 @@ final readonly class Draft
         return $this->landing
             ->onWall($conductor->number, End::landed($plate->printed))
             ->onBoard($conductor->number, End::landed($screw));
-    }
-
-    public function freed(Conductor $conductor): Landing
-    {
-        return $this->landing
-            ->onWall($conductor->number, End::free(EndState::Capped))
-            ->onBoard($conductor->number, End::free(EndState::Capped));
     }
 
     /** The conductor that lands on the plate's screw for this meaning. */

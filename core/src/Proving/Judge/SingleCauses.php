@@ -11,7 +11,6 @@ use Unionbit\Core\Circuit\Edit\Opened;
 use Unionbit\Core\Circuit\Edit\Touching;
 use Unionbit\Core\Circuit\Meter\Meter;
 use Unionbit\Core\Circuit\Meter\MeterMode;
-use Unionbit\Core\Circuit\Netlist\Element;
 use Unionbit\Core\Circuit\Netlist\ElementKind;
 use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Wiring\Cable;
@@ -147,7 +146,9 @@ final readonly class SingleCauses
                 $element->isOpen() => null,
                 $element->kind === ElementKind::ThermostatSwitch => ($switches[] = new Opened($element->id)),
                 $element->kind === ElementKind::Fuse => ($fuses[] = new Opened($element->id)),
-                $this->isFirstHalf($element) => ($wires[] = new Opened($element->id)),
+                $element->kind === ElementKind::Wire && $element->isAt('near') => ($wires[] = new Opened(
+                    $element->id,
+                )),
                 $element->kind === ElementKind::Load => ($loads[] = new Opened($element->id)),
                 $element->kind === ElementKind::Winding,
                 $element->kind === ElementKind::SafetySwitch,
@@ -199,11 +200,5 @@ final readonly class SingleCauses
         }
 
         return [$beside, $apart];
-    }
-
-    /** One of a conductor's two halves stands for it. */
-    private function isFirstHalf(Element $element): bool
-    {
-        return $element->kind === ElementKind::Wire && str_ends_with($element->id, '.h1');
     }
 }

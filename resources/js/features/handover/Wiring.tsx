@@ -25,7 +25,7 @@ export function BeforeAndAfter() {
                             <td>
                                 <span className="flex items-center gap-2">
                                     <b className="w-4 font-lab">{row.number}</b>
-                                    <Swatch colour={row.colour} stripe={row.stripe} width={44} /> {row.colour}
+                                    <Swatch colour={row.colour} stripe={row.stripe} width={44} /> {row.colourWord}
                                 </span>
                             </td>
                             <td>{row.before}</td>

@@ -30,7 +30,7 @@ export function LandingBar({
                 {row ? (
                     <>
                         <Ends
-                            name={`${row.number} ${row.colour} lands on`}
+                            name={`${row.number} ${row.colourWord} lands on`}
                             screws={board.plate}
                             lands={row.lands}
                             onLand={onLand}

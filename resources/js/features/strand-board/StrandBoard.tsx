@@ -191,7 +191,7 @@ function ConductorRow({
     const back = row.load?.kind === 'load';
     const [left, right] = g.jacket;
     const wallEnd = wallFree ? right + 26 : g.wallTag - 1;
-    const name = `${row.number} ${row.colour}`;
+    const name = `${row.number} ${row.colourWord}`;
     const shorted = fault.includes(row.id);
     const background = shorted
         ? 'var(--fault-wash)'
@@ -234,7 +234,7 @@ function ConductorRow({
                 live={hot}
                 label={
                     <>
-                        <tspan fontWeight="700">{row.number}</tspan> {row.colour}
+                        <tspan fontWeight="700">{row.number}</tspan> {row.colourWord}
                     </>
                 }
             />
@@ -570,7 +570,7 @@ function Outdoor({ g, top, props, live }: { g: Geometry; top: number; props: Str
                             live={hot}
                             label={
                                 <>
-                                    <tspan fontWeight="700">{row.number}</tspan> {row.colour}
+                                    <tspan fontWeight="700">{row.number}</tspan> {row.colourWord}
                                 </>
                             }
                         />

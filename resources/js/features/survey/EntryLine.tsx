@@ -196,7 +196,7 @@ export function EntryLine({
                             <b className="font-lab text-title">{next}</b>
                             {entry.colour && (
                                 <>
-                                    <Swatch colour={entry.colour} stripe={entry.stripe} /> {entry.colour}
+                                    <Swatch colour={entry.colour} stripe={entry.stripe} /> {entry.colourWord}
                                     {entry.stripe && `/${entry.stripe}`}
                                 </>
                             )}

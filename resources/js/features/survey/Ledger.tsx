@@ -71,8 +71,8 @@ export function Ledger({
                                 <span className="sm:hidden">
                                     <Swatch colour={row.colour} stripe={row.stripe} width={34} />
                                 </span>{' '}
-                                {row.colour}
-                                {row.stripe && `/${row.stripe}`}
+                                {row.colourWord}
+                                {row.stripeWord && `/${row.stripeWord}`}
                             </span>
                         </td>
                         <td>

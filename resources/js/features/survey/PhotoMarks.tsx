@@ -19,7 +19,7 @@ function endsAt(cables: CableView[], place: string): End[] {
             ? []
             : cable.conductors.map((row) => ({
                   id: `${cable.id}${row.number}.${side}`,
-                  name: `${cable.from === 'wall' ? '' : 'outdoor '}${row.number} ${row.colour}`,
+                  name: `${cable.from === 'wall' ? '' : 'outdoor '}${row.number} ${row.colourWord}`,
               }));
     });
 }
