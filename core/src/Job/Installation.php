@@ -12,6 +12,7 @@ use Unionbit\Core\Equipment\SharedKit;
 use Unionbit\Core\Equipment\Transformer;
 use Unionbit\Core\Job\Interview\Answers;
 use Unionbit\Core\Terminal\Place;
+use Unionbit\Core\Terminal\Terminal;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Terminal\Vocabulary;
 use Unionbit\Core\Wiring\Cable;
@@ -119,6 +120,14 @@ final readonly class Installation
         $screw = $name === null ? null : $this->archetype->terminalNamed($place, $name);
 
         return $screw === null ? $end : End::landed($screw->printed);
+    }
+
+    /** What the letter means that a wall conductor is on at the old plate; null where that end is free. */
+    public function onPlate(Conductor $conductor): ?Terminal
+    {
+        return $conductor->near->terminal === null
+            ? null
+            : Vocabulary::resolve($conductor->near->terminal, Place::Wall, $this->archetype->reverses);
     }
 
     /** What the far end of a wall conductor is, on the board or through a splice further on; null where it is free. */

@@ -55,6 +55,7 @@ final class TradeWords
         ['defrost', 'ice'],
         ['left out', 'waiver', 'waived'],
         ['ghost', 'floating'],
+        ['gray', 'grey'],
         ['archetype', 'equipment'],
         ['humidifier', 'hum'],
     ];

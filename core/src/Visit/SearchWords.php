@@ -9,7 +9,6 @@ use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
-use Unionbit\Core\Terminal\Vocabulary;
 use Unionbit\Core\Thermostat\PowerKind;
 use Unionbit\Core\Wiring\Conductor;
 use Unionbit\Core\Wiring\Evidence;
@@ -160,10 +159,7 @@ final class SearchWords
 
     private static function isCommon(Installation $house, Conductor $conductor): bool
     {
-        $letter = $conductor->near->terminal;
-
-        return $letter !== null &&
-            Vocabulary::resolve($letter, Place::Wall, $house->archetype->reverses)->name === TerminalName::C;
+        return $house->onPlate($conductor)?->name === TerminalName::C;
     }
 
     /** @return list<string|Message> */

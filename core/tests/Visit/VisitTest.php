@@ -169,6 +169,7 @@ it('finds a thing by any of its names', function (string $asked, string $text, b
     ['toll strips', 'Tollhouse, auxiliary heat', true],
     ['hp', 'Tollhouse heat pump', true],
     ['hp', 'Shop on the quay', false],
+    ['gray', '4 grey, traced', true],
     ['com', 'terminal C, common', true],
     ['com', 'communicating system', false],
     ['condenser', 'cooling 1 stage', true],

@@ -5,9 +5,7 @@ declare(strict_types=1);
 namespace Unionbit\Core\Job\Interview;
 
 use Unionbit\Core\Job\Installation;
-use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
-use Unionbit\Core\Terminal\Vocabulary;
 use Unionbit\Core\Words\Message;
 
 /** The readings that a survey takes, power on and nothing calling, in the order that saves steps. */
@@ -98,11 +96,7 @@ final class WantedReadings
     {
         $found = [];
         foreach ($house->wallCable()->conductors ?? [] as $conductor) {
-            $name =
-                $conductor->near->terminal === null
-                    ? null
-                    : Vocabulary::resolve($conductor->near->terminal, Place::Wall, $house->archetype->reverses)
-                        ->name;
+            $name = $house->onPlate($conductor)?->name;
             if ($name !== null && $is($name)) {
                 $found[] = (string) $conductor->near->terminal;
             }

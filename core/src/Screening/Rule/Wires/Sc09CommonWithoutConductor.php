@@ -8,9 +8,7 @@ use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Rule\Severity;
 use Unionbit\Core\Screening\Rule\ScreeningRule;
-use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
-use Unionbit\Core\Terminal\Vocabulary;
 use Unionbit\Core\Words\Message;
 
 /** SC09 A C screw without a conductor: 0 V from R to it means nothing; an idle call terminal stands in for it. */
@@ -24,14 +22,7 @@ final class Sc09CommonWithoutConductor implements ScreeningRule
         }
         $standIn = null;
         foreach ($cable->conductors as $conductor) {
-            $name =
-                $conductor->near->terminal === null
-                    ? null
-                    : Vocabulary::resolve(
-                        $conductor->near->terminal,
-                        Place::Wall,
-                        $installation->archetype->reverses,
-                    )->name;
+            $name = $installation->onPlate($conductor)?->name;
             if ($name === TerminalName::C) {
                 return [];
             }

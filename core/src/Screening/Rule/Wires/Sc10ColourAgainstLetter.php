@@ -8,9 +8,7 @@ use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Rule\Severity;
 use Unionbit\Core\Screening\Rule\ScreeningRule;
-use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
-use Unionbit\Core\Terminal\Vocabulary;
 use Unionbit\Core\Wiring\Conductor;
 use Unionbit\Core\Words\Message;
 
@@ -21,14 +19,7 @@ final class Sc10ColourAgainstLetter implements ScreeningRule
     {
         $findings = [];
         foreach ($installation->wallCable()->conductors ?? [] as $conductor) {
-            $name =
-                $conductor->near->terminal === null
-                    ? null
-                    : Vocabulary::resolve(
-                        $conductor->near->terminal,
-                        Place::Wall,
-                        $installation->archetype->reverses,
-                    )->name;
+            $name = $installation->onPlate($conductor)?->name;
             if (
                 $name === null ||
                 $name->customaryColours() === [] ||
@@ -44,7 +35,7 @@ final class Sc10ColourAgainstLetter implements ScreeningRule
 
     private function finding(Conductor $conductor, TerminalName $name): Finding
     {
-        $usual = $name->customaryColours()[0]->value;
+        $usual = $name->customaryColours()[0];
         $often = $this->usuallyCarries($conductor);
         $meaning = Message::of(
             'screening.sc10.usually',

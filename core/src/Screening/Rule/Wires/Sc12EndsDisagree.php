@@ -10,7 +10,6 @@ use Unionbit\Core\Rule\Severity;
 use Unionbit\Core\Screening\Rule\ScreeningRule;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
-use Unionbit\Core\Terminal\Vocabulary;
 use Unionbit\Core\Thermostat\Meaning;
 use Unionbit\Core\Wiring\Conductor;
 use Unionbit\Core\Words\Message;
@@ -32,14 +31,7 @@ final readonly class Sc12EndsDisagree implements ScreeningRule
     {
         $findings = [];
         foreach ($installation->wallCable()->conductors ?? [] as $conductor) {
-            $wall =
-                $conductor->near->terminal === null
-                    ? null
-                    : Vocabulary::resolve(
-                        $conductor->near->terminal,
-                        Place::Wall,
-                        $installation->archetype->reverses,
-                    )->name;
+            $wall = $installation->onPlate($conductor)?->name;
             $board = $installation->meaning($conductor);
             if (
                 $wall !== null &&

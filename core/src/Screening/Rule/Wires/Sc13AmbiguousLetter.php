@@ -11,8 +11,6 @@ use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Rule\Severity;
 use Unionbit\Core\Screening\Rule\ScreeningRule;
 use Unionbit\Core\Screening\SurveyReading;
-use Unionbit\Core\Terminal\Place;
-use Unionbit\Core\Terminal\Vocabulary;
 use Unionbit\Core\Wiring\Conductor;
 use Unionbit\Core\Words\Message;
 use Unionbit\Core\Words\Quantity;
@@ -25,14 +23,7 @@ final readonly class Sc13AmbiguousLetter implements ScreeningRule
     {
         $findings = [];
         foreach ($installation->wallCable()->conductors ?? [] as $conductor) {
-            $terminal =
-                $conductor->near->terminal === null
-                    ? null
-                    : Vocabulary::resolve(
-                        $conductor->near->terminal,
-                        Place::Wall,
-                        $installation->archetype->reverses,
-                    );
+            $terminal = $installation->onPlate($conductor);
             if ($terminal !== null && $terminal->ambiguous) {
                 $findings[] = $this->finding(
                     $installation,
