@@ -251,6 +251,7 @@ it(
 
 it('finds a job by the trade\'s other words for a thing, and sifts', function (): void {
     $this->seed(DatabaseSeeder::class);
+    summarized();
     installer(Job::at('Tollhouse'));
     $found = fn (string $find, string $show = 'all'): array => array_column(
         $this->get('/jobs?'.http_build_query(['find' => $find, 'show' => $show]))

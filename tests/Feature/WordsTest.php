@@ -57,6 +57,7 @@ it('finds jobs by every word of the glossary, and by the other names in use', fu
         $this->postJson("/jobs/{$house->id}/plan-edits", ['id' => newId(), 'version' => $house->version, ...$edit]);
     }
     editSurvey($job, 'add-conductor', ['cable' => 'A', 'line' => 'pnk - > - cap splice tan'])->assertOk();
+    summarized();
     $found = fn (string $find): int => $this->get('/jobs?'.http_build_query(['find' => $find]))
         ->assertOk()
         ->inertiaProps('counts.all');
@@ -131,6 +132,7 @@ it('searches the database as the words say, whole or as a beginning', function (
 
 it('limits after the search, and says how many there are', function (): void {
     $this->seed(DatabaseSeeder::class);
+    summarized();
     installer(Job::at('Tollhouse'));
     $page = $this->get('/jobs?rows=3&find=saltmarsh')->assertOk();
     expect($page->inertiaProps('jobs'))
