@@ -1,4 +1,5 @@
 import { ulid } from 'ulid';
+import { say } from '@/words';
 
 /** What a write came back with. Nothing typed is thrown away on any of these but `ok`. */
 export type Answer<T> =
@@ -46,18 +47,18 @@ async function sorted<T>(send: () => Promise<Response>): Promise<Answer<T>> {
     try {
         response = await send();
     } catch {
-        return { kind: 'unsent', message: 'No signal: not sent. It stays here; try again.', network: true };
+        return { kind: 'unsent', message: say('shared.no-signal-not-sent-it-stays'), network: true };
     }
     const data = (await response.json().catch(() => ({}))) as Problem;
     if (response.ok) return { kind: 'ok', data: data as T };
     if (response.status === 409)
         return {
             kind: 'stale',
-            message: data.message ?? 'Somebody else changed this job.',
+            message: data.message ?? say('shared.somebody-else-changed-this-job'),
             changes: data.theirs?.changes ?? [],
         };
     if (response.status === 413)
-        return { kind: 'invalid', errors: { photo: 'It is larger than the server takes: at most 10 MB.' } };
+        return { kind: 'invalid', errors: { photo: say('shared.it-is-larger-than-the-server') } };
     if (response.status === 422) {
         return {
             kind: 'invalid',
@@ -68,10 +69,10 @@ async function sorted<T>(send: () => Promise<Response>): Promise<Answer<T>> {
     }
     const message =
         response.status === 403
-            ? 'This job is closed or belongs to another crew: nothing was written.'
+            ? say('shared.this-job-is-closed-or-belongs')
             : response.status === 419 || response.status === 401
-              ? 'You are signed out. Sign in again in another tab, then send this once more.'
-              : 'The server could not take it. It stays here; try again.';
+              ? say('shared.you-are-signed-out-sign-in')
+              : say('shared.the-server-could-not-take-it');
     return { kind: 'unsent', message };
 }
 

@@ -1,4 +1,5 @@
 import type { Expectation, Mode, PointInfo } from '@/types';
+import { dateLocale, say } from '@/words';
 
 export const signUnit: Record<Mode, string> = { V: 'V', O: 'Ω', A: 'A', B: 'Ω' };
 
@@ -9,16 +10,16 @@ export function figure(value: number, mode: Mode): string {
 }
 
 export function range(expected: Expectation): string {
-    if (expected.refused) return 'not now';
+    if (expected.refused) return say('shared.not-now');
     if (expected.overLimit) return 'OL';
-    if (expected.floating) return '0–20 ghost';
+    if (expected.floating) return say('shared.0-20-ghost');
     if (expected.low === null || expected.high === null) return '';
     return `${figure(expected.low, expected.mode)}–${figure(expected.high, expected.mode)}`;
 }
 
 /** 10:52, in the reader's own time. */
 export function clock(iso: string): string {
-    return new Date(iso).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
+    return new Date(iso).toLocaleTimeString(dateLocale, { hour: '2-digit', minute: '2-digit' });
 }
 
 /** The day it is here: 2026-11-28. */
@@ -29,19 +30,16 @@ export function today(): string {
 }
 
 export function day(iso: string): string {
-    return new Date(iso).toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'short' });
+    return new Date(iso).toLocaleDateString(dateLocale, { weekday: 'short', day: 'numeric', month: 'short' });
 }
 
 /** How long ago, in the largest whole unit: "5 days ago". */
 export function ago(iso: string, now: string): string {
     const minutes = Math.max(0, Math.floor((Date.parse(now) - Date.parse(iso)) / 60_000));
-    const [count, unit] =
-        minutes < 60
-            ? [minutes, 'minute']
-            : minutes < 48 * 60
-              ? [Math.floor(minutes / 60), 'hour']
-              : [Math.floor(minutes / 1440), 'day'];
-    return `${count} ${unit}${count === 1 ? '' : 's'} ago`;
+    if (minutes < 60) return say('shared.minute-other-ago', { minutes });
+    const hours = Math.floor(minutes / 60);
+    if (hours < 48) return say('shared.hour-other-ago', { hours });
+    return say('shared.day-other-ago', { days: Math.floor(hours / 24) });
 }
 
 /** 4:12 */
@@ -55,7 +53,11 @@ export function pointName(points: PointInfo[], id: string): string {
     return point ? point.label : id.slice(id.indexOf('.') + 1);
 }
 
-const places: Record<string, string> = { wall: 'wall plate', indoor: 'indoor board', outdoor: 'outdoor unit' };
+const places: Record<string, string> = {
+    wall: say('shared.wall-plate'),
+    indoor: say('shared.indoor-board'),
+    outdoor: say('shared.outdoor-unit'),
+};
 
 /** Where a point is, also one of the old plate that the circuit no longer has. */
 export function placeOf(points: PointInfo[], id: string): string {
@@ -67,5 +69,5 @@ export function moment(iso: string): string {
     const today = new Date().toDateString() === new Date(iso).toDateString();
     return today
         ? clock(iso)
-        : `${new Date(iso).toLocaleDateString('en-GB', { day: 'numeric', month: 'short' })} ${clock(iso)}`;
+        : `${new Date(iso).toLocaleDateString(dateLocale, { day: 'numeric', month: 'short' })} ${clock(iso)}`;
 }

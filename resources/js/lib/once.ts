@@ -2,6 +2,7 @@ import { useCallback, useRef, useState } from 'react';
 import { newId, post, type Answer } from '@/lib/api';
 import { keep } from '@/lib/outbox';
 import { reload } from '@/lib/reload';
+import { say } from '@/words';
 
 /**
  * Posts under an id made on this device. The very same body keeps its id until it is known to be written, so that
@@ -44,7 +45,11 @@ export function useRecord<T = unknown>(jobId: string) {
             {},
             path === 'readings' || path === 'signs'
                 ? (id) => {
-                      keep({ url, body: { ...body, id }, what: path === 'readings' ? 'a reading' : 'what was seen' });
+                      keep({
+                          url,
+                          body: { ...body, id },
+                          what: path === 'readings' ? say('shared.a-reading') : say('shared.what-was-seen'),
+                      });
                       held = true;
                   }
                 : undefined,

@@ -6,25 +6,26 @@ import { useEdits } from '@/lib/edits';
 import { Mark, Shell } from '@/shell/Shell';
 import { Tools } from '@/shell/Tools';
 import type { FiguresProps } from '@/types';
+import { say } from '@/words';
 
 /** Calculations for the job in hand, or without one. */
 export default function Figures() {
     const { job } = usePage<FiguresProps>().props;
     if (job !== null) {
         return (
-            <Shell stage="set" title="Figures" start={['indoor.R', 'indoor.C']} dock={null}>
+            <Shell stage="set" title={say('figures.figures')} start={['indoor.R', 'indoor.C']} dock={null}>
                 <OfHouse jobId={job.id} version={job.version} closed={job.handedOverAt !== null} />
             </Shell>
         );
     }
     return (
         <div className="shell shell--wide">
-            <Head title="Figures" />
+            <Head title={say('figures.figures')} />
             <header className="bar">
                 <Mark />
                 <div className="bar__job">
-                    <b>Figures</b>
-                    <span>without a house</span>
+                    <b>{say('figures.figures')}</b>
+                    <span>{say('figures.without-a-house')}</span>
                 </div>
                 <Tools />
             </header>
@@ -66,16 +67,16 @@ function Body({
         <>
             <div className="head">
                 <div>
-                    <h1 className="h-step">Figures</h1>
-                    <p>{house ?? 'General engineering practice; the plate and the maker win.'}</p>
+                    <h1 className="h-step">{say('figures.figures')}</h1>
+                    <p>{house ?? say('figures.general-engineering-practice-the-plate-and')}</p>
                 </div>
                 <div className="flex items-center gap-4">
                     {back && (
                         <Link className="link" href={back}>
-                            Back to Set
+                            {say('figures.back-to-set')}
                         </Link>
                     )}
-                    <div role="radiogroup" aria-label="Units" className="flex">
+                    <div role="radiogroup" aria-label={say('figures.units')} className="flex">
                         {[false, true].map((metric) => (
                             <button
                                 key={String(metric)}
@@ -85,16 +86,19 @@ function Body({
                                 className="chip"
                                 onClick={() => units(metric)}
                             >
-                                {metric ? 'Metric' : 'US'}
+                                {metric ? say('figures.metric') : say('figures.us')}
                             </button>
                         ))}
                     </div>
                 </div>
             </div>
-            <nav aria-label="Figures" className="flex flex-none gap-1.5 overflow-x-auto border-b border-hair px-5 pb-2">
+            <nav
+                aria-label={say('figures.figures')}
+                className="flex flex-none gap-1.5 overflow-x-auto border-b border-hair px-5 pb-2"
+            >
                 {[
                     ...figures.map((figure) => [figure.key, figure.title]),
-                    ...(overflow.length > 0 ? [['overflow', 'Overflow switch']] : []),
+                    ...(overflow.length > 0 ? [['overflow', say('figures.overflow-switch')]] : []),
                 ].map(([key, title]) => (
                     <a key={key} href={`#${key}`} className="chip">
                         {title}

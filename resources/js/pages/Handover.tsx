@@ -14,6 +14,7 @@ import { ForTheCustomer } from '@/features/handover/ForTheCustomer';
 import { HandOverDialog } from '@/features/handover/HandOverDialog';
 import { Photographs } from '@/features/handover/Photographs';
 import { Signatures } from '@/features/handover/Signatures';
+import { list, say } from '@/words';
 
 export default function Handover() {
     const { job, crew, proofs, survey, lines, loads, measurements, unexplained, unsigned, simulated } =
@@ -23,30 +24,34 @@ export default function Handover() {
     const ready = lines.every((line) => line.done);
 
     return (
-        <Shell stage="handover" title="Handover" start={['indoor.R', 'indoor.C']} dock={null}>
+        <Shell stage="handover" title={say('handover.handover')} start={['indoor.R', 'indoor.C']} dock={null}>
             <div className="head no-print">
                 <div>
-                    <h1 className="h-step">Handover</h1>
+                    <h1 className="h-step">{say('handover.handover')}</h1>
                     <p>
                         {closed && job.handedOverAt
-                            ? `${job.importedAt ? 'As the file says, handed over' : 'Handed over'} ` +
-                              `${day(job.handedOverAt)} at ${clock(job.handedOverAt)}. ` +
-                              'A record: it can be read, not changed.'
-                            : 'The record that the next person can trust.'}
+                            ? say('handover.handed-over-at', {
+                                  imported: String(!!job.importedAt),
+                                  day: day(job.handedOverAt),
+                                  time: clock(job.handedOverAt),
+                              }) +
+                              ' ' +
+                              say('handover.a-record-it-can-be-read')
+                            : say('handover.the-record-that-the-next-person')}
                     </p>
                 </div>
                 <div className="flex flex-wrap gap-2.5">
                     <button className="btn btn--quiet" onClick={() => window.print()}>
-                        <Glyph name="print" /> Print
+                        <Glyph name="print" /> {say('handover.print')}
                     </button>
                     <a className="btn btn--quiet" href={`/jobs/${job.id}/handover.pdf`}>
-                        PDF
+                        {say('handover.pdf')}
                     </a>
                     <a className="btn btn--quiet" href={`/jobs/${job.id}/readings.csv`}>
-                        Readings
+                        {say('handover.readings')}
                     </a>
                     <a className="btn btn--quiet" href={`/jobs/${job.id}/job-file`}>
-                        Job file
+                        {say('handover.job-file')}
                     </a>
                     {!closed && !job.practice && (
                         <button
@@ -54,9 +59,11 @@ export default function Handover() {
                             aria-disabled={!ready}
                             onClick={() => ready && setClosing(true)}
                         >
-                            Hand over{' '}
+                            {say('handover.hand-over')}{' '}
                             {!ready && (
-                                <span className="text-small">{lines.filter((line) => !line.done).length} open</span>
+                                <span className="text-small">
+                                    {say('handover.open', { lines: lines.filter((line) => !line.done).length })}
+                                </span>
                             )}
                         </button>
                     )}
@@ -82,14 +89,18 @@ export default function Handover() {
                         </p>
                     </div>
                     <p className="mono text-note text-muted">
-                        {job.handedOverAt ? `${day(job.handedOverAt)} ${clock(job.handedOverAt)}` : 'not handed over'}
+                        {job.handedOverAt
+                            ? `${day(job.handedOverAt)} ${clock(job.handedOverAt)}`
+                            : say('handover.not-handed-over')}
                     </p>
                 </header>
                 {[
                     job.mark,
                     simulated,
                     closed && unsigned.length > 0
-                        ? `Handed over without the signature of the ${unsigned.join(' and the ')}.`
+                        ? say('handover.handed-over-without-the-signature-of', {
+                              unsigned: list(unsigned),
+                          })
                         : null,
                 ]
                     .filter(Boolean)
@@ -109,8 +120,8 @@ export default function Handover() {
                     <EquipmentAndSettings />
                 </div>
                 <section>
-                    <h3 className="h-sec mb-1 mt-5">Readings</h3>
-                    <ReadingTable title="Survey" state={null} readings={survey} />
+                    <h3 className="h-sec mb-1 mt-5">{say('handover.readings')}</h3>
+                    <ReadingTable title={say('handover.survey')} state={null} readings={survey} />
                     {proofs.map((proof) => (
                         <ReadingTable
                             key={proof.key}
@@ -120,7 +131,7 @@ export default function Handover() {
                             signs={proof.signs}
                         />
                     ))}
-                    {proofs.length === 0 && <p className="text-muted">No call proved yet.</p>}
+                    {proofs.length === 0 && <p className="text-muted">{say('handover.no-call-proved-yet')}</p>}
                 </section>
                 <CheckedLoads loads={loads} measurements={measurements} />
                 <Unexplained readings={unexplained} />
@@ -131,8 +142,7 @@ export default function Handover() {
                 <ForTheCustomer />
                 <Signatures />
                 <p className="mt-6 border-t border-hair pt-2 text-note text-muted">
-                    Expected readings are computed from the circuit of this house. Nameplates, the makers' instructions,
-                    local code and licensed practice come first.
+                    {say('handover.expected-readings-are-computed-from-the')}
                 </p>
             </article>
             <HandOverDialog open={closing} onClose={() => setClosing(false)} />

@@ -17,6 +17,7 @@ import type { JobRow, JobsProps, Show } from '@/types';
 import { Glyph } from '@/ui/Glyph';
 import { Bad } from '@/ui/State';
 import { UndoBar } from '@/ui/UndoBar';
+import { say } from '@/words';
 
 export default function Jobs() {
     const { jobs, total, waiting, find, show, counts, day, now } = usePage<JobsProps>().props;
@@ -61,26 +62,26 @@ export default function Jobs() {
                 if (event.dataTransfer.files.length > 0) setImporting([...event.dataTransfer.files]);
             }}
         >
-            <Head title="Jobs" />
+            <Head title={say('jobs.jobs-2')} />
             <JobsBar />
             <DayRail day={day} now={now} />
             <main className="main">
                 <div className="head">
                     <div>
-                        <h1 className="h-step">Jobs</h1>
+                        <h1 className="h-step">{say('jobs.jobs-2')}</h1>
                         <p>
-                            {underWay} under way, {Math.max(0, counts.all - underWay)} handed over.
+                            {say('jobs.under-way-handed-over', { underWay, max: Math.max(0, counts.all - underWay) })}
                         </p>
                     </div>
                     <div className="flex gap-2.5">
                         <Link className="link px-2" href="/figures">
-                            Figures
+                            {say('jobs.figures')}
                         </Link>
                         <button className="btn btn--quiet" onClick={() => setImporting([])}>
-                            <Glyph name="bring" /> Import
+                            <Glyph name="bring" /> {say('jobs.import')}
                         </button>
                         <button className="btn btn--go" onClick={() => setAdding(true)}>
-                            <Glyph name="plus" /> New job <span className="key">N</span>
+                            <Glyph name="plus" /> {say('jobs.new-job')} <span className="key">{say('jobs.n')}</span>
                         </button>
                     </div>
                 </div>
@@ -93,12 +94,12 @@ export default function Jobs() {
                 {jobs.length === 0 && (
                     <p className="p-5 text-muted">
                         {find !== ''
-                            ? `No job fits “${find}”.`
+                            ? say('jobs.no-job-fits', { find })
                             : show === 'archived'
-                              ? 'Nothing is put away.'
+                              ? say('jobs.nothing-is-put-away')
                               : show === 'flagged'
-                                ? 'Nothing is flagged: no site is live, nothing is left to put back, no call fails.'
-                                : 'No jobs yet. Open the first one, or drop a job file here.'}
+                                ? say('jobs.nothing-is-flagged-no-site-is')
+                                : say('jobs.no-jobs-yet-open-the-first')}
                     </p>
                 )}
                 <ul>
@@ -118,20 +119,17 @@ export default function Jobs() {
                     <p className="flex min-h-14 flex-wrap items-center gap-x-5 px-5 text-small text-muted">
                         {total > jobs.length && (
                             <>
-                                {jobs.length} of {total} shown. Search narrows it.
+                                {say('jobs.of-shown-search-narrows-it', { jobs: jobs.length, total })}
                                 <button
                                     className="btn btn--small"
                                     onClick={() => ask({ rows: Math.min(600, jobs.length * 3) })}
                                 >
-                                    Show more
+                                    {say('jobs.show-more')}
                                 </button>
                             </>
                         )}
                         {waiting > 0 && (
-                            <span role="status">
-                                {waiting === 1 ? '1 job is' : `${waiting} jobs are`} still being read: what stands here
-                                of them may be old.
-                            </span>
+                            <span role="status">{say('jobs.1-job-is-other-still-being', { waiting })}</span>
                         )}
                     </p>
                 )}

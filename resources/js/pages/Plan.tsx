@@ -23,6 +23,8 @@ import { useUndo } from '@/ui/useUndo';
 import { Moves } from '@/features/plan/Moves';
 import { ProofMark, Problems } from '@/features/plan/Problems';
 import { Words } from '@/features/plan/Words';
+import { mono } from '@/ui/marks';
+import { list, rich, say } from '@/words';
 
 export default function Plan() {
     const { readings } = usePage<PlanProps>().props;
@@ -30,7 +32,7 @@ export default function Plan() {
     return (
         <Shell
             stage="plan"
-            title="Plan"
+            title={say('plan.plan')}
             start={['wall.Rc', 'wall.C']}
             dock={<MeterDock stage="plan" call={call} readings={readings} />}
         >
@@ -69,7 +71,11 @@ function Body({ call, onCall }: { call: string; onCall: (call: string) => void }
 
     const land = (screw: string | null) =>
         selected !== null &&
-        void change('land', { number: selected, screw }, `Landed ${selected} on ${screw ?? 'a cap'}.`);
+        void change(
+            'land',
+            { number: selected, screw },
+            say('plan.landed-on', { selected, screw: screw ?? say('plan.a-cap') }),
+        );
     // In hand mode a digit picks a conductor, a letter lands it on the next screw that begins with it, 0 caps it.
     const letter = (key: string) => () => {
         const fits = (plan?.board.plate ?? []).filter((screw) => screw.toLowerCase().startsWith(key));
@@ -104,7 +110,8 @@ function Body({ call, onCall }: { call: string; onCall: (call: string) => void }
         const answer = await edits.send(op, fields);
         if (answer.kind === 'ok') undo.offer(what, answer.data.version);
     };
-    const choose = (id: string) => id !== chosen && void change('choose', { profile: id }, 'Chose another thermostat.');
+    const choose = (id: string) =>
+        id !== chosen && void change('choose', { profile: id }, say('plan.chose-another-thermostat'));
     const use = async () => {
         const answer = await edits.send('use');
         if (answer.kind === 'ok') document.getElementById('moves')?.scrollIntoView({ block: 'start' });
@@ -121,13 +128,13 @@ function Body({ call, onCall }: { call: string; onCall: (call: string) => void }
         <div ref={measure} className="flex flex-1 flex-col">
             <div className="head">
                 <div>
-                    <h1 className="h-step">Plan</h1>
+                    <h1 className="h-step">{say('plan.plan')}</h1>
                     <p>
                         {conductors === 0
-                            ? 'The survey has no conductors yet.'
+                            ? say('plan.the-survey-has-no-conductors-yet')
                             : plan
-                              ? `${proved} of ${calls.length} calls proved by simulation.`
-                              : 'Choose a thermostat: the conductors land on it letter to letter.'}
+                              ? say('plan.of-calls-proved-by-simulation', { proved, calls: calls.length })
+                              : say('plan.choose-a-thermostat-the-conductors-land')}
                     </p>
                 </div>
                 {plan && !closed && (undo.past > 0 || undo.future > 0) && (
@@ -136,17 +143,17 @@ function Body({ call, onCall }: { call: string; onCall: (call: string) => void }
                             className="link disabled:text-muted disabled:no-underline"
                             disabled={undo.past === 0}
                             onClick={undo.undo}
-                            title="Ctrl+Z"
+                            title={say('plan.ctrl-z')}
                         >
-                            Undo edit
+                            {say('plan.undo-edit')}
                         </button>
                         <button
                             className="link disabled:text-muted disabled:no-underline"
                             disabled={undo.future === 0}
                             onClick={undo.redo}
-                            title="Ctrl+Shift+Z"
+                            title={say('plan.ctrl-shift-z')}
                         >
-                            Redo
+                            {say('plan.redo')}
                         </button>
                     </span>
                 )}
@@ -156,9 +163,11 @@ function Body({ call, onCall }: { call: string; onCall: (call: string) => void }
                         aria-disabled={blocking > 0 || stops.length > 0}
                         onClick={() => void use()}
                     >
-                        Use this plan{' '}
+                        {say('plan.use-this-plan')}{' '}
                         {blocking + stops.length > 0 ? (
-                            <span className="text-small">{blocking + stops.length} to correct</span>
+                            <span className="text-small">
+                                {say('plan.to-correct', { blocking: blocking + stops.length })}
+                            </span>
                         ) : (
                             <Glyph name="go" />
                         )}
@@ -169,12 +178,12 @@ function Body({ call, onCall }: { call: string; onCall: (call: string) => void }
                         className={`btn ${landed ? 'btn--go' : ''}`}
                         onClick={() => router.visit(`/jobs/${job.id}/set`)}
                     >
-                        Go to Set{' '}
+                        {say('plan.go-to-set')}{' '}
                         {landed ? (
                             <Glyph name="go" />
                         ) : (
                             <span className="text-small text-caution-ink">
-                                {plan.moves.filter((move) => !move.done).length} moves open
+                                {say('plan.moves-open', { moves: plan.moves.filter((move) => !move.done).length })}
                             </span>
                         )}
                     </button>
@@ -188,8 +197,8 @@ function Body({ call, onCall }: { call: string; onCall: (call: string) => void }
             {plan && assumes.length > 0 && (
                 <details className="border-y border-hair bg-caution-wash px-5 py-2">
                     <summary className="fold gap-2.5 font-lab text-lead font-semibold text-caution-ink">
-                        <Glyph name="caution" /> Provisional: it assumes{' '}
-                        {assumes.length === 1 ? 'one thing' : `${assumes.length} things`} that nobody has seen
+                        <Glyph name="caution" />{' '}
+                        {say('plan.provisional-it-assumes-one-thing-other', { assumes: assumes.length })}
                     </summary>
                     <ul className="list-disc pb-1 pl-7 text-small leading-5">
                         {assumes.map((item) => (
@@ -201,14 +210,16 @@ function Body({ call, onCall }: { call: string; onCall: (call: string) => void }
             {plan && !closed && photosMissing.length > 0 && (
                 <p className="flex flex-wrap items-center gap-x-3 border-b border-hair px-5 text-small">
                     <State glyph="need" tone="copper">
-                        Before the first move: photograph the{' '}
-                        {photosMissing
-                            .map((place) => (place === 'wall' ? 'wall plate' : 'indoor board'))
-                            .join(' and the ')}
-                        , or say why not
+                        {say('plan.before-the-first-move-photograph-the', {
+                            photosMissing: list(
+                                photosMissing.map((place) =>
+                                    place === 'wall' ? say('plan.wall-plate') : say('plan.indoor-board'),
+                                ),
+                            ),
+                        })}
                     </State>
                     <Link className="link" href={`/jobs/${job.id}/survey#photos`}>
-                        In Survey
+                        {say('plan.in-survey')}
                     </Link>
                 </p>
             )}
@@ -220,7 +231,7 @@ function Body({ call, onCall }: { call: string; onCall: (call: string) => void }
             {conductors === 0 ? (
                 <p className="px-5 py-4">
                     <button className="btn" onClick={() => router.visit(`/jobs/${job.id}/survey`)}>
-                        Go to Survey
+                        {say('plan.go-to-survey')}
                     </button>
                 </p>
             ) : (
@@ -250,9 +261,11 @@ function Body({ call, onCall }: { call: string; onCall: (call: string) => void }
             )}
             {plan?.choice && (plan.choice.edited || plan.choice.note !== '') && (
                 <p className="px-5 pb-2 text-small">
-                    <b className="font-semibold">Taken: {plan.choice.title}</b>
-                    {plan.choice.edited && <span className="text-caution-ink">, changed by hand since</span>}
-                    {plan.choice.note !== '' && <span>. Reason: {plan.choice.note}</span>}
+                    <b className="font-semibold">{say('plan.taken-2', { title: plan.choice.title })}</b>
+                    {plan.choice.edited && (
+                        <span className="text-caution-ink">{say('plan.changed-by-hand-since')}</span>
+                    )}
+                    {plan.choice.note !== '' && <span>{say('plan.reason', { note: plan.choice.note })}</span>}
                 </p>
             )}
             {plan?.short && <Short short={plan.short} />}
@@ -280,9 +293,9 @@ function Body({ call, onCall }: { call: string; onCall: (call: string) => void }
                     <div
                         className="flex flex-wrap items-stretch border-y border-hair"
                         role="group"
-                        aria-label="Simulate a call"
+                        aria-label={say('plan.simulate-a-call')}
                     >
-                        <span className="lab self-center px-5">Simulate</span>
+                        <span className="lab self-center px-5">{say('plan.simulate')}</span>
                         {plan.simulations.map((item) => (
                             <button
                                 key={item.call}
@@ -298,7 +311,8 @@ function Body({ call, onCall }: { call: string; onCall: (call: string) => void }
                             </button>
                         ))}
                         <span className="ml-auto self-center px-5 text-note text-muted">
-                            simulated · <span className="mono">{state.amps.toFixed(2)} A</span>
+                            {say('plan.simulated')}{' '}
+                            <span className="mono">{say('plan.a', { amps: state.amps.toFixed(2) })}</span>
                         </span>
                     </div>
                     {state.notes.map((note) => (
@@ -318,9 +332,9 @@ function Body({ call, onCall }: { call: string; onCall: (call: string) => void }
                                 width < 700
                                     ? []
                                     : [
-                                          { x: right + 40, text: 'Was' },
-                                          { x: right + 110, text: 'Lands on' },
-                                          { x: right + 238, text: 'What to do, and why' },
+                                          { x: right + 40, text: say('plan.was') },
+                                          { x: right + 110, text: say('plan.lands-on-2') },
+                                          { x: right + 238, text: say('plan.what-to-do-and-why') },
                                       ]
                             }
                             words={(row, place) => (
@@ -330,21 +344,28 @@ function Body({ call, onCall }: { call: string; onCall: (call: string) => void }
                                     {...place}
                                 />
                             )}
-                            label={`Strand board, ${state.label} simulated, ${rows.length} conductors`}
+                            label={say('plan.strand-board-simulated-conductors', {
+                                state: state.label,
+                                rows: rows.length,
+                            })}
                         />
                     </div>
                     {plan.board.module.length > 0 && (
                         <p className="band px-5 py-3 text-small">
-                            <b className="font-semibold">The outputs stand at the equipment.</b> Short leads, letter to
-                            letter: <span className="mono">{plan.board.module.join(', ')}</span>. The old wall
-                            conductors are capped at both ends.
+                            <b className="font-semibold">{say('plan.the-outputs-stand-at-the-equipment')}</b>{' '}
+                            {rich('plan.short-leads-letter-to-letter-the', {
+                                letters: plan.board.module.join(', '),
+                                b: mono,
+                            })}
                         </p>
                     )}
                     {plan.board.kit.length > 0 && (
                         <p className="band px-5 py-3 text-small">
-                            <b className="font-semibold">The kit's adapter stands at the board.</b> K comes from the
-                            wall; short leads to <span className="mono">{plan.board.kit.join(', ')}</span>. It takes
-                            compressor and fan apart again.
+                            <b className="font-semibold">{say('plan.the-kits-adapter-stands-at-the')}</b>{' '}
+                            {rich('plan.k-comes-from-the-wall-short', {
+                                letters: plan.board.kit.join(', '),
+                                b: mono,
+                            })}
                         </p>
                     )}
                     {!closed && (
@@ -359,18 +380,20 @@ function Body({ call, onCall }: { call: string; onCall: (call: string) => void }
                                 void change(
                                     'board',
                                     { number: selected, screw },
-                                    `Landed ${selected} at the board on ${screw ?? 'a cap'}.`,
+                                    say('plan.landed-at-the-board-on', { selected, screw: screw ?? say('plan.a-cap') }),
                                 )
                             }
-                            onTie={(place, a, b) => void change('tie', { place, a, b }, `Tied ${a} and ${b}.`)}
-                            onUntie={(label) => void change('untie', { label }, `Took out the ${label}.`)}
-                            onLink={(isIn) => void change('link', { in: isIn }, `Link ${isIn ? 'in' : 'out'}.`)}
+                            onTie={(place, a, b) => void change('tie', { place, a, b }, say('plan.tied-and', { a, b }))}
+                            onUntie={(label) => void change('untie', { label }, say('plan.took-out-the', { label }))}
+                            onLink={(isIn) =>
+                                void change('link', { in: isIn }, isIn ? say('plan.link-in') : say('plan.link-out'))
+                            }
                         />
                     )}
-                    <section className="px-5 py-3" aria-label="Findings">
-                        <h2 className="h-sec mb-1.5">Findings</h2>
+                    <section className="px-5 py-3" aria-label={say('plan.findings')}>
+                        <h2 className="h-sec mb-1.5">{say('plan.findings')}</h2>
                         <Problems proofs={plan.proofs} />
-                        <Findings findings={plan.findings} empty="Nothing to correct." />
+                        <Findings findings={plan.findings} empty={say('plan.nothing-to-correct')} />
                     </section>
                     {used && <Moves moves={plan.moves} closed={closed} />}
                     {used && <Checks checks={plan.checks} readings={readings} />}

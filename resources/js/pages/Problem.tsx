@@ -1,23 +1,18 @@
 import { Head, Link } from '@inertiajs/react';
 import { Mark } from '@/shell/Shell';
+import { say } from '@/words';
 
 const words: Record<number, [string, string]> = {
-    400: [
-        'This address says nothing here',
-        'Part of it is not what is wanted there. Go back and take the way from the jobs.',
-    ],
-    403: ['Not yours to open', 'This belongs to another crew, or is closed. Nothing was changed.'],
-    404: ['Nothing here', 'There is no such job or page. It may have been typed wrong.'],
-    419: [
-        'Signed out meanwhile',
-        'The page waited too long. Go back and sign in again; what was saved is still there.',
-    ],
-    500: ['Something broke here', 'It is our fault, not the house. Nothing recorded is lost; go back and try again.'],
-    503: ['Being looked after', 'The application is down for a moment. Try again shortly.'],
+    400: [say('door.this-address-says-nothing-here'), say('door.part-of-it-is-not-what')],
+    403: [say('door.not-yours-to-open'), say('door.this-belongs-to-another-crew-or')],
+    404: [say('door.nothing-here'), say('door.there-is-no-such-job-or')],
+    419: [say('door.signed-out-meanwhile'), say('door.the-page-waited-too-long-go')],
+    500: [say('door.something-broke-here'), say('door.it-is-our-fault-not-the')],
+    503: [say('door.being-looked-after'), say('door.the-application-is-down-for-a')],
 };
 
 export default function Problem({ status }: { status: number }) {
-    const [title, text] = words[status] ?? ['Something is wrong', 'Go back and try again.'];
+    const [title, text] = words[status] ?? [say('door.something-is-wrong'), say('door.go-back-and-try-again')];
     return (
         <div className="grid min-h-dvh place-items-center p-5">
             <Head title={title} />
@@ -27,7 +22,7 @@ export default function Problem({ status }: { status: number }) {
                 <p className="mt-2">{text}</p>
                 <p className="mono mt-2 text-note text-muted">{status}</p>
                 <Link href="/jobs" className="btn mt-5">
-                    All jobs
+                    {say('door.all-jobs')}
                 </Link>
             </main>
         </div>

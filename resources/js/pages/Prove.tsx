@@ -5,6 +5,7 @@ import type { ProveProps } from '@/types';
 import { Dock } from '@/features/prove/ProveDock';
 import { preferred } from '@/features/prove/school';
 import { StepBody } from '@/features/prove/StepBody';
+import { say } from '@/words';
 
 /** Where to go on: the running step, else the first of what is left of the person's way. */
 function goOn({ steps, routes }: ProveProps, school: string): string {
@@ -35,7 +36,7 @@ export default function Prove() {
     return (
         <Shell
             stage="prove"
-            title="Prove"
+            title={say('prove.prove-2')}
             start={[first?.a ?? 'wall.Rc', first?.b ?? 'wall.C']}
             startMode={first?.mode ?? 'V'}
             dock={<Dock step={check === null ? step : undefined} call={check} readings={readings} />}
@@ -51,7 +52,7 @@ export default function Prove() {
                     onCheck={setCheck}
                 />
             ) : (
-                <p className="p-5">This plan has no call to prove.</p>
+                <p className="p-5">{say('prove.this-plan-has-no-call-to')}</p>
             )}
         </Shell>
     );

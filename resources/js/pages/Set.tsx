@@ -8,6 +8,7 @@ import { Glyph } from '@/ui/Glyph';
 import { Findings } from '@/ui/State';
 import { Setting } from '@/features/set/Setting';
 import { FromSister } from '@/features/set/FromSister';
+import { say } from '@/words';
 
 export default function SetPage() {
     const { job, thermostat, settings: every, sisters, history, table, findings, readings } = usePage<SetProps>().props;
@@ -23,28 +24,28 @@ export default function SetPage() {
     return (
         <Shell
             stage="set"
-            title="Set"
+            title={say('set.set')}
             start={['wall.Rc', 'wall.C']}
             dock={<MeterDock stage="set" readings={readings} />}
         >
             <div className="head">
                 <div>
-                    <h1 className="h-step">Set</h1>
-                    <p>Enter these in the menu of: {thermostat}. Each one follows from the survey.</p>
+                    <h1 className="h-step">{say('set.set')}</h1>
+                    <p>{say('set.enter-these-in-the-menu-of', { thermostat })}</p>
                 </div>
                 <Link className="link ml-auto" href={`/jobs/${job.id}/figures`}>
-                    Figures
+                    {say('set.figures')}
                 </Link>
                 {!closed && (
                     <button
                         className={`btn ${open === 0 ? 'btn--go' : ''}`}
                         onClick={() => router.visit(`/jobs/${job.id}/prove`)}
                     >
-                        Go to Prove{' '}
+                        {say('set.go-to-prove')}{' '}
                         {open === 0 ? (
                             <Glyph name="go" />
                         ) : (
-                            <span className="text-small text-caution-ink">{open} open</span>
+                            <span className="text-small text-caution-ink">{say('set.open', { open })}</span>
                         )}
                     </button>
                 )}
@@ -69,7 +70,7 @@ export default function SetPage() {
                     {lacking.length > 0 && (
                         <details className="border-b border-hair px-5 py-1">
                             <summary className="fold font-lab text-lead font-semibold">
-                                {lacking.length} that this menu does not have
+                                {say('set.that-this-menu-does-not-have', { lacking: lacking.length })}
                             </summary>
                             <ul>
                                 {lacking.map((item) => (
@@ -84,22 +85,30 @@ export default function SetPage() {
                             </ul>
                         </details>
                     )}
-                    <section className="px-5 py-4" aria-label="Findings">
-                        <h2 className="h-sec mb-1.5">Findings</h2>
-                        <Findings findings={findings} empty="What the thermostat closes is what the equipment needs." />
+                    <section className="px-5 py-4" aria-label={say('set.findings')}>
+                        <h2 className="h-sec mb-1.5">{say('set.findings')}</h2>
+                        <Findings findings={findings} empty={say('set.what-the-thermostat-closes-is-what')} />
                     </section>
                 </div>
-                <section className="border-hair px-5 py-3 xl:border-l" aria-label="What the thermostat closes">
-                    <h2 className="h-sec">What the thermostat closes</h2>
-                    <p className="mb-2 text-small text-muted">
-                        With the settings as entered; as they should be where nothing is entered.
-                    </p>
-                    <div className="overflow-x-auto" tabIndex={0} role="group" aria-label="Call table, scrolls">
+                <section
+                    className="border-hair px-5 py-3 xl:border-l"
+                    aria-label={say('set.what-the-thermostat-closes')}
+                >
+                    <h2 className="h-sec">{say('set.what-the-thermostat-closes')}</h2>
+                    <p className="mb-2 text-small text-muted">{say('set.with-the-settings-as-entered-as')}</p>
+                    <div
+                        className="overflow-x-auto"
+                        tabIndex={0}
+                        role="group"
+                        aria-label={say('set.call-table-scrolls')}
+                    >
                         <CallTable table={table} />
                     </div>
                     {setting && (
                         <div className="mt-5">
-                            <h3 className="h-sec">If {setting.label.toLowerCase()} is wrong</h3>
+                            <h3 className="h-sec">
+                                {say('set.if-is-wrong', { setting: setting.label.toLowerCase() })}
+                            </h3>
                             <dl className="mt-1">
                                 {setting.choices
                                     .filter((choice) => choice.ifWrong !== null || choice.effects.length > 0)
@@ -111,7 +120,9 @@ export default function SetPage() {
                                                     {choice.effects.join('; ')}
                                                 </dd>
                                             )}
-                                            <dd className="text-small">{choice.ifWrong ?? 'As it should be.'}</dd>
+                                            <dd className="text-small">
+                                                {choice.ifWrong ?? say('set.as-it-should-be')}
+                                            </dd>
                                         </div>
                                     ))}
                             </dl>

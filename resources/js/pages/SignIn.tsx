@@ -1,15 +1,16 @@
 import { Head, useForm } from '@inertiajs/react';
 import { Mark } from '@/shell/Shell';
 import { Bad } from '@/ui/State';
+import { say } from '@/words';
 
 export default function SignIn() {
     const form = useForm({ email: '', password: '', remember: false });
     return (
         <div className="grid min-h-dvh place-items-center p-5">
-            <Head title="Sign in" />
+            <Head title={say('door.sign-in')} />
             <main className="w-full max-w-[420px] border-t-[6px] border-copper bg-panel p-7">
                 <Mark />
-                <h1 className="h-step mt-6">Sign in</h1>
+                <h1 className="h-step mt-6">{say('door.sign-in')}</h1>
                 <form
                     className="mt-4 grid gap-4"
                     onSubmit={(event) => {
@@ -18,7 +19,7 @@ export default function SignIn() {
                     }}
                 >
                     <label className="field" data-bad={form.errors.email ? '' : undefined}>
-                        <span className="lab">E-mail address</span>
+                        <span className="lab">{say('door.e-mail-address')}</span>
                         <input
                             type="email"
                             autoComplete="username"
@@ -29,7 +30,7 @@ export default function SignIn() {
                         />
                     </label>
                     <label className="field">
-                        <span className="lab">Password</span>
+                        <span className="lab">{say('door.password')}</span>
                         <input
                             type="password"
                             autoComplete="current-password"
@@ -40,7 +41,7 @@ export default function SignIn() {
                     </label>
                     <Bad>{form.errors.email}</Bad>
                     <button className="btn btn--go justify-self-end" disabled={form.processing}>
-                        Sign in
+                        {say('door.sign-in')}
                     </button>
                 </form>
             </main>

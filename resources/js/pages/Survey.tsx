@@ -19,6 +19,7 @@ import { Bad } from '@/ui/State';
 import { useUndo } from '@/ui/useUndo';
 import { Equipment } from '@/features/survey/Equipment';
 import { Parts } from '@/features/survey/Parts';
+import { say } from '@/words';
 
 export default function Survey() {
     const page = usePage<SurveyProps>().props;
@@ -45,20 +46,20 @@ export default function Survey() {
     return (
         <Shell
             stage="survey"
-            title="Survey"
+            title={say('survey.survey')}
             start={['indoor.R', 'indoor.C']}
             dock={<MeterDock stage="survey" readings={readings} />}
         >
             <div className="head">
                 <div>
-                    <h1 className="h-step">Survey</h1>
-                    <p>What is on the wall, and where each conductor goes.</p>
+                    <h1 className="h-step">{say('survey.survey')}</h1>
+                    <p>{say('survey.what-is-on-the-wall-and')}</p>
                 </div>
                 {!closed && (
                     <button className="btn" onClick={() => void finish()}>
-                        {finished ? 'Go to Plan' : 'Finish survey'}{' '}
+                        {finished ? say('survey.go-to-plan') : say('survey.finish-survey')}{' '}
                         {open > 0 ? (
-                            <span className="text-small text-caution-ink">{open} open</span>
+                            <span className="text-small text-caution-ink">{say('survey.open-3', { open })}</span>
                         ) : (
                             <Glyph name="go" />
                         )}
@@ -100,7 +101,10 @@ export default function Survey() {
                                     number: row.number,
                                 });
                                 if (answer.kind === 'ok')
-                                    undo.offer(`Removed ${row.number} ${row.colourWord}.`, answer.data.version);
+                                    undo.offer(
+                                        say('survey.removed', { number: row.number, colourWord: row.colourWord }),
+                                        answer.data.version,
+                                    );
                             }}
                         />
                     ))}

@@ -3,6 +3,7 @@ import { Component, type ReactNode } from 'react';
 import { reload } from '@/lib/reload';
 import { Glyph } from '@/ui/Glyph';
 import { putBack, typedIn, type Typed } from './typed';
+import { say } from '@/words';
 
 interface State {
     failed: boolean;
@@ -61,9 +62,9 @@ export class Boundary extends Component<{ children: ReactNode }, State> {
             return (
                 <>
                     <div role="status" className="border-b border-caution bg-caution-wash px-5 py-2 text-small">
-                        <b>Typed before, without a place on this page:</b> {kept}
+                        <b>{say('shell.typed-before-without-a-place-on')}</b> {kept}
                         <button className="link" onClick={() => this.setState(well)}>
-                            I have it
+                            {say('shell.i-have-it')}
                         </button>
                     </div>
                     {this.props.children}
@@ -72,19 +73,20 @@ export class Boundary extends Component<{ children: ReactNode }, State> {
         return (
             <main className="mx-auto max-w-2xl px-5 py-10" role="alert">
                 <h1 className="h-step flex items-center gap-3">
-                    <Glyph name="fault" size={26} style={{ color: 'var(--fault)' }} /> This page failed
+                    <Glyph name="fault" size={26} style={{ color: 'var(--fault)' }} /> {say('shell.this-page-failed')}
                 </h1>
                 <p className="mt-2">
-                    Everything recorded is safe.{' '}
-                    {typed.length > 0 ? 'What you were typing is here, and is put back:' : ''}
+                    {typed.length > 0
+                        ? say('shell.everything-recorded-is-safe-what-you')
+                        : say('shell.everything-recorded-is-safe')}
                 </p>
                 {kept}
                 <div className="mt-6 flex flex-wrap gap-3">
                     <button className="btn btn--go" onClick={this.again}>
-                        Try again
+                        {say('shell.try-again')}
                     </button>
                     <a className="btn" href="/jobs">
-                        All jobs
+                        {say('shell.all-jobs')}
                     </a>
                 </div>
             </main>

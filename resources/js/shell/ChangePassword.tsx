@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { post, said } from '@/lib/api';
 import { Bad, State } from '@/ui/State';
+import { say } from '@/words';
 
 /** Another password. Every other device of this person is signed out. */
 export function ChangePassword() {
@@ -19,7 +20,7 @@ export function ChangePassword() {
     };
     return (
         <details className="mt-1">
-            <summary className="fold justify-between font-lab font-semibold">Change password</summary>
+            <summary className="fold justify-between font-lab font-semibold">{say('shell.change-password')}</summary>
             <form
                 className="grid gap-3"
                 onSubmit={(event) => {
@@ -28,7 +29,7 @@ export function ChangePassword() {
                 }}
             >
                 <label className="field">
-                    <span className="lab">Present password</span>
+                    <span className="lab">{say('shell.present-password')}</span>
                     <input
                         type="password"
                         autoComplete="current-password"
@@ -37,7 +38,7 @@ export function ChangePassword() {
                     />
                 </label>
                 <label className="field">
-                    <span className="lab">New password, at least 10 characters</span>
+                    <span className="lab">{say('shell.new-password-at-least-10-characters')}</span>
                     <input
                         type="password"
                         autoComplete="new-password"
@@ -48,10 +49,10 @@ export function ChangePassword() {
                 <Bad>{bad}</Bad>
                 {done && (
                     <State glyph="pass" tone="verd">
-                        Changed. Every other device is signed out.
+                        {say('shell.changed-every-other-device-is-signed')}
                     </State>
                 )}
-                <button className="btn btn--small justify-self-end">Change password</button>
+                <button className="btn btn--small justify-self-end">{say('shell.change-password')}</button>
             </form>
         </details>
     );

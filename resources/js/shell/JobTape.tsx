@@ -2,6 +2,7 @@ import { Link } from '@inertiajs/react';
 import type { Stage, TapeSegment } from '@/types';
 import type { GlyphName } from '@/ui/Glyph';
 import { State, type Tone } from '@/ui/State';
+import { say } from '@/words';
 
 type Look = { field: string; edge: string; glyph: GlyphName; tone: Tone };
 
@@ -17,7 +18,7 @@ function look(segment: TapeSegment, now: boolean): Look {
 /** The job as a folding rule: a segment a stage, a tick an item, long when done. */
 export function JobTape({ jobId, tape, current }: { jobId: string; tape: TapeSegment[]; current: Stage }) {
     return (
-        <nav className="tape" aria-label="Job tape">
+        <nav className="tape" aria-label={say('shell.job-tape')}>
             {tape.map((segment, index) => (
                 <Segment
                     key={segment.key}
@@ -97,7 +98,7 @@ function Segment({
                     {item}
                 </p>
             ))}
-            {open.length > 0 && more > 0 && <p>and {more} more</p>}
+            {open.length > 0 && more > 0 && <p>{say('shell.and-more', { more })}</p>}
         </Link>
     );
 }
@@ -105,7 +106,7 @@ function Segment({
 /** The same on a phone: five names in a row. */
 export function TapeStrip({ jobId, tape, current }: { jobId: string; tape: TapeSegment[]; current: Stage }) {
     return (
-        <nav className="tapestrip" aria-label="Job stages">
+        <nav className="tapestrip" aria-label={say('shell.job-stages')}>
             {tape.map((segment) => {
                 const style = look(segment, segment.key === current);
                 return (

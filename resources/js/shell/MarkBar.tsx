@@ -5,6 +5,7 @@ import { day } from '@/lib/format';
 import type { Frame } from '@/types';
 import { Glyph } from '@/ui/Glyph';
 import { Bad } from '@/ui/State';
+import { say } from '@/words';
 
 /** What this job as a whole is, where it is no ordinary one: demo data, practice on a copy, read from a file. */
 export function MarkBar() {
@@ -19,7 +20,7 @@ export function MarkBar() {
     return (
         <div
             role="note"
-            aria-label="About this job"
+            aria-label={say('shell.about-this-job')}
             className={`no-print markbar ${job.practice ? 'markbar--practice' : ''}`}
         >
             {job.mark && (
@@ -28,14 +29,11 @@ export function MarkBar() {
                 </b>
             )}
             {job.importedAt && (
-                <span>
-                    Read from a job file {day(job.importedAt)}: records, names, signatures and handover are as that file
-                    says.
-                </span>
+                <span>{say('shell.read-from-a-job-file-records', { importedAt: day(job.importedAt) })}</span>
             )}
             {job.practice && (
                 <button className="link" onClick={() => void end()}>
-                    End practice
+                    {say('shell.end-practice')}
                 </button>
             )}
             <Bad>{bad}</Bad>

@@ -1,5 +1,6 @@
 import { drop, useOutbox } from '@/lib/outbox';
 import { State } from '@/ui/State';
+import { say } from '@/words';
 
 /** What is kept on this device because there was no signal, and what the server would not take. */
 export function OutboxBar() {
@@ -9,13 +10,15 @@ export function OutboxBar() {
     return (
         <div
             role="status"
-            aria-label="Kept on this device"
+            aria-label={say('shell.kept-on-this-device')}
             className="no-print border-b-2 border-caution bg-caution-wash px-5 py-1.5 text-small"
         >
             {waiting.length > 0 && (
                 <State glyph="caution" tone="caution">
-                    No signal: {waiting.length === 1 ? 'one entry is' : `${waiting.length} entries are`} kept on this
-                    device and sent when it is back: {waiting.map((entry) => entry.what).join(', ')}
+                    {say('shell.no-signal-one-entry-is-other', {
+                        entries: waiting.length,
+                        what: waiting.map((entry) => entry.what).join(', '),
+                    })}
                 </State>
             )}
             {kept
@@ -23,10 +26,11 @@ export function OutboxBar() {
                 .map((entry) => (
                     <p key={entry.body.id} className="flex flex-wrap items-center gap-x-3">
                         <span>
-                            <b className="font-semibold">{entry.what} was not taken:</b> {entry.refused}
+                            <b className="font-semibold">{say('shell.was-not-taken', { what: entry.what })}</b>{' '}
+                            {entry.refused}
                         </span>
                         <button className="link" onClick={() => drop(entry.body.id)}>
-                            Leave it out
+                            {say('shell.leave-it-out')}
                         </button>
                     </p>
                 ))}

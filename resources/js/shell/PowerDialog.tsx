@@ -6,6 +6,7 @@ import type { Frame } from '@/types';
 import { Dialog } from '@/ui/Dialog';
 import { Bad, State } from '@/ui/State';
 import { Tick } from '@/ui/Tick';
+import { say } from '@/words';
 
 /**
  * Raising the flag: isolated asks for the dead reading of each supply and the proof of the meter, live for a reading
@@ -29,7 +30,7 @@ export function PowerDialog({ jobId, to, onClose }: { jobId: string; to: 'live' 
         <Dialog
             open
             onClose={onClose}
-            title={isolate ? 'Isolate and prove dead' : 'Make live'}
+            title={isolate ? say('shell.isolate-and-prove-dead') : say('shell.make-live')}
             tone={isolate ? 'iso' : 'live'}
         >
             <form
@@ -40,22 +41,15 @@ export function PowerDialog({ jobId, to, onClose }: { jobId: string; to: 'live' 
                 }}
             >
                 {power.why && power.at && <p className="text-small text-muted">{power.why}.</p>}
-                {isolate ? (
-                    <Dead several={!sole} />
-                ) : (
-                    <p>
-                        Jumpers secured, bare ends apart, doors and covers on, nobody's hands in. Then power on and read
-                        it at the board.
-                    </p>
-                )}
+                {isolate ? <Dead several={!sole} /> : <p>{say('shell.jumpers-secured-bare-ends-apart-doors')}</p>}
                 {open.length > 0 && (
                     <div
                         role="group"
-                        aria-label="Still open"
+                        aria-label={say('shell.still-open')}
                         className="border-l-[6px] border-fault bg-fault-wash px-3 py-2 text-small"
                     >
                         <State glyph="fault" tone="fault">
-                            Still open, before the power comes on
+                            {say('shell.still-open-before-the-power-comes')}
                         </State>
                         <ul className="mt-1 grid gap-1">
                             {open.map((item) => (
@@ -63,8 +57,12 @@ export function PowerDialog({ jobId, to, onClose }: { jobId: string; to: 'live' 
                             ))}
                         </ul>
                         <div className="mt-1 flex items-center gap-2">
-                            <Tick checked={despite} label="All of this is meant: make it live" onChange={setDespite} />
-                            <span className="font-semibold">All of this is meant: make it live</span>
+                            <Tick
+                                checked={despite}
+                                label={say('shell.all-of-this-is-meant-make')}
+                                onChange={setDespite}
+                            />
+                            <span className="font-semibold">{say('shell.all-of-this-is-meant-make')}</span>
                         </div>
                     </div>
                 )}
@@ -73,9 +71,11 @@ export function PowerDialog({ jobId, to, onClose }: { jobId: string; to: 'live' 
                         <span className="lab">
                             {sole
                                 ? isolate
-                                    ? 'Dead reading, volts'
-                                    : `${supply.live} now, volts`
-                                : `${isolate ? 'Dead reading of' : 'Now, of'} ${supply.label} (${supply.live}), volts`}
+                                    ? say('shell.dead-reading-volts')
+                                    : say('shell.now-volts', { live: supply.live })
+                                : isolate
+                                  ? say('shell.dead-reading-of-volts', { supply: supply.label, live: supply.live })
+                                  : say('shell.now-of-volts', { supply: supply.label, live: supply.live })}
                         </span>
                         <input
                             inputMode="decimal"
@@ -90,27 +90,20 @@ export function PowerDialog({ jobId, to, onClose }: { jobId: string; to: 'live' 
                 ))}
                 {isolate && (
                     <div className="flex items-center gap-2">
-                        <Tick
-                            checked={proved}
-                            label="Meter proved on a known live source, before and after"
-                            onChange={setProved}
-                        />
-                        <span>Meter proved on a known live source, before and after</span>
+                        <Tick checked={proved} label={say('shell.meter-proved-on-a-known-live')} onChange={setProved} />
+                        <span>{say('shell.meter-proved-on-a-known-live')}</span>
                     </div>
                 )}
                 <Bad id="power-bad">
                     {answer && answer.kind !== 'ok'
                         ? errors.despite
-                            ? 'Look at what is still open, and say that it is meant.'
+                            ? say('shell.look-at-what-is-still-open')
                             : said(answer)
                         : null}
                 </Bad>
-                <p className="text-note text-muted">
-                    Local code and licensed practice come first. Line-voltage work needs the licence that the place
-                    requires.
-                </p>
+                <p className="text-note text-muted">{say('shell.local-code-and-licensed-practice-come')}</p>
                 <button className="btn btn--go justify-self-end" type="submit">
-                    {isolate ? 'It is dead' : 'It is live'}
+                    {isolate ? say('shell.it-is-dead') : say('shell.it-is-live')}
                 </button>
             </form>
         </Dialog>
@@ -120,15 +113,18 @@ export function PowerDialog({ jobId, to, onClose }: { jobId: string; to: 'live' 
 function Dead({ several }: { several: boolean }) {
     return (
         <ol className="list-decimal space-y-1.5 pl-5 text-body">
-            <li>Service switch or breaker off{several ? ', of each supply' : ''}. Do not trust the panel's labels.</li>
-            <li>Prove the meter on a known live source.</li>
             <li>
-                Measure at the transformer's line leads, then R–C.{' '}
                 {several
-                    ? 'Each supply is proved by its own reading: one dead says nothing of the other.'
-                    : 'A cabinet can hold a second supply.'}
+                    ? say('shell.service-switch-or-breaker-off-of')
+                    : say('shell.service-switch-or-breaker-off-do')}
             </li>
-            <li>Prove the meter again. A non-contact tester never proves a circuit dead.</li>
+            <li>{say('shell.prove-the-meter-on-a-known')}</li>
+            <li>
+                {several
+                    ? say('shell.measure-at-the-transformers-line-leads')
+                    : say('shell.measure-at-the-transformers-line-leads-3')}
+            </li>
+            <li>{say('shell.prove-the-meter-again-a-non')}</li>
         </ol>
     );
 }

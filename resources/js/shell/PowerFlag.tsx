@@ -3,6 +3,7 @@ import { useKeys, useSecondsLeft } from '@/lib/hooks';
 import type { Power } from '@/types';
 import { Glyph } from '@/ui/Glyph';
 import { PowerDialog } from './PowerDialog';
+import { say } from '@/words';
 
 interface Props {
     jobId: string;
@@ -27,31 +28,41 @@ export function PowerFlag({ jobId, power, now, closed, practice, asked, onAsk }:
 
     const reading = power.volts === null ? '' : power.volts.toFixed(1);
     const lapsed = power.lapsed || ran;
-    const why = lapsed ? `proof lapsed, ${power.lapseMinutes} min` : power.at ? 'prove it anew' : 'no reading yet';
+    const why = lapsed
+        ? say('shell.proof-lapsed-min', { lapseMinutes: power.lapseMinutes })
+        : power.at
+          ? say('shell.prove-it-anew')
+          : say('shell.no-reading-yet');
     return (
         <div className={`pf pf--${state}`}>
-            <div className="pf__flag" role="status" aria-label="Power flag" title={power.why ?? undefined}>
+            <div className="pf__flag" role="status" aria-label={say('shell.power-flag')} title={power.why ?? undefined}>
                 <Glyph name={state === 'live' ? 'live' : state === 'isolated' ? 'iso' : 'need'} size={28} />
                 <div>
-                    <b>{state === 'live' ? 'LIVE 24 V' : state === 'isolated' ? 'ISOLATED' : 'NOT PROVED'}</b>
+                    <b>
+                        {state === 'live'
+                            ? say('shell.live-24-v')
+                            : state === 'isolated'
+                              ? say('shell.isolated')
+                              : say('shell.not-proved')}
+                    </b>
                     <span>
                         {state === 'live' &&
                             power.at &&
-                            `R–C ${reading} V ${power.old ? ago(power.at, now) : moment(power.at)}`}
-                        {state === 'isolated' && power.at && `dead ${reading} V ${moment(power.at)}`}
+                            say('shell.r-c-v', { reading, when: power.old ? ago(power.at, now) : moment(power.at) })}
+                        {state === 'isolated' && power.at && say('shell.dead-v', { reading, moment: moment(power.at) })}
                         {state === 'not-proved' && why}
-                        {practice && ', practice'}
+                        {practice && say('shell.practice')}
                     </span>
                 </div>
             </div>
             {!closed && state === 'not-proved' && (
                 <button className="pf__other" onClick={() => onAsk('isolated')}>
-                    Isolate
+                    {say('shell.isolate')}
                 </button>
             )}
             {!closed && (
                 <button className="pf__other" onClick={() => onAsk(other)}>
-                    {other === 'live' ? 'Make live' : 'Isolate'}
+                    {other === 'live' ? say('shell.make-live') : say('shell.isolate')}
                 </button>
             )}
             {asked && <PowerDialog jobId={jobId} to={asked} onClose={() => onAsk(null)} />}

@@ -9,6 +9,7 @@ import { OutboxBar } from './OutboxBar';
 import { PowerFlag } from './PowerFlag';
 import { Tools } from './Tools';
 import { usePulse } from '@/lib/pulse';
+import { say } from '@/words';
 
 export interface Probes {
     mode: Mode;
@@ -26,7 +27,7 @@ const AskPower = createContext<(state: 'live' | 'isolated') => void>(() => undef
 
 export function useProbes(): Probes {
     const probes = useContext(ProbeContext);
-    if (!probes) throw new Error('No meter on this screen.');
+    if (!probes) throw new Error(say('shell.no-meter-on-this-screen'));
     return probes;
 }
 
@@ -133,7 +134,7 @@ export function Shell({
 /** The mark, which leads back to the jobs. */
 export function Mark() {
     return (
-        <Link href="/jobs" className="bar__mark" aria-label="Unionbit, all jobs">
+        <Link href="/jobs" className="bar__mark" aria-label={say('shell.unionbit-all-jobs')}>
             <svg width="30" height="24" viewBox="0 0 30 24" aria-hidden="true">
                 <path d="M1 2H8L13 7V22H1Z" fill="var(--ink)" />
                 <path d="M22 2H29V22H17V7Z" fill="none" stroke="var(--ink)" strokeWidth="2" />
@@ -141,7 +142,7 @@ export function Mark() {
                 <circle cx="7" cy="14.5" r="3.4" fill="var(--copper)" />
                 <circle cx="23" cy="14.5" r="3.4" fill="var(--copper)" />
             </svg>
-            <span>unionbit</span>
+            <span>{say('shell.unionbit')}</span>
         </Link>
     );
 }

@@ -7,23 +7,24 @@ import { Dialog } from '@/ui/Dialog';
 import { Glyph } from '@/ui/Glyph';
 import { Tick } from '@/ui/Tick';
 import { ChangePassword } from './ChangePassword';
+import { say } from '@/words';
 
 const keys: [string, string][] = [
-    ['1 – 5', 'Survey, Plan, Set, Prove, Handover'],
-    ['0 – 9', 'Go to the meter while it is what you used last'],
-    ['N', 'New job, or new conductor'],
-    ['P', 'Power flag'],
-    ['V O A B', 'Meter: volts, ohms, amperes, beeper'],
-    ['[ ]', 'Previous, next point'],
-    ['X', 'Swap the probes'],
-    ['Enter', 'Record the reading typed in the dock'],
-    ['J K', 'Next, previous row'],
-    ['Q', 'The open question of the survey'],
-    ['Space', 'Tick the row'],
-    ['E', 'Land conductors by keys'],
-    ['Ctrl Z', 'Undo an edit, with Shift redo'],
-    ['Shift+1 …', 'Simulate a call, in Plan'],
-    ['Esc', 'Back out'],
+    ['1 – 5', say('shell.survey-plan-set-prove-handover')],
+    ['0 – 9', say('shell.go-to-the-meter-while-it')],
+    ['N', say('shell.new-job-or-new-conductor')],
+    ['P', say('shell.power-flag')],
+    ['V O A B', say('shell.meter-volts-ohms-amperes-beeper')],
+    ['[ ]', say('shell.previous-next-point')],
+    ['X', say('shell.swap-the-probes')],
+    ['Enter', say('shell.record-the-reading-typed-in-the')],
+    ['J K', say('shell.next-previous-row')],
+    ['Q', say('shell.the-open-question-of-the-survey')],
+    [say('shell.space'), say('shell.tick-the-row')],
+    ['E', say('shell.land-conductors-by-keys')],
+    [say('shell.ctrl-z'), say('shell.undo-an-edit-with-shift-redo')],
+    [say('shell.shift-1'), say('shell.simulate-a-call-in-plan')],
+    [say('shell.esc'), say('shell.back-out')],
 ];
 
 /** Theme, keys, and who is signed in. */
@@ -46,31 +47,35 @@ export function Tools() {
                 <div className="tool tool--text max-[1279px]:hidden">
                     <span>
                         {user.name}
-                        <small>{solo ? 'demo, signed in' : user.crew}</small>
+                        <small>{solo ? say('shell.demo-signed-in') : user.crew}</small>
                     </span>
                 </div>
             )}
-            <button className="tool" aria-label="Keys and account" onClick={() => setOpen(true)}>
+            <button className="tool" aria-label={say('shell.keys-and-account')} onClick={() => setOpen(true)}>
                 <span className="key">?</span>
             </button>
-            <button className="tool" aria-label="Change between daylight and headlamp theme" onClick={toggle}>
+            <button
+                className="tool"
+                aria-label={say('shell.change-between-daylight-and-headlamp-theme')}
+                onClick={toggle}
+            >
                 <Glyph name="lamp" size={20} />
             </button>
             {user && !solo && (
                 <button className="tool tool--text" onClick={() => router.post('/sign-out')}>
-                    Sign out
+                    {say('shell.sign-out')}
                 </button>
             )}
-            <Dialog open={open} onClose={() => setOpen(false)} title="Keys and account">
+            <Dialog open={open} onClose={() => setOpen(false)} title={say('shell.keys-and-account')}>
                 <Keys />
                 {user && !solo && (
-                    <section aria-label="Account" className="mt-5 border-t-2 border-ink pt-3">
+                    <section aria-label={say('shell.account')} className="mt-5 border-t-2 border-ink pt-3">
                         <p className="flex flex-wrap items-center justify-between gap-3">
                             <b className="font-lab text-head font-semibold">
                                 {user.name}, {user.crew}
                             </b>
                             <button className="link" onClick={() => router.post('/sign-out')}>
-                                Sign out of this device
+                                {say('shell.sign-out-of-this-device')}
                             </button>
                         </p>
                         <ChangePassword />
@@ -89,13 +94,13 @@ function Keys() {
             <div className="mt-2 flex items-center gap-2">
                 <Tick
                     checked={on}
-                    label="Single keys work on this device"
+                    label={say('shell.single-keys-work-on-this-device')}
                     onChange={(next) => {
                         setSingleKeys(next);
                         setOn(next);
                     }}
                 />
-                <span>Single keys work on this device</span>
+                <span>{say('shell.single-keys-work-on-this-device')}</span>
             </div>
             <dl className="mt-3 grid grid-cols-[auto_1fr] gap-x-5 gap-y-2">
                 {keys.map(([key, does]) => (

@@ -2,6 +2,7 @@ import { clsx } from 'clsx';
 import { Dialog as Radix } from 'radix-ui';
 import type { ReactNode } from 'react';
 import { Glyph } from './Glyph';
+import { say } from '@/words';
 
 /** A dialog: only for power changes, opening and closing a job, and the list of keys. */
 export function Dialog({
@@ -34,7 +35,7 @@ export function Dialog({
                 >
                     <div className="flex items-start justify-between gap-4">
                         <Radix.Title className="h-step">{title}</Radix.Title>
-                        <Radix.Close className="grid size-11 place-items-center" aria-label="Close">
+                        <Radix.Close className="grid size-11 place-items-center" aria-label={say('shared.close')}>
                             <Glyph name="cross" />
                         </Radix.Close>
                     </div>

@@ -1,4 +1,5 @@
 import type { CSSProperties, ReactNode } from 'react';
+import { say } from '@/words';
 
 const line = (d: string, extra: Record<string, string | number> = {}) => (
     <path d={d} fill="none" stroke="currentColor" strokeWidth={2} strokeLinecap="square" {...extra} />
@@ -150,7 +151,7 @@ export function Glyph({ name, size = 16, style }: { name: GlyphName; size?: numb
 /** A unit; the ohm sign is drawn, the fonts have none. */
 export function Unit({ unit, size = 13 }: { unit: string; size?: number }) {
     return unit === 'Ω' ? (
-        <span role="img" aria-label="ohms">
+        <span role="img" aria-label={say('shared.ohms')}>
             <Glyph name="ohm" size={size} style={{ verticalAlign: -1 }} />
         </span>
     ) : (

@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
 import type { Finding, OutcomeName } from '@/types';
 import { Glyph, type GlyphName } from './Glyph';
+import { say } from '@/words';
 
 export type Tone = 'verd' | 'fault' | 'caution' | 'live' | 'iso' | 'copper' | 'muted';
 
@@ -25,10 +26,10 @@ export function State({ glyph, tone, children }: { glyph: GlyphName; tone: Tone;
 }
 
 export const outcomeLook: Record<OutcomeName, { glyph: GlyphName; tone: Tone; word: string }> = {
-    pass: { glyph: 'pass', tone: 'verd', word: 'pass' },
-    fail: { glyph: 'fault', tone: 'fault', word: 'fail' },
-    'too-early': { glyph: 'wait', tone: 'caution', word: 'too early' },
-    neutral: { glyph: 'caution', tone: 'caution', word: 'ghost' },
+    pass: { glyph: 'pass', tone: 'verd', word: say('shared.pass') },
+    fail: { glyph: 'fault', tone: 'fault', word: say('shared.fail') },
+    'too-early': { glyph: 'wait', tone: 'caution', word: say('shared.too-early') },
+    neutral: { glyph: 'caution', tone: 'caution', word: say('shared.ghost') },
 };
 
 const severityLook: Record<Finding['severity'], { glyph: GlyphName; tone: Tone }> = {
@@ -57,7 +58,10 @@ export function Findings({ findings, empty }: { findings: Finding[]; empty: stri
                         </span>
                         <p className="text-small">
                             <b className="font-semibold">
-                                {finding.severity === 'stop' ? `Stop. ${finding.title}` : finding.title}.
+                                {finding.severity === 'stop'
+                                    ? say('shared.stop', { title: finding.title })
+                                    : finding.title}
+                                .
                             </b>{' '}
                             {finding.meaning}{' '}
                             {finding.severity !== 'good' && <span className="text-ink">{finding.action}</span>}{' '}

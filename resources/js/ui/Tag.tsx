@@ -1,4 +1,5 @@
 import type { Colour, EndView } from '@/types';
+import { say } from '@/words';
 
 /** A terminal's tag. The cut corner tells the side: equipment top left, wall top right. */
 export function Tag({
@@ -17,17 +18,17 @@ export function Tag({
 
 const words: Record<EndView['state'], string> = {
     landed: '',
-    spare: 'spare',
-    capped: 'capped',
-    cut: 'cut short',
-    broken: 'broken off',
-    spliced: 'spliced',
+    spare: say('shared.spare'),
+    capped: say('shared.capped'),
+    cut: say('shared.cut-short'),
+    broken: say('shared.broken-off'),
+    spliced: say('shared.spliced'),
 };
 
 /** An end of a conductor: its tag, or the word for a free end. */
 export function EndTag({ end, side }: { end: EndView; side: 'wall' | 'equipment' }) {
     return end.terminal === null ? (
-        <span className="loose">{end.onto ? `to ${end.onto}` : words[end.state]}</span>
+        <span className="loose">{end.onto ? say('shared.to', { onto: end.onto }) : words[end.state]}</span>
     ) : (
         <Tag side={side}>{end.terminal}</Tag>
     );

@@ -1,5 +1,6 @@
 import { clsx } from 'clsx';
 import { useEffect } from 'react';
+import { say } from '@/words';
 
 /** Something was taken away: eight seconds to take that back. */
 export function UndoBar({ what, onUndo, onGone }: { what: string; onUndo: () => void; onGone: () => void }) {
@@ -17,7 +18,7 @@ export function UndoBar({ what, onUndo, onGone }: { what: string; onUndo: () => 
         >
             <span>{what}</span>
             <button className="min-h-11 px-3 font-lab font-semibold underline underline-offset-4" onClick={onUndo}>
-                Undo
+                {say('shared.undo')}
             </button>
         </div>
     );

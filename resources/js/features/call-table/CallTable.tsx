@@ -1,14 +1,15 @@
 import type { CallTableView } from '@/types';
+import { say } from '@/words';
 
 /**
  * Calls by terminals: a filled cut square is closed to R, a dot is open, an orange bar the source, a dash the return.
  */
 export function CallTable({ table }: { table: CallTableView }) {
     return (
-        <table className="text-body" aria-label="Call table">
+        <table className="text-body" aria-label={say('calls.call-table')}>
             <thead>
                 <tr className="border-b-2 border-ink">
-                    <th className="lab py-1.5">Call</th>
+                    <th className="lab py-1.5">{say('calls.call')}</th>
                     {table.columns.map((column) => (
                         <th key={column.printed} className="px-0.5 text-center font-lab text-small font-bold">
                             {column.printed}
@@ -31,7 +32,7 @@ export function CallTable({ table }: { table: CallTableView }) {
                                     <Cell role={column?.role ?? 'call'} closed={cell.closed} />
                                     {differs && (
                                         <span className="block font-lab text-tiny font-semibold text-fault-ink">
-                                            {cell.needed ? 'needed' : 'not needed'}
+                                            {cell.needed ? say('calls.needed') : say('calls.not-needed')}
                                         </span>
                                     )}
                                 </td>
@@ -45,7 +46,14 @@ export function CallTable({ table }: { table: CallTableView }) {
 }
 
 function Cell({ role, closed }: { role: string; closed: boolean }) {
-    const word = role === 'hot' ? '24 V source' : role === 'common' ? 'return' : closed ? 'closed' : 'open';
+    const word =
+        role === 'hot'
+            ? say('calls.24-v-source')
+            : role === 'common'
+              ? say('calls.return')
+              : closed
+                ? say('calls.closed')
+                : say('calls.open');
     return (
         <svg width="20" height="20" viewBox="0 0 20 20" className="inline-block" role="img" aria-label={word}>
             {role === 'hot' && <rect x="7.5" y="1" width="5" height="18" fill="var(--live)" />}

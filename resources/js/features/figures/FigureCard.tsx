@@ -5,6 +5,7 @@ import { rounded, shown, typed, unitOf } from '@/lib/units';
 import type { FigureResult, FigureView } from '@/types';
 import { Bad } from '@/ui/State';
 import { Plot } from './Plot';
+import { say } from '@/words';
 
 const tones: Record<string, string> = {
     verd: 'border-verd bg-verd-wash',
@@ -86,7 +87,7 @@ export function FigureCard({
                                     <span className="text-body leading-[18px]">
                                         {input.label}
                                         <span className="block text-note text-muted">
-                                            {given[input.key] === undefined ? input.source : 'as typed'}
+                                            {given[input.key] === undefined ? input.source : say('figures.as-typed')}
                                         </span>
                                     </span>
                                     <span className="flex items-center gap-1.5">
@@ -125,7 +126,7 @@ export function FigureCard({
                 </div>
                 <div>
                     {result === null ? (
-                        <p className="text-muted">Enter what is missing; it is computed as you type.</p>
+                        <p className="text-muted">{say('figures.enter-what-is-missing-it-is')}</p>
                     ) : (
                         <>
                             <p
@@ -145,7 +146,7 @@ export function FigureCard({
                                             </th>
                                             <td className="mono whitespace-nowrap py-1 text-right">
                                                 {line.value === null
-                                                    ? 'none'
+                                                    ? say('figures.none')
                                                     : [
                                                           rounded(shown(line.value, line.unit, isMetric)),
                                                           unitOf(line.unit, isMetric),

@@ -1,5 +1,6 @@
 import { shown, unitOf, rounded } from '@/lib/units';
 import type { FigureResult } from '@/types';
+import { list, say } from '@/words';
 
 /**
  * Load and capacity against outdoor temperature: two lines that differ in dash as well as in colour, and where they
@@ -20,8 +21,11 @@ export function Plot({ plot, isMetric }: { plot: NonNullable<FigureResult['plot'
             className="mt-3 w-full max-w-[620px]"
             role="img"
             aria-label={[
-                `${plot.series.map((series) => series.name).join(' and ')} against ${plot.x}`,
-                plot.marks.map((mark) => `${mark.name} at ${mark.x.toFixed(0)} °F`).join(', '),
+                say('figures.against', {
+                    series: list(plot.series.map((series) => series.name)),
+                    x: plot.x,
+                }),
+                plot.marks.map((mark) => say('figures.at-f', { name: mark.name, x: mark.x.toFixed(0) })).join(', '),
             ].join('; ')}
         >
             {ticks.map((tick) => (

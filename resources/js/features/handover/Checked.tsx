@@ -4,13 +4,14 @@ import { rounded } from '@/lib/units';
 import type { HandoverProps, LoadCheck, Measurement, Reading } from '@/types';
 import { Unit } from '@/ui/Glyph';
 import { outcomeLook, State } from '@/ui/State';
+import { say } from '@/words';
 
 /** The supply loaded and unloaded, the current of each call, temperature split and airflow, where they were taken. */
 export function CheckedLoads({ loads, measurements }: { loads: LoadCheck[]; measurements: Measurement[] }) {
     if (loads.length === 0 && measurements.length === 0) return null;
     return (
-        <section className="break-inside-avoid" aria-label="Loads and air">
-            <h3 className="h-sec mb-1 mt-5">Loads and air</h3>
+        <section className="break-inside-avoid" aria-label={say('handover.loads-and-air')}>
+            <h3 className="h-sec mb-1 mt-5">{say('handover.loads-and-air')}</h3>
             {loads.length > 0 && (
                 <table className="text-small">
                     <tbody>
@@ -24,7 +25,7 @@ export function CheckedLoads({ loads, measurements }: { loads: LoadCheck[]; meas
                                     {check.read.amps?.value != null && `${figure(check.read.amps.value, 'A')} A`}
                                 </td>
                                 <td className="text-note text-muted">
-                                    {check.verdict?.reason ?? (check.call === 'idle' ? 'at rest' : '')}
+                                    {check.verdict?.reason ?? (check.call === 'idle' ? say('handover.at-rest') : '')}
                                     {check.read.amps &&
                                         check.read.amps.outcome !== 'pass' &&
                                         ` ${check.read.amps.reason}`}
@@ -42,7 +43,7 @@ export function CheckedLoads({ loads, measurements }: { loads: LoadCheck[]; meas
                     </b>{' '}
                     {row.lines[0]?.value != null &&
                         `${rounded(row.lines[0].value)} ${row.lines[0].unit.replace('Δ', '')}. `}
-                    {row.verdict} {row.simulated && '(simulated)'}
+                    {row.verdict} {row.simulated && say('handover.simulated-3')}
                 </p>
             ))}
         </section>
@@ -54,8 +55,8 @@ export function Unexplained({ readings }: { readings: Reading[] }) {
     const { points } = usePage<HandoverProps>().props;
     if (readings.length === 0) return null;
     return (
-        <section className="break-inside-avoid" aria-label="Unexplained readings">
-            <h3 className="h-sec mb-1 mt-5">Unexplained readings</h3>
+        <section className="break-inside-avoid" aria-label={say('handover.unexplained-readings')}>
+            <h3 className="h-sec mb-1 mt-5">{say('handover.unexplained-readings')}</h3>
             {readings.map((reading) => (
                 <p key={reading.id} className="border-b border-hair py-1 text-small">
                     <span className="mono text-muted">{clock(reading.at)}</span> {pointName(points, reading.a)}
@@ -68,7 +69,9 @@ export function Unexplained({ readings }: { readings: Reading[] }) {
                         glyph={reading.unexplained ? 'flag' : outcomeLook.pass.glyph}
                         tone={reading.unexplained ? 'caution' : 'verd'}
                     >
-                        {reading.unexplained ? 'unexplained' : `explained: ${reading.note}`}
+                        {reading.unexplained
+                            ? say('handover.unexplained')
+                            : say('handover.explained', { note: reading.note })}
                     </State>{' '}
                     <span className="text-muted">{reading.reason}</span>
                 </p>

@@ -6,6 +6,7 @@ import type { HandoverProps } from '@/types';
 import { Dialog } from '@/ui/Dialog';
 import { Bad } from '@/ui/State';
 import { Tick } from '@/ui/Tick';
+import { list, say } from '@/words';
 
 /** Asks once more before the job becomes a record, and for the signatures that are missing. */
 export function HandOverDialog({ open, onClose }: { open: boolean; onClose: () => void }) {
@@ -22,38 +23,36 @@ export function HandOverDialog({ open, onClose }: { open: boolean; onClose: () =
     };
 
     return (
-        <Dialog open={open} onClose={onClose} title="Hand this job over?">
-            <p className="mt-2">
-                Covers and door on, the thermostat in the mode the customer wants, batteries and filter explained. After
-                this the job is a record.
-            </p>
+        <Dialog open={open} onClose={onClose} title={say('handover.hand-this-job-over')}>
+            <p className="mt-2">{say('handover.covers-and-door-on-the-thermostat')}</p>
             {unsigned.length > 0 && (
                 <div
                     role="group"
-                    aria-label="Signatures missing"
+                    aria-label={say('handover.signatures-missing')}
                     className="mt-3 border-l-[6px] border-caution bg-caution-wash px-3 py-2 text-body"
                 >
                     <p>
-                        Not signed yet by the {unsigned.join(' and the ')}. Ask for it: the fields are at the end of the
-                        record.
+                        {say('handover.not-signed-yet-by-the-ask', {
+                            unsigned: list(unsigned),
+                        })}
                     </p>
                     <div className="mt-1 flex items-center gap-2">
                         <Tick
                             checked={without}
-                            label="Hand over without: the record will say so"
+                            label={say('handover.hand-over-without-the-record-will')}
                             onChange={setWithout}
                         />
-                        <span className="font-semibold">Hand over without: the record will say so</span>
+                        <span className="font-semibold">{say('handover.hand-over-without-the-record-will')}</span>
                     </div>
                 </div>
             )}
             <Bad>{problem}</Bad>
             <div className="mt-5 flex justify-end gap-3">
                 <button className="btn" onClick={onClose}>
-                    Not yet
+                    {say('handover.not-yet')}
                 </button>
                 <button className="btn btn--go" onClick={() => void close()}>
-                    Hand over
+                    {say('handover.hand-over')}
                 </button>
             </div>
         </Dialog>

@@ -2,6 +2,7 @@ import { usePage } from '@inertiajs/react';
 import type { HandoverProps } from '@/types';
 import { Glyph } from '@/ui/Glyph';
 import { State } from '@/ui/State';
+import { say } from '@/words';
 
 /** What the figures came to. */
 export function Figures() {
@@ -9,7 +10,7 @@ export function Figures() {
     if (figures.length === 0) return null;
     return (
         <section className="break-inside-avoid">
-            <h3 className="h-sec mb-1 mt-5">Figures</h3>
+            <h3 className="h-sec mb-1 mt-5">{say('handover.figures')}</h3>
             {figures.map((figure) => (
                 <p key={figure.title} className="border-b border-hair py-1 text-small">
                     <b className="font-semibold">{figure.title}.</b> {figure.verdict}
@@ -25,7 +26,7 @@ export function LeftOut() {
     if (waived.length === 0) return null;
     return (
         <section>
-            <h3 className="h-sec mb-1 mt-5">Left out, with the reason</h3>
+            <h3 className="h-sec mb-1 mt-5">{say('handover.left-out-with-the-reason')}</h3>
             {waived.map((row) => (
                 <p key={row.call} className="text-small">
                     <b className="font-semibold">{row.call}:</b> {row.reason}
@@ -40,17 +41,17 @@ export function OpenMatters() {
     const { open, restore } = usePage<HandoverProps>().props;
     return (
         <section>
-            <h3 className="h-sec mb-1 mt-5">Open matters</h3>
+            <h3 className="h-sec mb-1 mt-5">{say('handover.open-matters')}</h3>
             {open.length === 0 && restore.length === 0 ? (
                 <State glyph="pass" tone="verd">
-                    Nothing left open
+                    {say('handover.nothing-left-open')}
                 </State>
             ) : (
                 <ul className="grid gap-1">
                     {restore.map((item) => (
                         <li key={item} className="text-small">
                             <State glyph="fault" tone="fault">
-                                Put back: {item}
+                                {say('handover.put-back', { item })}
                             </State>
                         </li>
                     ))}

@@ -1,6 +1,7 @@
 import { usePage } from '@inertiajs/react';
 import { clock } from '@/lib/format';
 import type { HandoverProps } from '@/types';
+import { say } from '@/words';
 
 /** The house before anything was moved. */
 export function Photographs() {
@@ -8,13 +9,13 @@ export function Photographs() {
     if (photos.length === 0) return null;
     return (
         <section className="break-inside-avoid">
-            <h3 className="h-sec mb-1 mt-5">Photographs, before anything was moved</h3>
+            <h3 className="h-sec mb-1 mt-5">{say('handover.photographs-before-anything-was-moved')}</h3>
             <div className="flex flex-wrap gap-3">
                 {photos.map((photo) => (
                     <figure key={photo.id} className="w-56">
                         <img
                             src={photo.url ?? ''}
-                            alt={`${photo.place}, ${photo.marks.length} marks`}
+                            alt={say('handover.marks', { place: photo.place, marks: photo.marks.length })}
                             className="w-full border border-rule"
                         />
                         <figcaption className="text-note text-muted">

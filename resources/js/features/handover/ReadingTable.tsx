@@ -3,6 +3,7 @@ import { clock, figure, placeOf, pointName } from '@/lib/format';
 import type { HandoverProps, Reading } from '@/types';
 import { Unit } from '@/ui/Glyph';
 import { outcomeLook, State } from '@/ui/State';
+import { say } from '@/words';
 
 /** The readings of one step as the record shows them: expected, verdict and reason beside each, and what was seen. */
 export function ReadingTable({
@@ -58,12 +59,16 @@ export function ReadingTable({
                                 >
                                     {outcomeLook[reading.outcome].word}
                                 </State>
-                                {reading.simulated && <span className="block text-tiny text-muted">simulated</span>}
+                                {reading.simulated && (
+                                    <span className="block text-tiny text-muted">{say('handover.simulated')}</span>
+                                )}
                                 {reading.fromFile !== null && (
-                                    <span className="block text-tiny text-muted">from the file</span>
+                                    <span className="block text-tiny text-muted">{say('handover.from-the-file')}</span>
                                 )}
                                 {reading.unexplained && (
-                                    <span className="block text-tiny text-caution-ink">unexplained</span>
+                                    <span className="block text-tiny text-caution-ink">
+                                        {say('handover.unexplained')}
+                                    </span>
                                 )}
                             </td>
                             <td className="text-note text-muted max-md:hidden print:table-cell">{reading.reason}</td>
@@ -73,14 +78,19 @@ export function ReadingTable({
             </table>
             {signs.length > 0 && (
                 <p className="py-1 text-small">
-                    Seen and heard:{' '}
-                    {signs
-                        .map((sign) =>
-                            [sign.sign.replace('-', ' '), sign.seen ? 'yes' : 'no', sign.simulated && '(simulated)']
-                                .filter(Boolean)
-                                .join(' '),
-                        )
-                        .join(', ')}
+                    {say('handover.seen-and-heard', {
+                        signs: signs
+                            .map((sign) =>
+                                [
+                                    sign.sign.replace('-', ' '),
+                                    sign.seen ? say('handover.yes') : say('handover.no'),
+                                    sign.simulated && say('handover.simulated-3'),
+                                ]
+                                    .filter(Boolean)
+                                    .join(' '),
+                            )
+                            .join(', '),
+                    })}
                 </p>
             )}
         </div>

@@ -3,6 +3,7 @@ import { said } from '@/lib/api';
 import { useOnce } from '@/lib/once';
 import { reload } from '@/lib/reload';
 import { Bad } from '@/ui/State';
+import { say } from '@/words';
 
 type Strokes = number[][][];
 
@@ -35,7 +36,11 @@ export function SignaturePad({ jobId, role, word }: { jobId: string; role: 'inst
                 preserveAspectRatio="none"
                 className="mt-1 block h-28 w-full cursor-crosshair touch-none border-b-2 border-ink bg-panel"
                 role="img"
-                aria-label={`Field to sign in, ${strokes.length === 0 ? 'empty' : 'signed'}`}
+                aria-label={
+                    strokes.length === 0
+                        ? say('handover.field-to-sign-in-empty')
+                        : say('handover.field-to-sign-in-signed')
+                }
                 onPointerDown={(event) => {
                     drawing.current = true;
                     event.currentTarget.setPointerCapture(event.pointerId);
@@ -55,7 +60,7 @@ export function SignaturePad({ jobId, role, word }: { jobId: string; role: 'inst
             </svg>
             <div className="mt-1 flex flex-wrap items-end gap-3">
                 <label className="min-w-40 flex-1">
-                    <span className="lab">Name</span>
+                    <span className="lab">{say('handover.name')}</span>
                     <input
                         className="h-11 w-full border-b-2 border-rule bg-panel px-2"
                         maxLength={80}
@@ -65,10 +70,10 @@ export function SignaturePad({ jobId, role, word }: { jobId: string; role: 'inst
                     />
                 </label>
                 <button type="button" className="link" onClick={() => setStrokes([])}>
-                    Clear
+                    {say('handover.clear')}
                 </button>
                 <button type="button" className="btn btn--small" onClick={() => void keep()}>
-                    Sign
+                    {say('handover.sign')}
                 </button>
             </div>
             <Bad>{bad}</Bad>

@@ -2,22 +2,23 @@ import { usePage } from '@inertiajs/react';
 import { Path, SignaturePad } from '@/features/handover/SignaturePad';
 import { clock, day } from '@/lib/format';
 import type { HandoverProps } from '@/types';
+import { say } from '@/words';
 
 /** Who signed, or a field to sign in. */
 export function Signatures() {
     const { job, signatures } = usePage<HandoverProps>().props;
     const closed = job.handedOverAt !== null;
     return (
-        <section aria-label="Signatures" className="mt-5 break-inside-avoid">
-            <h3 className="h-sec mb-1">Signatures</h3>
+        <section aria-label={say('handover.signatures')} className="mt-5 break-inside-avoid">
+            <h3 className="h-sec mb-1">{say('handover.signatures')}</h3>
             <div className="flex flex-wrap gap-8">
                 {(['installer', 'customer'] as const).map((role) => {
                     const signed = signatures.filter((signature) => signature.role === role).at(-1);
-                    const word = role === 'installer' ? 'Installer' : 'Customer';
+                    const word = role === 'installer' ? say('handover.installer') : say('handover.customer');
                     if (!signed)
                         return closed ? (
                             <p key={role} className="text-muted">
-                                {word}: not signed
+                                {say('handover.not-signed', { word })}
                             </p>
                         ) : (
                             <SignaturePad key={role} jobId={job.id} role={role} word={word} />
@@ -29,13 +30,13 @@ export function Signatures() {
                                 preserveAspectRatio="none"
                                 className="h-20 w-full border-b border-ink"
                                 role="img"
-                                aria-label={`Signature of the ${role}`}
+                                aria-label={say('handover.signature-of-the', { role })}
                             >
                                 <Path strokes={signed.strokes} />
                             </svg>
                             <figcaption className="text-note text-muted">
                                 {signed.name}, {role}, {day(signed.at)} {clock(signed.at)}
-                                {signed.simulated && ', simulated'}
+                                {signed.simulated && say('handover.simulated-2')}
                             </figcaption>
                         </figure>
                     );

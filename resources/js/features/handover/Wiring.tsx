@@ -2,21 +2,22 @@ import { clsx } from 'clsx';
 import { usePage } from '@inertiajs/react';
 import type { HandoverProps } from '@/types';
 import { Swatch } from '@/ui/Tag';
+import { say } from '@/words';
 
 /** Where each conductor was and is, and the plan that it follows. */
 export function BeforeAndAfter() {
     const { wiring, link, choice } = usePage<HandoverProps>().props;
     return (
         <section>
-            <h3 className="h-sec mb-1 mt-4">Before and after</h3>
+            <h3 className="h-sec mb-1 mt-4">{say('handover.before-and-after')}</h3>
             <table className="text-body">
                 <thead>
                     <tr className="lab border-b border-hair [&>th]:py-1">
-                        <th>Conductor</th>
-                        <th>Wall before</th>
-                        <th>Wall now</th>
-                        <th>Board</th>
-                        <th>Known by</th>
+                        <th>{say('handover.conductor')}</th>
+                        <th>{say('handover.wall-before')}</th>
+                        <th>{say('handover.wall-now')}</th>
+                        <th>{say('handover.board')}</th>
+                        <th>{say('handover.known-by')}</th>
                     </tr>
                 </thead>
                 <tbody>
@@ -36,13 +37,16 @@ export function BeforeAndAfter() {
                     ))}
                 </tbody>
             </table>
-            {wiring.length === 0 && <p className="text-muted">No plan yet.</p>}
+            {wiring.length === 0 && <p className="text-muted">{say('handover.no-plan-yet')}</p>}
             {link && <p className="mt-1.5 text-small">{link}.</p>}
             {choice && (
                 <p className="mt-1 text-small">
-                    Plan: {choice.title}
-                    {choice.edited && ', changed by hand since'}
-                    {choice.note !== '' && `. Reason: ${choice.note}`}
+                    {say('handover.plan', {
+                        title: choice.title,
+                        edited: String(choice.edited),
+                        reasoned: String(choice.note !== ''),
+                        note: choice.note,
+                    })}
                 </p>
             )}
         </section>
@@ -54,19 +58,21 @@ export function EquipmentAndSettings() {
     const { facts, thermostat, settings } = usePage<HandoverProps>().props;
     return (
         <section>
-            <h3 className="h-sec mb-1 mt-4">Equipment and thermostat</h3>
+            <h3 className="h-sec mb-1 mt-4">{say('handover.equipment-and-thermostat')}</h3>
             <dl className="text-body">
-                {[...facts, { label: 'Thermostat', value: thermostat ?? 'not chosen' }].map((fact) => (
-                    <div
-                        key={fact.label}
-                        className="flex min-h-9 items-center justify-between gap-4 border-b border-hair"
-                    >
-                        <dt className="text-muted">{fact.label}</dt>
-                        <dd className="text-right">{fact.value}</dd>
-                    </div>
-                ))}
+                {[...facts, { label: say('handover.thermostat'), value: thermostat ?? say('handover.not-chosen') }].map(
+                    (fact) => (
+                        <div
+                            key={fact.label}
+                            className="flex min-h-9 items-center justify-between gap-4 border-b border-hair"
+                        >
+                            <dt className="text-muted">{fact.label}</dt>
+                            <dd className="text-right">{fact.value}</dd>
+                        </div>
+                    ),
+                )}
             </dl>
-            <h3 className="h-sec mb-1 mt-4">Settings</h3>
+            <h3 className="h-sec mb-1 mt-4">{say('handover.settings')}</h3>
             <dl className="text-body">
                 {settings.map((setting) => (
                     <div key={setting.label} className="grid grid-cols-[1fr_auto] gap-x-4 border-b border-hair py-1.5">
@@ -77,7 +83,7 @@ export function EquipmentAndSettings() {
                                 setting.value !== null && !setting.asDerived && 'text-fault-ink',
                             )}
                         >
-                            {setting.value ?? 'not entered'}
+                            {setting.value ?? say('handover.not-entered')}
                         </dd>
                         <dd className="col-span-2 text-note text-muted">{setting.reason}</dd>
                     </div>

@@ -6,11 +6,12 @@ import type { JobRow, JobsProps } from '@/types';
 import { Dialog } from '@/ui/Dialog';
 import { Bad } from '@/ui/State';
 import { Field, Kinds } from './fields';
+import { say } from '@/words';
 
 const ways = [
-    { as: 'visit', word: 'Next visit', note: 'the same system, as this job left it' },
-    { as: 'sister', word: 'Sister system', note: 'another thermostat of this site, wired alike until it is looked at' },
-    { as: 'duplicate', word: 'A house like it', note: 'another site; nothing of it was seen yet' },
+    { as: 'visit', word: say('jobs.next-visit'), note: say('jobs.the-same-system-as-this-job') },
+    { as: 'sister', word: say('jobs.sister-system'), note: say('jobs.another-thermostat-of-this-site-wired') },
+    { as: 'duplicate', word: say('jobs.a-house-like-it'), note: say('jobs.another-site-nothing-of-it-was') },
 ] as const;
 
 /** Another job from one that is there. */
@@ -30,7 +31,7 @@ export function CopyJob({ job, onClose }: { job: JobRow; onClose: () => void }) 
     };
 
     return (
-        <Dialog open onClose={onClose} title={`Copy ${job.site}`}>
+        <Dialog open onClose={onClose} title={say('jobs.copy', { site: job.site })}>
             <form
                 className="mt-3 grid gap-4"
                 onSubmit={(event) => {
@@ -38,7 +39,7 @@ export function CopyJob({ job, onClose }: { job: JobRow; onClose: () => void }) 
                     void send();
                 }}
             >
-                <div role="radiogroup" aria-label="Copy as" className="grid border-t border-hair">
+                <div role="radiogroup" aria-label={say('jobs.copy-as')} className="grid border-t border-hair">
                     {ways.map((way) => (
                         <button
                             key={way.as}
@@ -54,21 +55,24 @@ export function CopyJob({ job, onClose }: { job: JobRow; onClose: () => void }) 
                     ))}
                 </div>
                 {as !== 'visit' && (
-                    <Field label={as === 'sister' ? 'Name of the system' : 'House'} bad={errors.name}>
+                    <Field
+                        label={as === 'sister' ? say('jobs.name-of-the-system') : say('jobs.house')}
+                        bad={errors.name}
+                    >
                         <input
                             autoComplete="off"
                             required
                             value={name}
-                            placeholder={as === 'sister' ? 'Upstairs' : ''}
+                            placeholder={as === 'sister' ? say('jobs.upstairs') : ''}
                             onChange={(event) => setName(event.target.value)}
                         />
                     </Field>
                 )}
-                <Field label="Visit" bad={errors.kind}>
+                <Field label={say('jobs.visit')} bad={errors.kind}>
                     <Kinds kinds={kinds} value={kind} onChange={setKind} />
                 </Field>
                 <Bad>{answer && answer.kind !== 'ok' && answer.kind !== 'invalid' ? said(answer) : null}</Bad>
-                <button className="btn btn--go justify-self-end">Copy</button>
+                <button className="btn btn--go justify-self-end">{say('jobs.copy-2')}</button>
             </form>
         </Dialog>
     );

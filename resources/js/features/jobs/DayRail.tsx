@@ -1,6 +1,7 @@
 import { Link, router } from '@inertiajs/react';
 import type { Day, DayVisit } from '@/types';
 import { Glyph } from '@/ui/Glyph';
+import { dateLocale, say } from '@/words';
 
 const from = 7 * 60;
 const until = 18 * 60;
@@ -23,26 +24,26 @@ export function DayRail({ day, now }: { day: Day; now: string }) {
     const y = (minute: number) => top + (Math.min(Math.max(minute, from), until) - from) * perMinute;
     const clock = new Date(now);
     const minute = clock.getHours() * 60 + clock.getMinutes();
-    const title = new Date(`${day.date}T12:00:00Z`).toLocaleDateString('en-GB', {
+    const title = new Date(`${day.date}T12:00:00Z`).toLocaleDateString(dateLocale, {
         weekday: 'short',
         day: 'numeric',
         month: 'short',
         timeZone: 'UTC',
     });
     return (
-        <nav className="tape !pt-0 max-md:!flex" aria-label="The day">
+        <nav className="tape !pt-0 max-md:!flex" aria-label={say('jobs.the-day')}>
             <div className="flex items-center justify-between border-b border-hair">
                 <button
                     className="grid size-11 place-items-center"
-                    aria-label="The day before"
+                    aria-label={say('jobs.the-day-before')}
                     onClick={() => go(shift(day.date, -1))}
                 >
                     <Glyph name="back" />
                 </button>
-                <b className="font-lab text-body">{day.isToday ? 'Today' : title}</b>
+                <b className="font-lab text-body">{day.isToday ? say('jobs.today') : title}</b>
                 <button
                     className="grid size-11 place-items-center"
-                    aria-label="The day after"
+                    aria-label={say('jobs.the-day-after')}
                     onClick={() => go(shift(day.date, 1))}
                 >
                     <Glyph name="right" />
@@ -121,12 +122,10 @@ export function DayRail({ day, now }: { day: Day; now: string }) {
                 ))}
             </ul>
             {day.visits.length === 0 && (
-                <p className="px-3 py-2 text-note text-muted">
-                    No visit planned. Give a job its day by the three dots of its row.
-                </p>
+                <p className="px-3 py-2 text-note text-muted">{say('jobs.no-visit-planned-give-a-job')}</p>
             )}
             <a className="link px-3" href="/visits.ics">
-                Calendar file
+                {say('jobs.calendar-file')}
             </a>
         </nav>
     );
@@ -164,10 +163,10 @@ function Bar({
             aria-label={[
                 visit.site,
                 visit.who,
-                `${visit.starts} to ${visit.ends}`,
-                `${visit.minutes} minutes`,
-                visit.waits > 0 && `of these ${visit.waits} delays`,
-                warned && 'does not fit',
+                say('jobs.to', { starts: visit.starts, ends: visit.ends }),
+                say('jobs.minutes', { minutes: visit.minutes }),
+                visit.waits > 0 && say('jobs.of-these-delays', { waits: visit.waits }),
+                warned && say('jobs.does-not-fit'),
             ]
                 .filter(Boolean)
                 .join(', ')}

@@ -2,12 +2,13 @@ import { clsx } from 'clsx';
 import { useEffect, useRef, useState } from 'react';
 import type { JobsProps, Show } from '@/types';
 import { Glyph } from '@/ui/Glyph';
+import { say } from '@/words';
 
 const shows: { key: Show; word: string }[] = [
-    { key: 'all', word: 'All' },
-    { key: 'open', word: 'Open' },
-    { key: 'flagged', word: 'Flagged' },
-    { key: 'archived', word: 'Put away' },
+    { key: 'all', word: say('jobs.all') },
+    { key: 'open', word: say('jobs.open') },
+    { key: 'flagged', word: say('jobs.flagged') },
+    { key: 'archived', word: say('jobs.put-away') },
 ];
 
 /** Search, which asks a moment after the last letter, and what the list shows. */
@@ -40,18 +41,18 @@ export function Finder({
         <div className="band flex flex-wrap items-stretch">
             <label className="flex min-h-[50px] min-w-[220px] flex-1 items-center gap-3 px-5">
                 <Glyph name="find" />
-                <span className="vh">Find a job</span>
+                <span className="vh">{say('jobs.find-a-job')}</span>
                 <input
                     id="find"
                     type="search"
                     className="h-full w-full bg-transparent"
-                    placeholder="house, strand, terminal or any word for it"
+                    placeholder={say('jobs.house-strand-terminal-or-any-word')}
                     maxLength={100}
                     value={search}
                     onChange={(event) => setSearch(event.target.value)}
                 />
             </label>
-            <div role="group" aria-label="Filter" className="flex max-sm:w-full max-sm:overflow-x-auto">
+            <div role="group" aria-label={say('jobs.filter')} className="flex max-sm:w-full max-sm:overflow-x-auto">
                 {shows.map((item) => (
                     <button
                         key={item.key}

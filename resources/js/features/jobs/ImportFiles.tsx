@@ -7,6 +7,7 @@ import type { ImportReport } from '@/types';
 import { Dialog } from '@/ui/Dialog';
 import { Glyph } from '@/ui/Glyph';
 import { Bad, State } from '@/ui/State';
+import { say } from '@/words';
 
 /** Job files in: chosen or dropped, several at once. Each is read whole or not at all, and answered for itself. */
 export function ImportFiles({ dropped, onClose }: { dropped: File[]; onClose: () => void }) {
@@ -35,7 +36,7 @@ export function ImportFiles({ dropped, onClose }: { dropped: File[]; onClose: ()
     const report = answer?.kind === 'ok' ? answer.data.files : null;
 
     return (
-        <Dialog open onClose={onClose} title="Read job files">
+        <Dialog open onClose={onClose} title={say('jobs.read-job-files')}>
             <div className="mt-3 grid gap-4">
                 <div
                     className={clsx(
@@ -53,10 +54,10 @@ export function ImportFiles({ dropped, onClose }: { dropped: File[]; onClose: ()
                         <p className="mb-3">
                             {waiting.length > 0 && !report
                                 ? waiting.map((file) => file.name).join(', ')
-                                : 'Drop job files here, or choose them.'}
+                                : say('jobs.drop-job-files-here-or-choose')}
                         </p>
                         <button type="button" className="btn btn--small" onClick={() => chooser.current?.click()}>
-                            <Glyph name="bring" /> Choose files
+                            <Glyph name="bring" /> {say('jobs.choose-files')}
                         </button>
                         <input
                             ref={chooser}
@@ -64,18 +65,16 @@ export function ImportFiles({ dropped, onClose }: { dropped: File[]; onClose: ()
                             type="file"
                             multiple
                             accept=".json,application/json"
-                            aria-label="Job files"
+                            aria-label={say('jobs.job-files')}
                             tabIndex={-1}
                             onChange={(event) => void send([...(event.target.files ?? [])])}
                         />
                     </div>
                 </div>
-                {working && (
-                    <p role="status">Reading {waiting.length === 1 ? 'one file' : `${waiting.length} files`} …</p>
-                )}
+                {working && <p role="status">{say('jobs.reading-one-file-other', { files: waiting.length })}</p>}
                 <Bad>{answer && answer.kind !== 'ok' ? said(answer) : null}</Bad>
                 {report && (
-                    <ul aria-label="What was read" className="grid border-t border-hair">
+                    <ul aria-label={say('jobs.what-was-read')} className="grid border-t border-hair">
                         {report.map((file, index) => (
                             <li key={index} className="border-b border-hair py-2">
                                 {file.job ? (
@@ -84,13 +83,13 @@ export function ImportFiles({ dropped, onClose }: { dropped: File[]; onClose: ()
                                             {file.name}
                                         </State>
                                         <Link className="link" href={file.job.url}>
-                                            Open {file.job.site}
+                                            {say('jobs.open-2', { site: file.job.site })}
                                         </Link>
                                     </span>
                                 ) : (
                                     <>
                                         <State glyph="fault" tone="fault">
-                                            {file.name}: nothing of it was kept
+                                            {say('jobs.nothing-of-it-was-kept', { name: file.name })}
                                         </State>
                                         <p className="mt-1 text-small">
                                             {file.problem?.pointer && (
@@ -106,7 +105,7 @@ export function ImportFiles({ dropped, onClose }: { dropped: File[]; onClose: ()
                 )}
                 {waiting.length > 0 && !report && !working && (
                     <button type="button" className="btn btn--go justify-self-end" onClick={() => void send(waiting)}>
-                        Read {waiting.length === 1 ? 'it' : `${waiting.length} files`}
+                        {say('jobs.read-it-other', { files: waiting.length })}
                     </button>
                 )}
             </div>

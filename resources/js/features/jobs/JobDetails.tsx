@@ -7,6 +7,7 @@ import type { JobRow, JobsProps } from '@/types';
 import { Dialog } from '@/ui/Dialog';
 import { Bad } from '@/ui/State';
 import { Field, Kinds } from './fields';
+import { say } from '@/words';
 
 /** What a job is called, and its place in the day. */
 export function JobDetails({ job, onClose }: { job: JobRow; onClose: () => void }) {
@@ -48,14 +49,14 @@ export function JobDetails({ job, onClose }: { job: JobRow; onClose: () => void 
                 }}
             >
                 <div className="grid grid-cols-2 gap-4">
-                    <Field label="House" bad={errors.site}>
+                    <Field label={say('jobs.house')} bad={errors.site}>
                         <input
                             autoComplete="off"
                             value={data.site}
                             onChange={(event) => put({ site: event.target.value })}
                         />
                     </Field>
-                    <Field label="System" bad={errors.system}>
+                    <Field label={say('jobs.system')} bad={errors.system}>
                         <input
                             autoComplete="off"
                             value={data.system}
@@ -63,21 +64,21 @@ export function JobDetails({ job, onClose }: { job: JobRow; onClose: () => void 
                         />
                     </Field>
                 </div>
-                <Field label="Where" bad={errors.address}>
+                <Field label={say('jobs.where')} bad={errors.address}>
                     <input
                         autoComplete="off"
                         value={data.address}
                         onChange={(event) => put({ address: event.target.value })}
                     />
                 </Field>
-                <Field label="Visit" bad={errors.kind}>
+                <Field label={say('jobs.visit')} bad={errors.kind}>
                     <Kinds kinds={kinds} value={data.kind} onChange={(kind) => put({ kind })} />
                 </Field>
                 <div className="grid grid-cols-2 gap-4">
-                    <Field label="Day" bad={errors.day}>
+                    <Field label={say('jobs.day')} bad={errors.day}>
                         <input type="date" value={data.day} onChange={(event) => put({ day: event.target.value })} />
                     </Field>
-                    <Field label="Start" bad={errors.starts}>
+                    <Field label={say('jobs.start')} bad={errors.starts}>
                         <input
                             type="time"
                             value={data.starts}
@@ -85,7 +86,7 @@ export function JobDetails({ job, onClose }: { job: JobRow; onClose: () => void 
                         />
                     </Field>
                 </div>
-                <Field label="Van or person" bad={errors.who}>
+                <Field label={say('jobs.van-or-person')} bad={errors.who}>
                     <input
                         list="people"
                         autoComplete="off"
@@ -100,11 +101,11 @@ export function JobDetails({ job, onClose }: { job: JobRow; onClose: () => void 
                 </datalist>
                 {job.minutes !== null && (
                     <p className="text-small text-muted">
-                        Expected {job.minutes} min: what plan and proofs still need, delays included.
+                        {say('jobs.expected-min-what-plan-and-proofs', { minutes: job.minutes })}
                     </p>
                 )}
                 <Bad>{answer && answer.kind !== 'ok' && answer.kind !== 'invalid' ? said(answer) : null}</Bad>
-                <button className="btn btn--go justify-self-end">Keep</button>
+                <button className="btn btn--go justify-self-end">{say('jobs.keep')}</button>
             </form>
         </Dialog>
     );

@@ -1,5 +1,6 @@
 import type { JobRow } from '@/types';
 import { Menu } from '@/ui/Menu';
+import { say } from '@/words';
 
 /** Where a job is put, and how that is undone. */
 export type Shelve = (
@@ -21,26 +22,30 @@ export function JobMenu({
 }) {
     return (
         <Menu
-            label={`More for ${job.site}${job.system === 'System' ? '' : `, ${job.system}`}`}
+            label={
+                job.system === 'System'
+                    ? say('jobs.more-for', { site: job.site })
+                    : say('jobs.more-for-3', { site: job.site, system: job.system })
+            }
             items={[
-                { word: 'Name, day and person', act: () => onDetails() },
-                { word: 'Copy …', act: () => onCopy() },
-                { word: 'Job file', act: () => window.location.assign(`/jobs/${job.id}/job-file`) },
+                { word: say('jobs.name-day-and-person'), act: () => onDetails() },
+                { word: say('jobs.copy-3'), act: () => onCopy() },
+                { word: say('jobs.job-file'), act: () => window.location.assign(`/jobs/${job.id}/job-file`) },
                 ...(job.deleted
-                    ? [{ word: 'Restore', act: () => onShelve('restore') }]
+                    ? [{ word: say('jobs.restore'), act: () => onShelve('restore') }]
                     : job.archived
                       ? [
                             {
-                                word: 'Take out of the archive',
+                                word: say('jobs.take-out-of-the-archive'),
                                 act: () => onShelve('list'),
                             },
                         ]
                       : [
                             {
-                                word: 'Archive',
+                                word: say('jobs.archive'),
                                 act: () =>
                                     onShelve('archive', {
-                                        what: `Archived ${job.site}.`,
+                                        what: say('jobs.archived', { site: job.site }),
                                         back: 'list',
                                     }),
                             },
@@ -49,11 +54,11 @@ export function JobMenu({
                     ? []
                     : [
                           {
-                              word: 'Delete',
+                              word: say('jobs.delete'),
                               grave: true,
                               act: () =>
                                   onShelve('delete', {
-                                      what: `Deleted ${job.site}. It stands under Put away.`,
+                                      what: say('jobs.deleted-it-stands-under-put-away', { site: job.site }),
                                       back: 'restore',
                                   }),
                           },

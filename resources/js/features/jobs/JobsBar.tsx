@@ -4,6 +4,7 @@ import { Mark } from '@/shell/Shell';
 import { Tools } from '@/shell/Tools';
 import type { JobsProps } from '@/types';
 import { Glyph } from '@/ui/Glyph';
+import { say } from '@/words';
 
 /** The bar over the list: the crew, the day, and whether any site is live. */
 export function JobsBar() {
@@ -21,7 +22,7 @@ export function JobsBar() {
                     <div className="pf__flag" role="status">
                         <Glyph name="live" size={28} />
                         <div>
-                            <b>{live.length === 1 ? '1 SITE LIVE' : `${live.length} SITES LIVE`}</b>
+                            <b>{say('jobs.1-site-live-other', { live: live.length })}</b>
                             <span className="max-w-[180px] overflow-hidden text-ellipsis">{live[0]?.site}</span>
                         </div>
                     </div>

@@ -7,6 +7,7 @@ import { Dialog } from '@/ui/Dialog';
 import { Bad } from '@/ui/State';
 import { Tick } from '@/ui/Tick';
 import { Field, Kinds } from './fields';
+import { say } from '@/words';
 
 /** Opens a job: a new house, or another system of a known one; what kind of visit; what equipment, if anybody knows. */
 export function NewJob({ open, onClose }: { open: boolean; onClose: () => void }) {
@@ -42,7 +43,7 @@ export function NewJob({ open, onClose }: { open: boolean; onClose: () => void }
     };
 
     return (
-        <Dialog open={open} onClose={onClose} title="New job">
+        <Dialog open={open} onClose={onClose} title={say('jobs.new-job')}>
             <form
                 className="mt-3 grid gap-4"
                 onSubmit={(event) => {
@@ -51,9 +52,9 @@ export function NewJob({ open, onClose }: { open: boolean; onClose: () => void }
                 }}
             >
                 {sites.length > 0 && (
-                    <Field label="Site">
+                    <Field label={say('jobs.site')}>
                         <select value={data.site_id} onChange={(event) => put({ site_id: event.target.value })}>
-                            <option value="">A new site</option>
+                            <option value="">{say('jobs.a-new-site')}</option>
                             {sites.map((site) => (
                                 <option key={site.id} value={site.id}>
                                     {site.name}
@@ -63,18 +64,22 @@ export function NewJob({ open, onClose }: { open: boolean; onClose: () => void }
                     </Field>
                 )}
                 {sister ? (
-                    <Field label="System" bad={errors.system} note={`another one beside ${sister.systems.join(', ')}`}>
+                    <Field
+                        label={say('jobs.system')}
+                        bad={errors.system}
+                        note={say('jobs.another-one-beside', { systems: sister.systems.join(', ') })}
+                    >
                         <input
                             autoComplete="off"
                             required
                             value={data.system}
-                            placeholder="Upstairs"
+                            placeholder={say('jobs.upstairs')}
                             onChange={(event) => put({ system: event.target.value })}
                         />
                     </Field>
                 ) : (
                     <>
-                        <Field label="House" bad={errors.site}>
+                        <Field label={say('jobs.house')} bad={errors.site}>
                             <input
                                 autoComplete="off"
                                 required
@@ -83,7 +88,7 @@ export function NewJob({ open, onClose }: { open: boolean; onClose: () => void }
                                 onChange={(event) => put({ site: event.target.value })}
                             />
                         </Field>
-                        <Field label="Where" bad={errors.address}>
+                        <Field label={say('jobs.where')} bad={errors.address}>
                             <input
                                 autoComplete="off"
                                 value={data.address}
@@ -93,10 +98,10 @@ export function NewJob({ open, onClose }: { open: boolean; onClose: () => void }
                     </>
                 )}
                 <div className="grid grid-cols-2 gap-4">
-                    <Field label="Visit" bad={errors.kind}>
+                    <Field label={say('jobs.visit')} bad={errors.kind}>
                         <Kinds kinds={kinds} value={data.kind} onChange={(kind) => put({ kind })} />
                     </Field>
-                    <Field label="Wall cable, feet" bad={errors.feet}>
+                    <Field label={say('jobs.wall-cable-feet')} bad={errors.feet}>
                         <input
                             inputMode="decimal"
                             autoComplete="off"
@@ -106,9 +111,9 @@ export function NewJob({ open, onClose }: { open: boolean; onClose: () => void }
                         />
                     </Field>
                 </div>
-                <Field label="Equipment" bad={errors.archetype}>
+                <Field label={say('jobs.equipment')} bad={errors.archetype}>
                     <select value={data.archetype} onChange={(event) => put({ archetype: event.target.value })}>
-                        <option value="">Not seen yet: the survey asks</option>
+                        <option value="">{say('jobs.not-seen-yet-the-survey-asks')}</option>
                         {archetypes.map((archetype) => (
                             <option key={archetype.id} value={archetype.id}>
                                 {archetype.title}
@@ -120,18 +125,18 @@ export function NewJob({ open, onClose }: { open: boolean; onClose: () => void }
                     <div className="flex items-center gap-2">
                         <Tick
                             checked={data.example}
-                            label="Wire it as the plain example of this equipment"
+                            label={say('jobs.wire-it-as-the-plain-example')}
                             onChange={(example) => put({ example })}
                         />
                         <span>
-                            Wire it as the plain example{' '}
-                            <span className="text-small text-muted">to try things out; nothing of it was seen</span>
+                            {say('jobs.wire-it-as-the-plain-example-2')}{' '}
+                            <span className="text-small text-muted">{say('jobs.to-try-things-out-nothing-of')}</span>
                         </span>
                     </div>
                 )}
                 <Bad>{answer && answer.kind !== 'ok' && answer.kind !== 'invalid' ? said(answer) : errors.id}</Bad>
                 <button className="btn btn--go justify-self-end" disabled={working}>
-                    Open job
+                    {say('jobs.open-job')}
                 </button>
             </form>
         </Dialog>

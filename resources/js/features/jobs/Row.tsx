@@ -5,6 +5,7 @@ import { ago, clock, day as dayWord, today } from '@/lib/format';
 import type { JobRow } from '@/types';
 import { State } from '@/ui/State';
 import { MiniTape, Strands } from './Small';
+import { say } from '@/words';
 
 /** A job of the list: when and who, the house, its cable, how far it is, what is live or left to put back. */
 export function Row({ job, now }: { job: JobRow; now: string }) {
@@ -27,9 +28,11 @@ export function Row({ job, now }: { job: JobRow; now: string }) {
                         </span>
                     </>
                 ) : (
-                    <span className="text-note text-muted">no day</span>
+                    <span className="text-note text-muted">{say('jobs.no-day')}</span>
                 )}
-                {job.minutes !== null && <span className="mono block text-note text-muted">{job.minutes} min</span>}
+                {job.minutes !== null && (
+                    <span className="mono block text-note text-muted">{say('jobs.min', { minutes: job.minutes })}</span>
+                )}
             </div>
             <div className="min-w-0">
                 <b className="block truncate font-lab text-title font-semibold leading-6">
@@ -53,49 +56,54 @@ export function Row({ job, now }: { job: JobRow; now: string }) {
                     )}
                 >
                     {job.handedOverAt
-                        ? `handed over ${dayWord(job.handedOverAt)} ${clock(job.handedOverAt)}`
+                        ? say('jobs.handed-over', {
+                              dayWord: dayWord(job.handedOverAt),
+                              handedOverAt: clock(job.handedOverAt),
+                          })
                         : `${job.now.name}, ${job.now.word}`}
                 </span>
             </div>
             <div className="grid gap-1.5">
                 {job.deleted || job.archived ? (
                     <span className="text-note text-muted">
-                        {job.deleted ? 'deleted' : 'archived'}
-                        {job.awayBy && ` by ${job.awayBy}`}
+                        {job.deleted ? say('jobs.deleted') : say('jobs.archived-2')}
+                        {job.awayBy && say('jobs.by', { awayBy: job.awayBy })}
                         {job.awayAt && `, ${dayWord(job.awayAt)}`}
                     </span>
                 ) : job.handedOverAt ? (
                     <State glyph="tick" tone="muted">
-                        closed
+                        {say('jobs.closed')}
                     </State>
                 ) : (
                     <>
                         {job.power.state === 'live' && (
                             <State glyph="live" tone="live">
-                                LIVE 24 V
+                                {say('jobs.live-24-v')}
                             </State>
                         )}
                         {job.power.state === 'live' && job.power.old && job.power.at && (
-                            <span className="text-note text-muted">read {ago(job.power.at, now)}</span>
+                            <span className="text-note text-muted">
+                                {say('jobs.read', { ago: ago(job.power.at, now) })}
+                            </span>
                         )}
                         {job.power.state === 'isolated' && (
                             <State glyph="iso" tone="iso">
-                                ISOLATED
+                                {say('jobs.isolated')}
                             </State>
                         )}
                         {job.power.state === 'not-proved' && (
                             <State glyph="need" tone="muted">
-                                not proved
+                                {say('jobs.not-proved')}
                             </State>
                         )}
                         {job.restore.length > 0 && (
                             <State glyph="caution" tone="caution">
-                                {job.restore.length} to put back
+                                {say('jobs.to-put-back', { restore: job.restore.length })}
                             </State>
                         )}
                         {job.fails && (
                             <State glyph="fault" tone="fault">
-                                a call fails
+                                {say('jobs.a-call-fails')}
                             </State>
                         )}
                     </>

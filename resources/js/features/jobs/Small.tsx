@@ -1,4 +1,5 @@
 import type { JobRow } from '@/types';
+import { say } from '@/words';
 
 /** The thermostat cable in small: what was seen of it, or nothing yet. */
 export function Strands({ strands }: { strands: JobRow['strands'] }) {
@@ -10,7 +11,11 @@ export function Strands({ strands }: { strands: JobRow['strands'] }) {
             viewBox={`0 0 124 ${rows * 8 + 8}`}
             className="max-md:hidden"
             role="img"
-            aria-label={strands.length === 0 ? 'Cable not seen yet' : `Cable with ${strands.length} conductors`}
+            aria-label={
+                strands.length === 0
+                    ? say('jobs.cable-not-seen-yet')
+                    : say('jobs.cable-with-conductor-other', { strands: strands.length })
+            }
         >
             <rect
                 x="36"
@@ -56,8 +61,10 @@ export function MiniTape({ tape, current }: { tape: JobRow['tape']; current: str
             role="img"
             aria-label={
                 tape.length === 0
-                    ? 'Progress is being read'
-                    : tape.map((segment) => `${segment.name} ${segment.done} of ${segment.n}`).join(', ')
+                    ? say('jobs.progress-is-being-read')
+                    : tape
+                          .map((segment) => say('jobs.of', { name: segment.name, done: segment.done, n: segment.n }))
+                          .join(', ')
             }
         >
             {tape.map((segment, index) => {

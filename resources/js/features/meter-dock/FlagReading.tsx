@@ -3,6 +3,7 @@ import { said } from '@/lib/api';
 import { useRecord } from '@/lib/once';
 import type { Reading } from '@/types';
 import { Bad } from '@/ui/State';
+import { say } from '@/words';
 
 /**
  * A reading that nothing explains yet is flagged; the flag comes off with what explains it. Both stay on the record.
@@ -18,9 +19,11 @@ export function FlagReading({ jobId, reading }: { jobId: string; reading: Readin
                     className="link"
                     onClick={() => void record('marks', { reading: reading.id, unexplained: true, note: '' })}
                 >
-                    Flag as unexplained
+                    {say('meter.flag-as-unexplained')}
                 </button>
-                {reading.note !== '' && <span className="self-center text-small">Explained: {reading.note}</span>}
+                {reading.note !== '' && (
+                    <span className="self-center text-small">{say('meter.explained', { note: reading.note })}</span>
+                )}
                 <Bad>{answer && answer.kind !== 'ok' ? said(answer) : null}</Bad>
             </>
         );
@@ -37,18 +40,18 @@ export function FlagReading({ jobId, reading }: { jobId: string; reading: Readin
             <input
                 autoFocus
                 maxLength={200}
-                aria-label="What explains this reading"
-                placeholder="what explains it"
+                aria-label={say('meter.what-explains-this-reading')}
+                placeholder={say('meter.what-explains-it')}
                 className="h-11 min-w-0 flex-1 border-b-2 border-rule bg-bone px-2"
                 value={note}
                 onChange={(event) => setNote(event.target.value)}
             />
-            <button className="btn btn--small">Keep</button>
+            <button className="btn btn--small">{say('meter.keep')}</button>
             <Bad>{answer && answer.kind !== 'ok' ? said(answer) : null}</Bad>
         </form>
     ) : (
         <button className="link" onClick={() => setAsking(true)}>
-            Unexplained: explain it
+            {say('meter.unexplained-explain-it')}
         </button>
     );
 }

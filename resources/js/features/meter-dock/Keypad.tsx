@@ -1,5 +1,6 @@
 import { clsx } from 'clsx';
 import { Glyph } from '@/ui/Glyph';
+import { say } from '@/words';
 
 /** Our own keys for a thumb: no system keyboard, a big Record. */
 export function Keypad({
@@ -21,7 +22,12 @@ export function Keypad({
                         {key}
                     </button>
                 ))}
-                <button type="button" aria-label="Erase" className="grid place-items-center" onClick={onErase}>
+                <button
+                    type="button"
+                    aria-label={say('meter.erase')}
+                    className="grid place-items-center"
+                    onClick={onErase}
+                >
                     <Glyph name="erase" size={22} />
                 </button>
             </div>
@@ -31,7 +37,7 @@ export function Keypad({
                     className="border-b border-hair px-3.5 text-left font-lab text-body font-semibold"
                     onClick={() => onKey('OL')}
                 >
-                    OL
+                    {say('meter.ol')}
                 </button>
                 <button
                     type="button"
@@ -43,7 +49,7 @@ export function Keypad({
                     style={{ clipPath: 'polygon(0 0, calc(100% - 16px) 0, 100% 16px, 100% 100%, 0 100%)' }}
                     onClick={onRecord}
                 >
-                    Record
+                    {say('meter.record')}
                 </button>
             </div>
         </div>

@@ -4,6 +4,7 @@ import type { PointInfo, Reading } from '@/types';
 import { Glyph, Unit } from '@/ui/Glyph';
 import { outcomeLook } from '@/ui/State';
 import { FlagReading } from './FlagReading';
+import { say } from '@/words';
 
 const most = 12;
 
@@ -27,7 +28,7 @@ export function Log({
     onCorrect: (reading: Reading) => void;
 }) {
     const [open, setOpen] = useState<string | null>(null);
-    if (readings.length === 0) return <p className="text-small text-muted">No reading yet.</p>;
+    if (readings.length === 0) return <p className="text-small text-muted">{say('meter.no-reading-yet')}</p>;
     const corrected = new Set(readings.map((reading) => reading.corrects));
     return (
         <table className="log">
@@ -41,8 +42,8 @@ export function Log({
                             <td className="text-muted">
                                 {clock(reading.at)}
                                 {reading.simulated && (
-                                    <abbr className="ml-1 no-underline" title="simulated">
-                                        sim
+                                    <abbr className="ml-1 no-underline" title={say('meter.simulated')}>
+                                        {say('meter.sim')}
                                     </abbr>
                                 )}
                             </td>
@@ -64,7 +65,9 @@ export function Log({
                             </td>
                             <td
                                 className="w-6 text-right"
-                                title={reading.unexplained ? 'unexplained' : outcomeLook[reading.outcome].word}
+                                title={
+                                    reading.unexplained ? say('meter.unexplained') : outcomeLook[reading.outcome].word
+                                }
                             >
                                 {reading.unexplained ? (
                                     <Glyph name="flag" style={{ color: 'var(--caution)' }} />
@@ -75,7 +78,7 @@ export function Log({
                                     />
                                 )}
                                 <span className="vh">
-                                    {reading.unexplained ? 'unexplained' : outcomeLook[reading.outcome].word}
+                                    {reading.unexplained ? say('meter.unexplained') : outcomeLook[reading.outcome].word}
                                 </span>
                             </td>
                         </tr>,
@@ -84,13 +87,16 @@ export function Log({
                                 <td colSpan={4} className="!whitespace-normal pb-2 font-sans text-small">
                                     {reading.reason}
                                     {reading.corrects && (
-                                        <span className="text-muted"> In place of an earlier reading.</span>
+                                        <span className="text-muted">
+                                            {' '}
+                                            {say('meter.in-place-of-an-earlier-reading')}
+                                        </span>
                                     )}
                                     {!closed && (
                                         <span className="flex flex-wrap gap-x-4">
                                             {!corrected.has(reading.id) && (
                                                 <button className="link" onClick={() => onCorrect(reading)}>
-                                                    Correct it
+                                                    {say('meter.correct-it')}
                                                 </button>
                                             )}
                                             <FlagReading jobId={jobId} reading={reading} />

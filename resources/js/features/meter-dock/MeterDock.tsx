@@ -16,12 +16,13 @@ import { Log } from './Log';
 import { Tells } from './Tells';
 import { useExpectation } from './useExpectation';
 import { Verdict } from './Verdict';
+import { say } from '@/words';
 
 const modes: { mode: Mode; sign: string | GlyphName; word: string }[] = [
-    { mode: 'V', sign: 'V~', word: 'volts' },
-    { mode: 'O', sign: 'ohm', word: 'ohms' },
-    { mode: 'A', sign: 'A~', word: 'clamp' },
-    { mode: 'B', sign: 'beep', word: 'beep' },
+    { mode: 'V', sign: 'V~', word: say('meter.volts') },
+    { mode: 'O', sign: 'ohm', word: say('meter.ohms') },
+    { mode: 'A', sign: 'A~', word: say('meter.clamp') },
+    { mode: 'B', sign: 'beep', word: say('meter.beep') },
 ];
 // Notes that mean harm now; the others widen what may be read.
 const grave = /fuse opens|joined|PRIMARY|over its/;
@@ -158,7 +159,7 @@ export function MeterDock({
     });
 
     return (
-        <aside className="dock" aria-label="Meter dock" data-open={sheet ? '' : undefined}>
+        <aside className="dock" aria-label={say('meter.meter-dock')} data-open={sheet ? '' : undefined}>
             <button
                 className="dock__handle flex min-h-14 items-center justify-between gap-3 px-4 text-left"
                 aria-expanded={sheet}
@@ -166,7 +167,7 @@ export function MeterDock({
             >
                 <span>
                     <span className="lab">
-                        {pointName(points, a)}–{pointName(points, b)} expected
+                        {say('meter.expected', { pointName: pointName(points, a), pointName2: pointName(points, b) })}
                     </span>
                     <b className="mono block text-title font-medium">
                         {expected ? range(expected) : '…'} <Unit unit={signUnit[mode]} />
@@ -174,11 +175,11 @@ export function MeterDock({
                 </span>
                 <span className="mono text-figure">{last?.value != null ? figure(last.value, mode) : '–'}</span>
                 <span className="font-lab font-semibold underline underline-offset-4">
-                    {sheet ? 'Fold meter' : 'Meter'}
+                    {sheet ? say('meter.fold-meter') : say('meter.meter')}
                 </span>
             </button>
             <div className="dock__body">
-                <div className="modes" role="group" aria-label="Meter mode">
+                <div className="modes" role="group" aria-label={say('meter.meter-mode')}>
                     {modes.map((item) => (
                         <button key={item.mode} aria-pressed={item.mode === mode} onClick={() => select(item.mode)}>
                             <span>
@@ -196,7 +197,7 @@ export function MeterDock({
                 </section>
                 <section className="dock__expected">
                     <div className="exp">
-                        <span className="lab">Expected</span>
+                        <span className="lab">{say('meter.expected-2')}</span>
                         <span className="mono" data-testid="expected">
                             {expected ? range(expected) : '…'}{' '}
                             {expected && !expected.refused && !expected.overLimit && (
@@ -224,8 +225,10 @@ export function MeterDock({
                                 expected.decidedBy && probes.set(expected.decidedBy[0] ?? a, expected.decidedBy[1] ?? b)
                             }
                         >
-                            0 V alone does not decide: read {pointName(points, expected.decidedBy[0] ?? '')}–
-                            {pointName(points, expected.decidedBy[1] ?? '')}
+                            {say('meter.0-v-alone-does-not-decide', {
+                                pointName: pointName(points, expected.decidedBy[0] ?? ''),
+                                pointName2: pointName(points, expected.decidedBy[1] ?? ''),
+                            })}
                         </button>
                     )}
                     {(mode === 'V' || mode === 'O') && !expected?.refused && (
@@ -245,12 +248,15 @@ export function MeterDock({
                     <section className="dock__actual" style={{ paddingBottom: 6 }}>
                         <label className="lab" htmlFor="actual">
                             {correcting
-                                ? `Actual, in place of ${shown(correcting)} at ${clock(correcting.at)}`
-                                : 'Actual'}
+                                ? say('meter.actual-in-place-of-at', {
+                                      correcting: shown(correcting),
+                                      at: clock(correcting.at),
+                                  })
+                                : say('meter.actual')}
                         </label>
                         {correcting && (
                             <button type="button" className="link" onClick={() => setCorrecting(null)}>
-                                Leave it as it was
+                                {say('meter.leave-it-as-it-was')}
                             </button>
                         )}
                         <div className="act" data-bad={errors.value ? '' : undefined}>
@@ -258,7 +264,7 @@ export function MeterDock({
                                 id="actual"
                                 inputMode="decimal"
                                 autoComplete="off"
-                                placeholder="type the reading"
+                                placeholder={say('meter.type-the-reading')}
                                 value={typed}
                                 aria-invalid={!!errors.value}
                                 aria-describedby="actual-bad"
@@ -274,16 +280,19 @@ export function MeterDock({
                         </div>
                         {job.practice && (
                             <button type="button" className="link" onClick={() => void simulate()}>
-                                Simulated meter reads
+                                {say('meter.simulated-meter-reads')}
                             </button>
                         )}
                         <MixUp typed={typed} expected={expected} unit={signUnit[mode]} onTake={setTyped} />
                         {kept && typed === '' ? (
                             <p className="py-2 text-small" role="status" data-testid="kept">
                                 <State glyph="caution" tone="caution">
-                                    {String(kept.body.value)} {signUnit[mode]} is kept on this device
+                                    {say('meter.is-kept-on-this-device', {
+                                        value: String(kept.body.value),
+                                        signUnit: signUnit[mode],
+                                    })}
                                 </State>{' '}
-                                {kept.refused ?? 'No signal. It is sent and judged when the signal is back.'}
+                                {kept.refused ?? say('meter.no-signal-it-is-sent-and')}
                             </p>
                         ) : (
                             <Verdict key={pair} jobId={job.id} reading={last} typed={typed} closed={closed} />
@@ -294,13 +303,13 @@ export function MeterDock({
                                 className="link"
                                 onClick={() => askPower(mode === 'V' || mode === 'A' ? 'live' : 'isolated')}
                             >
-                                {mode === 'V' || mode === 'A' ? 'Make live' : 'Isolate'}
+                                {mode === 'V' || mode === 'A' ? say('meter.make-live') : say('meter.isolate')}
                             </button>
                         )}
                     </section>
                 )}
                 <section className="dock__log min-h-24 flex-1" style={{ borderBottom: 0 }}>
-                    <div className="lab mb-0.5">Last readings</div>
+                    <div className="lab mb-0.5">{say('meter.last-readings')}</div>
                     <Log
                         jobId={job.id}
                         readings={readings}
@@ -323,7 +332,7 @@ export function MeterDock({
                             aria-disabled={typed.trim() === ''}
                             onClick={() => void record()}
                         >
-                            Record reading <span className="key">Enter</span>
+                            {say('meter.record-reading')} <span className="key">{say('meter.enter')}</span>
                         </button>
                     </div>
                 )}
@@ -374,9 +383,9 @@ function MixUp({
                 'text-small',
             )}
         >
-            Did the meter stand on {other}? {typed} {other} is {Number(right.toFixed(3))} {unit}.
+            {say('meter.did-the-meter-stand-on-is', { other, typed, right: Number(right.toFixed(3)), unit })}
             <button type="button" className="link" onClick={() => onTake(String(Number(right.toFixed(3))))}>
-                Yes, take {Number(right.toFixed(3))} {unit}
+                {say('meter.yes-take', { right: Number(right.toFixed(3)), unit })}
             </button>
         </p>
     );
@@ -402,7 +411,11 @@ function ProbeRow({
     return (
         <div className="probe">
             <span className={`pin ${name === 'B' ? 'pin--b' : ''}`}>{name}</span>
-            <select aria-label={`Probe ${name}`} value={value} onChange={(event) => onChange(event.target.value)}>
+            <select
+                aria-label={say('meter.probe', { name })}
+                value={value}
+                onChange={(event) => onChange(event.target.value)}
+            >
                 {places.map((place) => (
                     <optgroup key={place} label={points.find((point) => point.place === place)?.placeLabel ?? place}>
                         {points
@@ -410,7 +423,9 @@ function ProbeRow({
                             .map((point) => (
                                 <option key={point.id} value={point.id}>
                                     {point.label} ·{' '}
-                                    {point.conductor ? `conductor end, ${point.placeLabel}` : point.placeLabel}
+                                    {point.conductor
+                                        ? say('meter.conductor-end', { placeLabel: point.placeLabel })
+                                        : point.placeLabel}
                                 </option>
                             ))}
                     </optgroup>

@@ -5,6 +5,7 @@ import type { FaultsByPlace, Tells as Answer } from '@/types';
 import { Unit } from '@/ui/Glyph';
 import { Bad } from '@/ui/State';
 import type { Asked } from './useExpectation';
+import { say } from '@/words';
 
 const perPlace = 2;
 
@@ -31,7 +32,7 @@ export function Tells(asked: Asked) {
         return (
             <>
                 <button className="link" onClick={() => void ask()} disabled={working}>
-                    {working ? 'Putting every single fault in …' : 'What would this tell?'}
+                    {working ? say('meter.putting-every-single-fault-in') : say('meter.what-would-this-tell')}
                 </button>
                 <Bad>{bad}</Bad>
             </>
@@ -45,35 +46,32 @@ export function Tells(asked: Asked) {
         <div
             data-testid="tells"
             role="group"
-            aria-label="What this reading would tell"
+            aria-label={say('meter.what-this-reading-would-tell')}
             tabIndex={0}
             className="mt-1 max-h-52 overflow-y-auto border-t border-hair pt-1 text-small"
         >
             <b className="font-lab font-semibold">
                 {answer.suspects === null
-                    ? 'With one fault in the house it would read'
-                    : `Of the ${answer.suspects} faults still in question it would read`}
+                    ? say('meter.with-one-fault-in-the-house')
+                    : say('meter.of-the-faults-still-in-question', { suspects: answer.suspects })}
             </b>
             <ul>
                 {groups.map((group, index) => (
                     <li key={index} className="border-b border-hair py-1">
                         <span className="mono">
-                            {group.value === null ? 'nothing' : `${figure(group.value, asked.mode)} `}
+                            {group.value === null ? say('meter.nothing') : `${figure(group.value, asked.mode)} `}
                             {group.value !== null && <Unit unit={answer.unit} size={12} />}
                         </span>
                         {group.expected && (
-                            <span className="text-caution-ink">
-                                {' '}
-                                as expected, so it cannot tell these from a sound house
-                            </span>
+                            <span className="text-caution-ink"> {say('meter.as-expected-so-it-cannot-tell')}</span>
                         )}
                         : <Places places={group.places} most={mostNamed} />
                     </li>
                 ))}
             </ul>
-            {groups.length === 0 && <p>Nothing in question would change it.</p>}
+            {groups.length === 0 && <p>{say('meter.nothing-in-question-would-change-it')}</p>}
             {groups.length === 1 && groups[0]?.expected && (
-                <p className="font-semibold">This reading tells nothing here: take another pair.</p>
+                <p className="font-semibold">{say('meter.this-reading-tells-nothing-here-take')}</p>
             )}
         </div>
     );
@@ -89,7 +87,7 @@ export function Places({ places, most = Infinity }: { places: FaultsByPlace; mos
         return (
             <>
                 {Object.entries(places)
-                    .map(([place, titles]) => `${titles.length} of ${place}`)
+                    .map(([place, titles]) => say('meter.of', { titles: titles.length, place }))
                     .join(', ')}
             </>
         );
@@ -100,7 +98,7 @@ export function Places({ places, most = Infinity }: { places: FaultsByPlace; mos
                 <span key={place}>
                     {index > 0 && '; '}
                     <b className="font-semibold">{place}</b> {titles.slice(0, perPlace).join(', ')}
-                    {titles.length > perPlace && ` and ${titles.length - perPlace} more`}
+                    {titles.length > perPlace && say('meter.and-more', { titles: titles.length - perPlace })}
                 </span>
             ))}
         </>

@@ -2,6 +2,7 @@ import { clock } from '@/lib/format';
 import type { Reading } from '@/types';
 import { outcomeLook, State } from '@/ui/State';
 import { FlagReading } from './FlagReading';
+import { say } from '@/words';
 
 /** How the last reading of these points was judged, and why; while one is being typed, that it wants recording. */
 export function Verdict({
@@ -19,7 +20,7 @@ export function Verdict({
         return (
             <div className="flex min-h-11 items-center">
                 <State glyph="need" tone={typed === '' ? 'muted' : 'copper'}>
-                    {typed === '' ? 'Waiting for a reading' : 'Record it to judge it'}
+                    {typed === '' ? say('meter.waiting-for-a-reading') : say('meter.record-it-to-judge-it')}
                 </State>
             </div>
         );
@@ -30,9 +31,9 @@ export function Verdict({
             <div className="text-head">
                 <State glyph={look.glyph} tone={look.tone}>
                     {reading.outcome === 'pass'
-                        ? 'In range'
+                        ? say('meter.in-range')
                         : reading.outcome === 'fail'
-                          ? 'Not as expected'
+                          ? say('meter.not-as-expected')
                           : look.word}
                 </State>{' '}
                 <span className="mono text-note text-muted">{clock(reading.at)}</span>
@@ -40,7 +41,7 @@ export function Verdict({
             {reading.outcome !== 'pass' && <p className="mt-1 text-small">{reading.reason}</p>}
             {reading.candidates.length > 1 && (
                 <p className="mt-1 text-note text-muted">
-                    Would read the same: {reading.candidates.slice(1, 5).join('; ')}.
+                    {say('meter.would-read-the-same', { candidates: reading.candidates.slice(1, 5).join('; ') })}
                 </p>
             )}
             {!closed && reading.outcome === 'fail' && <FlagReading jobId={jobId} reading={reading} />}

@@ -1,6 +1,7 @@
 import { useEffect, useState } from 'react';
 import { post, said } from '@/lib/api';
 import type { Expectation, Mode } from '@/types';
+import { say } from '@/words';
 
 /** A pair of points, and the house's state in which they are read. */
 export interface Asked {
@@ -13,7 +14,7 @@ export interface Asked {
     b: string;
 }
 
-const noSignal = 'No signal: what to expect comes when it is back. A reading recorded now is kept on this device.';
+const noSignal = say('meter.no-signal-what-to-expect-comes');
 
 /** What the circuit expects between two points, asked again whenever anything of the question changes. */
 export function useExpectation(

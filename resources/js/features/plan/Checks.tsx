@@ -1,6 +1,7 @@
 import { ToRead } from '@/features/meter-dock/ToRead';
 import { figure } from '@/lib/format';
 import type { CheckRow, PlanView, Reading } from '@/types';
+import { say } from '@/words';
 
 /** The resistive check of the new landing before it sees power: each call to the common against its own branch. */
 export function Checks({ checks, readings }: { checks: CheckRow[]; readings: Reading[] }) {
@@ -9,16 +10,13 @@ export function Checks({ checks, readings }: { checks: CheckRow[]; readings: Rea
         a: row.a,
         b: row.b,
         label: row.label,
-        figure: row.nominal === null ? 'over the limit' : `${figure(row.nominal, 'O')} Ω`,
+        figure: row.nominal === null ? say('plan.over-the-limit') : `${figure(row.nominal, 'O')} Ω`,
         note: row.blind ?? row.reason,
     }));
     return (
-        <section aria-label="Before power" className="border-t border-hair px-5 py-3">
-            <h2 className="h-sec">Before power comes back: ohms of each call</h2>
-            <p className="text-small text-muted">
-                Power off and proved dead, thermostat face off. Less than four fifths of the branch's own ohms is
-                suspect.
-            </p>
+        <section aria-label={say('plan.before-power')} className="border-t border-hair px-5 py-3">
+            <h2 className="h-sec">{say('plan.before-power-comes-back-ohms-of')}</h2>
+            <p className="text-small text-muted">{say('plan.power-off-and-proved-dead-thermostat')}</p>
             <ToRead rows={rows} mode="O" readings={readings} />
         </section>
     );
@@ -27,18 +25,18 @@ export function Checks({ checks, readings }: { checks: CheckRow[]; readings: Rea
 /** What goes with a plan: what to carry, and its papers. */
 export function Papers({ jobId, carry }: { jobId: string; carry: PlanView['carry'] }) {
     return (
-        <section aria-label="Carry and papers" className="border-t border-hair px-5 py-3">
-            <h2 className="h-sec">To carry, and papers</h2>
+        <section aria-label={say('plan.carry-and-papers')} className="border-t border-hair px-5 py-3">
+            <h2 className="h-sec">{say('plan.to-carry-and-papers')}</h2>
             <p className="text-small leading-5">{carry.map((item) => `${item.count} × ${item.item}`).join(' · ')}</p>
             <p className="flex flex-wrap gap-x-6">
                 <a className="link" href={`/jobs/${jobId}/wiring.svg`} target="_blank" rel="noreferrer">
-                    Drawing (SVG)
+                    {say('plan.drawing-svg')}
                 </a>
                 <a className="link" href={`/jobs/${jobId}/wiring.csv`}>
-                    Table (CSV)
+                    {say('plan.table-csv')}
                 </a>
                 <a className="link" href={`/jobs/${jobId}/labels.svg`} target="_blank" rel="noreferrer">
-                    Conductor labels to print
+                    {say('plan.conductor-labels-to-print')}
                 </a>
             </p>
         </section>

@@ -4,6 +4,7 @@ import { get, said } from '@/lib/api';
 import type { ThermostatChoice, ThermostatRow } from '@/types';
 import { Dialog } from '@/ui/Dialog';
 import { Bad, State } from '@/ui/State';
+import { say } from '@/words';
 
 /**
  * A few questions, and the kinds of thermostat ranked for this house by the best plan each has here; two can be held
@@ -40,7 +41,7 @@ export function Chooser({
     const hold = (id: string) =>
         setPair((now) => (now.includes(id) ? now.filter((other) => other !== id) : [...now.slice(-1), id]));
     return (
-        <Dialog open onClose={onClose} title="Which thermostat suits this house" wide>
+        <Dialog open onClose={onClose} title={say('plan.which-thermostat-suits-this-house')} wide>
             <div className="mt-2 grid gap-3">
                 <Bad>{bad}</Bad>
                 {choice?.questions.map((question) => (
@@ -65,7 +66,7 @@ export function Chooser({
                         ))}
                     </div>
                 ))}
-                {!choice && bad === '' && <p role="status">Planning this house with each of them …</p>}
+                {!choice && bad === '' && <p role="status">{say('plan.planning-this-house-with-each-of')}</p>}
                 {held.length === 2 && <Compare rows={held} onChoose={onChoose} />}
                 <ol className="grid border-t border-hair">
                     {choice?.rows.map((row, index) => (
@@ -79,12 +80,12 @@ export function Chooser({
                                 <b className="block font-lab text-lead font-semibold">{row.title}</b>
                                 {row.best === null ? (
                                     <State glyph="fault" tone="fault">
-                                        no plan here: {row.refused[0]}
+                                        {say('plan.no-plan-here', { refused: row.refused[0] ?? '' })}
                                     </State>
                                 ) : (
                                     <>
                                         <span className="block">
-                                            {row.best}, {row.minutes} min
+                                            {say('plan.min', { best: row.best, minutes: row.minutes ?? '' })}
                                         </span>
                                         <span className="block text-muted">{row.reasons.join('; ')}</span>
                                     </>
@@ -97,10 +98,10 @@ export function Chooser({
                                     aria-pressed={pair.includes(row.profile)}
                                     onClick={() => hold(row.profile)}
                                 >
-                                    {pair.includes(row.profile) ? 'Held' : 'Hold beside'}
+                                    {pair.includes(row.profile) ? say('plan.held') : say('plan.hold-beside')}
                                 </button>
                                 <button type="button" className="link" onClick={() => onChoose(row.profile)}>
-                                    Choose
+                                    {say('plan.choose')}
                                 </button>
                             </span>
                         </li>
@@ -114,15 +115,16 @@ export function Chooser({
 /** Two thermostats on this house, side by side: what differs stands out. */
 function Compare({ rows, onChoose }: { rows: ThermostatRow[]; onChoose: (profile: string) => void }) {
     const here = (row: ThermostatRow): Record<string, string> => ({
-        'Best plan here': row.best ?? `none: ${row.refused[0] ?? ''}`,
-        'Lost here': row.best === null ? '' : row.lost.length === 0 ? 'nothing' : row.lost.join('; '),
-        'To buy besides': row.parts.length === 0 ? 'nothing' : row.parts.join(', '),
-        Minutes: row.minutes === null ? '' : String(row.minutes),
+        [say('plan.best-plan-here')]: row.best ?? say('plan.none', { why: row.refused[0] ?? '' }),
+        [say('plan.lost-here')]:
+            row.best === null ? '' : row.lost.length === 0 ? say('plan.nothing') : row.lost.join('; '),
+        [say('plan.to-buy-besides')]: row.parts.length === 0 ? say('plan.nothing') : row.parts.join(', '),
+        [say('plan.minutes')]: row.minutes === null ? '' : String(row.minutes),
         ...row.facts,
     });
     const [a, b] = rows.map(here);
     return (
-        <table className="text-small" aria-label="Side by side">
+        <table className="text-small" aria-label={say('plan.side-by-side')}>
             <thead>
                 <tr className="border-b-2 border-ink align-bottom">
                     <th className="w-28 py-1" />
@@ -152,7 +154,7 @@ function Compare({ rows, onChoose }: { rows: ThermostatRow[]; onChoose: (profile
                     {rows.map((row) => (
                         <td key={row.profile}>
                             <button type="button" className="link" onClick={() => onChoose(row.profile)}>
-                                Choose
+                                {say('plan.choose')}
                             </button>
                         </td>
                     ))}

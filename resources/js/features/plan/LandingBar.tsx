@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import type { BoardRow, PlanView } from '@/types';
+import { say } from '@/words';
 
 /** Where the chosen conductor's two ends land, ties and the link. In hand mode a digit picks, a letter lands. */
 export function LandingBar({
@@ -30,7 +31,7 @@ export function LandingBar({
                 {row ? (
                     <>
                         <Ends
-                            name={`${row.number} ${row.colourWord} lands on`}
+                            name={say('plan.lands-on', { number: row.number, colourWord: row.colourWord })}
                             screws={board.plate}
                             lands={row.lands}
                             onLand={onLand}
@@ -44,20 +45,17 @@ export function LandingBar({
                         />
                     </>
                 ) : (
-                    <span className="text-small text-muted">
-                        Touch a conductor in the jacket, or J and K, to land it elsewhere. Touch a tag to put a probe on
-                        it.
-                    </span>
+                    <span className="text-small text-muted">{say('plan.touch-a-conductor-in-the-jacket')}</span>
                 )}
             </div>
             <div className="flex flex-wrap items-center gap-x-3">
                 <button className="link" aria-pressed={hand} onClick={() => onHand(!hand)}>
-                    {hand ? 'Keys land conductors: digit, then letter' : 'Land by keys'}{' '}
-                    <span className="key ml-2">{hand ? 'Esc' : 'E'}</span>
+                    {hand ? say('plan.keys-land-conductors-digit-then-letter') : say('plan.land-by-keys')}{' '}
+                    <span className="key ml-2">{hand ? say('plan.esc') : 'E'}</span>
                 </button>
                 {plan.ties.map((tie) => (
                     <button key={tie.label} className="link" onClick={() => onUntie(tie.label)}>
-                        Take out the {tie.label}
+                        {say('plan.take-out-the', { tie: tie.label })}
                     </button>
                 ))}
                 <TieForm plate={board.plate} screws={plan.boardScrews} onTie={onTie} />
@@ -67,8 +65,10 @@ export function LandingBar({
                         aria-pressed={board.link.in}
                         onClick={() => onLink(!board.link?.in)}
                     >
-                        {board.link.a}–{board.link.b} link{' '}
-                        <span className="underline underline-offset-4">{board.link.in ? 'in' : 'out'}</span>
+                        {say('plan.link', { a: board.link.a, b: board.link.b })}{' '}
+                        <span className="underline underline-offset-4">
+                            {board.link.in ? say('plan.in') : say('plan.out')}
+                        </span>
                     </button>
                 )}
             </div>
@@ -107,19 +107,19 @@ function Ends({
                 className="h-11 px-2 font-lab font-semibold underline underline-offset-4 aria-pressed:text-copper-ink"
                 onClick={() => onLand(null)}
             >
-                cap
+                {say('plan.cap')}
             </button>
             {splices.length > 0 && (
                 <select
-                    aria-label="Splice to an outdoor conductor"
+                    aria-label={say('plan.splice-to-an-outdoor-conductor')}
                     className="h-11 bg-transparent font-lab text-small"
                     value=""
                     onChange={(event) => event.target.value && onLand(`@${event.target.value}`)}
                 >
-                    <option value="">splice …</option>
+                    <option value="">{say('plan.splice')}</option>
                     {splices.map((splice) => (
                         <option key={splice.id} value={splice.id}>
-                            to outdoor {splice.name}
+                            {say('plan.to-outdoor', { name: splice.name })}
                         </option>
                     ))}
                 </select>
@@ -142,35 +142,35 @@ function TieForm({
     if (place === null) {
         return (
             <button className="link" onClick={() => setPlace('wall')}>
-                Add a tie …
+                {say('plan.add-a-tie')}
             </button>
         );
     }
     const choices = place === 'wall' ? plate : screws;
     return (
-        <span role="group" aria-label="Add a tie" className="flex flex-wrap items-center gap-1">
+        <span role="group" aria-label={say('plan.add-a-tie-2')} className="flex flex-wrap items-center gap-1">
             <select
-                aria-label="Where"
+                aria-label={say('plan.where')}
                 className="h-11 bg-transparent font-lab text-small"
                 value={place}
                 onChange={(event) => setPlace(event.target.value === 'wall' ? 'wall' : 'indoor')}
             >
-                <option value="wall">at the plate</option>
-                <option value="indoor">at the board</option>
+                <option value="wall">{say('plan.at-the-plate')}</option>
+                <option value="indoor">{say('plan.at-the-board')}</option>
             </select>
             <select
-                aria-label="From"
+                aria-label={say('plan.from')}
                 className="h-11 bg-transparent font-lab text-small"
                 value={a}
                 onChange={(event) => setA(event.target.value)}
             >
-                <option value="">from …</option>
+                <option value="">{say('plan.from-2')}</option>
                 {choices.map((screw) => (
                     <option key={screw}>{screw}</option>
                 ))}
             </select>
             <select
-                aria-label="To"
+                aria-label={say('plan.to')}
                 className="h-11 bg-transparent font-lab text-small"
                 value=""
                 disabled={a === ''}
@@ -180,7 +180,7 @@ function TieForm({
                     setPlace(null);
                 }}
             >
-                <option value="">to …</option>
+                <option value="">{say('plan.to-2')}</option>
                 {choices
                     .filter((screw) => screw !== a)
                     .map((screw) => (
@@ -188,7 +188,7 @@ function TieForm({
                     ))}
             </select>
             <button className="link px-2" onClick={() => setPlace(null)}>
-                Leave it
+                {say('plan.leave-it')}
             </button>
         </span>
     );

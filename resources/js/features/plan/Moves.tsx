@@ -6,6 +6,7 @@ import type { MoveRow, PlanProps } from '@/types';
 import { Glyph } from '@/ui/Glyph';
 import { Bad, State } from '@/ui/State';
 import { Tick } from '@/ui/Tick';
+import { say } from '@/words';
 
 /** The landing list: with the power off and proved dead, each move ticked as it is done. */
 export function Moves({ moves, closed }: { moves: MoveRow[]; closed: boolean }) {
@@ -17,17 +18,17 @@ export function Moves({ moves, closed }: { moves: MoveRow[]; closed: boolean }) 
         await record('moves', { move: move.key, done });
     };
     return (
-        <section id="moves" className="border-t-2 border-ink bg-panel px-5 pb-5 pt-3" aria-label="Moves">
+        <section id="moves" className="border-t-2 border-ink bg-panel px-5 pb-5 pt-3" aria-label={say('plan.moves')}>
             <div className="flex flex-wrap items-center justify-between gap-3">
-                <h2 className="h-sec">Moves, in this order</h2>
+                <h2 className="h-sec">{say('plan.moves-in-this-order')}</h2>
                 {!closed &&
                     (power.state === 'isolated' ? (
                         <State glyph="iso" tone="iso">
-                            isolated, proved dead
+                            {say('plan.isolated-proved-dead')}
                         </State>
                     ) : (
                         <button className="btn btn--small" onClick={() => ask('isolated')}>
-                            <Glyph name="iso" /> Isolate first
+                            <Glyph name="iso" /> {say('plan.isolate-first')}
                         </button>
                     ))}
             </div>

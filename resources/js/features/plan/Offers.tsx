@@ -5,12 +5,14 @@ import type { Edits } from '@/lib/edits';
 import type { Candidate, Choice, Offers as Offered, Weights } from '@/types';
 import { Glyph } from '@/ui/Glyph';
 import { Bad, State } from '@/ui/State';
+import { mono } from '@/ui/marks';
+import { rich, say } from '@/words';
 
 const weighed: { key: keyof Weights; word: string }[] = [
-    { key: 'capability', word: 'Capability kept' },
-    { key: 'parts', word: 'Parts' },
-    { key: 'time', word: 'Minutes and trips' },
-    { key: 'risk', word: 'Risk' },
+    { key: 'capability', word: say('plan.capability-kept') },
+    { key: 'parts', word: say('plan.parts') },
+    { key: 'time', word: say('plan.minutes-and-trips') },
+    { key: 'risk', word: say('plan.risk') },
 ];
 
 /** The plans for this thermostat on this house: each proved by simulation, ranked with reasons; the refused beneath. */
@@ -61,7 +63,7 @@ export function Offers({
         if (answer.kind === 'ok') {
             setNote('');
             setAll(false);
-            onTaken(`Took: ${candidate.title}.`, answer.data.version);
+            onTaken(say('plan.took', { title: candidate.title }), answer.data.version);
         }
     };
     if (bad !== '')
@@ -73,24 +75,24 @@ export function Offers({
     if (!offers)
         return (
             <p className="px-5 py-3 text-muted" role="status">
-                Looking for plans …
+                {say('plan.looking-for-plans')}
             </p>
         );
     return (
-        <section aria-label="Plans" className="border-t border-hair px-5 py-3">
+        <section aria-label={say('plan.plans')} className="border-t border-hair px-5 py-3">
             <div className="flex flex-wrap items-baseline justify-between gap-x-4">
                 <h2 className="h-sec">
                     {offers.offered.length === 0
-                        ? 'No plan works with this thermostat'
+                        ? say('plan.no-plan-works-with-this-thermostat')
                         : offers.offered.length === 1
-                          ? 'One plan works'
-                          : `${offers.offered.length} plans work, best first`}
+                          ? say('plan.one-plan-works')
+                          : say('plan.plans-work-best-first', { offered: offers.offered.length })}
                 </h2>
                 <span className="flex flex-wrap items-center gap-x-5 text-note text-muted">
-                    {offers.tried} tried, every call of each simulated
+                    {say('plan.tried-every-call-of-each-simulated', { tried: offers.tried })}
                     {one && (offers.offered.length > 1 || offers.refused.length > 0) && (
                         <button className="link" aria-expanded={all} onClick={() => setAll(!all)}>
-                            {all ? 'Show the taken one' : 'Other plans'}
+                            {all ? say('plan.show-the-taken-one') : say('plan.other-plans')}
                         </button>
                     )}
                 </span>
@@ -125,15 +127,18 @@ export function Offers({
                                         glyph={candidate.lost.length === 0 ? 'pass' : 'caution'}
                                         tone={candidate.lost.length === 0 ? 'verd' : 'caution'}
                                     >
-                                        {candidate.proved} of {candidate.of} calls proved
+                                        {say('plan.of-calls-proved', { proved: candidate.proved, of: candidate.of })}
                                     </State>
                                     <span>
-                                        {candidate.minutes} min
-                                        {candidate.trips > 0 &&
-                                            `, ${candidate.trips} ${candidate.trips === 1 ? 'trip' : 'trips'}`}
+                                        {say('plan.trips-plural-0-min-one-min', {
+                                            minutes: candidate.minutes,
+                                            trips: candidate.trips,
+                                        })}
                                     </span>
                                     <span>
-                                        {candidate.parts.length === 0 ? 'no parts' : candidate.parts.join(', ')}
+                                        {candidate.parts.length === 0
+                                            ? say('plan.no-parts')
+                                            : candidate.parts.join(', ')}
                                     </span>
                                 </span>
                                 {candidate.lost.length > 0 && (
@@ -144,7 +149,7 @@ export function Offers({
                             </div>
                             {taken ? (
                                 <State glyph="tick" tone="copper">
-                                    taken
+                                    {say('plan.taken')}
                                 </State>
                             ) : (
                                 !closed && (
@@ -153,7 +158,7 @@ export function Offers({
                                         disabled={edits.working}
                                         onClick={() => void take(candidate)}
                                     >
-                                        Take it
+                                        {say('plan.take-it')}
                                     </button>
                                 )
                             )}
@@ -162,7 +167,7 @@ export function Offers({
                                 aria-expanded={full}
                                 onClick={() => setOpen(full ? null : candidate.key)}
                             >
-                                {full ? 'Less' : 'Why, and what to tell the customer'}
+                                {full ? say('plan.less') : say('plan.why-and-what-to-tell-the')}
                             </button>
                         </div>
                         {full && (
@@ -172,7 +177,10 @@ export function Offers({
                                         <li key={reason}>{reason}</li>
                                     ))}
                                     <li>
-                                        points <span className="mono">{candidate.score}</span>, fewer is better
+                                        {rich('plan.points-fewer-is-better', {
+                                            score: candidate.score,
+                                            b: mono,
+                                        })}
                                     </li>
                                 </ul>
                                 <blockquote className="border-l-4 border-copper pl-3">{candidate.customer}</blockquote>
@@ -184,7 +192,7 @@ export function Offers({
             {!closed && offers.offered.length > 1 && (!one || all) && (
                 <div className="mt-2 flex flex-wrap items-end gap-x-8 gap-y-2">
                     <label className="min-w-56 flex-1">
-                        <span className="lab">Your reason for the one you take, kept on the record</span>
+                        <span className="lab">{say('plan.your-reason-for-the-one-you')}</span>
                         <input
                             className="h-11 w-full border-b-2 border-rule bg-panel px-2"
                             maxLength={300}
@@ -193,7 +201,9 @@ export function Offers({
                         />
                     </label>
                     <details className="min-w-56">
-                        <summary className="fold font-lab text-small font-semibold">What counts for you</summary>
+                        <summary className="fold font-lab text-small font-semibold">
+                            {say('plan.what-counts-for-you')}
+                        </summary>
                         {weighed.map(({ key, word }) => (
                             <label key={key} className="flex min-h-11 items-center justify-between gap-3 text-small">
                                 {word}
@@ -219,8 +229,7 @@ export function Offers({
                 <details className="mt-2">
                     <summary className="fold gap-2 font-lab text-body font-semibold">
                         <Glyph name="fault" style={{ color: 'var(--fault)' }} />{' '}
-                        {offers.refused.length === 1 ? '1 that does' : `${offers.refused.length} that do`} not work,
-                        with the reason
+                        {say('plan.1-that-does-other-not-work', { refused: offers.refused.length })}
                     </summary>
                     <ul>
                         {offers.refused.map((candidate) => (

@@ -4,6 +4,7 @@ import { reload } from '@/lib/reload';
 import { Field } from '@/features/jobs/fields';
 import { Dialog } from '@/ui/Dialog';
 import { Bad } from '@/ui/State';
+import { say } from '@/words';
 
 /** A thermostat of one's own on the shelf: read off its plate and box, or from a file in the catalogue's form. */
 export function OwnProfile({ onClose, onKept }: { onClose: () => void; onKept: (id: string) => void }) {
@@ -12,7 +13,7 @@ export function OwnProfile({ onClose, onKept }: { onClose: () => void; onKept: (
         screws: 'Rc Rh C Y1 G W1',
         power: 'common',
         va: '4',
-        remote: 'own radio',
+        remote: say('plan.own-radio'),
         switches: 'base',
         link: 'removable',
         heat: '1',
@@ -51,7 +52,7 @@ export function OwnProfile({ onClose, onKept }: { onClose: () => void; onKept: (
         </Field>
     );
     return (
-        <Dialog open onClose={onClose} title="A thermostat of your own">
+        <Dialog open onClose={onClose} title={say('plan.a-thermostat-of-your-own')}>
             <form
                 className="mt-3 grid gap-4"
                 onSubmit={(event) => {
@@ -59,7 +60,7 @@ export function OwnProfile({ onClose, onKept }: { onClose: () => void; onKept: (
                     void send(data);
                 }}
             >
-                <Field label="Name" bad={errors.title} note="plain, as you would describe it">
+                <Field label={say('plan.name')} bad={errors.title} note={say('plan.plain-as-you-would-describe-it')}>
                     <input
                         autoComplete="off"
                         required
@@ -68,7 +69,11 @@ export function OwnProfile({ onClose, onKept }: { onClose: () => void; onKept: (
                         onChange={(event) => put({ title: event.target.value })}
                     />
                 </Field>
-                <Field label="Screws" bad={errors.screws} note="the letters as printed, apart by blanks">
+                <Field
+                    label={say('plan.screws')}
+                    bad={errors.screws}
+                    note={say('plan.the-letters-as-printed-apart-by')}
+                >
                     <input
                         autoComplete="off"
                         autoCapitalize="off"
@@ -81,28 +86,28 @@ export function OwnProfile({ onClose, onKept }: { onClose: () => void; onKept: (
                     />
                 </Field>
                 <div className="grid grid-cols-2 gap-4">
-                    {pick('Runs on', 'power', [
-                        ['common', 'R and C'],
-                        ['battery', 'batteries'],
-                        ['common-or-battery', 'R and C, or batteries'],
-                        ['shared', 'an idle load, without C'],
+                    {pick(say('plan.runs-on'), 'power', [
+                        ['common', say('plan.r-and-c')],
+                        ['battery', say('plan.batteries')],
+                        ['common-or-battery', say('plan.r-and-c-or-batteries')],
+                        ['shared', say('plan.an-idle-load-without-c')],
                     ])}
-                    {number('Takes, VA', 'va')}
-                    {number('Heat stages', 'heat')}
-                    {number('Cool stages', 'cool')}
-                    {pick('Remote control', 'remote', [
-                        ['none', 'none'],
-                        ['own radio', 'its own radio'],
-                        ['bridge', 'through a bridge'],
+                    {number(say('plan.takes-va'), 'va')}
+                    {number(say('plan.heat-stages'), 'heat')}
+                    {number(say('plan.cool-stages'), 'cool')}
+                    {pick(say('plan.remote-control'), 'remote', [
+                        ['none', say('plan.none-2')],
+                        [say('plan.own-radio'), say('plan.its-own-radio')],
+                        ['bridge', say('plan.through-a-bridge')],
                     ])}
-                    {pick('Switches', 'switches', [
-                        ['base', 'in the base'],
-                        ['face', 'in the face'],
+                    {pick(say('plan.switches'), 'switches', [
+                        ['base', say('plan.in-the-base')],
+                        ['face', say('plan.in-the-face')],
                     ])}
-                    {pick('Rc–Rh link', 'link', [
-                        ['removable', 'a jumper'],
-                        ['slide', 'a slide'],
-                        ['automatic', 'automatic'],
+                    {pick(say('plan.rc-rh-link'), 'link', [
+                        ['removable', say('plan.a-jumper')],
+                        ['slide', say('plan.a-slide')],
+                        ['automatic', say('plan.automatic')],
                     ])}
                 </div>
                 <Bad>
@@ -110,7 +115,7 @@ export function OwnProfile({ onClose, onKept }: { onClose: () => void; onKept: (
                 </Bad>
                 <div className="flex flex-wrap items-center justify-between gap-3">
                     <button type="button" className="link" onClick={() => chooser.current?.click()}>
-                        Read a profile file instead
+                        {say('plan.read-a-profile-file-instead')}
                     </button>
                     <input
                         ref={chooser}
@@ -118,13 +123,13 @@ export function OwnProfile({ onClose, onKept }: { onClose: () => void; onKept: (
                         type="file"
                         accept=".json,application/json"
                         tabIndex={-1}
-                        aria-label="Profile file"
+                        aria-label={say('plan.profile-file')}
                         onChange={async (event) => {
                             const file = event.target.files?.[0];
                             if (file) await send({ json: await file.text() });
                         }}
                     />
-                    <button className="btn btn--go">Put it on the shelf</button>
+                    <button className="btn btn--go">{say('plan.put-it-on-the-shelf')}</button>
                 </div>
             </form>
         </Dialog>

@@ -1,13 +1,14 @@
 import type { CallProof } from '@/types';
 import { Glyph } from '@/ui/Glyph';
 import { State } from '@/ui/State';
+import { say } from '@/words';
 
 export function ProofMark({ proof }: { proof: CallProof | undefined }) {
     if (!proof) return null;
     return (
         <span style={{ color: proof.proved ? 'var(--verd)' : 'var(--fault)' }} title={proof.problems.join(' ')}>
             <Glyph name={proof.proved ? 'pass' : 'fault'} size={13} />
-            <span className="vh">{proof.proved ? 'proved' : 'fails'}</span>
+            <span className="vh">{proof.proved ? say('plan.proved') : say('plan.fails')}</span>
         </span>
     );
 }
@@ -21,7 +22,7 @@ export function Problems({ proofs }: { proofs: CallProof[] }) {
             {failing.map((proof) => (
                 <li key={proof.call} className="text-small">
                     <State glyph="fault" tone="fault">
-                        {proof.label} is not proved
+                        {say('plan.is-not-proved', { proof: proof.label })}
                     </State>{' '}
                     {proof.problems.join(' ')}
                 </li>

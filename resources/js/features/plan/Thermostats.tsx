@@ -1,6 +1,7 @@
 import { clsx } from 'clsx';
 import { useState } from 'react';
 import type { PlanProps } from '@/types';
+import { say } from '@/words';
 
 /** The thermostats that can be chosen: what each runs on, its screws. */
 export function Thermostats({
@@ -26,7 +27,7 @@ export function Thermostats({
             ? profiles
             : profiles.filter((profile) => profile.id === chosen);
     return (
-        <div role="radiogroup" aria-label="Thermostat" className="relative">
+        <div role="radiogroup" aria-label={say('plan.thermostat')} className="relative">
             {chosen !== null && !disabled && (
                 <button
                     type="button"
@@ -34,16 +35,16 @@ export function Thermostats({
                     aria-expanded={all}
                     onClick={() => setAll(!all)}
                 >
-                    {all ? 'Show the chosen one' : 'Other thermostats'}
+                    {all ? say('plan.show-the-chosen-one') : say('plan.other-thermostats')}
                 </button>
             )}
             {!disabled && (chosen === null || all) && (
                 <p className="flex flex-wrap gap-x-6 px-5">
                     <button type="button" className="link" onClick={onAsk}>
-                        Which suits this house …
+                        {say('plan.which-suits-this-house')}
                     </button>
                     <button type="button" className="link" onClick={onOwn}>
-                        Add your own …
+                        {say('plan.add-your-own')}
                     </button>
                 </p>
             )}
@@ -52,15 +53,15 @@ export function Thermostats({
                     {profile.own && all && (
                         <span className="absolute right-3 top-1 z-10 flex gap-3">
                             <a className="link" href={`/profiles/${profile.id}`}>
-                                File
+                                {say('plan.file')}
                             </a>
                             <button
                                 type="button"
                                 className="link"
-                                aria-label={`Put ${profile.title} away`}
+                                aria-label={say('plan.put-away', { title: profile.title })}
                                 onClick={() => onAway(profile.id)}
                             >
-                                Put away
+                                {say('plan.put-away-2')}
                             </button>
                         </span>
                     )}
@@ -80,9 +81,9 @@ export function Thermostats({
                         )}
                     >
                         <b className="min-w-[250px] flex-1 font-lab text-lead font-semibold">{profile.title}</b>
-                        <span className="text-small text-muted">runs on {profile.power}</span>
+                        <span className="text-small text-muted">{say('plan.runs-on-2', { power: profile.power })}</span>
                         <span className="text-small text-muted">
-                            {profile.remote === 'none' ? 'no remote control' : 'remote control'}
+                            {profile.remote === 'none' ? say('plan.no-remote-control') : say('plan.remote-control-2')}
                         </span>
                         <span className="mono text-small">{profile.screws.join(' ')}</span>
                     </button>

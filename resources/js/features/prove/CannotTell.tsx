@@ -3,6 +3,7 @@ import { get } from '@/lib/api';
 import { Places } from '@/features/meter-dock/Tells';
 import type { CannotTell as Group } from '@/types';
 import { Glyph } from '@/ui/Glyph';
+import { list, say } from '@/words';
 
 /**
  * Before a step is done: which faults of different places would fail it in the very same way, and which step parts
@@ -42,11 +43,13 @@ export function CannotTell({
             <summary className="fold gap-x-2">
                 <Glyph name="guess" style={{ color: 'var(--caution)' }} />
                 <span>
-                    <b className="font-semibold">If it fails, it cannot tell {listed(names)}.</b>{' '}
+                    <b className="font-semibold">
+                        {say('prove.if-it-fails-it-cannot-tell', { listed: listed(names) })}
+                    </b>{' '}
                     <span className="text-muted">
                         {first.told
-                            ? `${first.told.label} can.`
-                            : 'No other step of this call can: measure along the way.'}
+                            ? say('prove.can', { told: first.told.label })
+                            : say('prove.no-other-step-of-this-call')}
                     </span>
                 </span>
             </summary>
@@ -56,7 +59,7 @@ export function CannotTell({
                         <Places places={group.places} />
                         {group.told && (
                             <button className="link" onClick={() => group.told && onStep(group.told.step)}>
-                                {group.told.label} tells them apart
+                                {say('prove.tells-them-apart', { told: group.told.label })}
                             </button>
                         )}
                     </li>
@@ -67,16 +70,16 @@ export function CannotTell({
 }
 
 const words: Record<string, string> = {
-    wall: 'the wall',
-    cable: 'the cable',
-    indoor: 'the indoor unit',
-    outdoor: 'the outdoor unit',
-    supply: 'the supply',
+    wall: say('prove.the-wall'),
+    cable: say('prove.the-cable'),
+    indoor: say('prove.the-indoor-unit'),
+    outdoor: say('prove.the-outdoor-unit'),
+    supply: say('prove.the-supply'),
 };
 
+/** "the wall or the cable from the indoor unit" */
 function listed(places: string[]): string {
     const names = places.map((place) => words[place] ?? place);
-    return names.length < 2
-        ? (names[0] ?? '')
-        : `${names.length > 2 ? `${names.slice(0, -2).join(', ')} or ` : ''}${names.at(-2)} from ${names.at(-1)}`;
+    const last = names.pop() ?? '';
+    return names.length === 0 ? last : say('prove.from', { these: list(names, 'or'), that: last });
 }

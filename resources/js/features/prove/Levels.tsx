@@ -5,6 +5,7 @@ import { useRecord } from '@/lib/once';
 import type { OutcomeName, ProveProps, StepView } from '@/types';
 import { Glyph } from '@/ui/Glyph';
 import { Bad, outcomeLook, State } from '@/ui/State';
+import { say } from '@/words';
 
 interface PatternAnswer {
     calls: number;
@@ -37,18 +38,18 @@ export function Levels({ calls, steps, closed }: { calls: ProveProps['calls']; s
         }
     };
     return (
-        <section aria-label="Levels" className="border-t border-hair px-5 py-3">
-            <h2 className="h-sec">How far each call gets, by voltage</h2>
-            <div className="overflow-x-auto" tabIndex={0} role="group" aria-label="Levels, scrolls">
+        <section aria-label={say('prove.levels')} className="border-t border-hair px-5 py-3">
+            <h2 className="h-sec">{say('prove.how-far-each-call-gets-by')}</h2>
+            <div className="overflow-x-auto" tabIndex={0} role="group" aria-label={say('prove.levels-scrolls')}>
                 <table className="mt-1 min-w-[640px] text-body">
                     <thead>
                         <tr className="lab border-b border-hair [&>th]:py-1.5">
-                            <th>Call</th>
-                            <th>Display says so</th>
-                            <th>Terminal closed</th>
-                            <th>Voltage arrived</th>
-                            <th>Load pulled in</th>
-                            <th>Drops off</th>
+                            <th>{say('prove.call')}</th>
+                            <th>{say('prove.display-says-so')}</th>
+                            <th>{say('prove.terminal-closed')}</th>
+                            <th>{say('prove.voltage-arrived')}</th>
+                            <th>{say('prove.load-pulled-in')}</th>
+                            <th>{say('prove.drops-off')}</th>
                             <th />
                         </tr>
                     </thead>
@@ -79,10 +80,10 @@ export function Levels({ calls, steps, closed }: { calls: ProveProps['calls']; s
                                     <td className="text-right text-small">
                                         {call.waived !== null && !call.proved ? (
                                             <span>
-                                                left out: {call.waived}{' '}
+                                                {say('prove.left-out', { waived: call.waived })}{' '}
                                                 {!closed && (
                                                     <button className="link" onClick={() => void leave(call.call, '')}>
-                                                        Prove it after all
+                                                        {say('prove.prove-it-after-all')}
                                                     </button>
                                                 )}
                                             </span>
@@ -98,19 +99,19 @@ export function Levels({ calls, steps, closed }: { calls: ProveProps['calls']; s
                                                     autoFocus
                                                     required
                                                     maxLength={200}
-                                                    aria-label={`Why ${call.label} is left out`}
+                                                    aria-label={say('prove.why-is-left-out', { call: call.label })}
                                                     className="h-11 min-w-0 flex-1 border-b-2 border-rule bg-panel px-2"
                                                     value={reason}
                                                     onChange={(event) => setReason(event.target.value)}
                                                 />
-                                                <button className="btn btn--small">Keep</button>
+                                                <button className="btn btn--small">{say('prove.keep')}</button>
                                             </form>
                                         ) : (
                                             !closed &&
                                             !call.proved &&
                                             !call.optional && (
                                                 <button className="link" onClick={() => setLeaving(call.call)}>
-                                                    Leave it out, because …
+                                                    {say('prove.leave-it-out-because')}
                                                 </button>
                                             )
                                         )}
@@ -140,7 +141,7 @@ function Level({ outcomes }: { outcomes: (OutcomeName | null)[] }) {
         <td>
             {look ? (
                 <State glyph={look.glyph} tone={look.tone}>
-                    {worst === 'pass' ? 'yes' : worst === 'fail' ? 'no' : look.word}
+                    {worst === 'pass' ? say('prove.yes-2') : worst === 'fail' ? say('prove.no-2') : look.word}
                 </State>
             ) : (
                 <Glyph name="need" style={{ color: 'var(--muted)' }} />
@@ -164,17 +165,17 @@ function Explains({ jobId }: { jobId: string }) {
     if (!found)
         return (
             <p className="mt-2 text-muted" role="status">
-                Putting every single fault into the circuit …
+                {say('prove.putting-every-single-fault-into-the')}
             </p>
         );
     return (
         <div data-testid="pattern" className="mt-2 border-l-[6px] border-fault bg-fault-wash px-3 py-2 text-small">
             <b className="font-lab text-lead font-semibold">
                 {found.of === 0
-                    ? 'No single fault gives this pattern: look for two, or read again.'
+                    ? say('prove.no-single-fault-gives-this-pattern')
                     : found.of === 1
-                      ? 'One single fault gives exactly this:'
-                      : `${found.of} single faults give exactly this, the commonest first:`}
+                      ? say('prove.one-single-fault-gives-exactly-this')
+                      : say('prove.single-faults-give-exactly-this-the', { of: found.of })}
             </b>
             <ul>
                 {found.fits.map((fit) => (
@@ -186,12 +187,7 @@ function Explains({ jobId }: { jobId: string }) {
                     </li>
                 ))}
             </ul>
-            {found.of > 1 && (
-                <p className="text-muted">
-                    This pattern alone cannot tell them apart: another call, the board jumper or another pair of points
-                    does.
-                </p>
-            )}
+            {found.of > 1 && <p className="text-muted">{say('prove.this-pattern-alone-cannot-tell-them')}</p>}
         </div>
     );
 }

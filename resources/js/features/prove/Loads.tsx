@@ -3,6 +3,7 @@ import { usePage } from '@inertiajs/react';
 import { useProbes } from '@/shell/Shell';
 import type { LoadCheck, Mode, ProveProps, Reading } from '@/types';
 import { outcomeLook, State } from '@/ui/State';
+import { say } from '@/words';
 
 /** Loaded against unloaded, and what each load adds: touching a figure puts the meter there, in that call. */
 export function Loads({ call, onCall }: { call: string | null; onCall: (call: string) => void }) {
@@ -16,23 +17,20 @@ export function Loads({ call, onCall }: { call: string | null; onCall: (call: st
         document.getElementById('actual')?.focus();
     };
     return (
-        <section aria-label="Loads" className="border-t border-hair px-5 py-3">
-            <h2 className="h-sec">Loaded and unloaded, and what each load adds</h2>
-            <p className="text-small text-muted">
-                Read the supply at rest first, then in each call: how far it falls tells an overloaded source or a
-                partial short from a bad board. Clamp round the hot conductor of the thermostat cable.
-            </p>
-            <div className="overflow-x-auto" tabIndex={0} role="group" aria-label="Loads, scrolls">
+        <section aria-label={say('prove.loads')} className="border-t border-hair px-5 py-3">
+            <h2 className="h-sec">{say('prove.loaded-and-unloaded-and-what-each')}</h2>
+            <p className="text-small text-muted">{say('prove.read-the-supply-at-rest-first')}</p>
+            <div className="overflow-x-auto" tabIndex={0} role="group" aria-label={say('prove.loads-scrolls')}>
                 <table className="mt-1 min-w-[760px] text-body [&_td]:pl-3">
                     <thead>
                         <tr className="lab border-b border-hair [&>th]:py-1.5">
-                            <th>Call</th>
-                            <th className="text-right">Volts</th>
-                            <th className="text-right">Actual</th>
-                            <th className="text-right">May fall</th>
-                            <th className="text-right">Amperes</th>
-                            <th className="text-right">Actual</th>
-                            <th className="pl-5">Each load adds</th>
+                            <th>{say('prove.call')}</th>
+                            <th className="text-right">{say('prove.volts')}</th>
+                            <th className="text-right">{say('prove.actual')}</th>
+                            <th className="text-right">{say('prove.may-fall')}</th>
+                            <th className="text-right">{say('prove.amperes')}</th>
+                            <th className="text-right">{say('prove.actual')}</th>
+                            <th className="pl-5">{say('prove.each-load-adds')}</th>
                         </tr>
                     </thead>
                     <tbody>
@@ -47,7 +45,7 @@ export function Loads({ call, onCall }: { call: string | null; onCall: (call: st
                                     {check.volts.low.toFixed(1)}–{check.volts.high.toFixed(1)}
                                 </td>
                                 <Cell
-                                    name={`Volts of the supply, ${check.label}`}
+                                    name={say('prove.volts-of-the-supply', { check: check.label })}
                                     reading={check.read.volts}
                                     digits={1}
                                     onPick={() => pick(check, 'V')}
@@ -64,18 +62,23 @@ export function Loads({ call, onCall }: { call: string | null; onCall: (call: st
                                 </td>
                                 {check.clamp ? (
                                     <Cell
-                                        name={`Amperes in the hot conductor, ${check.label}`}
+                                        name={say('prove.amperes-in-the-hot-conductor', { check: check.label })}
                                         reading={check.read.amps}
                                         digits={2}
                                         onPick={() => pick(check, 'A')}
                                     />
                                 ) : (
-                                    <td className="text-right text-note text-muted">no hot in this cable</td>
+                                    <td className="text-right text-note text-muted">
+                                        {say('prove.no-hot-in-this-cable')}
+                                    </td>
                                 )}
                                 <td className="pl-5 text-small">
                                     {check.adds.length === 0 ? (
                                         <span className="text-muted">
-                                            at rest: {check.va.toFixed(0)} VA of {check.rating} VA
+                                            {say('prove.at-rest-va-of-va', {
+                                                va: check.va.toFixed(0),
+                                                rating: check.rating,
+                                            })}
                                         </span>
                                     ) : (
                                         check.adds.map((add) => `${add.load} ${add.amps.toFixed(2)} A`).join(', ')
@@ -123,7 +126,7 @@ function Cell({
                 onClick={onPick}
                 style={look ? { color: `var(--${look.tone}-ink)` } : undefined}
             >
-                {reading?.value != null ? reading.value.toFixed(digits) : 'read'}
+                {reading?.value != null ? reading.value.toFixed(digits) : say('prove.read')}
                 {look && <span className="vh">{look.word}</span>}
             </button>
         </td>

@@ -6,6 +6,7 @@ import { useRecord } from '@/lib/once';
 import { rounded, shown, typed, unitOf } from '@/lib/units';
 import type { Measurement, ProveProps } from '@/types';
 import { Bad } from '@/ui/State';
+import { say } from '@/words';
 
 const tones: Record<string, string> = {
     verd: 'border-verd bg-verd-wash',
@@ -23,9 +24,9 @@ export function Measured({ closed }: { closed: boolean }) {
         () => typeof localStorage !== 'undefined' && localStorage.getItem('units') === 'metric',
     );
     return (
-        <section aria-label="Measured beside the circuit" className="border-t border-hair px-5 py-3">
+        <section aria-label={say('prove.measured-beside-the-circuit')} className="border-t border-hair px-5 py-3">
             <div className="flex flex-wrap items-center justify-between gap-x-5">
-                <h2 className="h-sec">Temperature split and airflow</h2>
+                <h2 className="h-sec">{say('prove.temperature-split-and-airflow')}</h2>
                 <button
                     className="link"
                     onClick={() => {
@@ -33,7 +34,7 @@ export function Measured({ closed }: { closed: boolean }) {
                         setMetric(!isMetric);
                     }}
                 >
-                    {isMetric ? 'US units' : 'Metric units'}
+                    {isMetric ? say('prove.us-units') : say('prove.metric-units')}
                 </button>
             </div>
             <ul>
@@ -69,7 +70,7 @@ function Kept({ row, isMetric }: { row: Measurement; isMetric: boolean }) {
                 </span>
             )}{' '}
             {row.verdict} <span className="mono text-muted">{clock(row.at)}</span>
-            {row.simulated && ' (simulated)'}
+            {row.simulated && say('prove.simulated')}
         </li>
     );
 }
@@ -129,8 +130,8 @@ function useFigure(jobId: string, figure: string, fields: FieldSpec[], isMetric:
 }
 
 const splitFields: FieldSpec[] = [
-    { key: 'return', label: 'Return air', unit: '°F' },
-    { key: 'supply', label: 'Supply air', unit: '°F' },
+    { key: 'return', label: say('prove.return-air'), unit: '°F' },
+    { key: 'supply', label: say('prove.supply-air'), unit: '°F' },
 ];
 
 function Split({ jobId, isMetric }: { jobId: string; isMetric: boolean }) {
@@ -139,10 +140,10 @@ function Split({ jobId, isMetric }: { jobId: string; isMetric: boolean }) {
     const { inputs, keep, bad } = useFigure(jobId, 'split', splitFields, isMetric);
     const call = splits.find((split) => split.mode === mode)?.call ?? null;
     if (splits.length === 0)
-        return <p className="mt-2 text-small text-muted">This equipment heats no air: no temperature split.</p>;
+        return <p className="mt-2 text-small text-muted">{say('prove.this-equipment-heats-no-air-no')}</p>;
     return (
         <form
-            aria-label="Temperature split"
+            aria-label={say('prove.temperature-split')}
             className="mt-2"
             onSubmit={(event) => {
                 event.preventDefault();
@@ -150,7 +151,7 @@ function Split({ jobId, isMetric }: { jobId: string; isMetric: boolean }) {
             }}
         >
             <label className="flex min-h-11 items-center justify-between gap-3 text-body">
-                Running in
+                {say('prove.running-in')}
                 <select
                     className="h-11 border-b-2 border-rule bg-panel px-1 font-lab font-semibold"
                     value={mode}
@@ -165,24 +166,22 @@ function Split({ jobId, isMetric }: { jobId: string; isMetric: boolean }) {
             </label>
             {inputs}
             {bad}
-            <p className="text-note text-muted">
-                After ten minutes of running, near the unit, out of sight of coil or strips.
-            </p>
-            <button className="btn btn--small mt-1">Keep the split</button>
+            <p className="text-note text-muted">{say('prove.after-ten-minutes-of-running-near')}</p>
+            <button className="btn btn--small mt-1">{say('prove.keep-the-split')}</button>
         </form>
     );
 }
 
 function Airflow({ jobId, tons, isMetric }: { jobId: string; tons: number | null; isMetric: boolean }) {
     const fields: FieldSpec[] = [
-        ...(tons === null ? [{ key: 'tons', label: 'Capacity', unit: 'tons' }] : []),
-        { key: 'cfm', label: 'Sum of the supply grilles', unit: 'CFM' },
-        { key: 'return', label: 'Return grille, free area (if known)', unit: 'sq in' },
+        ...(tons === null ? [{ key: 'tons', label: say('prove.capacity'), unit: 'tons' }] : []),
+        { key: 'cfm', label: say('prove.sum-of-the-supply-grilles'), unit: say('prove.cfm') },
+        { key: 'return', label: say('prove.return-grille-free-area-if-known'), unit: 'sq in' },
     ];
     const { inputs, keep, bad } = useFigure(jobId, 'airflow', fields, isMetric);
     return (
         <form
-            aria-label="Airflow"
+            aria-label={say('prove.airflow')}
             className="mt-2"
             onSubmit={(event) => {
                 event.preventDefault();
@@ -190,12 +189,14 @@ function Airflow({ jobId, tons, isMetric }: { jobId: string; tons: number | null
             }}
         >
             {tons !== null && (
-                <p className="flex min-h-11 items-center text-body">Capacity from the survey: {tons} tons</p>
+                <p className="flex min-h-11 items-center text-body">
+                    {say('prove.capacity-from-the-survey-tons', { tons })}
+                </p>
             )}
             {inputs}
             {bad}
-            <p className="text-note text-muted">350 to 450 CFM for each ton is usual: plausibility, not balancing.</p>
-            <button className="btn btn--small mt-1">Keep the airflow</button>
+            <p className="text-note text-muted">{say('prove.350-to-450-cfm-for-each')}</p>
+            <button className="btn btn--small mt-1">{say('prove.keep-the-airflow')}</button>
         </form>
     );
 }

@@ -4,6 +4,7 @@ import { useProbes } from '@/shell/Shell';
 import type { ProveProps, StepView } from '@/types';
 import { Unit } from '@/ui/Glyph';
 import { outcomeLook, State } from '@/ui/State';
+import { say } from '@/words';
 
 /**
  * What the step asks the meter: expected beside actual, each with its verdict; touching a row puts the probes there.
@@ -12,14 +13,14 @@ export function Measurements({ step }: { step: StepView }) {
     const { points } = usePage<ProveProps>().props;
     const probes = useProbes();
     return (
-        <section className="border-t border-hair" aria-label="Measure">
+        <section className="border-t border-hair" aria-label={say('prove.measure')}>
             <table className="text-body">
                 <thead>
                     <tr className="lab [&>th]:py-2 [&>th]:font-semibold">
-                        <th className="pl-5">Measure</th>
-                        <th className="text-right">Expected</th>
-                        <th className="text-right">Actual</th>
-                        <th className="w-[130px] pl-4 pr-5">Verdict</th>
+                        <th className="pl-5">{say('prove.measure')}</th>
+                        <th className="text-right">{say('prove.expected')}</th>
+                        <th className="text-right">{say('prove.actual')}</th>
+                        <th className="w-[130px] pl-4 pr-5">{say('prove.verdict')}</th>
                     </tr>
                 </thead>
                 <tbody>
@@ -65,7 +66,7 @@ export function Measurements({ step }: { step: StepView }) {
                                         </State>
                                     ) : (
                                         <State glyph="need" tone="muted">
-                                            open
+                                            {say('prove.open')}
                                         </State>
                                     )}
                                 </td>

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { post, said } from '@/lib/api';
 import type { ProveProps } from '@/types';
 import { Bad } from '@/ui/State';
+import { say } from '@/words';
 
 /** Practice on a copy of this house: a simulated meter and simulated loads, with a hidden fault if wanted. */
 export function Practice() {
@@ -14,18 +15,16 @@ export function Practice() {
         if (answer.kind === 'ok') router.visit(answer.data.url);
     };
     return (
-        <section aria-label="Practice" className="border-t border-hair px-5 py-2 text-small">
+        <section aria-label={say('prove.practice')} className="border-t border-hair px-5 py-2 text-small">
             <p className="flex flex-wrap items-center gap-x-5">
                 <span className="text-muted">
-                    {job.practice
-                        ? 'Practise again, on a new copy:'
-                        : 'Practise on a copy of this house, with a simulated meter. Nothing here is touched:'}
+                    {job.practice ? say('prove.practise-again-on-a-new-copy') : say('prove.practise-on-a-copy-of-this')}
                 </span>
                 <button className="link" onClick={() => void begin('')}>
-                    all in order
+                    {say('prove.all-in-order')}
                 </button>
                 <button className="link" onClick={() => void begin('any')}>
-                    with a hidden fault
+                    {say('prove.with-a-hidden-fault')}
                 </button>
             </p>
             <Bad>{bad}</Bad>

@@ -3,6 +3,7 @@ import { figure, pointName, range } from '@/lib/format';
 import { useProbes } from '@/shell/Shell';
 import type { OutcomeName, ProveProps, StepView } from '@/types';
 import { Touch } from '@/features/strand-board/parts';
+import { say } from '@/words';
 
 const marks: Record<OutcomeName, { d: string; colour: string }> = {
     pass: { d: 'M2.5 8.5 6.3 12.3 13.6 4', colour: 'var(--verd)' },
@@ -40,11 +41,17 @@ export function ProbeLines({
                 const x = left - 6 + index * cell;
                 const here = probes.mode === probe.mode && probes.a === probe.a && probes.b === probe.b;
                 const mark = probe.reading ? marks[probe.reading.outcome] : null;
-                const place = { indoor: 'board', outdoor: 'outside' }[probe.a.split('.')[0] ?? ''] ?? 'wall';
+                const place =
+                    { indoor: say('prove.board'), outdoor: say('prove.outside') }[probe.a.split('.')[0] ?? ''] ??
+                    say('prove.wall-2');
                 return (
                     <Touch
                         key={probe.a + probe.b}
-                        name={`Measure ${pointName(all, probe.a)} to ${pointName(all, probe.b)}, ${place}`}
+                        name={say('prove.measure-to', {
+                            pointName: pointName(all, probe.a),
+                            pointName2: pointName(all, probe.b),
+                            place,
+                        })}
                         pressed={here}
                         onTouch={() => {
                             probes.setMode(probe.mode);

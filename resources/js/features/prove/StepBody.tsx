@@ -21,6 +21,7 @@ import { Glyph } from '@/ui/Glyph';
 import { State } from '@/ui/State';
 import { Way } from '@/features/prove/Way';
 import { preferred } from './school';
+import { say } from '@/words';
 
 export function StepBody({
     step,
@@ -86,25 +87,23 @@ export function StepBody({
         <div ref={measure} className="flex flex-1 flex-col">
             <div className="head">
                 <div>
-                    <h1 className="h-step">Prove {step.callLabel}</h1>
-                    <p>
-                        {proved} of {wanted.length} calls proved. {step.shows}
-                    </p>
+                    <h1 className="h-step">{say('prove.prove', { callLabel: step.callLabel })}</h1>
+                    <p>{say('prove.of-calls-proved', { proved, wanted: wanted.length, shows: step.shows })}</p>
                 </div>
                 {!closed && through && (
                     <button className="btn btn--go" onClick={() => router.visit(`/jobs/${job.id}/handover`)}>
-                        Go to Handover <Glyph name="go" />
+                        {say('prove.go-to-handover')} <Glyph name="go" />
                     </button>
                 )}
                 {step.state === 'passed' && (
                     <State glyph="pass" tone="verd">
                         {step.method === 'voltage'
-                            ? 'Call proved'
+                            ? say('prove.call-proved')
                             : step.method === 'continuity'
-                              ? 'Thermostat proved'
+                              ? say('prove.thermostat-proved')
                               : step.method === 'pre-check'
-                                ? 'Ready for power'
-                                : 'Equipment proved'}
+                                ? say('prove.ready-for-power')
+                                : say('prove.equipment-proved')}
                     </State>
                 )}
                 {!closed && !step.running && next && (step.state === 'passed' || step.state === 'failed') && (
@@ -112,7 +111,8 @@ export function StepBody({
                         className={`btn ${step.state === 'passed' && !through ? 'btn--go' : ''}`}
                         onClick={() => choose(next.key)}
                     >
-                        Next: {next.callLabel}, {next.methodLabel.toLowerCase()} <Glyph name="go" />
+                        {say('prove.next-2', { call: next.callLabel, method: next.methodLabel.toLowerCase() })}{' '}
+                        <Glyph name="go" />
                     </button>
                 )}
             </div>
@@ -138,16 +138,16 @@ export function StepBody({
                             ? []
                             : [
                                   ...(noWallJumper[step.call]
-                                      ? [{ word: 'By jumper', why: noWallJumper[step.call] ?? '' }]
+                                      ? [{ word: say('prove.by-jumper'), why: noWallJumper[step.call] ?? '' }]
                                       : []),
-                                  ...(noContinuity ? [{ word: 'By continuity', why: noContinuity }] : []),
+                                  ...(noContinuity ? [{ word: say('prove.by-continuity'), why: noContinuity }] : []),
                               ]
                     }
                 />
                 {restore.length > 0 && (
                     <span className="px-3">
                         <State glyph="caution" tone="caution">
-                            To put back: {restore.join('; ')}
+                            {say('prove.to-put-back', { restore: restore.join('; ') })}
                         </State>
                     </span>
                 )}
@@ -174,10 +174,10 @@ export function StepBody({
                         phone
                             ? []
                             : [
-                                  { x: last, text: 'Wall' },
-                                  { x: last + 98, text: 'Probe' },
-                                  { x: width - 110, text: 'Expected', end: true },
-                                  { x: width - 44, text: 'Actual', end: true },
+                                  { x: last, text: say('prove.wall') },
+                                  { x: last + 98, text: say('prove.probe') },
+                                  { x: width - 110, text: say('prove.expected'), end: true },
+                                  { x: width - 44, text: say('prove.actual'), end: true },
                               ]
                     }
                     words={(row, place) =>
@@ -200,7 +200,11 @@ export function StepBody({
                             left={last + 128}
                         />
                     )}
-                    label={`Strand board, ${step.callLabel} ${step.methodLabel}, ${live ? 'live' : 'not running'}`}
+                    label={
+                        live
+                            ? say('prove.strand-board-live', { call: step.callLabel, method: step.methodLabel })
+                            : say('prove.strand-board-not-running', { call: step.callLabel, method: step.methodLabel })
+                    }
                 />
             </div>
             {phone && <Measurements step={step} />}
@@ -219,7 +223,7 @@ export function waits(step: StepView, left: number): BoardState {
     const loads = { ...step.waitingBoard.loads };
     for (const [id, load] of Object.entries(step.board.loads)) {
         if (load.state === 'in' && loads[id]?.state !== 'in')
-            loads[id] = { state: 'waiting', label: `waits ${countdown(left)}` };
+            loads[id] = { state: 'waiting', label: say('prove.waits', { countdown: countdown(left) }) };
     }
     return { ...step.waitingBoard, loads };
 }

@@ -12,6 +12,7 @@ import type { ProveProps, StepView } from '@/types';
 import { Glyph } from '@/ui/Glyph';
 import { Bad, outcomeLook, State } from '@/ui/State';
 import { Tag } from '@/ui/Tag';
+import { say } from '@/words';
 
 /** The four cells of a step: power, do, wait, see and hear. */
 export function StepCells({
@@ -67,50 +68,53 @@ export function StepCells({
                     'md:grid-cols-[136px_minmax(0,1.3fr)_minmax(0,0.9fr)_minmax(0,1.2fr)]',
                 )}
             >
-                <Cell label="1 Power">
+                <Cell label={say('prove.1-power')}>
                     <div className="mt-1 text-lead">
                         <State glyph={wants === 'live' ? 'live' : 'iso'} tone={wants === 'live' ? 'live' : 'iso'}>
-                            {wants === 'live' ? 'LIVE 24 V' : 'ISOLATED'}
+                            {wants === 'live' ? say('prove.live-24-v') : say('prove.isolated')}
                         </State>
                     </div>
                     {agrees ? (
                         <p className="mt-1 flex items-center gap-1.5 text-small text-verd-ink">
-                            <Glyph name="tick" /> flag agrees
+                            <Glyph name="tick" /> {say('prove.flag-agrees')}
                         </p>
                     ) : (
                         !closed && (
                             <button className="link" onClick={() => ask(wants)}>
-                                {wants === 'live' ? 'Make live' : 'Isolate'}
+                                {wants === 'live' ? say('prove.make-live') : say('prove.isolate')}
                             </button>
                         )
                     )}
                 </Cell>
-                <Cell label="2 Do" wide>
+                <Cell label={say('prove.2-do')} wide>
                     <div className="my-1.5 flex flex-wrap items-center gap-1.5">
                         <Tag kind="solid">{step.hot}</Tag>
-                        <span className="text-muted">{step.isolated ? 'to' : 'closes'}</span>
+                        <span className="text-muted">{step.isolated ? say('prove.to') : say('prove.closes')}</span>
                         {step.closes.map((printed) => (
                             <Tag key={printed}>{printed}</Tag>
                         ))}
                     </div>
                     <p className="text-small">
-                        <b className="font-semibold">At the {step.places.join(', then the ')}.</b> {step.do}
+                        <b className="font-semibold">
+                            {say('prove.at-the', { places: step.places.join(say('prove.then-the')) })}
+                        </b>{' '}
+                        {step.do}
                     </p>
                     {!closed && (
                         <div className="mt-2 flex flex-wrap gap-2">
                             {!step.running ? (
                                 <button className="btn btn--small btn--go" onClick={() => void begin()}>
                                     {step.method === 'pre-check'
-                                        ? 'Face is off'
+                                        ? say('prove.face-is-off')
                                         : step.staysDead
-                                          ? 'Lifted and asked'
+                                          ? say('prove.lifted-and-asked')
                                           : step.method === 'float-lift'
-                                            ? 'Float is up'
+                                            ? say('prove.float-is-up')
                                             : step.isolated
-                                              ? 'Jumper is on'
+                                              ? say('prove.jumper-is-on')
                                               : step.state === 'open'
-                                                ? 'Call is on'
-                                                : 'Call again'}
+                                                ? say('prove.call-is-on')
+                                                : say('prove.call-again')}
                                 </button>
                             ) : (
                                 <button
@@ -121,16 +125,16 @@ export function StepCells({
                                     onClick={() => void send('steps', { step: step.key, event: 'end' })}
                                 >
                                     {step.method === 'pre-check'
-                                        ? 'Ohms are done'
+                                        ? say('prove.ohms-are-done')
                                         : step.staysDead
-                                          ? 'Conductors are back'
+                                          ? say('prove.conductors-are-back')
                                           : step.method === 'float-lift'
-                                            ? 'Float is down'
+                                            ? say('prove.float-is-down')
                                             : step.method === 'board-jumper'
-                                              ? 'Jumper is out, cable is back'
+                                              ? say('prove.jumper-is-out-cable-is-back')
                                               : step.isolated
-                                                ? 'Jumper is out, face is on'
-                                                : 'Call has ended'}
+                                                ? say('prove.jumper-is-out-face-is-on')
+                                                : say('prove.call-has-ended')}
                                 </button>
                             )}
                             {step.running &&
@@ -143,34 +147,34 @@ export function StepCells({
                                         )}
                                         onClick={() => void join(next)}
                                     >
-                                        Ask for more: {next.callLabel}
+                                        {say('prove.ask-for-more', { callLabel: next.callLabel })}
                                     </button>
                                 ))}
                         </div>
                     )}
                 </Cell>
-                <Cell label="3 Wait">
+                <Cell label={say('prove.3-wait')}>
                     <div
                         className="mono text-sum font-medium leading-10 tracking-tight"
                         role="timer"
-                        aria-label="Time left"
+                        aria-label={say('prove.time-left')}
                         data-testid="timer"
                     >
                         {step.running ? countdown(left) : countdown(step.wait.seconds)}
                     </div>
                     <Slots total={step.wait.seconds} left={step.running ? left : step.wait.seconds} />
                     <p className="mt-1 text-small">
-                        {step.running && left <= 0 ? 'Over: judge now.' : step.wait.reason}
+                        {step.running && left <= 0 ? say('prove.over-judge-now') : step.wait.reason}
                     </p>
                 </Cell>
-                <Cell label="4 See and hear" wide>
+                <Cell label={say('prove.4-see-and-hear')} wide>
                     {job.practice && step.running && !closed && step.signs.length > 0 && (
                         <button className="link" onClick={() => void look()}>
-                            Look and listen (simulated)
+                            {say('prove.look-and-listen-simulated')}
                         </button>
                     )}
                     {step.signs.length === 0 && (
-                        <p className="mt-1 text-small text-muted">Nothing to see or hear: the meter alone tells.</p>
+                        <p className="mt-1 text-small text-muted">{say('prove.nothing-to-see-or-hear-the')}</p>
                     )}
                     <ul className="mt-1 divide-y divide-hair">
                         {step.signs.map((sign) => (
@@ -185,13 +189,15 @@ export function StepCells({
                                                 tone={outcomeLook[sign.outcome].tone}
                                             >
                                                 {sign.outcome === 'pass'
-                                                    ? 'yes'
+                                                    ? say('prove.yes-2')
                                                     : sign.outcome === 'fail'
-                                                      ? 'no'
-                                                      : 'too early'}
+                                                      ? say('prove.no-2')
+                                                      : say('prove.too-early')}
                                             </State>{' '}
                                             <span className="mono text-muted">{sign.at && clock(sign.at)}</span>
-                                            {sign.simulated && <span className="text-muted"> simulated</span>}
+                                            {sign.simulated && (
+                                                <span className="text-muted"> {say('prove.simulated-2')}</span>
+                                            )}
                                         </span>
                                     )}
                                 </span>
@@ -202,24 +208,24 @@ export function StepCells({
                                                 'min-h-11 min-w-11 px-2 font-lab font-semibold underline',
                                                 'underline-offset-4',
                                             )}
-                                            aria-label={`Yes: ${sign.text}`}
+                                            aria-label={say('prove.yes', { sign: sign.text })}
                                             onClick={() =>
                                                 void send('signs', { step: step.key, sign: sign.key, seen: true })
                                             }
                                         >
-                                            yes
+                                            {say('prove.yes-2')}
                                         </button>
                                         <button
                                             className={clsx(
                                                 'min-h-11 min-w-11 px-2 font-lab font-semibold underline',
                                                 'underline-offset-4',
                                             )}
-                                            aria-label={`No: ${sign.text}`}
+                                            aria-label={say('prove.no', { sign: sign.text })}
                                             onClick={() =>
                                                 void send('signs', { step: step.key, sign: sign.key, seen: false })
                                             }
                                         >
-                                            no
+                                            {say('prove.no-2')}
                                         </button>
                                     </span>
                                 )}
@@ -233,7 +239,7 @@ export function StepCells({
                     <Bad>{said(problem)}</Bad>
                     {powerProblem && (
                         <button className="link" onClick={() => ask(step.isolated ? 'isolated' : 'live')}>
-                            {step.isolated ? 'Isolate' : 'Make live'}
+                            {step.isolated ? say('prove.isolate') : say('prove.make-live')}
                         </button>
                     )}
                 </div>
@@ -242,7 +248,7 @@ export function StepCells({
                 .filter((sign) => sign.outcome === 'fail')
                 .map((sign) => (
                     <p key={sign.key} className="border-b border-hair px-5 py-2 text-small">
-                        <b>{sign.text}: no.</b> {sign.reason}
+                        <b>{say('prove.no-3', { sign: sign.text })}</b> {sign.reason}
                     </p>
                 ))}
         </>

@@ -1,6 +1,7 @@
 import { clsx } from 'clsx';
 import type { ProveProps, StepView } from '@/types';
 import { Glyph, type GlyphName } from '@/ui/Glyph';
+import { say } from '@/words';
 
 const marks: Record<StepView['state'], [GlyphName, string]> = {
     open: ['need', 'muted'],
@@ -20,7 +21,7 @@ export function CallStrip({
     onCall: (call: string) => void;
 }) {
     return (
-        <div role="group" aria-label="Calls" className="flex flex-wrap border-y border-hair">
+        <div role="group" aria-label={say('prove.calls')} className="flex flex-wrap border-y border-hair">
             {calls.map((call) => (
                 <button
                     key={call.call}
@@ -43,7 +44,13 @@ export function CallStrip({
                     <Glyph name={call.proved ? 'pass' : call.failed ? 'fault' : call.running ? 'traced' : 'need'} />
                     {call.label}
                     <span className="vh">
-                        {call.proved ? 'proved' : call.failed ? 'fails' : call.waived !== null ? 'left out' : 'open'}
+                        {call.proved
+                            ? say('prove.proved')
+                            : call.failed
+                              ? say('prove.fails')
+                              : call.waived !== null
+                                ? say('prove.left-out-2')
+                                : say('prove.open')}
                     </span>
                 </button>
             ))}
@@ -63,7 +70,7 @@ export function MethodSwitch({
     onStep: (key: string) => void;
 }) {
     return (
-        <div role="group" aria-label="Proof" className="flex flex-wrap">
+        <div role="group" aria-label={say('prove.proof')} className="flex flex-wrap">
             {steps.map((step) => (
                 <button
                     key={step.key}
@@ -81,7 +88,7 @@ export function MethodSwitch({
             {missing.map((method) => (
                 <details key={method.word} className="min-h-11">
                     <summary className="fold gap-1 px-3.5 font-lab text-body font-semibold text-muted">
-                        <s>{method.word}</s> <span className="vh">not possible here</span>
+                        <s>{method.word}</s> <span className="vh">{say('prove.not-possible-here')}</span>
                     </summary>
                     <p className="max-w-[46ch] px-3.5 pb-2 text-note">{method.why}</p>
                 </details>

@@ -1,4 +1,5 @@
 import type { ProveProps } from '@/types';
+import { say } from '@/words';
 
 /** The person's way through the proofs, and what is left of it: the quickest order, with its minutes. */
 export function Way({
@@ -15,7 +16,7 @@ export function Way({
     return (
         <div className="flex flex-wrap items-center gap-x-4 border-t border-hair px-5 py-1 text-small text-muted">
             <label className="flex min-h-11 items-center">
-                <span className="vh">Order of the proofs</span>
+                <span className="vh">{say('prove.order-of-the-proofs')}</span>
                 <select
                     className="h-11 max-w-full bg-transparent font-lab font-semibold"
                     value={school}
@@ -30,8 +31,8 @@ export function Way({
             </label>
             <p className="flex-1 basis-64" data-testid="route">
                 {left === 0
-                    ? 'Nothing is left on this way.'
-                    : `${left === 1 ? 'One proof is left' : `${left} proofs are left`}. ${route?.reason ?? ''}`}
+                    ? say('prove.nothing-is-left-on-this-way')
+                    : `${say('prove.one-proof-is-left-other', { left })}. ${route?.reason ?? ''}`}
             </p>
         </div>
     );

@@ -6,6 +6,7 @@ import { clock } from '@/lib/format';
 import type { SetProps, SettingRow } from '@/types';
 import { Bad } from '@/ui/State';
 import { Tick } from '@/ui/Tick';
+import { say } from '@/words';
 
 export function Setting({
     setting,
@@ -53,16 +54,18 @@ export function Setting({
                 <span
                     className="mono text-note text-muted"
                     title={
-                        last ? `${last.old === null ? '' : `was ${last.old}; `}${last.by}: ${last.reason}` : undefined
+                        last
+                            ? `${last.old === null ? '' : say('set.was', { old: last.old })}${last.by}: ${last.reason}`
+                            : undefined
                     }
                 >
-                    {last ? clock(last.at) : 'open'}
-                    {last?.simulated && <span className="block">simulated</span>}
+                    {last ? clock(last.at) : say('set.open-2')}
+                    {last?.simulated && <span className="block">{say('set.simulated')}</span>}
                 </span>
                 <Tick
                     checked={setting.entered === setting.value}
                     disabled={closed}
-                    label={`${setting.label} entered as ${setting.valueLabel}`}
+                    label={say('set.entered-as', { setting: setting.label, valueLabel: setting.valueLabel })}
                     onChange={() => void enter(setting.value)}
                 />
             </div>
@@ -70,13 +73,13 @@ export function Setting({
             {setting.open.length > 0 && (
                 <div
                     role="group"
-                    aria-label={`${setting.label}: two answers`}
+                    aria-label={say('set.two-answers', { setting: setting.label })}
                     className="mt-1 border-l-[6px] border-caution bg-caution-wash px-3 py-1.5 text-small"
                 >
                     <b className="font-semibold">
                         {setting.entered === null
-                            ? 'Open: the house gives two answers.'
-                            : 'Decided; both answers stay on the record.'}
+                            ? say('set.open-the-house-gives-two-answers')
+                            : say('set.decided-both-answers-stay-on-the')}
                     </b>
                     <ul>
                         {setting.open.map((answer) => (
@@ -86,7 +89,7 @@ export function Setting({
                                 </span>
                                 {!closed && setting.entered !== answer.value && (
                                     <button className="link" onClick={() => void enter(answer.value)}>
-                                        Entered so
+                                        {say('set.entered-so')}
                                     </button>
                                 )}
                             </li>
@@ -98,9 +101,9 @@ export function Setting({
                 <div
                     className="mt-1 flex flex-wrap items-center gap-1"
                     role="group"
-                    aria-label={`${setting.label}, as it stands in the thermostat`}
+                    aria-label={say('set.as-it-stands-in-the-thermostat', { setting: setting.label })}
                 >
-                    <span className="lab mr-2">It is set to</span>
+                    <span className="lab mr-2">{say('set.it-is-set-to')}</span>
                     {setting.choices.map((choice) => (
                         <button
                             key={choice.value}

@@ -4,6 +4,7 @@ import { useProbes } from '@/shell/Shell';
 import type { Board, BoardRow, BoardState, HangsOn, OutdoorRow } from '@/types';
 import { geometry, type Geometry, type Variant } from './geometry';
 import { Armature, Bracket, Cap, InJacket, LiveMark, Pin, Strand, SvgTag, Touch } from './parts';
+import { say } from '@/words';
 
 export interface StrandBoardProps {
     variant: Variant;
@@ -114,7 +115,7 @@ export function StrandBoard(props: StrandBoardProps) {
                             printed={stub.printed}
                             point={stub.point}
                             live={live.has(stub.point)}
-                            name={`${stub.printed} at the wall plate, no conductor`}
+                            name={say('board.at-the-wall-plate-no-conductor', { printed: stub.printed })}
                         />
                     ))}
                     {board.boardStubs.map((stub, index) => (
@@ -137,7 +138,7 @@ export function StrandBoard(props: StrandBoardProps) {
                                 printed={stub.printed}
                                 point={stub.point}
                                 live={live.has(stub.point)}
-                                name={`${stub.printed} at the board, no conductor from the wall`}
+                                name={say('board.at-the-board-no-conductor-from', { printed: stub.printed })}
                             />
                         </g>
                     ))}
@@ -157,11 +158,11 @@ function Heads({ g, heads }: { g: Geometry; heads: StrandBoardProps['heads'] }) 
         <>
             {g.loads !== null && (
                 <text className="c-head" x="20" y="18">
-                    Loads
+                    {say('board.loads')}
                 </text>
             )}
             <text className="c-head" x={g.boardTag} y="18">
-                Board
+                {say('board.board')}
             </text>
             {heads.map((head) => (
                 <text key={head.text} className="c-head" x={head.x} y="18" textAnchor={head.end ? 'end' : 'start'}>
@@ -265,7 +266,7 @@ function ConductorRow({
             )}
             {onSelect && (
                 <Touch
-                    name={`Conductor ${name}`}
+                    name={say('board.conductor', { name })}
                     onTouch={() => onSelect(row.number)}
                     pressed={selected === row.number}
                 >
@@ -288,7 +289,7 @@ function ConductorRow({
                     label={row.board}
                     side="equipment"
                     kind={row.boardMoved ? 'move' : live.has(`indoor.${row.board}`) ? 'live' : 'stay'}
-                    name={`${row.board} at the board`}
+                    name={say('board.at-the-board', { board: row.board })}
                     onTouch={() => probes.touch(`indoor.${row.board}`)}
                 />
             )}
@@ -300,7 +301,7 @@ function ConductorRow({
                     label={row.lands}
                     side="wall"
                     kind={row.moved ? 'move' : live.has(`wall.${row.lands}`) ? 'live' : 'stay'}
-                    name={`${row.lands} at the wall plate`}
+                    name={say('board.at-the-wall-plate', { lands: row.lands })}
                     onTouch={() => probes.touch(`wall.${row.lands}`)}
                 />
             )}
@@ -351,7 +352,7 @@ function LoadWords({
     const tone =
         loadState?.state === 'in' ? 'f-live' : loadState && loadState.state !== 'rest' ? 'f-caution' : 'f-muted';
     const [main, ...rest] = load.label.split(', ');
-    const blown = load.kind === 'source' && state.notes.some((note) => note.includes('fuse opens'));
+    const blown = load.kind === 'source' && state.notes.some((note) => note.includes(say('board.fuse-opens')));
     return (
         <g data-load={load.id} data-state={loadState?.state}>
             <text className="c-name" x={g.loads} y={loadState || rest.length > 0 ? y - 2 : y + 5} textAnchor="end">
@@ -359,7 +360,7 @@ function LoadWords({
             </text>
             {(loadState || rest.length > 0) && (
                 <text className={`c-state ${blown ? 'f-fault' : tone}`} x={g.loads} y={y + 13} textAnchor="end">
-                    {loadState ? loadState.label.split(',')[0] : blown ? 'fuse opens' : rest.join(', ')}
+                    {loadState ? loadState.label.split(',')[0] : blown ? say('board.fuse-opens') : rest.join(', ')}
                 </text>
             )}
             {loadState && (
@@ -452,7 +453,7 @@ function Link({
             reach={16}
             ys={[a, b]}
             live={live.has(`wall.${board.link.a}`)}
-            label="link"
+            label={say('board.link')}
             added={false}
         />
     );
@@ -483,7 +484,7 @@ function Ties({
                             reach={44 + index * 10}
                             ys={[a.y - 10, b.y - 10]}
                             live={live.has(`wall.${tie.a}`)}
-                            label="tie"
+                            label={say('board.tie')}
                             added
                         />
                     );
@@ -518,7 +519,7 @@ function TestJumper({
     const ys = points.flatMap((point) => (places.has(point) ? [(places.get(point)?.y ?? 0) - 10] : []));
     const first = points[0];
     if (ys.length < 2 || !first) return null;
-    return <Bracket x={g.gutter} reach={30} ys={ys} live={live.has(first)} label="jumper" added />;
+    return <Bracket x={g.gutter} reach={30} ys={ys} live={live.has(first)} label={say('board.jumper')} added />;
 }
 
 function Outdoor({ g, top, props, live }: { g: Geometry; top: number; props: StrandBoardProps; live: Set<string> }) {
@@ -528,7 +529,7 @@ function Outdoor({ g, top, props, live }: { g: Geometry; top: number; props: Str
         <g>
             <path d={`M0 ${top}H${g.width}`} stroke="var(--ink)" strokeWidth="2" />
             <text className="c-head" x={g.wallTag} y={top + 18}>
-                Outdoor unit
+                {say('board.outdoor-unit')}
             </text>
             <path d={`M${g.jacket[0]} ${top + 6}H${g.jacket[1]}V${foot}H${g.jacket[0]}Z`} fill="var(--jacket)" />
             <text className="c-jack" x={(g.jacket[0] + g.jacket[1]) / 2} y={top + 19} textAnchor="middle">
@@ -548,7 +549,7 @@ function Outdoor({ g, top, props, live }: { g: Geometry; top: number; props: Str
                                 label={row.board}
                                 side="equipment"
                                 kind={hot ? 'live' : 'stay'}
-                                name={`${row.board} at the board`}
+                                name={say('board.at-the-board', { board: row.board })}
                                 onTouch={() => probes.touch(`indoor.${row.board}`)}
                             />
                         )}
@@ -592,7 +593,7 @@ function Outdoor({ g, top, props, live }: { g: Geometry; top: number; props: Str
                                 label={row.outdoor}
                                 side="wall"
                                 kind={hot ? 'live' : 'stay'}
-                                name={`${row.outdoor} at the outdoor unit`}
+                                name={say('board.at-the-outdoor-unit', { outdoor: row.outdoor })}
                                 onTouch={() => probes.touch(`outdoor.${row.outdoor}`)}
                             />
                         )}
@@ -668,7 +669,7 @@ function EmptyBoard({ g }: { g: Geometry }) {
                 ))}
             </svg>
             <p className="absolute inset-x-0 top-20 text-center">
-                <span className="bg-bone px-3 py-1">No conductors yet. Type the first one in Survey.</span>
+                <span className="bg-bone px-3 py-1">{say('board.no-conductors-yet-type-the-first')}</span>
             </p>
         </div>
     );

@@ -1,5 +1,6 @@
 import type { KeyboardEvent, ReactNode } from 'react';
 import type { Colour } from '@/types';
+import { say } from '@/words';
 
 export type TagKind = 'stay' | 'move' | 'live' | 'stub' | 'livestub';
 
@@ -61,7 +62,7 @@ export function SvgTag({
     );
     if (!onTouch) return <g>{shape}</g>;
     return (
-        <Touch name={`Probe ${name}`} onTouch={onTouch}>
+        <Touch name={say('board.probe', { name })} onTouch={onTouch}>
             <rect x={x - 2} y={y - 22} width={width + 4} height="44" fill="transparent" />
             {shape}
         </Touch>

@@ -8,6 +8,8 @@ import { complete } from './complete';
 import { EndTag, Swatch } from '@/ui/Tag';
 import { Bad, State } from '@/ui/State';
 import { said } from '@/lib/api';
+import { keyed } from '@/ui/marks';
+import { rich, say } from '@/words';
 
 /** One line for one conductor: typed, understood at once, kept with Enter. Up recalls the last line. */
 export function EntryLine({
@@ -110,14 +112,16 @@ export function EntryLine({
         >
             <div className="flex flex-wrap items-center justify-between gap-x-6">
                 <label className="lab" htmlFor="entry">
-                    {changing ? `Change conductor ${changing.number}` : 'Type a conductor'}
+                    {changing
+                        ? say('survey.change-conductor', { number: changing.number })
+                        : say('survey.type-a-conductor')}
                     <span className="max-md:hidden">
-                        : color {cable.from === 'wall' ? 'wall>board' : 'board>outdoor'}, then{' '}
-                        <span className="key">!</span> traced, <span className="key">?</span> color only,{' '}
-                        <span className="key">cap</span> spare
+                        {cable.from === 'wall'
+                            ? rich('survey.color-wall-board-then-traced-color', { k: keyed })
+                            : rich('survey.color-board-outdoor-then-traced-color', { k: keyed })}
                     </span>
                 </label>
-                <div role="group" aria-label="Cable" className="flex">
+                <div role="group" aria-label={say('survey.cable')} className="flex">
                     {cables.map((item) => (
                         <button
                             key={item.id}
@@ -129,7 +133,8 @@ export function EntryLine({
                             )}
                             onClick={() => onCable(item.id)}
                         >
-                            {item.from === 'wall' ? 'Wall cable' : 'Outdoor cable'} {item.conductors.length}
+                            {item.from === 'wall' ? say('survey.wall-cable') : say('survey.outdoor-cable')}{' '}
+                            {item.conductors.length}
                         </button>
                     ))}
                 </div>
@@ -146,7 +151,7 @@ export function EntryLine({
                     autoFocus={changing !== null}
                     className="mono h-14 w-full bg-bone px-3.5 text-title md:text-figure font-medium tracking-tight"
                     style={{ borderBottom: `3px solid var(${shown ? '--fault' : '--copper'})` }}
-                    placeholder={cable.from === 'wall' ? 'red R>R !' : 'red Y>Y seen'}
+                    placeholder={cable.from === 'wall' ? say('survey.red-r-r') : say('survey.red-y-y-seen')}
                     autoComplete="off"
                     autoCapitalize="off"
                     spellCheck={false}
@@ -203,12 +208,16 @@ export function EntryLine({
                             {entry.near && (
                                 <EndTag end={entry.near} side={cable.from === 'wall' ? 'wall' : 'equipment'} />
                             )}
-                            {(entry.near ?? entry.far) && <span className="text-muted">to</span>}
+                            {(entry.near ?? entry.far) && <span className="text-muted">{say('survey.to')}</span>}
                             {entry.far && <EndTag end={entry.far} side="equipment" />}
                             {entry.condition.length > 0 && (
                                 <span className="text-small text-caution-ink">{entry.condition.join(', ')}</span>
                             )}
-                            {entry.loopOhms !== null && <span className="mono text-small">{entry.loopOhms} ohms</span>}
+                            {entry.loopOhms !== null && (
+                                <span className="mono text-small">
+                                    {say('survey.ohms', { loopOhms: entry.loopOhms })}
+                                </span>
+                            )}
                             {entry.complete && (
                                 <State
                                     glyph={entry.evidence.proof ? 'traced' : 'guess'}
@@ -221,10 +230,15 @@ export function EntryLine({
                     )}
                 </div>
                 <button className={`btn ${entry?.complete && line !== '' ? 'btn--go' : 'btn--off'}`} type="submit">
-                    {changing ? 'Change' : 'Add'} <span className="key max-md:hidden!">Enter</span>
+                    {changing ? say('survey.change') : say('survey.add')}{' '}
+                    <span className="key max-md:hidden!">{say('survey.enter')}</span>
                 </button>
             </div>
-            <div role="group" aria-label="Next word" className="mt-2 flex gap-1.5 overflow-x-auto pb-1 md:flex-wrap">
+            <div
+                role="group"
+                aria-label={say('survey.next-word')}
+                className="mt-2 flex gap-1.5 overflow-x-auto pb-1 md:flex-wrap"
+            >
                 {words.slice(0, 17).map((item, index) => (
                     <button
                         key={item.word}
@@ -242,7 +256,7 @@ export function EntryLine({
                         {item.word}
                         {index === 0 && line !== '' && (
                             <span aria-hidden="true" className="key max-md:hidden!">
-                                Tab
+                                {say('survey.tab')}
                             </span>
                         )}
                     </button>
@@ -252,7 +266,7 @@ export function EntryLine({
                 <Bad id="entry-bad">{line !== '' || tried ? shown : null}</Bad>
                 {sending.length > 0 && (
                     <p role="status" className="text-small text-muted">
-                        Keeping {sending.join(', then ')}
+                        {say('survey.keeping', { sending: sending.join(say('survey.then')) })}
                     </p>
                 )}
                 {refused.map((entry, index) => (
@@ -264,7 +278,8 @@ export function EntryLine({
                             'text-small',
                         )}
                     >
-                        <b className="mono font-medium">{entry.line}</b> was not kept: {entry.why}
+                        <b className="mono font-medium">{entry.line}</b>{' '}
+                        {say('survey.was-not-kept', { why: entry.why })}
                         <button
                             type="button"
                             className="link"
@@ -273,7 +288,7 @@ export function EntryLine({
                                 take(entry.line);
                             }}
                         >
-                            Take it back into the line
+                            {say('survey.take-it-back-into-the-line')}
                         </button>
                     </p>
                 ))}

@@ -3,6 +3,8 @@ import { said } from '@/lib/api';
 import type { Edits } from '@/lib/edits';
 import type { JumperView, SafetyDevice } from '@/types';
 import { Bad } from '@/ui/State';
+import { bold } from '@/ui/marks';
+import { list, rich, say } from '@/words';
 
 /** Float switches and jumpers that somebody put in: what they break, what they join. */
 export function InPlace({
@@ -37,34 +39,46 @@ export function InPlace({
         );
     };
     return (
-        <section aria-label="Found in place" className="border-t border-hair px-5 py-1">
+        <section aria-label={say('survey.found-in-place')} className="border-t border-hair px-5 py-1">
             <details open={safety.length + jumpers.length > 0}>
                 <summary className="flex min-h-12 cursor-pointer items-center justify-between gap-3">
-                    <h2 className="h-sec">Float switches and jumpers in place</h2>
+                    <h2 className="h-sec">{say('survey.float-switches-and-jumpers-in-place')}</h2>
                     <span className="text-small text-muted">
                         {safety.length + jumpers.length === 0
-                            ? 'none entered'
-                            : `${safety.length + jumpers.length} entered`}
+                            ? say('survey.none-entered')
+                            : say('survey.entered', { safety: safety.length + jumpers.length })}
                     </span>
                 </summary>
                 <ul>
                     {safety.map((device) => (
                         <li key={device.id} className="flex min-h-11 items-center justify-between border-t border-hair">
                             <span>
-                                {device.label} in <b>{device.breaks.join(' and ')}</b>
-                                {device.relay && ', by a relay'}
+                                {device.relay
+                                    ? rich('survey.in-by-a-relay', {
+                                          device: device.label,
+                                          breaks: list(device.breaks),
+                                          b,
+                                      })
+                                    : rich('survey.in', {
+                                          device: device.label,
+                                          breaks: list(device.breaks),
+                                          b: bold,
+                                      })}
                             </span>
                             {!closed && (
                                 <button
                                     className="link"
-                                    aria-label={`Remove ${device.label} in ${device.breaks.join(' and ')}`}
+                                    aria-label={say('survey.remove-in', {
+                                        device: device.label,
+                                        breaks: list(device.breaks),
+                                    })}
                                     onClick={() =>
                                         void send('safety', {
                                             safety: safety.filter((other) => other.id !== device.id),
                                         })
                                     }
                                 >
-                                    Remove
+                                    {say('survey.remove')}
                                 </button>
                             )}
                         </li>
@@ -72,25 +86,25 @@ export function InPlace({
                     {jumpers.map((jumper, index) => (
                         <li key={index} className="flex min-h-11 items-center justify-between border-t border-hair">
                             <span>
-                                jumper{' '}
+                                {say('survey.jumper')}{' '}
                                 <b>
                                     {jumper.a}–{jumper.b}
                                 </b>{' '}
                                 {jumper.place === 'wall'
-                                    ? 'on the plate'
+                                    ? say('survey.on-the-plate')
                                     : jumper.place === 'indoor'
-                                      ? 'on the board'
-                                      : 'outdoors'}
+                                      ? say('survey.on-the-board')
+                                      : say('survey.outdoors')}
                             </span>
                             {!closed && (
                                 <button
                                     className="link"
-                                    aria-label={`Remove jumper ${jumper.a}–${jumper.b}`}
+                                    aria-label={say('survey.remove-jumper', { a: jumper.a, b: jumper.b })}
                                     onClick={() =>
                                         void send('jumpers', { jumpers: jumpers.filter((_, other) => other !== index) })
                                     }
                                 >
-                                    Remove
+                                    {say('survey.remove')}
                                 </button>
                             )}
                         </li>
@@ -98,8 +112,8 @@ export function InPlace({
                 </ul>
                 {!closed && (
                     <div className="mt-2 grid gap-3 sm:grid-cols-2">
-                        <div role="group" aria-label="Add a float switch">
-                            <span className="lab">A float switch breaks</span>
+                        <div role="group" aria-label={say('survey.add-a-float-switch')}>
+                            <span className="lab">{say('survey.a-float-switch-breaks')}</span>
                             <div className="mt-1 flex flex-wrap gap-1.5">
                                 {screws
                                     .filter((letter) => !['C', 'L', 'S1', 'S2'].includes(letter))
@@ -128,7 +142,7 @@ export function InPlace({
                                     aria-checked={relay}
                                     onClick={() => setRelay(!relay)}
                                 >
-                                    by a relay
+                                    {say('survey.by-a-relay')}
                                 </button>
                             </div>
                             <button
@@ -138,7 +152,12 @@ export function InPlace({
                                 onClick={() =>
                                     void send(
                                         'safety',
-                                        { safety: [...safety, { id: free(), label: 'float switch', breaks, relay }] },
+                                        {
+                                            safety: [
+                                                ...safety,
+                                                { id: free(), label: say('survey.float-switch'), breaks, relay },
+                                            ],
+                                        },
                                         () => {
                                             setBreaks([]);
                                             setRelay(false);
@@ -146,11 +165,11 @@ export function InPlace({
                                     )
                                 }
                             >
-                                Add float switch
+                                {say('survey.add-float-switch')}
                             </button>
                         </div>
                         <form
-                            aria-label="Add a jumper"
+                            aria-label={say('survey.add-a-jumper')}
                             onSubmit={(event) => {
                                 event.preventDefault();
                                 void send(
@@ -163,36 +182,36 @@ export function InPlace({
                                 );
                             }}
                         >
-                            <span className="lab">A jumper joins</span>
+                            <span className="lab">{say('survey.a-jumper-joins')}</span>
                             <div className="mt-1 flex items-center gap-1.5">
                                 <input
-                                    aria-label="Jumper from terminal"
+                                    aria-label={say('survey.jumper-from-terminal')}
                                     className="h-11 w-14 border-b-2 border-rule bg-bone text-center font-lab font-bold"
                                     maxLength={12}
                                     value={a}
                                     onChange={(event) => setA(event.target.value)}
                                 />
-                                <span>and</span>
+                                <span>{say('survey.and')}</span>
                                 <input
-                                    aria-label="Jumper to terminal"
+                                    aria-label={say('survey.jumper-to-terminal')}
                                     className="h-11 w-14 border-b-2 border-rule bg-bone text-center font-lab font-bold"
                                     maxLength={12}
                                     value={b}
                                     onChange={(event) => setB(event.target.value)}
                                 />
                                 <select
-                                    aria-label="Jumper at"
+                                    aria-label={say('survey.jumper-at')}
                                     className="pick !w-auto flex-1"
                                     value={place}
                                     onChange={(event) => setPlace(event.target.value)}
                                 >
-                                    <option value="wall">on the plate</option>
-                                    <option value="indoor">on the board</option>
-                                    <option value="outdoor">outdoors</option>
+                                    <option value="wall">{say('survey.on-the-plate')}</option>
+                                    <option value="indoor">{say('survey.on-the-board')}</option>
+                                    <option value="outdoor">{say('survey.outdoors')}</option>
                                 </select>
                             </div>
                             <button className="btn btn--small mt-2" disabled={a.trim() === '' || b.trim() === ''}>
-                                Add jumper
+                                {say('survey.add-jumper')}
                             </button>
                         </form>
                     </div>

@@ -4,6 +4,7 @@ import { useKeys } from '@/lib/hooks';
 import type { CableView, ConductorRow } from '@/types';
 import { EndTag, Swatch } from '@/ui/Tag';
 import { State } from '@/ui/State';
+import { say } from '@/words';
 
 /** The conductors of a cable as they were found, with how each pairing is known. */
 export function Ledger({
@@ -28,8 +29,11 @@ export function Ledger({
     if (cable.conductors.length === 0) {
         return (
             <p className="px-5 py-6 text-muted">
-                No conductors yet. Type the first one, for instance{' '}
-                <span className="mono text-ink">{cable.from === 'wall' ? 'red R>R !' : 'red Y>Y seen'}</span>.
+                {say('survey.no-conductors-yet-type-the-first')}{' '}
+                <span className="mono text-ink">
+                    {cable.from === 'wall' ? say('survey.red-r-r') : say('survey.red-y-y-seen')}
+                </span>
+                .
             </p>
         );
     }
@@ -37,15 +41,15 @@ export function Ledger({
         <table>
             <thead>
                 <tr className="lab [&>th]:border-b [&>th]:border-hair [&>th]:py-2 [&>th]:font-semibold">
-                    <th className="w-12 pl-5">No.</th>
-                    <th>Conductor</th>
-                    <th>{cable.from === 'wall' ? 'Wall' : 'Board'}</th>
-                    <th>{cable.to === 'indoor' ? 'Board' : 'Outdoor'}</th>
+                    <th className="w-12 pl-5">{say('survey.no')}</th>
+                    <th>{say('survey.conductor')}</th>
+                    <th>{cable.from === 'wall' ? say('survey.wall') : say('survey.board')}</th>
+                    <th>{cable.to === 'indoor' ? say('survey.board') : say('survey.outdoor')}</th>
                     <th>
-                        <span className="max-sm:sr-only">How we know</span>
+                        <span className="max-sm:sr-only">{say('survey.how-we-know')}</span>
                     </th>
                     <th>
-                        <span className="vh">Change</span>
+                        <span className="vh">{say('survey.change')}</span>
                     </th>
                 </tr>
             </thead>
@@ -91,9 +95,10 @@ export function Ledger({
                             {(row.condition.length > 0 || row.splice || row.loopOhms !== null) && (
                                 <span className="block text-note text-caution-ink">
                                     {[
-                                        row.splice && `goes on ${row.splice}`,
+                                        row.splice && say('survey.goes-on', { splice: row.splice }),
                                         ...row.condition,
-                                        row.loopOhms !== null && `${row.loopOhms} ohms out and back`,
+                                        row.loopOhms !== null &&
+                                            say('survey.ohms-out-and-back', { loopOhms: row.loopOhms }),
                                     ]
                                         .filter(Boolean)
                                         .join(', ')}
@@ -106,16 +111,16 @@ export function Ledger({
                                     <button
                                         className="link px-1.5"
                                         onClick={() => onChange(row)}
-                                        aria-label={`Change conductor ${row.number}`}
+                                        aria-label={say('survey.change-conductor', { number: row.number })}
                                     >
-                                        Change
+                                        {say('survey.change')}
                                     </button>
                                     <button
                                         className="link px-1.5"
                                         onClick={() => onRemove(row)}
-                                        aria-label={`Remove conductor ${row.number}`}
+                                        aria-label={say('survey.remove-conductor', { number: row.number })}
                                     >
-                                        Remove
+                                        {say('survey.remove')}
                                     </button>
                                 </>
                             )}

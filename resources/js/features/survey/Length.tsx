@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { said } from '@/lib/api';
 import type { CableView } from '@/types';
 import { Bad } from '@/ui/State';
+import { say } from '@/words';
 
 /** How long the cable is, one way: it decides the drop and what a short can draw. */
 export function Length({
@@ -22,13 +23,11 @@ export function Length({
         setBad(answer.kind === 'ok' ? '' : said(answer));
         if (answer.kind === 'ok') setTyped(null);
     };
-    const word = cable.from === 'wall' ? 'Wall cable' : 'Outdoor cable';
+    const word = cable.from === 'wall' ? say('survey.wall-cable') : say('survey.outdoor-cable');
     return (
         <>
             <label className="flex min-h-11 items-center justify-between gap-3 border-b border-hair">
-                <span className="text-small">
-                    {word}, {cable.gauge} AWG
-                </span>
+                <span className="text-small">{say('survey.awg', { word, gauge: cable.gauge })}</span>
                 <span className="flex items-center gap-1.5">
                     <input
                         className="h-11 w-16 bg-transparent text-right text-head font-medium"
@@ -41,7 +40,7 @@ export function Length({
                         onBlur={() => void keep()}
                         onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
                     />
-                    <span className="text-muted">ft</span>
+                    <span className="text-muted">{say('survey.ft')}</span>
                 </span>
             </label>
             <Bad>{bad}</Bad>

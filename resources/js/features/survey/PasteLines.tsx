@@ -5,6 +5,7 @@ import type { CableView, EntryPreview } from '@/types';
 import { Dialog } from '@/ui/Dialog';
 import { Bad, State } from '@/ui/State';
 import { EndTag, Swatch } from '@/ui/Tag';
+import { say } from '@/words';
 
 /** Several conductor lines at once: each shown as it is understood, all kept or none. */
 export function PasteLines({
@@ -54,16 +55,16 @@ export function PasteLines({
     const shown = entries?.text === text ? entries.entries : null;
 
     return (
-        <Dialog open onClose={onClose} title={`${lines.length} conductors`}>
+        <Dialog open onClose={onClose} title={say('survey.conductors-2', { lines: lines.length })}>
             <div className="mt-3 grid gap-4">
                 <textarea
-                    aria-label="Conductor lines"
+                    aria-label={say('survey.conductor-lines')}
                     className="mono min-h-40 w-full bg-bone p-3 text-body leading-6"
                     maxLength={6000}
                     value={text}
                     onChange={(event) => setText(event.target.value)}
                 />
-                <ol className="grid border-t border-hair" aria-label="Understood">
+                <ol className="grid border-t border-hair" aria-label={say('survey.understood')}>
                     {shown?.map((entry, index) => (
                         <li key={index} className="flex min-h-11 flex-wrap items-center gap-2 border-b border-hair">
                             <span className="w-6 text-right font-lab font-bold">
@@ -93,7 +94,7 @@ export function PasteLines({
                     disabled={lines.length === 0 || edits.working}
                     onClick={() => void keep()}
                 >
-                    Add {lines.length} conductors
+                    {say('survey.add-conductors', { lines: lines.length })}
                 </button>
             </div>
         </Dialog>

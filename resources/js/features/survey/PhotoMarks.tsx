@@ -6,6 +6,7 @@ import { reload } from '@/lib/reload';
 import type { CableView, PhotoMark, PhotoView } from '@/types';
 import { Dialog } from '@/ui/Dialog';
 import { Bad } from '@/ui/State';
+import { say } from '@/words';
 
 interface End {
     id: string;
@@ -19,7 +20,7 @@ function endsAt(cables: CableView[], place: string): End[] {
             ? []
             : cable.conductors.map((row) => ({
                   id: `${cable.id}${row.number}.${side}`,
-                  name: `${cable.from === 'wall' ? '' : 'outdoor '}${row.number} ${row.colourWord}`,
+                  name: `${cable.from === 'wall' ? '' : say('survey.outdoor-2')}${row.number} ${row.colourWord}`,
               }));
     });
 }
@@ -62,14 +63,14 @@ export function PhotoMarks({
     const takeBack = (mark: PhotoMark) => void send({ x: mark.x, y: mark.y, end: mark.end, takes_back: mark.id });
 
     return (
-        <Dialog open onClose={onClose} title="Photograph">
-            {ends.length === 0 && (
-                <p className="mt-2 text-muted">
-                    Enter the conductors of this place first; then a spot can be tied to one.
-                </p>
-            )}
+        <Dialog open onClose={onClose} title={say('survey.photograph')}>
+            {ends.length === 0 && <p className="mt-2 text-muted">{say('survey.enter-the-conductors-of-this-place')}</p>}
             {ends.length > 0 && !closed && (
-                <div role="radiogroup" aria-label="Conductor end to mark" className="mt-3 flex flex-wrap gap-1.5">
+                <div
+                    role="radiogroup"
+                    aria-label={say('survey.conductor-end-to-mark')}
+                    className="mt-3 flex flex-wrap gap-1.5"
+                >
                     {ends.map((candidate) => (
                         <button
                             key={candidate.id}
@@ -91,9 +92,7 @@ export function PhotoMarks({
                 className="relative mt-3 cursor-crosshair select-none"
                 role="application"
                 aria-label={
-                    end
-                        ? `Picture. Tap where ${name(end)} is, or move the cross with the arrow keys and press Enter.`
-                        : 'Picture.'
+                    end ? say('survey.picture-tap-where-is-or-move', { name: name(end) }) : say('survey.picture')
                 }
                 tabIndex={0}
                 onClick={(event) => {
@@ -120,7 +119,7 @@ export function PhotoMarks({
             >
                 <img
                     src={photo.url ?? ''}
-                    alt={`Photograph of the ${photo.place}`}
+                    alt={say('survey.photograph-of-the', { place: photo.place })}
                     className="block w-full"
                     width={photo.width ?? undefined}
                     height={photo.height ?? undefined}
@@ -145,7 +144,7 @@ export function PhotoMarks({
                             'justify-center',
                         )}
                         style={{ left: `${mark.x * 100}%`, top: `${mark.y * 100}%` }}
-                        aria-label={`${name(mark.end)}: take this mark away`}
+                        aria-label={say('survey.take-this-mark-away', { name: name(mark.end) })}
                         disabled={closed}
                         onClick={(event) => {
                             event.stopPropagation();
@@ -164,9 +163,7 @@ export function PhotoMarks({
                 ))}
             </div>
             <p className="mt-2 text-note text-muted">
-                {closed
-                    ? 'Closed: marks can be read.'
-                    : 'Choose the conductor, tap its end. Tap a mark to take it away.'}
+                {closed ? say('survey.closed-marks-can-be-read') : say('survey.choose-the-conductor-tap-its-end')}
             </p>
             <Bad>{bad}</Bad>
         </Dialog>

@@ -8,11 +8,12 @@ import type { CableView, PhotoView } from '@/types';
 import { Glyph } from '@/ui/Glyph';
 import { Bad, State } from '@/ui/State';
 import { PhotoMarks } from './PhotoMarks';
+import { say } from '@/words';
 
 const places = [
-    { key: 'wall', word: 'Wall plate' },
-    { key: 'indoor', word: 'Indoor board' },
-    { key: 'outdoor', word: 'Outdoor terminals' },
+    { key: 'wall', word: say('survey.wall-plate') },
+    { key: 'indoor', word: say('survey.indoor-board') },
+    { key: 'outdoor', word: say('survey.outdoor-terminals') },
 ];
 const most = 10_000_000;
 
@@ -32,8 +33,8 @@ export function Photos({
     const shown = photos.find((photo) => photo.id === looking && photo.url !== null);
     const outdoor = cables.some((cable) => cable.to === 'outdoor');
     return (
-        <section id="photos" aria-label="Photographs" className="border-t-2 border-ink px-5 py-3">
-            <h2 className="h-sec">Photographs, before anything is moved</h2>
+        <section id="photos" aria-label={say('survey.photographs')} className="border-t-2 border-ink px-5 py-3">
+            <h2 className="h-sec">{say('survey.photographs-before-anything-is-moved')}</h2>
             <div className="mt-2 grid gap-x-6 gap-y-4 sm:grid-cols-2">
                 {places
                     .filter((place) => place.key !== 'outdoor' || outdoor)
@@ -95,8 +96,7 @@ function PlaceOf({
         setWorking(false);
         if (smaller.size > most)
             return setBad(
-                `${file.name} is ${(file.size / 1e6).toFixed(1)} MB; a photograph may have at most 10 MB. ` +
-                    'Let the camera save a smaller size.',
+                say('survey.is-mb-a-photograph-may-have', { name: file.name, size: (smaller.size / 1e6).toFixed(1) }),
             );
         const id = ids.current.get(file) ?? newId();
         ids.current.set(file, id);
@@ -126,15 +126,15 @@ function PlaceOf({
                 <b className="font-lab font-semibold">{word}</b>
                 {taken.length > 0 ? (
                     <State glyph="pass" tone="verd">
-                        {taken.length === 1 ? '1 picture' : `${taken.length} pictures`}
+                        {say('survey.picture-other', { taken: taken.length })}
                     </State>
                 ) : skipped ? (
                     <State glyph="rest" tone="muted">
-                        none: {skipped.skipped}
+                        {say('survey.none', { skipped: skipped.skipped ?? '' })}
                     </State>
                 ) : (
                     <State glyph="need" tone="copper">
-                        asked for
+                        {say('survey.asked-for')}
                     </State>
                 )}
             </div>
@@ -143,7 +143,7 @@ function PlaceOf({
                     <button
                         key={photo.id}
                         className="relative"
-                        aria-label={`${word}, picture ${index + 1}, ${photo.marks.length} marks`}
+                        aria-label={say('survey.picture-marks', { word, index: index + 1, marks: photo.marks.length })}
                         onClick={() => onLook(photo.id)}
                     >
                         <img src={photo.url ?? ''} alt="" className="h-24 w-32 border border-rule object-cover" />
@@ -154,7 +154,7 @@ function PlaceOf({
                                     'text-bone',
                                 )}
                             >
-                                {photo.marks.length} marked
+                                {say('survey.marked', { marks: photo.marks.length })}
                             </span>
                         )}
                     </button>
@@ -168,7 +168,12 @@ function PlaceOf({
                         disabled={working}
                         onClick={() => chooser.current?.click()}
                     >
-                        <Glyph name="camera" /> {working ? 'Sending …' : taken.length > 0 ? 'Another' : 'Photograph'}
+                        <Glyph name="camera" />{' '}
+                        {working
+                            ? say('survey.sending')
+                            : taken.length > 0
+                              ? say('survey.another')
+                              : say('survey.photograph')}
                     </button>
                     <input
                         ref={chooser}
@@ -177,7 +182,7 @@ function PlaceOf({
                         accept="image/jpeg,image/png,image/webp"
                         capture="environment"
                         tabIndex={-1}
-                        aria-label={`Photograph of the ${word.toLowerCase()}`}
+                        aria-label={say('survey.photograph-of-the-2', { word: word.toLowerCase() })}
                         onChange={(event) => {
                             const file = event.target.files?.[0];
                             if (file) void send(file);
@@ -186,7 +191,7 @@ function PlaceOf({
                     />
                     {taken.length === 0 && !skipped && why === null && (
                         <button type="button" className="link" onClick={() => setWhy('')}>
-                            None, because …
+                            {say('survey.none-because')}
                         </button>
                     )}
                 </div>
@@ -201,20 +206,20 @@ function PlaceOf({
                 >
                     <input
                         autoFocus
-                        aria-label={`Why no photograph of the ${word.toLowerCase()}`}
+                        aria-label={say('survey.why-no-photograph-of-the', { word: word.toLowerCase() })}
                         className="h-11 min-w-0 flex-1 border-b-2 border-rule bg-panel px-2"
                         maxLength={160}
-                        placeholder="too dark, camera broken"
+                        placeholder={say('survey.too-dark-camera-broken')}
                         value={why}
                         onChange={(event) => setWhy(event.target.value)}
                     />
-                    <button className="btn btn--small">Keep</button>
+                    <button className="btn btn--small">{say('survey.keep')}</button>
                 </form>
             )}
             <Bad>{bad}</Bad>
             {unsent && (
                 <button type="button" className="btn btn--small" disabled={working} onClick={() => void send(unsent)}>
-                    Send {unsent.name} again
+                    {say('survey.send-again', { name: unsent.name })}
                 </button>
             )}
         </div>

@@ -6,6 +6,7 @@ import { useKeys } from '@/lib/hooks';
 import type { AnswerValue, QuestionView } from '@/types';
 import { Glyph } from '@/ui/Glyph';
 import { Bad } from '@/ui/State';
+import { say } from '@/words';
 
 /**
  * What the equipment is, one question after the other. The next open one stands open; whatever was answered is a
@@ -36,7 +37,9 @@ export function Questions({ questions, edits, closed }: { questions: QuestionVie
     return (
         <div data-testid="questions">
             <p className="mb-1 text-small text-muted">
-                {open === 0 ? 'Everything asked is answered.' : `${open} of ${questions.length} open`}
+                {open === 0
+                    ? say('survey.everything-asked-is-answered')
+                    : say('survey.of-open', { open, questions: questions.length })}
             </p>
             {sections.map((section) => {
                 const mine = questions.filter((question) => question.section === section);
@@ -50,7 +53,7 @@ export function Questions({ questions, edits, closed }: { questions: QuestionVie
                         <summary className="fold justify-between gap-2 border-b border-rule">
                             <h3 className="font-lab text-body font-semibold">{section}</h3>
                             <span className={`text-note ${left > 0 ? 'text-copper-ink' : 'text-verd-ink'}`}>
-                                {left > 0 ? `${left} open` : 'answered'}
+                                {left > 0 ? say('survey.open', { left }) : say('survey.answered')}
                             </span>
                         </summary>
                         {mine.map((question) => (
@@ -168,7 +171,9 @@ function One({
                         </button>
                     ))}
                     <button type="button" className="btn btn--small mt-2" onClick={() => void keep(ticked)}>
-                        {ticked.length === 0 ? 'None of these' : `Keep ${ticked.length}`}
+                        {ticked.length === 0
+                            ? say('survey.none-of-these')
+                            : say('survey.keep-2', { ticked: ticked.length })}
                     </button>
                 </>
             )}
@@ -208,17 +213,17 @@ function One({
                         </label>
                     )}
                     <button className="btn btn--small" type="submit">
-                        Keep
+                        {say('survey.keep')}
                     </button>
                 </form>
             )}
             <div className="mt-1.5 flex flex-wrap items-center gap-x-4">
                 <button type="button" className="link" onClick={onLater}>
-                    {question.value === null ? 'Later' : 'Leave it'}
+                    {question.value === null ? say('survey.later') : say('survey.leave-it')}
                 </button>
                 {question.value !== null && (
                     <button type="button" className="link" onClick={() => void keep(null)}>
-                        Not known
+                        {say('survey.not-known')}
                     </button>
                 )}
             </div>

@@ -6,6 +6,7 @@ import type { Edits } from '@/lib/edits';
 import { moment } from '@/lib/format';
 import type { SurveyProps } from '@/types';
 import { Bad } from '@/ui/State';
+import { say } from '@/words';
 
 /** Who changed what and when, the visits of the system, and the conductor schedule both ways. */
 export function Record({
@@ -19,16 +20,21 @@ export function Record({
     const [bad, setBad] = useState('');
     const read = async (file: File) => {
         if (file.size > 200_000)
-            return setBad(`${file.name} is ${(file.size / 1000).toFixed(0)} kB; a conductor schedule has at most 200.`);
+            return setBad(
+                say('survey.is-kb-a-conductor-schedule-has', { name: file.name, file: (file.size / 1000).toFixed(0) }),
+            );
         const answer = await edits.send('read-schedule', { csv: await file.text() });
         setBad(answer.kind === 'ok' ? '' : said(answer));
     };
     return (
-        <section className="grid gap-x-8 gap-y-4 border-t border-hair px-5 py-3 sm:grid-cols-2" aria-label="Record">
+        <section
+            className="grid gap-x-8 gap-y-4 border-t border-hair px-5 py-3 sm:grid-cols-2"
+            aria-label={say('survey.record')}
+        >
             <div>
-                <h2 className="h-sec">A plan from this would assume</h2>
+                <h2 className="h-sec">{say('survey.a-plan-from-this-would-assume')}</h2>
                 {assumes.length === 0 ? (
-                    <p className="text-small text-verd-ink">Nothing: all it rests on was seen or measured.</p>
+                    <p className="text-small text-verd-ink">{say('survey.nothing-all-it-rests-on-was')}</p>
                 ) : (
                     <ul className="mt-1 list-disc pl-5 text-small leading-5">
                         {assumes.map((item) => (
@@ -36,13 +42,13 @@ export function Record({
                         ))}
                     </ul>
                 )}
-                <h2 className="h-sec mt-4">Conductor schedule</h2>
+                <h2 className="h-sec mt-4">{say('survey.conductor-schedule')}</h2>
                 <p className="flex flex-wrap items-center gap-x-5">
                     <a className="link" href={`/jobs/${jobId}/conductors.csv`}>
-                        Save as CSV
+                        {say('survey.save-as-csv')}
                     </a>
                     <a className="link" href={`/jobs/${jobId}/job-file`}>
-                        Job file
+                        {say('survey.job-file')}
                     </a>
                     {!closed && (
                         <label
@@ -51,7 +57,7 @@ export function Record({
                                 'focus-within:outline-copper',
                             )}
                         >
-                            Read a CSV
+                            {say('survey.read-a-csv')}
                             <input
                                 className="vh"
                                 type="file"
@@ -68,24 +74,24 @@ export function Record({
                 <Bad>{bad}</Bad>
                 {visits.length > 1 && (
                     <>
-                        <h2 className="h-sec mt-4">Visits to this system</h2>
+                        <h2 className="h-sec mt-4">{say('survey.visits-to-this-system')}</h2>
                         <ul>
                             {visits.map((visit) => (
                                 <li key={visit.id} className="flex min-h-11 items-center gap-3 border-t border-hair">
                                     <span className="mono text-small">{moment(visit.at)}</span>
                                     <span>
                                         {visit.kind}
-                                        {visit.handedOverAt && ', handed over'}
-                                        {visit.follows && ', the one before this'}
+                                        {visit.handedOverAt && say('survey.handed-over')}
+                                        {visit.follows && say('survey.the-one-before-this')}
                                     </span>
                                     {visit.current ? (
-                                        <span className="text-muted">this one</span>
+                                        <span className="text-muted">{say('survey.this-one')}</span>
                                     ) : (
                                         <Link
                                             className="link"
                                             href={`/jobs/${visit.id}/${visit.handedOverAt ? 'handover' : 'survey'}`}
                                         >
-                                            Open
+                                            {say('survey.open-2')}
                                         </Link>
                                     )}
                                 </li>
@@ -95,11 +101,11 @@ export function Record({
                 )}
             </div>
             <div>
-                <h2 className="h-sec">Who changed what</h2>
+                <h2 className="h-sec">{say('survey.who-changed-what')}</h2>
                 <ol
                     className="mt-1 max-h-72 overflow-y-auto text-small leading-5"
                     tabIndex={0}
-                    aria-label="Changes, latest first"
+                    aria-label={say('survey.changes-latest-first')}
                 >
                     {changes.map((change) => (
                         <li key={change.version} className="border-t border-hair py-1">

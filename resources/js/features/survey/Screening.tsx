@@ -4,6 +4,7 @@ import type { Edits } from '@/lib/edits';
 import type { Finding } from '@/types';
 import { Glyph } from '@/ui/Glyph';
 import { Bad, Findings } from '@/ui/State';
+import { say } from '@/words';
 
 /**
  * What screening says. A stop stands over everything; only where its rule allows it can it be gone past, with a
@@ -23,18 +24,22 @@ export function Screening({
     const stops = findings.filter((finding) => finding.severity === 'stop');
     const rest = findings.filter((finding) => finding.severity !== 'stop');
     return (
-        <section id="screening" className="border-t-2 border-ink bg-panel px-5 pb-4 pt-2" aria-label="Screening">
-            <h2 className="h-sec mb-1.5">Screening</h2>
+        <section
+            id="screening"
+            className="border-t-2 border-ink bg-panel px-5 pb-4 pt-2"
+            aria-label={say('survey.screening')}
+        >
+            <h2 className="h-sec mb-1.5">{say('survey.screening')}</h2>
             {stops.map((stop) => (
                 <Stop key={stop.code} stop={stop} edits={edits} closed={closed} />
             ))}
-            <Findings findings={rest} empty="Nothing to screen yet." />
+            <Findings findings={rest} empty={say('survey.nothing-to-screen-yet')} />
             {Object.entries(overrides).map(([code, reason]) => (
                 <p key={code} className="mt-2 flex items-center gap-3 text-small">
-                    Gone past {code}: {reason}
+                    {say('survey.gone-past', { code, reason })}
                     {!closed && (
                         <button className="link" onClick={() => void edits.send('override', { code, reason: '' })}>
-                            Let it stop again
+                            {say('survey.let-it-stop-again')}
                         </button>
                     )}
                 </p>
@@ -57,14 +62,16 @@ function Stop({ stop, edits, closed }: { stop: Finding; edits: Edits; closed: bo
                     <Glyph name="fault" size={24} />
                 </span>
                 <span>
-                    <b className="block font-lab text-title font-bold leading-6 text-fault-ink">Stop. {stop.title}</b>
+                    <b className="block font-lab text-title font-bold leading-6 text-fault-ink">
+                        {say('survey.stop', { title: stop.title })}
+                    </b>
                     {stop.meaning} <b className="font-semibold">{stop.action}</b>{' '}
                     <span className="mono text-tiny">{stop.code}</span>
                 </span>
             </p>
             {stop.overridable && !closed && reason === null && (
                 <button className="link" onClick={() => setReason('')}>
-                    Go on in spite of it …
+                    {say('survey.go-on-in-spite-of-it')}
                 </button>
             )}
             {reason !== null && (
@@ -77,17 +84,17 @@ function Stop({ stop, edits, closed }: { stop: Finding; edits: Edits; closed: bo
                 >
                     <input
                         autoFocus
-                        aria-label={`Reason to go past ${stop.code}`}
+                        aria-label={say('survey.reason-to-go-past', { code: stop.code })}
                         className="h-11 min-w-0 flex-1 border-b-2 border-rule bg-panel px-2"
                         maxLength={160}
                         required
-                        placeholder="what you saw or planned; it is kept with your name"
+                        placeholder={say('survey.what-you-saw-or-planned-it')}
                         value={reason}
                         onChange={(event) => setReason(event.target.value)}
                     />
-                    <button className="btn btn--small">Go on</button>
+                    <button className="btn btn--small">{say('survey.go-on')}</button>
                     <button type="button" className="link" onClick={() => setReason(null)}>
-                        Leave it stopped
+                        {say('survey.leave-it-stopped')}
                     </button>
                 </form>
             )}

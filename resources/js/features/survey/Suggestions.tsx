@@ -1,6 +1,7 @@
 import type { Edits } from '@/lib/edits';
 import type { SurveyProps } from '@/types';
 import { State } from '@/ui/State';
+import { say } from '@/words';
 
 /**
  * What the answers, the old plate's letters and the model's digits make likely: suggestions, taken by a tap, never
@@ -28,12 +29,12 @@ export function Suggestions({
         for (const [key, given] of Object.entries(answers)) await edits.send('answer', { key, value: given });
     };
     return (
-        <section aria-label="Suggestions" className="border-b border-hair bg-panel px-4 py-2.5">
-            <h2 className="lab">Suggestions, never facts: the equipment decides</h2>
+        <section aria-label={say('survey.suggestions')} className="border-b border-hair bg-panel px-4 py-2.5">
+            <h2 className="lab">{say('survey.suggestions-never-facts-the-equipment-decides')}</h2>
             {differs && (
                 <div className="mt-1.5">
                     <State glyph="guess" tone="copper">
-                        By the answers: {match.title}
+                        {say('survey.by-the-answers', { title: match.title ?? '' })}
                     </State>
                     <p className="text-note text-muted">{match.why.join('; ')}</p>
                     {!closed && (
@@ -41,7 +42,7 @@ export function Suggestions({
                             className="btn btn--small btn--go mt-1.5"
                             onClick={() => void edits.send('set-archetype', { archetype: match.id })}
                         >
-                            Use this equipment
+                            {say('survey.use-this-equipment')}
                         </button>
                     )}
                 </div>
@@ -53,11 +54,11 @@ export function Suggestions({
                         {suggestion.title}
                     </State>
                     <p className="text-note text-muted">
-                        From {suggestion.because}. {suggestion.check}
+                        {say('survey.from', { because: suggestion.because, check: suggestion.check })}
                     </p>
                     {!closed && Object.keys(suggestion.answers).length > 0 && (
                         <button className="link" onClick={() => void answer(suggestion.answers)}>
-                            I looked: it is so
+                            {say('survey.i-looked-it-is-so')}
                         </button>
                     )}
                 </div>
@@ -65,12 +66,12 @@ export function Suggestions({
             {tons.map((digit) => (
                 <div key={digit.digits} className="mt-1.5 border-t border-hair pt-1.5">
                     <State glyph="guess" tone="copper">
-                        {digit.digits} in the model number: {digit.tons} tons?
+                        {say('survey.in-the-model-number-tons', { digits: digit.digits, tons: digit.tons })}
                     </State>
-                    <p className="text-note text-muted">A reading of digits. The plate wins.</p>
+                    <p className="text-note text-muted">{say('survey.a-reading-of-digits-the-plate')}</p>
                     {!closed && (
                         <button className="link" onClick={() => void answer({ outdoorTons: digit.tons })}>
-                            The plate says so
+                            {say('survey.the-plate-says-so')}
                         </button>
                     )}
                 </div>
