@@ -5,7 +5,11 @@ import { defineConfig } from 'vite';
 
 export default defineConfig({
     plugins: [
-        laravel({ input: ['resources/css/app.css', 'resources/js/app.tsx'], refresh: true }),
+        laravel({
+            input: ['resources/css/app.css', 'resources/js/app.tsx'],
+            buildDirectory: process.env.UNIONBIT_BUILD ?? 'build',
+            refresh: true,
+        }),
         react(),
         tailwindcss(),
     ],

@@ -14,6 +14,9 @@ return [
     // The catalogue of equipment and thermostats.
     'catalog' => base_path('catalog'),
 
+    // The folder in public that the built interface stands in: another one for the pseudo-language of the tests.
+    'build' => env('UNIONBIT_BUILD', 'build'),
+
     // In the environment of the browser tests: the file, in storage/framework, that says how far the clock is ahead.
     'clock' => env('UNIONBIT_CLOCK', 'clock-offset'),
 

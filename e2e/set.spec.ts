@@ -87,9 +87,7 @@ test('a float switch placed by the circuit, with its drawing', async ({ page }) 
     await ways.locator('[data-way="R"]').click();
     await expect(ways).toContainText('goes blank or loses its charge');
     await ways.locator('[data-way="Y+W relay"]').click();
-    await expect(ways.getByRole('img')).toHaveAccessibleName(
-        'Relay: coil on R, float switch, C; a contact in Y and in W',
-    );
+    await expect(ways.getByRole('img')).toHaveAccessibleName('Relay: coil on R, float switch, C; a contact in Y and W');
     await expect(ways).toContainText('relay, 24 V coil, 2 contacts');
     await page
         .locator('[data-figure="coil"]')

@@ -29,23 +29,38 @@ async function up(url: string): Promise<boolean> {
     );
 }
 
+/** Serves this worker's database, with settings of its own if need be. */
+export async function serve(
+    port: number,
+    whom: string,
+    env: Record<string, string> = {},
+): Promise<{ url: string; stop: () => void }> {
+    const url = `http://127.0.0.1:${port}`;
+    const server = spawn('bash', ['e2e/serve.sh', String(port), database, clockName], {
+        detached: true,
+        stdio: 'ignore',
+        env: { ...process.env, CACHE_PATH: cache, ...env },
+    });
+    await expect.poll(() => up(url), { timeout: 30_000, message: `the application answers ${whom}` }).toBe(true);
+    return {
+        url,
+        stop: () => {
+            if (server.pid && server.exitCode === null) process.kill(-server.pid);
+        },
+    };
+}
+
+/** The port of a second server of this worker. */
+export const secondPort = firstPort + 50 + slot;
+
 /** Every worker has a server of its own, every test the demo data as they were seeded. */
 export const test = base.extend<{ fresh: undefined }, { server: string }>({
     server: [
         async ({ browserName }, run) => {
             freshDatabase();
-            const port = firstPort + slot;
-            const url = `http://127.0.0.1:${port}`;
-            const server = spawn('bash', ['e2e/serve.sh', String(port), database, clockName], {
-                detached: true,
-                stdio: 'ignore',
-                env: { ...process.env, CACHE_PATH: cache },
-            });
-            await expect
-                .poll(() => up(url), { timeout: 30_000, message: `the application answers ${browserName}` })
-                .toBe(true);
-            await run(url);
-            if (server.pid) process.kill(-server.pid);
+            const server = await serve(firstPort + slot, browserName);
+            await run(server.url);
+            server.stop();
         },
         { scope: 'worker' },
     ],

@@ -206,7 +206,7 @@ test('one house from empty survey to handover', async ({ page }) => {
         await page.getByRole('button', { name: /^Hand over/ }).click();
         // Signing is asked for; without, it takes a word of its own.
         await page.getByRole('dialog').getByRole('button', { name: 'Hand over' }).click();
-        await expect(page.getByRole('dialog')).toContainText('Not signed yet by the installer and customer');
+        await expect(page.getByRole('dialog')).toContainText('Not signed yet by the installer and the customer');
         await page.getByRole('dialog').getByRole('checkbox').click();
         await page.getByRole('dialog').getByRole('button', { name: 'Hand over' }).click();
         await expect(page.locator('.sheet')).toContainText(

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Crew\SessionController;
+use App\Crew\UnitsController;
 use App\Figures\FiguresController;
 use App\Handover\HandoverController;
 use App\House\PulseController;
@@ -38,6 +39,7 @@ Route::middleware('guest')->group(function (): void {
 Route::middleware('auth')->group(function (): void {
     Route::post('/sign-out', [SessionController::class, 'destroy']);
     Route::post('/password', [SessionController::class, 'password']);
+    Route::post('/crew/units', [UnitsController::class, 'store']);
     Route::get('/jobs', [JobsController::class, 'index']);
     Route::post('/jobs', [JobsController::class, 'store']);
     Route::post('/import', [FilesController::class, 'import']);

@@ -2,11 +2,13 @@
 
 declare(strict_types=1);
 
+use App\Handover\HandoverSheet;
 use App\Jobs\Screen\JobSummaries;
 use App\Models\Crew;
 use App\Models\Job;
 use App\Models\User;
 use App\Records\Power\PowerFlag;
+use App\Words\Dates;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Str;
 use Tests\TestCase;
@@ -31,6 +33,12 @@ function summarized(): void
     foreach (Crew::query()->pluck('id') as $crew) {
         JobSummaries::catchUp($crew, INF);
     }
+}
+
+/** The printed record. */
+function sheet(Job $job): string
+{
+    return (new HandoverSheet($job, new Dates('en', new DateTimeZone('UTC'))))->html();
 }
 
 function newId(): string

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Crew;
 
 use App\Models\User;
+use App\Words\Words;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Str;
@@ -22,7 +23,7 @@ final class ChangePassword
     ): void {
         if (! Hash::check($present, $user->password)) {
             SecurityLog::write(SecurityKind::Refused, 'change of password: the present one was wrong', $user);
-            throw ValidationException::withMessages(['present' => 'This is not your present password.']);
+            throw ValidationException::withMessages(['present' => Words::of('crew.password.present-wrong')]);
         }
         DB::transaction(static function () use ($user, $new, $session): void {
             $user->forceFill(['password' => $new, 'remember_token' => Str::random(60)])->save();

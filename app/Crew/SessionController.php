@@ -7,6 +7,7 @@ namespace App\Crew;
 use App\Models\User;
 use App\Web\Controller;
 use App\Web\JsonResponse;
+use App\Words\Words;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
@@ -48,10 +49,10 @@ final class SessionController extends Controller
                 'password' => ['required', 'string', 'min:10', 'max:200', 'different:present'],
             ],
             [
-                'present.required' => 'Enter your present password.',
-                'password.required' => 'Enter a new password.',
-                'password.min' => 'The new password is too short: at least 10 characters.',
-                'password.different' => 'The new password is the present one.',
+                'present.required' => Words::of('crew.password.present'),
+                'password.required' => Words::of('crew.password.new'),
+                'password.min' => Words::of('crew.password.short'),
+                'password.different' => Words::of('crew.password.same'),
             ],
         );
         ChangePassword::of(

@@ -48,7 +48,7 @@ final class FiguresController extends Controller
     private static function answer(Request $request, string $key, ?Plan $plan): JsonResponse
     {
         $figure = Figures::named($key);
-        abort_if($figure === null, 404, 'There is no such figure.');
+        abort_if($figure === null, 404, Words::of('figures.figures-controller.no-such-figure'));
         $given = [];
         foreach ((array) $request->input('values') as $input => $value) {
             $given[(string) $input] = Decimal::plain($value);

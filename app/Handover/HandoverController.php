@@ -13,6 +13,8 @@ use App\Records\Append;
 use App\Records\Reading\JointReasons;
 use App\Web\Controller;
 use App\Web\JsonResponse;
+use App\Web\PersonsDay;
+use App\Words\Dates;
 use App\Words\Words;
 use Closure;
 use Dompdf\Dompdf;
@@ -51,7 +53,10 @@ final class HandoverController extends Controller
                         : $fail(Words::of('handover.signature.allowed')),
                 ],
             ],
-            ['name.required' => 'Write the name of who signs.', 'strokes.required' => 'Sign in the field first.'],
+            [
+                'name.required' => Words::of('handover.signature.who'),
+                'strokes.required' => Words::of('handover.signature.empty'),
+            ],
         );
         $row = Append::row(
             Signature::class,
@@ -109,9 +114,8 @@ final class HandoverController extends Controller
     {
         $this->authorize('view', $job);
         $pdf = new Dompdf(new Options(['isRemoteEnabled' => false, 'defaultFont' => 'DejaVu Sans']));
-        $pdf->loadHtml(
-            view('handover', ['page' => Words::spoken(HandoverPage::props($job)), 'job' => $job])->render(),
-        );
+        $dates = new Dates(app()->getLocale(), PersonsDay::zone($request));
+        $pdf->loadHtml((new HandoverSheet($job, $dates))->html());
         $pdf->setPaper($request->query('paper') === 'letter' ? 'letter' : 'a4');
         $pdf->render();
 

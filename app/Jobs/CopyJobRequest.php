@@ -6,6 +6,7 @@ namespace App\Jobs;
 
 use App\Models\VisitKind;
 use App\Web\JobRequest;
+use App\Words\Words;
 use Illuminate\Validation\Rule;
 
 /** Another visit, a sister system, or a house like this one. A closed job can be copied too. */
@@ -31,8 +32,8 @@ final class CopyJobRequest extends JobRequest
     public function messages(): array
     {
         return [
-            'name.required_unless' => 'Give it a name.',
-            'name.max' => 'The name is too long: 60 characters at most.',
+            'name.required_unless' => Words::of('jobs.refused.name-required'),
+            'name.max' => Words::of('jobs.refused.name-max'),
         ];
     }
 }

@@ -6,6 +6,7 @@ namespace App\Jobs;
 
 use App\Document\EditRequest;
 use App\Models\Job;
+use App\Words\Words;
 
 /** What a job is called, what kind of visit it is, and when and by whom it is made. */
 final class JobDetailsRequest extends EditRequest
@@ -29,13 +30,13 @@ final class JobDetailsRequest extends EditRequest
     public function messages(): array
     {
         return [
-            'site.required' => 'Give the house a name.',
-            'site.max' => 'The name is too long: 80 characters at most.',
-            'system.required' => 'Give the system a name, as "Upstairs".',
-            'day.date_format' => 'The day is a date, as 2026-11-25.',
-            'starts.required_with' => 'Say when the visit starts.',
-            'starts.date_format' => 'The start is a time from 00:00 to 23:59.',
-            'who.required_with' => 'Say which van or person goes.',
+            'site.required' => Words::of('jobs.refused.site-required'),
+            'site.max' => Words::of('jobs.refused.site-max'),
+            'system.required' => Words::of('jobs.refused.system-required'),
+            'day.date_format' => Words::of('jobs.refused.day'),
+            'starts.required_with' => Words::of('jobs.refused.starts-required'),
+            'starts.date_format' => Words::of('jobs.refused.starts'),
+            'who.required_with' => Words::of('jobs.refused.who-required'),
         ];
     }
 }

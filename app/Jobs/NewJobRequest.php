@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace App\Jobs;
 
+use App\House\CableLength;
 use App\House\Catalog;
 use App\Models\VisitKind;
 use App\Web\Decimal;
+use App\Words\Words;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 
@@ -34,7 +36,7 @@ final class NewJobRequest extends FormRequest
             'system' => ['nullable', 'string', 'max:60'],
             'kind' => ['required', Rule::enum(VisitKind::class)],
             'archetype' => ['nullable', Rule::in($catalog->ids('equipment'))],
-            'feet' => ['required', 'numeric', 'between:1,1000'],
+            'feet' => ['required', new CableLength()],
             'example' => ['sometimes', 'boolean'],
         ];
     }
@@ -43,12 +45,10 @@ final class NewJobRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'site.required_without' => 'Give the house a name.',
-            'site.max' => 'The name is too long: 80 characters at most.',
-            'system.max' => 'The system\'s name is too long: 60 characters at most.',
-            'address.max' => 'The address is too long: 160 characters at most.',
-            'feet.between' => 'The cable is 1 to 1000 feet long.',
-            'feet.numeric' => 'The cable\'s length is a number of feet, 1 to 1000.',
+            'site.required_without' => Words::of('jobs.refused.site-required'),
+            'site.max' => Words::of('jobs.refused.site-max'),
+            'system.max' => Words::of('jobs.refused.system-max'),
+            'address.max' => Words::of('jobs.refused.address-max'),
         ];
     }
 }

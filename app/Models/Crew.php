@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Words\Units;
 use Database\Factories\CrewFactory;
 use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Model;
@@ -14,6 +15,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  *
  * @property int $id
  * @property string $name
+ * @property Units $units
  */
 final class Crew extends Model
 {
@@ -21,6 +23,15 @@ final class Crew extends Model
     use HasFactory;
 
     protected $guarded = [];
+
+    /** @var array<string, mixed> */
+    protected $attributes = ['units' => 'us'];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['units' => Units::class];
+    }
 
     /** @return HasMany<User, $this> */
     public function users(): HasMany

@@ -21,7 +21,6 @@ use Unionbit\Core\Planning\Offer\ThermostatChoice;
 use Unionbit\Core\Planning\Offer\Weights;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Planning\Work\WiringTable;
-use Unionbit\Core\Thermostat\Profile;
 use Unionbit\Core\Words\Message;
 
 /** What is computed about plans on demand: the offers, the kinds of thermostat, table, drawing and labels. */
@@ -72,11 +71,10 @@ final class PlanController extends Controller
             }
         }
         $profiles = $this->shelf->of($job->crew_id);
-        $facts = array_column(
-            array_map(static fn (Profile $p): array => ['id' => $p->id, ...self::facts($p)], $profiles),
-            null,
-            'id',
-        );
+        $facts = [];
+        foreach ($profiles as $profile) {
+            $facts[$profile->id] = ThermostatFacts::of($profile);
+        }
 
         return new JsonResponse([
             'rows' => array_map(
@@ -127,31 +125,12 @@ final class PlanController extends Controller
         return implode(' · ', array_filter([$job->site, Words::say(JobMark::says($job) ?? Message::none())]));
     }
 
-    /** @return array<string, string|Message> */
-    private static function facts(Profile $profile): array
-    {
-        return [
-            'Screws' => implode(' ', array_map(static fn ($t): string => $t->printed, $profile->terminals)),
-            'Stages' => "{$profile->heatStages} heat, {$profile->coolStages} cool",
-            'Heat pump' => $profile->heatPump ? 'yes' : 'no',
-            'Runs on' => $profile->power->label(),
-            'Takes' => $profile->powerVa > 0 ? sprintf('%g VA', $profile->powerVa) : 'nothing',
-            'Switches' => $profile->outputs->value === 'module'
-                    ? 'at the equipment'
-                    : ($profile->switchesInFace
-                        ? 'in the face'
-                        : 'in the base'),
-            'Link' => $profile->link === null ? 'none' : $profile->linkKind,
-            'Remote control' => $profile->remoteControl,
-        ];
-    }
-
     /** @param  callable(Plan): string  $content */
     private function file(Request $request, Job $job, string $name, string $type, callable $content): Response
     {
         $this->authorize('view', $job);
         $plan = House::of($job)->plan;
-        abort_if($plan === null, 404, 'There is no plan yet.');
+        abort_if($plan === null, 404, Words::of('plan.plan-controller.no-plan-yet'));
 
         return Download::of($request, $job, $name, $type, $content($plan));
     }

@@ -71,7 +71,12 @@ final class PlanPage
             'choice' => $plan->choice?->toArray(),
             'short' => ShortPath::of($plan)?->toArray(),
             'ties' => array_map(
-                static fn (Jumper $j): array => ['place' => $j->place->value, 'label' => $j->label],
+                static fn (Jumper $j): array => [
+                    'place' => $j->place->value,
+                    'label' => $j->label,
+                    'a' => $j->a,
+                    'b' => $j->b,
+                ],
                 $plan->landing->jumpers,
             ),
             'boardScrews' => $plan->boardScrews(),

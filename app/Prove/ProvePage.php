@@ -15,6 +15,7 @@ use App\Records\Reading\ReadingView;
 use App\Records\Step\StepRecord;
 use App\Records\Step\StepSheet;
 use App\Stage\JobFrame;
+use App\Words\Words;
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Figures\TemperatureSplit;
@@ -97,9 +98,9 @@ final class ProvePage
         }
 
         return [
-            ...$extra('idle.pre-check', 'idle', 'Before power'),
+            ...$extra('idle.pre-check', 'idle', Words::of('prove.prove-page.before-power')),
             ...$calls,
-            ...$extra('defrost.voltage', 'defrost', 'Defrost'),
+            ...$extra('defrost.voltage', 'defrost', Words::of('prove.prove-page.defrost')),
         ];
     }
 

@@ -17,6 +17,7 @@ use App\Words\Units;
 use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Middleware\TrustProxies;
+use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\Route;
 use Illuminate\Support\Facades\Vite;
@@ -44,7 +45,14 @@ final class AppServiceProvider extends ServiceProvider
         });
         $this->app->scoped(
             Speaker::class,
-            static fn (Application $app): Speaker => new Speaker($app->make(Lexicon::class), Units::Us),
+            static fn (Application $app): Speaker => new Speaker(
+                $app->make(Lexicon::class),
+                static function (): Units {
+                    $user = Auth::user();
+
+                    return $user instanceof User ? $user->loadMissing('crew')->crew->units : Units::Us;
+                },
+            ),
         );
     }
 
@@ -53,7 +61,7 @@ final class AppServiceProvider extends ServiceProvider
         Model::shouldBeStrict();
         Route::model('job', Job::class);
         Gate::policy(Job::class, JobPolicy::class);
-        Vite::useBuildDirectory('build');
+        Vite::useBuildDirectory(config()->string('unionbit.build'));
         TrustProxies::at(array_values(config()->array('unionbit.trusted_proxies')));
         User::updated(static function (User $user): void {
             if ($user->wasChanged('crew_id')) {

@@ -18,10 +18,15 @@ final class PersonsDay
 
     public static function of(Request $request): string
     {
+        return Carbon::now(self::zone($request))->format('Y-m-d');
+    }
+
+    public static function zone(Request $request): DateTimeZone
+    {
         $zone = $request->cookies->get(self::COOKIE);
         $known =
             is_string($zone) && in_array($zone, DateTimeZone::listIdentifiers(DateTimeZone::ALL_WITH_BC), true);
 
-        return Carbon::now($known ? $zone : 'UTC')->format('Y-m-d');
+        return new DateTimeZone($known ? $zone : 'UTC');
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Words;
 
 use BackedEnum;
+use Closure;
 use MessageFormatter;
 use NumberFormatter;
 use stdClass;
@@ -25,8 +26,20 @@ final class Speaker
     /** @var array<int, NumberFormatter> by decimals; -1 for as many as there are */
     private array $numbers = [];
 
-    public function __construct(private readonly Lexicon $lexicon, private readonly Units $units)
+    /** @param  Units|Closure(): Units  $units  those of whoever asks, which is not known before they have signed in */
+    public function __construct(private readonly Lexicon $lexicon, private readonly Units|Closure $units)
     {
+    }
+
+    /** The same language in other units. */
+    public function in(Units $units): self
+    {
+        return new self($this->lexicon, $units);
+    }
+
+    public function units(): Units
+    {
+        return $this->units instanceof Units ? $this->units : ($this->units)();
     }
 
     public function say(Message $message): string
@@ -61,16 +74,29 @@ final class Speaker
 
     public function quantity(Quantity $quantity): string
     {
-        [$value, $sign] = $this->units->shown($quantity->value, $quantity->unit);
-        $decimals = $quantity->decimals;
-        $more = $this->units->moreDecimals($quantity->unit);
-        $number = $this->number($value, $decimals === null ? ($more > 0 ? 1 : null) : $decimals + $more);
+        $units = $this->units();
+        [$value, $sign] = $units->shown($quantity->value, $quantity->unit);
+        $sign = $this->sign($sign);
+        $number = $this->number(
+            $value,
+            match (true) {
+                $quantity->decimals !== null => $quantity->decimals + $units->moreDecimals($quantity->unit),
+                $units->converts($quantity->unit) => 1,
+                default => null,
+            },
+        );
 
         return match (true) {
             $sign === '' => $number,
             $quantity->unit === Unit::Percent => $number.$this->word('units.percent'),
             default => $number.' '.$sign,
         };
+    }
+
+    /** The sign of a unit, which is a word in some: "tons". */
+    public function sign(string $unit): string
+    {
+        return $this->lexicon->pattern("units.{$unit}") ?? $unit;
     }
 
     private function pattern(Message $message): string

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Words;
 
+use Closure;
 use Unionbit\Core\Words\Message;
 use Unionbit\Core\Words\Quantity;
 
@@ -18,6 +19,25 @@ final class Words
     public static function of(string $code): string
     {
         return self::say(Message::of($code));
+    }
+
+    /**
+     * Says what is kept of a crew in its units, whoever asks for it.
+     *
+     * @template T
+     *
+     * @param  Closure(): T  $said
+     * @return T
+     */
+    public static function in(Units $units, Closure $said): mixed
+    {
+        $speaker = app(Speaker::class);
+        app()->instance(Speaker::class, $speaker->in($units));
+        try {
+            return $said();
+        } finally {
+            app()->instance(Speaker::class, $speaker);
+        }
     }
 
     /**

@@ -5,7 +5,6 @@ import { createRoot } from 'react-dom/client';
 import { reload } from './lib/reload';
 import { Boundary } from './shell/Boundary';
 import { tellZone } from './lib/zone';
-import { say } from '@/words';
 
 type Page = ComponentType & { layout?: (content: ReactNode) => ReactNode };
 
@@ -15,10 +14,10 @@ const pages = import.meta.glob<{ default: Page }>('./pages/*.tsx');
 setNonce(document.querySelector<HTMLMetaElement>('meta[name="style-nonce"]')?.content ?? '');
 
 void createInertiaApp({
-    title: (title) => (title ? say('shared.unionbit', { title }) : 'Unionbit'),
+    title: (title) => (title ? `${title} · Unionbit` : 'Unionbit'),
     resolve: async (name) => {
         const load = pages[`./pages/${name}.tsx`];
-        if (!load) throw new Error(say('shared.there-is-no-page', { name }));
+        if (!load) throw new Error(`No page: ${name}`);
         const page = (await load()).default;
         page.layout = (content) => <Boundary>{content}</Boundary>;
         return page;

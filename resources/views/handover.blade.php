@@ -1,5 +1,5 @@
 <!doctype html>
-<html lang="en">
+<html lang="{{ str_replace('_', '-', app()->getLocale()) }}">
 <head>
 <meta charset="utf-8">
 <title>{{ $page['job']['site'] }}</title>
@@ -18,47 +18,152 @@
 </head>
 <body>
 <h1>{{ $page['job']['site'] }}{{ $page['job']['system'] === 'System' ? '' : ', '.$page['job']['system'] }}</h1>
-<p class="m">{{ $page['job']['address'] }} · {{ $page['job']['kind'] }} · {{ $page['crew'] }} · {{ $job->handed_over_at?->format('j M Y H:i') ?? 'not handed over' }}</p>
-@foreach (array_filter([
-    $page['job']['mark'], $page['simulated'],
-    $page['job']['importedAt'] === null ? null : 'Read from a job file on '.\Illuminate\Support\Carbon::parse($page['job']['importedAt'])->format('j M Y').': records, names, signatures and handover are as that file says.',
-    $job->handed_over_at !== null && $page['unsigned'] !== [] ? 'Handed over without the signature of the '.implode(' and the ', $page['unsigned']).'.' : null,
-]) as $line)<p class="b"><b>{{ $line }}</b></p>@endforeach
-@if ($page['customer'])<h2>For the customer</h2><p>{{ $page['customer'] }}</p>@endif
-<h2>Equipment and thermostat</h2>
-<table>@foreach ([...$page['facts'], ['label' => 'Thermostat', 'value' => $page['thermostat'] ?? 'not chosen']] as $fact)<tr><td class="m">{{ $fact['label'] }}</td><td>{{ $fact['value'] }}</td></tr>@endforeach</table>
-<h2>Wiring</h2>
-<table><tr><th>Conductor</th><th>Wall before</th><th>Wall now</th><th>Board</th><th>Known by</th></tr>
-@foreach ($page['wiring'] as $row)<tr><td>{{ $row['number'] }} {{ $row['colour'] }}</td><td>{{ $row['before'] }}</td><td><b>{{ $row['after'] }}</b></td><td>{{ $row['board'] }}</td><td class="m">{{ $row['evidence'] }}</td></tr>@endforeach
-</table>
-@if ($page['link'])<p>{{ $page['link'] }}.</p>@endif
-<h2>Settings</h2>
-<table>@foreach ($page['settings'] as $row)<tr><td>{{ $row['label'] }}</td><td><b>{{ $row['value'] ?? 'not entered' }}</b></td><td class="m">{{ $row['reason'] }}</td></tr>@endforeach</table>
-<h2>Readings</h2>
-<table>
-@foreach ([['call' => 'Survey', 'method' => '', 'readings' => $page['survey']], ...$page['proofs']] as $proof)
-@foreach ($proof['readings'] as $reading)
-<tr><td class="n">{{ trim($proof['call'].' '.lcfirst($proof['method'])) }}</td><td class="n">{{ $reading['a'] }} – {{ $reading['b'] }}</td><td class="n"><b>{{ $reading['value'] ?? 'OL' }} {{ $reading['unit'] }}</b></td><td>{{ $reading['outcome'] }}{{ $reading['simulated'] ? ', simulated' : '' }}{{ $reading['fromFile'] === null ? '' : ', from the file' }}</td><td class="m">{{ $reading['reason'] }}</td></tr>
+<p class="m">
+    {{ $page['job']['address'] }} · {{ $kind }} · {{ $page['crew'] }} ·
+    {{ $handedOver ?? $say('not-handed-over') }}
+</p>
+@foreach ($marks as $line)
+    <p class="b"><b>{{ $line }}</b></p>
 @endforeach
-@endforeach
-</table>
-@if ($page['loads'] !== [] || $page['measurements'] !== [])<h2>Loads and air</h2>
+@if ($page['customer'])
+    <h2>{{ $say('for-the-customer') }}</h2>
+    <p>{{ $page['customer'] }}</p>
+@endif
+
+<h2>{{ $say('equipment-and-thermostat') }}</h2>
 <table>
-@foreach ($page['loads'] as $row)<tr><td class="n">{{ $row['label'] }}</td><td class="n">{{ isset($row['read']['volts']['value']) ? $row['read']['volts']['value'].' V' : '' }}</td><td class="n">{{ isset($row['read']['amps']['value']) ? $row['read']['amps']['value'].' A' : '' }}</td><td class="m">{{ $row['verdict']['reason'] ?? '' }}</td></tr>@endforeach
-@foreach ($page['measurements'] as $row)<tr><td class="n">{{ $row['title'] }}</td><td class="n" colspan="2">{{ $row['callLabel'] ?? '' }}</td><td>{{ $row['verdict'] }}{{ $row['simulated'] ? ' (simulated)' : '' }}</td></tr>@endforeach
-</table>@endif
-@if ($page['unexplained'] !== [])<h2>Unexplained readings</h2>
-@foreach ($page['unexplained'] as $row)<p>{{ $row['a'] }} – {{ $row['b'] }} <b>{{ $row['value'] ?? 'OL' }} {{ $row['unit'] }}</b>: {{ $row['unexplained'] ? 'unexplained' : 'explained: '.$row['note'] }}. <span class="m">{{ $row['reason'] }}</span></p>@endforeach @endif
-@if ($page['waived'] !== [])<h2>Left out, with the reason</h2>@foreach ($page['waived'] as $row)<p>{{ $row['call'] }}: {{ $row['reason'] }}</p>@endforeach @endif
-<h2>Figures</h2>
-@foreach ($page['figures'] as $row)<p><b>{{ $row['title'] }}.</b> {{ $row['verdict'] }}</p>@endforeach
-<h2>Open matters</h2>
-@forelse ([...array_map(fn ($item) => "Put back: {$item}", $page['restore']), ...$page['open']] as $item)<p>{{ $item }}</p>@empty<p>Nothing left open.</p>@endforelse
-<h2>Signed</h2>
-<table><tr>@foreach ($page['signatures'] as $signature)<td>
-@php($paths = implode('', array_map(fn ($stroke) => 'M'.implode('L', array_map(fn ($p) => ($p[0] / 5).' '.($p[1] / 12.5), $stroke)), $signature['strokes'])))
-<img alt="" width="200" height="80" src="data:image/svg+xml;base64,{{ base64_encode('<svg xmlns="http://www.w3.org/2000/svg" width="200" height="80"><path d="'.$paths.'" fill="none" stroke="#16211f" stroke-width="1.6"/></svg>') }}"><br>{{ $signature['name'] }}, {{ $signature['role'] }}, {{ \Illuminate\Support\Carbon::parse($signature['at'])->format('j M Y H:i') }}{{ $signature['simulated'] ? ', simulated' : '' }}
-</td>@endforeach</tr></table>
-<p class="m">Expected readings are computed from the circuit of this house. Nameplates, the makers' instructions, local code and licensed practice come first.</p>
+    @foreach ($page['facts'] as $fact)
+        <tr>
+            <td class="m">{{ $fact['label'] }}</td>
+            <td>{{ $fact['value'] }}</td>
+        </tr>
+    @endforeach
+    <tr>
+        <td class="m">{{ $say('thermostat') }}</td>
+        <td>{{ $page['thermostat'] ?? $say('not-chosen') }}</td>
+    </tr>
+</table>
+
+<h2>{{ $say('wiring') }}</h2>
+<table>
+    <tr>
+        <th>{{ $say('conductor') }}</th>
+        <th>{{ $say('wall-before') }}</th>
+        <th>{{ $say('wall-now') }}</th>
+        <th>{{ $say('board') }}</th>
+        <th>{{ $say('how-we-know') }}</th>
+    </tr>
+    @foreach ($page['wiring'] as $row)
+        <tr>
+            <td>{{ $row['number'] }} {{ $row['colour'] }}</td>
+            <td>{{ $row['before'] }}</td>
+            <td><b>{{ $row['after'] }}</b></td>
+            <td>{{ $row['board'] }}</td>
+            <td class="m">{{ $row['evidence'] }}</td>
+        </tr>
+    @endforeach
+</table>
+@if ($page['link'])
+    <p>{{ $page['link'] }}.</p>
+@endif
+
+<h2>{{ $say('settings') }}</h2>
+<table>
+    @foreach ($page['settings'] as $row)
+        <tr>
+            <td>{{ $row['label'] }}</td>
+            <td><b>{{ $row['value'] ?? $say('not-entered') }}</b></td>
+            <td class="m">{{ $row['reason'] }}</td>
+        </tr>
+    @endforeach
+</table>
+
+<h2>{{ $say('readings') }}</h2>
+<table>
+    @foreach ($proofs as $proof)
+        @foreach ($proof['readings'] as $reading)
+            <tr>
+                <td class="n">{{ trim($proof['call'].' '.lcfirst($proof['method'])) }}</td>
+                <td class="n">{{ $reading['a'] }} – {{ $reading['b'] }}</td>
+                <td class="n"><b>{{ $reading['value'] ?? 'OL' }} {{ $reading['unit'] }}</b></td>
+                <td>
+                    {{ implode(', ', array_filter([
+                        $outcome($reading['outcome']),
+                        $reading['simulated'] ? $say('simulated') : null,
+                        $reading['fromFile'] === null ? null : $say('from-the-file'),
+                    ])) }}
+                </td>
+                <td class="m">{{ $reading['reason'] }}</td>
+            </tr>
+        @endforeach
+    @endforeach
+</table>
+
+@if ($page['loads'] !== [] || $page['measurements'] !== [])
+    <h2>{{ $say('loads-and-air') }}</h2>
+    <table>
+        @foreach ($page['loads'] as $row)
+            <tr>
+                <td class="n">{{ $row['label'] }}</td>
+                <td class="n">{{ isset($row['read']['volts']['value']) ? $row['read']['volts']['value'].' V' : '' }}</td>
+                <td class="n">{{ isset($row['read']['amps']['value']) ? $row['read']['amps']['value'].' A' : '' }}</td>
+                <td class="m">{{ $row['verdict']['reason'] ?? '' }}</td>
+            </tr>
+        @endforeach
+        @foreach ($page['measurements'] as $row)
+            <tr>
+                <td class="n">{{ $row['title'] }}</td>
+                <td class="n" colspan="2">{{ $row['callLabel'] ?? '' }}</td>
+                <td>{{ $row['verdict'] }} {{ $row['simulated'] ? '('.$say('simulated').')' : '' }}</td>
+            </tr>
+        @endforeach
+    </table>
+@endif
+
+@if ($page['unexplained'] !== [])
+    <h2>{{ $say('unexplained-readings') }}</h2>
+    @foreach ($page['unexplained'] as $row)
+        <p>
+            {{ $row['a'] }} – {{ $row['b'] }} <b>{{ $row['value'] ?? 'OL' }} {{ $row['unit'] }}</b>:
+            {{ $row['unexplained'] ? $say('unexplained') : $say('explained', note: $row['note']) }}.
+            <span class="m">{{ $row['reason'] }}</span>
+        </p>
+    @endforeach
+@endif
+@if ($page['waived'] !== [])
+    <h2>{{ $say('left-out-with-the-reason') }}</h2>
+    @foreach ($page['waived'] as $row)
+        <p>{{ $row['call'] }}: {{ $row['reason'] }}</p>
+    @endforeach
+@endif
+
+<h2>{{ $say('figures') }}</h2>
+@foreach ($page['figures'] as $row)
+    <p><b>{{ $row['title'] }}.</b> {{ $row['verdict'] }}</p>
+@endforeach
+
+<h2>{{ $say('open-matters') }}</h2>
+@foreach ($page['restore'] as $item)
+    <p>{{ $say('put-back', item: $item) }}</p>
+@endforeach
+@foreach ($page['open'] as $item)
+    <p>{{ $item }}</p>
+@endforeach
+@if ($page['restore'] === [] && $page['open'] === [])
+    <p>{{ $say('nothing-left-open') }}</p>
+@endif
+
+<h2>{{ $say('signed') }}</h2>
+<table>
+    <tr>
+        @foreach ($signatures as $signature)
+            <td>
+                <img alt="" width="200" height="80" src="{{ $signature['drawing'] }}"><br>
+                {{ $signature['line'] }}
+            </td>
+        @endforeach
+    </tr>
+</table>
+<p class="m">{{ $say('expected-readings-are-computed-from-the') }}</p>
 </body>
 </html>

@@ -51,8 +51,7 @@ it(
                     ->assertUnprocessable()
                     ->json('errors.supply.0'),
             )
-            ->toContain('is 570')
-            ->toContain('supply air from 20 to 180 °F')
+            ->toContain('is 570; allowed: supply air from 20 °F to 180 °F')
             ->and(
                 $split(['return' => 76, 'mode' => 1])
                     ->assertUnprocessable()

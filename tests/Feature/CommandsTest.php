@@ -164,7 +164,7 @@ it('names the pointer, the value and what is allowed of a broken job file', func
             return $f;
         },
         '/survey/cables/1/feet',
-        'from 1 to 1,000',
+        'from 1 ft to 1,000 ft',
     ],
     'missing end' => [
         function (array $f) {

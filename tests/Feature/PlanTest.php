@@ -240,7 +240,7 @@ it('ranks thermostats for the house by what is wished, with what each is', funct
 
     expect($rows[0]['profile'])
         ->toBe('c-or-battery-2h-2c')
-        ->and($rows[0]['facts']['Screws'])
+        ->and(array_column($rows[0]['facts'], 'value', 'label')['Screws'])
         ->toBe('Rc Rh C Y1 Y2 G W1 W2')
         ->and(array_column($rows, 'refused', 'profile')['two-part-three-conductor'])
         ->toBe(['It needs work at the equipment.']);

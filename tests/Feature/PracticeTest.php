@@ -241,7 +241,7 @@ it(
         }
         expect(json_decode((string) $this->get("/jobs/{$job->id}/job-file")->getContent(), true)['demo'])
             ->toBeTrue()
-            ->and(view('handover', ['page' => said(HandoverPage::props($job)), 'job' => $job])->render())
+            ->and(sheet($job))
             ->toContain('Demo data: readings made by the circuit.')
             ->and((string) $this->get('/visits.ics')->getContent())
             ->toContain('SUMMARY:Demo data: ')

@@ -162,7 +162,7 @@ it('keeps signatures, and writes the record as PDF and CSV', function (): void {
             ->assertUnprocessable()
             ->json('errors.name.0'),
     )
-        ->toContain('name of who signs')
+        ->toContain('Who is signing?')
         ->and(
             $sign(['strokes' => []])
                 ->assertUnprocessable()

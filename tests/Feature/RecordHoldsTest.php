@@ -203,7 +203,7 @@ it('says on the record, its paper and its file that it was handed over without a
         ->toBe(['customer'])
         ->and($job->handed_over_as['unsigned'])
         ->toBe(['customer'])
-        ->and(view('handover', ['page' => $page, 'job' => $job])->render())
+        ->and(sheet($job))
         ->toContain('Handed over without the signature of the customer.');
 });
 
@@ -477,7 +477,7 @@ it('keeps the names of a file as text of that file, and shows what came in as im
         ->not->toBeNull()
         ->and($page->inertiaProps('proofs.0.readings.0.fromFile'))
         ->toBe('Wren Halyard')
-        ->and(view('handover', ['page' => said(HandoverPage::props($again)), 'job' => $again])->render())
+        ->and(sheet($again))
         ->toContain('Read from a job file on')
         ->toContain('from the file');
     // It came in closed: a later visit's name for the house is not its own either.

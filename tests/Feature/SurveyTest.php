@@ -135,7 +135,7 @@ it('refuses an answer, a device, a jumper or a text that cannot be, at its place
         'value',
         'allowed: none, cools, reverses',
     ],
-    'out of range' => ['answer', ['key' => 'lineVolts', 'value' => 12], 'value', 'a number from 90 to 300'],
+    'out of range' => ['answer', ['key' => 'lineVolts', 'value' => 12], 'value', 'a number from 90 V to 300 V'],
     '10 000 characters' => [
         'answer',
         ['key' => 'history', 'value' => str_repeat('x', 10_000)],

@@ -95,7 +95,10 @@ final class FilesController extends Controller
                 'ids' => ['required', 'array', 'max:20'],
                 'ids.*' => ['ulid', 'distinct'],
             ],
-            ['files.required' => 'Choose one or more job files.', 'files.max' => 'At most 20 files at a time.'],
+            [
+                'files.required' => Words::of('jobs.files-controller.choose'),
+                'files.max' => Words::of('jobs.files-controller.most'),
+            ],
         );
         $ids = array_values((array) $request->input('ids'));
         $report = [];

@@ -6,6 +6,8 @@ namespace App\Jobs\Screen;
 
 use App\House\Pulse;
 use App\Models\Job;
+use App\Words\Units;
+use App\Words\Words;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use Throwable;
@@ -19,7 +21,7 @@ final class JobSummaries
     public static function of(Job $job): JobSummary
     {
         $row = DB::table('job_summaries')->where('job_id', $job->id)->first();
-        if ($row !== null && $row->mark === Pulse::of($job) && is_string($row->summary)) {
+        if ($row !== null && $row->mark === self::mark($job) && is_string($row->summary)) {
             return self::read($row->summary) ?? self::keep($job);
         }
 
@@ -28,9 +30,9 @@ final class JobSummaries
 
     public static function keep(Job $job): JobSummary
     {
-        $mark = Pulse::of($job);
+        $mark = self::mark($job);
         try {
-            $summary = JobSummary::compute($job);
+            $summary = Words::in(self::units($job), static fn (): JobSummary => JobSummary::compute($job));
         } catch (Throwable $problem) {
             report($problem);
             $summary = JobSummary::unreadable($job);
@@ -96,19 +98,33 @@ final class JobSummaries
     /** Jobs of a crew, or of all, whose summary is not of their present mark. */
     public static function stale(?int $crewId = null): Builder
     {
-        $mark = "jobs.version || '.' || jobs.recorded || '.' || (jobs.handed_over_at is not null)";
+        $mark =
+            "jobs.version || '.' || jobs.recorded || '.' || (jobs.handed_over_at is not null) || '.' || ? || '.' ".
+            '|| crews.units';
 
         return DB::table('jobs')
+            ->join('crews', 'crews.id', 'jobs.crew_id')
             ->leftJoin('job_summaries', 'job_summaries.job_id', 'jobs.id')
             ->whereNull('jobs.practice_of_id')
             ->when($crewId !== null, static fn (Builder $jobs): Builder => $jobs->where('jobs.crew_id', $crewId))
             ->where(
                 static fn (Builder $jobs): Builder => $jobs
                     ->whereNull('job_summaries.mark')
-                    ->orWhereRaw("job_summaries.mark <> {$mark}"),
+                    ->orWhereRaw("job_summaries.mark <> {$mark}", [app()->getLocale()]),
             )
             ->orderByDesc('jobs.updated_at')
             ->orderBy('jobs.id');
+    }
+
+    /** What a summary is true of: the job as it is, in the language and the units that it was worded in. */
+    private static function mark(Job $job): string
+    {
+        return Pulse::of($job).'.'.app()->getLocale().'.'.self::units($job)->value;
+    }
+
+    private static function units(Job $job): Units
+    {
+        return $job->crew()->firstOrFail()->units;
     }
 
     /** Null where it was written by an earlier version of the application. */

@@ -8,10 +8,12 @@ use App\House\Catalog;
 use App\Models\Crew;
 use App\Models\Record\PowerState;
 use App\Models\Site;
+use App\Models\Stage;
 use App\Models\System;
 use App\Models\User;
 use App\Models\VisitKind;
 use App\Records\Power\PowerFlag;
+use App\Words\Words;
 use Illuminate\Support\Carbon;
 use stdClass;
 use Unionbit\Core\Equipment\Archetype;
@@ -93,6 +95,16 @@ final class JobsPage
         );
     }
 
+    /** @return array{key: string, name: string, word: string} where a job is whose summary is not worked out yet */
+    private static function unread(): array
+    {
+        return [
+            'key' => Stage::Survey->value,
+            'name' => Words::say(Stage::Survey->label()),
+            'word' => Words::of('jobs.row.being-read'),
+        ];
+    }
+
     /** @return array<string, mixed> */
     private static function row(stdClass $row): array
     {
@@ -103,10 +115,7 @@ final class JobsPage
         $closed = $job->handed_over_at !== null;
         $now =
             array_values(array_filter($tape, static fn (array $s): bool => $s['state'] !== 'done'))[0] ?? end($tape);
-        $now =
-            $closed || $now === false
-                ? (end($tape) ?: ['key' => 'survey', 'name' => 'Survey', 'word' => 'is being read'])
-                : $now;
+        $now = $closed || $now === false ? (end($tape) ?: self::unread()) : $now;
         $names = is_string($job->handed_over_as) ? (array) json_decode($job->handed_over_as, true) : [];
 
         return [
@@ -116,7 +125,7 @@ final class JobsPage
             'system' => $names['system'] ?? $job->system,
             'kind' => $job->kind,
             'version' => $job->version,
-            'mark' => (bool) $job->demo ? 'demo data' : null,
+            'mark' => (bool) $job->demo ? Words::of('house.job-mark.demo-data') : null,
             'equipment' => $summary->equipment ?? '',
             'cable' => $summary->cable ?? '',
             'strands' => $summary->strands ?? [],

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Records\Photo;
 
 use App\Web\JobRequest;
+use App\Words\Words;
 use Illuminate\Validation\Rule;
 
 /** A photograph, a reason for none, or a mark on one. */
@@ -29,8 +30,8 @@ final class PhotoRequest extends JobRequest
     public function messages(): array
     {
         return [
-            'reason.max' => 'The reason is too long: 160 characters at most.',
-            'place.in' => 'A photograph is of the wall, the indoor unit or the outdoor unit.',
+            'reason.max' => Words::of('records.photo-request.reason-max'),
+            'place.in' => Words::of('records.photo-request.place'),
         ];
     }
 }

@@ -6,6 +6,7 @@ namespace App\Survey\Edit;
 
 use App\Document\Edit;
 use App\Document\EditRequest;
+use App\House\CableLength;
 use App\Models\Job;
 use App\Models\User;
 use Illuminate\Validation\Rule;
@@ -31,7 +32,7 @@ final readonly class SetCable implements Edit
         return [
             'cable' => ['required', 'string', 'max:2'],
             'gauge' => ['required', Rule::in([18, 20, 22, 24])],
-            'feet' => ['required', 'numeric', 'between:1,1000'],
+            'feet' => ['required', new CableLength()],
         ];
     }
 

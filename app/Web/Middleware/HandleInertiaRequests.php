@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Web\Middleware;
 
 use App\Models\User;
+use App\Words\Speaker;
 use Illuminate\Http\Request;
 use Inertia\Middleware;
 
@@ -19,8 +20,18 @@ final class HandleInertiaRequests extends Middleware
         return [
             ...parent::share($request),
             'user' => $user instanceof User ? ['name' => $user->name, 'crew' => $user->crew->name] : null,
+            'units' => self::units(),
             'solo' => config()->boolean('unionbit.solo'),
             'now' => now()->toIso8601String(),
         ];
+    }
+
+    /** @return array{system: string, table: array<string, array{unit: string, factor: float, offset: float}>} */
+    private static function units(): array
+    {
+        $speaker = app(Speaker::class);
+        $units = $speaker->units();
+
+        return ['system' => $units->value, 'table' => $units->table($speaker->sign(...))];
     }
 }

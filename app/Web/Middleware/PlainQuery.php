@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace App\Web\Middleware;
 
+use App\Words\Words;
 use Closure;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
+use Unionbit\Core\Words\Message;
 
 /**
  * Every query of ours is words and numbers: a list or a map in the address is refused before anything takes it for
@@ -25,10 +27,10 @@ final class PlainQuery
                 continue;
             }
             if (! is_string($value)) {
-                abort(400, "{$name} is a list; one value is wanted.");
+                abort(400, Words::say(Message::of('web.query.list', name: $name)));
             }
             $fits = mb_strlen($value) <= self::LONGEST && mb_check_encoding($value, 'UTF-8');
-            abort_unless($fits, 400, "{$name} is no text of at most ".self::LONGEST.' characters.');
+            abort_unless($fits, 400, Words::say(Message::of('web.query.long', name: $name, most: self::LONGEST)));
         }
 
         return $next($request);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Web\Middleware;
 
 use App\Models\User;
+use App\Words\Words;
 use Closure;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
@@ -24,22 +25,14 @@ final class SignInSolo
         }
         foreach (['SERVER_NAME', 'REMOTE_ADDR'] as $end) {
             $address = $request->server($end);
-            abort_unless(
-                is_string($address) && self::isLoopback($address),
-                403,
-                'Solo mode works on the loopback address only.',
-            );
+            abort_unless(is_string($address) && self::isLoopback($address), 403, Words::of('web.solo.loopback'));
         }
         // A page of another site can make a name of its own point here: only the names of this machine itself are
         // answered.
-        abort_unless(
-            self::isLoopback($request->getHost()),
-            403,
-            'Solo mode answers to this machine\'s own names only.',
-        );
+        abort_unless(self::isLoopback($request->getHost()), 403, Words::of('web.solo.names'));
         if (Auth::guest()) {
             $user = User::query()->orderBy('id')->first();
-            abort_if($user === null, 403, 'Solo mode needs the demo data.');
+            abort_if($user === null, 403, Words::of('web.solo.demo'));
             Auth::login($user);
         }
 

@@ -6,6 +6,7 @@ namespace Unionbit\Core\Data;
 
 use Unionbit\Core\Words\Message;
 use Unionbit\Core\Words\Quantity;
+use Unionbit\Core\Words\Unit;
 
 /**
  * A typed look into decoded JSON that remembers where it is, so that whatever is wrong is reported with its
@@ -67,8 +68,14 @@ final readonly class Field
             : throw InvalidData::notAllowed("{$this->pointer}/{$key}", $value, Message::of('data.field.text'));
     }
 
-    public function number(string $key, ?float $default = null, float $min = -INF, float $max = INF): float
-    {
+    /** @param  Unit  $unit  that the bounds are said in where the number is none of those allowed */
+    public function number(
+        string $key,
+        ?float $default = null,
+        float $min = -INF,
+        float $max = INF,
+        Unit $unit = Unit::Number,
+    ): float {
         if ($default !== null && ! $this->has($key)) {
             return $default;
         }
@@ -81,12 +88,12 @@ final readonly class Field
         ) {
             throw InvalidData::notAllowed(
                 "{$this->pointer}/{$key}",
-                $value,
+                $unit !== Unit::Number && is_numeric($value) ? Quantity::of((float) $value, $unit) : $value,
                 is_finite($min) || is_finite($max)
                     ? Message::of(
                         'data.field.number-from',
-                        min: Quantity::number($min),
-                        max: Quantity::number($max),
+                        min: Quantity::of($min, $unit),
+                        max: Quantity::of($max, $unit),
                     )
                     : Message::of('data.field.number'),
             );

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Unionbit\Core\Data;
 
 use Unionbit\Core\Words\Message;
+use Unionbit\Core\Words\Quantity;
 
 /** Data handed to the core that it cannot use: names the place (JSON pointer), the value and what is allowed. */
 final class InvalidData extends \InvalidArgumentException
@@ -28,7 +29,7 @@ final class InvalidData extends \InvalidArgumentException
     /** @param  string|Message  $allowed  symbols apart by commas, or what there is to say of them */
     public static function notAllowed(string $pointer, mixed $value, string|Message $allowed): self
     {
-        $shown = json_encode($value);
+        $shown = $value instanceof Quantity ? $value : json_encode($value);
 
         return new self(
             $pointer,

@@ -6,6 +6,7 @@ namespace Unionbit\Core\Figures;
 
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Words\Message;
+use Unionbit\Core\Words\Unit;
 
 /** Sum of the grilles against 350 to 450 CFM for each ton. */
 final class AirflowCheck implements Figure
@@ -37,7 +38,7 @@ final class AirflowCheck implements Figure
             new Input(
                 'tons',
                 Message::of('figures.airflow-check.capacity'),
-                'tons',
+                Unit::Tons,
                 $tons ?? 3.0,
                 $tons === null
                     ? Message::of('figures.airflow-check.nameplate-12-000')
@@ -48,7 +49,7 @@ final class AirflowCheck implements Figure
             new Input(
                 'cfm',
                 Message::of('figures.airflow-check.sum-grille-readings'),
-                'CFM',
+                Unit::Cfm,
                 null,
                 Message::of('figures.airflow-check.anemometer-or-hood-all-supplies'),
                 0,
@@ -57,7 +58,7 @@ final class AirflowCheck implements Figure
             new Input(
                 'return',
                 Message::of('figures.airflow-check.return-grille-free-area'),
-                'sq in',
+                Unit::SquareInches,
                 null,
                 Message::of('figures.airflow-check.width-height-free-share'),
                 10,
@@ -74,13 +75,13 @@ final class AirflowCheck implements Figure
             Result::line(
                 Message::of('figures.airflow-check.for-each-ton'),
                 $perTon,
-                'CFM',
+                Unit::Cfm,
                 Message::of('figures.airflow-check.sum-tons'),
             ),
             Result::line(
                 Message::of('figures.airflow-check.shortfall'),
                 max(0.0, self::LEAST * $v['tons'] - $v['cfm']),
-                'CFM',
+                Unit::Cfm,
                 Message::of('figures.airflow-check.350-tons-sum'),
             ),
         ];
@@ -91,7 +92,7 @@ final class AirflowCheck implements Figure
             $lines[] = Result::line(
                 Message::of('figures.airflow-check.speed-at-return-grille'),
                 $speed,
-                'ft/min',
+                Unit::FeetPerMinute,
                 Message::of('figures.airflow-check.cfm-sq-in-144-over'),
             );
         }

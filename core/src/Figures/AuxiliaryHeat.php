@@ -41,7 +41,7 @@ final class AuxiliaryHeat implements Figure
             new Input(
                 'kw',
                 Message::of('figures.auxiliary-heat.strips-at-their-rated-volts'),
-                'kW',
+                Unit::Kilowatts,
                 10.0,
                 Message::of('figures.auxiliary-heat.their-plate'),
                 0.5,
@@ -50,7 +50,7 @@ final class AuxiliaryHeat implements Figure
             new Input(
                 'rated',
                 Message::of('figures.auxiliary-heat.rated-volts'),
-                'V',
+                Unit::Volts,
                 240.0,
                 Message::of('figures.auxiliary-heat.their-plate'),
                 100,
@@ -59,7 +59,7 @@ final class AuxiliaryHeat implements Figure
             new Input(
                 'volts',
                 Message::of('figures.auxiliary-heat.volts-measured'),
-                'V',
+                Unit::Volts,
                 $plan?->installation->facts->lineVolts ?? 240.0,
                 Message::of('figures.auxiliary-heat.measure-under-load'),
                 90,
@@ -68,7 +68,7 @@ final class AuxiliaryHeat implements Figure
             new Input(
                 'rise',
                 Message::of('figures.auxiliary-heat.temperature-rise-wanted'),
-                'Δ°F',
+                Unit::FahrenheitSteps,
                 40.0,
                 Message::of('figures.auxiliary-heat.supply-less-return-plate-gives'),
                 5,
@@ -77,7 +77,7 @@ final class AuxiliaryHeat implements Figure
             new Input(
                 'load',
                 Message::of('figures.auxiliary-heat.heat-loss-at-design'),
-                'BTU/h',
+                Unit::BtuPerHour,
                 null,
                 Message::of('figures.auxiliary-heat.load-calculation'),
                 1000,
@@ -96,7 +96,7 @@ final class AuxiliaryHeat implements Figure
             Result::line(
                 Message::of('figures.auxiliary-heat.power-now'),
                 $kw,
-                'kW',
+                Unit::Kilowatts,
                 Message::of(
                     'figures.auxiliary-heat.text',
                     kw: Quantity::of($v['kw'], Unit::Kilowatts),
@@ -107,19 +107,19 @@ final class AuxiliaryHeat implements Figure
             Result::line(
                 Message::of('figures.auxiliary-heat.current-against-rated'),
                 (100.0 * $v['volts']) / $v['rated'],
-                '%',
+                Unit::Percent,
                 Message::of('figures.auxiliary-heat.volts-rated-volts'),
             ),
             Result::line(
                 Message::of('figures.auxiliary-heat.heat'),
                 $btu,
-                'BTU/h',
+                Unit::BtuPerHour,
                 Message::of('figures.auxiliary-heat.kw-3412'),
             ),
             Result::line(
                 Message::of('figures.auxiliary-heat.airflow-for-rise'),
                 $btu / (self::AIR * $v['rise']),
-                'CFM',
+                Unit::Cfm,
                 Message::of('figures.auxiliary-heat.btu-h-1-08-rise'),
             ),
         ];
@@ -127,7 +127,7 @@ final class AuxiliaryHeat implements Figure
             $lines[] = Result::line(
                 Message::of('figures.auxiliary-heat.strips-carry-house-alone'),
                 $v['load'] / self::BTU_PER_KWH / $share,
-                'kW',
+                Unit::Kilowatts,
                 Message::of('figures.auxiliary-heat.heat-loss-3412-at-their'),
             );
         }

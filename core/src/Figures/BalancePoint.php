@@ -48,7 +48,7 @@ final class BalancePoint implements Figure
         $input = static fn (
             string $key,
             Message $label,
-            string $unit,
+            Unit $unit,
             float $default,
             Message $source,
             float $min,
@@ -59,7 +59,7 @@ final class BalancePoint implements Figure
             $input(
                 'heatLoss',
                 Message::of('figures.balance-point.heat-loss-at-design'),
-                'BTU/h',
+                Unit::BtuPerHour,
                 12_000.0 * $tons,
                 Message::of('figures.balance-point.assumed-as-much-as-nominal'),
                 2000,
@@ -68,7 +68,7 @@ final class BalancePoint implements Figure
             $input(
                 'designTemp',
                 Message::of('figures.balance-point.outdoor-design-temperature'),
-                '°F',
+                Unit::Fahrenheit,
                 15.0,
                 Message::of('figures.balance-point.assumed-cold-winter-look-up'),
                 -40,
@@ -76,8 +76,11 @@ final class BalancePoint implements Figure
             ),
             $input(
                 'capacity47',
-                Message::of('figures.balance-point.heat-pump-capacity-at-47'),
-                'BTU/h',
+                Message::of(
+                    'figures.balance-point.heat-pump-capacity-at-47',
+                    at: Quantity::of(47.0, Unit::Fahrenheit, 0),
+                ),
+                Unit::BtuPerHour,
                 12_000.0 * $tons,
                 Message::of('figures.balance-point.nominal-tons-12-000'),
                 2000,
@@ -85,17 +88,23 @@ final class BalancePoint implements Figure
             ),
             $input(
                 'capacity17',
-                Message::of('figures.balance-point.heat-pump-capacity-at-17'),
-                'BTU/h',
+                Message::of(
+                    'figures.balance-point.heat-pump-capacity-at-17',
+                    at: Quantity::of(17.0, Unit::Fahrenheit, 0),
+                ),
+                Unit::BtuPerHour,
                 7200.0 * $tons,
-                Message::of('figures.balance-point.typical-60-at-47-f'),
+                Message::of(
+                    'figures.balance-point.typical-60-at-47-f',
+                    at: Quantity::of(47.0, Unit::Fahrenheit, 0),
+                ),
                 1000,
                 200_000,
             ),
             $input(
                 'cop47',
-                Message::of('figures.balance-point.cop-at-47-f'),
-                '',
+                Message::of('figures.balance-point.cop-at-47-f', at: Quantity::of(47.0, Unit::Fahrenheit, 0)),
+                Unit::Number,
                 3.4,
                 Message::of('figures.balance-point.typical-data-sheet-wins'),
                 1,
@@ -103,8 +112,8 @@ final class BalancePoint implements Figure
             ),
             $input(
                 'cop17',
-                Message::of('figures.balance-point.cop-at-17-f'),
-                '',
+                Message::of('figures.balance-point.cop-at-17-f', at: Quantity::of(17.0, Unit::Fahrenheit, 0)),
+                Unit::Number,
                 2.3,
                 Message::of('figures.balance-point.typical-data-sheet-wins'),
                 0.8,
@@ -113,7 +122,7 @@ final class BalancePoint implements Figure
             $input(
                 'priceElectric',
                 Message::of('figures.balance-point.electricity'),
-                '$/kWh',
+                Unit::DollarsPerKilowattHour,
                 0.16,
                 Message::of('figures.balance-point.bill'),
                 0.01,
@@ -124,7 +133,7 @@ final class BalancePoint implements Figure
                     $input(
                         'priceGas',
                         Message::of('figures.balance-point.gas'),
-                        '$/therm',
+                        Unit::DollarsPerTherm,
                         1.4,
                         Message::of('figures.balance-point.bill-therm-100-000-btu'),
                         0.05,
@@ -133,7 +142,7 @@ final class BalancePoint implements Figure
                     $input(
                         'efficiency',
                         Message::of('figures.balance-point.furnace-efficiency'),
-                        '%',
+                        Unit::Percent,
                         92.0,
                         Message::of('figures.balance-point.plate'),
                         50,
@@ -156,19 +165,22 @@ final class BalancePoint implements Figure
             Result::line(
                 Message::of('figures.balance-point.thermal-balance-point'),
                 $thermal,
-                '°F',
-                Message::of('figures.balance-point.where-capacity-meets-load-load'),
+                Unit::Fahrenheit,
+                Message::of(
+                    'figures.balance-point.where-capacity-meets-load-load',
+                    at: Quantity::of(self::NO_HEAT, Unit::Fahrenheit, 0),
+                ),
             ),
             Result::line(
                 Message::of('figures.balance-point.missing-at-design'),
                 $gap,
-                'BTU/h',
+                Unit::BtuPerHour,
                 Message::of('figures.balance-point.heat-loss-capacity-at-design'),
             ),
             Result::line(
                 Message::of('figures.balance-point.as-strips'),
                 $gap / AuxiliaryHeat::BTU_PER_KWH,
-                'kW',
+                Unit::Kilowatts,
                 Message::of('figures.balance-point.3412'),
             ),
         ];
@@ -176,14 +188,14 @@ final class BalancePoint implements Figure
             $lines[] = Result::line(
                 Message::of('figures.balance-point.economic-changeover'),
                 $economic,
-                '°F',
+                Unit::Fahrenheit,
                 Message::of('figures.balance-point.cop-at-which-heat-pumps'),
             );
             $changeover = self::changeover($v);
             $lines[] = Result::line(
                 Message::of('figures.balance-point.suggested-changeover-compressor-lockout'),
                 $changeover,
-                '°F',
+                Unit::Fahrenheit,
                 Message::of('figures.balance-point.higher-both-next-five-degrees'),
             );
             $tone = 'verd';
@@ -199,13 +211,13 @@ final class BalancePoint implements Figure
             $lines[] = Result::line(
                 Message::of('figures.balance-point.suggested-auxiliary-lockout'),
                 $lock,
-                '°F',
+                Unit::Fahrenheit,
                 Message::of('figures.balance-point.thermal-balance-point-5-next'),
             );
             $lines[] = Result::line(
                 Message::of('figures.balance-point.btu-from-strips-costs'),
                 self::cop($v, $thermal),
-                '×',
+                Unit::Times,
                 Message::of('figures.balance-point.heat-pump-at-balance-point'),
             );
             $tone = $gap > 0.0 ? 'verd' : 'muted';
@@ -217,7 +229,8 @@ final class BalancePoint implements Figure
 
         return new Result($lines, $tone, $verdict, [
             'x' => Message::of('figures.balance-point.outdoor'),
-            'y' => Message::of('figures.balance-point.heat'),
+            'xUnit' => Unit::Fahrenheit->value,
+            'y' => Unit::BtuPerHour->value,
             'series' => [
                 ['name' => Message::of('figures.balance-point.house-needs'), 'points' => self::points($load)],
                 [

@@ -42,7 +42,7 @@ final class CableToPull implements Figure
             new Input(
                 'needed',
                 Message::of('figures.cable-to-pull.conductors-needed-now'),
-                '',
+                Unit::Number,
                 $landed ?? 5.0,
                 $plan === null
                     ? Message::of('figures.cable-to-pull.r-c-calls')
@@ -53,7 +53,7 @@ final class CableToPull implements Figure
             new Input(
                 'accessories',
                 Message::of('figures.cable-to-pull.for-accessories'),
-                '',
+                Unit::Number,
                 0.0,
                 Message::of('figures.cable-to-pull.humidity-ventilation-outdoor-sensor'),
                 0,
@@ -62,7 +62,7 @@ final class CableToPull implements Figure
             new Input(
                 'path',
                 Message::of('figures.cable-to-pull.path'),
-                'ft',
+                Unit::Feet,
                 $plan?->installation->wallCable()->feet ?? 40.0,
                 $plan === null
                     ? Message::of('figures.cable-to-pull.measure')
@@ -73,7 +73,7 @@ final class CableToPull implements Figure
             new Input(
                 'slack',
                 Message::of('figures.cable-to-pull.slack-both-ends'),
-                'ft',
+                Unit::Feet,
                 NewCable::SLACK,
                 Message::of('figures.cable-to-pull.working-figure-three-feet-end'),
                 0,
@@ -93,25 +93,25 @@ final class CableToPull implements Figure
                 Result::line(
                     Message::of('figures.cable-to-pull.at-least'),
                     (float) $least,
-                    'conductors',
+                    Unit::Conductors,
                     Message::of('figures.cable-to-pull.needed-accessories-1'),
                 ),
                 Result::line(
                     Message::of('figures.cable-to-pull.cable'),
                     $size === null ? null : (float) $size,
-                    'conductors',
+                    Unit::Conductors,
                     Message::of('figures.cable-to-pull.next-size-made', sizes: NewCable::SIZES),
                 ),
                 Result::line(
                     Message::of('figures.cable-to-pull.length'),
                     $v['path'] + $v['slack'],
-                    'ft',
+                    Unit::Feet,
                     Message::of('figures.cable-to-pull.path-slack'),
                 ),
                 Result::line(
                     Message::of('figures.cable-to-pull.spare'),
                     $size === null ? null : $size - $v['needed'] - $v['accessories'],
-                    'conductors',
+                    Unit::Conductors,
                     Message::of('figures.cable-to-pull.size-needed-accessories'),
                 ),
             ],

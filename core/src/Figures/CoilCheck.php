@@ -7,6 +7,7 @@ namespace Unionbit\Core\Figures;
 use Unionbit\Core\Equipment\LoadKind;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Words\Message;
+use Unionbit\Core\Words\Unit;
 
 /** Measured ohms of a coil against what it should have: open, short, shorted turns, or good by ohms. */
 final class CoilCheck implements Figure
@@ -34,7 +35,7 @@ final class CoilCheck implements Figure
             new Input(
                 'expected',
                 Message::of('figures.coil-check.expected'),
-                'Ω',
+                Unit::Ohms,
                 $contactor,
                 Message::of('figures.coil-check.contactor-here-relay-60-reversing'),
                 1,
@@ -43,7 +44,7 @@ final class CoilCheck implements Figure
             new Input(
                 'measured',
                 Message::of('figures.coil-check.measured-99999-for-over-limit'),
-                'Ω',
+                Unit::Ohms,
                 null,
                 Message::of('figures.coil-check.meter-leads-subtracted'),
                 0,
@@ -69,7 +70,7 @@ final class CoilCheck implements Figure
                 Result::line(
                     Message::of('figures.coil-check.expected-2'),
                     $share,
-                    '%',
+                    Unit::Percent,
                     Message::of('figures.coil-check.measured-expected'),
                 ),
             ],

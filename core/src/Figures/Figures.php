@@ -66,9 +66,8 @@ final class Figures
                     Message::of(
                         'figures.input.range',
                         label: $input->label->within(),
-                        min: Quantity::number($input->min),
-                        max: Quantity::number($input->max),
-                        unit: $input->unit,
+                        min: Quantity::of($input->min, $input->unit),
+                        max: Quantity::of($input->max, $input->unit),
                     ),
                 );
             }

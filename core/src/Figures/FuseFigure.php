@@ -42,7 +42,7 @@ final class FuseFigure implements Figure
             new Input(
                 'fuse',
                 Message::of('figures.fuse-figure.fuse'),
-                'A',
+                Unit::Amps,
                 $house?->transformers()[0]->fuseAmps ?? 3.0,
                 $house?->facts->fuseAmps === null
                     ? Message::of('figures.fuse-figure.common-on-furnaces-5-on')
@@ -53,7 +53,7 @@ final class FuseFigure implements Figure
             new Input(
                 'amps',
                 Message::of('figures.fuse-figure.current-measured'),
-                'A',
+                Unit::Amps,
                 null,
                 Message::of('figures.fuse-figure.clamp-meter'),
                 0,
@@ -63,7 +63,7 @@ final class FuseFigure implements Figure
             new Input(
                 'feet',
                 Message::of('figures.fuse-figure.run-far-end-one-way'),
-                'ft',
+                Unit::Feet,
                 $house?->wallCable()->feet ?? 40.0,
                 $house === null
                     ? Message::of('figures.fuse-figure.measure-path')
@@ -74,7 +74,7 @@ final class FuseFigure implements Figure
             new Input(
                 'gauge',
                 Message::of('figures.fuse-figure.gauge'),
-                'AWG',
+                Unit::Gauge,
                 (float) ($house?->wallCable()->gauge ?? 18),
                 Message::of('figures.fuse-figure.printed-on-jacket'),
                 18,
@@ -83,7 +83,7 @@ final class FuseFigure implements Figure
             new Input(
                 'rating',
                 Message::of('figures.fuse-figure.transformer-rating'),
-                'VA',
+                Unit::VoltAmps,
                 $house?->transformers()[0]->ratingVa ?? 40.0,
                 Message::of('figures.fuse-figure.plate'),
                 10,
@@ -101,7 +101,7 @@ final class FuseFigure implements Figure
             Result::line(
                 Message::of('figures.fuse-figure.short-at-far-end'),
                 $far,
-                'A',
+                Unit::Amps,
                 Message::of(
                     'figures.fuse-figure.26-9-v-source-2',
                     value: Quantity::of(69.12 / $v['rating'], Unit::Ohms, 2),
@@ -112,7 +112,7 @@ final class FuseFigure implements Figure
             Result::line(
                 Message::of('figures.fuse-figure.fuse-holds-for-ever'),
                 $holds,
-                'VA',
+                Unit::VoltAmps,
                 Message::of(
                     'figures.fuse-figure.24-v',
                     fuse_factor: Quantity::of(Circuit::FUSE_FACTOR, Unit::Number),
@@ -130,7 +130,7 @@ final class FuseFigure implements Figure
             $lines[] = Result::line(
                 Message::of('figures.fuse-figure.current-against-rating'),
                 $v['amps'] / $v['fuse'],
-                '×',
+                Unit::Times,
                 Message::of('figures.fuse-figure.measured-fuse'),
             );
             $now = self::opens($v['amps'] / $v['fuse']);

@@ -19,14 +19,13 @@ final readonly class Input
     public Message $source;
 
     /**
-     * @param  string  $unit  V, A, VA, Ω, ft, °F, Δ°F, BTU/h, kW, CFM, tons, $ or nothing
      * @param  Message  $source  where the value comes from: measured, the plate, the survey, a working figure
      * @param  bool  $optional  may stay empty
      */
     public function __construct(
         public string $key,
         public Message $label,
-        public string $unit,
+        public Unit $unit,
         ?float $value,
         Message $source,
         public float $min,
@@ -50,7 +49,7 @@ final readonly class Input
         return [
             'key' => $this->key,
             'label' => $this->label,
-            'unit' => $this->unit,
+            'unit' => $this->unit->value,
             'value' => $this->value,
             'source' => $this->source,
             'min' => $this->min,

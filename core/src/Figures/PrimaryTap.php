@@ -39,7 +39,7 @@ final class PrimaryTap implements Figure
             new Input(
                 'line',
                 Message::of('figures.primary-tap.line-volts-measured'),
-                'V',
+                Unit::Volts,
                 $facts->lineVolts ?? 240.0,
                 $facts?->lineVolts === null
                     ? Message::of('figures.primary-tap.measure-at-primary')
@@ -50,7 +50,7 @@ final class PrimaryTap implements Figure
             new Input(
                 'tap',
                 Message::of('figures.primary-tap.lead-in-use'),
-                'V',
+                Unit::Volts,
                 $facts->tapVolts ?? 240.0,
                 $facts?->tapVolts === null
                     ? Message::of('figures.primary-tap.printed-on-lead')
@@ -73,7 +73,7 @@ final class PrimaryTap implements Figure
             $lines[] = Result::line(
                 Message::of('figures.primary-tap.on-lead', tap: Quantity::of($tap, Unit::Volts)),
                 $volts,
-                'V',
+                Unit::Volts,
                 self::formula($v['line'], (float) $tap),
             );
         }
@@ -86,7 +86,7 @@ final class PrimaryTap implements Figure
                 Result::line(
                     Message::of('figures.primary-tap.now'),
                     $now,
-                    'V',
+                    Unit::Volts,
                     self::formula($v['line'], $v['tap']),
                 ),
                 ...$lines,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Unionbit\Core\Figures;
 
 use Unionbit\Core\Words\Message;
+use Unionbit\Core\Words\Unit;
 
 /** What a figure comes to. */
 final readonly class Result
@@ -14,7 +15,9 @@ final readonly class Result
      *     there is none, in US units
      * @param  string  $tone  verd, caution, fault or muted
      * @param  Message  $verdict  and what would change it
-     * @param  ?array{x: Message, y: Message, series: list<array{name: Message, points: list<array{float, float}>}>,
+     * @param  ?array{
+     *     x: Message, xUnit: string, y: string,
+     *     series: list<array{name: Message, points: list<array{float, float}>}>,
      *     marks: list<array{x: float, name: Message}>}  $plot
      */
     public function __construct(
@@ -26,12 +29,12 @@ final readonly class Result
     }
 
     /** @return array{label: Message, value: ?float, unit: string, formula: Message} */
-    public static function line(Message $label, ?float $value, string $unit, Message $formula): array
+    public static function line(Message $label, ?float $value, Unit $unit, Message $formula): array
     {
         return [
             'label' => $label,
             'value' => $value === null ? null : round($value, 3),
-            'unit' => $unit,
+            'unit' => $unit->value,
             'formula' => $formula,
         ];
     }

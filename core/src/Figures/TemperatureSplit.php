@@ -7,22 +7,26 @@ namespace Unionbit\Core\Figures;
 use Unionbit\Core\Equipment\Archetype;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Words\Message;
+use Unionbit\Core\Words\Unit;
 
 /** Supply against return, for the mode: says which mode it is really in, too. */
 final class TemperatureSplit implements Figure
 {
-    /** Modes of a running unit, by the number that the figure takes. */
-    private const MODES = [
-        1 => 'cooling',
-        2 => 'heating by the heat pump',
-        3 => 'a gas furnace',
-        4 => 'electric strips',
-    ];
+    /** The mode of a running unit, by the number that the figure takes. */
+    private static function mode(int $mode): Message
+    {
+        return match ($mode) {
+            1 => Message::of('figures.temperature-split.mode-cooling'),
+            2 => Message::of('figures.temperature-split.mode-heat-pump'),
+            3 => Message::of('figures.temperature-split.mode-gas'),
+            default => Message::of('figures.temperature-split.mode-strips'),
+        };
+    }
 
     /**
      * The modes that this equipment has air for, each with the first call that runs in it.
      *
-     * @return list<array{mode: int, label: string, call: string}>
+     * @return list<array{mode: int, label: Message, call: string}>
      */
     public static function modes(Archetype $archetype): array
     {
@@ -38,7 +42,11 @@ final class TemperatureSplit implements Figure
                 default => null,
             };
             if ($mode !== null && ! isset($modes[$mode])) {
-                $modes[$mode] = ['mode' => $mode, 'label' => self::MODES[$mode], 'call' => (string) $call];
+                $modes[$mode] = [
+                    'mode' => $mode,
+                    'label' => self::mode($mode),
+                    'call' => (string) $call,
+                ];
             }
         }
         ksort($modes);
@@ -67,7 +75,7 @@ final class TemperatureSplit implements Figure
             new Input(
                 'return',
                 Message::of('figures.temperature-split.return-air'),
-                '°F',
+                Unit::Fahrenheit,
                 null,
                 Message::of('figures.temperature-split.thermometer'),
                 30,
@@ -76,7 +84,7 @@ final class TemperatureSplit implements Figure
             new Input(
                 'supply',
                 Message::of('figures.temperature-split.supply-air'),
-                '°F',
+                Unit::Fahrenheit,
                 null,
                 Message::of('figures.temperature-split.thermometer'),
                 20,
@@ -85,7 +93,7 @@ final class TemperatureSplit implements Figure
             new Input(
                 'mode',
                 Message::of('figures.temperature-split.mode-1-cooling-2-heat'),
-                '',
+                Unit::Number,
                 1.0,
                 Message::of('figures.temperature-split.what-was-called'),
                 1,
@@ -98,10 +106,10 @@ final class TemperatureSplit implements Figure
     {
         $split = $v['supply'] - $v['return'];
         [$low, $high, $name] = match ((int) $v['mode']) {
-            1 => [-24.0, -14.0, self::MODES[1]],
-            2 => [12.0, 32.0, self::MODES[2]],
-            3 => [30.0, 70.0, self::MODES[3]],
-            default => [20.0, 60.0, self::MODES[4]],
+            1 => [-24.0, -14.0, self::mode(1)],
+            2 => [12.0, 32.0, self::mode(2)],
+            3 => [30.0, 70.0, self::mode(3)],
+            default => [20.0, 60.0, self::mode(4)],
         };
         $inside = $split >= $low && $split <= $high;
         $wrong = $v['mode'] <= 2.0 && abs($split) > 5.0 && $split > 0.0 !== ((int) $v['mode'] === 2);
@@ -111,19 +119,19 @@ final class TemperatureSplit implements Figure
                 Result::line(
                     Message::of('figures.temperature-split.supply-less-return'),
                     $split,
-                    'Δ°F',
+                    Unit::FahrenheitSteps,
                     Message::of('figures.temperature-split.supply-return'),
                 ),
                 Result::line(
                     Message::of('figures.temperature-split.usual-from'),
                     $low,
-                    'Δ°F',
+                    Unit::FahrenheitSteps,
                     Message::of('figures.temperature-split.working-range-for', name: $name),
                 ),
                 Result::line(
                     Message::of('figures.temperature-split.to'),
                     $high,
-                    'Δ°F',
+                    Unit::FahrenheitSteps,
                     Message::of('figures.temperature-split.plates-rise-wins-for-furnaces'),
                 ),
             ],

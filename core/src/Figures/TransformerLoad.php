@@ -41,7 +41,7 @@ final class TransformerLoad implements Figure
             new Input(
                 'rating',
                 Message::of('figures.transformer-load.transformer-rating'),
-                'VA',
+                Unit::VoltAmps,
                 $rating ?? 40.0,
                 $plan?->installation->facts->transformerVa === null
                     ? Message::of('figures.transformer-load.usual-size-read-plate')
@@ -54,7 +54,7 @@ final class TransformerLoad implements Figure
                     new Input(
                         'sum',
                         Message::of('figures.transformer-load.sum-plates-run-together'),
-                        'VA',
+                        Unit::VoltAmps,
                         null,
                         Message::of('figures.transformer-load.add-plates'),
                         1,
@@ -75,7 +75,7 @@ final class TransformerLoad implements Figure
                     Result::line(
                         Message::of('figures.transformer-load.share-rating'),
                         100.0 * $share,
-                        '%',
+                        Unit::Percent,
                         Message::of('figures.transformer-load.sum-plates-rating'),
                     ),
                 ],
@@ -110,7 +110,7 @@ final class TransformerLoad implements Figure
             $lines[] = Result::line(
                 Message::of('figures.transformer-load.by-circuit', call: CallName::from($call)->label()),
                 $real,
-                'VA',
+                Unit::VoltAmps,
                 Message::of(
                     'figures.transformer-load.amps-times-volts',
                     amps: Quantity::of($amps, Unit::Amps, 2),
@@ -120,13 +120,13 @@ final class TransformerLoad implements Figure
             $lines[] = Result::line(
                 Message::of('figures.transformer-load.as-plates-at-24-v'),
                 $sum,
-                'VA',
+                Unit::VoltAmps,
                 Message::of('figures.transformer-load.sum-loads-in'),
             );
             $lines[] = Result::line(
                 Message::of('figures.transformer-load.volts-at-weakest-load'),
                 $low,
-                'V',
+                Unit::Volts,
                 Message::of(
                     'figures.transformer-load.solved-must-stay-over-pull',
                     pull_in_volts: Quantity::of(Circuit::PULL_IN_VOLTS, Unit::Volts),

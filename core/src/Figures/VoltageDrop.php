@@ -44,7 +44,7 @@ final class VoltageDrop implements Figure
             new Input(
                 'feet',
                 Message::of('figures.voltage-drop.run-one-way-wall-cable'),
-                'ft',
+                Unit::Feet,
                 $feet ?? 70.0,
                 $house === null
                     ? Message::of('figures.voltage-drop.measure-path')
@@ -55,7 +55,7 @@ final class VoltageDrop implements Figure
             new Input(
                 'gauge',
                 Message::of('figures.voltage-drop.gauge'),
-                'AWG',
+                Unit::Gauge,
                 (float) ($house?->wallCable()->gauge ?? 18),
                 $house === null
                     ? Message::of('figures.voltage-drop.printed-on-jacket')
@@ -66,7 +66,7 @@ final class VoltageDrop implements Figure
             new Input(
                 'rating',
                 Message::of('figures.voltage-drop.transformer-rating'),
-                'VA',
+                Unit::VoltAmps,
                 $house?->transformers()[0]->ratingVa ?? 40.0,
                 Message::of('figures.voltage-drop.plate'),
                 10,
@@ -75,7 +75,7 @@ final class VoltageDrop implements Figure
             new Input(
                 'line',
                 Message::of('figures.voltage-drop.line-volts'),
-                'V',
+                Unit::Volts,
                 $house?->facts->line() ?? 120.0,
                 $house?->facts->lineVolts === null
                     ? Message::of('figures.voltage-drop.nominal')
@@ -86,7 +86,7 @@ final class VoltageDrop implements Figure
             new Input(
                 'tap',
                 Message::of('figures.voltage-drop.primary-tap'),
-                'V',
+                Unit::Volts,
                 $house?->facts->tap() ?? 120.0,
                 $house?->facts->tapVolts === null
                     ? Message::of('figures.voltage-drop.nominal')
@@ -113,7 +113,7 @@ final class VoltageDrop implements Figure
                 Result::line(
                     Message::of('figures.voltage-drop.copper-out-back'),
                     2.0 * $perFoot * $v['feet'],
-                    'Ω',
+                    Unit::Ohms,
                     Message::of(
                         'figures.voltage-drop.2',
                         feet: Quantity::of($v['feet'], Unit::Feet),
@@ -123,7 +123,7 @@ final class VoltageDrop implements Figure
                 Result::line(
                     Message::of('figures.voltage-drop.volts-at-coil-before-pulls'),
                     $rest,
-                    'V',
+                    Unit::Volts,
                     Message::of(
                         'figures.voltage-drop.idle-over-source-copper-coil',
                         idle: Quantity::of($idle, Unit::Volts, 1),
@@ -133,13 +133,13 @@ final class VoltageDrop implements Figure
                 Result::line(
                     Message::of('figures.voltage-drop.volts-at-coil-once-in'),
                     $held,
-                    'V',
+                    Unit::Volts,
                     Message::of('figures.voltage-drop.same-with-coil-in'),
                 ),
                 Result::line(
                     Message::of('figures.voltage-drop.longest-run-at-line'),
                     $longest,
-                    'ft',
+                    Unit::Feet,
                     Message::of(
                         'figures.voltage-drop.where-coil-still-gets',
                         pull_in_volts: Quantity::of(Circuit::PULL_IN_VOLTS, Unit::Volts),
@@ -148,7 +148,7 @@ final class VoltageDrop implements Figure
                 Result::line(
                     Message::of('figures.voltage-drop.longest-run-at-95-line'),
                     $low,
-                    'ft',
+                    Unit::Feet,
                     Message::of('figures.voltage-drop.same-5-less'),
                 ),
             ],

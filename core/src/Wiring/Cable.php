@@ -12,6 +12,10 @@ use Unionbit\Core\Words\Unit;
 /** A jacketed run of conductors between two places. */
 final readonly class Cable
 {
+    public const LEAST_FEET = 1.0;
+
+    public const MOST_FEET = 1000.0;
+
     /** Copper at 20 °C, ohms per foot one way, by gauge (standard wire tables). */
     public const OHMS_PER_FOOT = [18 => 0.00639, 20 => 0.01015, 22 => 0.01614, 24 => 0.02567];
 

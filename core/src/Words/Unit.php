@@ -21,6 +21,14 @@ enum Unit: string
     case Tons = 'tons';
     case Feet = 'ft';
     case Inches = 'in';
+    case SquareInches = 'sq in';
+    case FeetPerMinute = 'ft/min';
+    case Conductors = 'conductors';
+    case Dollars = '$';
+    case DollarsPerKilowattHour = '$/kWh';
+    case DollarsPerTherm = '$/therm';
+    case Gauge = 'AWG';
+    case Times = '×';
     case Fahrenheit = '°F';
     /** A difference of two temperatures, not a temperature. */
     case FahrenheitSteps = 'Δ°F';

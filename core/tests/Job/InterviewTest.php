@@ -145,7 +145,7 @@ it('refuses an answer with its place, its value and what is allowed', function (
 })->with([
     ['colour', 'red', '/key: is "colour"; allowed: outdoor'],
     ['outdoor', 'melts', '/outdoor: is "melts"; allowed: none, cools, reverses'],
-    ['lineVolts', 12, 'a number from 90 to 300'],
+    ['lineVolts', 12, 'a number from 90 V to 300 V'],
     ['lineVolts', 'high', '/lineVolts'],
     ['evidence', ['hearsay'], '/evidence: is "hearsay"'],
     ['history', str_repeat('x', 10_000), 'is 10000 characters long; allowed: at most 500'],

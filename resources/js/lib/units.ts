@@ -1,34 +1,25 @@
-// US units first; metric for those who prefer it. Everything is computed in US units; only what is shown and typed
-// changes.
+import { usePage } from '@inertiajs/react';
+import type { Shared } from '@/types';
 
-interface Pair {
-    unit: string;
-    to: (us: number) => number;
-    from: (metric: number) => number;
+/**
+ * The units of the crew, as the server gives them: everything is kept and computed in US units, and what is shown is
+ * factor × US + offset where the table has the unit.
+ */
+export type Units = Shared['units'];
+
+export const useUnits = (): Units => usePage<Shared>().props.units;
+
+export const unitOf = (unit: string, units: Units): string => units.table[unit]?.unit ?? unit;
+
+export function shown(value: number, unit: string, units: Units): number {
+    const step = units.table[unit];
+    return step ? step.factor * value + step.offset : value;
 }
 
-const scale = (unit: string, factor: number): Pair => ({
-    unit,
-    to: (us) => us * factor,
-    from: (metric) => metric / factor,
-});
-
-const metric: Record<string, Pair> = {
-    ft: scale('m', 0.3048),
-    '°F': { unit: '°C', to: (us) => ((us - 32) * 5) / 9, from: (value) => (value * 9) / 5 + 32 },
-    'Δ°F': scale('K', 5 / 9),
-    'BTU/h': scale('kW', 0.000293071),
-    CFM: scale('L/s', 0.471947),
-    'ft/min': scale('m/s', 0.00508),
-    'sq in': scale('cm²', 6.4516),
-    tons: scale('kW', 3.51685),
-};
-
-export const unitOf = (unit: string, isMetric: boolean): string => (isMetric ? (metric[unit]?.unit ?? unit) : unit);
-export const shown = (value: number, unit: string, isMetric: boolean): number =>
-    isMetric ? (metric[unit]?.to(value) ?? value) : value;
-export const typed = (value: number, unit: string, isMetric: boolean): number =>
-    isMetric ? (metric[unit]?.from(value) ?? value) : value;
+export function typed(value: number, unit: string, units: Units): number {
+    const step = units.table[unit];
+    return step ? (value - step.offset) / step.factor : value;
+}
 
 /** Three figures that mean something, no more. */
 export function rounded(value: number): string {

@@ -1,10 +1,11 @@
 import { Head, Link, usePage } from '@inertiajs/react';
-import { useState } from 'react';
 import { FigureCard } from '@/features/figures/FigureCard';
 import { Overflow } from '@/features/figures/Overflow';
 import { useEdits } from '@/lib/edits';
 import { Mark, Shell } from '@/shell/Shell';
 import { Tools } from '@/shell/Tools';
+import { useUnits } from '@/lib/units';
+import { UnitSwitch } from '@/ui/UnitSwitch';
 import type { FiguresProps } from '@/types';
 import { say } from '@/words';
 
@@ -58,11 +59,7 @@ function Body({
     onKeep?: ((key: string, value: number) => void) | undefined;
 }) {
     const { figures, overflow, house } = usePage<FiguresProps>().props;
-    const [isMetric, setMetric] = useState(() => localStorage.getItem('units') === 'metric');
-    const units = (metric: boolean) => {
-        localStorage.setItem('units', metric ? 'metric' : 'us');
-        setMetric(metric);
-    };
+    const units = useUnits();
     return (
         <>
             <div className="head">
@@ -76,20 +73,7 @@ function Body({
                             {say('figures.back-to-set')}
                         </Link>
                     )}
-                    <div role="radiogroup" aria-label={say('figures.units')} className="flex">
-                        {[false, true].map((metric) => (
-                            <button
-                                key={String(metric)}
-                                type="button"
-                                role="radio"
-                                aria-checked={isMetric === metric}
-                                className="chip"
-                                onClick={() => units(metric)}
-                            >
-                                {metric ? say('figures.metric') : say('figures.us')}
-                            </button>
-                        ))}
-                    </div>
+                    <UnitSwitch />
                 </div>
             </div>
             <nav
@@ -107,10 +91,9 @@ function Body({
             </nav>
             {figures.map((figure) => (
                 <FigureCard
-                    key={`${figure.key}-${isMetric}`}
+                    key={`${figure.key}-${units.system}`}
                     figure={figure}
                     url={url}
-                    isMetric={isMetric}
                     {...(onKeep && figure.key === 'balance' ? { onKeep } : {})}
                 />
             ))}

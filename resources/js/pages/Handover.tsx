@@ -5,6 +5,7 @@ import { CheckedLoads, Unexplained } from '@/features/handover/Checked';
 import { ReadingTable } from '@/features/handover/ReadingTable';
 import { clock, day } from '@/lib/format';
 import { Shell } from '@/shell/Shell';
+import { kindName } from '@/lib/names';
 import type { HandoverProps } from '@/types';
 import { Glyph } from '@/ui/Glyph';
 import { State } from '@/ui/State';
@@ -14,6 +15,7 @@ import { ForTheCustomer } from '@/features/handover/ForTheCustomer';
 import { HandOverDialog } from '@/features/handover/HandOverDialog';
 import { Photographs } from '@/features/handover/Photographs';
 import { Signatures } from '@/features/handover/Signatures';
+import { roleWord } from '@/features/handover/roles';
 import { list, say } from '@/words';
 
 export default function Handover() {
@@ -85,7 +87,7 @@ export default function Handover() {
                     <div>
                         <h2 className="font-lab text-figure font-bold leading-7">{job.site}</h2>
                         <p className="text-muted">
-                            {job.address} · {job.kind} · {crew}
+                            {job.address} · {kindName(job.kind)} · {crew}
                         </p>
                     </div>
                     <p className="mono text-note text-muted">
@@ -99,7 +101,7 @@ export default function Handover() {
                     simulated,
                     closed && unsigned.length > 0
                         ? say('handover.handed-over-without-the-signature-of', {
-                              unsigned: list(unsigned),
+                              unsigned: list(unsigned.map(roleWord)),
                           })
                         : null,
                 ]

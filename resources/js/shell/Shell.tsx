@@ -142,7 +142,7 @@ export function Mark() {
                 <circle cx="7" cy="14.5" r="3.4" fill="var(--copper)" />
                 <circle cx="23" cy="14.5" r="3.4" fill="var(--copper)" />
             </svg>
-            <span>{say('shell.unionbit')}</span>
+            <span>unionbit</span>
         </Link>
     );
 }

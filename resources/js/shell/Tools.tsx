@@ -2,6 +2,7 @@ import { router, usePage } from '@inertiajs/react';
 import { useState } from 'react';
 import { useKeys } from '@/lib/hooks';
 import { setSingleKeys, singleKeys } from '@/lib/keys';
+import { UnitSwitch } from '@/ui/UnitSwitch';
 import type { Shared } from '@/types';
 import { Dialog } from '@/ui/Dialog';
 import { Glyph } from '@/ui/Glyph';
@@ -68,6 +69,11 @@ export function Tools() {
             )}
             <Dialog open={open} onClose={() => setOpen(false)} title={say('shell.keys-and-account')}>
                 <Keys />
+                <section aria-label={say('shell.units')} className="mt-5 border-t-2 border-ink pt-3">
+                    <h3 className="h-sec">{say('shell.units')}</h3>
+                    <p className="text-small text-muted">{say('shell.units-are-the-crews')}</p>
+                    <UnitSwitch />
+                </section>
                 {user && !solo && (
                     <section aria-label={say('shell.account')} className="mt-5 border-t-2 border-ink pt-3">
                         <p className="flex flex-wrap items-center justify-between gap-3">

@@ -18,6 +18,8 @@ export interface FigureResult {
     verdict: string;
     plot: {
         x: string;
+        /** Signs of US units. */
+        xUnit: string;
         y: string;
         series: { name: string; points: number[][] }[];
         marks: { x: number; name: string }[];

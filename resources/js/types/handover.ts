@@ -24,7 +24,7 @@ export interface HandoverProps extends Frame {
         method: string;
         state: string;
         readings: Reading[];
-        signs: { sign: string; seen: boolean; outcome: OutcomeName; simulated: boolean }[];
+        signs: { name: string; seen: boolean; outcome: OutcomeName; simulated: boolean }[];
     }[];
     survey: Reading[];
     loads: LoadCheck[];

@@ -40,7 +40,7 @@ export interface ThermostatRow {
     minutes: number | null;
     reasons: string[];
     refused: string[];
-    facts: Record<string, string>;
+    facts: { label: string; value: string }[];
 }
 export interface ThermostatChoice {
     rows: ThermostatRow[];
@@ -75,7 +75,7 @@ export interface CheckRow {
 export interface PlanView {
     choice: Choice | null;
     short: ShortView | null;
-    ties: { place: string; label: string }[];
+    ties: { place: string; label: string; a: string; b: string }[];
     boardScrews: string[];
     outdoorConductors: { id: string; name: string }[];
     checks: CheckRow[];

@@ -45,6 +45,7 @@ export interface PointInfo {
 export interface Shared {
     [key: string]: unknown;
     user: { name: string; crew: string } | null;
+    units: { system: 'us' | 'metric'; table: Record<string, { unit: string; factor: number; offset: number }> };
     solo: boolean;
     now: string;
     errors: Record<string, string>;

@@ -25,6 +25,7 @@ use Unionbit\Core\Wiring\Evidence;
 use Unionbit\Core\Wiring\Jumper;
 use Unionbit\Core\Wiring\Splices;
 use Unionbit\Core\Words\Message;
+use Unionbit\Core\Words\Unit;
 
 /** Reads and writes the survey part of a job document. */
 final class SurveyFile
@@ -219,7 +220,7 @@ final class SurveyFile
             $from,
             $to,
             $gauge,
-            $node->number('feet', null, 1, 1000),
+            $node->number('feet', null, Cable::LEAST_FEET, Cable::MOST_FEET, Unit::Feet),
             [],
             $node->has('kind') ? $node->string('kind') : null,
         ))->withConductors($conductors);

@@ -102,7 +102,7 @@ final class Interview
                     static fn (string|int $v): array => ['value' => (string) $v, 'label' => $q->choices[$v]],
                     array_keys($q->choices),
                 ),
-                'unit' => $q->unit,
+                'unit' => $q->unit->value,
                 'value' => $value,
                 'said' => $q->said($value),
             ];

@@ -20,7 +20,6 @@ final readonly class Question
     /**
      * @param  string  $kind  choice, number, ticks or text
      * @param  array<int|string, Message>  $choices  words by value, for a choice or ticks
-     * @param  string  $unit  of a number
      * @param  ?Closure(Installation): bool  $asks  whether this house needs it; null where every house does
      */
     private function __construct(
@@ -30,7 +29,7 @@ final readonly class Question
         public Message $help,
         public string $kind,
         public array $choices = [],
-        public string $unit = '',
+        public Unit $unit = Unit::Number,
         public float $min = 0.0,
         public float $max = 0.0,
         private ?Closure $asks = null,
@@ -73,7 +72,7 @@ final readonly class Question
         Message $section,
         Message $text,
         Message $help,
-        string $unit,
+        Unit $unit,
         float $min,
         float $max,
         ?Closure $asks = null,
@@ -118,7 +117,7 @@ final readonly class Question
     {
         $at = "{$answers->pointer}/{$this->key}";
         if ($this->kind === 'number') {
-            return $answers->number($this->key, null, $this->min, $this->max);
+            return $answers->number($this->key, null, $this->min, $this->max, $this->unit);
         }
         if ($this->kind === 'ticks') {
             foreach ($ticks = $answers->strings($this->key) as $tick) {
@@ -154,11 +153,7 @@ final readonly class Question
             $value === null => null,
             $value === [] => Message::of('job.question.none-of-these'),
             is_array($value) => Message::of('job.question.these', all: array_map($this->word(...), $value)),
-            is_float($value) => Message::of(
-                'job.question.number',
-                value: Quantity::of($value, Unit::Number),
-                unit: $this->unit,
-            ),
+            is_float($value) => Message::of('job.question.number', value: Quantity::of($value, $this->unit)),
             default => $this->word($value),
         };
     }

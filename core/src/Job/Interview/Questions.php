@@ -8,6 +8,8 @@ use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Wiring\Conductor;
 use Unionbit\Core\Words\Message;
+use Unionbit\Core\Words\Quantity;
+use Unionbit\Core\Words\Unit;
 
 /**
  * What a survey asks of the equipment and its supply, in the order in which a person walks: what it is, the supply,
@@ -224,7 +226,7 @@ final class Questions
                 $section,
                 Message::of('job.questions.transformer-rating'),
                 Message::of('job.questions.from-plate'),
-                'VA',
+                Unit::VoltAmps,
                 10,
                 200,
             ),
@@ -233,7 +235,7 @@ final class Questions
                 $section,
                 Message::of('job.questions.line-volts'),
                 Message::of('job.questions.measured-at-transformers-line-leads'),
-                'V',
+                Unit::Volts,
                 90,
                 300,
             ),
@@ -242,7 +244,7 @@ final class Questions
                 $section,
                 Message::of('job.questions.primary-tap-in-use'),
                 Message::of('job.questions.lead-connected'),
-                'V',
+                Unit::Volts,
                 90,
                 300,
             ),
@@ -278,7 +280,7 @@ final class Questions
                 $section,
                 Message::of('job.questions.fuse-in-place'),
                 Message::of('job.questions.read-from-fuse-itself'),
-                'A',
+                Unit::Amps,
                 0.5,
                 30,
             ),
@@ -287,7 +289,7 @@ final class Questions
                 $section,
                 Message::of('job.questions.fuse-board-calls-for'),
                 Message::of('job.questions.printed-beside-holder'),
-                'A',
+                Unit::Amps,
                 0.5,
                 30,
             ),
@@ -412,7 +414,7 @@ final class Questions
                 $section,
                 Message::of('job.questions.outdoor-capacity'),
                 Message::of('job.questions.nominal-tons-btu-h-12'),
-                'tons',
+                Unit::Tons,
                 0.5,
                 10,
                 $outdoor,
@@ -422,7 +424,7 @@ final class Questions
                 $section,
                 Message::of('job.questions.indoor-coil-capacity'),
                 Message::of('job.questions.nominal-tons-from-indoor-plate'),
-                'tons',
+                Unit::Tons,
                 0.5,
                 10,
                 $outdoor,
@@ -484,7 +486,7 @@ final class Questions
                 $section,
                 Message::of('job.questions.another-wall-position-cable-can'),
                 Message::of('job.questions.feet-run-where-one-has'),
-                'ft',
+                Unit::Feet,
                 3,
                 300,
                 self::isShort(...),
@@ -518,7 +520,7 @@ final class Questions
         $number = static fn (
             string $key,
             Message $text,
-            string $unit,
+            Unit $unit,
             float $min,
             float $max,
         ): Question => Question::number(
@@ -533,15 +535,51 @@ final class Questions
         );
 
         return [
-            $number('heatLoss', Message::of('job.questions.heat-loss-at-design'), 'BTU/h', 2000, 300_000),
-            $number('designTemp', Message::of('job.questions.outdoor-design-temperature'), '°F', -40, 50),
-            $number('capacity47', Message::of('job.questions.heat-pump-capacity-at-47'), 'BTU/h', 2000, 200_000),
-            $number('capacity17', Message::of('job.questions.heat-pump-capacity-at-17'), 'BTU/h', 1000, 200_000),
-            $number('cop47', Message::of('job.questions.cop-at-47-f'), '', 1, 7),
-            $number('cop17', Message::of('job.questions.cop-at-17-f'), '', 0.8, 6),
-            $number('priceElectric', Message::of('job.questions.price-electricity'), '$/kWh', 0.01, 2),
-            $number('priceGas', Message::of('job.questions.price-gas'), '$/therm', 0.05, 20),
-            $number('efficiency', Message::of('job.questions.furnace-efficiency'), '%', 50, 99),
+            $number('heatLoss', Message::of('job.questions.heat-loss-at-design'), Unit::BtuPerHour, 2000, 300_000),
+            $number(
+                'designTemp',
+                Message::of('job.questions.outdoor-design-temperature'),
+                Unit::Fahrenheit,
+                -40,
+                50,
+            ),
+            $number(
+                'capacity47',
+                Message::of('job.questions.heat-pump-capacity-at-47', at: Quantity::of(47.0, Unit::Fahrenheit, 0)),
+                Unit::BtuPerHour,
+                2000,
+                200_000,
+            ),
+            $number(
+                'capacity17',
+                Message::of('job.questions.heat-pump-capacity-at-17', at: Quantity::of(17.0, Unit::Fahrenheit, 0)),
+                Unit::BtuPerHour,
+                1000,
+                200_000,
+            ),
+            $number(
+                'cop47',
+                Message::of('job.questions.cop-at-47-f', at: Quantity::of(47.0, Unit::Fahrenheit, 0)),
+                Unit::Number,
+                1,
+                7,
+            ),
+            $number(
+                'cop17',
+                Message::of('job.questions.cop-at-17-f', at: Quantity::of(17.0, Unit::Fahrenheit, 0)),
+                Unit::Number,
+                0.8,
+                6,
+            ),
+            $number(
+                'priceElectric',
+                Message::of('job.questions.price-electricity'),
+                Unit::DollarsPerKilowattHour,
+                0.01,
+                2,
+            ),
+            $number('priceGas', Message::of('job.questions.price-gas'), Unit::DollarsPerTherm, 0.05, 20),
+            $number('efficiency', Message::of('job.questions.furnace-efficiency'), Unit::Percent, 50, 99),
         ];
     }
 

@@ -1,7 +1,7 @@
 import { clsx } from 'clsx';
 import { useEffect, useRef, useState } from 'react';
 import { post } from '@/lib/api';
-import { rounded, shown, typed, unitOf } from '@/lib/units';
+import { rounded, shown, typed, unitOf, useUnits } from '@/lib/units';
 import type { FigureResult, FigureView } from '@/types';
 import { Bad } from '@/ui/State';
 import { Plot } from './Plot';
@@ -21,14 +21,13 @@ const tones: Record<string, string> = {
 export function FigureCard({
     figure,
     url,
-    isMetric,
     onKeep,
 }: {
     figure: FigureView;
     url: string;
-    isMetric: boolean;
     onKeep?: (key: string, value: number) => void;
 }) {
+    const units = useUnits();
     const [given, setGiven] = useState<Record<string, string>>({});
     const [result, setResult] = useState<FigureResult | null>(figure.result);
     const [bad, setBad] = useState<Record<string, string>>({});
@@ -50,7 +49,7 @@ export function FigureCard({
                         text.trim() === ''
                             ? null
                             : Number.isFinite(number)
-                              ? typed(number, input?.unit ?? '', isMetric)
+                              ? typed(number, input?.unit ?? '', units)
                               : text,
                     ];
                 }),
@@ -64,7 +63,7 @@ export function FigureCard({
             current = false;
             clearTimeout(timer);
         };
-    }, [given, figure, url, isMetric]);
+    }, [given, figure, url, units]);
 
     return (
         <section
@@ -80,7 +79,7 @@ export function FigureCard({
                     {figure.inputs.map((input) => {
                         const value =
                             given[input.key] ??
-                            (input.value === null ? '' : plain(shown(input.value, input.unit, isMetric)));
+                            (input.value === null ? '' : plain(shown(input.value, input.unit, units)));
                         return (
                             <div key={input.key} className="border-b border-hair py-1">
                                 <label className="flex min-h-11 items-center justify-between gap-3">
@@ -111,12 +110,10 @@ export function FigureCard({
                                                     given[input.key] !== '' &&
                                                     Number.isFinite(number)
                                                 )
-                                                    onKeep(input.key, typed(number, input.unit, isMetric));
+                                                    onKeep(input.key, typed(number, input.unit, units));
                                             }}
                                         />
-                                        <span className="w-14 text-note text-muted">
-                                            {unitOf(input.unit, isMetric)}
-                                        </span>
+                                        <span className="w-14 text-note text-muted">{unitOf(input.unit, units)}</span>
                                     </span>
                                 </label>
                                 <Bad>{bad[input.key]}</Bad>
@@ -135,7 +132,7 @@ export function FigureCard({
                             >
                                 {result.verdict}
                             </p>
-                            {result.plot && <Plot plot={result.plot} isMetric={isMetric} />}
+                            {result.plot && <Plot plot={result.plot} />}
                             <table className="mt-2 text-small">
                                 <tbody>
                                     {result.lines.map((line, index) => (
@@ -148,8 +145,8 @@ export function FigureCard({
                                                 {line.value === null
                                                     ? say('figures.none')
                                                     : [
-                                                          rounded(shown(line.value, line.unit, isMetric)),
-                                                          unitOf(line.unit, isMetric),
+                                                          rounded(shown(line.value, line.unit, units)),
+                                                          unitOf(line.unit, units),
                                                       ].join(' ')}
                                             </td>
                                         </tr>

@@ -1,4 +1,4 @@
-import { shown, unitOf, rounded } from '@/lib/units';
+import { rounded, shown, unitOf, useUnits } from '@/lib/units';
 import type { FigureResult } from '@/types';
 import { list, say } from '@/words';
 
@@ -6,7 +6,8 @@ import { list, say } from '@/words';
  * Load and capacity against outdoor temperature: two lines that differ in dash as well as in colour, and where they
  * cross.
  */
-export function Plot({ plot, isMetric }: { plot: NonNullable<FigureResult['plot']>; isMetric: boolean }) {
+export function Plot({ plot }: { plot: NonNullable<FigureResult['plot']> }) {
+    const units = useUnits();
     const [width, height, left, bottom, top] = [560, 262, 64, 34, 28];
     const all = plot.series.flatMap((series) => series.points);
     const xs = all.map((point) => point[0] ?? 0);
@@ -25,7 +26,14 @@ export function Plot({ plot, isMetric }: { plot: NonNullable<FigureResult['plot'
                     series: list(plot.series.map((series) => series.name)),
                     x: plot.x,
                 }),
-                plot.marks.map((mark) => say('figures.at-f', { name: mark.name, x: mark.x.toFixed(0) })).join(', '),
+                plot.marks
+                    .map((mark) =>
+                        say('figures.at', {
+                            name: mark.name,
+                            x: `${shown(mark.x, plot.xUnit, units).toFixed(0)} ${unitOf(plot.xUnit, units)}`,
+                        }),
+                    )
+                    .join(', '),
             ].join('; ')}
         >
             {ticks.map((tick) => (
@@ -37,12 +45,12 @@ export function Plot({ plot, isMetric }: { plot: NonNullable<FigureResult['plot'
                         textAnchor="end"
                         style={{ font: '500 12px var(--f-mono)', fill: 'var(--muted)' }}
                     >
-                        {rounded(shown(tick, plot.y, isMetric))}
+                        {rounded(shown(tick, plot.y, units))}
                     </text>
                 </g>
             ))}
             <text x="4" y="12" style={{ font: '500 12px var(--f-text)', fill: 'var(--muted)' }}>
-                {unitOf(plot.y, isMetric)}
+                {unitOf(plot.y, units)}
             </text>
             {xs
                 .filter((value, index) => xs.indexOf(value) === index && value % 15 === 5)
@@ -54,7 +62,7 @@ export function Plot({ plot, isMetric }: { plot: NonNullable<FigureResult['plot'
                         textAnchor="middle"
                         style={{ font: '500 12px var(--f-mono)', fill: 'var(--muted)' }}
                     >
-                        {Math.round(shown(value, '°F', isMetric))} {unitOf('°F', isMetric)}
+                        {Math.round(shown(value, plot.xUnit, units))} {unitOf(plot.xUnit, units)}
                     </text>
                 ))}
             {plot.series.map((series, index) => (
@@ -93,7 +101,7 @@ export function Plot({ plot, isMetric }: { plot: NonNullable<FigureResult['plot'
                             y={top + 12 + index * 16}
                             style={{ font: '600 12px var(--f-lab)', fill: 'var(--ink)' }}
                         >
-                            {mark.name} {shown(mark.x, '°F', isMetric).toFixed(0)} {unitOf('°F', isMetric)}
+                            {mark.name} {shown(mark.x, plot.xUnit, units).toFixed(0)} {unitOf(plot.xUnit, units)}
                         </text>
                     </g>
                 ))}

@@ -6,6 +6,7 @@ import type { HandoverProps } from '@/types';
 import { Dialog } from '@/ui/Dialog';
 import { Bad } from '@/ui/State';
 import { Tick } from '@/ui/Tick';
+import { roleWord } from './roles';
 import { list, say } from '@/words';
 
 /** Asks once more before the job becomes a record, and for the signatures that are missing. */
@@ -33,7 +34,7 @@ export function HandOverDialog({ open, onClose }: { open: boolean; onClose: () =
                 >
                     <p>
                         {say('handover.not-signed-yet-by-the-ask', {
-                            unsigned: list(unsigned),
+                            unsigned: list(unsigned.map(roleWord)),
                         })}
                     </p>
                     <div className="mt-1 flex items-center gap-2">

@@ -1,5 +1,6 @@
 import { usePage } from '@inertiajs/react';
 import { clock, figure, placeOf, pointName } from '@/lib/format';
+import { stateName } from '@/lib/names';
 import type { HandoverProps, Reading } from '@/types';
 import { Unit } from '@/ui/Glyph';
 import { outcomeLook, State } from '@/ui/State';
@@ -28,7 +29,7 @@ export function ReadingTable({
                         glyph={state === 'passed' ? 'pass' : state === 'failed' ? 'fault' : 'need'}
                         tone={state === 'passed' ? 'verd' : state === 'failed' ? 'fault' : 'copper'}
                     >
-                        {state === 'passed' ? 'proved' : state}
+                        {stateName(state)}
                     </State>
                 )}
             </div>
@@ -82,7 +83,7 @@ export function ReadingTable({
                         signs: signs
                             .map((sign) =>
                                 [
-                                    sign.sign.replace('-', ' '),
+                                    sign.name,
                                     sign.seen ? say('handover.yes') : say('handover.no'),
                                     sign.simulated && say('handover.simulated-3'),
                                 ]

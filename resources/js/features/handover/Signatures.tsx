@@ -1,5 +1,6 @@
 import { usePage } from '@inertiajs/react';
 import { Path, SignaturePad } from '@/features/handover/SignaturePad';
+import { roleWord } from '@/features/handover/roles';
 import { clock, day } from '@/lib/format';
 import type { HandoverProps } from '@/types';
 import { say } from '@/words';
@@ -30,12 +31,12 @@ export function Signatures() {
                                 preserveAspectRatio="none"
                                 className="h-20 w-full border-b border-ink"
                                 role="img"
-                                aria-label={say('handover.signature-of-the', { role })}
+                                aria-label={say('handover.signature-of-the', { role: roleWord(role) })}
                             >
                                 <Path strokes={signed.strokes} />
                             </svg>
                             <figcaption className="text-note text-muted">
-                                {signed.name}, {role}, {day(signed.at)} {clock(signed.at)}
+                                {signed.name}, {roleWord(role)}, {day(signed.at)} {clock(signed.at)}
                                 {signed.simulated && say('handover.simulated-2')}
                             </figcaption>
                         </figure>

@@ -17,7 +17,7 @@ export function BeforeAndAfter() {
                         <th>{say('handover.wall-before')}</th>
                         <th>{say('handover.wall-now')}</th>
                         <th>{say('handover.board')}</th>
-                        <th>{say('handover.known-by')}</th>
+                        <th>{say('handover.how-we-know')}</th>
                     </tr>
                 </thead>
                 <tbody>

@@ -2,6 +2,7 @@ import { router, usePage } from '@inertiajs/react';
 import { useState } from 'react';
 import { said, type Answer } from '@/lib/api';
 import { useOnce } from '@/lib/once';
+import { shown, typed, unitOf, useUnits } from '@/lib/units';
 import type { JobsProps } from '@/types';
 import { Dialog } from '@/ui/Dialog';
 import { Bad } from '@/ui/State';
@@ -12,6 +13,7 @@ import { say } from '@/words';
 /** Opens a job: a new house, or another system of a known one; what kind of visit; what equipment, if anybody knows. */
 export function NewJob({ open, onClose }: { open: boolean; onClose: () => void }) {
     const { kinds, archetypes, sites } = usePage<JobsProps>().props;
+    const units = useUnits();
     const [data, setData] = useState({
         site_id: '',
         site: '',
@@ -19,7 +21,7 @@ export function NewJob({ open, onClose }: { open: boolean; onClose: () => void }
         system: '',
         kind: kinds[1] ?? '',
         archetype: '',
-        feet: '40',
+        length: String(Math.round(shown(40, 'ft', units))),
         example: false,
     });
     const [answer, setAnswer] = useState<Answer<{ url: string }> | null>(null);
@@ -29,10 +31,12 @@ export function NewJob({ open, onClose }: { open: boolean; onClose: () => void }
     const put = (fields: Partial<typeof data>) => setData((now) => ({ ...now, ...fields }));
     const sister = sites.find((site) => site.id === data.site_id);
 
+    const length = Number(data.length.replace(',', '.'));
     const send = async () => {
         setWorking(true);
         const result = await post('/jobs', {
             ...data,
+            feet: Number.isFinite(length) ? typed(length, 'ft', units) : data.length,
             site_id: data.site_id || null,
             archetype: data.archetype || null,
             system: data.system || null,
@@ -101,13 +105,13 @@ export function NewJob({ open, onClose }: { open: boolean; onClose: () => void }
                     <Field label={say('jobs.visit')} bad={errors.kind}>
                         <Kinds kinds={kinds} value={data.kind} onChange={(kind) => put({ kind })} />
                     </Field>
-                    <Field label={say('jobs.wall-cable-feet')} bad={errors.feet}>
+                    <Field label={say('jobs.wall-cable', { unit: unitOf('ft', units) })} bad={errors.feet}>
                         <input
                             inputMode="decimal"
                             autoComplete="off"
-                            value={data.feet}
+                            value={data.length}
                             aria-invalid={!!errors.feet}
-                            onChange={(event) => put({ feet: event.target.value })}
+                            onChange={(event) => put({ length: event.target.value })}
                         />
                     </Field>
                 </div>

@@ -1,4 +1,5 @@
 import type { ReactNode } from 'react';
+import { kindName } from '@/lib/names';
 import { Bad } from '@/ui/State';
 
 /** A labelled field of a dialog, with what is wrong with it under it. */
@@ -37,7 +38,9 @@ export function Kinds({
     return (
         <select value={value} onChange={(event) => onChange(event.target.value)}>
             {kinds.map((kind) => (
-                <option key={kind}>{kind}</option>
+                <option key={kind} value={kind}>
+                    {kindName(kind)}
+                </option>
             ))}
         </select>
     );

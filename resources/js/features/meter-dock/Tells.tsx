@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { post, said } from '@/lib/api';
 import { figure } from '@/lib/format';
+import { faultPlace } from '@/lib/names';
 import type { FaultsByPlace, Tells as Answer } from '@/types';
 import { Unit } from '@/ui/Glyph';
 import { Bad } from '@/ui/State';
@@ -87,7 +88,7 @@ export function Places({ places, most = Infinity }: { places: FaultsByPlace; mos
         return (
             <>
                 {Object.entries(places)
-                    .map(([place, titles]) => say('meter.of', { titles: titles.length, place }))
+                    .map(([place, titles]) => say('meter.of', { titles: titles.length, place: faultPlace(place) }))
                     .join(', ')}
             </>
         );
@@ -97,7 +98,7 @@ export function Places({ places, most = Infinity }: { places: FaultsByPlace; mos
             {Object.entries(places).map(([place, titles], index) => (
                 <span key={place}>
                     {index > 0 && '; '}
-                    <b className="font-semibold">{place}</b> {titles.slice(0, perPlace).join(', ')}
+                    <b className="font-semibold">{faultPlace(place)}</b> {titles.slice(0, perPlace).join(', ')}
                     {titles.length > perPlace && say('meter.and-more', { titles: titles.length - perPlace })}
                 </span>
             ))}

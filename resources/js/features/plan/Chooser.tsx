@@ -120,7 +120,7 @@ function Compare({ rows, onChoose }: { rows: ThermostatRow[]; onChoose: (profile
             row.best === null ? '' : row.lost.length === 0 ? say('plan.nothing') : row.lost.join('; '),
         [say('plan.to-buy-besides')]: row.parts.length === 0 ? say('plan.nothing') : row.parts.join(', '),
         [say('plan.minutes')]: row.minutes === null ? '' : String(row.minutes),
-        ...row.facts,
+        ...Object.fromEntries(row.facts.map(({ label, value }) => [label, value])),
     });
     const [a, b] = rows.map(here);
     return (

@@ -55,7 +55,7 @@ export function LandingBar({
                 </button>
                 {plan.ties.map((tie) => (
                     <button key={tie.label} className="link" onClick={() => onUntie(tie.label)}>
-                        {say('plan.take-out-the', { tie: tie.label })}
+                        {say('plan.take-out-the-tie', { a: tie.a, b: tie.b })}
                     </button>
                 ))}
                 <TieForm plate={board.plate} screws={plan.boardScrews} onTie={onTie} />

@@ -3,7 +3,8 @@ import { useState } from 'react';
 import { said } from '@/lib/api';
 import { clock } from '@/lib/format';
 import { useRecord } from '@/lib/once';
-import { rounded, shown, typed, unitOf } from '@/lib/units';
+import { rounded, shown, typed, unitOf, useUnits, type Units } from '@/lib/units';
+import { UnitSwitch } from '@/ui/UnitSwitch';
 import type { Measurement, ProveProps } from '@/types';
 import { Bad } from '@/ui/State';
 import { say } from '@/words';
@@ -20,39 +21,30 @@ const tones: Record<string, string> = {
  */
 export function Measured({ closed }: { closed: boolean }) {
     const { measurements, tons, job } = usePage<ProveProps>().props;
-    const [isMetric, setMetric] = useState(
-        () => typeof localStorage !== 'undefined' && localStorage.getItem('units') === 'metric',
-    );
+    const units = useUnits();
     return (
         <section aria-label={say('prove.measured-beside-the-circuit')} className="border-t border-hair px-5 py-3">
             <div className="flex flex-wrap items-center justify-between gap-x-5">
                 <h2 className="h-sec">{say('prove.temperature-split-and-airflow')}</h2>
-                <button
-                    className="link"
-                    onClick={() => {
-                        localStorage.setItem('units', isMetric ? 'us' : 'metric');
-                        setMetric(!isMetric);
-                    }}
-                >
-                    {isMetric ? say('prove.us-units') : say('prove.metric-units')}
-                </button>
+                <UnitSwitch />
             </div>
             <ul>
                 {measurements.map((row) => (
-                    <Kept key={row.id} row={row} isMetric={isMetric} />
+                    <Kept key={row.id} row={row} />
                 ))}
             </ul>
             {!closed && (
                 <div className="grid gap-x-8 md:grid-cols-2">
-                    <Split key={`split-${isMetric}`} jobId={job.id} isMetric={isMetric} />
-                    <Airflow key={`air-${isMetric}`} jobId={job.id} tons={tons} isMetric={isMetric} />
+                    <Split key={`split-${units.system}`} jobId={job.id} />
+                    <Airflow key={`air-${units.system}`} jobId={job.id} tons={tons} />
                 </div>
             )}
         </section>
     );
 }
 
-function Kept({ row, isMetric }: { row: Measurement; isMetric: boolean }) {
+function Kept({ row }: { row: Measurement }) {
+    const units = useUnits();
     const main = row.lines[0];
     return (
         <li
@@ -66,7 +58,7 @@ function Kept({ row, isMetric }: { row: Measurement; isMetric: boolean }) {
             </b>{' '}
             {main && main.value !== null && (
                 <span className="mono">
-                    {rounded(shown(main.value, main.unit, isMetric))} {unitOf(main.unit, isMetric)}
+                    {rounded(shown(main.value, main.unit, units))} {unitOf(main.unit, units)}
                 </span>
             )}{' '}
             {row.verdict} <span className="mono text-muted">{clock(row.at)}</span>
@@ -82,7 +74,7 @@ interface FieldSpec {
 }
 
 /** Fields of one figure, sent as they are typed; what the figure refuses stays, with the message at its field. */
-function useFigure(jobId: string, figure: string, fields: FieldSpec[], isMetric: boolean) {
+function useFigure(jobId: string, figure: string, fields: FieldSpec[], units: Units) {
     const [given, setGiven] = useState<Record<string, string>>({});
     const { record, answer } = useRecord(jobId);
     const keep = async (more: Record<string, number>, call: string | null) => {
@@ -94,7 +86,7 @@ function useFigure(jobId: string, figure: string, fields: FieldSpec[], isMetric:
                     return [
                         key,
                         Number.isFinite(number)
-                            ? typed(number, fields.find((field) => field.key === key)?.unit ?? '', isMetric)
+                            ? typed(number, fields.find((field) => field.key === key)?.unit ?? '', units)
                             : text,
                     ];
                 }),
@@ -116,7 +108,7 @@ function useFigure(jobId: string, figure: string, fields: FieldSpec[], isMetric:
                         aria-invalid={!!(errors[field.key] ?? errors[`values.${field.key}`])}
                         onChange={(event) => setGiven({ ...given, [field.key]: event.target.value })}
                     />
-                    <span className="w-12 text-note text-muted">{unitOf(field.unit, isMetric)}</span>
+                    <span className="w-12 text-note text-muted">{unitOf(field.unit, units)}</span>
                 </span>
             </label>
             <Bad>{errors[field.key] ?? errors[`values.${field.key}`]}</Bad>
@@ -134,10 +126,11 @@ const splitFields: FieldSpec[] = [
     { key: 'supply', label: say('prove.supply-air'), unit: '°F' },
 ];
 
-function Split({ jobId, isMetric }: { jobId: string; isMetric: boolean }) {
+function Split({ jobId }: { jobId: string }) {
+    const units = useUnits();
     const { splits } = usePage<ProveProps>().props;
     const [mode, setMode] = useState(splits[0]?.mode ?? 1);
-    const { inputs, keep, bad } = useFigure(jobId, 'split', splitFields, isMetric);
+    const { inputs, keep, bad } = useFigure(jobId, 'split', splitFields, units);
     const call = splits.find((split) => split.mode === mode)?.call ?? null;
     if (splits.length === 0)
         return <p className="mt-2 text-small text-muted">{say('prove.this-equipment-heats-no-air-no')}</p>;
@@ -172,13 +165,14 @@ function Split({ jobId, isMetric }: { jobId: string; isMetric: boolean }) {
     );
 }
 
-function Airflow({ jobId, tons, isMetric }: { jobId: string; tons: number | null; isMetric: boolean }) {
+function Airflow({ jobId, tons }: { jobId: string; tons: number | null }) {
+    const units = useUnits();
     const fields: FieldSpec[] = [
         ...(tons === null ? [{ key: 'tons', label: say('prove.capacity'), unit: 'tons' }] : []),
         { key: 'cfm', label: say('prove.sum-of-the-supply-grilles'), unit: say('prove.cfm') },
         { key: 'return', label: say('prove.return-grille-free-area-if-known'), unit: 'sq in' },
     ];
-    const { inputs, keep, bad } = useFigure(jobId, 'airflow', fields, isMetric);
+    const { inputs, keep, bad } = useFigure(jobId, 'airflow', fields, units);
     return (
         <form
             aria-label={say('prove.airflow')}
@@ -190,12 +184,21 @@ function Airflow({ jobId, tons, isMetric }: { jobId: string; tons: number | null
         >
             {tons !== null && (
                 <p className="flex min-h-11 items-center text-body">
-                    {say('prove.capacity-from-the-survey-tons', { tons })}
+                    {say('prove.capacity-from-the-survey', {
+                        capacity: `${rounded(shown(tons, 'tons', units))} ${unitOf('tons', units)}`,
+                    })}
                 </p>
             )}
             {inputs}
             {bad}
-            <p className="text-note text-muted">{say('prove.350-to-450-cfm-for-each')}</p>
+            <p className="text-note text-muted">
+                {say('prove.system-select-us-to-cfm-for', {
+                    system: units.system,
+                    low: Math.round(shown(350, 'CFM', units)),
+                    high: Math.round(shown(450, 'CFM', units)),
+                    ton: `${rounded(shown(1, 'tons', units))} ${unitOf('tons', units)}`,
+                })}
+            </p>
             <button className="btn btn--small mt-1">{say('prove.keep-the-airflow')}</button>
         </form>
     );

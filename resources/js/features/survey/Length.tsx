@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { said } from '@/lib/api';
+import { shown, typed, unitOf, useUnits } from '@/lib/units';
 import type { CableView } from '@/types';
 import { Bad } from '@/ui/State';
 import { say } from '@/words';
@@ -14,12 +15,15 @@ export function Length({
     closed: boolean;
     onKeep: (feet: number | string) => Promise<Parameters<typeof said>[0]>;
 }) {
-    const [typed, setTyped] = useState<string | null>(null);
+    const units = useUnits();
+    const [entered, setTyped] = useState<string | null>(null);
     const [bad, setBad] = useState('');
+    const length = String(Number(shown(cable.feet, 'ft', units).toFixed(1)));
     const keep = async () => {
-        if (typed === null || typed === String(cable.feet)) return setTyped(null);
-        const feet = Number(typed.replace(',', '.'));
-        const answer = await onKeep(Number.isFinite(feet) && typed.trim() !== '' ? feet : typed);
+        if (entered === null || entered === length) return setTyped(null);
+        const number = Number(entered.replace(',', '.'));
+        const fits = Number.isFinite(number) && entered.trim() !== '';
+        const answer = await onKeep(fits ? typed(number, 'ft', units) : entered);
         setBad(answer.kind === 'ok' ? '' : said(answer));
         if (answer.kind === 'ok') setTyped(null);
     };
@@ -35,12 +39,12 @@ export function Length({
                         inputMode="decimal"
                         autoComplete="off"
                         disabled={closed}
-                        value={typed ?? cable.feet}
+                        value={entered ?? length}
                         onChange={(event) => setTyped(event.target.value)}
                         onBlur={() => void keep()}
                         onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
                     />
-                    <span className="text-muted">{say('survey.ft')}</span>
+                    <span className="text-muted">{unitOf('ft', units)}</span>
                 </span>
             </label>
             <Bad>{bad}</Bad>

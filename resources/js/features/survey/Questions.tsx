@@ -3,6 +3,7 @@ import { useEffect, useRef, useState, type RefObject } from 'react';
 import { said, type Answer } from '@/lib/api';
 import type { Edits } from '@/lib/edits';
 import { useKeys } from '@/lib/hooks';
+import { shown, typed, unitOf, useUnits } from '@/lib/units';
 import type { AnswerValue, QuestionView } from '@/types';
 import { Glyph } from '@/ui/Glyph';
 import { Bad } from '@/ui/State';
@@ -114,8 +115,13 @@ function One({
     onPut: (value: AnswerValue) => Promise<Answer<unknown>>;
     onLater: () => void;
 }) {
-    const [typed, setTyped] = useState(
-        typeof question.value === 'number' || typeof question.value === 'string' ? String(question.value) : '',
+    const units = useUnits();
+    const [entered, setTyped] = useState(
+        typeof question.value === 'number'
+            ? String(Number(shown(question.value, question.unit, units).toFixed(2)))
+            : typeof question.value === 'string'
+              ? question.value
+              : '',
     );
     const [ticked, setTicked] = useState<string[]>(Array.isArray(question.value) ? question.value : []);
     const [bad, setBad] = useState('');
@@ -123,10 +129,14 @@ function One({
         const answer = await onPut(value);
         setBad(answer.kind === 'ok' ? '' : said(answer));
     };
-    const number = Number(typed.replace(',', '.'));
+    const number = Number(entered.replace(',', '.'));
     const field = () =>
         keep(
-            typed.trim() === '' ? null : question.kind === 'number' && Number.isFinite(number) ? number : typed.trim(),
+            entered.trim() === ''
+                ? null
+                : question.kind === 'number' && Number.isFinite(number)
+                  ? typed(number, question.unit, units)
+                  : entered.trim(),
         );
     return (
         <div
@@ -195,18 +205,18 @@ function One({
                                 )}
                                 inputMode="decimal"
                                 autoComplete="off"
-                                value={typed}
+                                value={entered}
                                 aria-invalid={!!bad}
                                 onChange={(event) => setTyped(event.target.value)}
                             />
-                            <span className="text-muted">{question.unit}</span>
+                            <span className="text-muted">{unitOf(question.unit, units)}</span>
                         </label>
                     ) : (
                         <label className="flex-1">
                             <span className="vh">{question.text}</span>
                             <textarea
                                 className="min-h-20 w-full border-b-2 border-rule bg-bone p-2"
-                                value={typed}
+                                value={entered}
                                 aria-invalid={!!bad}
                                 onChange={(event) => setTyped(event.target.value)}
                             />

@@ -1,4 +1,5 @@
 import type { Edits } from '@/lib/edits';
+import { rounded, shown, unitOf, useUnits } from '@/lib/units';
 import type { SurveyProps } from '@/types';
 import { State } from '@/ui/State';
 import { say } from '@/words';
@@ -15,6 +16,7 @@ export function Suggestions({
     edits,
     closed,
 }: Pick<SurveyProps, 'match' | 'plate' | 'digits' | 'questions'> & { edits: Edits; closed: boolean }) {
+    const units = useUnits();
     const value = (key: string) => questions.find((question) => question.key === key)?.value ?? null;
     const differs = match.id !== null && match.id !== match.current;
     const unknown = match.id === null && match.open.length === 0;
@@ -66,7 +68,10 @@ export function Suggestions({
             {tons.map((digit) => (
                 <div key={digit.digits} className="mt-1.5 border-t border-hair pt-1.5">
                     <State glyph="guess" tone="copper">
-                        {say('survey.in-the-model-number-tons', { digits: digit.digits, tons: digit.tons })}
+                        {say('survey.in-the-model-number', {
+                            digits: digit.digits,
+                            capacity: `${rounded(shown(digit.tons, 'tons', units))} ${unitOf('tons', units)}`,
+                        })}
                     </State>
                     <p className="text-note text-muted">{say('survey.a-reading-of-digits-the-plate')}</p>
                     {!closed && (

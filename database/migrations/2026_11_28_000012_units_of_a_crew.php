@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+use Illuminate\Database\Migrations\Migration;
+use Illuminate\Database\Schema\Blueprint;
+use Illuminate\Support\Facades\Schema;
+
+return new class extends Migration
+{
+    public function up(): void
+    {
+        Schema::table('crews', static function (Blueprint $table): void {
+            $table->string('units', 10)->default('us');
+        });
+    }
+
+    public function down(): void
+    {
+        Schema::table('crews', static function (Blueprint $table): void {
+            $table->dropColumn('units');
+        });
+    }
+};
