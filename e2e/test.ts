@@ -34,9 +34,10 @@ export async function serve(
     port: number,
     whom: string,
     env: Record<string, string> = {},
+    data = database,
 ): Promise<{ url: string; stop: () => void }> {
     const url = `http://127.0.0.1:${port}`;
-    const server = spawn('bash', ['e2e/serve.sh', String(port), database, clockName], {
+    const server = spawn('bash', ['e2e/serve.sh', String(port), data, clockName], {
         detached: true,
         stdio: 'ignore',
         env: { ...process.env, CACHE_PATH: cache, ...env },

@@ -17,7 +17,9 @@ use Unionbit\Core\Words\Message;
  * @phpstan-type Signed array{
  *     name: string, role: string, at: string, strokes: list<list<array{int, int}>>, simulated: bool,
  * }
+ * @phpstan-type Point array{id: string, label: string, placeLabel: string}
  * @phpstan-type Page array{
+ *     points: list<Point>,
  *     job: array{mark: ?string, importedAt: ?string}, simulated: ?string, unsigned: list<string>,
  *     survey: list<mixed>, proofs: list<mixed>, signatures: list<Signed>,
  * }
@@ -33,6 +35,8 @@ final class HandoverSheet
         /** @var Page $page */
         $page = Words::spoken(HandoverPage::props($this->job));
 
+        $points = array_column($page['points'], null, 'id');
+
         return view('handover', [
             'page' => $page,
             'say' => self::say(...),
@@ -44,6 +48,7 @@ final class HandoverSheet
                 ...$page['proofs'],
             ],
             'outcome' => self::outcome(...),
+            'pair' => static fn (array $reading): string => self::pair($reading, $points),
             'signatures' => array_map($this->signature(...), $page['signatures']),
         ])->render();
     }
@@ -59,6 +64,19 @@ final class HandoverSheet
     private static function say(string $key, string|array ...$params): string
     {
         return Words::say(Message::of("screen/handover.{$key}", ...$params));
+    }
+
+    /**
+     * "R–C indoor board": two points as they are printed, and the place of the first.
+     *
+     * @param  array{a: string, b: string}  $reading
+     * @param  array<string, Point>  $points  by id; one of the old plate is not among them
+     */
+    private static function pair(array $reading, array $points): string
+    {
+        $name = static fn (string $id): string => $points[$id]['label'] ?? substr($id, (int) strpos($id, '.') + 1);
+
+        return "{$name($reading['a'])}–{$name($reading['b'])} ".($points[$reading['a']]['placeLabel'] ?? '');
     }
 
     private static function outcome(Outcome $outcome): string

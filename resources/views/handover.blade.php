@@ -55,7 +55,7 @@
     </tr>
     @foreach ($page['wiring'] as $row)
         <tr>
-            <td>{{ $row['number'] }} {{ $row['colour'] }}</td>
+            <td>{{ $row['number'] }} {{ $row['colourWord'] }}</td>
             <td>{{ $row['before'] }}</td>
             <td><b>{{ $row['after'] }}</b></td>
             <td>{{ $row['board'] }}</td>
@@ -84,7 +84,7 @@
         @foreach ($proof['readings'] as $reading)
             <tr>
                 <td class="n">{{ trim($proof['call'].' '.lcfirst($proof['method'])) }}</td>
-                <td class="n">{{ $reading['a'] }} – {{ $reading['b'] }}</td>
+                <td class="n">{{ $pair($reading) }}</td>
                 <td class="n"><b>{{ $reading['value'] ?? 'OL' }} {{ $reading['unit'] }}</b></td>
                 <td>
                     {{ implode(', ', array_filter([
@@ -124,7 +124,7 @@
     <h2>{{ $say('unexplained-readings') }}</h2>
     @foreach ($page['unexplained'] as $row)
         <p>
-            {{ $row['a'] }} – {{ $row['b'] }} <b>{{ $row['value'] ?? 'OL' }} {{ $row['unit'] }}</b>:
+            {{ $pair($row) }} <b>{{ $row['value'] ?? 'OL' }} {{ $row['unit'] }}</b>:
             {{ $row['unexplained'] ? $say('unexplained') : $say('explained', note: $row['note']) }}.
             <span class="m">{{ $row['reason'] }}</span>
         </p>

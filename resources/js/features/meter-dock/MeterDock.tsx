@@ -328,7 +328,10 @@ export function MeterDock({
                 {!closed && (
                     <div className="dock__go border-t border-hair px-4 pb-3.5 pt-2.5">
                         <button
-                            className={`btn w-full justify-between ${typed.trim() === '' ? 'btn--off' : 'btn--go'}`}
+                            className={clsx(
+                                'btn w-full justify-between text-left whitespace-normal!',
+                                typed.trim() === '' ? 'btn--off' : 'btn--go',
+                            )}
                             aria-disabled={typed.trim() === ''}
                             onClick={() => void record()}
                         >

@@ -43,7 +43,7 @@ export function Setting({
         >
             <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)_44px_44px] items-center gap-x-3">
                 <button className="min-h-11 text-left" onClick={onSelect}>
-                    <b className="block font-lab text-lead font-semibold leading-5">{setting.label}</b>
+                    <b className="block font-lab text-lead font-semibold leading-5 wrap-anywhere">{setting.label}</b>
                 </button>
                 <div className="min-w-0">
                     <b className="block font-lab text-head font-semibold leading-5">{setting.valueLabel}</b>
