@@ -17,7 +17,7 @@ void createInertiaApp({
     title: (title) => (title ? `${title} · Unionbit` : 'Unionbit'),
     resolve: async (name) => {
         const load = pages[`./pages/${name}.tsx`];
-        if (!load) throw new Error(`No page: ${name}`);
+        if (!load) throw new Error(name);
         const page = (await load()).default;
         page.layout = (content) => <Boundary>{content}</Boundary>;
         return page;

@@ -51,3 +51,43 @@ foreach (
             : $next(),
     );
 }
+
+/** What is told by its codes and parameters instead of its English: for comparison with what is on record. */
+function coded(mixed $told): mixed
+{
+    return match (true) {
+        $told instanceof Message => $told->params === [] ? $told->code : [$told->code => coded($told->params)],
+        $told instanceof Quantity => trim(round($told->value, 4).' '.$told->unit->value),
+        $told instanceof BackedEnum => $told->value,
+        is_float($told) => is_finite($told) ? round($told, 4) : (string) $told,
+        is_array($told) => array_map(coded(...), $told),
+        default => $told,
+    };
+}
+
+/** One line for each entry, so that a change shows as the lines that it changes. */
+function lines(iterable $entries): string
+{
+    $lines = [];
+    foreach ($entries as $name => $entry) {
+        $lines[] =
+            "{$name}: ".
+            json_encode(coded($entry), JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR);
+    }
+
+    return implode("\n", $lines)."\n";
+}
+
+/**
+ * What was told when it was last looked at, from `core/tests/Records`. `RECORD=1 vendor/bin/pest …` writes it anew:
+ * what changes in it is to be read line by line before it is kept.
+ */
+function onRecord(string $name, string $told): string
+{
+    $file = dirname(__DIR__)."/Records/{$name}.txt";
+    if (getenv('RECORD') === '1') {
+        file_put_contents($file, $told);
+    }
+
+    return (string) file_get_contents($file);
+}
