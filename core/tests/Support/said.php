@@ -56,7 +56,13 @@ foreach (
 function coded(mixed $told): mixed
 {
     return match (true) {
-        $told instanceof Message => $told->params === [] ? $told->code : [$told->code => coded($told->params)],
+        $told instanceof Message => match (true) {
+            $told->params === [] => $told->code,
+            $told->code === 'words.term' => coded($told->params['of']),
+            $told->code === 'words.raw' => $told->params['text'],
+            $told->code === 'wiring.conductor.name' => "#{$told->params['number']}",
+            default => [$told->code => coded($told->params)],
+        },
         $told instanceof Quantity => trim(round($told->value, 4).' '.$told->unit->value),
         $told instanceof BackedEnum => $told->value,
         is_float($told) => is_finite($told) ? round($told, 4) : (string) $told,
