@@ -48,7 +48,11 @@ final class HandoverSheet
                 ...$page['proofs'],
             ],
             'outcome' => self::outcome(...),
-            'pair' => static fn (array $reading): string => self::pair($reading, $points),
+            'pair' => static fn (array $taken): string => self::pair(
+                (string) $taken['a'],
+                (string) $taken['b'],
+                $points,
+            ),
             'signatures' => array_map($this->signature(...), $page['signatures']),
         ])->render();
     }
@@ -69,14 +73,13 @@ final class HandoverSheet
     /**
      * "R–C indoor board": two points as they are printed, and the place of the first.
      *
-     * @param  array{a: string, b: string}  $reading
      * @param  array<string, Point>  $points  by id; one of the old plate is not among them
      */
-    private static function pair(array $reading, array $points): string
+    private static function pair(string $a, string $b, array $points): string
     {
         $name = static fn (string $id): string => $points[$id]['label'] ?? substr($id, (int) strpos($id, '.') + 1);
 
-        return "{$name($reading['a'])}–{$name($reading['b'])} ".($points[$reading['a']]['placeLabel'] ?? '');
+        return "{$name($a)}–{$name($b)} ".($points[$a]['placeLabel'] ?? '');
     }
 
     private static function outcome(Outcome $outcome): string

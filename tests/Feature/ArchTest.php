@@ -62,3 +62,7 @@ it('has no line over 120 characters and no room over fifteen files', function ()
 
     expect($long)->toBe([])->and($full)->toBe([]);
 });
+
+it('gives the interface every named route', function (): void {
+    $this->artisan('unionbit:routes --check')->assertSuccessful();
+});

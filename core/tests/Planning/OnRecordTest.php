@@ -9,8 +9,8 @@ use Unionbit\Core\Planning\Proof\ShortPath;
 use Unionbit\Core\Tests\Support\House;
 use Unionbit\Core\Tests\Support\Pick;
 
-// Plans landed letter to letter, and the same with two conductors exchanged at the wall: which calls are proved, what is
-// lost, what shorts and which way, and the ohms before power. On record.
+// Plans landed letter to letter, and the same with two conductors exchanged at the wall: which calls are proved, what
+// is lost, what shorts and which way, and the ohms before power. On record.
 
 function exchanged(Plan $plan, Pick $pick): Plan
 {
@@ -28,9 +28,12 @@ it('proves as it is on record', function (string $archetype): void {
     $pick = new Pick($archetype);
     foreach (['c-powered-3h-2c', 'battery-1h-1c', 'c-or-battery-2h-2c'] as $profile) {
         $letters = House::example($archetype, $profile);
-        foreach (
-            ['letters' => $letters, 'one' => exchanged($letters, $pick), 'two' => exchanged($letters, $pick)] as $name => $plan
-        ) {
+        $plans = [
+            'letters' => $letters,
+            'one' => exchanged($letters, $pick),
+            'two' => exchanged($letters, $pick),
+        ];
+        foreach ($plans as $name => $plan) {
             $proof = PlanProof::of($plan);
             $at = "{$profile} {$name}";
             foreach ($proof->calls as $call) {

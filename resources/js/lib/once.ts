@@ -2,6 +2,7 @@ import { useCallback, useRef, useState } from 'react';
 import { newId, post, type Answer } from '@/lib/api';
 import { keep } from '@/lib/outbox';
 import { reload } from '@/lib/reload';
+import { url, type JobRoute } from '@/lib/url';
 import { say } from '@/words';
 
 /**
@@ -35,18 +36,18 @@ export function useOnce<T>(): (
 export function useRecord<T = unknown>(jobId: string) {
     const once = useOnce<T>();
     const [answer, setAnswer] = useState<Answer<T> | null>(null);
-    const record = async (path: string, body: object, onWritten?: (data: T | null) => void): Promise<Answer<T>> => {
-        const url = `/jobs/${jobId}/${path}`;
+    const record = async (path: JobRoute, body: object, onWritten?: (data: T | null) => void): Promise<Answer<T>> => {
+        const to = url(`job.${path}`, { job: jobId });
         // A reading or a sign is kept on the device and sent later; what changes the state of power or step is not.
         let held = false;
         const result = await once(
-            url,
+            to,
             body,
             {},
             path === 'readings' || path === 'signs'
                 ? (id) => {
                       keep({
-                          url,
+                          url: to,
                           body: { ...body, id },
                           what: path === 'readings' ? say('shared.a-reading') : say('shared.what-was-seen'),
                       });

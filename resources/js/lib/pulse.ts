@@ -1,6 +1,7 @@
 import { useEffect, useRef } from 'react';
 import { get } from './api';
 import { reload } from './reload';
+import { url } from '@/lib/url';
 
 /**
  * Another device on the same job: asks every second and a half whether anything is newer than this page, and then
@@ -17,7 +18,7 @@ export function usePulse(jobId: string, mark: string): void {
             if (asking || document.visibilityState !== 'visible') return;
             asking = true;
             const before = shown.current;
-            const answer = await get<{ mark: string }>(`/jobs/${jobId}/pulse`);
+            const answer = await get<{ mark: string }>(url('job.pulse', { job: jobId }));
             if (answer.kind === 'ok' && answer.data.mark !== shown.current && shown.current === before) await reload();
             asking = false;
         }, 1500);

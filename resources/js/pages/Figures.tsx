@@ -5,6 +5,7 @@ import { useEdits } from '@/lib/edits';
 import { Mark, Shell } from '@/shell/Shell';
 import { Tools } from '@/shell/Tools';
 import { useUnits } from '@/lib/units';
+import { url } from '@/lib/url';
 import { UnitSwitch } from '@/ui/UnitSwitch';
 import type { FiguresProps } from '@/types';
 import { say } from '@/words';
@@ -31,7 +32,7 @@ export default function Figures() {
                 <Tools />
             </header>
             <main className="main">
-                <Body url="/figures" />
+                <Body url={url('figures')} />
             </main>
         </div>
     );
@@ -39,11 +40,11 @@ export default function Figures() {
 
 /** What is entered for load, capacity and prices stays with the house. */
 function OfHouse({ jobId, version, closed }: { jobId: string; version: number; closed: boolean }) {
-    const edits = useEdits(`/jobs/${jobId}/survey-edits`, version);
+    const edits = useEdits(url('job.survey-edits', { job: jobId }), version);
     return (
         <Body
-            url={`/jobs/${jobId}/figures`}
-            back={`/jobs/${jobId}/set`}
+            url={url('job.figures', { job: jobId })}
+            back={url('job.set', { job: jobId })}
             onKeep={closed ? undefined : (key, value) => void edits.send('answer', { key, value })}
         />
     );

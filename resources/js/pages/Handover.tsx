@@ -6,6 +6,7 @@ import { ReadingTable } from '@/features/handover/ReadingTable';
 import { clock, day } from '@/lib/format';
 import { Shell } from '@/shell/Shell';
 import { kindName } from '@/lib/names';
+import { url } from '@/lib/url';
 import type { HandoverProps } from '@/types';
 import { Glyph } from '@/ui/Glyph';
 import { State } from '@/ui/State';
@@ -46,13 +47,13 @@ export default function Handover() {
                     <button className="btn btn--quiet" onClick={() => window.print()}>
                         <Glyph name="print" /> {say('handover.print')}
                     </button>
-                    <a className="btn btn--quiet" href={`/jobs/${job.id}/handover.pdf`}>
+                    <a className="btn btn--quiet" href={url('job.handover-pdf', { job: job.id })}>
                         {say('handover.pdf')}
                     </a>
-                    <a className="btn btn--quiet" href={`/jobs/${job.id}/readings.csv`}>
+                    <a className="btn btn--quiet" href={url('job.readings-csv', { job: job.id })}>
                         {say('handover.readings')}
                     </a>
-                    <a className="btn btn--quiet" href={`/jobs/${job.id}/job-file`}>
+                    <a className="btn btn--quiet" href={url('job.job-file', { job: job.id })}>
                         {say('handover.job-file')}
                     </a>
                     {!closed && !job.practice && (

@@ -13,6 +13,7 @@ import { Row } from '@/features/jobs/Row';
 import { post, said } from '@/lib/api';
 import { useKeys } from '@/lib/hooks';
 import { reload } from '@/lib/reload';
+import { url } from '@/lib/url';
 import type { JobRow, JobsProps, Show } from '@/types';
 import { Glyph } from '@/ui/Glyph';
 import { Bad } from '@/ui/State';
@@ -33,7 +34,7 @@ export default function Jobs() {
     const ask = (asked: { find?: string; show?: Show; rows?: number }) => {
         const { find: words, show: part, rows } = { find, show, ...asked };
         router.get(
-            '/jobs',
+            url('jobs'),
             {
                 find: words || undefined,
                 show: part === 'all' ? undefined : part,
@@ -45,7 +46,7 @@ export default function Jobs() {
     };
 
     const shelve = async (id: string, ...[to, undo]: Parameters<Shelve>) => {
-        const answer = await post(`/jobs/${id}/shelf`, { to });
+        const answer = await post(url('job.shelf', { job: id }), { to });
         setProblem(answer.kind === 'ok' ? null : said(answer));
         if (answer.kind !== 'ok') return;
         await reload();
@@ -74,7 +75,7 @@ export default function Jobs() {
                         </p>
                     </div>
                     <div className="flex gap-2.5">
-                        <Link className="link px-2" href="/figures">
+                        <Link className="link px-2" href={url('figures')}>
                             {say('jobs.figures')}
                         </Link>
                         <button className="btn btn--quiet" onClick={() => setImporting([])}>

@@ -16,6 +16,7 @@ import { useEdits } from '@/lib/edits';
 import { useKeys, useWidth } from '@/lib/hooks';
 import { reload } from '@/lib/reload';
 import { Shell } from '@/shell/Shell';
+import { url } from '@/lib/url';
 import type { PlanProps } from '@/types';
 import { Glyph } from '@/ui/Glyph';
 import { Bad, Findings, State } from '@/ui/State';
@@ -44,7 +45,7 @@ export default function Plan() {
 function Body({ call, onCall }: { call: string; onCall: (call: string) => void }) {
     const { job, profiles, chosen, used, conductors, stops, assumes, photosMissing, plan, readings } =
         usePage<PlanProps>().props;
-    const edits = useEdits(`/jobs/${job.id}/plan-edits`, job.version);
+    const edits = useEdits(url('job.plan-edits', { job: job.id }), job.version);
     const [selected, setSelected] = useState<number | null>(null);
     const [hand, setHand] = useState(false);
     const [asking, setAsking] = useState(false);
@@ -176,7 +177,7 @@ function Body({ call, onCall }: { call: string; onCall: (call: string) => void }
                 {plan && used && !closed && (
                     <button
                         className={`btn ${landed ? 'btn--go' : ''}`}
-                        onClick={() => router.visit(`/jobs/${job.id}/set`)}
+                        onClick={() => router.visit(url('job.set', { job: job.id }))}
                     >
                         {say('plan.go-to-set')}{' '}
                         {landed ? (
@@ -218,7 +219,7 @@ function Body({ call, onCall }: { call: string; onCall: (call: string) => void }
                             ),
                         })}
                     </State>
-                    <Link className="link" href={`/jobs/${job.id}/survey#photos`}>
+                    <Link className="link" href={`${url('job.survey', { job: job.id })}#photos`}>
                         {say('plan.in-survey')}
                     </Link>
                 </p>
@@ -230,7 +231,7 @@ function Body({ call, onCall }: { call: string; onCall: (call: string) => void }
             )}
             {conductors === 0 ? (
                 <p className="px-5 py-4">
-                    <button className="btn" onClick={() => router.visit(`/jobs/${job.id}/survey`)}>
+                    <button className="btn" onClick={() => router.visit(url('job.survey', { job: job.id }))}>
                         {say('plan.go-to-survey')}
                     </button>
                 </p>
@@ -243,7 +244,7 @@ function Body({ call, onCall }: { call: string; onCall: (call: string) => void }
                     onAsk={() => setAsking(true)}
                     onOwn={() => setMaking(true)}
                     onAway={async (id) => {
-                        await post(`/profiles/${id}`, { _method: 'DELETE' });
+                        await post(url('profile', { id }), { _method: 'DELETE' });
                         await reload();
                     }}
                 />

@@ -1,5 +1,6 @@
 import { Head, Link } from '@inertiajs/react';
 import { Mark } from '@/shell/Shell';
+import { url } from '@/lib/url';
 import { say } from '@/words';
 
 const words: Record<number, [string, string]> = {
@@ -21,7 +22,7 @@ export default function Problem({ status }: { status: number }) {
                 <h1 className="h-step mt-6">{title}</h1>
                 <p className="mt-2">{text}</p>
                 <p className="mono mt-2 text-note text-muted">{status}</p>
-                <Link href="/jobs" className="btn mt-5">
+                <Link href={url('jobs')} className="btn mt-5">
                     {say('door.all-jobs')}
                 </Link>
             </main>

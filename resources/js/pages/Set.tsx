@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { CallTable } from '@/features/call-table/CallTable';
 import { MeterDock } from '@/features/meter-dock/MeterDock';
 import { Shell } from '@/shell/Shell';
+import { url } from '@/lib/url';
 import type { SetProps } from '@/types';
 import { Glyph } from '@/ui/Glyph';
 import { Findings } from '@/ui/State';
@@ -33,13 +34,13 @@ export default function SetPage() {
                     <h1 className="h-step">{say('set.set')}</h1>
                     <p>{say('set.enter-these-in-the-menu-of', { thermostat })}</p>
                 </div>
-                <Link className="link ml-auto" href={`/jobs/${job.id}/figures`}>
+                <Link className="link ml-auto" href={url('job.figures', { job: job.id })}>
                     {say('set.figures')}
                 </Link>
                 {!closed && (
                     <button
                         className={`btn ${open === 0 ? 'btn--go' : ''}`}
-                        onClick={() => router.visit(`/jobs/${job.id}/prove`)}
+                        onClick={() => router.visit(url('job.prove', { job: job.id }))}
                     >
                         {say('set.go-to-prove')}{' '}
                         {open === 0 ? (

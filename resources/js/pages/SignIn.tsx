@@ -1,5 +1,6 @@
 import { Head, useForm } from '@inertiajs/react';
 import { Mark } from '@/shell/Shell';
+import { url } from '@/lib/url';
 import { Bad } from '@/ui/State';
 import { say } from '@/words';
 
@@ -15,7 +16,7 @@ export default function SignIn() {
                     className="mt-4 grid gap-4"
                     onSubmit={(event) => {
                         event.preventDefault();
-                        form.post('/sign-in', { onError: () => form.reset('password') });
+                        form.post(url('login'), { onError: () => form.reset('password') });
                     }}
                 >
                     <label className="field" data-bad={form.errors.email ? '' : undefined}>

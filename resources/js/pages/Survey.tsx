@@ -13,6 +13,7 @@ import { MeterDock } from '@/features/meter-dock/MeterDock';
 import { said } from '@/lib/api';
 import { useEdits } from '@/lib/edits';
 import { Shell } from '@/shell/Shell';
+import { url } from '@/lib/url';
 import type { SurveyProps } from '@/types';
 import { Glyph } from '@/ui/Glyph';
 import { Bad } from '@/ui/State';
@@ -24,7 +25,7 @@ import { say } from '@/words';
 export default function Survey() {
     const page = usePage<SurveyProps>().props;
     const { job, cables, screws, questions, needs, finished, findings, readings } = page;
-    const edits = useEdits(`/jobs/${job.id}/survey-edits`, job.version);
+    const edits = useEdits(url('job.survey-edits', { job: job.id }), job.version);
     const [cableId, setCableId] = useState(cables[0]?.id ?? 'A');
     const [changing, setChanging] = useState<{ number: number; line: string } | null>(null);
     const [pasted, setPasted] = useState<string[] | null>(null);
@@ -38,9 +39,9 @@ export default function Survey() {
     const done = useCallback(() => setChanging(null), []);
 
     const finish = async () => {
-        if (finished) return router.visit(`/jobs/${job.id}/plan`);
+        if (finished) return router.visit(url('job.plan', { job: job.id }));
         const answer = await edits.send('finish');
-        if (answer.kind === 'ok') router.visit(`/jobs/${job.id}/plan`);
+        if (answer.kind === 'ok') router.visit(url('job.plan', { job: job.id }));
     };
 
     return (

@@ -1,6 +1,7 @@
 import { router } from '@inertiajs/react';
 import { Component, type ReactNode } from 'react';
 import { reload } from '@/lib/reload';
+import { url } from '@/lib/url';
 import { Glyph } from '@/ui/Glyph';
 import { putBack, typedIn, type Typed } from './typed';
 import { say } from '@/words';
@@ -85,7 +86,7 @@ export class Boundary extends Component<{ children: ReactNode }, State> {
                     <button className="btn btn--go" onClick={this.again}>
                         {say('shell.try-again')}
                     </button>
-                    <a className="btn" href="/jobs">
+                    <a className="btn" href={url('jobs')}>
                         {say('shell.all-jobs')}
                     </a>
                 </div>

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { post, said } from '@/lib/api';
+import { url } from '@/lib/url';
 import { Bad, State } from '@/ui/State';
 import { say } from '@/words';
 
@@ -10,7 +11,7 @@ export function ChangePassword() {
     const [done, setDone] = useState(false);
     const [bad, setBad] = useState('');
     const change = async () => {
-        const answer = await post('/password', { present, password });
+        const answer = await post(url('password'), { present, password });
         setBad(answer.kind === 'ok' ? '' : said(answer));
         setDone(answer.kind === 'ok');
         if (answer.kind === 'ok') {

@@ -1,4 +1,5 @@
 import { Link } from '@inertiajs/react';
+import { url } from '@/lib/url';
 import type { Stage, TapeSegment } from '@/types';
 import type { GlyphName } from '@/ui/Glyph';
 import { State, type Tone } from '@/ui/State';
@@ -54,7 +55,7 @@ function Segment({
     const step = segment.n > 1 ? (height - 30) / (segment.n - 1) : 0;
     return (
         <Link
-            href={`/jobs/${jobId}/${segment.key}`}
+            href={url(`job.${segment.key}`, { job: jobId })}
             preserveState={now}
             className="seg"
             style={{ height }}
@@ -112,7 +113,7 @@ export function TapeStrip({ jobId, tape, current }: { jobId: string; tape: TapeS
                 return (
                     <Link
                         key={segment.key}
-                        href={`/jobs/${jobId}/${segment.key}`}
+                        href={url(`job.${segment.key}`, { job: jobId })}
                         preserveState={segment.key === current}
                         aria-current={segment.key === current ? 'step' : undefined}
                     >

@@ -2,6 +2,7 @@ import { router, usePage } from '@inertiajs/react';
 import { useState } from 'react';
 import { post, said } from '@/lib/api';
 import { day } from '@/lib/format';
+import { url } from '@/lib/url';
 import type { Frame } from '@/types';
 import { Glyph } from '@/ui/Glyph';
 import { Bad } from '@/ui/State';
@@ -12,7 +13,7 @@ export function MarkBar() {
     const { job } = usePage<Frame>().props;
     const [bad, setBad] = useState('');
     const end = async () => {
-        const answer = await post<{ url: string }>(`/jobs/${job.id}/practice`, { on: false });
+        const answer = await post<{ url: string }>(url('job.practice', { job: job.id }), { on: false });
         setBad(answer.kind === 'ok' ? '' : said(answer));
         if (answer.kind === 'ok') router.visit(answer.data.url);
     };

@@ -2,6 +2,7 @@ import { Head, Link, router, usePage } from '@inertiajs/react';
 import { createContext, useContext, useMemo, useState, type ReactNode } from 'react';
 import { useKeys } from '@/lib/hooks';
 import { meterUsed } from '@/lib/keys';
+import { url } from '@/lib/url';
 import type { Frame, Mode, Stage } from '@/types';
 import { JobTape, TapeStrip } from './JobTape';
 import { MarkBar } from './MarkBar';
@@ -87,7 +88,10 @@ export function Shell({
     );
     useKeys(
         Object.fromEntries(
-            tape.map((segment, index) => [String(index + 1), () => router.visit(`/jobs/${job.id}/${segment.key}`)]),
+            tape.map((segment, index) => [
+                String(index + 1),
+                () => router.visit(url(`job.${segment.key}`, { job: job.id })),
+            ]),
         ),
     );
 
@@ -134,7 +138,7 @@ export function Shell({
 /** The mark, which leads back to the jobs. */
 export function Mark() {
     return (
-        <Link href="/jobs" className="bar__mark" aria-label={say('shell.unionbit-all-jobs')}>
+        <Link href={url('jobs')} className="bar__mark" aria-label={say('shell.unionbit-all-jobs')}>
             <svg width="30" height="24" viewBox="0 0 30 24" aria-hidden="true">
                 <path d="M1 2H8L13 7V22H1Z" fill="var(--ink)" />
                 <path d="M22 2H29V22H17V7Z" fill="none" stroke="var(--ink)" strokeWidth="2" />

@@ -2,6 +2,7 @@ import { router, usePage } from '@inertiajs/react';
 import { useState } from 'react';
 import { useKeys } from '@/lib/hooks';
 import { setSingleKeys, singleKeys } from '@/lib/keys';
+import { url } from '@/lib/url';
 import { UnitSwitch } from '@/ui/UnitSwitch';
 import type { Shared } from '@/types';
 import { Dialog } from '@/ui/Dialog';
@@ -63,7 +64,7 @@ export function Tools() {
                 <Glyph name="lamp" size={20} />
             </button>
             {user && !solo && (
-                <button className="tool tool--text" onClick={() => router.post('/sign-out')}>
+                <button className="tool tool--text" onClick={() => router.post(url('sign-out'))}>
                     {say('shell.sign-out')}
                 </button>
             )}
@@ -80,7 +81,7 @@ export function Tools() {
                             <b className="font-lab text-head font-semibold">
                                 {user.name}, {user.crew}
                             </b>
-                            <button className="link" onClick={() => router.post('/sign-out')}>
+                            <button className="link" onClick={() => router.post(url('sign-out'))}>
                                 {say('shell.sign-out-of-this-device')}
                             </button>
                         </p>

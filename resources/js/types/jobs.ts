@@ -1,4 +1,4 @@
-import type { Colour, Power, Shared } from './shared';
+import type { Colour, Power, Shared, Stage } from './shared';
 
 // The list of jobs and the crew's day.
 
@@ -13,7 +13,7 @@ export interface JobRow {
     cable: string | null;
     strands: { colour: Colour; landed: boolean }[];
     tape: { key: string; name: string; state: 'stuck' | 'done' | 'begun' | 'next'; n: number; done: number }[];
-    now: { key: string; name: string; word: string };
+    now: { key: Stage; name: string; word: string };
     power: Power;
     restore: string[];
     fails: boolean;

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { post, said } from '@/lib/api';
 import { reload } from '@/lib/reload';
 import { useUnits } from '@/lib/units';
+import { url } from '@/lib/url';
 import type { Shared } from '@/types';
 import { Bad } from '@/ui/State';
 import { say } from '@/words';
@@ -14,7 +15,7 @@ export function UnitSwitch() {
     const [bad, setBad] = useState<string | null>(null);
     if (!user) return null;
     const choose = async (units: string) => {
-        const answer = await post('/crew/units', { units });
+        const answer = await post(url('units'), { units });
         setBad(answer.kind === 'ok' ? null : said(answer));
         if (answer.kind === 'ok') await reload();
     };

@@ -2,6 +2,7 @@ import { usePage } from '@inertiajs/react';
 import { useState } from 'react';
 import { post, said } from '@/lib/api';
 import { reload } from '@/lib/reload';
+import { url } from '@/lib/url';
 import type { HandoverProps } from '@/types';
 import { Dialog } from '@/ui/Dialog';
 import { Bad } from '@/ui/State';
@@ -15,7 +16,7 @@ export function HandOverDialog({ open, onClose }: { open: boolean; onClose: () =
     const [problem, setProblem] = useState('');
     const [without, setWithout] = useState(false);
     const close = async () => {
-        const answer = await post(`/jobs/${job.id}/handover`, { unsigned: without });
+        const answer = await post(url('job.handover', { job: job.id }), { unsigned: without });
         setProblem(said(answer));
         if (answer.kind === 'ok') {
             onClose();

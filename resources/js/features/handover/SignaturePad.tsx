@@ -2,6 +2,7 @@ import { useRef, useState, type PointerEvent } from 'react';
 import { said } from '@/lib/api';
 import { useOnce } from '@/lib/once';
 import { reload } from '@/lib/reload';
+import { url } from '@/lib/url';
 import { Bad } from '@/ui/State';
 import { say } from '@/words';
 
@@ -20,7 +21,7 @@ export function SignaturePad({ jobId, role, word }: { jobId: string; role: 'inst
         return [within((event.clientX - box.left) / box.width), within((event.clientY - box.top) / box.height)];
     };
     const keep = async () => {
-        const answer = await post(`/jobs/${jobId}/signatures`, {
+        const answer = await post(url('job.signatures', { job: jobId }), {
             role,
             name,
             strokes: strokes.filter((stroke) => stroke.length > 1),

@@ -2,6 +2,7 @@ import { router, usePage } from '@inertiajs/react';
 import { useState } from 'react';
 import { said, type Answer } from '@/lib/api';
 import { useOnce } from '@/lib/once';
+import { url } from '@/lib/url';
 import type { JobRow, JobsProps } from '@/types';
 import { Dialog } from '@/ui/Dialog';
 import { Bad } from '@/ui/State';
@@ -25,7 +26,7 @@ export function CopyJob({ job, onClose }: { job: JobRow; onClose: () => void }) 
     const errors = answer?.kind === 'invalid' ? answer.errors : {};
 
     const send = async () => {
-        const result = await post(`/jobs/${job.id}/copies`, { as, kind, name });
+        const result = await post(url('job.copies', { job: job.id }), { as, kind, name });
         setAnswer(result);
         if (result.kind === 'ok') router.visit(result.data.url);
     };

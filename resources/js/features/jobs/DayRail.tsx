@@ -1,4 +1,5 @@
 import { Link, router } from '@inertiajs/react';
+import { url } from '@/lib/url';
 import type { Day, DayVisit } from '@/types';
 import { Glyph } from '@/ui/Glyph';
 import { dateLocale, say } from '@/words';
@@ -14,7 +15,7 @@ const shift = (date: string, days: number) => {
     return moved.toISOString().slice(0, 10);
 };
 const go = (date: string) =>
-    router.get('/jobs', { day: date }, { preserveState: true, preserveScroll: true, replace: true, only: ['day'] });
+    router.get(url('jobs'), { day: date }, { preserveState: true, preserveScroll: true, replace: true, only: ['day'] });
 
 /** The day as a folding rule: hours down the left, a column for each van or person, the visits as long as they take. */
 export function DayRail({ day, now }: { day: Day; now: string }) {
@@ -108,7 +109,10 @@ export function DayRail({ day, now }: { day: Day; now: string }) {
             <ul className="md:hidden">
                 {day.visits.map((visit) => (
                     <li key={visit.id} className="border-b border-hair">
-                        <Link href={`/jobs/${visit.id}/survey`} className="flex min-h-12 items-center gap-3 px-4">
+                        <Link
+                            href={url('job.survey', { job: visit.id })}
+                            className="flex min-h-12 items-center gap-3 px-4"
+                        >
                             <span className="mono w-24 text-small">
                                 {visit.starts}–{visit.ends}
                             </span>
@@ -124,7 +128,7 @@ export function DayRail({ day, now }: { day: Day; now: string }) {
             {day.visits.length === 0 && (
                 <p className="px-3 py-2 text-note text-muted">{say('jobs.no-visit-planned-give-a-job')}</p>
             )}
-            <a className="link px-3" href="/visits.ics">
+            <a className="link px-3" href={url('calendar')}>
                 {say('jobs.calendar-file')}
             </a>
         </nav>
@@ -149,7 +153,7 @@ function Bar({
     const field = visit.done ? 'var(--verd-wash)' : warned ? 'var(--fault-wash)' : 'var(--panel)';
     return (
         <Link
-            href={`/jobs/${visit.id}/${visit.done ? 'handover' : 'survey'}`}
+            href={url(`job.${visit.done ? 'handover' : 'survey'}`, { job: visit.id })}
             className="absolute grid place-items-center overflow-hidden"
             style={{
                 left,

@@ -3,6 +3,7 @@ import { Link } from '@inertiajs/react';
 import { useRef, useState } from 'react';
 import { newId, said, upload, type Answer } from '@/lib/api';
 import { reload } from '@/lib/reload';
+import { url } from '@/lib/url';
 import type { ImportReport } from '@/types';
 import { Dialog } from '@/ui/Dialog';
 import { Glyph } from '@/ui/Glyph';
@@ -28,7 +29,7 @@ export function ImportFiles({ dropped, onClose }: { dropped: File[]; onClose: ()
             form.append('files[]', file);
             form.append('ids[]', id);
         }
-        const result = await upload<ImportReport>('/import', form);
+        const result = await upload<ImportReport>(url('import'), form);
         setWorking(false);
         setAnswer(result);
         if (result.kind === 'ok') await reload();

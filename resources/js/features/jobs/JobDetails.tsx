@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { said, type Answer } from '@/lib/api';
 import { useOnce } from '@/lib/once';
 import { reload } from '@/lib/reload';
+import { url } from '@/lib/url';
 import type { JobRow, JobsProps } from '@/types';
 import { Dialog } from '@/ui/Dialog';
 import { Bad } from '@/ui/State';
@@ -28,7 +29,7 @@ export function JobDetails({ job, onClose }: { job: JobRow; onClose: () => void 
 
     const send = async () => {
         const result = await post(
-            `/jobs/${job.id}/details`,
+            url('job.details', { job: job.id }),
             { ...data, day: data.day || null, starts: data.starts || null, who: data.who || null },
             { version: job.version },
         );

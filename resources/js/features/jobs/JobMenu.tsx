@@ -1,3 +1,4 @@
+import { url } from '@/lib/url';
 import type { JobRow } from '@/types';
 import { Menu } from '@/ui/Menu';
 import { say } from '@/words';
@@ -30,7 +31,7 @@ export function JobMenu({
             items={[
                 { word: say('jobs.name-day-and-person'), act: () => onDetails() },
                 { word: say('jobs.copy-3'), act: () => onCopy() },
-                { word: say('jobs.job-file'), act: () => window.location.assign(`/jobs/${job.id}/job-file`) },
+                { word: say('jobs.job-file'), act: () => window.location.assign(url('job.job-file', { job: job.id })) },
                 ...(job.deleted
                     ? [{ word: say('jobs.restore'), act: () => onShelve('restore') }]
                     : job.archived

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { said, type Answer } from '@/lib/api';
 import { useOnce } from '@/lib/once';
 import { shown, typed, unitOf, useUnits } from '@/lib/units';
+import { url } from '@/lib/url';
 import type { JobsProps } from '@/types';
 import { Dialog } from '@/ui/Dialog';
 import { Bad } from '@/ui/State';
@@ -34,7 +35,7 @@ export function NewJob({ open, onClose }: { open: boolean; onClose: () => void }
     const length = Number(data.length.replace(',', '.'));
     const send = async () => {
         setWorking(true);
-        const result = await post('/jobs', {
+        const result = await post(url('jobs'), {
             ...data,
             feet: Number.isFinite(length) ? typed(length, 'ft', units) : data.length,
             site_id: data.site_id || null,

@@ -2,6 +2,7 @@ import { Link } from '@inertiajs/react';
 import { clsx } from 'clsx';
 import type { ReactNode } from 'react';
 import { ago, clock, day as dayWord, today } from '@/lib/format';
+import { url } from '@/lib/url';
 import type { JobRow } from '@/types';
 import { State } from '@/ui/State';
 import { MiniTape, Strands } from './Small';
@@ -12,7 +13,7 @@ export function Row({ job, now }: { job: JobRow; now: string }) {
     const stage = job.handedOverAt ? 'handover' : job.now.key;
     return (
         <Way
-            to={job.deleted ? null : `/jobs/${job.id}/${stage}`}
+            to={job.deleted ? null : url(`job.${stage}`, { job: job.id })}
             className={clsx(
                 'grid min-h-[84px] min-w-0 flex-1 grid-cols-[minmax(0,1fr)] items-center gap-x-4 gap-y-2 py-3',
                 'pl-5 md:grid-cols-[84px_minmax(150px,1.4fr)_170px_minmax(112px,1fr)]',

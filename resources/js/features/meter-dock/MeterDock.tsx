@@ -6,6 +6,7 @@ import { useRecord } from '@/lib/once';
 import { clock, figure, pointName, range, signUnit } from '@/lib/format';
 import { useKeys } from '@/lib/hooks';
 import { useAskPower, useProbes } from '@/shell/Shell';
+import { url } from '@/lib/url';
 import type { Expectation, Frame, Mode, PointInfo, Reading } from '@/types';
 import { Glyph, Unit, type GlyphName } from '@/ui/Glyph';
 import { useOutbox } from '@/lib/outbox';
@@ -91,8 +92,8 @@ export function MeterDock({
     const mine = correcting !== null || refusedAt === pair ? answer : null;
     const errors = mine?.kind === 'invalid' ? mine.errors : {};
     const kept = useOutbox().find(
-        ({ url, body }) =>
-            url === `/jobs/${job.id}/readings` &&
+        ({ url: to, body }) =>
+            to === url('job.readings', { job: job.id }) &&
             body.a === a &&
             body.b === b &&
             body.mode === mode &&
@@ -124,7 +125,7 @@ export function MeterDock({
 
     // In practice the simulated meter fills the field; recording it stays the person's act, and it is marked.
     const simulate = async () => {
-        const answer = await post<{ value: string }>(`/jobs/${job.id}/simulated-reading`, {
+        const answer = await post<{ value: string }>(url('job.simulated-reading', { job: job.id }), {
             stage,
             step,
             call,

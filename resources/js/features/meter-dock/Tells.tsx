@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { post, said } from '@/lib/api';
 import { figure } from '@/lib/format';
 import { faultPlace } from '@/lib/names';
+import { url } from '@/lib/url';
 import type { FaultsByPlace, Tells as Answer } from '@/types';
 import { Unit } from '@/ui/Glyph';
 import { Bad } from '@/ui/State';
@@ -24,7 +25,7 @@ export function Tells(asked: Asked) {
     const ask = async () => {
         const { jobId, ...body } = asked;
         setWorking(true);
-        const result = await post<Answer>(`/jobs/${jobId}/tells`, body);
+        const result = await post<Answer>(url('job.tells', { job: jobId }), body);
         setWorking(false);
         setBad(result.kind === 'ok' ? '' : said(result));
         if (result.kind === 'ok') setAnswer(result.data);

@@ -1,5 +1,6 @@
 import { useEffect, useState } from 'react';
 import { post, said } from '@/lib/api';
+import { url } from '@/lib/url';
 import type { Expectation, Mode } from '@/types';
 import { say } from '@/words';
 
@@ -33,7 +34,14 @@ export function useExpectation(
         let current = true;
         const timer = setTimeout(async () => {
             const { jobId, stage, step, call, mode, a, b } = JSON.parse(key) as Asked;
-            const result = await post<Expectation>(`/jobs/${jobId}/expect`, { stage, step, call, mode, a, b });
+            const result = await post<Expectation>(url('job.expect', { job: jobId }), {
+                stage,
+                step,
+                call,
+                mode,
+                a,
+                b,
+            });
             if (current)
                 setAnswer({
                     key,

@@ -1,5 +1,6 @@
 import { ToRead } from '@/features/meter-dock/ToRead';
 import { figure } from '@/lib/format';
+import { url } from '@/lib/url';
 import type { CheckRow, PlanView, Reading } from '@/types';
 import { say } from '@/words';
 
@@ -29,13 +30,13 @@ export function Papers({ jobId, carry }: { jobId: string; carry: PlanView['carry
             <h2 className="h-sec">{say('plan.to-carry-and-papers')}</h2>
             <p className="text-small leading-5">{carry.map((item) => `${item.count} × ${item.item}`).join(' · ')}</p>
             <p className="flex flex-wrap gap-x-6">
-                <a className="link" href={`/jobs/${jobId}/wiring.svg`} target="_blank" rel="noreferrer">
+                <a className="link" href={url('job.wiring-svg', { job: jobId })} target="_blank" rel="noreferrer">
                     {say('plan.drawing-svg')}
                 </a>
-                <a className="link" href={`/jobs/${jobId}/wiring.csv`}>
+                <a className="link" href={url('job.wiring-csv', { job: jobId })}>
                     {say('plan.table-csv')}
                 </a>
-                <a className="link" href={`/jobs/${jobId}/labels.svg`} target="_blank" rel="noreferrer">
+                <a className="link" href={url('job.labels-svg', { job: jobId })} target="_blank" rel="noreferrer">
                     {say('plan.conductor-labels-to-print')}
                 </a>
             </p>

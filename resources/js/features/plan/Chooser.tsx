@@ -1,6 +1,7 @@
 import { clsx } from 'clsx';
 import { useEffect, useState } from 'react';
 import { get, said } from '@/lib/api';
+import { url } from '@/lib/url';
 import type { ThermostatChoice, ThermostatRow } from '@/types';
 import { Dialog } from '@/ui/Dialog';
 import { Bad, State } from '@/ui/State';
@@ -27,7 +28,7 @@ export function Chooser({
 
     useEffect(() => {
         let current = true;
-        void get<ThermostatChoice>(`/jobs/${jobId}/thermostats?${asked}`).then((answer) => {
+        void get<ThermostatChoice>(`${url('job.thermostats', { job: jobId })}?${asked}`).then((answer) => {
             if (!current) return;
             if (answer.kind === 'ok') setChoice(answer.data);
             setBad(answer.kind === 'ok' ? '' : said(answer));

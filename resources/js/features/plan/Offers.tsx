@@ -2,6 +2,7 @@ import { clsx } from 'clsx';
 import { useEffect, useState } from 'react';
 import { get, said } from '@/lib/api';
 import type { Edits } from '@/lib/edits';
+import { url } from '@/lib/url';
 import type { Candidate, Choice, Offers as Offered, Weights } from '@/types';
 import { Glyph } from '@/ui/Glyph';
 import { Bad, State } from '@/ui/State';
@@ -46,11 +47,13 @@ export function Offers({
 
     useEffect(() => {
         let current = true;
-        void get<Offered>(`/jobs/${jobId}/offers?profile=${encodeURIComponent(profile)}${asked}`).then((answer) => {
-            if (!current) return;
-            if (answer.kind === 'ok') setOffers(answer.data);
-            setBad(answer.kind === 'ok' ? '' : said(answer));
-        });
+        void get<Offered>(`${url('job.offers', { job: jobId })}?profile=${encodeURIComponent(profile)}${asked}`).then(
+            (answer) => {
+                if (!current) return;
+                if (answer.kind === 'ok') setOffers(answer.data);
+                setBad(answer.kind === 'ok' ? '' : said(answer));
+            },
+        );
         return () => {
             current = false;
         };

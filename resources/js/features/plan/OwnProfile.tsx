@@ -2,6 +2,7 @@ import { useRef, useState } from 'react';
 import { post, said, type Answer } from '@/lib/api';
 import { reload } from '@/lib/reload';
 import { Field } from '@/features/jobs/fields';
+import { url } from '@/lib/url';
 import { Dialog } from '@/ui/Dialog';
 import { Bad } from '@/ui/State';
 import { say } from '@/words';
@@ -24,7 +25,7 @@ export function OwnProfile({ onClose, onKept }: { onClose: () => void; onKept: (
     const errors = answer?.kind === 'invalid' ? answer.errors : {};
     const put = (fields: Partial<typeof data>) => setData((now) => ({ ...now, ...fields }));
     const send = async (body: object) => {
-        const result = await post<{ id: string }>('/profiles', body);
+        const result = await post<{ id: string }>(url('profiles'), body);
         setAnswer(result);
         if (result.kind !== 'ok') return;
         await reload();

@@ -1,5 +1,6 @@
 import { clsx } from 'clsx';
 import { useState } from 'react';
+import { url } from '@/lib/url';
 import type { PlanProps } from '@/types';
 import { say } from '@/words';
 
@@ -52,7 +53,7 @@ export function Thermostats({
                 <div key={profile.id} className="relative">
                     {profile.own && all && (
                         <span className="absolute right-3 top-1 z-10 flex gap-3">
-                            <a className="link" href={`/profiles/${profile.id}`}>
+                            <a className="link" href={url('profile', { id: profile.id })}>
                                 {say('plan.file')}
                             </a>
                             <button

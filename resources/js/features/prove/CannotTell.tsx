@@ -1,6 +1,7 @@
 import { useEffect, useState } from 'react';
 import { get } from '@/lib/api';
 import { Places } from '@/features/meter-dock/Tells';
+import { url } from '@/lib/url';
 import type { CannotTell as Group } from '@/types';
 import { Glyph } from '@/ui/Glyph';
 import { list, say } from '@/words';
@@ -25,7 +26,7 @@ export function CannotTell({
         let current = true;
         const timer = setTimeout(async () => {
             const answer = await get<{ groups: Group[] }>(
-                `/jobs/${jobId}/cannot-tell?step=${encodeURIComponent(step)}&version=${version}`,
+                `${url('job.cannot-tell', { job: jobId })}?step=${encodeURIComponent(step)}&version=${version}`,
             );
             if (current && answer.kind === 'ok') setGroups(answer.data.groups);
         }, 400);

@@ -2,6 +2,7 @@ import { usePage } from '@inertiajs/react';
 import { useEffect, useState } from 'react';
 import { get, said } from '@/lib/api';
 import { useRecord } from '@/lib/once';
+import { url } from '@/lib/url';
 import type { OutcomeName, ProveProps, StepView } from '@/types';
 import { Glyph } from '@/ui/Glyph';
 import { Bad, outcomeLook, State } from '@/ui/State';
@@ -155,7 +156,7 @@ function Explains({ jobId }: { jobId: string }) {
     const [found, setFound] = useState<PatternAnswer | null>(null);
     useEffect(() => {
         let current = true;
-        void get<PatternAnswer>(`/jobs/${jobId}/pattern`).then((answer) => {
+        void get<PatternAnswer>(url('job.pattern', { job: jobId })).then((answer) => {
             if (current && answer.kind === 'ok') setFound(answer.data);
         });
         return () => {

@@ -1,6 +1,7 @@
 import { router, usePage } from '@inertiajs/react';
 import { useState } from 'react';
 import { post, said } from '@/lib/api';
+import { url } from '@/lib/url';
 import type { ProveProps } from '@/types';
 import { Bad } from '@/ui/State';
 import { say } from '@/words';
@@ -10,7 +11,7 @@ export function Practice() {
     const { job } = usePage<ProveProps>().props;
     const [bad, setBad] = useState('');
     const begin = async (fault: string) => {
-        const answer = await post<{ url: string }>(`/jobs/${job.id}/practice`, { on: true, fault });
+        const answer = await post<{ url: string }>(url('job.practice', { job: job.id }), { on: true, fault });
         setBad(answer.kind === 'ok' ? '' : said(answer));
         if (answer.kind === 'ok') router.visit(answer.data.url);
     };

@@ -16,6 +16,7 @@ import { useSecondsLeft, useWidth } from '@/lib/hooks';
 import { meterUsed } from '@/lib/keys';
 import { useAwake, useEndSignal } from '@/lib/device';
 import { useProbes } from '@/shell/Shell';
+import { url } from '@/lib/url';
 import type { BoardState, ProveProps, StepView } from '@/types';
 import { Glyph } from '@/ui/Glyph';
 import { State } from '@/ui/State';
@@ -91,7 +92,7 @@ export function StepBody({
                     <p>{say('prove.of-calls-proved', { proved, wanted: wanted.length, shows: step.shows })}</p>
                 </div>
                 {!closed && through && (
-                    <button className="btn btn--go" onClick={() => router.visit(`/jobs/${job.id}/handover`)}>
+                    <button className="btn btn--go" onClick={() => router.visit(url('job.handover', { job: job.id }))}>
                         {say('prove.go-to-handover')} <Glyph name="go" />
                     </button>
                 )}

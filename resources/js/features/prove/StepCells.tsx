@@ -8,6 +8,7 @@ import { clock, countdown } from '@/lib/format';
 import { useSecondsLeft } from '@/lib/hooks';
 import { meterUsed } from '@/lib/keys';
 import { useAskPower } from '@/shell/Shell';
+import { url } from '@/lib/url';
 import type { ProveProps, StepView } from '@/types';
 import { Glyph } from '@/ui/Glyph';
 import { Bad, outcomeLook, State } from '@/ui/State';
@@ -35,12 +36,12 @@ export function StepCells({
         step.signs.every((sign) => sign.outcome === 'pass');
     // In practice the simulated house is looked at: what runs in it is recorded, marked as simulated.
     const look = async () => {
-        const answer = await post<{ signs: Record<string, boolean> }>(`/jobs/${job.id}/simulated-signs`, {
+        const answer = await post<{ signs: Record<string, boolean> }>(url('job.simulated-signs', { job: job.id }), {
             step: step.key,
         });
         if (answer.kind !== 'ok') return;
         for (const sign of step.signs)
-            await post(`/jobs/${job.id}/signs`, {
+            await post(url('job.signs', { job: job.id }), {
                 id: newId(),
                 step: step.key,
                 sign: sign.key,

@@ -3,6 +3,7 @@ import { useEffect, useRef, useState } from 'react';
 import { post } from '@/lib/api';
 import type { Edits } from '@/lib/edits';
 import { useKeys } from '@/lib/hooks';
+import { url } from '@/lib/url';
 import type { CableView, EntryPreview, SurveyProps } from '@/types';
 import { complete } from './complete';
 import { EndTag, Swatch } from '@/ui/Tag';
@@ -48,7 +49,10 @@ export function EntryLine({
         let current = true;
         const timer = setTimeout(async () => {
             if (line.trim() === '') return;
-            const answer = await post<EntryPreview>(`/jobs/${jobId}/entry-preview`, { cable: cable.id, line });
+            const answer = await post<EntryPreview>(url('job.entry-preview', { job: jobId }), {
+                cable: cable.id,
+                line,
+            });
             if (current && answer.kind === 'ok') setPreview({ line, entry: answer.data });
         }, 90);
         return () => {

@@ -1,6 +1,7 @@
 import { useEffect, useState } from 'react';
 import { post, said } from '@/lib/api';
 import type { Edits } from '@/lib/edits';
+import { url } from '@/lib/url';
 import type { CableView, EntryPreview } from '@/types';
 import { Dialog } from '@/ui/Dialog';
 import { Bad, State } from '@/ui/State';
@@ -36,7 +37,7 @@ export function PasteLines({
                 .map((line) => line.trim())
                 .filter((line) => line !== '');
             if (wanted.length === 0) return;
-            const answer = await post<EntryPreview[]>(`/jobs/${jobId}/entry-preview`, {
+            const answer = await post<EntryPreview[]>(url('job.entry-preview', { job: jobId }), {
                 cable: cable.id,
                 lines: wanted.slice(0, 50),
             });

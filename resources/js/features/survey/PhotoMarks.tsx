@@ -3,6 +3,7 @@ import { useRef, useState } from 'react';
 import { said } from '@/lib/api';
 import { useOnce } from '@/lib/once';
 import { reload } from '@/lib/reload';
+import { url } from '@/lib/url';
 import type { CableView, PhotoMark, PhotoView } from '@/types';
 import { Dialog } from '@/ui/Dialog';
 import { Bad } from '@/ui/State';
@@ -50,7 +51,7 @@ export function PhotoMarks({
     const name = (id: string) => ends.find((candidate) => candidate.id === id)?.name ?? id;
 
     const send = async (fields: object) => {
-        const answer = await post(`/jobs/${jobId}/photo-marks`, { photo_id: photo.id, ...fields });
+        const answer = await post(url('job.photo-marks', { job: jobId }), { photo_id: photo.id, ...fields });
         setBad(answer.kind === 'ok' ? '' : said(answer));
         if (answer.kind === 'ok') {
             setChosen(null);

@@ -4,6 +4,7 @@ import { newId, said, upload } from '@/lib/api';
 import { useOnce } from '@/lib/once';
 import { reduced } from '@/lib/picture';
 import { reload } from '@/lib/reload';
+import { url } from '@/lib/url';
 import type { CableView, PhotoView } from '@/types';
 import { Glyph } from '@/ui/Glyph';
 import { Bad, State } from '@/ui/State';
@@ -105,14 +106,14 @@ function PlaceOf({
         form.append('place', place);
         form.append('photo', smaller, file.name);
         setWorking(true);
-        const answer = await upload<PhotoView>(`/jobs/${jobId}/photos`, form);
+        const answer = await upload<PhotoView>(url('job.photos', { job: jobId }), form);
         setWorking(false);
         setBad(answer.kind === 'ok' ? '' : said(answer));
         if (answer.kind === 'unsent') setUnsent(file);
         if (answer.kind === 'ok') await reload();
     };
     const without = async () => {
-        const answer = await skip(`/jobs/${jobId}/photo-skips`, { place, reason: why });
+        const answer = await skip(url('job.photo-skips', { job: jobId }), { place, reason: why });
         setBad(answer.kind === 'ok' ? '' : said(answer));
         if (answer.kind === 'ok') {
             setWhy(null);

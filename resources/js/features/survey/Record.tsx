@@ -5,6 +5,7 @@ import { said } from '@/lib/api';
 import type { Edits } from '@/lib/edits';
 import { moment } from '@/lib/format';
 import { kindName } from '@/lib/names';
+import { url } from '@/lib/url';
 import type { SurveyProps } from '@/types';
 import { Bad } from '@/ui/State';
 import { say } from '@/words';
@@ -45,10 +46,10 @@ export function Record({
                 )}
                 <h2 className="h-sec mt-4">{say('survey.conductor-schedule')}</h2>
                 <p className="flex flex-wrap items-center gap-x-5">
-                    <a className="link" href={`/jobs/${jobId}/conductors.csv`}>
+                    <a className="link" href={url('job.conductors-csv', { job: jobId })}>
                         {say('survey.save-as-csv')}
                     </a>
-                    <a className="link" href={`/jobs/${jobId}/job-file`}>
+                    <a className="link" href={url('job.job-file', { job: jobId })}>
                         {say('survey.job-file')}
                     </a>
                     {!closed && (
@@ -90,7 +91,9 @@ export function Record({
                                     ) : (
                                         <Link
                                             className="link"
-                                            href={`/jobs/${visit.id}/${visit.handedOverAt ? 'handover' : 'survey'}`}
+                                            href={url(`job.${visit.handedOverAt ? 'handover' : 'survey'}`, {
+                                                job: visit.id,
+                                            })}
                                         >
                                             {say('survey.open-2')}
                                         </Link>
