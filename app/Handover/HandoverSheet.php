@@ -48,11 +48,9 @@ final class HandoverSheet
                 ...$page['proofs'],
             ],
             'outcome' => self::outcome(...),
-            'pair' => static fn (array $taken): string => self::pair(
-                (string) $taken['a'],
-                (string) $taken['b'],
-                $points,
-            ),
+            'pair' /** @param  array{a: string, b: string}  $taken */ => static fn (
+                array $taken,
+            ): string => self::pair($taken['a'], $taken['b'], $points),
             'signatures' => array_map($this->signature(...), $page['signatures']),
         ])->render();
     }

@@ -29,7 +29,7 @@ it('expects of the meter what is on record', function (string $archetype, string
                 static fn (string $id): bool => $circuit->netlist($setup)->points[$id]->probeable,
             ),
         );
-        for ($i = 0; $i < 14; $i++) {
+        for ($i = 0; $i < ($archetype === 'dual-fuel-o-2c-2h' ? 8 : 48); $i++) {
             [$a, $b] = [$pick->one($points), $pick->one($points)];
             $mode =
                 $name === 'off'

@@ -35,34 +35,6 @@ function verdictAt(Figure $figure, array $values, ?Plan $plan): array
     return [$result->tone, ...$codes[0], ...array_map(fn (int $i): string => "no line {$i}", $missing)];
 }
 
-/** @return list<string> "20: fault, figures.coil-check.short" where the verdict changes */
-function turns(Figure $figure, string $key, float $min, float $max, array $values, ?Plan $plan): array
-{
-    $at = fn (float $x): array => verdictAt($figure, [$key => $x] + $values, $plan);
-    $points = [];
-    for ($i = 0; $i <= 60; $i++) {
-        $points[] = $min + ($max - $min) * ($i / 60);
-        $points[] = $min + ($max - $min) * 1.0e-5 ** ($i / 60);
-    }
-    sort($points);
-    $turns = [implode(', ', $at($min))];
-    foreach ($points as $i => $low) {
-        $high = $points[$i + 1] ?? $low;
-        $from = $at($low);
-        if ($from === $at($high)) {
-            continue;
-        }
-        for ($n = 0; $n < 40; $n++) {
-            $middle = ($low + $high) / 2;
-            $at($middle) === $from ? ($low = $middle) : ($high = $middle);
-        }
-        $edge = round($high, 3);
-        $turns[] = "{$edge}: ".implode(', ', $at($high)).($at($edge) === $from ? ', past it' : ', at it');
-    }
-
-    return $turns;
-}
-
 dataset('figures', array_map(fn (Figure $figure): string => $figure->key(), Figures::all()));
 
 it('asks, says and turns as it is on record', function (string $key): void {
@@ -92,13 +64,10 @@ it('asks, says and turns as it is on record', function (string $key): void {
             continue;
         }
         foreach ($figure->inputs($plan) as $input) {
-            $told["{$house} turns with {$input->key}"] = turns(
-                $figure,
-                $input->key,
+            $told["{$house} turns with {$input->key}"] = turning(
+                fn (float $x): string => implode(', ', verdictAt($figure, [$input->key => $x] + $values, $plan)),
                 $input->min,
                 $input->max,
-                $values,
-                $plan,
             );
             foreach ([$input->min, ($input->min * 3 + $input->max) / 4, $input->max] as $value) {
                 $told["{$house} with {$input->key} {$value}"] = array_map(

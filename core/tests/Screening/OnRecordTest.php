@@ -11,6 +11,7 @@ use Unionbit\Core\Job\Interview\Questions;
 use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Screening\Screening;
 use Unionbit\Core\Screening\SurveyReading;
+use Unionbit\Core\Screening\VanishingPoint;
 use Unionbit\Core\Tests\Support\House;
 use Unionbit\Core\Tests\Support\Pick;
 use Unionbit\Core\Wiring\Condition;
@@ -100,3 +101,88 @@ it('says of each house what is on record', function (string $archetype): void {
     'furnace-oil-own-transformer-1c',
     'communicating-converted-2c',
 ]);
+
+it('turns with a reading where it is on record', function (): void {
+    $told = [];
+    foreach (['furnace-gas-1h-1c', 'heat-pump-o-1c-1aux', 'furnace-oil-own-transformer-1c'] as $archetype) {
+        $survey = SurveyFile::write(ExampleHouse::of(House::archetype($archetype)));
+        $survey['cables'][0]['conductors'][2]['near'] = ['state' => 'landed', 'terminal' => 'X'];
+        $house = SurveyFile::read($survey, House::archetype($archetype));
+        foreach (
+            [
+                ['wall.R', 'wall.C'],
+                ['indoor.R', 'indoor.C'],
+                ['wall.Rc', 'wall.Rh'],
+                ['wall.X', 'wall.C'],
+                ['wall.X', 'wall.R'],
+                ['indoor.C', 'outdoor.C'],
+            ] as [$a, $b]
+        ) {
+            foreach ([MeterMode::Volts, MeterMode::Ohms] as $mode) {
+                $told["{$archetype} {$a} {$b} {$mode->value}"] = turning(
+                    static fn (float $x): string => implode(
+                        ' ',
+                        array_map(
+                            static fn (Finding $f): string => "{$f->code} {$f->severity->value} ".
+                                json_encode(is_array($t = coded($f->title)) ? array_key_first($t) : $t),
+                            Screening::check($house, [new SurveyReading($a, $b, $x, $mode)]),
+                        ),
+                    ),
+                    0.0,
+                    130.0,
+                );
+            }
+        }
+    }
+
+    expect(lines($told))->toBe(onRecord('screening-turns', lines($told)));
+});
+
+it('takes a reading for what is on record', function (): void {
+    $points = [];
+    foreach (['wall', 'indoor', 'outdoor'] as $place) {
+        foreach (['R', 'Rc', 'Rh', 'C', 'COM', 'W', 'Y'] as $letter) {
+            $points[] = "{$place}.{$letter}";
+        }
+    }
+    $points[] = 'A1.near';
+    $told = [];
+    foreach ($points as $a) {
+        $told[$a] = implode(
+            '',
+            array_map(static function (string $b) use ($a): string {
+                $reading = new SurveyReading($a, $b, 24.0);
+
+                return $reading->isHotToCommon() ? 'C' : ($reading->isFromHot() ? 'h' : '.');
+            }, $points),
+        );
+    }
+
+    expect(lines($told))->toBe(onRecord('screening-readings', lines($told)));
+});
+
+it('finds where the supply vanishes as it is on record', function (): void {
+    $house = ExampleHouse::of(House::archetype('furnace-gas-1h-1c'));
+    $pairs = [
+        ['indoor.R', 'indoor.C'],
+        ['wall.R', 'wall.C'],
+        ['wall.Rc', 'wall.C'],
+        ['outdoor.Y', 'outdoor.C'],
+        ['indoor.R', 'wall.C'],
+        ['wall.R', 'indoor.C'],
+    ];
+    $told = [];
+    $pick = new Pick('vanishing');
+    for ($i = 0; $i < 160; $i++) {
+        $readings = [];
+        foreach ($pairs as [$a, $b]) {
+            if ($pick->one([true, true, false])) {
+                $value = $pick->one([0.0, 0.4, 0.99, 1.0, 1.01, 9.0, 17.9, 18.0, 18.1, 20.0, 26.0, null]);
+                $readings[] = new SurveyReading($a, $b, $value, $pick->one([MeterMode::Volts, MeterMode::Ohms]));
+            }
+        }
+        $told[(string) $i] = VanishingPoint::find($house, $readings)?->toArray();
+    }
+
+    expect(lines($told))->toBe(onRecord('screening-vanishing', lines($told)));
+});

@@ -97,3 +97,36 @@ function onRecord(string $name, string $told): string
 
     return (string) file_get_contents($file);
 }
+
+/**
+ * Where something turns as a value is moved from the least to the most: each turn with what it turns to, and whether it
+ * has turned at that very value.
+ *
+ * @param  Closure(float): string  $at
+ * @return list<string> "20: fault, at it"
+ */
+function turning(Closure $at, float $min, float $max): array
+{
+    $points = [];
+    for ($i = 0; $i <= 60; $i++) {
+        $points[] = $min + ($max - $min) * ($i / 60);
+        $points[] = $min + ($max - $min) * 1.0e-5 ** ($i / 60);
+    }
+    sort($points);
+    $turns = [$at($min)];
+    foreach ($points as $i => $low) {
+        $high = $points[$i + 1] ?? $low;
+        $from = $at($low);
+        if ($from === $at($high)) {
+            continue;
+        }
+        for ($n = 0; $n < 40; $n++) {
+            $middle = ($low + $high) / 2;
+            $at($middle) === $from ? ($low = $middle) : ($high = $middle);
+        }
+        $edge = round($high, 3);
+        $turns[] = "{$edge}: ".$at($high).($at($edge) === $from ? ', past it' : ', at it');
+    }
+
+    return $turns;
+}
