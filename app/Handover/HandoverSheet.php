@@ -48,9 +48,7 @@ final class HandoverSheet
                 ...$page['proofs'],
             ],
             'outcome' => self::outcome(...),
-            'pair' /** @param  array{a: string, b: string}  $taken */ => static fn (
-                array $taken,
-            ): string => self::pair($taken['a'], $taken['b'], $points),
+            'pair' => static fn (array $taken): string => self::pair($taken['a'], $taken['b'], $points),
             'signatures' => array_map($this->signature(...), $page['signatures']),
         ])->render();
     }
@@ -73,11 +71,19 @@ final class HandoverSheet
      *
      * @param  array<string, Point>  $points  by id; one of the old plate is not among them
      */
-    private static function pair(string $a, string $b, array $points): string
+    private static function pair(mixed $a, mixed $b, array $points): string
     {
-        $name = static fn (string $id): string => $points[$id]['label'] ?? substr($id, (int) strpos($id, '.') + 1);
+        $place = is_string($a) ? $points[$a]['placeLabel'] ?? '' : '';
 
-        return "{$name($a)}–{$name($b)} ".($points[$a]['placeLabel'] ?? '');
+        return self::point($a, $points).'–'.self::point($b, $points).' '.$place;
+    }
+
+    /** @param  array<string, Point>  $points */
+    private static function point(mixed $id, array $points): string
+    {
+        $id = is_string($id) ? $id : '';
+
+        return $points[$id]['label'] ?? substr($id, (int) strpos($id, '.') + 1);
     }
 
     private static function outcome(Outcome $outcome): string

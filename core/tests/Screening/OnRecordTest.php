@@ -123,8 +123,9 @@ it('turns with a reading where it is on record', function (): void {
                     static fn (float $x): string => implode(
                         ' ',
                         array_map(
-                            static fn (Finding $f): string => "{$f->code} {$f->severity->value} ".
-                                json_encode(is_array($t = coded($f->title)) ? array_key_first($t) : $t),
+                            static fn (
+                                Finding $f,
+                            ): string => "{$f->code} {$f->severity->value} {$f->title->code} {$f->meaning->code}",
                             Screening::check($house, [new SurveyReading($a, $b, $x, $mode)]),
                         ),
                     ),
