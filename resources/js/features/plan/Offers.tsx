@@ -3,7 +3,7 @@ import { useEffect, useState } from 'react';
 import { get, said } from '@/lib/api';
 import type { Edits } from '@/lib/edits';
 import { url } from '@/lib/url';
-import type { Candidate, Choice, Offers as Offered, Weights } from '@/types';
+import type { Candidate, Choice, Offers as Offered, Weights, PlanView } from '@/types';
 import { Glyph } from '@/ui/Glyph';
 import { Bad, State } from '@/ui/State';
 import { mono } from '@/ui/marks';
@@ -250,5 +250,17 @@ export function Offers({
                 </details>
             )}
         </section>
+    );
+}
+
+/** The offer taken, where there is more to say of it than its name: changed by hand since, or taken with a reason. */
+export function Taken({ choice }: { choice: NonNullable<PlanView['choice']> }) {
+    if (!choice.edited && choice.note === '') return null;
+    return (
+        <p className="px-5 pb-2 text-small">
+            <b className="font-semibold">{say('plan.taken-2', { title: choice.title })}</b>
+            {choice.edited && <span className="text-caution-ink">{say('plan.changed-by-hand-since')}</span>}
+            {choice.note !== '' && <span>{say('plan.reason', { note: choice.note })}</span>}
+        </p>
     );
 }
