@@ -11,10 +11,10 @@ async function newHouse(page: Page): Promise<string> {
     const site = `Lock Keeper's Row 1${house++}`;
     await dialog.getByRole('textbox', { name: 'House' }).fill(site);
     await dialog.getByRole('combobox', { name: 'Equipment' }).selectOption('furnace-gas-1h-1c');
-    await dialog.getByLabel('Wall cable, feet').fill('0');
+    await dialog.getByLabel('Wall cable, ft').fill('0');
     await dialog.getByRole('button', { name: 'Open job' }).click();
     await expect(dialog.getByRole('alert')).toContainText('1 to 1000 feet');
-    await dialog.getByLabel('Wall cable, feet').fill('38');
+    await dialog.getByLabel('Wall cable, ft').fill('38');
     await dialog.getByRole('button', { name: 'Open job' }).click();
     await expect(page.getByRole('heading', { name: 'Survey' })).toBeVisible();
     return page.url();

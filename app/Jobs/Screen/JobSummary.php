@@ -122,17 +122,17 @@ final readonly class JobSummary
         );
 
         return new self(
-            Words::say(Message::of('jobs.summary.unreadable')->opening()),
-            Words::of('jobs.summary.unreadable'),
-            Words::of('jobs.summary.not-read'),
-            [],
-            $tape,
-            [],
-            0,
-            0,
-            null,
-            [],
-            Words::spoken(PowerFlag::as(PowerState::NotProved)->toArray()),
+            title: Words::say(Message::of('jobs.summary.unreadable')->opening()),
+            equipment: Words::of('jobs.summary.unreadable'),
+            cable: Words::of('jobs.summary.not-read'),
+            strands: [],
+            tape: $tape,
+            restore: [],
+            minutes: 0,
+            waits: 0,
+            two: null,
+            toLoad: [],
+            power: Words::spoken(PowerFlag::as(PowerState::NotProved)->toArray()),
         );
     }
 

@@ -121,15 +121,15 @@ final class Circuit
                 static fn (Element $e): Element => $e->emf === 0.0
                     ? $e
                     : new Element(
-                        $e->id,
-                        $e->kind,
-                        $e->a,
-                        $e->b,
-                        $e->label,
-                        $e->subject,
-                        $e->ohms,
-                        $e->reactance,
-                        $e->dcOhms,
+                        id: $e->id,
+                        kind: $e->kind,
+                        a: $e->a,
+                        b: $e->b,
+                        label: $e->label,
+                        subject: $e->subject,
+                        ohms: $e->ohms,
+                        reactance: $e->reactance,
+                        dcOhms: $e->dcOhms,
                     ),
                 $elements,
             );
@@ -226,14 +226,14 @@ final class Circuit
         }
 
         return new OperatingPoint(
-            $netlist,
-            $network,
-            $phasors,
-            [],
-            $volts,
-            array_keys($state->openFuses),
-            $state->thermostatUp,
-            [],
+            netlist: $netlist,
+            network: $network,
+            phasors: $phasors,
+            loads: [],
+            loadVolts: $volts,
+            openFuses: array_keys($state->openFuses),
+            thermostatUp: $state->thermostatUp,
+            notes: [],
         );
     }
 
@@ -325,14 +325,14 @@ final class Circuit
         array_push($notes, ...Supplies::notes($this->installation, $point));
 
         return new OperatingPoint(
-            $point->netlist,
-            $point->network,
-            $point->phasors,
-            $loads,
-            $point->loadVolts,
-            $point->openFuses,
-            $point->thermostatUp,
-            $notes,
+            netlist: $point->netlist,
+            network: $point->network,
+            phasors: $point->phasors,
+            loads: $loads,
+            loadVolts: $point->loadVolts,
+            openFuses: $point->openFuses,
+            thermostatUp: $point->thermostatUp,
+            notes: $notes,
         );
     }
 

@@ -49,14 +49,14 @@ final readonly class Setup
     public function asked(string ...$closed): self
     {
         return new self(
-            $this->power,
-            array_values($closed),
-            $this->faceOff,
-            $this->jumpers,
-            $this->lifted,
-            $this->edits,
-            $this->modes,
-            $this->slowFuse,
+            power: $this->power,
+            closed: array_values($closed),
+            faceOff: $this->faceOff,
+            jumpers: $this->jumpers,
+            lifted: $this->lifted,
+            edits: $this->edits,
+            modes: $this->modes,
+            slowFuse: $this->slowFuse,
         );
     }
 
@@ -64,70 +64,70 @@ final readonly class Setup
     public function sameHands(self $other): self
     {
         return new self(
-            $this->power,
-            $this->power || ! $other->power ? $other->closed : [],
-            $other->faceOff,
-            $other->jumpers,
-            $other->lifted,
-            $other->edits,
-            $other->modes,
-            $other->slowFuse,
+            power: $this->power,
+            closed: $this->power || ! $other->power ? $other->closed : [],
+            faceOff: $other->faceOff,
+            jumpers: $other->jumpers,
+            lifted: $other->lifted,
+            edits: $other->edits,
+            modes: $other->modes,
+            slowFuse: $other->slowFuse,
         );
     }
 
     public function faceOff(): self
     {
         return new self(
-            $this->power,
-            [],
-            true,
-            $this->jumpers,
-            $this->lifted,
-            $this->edits,
-            $this->modes,
-            $this->slowFuse,
+            power: $this->power,
+            closed: [],
+            faceOff: true,
+            jumpers: $this->jumpers,
+            lifted: $this->lifted,
+            edits: $this->edits,
+            modes: $this->modes,
+            slowFuse: $this->slowFuse,
         );
     }
 
     public function withJumper(string $a, string $b): self
     {
         return new self(
-            $this->power,
-            $this->closed,
-            $this->faceOff,
-            [...$this->jumpers, [$a, $b]],
-            $this->lifted,
-            $this->edits,
-            $this->modes,
-            $this->slowFuse,
+            power: $this->power,
+            closed: $this->closed,
+            faceOff: $this->faceOff,
+            jumpers: [...$this->jumpers, [$a, $b]],
+            lifted: $this->lifted,
+            edits: $this->edits,
+            modes: $this->modes,
+            slowFuse: $this->slowFuse,
         );
     }
 
     public function lifting(string ...$ends): self
     {
         return new self(
-            $this->power,
-            $this->closed,
-            $this->faceOff,
-            $this->jumpers,
-            array_values(array_unique([...$this->lifted, ...$ends])),
-            $this->edits,
-            $this->modes,
-            $this->slowFuse,
+            power: $this->power,
+            closed: $this->closed,
+            faceOff: $this->faceOff,
+            jumpers: $this->jumpers,
+            lifted: array_values(array_unique([...$this->lifted, ...$ends])),
+            edits: $this->edits,
+            modes: $this->modes,
+            slowFuse: $this->slowFuse,
         );
     }
 
     public function with(CircuitEdit ...$edits): self
     {
         return new self(
-            $this->power,
-            $this->closed,
-            $this->faceOff,
-            $this->jumpers,
-            $this->lifted,
-            array_values([...$this->edits, ...$edits]),
-            $this->modes,
-            $this->slowFuse,
+            power: $this->power,
+            closed: $this->closed,
+            faceOff: $this->faceOff,
+            jumpers: $this->jumpers,
+            lifted: $this->lifted,
+            edits: array_values([...$this->edits, ...$edits]),
+            modes: $this->modes,
+            slowFuse: $this->slowFuse,
         );
     }
 
@@ -137,14 +137,14 @@ final readonly class Setup
         return $mode === null
             ? $this
             : new self(
-                $this->power,
-                $this->closed,
-                $this->faceOff,
-                $this->jumpers,
-                $this->lifted,
-                $this->edits,
-                [...$this->modes, $mode],
-                $this->slowFuse,
+                power: $this->power,
+                closed: $this->closed,
+                faceOff: $this->faceOff,
+                jumpers: $this->jumpers,
+                lifted: $this->lifted,
+                edits: $this->edits,
+                modes: [...$this->modes, $mode],
+                slowFuse: $this->slowFuse,
             );
     }
 
@@ -165,14 +165,14 @@ final readonly class Setup
     public function withSlowFuse(bool $slow = true): self
     {
         return new self(
-            $this->power,
-            $this->closed,
-            $this->faceOff,
-            $this->jumpers,
-            $this->lifted,
-            $this->edits,
-            $this->modes,
-            $slow,
+            power: $this->power,
+            closed: $this->closed,
+            faceOff: $this->faceOff,
+            jumpers: $this->jumpers,
+            lifted: $this->lifted,
+            edits: $this->edits,
+            modes: $this->modes,
+            slowFuse: $slow,
         );
     }
 }

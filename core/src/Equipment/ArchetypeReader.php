@@ -40,20 +40,20 @@ final class ArchetypeReader
         }
 
         return new Archetype(
-            $node->string('id'),
-            $node->string('title'),
-            $node->string('short'),
-            $heat->string('source'),
-            $heat->int('stages'),
-            $cooling->int('stages'),
-            $cooling->bool('reverses', false),
-            $heat->string('fan'),
-            $node->bool('commonBonded', false),
-            $cooling->bool('blowerOnCall', false),
-            array_map(self::terminal(...), $node->each('terminals')),
-            array_map(self::transformer(...), $node->each('transformers')),
-            array_map(self::load(...), $node->each('loads')),
-            array_map(
+            id: $node->string('id'),
+            title: $node->string('title'),
+            short: $node->string('short'),
+            heatSource: $heat->string('source'),
+            heatStages: $heat->int('stages'),
+            coolStages: $cooling->int('stages'),
+            reverses: $cooling->bool('reverses', false),
+            fanInHeat: $heat->string('fan'),
+            commonBonded: $node->bool('commonBonded', false),
+            blowerOnCoolCall: $cooling->bool('blowerOnCall', false),
+            terminals: array_map(self::terminal(...), $node->each('terminals')),
+            transformers: array_map(self::transformer(...), $node->each('transformers')),
+            loads: array_map(self::load(...), $node->each('loads')),
+            switches: array_map(
                 static fn (Field $n): LineSwitch => new LineSwitch(
                     $n->string('id'),
                     Message::named('part', $n->string('label')),
@@ -62,10 +62,10 @@ final class ArchetypeReader
                 ),
                 $node->each('switches'),
             ),
-            $needs,
-            $delays,
-            $node->has('heatPump') ? self::heatPump($node->at('heatPump')) : null,
-            array_map(
+            needs: $needs,
+            delays: $delays,
+            heatPump: $node->has('heatPump') ? self::heatPump($node->at('heatPump')) : null,
+            ties: array_map(
                 static fn (Field $n): Jumper => new Jumper(
                     $n->enum('place', Place::class),
                     $n->string('a'),
@@ -74,9 +74,9 @@ final class ArchetypeReader
                 ),
                 $node->each('ties'),
             ),
-            $allows,
-            $modes,
-            $node->bool('doorSwitch', false),
+            allows: $allows,
+            modes: $modes,
+            doorSwitch: $node->bool('doorSwitch', false),
         );
     }
 

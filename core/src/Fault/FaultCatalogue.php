@@ -73,22 +73,22 @@ final readonly class FaultCatalogue
         );
 
         return new Fault(
-            $entry->string('id').($part === '' ? '' : ":{$part}"),
-            $entry->string('id'),
-            Message::of('fault.title', title: Message::named('fault', $entry->string('title')), says: $says),
-            $entry->string('where'),
-            $edits,
-            [...$entry->strings('forces'), ...$do === 'force' ? [$of] : []],
-            $do === 'block' ? [$of] : [],
-            $do === 'setting' ? [$effect->string('key') => $effect->string('value')] : [],
-            $do === 'no-calls',
-            $entry->string('prior'),
-            Message::named('fault', $entry->string('symptoms')),
-            Message::named('fault', $entry->string('fix')),
-            $entry->int('minutes'),
-            $entry->bool('intermittent', false),
-            $part === '' ? [] : [$part],
-            $do === 'turn-fan',
+            id: $entry->string('id').($part === '' ? '' : ":{$part}"),
+            entry: $entry->string('id'),
+            title: Message::of('fault.title', title: Message::named('fault', $entry->string('title')), says: $says),
+            where: $entry->string('where'),
+            edits: $edits,
+            forces: [...$entry->strings('forces'), ...$do === 'force' ? [$of] : []],
+            blocks: $do === 'block' ? [$of] : [],
+            settings: $do === 'setting' ? [$effect->string('key') => $effect->string('value')] : [],
+            noCalls: $do === 'no-calls',
+            prior: $entry->string('prior'),
+            symptoms: Message::named('fault', $entry->string('symptoms')),
+            fix: Message::named('fault', $entry->string('fix')),
+            minutes: $entry->int('minutes'),
+            intermittent: $entry->bool('intermittent', false),
+            parts: $part === '' ? [] : [$part],
+            fanTurned: $do === 'turn-fan',
         );
     }
 

@@ -56,14 +56,14 @@ final class AirflowCheck implements Figure
                 6000,
             ),
             new Input(
-                'return',
-                Message::of('figures.airflow-check.return-grille-free-area'),
-                Unit::SquareInches,
-                null,
-                Message::of('figures.airflow-check.width-height-free-share'),
-                10,
-                3000,
-                true,
+                key: 'return',
+                label: Message::of('figures.airflow-check.return-grille-free-area'),
+                unit: Unit::SquareInches,
+                value: null,
+                source: Message::of('figures.airflow-check.width-height-free-share'),
+                min: 10,
+                max: 3000,
+                optional: true,
             ),
         ];
     }

@@ -75,14 +75,14 @@ final class AuxiliaryHeat implements Figure
                 100,
             ),
             new Input(
-                'load',
-                Message::of('figures.auxiliary-heat.heat-loss-at-design'),
-                Unit::BtuPerHour,
-                null,
-                Message::of('figures.auxiliary-heat.load-calculation'),
-                1000,
-                300_000,
-                true,
+                key: 'load',
+                label: Message::of('figures.auxiliary-heat.heat-loss-at-design'),
+                unit: Unit::BtuPerHour,
+                value: null,
+                source: Message::of('figures.auxiliary-heat.load-calculation'),
+                min: 1000,
+                max: 300_000,
+                optional: true,
             ),
         ];
     }

@@ -39,34 +39,34 @@ final readonly class Facts
     public function withSafety(array $safety): self
     {
         return new self(
-            $this->lineVolts,
-            $this->tapVolts,
-            $this->transformerVa,
-            $this->fuseAmps,
-            $this->commonBonded,
-            $this->plateLink,
-            $this->oldPower,
-            $this->secondBonded,
-            $this->secondPhase,
-            $safety,
-            $this->sharedKit,
+            lineVolts: $this->lineVolts,
+            tapVolts: $this->tapVolts,
+            transformerVa: $this->transformerVa,
+            fuseAmps: $this->fuseAmps,
+            commonBonded: $this->commonBonded,
+            plateLink: $this->plateLink,
+            oldPower: $this->oldPower,
+            secondBonded: $this->secondBonded,
+            secondPhase: $this->secondPhase,
+            safety: $safety,
+            sharedKit: $this->sharedKit,
         );
     }
 
     public function withSharedKit(): self
     {
         return new self(
-            $this->lineVolts,
-            $this->tapVolts,
-            $this->transformerVa,
-            $this->fuseAmps,
-            $this->commonBonded,
-            $this->plateLink,
-            $this->oldPower,
-            $this->secondBonded,
-            $this->secondPhase,
-            $this->safety,
-            true,
+            lineVolts: $this->lineVolts,
+            tapVolts: $this->tapVolts,
+            transformerVa: $this->transformerVa,
+            fuseAmps: $this->fuseAmps,
+            commonBonded: $this->commonBonded,
+            plateLink: $this->plateLink,
+            oldPower: $this->oldPower,
+            secondBonded: $this->secondBonded,
+            secondPhase: $this->secondPhase,
+            safety: $this->safety,
+            sharedKit: true,
         );
     }
 

@@ -41,19 +41,19 @@ final class PlateAsFound
         $link = $cooling !== null && $heating !== null && $cooling !== $heating ? [$cooling, $heating] : null;
 
         return new Profile(
-            'as-found',
-            Message::of('job.plate-as-found.plate-as-found'),
-            $terminals,
-            $link,
-            'removable',
-            1,
-            1,
-            true,
-            PowerKind::Battery,
-            null,
-            0.0,
-            'none',
-            [],
+            id: 'as-found',
+            title: Message::of('job.plate-as-found.plate-as-found'),
+            terminals: $terminals,
+            link: $link,
+            linkKind: 'removable',
+            heatStages: 1,
+            coolStages: 1,
+            switchesInFace: true,
+            power: PowerKind::Battery,
+            powerFrom: null,
+            powerVa: 0.0,
+            remoteControl: 'none',
+            menu: [],
         );
     }
 

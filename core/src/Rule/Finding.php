@@ -41,7 +41,16 @@ final readonly class Finding
         array $points = [],
         bool $overridable = false,
     ): self {
-        return new self($code, $severity, $title, $meaning, $action, $conductors, $points, $overridable);
+        return new self(
+            code: $code,
+            severity: $severity,
+            title: $title,
+            meaning: $meaning,
+            action: $action,
+            conductors: $conductors,
+            points: $points,
+            overridable: $overridable,
+        );
     }
 
     /** Code and title, where there is one line for it. */
@@ -54,14 +63,14 @@ final readonly class Finding
     public function overridden(string $reason): self
     {
         return new self(
-            $this->code,
-            Severity::Warning,
-            $this->title,
-            Message::of('rule.finding.gone-past', meaning: $this->meaning, reason: $reason),
-            $this->action,
-            $this->conductors,
-            $this->points,
-            true,
+            code: $this->code,
+            severity: Severity::Warning,
+            title: $this->title,
+            meaning: Message::of('rule.finding.gone-past', meaning: $this->meaning, reason: $reason),
+            action: $this->action,
+            conductors: $this->conductors,
+            points: $this->points,
+            overridable: true,
         );
     }
 

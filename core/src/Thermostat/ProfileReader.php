@@ -34,9 +34,9 @@ final class ProfileReader
         $outputs = $node->has('outputs') ? $node->enum('outputs', Place::class) : Place::Wall;
 
         return new Profile(
-            $node->string('id'),
-            Message::named('thermostat', $node->string('title')),
-            array_map(
+            id: $node->string('id'),
+            title: Message::named('thermostat', $node->string('title')),
+            terminals: array_map(
                 static fn (Field $n): PlateTerminal => new PlateTerminal(
                     $n->string('printed'),
                     $n->enum('name', TerminalName::class),
@@ -46,22 +46,22 @@ final class ProfileReader
                 ),
                 $node->each('terminals'),
             ),
-            count($between) === 2 ? [$between[0], $between[1]] : null,
-            $link->string('kind'),
-            $node->at('stages')->int('heat'),
-            $node->at('stages')->int('cool'),
-            $node->string('switches') === 'face',
-            $power->enum('kind', PowerKind::class),
-            $power->has('from') ? $power->string('from') : null,
-            $power->number('va', 0.0, 0.0, 20.0),
-            $node->string('remoteControl', 'none'),
-            $menu,
-            $node->bool('heatPump', false),
-            $node->string('idleValve', 'off'),
-            $power->has('charges') ? $power->string('charges') : null,
-            $node->has('leakOhms') ? $node->number('leakOhms', null, 1000.0) : null,
-            $outputs,
-            $node->int('linkConductors', 0),
+            link: count($between) === 2 ? [$between[0], $between[1]] : null,
+            linkKind: $link->string('kind'),
+            heatStages: $node->at('stages')->int('heat'),
+            coolStages: $node->at('stages')->int('cool'),
+            switchesInFace: $node->string('switches') === 'face',
+            power: $power->enum('kind', PowerKind::class),
+            powerFrom: $power->has('from') ? $power->string('from') : null,
+            powerVa: $power->number('va', 0.0, 0.0, 20.0),
+            remoteControl: $node->string('remoteControl', 'none'),
+            menu: $menu,
+            heatPump: $node->bool('heatPump', false),
+            idleValve: $node->string('idleValve', 'off'),
+            charges: $power->has('charges') ? $power->string('charges') : null,
+            leakOhms: $node->has('leakOhms') ? $node->number('leakOhms', null, 1000.0) : null,
+            outputs: $outputs,
+            linkConductors: $node->int('linkConductors', 0),
         );
     }
 }

@@ -36,47 +36,47 @@ final readonly class Conductor
     public function withNear(End $near): self
     {
         return new self(
-            $this->number,
-            $this->colour,
-            $near,
-            $this->far,
-            $this->evidence,
-            $this->stripe,
-            $this->colourAfterSplice,
-            $this->note,
-            $this->condition,
-            $this->loopOhms,
+            number: $this->number,
+            colour: $this->colour,
+            near: $near,
+            far: $this->far,
+            evidence: $this->evidence,
+            stripe: $this->stripe,
+            colourAfterSplice: $this->colourAfterSplice,
+            note: $this->note,
+            condition: $this->condition,
+            loopOhms: $this->loopOhms,
         );
     }
 
     public function withFar(End $far): self
     {
         return new self(
-            $this->number,
-            $this->colour,
-            $this->near,
-            $far,
-            $this->evidence,
-            $this->stripe,
-            $this->colourAfterSplice,
-            $this->note,
-            $this->condition,
-            $this->loopOhms,
+            number: $this->number,
+            colour: $this->colour,
+            near: $this->near,
+            far: $far,
+            evidence: $this->evidence,
+            stripe: $this->stripe,
+            colourAfterSplice: $this->colourAfterSplice,
+            note: $this->note,
+            condition: $this->condition,
+            loopOhms: $this->loopOhms,
         );
     }
 
     public function withEvidence(Evidence $evidence): self
     {
         return new self(
-            $this->number,
-            $this->colour,
-            $this->near,
-            $this->far,
-            $evidence,
-            $this->stripe,
-            $this->colourAfterSplice,
-            $this->note,
-            $this->condition,
+            number: $this->number,
+            colour: $this->colour,
+            near: $this->near,
+            far: $this->far,
+            evidence: $evidence,
+            stripe: $this->stripe,
+            colourAfterSplice: $this->colourAfterSplice,
+            note: $this->note,
+            condition: $this->condition,
         );
     }
 

@@ -115,7 +115,18 @@ final readonly class ConductorEntry
             );
         }
 
-        return new self($number, $colour, $stripe, $near, $far, $evidence, $splice, $condition, $loop, $problems);
+        return new self(
+            number: $number,
+            colour: $colour,
+            stripe: $stripe,
+            near: $near,
+            far: $far,
+            evidence: $evidence,
+            colourAfterSplice: $splice,
+            condition: $condition,
+            loopOhms: $loop,
+            problems: $problems,
+        );
     }
 
     /** @return list<Message> */
@@ -139,16 +150,16 @@ final readonly class ConductorEntry
         \assert($this->colour !== null && $this->near !== null && $this->far !== null);
 
         return new Conductor(
-            $number,
-            $this->colour,
-            $this->near,
-            $this->far,
-            $this->evidence,
-            $this->stripe,
-            $this->colourAfterSplice,
-            '',
-            $this->condition,
-            $this->loopOhms,
+            number: $number,
+            colour: $this->colour,
+            near: $this->near,
+            far: $this->far,
+            evidence: $this->evidence,
+            stripe: $this->stripe,
+            colourAfterSplice: $this->colourAfterSplice,
+            note: '',
+            condition: $this->condition,
+            loopOhms: $this->loopOhms,
         );
     }
 

@@ -23,16 +23,16 @@ final readonly class SourceScaled implements CircuitEdit
 
         return $netlist->with(
             new Element(
-                $e->id,
-                $e->kind,
-                $e->a,
-                $e->b,
-                $e->label,
-                $e->subject,
-                $e->ohms,
-                $e->reactance,
-                $e->dcOhms,
-                $e->emf * $this->factor,
+                id: $e->id,
+                kind: $e->kind,
+                a: $e->a,
+                b: $e->b,
+                label: $e->label,
+                subject: $e->subject,
+                ohms: $e->ohms,
+                reactance: $e->reactance,
+                dcOhms: $e->dcOhms,
+                emf: $e->emf * $this->factor,
             ),
         );
     }

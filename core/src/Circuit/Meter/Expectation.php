@@ -38,7 +38,18 @@ final readonly class Expectation
 
     public static function refused(MeterMode $mode, string $a, string $b, Message $why): self
     {
-        return new self($mode, $a, $b, null, null, null, false, false, $why, refused: $why);
+        return new self(
+            mode: $mode,
+            a: $a,
+            b: $b,
+            low: null,
+            nominal: null,
+            high: null,
+            floating: false,
+            overLimit: false,
+            reason: $why,
+            refused: $why,
+        );
     }
 
     /**
@@ -58,36 +69,36 @@ final readonly class Expectation
         );
         if ($this->floating || $lows === [] || $highs === []) {
             return new self(
-                $this->mode,
-                $this->a,
-                $this->b,
-                $this->low,
-                $this->nominal,
-                $this->high,
-                $this->floating,
-                $this->overLimit,
-                $this->reason,
-                $this->path,
-                $this->decidedBy,
-                $this->refused,
-                [...$this->notes, $note],
+                mode: $this->mode,
+                a: $this->a,
+                b: $this->b,
+                low: $this->low,
+                nominal: $this->nominal,
+                high: $this->high,
+                floating: $this->floating,
+                overLimit: $this->overLimit,
+                reason: $this->reason,
+                path: $this->path,
+                decidedBy: $this->decidedBy,
+                refused: $this->refused,
+                notes: [...$this->notes, $note],
             );
         }
 
         return new self(
-            $this->mode,
-            $this->a,
-            $this->b,
-            min($lows),
-            $this->nominal,
-            max($highs),
-            false,
-            $this->overLimit,
-            $this->reason,
-            $this->path,
-            $this->decidedBy,
-            $this->refused,
-            [...$this->notes, $note],
+            mode: $this->mode,
+            a: $this->a,
+            b: $this->b,
+            low: min($lows),
+            nominal: $this->nominal,
+            high: max($highs),
+            floating: false,
+            overLimit: $this->overLimit,
+            reason: $this->reason,
+            path: $this->path,
+            decidedBy: $this->decidedBy,
+            refused: $this->refused,
+            notes: [...$this->notes, $note],
         );
     }
 

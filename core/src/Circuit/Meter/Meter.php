@@ -94,28 +94,28 @@ final readonly class Meter
         $netlist = $this->known($nominal->netlist, $a, $b);
         if ($a === $b) {
             return new Expectation(
-                MeterMode::Volts,
-                $a,
-                $b,
-                0.0,
-                0.0,
-                self::VOLT_FLOOR,
-                false,
-                false,
-                Message::of('circuit.meter.both-probes-on-same-point'),
+                mode: MeterMode::Volts,
+                a: $a,
+                b: $b,
+                low: 0.0,
+                nominal: 0.0,
+                high: self::VOLT_FLOOR,
+                floating: false,
+                overLimit: false,
+                reason: Message::of('circuit.meter.both-probes-on-same-point'),
             );
         }
         if (! $nominal->network->knows($a) || ! $nominal->network->knows($b) || ! $netlist->joins($a, $b)) {
             return new Expectation(
-                MeterMode::Volts,
-                $a,
-                $b,
-                null,
-                null,
-                null,
-                true,
-                false,
-                Explanation::floating($netlist, $a, $b),
+                mode: MeterMode::Volts,
+                a: $a,
+                b: $b,
+                low: null,
+                nominal: null,
+                high: null,
+                floating: true,
+                overLimit: false,
+                reason: Explanation::floating($netlist, $a, $b),
                 notes: $nominal->notes,
             );
         }
@@ -130,19 +130,19 @@ final readonly class Meter
         $notes = [...$nominal->notes, ...$this->otherState($setup, $nominal, $a, $b), ...array_values($edge)];
 
         return new Expectation(
-            MeterMode::Volts,
-            $a,
-            $b,
-            max(0.0, min($values) * (1.0 - self::ACCURACY) - self::VOLT_FLOOR),
-            $values[0],
-            max($values) * (1.0 + self::ACCURACY) + self::VOLT_FLOOR,
-            false,
-            false,
-            Explanation::volts($nominal, $path, $a, $b),
-            Explanation::steps($nominal, $path),
-            $this->decider($path, $a, $b),
-            null,
-            $notes,
+            mode: MeterMode::Volts,
+            a: $a,
+            b: $b,
+            low: max(0.0, min($values) * (1.0 - self::ACCURACY) - self::VOLT_FLOOR),
+            nominal: $values[0],
+            high: max($values) * (1.0 + self::ACCURACY) + self::VOLT_FLOOR,
+            floating: false,
+            overLimit: false,
+            reason: Explanation::volts($nominal, $path, $a, $b),
+            path: Explanation::steps($nominal, $path),
+            decidedBy: $this->decider($path, $a, $b),
+            refused: null,
+            notes: $notes,
         );
     }
 
@@ -210,30 +210,30 @@ final readonly class Meter
         $network = Network::dc($netlist);
         if (! $network->knows($a) || ! $network->knows($b) || ! $netlist->joins($a, $b)) {
             return new Expectation(
-                $mode,
-                $a,
-                $b,
-                null,
-                null,
-                null,
-                false,
-                true,
-                Message::of('circuit.meter.nothing-connects-these-points-meter'),
+                mode: $mode,
+                a: $a,
+                b: $b,
+                low: null,
+                nominal: null,
+                high: null,
+                floating: false,
+                overLimit: true,
+                reason: Message::of('circuit.meter.nothing-connects-these-points-meter'),
             );
         }
         $probe = $network->probe($a, $b);
         $ohms = $probe->magnitude($a, $b);
         if ($ohms > self::OVER_LIMIT_OHMS) {
             return new Expectation(
-                $mode,
-                $a,
-                $b,
-                null,
-                null,
-                null,
-                false,
-                true,
-                Message::of('circuit.meter.nothing-connects-these-points-meter'),
+                mode: $mode,
+                a: $a,
+                b: $b,
+                low: null,
+                nominal: null,
+                high: null,
+                floating: false,
+                overLimit: true,
+                reason: Message::of('circuit.meter.nothing-connects-these-points-meter'),
             );
         }
         $path = Path::find($netlist, $probe, $a, $b);
@@ -246,16 +246,16 @@ final readonly class Meter
         };
 
         return new Expectation(
-            $mode,
-            $a,
-            $b,
-            $ohms * (1.0 - $coil),
-            $ohms,
-            $ohms * (1.0 + $coil) + $ends + 1.0,
-            false,
-            false,
-            Message::sentences([Explanation::ohms($netlist, $path), $beep]),
-            Explanation::steps($this->circuit->operate($setup), $path),
+            mode: $mode,
+            a: $a,
+            b: $b,
+            low: $ohms * (1.0 - $coil),
+            nominal: $ohms,
+            high: $ohms * (1.0 + $coil) + $ends + 1.0,
+            floating: false,
+            overLimit: false,
+            reason: Message::sentences([Explanation::ohms($netlist, $path), $beep]),
+            path: Explanation::steps($this->circuit->operate($setup), $path),
         );
     }
 
@@ -283,15 +283,15 @@ final readonly class Meter
         }
 
         return new Expectation(
-            MeterMode::Amps,
-            $a,
-            $a,
-            max(0.0, min($values) - 0.02),
-            $values[0],
-            max($values) + 0.02,
-            false,
-            false,
-            $values[0] < 0.01
+            mode: MeterMode::Amps,
+            a: $a,
+            b: $a,
+            low: max(0.0, min($values) - 0.02),
+            nominal: $values[0],
+            high: max($values) + 0.02,
+            floating: false,
+            overLimit: false,
+            reason: $values[0] < 0.01
                 ? Message::of('circuit.meter.no-current-flows-in-conductor')
                 : Message::of('circuit.meter.current-in-conductor', loads: $fed),
             notes: $nominal->notes,

@@ -125,15 +125,15 @@ final class Assembly
             if ($terminal->hot !== null) {
                 $this->add(
                     new Element(
-                        "switch.{$terminal->printed}",
-                        ElementKind::ThermostatSwitch,
-                        $this->screw($terminal->hot),
-                        $terminal->point(),
-                        Message::of('circuit.assembly.switch', terminal: $terminal->printed),
-                        $terminal->printed,
-                        Element::OPEN,
-                        0.0,
-                        Element::OPEN,
+                        id: "switch.{$terminal->printed}",
+                        kind: ElementKind::ThermostatSwitch,
+                        a: $this->screw($terminal->hot),
+                        b: $terminal->point(),
+                        label: Message::of('circuit.assembly.switch', terminal: $terminal->printed),
+                        subject: $terminal->printed,
+                        ohms: Element::OPEN,
+                        reactance: 0.0,
+                        dcOhms: Element::OPEN,
                     ),
                 );
             }
@@ -142,15 +142,15 @@ final class Assembly
         if ($profile->powerFrom !== null && $common !== null && $profile->powerVa > 0.0) {
             $this->add(
                 new Element(
-                    'thermostat.electronics',
-                    ElementKind::Electronics,
-                    $this->screw($profile->powerFrom),
-                    $common->point(),
-                    Message::of('circuit.assembly.thermostat-electronics'),
-                    'thermostat',
-                    (24.0 * 24.0) / $profile->powerVa,
-                    0.0,
-                    self::ELECTRONICS_DC_OHMS,
+                    id: 'thermostat.electronics',
+                    kind: ElementKind::Electronics,
+                    a: $this->screw($profile->powerFrom),
+                    b: $common->point(),
+                    label: Message::of('circuit.assembly.thermostat-electronics'),
+                    subject: 'thermostat',
+                    ohms: (24.0 * 24.0) / $profile->powerVa,
+                    reactance: 0.0,
+                    dcOhms: self::ELECTRONICS_DC_OHMS,
                 ),
             );
         }
@@ -165,16 +165,16 @@ final class Assembly
             );
             $this->add(
                 new Element(
-                    'plug-in',
-                    ElementKind::Winding,
-                    'plug-in.winding',
-                    $common->point(),
-                    Message::of('circuit.assembly.plug-in-transformer'),
-                    'plug-in',
-                    self::PLUG_IN_OHMS,
-                    0.0,
-                    0.55 * self::PLUG_IN_OHMS,
-                    24.0 * 1.12 * $this->tolerance->source,
+                    id: 'plug-in',
+                    kind: ElementKind::Winding,
+                    a: 'plug-in.winding',
+                    b: $common->point(),
+                    label: Message::of('circuit.assembly.plug-in-transformer'),
+                    subject: 'plug-in',
+                    ohms: self::PLUG_IN_OHMS,
+                    reactance: 0.0,
+                    dcOhms: 0.55 * self::PLUG_IN_OHMS,
+                    emf: 24.0 * 1.12 * $this->tolerance->source,
                 ),
             );
             $this->copper(
@@ -190,15 +190,15 @@ final class Assembly
         if ($profile->power === PowerKind::Shared && $profile->powerFrom !== null && $profile->charges !== null) {
             $this->add(
                 new Element(
-                    'thermostat.electronics',
-                    ElementKind::Electronics,
-                    $this->screw($profile->powerFrom),
-                    $this->screw($profile->charges),
-                    Message::of('circuit.assembly.thermostat-electronics'),
-                    'thermostat',
-                    (24.0 * 24.0) / $profile->powerVa,
-                    0.0,
-                    self::ELECTRONICS_DC_OHMS,
+                    id: 'thermostat.electronics',
+                    kind: ElementKind::Electronics,
+                    a: $this->screw($profile->powerFrom),
+                    b: $this->screw($profile->charges),
+                    label: Message::of('circuit.assembly.thermostat-electronics'),
+                    subject: 'thermostat',
+                    ohms: (24.0 * 24.0) / $profile->powerVa,
+                    reactance: 0.0,
+                    dcOhms: self::ELECTRONICS_DC_OHMS,
                 ),
             );
         }
@@ -278,41 +278,41 @@ final class Assembly
         );
         $this->add(
             new Element(
-                'module.signal',
-                ElementKind::Electronics,
-                'indoor.M1',
-                'indoor.M3',
-                Message::of('circuit.assembly.module-signal'),
-                'module',
-                self::SIGNAL_OHMS,
-                0.0,
-                self::SIGNAL_OHMS,
+                id: 'module.signal',
+                kind: ElementKind::Electronics,
+                a: 'indoor.M1',
+                b: 'indoor.M3',
+                label: Message::of('circuit.assembly.module-signal'),
+                subject: 'module',
+                ohms: self::SIGNAL_OHMS,
+                reactance: 0.0,
+                dcOhms: self::SIGNAL_OHMS,
             ),
         );
         $this->add(
             new Element(
-                'thermostat.wall-unit',
-                ElementKind::Electronics,
-                'wall.1',
-                'wall.2',
-                Message::of('circuit.assembly.wall-unit'),
-                'thermostat',
-                self::WALL_UNIT_OHMS,
-                0.0,
-                self::ELECTRONICS_DC_OHMS,
+                id: 'thermostat.wall-unit',
+                kind: ElementKind::Electronics,
+                a: 'wall.1',
+                b: 'wall.2',
+                label: Message::of('circuit.assembly.wall-unit'),
+                subject: 'thermostat',
+                ohms: self::WALL_UNIT_OHMS,
+                reactance: 0.0,
+                dcOhms: self::ELECTRONICS_DC_OHMS,
             ),
         );
         $this->add(
             new Element(
-                'thermostat.signal',
-                ElementKind::Electronics,
-                'wall.3',
-                'wall.2',
-                Message::of('circuit.assembly.wall-unit-signal'),
-                'thermostat',
-                self::SIGNAL_OHMS,
-                0.0,
-                self::SIGNAL_OHMS,
+                id: 'thermostat.signal',
+                kind: ElementKind::Electronics,
+                a: 'wall.3',
+                b: 'wall.2',
+                label: Message::of('circuit.assembly.wall-unit-signal'),
+                subject: 'thermostat',
+                ohms: self::SIGNAL_OHMS,
+                reactance: 0.0,
+                dcOhms: self::SIGNAL_OHMS,
             ),
         );
     }
@@ -521,16 +521,16 @@ final class Assembly
         );
         $this->add(
             new Element(
-                $transformer->id,
-                ElementKind::Winding,
-                $winding,
-                $transformer->common,
-                Message::of('circuit.assembly.transformer'),
-                $transformer->id,
-                $transformer->sourceOhms(),
-                0.0,
-                $transformer->windingOhms(),
-                Transformer::idleVolts($facts->line(), $facts->tap()) *
+                id: $transformer->id,
+                kind: ElementKind::Winding,
+                a: $winding,
+                b: $transformer->common,
+                label: Message::of('circuit.assembly.transformer'),
+                subject: $transformer->id,
+                ohms: $transformer->sourceOhms(),
+                reactance: 0.0,
+                dcOhms: $transformer->windingOhms(),
+                emf: Transformer::idleVolts($facts->line(), $facts->tap()) *
                     $this->tolerance->source *
                     ($transformer->reversed ? -1.0 : 1.0),
             ),
@@ -595,15 +595,15 @@ final class Assembly
         $factor = $load->kind->isCoil() ? $tolerance->coil : 1.0;
 
         return new Element(
-            $load->id,
-            ElementKind::Load,
-            $load->from,
-            $load->to,
-            $load->label,
-            $load->id,
-            $ohms * $factor,
-            $reactance * $factor,
-            $load->kind->dcOhms(),
+            id: $load->id,
+            kind: ElementKind::Load,
+            a: $load->from,
+            b: $load->to,
+            label: $load->label,
+            subject: $load->id,
+            ohms: $ohms * $factor,
+            reactance: $reactance * $factor,
+            dcOhms: $load->kind->dcOhms(),
         );
     }
 

@@ -50,22 +50,32 @@ final readonly class Element
         Message $label,
         string $subject,
     ): self {
-        return new self($id, $kind, $a, $b, $label, $subject, $ohms, 0.0, $ohms);
+        return new self(
+            id: $id,
+            kind: $kind,
+            a: $a,
+            b: $b,
+            label: $label,
+            subject: $subject,
+            ohms: $ohms,
+            reactance: 0.0,
+            dcOhms: $ohms,
+        );
     }
 
     public function withImpedance(float $ohms, float $reactance, float $dcOhms): self
     {
         return new self(
-            $this->id,
-            $this->kind,
-            $this->a,
-            $this->b,
-            $this->label,
-            $this->subject,
-            $ohms,
-            $reactance,
-            $dcOhms,
-            $this->emf,
+            id: $this->id,
+            kind: $this->kind,
+            a: $this->a,
+            b: $this->b,
+            label: $this->label,
+            subject: $this->subject,
+            ohms: $ohms,
+            reactance: $reactance,
+            dcOhms: $dcOhms,
+            emf: $this->emf,
         );
     }
 

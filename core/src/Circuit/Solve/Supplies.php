@@ -60,16 +60,16 @@ final class Supplies
                         : [$house->commonBonded()] as $first
                 ) {
                     $known = new Facts(
-                        $facts->lineVolts,
-                        $facts->tapVolts,
-                        $facts->transformerVa,
-                        $facts->fuseAmps,
-                        $first,
-                        $facts->plateLink,
-                        $facts->oldPower,
-                        $second,
-                        $phase,
-                        $facts->safety,
+                        lineVolts: $facts->lineVolts,
+                        tapVolts: $facts->tapVolts,
+                        transformerVa: $facts->transformerVa,
+                        fuseAmps: $facts->fuseAmps,
+                        commonBonded: $first,
+                        plateLink: $facts->plateLink,
+                        oldPower: $facts->oldPower,
+                        secondBonded: $second,
+                        secondPhase: $phase,
+                        safety: $facts->safety,
                     );
                     $circuits[] = new Circuit($house->withFacts($known), $circuit->profile, $circuit->landing);
                 }

@@ -132,12 +132,12 @@ final class ConductorSchedule
         }
 
         return new Conductor(
-            (int) $number,
-            $colour('colour') ??
+            number: (int) $number,
+            colour: $colour('colour') ??
                 throw InvalidData::notAllowed("{$row->pointer}/colour", '', implode(', ', Colour::names())),
-            self::read1($row, 'near'),
-            self::read1($row, 'far'),
-            $evidence === ''
+            near: self::read1($row, 'near'),
+            far: self::read1($row, 'far'),
+            evidence: $evidence === ''
                 ? Evidence::Unknown
                 : Evidence::tryFrom($evidence) ??
                     throw InvalidData::notAllowed(
@@ -145,10 +145,10 @@ final class ConductorSchedule
                         $evidence,
                         implode(', ', array_column(Evidence::cases(), 'value')),
                     ),
-            $colour('stripe'),
-            $colour('splice'),
-            $row->string('note', ''),
-            array_map(
+            stripe: $colour('stripe'),
+            colourAfterSplice: $colour('splice'),
+            note: $row->string('note', ''),
+            condition: array_map(
                 static fn (string $word): Condition => Condition::tryFrom($word) ??
                     throw InvalidData::notAllowed(
                         "{$row->pointer}/condition",
@@ -157,7 +157,7 @@ final class ConductorSchedule
                     ),
                 $words,
             ),
-            $ohms === '' ? null : (float) $ohms,
+            loopOhms: $ohms === '' ? null : (float) $ohms,
         );
     }
 

@@ -143,16 +143,16 @@ final class SurveyFile
             : null;
 
         return new Facts(
-            $number('lineVolts', 90, 300),
-            $number('tapVolts', 90, 300),
-            $number('transformerVa', 10, 200),
-            $number('fuseAmps', 0.5, 30),
-            $node->has('commonBonded') ? $node->bool('commonBonded') : null,
-            $node->has('plateLink') ? $node->enum('plateLink', LinkState::class) : LinkState::Unknown,
-            $node->has('oldPower') ? $node->string('oldPower') : null,
-            $node->has('secondBonded') ? $node->bool('secondBonded') : null,
-            $node->string('secondPhase', 'unknown'),
-            array_map(self::device(...), $node->each('safety', self::MOST_SAFETY)),
+            lineVolts: $number('lineVolts', 90, 300),
+            tapVolts: $number('tapVolts', 90, 300),
+            transformerVa: $number('transformerVa', 10, 200),
+            fuseAmps: $number('fuseAmps', 0.5, 30),
+            commonBonded: $node->has('commonBonded') ? $node->bool('commonBonded') : null,
+            plateLink: $node->has('plateLink') ? $node->enum('plateLink', LinkState::class) : LinkState::Unknown,
+            oldPower: $node->has('oldPower') ? $node->string('oldPower') : null,
+            secondBonded: $node->has('secondBonded') ? $node->bool('secondBonded') : null,
+            secondPhase: $node->string('secondPhase', 'unknown'),
+            safety: array_map(self::device(...), $node->each('safety', self::MOST_SAFETY)),
         );
     }
 
@@ -263,15 +263,17 @@ final class SurveyFile
         }
 
         return new Conductor(
-            $number,
-            $node->enum('colour', Colour::class),
-            self::end($node->at('near')),
-            self::end($node->at('far')),
-            $node->enum('evidence', Evidence::class),
-            $node->has('stripe') ? $node->enum('stripe', Colour::class) : null,
-            $node->has('colourAfterSplice') ? $node->enum('colourAfterSplice', Colour::class) : null,
-            $node->string('note', '', self::LONGEST_REASON),
-            array_map(
+            number: $number,
+            colour: $node->enum('colour', Colour::class),
+            near: self::end($node->at('near')),
+            far: self::end($node->at('far')),
+            evidence: $node->enum('evidence', Evidence::class),
+            stripe: $node->has('stripe') ? $node->enum('stripe', Colour::class) : null,
+            colourAfterSplice: $node->has('colourAfterSplice')
+                ? $node->enum('colourAfterSplice', Colour::class)
+                : null,
+            note: $node->string('note', '', self::LONGEST_REASON),
+            condition: array_map(
                 static fn (string $word): Condition => Condition::tryFrom($word) ??
                     throw InvalidData::notAllowed(
                         "{$node->pointer}/condition",
@@ -280,7 +282,7 @@ final class SurveyFile
                     ),
                 $node->strings('condition'),
             ),
-            $node->has('loopOhms') ? $node->number('loopOhms', null, 0, 999) : null,
+            loopOhms: $node->has('loopOhms') ? $node->number('loopOhms', null, 0, 999) : null,
         );
     }
 

@@ -87,14 +87,14 @@ final class Simulation
         );
 
         return new CallProof(
-            $call,
-            $closes,
-            $in,
-            Message::unique($problems),
-            $point->sourceAmps($archetype->transformers[0]->id),
-            $ids,
-            $point->notes !== [] || ! $point->thermostatUp,
-            $share,
+            call: $call,
+            closes: $closes,
+            pulledIn: $in,
+            problems: Message::unique($problems),
+            amps: $point->sourceAmps($archetype->transformers[0]->id),
+            in: $ids,
+            grave: $point->notes !== [] || ! $point->thermostatUp,
+            share: $share,
         );
     }
 

@@ -43,14 +43,14 @@ final class Wo01Spare implements Way
         return [
             $draft->taking(
                 new WayOut(
-                    'WO01',
-                    $text,
-                    null,
-                    0.0,
-                    6,
-                    1,
-                    1,
-                    Message::of('planning.wo01.first-continuity-end-end-nothing'),
+                    code: 'WO01',
+                    text: $text,
+                    part: null,
+                    cost: 0.0,
+                    minutes: 6,
+                    trips: 1,
+                    risk: 1,
+                    warns: Message::of('planning.wo01.first-continuity-end-end-nothing'),
                 ),
                 $landing,
             ),

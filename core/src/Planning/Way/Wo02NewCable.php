@@ -28,18 +28,22 @@ final class Wo02NewCable implements Way
                 $draft,
                 $cable,
                 new WayOut(
-                    'WO02',
-                    Message::of(
+                    code: 'WO02',
+                    text: Message::of(
                         'planning.wo02.new-18-cable-pulled-with',
                         size: $size,
                         feet: Quantity::of($feet, Unit::Feet),
                     ),
-                    Message::of('planning.wo02.cable-18-solid', size: $size, feet: Quantity::of($feet, Unit::Feet)),
-                    6.0,
-                    (int) (40 + $old->feet / 2),
-                    2,
-                    2,
-                    Message::of('planning.wo02.two-people-no-hidden-splices'),
+                    part: Message::of(
+                        'planning.wo02.cable-18-solid',
+                        size: $size,
+                        feet: Quantity::of($feet, Unit::Feet),
+                    ),
+                    cost: 6.0,
+                    minutes: (int) (40 + $old->feet / 2),
+                    trips: 2,
+                    risk: 2,
+                    warns: Message::of('planning.wo02.two-people-no-hidden-splices'),
                 ),
             ),
         ];

@@ -30,18 +30,18 @@ final class Wo03FanAsCommon implements Way
         $drafts = [
             $without->taking(
                 new WayOut(
-                    'WO03',
-                    Message::of(
+                    code: 'WO03',
+                    text: Message::of(
                         'planning.wo03.brings-instead-g-board-runs',
                         fan: $fan->name(),
                         missing: $missing->value,
                     ),
-                    null,
-                    0.0,
-                    6,
-                    1,
-                    1,
-                    Message::of('planning.wo03.no-fan-alone-no-circulation'),
+                    part: null,
+                    cost: 0.0,
+                    minutes: 6,
+                    trips: 1,
+                    risk: 1,
+                    warns: Message::of('planning.wo03.no-fan-alone-no-circulation'),
                 ),
                 $landing,
             ),
@@ -53,20 +53,20 @@ final class Wo03FanAsCommon implements Way
                 $drafts,
                 $without->taking(
                     new WayOut(
-                        'WO03',
-                        Message::of(
+                        code: 'WO03',
+                        text: Message::of(
                             'planning.wo03.brings-instead-g-tied-at',
                             fan: $fan->name(),
                             missing: $missing->value,
                             y: $y,
                             g: $g,
                         ),
-                        Message::of('planning.wo03.jumper-with-pigtail'),
-                        0.2,
-                        8,
-                        1,
-                        1,
-                        Message::of('planning.wo03.no-fan-alone-no-circulation'),
+                        part: Message::of('planning.wo03.jumper-with-pigtail'),
+                        cost: 0.2,
+                        minutes: 8,
+                        trips: 1,
+                        risk: 1,
+                        warns: Message::of('planning.wo03.no-fan-alone-no-circulation'),
                     ),
                     $landing->withJumper($tie),
                 ),

@@ -69,14 +69,14 @@ final class Wo04SharedKit implements Way
     private function taking(Draft $draft, Message $text, Landing $landing): Draft
     {
         $way = new WayOut(
-            'WO04',
-            $text,
-            Message::of('planning.wo04.adapter-thermostats-kit'),
-            1.5,
-            20,
-            1,
-            1,
-            Message::of('planning.wo04.only-adapter-thermostats-own-kit'),
+            code: 'WO04',
+            text: $text,
+            part: Message::of('planning.wo04.adapter-thermostats-kit'),
+            cost: 1.5,
+            minutes: 20,
+            trips: 1,
+            risk: 1,
+            warns: Message::of('planning.wo04.only-adapter-thermostats-own-kit'),
         );
 
         return $draft->taking(

@@ -36,19 +36,19 @@ final class Wo07PlugIn implements Way
         return [
             $draft->taking(
                 new WayOut(
-                    'WO07',
-                    Message::of(
+                    code: 'WO07',
+                    text: Message::of(
                         'planning.wo07.plug-in-transformer-at-wall',
                         powerFrom: $profile->powerFrom,
                         hot: $hot->name(),
                         other: $other,
                     ),
-                    Message::of('planning.wo07.plug-in-transformer-24-v'),
-                    3.0,
-                    15,
-                    0,
-                    3,
-                    Message::of('planning.wo07.cord-stays-visible-note-second'),
+                    part: Message::of('planning.wo07.plug-in-transformer-24-v'),
+                    cost: 3.0,
+                    minutes: 15,
+                    trips: 0,
+                    risk: 3,
+                    warns: Message::of('planning.wo07.cord-stays-visible-note-second'),
                 ),
                 $landing,
             ),

@@ -28,19 +28,19 @@ final class Wo10DropStage implements Way
             $without = $draft->without($name);
             $drafts[] = $without->taking(
                 new WayOut(
-                    'WO10',
-                    Message::of(
+                    code: 'WO10',
+                    text: Message::of(
                         'planning.wo10.brings-left-off',
                         conductor: $conductor->name(),
                         missing: $missing->value,
                         second: $second,
                     ),
-                    null,
-                    0.0,
-                    6,
-                    1,
-                    1,
-                    Message::of('planning.wo10.first-stage-alone-check-carries'),
+                    part: null,
+                    cost: 0.0,
+                    minutes: 6,
+                    trips: 1,
+                    risk: 1,
+                    warns: Message::of('planning.wo10.first-stage-alone-check-carries'),
                 ),
                 $landing,
             );
@@ -48,20 +48,20 @@ final class Wo10DropStage implements Way
             if ($low !== null && $high !== null) {
                 $drafts[] = $without->taking(
                     new WayOut(
-                        'WO10',
-                        Message::of(
+                        code: 'WO10',
+                        text: Message::of(
                             'planning.wo10.brings-tied-at-board',
                             conductor: $conductor->name(),
                             missing: $missing->value,
                             high: $high,
                             low: $low,
                         ),
-                        Message::of('planning.wo10.jumper-with-pigtail'),
-                        0.2,
-                        8,
-                        1,
-                        4,
-                        Message::of('planning.wo10.always-high-stage-check-temperature'),
+                        part: Message::of('planning.wo10.jumper-with-pigtail'),
+                        cost: 0.2,
+                        minutes: 8,
+                        trips: 1,
+                        risk: 4,
+                        warns: Message::of('planning.wo10.always-high-stage-check-temperature'),
                     ),
                     $landing->withJumper(Jumper::tie(Place::Indoor, $low, $high)),
                 );

@@ -72,20 +72,20 @@ final readonly class LoadChecks
         $winding = $point->netlist->element($supply->id);
 
         return new LoadCheck(
-            $call,
-            $a,
-            $b,
-            $clamp === null ? null : "{$clamp}.near",
-            self::band($volts, self::ACCURACY * max($volts) + self::FLOOR),
-            [
+            call: $call,
+            a: $a,
+            b: $b,
+            clamp: $clamp === null ? null : "{$clamp}.near",
+            volts: self::band($volts, self::ACCURACY * max($volts) + self::FLOOR),
+            fall: [
                 'low' => round(min($falls) - $meter - self::FLOOR, 2),
                 'nominal' => round($falls[0], 2),
                 'high' => round(max($falls) + $meter + self::FLOOR, 2),
             ],
-            $amps === [] ? null : self::band($amps, self::CLAMP_FLOOR),
-            $this->adds($point),
-            $point->sourceAmps($supply->id) * $point->phasors->magnitude($winding->a, $winding->b),
-            $supply->ratingVa,
+            amps: $amps === [] ? null : self::band($amps, self::CLAMP_FLOOR),
+            adds: $this->adds($point),
+            va: $point->sourceAmps($supply->id) * $point->phasors->magnitude($winding->a, $winding->b),
+            rating: $supply->ratingVa,
         );
     }
 

@@ -108,22 +108,22 @@ final readonly class Steps
         $setup = Setup::calling(...$made)->inMode($call->mode());
 
         return new Step(
-            $call,
-            $method,
-            false,
-            $call === CallName::Defrost
+            call: $call,
+            method: $method,
+            setUpIsolated: false,
+            do: $call === CallName::Defrost
                 ? Message::of('proving.steps.power-on-heat-called-start')
                 : Message::of('proving.steps.power-on-face-on-ask', ask: $this->ask($call)),
-            $closes,
-            $hot,
-            $this->waits->of($call, $method),
-            $setup,
-            $this->waiting($setup, $call),
-            $this->probes($call, $terminals, $hot, false),
-            [...$this->signs->of($call), ...Signs::asides()],
-            [],
-            $lower === null ? null : "{$lower->value}.voltage",
-            $lower === null ? null : $this->waits->onward($call),
+            closes: $closes,
+            hot: $hot,
+            wait: $this->waits->of($call, $method),
+            setup: $setup,
+            waiting: $this->waiting($setup, $call),
+            probes: $this->probes($call, $terminals, $hot, false),
+            signs: [...$this->signs->of($call), ...Signs::asides()],
+            restore: [],
+            follows: $lower === null ? null : "{$lower->value}.voltage",
+            onward: $lower === null ? null : $this->waits->onward($call),
         );
     }
 
@@ -181,23 +181,23 @@ final readonly class Steps
         $setup = $this->jumpered($hot, $terminals);
 
         return new Step(
-            $call,
-            $method,
-            true,
-            Message::of(
+            call: $call,
+            method: $method,
+            setUpIsolated: true,
+            do: Message::of(
                 'proving.steps.then-power-on',
                 clause: $inFace
                     ? Message::of('proving.steps.power-off-take-face-off', hot: $hot, letters: $letters)
                     : Message::of('proving.steps.power-off-lift-conductors-from', hot: $hot, letters: $letters),
             ),
-            $closes,
-            $hot,
-            $this->waits->of($call, $method),
-            $setup,
-            $this->waits->held($setup),
-            $this->probes($call, $terminals, $hot, true),
-            $signs,
-            [
+            closes: $closes,
+            hot: $hot,
+            wait: $this->waits->of($call, $method),
+            setup: $setup,
+            waiting: $this->waits->held($setup),
+            probes: $this->probes($call, $terminals, $hot, true),
+            signs: $signs,
+            restore: [
                 Message::of('proving.steps.jumper-out', hot: $hot, letters: $letters),
                 $inFace
                     ? Message::of('proving.steps.face-back-on-base')

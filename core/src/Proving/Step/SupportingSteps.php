@@ -47,18 +47,18 @@ final readonly class SupportingSteps
         $atWall = $this->plan->profile->outputs === Place::Wall;
 
         return new Step(
-            CallName::Idle,
-            Method::PreCheck,
-            true,
-            Message::of(
+            call: CallName::Idle,
+            method: Method::PreCheck,
+            setUpIsolated: true,
+            do: Message::of(
                 $atWall ? 'proving.supporting-steps.dead-face-off' : 'proving.supporting-steps.dead-nothing-called',
             ),
-            array_map(static fn (array $row): string => $row['screw'], $rows),
-            'C',
-            $this->waits->of(CallName::Idle, Method::PreCheck),
-            $setup,
-            $setup,
-            array_map(
+            closes: array_map(static fn (array $row): string => $row['screw'], $rows),
+            hot: 'C',
+            wait: $this->waits->of(CallName::Idle, Method::PreCheck),
+            setup: $setup,
+            waiting: $setup,
+            probes: array_map(
                 static fn (array $row): Probe => new Probe(
                     $row['a'],
                     $row['b'],
@@ -67,8 +67,8 @@ final readonly class SupportingSteps
                 ),
                 $rows,
             ),
-            [],
-            $atWall ? [Message::of('proving.supporting-steps.thermostat-face-back-on-base')] : [],
+            signs: [],
+            restore: $atWall ? [Message::of('proving.supporting-steps.thermostat-face-back-on-base')] : [],
         );
     }
 
@@ -103,16 +103,16 @@ final readonly class SupportingSteps
         $common = $this->board->commonOf($first);
 
         return new Step(
-            $call,
-            Method::BoardJumper,
-            true,
-            Message::of('proving.supporting-steps.power-off-at-board-lift', hot: $hot[1], letters: $letters),
-            array_map(static fn (EquipmentTerminal $t): string => $t->printed, $terminals),
-            $hot[1],
-            $wait,
-            $setup,
-            $this->waits->held($setup),
-            $common === null
+            call: $call,
+            method: Method::BoardJumper,
+            setUpIsolated: true,
+            do: Message::of('proving.supporting-steps.power-off-at-board-lift', hot: $hot[1], letters: $letters),
+            closes: array_map(static fn (EquipmentTerminal $t): string => $t->printed, $terminals),
+            hot: $hot[1],
+            wait: $wait,
+            setup: $setup,
+            waiting: $this->waits->held($setup),
+            probes: $common === null
                 ? []
                 : [
                     new Probe(
@@ -121,8 +121,8 @@ final readonly class SupportingSteps
                         Message::of('proving.supporting-steps.voltage-at-boards-screw'),
                     ),
                 ],
-            $signs,
-            [
+            signs: $signs,
+            restore: [
                 Message::of('proving.supporting-steps.jumper-out-at-board', hot: $hot[1], letters: $letters),
                 Message::of('proving.supporting-steps.thermostat-cable-back-on-board'),
                 Message::of('proving.supporting-steps.door-switch-released-door-on'),
@@ -167,22 +167,22 @@ final readonly class SupportingSteps
         $letters = implode(', ', $closes);
 
         return new Step(
-            $call,
-            Method::Continuity,
-            true,
-            Message::of(
+            call: $call,
+            method: Method::Continuity,
+            setUpIsolated: true,
+            do: Message::of(
                 'proving.supporting-steps.power-off-proved-dead-batteries',
                 call: $call->label(),
                 letters: $letters,
             ),
-            $closes,
-            (string) $first->hot,
-            $this->waits->of($call, Method::Continuity),
-            $setup,
-            $setup,
-            $probes,
-            [],
-            [Message::of('proving.supporting-steps.conductors-back-on-their-screws')],
+            closes: $closes,
+            hot: (string) $first->hot,
+            wait: $this->waits->of($call, Method::Continuity),
+            setup: $setup,
+            waiting: $setup,
+            probes: $probes,
+            signs: [],
+            restore: [Message::of('proving.supporting-steps.conductors-back-on-their-screws')],
         );
     }
 
@@ -222,16 +222,16 @@ final readonly class SupportingSteps
             ($this->plan->profile->outputs === Place::Module || $this->plan->landing->on('C') !== []);
 
         return new Step(
-            CallName::Cool1,
-            Method::FloatLift,
-            false,
-            Message::of('proving.supporting-steps.power-on-cooling-called-running', device: $device->name()),
-            $closes,
-            (string) $hot?->printed,
-            $wait,
-            $setup,
-            $setup,
-            $powered
+            call: CallName::Cool1,
+            method: Method::FloatLift,
+            setUpIsolated: false,
+            do: Message::of('proving.supporting-steps.power-on-cooling-called-running', device: $device->name()),
+            closes: $closes,
+            hot: (string) $hot?->printed,
+            wait: $wait,
+            setup: $setup,
+            waiting: $setup,
+            probes: $powered
                 ? [
                     new Probe(
                         $hot->point(),
@@ -240,7 +240,7 @@ final readonly class SupportingSteps
                     ),
                 ]
                 : [],
-            [
+            signs: [
                 new Sign(
                     'outdoor-stops',
                     Message::of('proving.supporting-steps.outdoor-unit-stops'),
@@ -248,7 +248,7 @@ final readonly class SupportingSteps
                     $contactor->id,
                 ),
             ],
-            [Message::of('proving.supporting-steps.down-again-free-move', device: $device->name())],
+            restore: [Message::of('proving.supporting-steps.down-again-free-move', device: $device->name())],
         );
     }
 
