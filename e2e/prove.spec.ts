@@ -37,7 +37,11 @@ async function simulate(page: Page, ending: string): Promise<void> {
     const pairs = await page.locator('[aria-label^="Measure "]').count();
     expect(pairs).toBeGreaterThan(0);
     for (let index = 0; index < pairs; index++) {
-        await page.locator('[aria-label^="Measure "]').nth(index).click();
+        const pair = page.locator('[aria-label^="Measure "]').nth(index);
+        await expect(async () => {
+            await pair.click();
+            await expect(pair).toHaveAttribute('aria-pressed', 'true', { timeout: 2_000 });
+        }).toPass();
         await page.getByRole('button', { name: 'Simulated meter reads' }).click();
         await expect(page.locator('#actual')).not.toHaveValue('');
         await page.locator('#actual').press('Enter');
@@ -207,7 +211,7 @@ test('what a test would tell, a reading flagged and corrected, the supply loaded
     await split.getByLabel('Return air').fill('76');
     await split.getByLabel('Supply air').fill('570');
     await split.getByRole('button', { name: 'Keep the split' }).click();
-    await expect(split.getByRole('alert')).toContainText('supply air from 20 to 180 °F');
+    await expect(split.getByRole('alert')).toContainText('supply air from 20 °F to 180 °F');
     await split.getByLabel('Supply air').fill('57');
     await split.getByRole('button', { name: 'Keep the split' }).click();
     await expect(page.locator('[data-measured="split"][data-tone="verd"]')).toContainText('Plausible for cooling');
