@@ -13,7 +13,7 @@ async function newHouse(page: Page): Promise<string> {
     await dialog.getByRole('combobox', { name: 'Equipment' }).selectOption('furnace-gas-1h-1c');
     await dialog.getByLabel('Wall cable, ft').fill('0');
     await dialog.getByRole('button', { name: 'Open job' }).click();
-    await expect(dialog.getByRole('alert')).toContainText('1 to 1000 feet');
+    await expect(dialog.getByRole('alert')).toContainText('1 ft to 1,000 ft');
     await dialog.getByLabel('Wall cable, ft').fill('38');
     await dialog.getByRole('button', { name: 'Open job' }).click();
     await expect(page.getByRole('heading', { name: 'Survey' })).toBeVisible();
@@ -67,7 +67,7 @@ test('a bad reading is explained at its place', async ({ page }) => {
     await rating.getByRole('textbox').fill('4000');
     await rating.getByRole('textbox').press('Enter');
     await expect(rating.getByRole('alert')).toContainText(
-        'Transformer rating is 4000; allowed: a number from 10 to 200',
+        'Transformer rating is 4,000 VA; allowed: a number from 10 VA to 200 VA',
     );
     await expect(rating.getByRole('textbox')).toHaveValue('4000');
 });

@@ -73,7 +73,9 @@ test('dual fuel: lockout from the balance point, a price that moves it, both run
     await page.getByRole('radio', { name: 'Metric' }).click();
     await expect(balance).toContainText('°C');
     await balance.getByLabel(/^Outdoor design temperature/).fill('-99');
-    await expect(balance.getByRole('alert')).toContainText('outdoor design temperature from -40 to 50 °F');
+    await expect(balance.getByRole('alert')).toContainText(
+        'is -99.0 °C; allowed: outdoor design temperature from -40.0 °C to 10.0 °C',
+    );
     await page.getByRole('radio', { name: 'US' }).click();
     await page.getByRole('link', { name: 'Back to Set' }).click();
     await expect(setting(page, 'compressor-lockout')).toContainText('30 °F');

@@ -51,7 +51,7 @@ it(
                     ->assertUnprocessable()
                     ->json('errors.supply.0'),
             )
-            ->toContain('is 570; allowed: supply air from 20 °F to 180 °F')
+            ->toContain('is 570 °F; allowed: supply air from 20 °F to 180 °F')
             ->and(
                 $split(['return' => 76, 'mode' => 1])
                     ->assertUnprocessable()

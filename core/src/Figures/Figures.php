@@ -62,7 +62,7 @@ final class Figures
             if (! is_numeric($value) || (float) $value < $input->min || (float) $value > $input->max) {
                 throw InvalidData::notAllowed(
                     "/{$input->key}",
-                    $value,
+                    is_numeric($value) ? Quantity::of((float) $value, $input->unit) : $value,
                     Message::of(
                         'figures.input.range',
                         label: $input->label->within(),

@@ -195,7 +195,7 @@ it('names input, value and what is allowed, and waits for what is missing', func
     expect(Figures::values($figure, [], null))
         ->toBeNull()
         ->and(fn (): ?array => Figures::values($figure, ['measured' => -3], null))
-        ->toThrow(refusing('/measured: is -3; allowed: measured; 99999 for over limit from 0 Ω to 99,999 Ω'));
+        ->toThrow(refusing('/measured: is -3 Ω; allowed: measured; 99999 for over limit from 0 Ω to 99,999 Ω'));
 });
 
 it('fills from the house and follows its circuit', function (): void {
