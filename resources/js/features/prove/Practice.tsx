@@ -19,7 +19,7 @@ export function Practice() {
         <section aria-label={say('prove.practice')} className="border-t border-hair px-5 py-2 text-small">
             <p className="flex flex-wrap items-center gap-x-5">
                 <span className="text-muted">
-                    {job.practice ? say('prove.practise-again-on-a-new-copy') : say('prove.practise-on-a-copy-of-this')}
+                    {job.practice ? say('prove.practice-again-on-a-new-copy') : say('prove.practice-take-a-copy')}
                 </span>
                 <button className="link" onClick={() => void begin('')}>
                     {say('prove.all-in-order')}
