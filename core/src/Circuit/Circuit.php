@@ -118,19 +118,7 @@ final class Circuit
         }
         if (! $setup->power) {
             $elements = array_map(
-                static fn (Element $e): Element => $e->emf === 0.0
-                    ? $e
-                    : new Element(
-                        id: $e->id,
-                        kind: $e->kind,
-                        a: $e->a,
-                        b: $e->b,
-                        label: $e->label,
-                        subject: $e->subject,
-                        ohms: $e->ohms,
-                        reactance: $e->reactance,
-                        dcOhms: $e->dcOhms,
-                    ),
+                static fn (Element $e): Element => $e->emf === 0.0 ? $e : $e->withEmf(0.0),
                 $elements,
             );
         }

@@ -6,6 +6,7 @@ namespace Unionbit\Core\Circuit;
 
 use Unionbit\Core\Circuit\Edit\CircuitEdit;
 use Unionbit\Core\Circuit\Edit\FuseBridged;
+use Unionbit\Core\Data\Copies;
 
 /**
  * The state that a person puts the house in before a reading: power, what the thermostat calls, whether its face
@@ -13,6 +14,8 @@ use Unionbit\Core\Circuit\Edit\FuseBridged;
  */
 final readonly class Setup
 {
+    use Copies;
+
     /**
      * @param  list<string>  $closed  plate terminals (as printed) that the thermostat closes to their hot
      * @param  list<array{string, string}>  $jumpers  pairs of points
@@ -48,16 +51,7 @@ final readonly class Setup
     /** Power off, and a thermostat on batteries asked for a call: its switches close with nothing behind them. */
     public function asked(string ...$closed): self
     {
-        return new self(
-            power: $this->power,
-            closed: array_values($closed),
-            faceOff: $this->faceOff,
-            jumpers: $this->jumpers,
-            lifted: $this->lifted,
-            edits: $this->edits,
-            modes: $this->modes,
-            slowFuse: $this->slowFuse,
-        );
+        return $this->copy(['closed' => array_values($closed)]);
     }
 
     /** The same jumpers, lifted ends and face as another set-up, with this one's power. */
@@ -77,75 +71,28 @@ final readonly class Setup
 
     public function faceOff(): self
     {
-        return new self(
-            power: $this->power,
-            closed: [],
-            faceOff: true,
-            jumpers: $this->jumpers,
-            lifted: $this->lifted,
-            edits: $this->edits,
-            modes: $this->modes,
-            slowFuse: $this->slowFuse,
-        );
+        return $this->copy(['closed' => [], 'faceOff' => true]);
     }
 
     public function withJumper(string $a, string $b): self
     {
-        return new self(
-            power: $this->power,
-            closed: $this->closed,
-            faceOff: $this->faceOff,
-            jumpers: [...$this->jumpers, [$a, $b]],
-            lifted: $this->lifted,
-            edits: $this->edits,
-            modes: $this->modes,
-            slowFuse: $this->slowFuse,
-        );
+        return $this->copy(['jumpers' => [...$this->jumpers, [$a, $b]]]);
     }
 
     public function lifting(string ...$ends): self
     {
-        return new self(
-            power: $this->power,
-            closed: $this->closed,
-            faceOff: $this->faceOff,
-            jumpers: $this->jumpers,
-            lifted: array_values(array_unique([...$this->lifted, ...$ends])),
-            edits: $this->edits,
-            modes: $this->modes,
-            slowFuse: $this->slowFuse,
-        );
+        return $this->copy(['lifted' => array_values(array_unique([...$this->lifted, ...$ends]))]);
     }
 
     public function with(CircuitEdit ...$edits): self
     {
-        return new self(
-            power: $this->power,
-            closed: $this->closed,
-            faceOff: $this->faceOff,
-            jumpers: $this->jumpers,
-            lifted: $this->lifted,
-            edits: array_values([...$this->edits, ...$edits]),
-            modes: $this->modes,
-            slowFuse: $this->slowFuse,
-        );
+        return $this->copy(['edits' => array_values([...$this->edits, ...$edits])]);
     }
 
     /** Puts the equipment in a mode of its own, as a defrost that the outdoor board started. */
     public function inMode(?string $mode): self
     {
-        return $mode === null
-            ? $this
-            : new self(
-                power: $this->power,
-                closed: $this->closed,
-                faceOff: $this->faceOff,
-                jumpers: $this->jumpers,
-                lifted: $this->lifted,
-                edits: $this->edits,
-                modes: [...$this->modes, $mode],
-                slowFuse: $this->slowFuse,
-            );
+        return $mode === null ? $this : $this->copy(['modes' => [...$this->modes, $mode]]);
     }
 
     /** Whether this transformer's fuse holds whatever flows. */
@@ -164,15 +111,6 @@ final readonly class Setup
 
     public function withSlowFuse(bool $slow = true): self
     {
-        return new self(
-            power: $this->power,
-            closed: $this->closed,
-            faceOff: $this->faceOff,
-            jumpers: $this->jumpers,
-            lifted: $this->lifted,
-            edits: $this->edits,
-            modes: $this->modes,
-            slowFuse: $slow,
-        );
+        return $this->copy(['slowFuse' => $slow]);
     }
 }

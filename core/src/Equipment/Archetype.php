@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Equipment;
 
+use Unionbit\Core\Data\Copies;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Wiring\Jumper;
@@ -11,6 +12,8 @@ use Unionbit\Core\Wiring\Jumper;
 /** A kind of equipment from the catalogue: its screws, transformers, loads and what each call needs of it. */
 final readonly class Archetype
 {
+    use Copies;
+
     /**
      * @param  string  $heatSource  gas, oil, electric, hydronic or none
      * @param  string  $fanInHeat  who runs the fan in heat: equipment, thermostat or none
@@ -81,29 +84,11 @@ final readonly class Archetype
             return $this;
         }
 
-        return new self(
-            id: $this->id,
-            title: $this->title,
-            short: $this->short,
-            heatSource: $this->heatSource,
-            heatStages: $this->heatStages,
-            coolStages: $this->coolStages,
-            reverses: $this->reverses,
-            fanInHeat: $this->fanInHeat,
-            commonBonded: $this->commonBonded,
-            blowerOnCoolCall: $this->blowerOnCoolCall,
-            terminals: [...$this->terminals, new EquipmentTerminal(Place::Indoor, 'E', TerminalName::E, 1)],
-            transformers: $this->transformers,
-            loads: $this->loads,
-            switches: $this->switches,
-            needs: $this->needs,
-            delays: $this->delays,
-            heatPump: new HeatPump($this->heatPump->valve, $this->heatPump->auxiliaryStages, 'tied'),
-            ties: [...$this->ties, new Jumper(Place::Indoor, 'E', $aux->printed, "E–{$aux->printed} tie")],
-            allows: $this->allows,
-            modes: $this->modes,
-            doorSwitch: $this->doorSwitch,
-        );
+        return $this->copy([
+            'terminals' => [...$this->terminals, new EquipmentTerminal(Place::Indoor, 'E', TerminalName::E, 1)],
+            'heatPump' => new HeatPump($this->heatPump->valve, $this->heatPump->auxiliaryStages, 'tied'),
+            'ties' => [...$this->ties, new Jumper(Place::Indoor, 'E', $aux->printed, "E–{$aux->printed} tie")],
+        ]);
     }
 
     /** @return list<string> letters printed at a place */

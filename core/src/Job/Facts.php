@@ -4,9 +4,13 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Job;
 
+use Unionbit\Core\Data\Copies;
+
 /** What the survey found of the supply and of the old plate. Null means: not looked at yet, the default is used. */
 final readonly class Facts
 {
+    use Copies;
+
     /**
      * @param  ?float  $lineVolts  measured at the transformer's line leads; default 120 V
      * @param  ?float  $tapVolts  primary tap in use; default 120 V
@@ -38,36 +42,12 @@ final readonly class Facts
     /** @param  list<SafetyDevice>  $safety */
     public function withSafety(array $safety): self
     {
-        return new self(
-            lineVolts: $this->lineVolts,
-            tapVolts: $this->tapVolts,
-            transformerVa: $this->transformerVa,
-            fuseAmps: $this->fuseAmps,
-            commonBonded: $this->commonBonded,
-            plateLink: $this->plateLink,
-            oldPower: $this->oldPower,
-            secondBonded: $this->secondBonded,
-            secondPhase: $this->secondPhase,
-            safety: $safety,
-            sharedKit: $this->sharedKit,
-        );
+        return $this->copy(['safety' => $safety]);
     }
 
     public function withSharedKit(): self
     {
-        return new self(
-            lineVolts: $this->lineVolts,
-            tapVolts: $this->tapVolts,
-            transformerVa: $this->transformerVa,
-            fuseAmps: $this->fuseAmps,
-            commonBonded: $this->commonBonded,
-            plateLink: $this->plateLink,
-            oldPower: $this->oldPower,
-            secondBonded: $this->secondBonded,
-            secondPhase: $this->secondPhase,
-            safety: $this->safety,
-            sharedKit: true,
-        );
+        return $this->copy(['sharedKit' => true]);
     }
 
     public function line(): float

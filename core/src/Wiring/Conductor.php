@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Wiring;
 
+use Unionbit\Core\Data\Copies;
 use Unionbit\Core\Terminal\Colour;
 use Unionbit\Core\Words\Message;
 
@@ -13,6 +14,8 @@ use Unionbit\Core\Words\Message;
  */
 final readonly class Conductor
 {
+    use Copies;
+
     /**
      * @param  int  $number  its fixed place in the cable, from 1
      * @param  ?Colour  $colourAfterSplice  colour at the far end, where a splice changes it
@@ -35,49 +38,18 @@ final readonly class Conductor
 
     public function withNear(End $near): self
     {
-        return new self(
-            number: $this->number,
-            colour: $this->colour,
-            near: $near,
-            far: $this->far,
-            evidence: $this->evidence,
-            stripe: $this->stripe,
-            colourAfterSplice: $this->colourAfterSplice,
-            note: $this->note,
-            condition: $this->condition,
-            loopOhms: $this->loopOhms,
-        );
+        return $this->copy(['near' => $near]);
     }
 
     public function withFar(End $far): self
     {
-        return new self(
-            number: $this->number,
-            colour: $this->colour,
-            near: $this->near,
-            far: $far,
-            evidence: $this->evidence,
-            stripe: $this->stripe,
-            colourAfterSplice: $this->colourAfterSplice,
-            note: $this->note,
-            condition: $this->condition,
-            loopOhms: $this->loopOhms,
-        );
+        return $this->copy(['far' => $far]);
     }
 
+    /** Known otherwise than it was; what was measured over it is not carried along. */
     public function withEvidence(Evidence $evidence): self
     {
-        return new self(
-            number: $this->number,
-            colour: $this->colour,
-            near: $this->near,
-            far: $this->far,
-            evidence: $evidence,
-            stripe: $this->stripe,
-            colourAfterSplice: $this->colourAfterSplice,
-            note: $this->note,
-            condition: $this->condition,
-        );
+        return $this->copy(['evidence' => $evidence, 'loopOhms' => null]);
     }
 
     /** "yellow", or "white/red" with a tracer stripe. */

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Circuit\Edit;
 
-use Unionbit\Core\Circuit\Netlist\Element;
 use Unionbit\Core\Circuit\Netlist\Netlist;
 use Unionbit\Core\Words\Message;
 use Unionbit\Core\Words\Quantity;
@@ -21,20 +20,7 @@ final readonly class SourceScaled implements CircuitEdit
     {
         $e = $netlist->element($this->transformerId);
 
-        return $netlist->with(
-            new Element(
-                id: $e->id,
-                kind: $e->kind,
-                a: $e->a,
-                b: $e->b,
-                label: $e->label,
-                subject: $e->subject,
-                ohms: $e->ohms,
-                reactance: $e->reactance,
-                dcOhms: $e->dcOhms,
-                emf: $e->emf * $this->factor,
-            ),
-        );
+        return $netlist->with($e->withEmf($e->emf * $this->factor));
     }
 
     public function describe(Netlist $netlist): Message

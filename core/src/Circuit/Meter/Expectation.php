@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Circuit\Meter;
 
+use Unionbit\Core\Data\Copies;
 use Unionbit\Core\Words\Message;
 
 /** What the circuit says a meter will show between two points: nominal value, band, and the reason by its path. */
 final readonly class Expectation
 {
+    use Copies;
+
     /**
      * @param  ?float  $low  in the mode's unit; null where there is no number (over-limit, floating, refused)
      * @param  bool  $floating  no path below 1 MΩ to a source: a meter shows a ghost
@@ -34,6 +37,22 @@ final readonly class Expectation
         public ?Message $refused = null,
         public array $notes = [],
     ) {
+    }
+
+    /** Over the limit: nothing connects the points. */
+    public static function apart(MeterMode $mode, string $a, string $b): self
+    {
+        return new self(
+            mode: $mode,
+            a: $a,
+            b: $b,
+            low: null,
+            nominal: null,
+            high: null,
+            floating: false,
+            overLimit: true,
+            reason: Message::of('circuit.meter.nothing-connects-these-points-meter'),
+        );
     }
 
     public static function refused(MeterMode $mode, string $a, string $b, Message $why): self
@@ -68,38 +87,15 @@ final readonly class Expectation
             static fn (?float $v): bool => $v !== null,
         );
         if ($this->floating || $lows === [] || $highs === []) {
-            return new self(
-                mode: $this->mode,
-                a: $this->a,
-                b: $this->b,
-                low: $this->low,
-                nominal: $this->nominal,
-                high: $this->high,
-                floating: $this->floating,
-                overLimit: $this->overLimit,
-                reason: $this->reason,
-                path: $this->path,
-                decidedBy: $this->decidedBy,
-                refused: $this->refused,
-                notes: [...$this->notes, $note],
-            );
+            return $this->copy(['notes' => [...$this->notes, $note]]);
         }
 
-        return new self(
-            mode: $this->mode,
-            a: $this->a,
-            b: $this->b,
-            low: min($lows),
-            nominal: $this->nominal,
-            high: max($highs),
-            floating: false,
-            overLimit: $this->overLimit,
-            reason: $this->reason,
-            path: $this->path,
-            decidedBy: $this->decidedBy,
-            refused: $this->refused,
-            notes: [...$this->notes, $note],
-        );
+        return $this->copy([
+            'low' => min($lows),
+            'high' => max($highs),
+            'floating' => false,
+            'notes' => [...$this->notes, $note],
+        ]);
     }
 
     public function contains(float $value): bool

@@ -209,32 +209,12 @@ final readonly class Meter
         $netlist = $this->known($this->circuit->netlist($setup), $a, $b);
         $network = Network::dc($netlist);
         if (! $network->knows($a) || ! $network->knows($b) || ! $netlist->joins($a, $b)) {
-            return new Expectation(
-                mode: $mode,
-                a: $a,
-                b: $b,
-                low: null,
-                nominal: null,
-                high: null,
-                floating: false,
-                overLimit: true,
-                reason: Message::of('circuit.meter.nothing-connects-these-points-meter'),
-            );
+            return Expectation::apart($mode, $a, $b);
         }
         $probe = $network->probe($a, $b);
         $ohms = $probe->magnitude($a, $b);
         if ($ohms > self::OVER_LIMIT_OHMS) {
-            return new Expectation(
-                mode: $mode,
-                a: $a,
-                b: $b,
-                low: null,
-                nominal: null,
-                high: null,
-                floating: false,
-                overLimit: true,
-                reason: Message::of('circuit.meter.nothing-connects-these-points-meter'),
-            );
+            return Expectation::apart($mode, $a, $b);
         }
         $path = Path::find($netlist, $probe, $a, $b);
         $ends = 0.2 * count($path->ofKind(ElementKind::Joint));

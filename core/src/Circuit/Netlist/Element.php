@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Circuit\Netlist;
 
+use Unionbit\Core\Data\Copies;
 use Unionbit\Core\Words\Message;
 
 /**
@@ -12,6 +13,8 @@ use Unionbit\Core\Words\Message;
  */
 final readonly class Element
 {
+    use Copies;
+
     /** An open contact, in ohms. */
     public const OPEN = 1.0e10;
 
@@ -63,20 +66,15 @@ final readonly class Element
         );
     }
 
+    /** The same copper with another source in it, V; none is a winding whose supply is off. */
+    public function withEmf(float $emf): self
+    {
+        return $this->copy(['emf' => $emf]);
+    }
+
     public function withImpedance(float $ohms, float $reactance, float $dcOhms): self
     {
-        return new self(
-            id: $this->id,
-            kind: $this->kind,
-            a: $this->a,
-            b: $this->b,
-            label: $this->label,
-            subject: $this->subject,
-            ohms: $ohms,
-            reactance: $reactance,
-            dcOhms: $dcOhms,
-            emf: $this->emf,
-        );
+        return $this->copy(['ohms' => $ohms, 'reactance' => $reactance, 'dcOhms' => $dcOhms]);
     }
 
     public function opened(): self
