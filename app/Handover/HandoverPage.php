@@ -279,7 +279,7 @@ final class HandoverPage
                     'signs' => array_values(
                         array_map(
                             static fn ($o): array => [
-                                'name' => Message::named('seen', str_replace('-', ' ', $o->sign)),
+                                'name' => Message::named('seen', $o->sign),
                                 'seen' => $o->seen,
                                 'outcome' => $o->outcome->value,
                                 'simulated' => $o->simulated,

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Handover;
 
 use App\Models\Job;
-use App\Models\VisitKind;
 use App\Words\Dates;
 use App\Words\Words;
 use Unionbit\Core\Proving\Judge\Outcome;
@@ -40,7 +39,6 @@ final class HandoverSheet
         return view('handover', [
             'page' => $page,
             'say' => self::say(...),
-            'kind' => self::kind($this->job->kind),
             'handedOver' => $this->handedOver(),
             'marks' => $this->marks($page),
             'proofs' => [
@@ -94,20 +92,6 @@ final class HandoverSheet
                 Outcome::Fail => 'screen/shared.fail',
                 Outcome::TooEarly => 'screen/shared.too-early',
                 Outcome::Neutral => 'screen/shared.ghost',
-            },
-        );
-    }
-
-    private static function kind(VisitKind $kind): string
-    {
-        return Words::of(
-            match ($kind) {
-                VisitKind::Installation => 'screen/shared.kind-installation',
-                VisitKind::Replacement => 'screen/shared.kind-replacement',
-                VisitKind::Conversion => 'screen/shared.kind-conversion',
-                VisitKind::FaultCall => 'screen/shared.kind-fault-call',
-                VisitKind::Maintenance => 'screen/shared.kind-maintenance',
-                VisitKind::FollowUp => 'screen/shared.kind-follow-up',
             },
         );
     }

@@ -31,7 +31,7 @@ final class JobFrame
                 'site' => $job->site,
                 'address' => $job->address,
                 'system' => $job->system_name,
-                'kind' => $job->kind,
+                'kind' => Message::term($job->kind),
                 'version' => $job->version,
                 'equipment' => $house->archetype->short,
                 'equipmentTitle' => $house->archetype->title,

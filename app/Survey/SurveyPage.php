@@ -27,6 +27,7 @@ use Unionbit\Core\Job\Suggest\PlateRecognition;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Wiring\Conductor;
 use Unionbit\Core\Wiring\EntryWords;
+use Unionbit\Core\Words\Message;
 
 final class SurveyPage
 {
@@ -93,7 +94,7 @@ final class SurveyPage
     }
 
     /**
-     * @return list<array{id: string, kind: string, at: string, current: bool, follows: bool, handedOverAt: ?string}>
+     * @return list<array{id: string, kind: Message, at: string, current: bool, follows: bool, handedOverAt: ?string}>
      */
     private static function visits(Job $job): array
     {
@@ -104,7 +105,7 @@ final class SurveyPage
                 ->map(
                     static fn (Job $v): array => [
                         'id' => $v->id,
-                        'kind' => $v->kind->value,
+                        'kind' => Message::term($v->kind),
                         'at' => $v->created_at->toIso8601String(),
                         'current' => $v->id === $job->id,
                         'follows' => $v->id === $job->earlier_id,

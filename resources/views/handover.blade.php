@@ -19,7 +19,7 @@
 <body>
 <h1>{{ $page['job']['site'] }}{{ $page['job']['system'] === 'System' ? '' : ', '.$page['job']['system'] }}</h1>
 <p class="m">
-    {{ $page['job']['address'] }} · {{ $kind }} · {{ $page['crew'] }} ·
+    {{ $page['job']['address'] }} · {{ $page['job']['kind'] }} · {{ $page['crew'] }} ·
     {{ $handedOver ?? $say('not-handed-over') }}
 </p>
 @foreach ($marks as $line)

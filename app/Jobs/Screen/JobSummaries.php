@@ -4,9 +4,7 @@ declare(strict_types=1);
 
 namespace App\Jobs\Screen;
 
-use App\House\Pulse;
 use App\Models\Job;
-use App\Words\Units;
 use App\Words\Words;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
@@ -18,6 +16,11 @@ use Throwable;
  */
 final class JobSummaries
 {
+    /** Of a job of its crew; the language is bound to it. */
+    private const MARK =
+        "jobs.version || '.' || jobs.recorded || '.' || (jobs.handed_over_at is not null) || '.' || ? || '.' ".
+        '|| crews.units';
+
     public static function of(Job $job): JobSummary
     {
         $row = DB::table('job_summaries')->where('job_id', $job->id)->first();
@@ -32,7 +35,10 @@ final class JobSummaries
     {
         $mark = self::mark($job);
         try {
-            $summary = Words::in(self::units($job), static fn (): JobSummary => JobSummary::compute($job));
+            $summary = Words::in(
+                $job->crew()->firstOrFail()->units,
+                static fn (): JobSummary => JobSummary::compute($job),
+            );
         } catch (Throwable $problem) {
             report($problem);
             $summary = JobSummary::unreadable($job);
@@ -98,19 +104,14 @@ final class JobSummaries
     /** Jobs of a crew, or of all, whose summary is not of their present mark. */
     public static function stale(?int $crewId = null): Builder
     {
-        $mark =
-            "jobs.version || '.' || jobs.recorded || '.' || (jobs.handed_over_at is not null) || '.' || ? || '.' ".
-            '|| crews.units';
-
-        return DB::table('jobs')
-            ->join('crews', 'crews.id', 'jobs.crew_id')
+        return self::jobs()
             ->leftJoin('job_summaries', 'job_summaries.job_id', 'jobs.id')
             ->whereNull('jobs.practice_of_id')
             ->when($crewId !== null, static fn (Builder $jobs): Builder => $jobs->where('jobs.crew_id', $crewId))
             ->where(
                 static fn (Builder $jobs): Builder => $jobs
                     ->whereNull('job_summaries.mark')
-                    ->orWhereRaw("job_summaries.mark <> {$mark}", [app()->getLocale()]),
+                    ->orWhereRaw('job_summaries.mark <> '.self::MARK, [app()->getLocale()]),
             )
             ->orderByDesc('jobs.updated_at')
             ->orderBy('jobs.id');
@@ -119,12 +120,17 @@ final class JobSummaries
     /** What a summary is true of: the job as it is, in the language and the units that it was worded in. */
     private static function mark(Job $job): string
     {
-        return Pulse::of($job).'.'.app()->getLocale().'.'.self::units($job)->value;
+        $row = self::jobs()
+            ->where('jobs.id', $job->id)
+            ->selectRaw(self::MARK.' as mark', [app()->getLocale()])
+            ->first();
+
+        return is_string($row?->mark) ? $row->mark : '';
     }
 
-    private static function units(Job $job): Units
+    private static function jobs(): Builder
     {
-        return $job->crew()->firstOrFail()->units;
+        return DB::table('jobs')->join('crews', 'crews.id', 'jobs.crew_id');
     }
 
     /** Null where it was written by an earlier version of the application. */

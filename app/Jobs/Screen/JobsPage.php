@@ -18,6 +18,7 @@ use Illuminate\Support\Carbon;
 use stdClass;
 use Unionbit\Core\Equipment\Archetype;
 use Unionbit\Core\Visit\DayPlan;
+use Unionbit\Core\Words\Message;
 
 /** The crew's jobs: the list, searched and sifted, and the day. */
 final class JobsPage
@@ -60,7 +61,10 @@ final class JobsPage
             'show' => $show,
             'counts' => $counts,
             'day' => DayView::of($user->crew, $day ?? $today, $today),
-            'kinds' => array_column(VisitKind::cases(), 'value'),
+            'kinds' => array_map(
+                static fn (VisitKind $k): array => ['value' => $k->value, 'word' => Words::say(Message::term($k))],
+                VisitKind::cases(),
+            ),
             'archetypes' => array_map(
                 static fn (Archetype $a): array => ['id' => $a->id, 'title' => $a->title],
                 app(Catalog::class)->archetypes(),

@@ -53,6 +53,7 @@ final readonly class Archetype
         public array $allows = [],
         public array $modes = [],
         public bool $doorSwitch = false,
+        public EquipmentKind $kind = EquipmentKind::Plain,
     ) {
     }
 

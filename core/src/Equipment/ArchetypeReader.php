@@ -77,6 +77,7 @@ final class ArchetypeReader
             allows: $allows,
             modes: $modes,
             doorSwitch: $node->bool('doorSwitch', false),
+            kind: $node->has('kind') ? $node->enum('kind', EquipmentKind::class) : EquipmentKind::Plain,
         );
     }
 

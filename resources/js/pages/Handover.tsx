@@ -5,7 +5,6 @@ import { CheckedLoads, Unexplained } from '@/features/handover/Checked';
 import { ReadingTable } from '@/features/handover/ReadingTable';
 import { clock, day } from '@/lib/format';
 import { Shell } from '@/shell/Shell';
-import { kindName } from '@/lib/names';
 import { url } from '@/lib/url';
 import type { HandoverProps } from '@/types';
 import { Glyph } from '@/ui/Glyph';
@@ -88,7 +87,7 @@ export default function Handover() {
                     <div>
                         <h2 className="font-lab text-figure font-bold leading-7">{job.site}</h2>
                         <p className="text-muted">
-                            {job.address} · {kindName(job.kind)} · {crew}
+                            {job.address} · {job.kind} · {crew}
                         </p>
                     </div>
                     <p className="mono text-note text-muted">

@@ -5,7 +5,7 @@ import { useRecord } from '@/lib/once';
 import type { Frame } from '@/types';
 import { Dialog } from '@/ui/Dialog';
 import { Bad, State } from '@/ui/State';
-import { Tick } from '@/ui/Tick';
+import { TickLine } from '@/ui/Tick';
 import { say } from '@/words';
 
 /**
@@ -56,14 +56,12 @@ export function PowerDialog({ jobId, to, onClose }: { jobId: string; to: 'live' 
                                 <li key={item}>{item}</li>
                             ))}
                         </ul>
-                        <div className="mt-1 flex items-center gap-2">
-                            <Tick
-                                checked={despite}
-                                label={say('shell.all-of-this-is-meant-make')}
-                                onChange={setDespite}
-                            />
-                            <span className="font-semibold">{say('shell.all-of-this-is-meant-make')}</span>
-                        </div>
+                        <TickLine
+                            strong
+                            checked={despite}
+                            label={say('shell.all-of-this-is-meant-make')}
+                            onChange={setDespite}
+                        />
                     </div>
                 )}
                 {supplies.map((supply, index) => (
@@ -89,10 +87,7 @@ export function PowerDialog({ jobId, to, onClose }: { jobId: string; to: 'live' 
                     </label>
                 ))}
                 {isolate && (
-                    <div className="flex items-center gap-2">
-                        <Tick checked={proved} label={say('shell.meter-proved-on-a-known-live')} onChange={setProved} />
-                        <span>{say('shell.meter-proved-on-a-known-live')}</span>
-                    </div>
+                    <TickLine checked={proved} label={say('shell.meter-proved-on-a-known-live')} onChange={setProved} />
                 )}
                 <Bad id="power-bad">
                     {answer && answer.kind !== 'ok'

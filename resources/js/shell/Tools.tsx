@@ -7,7 +7,7 @@ import { UnitSwitch } from '@/ui/UnitSwitch';
 import type { Shared } from '@/types';
 import { Dialog } from '@/ui/Dialog';
 import { Glyph } from '@/ui/Glyph';
-import { Tick } from '@/ui/Tick';
+import { TickLine } from '@/ui/Tick';
 import { ChangePassword } from './ChangePassword';
 import { say } from '@/words';
 
@@ -98,17 +98,14 @@ function Keys() {
     const [on, setOn] = useState(singleKeys);
     return (
         <>
-            <div className="mt-2 flex items-center gap-2">
-                <Tick
-                    checked={on}
-                    label={say('shell.single-keys-work-on-this-device')}
-                    onChange={(next) => {
-                        setSingleKeys(next);
-                        setOn(next);
-                    }}
-                />
-                <span>{say('shell.single-keys-work-on-this-device')}</span>
-            </div>
+            <TickLine
+                checked={on}
+                label={say('shell.single-keys-work-on-this-device')}
+                onChange={(next) => {
+                    setSingleKeys(next);
+                    setOn(next);
+                }}
+            />
             <dl className="mt-3 grid grid-cols-[auto_1fr] gap-x-5 gap-y-2">
                 {keys.map(([key, does]) => (
                     <div key={key} className="contents">

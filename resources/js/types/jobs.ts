@@ -60,7 +60,7 @@ export interface JobsProps extends Shared {
     show: Show;
     counts: Record<Show, number>;
     day: Day;
-    kinds: string[];
+    kinds: { value: string; word: string }[];
     archetypes: { id: string; title: string }[];
     sites: { id: string; name: string; address: string; systems: string[] }[];
 }

@@ -26,3 +26,13 @@ export function Tick({
         </button>
     );
 }
+
+/** The same with its words beside it. */
+export function TickLine({ strong = false, ...tick }: Parameters<typeof Tick>[0] & { strong?: boolean }) {
+    return (
+        <div className="mt-1 flex items-center gap-2">
+            <Tick {...tick} />
+            <span className={strong ? 'font-semibold' : undefined}>{tick.label}</span>
+        </div>
+    );
+}

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Unionbit\Core\Job\Suggest;
 
 use Unionbit\Core\Equipment\Archetype;
+use Unionbit\Core\Equipment\EquipmentKind;
 use Unionbit\Core\Job\Interview\Answers;
 use Unionbit\Core\Job\Interview\Questions;
 use Unionbit\Core\Words\Message;
@@ -77,7 +78,7 @@ final readonly class EquipmentMatch
     {
         $answers = new Answers();
         $source = match (true) {
-            str_contains($archetype->id, 'hot-water') => 'coil',
+            $archetype->kind === EquipmentKind::HotWaterCoil => 'coil',
             $archetype->heatSource === 'hydronic' => 'boiler',
             default => $archetype->heatSource,
         };
@@ -97,13 +98,13 @@ final readonly class EquipmentMatch
                     : ['own' => 'relay', 'tied' => 'tied'][$archetype->heatPump->emergency] ?? 'none',
             'bus' => $archetype->coolStages === 0
                     ? null
-                    : (str_contains($archetype->id, 'communicating')
+                    : ($archetype->kind === EquipmentKind::Communicating
                         ? 'convert'
                         : 'no'),
             'fanCentre' => match (true) {
                 $archetype->coolStages === 0, $archetype->reverses => null,
                 ! in_array($source, ['gas', 'oil'], true) => null,
-                default => str_contains($archetype->id, 'fan-centre') ? 'yes' : 'no',
+                default => $archetype->kind === EquipmentKind::FanCenter ? 'yes' : 'no',
             },
             'supplies' => (string) count($archetype->transformers),
             'zoneValve' => $source === 'boiler' ? 'two' : null,

@@ -6,7 +6,7 @@ import { url } from '@/lib/url';
 import type { HandoverProps } from '@/types';
 import { Dialog } from '@/ui/Dialog';
 import { Bad } from '@/ui/State';
-import { Tick } from '@/ui/Tick';
+import { TickLine } from '@/ui/Tick';
 import { roleWord } from './roles';
 import { list, say } from '@/words';
 
@@ -38,14 +38,12 @@ export function HandOverDialog({ open, onClose }: { open: boolean; onClose: () =
                             unsigned: list(unsigned.map(roleWord)),
                         })}
                     </p>
-                    <div className="mt-1 flex items-center gap-2">
-                        <Tick
-                            checked={without}
-                            label={say('handover.hand-over-without-the-record-will')}
-                            onChange={setWithout}
-                        />
-                        <span className="font-semibold">{say('handover.hand-over-without-the-record-will')}</span>
-                    </div>
+                    <TickLine
+                        strong
+                        checked={without}
+                        label={say('handover.hand-over-without-the-record-will')}
+                        onChange={setWithout}
+                    />
                 </div>
             )}
             <Bad>{problem}</Bad>

@@ -20,7 +20,7 @@ export function NewJob({ open, onClose }: { open: boolean; onClose: () => void }
         site: '',
         address: '',
         system: '',
-        kind: kinds[1] ?? '',
+        kind: kinds[1]?.value ?? '',
         archetype: '',
         length: String(Math.round(shown(40, 'ft', units))),
         example: false,

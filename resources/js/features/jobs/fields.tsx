@@ -1,5 +1,5 @@
+import type { JobsProps } from '@/types';
 import type { ReactNode } from 'react';
-import { kindName } from '@/lib/names';
 import { Bad } from '@/ui/State';
 
 /** A labelled field of a dialog, with what is wrong with it under it. */
@@ -31,15 +31,15 @@ export function Kinds({
     value,
     onChange,
 }: {
-    kinds: string[];
+    kinds: JobsProps['kinds'];
     value: string;
     onChange: (kind: string) => void;
 }) {
     return (
         <select value={value} onChange={(event) => onChange(event.target.value)}>
-            {kinds.map((kind) => (
+            {kinds.map(({ value: kind, word }) => (
                 <option key={kind} value={kind}>
-                    {kindName(kind)}
+                    {word}
                 </option>
             ))}
         </select>

@@ -1,5 +1,6 @@
 import { clsx } from 'clsx';
 import { usePage } from '@inertiajs/react';
+import type { ReactNode } from 'react';
 import { geometry } from '@/features/strand-board/geometry';
 import { StrandBoard } from '@/features/strand-board/StrandBoard';
 import type { PlanProps, PlanView, Simulation } from '@/types';
@@ -90,24 +91,26 @@ export function Simulate({
                     })}
                 />
             </div>
-            {plan.board.module.length > 0 && (
-                <p className="band px-5 py-3 text-small">
-                    <b className="font-semibold">{say('plan.the-outputs-stand-at-the-equipment')}</b>{' '}
-                    {rich('plan.short-leads-letter-to-letter-the', {
-                        letters: plan.board.module.join(', '),
-                        b: mono,
-                    })}
-                </p>
-            )}
-            {plan.board.kit.length > 0 && (
-                <p className="band px-5 py-3 text-small">
-                    <b className="font-semibold">{say('plan.the-kits-adapter-stands-at-the')}</b>{' '}
-                    {rich('plan.k-comes-from-the-wall-short', {
-                        letters: plan.board.kit.join(', '),
-                        b: mono,
-                    })}
-                </p>
-            )}
+            <Leads
+                letters={plan.board.module}
+                title={say('plan.the-outputs-stand-at-the-equipment')}
+                says={(letters) => rich('plan.short-leads-letter-to-letter-the', { letters, b: mono })}
+            />
+            <Leads
+                letters={plan.board.kit}
+                title={say('plan.the-kits-adapter-stands-at-the')}
+                says={(letters) => rich('plan.k-comes-from-the-wall-short', { letters, b: mono })}
+            />
         </>
+    );
+}
+
+/** What stands at the board and is joined to it by short leads: a module with the outputs, or a kit's adapter. */
+function Leads({ letters, title, says }: { letters: string[]; title: string; says: (letters: string) => ReactNode }) {
+    if (letters.length === 0) return null;
+    return (
+        <p className="band px-5 py-3 text-small">
+            <b className="font-semibold">{title}</b> {says(letters.join(', '))}
+        </p>
     );
 }

@@ -4,7 +4,6 @@ import { useState } from 'react';
 import { said } from '@/lib/api';
 import type { Edits } from '@/lib/edits';
 import { moment } from '@/lib/format';
-import { kindName } from '@/lib/names';
 import { url } from '@/lib/url';
 import type { SurveyProps } from '@/types';
 import { Bad } from '@/ui/State';
@@ -82,7 +81,7 @@ export function Record({
                                 <li key={visit.id} className="flex min-h-11 items-center gap-3 border-t border-hair">
                                     <span className="mono text-small">{moment(visit.at)}</span>
                                     <span>
-                                        {kindName(visit.kind)}
+                                        {visit.kind}
                                         {visit.handedOverAt && say('survey.handed-over')}
                                         {visit.follows && say('survey.the-one-before-this')}
                                     </span>

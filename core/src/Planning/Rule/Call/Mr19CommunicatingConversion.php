@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Planning\Rule\Call;
 
+use Unionbit\Core\Equipment\EquipmentKind;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Planning\Plan\PlannedConductor;
 use Unionbit\Core\Planning\Rule\MappingRule;
@@ -17,7 +18,7 @@ final class Mr19CommunicatingConversion implements MappingRule
 {
     public function check(Plan $plan): array
     {
-        if (! str_starts_with($plan->installation->archetype->id, 'communicating')) {
+        if ($plan->installation->archetype->kind !== EquipmentKind::Communicating) {
             return [];
         }
         $findings = [
