@@ -123,12 +123,7 @@ final readonly class BoardView
             'energised' => array_map(strval(...), array_keys($energised)),
             'low' => (object) array_map(
                 static fn (float $v): Quantity => Quantity::of($v, Unit::Volts, 0),
-                array_filter(
-                    $energised,
-                    static fn (float $v, string $id): bool => $v < Circuit::PULL_IN_VOLTS &&
-                        str_ends_with($id, '.mid'),
-                    ARRAY_FILTER_USE_BOTH,
-                ),
+                array_filter($energised, static fn (float $v): bool => $v < Circuit::PULL_IN_VOLTS),
             ),
             'loads' => $loads,
             'amps' => $transformer === null ? 0.0 : round($point->sourceAmps($transformer), 2),

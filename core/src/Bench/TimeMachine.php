@@ -13,6 +13,7 @@ use Unionbit\Core\Circuit\Netlist\ElementKind;
 use Unionbit\Core\Circuit\OperatingPoint;
 use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Circuit\Solve\FuseCurve;
+use Unionbit\Core\Equipment\Observable;
 use Unionbit\Core\Equipment\Transformer;
 use Unionbit\Core\Fault\Fault;
 use Unionbit\Core\Fault\FaultedCall;
@@ -349,7 +350,7 @@ final class TimeMachine
             $delay = match (true) {
                 $name === 'blower' && $on => $this->blowerDelay($point, $now['burner'] ?? false),
                 $name === 'blower' => $delays['blower-off'] ?? 0,
-                str_starts_with($name, 'strip') => $delays[$on ? 'sequencer-on' : 'sequencer-off'] ?? 0,
+                Observable::tryFrom($name)?->isStrip() === true => $delays[$on ? 'sequencer-on' : 'sequencer-off'] ?? 0,
                 default => 0,
             };
             if ($t - $this->asked[$name] >= $delay) {

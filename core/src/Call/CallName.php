@@ -37,6 +37,16 @@ enum CallName: string
         return ! $this->isCooling() && $this !== self::Idle && $this !== self::Fan;
     }
 
+    public function isFurnace(): bool
+    {
+        return $this === self::Furnace1 || $this === self::Furnace2;
+    }
+
+    public function isAuxiliary(): bool
+    {
+        return $this === self::Aux1 || $this === self::Aux2;
+    }
+
     /** The mode of the equipment that belongs to it: the outdoor board, not the thermostat, starts a defrost. */
     public function mode(): ?string
     {

@@ -101,10 +101,10 @@ final readonly class CallTable
     {
         $compressor = $rows[CallName::Heat1->value] ?? [];
         foreach ($rows as $call => $closed) {
-            if ($type === 'dual-fuel' && $withCompressor === true && str_starts_with($call, 'furnace')) {
+            if ($type === 'dual-fuel' && $withCompressor === true && CallName::from($call)->isFurnace()) {
                 $rows[$call] = [...$compressor, ...$closed];
             }
-            if ($type === 'heat-pump' && $withCompressor === false && str_starts_with($call, 'aux')) {
+            if ($type === 'heat-pump' && $withCompressor === false && CallName::from($call)->isAuxiliary()) {
                 $rows[$call] = array_values(
                     array_filter(
                         $closed,

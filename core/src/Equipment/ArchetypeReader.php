@@ -113,7 +113,7 @@ final class ArchetypeReader
             Message::named('part', $node->string('label')),
             $node->string('from'),
             $node->string('to'),
-            $node->has('observable') ? $node->string('observable') : null,
+            $node->has('observable') ? $node->enum('observable', Observable::class) : null,
             $drives,
         );
     }

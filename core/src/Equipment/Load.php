@@ -12,7 +12,7 @@ final readonly class Load
     /**
      * @param  string  $from  point on the hot side, "indoor.G"
      * @param  string  $to  point on the common side
-     * @param  ?string  $observable  what a person notices when it has pulled in: blower, outdoor-unit, burner
+     * @param  ?Observable  $observable  what a person notices when it has pulled in
      * @param  list<DrivenContact>  $drives  contacts that move with it
      */
     public function __construct(
@@ -21,7 +21,7 @@ final readonly class Load
         public Message $label,
         public string $from,
         public string $to,
-        public ?string $observable = null,
+        public ?Observable $observable = null,
         public array $drives = [],
     ) {
     }

@@ -20,6 +20,7 @@ use Unionbit\Core\Circuit\Edit\Touching;
 use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Data\Field;
 use Unionbit\Core\Data\InvalidData;
+use Unionbit\Core\Equipment\Observable;
 use Unionbit\Core\Words\Message;
 
 /**
@@ -152,7 +153,7 @@ final readonly class FaultCatalogue
                 static fn (array $pair): array => [new Swapped($pair[0], $pair[1])],
                 $parts->ends($effect->string('end')),
             ),
-            'force', 'block' => $parts->has($of) ? ['' => []] : [],
+            'force', 'block' => $parts->has($effect->enum('of', Observable::class)) ? ['' => []] : [],
             'bridge' => self::each(
                 $parts->elements($of),
                 static fn (string $id): CircuitEdit => new FuseBridged($id),

@@ -8,6 +8,8 @@ use Unionbit\Core\Circuit\Netlist\Element;
 use Unionbit\Core\Circuit\Netlist\ElementKind;
 use Unionbit\Core\Circuit\Netlist\Netlist;
 use Unionbit\Core\Equipment\Load;
+use Unionbit\Core\Equipment\Observable;
+use Unionbit\Core\Equipment\SharedKit;
 use Unionbit\Core\Equipment\Transformer;
 use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Wiring\Conductor;
@@ -59,8 +61,8 @@ final readonly class FaultSites
                 static fn (Element $e): bool => $e->id === $of,
             ),
             'kit-contact' => $this->ids(
-                static fn (Element $e): bool => $e->kind === ElementKind::Contact &&
-                    str_starts_with($e->subject, 'kit-'),
+                fn (Element $e): bool => $e->kind === ElementKind::Contact &&
+                    in_array($e->subject, array_column(SharedKit::loads($this->installation->archetype), 'id'), true),
             ),
             'valve' => $this->loads(static fn (Load $l): bool => $l->id === 'valve'),
             'humidifier' => $this->loads(static fn (Load $l): bool => $l->id === 'humidifier'),
@@ -131,10 +133,10 @@ final readonly class FaultSites
     /** A blower that heat needs, run by the unit or by the thermostat. */
     public function fanInHeat(): bool
     {
-        return $this->installation->archetype->fanInHeat !== 'none' && $this->has('blower');
+        return $this->installation->archetype->fanInHeat !== 'none' && $this->has(Observable::Blower);
     }
 
-    public function has(string $observable): bool
+    public function has(Observable $observable): bool
     {
         foreach ($this->installation->loads() as $load) {
             if ($load->observable === $observable) {

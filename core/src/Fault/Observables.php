@@ -8,6 +8,7 @@ use Unionbit\Core\Circuit\Circuit;
 use Unionbit\Core\Circuit\LoadState;
 use Unionbit\Core\Circuit\OperatingPoint;
 use Unionbit\Core\Equipment\LoadKind;
+use Unionbit\Core\Equipment\Observable;
 use Unionbit\Core\Thermostat\PowerKind;
 
 /** What a person sees and hears of an operating point: blower, outdoor unit, valve, burner, strips, display, lamp. */
@@ -22,15 +23,15 @@ final class Observables
         $seen = [];
         foreach ($circuit->installation->loads() as $load) {
             if ($load->observable !== null) {
-                $seen[$load->observable] =
-                    ($seen[$load->observable] ?? false) || $point->loads[$load->id] === LoadState::PulledIn;
+                $seen[$load->observable->value] =
+                    ($seen[$load->observable->value] ?? false) || $point->loads[$load->id] === LoadState::PulledIn;
             }
             if ($load->kind === LoadKind::BoardLogic && $load->id === 'board-logic') {
                 $seen['board-lamp'] = $point->loadVolts[$load->id] >= self::BOARD_RUNS_ABOVE;
             }
         }
-        if (array_key_exists('blower', $seen) && self::unitRunsFan($circuit, $fault)) {
-            $seen['blower'] = $seen['blower'] || self::heats($seen);
+        if (array_key_exists(Observable::Blower->value, $seen) && self::unitRunsFan($circuit, $fault)) {
+            $seen[Observable::Blower->value] = $seen[Observable::Blower->value] || self::heats($seen);
         }
         $seen['display'] = match ($circuit->profile->power) {
             PowerKind::Battery, PowerKind::CommonOrBattery => $fault?->entry !== 'display-dead',
@@ -58,7 +59,7 @@ final class Observables
     private static function heats(array $seen): bool
     {
         foreach ($seen as $name => $on) {
-            if ($on && ($name === 'burner' || str_starts_with($name, 'strip'))) {
+            if ($on && Observable::tryFrom($name)?->needsAir() === true) {
                 return true;
             }
         }

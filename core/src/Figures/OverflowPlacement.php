@@ -8,6 +8,7 @@ use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Circuit\Circuit;
 use Unionbit\Core\Circuit\Edit\Opened;
 use Unionbit\Core\Circuit\OperatingPoint;
+use Unionbit\Core\Equipment\Observable;
 use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Job\SafetyDevice;
 use Unionbit\Core\Planning\Plan\HouseChanges;
@@ -117,19 +118,19 @@ final class OverflowPlacement
             if ($call === 'idle') {
                 continue;
             }
-            $name = CallName::from($call)->label();
+            $name = CallName::from($call);
             foreach (array_diff_key($was, $is) as $load) {
-                $stops[] = Message::of('figures.overflow-placement.load-in-call', call: $name, load: $load);
+                $stops[] = Message::of('figures.overflow-placement.load-in-call', call: $name->label(), load: $load);
             }
             foreach (array_intersect_key($was, $is) as $load) {
-                $goesOn[] = Message::of('figures.overflow-placement.load-in-call', call: $name, load: $load);
+                $goesOn[] = Message::of('figures.overflow-placement.load-in-call', call: $name->label(), load: $load);
             }
-            $compressor = self::observed($changed, $wet, 'outdoor-unit');
-            $cooling = $cooling || (str_starts_with($call, 'cool') && $compressor);
+            $compressor = self::observed($changed, $wet, Observable::OutdoorUnit);
+            $cooling = $cooling || ($name->isCooling() && $compressor);
             $heating =
                 $heating ||
-                (! str_starts_with($call, 'cool') && $call !== 'fan' && $is !== [] && count($is) === count($was));
-            $emergency = $call === 'emergency' ? array_diff_key($was, $is) === [] : $emergency;
+                ($name->isHeating() && $is !== [] && count($is) === count($was));
+            $emergency = $name === CallName::Emergency ? array_diff_key($was, $is) === [] : $emergency;
         }
 
         return [
@@ -182,7 +183,7 @@ final class OverflowPlacement
         return $labels;
     }
 
-    private static function observed(Plan $plan, OperatingPoint $point, string $observable): bool
+    private static function observed(Plan $plan, OperatingPoint $point, Observable $observable): bool
     {
         return array_filter(
             $plan->installation->archetype->loads,

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Figures;
 
+use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Equipment\Archetype;
+use Unionbit\Core\Equipment\Observable;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Words\Message;
 use Unionbit\Core\Words\Unit;
@@ -32,12 +34,12 @@ final class TemperatureSplit implements Figure
     {
         $modes = [];
         foreach ($archetype->needs as $call => $loads) {
-            $runs = array_map(static fn (string $id): string => $archetype->load($id)->observable ?? '', $loads);
-            $strips = array_filter($runs, static fn (string $name): bool => str_starts_with($name, 'strip')) !== [];
+            $runs = array_map(static fn (string $id): ?Observable => $archetype->load($id)?->observable, $loads);
+            $strips = array_filter($runs, static fn (?Observable $o): bool => $o?->isStrip() === true) !== [];
             $mode = match (true) {
-                str_starts_with($call, 'cool') => 1,
-                in_array('outdoor-unit', $runs, true) => $strips || $call === 'defrost' ? null : 2,
-                in_array('burner', $runs, true) => 3,
+                CallName::from($call)->isCooling() => 1,
+                in_array(Observable::OutdoorUnit, $runs, true) => $strips || $call === 'defrost' ? null : 2,
+                in_array(Observable::Burner, $runs, true) => 3,
                 $strips => 4,
                 default => null,
             };

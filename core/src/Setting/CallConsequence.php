@@ -8,6 +8,7 @@ use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Call\CallTable;
 use Unionbit\Core\Circuit\LoadState;
 use Unionbit\Core\Circuit\Setup;
+use Unionbit\Core\Equipment\Observable;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Words\Message;
 
@@ -44,7 +45,7 @@ final class CallConsequence
         foreach ($archetype->loads as $load) {
             $in = $point->loads[$load->id] === LoadState::PulledIn;
             if ($in && ! in_array($load->id, $allowed, true)) {
-                $cold = $load->observable === 'blower' && $call->isHeating();
+                $cold = $load->observable === Observable::Blower && $call->isHeating();
                 $sentences[] = Message::of(
                     $cold ? 'setting.calls.blows-cold' : 'setting.calls.also',
                     call: $call->label(),

@@ -164,8 +164,8 @@ final readonly class Workload
         $compressor = count(
             array_filter(
                 $calls,
-                static fn (CallName $c): bool => str_starts_with($c->value, 'cool') ||
-                    ($house->archetype->reverses && str_starts_with($c->value, 'heat')),
+                static fn (CallName $c): bool => $c->isCooling() ||
+                    ($house->archetype->reverses && in_array($c, [CallName::Heat1, CallName::Heat2], true)),
             ),
         );
 

@@ -43,6 +43,12 @@ final readonly class Cable
         return self::OHMS_PER_FOOT[$this->gauge] * $this->feet;
     }
 
+    /** @return list<string> its conductors as the circuit calls them, "A4" */
+    public function conductorIds(): array
+    {
+        return array_map(fn (Conductor $c): string => $this->id.$c->number, $this->conductors);
+    }
+
     public function conductor(int $number): ?Conductor
     {
         foreach ($this->conductors as $conductor) {

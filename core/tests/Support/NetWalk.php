@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Tests\Support;
 
+use Unionbit\Core\Equipment\Observable;
 use Unionbit\Core\Planning\Plan\Plan;
 
 /**
@@ -46,11 +47,11 @@ final class NetWalk
             }
             $blower = array_filter(
                 $this->plan->installation->archetype->loads,
-                static fn ($l): bool => $l->observable === 'blower',
+                static fn ($l): bool => $l->observable === Observable::Blower,
             );
             $compressor = array_filter(
                 $this->plan->installation->archetype->loads,
-                static fn ($l): bool => $l->observable === 'outdoor-unit' && in_array($l->id, $in, true),
+                static fn ($l): bool => $l->observable === Observable::OutdoorUnit && in_array($l->id, $in, true),
             );
             if (
                 $compressor !== [] &&

@@ -4,7 +4,6 @@ import { Overflow } from '@/features/figures/Overflow';
 import { useEdits } from '@/lib/edits';
 import { Mark, Shell } from '@/shell/Shell';
 import { Tools } from '@/shell/Tools';
-import { useUnits } from '@/lib/units';
 import { url } from '@/lib/url';
 import { UnitSwitch } from '@/ui/UnitSwitch';
 import type { FiguresProps } from '@/types';
@@ -60,7 +59,6 @@ function Body({
     onKeep?: ((key: string, value: number) => void) | undefined;
 }) {
     const { figures, overflow, house } = usePage<FiguresProps>().props;
-    const units = useUnits();
     return (
         <>
             <div className="head">
@@ -92,7 +90,7 @@ function Body({
             </nav>
             {figures.map((figure) => (
                 <FigureCard
-                    key={`${figure.key}-${units.system}`}
+                    key={figure.key}
                     figure={figure}
                     url={url}
                     {...(onKeep && figure.key === 'balance' ? { onKeep } : {})}

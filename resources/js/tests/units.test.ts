@@ -1,5 +1,5 @@
 import { expect, it, vi } from 'vitest';
-import { rounded, shown, typed, unitOf, type Units } from '@/lib/units';
+import { rounded, sent, shown, typed, unitOf, written, type Units } from '@/lib/units';
 
 vi.mock('@inertiajs/react', () => ({ usePage: vi.fn() }));
 
@@ -42,4 +42,20 @@ it.each([
     [12345, '12 345'],
 ])('%f is written %s', (value, says) => {
     expect(rounded(value)).toBe(says);
+});
+
+it.each([
+    ['50', us, metric, '10', 50],
+    ['10', metric, us, '50', 50],
+    ['21,5', metric, metric, '21,5', 70.7],
+    ['warm', us, metric, 'warm', 'warm'],
+    ['-', metric, us, '-', '-'],
+    [' ', us, metric, ' ', null],
+])('%j typed is the same value where the units change: %#', (text, then, now, shows, goes) => {
+    const fahrenheit = { ...us, table: { '°F': { unit: '°F', factor: 1, offset: 0 } } };
+    const at = (units: Units) => (units === us ? fahrenheit : units);
+    const entry = { text, units: at(then) };
+    expect(written(entry, '°F', at(now))).toBe(shows);
+    const value = sent(entry, '°F');
+    expect(typeof value === 'number' ? Number(value.toFixed(9)) : value).toBe(goes);
 });

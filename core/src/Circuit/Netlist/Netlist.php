@@ -46,6 +46,25 @@ final readonly class Netlist
         return isset($this->out[$id]) ? $this : $this->with($change($this->element($id)));
     }
 
+    /**
+     * Its elements of one kind that the test accepts, in their order.
+     *
+     * @param  callable(Element): bool  $which
+     * @return list<string> ids
+     */
+    public function ids(ElementKind $kind, callable $which): array
+    {
+        return array_keys(
+            array_filter($this->elements, static fn (Element $e): bool => $e->kind === $kind && $which($e)),
+        );
+    }
+
+    /** @return list<string> ids of the contacts that a safety device opens */
+    public function contactsOf(string $device): array
+    {
+        return $this->ids(ElementKind::SafetySwitch, static fn (Element $e): bool => $e->subject === $device);
+    }
+
     public function point(string $id): Point
     {
         return $this->points[$id] ?? throw new \OutOfBoundsException("No point {$id} in this circuit.");

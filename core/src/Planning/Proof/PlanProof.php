@@ -10,7 +10,7 @@ use Unionbit\Core\Circuit\Edit\Opened;
 use Unionbit\Core\Circuit\Netlist\Element;
 use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Equipment\Archetype;
-use Unionbit\Core\Job\SafetyDevice;
+use Unionbit\Core\Equipment\Observable;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Thermostat\PowerKind;
 use Unionbit\Core\Words\Message;
@@ -220,16 +220,11 @@ final readonly class PlanProof
         $failures = [];
         $calls = array_filter(
             Simulation::setups($plan),
-            static fn (string $call): bool => str_starts_with($call, 'cool') || $call === 'idle',
+            static fn (string $call): bool => CallName::from($call)->isCooling() || $call === CallName::Idle->value,
             ARRAY_FILTER_USE_KEY,
         );
         foreach ($plan->installation->facts->safety as $device) {
-            $contacts = array_values(
-                array_filter(
-                    self::contacts($device),
-                    static fn (string $id): bool => isset($circuit->netlist(Setup::calling())->elements[$id]),
-                ),
-            );
+            $contacts = $circuit->netlist(Setup::calling())->contactsOf($device->id);
             if ($contacts === []) {
                 $failures[] = Message::of(
                     'planning.plan-proof.mr16-would-no-longer-stand',
@@ -250,11 +245,11 @@ final readonly class PlanProof
                 }
                 $cools = array_filter(
                     $plan->installation->archetype->loads,
-                    static fn ($load): bool => $load->observable === 'outdoor-unit' &&
+                    static fn ($load): bool => $load->observable === Observable::OutdoorUnit &&
                         in_array($load->id, $point->pulledIn(), true),
                 );
                 if (
-                    str_starts_with($call, 'cool') &&
+                    CallName::from($call)->isCooling() &&
                     $cools !== [] &&
                     array_intersect($device->breaks, ['R', 'Rc', 'RC', 'Y', 'Y1', 'Y2']) !== []
                 ) {
@@ -268,14 +263,6 @@ final readonly class PlanProof
         }
 
         return $failures;
-    }
-
-    /** @return list<string> ids of the circuit's elements that the switch opens */
-    private static function contacts(SafetyDevice $device): array
-    {
-        return $device->relay || count($device->breaks) === 1
-            ? [$device->id]
-            : array_map(static fn (string $printed): string => "{$device->id}.{$printed}", $device->breaks);
     }
 
     /**

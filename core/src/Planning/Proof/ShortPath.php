@@ -11,6 +11,7 @@ use Unionbit\Core\Circuit\OperatingPoint;
 use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Circuit\Solve\FuseCurve;
 use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Wiring\Cable;
 use Unionbit\Core\Words\Message;
 use Unionbit\Core\Words\Quantity;
 use Unionbit\Core\Words\Unit;
@@ -60,17 +61,16 @@ final readonly class ShortPath
         $point = $circuit->operate($setup->withSlowFuse());
         $amps = $point->sourceAmps($transformerId);
         $loop = self::loop($point, $transformerId, 0.5 * $amps);
+        $known = array_merge(...array_map(
+            static fn (Cable $cable): array => $cable->conductorIds(),
+            $plan->installation->cables,
+        ));
         $labels = $conductors = $points = [];
         foreach ($loop as $element) {
             if ($element->kind !== ElementKind::Winding) {
                 $labels[] = $element->label;
             }
-            if (
-                preg_match('/^[AB]\d+$/', $element->subject) === 1 &&
-                ! in_array($element->subject, $conductors, true)
-            ) {
-                $conductors[] = $element->subject;
-            }
+            $conductors[] = $element->subject;
             array_push($points, $element->a, $element->b);
         }
         $rating = 0.0;
@@ -92,7 +92,7 @@ final readonly class ShortPath
             $call,
             $amps,
             Message::unique($labels),
-            $conductors,
+            array_values(array_intersect(array_unique($conductors), $known)),
             array_values(array_unique($points)),
             $opens,
         );

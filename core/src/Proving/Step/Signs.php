@@ -8,6 +8,7 @@ use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Equipment\Archetype;
 use Unionbit\Core\Equipment\Load;
 use Unionbit\Core\Equipment\LoadKind;
+use Unionbit\Core\Equipment\Observable;
 use Unionbit\Core\Words\Message;
 
 /** What a person sees and hears when a call works, by the loads that it must pull in. */
@@ -36,26 +37,26 @@ final readonly class Signs
         $signs = [];
         foreach ($loads as $load) {
             $sign = match (true) {
-                $load->observable === 'blower' => new Sign(
-                    'blower',
+                $load->observable === Observable::Blower => new Sign(
+                    $load->observable->value,
                     Message::of('proving.signs.blower-runs'),
                     'ear',
                     $load->id,
                 ),
-                $load->observable === 'outdoor-unit' => new Sign(
-                    'outdoor-unit',
+                $load->observable === Observable::OutdoorUnit => new Sign(
+                    $load->observable->value,
                     Message::of('proving.signs.outdoor-unit-runs'),
                     'ear',
                     $load->id,
                 ),
-                $load->observable === 'burner' => new Sign(
-                    'burner',
+                $load->observable === Observable::Burner => new Sign(
+                    $load->observable->value,
                     Message::of('proving.signs.burner-lights-blower-follows-by'),
                     'eye',
                     $load->id,
                 ),
                 $load->observable !== null => new Sign(
-                    $load->observable,
+                    $load->observable->value,
                     Message::of('proving.signs.works', load: $load->label->opening()),
                     $load->kind === LoadKind::ReversingValve ? 'ear' : 'eye',
                     $load->id,

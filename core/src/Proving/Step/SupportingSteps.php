@@ -8,9 +8,12 @@ use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Call\CallTable;
 use Unionbit\Core\Circuit\Edit\Opened;
 use Unionbit\Core\Circuit\Meter\MeterMode;
+use Unionbit\Core\Circuit\Netlist\Element;
+use Unionbit\Core\Circuit\Netlist\ElementKind;
 use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Equipment\EquipmentTerminal;
 use Unionbit\Core\Equipment\Load;
+use Unionbit\Core\Equipment\Observable;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Planning\Proof\PreCheck;
 use Unionbit\Core\Terminal\Place;
@@ -88,13 +91,12 @@ final readonly class SupportingSteps
             $setup = $setup->lifting("A{$conductor->number}.far");
         }
         if ($this->plan->profile->outputs === Place::Module) {
-            $leads = array_filter(
-                array_keys($this->plan->circuit()->netlist(Setup::calling())->elements),
-                static fn (string $id): bool => str_starts_with($id, 'lead.'),
+            $net = $this->plan->circuit()->netlist(Setup::calling());
+            $leads = $net->ids(
+                ElementKind::Wire,
+                static fn (Element $e): bool => $net->point($e->a)->place === Place::Module,
             );
-            $setup = $setup->with(
-                ...array_map(static fn (string $id): Opened => new Opened($id), array_values($leads)),
-            );
+            $setup = $setup->with(...array_map(static fn (string $id): Opened => new Opened($id), $leads));
         }
         foreach ($terminals as $terminal) {
             $setup = $setup->withJumper($hot[0], $terminal->point());
@@ -196,19 +198,13 @@ final readonly class SupportingSteps
             array_values(
                 array_filter(
                     $house->archetype->loads,
-                    static fn (Load $l): bool => $l->observable === 'outdoor-unit',
+                    static fn (Load $l): bool => $l->observable === Observable::OutdoorUnit,
                 ),
             )[0] ?? null;
         if ($device === null || $contactor === null) {
             return null;
         }
-        $elements = $this->plan->circuit()->netlist(Setup::calling())->elements;
-        $contacts = array_values(
-            array_filter(
-                array_keys($elements),
-                static fn (string $id): bool => $id === $device->id || str_starts_with($id, "{$device->id}."),
-            ),
-        );
+        $contacts = $this->plan->circuit()->netlist(Setup::calling())->contactsOf($device->id);
         $made = CallTable::needed($house->archetype)->printed(CallName::Cool1, $this->plan->profile);
         $closes = $this->plan->carriers($made);
         $setup = Setup::calling(...$made)->with(

@@ -1,7 +1,7 @@
 import { clsx } from 'clsx';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useState } from 'react';
 import { post } from '@/lib/api';
-import { rounded, shown, typed, unitOf, useUnits } from '@/lib/units';
+import { field, rounded, sent, shown, unitOf, useUnits, written, type Entry } from '@/lib/units';
 import type { FigureResult, FigureView } from '@/types';
 import { Bad } from '@/ui/State';
 import { Plot } from './Plot';
@@ -13,6 +13,9 @@ const tones: Record<string, string> = {
     fault: 'border-fault bg-fault-wash',
     muted: 'border-rule bg-panel',
 };
+
+type Given = Record<string, Entry>;
+type Input = FigureView['inputs'][number];
 
 /**
  * One figure: its inputs with their sources, what it comes to with each formula, and the verdict. Computed as it is
@@ -28,43 +31,13 @@ export function FigureCard({
     onKeep?: (key: string, value: number) => void;
 }) {
     const units = useUnits();
-    const [given, setGiven] = useState<Record<string, string>>({});
-    const [result, setResult] = useState<FigureResult | null>(figure.result);
-    const [bad, setBad] = useState<Record<string, string>>({});
-    const first = useRef(true);
-
-    useEffect(() => {
-        if (first.current) {
-            first.current = false;
-            return;
-        }
-        let current = true;
-        const timer = setTimeout(async () => {
-            const values = Object.fromEntries(
-                Object.entries(given).map(([key, text]) => {
-                    const input = figure.inputs.find((candidate) => candidate.key === key);
-                    const number = Number(text.replace(',', '.'));
-                    return [
-                        key,
-                        text.trim() === ''
-                            ? null
-                            : Number.isFinite(number)
-                              ? typed(number, input?.unit ?? '', units)
-                              : text,
-                    ];
-                }),
-            );
-            const answer = await post<{ result: FigureResult | null }>(`${url}/${figure.key}`, { values });
-            if (!current) return;
-            setBad(answer.kind === 'invalid' ? answer.errors : {});
-            if (answer.kind === 'ok') setResult(answer.data.result);
-        }, 200);
-        return () => {
-            current = false;
-            clearTimeout(timer);
-        };
-    }, [given, figure, url, units]);
-
+    const [given, setGiven] = useState<Given>({});
+    const { result, bad } = useResult(figure, given, url);
+    const keep = (input: Input) => {
+        const entry = given[input.key];
+        const value = entry && sent(entry, input.unit);
+        if (onKeep && typeof value === 'number') onKeep(input.key, value);
+    };
     return (
         <section
             aria-label={figure.title}
@@ -76,89 +49,126 @@ export function FigureCard({
             <p className="text-small text-muted">{figure.about}</p>
             <div className="mt-2 grid gap-x-8 gap-y-3 lg:grid-cols-[minmax(0,340px)_minmax(0,1fr)]">
                 <div>
-                    {figure.inputs.map((input) => {
-                        const value =
-                            given[input.key] ??
-                            (input.value === null ? '' : plain(shown(input.value, input.unit, units)));
-                        return (
-                            <div key={input.key} className="border-b border-hair py-1">
-                                <label className="flex min-h-11 items-center justify-between gap-3">
-                                    <span className="text-body leading-[18px]">
-                                        {input.label}
-                                        <span className="block text-note text-muted">
-                                            {given[input.key] === undefined ? input.source : say('figures.as-typed')}
-                                        </span>
-                                    </span>
-                                    <span className="flex items-center gap-1.5">
-                                        <input
-                                            className={clsx(
-                                                'mono h-11 w-24 border-b-2 border-rule bg-bone px-1 text-right',
-                                                'text-head',
-                                            )}
-                                            inputMode="decimal"
-                                            autoComplete="off"
-                                            value={value}
-                                            aria-invalid={!!bad[input.key]}
-                                            onChange={(event) =>
-                                                setGiven({ ...given, [input.key]: event.target.value })
-                                            }
-                                            onBlur={() => {
-                                                const number = Number((given[input.key] ?? '').replace(',', '.'));
-                                                if (
-                                                    onKeep &&
-                                                    given[input.key] !== undefined &&
-                                                    given[input.key] !== '' &&
-                                                    Number.isFinite(number)
-                                                )
-                                                    onKeep(input.key, typed(number, input.unit, units));
-                                            }}
-                                        />
-                                        <span className="w-14 text-note text-muted">{unitOf(input.unit, units)}</span>
-                                    </span>
-                                </label>
-                                <Bad>{bad[input.key]}</Bad>
-                            </div>
-                        );
-                    })}
+                    {figure.inputs.map((input) => (
+                        <Field
+                            key={input.key}
+                            input={input}
+                            entry={given[input.key]}
+                            bad={bad[input.key]}
+                            onType={(text) => setGiven({ ...given, [input.key]: { text, units } })}
+                            onLeave={() => keep(input)}
+                        />
+                    ))}
                 </div>
-                <div>
-                    {result === null ? (
-                        <p className="text-muted">{say('figures.enter-what-is-missing-it-is')}</p>
-                    ) : (
-                        <>
-                            <p
-                                className={`border-l-[6px] px-3 py-2 text-lead ${tones[result.tone] ?? tones.muted}`}
-                                data-tone={result.tone}
-                            >
-                                {result.verdict}
-                            </p>
-                            {result.plot && <Plot plot={result.plot} />}
-                            <table className="mt-2 text-small">
-                                <tbody>
-                                    {result.lines.map((line, index) => (
-                                        <tr key={index} className="border-b border-hair align-top">
-                                            <th className="py-1 pr-3 text-left font-normal leading-[18px]">
-                                                {line.label}
-                                                <span className="block text-note text-muted">{line.formula}</span>
-                                            </th>
-                                            <td className="mono whitespace-nowrap py-1 text-right">
-                                                {line.value === null
-                                                    ? say('figures.none')
-                                                    : [
-                                                          rounded(shown(line.value, line.unit, units)),
-                                                          unitOf(line.unit, units),
-                                                      ].join(' ')}
-                                            </td>
-                                        </tr>
-                                    ))}
-                                </tbody>
-                            </table>
-                        </>
-                    )}
-                </div>
+                {result === null ? (
+                    <p className="text-muted">{say('figures.enter-what-is-missing-it-is')}</p>
+                ) : (
+                    <Result result={result} />
+                )}
             </div>
         </section>
     );
 }
 
-const plain = (value: number) => String(Number(value.toFixed(Math.abs(value) >= 100 ? 0 : 2)));
+/** What the figure comes to: as the page brought it, and with what is typed as the server answers it. */
+function useResult(figure: FigureView, given: Given, url: string) {
+    const [answered, setAnswered] = useState<FigureResult | null | undefined>();
+    const [bad, setBad] = useState<Record<string, string>>({});
+    useEffect(() => {
+        if (Object.keys(given).length === 0) return;
+        let current = true;
+        const timer = setTimeout(async () => {
+            const values = Object.fromEntries(
+                Object.entries(given).map(([key, entry]) => [
+                    key,
+                    sent(entry, figure.inputs.find((input) => input.key === key)?.unit ?? ''),
+                ]),
+            );
+            const answer = await post<{ result: FigureResult | null }>(`${url}/${figure.key}`, { values });
+            if (!current) return;
+            setBad(answer.kind === 'invalid' ? answer.errors : {});
+            if (answer.kind === 'ok') setAnswered(answer.data.result);
+        }, 200);
+        return () => {
+            current = false;
+            clearTimeout(timer);
+        };
+    }, [given, figure, url]);
+    return { result: answered === undefined ? figure.result : answered, bad };
+}
+
+function Field({
+    input,
+    entry,
+    bad,
+    onType,
+    onLeave,
+}: {
+    input: Input;
+    entry: Entry | undefined;
+    bad: string | undefined;
+    onType: (text: string) => void;
+    onLeave: () => void;
+}) {
+    const units = useUnits();
+    const from = input.value === null ? '' : field(shown(input.value, input.unit, units));
+    return (
+        <div className="border-b border-hair py-1">
+            <label className="flex min-h-11 items-center justify-between gap-3">
+                <span className="text-body leading-[18px]">
+                    {input.label}
+                    <span className="block text-note text-muted">
+                        {entry === undefined ? input.source : say('figures.as-typed')}
+                    </span>
+                </span>
+                <span className="flex items-center gap-1.5">
+                    <input
+                        className={clsx('mono h-11 w-24 border-b-2 border-rule bg-bone px-1 text-right', 'text-head')}
+                        inputMode="decimal"
+                        autoComplete="off"
+                        value={entry === undefined ? from : written(entry, input.unit, units)}
+                        aria-invalid={!!bad}
+                        onChange={(event) => onType(event.target.value)}
+                        onBlur={onLeave}
+                    />
+                    <span className="w-14 text-note text-muted">{unitOf(input.unit, units)}</span>
+                </span>
+            </label>
+            <Bad>{bad}</Bad>
+        </div>
+    );
+}
+
+function Result({ result }: { result: FigureResult }) {
+    const units = useUnits();
+    return (
+        <div>
+            <p
+                className={`border-l-[6px] px-3 py-2 text-lead ${tones[result.tone] ?? tones.muted}`}
+                data-tone={result.tone}
+            >
+                {result.verdict}
+            </p>
+            {result.plot && <Plot plot={result.plot} />}
+            <table className="mt-2 text-small">
+                <tbody>
+                    {result.lines.map((line, index) => (
+                        <tr key={index} className="border-b border-hair align-top">
+                            <th className="py-1 pr-3 text-left font-normal leading-[18px]">
+                                {line.label}
+                                <span className="block text-note text-muted">{line.formula}</span>
+                            </th>
+                            <td className="mono whitespace-nowrap py-1 text-right">
+                                {line.value === null
+                                    ? say('figures.none')
+                                    : [rounded(shown(line.value, line.unit, units)), unitOf(line.unit, units)].join(
+                                          ' ',
+                                      )}
+                            </td>
+                        </tr>
+                    ))}
+                </tbody>
+            </table>
+        </div>
+    );
+}

@@ -2,7 +2,7 @@ import { router, usePage } from '@inertiajs/react';
 import { useState } from 'react';
 import { said, type Answer } from '@/lib/api';
 import { useOnce } from '@/lib/once';
-import { shown, typed, unitOf, useUnits } from '@/lib/units';
+import { sent, shown, unitOf, useUnits, written, type Entry } from '@/lib/units';
 import { url } from '@/lib/url';
 import type { JobsProps } from '@/types';
 import { Dialog } from '@/ui/Dialog';
@@ -22,7 +22,7 @@ export function NewJob({ open, onClose }: { open: boolean; onClose: () => void }
         system: '',
         kind: kinds[1]?.value ?? '',
         archetype: '',
-        length: String(Math.round(shown(40, 'ft', units))),
+        length: { text: String(Math.round(shown(40, 'ft', units))), units } as Entry,
         example: false,
     });
     const [answer, setAnswer] = useState<Answer<{ url: string }> | null>(null);
@@ -32,12 +32,12 @@ export function NewJob({ open, onClose }: { open: boolean; onClose: () => void }
     const put = (fields: Partial<typeof data>) => setData((now) => ({ ...now, ...fields }));
     const sister = sites.find((site) => site.id === data.site_id);
 
-    const length = Number(data.length.replace(',', '.'));
     const send = async () => {
         setWorking(true);
+        const { length, ...fields } = data;
         const result = await post(url('jobs'), {
-            ...data,
-            feet: Number.isFinite(length) ? typed(length, 'ft', units) : data.length,
+            ...fields,
+            feet: sent(length, 'ft'),
             site_id: data.site_id || null,
             archetype: data.archetype || null,
             system: data.system || null,
@@ -110,9 +110,9 @@ export function NewJob({ open, onClose }: { open: boolean; onClose: () => void }
                         <input
                             inputMode="decimal"
                             autoComplete="off"
-                            value={data.length}
+                            value={written(data.length, 'ft', units)}
                             aria-invalid={!!errors.feet}
-                            onChange={(event) => put({ length: event.target.value })}
+                            onChange={(event) => put({ length: { text: event.target.value, units } })}
                         />
                     </Field>
                 </div>

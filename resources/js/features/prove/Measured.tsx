@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { said } from '@/lib/api';
 import { clock } from '@/lib/format';
 import { useRecord } from '@/lib/once';
-import { rounded, shown, typed, unitOf, useUnits, type Units } from '@/lib/units';
+import { rounded, sent, shown, unitOf, useUnits, written, type Entry } from '@/lib/units';
 import { UnitSwitch } from '@/ui/UnitSwitch';
 import type { Measurement, ProveProps } from '@/types';
 import { Bad } from '@/ui/State';
@@ -21,7 +21,6 @@ const tones: Record<string, string> = {
  */
 export function Measured({ closed }: { closed: boolean }) {
     const { measurements, tons, job } = usePage<ProveProps>().props;
-    const units = useUnits();
     return (
         <section aria-label={say('prove.measured-beside-the-circuit')} className="border-t border-hair px-5 py-3">
             <div className="flex flex-wrap items-center justify-between gap-x-5">
@@ -35,8 +34,8 @@ export function Measured({ closed }: { closed: boolean }) {
             </ul>
             {!closed && (
                 <div className="grid gap-x-8 md:grid-cols-2">
-                    <Split key={`split-${units.system}`} jobId={job.id} />
-                    <Airflow key={`air-${units.system}`} jobId={job.id} tons={tons} />
+                    <Split jobId={job.id} />
+                    <Airflow jobId={job.id} tons={tons} />
                 </div>
             )}
         </section>
@@ -74,22 +73,16 @@ interface FieldSpec {
 }
 
 /** Fields of one figure, sent as they are typed; what the figure refuses stays, with the message at its field. */
-function useFigure(jobId: string, figure: string, fields: FieldSpec[], units: Units) {
-    const [given, setGiven] = useState<Record<string, string>>({});
+function useFigure(jobId: string, figure: string, fields: FieldSpec[]) {
+    const units = useUnits();
+    const [given, setGiven] = useState<Record<string, Entry>>({});
     const { record, answer } = useRecord(jobId);
     const keep = async (more: Record<string, number>, call: string | null) => {
         const values = Object.fromEntries(
-            Object.entries(given)
-                .filter(([, text]) => text.trim() !== '')
-                .map(([key, text]) => {
-                    const number = Number(text.replace(',', '.'));
-                    return [
-                        key,
-                        Number.isFinite(number)
-                            ? typed(number, fields.find((field) => field.key === key)?.unit ?? '', units)
-                            : text,
-                    ];
-                }),
+            fields.flatMap(({ key, unit }) => {
+                const value = given[key] ? sent(given[key], unit) : null;
+                return value === null ? [] : [[key, value]];
+            }),
         );
         const result = await record('measurements', { figure, call, values: { ...values, ...more } });
         if (result.kind === 'ok') setGiven({});
@@ -104,9 +97,9 @@ function useFigure(jobId: string, figure: string, fields: FieldSpec[], units: Un
                         className="mono h-11 w-24 border-b-2 border-rule bg-panel px-1 text-right text-head"
                         inputMode="decimal"
                         autoComplete="off"
-                        value={given[field.key] ?? ''}
+                        value={given[field.key] ? written(given[field.key] as Entry, field.unit, units) : ''}
                         aria-invalid={!!(errors[field.key] ?? errors[`values.${field.key}`])}
-                        onChange={(event) => setGiven({ ...given, [field.key]: event.target.value })}
+                        onChange={(event) => setGiven({ ...given, [field.key]: { text: event.target.value, units } })}
                     />
                     <span className="w-12 text-note text-muted">{unitOf(field.unit, units)}</span>
                 </span>
@@ -127,10 +120,9 @@ const splitFields: FieldSpec[] = [
 ];
 
 function Split({ jobId }: { jobId: string }) {
-    const units = useUnits();
     const { splits } = usePage<ProveProps>().props;
     const [mode, setMode] = useState(splits[0]?.mode ?? 1);
-    const { inputs, keep, bad } = useFigure(jobId, 'split', splitFields, units);
+    const { inputs, keep, bad } = useFigure(jobId, 'split', splitFields);
     const call = splits.find((split) => split.mode === mode)?.call ?? null;
     if (splits.length === 0)
         return <p className="mt-2 text-small text-muted">{say('prove.this-equipment-heats-no-air-no')}</p>;
@@ -172,7 +164,7 @@ function Airflow({ jobId, tons }: { jobId: string; tons: number | null }) {
         { key: 'cfm', label: say('prove.sum-of-the-supply-grilles'), unit: say('prove.cfm') },
         { key: 'return', label: say('prove.return-grille-free-area-if-known'), unit: 'sq in' },
     ];
-    const { inputs, keep, bad } = useFigure(jobId, 'airflow', fields, units);
+    const { inputs, keep, bad } = useFigure(jobId, 'airflow', fields);
     return (
         <form
             aria-label={say('prove.airflow')}

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { said } from '@/lib/api';
-import { shown, typed, unitOf, useUnits } from '@/lib/units';
+import { sent, shown, unitOf, useUnits, written, type Entry } from '@/lib/units';
 import type { CableView } from '@/types';
 import { Bad } from '@/ui/State';
 import { say } from '@/words';
@@ -16,16 +16,15 @@ export function Length({
     onKeep: (feet: number | string) => Promise<Parameters<typeof said>[0]>;
 }) {
     const units = useUnits();
-    const [entered, setTyped] = useState<string | null>(null);
+    const [entered, setEntered] = useState<Entry | null>(null);
     const [bad, setBad] = useState('');
     const length = String(Number(shown(cable.feet, 'ft', units).toFixed(1)));
+    const now = entered === null ? length : written(entered, 'ft', units);
     const keep = async () => {
-        if (entered === null || entered === length) return setTyped(null);
-        const number = Number(entered.replace(',', '.'));
-        const fits = Number.isFinite(number) && entered.trim() !== '';
-        const answer = await onKeep(fits ? typed(number, 'ft', units) : entered);
+        if (entered === null || now === length) return setEntered(null);
+        const answer = await onKeep(sent(entered, 'ft') ?? '');
         setBad(answer.kind === 'ok' ? '' : said(answer));
-        if (answer.kind === 'ok') setTyped(null);
+        if (answer.kind === 'ok') setEntered(null);
     };
     const word = cable.from === 'wall' ? say('survey.wall-cable') : say('survey.outdoor-cable');
     return (
@@ -39,8 +38,8 @@ export function Length({
                         inputMode="decimal"
                         autoComplete="off"
                         disabled={closed}
-                        value={entered ?? length}
-                        onChange={(event) => setTyped(event.target.value)}
+                        value={now}
+                        onChange={(event) => setEntered({ text: event.target.value, units })}
                         onBlur={() => void keep()}
                         onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
                     />

@@ -3,7 +3,7 @@ import { useEffect, useRef, useState, type RefObject } from 'react';
 import { said, type Answer } from '@/lib/api';
 import type { Edits } from '@/lib/edits';
 import { useKeys } from '@/lib/hooks';
-import { shown, typed, unitOf, useUnits } from '@/lib/units';
+import { field, sent, shown, unitOf, useUnits, written, type Entry, type Units } from '@/lib/units';
 import type { AnswerValue, QuestionView } from '@/types';
 import { Glyph } from '@/ui/Glyph';
 import { Bad } from '@/ui/State';
@@ -116,28 +116,14 @@ function One({
     onLater: () => void;
 }) {
     const units = useUnits();
-    const [entered, setTyped] = useState(
-        typeof question.value === 'number'
-            ? String(Number(shown(question.value, question.unit, units).toFixed(2)))
-            : typeof question.value === 'string'
-              ? question.value
-              : '',
-    );
+    const [entered, setEntered] = useState<Entry>({ text: asAnswered(question, units), units });
     const [ticked, setTicked] = useState<string[]>(Array.isArray(question.value) ? question.value : []);
     const [bad, setBad] = useState('');
     const keep = async (value: AnswerValue) => {
         const answer = await onPut(value);
         setBad(answer.kind === 'ok' ? '' : said(answer));
     };
-    const number = Number(entered.replace(',', '.'));
-    const field = () =>
-        keep(
-            entered.trim() === ''
-                ? null
-                : question.kind === 'number' && Number.isFinite(number)
-                  ? typed(number, question.unit, units)
-                  : entered.trim(),
-        );
+    const enter = () => keep(question.kind === 'number' ? sent(entered, question.unit) : entered.text.trim() || null);
     return (
         <div
             className="border-b border-hair bg-copper-wash px-3 py-2.5 shadow-[inset_5px_0_0_var(--copper)]"
@@ -192,7 +178,7 @@ function One({
                     className="flex items-end gap-2"
                     onSubmit={(event) => {
                         event.preventDefault();
-                        void field();
+                        void enter();
                     }}
                 >
                     {question.kind === 'number' ? (
@@ -205,9 +191,9 @@ function One({
                                 )}
                                 inputMode="decimal"
                                 autoComplete="off"
-                                value={entered}
+                                value={written(entered, question.unit, units)}
                                 aria-invalid={!!bad}
-                                onChange={(event) => setTyped(event.target.value)}
+                                onChange={(event) => setEntered({ text: event.target.value, units })}
                             />
                             <span className="text-muted">{unitOf(question.unit, units)}</span>
                         </label>
@@ -216,9 +202,9 @@ function One({
                             <span className="vh">{question.text}</span>
                             <textarea
                                 className="min-h-20 w-full border-b-2 border-rule bg-bone p-2"
-                                value={entered}
+                                value={entered.text}
                                 aria-invalid={!!bad}
-                                onChange={(event) => setTyped(event.target.value)}
+                                onChange={(event) => setEntered({ text: event.target.value, units })}
                             />
                         </label>
                     )}
@@ -240,4 +226,10 @@ function One({
             <Bad>{bad}</Bad>
         </div>
     );
+}
+
+/** The answer as its field holds it: a number in the units of today. */
+function asAnswered({ value, unit }: QuestionView, units: Units): string {
+    if (typeof value === 'number') return field(shown(value, unit, units));
+    return typeof value === 'string' ? value : '';
 }

@@ -20,14 +20,10 @@ final class Mr16SafetyStays implements MappingRule
         if ($devices === []) {
             return [];
         }
-        $elements = $plan->circuit()->netlist(Setup::calling())->elements;
+        $net = $plan->circuit()->netlist(Setup::calling());
         $findings = [];
         foreach ($devices as $device) {
-            $stands =
-                array_filter(
-                    array_keys($elements),
-                    static fn (string $id): bool => $id === $device->id || str_starts_with($id, "{$device->id}."),
-                ) !== [];
+            $stands = $net->contactsOf($device->id) !== [];
             $findings[] = $stands
                 ? Finding::of(
                     'MR16',
