@@ -16,7 +16,7 @@ use Unionbit\Core\Words\Unit;
 /**
  * Puts messages into the words of one language and the units of one person. Lists are joined as the language joins
  * them; beside each list `x` its pattern may ask for `x_count`, and beside each text for `x_key`, which `select` can
- * read: its words take no hyphen.
+ * read: its words take no hyphen. Any pattern may ask for the `system` of units, us or metric.
  */
 final class Speaker
 {
@@ -81,7 +81,7 @@ final class Speaker
             $value,
             match (true) {
                 $quantity->decimals !== null => $quantity->decimals + $units->moreDecimals($quantity->unit),
-                $units->converts($quantity->unit) => 1,
+                $units->converts($quantity->unit) => self::decimals($value),
                 default => null,
             },
         );
@@ -108,7 +108,7 @@ final class Speaker
                 ? $this->param($message->params['name'])
                 : $message->code;
         }
-        if ($message->params === [] || ! str_contains($pattern, '{')) {
+        if (! str_contains($pattern, '{')) {
             return $pattern;
         }
 
@@ -118,7 +118,7 @@ final class Speaker
     /** @return array<string, string|int> what a pattern may name */
     private function values(Message $message): array
     {
-        $values = [];
+        $values = ['system' => $this->units()->value];
         foreach ($message->params as $name => $param) {
             if (is_array($param)) {
                 $values["{$name}_count"] = count($param);
@@ -193,6 +193,14 @@ final class Speaker
     private function word(string $code): string
     {
         return $this->lexicon->pattern($code) ?? $code;
+    }
+
+    /** Decimals of a converted value: one, and three figures of what is less than one. */
+    private static function decimals(float $value): int
+    {
+        $size = abs($value);
+
+        return $size >= 1.0 || $size < 1.0e-9 ? 1 : 2 - (int) floor(log10($size));
     }
 
     private function number(float $value, ?int $decimals): string

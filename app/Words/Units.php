@@ -30,6 +30,7 @@ enum Units: string
             Unit::BtuPerHour => [0.000293071 * $value, 'kW'],
             Unit::Tons => [3.51685 * $value, 'kW'],
             Unit::Cfm => [0.471947 * $value, 'L/s'],
+            Unit::CfmPerTon => [(0.471947 / 3.51685) * $value, 'L/s/kW'],
             Unit::OhmsPerFoot => [$value / 0.3048, 'Ω/m'],
             default => [$value, $unit->value],
         };

@@ -29,8 +29,12 @@ function asked(string $pattern): array
     $names = [];
     askedIn($pattern, 0, $names);
 
+    // The system of units is there for every pattern.
     return array_values(
-        array_unique(array_map(fn (string $n): string => (string) preg_replace('/_(count|key)$/', '', $n), $names)),
+        array_diff(
+            array_unique(array_map(fn (string $n): string => (string) preg_replace('/_(count|key)$/', '', $n), $names)),
+            ['system'],
+        ),
     );
 }
 

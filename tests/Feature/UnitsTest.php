@@ -34,6 +34,8 @@ it('says a quantity in the units of the crew', function (
     [400.0, Unit::Cfm, '400 CFM', '188.8 L/s'],
     [144.0, Unit::SquareInches, '144 sq in', '929.0 cm²'],
     [500.0, Unit::FeetPerMinute, '500 ft/min', '2.5 m/s'],
+    [350.0, Unit::CfmPerTon, '350 CFM a ton', '47.0 L/s a kW'],
+    [0.00639, Unit::OhmsPerFoot, '0.00639 Ω/ft', '0.0210 Ω/m'],
     [24.0, Unit::Volts, '24 V', '24 V'],
 ]);
 
@@ -81,5 +83,31 @@ it('changes for the whole crew what is shown and typed, and nothing that is kept
     $bad = editSurvey($job, 'set-cable', ['cable' => 'A', 'gauge' => 18, 'feet' => 5000])
         ->assertUnprocessable()
         ->json('errors.feet.0');
-    expect($bad)->toBe('The cable is 0.3 m to 304.8 m long.');
+    expect($bad)->toBe('The cable is 0.305 m to 304.8 m long.');
 });
+
+it('says nothing in other units to a crew that thinks in metric ones', function (string $site): void {
+    $this->seed();
+    $job = Job::at($site);
+    installer($job);
+    $told = function () use ($job): array {
+        $all = [];
+        foreach (['survey', 'plan', 'set', 'prove', 'handover', 'figures'] as $page) {
+            $props = $this->get("/jobs/{$job->id}/{$page}")->assertOk()->inertiaProps();
+            array_walk_recursive($props, function (mixed $said, int|string $key) use (&$all): void {
+                // Figures that the page converts by itself carry the sign that it converts from; what a thermostat's
+                // menu says is said as it stands on its display.
+                $asIs = in_array($key, ['unit', 'xUnit', 'y', 'menu', 'menuValue'], true);
+                if (is_string($said) && ! $asIs && preg_match('/°F|\b(ft|BTU|CFM|sq in)\b/', $said) === 1) {
+                    $all[] = $said;
+                }
+            });
+        }
+
+        return array_values(array_unique($all));
+    };
+    expect(count($told()))->toBeGreaterThan(10);
+    $this->postJson('/crew/units', ['units' => 'metric'])->assertOk();
+
+    expect($told())->toBe([]);
+})->with(['Tollhouse', 'Quay House']);

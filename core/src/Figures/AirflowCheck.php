@@ -6,6 +6,7 @@ namespace Unionbit\Core\Figures;
 
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Words\Message;
+use Unionbit\Core\Words\Quantity;
 use Unionbit\Core\Words\Unit;
 
 /** Sum of the grilles against 350 to 450 CFM for each ton. */
@@ -14,6 +15,9 @@ final class AirflowCheck implements Figure
     public const LEAST = 350.0;
 
     public const MOST = 450.0;
+
+    /** Feet per minute at the return grille over which it is heard. */
+    private const LOUD = 500.0;
 
     public function key(): string
     {
@@ -75,25 +79,31 @@ final class AirflowCheck implements Figure
             Result::line(
                 Message::of('figures.airflow-check.for-each-ton'),
                 $perTon,
-                Unit::Cfm,
+                Unit::CfmPerTon,
                 Message::of('figures.airflow-check.sum-tons'),
             ),
             Result::line(
                 Message::of('figures.airflow-check.shortfall'),
                 max(0.0, self::LEAST * $v['tons'] - $v['cfm']),
                 Unit::Cfm,
-                Message::of('figures.airflow-check.350-tons-sum'),
+                Message::of(
+                    'figures.airflow-check.least-capacity-sum',
+                    least: Quantity::of(self::LEAST, Unit::CfmPerTon),
+                ),
             ),
         ];
         $fast = false;
         if (isset($v['return'])) {
             $speed = $v['cfm'] / ($v['return'] / 144.0);
-            $fast = $speed > 500.0;
+            $fast = $speed > self::LOUD;
             $lines[] = Result::line(
                 Message::of('figures.airflow-check.speed-at-return-grille'),
                 $speed,
                 Unit::FeetPerMinute,
-                Message::of('figures.airflow-check.cfm-sq-in-144-over'),
+                Message::of(
+                    'figures.airflow-check.sum-area-over',
+                    limit: Quantity::of(self::LOUD, Unit::FeetPerMinute),
+                ),
             );
         }
         $low = $perTon < self::LEAST;

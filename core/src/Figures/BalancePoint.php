@@ -196,7 +196,10 @@ final class BalancePoint implements Figure
                 Message::of('figures.balance-point.suggested-changeover-compressor-lockout'),
                 $changeover,
                 Unit::Fahrenheit,
-                Message::of('figures.balance-point.higher-both-next-five-degrees'),
+                Message::of(
+                    'figures.balance-point.higher-both-next-step',
+                    step: Quantity::of(self::STEP, Unit::FahrenheitSteps),
+                ),
             );
             $tone = 'verd';
             $verdict = Message::of(
@@ -212,7 +215,11 @@ final class BalancePoint implements Figure
                 Message::of('figures.balance-point.suggested-auxiliary-lockout'),
                 $lock,
                 Unit::Fahrenheit,
-                Message::of('figures.balance-point.thermal-balance-point-5-next'),
+                Message::of(
+                    'figures.balance-point.thermal-balance-point-next-step',
+                    margin: Quantity::of(self::STEP, Unit::FahrenheitSteps),
+                    step: Quantity::of(self::STEP, Unit::FahrenheitSteps),
+                ),
             );
             $lines[] = Result::line(
                 Message::of('figures.balance-point.btu-from-strips-costs'),

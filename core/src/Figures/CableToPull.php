@@ -75,7 +75,10 @@ final class CableToPull implements Figure
                 Message::of('figures.cable-to-pull.slack-both-ends'),
                 Unit::Feet,
                 NewCable::SLACK,
-                Message::of('figures.cable-to-pull.working-figure-three-feet-end'),
+                Message::of(
+                    'figures.cable-to-pull.working-figure-end',
+                    slack: Quantity::of(NewCable::SLACK / 2.0, Unit::Feet),
+                ),
                 0,
                 40,
             ),

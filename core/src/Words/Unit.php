@@ -18,6 +18,7 @@ enum Unit: string
     case Kilowatts = 'kW';
     case BtuPerHour = 'BTU/h';
     case Cfm = 'CFM';
+    case CfmPerTon = 'CFM/ton';
     case Tons = 'tons';
     case Feet = 'ft';
     case Inches = 'in';

@@ -136,7 +136,7 @@ it('agrees with examples worked out by hand', function (
         'verd',
     ],
     '900 ÷ 3 = 300 a ton' => ['airflow', ['tons' => 3, 'cfm' => 900], 'Shortfall', 150.0, 0.01, 'fault'],
-    'enough air' => ['airflow', ['tons' => 3, 'cfm' => 1200], 'For each ton', 400.0, 0.01, 'verd'],
+    'enough air' => ['airflow', ['tons' => 3, 'cfm' => 1200], 'Air against capacity', 400.0, 0.01, 'verd'],
     'return too small' => [
         'airflow',
         ['tons' => 3, 'cfm' => 1200, 'return' => 300],
