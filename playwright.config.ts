@@ -1,7 +1,7 @@
 import { defineConfig } from '@playwright/test';
 
-// Debian's Chromium, never a download of its own. Each worker serves the application itself, see e2e/test.ts; tests
-// know nothing of each other, so that they can run side by side.
+// Debian's Chromium without a window, never a download of its own. Each worker serves the application itself, see
+// e2e/test.ts; tests know nothing of each other, so that they can run side by side.
 export default defineConfig({
     testDir: 'e2e',
     // The pictures of the documentation are taken only when asked for: PICTURES=1 npx playwright test pictures
@@ -21,7 +21,7 @@ export default defineConfig({
         screenshot: 'only-on-failure',
         actionTimeout: 20_000,
         launchOptions: {
-            executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+            executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium-headless-shell',
             args: [
                 '--no-sandbox',
                 '--disable-gpu',

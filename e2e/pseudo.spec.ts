@@ -123,7 +123,8 @@ test('a second language is a folder: no plain word on any screen, nothing wider 
     ] as const) {
         const page = await (await browser.newContext({ viewport: { width, height } })).newPage();
         const look = async (where: string) => {
-            await page.waitForLoadState('networkidle');
+            await page.evaluate(() => document.fonts.ready);
+            for (const expected of await page.getByTestId('expected').all()) await expect(expected).toContainText(/\d/);
             if (width === 1280) for (const text of await plain(page, data)) problems.push(`${where}: ${text}`);
             for (const text of await cut(page)) problems.push(`${where}, ${width}: cut: ${text}`);
             const wide = await page.evaluate(() => document.documentElement.scrollWidth);
