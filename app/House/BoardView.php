@@ -14,6 +14,7 @@ use Unionbit\Core\Circuit\OperatingPoint;
 use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Equipment\EquipmentTerminal;
 use Unionbit\Core\Equipment\SharedKit;
+use Unionbit\Core\Equipment\Transformer;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
@@ -102,7 +103,7 @@ final readonly class BoardView
      * What an operating point looks like on the board.
      *
      * @return array{energised: list<string>, low: object, loads: array<string, array{state: string, label: Message}>,
-     *     amps: float, notes: list<Message>}
+     *     amps: float, blown: list<string>, notes: list<Message>}
      */
     public static function state(Plan $plan, OperatingPoint $point): array
     {
@@ -127,6 +128,7 @@ final readonly class BoardView
             ),
             'loads' => $loads,
             'amps' => $transformer === null ? 0.0 : round($point->sourceAmps($transformer), 2),
+            'blown' => $point->openFuses,
             'notes' => $point->notes,
         ];
     }
@@ -291,16 +293,22 @@ final readonly class BoardView
             return ['id' => '', 'label' => Message::of('house.board-view.outdoor-board'), 'kind' => 'none'];
         }
         if ($terminal->name->isHot()) {
-            $va = null;
-            foreach ($this->plan->installation->transformers() as $transformer) {
-                $va = $transformer->hot === $terminal->point() ? $transformer->ratingVa : $va;
-            }
+            $source =
+                array_values(
+                    array_filter(
+                        $this->plan->installation->transformers(),
+                        static fn (Transformer $t): bool => $t->hot === $terminal->point(),
+                    ),
+                )[0] ?? null;
 
             return [
-                'id' => '',
-                'label' => $va === null
+                'id' => $source->id ?? '',
+                'label' => $source === null
                         ? Message::of('house.board-view.transformer')
-                        : Message::of('house.board-view.transformer-va', va: Quantity::of($va, Unit::VoltAmps)),
+                        : Message::of(
+                            'house.board-view.transformer-va',
+                            va: Quantity::of($source->ratingVa, Unit::VoltAmps),
+                        ),
                 'kind' => 'source',
             ];
         }

@@ -32,7 +32,9 @@ function asked(string $pattern): array
     // The system of units is there for every pattern.
     return array_values(
         array_diff(
-            array_unique(array_map(fn (string $n): string => (string) preg_replace('/_(count|key)$/', '', $n), $names)),
+            array_unique(
+                array_map(fn (string $n): string => (string) preg_replace('/_(count|key)$/', '', $n), $names),
+            ),
             ['system'],
         ),
     );

@@ -168,7 +168,7 @@ it(
             ->and($fan['closes'])
             ->toBe(['G', 'K'])
             ->and((array) $fan['low'])
-            ->toBe(['A3.mid' => '13 V'])
+            ->toMatchArray(['A3.mid' => '13 V', 'indoor.K' => '13 V'])
             ->and($fan['loads']['kit-fan']['state'])
             ->toBe('in')
             ->and($fan['loads']['contactor']['state'])

@@ -93,7 +93,9 @@ it('says nothing in other units to a crew that thinks in metric ones', function 
     $told = function () use ($job): array {
         $all = [];
         foreach (['survey', 'plan', 'set', 'prove', 'handover', 'figures'] as $page) {
-            $props = $this->get("/jobs/{$job->id}/{$page}")->assertOk()->inertiaProps();
+            $props = $this->get("/jobs/{$job->id}/{$page}")
+                ->assertOk()
+                ->inertiaProps();
             array_walk_recursive($props, function (mixed $said, int|string $key) use (&$all): void {
                 // Figures that the page converts by itself carry the sign that it converts from; what a thermostat's
                 // menu says is said as it stands on its display.

@@ -350,7 +350,9 @@ final class TimeMachine
             $delay = match (true) {
                 $name === 'blower' && $on => $this->blowerDelay($point, $now['burner'] ?? false),
                 $name === 'blower' => $delays['blower-off'] ?? 0,
-                Observable::tryFrom($name)?->isStrip() === true => $delays[$on ? 'sequencer-on' : 'sequencer-off'] ?? 0,
+                Observable::tryFrom($name)?->isStrip() === true => $delays[
+                    $on ? 'sequencer-on' : 'sequencer-off'
+                ] ?? 0,
                 default => 0,
             };
             if ($t - $this->asked[$name] >= $delay) {

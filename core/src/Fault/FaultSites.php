@@ -62,7 +62,11 @@ final readonly class FaultSites
             ),
             'kit-contact' => $this->ids(
                 fn (Element $e): bool => $e->kind === ElementKind::Contact &&
-                    in_array($e->subject, array_column(SharedKit::loads($this->installation->archetype), 'id'), true),
+                    in_array(
+                        $e->subject,
+                        array_column(SharedKit::loads($this->installation->archetype), 'id'),
+                        true,
+                    ),
             ),
             'valve' => $this->loads(static fn (Load $l): bool => $l->id === 'valve'),
             'humidifier' => $this->loads(static fn (Load $l): bool => $l->id === 'humidifier'),

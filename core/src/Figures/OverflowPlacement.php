@@ -28,7 +28,7 @@ final class OverflowPlacement
     /**
      * @return list<array{key: string, title: Message, breaks: list<string>, relay: bool, parts: list<Message>,
      *     stops: list<Message>, goesOn: list<Message>, powered: bool, emergency: ?bool, coolingStops: bool,
-     *     heatingGoesOn: bool, fits: bool, best: bool, why: Message}>
+     *     blowsOn: bool, heatingGoesOn: bool, fits: bool, best: bool, why: Message}>
      */
     public static function ways(Plan $plan): array
     {
@@ -88,7 +88,7 @@ final class OverflowPlacement
     /**
      * @return array{key: string, title: Message, breaks: list<string>, relay: bool, parts: list<Message>,
      *     stops: list<Message>, goesOn: list<Message>, powered: bool, emergency: ?bool, coolingStops: bool,
-     *     heatingGoesOn: bool, fits: bool}
+     *     blowsOn: bool, heatingGoesOn: bool, fits: bool}
      */
     private static function row(Plan $plan, SafetyDevice $device): array
     {
@@ -106,6 +106,7 @@ final class OverflowPlacement
         );
         $fits = isset($circuit->netlist(Simulation::setups($changed)['idle'])->elements[$device->id]);
         $stops = $goesOn = [];
+        $blows = false;
         $powered = true;
         $cooling = $heating = false;
         $emergency = null;
@@ -120,16 +121,23 @@ final class OverflowPlacement
             }
             $name = CallName::from($call);
             foreach (array_diff_key($was, $is) as $load) {
-                $stops[] = Message::of('figures.overflow-placement.load-in-call', call: $name->label(), load: $load);
+                $stops[] = Message::of(
+                    'figures.overflow-placement.load-in-call',
+                    call: $name->label(),
+                    load: $load,
+                );
             }
             foreach (array_intersect_key($was, $is) as $load) {
-                $goesOn[] = Message::of('figures.overflow-placement.load-in-call', call: $name->label(), load: $load);
+                $goesOn[] = Message::of(
+                    'figures.overflow-placement.load-in-call',
+                    call: $name->label(),
+                    load: $load,
+                );
             }
             $compressor = self::observed($changed, $wet, Observable::OutdoorUnit);
+            $blows = $blows || ($name->isCooling() && self::observed($changed, $wet, Observable::Blower));
             $cooling = $cooling || ($name->isCooling() && $compressor);
-            $heating =
-                $heating ||
-                ($name->isHeating() && $is !== [] && count($is) === count($was));
+            $heating = $heating || ($name->isHeating() && $is !== [] && count($is) === count($was));
             $emergency = $name === CallName::Emergency ? array_diff_key($was, $is) === [] : $emergency;
         }
 
@@ -154,6 +162,7 @@ final class OverflowPlacement
             'powered' => $powered,
             'emergency' => $emergency,
             'coolingStops' => ! $cooling,
+            'blowsOn' => $blows,
             'heatingGoesOn' => $heating,
             'fits' => $fits,
         ];

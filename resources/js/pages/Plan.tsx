@@ -1,21 +1,17 @@
 import { router, usePage } from '@inertiajs/react';
 import { useState } from 'react';
 import { Checks, Papers } from '@/features/plan/Checks';
-import { Chooser } from '@/features/plan/Chooser';
+import { Choosing } from '@/features/plan/Choosing';
 import { LandingBar } from '@/features/plan/LandingBar';
 import { Notices } from '@/features/plan/Notices';
 import { Offers, Taken } from '@/features/plan/Offers';
-import { OwnProfile } from '@/features/plan/OwnProfile';
 import { PlanHead } from '@/features/plan/PlanHead';
 import { Short } from '@/features/plan/Short';
 import { Simulate } from '@/features/plan/Simulate';
-import { Thermostats } from '@/features/plan/Thermostats';
 import { useLandingKeys } from '@/features/plan/useLandingKeys';
 import { MeterDock } from '@/features/meter-dock/MeterDock';
-import { post } from '@/lib/api';
 import { useEdits } from '@/lib/edits';
 import { useWidth } from '@/lib/hooks';
-import { reload } from '@/lib/reload';
 import { Shell } from '@/shell/Shell';
 import { url } from '@/lib/url';
 import type { PlanProps } from '@/types';
@@ -41,12 +37,10 @@ export default function Plan() {
 }
 
 function Body({ call, onCall }: { call: string; onCall: (call: string) => void }) {
-    const { job, profiles, chosen, used, conductors, plan, readings } = usePage<PlanProps>().props;
+    const { job, chosen, used, conductors, plan, readings } = usePage<PlanProps>().props;
     const edits = useEdits(url('job.plan-edits', { job: job.id }), job.version);
     const [selected, setSelected] = useState<number | null>(null);
     const [hand, setHand] = useState(false);
-    const [asking, setAsking] = useState(false);
-    const [making, setMaking] = useState(false);
     const undo = useUndo(edits);
     const [measure, width] = useWidth(808);
     const closed = job.handedOverAt !== null;
@@ -93,18 +87,7 @@ function Body({ call, onCall }: { call: string; onCall: (call: string) => void }
                     </button>
                 </p>
             ) : (
-                <Thermostats
-                    profiles={profiles}
-                    chosen={chosen}
-                    disabled={closed}
-                    onChoose={choose}
-                    onAsk={() => setAsking(true)}
-                    onOwn={() => setMaking(true)}
-                    onAway={async (id) => {
-                        await post(url('profile', { id }), { _method: 'DELETE' });
-                        await reload();
-                    }}
-                />
+                <Choosing disabled={closed} onChoose={choose} />
             )}
             {chosen !== null && conductors > 0 && plan && (
                 <Offers
@@ -119,25 +102,6 @@ function Body({ call, onCall }: { call: string; onCall: (call: string) => void }
             )}
             {plan?.choice && <Taken choice={plan.choice} />}
             {plan?.short && <Short short={plan.short} />}
-            {asking && (
-                <Chooser
-                    jobId={job.id}
-                    onClose={() => setAsking(false)}
-                    onChoose={(id) => {
-                        setAsking(false);
-                        choose(id);
-                    }}
-                />
-            )}
-            {making && (
-                <OwnProfile
-                    onClose={() => setMaking(false)}
-                    onKept={(id) => {
-                        setMaking(false);
-                        choose(id);
-                    }}
-                />
-            )}
             {plan && state && (
                 <>
                     <Simulate

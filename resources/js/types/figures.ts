@@ -40,6 +40,8 @@ export interface OverflowWay {
     parts: string[];
     stops: string[];
     goesOn: string[];
+    /** The blower goes on in a cooling call while water stands in the pan. */
+    blowsOn: boolean;
     powered: boolean;
     emergency: boolean | null;
     coolingStops: boolean;

@@ -185,10 +185,12 @@ export interface Board {
 }
 export interface BoardState {
     energised: string[];
-    /** Volts of the conductors that carry less than a coil pulls in at, by point. */
+    /** Volts of live points that carry less than a coil pulls in at. */
     low: Record<string, string>;
     loads: Record<string, { state: 'rest' | 'in' | 'buzzing' | 'chattering' | 'waiting'; label: string }>;
     amps: number;
+    /** Transformers whose fuse opens. */
+    blown: string[];
     notes: string[];
 }
 export interface Simulation extends BoardState {

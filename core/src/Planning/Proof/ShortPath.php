@@ -61,10 +61,9 @@ final readonly class ShortPath
         $point = $circuit->operate($setup->withSlowFuse());
         $amps = $point->sourceAmps($transformerId);
         $loop = self::loop($point, $transformerId, 0.5 * $amps);
-        $known = array_merge(...array_map(
-            static fn (Cable $cable): array => $cable->conductorIds(),
-            $plan->installation->cables,
-        ));
+        $known = array_merge(
+            ...array_map(static fn (Cable $cable): array => $cable->conductorIds(), $plan->installation->cables),
+        );
         $labels = $conductors = $points = [];
         foreach ($loop as $element) {
             if ($element->kind !== ElementKind::Winding) {

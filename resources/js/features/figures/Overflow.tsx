@@ -76,7 +76,7 @@ export function Overflow({ ways }: { ways: OverflowWay[] }) {
                         <dd>
                             {way.parts.length === 0 ? say('figures.none-besides-the-switch') : way.parts.join(', ')}
                         </dd>
-                        {way.goesOn.some((item) => item.startsWith('Cool') && item.includes('blower')) && (
+                        {way.blowsOn && (
                             <dd className="sm:col-span-2 text-muted">
                                 {say('figures.the-thermostat-still-believes-that-the')}
                             </dd>
