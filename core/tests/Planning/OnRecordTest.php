@@ -2,12 +2,15 @@
 
 declare(strict_types=1);
 
+use Unionbit\Core\Job\SafetyDevice;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Planning\Proof\PlanProof;
 use Unionbit\Core\Planning\Proof\PreCheck;
 use Unionbit\Core\Planning\Proof\ShortPath;
 use Unionbit\Core\Tests\Support\House;
 use Unionbit\Core\Tests\Support\Pick;
+use Unionbit\Core\Wiring\End;
+use Unionbit\Core\Words\Message;
 
 // Plans landed letter to letter, and the same with two conductors exchanged at the wall: which calls are proved, what
 // is lost, what shorts and which way, and the ohms before power. On record.
@@ -50,3 +53,39 @@ it('proves as it is on record', function (string $archetype): void {
 
     expect(lines($told))->toBe(onRecord("proof-{$archetype}", lines($told)));
 })->with(['furnace-gas-1h-1c', 'heat-pump-o-1c-1aux', 'furnace-oil-own-transformer-1c']);
+
+it('proves what a float, a missing conductor or a supply at the wall does, as it is on record', function (
+    string $archetype,
+): void {
+    $told = [];
+    foreach (['c-powered-3h-2c', 'power-sharing-1h-1c', 'battery-1h-1c'] as $profile) {
+        $plan = House::example($archetype, $profile);
+        // Only what the change adds: what is wrong with the thermostat itself stands in the records above.
+        $before = array_map(static fn (Message $m): string => $m->key(), PlanProof::of($plan)->failures);
+        $added = static fn (Plan $changed): array => array_values(
+            array_filter(
+                PlanProof::of($changed)->failures,
+                static fn (Message $m): bool => ! in_array($m->key(), $before, true),
+            ),
+        );
+        foreach ([['Y'], ['Y1'], ['R'], ['G'], ['W'], ['Y1', 'Y2'], ['C']] as $breaks) {
+            foreach ([false, true] as $relay) {
+                $house = $plan->installation;
+                $facts = $house->facts->withSafety([new SafetyDevice('float', '', $breaks, $relay)]);
+                $told["{$profile} float ".implode('+', $breaks).($relay ? ' relay' : '')] = $added(
+                    new Plan($house->withFacts($facts), $plan->profile, $plan->landing),
+                );
+            }
+        }
+        foreach (array_keys($plan->landing->wall) as $number) {
+            $without = $plan->landing->onWall($number, End::free());
+            $proof = PlanProof::of(new Plan($plan->installation, $plan->profile, $without));
+            $told["{$profile} without {$number}"] = [$proof->lost, $proof->raised, $proof->proved()];
+        }
+        $told["{$profile} plug-in"] = $added(
+            new Plan($plan->installation, $plan->profile, $plan->landing->withPlugIn()),
+        );
+    }
+
+    expect(lines($told))->toBe(onRecord("proof-changed-{$archetype}", lines($told)));
+})->with(['furnace-gas-2h-2c', 'heat-pump-o-2c-2aux', 'dual-fuel-o-2c-2h']);
