@@ -12,7 +12,7 @@ use Unionbit\Core\Call\CallTable;
 use Unionbit\Core\Circuit\Circuit;
 use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Circuit\SpiceDeck;
-use Unionbit\Core\Equipment\ArchetypeReader;
+use Unionbit\Core\Equipment\Build\Shelf;
 use Unionbit\Core\Fault\FaultCatalogue;
 use Unionbit\Core\Fault\FaultedCall;
 use Unionbit\Core\Job\ExampleHouse;
@@ -26,7 +26,14 @@ $json = static fn (string $name): mixed => json_decode(
     true,
     flags: JSON_THROW_ON_ERROR,
 );
-$house = ExampleHouse::of(ArchetypeReader::read($json('equipment/'.($argv[1] ?? 'dual-fuel-o-2c-2h'))));
+$shelf = Shelf::read(
+    array_map(
+        static fn (string $file): mixed => $json('units/'.basename($file, '.json')),
+        glob(__DIR__.'/../catalog/units/*.json') ?: [],
+    ),
+    array_values((array) $json('equipment')),
+);
+$house = ExampleHouse::of($shelf->archetype($argv[1] ?? 'dual-fuel-o-2c-2h'));
 $profile = ProfileReader::read($json('thermostats/'.($argv[2] ?? 'two-part-three-conductor')));
 $plan = new Plan($house, $profile, LetterToLetter::landing($house, $profile));
 $catalogue = FaultCatalogue::read($json('faults/faults'));

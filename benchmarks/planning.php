@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 // Planning of the largest houses, all candidates proved by simulation, on one core: php benchmarks/planning.php
 
-use Unionbit\Core\Equipment\ArchetypeReader;
+use Unionbit\Core\Equipment\Build\Shelf;
 use Unionbit\Core\Job\ExampleHouse;
 use Unionbit\Core\Planning\Offer\Planner;
 use Unionbit\Core\Planning\Proof\Simulation;
@@ -20,6 +20,13 @@ $json = static fn (string $file): mixed => json_decode(
     true,
     flags: JSON_THROW_ON_ERROR,
 );
+$shelf = Shelf::read(
+    array_map(
+        static fn (string $file): mixed => $json('units/'.basename($file, '.json')),
+        glob(__DIR__.'/../catalog/units/*.json') ?: [],
+    ),
+    array_values((array) $json('equipment')),
+);
 $profile = ProfileReader::read($json('thermostats/c-powered-3h-2c'));
 
 foreach (
@@ -29,7 +36,7 @@ foreach (
         'heat-pump-o-2c-2aux without C' => ['C'],
     ] as $title => $missing
 ) {
-    $house = ExampleHouse::of(ArchetypeReader::read($json('equipment/'.explode(' ', $title)[0])));
+    $house = ExampleHouse::of($shelf->archetype(explode(' ', $title)[0]));
     $wall = $house->wallCable() ?? throw new LogicException('no wall cable');
     $house = $house->withCable(
         $wall->withConductors(

@@ -42,11 +42,8 @@ function menus(): string[] {
     };
     for (const file of readdirSync('catalog/thermostats'))
         strings((JSON.parse(readFileSync(`catalog/thermostats/${file}`, 'utf8')) as { menu?: unknown }).menu);
-    for (const file of readdirSync('catalog/equipment')) {
-        const text = readFileSync(`catalog/equipment/${file}`, 'utf8');
-        const { title, short } = JSON.parse(text) as Record<string, string>;
-        strings([title, short]);
-    }
+    const equipment = JSON.parse(readFileSync('catalog/equipment.json', 'utf8')) as Record<string, string>[];
+    strings(equipment.map(({ title, short }) => [title, short]));
     return found.filter((word) => word.length > 2);
 }
 

@@ -7,15 +7,14 @@ namespace App\House;
 use App\Models\OwnProfile;
 use RuntimeException;
 use Unionbit\Core\Equipment\Archetype;
-use Unionbit\Core\Equipment\ArchetypeReader;
+use Unionbit\Core\Equipment\Build\Shelf;
 use Unionbit\Core\Thermostat\Profile;
 use Unionbit\Core\Thermostat\ProfileReader;
 
-/** The catalogue's files: equipment archetypes and thermostat profiles, read once per request. */
+/** The catalogue's files: units, equipment and thermostat profiles, read once per request. */
 final class Catalog
 {
-    /** @var array<string, Archetype> */
-    private array $archetypes = [];
+    private ?Shelf $shelf = null;
 
     /** @var array<string, Profile> */
     private array $profiles = [];
@@ -26,7 +25,16 @@ final class Catalog
 
     public function archetype(string $id): Archetype
     {
-        return $this->archetypes[$id] ??= ArchetypeReader::read($this->json("equipment/{$id}.json"));
+        return $this->shelf()->archetype($id);
+    }
+
+    /** Equipment: its units, the named examples of it, and what else the units make. */
+    public function shelf(): Shelf
+    {
+        return $this->shelf ??= Shelf::read(
+            array_map(fn (string $id): mixed => $this->json("units/{$id}.json"), $this->ids('units')),
+            array_values((array) $this->json('equipment.json')),
+        );
     }
 
     public function profile(string $id): Profile
@@ -41,7 +49,7 @@ final class Catalog
     /** @return list<Archetype> */
     public function archetypes(): array
     {
-        return array_map($this->archetype(...), $this->ids('equipment'));
+        return array_map($this->archetype(...), $this->shelf()->ids());
     }
 
     /** @return list<Profile> */
@@ -53,10 +61,12 @@ final class Catalog
     /** @return list<string> */
     public function ids(string $kind): array
     {
-        return array_map(
-            static fn (string $file): string => basename($file, '.json'),
-            glob("{$this->directory}/{$kind}/*.json") ?: [],
-        );
+        $files = glob("{$this->directory}/{$kind}/*.json") ?: [];
+        if ($files === []) {
+            throw new RuntimeException("The catalog has no {$kind}.");
+        }
+
+        return array_map(static fn (string $file): string => basename($file, '.json'), $files);
     }
 
     /**

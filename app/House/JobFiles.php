@@ -37,13 +37,13 @@ final readonly class JobFiles
     public function parse(mixed $json): JobFile
     {
         $known = [
-            'archetypes' => $this->catalog->ids('equipment'),
+            'archetypes' => $this->catalog->shelf()->ids(),
             'profiles' => $this->catalog->ids('thermostats'),
         ];
 
         return JobFile::read(
             $json,
-            fn (string $id) => in_array($id, $known['archetypes'], true) ? $this->catalog->archetype($id) : null,
+            fn (string $id) => $this->catalog->shelf()->knows($id) ? $this->catalog->archetype($id) : null,
             fn (string $id) => in_array($id, $known['profiles'], true) ? $this->catalog->profile($id) : null,
             $known,
         );

@@ -35,7 +35,7 @@ final class NewJobRequest extends FormRequest
             'address' => ['nullable', 'string', 'max:160'],
             'system' => ['nullable', 'string', 'max:60'],
             'kind' => ['required', Rule::enum(VisitKind::class)],
-            'archetype' => ['nullable', Rule::in($catalog->ids('equipment'))],
+            'archetype' => ['nullable', Rule::in($catalog->shelf()->ids())],
             'feet' => ['required', new CableLength()],
             'example' => ['sometimes', 'boolean'],
         ];

@@ -37,7 +37,7 @@ final class SurveyPage
         $house = House::of($job)->installation;
         $progress = Progress::of($job);
         $written = SurveyFile::write($house);
-        $match = EquipmentMatch::of($house->answers, app(Catalog::class)->ids('equipment'));
+        $match = EquipmentMatch::of($house->answers, app(Catalog::class)->shelf(), $house->archetype->id);
         $letters = array_values(
             array_filter(
                 array_map(

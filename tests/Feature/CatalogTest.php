@@ -7,7 +7,7 @@ use Opis\JsonSchema\Errors\ErrorFormatter;
 use Opis\JsonSchema\Validator;
 
 it('holds every file of the catalogue against its schema', function (string $folder, string $schema): void {
-    $files = glob(base_path("catalog/{$folder}/*.json")) ?: [];
+    $files = glob(base_path("catalog/{$folder}.json")) ?: [];
     expect($files)->not->toBe([]);
     foreach ($files as $file) {
         $result = (new Validator())->validate(
@@ -17,7 +17,12 @@ it('holds every file of the catalogue against its schema', function (string $fol
         $errors = $result->isValid() ? [] : (new ErrorFormatter())->format($result->error());
         expect($errors)->toBe([], basename($file));
     }
-})->with([['equipment', 'equipment'], ['thermostats', 'thermostat'], ['faults', 'faults']]);
+})->with([
+    ['units/*', 'unit'],
+    ['equipment', 'equipment'],
+    ['thermostats/*', 'thermostat'],
+    ['faults/*', 'faults'],
+]);
 
 it('refers only to screws, loads and points that exist', function (): void {
     foreach (app(Catalog::class)->archetypes() as $archetype) {

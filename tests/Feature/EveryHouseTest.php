@@ -9,7 +9,7 @@ it(
     'opens the plain example of every archetype: every call on the board, and probing everywhere',
     function (): void {
         installer();
-        foreach (app(Catalog::class)->ids('equipment') as $archetype) {
+        foreach (app(Catalog::class)->shelf()->ids() as $archetype) {
             $id = newId();
             $this->postJson('/jobs', [
                 'id' => $id,
@@ -23,7 +23,7 @@ it(
                 'id' => newId(),
                 'version' => 1,
                 'op' => 'choose',
-                'profile' => 'c-powered-3h-2c',
+                'profile' => $archetype === 'gas-valve-1h' ? 'battery-1h-1c' : 'c-powered-3h-2c',
             ])->assertOk();
             $page = $this->get("/jobs/{$id}/plan")
                 ->assertOk()
@@ -42,7 +42,7 @@ it(
                     'call' => $last,
                     'mode' => 'V',
                     'a' => $point['id'],
-                    'b' => 'indoor.C',
+                    'b' => $archetype === 'gas-valve-1h' ? 'indoor.R' : 'indoor.C',
                 ])
                     ->assertOk()
                     ->assertJsonPath('refused', null);

@@ -111,6 +111,40 @@ it('asks what follows, suggests equipment by the answers, and changes to it with
     expect(House::of($job->refresh())->installation->archetype->id)->toBe('furnace-gas-1h-1c');
 });
 
+it('makes of the answers the house that they say, and says what it cannot make', function (): void {
+    $job = Job::factory()->create();
+    installer($job);
+    $answer = function (array $answers) use ($job): array {
+        foreach ($answers as $key => $value) {
+            editSurvey($job, 'answer', ['key' => $key, 'value' => $value])->assertOk();
+        }
+
+        return surveyPage($job)['match'];
+    };
+    $units = 'air-handler:coil=water+heat-pump:stages=2,valve=B';
+    $match = $answer(['outdoor' => 'reverses', 'heatSource' => 'coil', 'coolStages' => '2', 'valve' => 'B']);
+
+    expect($match)->toMatchArray([
+        'id' => $units,
+        'title' => 'Air handler, hot-water coil; heat pump, two stages, B',
+        'current' => 'furnace-gas-1h-1c',
+    ]);
+    editSurvey($job, 'set-archetype', ['archetype' => $units])->assertOk();
+    $house = House::of($job->refresh())->installation->archetype;
+    expect($house->needs['aux-1'])
+        ->toBe(['outdoor-input', 'contactor', 'blower-relay', 'valve', 'second-stage', 'water-valve'])
+        ->and(surveyPage($job)['match']['current'])
+        ->toBe($units);
+    $file = json_decode((string) $this->get("/jobs/{$job->id}/job-file")->getContent(), true);
+    expect($file['survey']['archetype'])->toBe($units);
+
+    $match = $answer(['heatSource' => 'boiler']);
+    expect($match['id'])
+        ->toBeNull()
+        ->and(implode('; ', $match['why']))
+        ->toContain('each needs its own thermostat; it cannot be planned or proved here');
+});
+
 it('refuses an answer, a device, a jumper or a text that cannot be, at its place, and keeps nothing', function (
     string $op,
     array $fields,

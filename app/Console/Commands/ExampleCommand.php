@@ -10,37 +10,38 @@ use Unionbit\Core\Job\ExampleHouse;
 use Unionbit\Core\Planning\File\JobFile;
 use Unionbit\Core\Planning\Offer\LetterToLetter;
 use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Terminal\Place;
+use Unionbit\Core\Terminal\TerminalName;
 
 final class ExampleCommand extends Command
 {
     protected $signature = <<<'SIGNATURE'
     unionbit:example
-        {archetype : an archetype of the catalogue}
-        {--thermostat=c-powered-3h-2c}
+        {archetype : an example of the catalog, or units with options: furnace:stages=2+condenser}
+        {--thermostat= : one of the catalog; without it one that the equipment can power}
     SIGNATURE;
 
     protected $description = 'A plain house of an archetype as a job file, wired letter to letter';
 
     public function handle(Catalog $catalog): int
     {
-        foreach (
-            ['equipment' => $this->argument('archetype'), 'thermostats' => $this->option('thermostat')] as $kind => $id
-        ) {
-            if (! in_array($id, $catalog->ids($kind), true)) {
-                $this->output
-                    ->getErrorStyle()
-                    ->writeln(
-                        "There is no {$kind} ".
-                            (is_string($id) ? $id : '').
-                            '; allowed: '.
-                            implode(', ', $catalog->ids($kind)),
-                    );
-
-                return JobCommand::UNUSABLE;
-            }
+        $units = (string) $this->argument('archetype');
+        $shelf = $catalog->shelf();
+        if (! $shelf->knows($units)) {
+            return $this->unknown('equipment', $units, [...$shelf->ids(), ...array_keys($shelf->units)]);
         }
-        $house = ExampleHouse::of($catalog->archetype((string) $this->argument('archetype')));
-        $profile = $catalog->profile((string) $this->option('thermostat'));
+        $house = ExampleHouse::of($shelf->archetype($units));
+        $common = $house->archetype->terminalNamed(Place::Indoor, TerminalName::C);
+        $thermostat =
+            (string) ($this->option('thermostat') ?? ($common === null ? 'battery-1h-1c' : 'c-powered-3h-2c'));
+        if (! in_array($thermostat, $catalog->ids('thermostats'), true)) {
+            return $this->unknown(
+                'thermostats',
+                (string) $this->option('thermostat'),
+                $catalog->ids('thermostats'),
+            );
+        }
+        $profile = $catalog->profile($thermostat);
         $plan = new Plan($house, $profile, LetterToLetter::landing($house, $profile));
         $file = JobFile::write(
             'Example: '.$house->archetype->short,
@@ -57,5 +58,15 @@ final class ExampleCommand extends Command
         );
 
         return JobCommand::ANSWERED;
+    }
+
+    /** @param  list<string>  $allowed */
+    private function unknown(string $kind, string $given, array $allowed): int
+    {
+        $this->output
+            ->getErrorStyle()
+            ->writeln("There is no {$kind} {$given}; allowed: ".implode(', ', $allowed));
+
+        return JobCommand::UNUSABLE;
     }
 }

@@ -27,7 +27,7 @@ final readonly class ChooseEquipment implements Edit
 
     public static function rules(): array
     {
-        return ['archetype' => ['required', 'string', 'max:60']];
+        return ['archetype' => ['required', 'string', 'max:200']];
     }
 
     public static function from(EditRequest $request): self
@@ -38,7 +38,7 @@ final readonly class ChooseEquipment implements Edit
     public function apply(Job $job, User $by): Message
     {
         $catalog = app(Catalog::class);
-        if (! in_array($this->archetype, $catalog->ids('equipment'), true)) {
+        if (! $catalog->shelf()->knows($this->archetype)) {
             throw Refused::at(
                 'archetype',
                 Message::of('survey.choose-equipment.there-no-equipment-in-catalogue', archetype: $this->archetype),

@@ -186,6 +186,14 @@ final readonly class Field
         );
     }
 
+    /** @return list<string> the names in this object itself */
+    public function names(): array
+    {
+        return is_array($this->value)
+            ? array_map(strval(...), array_keys($this->value))
+            : throw InvalidData::notAllowed($this->pointer, $this->value, Message::of('data.field.object'));
+    }
+
     /** @return list<string> the names in an object; an absent object has none */
     public function keys(string $key): array
     {

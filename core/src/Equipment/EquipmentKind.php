@@ -14,4 +14,6 @@ enum EquipmentKind: string
     case Communicating = 'communicating';
     /** Relay and transformer on one plate beside a furnace without a board. */
     case FanCenter = 'fan-center';
+    /** No board: W is the gas valve itself, through its limit. */
+    case BareValve = 'bare-valve';
 }

@@ -61,7 +61,11 @@ final class ExampleHouse
 
     private static function boardScrew(Archetype $archetype, EquipmentTerminal $outdoor): ?EquipmentTerminal
     {
-        return $archetype->terminalNamed(Place::Indoor, $outdoor->name);
+        // With two supplies the outdoor board takes its R from the one of the cooling.
+        return $archetype->terminalNamed(Place::Indoor, $outdoor->name) ??
+            ($outdoor->name === TerminalName::R
+                ? $archetype->terminalNamed(Place::Indoor, TerminalName::Rc)
+                : null);
     }
 
     /** @param  array<string, true>  $taken */

@@ -12,12 +12,14 @@ use Unionbit\Core\Job\Facts;
 use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Planning\Offer\LetterToLetter;
 use Unionbit\Core\Tests\Support\House;
+use Unionbit\Core\Tests\Support\Pick;
 use Unionbit\Core\Wiring\Cable;
 use Unionbit\Core\Wiring\Conductor;
 use Unionbit\Core\Wiring\Landing;
 
 /**
- * A random house: any archetype and thermostat, random lengths, gauges and transformer, a random call.
+ * A random house: any equipment, every other time made of any units, any thermostat, random lengths, gauges and
+ * transformer, a random call.
  *
  * @return array{callable(callable(int): int): Circuit, Setup}
  */
@@ -25,7 +27,8 @@ function randomHouse(int $seed): array
 {
     mt_srand($seed);
     $pick = static fn (array $from): mixed => $from[mt_rand(0, count($from) - 1)];
-    $archetype = House::archetype($pick(House::ids('equipment')));
+    $units = House::anyEquipment(new Pick("house {$seed}"));
+    $archetype = House::archetype($seed % 2 === 0 ? $units : $pick(House::ids('equipment')));
     $profile = House::profile($pick(House::ids('thermostats')));
     $gauge = $pick([18, 20, 22, 24]);
     $feet = (float) mt_rand(15, 140);
@@ -117,4 +120,4 @@ it('obeys Kirchhoff, Ohm and common sense on random houses', function (int $seed
             );
         }
     }
-})->with(range(1, 60));
+})->with(range(1, 100));

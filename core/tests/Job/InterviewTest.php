@@ -78,7 +78,7 @@ it('asks what follows from the answers, and nothing else', function (
 ]);
 
 it('knows every archetype of the catalogue again by its answers, and says from what', function (string $id): void {
-    $match = EquipmentMatch::of(EquipmentMatch::answersOf(House::archetype($id)), House::ids('equipment'));
+    $match = EquipmentMatch::of(EquipmentMatch::answersOf(House::archetype($id)), House::shelf(), $id);
 
     expect($match->id)->toBe($id)->and($match->why)->not->toBe([])->and($match->open)->toBe([]);
 })->with(House::ids('equipment'));
@@ -88,7 +88,7 @@ it('says what still decides the equipment, and admits what the catalogue lacks',
     array $open,
     ?string $says,
 ): void {
-    $match = EquipmentMatch::of(new Answers($answers), House::ids('equipment'));
+    $match = EquipmentMatch::of(new Answers($answers), House::shelf());
 
     expect($match->id)
         ->toBeNull()
@@ -99,7 +99,16 @@ it('says what still decides the equipment, and admits what the catalogue lacks',
 })->with([
     [[], ['outdoor', 'heatSource'], null],
     [['outdoor' => 'reverses', 'heatSource' => 'electric'], ['coolStages', 'valve', 'heatStages'], null],
-    'two-stage oil' => [['outdoor' => 'none', 'heatSource' => 'oil', 'heatStages' => '2'], [], 'no such equipment'],
+    'radiators' => [
+        ['outdoor' => 'reverses', 'coolStages' => '1', 'valve' => 'O', 'heatSource' => 'boiler'],
+        [],
+        'each needs its own thermostat; it cannot be planned or proved here',
+    ],
+    'nothing' => [
+        ['outdoor' => 'none', 'heatSource' => 'none'],
+        [],
+        'no unit of the catalog is what the answers say',
+    ],
 ]);
 
 it('keeps an answer where the circuit reads it, reads it back, and takes it back', function (

@@ -73,7 +73,7 @@ it('lands each conductor on the screw that its equipment end calls for', functio
         'c-powered-3h-2c',
         'R>Rc C>C Y1>Y1 Y2>Y2 G>G O>O/B W1>Aux W2>W2 HUM>cap',
     ],
-    'MR03 two transformers' => ['boiler-zone-valve-1c', 'c-powered-3h-2c', 'R>Rc C>C Y>Y1 G>G RH>Rh W>W1'],
+    'MR03 two transformers' => ['boiler-zone-valve-1c', 'c-powered-3h-2c', 'R>Rc G>G Y>Y1 C>C RH>Rh W>W1'],
     'a heat pump on a plate without a valve screw' => [
         'heat-pump-o-1c',
         'c-powered-1h-1c',
@@ -84,7 +84,7 @@ it('lands each conductor on the screw that its equipment end calls for', functio
     'MR19 converted, letter to letter' => [
         'communicating-converted-2c',
         'c-powered-3h-2c',
-        'R>Rc C>C W>W1 Y>Y1 Y2>Y2 G>G',
+        'R>Rc W>W1 G>G Y>Y1 Y2>Y2 C>C',
     ],
 ]);
 

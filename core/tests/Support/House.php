@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace Unionbit\Core\Tests\Support;
 
 use Unionbit\Core\Equipment\Archetype;
-use Unionbit\Core\Equipment\ArchetypeReader;
+use Unionbit\Core\Equipment\Build\Option;
+use Unionbit\Core\Equipment\Build\Shelf;
 use Unionbit\Core\Fault\Fault;
 use Unionbit\Core\Fault\FaultCatalogue;
 use Unionbit\Core\Job\ExampleHouse;
@@ -13,6 +14,8 @@ use Unionbit\Core\Job\File\SurveyFile;
 use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Planning\Offer\LetterToLetter;
 use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Terminal\Place;
+use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Thermostat\Profile;
 use Unionbit\Core\Thermostat\ProfileReader;
 use Unionbit\Core\Wiring\Landing;
@@ -26,9 +29,19 @@ final class House
 
     public const BATTERY = 'battery-1h-1c';
 
+    private static ?Shelf $shelf = null;
+
     public static function archetype(string $id = self::FURNACE): Archetype
     {
-        return ArchetypeReader::read(self::json("equipment/{$id}"));
+        return self::shelf()->archetype($id);
+    }
+
+    public static function shelf(): Shelf
+    {
+        return self::$shelf ??= Shelf::read(
+            array_map(static fn (string $id): mixed => self::json("units/{$id}"), self::ids('units')),
+            array_values((array) self::json('equipment')),
+        );
     }
 
     public static function profile(string $id): Profile
@@ -99,11 +112,12 @@ final class House
         return new Plan($house, $thermostat, $landing);
     }
 
-    /** The plain house of any archetype, with any thermostat landed letter to letter. */
-    public static function example(string $archetype, string $profile = 'c-powered-3h-2c'): Plan
+    /** The plain house of any equipment, a thermostat landed letter to letter: one that its screws can power. */
+    public static function example(string $archetype, ?string $profile = null): Plan
     {
         $house = ExampleHouse::of(self::archetype($archetype));
-        $thermostat = self::profile($profile);
+        $common = $house->archetype->terminalNamed(Place::Indoor, TerminalName::C);
+        $thermostat = self::profile($profile ?? ($common === null ? self::BATTERY : 'c-powered-3h-2c'));
 
         return new Plan($house, $thermostat, LetterToLetter::landing($house, $thermostat));
     }
@@ -125,13 +139,55 @@ final class House
             throw new \LogicException("no fault {$id}; there are ".implode(' ', array_keys($faults)));
     }
 
+    /** Any units that are equipment together. */
+    public static function anyEquipment(Pick $pick): string
+    {
+        do {
+            $key = self::anyUnits($pick);
+        } while (! self::shelf()->knows($key));
+
+        return $key;
+    }
+
+    /** Units of any kind with any of their options: equipment, or what cannot be. */
+    public static function anyUnits(Pick $pick): string
+    {
+        $indoor = $pick->one([
+            ['furnace'],
+            ['furnace'],
+            ['air-handler'],
+            ['air-handler'],
+            ['fan-center'],
+            ['bare-gas-valve'],
+            ['zone-valve'],
+            ['air-handler', 'zone-valve'],
+            ['air-handler', 'oil-burner'],
+            ['furnace', 'zone-valve'],
+        ]);
+        $units = [...$indoor, ...$pick->one([[], ['condenser'], ['condenser'], ['heat-pump'], ['heat-pump']])];
+
+        return implode(
+            '+',
+            array_map(static function (string $id) use ($pick): string {
+                $options = array_map(
+                    static fn (Option $o): string => "{$o->key}={$pick->one($o->choices)}",
+                    self::shelf()->units[$id]->options,
+                );
+
+                return $id.':'.implode(',', $options);
+            }, $units),
+        );
+    }
+
     /** @return list<string> every id in a folder of the catalogue */
     public static function ids(string $folder): array
     {
-        return array_map(
-            static fn (string $file): string => basename($file, '.json'),
-            glob(__DIR__."/../../../catalog/{$folder}/*.json") ?: [],
-        );
+        return $folder === 'equipment'
+            ? self::shelf()->ids()
+            : array_map(
+                static fn (string $file): string => basename($file, '.json'),
+                glob(__DIR__."/../../../catalog/{$folder}/*.json") ?: [],
+            );
     }
 
     /** @return array<string, mixed> */

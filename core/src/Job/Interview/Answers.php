@@ -19,6 +19,12 @@ final readonly class Answers
         return is_string($value) ? $value : null;
     }
 
+    /** @return array<string, string> every answer that is a choice or a text, by key */
+    public function choices(): array
+    {
+        return array_filter($this->given, is_string(...));
+    }
+
     public function is(string $key, string ...$values): bool
     {
         return in_array($this->choice($key), $values, true);

@@ -191,6 +191,18 @@ final class Questions
                 $cools,
             ),
             Question::choice(
+                'heatBoard',
+                $section,
+                Message::of('job.questions.what-does-w-go-to'),
+                Message::of('job.questions.follow-w-inside-the-furnace'),
+                [
+                    'board' => Message::of('job.questions.control-board-or-ignition'),
+                    'valve' => Message::of('job.questions.gas-valve-through-limit'),
+                ],
+                static fn (Installation $h): bool => $h->answers->is('outdoor', 'none') &&
+                    $h->answers->is('heatSource', 'gas'),
+            ),
+            Question::choice(
                 'fanCentre',
                 $section,
                 Message::of('job.questions.was-fan-centre-added-for'),

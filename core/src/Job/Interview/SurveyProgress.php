@@ -25,7 +25,7 @@ final class SurveyProgress
         $outdoor =
             $installation->archetype->coolStages === 0 || ($installation->outdoorCable()->conductors ?? []) !== [];
 
-        $open = EquipmentMatch::of($installation->answers, [])->open;
+        $open = EquipmentMatch::open($installation->answers);
         $items = [
             [
                 'equipment',

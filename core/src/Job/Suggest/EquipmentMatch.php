@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Unionbit\Core\Job\Suggest;
 
 use Unionbit\Core\Equipment\Archetype;
+use Unionbit\Core\Equipment\Build\Shelf;
+use Unionbit\Core\Equipment\Build\Unheld;
 use Unionbit\Core\Equipment\EquipmentKind;
 use Unionbit\Core\Job\Interview\Answers;
 use Unionbit\Core\Job\Interview\Questions;
@@ -23,11 +25,17 @@ final readonly class EquipmentMatch
         'eGoes',
         'bus',
         'fanCentre',
+        'heatBoard',
         'supplies',
     ];
 
     /** Answers that nothing follows from, by question. */
-    private const SAYS_NOTHING = ['bus' => ['no'], 'fanCentre' => ['no'], 'eGoes' => ['none']];
+    private const SAYS_NOTHING = [
+        'bus' => ['no'],
+        'fanCentre' => ['no'],
+        'heatBoard' => ['board'],
+        'eGoes' => ['none'],
+    ];
 
     /**
      * @param  ?string  $id  of the catalogue; null while something is still to be answered, or nothing fits
@@ -38,8 +46,8 @@ final readonly class EquipmentMatch
     {
     }
 
-    /** @param  list<string>  $known ids of the catalogue */
-    public static function of(Answers $answers, array $known): self
+    /** @param  ?string  $current  equipment of the house as it stands, which is kept where the answers allow it */
+    public static function of(Answers $answers, Shelf $shelf, ?string $current = null): self
     {
         $open = self::open($answers);
         if ($open !== []) {
@@ -58,19 +66,19 @@ final readonly class EquipmentMatch
                 default => $said->within(),
             };
         }
-        $id = self::id($answers);
-        $ownRelay = "{$id}-e-relay";
-        if ($answers->is('eGoes', 'relay')) {
-            $id = in_array($ownRelay, $known, true) ? $ownRelay : $id;
-            $why =
-                $id === $ownRelay
-                    ? $why
-                    : [...$why, Message::of('job.equipment-match.catalogue-has-only-without-relay')];
+        try {
+            $meant = $shelf->meant($answers->choices());
+            $id = $current !== null && $shelf->isMeant($current, $meant) ? $current : $shelf->name($meant);
+            $shelf->archetype($id);
+        } catch (Unheld $unheld) {
+            return new self(
+                null,
+                [...$why, $unheld->why, Message::of('job.equipment-match.catalogue-has-no-such-equipment')],
+                [],
+            );
         }
 
-        return in_array($id, $known, true)
-            ? new self($id, $why, [])
-            : new self(null, [...$why, Message::of('job.equipment-match.catalogue-has-no-such-equipment')], []);
+        return new self($id, $why, []);
     }
 
     /** What the catalogue's entry says of itself. */
@@ -106,6 +114,10 @@ final readonly class EquipmentMatch
                 ! in_array($source, ['gas', 'oil'], true) => null,
                 default => $archetype->kind === EquipmentKind::FanCenter ? 'yes' : 'no',
             },
+            'heatBoard' => match (true) {
+                $source !== 'gas' || $archetype->coolStages > 0 => null,
+                default => $archetype->kind === EquipmentKind::BareValve ? 'valve' : 'board',
+            },
             'supplies' => (string) count($archetype->transformers),
             'zoneValve' => $source === 'boiler' ? 'two' : null,
             'fanCoil' => $source === 'coil' ? '24v' : null,
@@ -117,8 +129,8 @@ final readonly class EquipmentMatch
         return $answers;
     }
 
-    /** @return list<string> */
-    private static function open(Answers $answers): array
+    /** @return list<string> keys of the questions that still decide what it is */
+    public static function open(Answers $answers): array
     {
         $needed = ['outdoor', 'heatSource'];
         if ($answers->is('outdoor', 'cools', 'reverses')) {
@@ -132,44 +144,5 @@ final readonly class EquipmentMatch
         }
 
         return array_values(array_filter($needed, static fn (string $key): bool => $answers->choice($key) === null));
-    }
-
-    private static function id(Answers $answers): string
-    {
-        $cool = $answers->choice('coolStages') ?? '1';
-        $heat = $answers->choice('heatStages') ?? '1';
-        $source = $answers->choice('heatSource') ?? '';
-        if ($answers->is('bus', 'convert')) {
-            return "communicating-converted-{$cool}c";
-        }
-
-        return match ($answers->choice('outdoor')) {
-            'none' => match ($source) {
-                'gas' => "furnace-gas-{$heat}h",
-                'oil' => "furnace-oil-{$heat}h",
-                default => '',
-            },
-            'cools' => match ($source) {
-                'gas', 'oil' => $answers->is('fanCentre', 'yes')
-                    ? "fan-centre-{$heat}h-{$cool}c"
-                    : ($source === 'gas'
-                        ? "furnace-gas-{$heat}h-{$cool}c"
-                        : "furnace-oil-own-transformer-{$cool}c"),
-                'electric' => "air-handler-electric-{$heat}h-{$cool}c",
-                'coil' => "air-handler-hot-water-{$cool}c",
-                'boiler' => "boiler-zone-valve-{$cool}c",
-                default => "air-handler-cool-{$cool}c",
-            },
-            default => self::heatPump(strtolower($answers->choice('valve') ?? 'O'), $cool, $heat, $source),
-        };
-    }
-
-    private static function heatPump(string $valve, string $cool, string $heat, string $source): string
-    {
-        return match ($source) {
-            'gas', 'oil' => "dual-fuel-{$valve}-{$cool}c-{$heat}h",
-            'electric' => "heat-pump-{$valve}-{$cool}c-{$heat}aux",
-            default => "heat-pump-{$valve}-{$cool}c",
-        };
     }
 }

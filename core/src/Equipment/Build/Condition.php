@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Equipment\Build;
+
+use Unionbit\Core\Data\Field;
+
+/** Values that facts, options or answers must have: each named one is among its list. */
+final readonly class Condition
+{
+    /** @param  array<string, list<string>>  $wanted */
+    private function __construct(private array $wanted)
+    {
+    }
+
+    /** The condition under a key; without one it always holds. */
+    public static function read(Field $node, string $key): self
+    {
+        $wanted = [];
+        foreach ($node->keys($key) as $name) {
+            $wanted[$name] = $node->at($key)->strings($name);
+        }
+
+        return new self($wanted);
+    }
+
+    /** @param  array<string, string>  $values  one that is missing counts as an empty text */
+    public function holds(array $values): bool
+    {
+        foreach ($this->wanted as $name => $allowed) {
+            if (! in_array($values[$name] ?? '', $allowed, true)) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+}

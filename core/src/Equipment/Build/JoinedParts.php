@@ -1,0 +1,228 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Equipment\Build;
+
+use Unionbit\Core\Data\Field;
+use Unionbit\Core\Terminal\Place;
+
+/** The parts of all units of a house together, each point at its unit's place, as an archetype is read. */
+final readonly class JoinedParts
+{
+    /** The order in which the board of a heat pump's indoor unit is printed. */
+    private const PRINTED = ['R', 'C', 'Y', 'Y1', 'Y2', 'G', 'O', 'B', 'W', 'W1', 'W2', 'E'];
+
+    /** @param  list<array{string, Field}>  $parts  of each unit, with its place */
+    public function __construct(private array $parts)
+    {
+    }
+
+    /** @return array{source: string, stages: int, fan: string} */
+    public function heat(): array
+    {
+        $heat = ['source' => 'none', 'stages' => 0, 'fan' => 'none'];
+        foreach ($this->parts as [, $unit]) {
+            foreach ($unit->each('heat') as $entry) {
+                if ($heat['source'] === 'none') {
+                    $heat = [
+                        'source' => $entry->string('source'),
+                        'stages' => (int) (is_scalar($entry->value('stages')) ? $entry->value('stages') : 0),
+                        'fan' => $entry->string('fan'),
+                    ];
+                }
+            }
+        }
+
+        return $heat;
+    }
+
+    /** @return array<string, list<string>> load ids by what they do */
+    public function does(): array
+    {
+        $does = [];
+        foreach ($this->parts as [, $unit]) {
+            foreach ($unit->each('loads') as $load) {
+                if ($load->has('does')) {
+                    $does[$load->string('does')][] = $load->string('id');
+                }
+            }
+        }
+
+        return $does;
+    }
+
+    /** @return list<array<string, mixed>> */
+    public function terminals(bool $reverses): array
+    {
+        $terminals = [];
+        foreach ($this->parts as [$place, $unit]) {
+            foreach ($unit->each('terminals') as $screw) {
+                $terminals[] = [
+                    'place' => $place,
+                    'printed' => $screw->string('printed'),
+                    'name' => $screw->string('name'),
+                    'wires' => $screw->int('wires', 1),
+                ];
+            }
+        }
+        if ($reverses) {
+            $rank = static function (array $t): int {
+                $at = array_search($t['printed'], self::PRINTED, true);
+
+                return $t['place'] === Place::Outdoor->value || $at === false ? 99 : $at;
+            };
+            usort($terminals, static fn (array $a, array $b): int => $rank($a) <=> $rank($b));
+        }
+
+        return $terminals;
+    }
+
+    /** @return list<array<string, mixed>> */
+    public function transformers(): array
+    {
+        $supplies = [];
+        foreach ($this->parts as [$place, $unit]) {
+            foreach ($unit->each('transformers') as $supply) {
+                $fuse = $supply->value('fuseAmps');
+                $va = $supply->value('ratingVa');
+                $supplies[] = [
+                    'id' => $supply->string('id'),
+                    'ratingVa' => is_numeric($va) ? (float) $va : $va,
+                    'hot' => "{$place}.{$supply->string('hot')}",
+                    'common' => "{$place}.{$supply->string('common')}",
+                    'fuseAmps' => is_numeric($fuse) ? (float) $fuse : null,
+                ];
+            }
+        }
+
+        return $supplies;
+    }
+
+    /**
+     * Loads or switches of every unit, their points at its place.
+     *
+     * @return list<mixed>
+     */
+    public function each(string $kind): array
+    {
+        $all = [];
+        foreach ($this->parts as [$place, $unit]) {
+            foreach ($unit->has($kind) ? (array) $unit->value($kind) : [] as $part) {
+                $all[] = self::placed($part, $place);
+            }
+        }
+
+        return $all;
+    }
+
+    /** A part with its points, and those of the contacts that it drives, at a place. */
+    private static function placed(mixed $part, string $place): mixed
+    {
+        if (! is_array($part)) {
+            return $part;
+        }
+        $placed = [];
+        foreach ($part as $key => $value) {
+            $placed[$key] = match (true) {
+                in_array($key, ['from', 'to'], true) && is_string($value) => "{$place}.{$value}",
+                $key === 'drives' && is_array($value) => array_map(
+                    static fn (mixed $contact): mixed => self::placed($contact, $place),
+                    $value,
+                ),
+                default => $value,
+            };
+        }
+
+        return $placed;
+    }
+
+    /** @return list<array<string, mixed>> */
+    public function ties(): array
+    {
+        $ties = [];
+        foreach ($this->parts as [$place, $unit]) {
+            foreach ($unit->each('ties') as $tie) {
+                $ties[] = [
+                    'place' => $place,
+                    'a' => $tie->string('a'),
+                    'b' => $tie->string('b'),
+                    'label' => $tie->string('label'),
+                ];
+            }
+        }
+
+        return $ties;
+    }
+
+    /** @return array<string, list<mixed>> */
+    public function modes(): array
+    {
+        $modes = [];
+        foreach ($this->parts as [$place, $unit]) {
+            foreach ($unit->keys('modes') as $mode) {
+                foreach ((array) $unit->at('modes')->value($mode) as $contact) {
+                    $modes[$mode][] = self::placed($contact, $place);
+                }
+            }
+        }
+
+        return $modes;
+    }
+
+    /** @return array<string, int> seconds, by name; what a later unit says holds */
+    public function delays(): array
+    {
+        $delays = [];
+        foreach ($this->parts as [, $unit]) {
+            foreach ($unit->each('delays') as $entry) {
+                foreach ($entry->names() as $name) {
+                    $delays[$name] = $entry->int($name);
+                }
+            }
+        }
+
+        return $delays;
+    }
+
+    /** @return array{string, string} title and short name */
+    public function said(): array
+    {
+        $titles = $shorts = [];
+        foreach ($this->parts as [, $unit]) {
+            $says = $unit->each('says');
+            $titles[] = implode(', ', array_map(static fn (Field $s): string => $s->string('text'), $says));
+            $shorts[] = implode(
+                ' ',
+                array_filter(
+                    array_map(static fn (Field $s): string => $s->string('short', ''), $says),
+                    static fn (string $short): bool => $short !== '',
+                ),
+            );
+        }
+
+        return [implode('; ', $titles), implode(' / ', $shorts)];
+    }
+
+    public function first(string $key): ?string
+    {
+        foreach ($this->parts as [, $unit]) {
+            foreach ($unit->each($key) as $entry) {
+                return $entry->string('is');
+            }
+        }
+
+        return null;
+    }
+
+    public function any(string $key): bool
+    {
+        foreach ($this->parts as [, $unit]) {
+            if ($unit->bool($key, false)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+}

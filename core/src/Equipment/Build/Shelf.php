@@ -1,0 +1,171 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Equipment\Build;
+
+use Unionbit\Core\Data\Field;
+use Unionbit\Core\Data\InvalidData;
+use Unionbit\Core\Equipment\Archetype;
+use Unionbit\Core\Words\Message;
+
+/**
+ * The units there are, the named examples made of them, and any other equipment that they make. Equipment goes by the
+ * name of its example, or by its units and options: "furnace:stages=2+condenser".
+ */
+final class Shelf
+{
+    /** @var array<string, Archetype> */
+    private array $built = [];
+
+    /**
+     * @param  array<string, Unit>  $units  by id
+     * @param  array<string, array{title: string, short: string, key: string}>  $examples  by id
+     */
+    private function __construct(public readonly array $units, private readonly array $examples)
+    {
+    }
+
+    /**
+     * @param  list<mixed>  $units  decoded files of `catalog/units`
+     * @param  list<mixed>  $examples  decoded files of `catalog/equipment`
+     *
+     * @throws InvalidData
+     */
+    public static function read(array $units, array $examples): self
+    {
+        $known = $named = [];
+        foreach ($units as $json) {
+            $unit = Unit::read($json);
+            $known[$unit->id] = $unit;
+        }
+        $shelf = new self($known, []);
+        foreach ($examples as $json) {
+            $node = Field::root($json);
+            $named[$node->string('id')] = [
+                'title' => $node->string('title'),
+                'short' => $node->string('short'),
+                'key' => $shelf->composed($node->string('units'), $node->pointer.'/units')->key(),
+            ];
+        }
+
+        return new self($known, $named);
+    }
+
+    /** @return list<string> ids of the named examples, in the order of their names */
+    public function ids(): array
+    {
+        return array_keys($this->examples);
+    }
+
+    public function knows(string $id): bool
+    {
+        try {
+            $this->archetype($id);
+
+            return true;
+        } catch (InvalidData|Unheld) {
+            return false;
+        }
+    }
+
+    /**
+     * @param  string  $id  of an example, or units with their options
+     *
+     * @throws InvalidData where there is no such unit, option or choice
+     * @throws Unheld where the units do not make equipment
+     */
+    public function archetype(string $id): Archetype
+    {
+        return $this->built[$id] ??= $this->build($id);
+    }
+
+    /** The name of an example made just so; else the units and options themselves. */
+    public function name(Composition $composition): string
+    {
+        $key = $composition->key();
+        foreach ($this->examples as $id => $example) {
+            if ($example['key'] === $key) {
+                return $id;
+            }
+        }
+
+        return $key;
+    }
+
+    /**
+     * The units that the answers mean, with the options that they decide; the others are as their files have them.
+     *
+     * @param  array<string, string>  $answers
+     *
+     * @throws Unheld where no unit is meant, or a unit cannot be as the answers say
+     */
+    public function meant(array $answers): Composition
+    {
+        $chosen = [];
+        foreach ($this->units as $unit) {
+            if (! $unit->isMeantBy($answers)) {
+                continue;
+            }
+            $options = [];
+            foreach ($unit->options as $key => $option) {
+                $choice = $option->chosenBy($answers);
+                if ($choice !== null && ! in_array($choice, $option->choices, true)) {
+                    throw new Unheld(Message::of('equipment.build.no-such-option', unit: $unit->title));
+                }
+                $options = $choice === null ? $options : [...$options, $key => $choice];
+            }
+            $chosen[] = Chosen::of($unit, $options);
+        }
+        if ($chosen === []) {
+            throw new Unheld(Message::of('equipment.build.no-unit'));
+        }
+
+        return new Composition($chosen);
+    }
+
+    /** Whether some equipment is what the answers mean, whatever its options that nobody was asked for. */
+    public function isMeant(string $id, Composition $meant): bool
+    {
+        try {
+            $is = $this->composed($this->examples[$id]['key'] ?? $id, '/archetype');
+        } catch (InvalidData) {
+            return false;
+        }
+
+        return $is->asked() === $meant->asked();
+    }
+
+    private function build(string $id): Archetype
+    {
+        $example = $this->examples[$id] ?? null;
+        $composition = $this->composed($example['key'] ?? $id, '/archetype');
+
+        return $example === null
+            ? $composition->archetype($this->name($composition), null, null)
+            : $composition->archetype($id, $example['title'], $example['short']);
+    }
+
+    /** @throws InvalidData */
+    private function composed(string $key, string $pointer): Composition
+    {
+        $chosen = [];
+        foreach (explode('+', $key) as $part) {
+            [$id, $options] = [...explode(':', $part, 2), ''];
+            $unit =
+                $this->units[$id] ??
+                throw InvalidData::unreadable(
+                    $pointer,
+                    Message::of('equipment.build.no-such-unit', unit: $id, known: array_keys($this->units)),
+                );
+            $given = [];
+            foreach ($options === '' ? [] : explode(',', $options) as $option) {
+                [$name, $choice] = [...explode('=', $option, 2), ''];
+                $given[$name] = $choice;
+            }
+            $chosen[] = Chosen::of($unit, $given);
+        }
+
+        return new Composition($chosen);
+    }
+}

@@ -1,0 +1,123 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Equipment\Build;
+
+use Unionbit\Core\Data\Field;
+use Unionbit\Core\Data\InvalidData;
+use Unionbit\Core\Terminal\Place;
+
+/** One thing at one place, with screws and parts inside, from its file in `catalog/units`. */
+final readonly class Unit
+{
+    private const PARTS = [
+        'bonded',
+        'doorSwitch',
+        'kind',
+        'says',
+        'heat',
+        'terminals',
+        'transformers',
+        'loads',
+        'switches',
+        'ties',
+        'modes',
+        'delays',
+    ];
+
+    /**
+     * @param  array<string, Option>  $options  by key
+     * @param  list<Condition>  $chosenBy  answers of the survey that mean this unit, any one of them
+     * @param  array<string, list<mixed>>  $provides  facts for the other units of the house, by name: which of the
+     *     entries holds
+     * @param  array<string, list<mixed>>  $names  words and numbers that its parts ask for by `$name`
+     * @param  array<string, mixed>  $parts  terminals, loads and so on as the file has them
+     */
+    private function __construct(
+        public string $id,
+        public string $title,
+        public Place $place,
+        public array $options,
+        private array $chosenBy,
+        private array $provides,
+        private array $names,
+        private array $parts,
+    ) {
+    }
+
+    /** @throws InvalidData */
+    public static function read(mixed $json): self
+    {
+        $node = Field::root($json);
+        $options = $parts = [];
+        foreach ($node->keys('options') as $key) {
+            $options[$key] = Option::read($key, $node->at('options')->at($key));
+        }
+        foreach (self::PARTS as $key) {
+            if ($node->has($key)) {
+                $parts[$key] = $node->value($key);
+            }
+        }
+
+        return new self(
+            $node->string('id'),
+            $node->string('title'),
+            $node->enum('place', Place::class),
+            $options,
+            array_map(
+                static fn (int $at): Condition => Condition::read($node->at('chosenBy'), (string) $at),
+                array_keys($node->each('chosenBy')),
+            ),
+            self::entries($node, 'provides'),
+            self::entries($node, 'names'),
+            $parts,
+        );
+    }
+
+    /** @param  array<string, string>  $answers */
+    public function isMeantBy(array $answers): bool
+    {
+        foreach ($this->chosenBy as $condition) {
+            if ($condition->holds($answers)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /**
+     * @param  array<string, string>  $chosen  options of this unit
+     * @return array<string, string> what the other units of the house have to know of it
+     */
+    public function facts(array $chosen): array
+    {
+        return array_map(strval(...), array_filter(Template::names($this->provides, $chosen), is_scalar(...)));
+    }
+
+    /**
+     * Its parts as a whole: what the facts leave out is gone, what they name is filled in.
+     *
+     * @param  array<string, string>  $facts  its own options, and what the other units provide
+     */
+    public function parts(array $facts): Field
+    {
+        return Field::root(
+            Template::fill($this->parts, $facts, Template::names($this->names, $facts) + $facts),
+            "/units/{$this->id}",
+        );
+    }
+
+    /** @return array<string, list<mixed>> */
+    private static function entries(Field $node, string $key): array
+    {
+        $entries = [];
+        foreach ($node->keys($key) as $name) {
+            $list = $node->at($key)->value($name);
+            $entries[$name] = is_array($list) ? array_values($list) : [];
+        }
+
+        return $entries;
+    }
+}
