@@ -126,7 +126,7 @@ it('makes of the answers the house that they say, and says what it cannot make',
 
     expect($match)->toMatchArray([
         'id' => $units,
-        'title' => 'Air handler, hot-water coil; heat pump, two stages, B',
+        'title' => 'Heat pump, two stages, B; air handler, hot-water coil',
         'current' => 'furnace-gas-1h-1c',
     ]);
     editSurvey($job, 'set-archetype', ['archetype' => $units])->assertOk();

@@ -68,7 +68,7 @@ final readonly class Composition
         $calls = new Calls($does, $facts['valve'], $heat['source'], $heat['fan'] === 'thermostat');
         $needs = $calls->needs();
         $this->hold($facts, $heat, $does);
-        $said = $parts->said();
+        $said = $parts->said($facts['valve'] !== 'none');
 
         return ArchetypeReader::read([
             'id' => $id,

@@ -185,11 +185,11 @@ final readonly class JoinedParts
         return $delays;
     }
 
-    /** @return array{string, string} title and short name */
-    public function said(): array
+    /** @return array{string, string} title and short name; a heat pump goes before what it heats with */
+    public function said(bool $reverses): array
     {
         $titles = $shorts = [];
-        foreach ($this->parts as [, $unit]) {
+        foreach ($reverses ? array_reverse($this->parts) : $this->parts as [, $unit]) {
             $says = $unit->each('says');
             $titles[] = implode(', ', array_map(static fn (Field $s): string => $s->string('text'), $says));
             $shorts[] = implode(
