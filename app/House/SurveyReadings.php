@@ -7,7 +7,10 @@ namespace App\House;
 use App\Models\Job;
 use App\Models\Record\Reading;
 use Unionbit\Core\Circuit\Meter\MeterMode;
+use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Rule\Finding;
+use Unionbit\Core\Rule\Severity;
+use Unionbit\Core\Screening\Rule\Equipment\Sc20OtherEquipment;
 use Unionbit\Core\Screening\Screening;
 use Unionbit\Core\Screening\SurveyReading;
 use Unionbit\Core\Screening\VanishingPoint;
@@ -52,7 +55,9 @@ final class SurveyReadings
         $house = House::of($job)->installation;
         $vanishes = VanishingPoint::find($house, $readings);
 
-        return [...Screening::check($house, $readings), ...$vanishes === null ? [] : [$vanishes]];
+        return array_values(
+            array_filter([self::otherEquipment($house), ...Screening::check($house, $readings), $vanishes]),
+        );
     }
 
     /**
@@ -71,6 +76,17 @@ final class SurveyReadings
     /** @return list<Finding> what stops a plan and its moves */
     public static function stops(Job $job): array
     {
-        return Screening::stops(House::of($job)->installation, self::of($job));
+        $house = House::of($job)->installation;
+        $other = self::otherEquipment($house);
+
+        return [
+            ...$other?->severity === Severity::Stop ? [$other] : [],
+            ...Screening::stops($house, self::of($job)),
+        ];
+    }
+
+    private static function otherEquipment(Installation $house): ?Finding
+    {
+        return Sc20OtherEquipment::find($house, app(Catalog::class)->shelf());
     }
 }

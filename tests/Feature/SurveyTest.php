@@ -142,7 +142,15 @@ it('makes of the answers the house that they say, and says what it cannot make',
     expect($match['id'])
         ->toBeNull()
         ->and(implode('; ', $match['why']))
-        ->toContain('each needs its own thermostat; it cannot be planned or proved here');
+        ->toContain('each needs its own thermostat; it cannot be planned or proved here')
+        ->and(array_column(surveyPage($job)['findings'], 'severity', 'code')['SC20'] ?? null)
+        ->toBe('stop');
+    $this->postJson("/jobs/{$job->id}/plan-edits", [
+        'id' => newId(),
+        'version' => $job->refresh()->version,
+        'op' => 'choose',
+        'profile' => 'c-powered-3h-2c',
+    ])->assertUnprocessable();
 });
 
 it('refuses an answer, a device, a jumper or a text that cannot be, at its place, and keeps nothing', function (

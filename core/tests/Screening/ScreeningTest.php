@@ -6,6 +6,7 @@ use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Job\ExampleHouse;
 use Unionbit\Core\Job\File\SurveyFile;
 use Unionbit\Core\Rule\Finding;
+use Unionbit\Core\Screening\Rule\Equipment\Sc20OtherEquipment;
 use Unionbit\Core\Screening\Screening;
 use Unionbit\Core\Screening\SurveyReading;
 use Unionbit\Core\Screening\VanishingPoint;
@@ -485,3 +486,44 @@ it('SC10 trusts a traced odd colour and asks to trace a guessed one', function (
 it('SC15 judges the link against the transformers', function (string $link, string $severity): void {
     expect(screened('SC15', facts: ['plateLink' => $link])?->severity->value)->toBe($severity);
 })->with([['in', 'good'], ['none', 'good'], ['out', 'warning'], ['unknown', 'note']]);
+
+it('says where the answers describe other equipment, or what cannot be held (SC20)', function (
+    array $answers,
+    ?string $severity,
+    string $says,
+): void {
+    $house = ExampleHouse::of(House::archetype('furnace-gas-2h-1c'));
+    $house = SurveyFile::read(
+        [...SurveyFile::write($house), 'answers' => $answers],
+        House::archetype('furnace-gas-2h-1c'),
+    );
+    $finding = Sc20OtherEquipment::find($house, House::shelf());
+
+    expect($finding?->severity->value)
+        ->toBe($severity)
+        ->and($finding === null ? '' : joined(' ', [$finding->title, $finding->meaning, $finding->action]))
+        ->toContain($says);
+})->with([
+    'nothing answered' => [[], null, ''],
+    'not all that decides' => [['outdoor' => 'reverses', 'heatSource' => 'gas'], null, ''],
+    'the same' => [
+        ['outdoor' => 'cools', 'heatSource' => 'gas', 'coolStages' => '1', 'heatStages' => '2'],
+        null,
+        '',
+    ],
+    'one stage less' => [
+        ['outdoor' => 'cools', 'heatSource' => 'gas', 'coolStages' => '1', 'heatStages' => '1'],
+        'error',
+        'worked out for "Gas furnace, two stages, with cooling, one stage"',
+    ],
+    'a bus that stays, which SC04 stops' => [
+        ['outdoor' => 'cools', 'heatSource' => 'gas', 'coolStages' => '1', 'heatStages' => '2', 'bus' => 'yes'],
+        null,
+        '',
+    ],
+    'radiators' => [
+        ['outdoor' => 'reverses', 'heatSource' => 'boiler', 'coolStages' => '1', 'valve' => 'O'],
+        'stop',
+        'keep to readings, photographs and the record',
+    ],
+]);
