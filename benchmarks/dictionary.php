@@ -12,7 +12,6 @@ use Unionbit\Core\Call\CallTable;
 use Unionbit\Core\Circuit\Circuit;
 use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Circuit\SpiceDeck;
-use Unionbit\Core\Equipment\Build\Shelf;
 use Unionbit\Core\Fault\FaultCatalogue;
 use Unionbit\Core\Fault\FaultedCall;
 use Unionbit\Core\Job\ExampleHouse;
@@ -21,18 +20,7 @@ use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Planning\Proof\Simulation;
 use Unionbit\Core\Thermostat\ProfileReader;
 
-$json = static fn (string $name): mixed => json_decode(
-    (string) file_get_contents(__DIR__."/../catalog/{$name}.json"),
-    true,
-    flags: JSON_THROW_ON_ERROR,
-);
-$shelf = Shelf::read(
-    array_map(
-        static fn (string $file): mixed => $json('units/'.basename($file, '.json')),
-        glob(__DIR__.'/../catalog/units/*.json') ?: [],
-    ),
-    array_values((array) $json('equipment')),
-);
+['json' => $json, 'shelf' => $shelf] = require __DIR__.'/catalog.php';
 $house = ExampleHouse::of($shelf->archetype($argv[1] ?? 'dual-fuel-o-2c-2h'));
 $profile = ProfileReader::read($json('thermostats/'.($argv[2] ?? 'two-part-three-conductor')));
 $plan = new Plan($house, $profile, LetterToLetter::landing($house, $profile));

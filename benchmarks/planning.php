@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 // Planning of the largest houses, all candidates proved by simulation, on one core: php benchmarks/planning.php
 
-use Unionbit\Core\Equipment\Build\Shelf;
 use Unionbit\Core\Job\ExampleHouse;
 use Unionbit\Core\Planning\Offer\Planner;
 use Unionbit\Core\Planning\Proof\Simulation;
@@ -15,18 +14,7 @@ use Unionbit\Core\Wiring\EndState;
 
 require __DIR__.'/../vendor/autoload.php';
 
-$json = static fn (string $file): mixed => json_decode(
-    (string) file_get_contents(__DIR__."/../catalog/{$file}.json"),
-    true,
-    flags: JSON_THROW_ON_ERROR,
-);
-$shelf = Shelf::read(
-    array_map(
-        static fn (string $file): mixed => $json('units/'.basename($file, '.json')),
-        glob(__DIR__.'/../catalog/units/*.json') ?: [],
-    ),
-    array_values((array) $json('equipment')),
-);
+['json' => $json, 'shelf' => $shelf] = require __DIR__.'/catalog.php';
 $profile = ProfileReader::read($json('thermostats/c-powered-3h-2c'));
 
 foreach (

@@ -20,7 +20,7 @@ final class Shelf
 
     /**
      * @param  array<string, Unit>  $units  by id
-     * @param  array<string, array{title: string, short: string, key: string}>  $examples  by id
+     * @param  array<string, array{title: string, short: string, units: string}>  $examples  by id
      */
     private function __construct(public readonly array $units, private readonly array $examples)
     {
@@ -39,13 +39,12 @@ final class Shelf
             $unit = Unit::read($json);
             $known[$unit->id] = $unit;
         }
-        $shelf = new self($known, []);
         foreach ($examples as $json) {
             $node = Field::root($json);
             $named[$node->string('id')] = [
                 'title' => $node->string('title'),
                 'short' => $node->string('short'),
-                'key' => $shelf->composed($node->string('units'), $node->pointer.'/units')->key(),
+                'units' => $node->string('units'),
             ];
         }
 
@@ -85,7 +84,7 @@ final class Shelf
     {
         $key = $composition->key();
         foreach ($this->examples as $id => $example) {
-            if ($example['key'] === $key) {
+            if ($this->composed($example['units'], '/equipment')->key() === $key) {
                 return $id;
             }
         }
@@ -128,7 +127,7 @@ final class Shelf
     public function isMeant(string $id, Composition $meant): bool
     {
         try {
-            $is = $this->composed($this->examples[$id]['key'] ?? $id, '/archetype');
+            $is = $this->composed($this->examples[$id]['units'] ?? $id, '/archetype');
         } catch (InvalidData) {
             return false;
         }
@@ -139,7 +138,7 @@ final class Shelf
     private function build(string $id): Archetype
     {
         $example = $this->examples[$id] ?? null;
-        $composition = $this->composed($example['key'] ?? $id, '/archetype');
+        $composition = $this->composed($example['units'] ?? $id, '/archetype');
 
         return $example === null
             ? $composition->archetype($this->name($composition), null, null)
