@@ -6,6 +6,8 @@ namespace App\House;
 
 use Unionbit\Core\Data\InvalidData;
 use Unionbit\Core\Data\Json;
+use Unionbit\Core\Equipment\Archetype;
+use Unionbit\Core\Equipment\Build\Unheld;
 use Unionbit\Core\Fault\FaultCatalogue;
 use Unionbit\Core\Planning\File\JobFile;
 use Unionbit\Core\Words\Message;
@@ -43,10 +45,28 @@ final readonly class JobFiles
 
         return JobFile::read(
             $json,
-            fn (string $id) => $this->catalog->shelf()->knows($id) ? $this->catalog->archetype($id) : null,
+            $this->equipment(...),
             fn (string $id) => in_array($id, $known['profiles'], true) ? $this->catalog->profile($id) : null,
             $known,
         );
+    }
+
+    /**
+     * Equipment by its name, or by units and options; null where nothing is called so.
+     *
+     * @throws InvalidData where a unit has no such option or choice, or the units are no equipment together
+     */
+    private function equipment(string $id): ?Archetype
+    {
+        try {
+            return $this->catalog->archetype($id);
+        } catch (Unheld $unheld) {
+            throw InvalidData::unreadable('/survey/archetype', $unheld->why);
+        } catch (InvalidData $wrong) {
+            return $wrong->pointer === ''
+                ? null
+                : throw InvalidData::unreadable('/survey/archetype', $wrong->problem);
+        }
     }
 
     public function faults(): FaultCatalogue

@@ -70,7 +70,12 @@ final class SurveyReadings
 
         return $plan === null || ! $landed
             ? self::screening($job)
-            : Screening::check(AsLeft::landed($plan), self::of($job));
+            : array_values(
+                array_filter([
+                    self::otherEquipment($plan->installation),
+                    ...Screening::check(AsLeft::landed($plan), self::of($job)),
+                ]),
+            );
     }
 
     /** @return list<Finding> what stops a plan and its moves */

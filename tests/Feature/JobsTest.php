@@ -113,6 +113,16 @@ it('reports what is wrong with a file and where, keeps nothing of it, and reads 
         '/survey/archetype',
         'is "steam"; allowed: air-handler',
     ],
+    'an option that a unit has not' => [
+        fn () => jobFile(['survey' => ['archetype' => 'furnace:stages=3+condenser']]),
+        '/survey/archetype',
+        'is "3"; allowed: 1, 2',
+    ],
+    'units that are no equipment' => [
+        fn () => jobFile(['survey' => ['archetype' => 'furnace+zone-valve']]),
+        '/survey/archetype',
+        'two heat sources',
+    ],
     'unknown thermostat' => [fn () => jobFile(['thermostat' => 'sundial']), '/thermostat', 'is "sundial"'],
     'a bad kind' => [fn () => jobFile(['kind' => 'party']), '/kind', 'is "party"; allowed: installation'],
     'a name of 10 000 characters' => [

@@ -189,6 +189,7 @@ it('makes nothing of units that are no equipment', function (string $key, string
     ['air-handler', 'nothing here that a thermostat calls'],
     ['furnace+condenser+heat-pump', 'two outdoor units'],
     ['furnace+air-handler:strips=1+condenser', 'two heat sources'],
+    ['air-handler:strips=1,coil=water+condenser', 'two heat sources'],
 ]);
 
 it('refuses what no file has, with its place and what is allowed', function (string $key, string $says): void {
@@ -218,8 +219,8 @@ it('follows the answers to units and options, and keeps what nobody was asked', 
         ->toBeFalse()
         ->and($shelf->name($shelf->meant(['outdoor' => 'cools', 'heatSource' => 'gas', 'heatStages' => '2'])))
         ->toBe('furnace-gas-2h-1c')
-        ->and(fn () => $shelf->meant(['outdoor' => 'none', 'heatSource' => 'gas', 'heatStages' => '3']))
-        ->toThrow(Unheld::class);
+        ->and($shelf->name($shelf->meant(['outdoor' => 'reverses', 'heatSource' => 'gas', 'fanCentre' => 'yes'])))
+        ->toBe('dual-fuel-o-1c-1h');
 });
 
 it('reads a unit only with choices that it has', function (): void {
@@ -231,3 +232,12 @@ it('reads a unit only with choices that it has', function (): void {
     ];
     expect(fn () => Shelf::read([$unit], []))->toThrow(InvalidData::class);
 });
+
+it('refuses answers that a unit cannot be', function (array $answers): void {
+    expect(fn () => House::shelf()->meant($answers))->toThrow(Unheld::class);
+})->with([
+    [['outdoor' => 'none', 'heatSource' => 'gas', 'heatStages' => '3']],
+    [['outdoor' => 'none', 'heatSource' => 'gas', 'heatBoard' => 'valve', 'heatStages' => '2']],
+    [['outdoor' => 'cools', 'heatSource' => 'gas', 'fanCentre' => 'yes', 'heatStages' => '2']],
+    [['outdoor' => 'cools', 'heatSource' => 'oil', 'supplies' => '2', 'heatStages' => '2']],
+]);

@@ -42,20 +42,17 @@ final readonly class Expectation
     /** Over the limit: nothing connects the points. */
     public static function apart(MeterMode $mode, string $a, string $b): self
     {
-        return new self(
-            mode: $mode,
-            a: $a,
-            b: $b,
-            low: null,
-            nominal: null,
-            high: null,
-            floating: false,
-            overLimit: true,
-            reason: Message::of('circuit.meter.nothing-connects-these-points-meter'),
-        );
+        $nothing = Message::of('circuit.meter.nothing-connects-these-points-meter');
+
+        return self::nothing($mode, $a, $b, $nothing)->copy(['overLimit' => true]);
     }
 
     public static function refused(MeterMode $mode, string $a, string $b, Message $why): self
+    {
+        return self::nothing($mode, $a, $b, $why)->copy(['refused' => $why]);
+    }
+
+    private static function nothing(MeterMode $mode, string $a, string $b, Message $why): self
     {
         return new self(
             mode: $mode,
@@ -67,7 +64,6 @@ final readonly class Expectation
             floating: false,
             overLimit: false,
             reason: $why,
-            refused: $why,
         );
     }
 

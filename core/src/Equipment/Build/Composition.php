@@ -67,7 +67,7 @@ final readonly class Composition
         $does = $parts->does();
         $calls = new Calls($does, $facts['valve'], $heat['source'], $heat['fan'] === 'thermostat');
         $needs = $calls->needs();
-        $this->hold($facts, $heat, $does);
+        $this->hold($facts, $heat, $does, $parts->heatSources());
         $said = $parts->said($facts['valve'] !== 'none');
 
         return ArchetypeReader::read([
@@ -103,7 +103,7 @@ final readonly class Composition
             foreach (array_keys(self::ALONE) as $name) {
                 $facts[$name] = $given[$name] ?? $facts[$name];
             }
-            $supplies += count($chosen->unit->parts([...self::ALONE, ...$chosen->options])->each('transformers'));
+            $supplies += $chosen->unit->supplies($chosen->options);
         }
 
         return [...$facts, 'hots' => $supplies > 1 ? 'two' : 'one'];
@@ -115,34 +115,26 @@ final readonly class Composition
      * @param  array{cool: string, valve: string, board: string, hots: string}  $facts
      * @param  array{source: string, fan: string}  $heat
      * @param  array<string, list<string>>  $does
+     * @param  int  $sources  of heat
      */
-    private function hold(array $facts, array $heat, array $does): void
+    private function hold(array $facts, array $heat, array $does, int $sources): void
     {
         $outdoor = array_filter($this->units, static fn (Chosen $c): bool => $c->unit->place === Place::Outdoor);
-        $heating = array_filter($this->units, fn (Chosen $c): bool => $this->heats($c, $facts));
         $blowing = $does['air'] ?? [];
         $why = match (true) {
             count($outdoor) > 1 => 'two-outdoor-units',
             count($this->units) === count($outdoor) => 'no-indoor-unit',
-            count($heating) > 1 => 'two-heat-sources',
+            $sources > 1 => 'two-heat-sources',
             count($blowing) > 1 => 'two-blowers',
             $outdoor !== [] && $blowing === [] => 'no-blower',
             $facts['valve'] !== 'none' && $heat['source'] === 'hydronic' && $heat['fan'] === 'none' => 'radiators',
             $facts['valve'] !== 'none' && $facts['hots'] === 'two' => 'two-supplies',
-            $outdoor === [] && $heating === [] => 'nothing-to-call',
+            $outdoor === [] && $sources === 0 => 'nothing-to-call',
             default => null,
         };
         if ($why !== null) {
             throw new Unheld(Message::of('equipment.build.unheld', why: $why));
         }
-    }
-
-    /** @param  array<string, string>  $facts */
-    private function heats(Chosen $chosen, array $facts): bool
-    {
-        $heat = $chosen->unit->parts([...$facts, ...$chosen->options])->each('heat');
-
-        return $heat !== [] && $heat[0]->string('source') !== 'none';
     }
 
     /**

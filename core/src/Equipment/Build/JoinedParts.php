@@ -18,23 +18,43 @@ final readonly class JoinedParts
     {
     }
 
-    /** @return array{source: string, stages: int, fan: string} */
+    /** @return array{source: string, stages: int, fan: string} of the unit that heats; where none does, who blows */
     public function heat(): array
     {
-        $heat = ['source' => 'none', 'stages' => 0, 'fan' => 'none'];
+        $all = $this->heats();
+        $sources = array_filter($all, self::isSource(...));
+
+        return [...$sources, ...$all, ['source' => 'none', 'stages' => 0, 'fan' => 'none']][0];
+    }
+
+    /** Units that heat by themselves. */
+    public function heatSources(): int
+    {
+        return count(array_filter($this->heats(), self::isSource(...)));
+    }
+
+    /** @return list<array{source: string, stages: int, fan: string}> */
+    private function heats(): array
+    {
+        $heats = [];
         foreach ($this->parts as [, $unit]) {
             foreach ($unit->each('heat') as $entry) {
-                if ($heat['source'] === 'none') {
-                    $heat = [
-                        'source' => $entry->string('source'),
-                        'stages' => (int) (is_scalar($entry->value('stages')) ? $entry->value('stages') : 0),
-                        'fan' => $entry->string('fan'),
-                    ];
-                }
+                $stages = $entry->value('stages');
+                $heats[] = [
+                    'source' => $entry->string('source'),
+                    'stages' => is_scalar($stages) ? (int) $stages : 0,
+                    'fan' => $entry->string('fan'),
+                ];
             }
         }
 
-        return $heat;
+        return $heats;
+    }
+
+    /** @param  array{source: string}  $heat */
+    private static function isSource(array $heat): bool
+    {
+        return $heat['source'] !== 'none';
     }
 
     /** @return array<string, list<string>> load ids by what they do */

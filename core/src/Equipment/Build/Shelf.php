@@ -18,6 +18,9 @@ final class Shelf
     /** @var array<string, Archetype> */
     private array $built = [];
 
+    /** @var ?array<string, string> ids of the examples by their units and options */
+    private ?array $names = null;
+
     /**
      * @param  array<string, Unit>  $units  by id
      * @param  array<string, array{title: string, short: string, units: string}>  $examples  by id
@@ -82,14 +85,11 @@ final class Shelf
     /** The name of an example made just so; else the units and options themselves. */
     public function name(Composition $composition): string
     {
-        $key = $composition->key();
-        foreach ($this->examples as $id => $example) {
-            if ($this->composed($example['units'], '/equipment')->key() === $key) {
-                return $id;
-            }
-        }
+        $this->names ??= array_flip(
+            array_map(fn (array $example): string => $this->composed($example['units'])->key(), $this->examples),
+        );
 
-        return $key;
+        return $this->names[$composition->key()] ?? $composition->key();
     }
 
     /**
@@ -127,7 +127,7 @@ final class Shelf
     public function isMeant(string $id, Composition $meant): bool
     {
         try {
-            $is = $this->composed($this->examples[$id]['units'] ?? $id, '/archetype');
+            $is = $this->composed($this->examples[$id]['units'] ?? $id);
         } catch (InvalidData) {
             return false;
         }
@@ -138,7 +138,7 @@ final class Shelf
     private function build(string $id): Archetype
     {
         $example = $this->examples[$id] ?? null;
-        $composition = $this->composed($example['units'] ?? $id, '/archetype');
+        $composition = $this->composed($example['units'] ?? $id);
 
         return $example === null
             ? $composition->archetype($this->name($composition), null, null)
@@ -146,7 +146,7 @@ final class Shelf
     }
 
     /** @throws InvalidData */
-    private function composed(string $key, string $pointer): Composition
+    private function composed(string $key): Composition
     {
         $chosen = [];
         foreach (explode('+', $key) as $part) {
@@ -154,7 +154,7 @@ final class Shelf
             $unit =
                 $this->units[$id] ??
                 throw InvalidData::unreadable(
-                    $pointer,
+                    '',
                     Message::of('equipment.build.no-such-unit', unit: $id, known: array_keys($this->units)),
                 );
             $given = [];

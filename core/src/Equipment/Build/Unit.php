@@ -109,6 +109,16 @@ final readonly class Unit
         );
     }
 
+    /**
+     * How many supplies of its own it brings.
+     *
+     * @param  array<string, string>  $chosen  options of this unit
+     */
+    public function supplies(array $chosen): int
+    {
+        return count((array) Template::fill($this->parts['transformers'] ?? [], $chosen, []));
+    }
+
     /** @return array<string, list<mixed>> */
     private static function entries(Field $node, string $key): array
     {
