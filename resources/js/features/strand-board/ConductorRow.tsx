@@ -1,10 +1,10 @@
-import { useProbes } from '@/shell/Shell';
 import type { BoardRow } from '@/types';
 import { say } from '@/words';
 import type { StrandBoardProps } from './board';
 import type { Geometry } from './geometry';
 import { LoadWords } from './LoadWords';
-import { Cap, InJacket, LiveMark, Strand, SvgTag, Touch } from './parts';
+import { Cap, InJacket, LiveMark, Strand, Touch } from './parts';
+import { Screw } from './Screw';
 
 /** One conductor of the wall cable, from its load at the equipment to its screw at the wall. */
 export function ConductorRow({
@@ -19,7 +19,6 @@ export function ConductorRow({
     onSelect,
     words,
 }: StrandBoardProps & { g: Geometry; row: BoardRow; y: number; live: Set<string> }) {
-    const probes = useProbes();
     const hot = live.has(`${row.id}.mid`);
     const liftedWall = lifted.includes(`${row.id}.near`);
     const wallFree = row.lands === null || liftedWall;
@@ -67,11 +66,8 @@ export function ConductorRow({
                 y={y}
                 colour={row.colour}
                 live={hot}
-                label={
-                    <>
-                        <tspan fontWeight="700">{row.number}</tspan> {row.colourWord}
-                    </>
-                }
+                number={row.number}
+                word={row.colourWord}
             />
             <Strand
                 from={right}
@@ -116,7 +112,7 @@ export function ConductorRow({
             )}
             {g.was !== null && row.was !== null && <Was x={g.was} y={y} text={row.was} moved={row.moved} />}
             {row.board && (
-                <SvgTag
+                <Screw
                     x={g.boardTag}
                     y={y}
                     width={g.tagWidth}
@@ -124,11 +120,11 @@ export function ConductorRow({
                     side="equipment"
                     kind={row.boardMoved ? 'move' : live.has(`indoor.${row.board}`) ? 'live' : 'stay'}
                     name={say('board.at-the-board', { board: row.board })}
-                    onTouch={() => probes.touch(`indoor.${row.board}`)}
+                    point={`indoor.${row.board}`}
                 />
             )}
             {row.lands && (
-                <SvgTag
+                <Screw
                     x={g.wallTag}
                     y={y}
                     width={g.wallTagWidth}
@@ -136,7 +132,7 @@ export function ConductorRow({
                     side="wall"
                     kind={row.moved ? 'move' : live.has(`wall.${row.lands}`) ? 'live' : 'stay'}
                     name={say('board.at-the-wall-plate', { lands: row.lands })}
-                    onTouch={() => probes.touch(`wall.${row.lands}`)}
+                    point={`wall.${row.lands}`}
                 />
             )}
             {words(row, { x: g.words, y, width: g.width - g.words - 16 })}

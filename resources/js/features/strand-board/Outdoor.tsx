@@ -1,9 +1,9 @@
-import { useProbes } from '@/shell/Shell';
 import { say } from '@/words';
 import type { StrandBoardProps } from './board';
 import type { Geometry } from './geometry';
 import { LoadWords } from './LoadWords';
-import { InJacket, Strand, SvgTag } from './parts';
+import { InJacket, Strand } from './parts';
+import { Screw } from './Screw';
 
 /** The outdoor cable, below the wall cable: from the board to the outdoor unit. */
 export function Outdoor({
@@ -17,7 +17,6 @@ export function Outdoor({
     props: StrandBoardProps;
     live: Set<string>;
 }) {
-    const probes = useProbes();
     const foot = top + 26 + props.board.outdoor.length * g.row;
     return (
         <g>
@@ -36,7 +35,7 @@ export function Outdoor({
                     <g key={row.id} data-conductor={row.id}>
                         <LoadWords g={g} y={y} load={row.load} state={props.state} live={false} />
                         {row.board && (
-                            <SvgTag
+                            <Screw
                                 x={g.boardTag}
                                 y={y}
                                 width={g.tagWidth}
@@ -44,7 +43,7 @@ export function Outdoor({
                                 side="equipment"
                                 kind={hot ? 'live' : 'stay'}
                                 name={say('board.at-the-board', { board: row.board })}
-                                onTouch={() => probes.touch(`indoor.${row.board}`)}
+                                point={`indoor.${row.board}`}
                             />
                         )}
                         <Strand
@@ -63,11 +62,8 @@ export function Outdoor({
                             y={y}
                             colour={row.colour}
                             live={hot}
-                            label={
-                                <>
-                                    <tspan fontWeight="700">{row.number}</tspan> {row.colourWord}
-                                </>
-                            }
+                            number={row.number}
+                            word={row.colourWord}
                         />
                         <Strand
                             from={g.jacket[1]}
@@ -80,7 +76,7 @@ export function Outdoor({
                             bareLeft={false}
                         />
                         {row.outdoor && (
-                            <SvgTag
+                            <Screw
                                 x={g.wallTag}
                                 y={y}
                                 width={g.wallTagWidth}
@@ -88,7 +84,7 @@ export function Outdoor({
                                 side="wall"
                                 kind={hot ? 'live' : 'stay'}
                                 name={say('board.at-the-outdoor-unit', { outdoor: row.outdoor })}
-                                onTouch={() => probes.touch(`outdoor.${row.outdoor}`)}
+                                point={`outdoor.${row.outdoor}`}
                             />
                         )}
                         {props.outdoorWords?.(row, { x: g.words, y, width: g.width - g.words - 16 })}

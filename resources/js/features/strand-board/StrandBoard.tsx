@@ -5,7 +5,8 @@ import { ConductorRow } from './ConductorRow';
 import { geometry, type Geometry } from './geometry';
 import { LoadWords } from './LoadWords';
 import { Outdoor } from './Outdoor';
-import { Link, Probes, Stub, TestJumper, Ties } from './overlays';
+import { Link, Probes, TestJumper, Ties } from './overlays';
+import { Screw } from './Screw';
 
 /** The strand board: loads, board, jacket, wall, in the order of the conductors' numbers, which never changes. */
 export function StrandBoard(props: StrandBoardProps) {
@@ -85,15 +86,16 @@ export function StrandBoard(props: StrandBoardProps) {
                         <ConductorRow key={row.id} {...props} g={g} row={row} y={yOf(index)} live={live} />
                     ))}
                     {board.wallStubs.map((stub, index) => (
-                        <Stub
+                        <Screw
                             key={stub.point}
                             x={stubX(index)}
                             width={g.wallTagWidth}
                             y={stubY(index)}
                             side="wall"
-                            printed={stub.printed}
+                            label={stub.printed}
+                            height={22}
                             point={stub.point}
-                            live={live.has(stub.point)}
+                            kind={live.has(stub.point) ? 'livestub' : 'stub'}
                             name={say('board.at-the-wall-plate-no-conductor', { printed: stub.printed })}
                         />
                     ))}
@@ -108,14 +110,15 @@ export function StrandBoard(props: StrandBoardProps) {
                                     live={live.has(stub.point)}
                                 />
                             )}
-                            <Stub
+                            <Screw
                                 x={g.boardTag}
                                 width={g.tagWidth}
                                 y={boardStubY(index)}
                                 side="equipment"
-                                printed={stub.printed}
+                                label={stub.printed}
+                                height={22}
                                 point={stub.point}
-                                live={live.has(stub.point)}
+                                kind={live.has(stub.point) ? 'livestub' : 'stub'}
                                 name={say('board.at-the-board-no-conductor-from', { printed: stub.printed })}
                             />
                         </g>

@@ -3,42 +3,7 @@ import type { Board } from '@/types';
 import { say } from '@/words';
 import type { PlaceOnBoard } from './board';
 import type { Geometry } from './geometry';
-import { Bracket, Pin, SvgTag } from './parts';
-
-export function Stub({
-    x,
-    width,
-    y,
-    side,
-    printed,
-    point,
-    live,
-    name,
-}: {
-    x: number;
-    width: number;
-    y: number;
-    side: PlaceOnBoard['side'];
-    printed: string;
-    point: string;
-    live: boolean;
-    name: string;
-}) {
-    const probes = useProbes();
-    return (
-        <SvgTag
-            x={x}
-            y={y}
-            width={width}
-            height={22}
-            label={printed}
-            side={side}
-            kind={live ? 'livestub' : 'stub'}
-            name={name}
-            onTouch={() => probes.touch(point)}
-        />
-    );
-}
+import { Bracket, Pin } from './parts';
 
 export function Link({
     g,

@@ -170,14 +170,16 @@ export function InJacket({
     y,
     colour,
     live,
-    label,
+    number,
+    word,
 }: {
     from: number;
     to: number;
     y: number;
     colour: Colour;
     live: boolean;
-    label: ReactNode;
+    number: number;
+    word: string;
 }) {
     const middle = (from + to) / 2;
     return (
@@ -200,7 +202,7 @@ export function InJacket({
             )}
             <rect x={middle - 38} y={y - 9} width="76" height="18" fill="var(--jacket)" />
             <text x={middle} y={y + 5} textAnchor="middle">
-                {label}
+                <tspan fontWeight="700">{number}</tspan> {word}
             </text>
         </g>
     );
