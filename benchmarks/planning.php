@@ -57,7 +57,7 @@ foreach (
     $edits = [];
     foreach ($plan->installation->wallCable()->conductors ?? [] as $conductor) {
         foreach ($profile->terminals as $terminal) {
-            $edited = $plan->landed($plan->landing->onWall($conductor->number, End::landed($terminal->printed)));
+            $edited = $plan->landed($plan->landing->onWall($conductor->id(), End::landed($terminal->printed)));
             $start = hrtime(true);
             Simulation::prove($edited);
             MappingRules::check($edited);

@@ -20,6 +20,7 @@ use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Thermostat\Meaning;
 use Unionbit\Core\Thermostat\PlateTerminal;
+use Unionbit\Core\Wiring\Cable;
 use Unionbit\Core\Wiring\Conductor;
 use Unionbit\Core\Wiring\End;
 use Unionbit\Core\Wiring\Jumper;
@@ -47,13 +48,26 @@ final readonly class BoardView
     public static function of(Plan $plan): array
     {
         $view = new self($plan);
-        $wall = $plan->installation->wallCable();
+        $walls = $plan->installation->wallCables();
         $outdoor = $plan->installation->outdoorCable();
         $link = $plan->profile->link;
 
         return [
-            'cable' => $wall?->label() ?? '',
-            'rows' => array_map($view->row(...), $wall->conductors ?? []),
+            'cables' => array_map(
+                static fn (Cable $cable): array => [
+                    'id' => $cable->id,
+                    'label' => count($walls) > 1
+                            ? Message::of(
+                                'house.board-view.cable-to',
+                                cable: $cable->id,
+                                size: $cable->label(),
+                                place: $plan->installation->placeName($cable->to),
+                            )
+                            : $cable->label(),
+                ],
+                $walls,
+            ),
+            'rows' => array_map($view->row(...), $plan->installation->wallConductors()),
             'wallStubs' => $view->wallStubs(),
             'boardStubs' => $view->boardStubs(),
             'module' => $view->module(),
@@ -136,12 +150,22 @@ final readonly class BoardView
     /** @return array<string, mixed> */
     private function row(Conductor $conductor): array
     {
-        $lands = $this->plan->landing->wall[$conductor->number] ?? $conductor->near;
-        $board = $this->plan->landing->indoor[$conductor->number] ?? $conductor->far;
+        $several = count($this->plan->installation->wallCables()) > 1;
+        $place = $this->plan->installation->boardOf($conductor);
+        $lands = $this->plan->landing->wall[$conductor->id()] ?? $conductor->near;
+        $board = $this->plan->landing->board[$conductor->id()] ?? $conductor->far;
 
         return [
-            'id' => 'A'.$conductor->number,
+            'id' => $conductor->id(),
             'number' => $conductor->number,
+            'name' => $several ? $conductor->id() : (string) $conductor->number,
+            'cable' => $conductor->cable,
+            'place' => $place->value,
+            'screws' => $this->plan->screwsFor($conductor),
+            'splices' => array_map(
+                static fn (Conductor $c): array => ['id' => $c->id(), 'name' => $c->name()],
+                $this->plan->onward($conductor),
+            ),
             ...ConductorView::insulation($conductor->colour, $conductor->stripe),
             'evidence' => ConductorView::evidence($conductor->evidence),
             'was' => $conductor->near->terminal,
@@ -152,22 +176,25 @@ final readonly class BoardView
             'board' => $board->terminal,
             'boardState' => $board->state->value,
             'boardMoved' => $board != $conductor->far && ! ($board->isFree() && $conductor->far->isFree()),
-            'load' => $board->terminal === null ? null : $this->hangsOn(Place::Indoor, $board->terminal),
+            'load' => $board->terminal === null ? null : $this->hangsOn($place, $board->terminal),
         ];
     }
 
     /** @return array<string, mixed> */
     private function outdoorRow(Conductor $conductor): array
     {
+        $cable = $this->plan->installation->cable($conductor->cable);
+        [$from, $to] = [$cable->from ?? Place::Indoor, $cable->to ?? Place::Outdoor];
+
         return [
-            'id' => 'B'.$conductor->number,
+            'id' => $conductor->id(),
             'number' => $conductor->number,
+            'from' => $from->value,
+            'to' => $to->value,
             ...ConductorView::insulation($conductor->colour, $conductor->stripe),
             'board' => $conductor->near->terminal,
             'outdoor' => $conductor->far->terminal,
-            'load' => $conductor->far->terminal === null
-                    ? null
-                    : $this->hangsOn(Place::Outdoor, $conductor->far->terminal),
+            'load' => $conductor->far->terminal === null ? null : $this->hangsOn($to, $conductor->far->terminal),
         ];
     }
 
@@ -176,14 +203,13 @@ final readonly class BoardView
     {
         $leads = [];
         $leading =
-            $this->plan->profile->outputs === Place::Module ? $this->plan->installation->archetype->terminals : [];
+            $this->plan->profile->outputs === Place::Module
+                ? $this->plan->installation->archetype->boardTerminals()
+                : [];
         foreach ($leading as $terminal) {
-            $serving =
-                $terminal->place === Place::Indoor
-                    ? $this->plan->profile->serving(
-                        Meaning::of($terminal->name, $this->plan->installation->archetype),
-                    )
-                    : null;
+            $serving = $this->plan->profile->serving(
+                Meaning::of($terminal->name, $this->plan->installation->archetype),
+            );
             if ($serving !== null) {
                 $leads[] = "{$serving->printed} to {$terminal->printed}";
             }
@@ -254,13 +280,14 @@ final readonly class BoardView
     private function boardStubs(): array
     {
         $used = [];
-        foreach ($this->plan->installation->wallCable()->conductors ?? [] as $conductor) {
-            $used[] = ($this->plan->landing->indoor[$conductor->number] ?? $conductor->far)->terminal;
+        foreach ($this->plan->installation->wallConductors() as $conductor) {
+            $place = $this->plan->installation->boardOf($conductor)->value;
+            $printed = ($this->plan->landing->board[$conductor->id()] ?? $conductor->far)->terminal;
+            $used[] = "{$place}.{$printed}";
         }
         $free = array_filter(
-            $this->plan->installation->archetype->terminals,
-            static fn (EquipmentTerminal $t): bool => $t->place === Place::Indoor &&
-                ! in_array($t->printed, $used, true),
+            $this->plan->installation->archetype->boardTerminals(),
+            static fn (EquipmentTerminal $t): bool => ! in_array($t->point(), $used, true),
         );
 
         return array_values(
@@ -268,7 +295,7 @@ final readonly class BoardView
                 fn (EquipmentTerminal $t): array => [
                     'printed' => $t->printed,
                     'point' => $t->point(),
-                    'load' => $this->hangsOn(Place::Indoor, $t->printed),
+                    'load' => $this->hangsOn($t->place, $t->printed),
                 ],
                 $free,
             ),
@@ -289,7 +316,7 @@ final readonly class BoardView
         if ($terminal->name === TerminalName::C) {
             return ['id' => '', 'label' => Message::of('house.board-view.return'), 'kind' => 'return'];
         }
-        if ($terminal->name->isHot() && $place === Place::Outdoor) {
+        if ($terminal->name->isHot() && $place->isOutdoors()) {
             return ['id' => '', 'label' => Message::of('house.board-view.outdoor-board'), 'kind' => 'none'];
         }
         if ($terminal->name->isHot()) {

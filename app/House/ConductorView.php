@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\House;
 
+use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Terminal\Colour;
 use Unionbit\Core\Wiring\Cable;
 use Unionbit\Core\Wiring\Condition;
@@ -16,15 +17,18 @@ use Unionbit\Core\Words\Message;
 final class ConductorView
 {
     /** @return array<string, mixed> */
-    public static function cable(Cable $cable): array
+    public static function cable(Cable $cable, Installation $house): array
     {
         return [
             'id' => $cable->id,
             'label' => $cable->label(),
             'from' => $cable->from->value,
             'to' => $cable->to->value,
-            'fromLabel' => $cable->from->label(),
-            'toLabel' => $cable->to->label(),
+            'fromLabel' => $house->placeName($cable->from),
+            'toLabel' => $house->placeName($cable->to),
+            'proved' => count(
+                array_filter($cable->conductors, static fn (Conductor $c): bool => $c->evidence->isProof()),
+            ),
             'gauge' => $cable->gauge,
             'feet' => $cable->feet,
             'conductors' => array_map(self::conductor(...), $cable->conductors),

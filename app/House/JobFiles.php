@@ -56,16 +56,14 @@ final readonly class JobFiles
      *
      * @throws InvalidData where a unit has no such option or choice, or the units are no equipment together
      */
-    private function equipment(string $id): ?Archetype
+    private function equipment(string $id, string $pointer): ?Archetype
     {
         try {
             return $this->catalog->archetype($id);
         } catch (Unheld $unheld) {
-            throw InvalidData::unreadable('/survey/archetype', $unheld->why);
+            throw InvalidData::unreadable($pointer, $unheld->why);
         } catch (InvalidData $wrong) {
-            return $wrong->pointer === ''
-                ? null
-                : throw InvalidData::unreadable('/survey/archetype', $wrong->problem);
+            return $wrong->pointer === '' ? null : throw InvalidData::unreadable($pointer, $wrong->problem);
         }
     }
 

@@ -25,9 +25,9 @@ use Unionbit\Core\Planning\Proof\Simulation;
 use Unionbit\Core\Planning\Rule\MappingRules;
 use Unionbit\Core\Planning\Work\Move;
 use Unionbit\Core\Planning\Work\MoveList;
+use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Thermostat\Profile;
 use Unionbit\Core\Visit\Carry;
-use Unionbit\Core\Wiring\Conductor;
 use Unionbit\Core\Wiring\Jumper;
 
 final class PlanPage
@@ -55,7 +55,7 @@ final class PlanPage
             ),
             'chosen' => $house->plan?->profile->id,
             'used' => $job->planned_at !== null,
-            'conductors' => count($house->installation->wallCable()->conductors ?? []),
+            'conductors' => count($house->installation->wallConductors()),
             'stops' => FindingView::all(SurveyReadings::stops($job)),
             'assumes' => Assumptions::of($house->installation, SurveyReadings::supplyMeasured($job)),
             'photosMissing' => Photographs::missing($job),
@@ -79,10 +79,13 @@ final class PlanPage
                 ],
                 $plan->landing->jumpers,
             ),
-            'boardScrews' => $plan->boardScrews(),
-            'outdoorConductors' => array_map(
-                static fn (Conductor $c): array => ['id' => "B{$c->number}", 'name' => $c->name()],
-                $plan->installation->outdoorCable()->conductors ?? [],
+            'boards' => array_map(
+                static fn (Place $p): array => [
+                    'place' => $p->value,
+                    'name' => $plan->installation->placeName($p),
+                    'screws' => $plan->installation->archetype->printedAt($p),
+                ],
+                $plan->installation->archetype->boards,
             ),
             'checks' => $used ? PreCheck::of($plan) : [],
             'carry' => Carry::of($plan->installation, $plan),

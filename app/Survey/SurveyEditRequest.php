@@ -17,8 +17,13 @@ use App\Survey\Edit\FitSafety;
 use App\Survey\Edit\GoPastStop;
 use App\Survey\Edit\ReadSchedule;
 use App\Survey\Edit\RemoveConductor;
-use App\Survey\Edit\SetCable;
 use App\Survey\Edit\SetFacts;
+use App\Survey\Places\AddCable;
+use App\Survey\Places\AddPlace;
+use App\Survey\Places\NamePlace;
+use App\Survey\Places\RemoveCable;
+use App\Survey\Places\RemovePlace;
+use App\Survey\Places\SetCable;
 use App\Web\Decimal;
 
 /** One edit of a survey. */
@@ -39,6 +44,11 @@ final class SurveyEditRequest extends EditRequest
             GoPastStop::class,
             SetFacts::class,
             SetCable::class,
+            AddCable::class,
+            RemoveCable::class,
+            AddPlace::class,
+            NamePlace::class,
+            RemovePlace::class,
             FinishSurvey::class,
             Restore::class,
         ];

@@ -16,6 +16,7 @@ use App\Records\Photo\PhotoView;
 use App\Records\Progress;
 use App\Records\Reading\ReadingView;
 use App\Stage\JobFrame;
+use App\Survey\Places\HouseMap;
 use Unionbit\Core\Job\File\SurveyFile;
 use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Job\Interview\Assumptions;
@@ -25,6 +26,7 @@ use Unionbit\Core\Job\Suggest\EquipmentMatch;
 use Unionbit\Core\Job\Suggest\ModelDigits;
 use Unionbit\Core\Job\Suggest\PlateRecognition;
 use Unionbit\Core\Terminal\Place;
+use Unionbit\Core\Wiring\Cable;
 use Unionbit\Core\Wiring\Conductor;
 use Unionbit\Core\Wiring\EntryWords;
 use Unionbit\Core\Words\Message;
@@ -40,21 +42,19 @@ final class SurveyPage
         $match = EquipmentMatch::of($house->answers, app(Catalog::class)->shelf(), $house->archetype->id);
         $letters = array_values(
             array_filter(
-                array_map(
-                    static fn (Conductor $c): ?string => $c->near->terminal,
-                    $house->wallCable()->conductors ?? [],
-                ),
+                array_map(static fn (Conductor $c): ?string => $c->near->terminal, $house->wallConductors()),
             ),
         );
 
         return [
             ...JobFrame::props($job, House::of($job)->circuitAsFound(), $progress),
-            'cables' => array_map(ConductorView::cable(...), $house->cables),
+            'cables' => array_map(
+                static fn (Cable $cable): array => ConductorView::cable($cable, $house),
+                $house->cables,
+            ),
             'entry' => EntryWords::offered(),
-            'screws' => [
-                'indoor' => self::screws($house, Place::Indoor),
-                'outdoor' => self::screws($house, Place::Outdoor),
-            ],
+            'map' => HouseMap::of($house),
+            'screws' => (object) self::screws($house),
             'questions' => Interview::of($house),
             'match' => [
                 'id' => $match->id,
@@ -83,14 +83,15 @@ final class SurveyPage
         ];
     }
 
-    /** @return list<string> what the board prints, or what boards print where nobody has seen it yet */
-    private static function screws(Installation $house, Place $place): array
+    /** @return array<string, list<string>> what each place prints, or what boards print where nobody has seen it yet */
+    private static function screws(Installation $house): array
     {
-        return match (true) {
-            $house->equipmentSeen() => $house->archetype->printedAt($place),
-            $place === Place::Indoor => ['R', 'C', 'W', 'Y', 'G', 'O', 'B', 'W1', 'W2', 'Y2', 'E'],
-            default => ['Y', 'C', 'R', 'O', 'B', 'W', 'Y2'],
-        };
+        $usual = [
+            Place::Indoor->value => ['R', 'C', 'W', 'Y', 'G', 'O', 'B', 'W1', 'W2', 'Y2', 'E'],
+            Place::Outdoor->value => ['Y', 'C', 'R', 'O', 'B', 'W', 'Y2'],
+        ];
+
+        return $house->equipmentSeen() ? $house->archetype->lettersByPlace() : $usual;
     }
 
     /**

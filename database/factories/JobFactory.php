@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Database\Factories;
 
 use App\Document\EditDocument;
+use App\House\JobFiles;
 use App\Models\Crew;
 use App\Models\Job;
 use App\Models\Site;
@@ -13,6 +14,7 @@ use App\Models\User;
 use App\Plan\Edit\ChooseThermostat;
 use Illuminate\Database\Eloquent\Factories\Factory;
 use Illuminate\Support\Str;
+use Unionbit\Core\Job\File\SurveyFile;
 use Unionbit\Core\Words\Message;
 
 /** @extends Factory<Job> a surveyed gas furnace with cooling: five conductors, all traced */
@@ -22,11 +24,7 @@ final class JobFactory extends Factory
 
     public function definition(): array
     {
-        $file = json_decode(
-            (string) file_get_contents(database_path('demo/lock-keepers-row-4.json')),
-            true,
-            flags: JSON_THROW_ON_ERROR,
-        );
+        $house = app(JobFiles::class)->read(database_path('demo/lock-keepers-row-4.json'))->installation;
 
         return [
             'crew_id' => Crew::factory(),
@@ -34,7 +32,7 @@ final class JobFactory extends Factory
             'system_id' => static fn (array $given): string => System::factory()->create([
                 'site_id' => Site::factory()->create(['crew_id' => $given['crew_id']])->id,
             ])->id,
-            'survey' => is_array($file) ? $file['survey'] : [],
+            'survey' => SurveyFile::write($house),
             'plan' => null,
             'version' => 1,
         ];

@@ -129,14 +129,14 @@ it('names the pointer, the value and what is allowed of a broken job file', func
             ->toContain($says),
     );
 })->with([
-    'version' => [fn (array $f) => ['unionbit' => 7] + $f, '/unionbit', 'version 1'],
+    'version' => [fn (array $f) => ['unionbit' => 7] + $f, '/unionbit', 'version 2'],
     'archetype' => [
         function (array $f) {
-            $f['survey']['archetype'] = 'steam';
+            $f['survey']['units'] = [['unit' => 'steam']];
 
             return $f;
         },
-        '/survey/archetype',
+        '/survey/units',
         'allowed: air-handler-cool-1c',
     ],
     'colour' => [
@@ -178,12 +178,36 @@ it('names the pointer, the value and what is allowed of a broken job file', func
     'thermostat' => [fn (array $f) => ['thermostat' => 'none-such'] + $f, '/thermostat', 'profile of your own'],
     'plan end' => [
         function (array $f) {
-            $f['plan']['wall']['1']['state'] = 'glued';
+            $f['plan']['wall']['A1']['state'] = 'glued';
 
             return $f;
         },
-        '/plan/wall/1/state',
+        '/plan/wall/A1/state',
         'landed, spare, capped',
     ],
     'not an object' => [fn () => 'house', '/unionbit', 'missing'],
 ]);
+
+it('reads a file of version 1 as the same house and plan, writes it as version 2', function () use (
+    $example,
+): void {
+    $old = json_decode((string) file_get_contents(base_path('tests/Support/version-1.json')), true);
+    $was = app(JobFiles::class)->parse($old);
+    $is = app(JobFiles::class)->read($example('dual-fuel-o-2c-2h'));
+
+    expect($old['unionbit'])
+        ->toBe(1)
+        ->and($old['plan'])
+        ->toHaveKeys(['wall', 'indoor'])
+        ->and($was->installation)
+        ->toEqual($is->installation)
+        ->and($was->plan?->landing)
+        ->toEqual($is->plan?->landing)
+        ->and($was->plan?->landing->wall)
+        ->toHaveKey('A1')
+        ->and(JobFile::write($was->site, $was->address, $was->kind, $was->installation, $was->plan))
+        ->toEqual(json_decode((string) file_get_contents($example('dual-fuel-o-2c-2h')), true));
+
+    $moved = array_replace_recursive($old, ['plan' => ['indoor' => ['2' => ['state' => 'capped']]]]);
+    expect(app(JobFiles::class)->parse($moved)->plan?->landing->board)->toHaveKey('A2');
+});

@@ -178,17 +178,17 @@ it('plans: chooses, lands by hand, refuses to use what blocks', function (): voi
         ->assertUnprocessable()
         ->assertJsonValidationErrorFor('profile');
     $plan('choose', ['profile' => 'c-powered-1h-1c'])->assertOk();
-    $plan('land', ['number' => 3, 'screw' => 'Z'])
+    $plan('land', ['conductor' => 'A3', 'screw' => 'Z'])
         ->assertUnprocessable()
         ->assertJsonValidationErrorFor('screw');
-    $plan('land', ['number' => 3, 'screw' => 'Y1'])->assertOk();
+    $plan('land', ['conductor' => 'A3', 'screw' => 'Y1'])->assertOk();
     expect($plan('use')->assertUnprocessable()->json('errors.plan'))
         ->toHaveCount(2)
         ->sequence(
             fn ($message) => $message->toContain('MR01', '3 green lands on Y1 but is G at the board'),
             fn ($message) => $message->toContain('MR13', 'Two conductors on one screw: 3 green and 4 yellow on Y1'),
         );
-    $plan('land', ['number' => 3, 'screw' => 'G'])->assertOk();
+    $plan('land', ['conductor' => 'A3', 'screw' => 'G'])->assertOk();
     $plan('use')->assertOk();
     expect($job->refresh()->planned_at)->not->toBeNull();
     $plan('link', ['in' => false])->assertOk();

@@ -106,21 +106,21 @@ it('reports what is wrong with a file and where, keeps nothing of it, and reads 
         ->toBe(1);
 })->with([
     'no JSON' => [fn () => '{"unionbit": 1,', '', 'is no JSON'],
-    'another version' => [fn () => jobFile(['unionbit' => 9]), '/unionbit', 'is 9; allowed: version 1'],
+    'another version' => [fn () => jobFile(['unionbit' => 9]), '/unionbit', 'is 9; allowed: version 2'],
     'no survey' => [fn () => '{"unionbit": 1, "site": "Tollhouse"}', '/survey', 'is missing'],
     'unknown equipment' => [
-        fn () => jobFile(['survey' => ['archetype' => 'steam']]),
+        fn () => jobFile(['unionbit' => 1, 'survey' => ['archetype' => 'steam']]),
         '/survey/archetype',
         'is "steam"; allowed: air-handler',
     ],
     'an option that a unit has not' => [
-        fn () => jobFile(['survey' => ['archetype' => 'furnace:stages=3+condenser']]),
-        '/survey/archetype',
+        fn () => jobFile(['survey' => ['units' => [['options' => ['stages' => '3']]]]]),
+        '/survey/units',
         'is "3"; allowed: 1, 2',
     ],
     'units that are no equipment' => [
-        fn () => jobFile(['survey' => ['archetype' => 'furnace+zone-valve']]),
-        '/survey/archetype',
+        fn () => jobFile(['survey' => ['units' => [2 => ['unit' => 'zone-valve']]]]),
+        '/survey/units',
         'two heat sources',
     ],
     'unknown thermostat' => [fn () => jobFile(['thermostat' => 'sundial']), '/thermostat', 'is "sundial"'],
@@ -227,7 +227,7 @@ it(
             ->and($visit->system_id)
             ->toBe($row->system_id)
             ->and(House::of($visit)->installation->wallCable()?->conductor(1)?->near->terminal)
-            ->toBe($plan->landing->wall[1]->terminal)
+            ->toBe($plan->landing->wall['A1']->terminal)
             ->and($sister->system->name)
             ->toBe('Upstairs')
             ->and($sister->system->site_id)

@@ -85,7 +85,7 @@ it('offers plans, takes one with the reason kept, and notes what was changed by 
         ->toBeFalse()
         ->and($job->revisions()->get()->last()?->what)
         ->toContain('took the plan: a new 18/7 cable');
-    editPlan($job, 'land', ['number' => 7, 'screw' => 'Y2'])->assertOk();
+    editPlan($job, 'land', ['conductor' => 'A7', 'screw' => 'Y2'])->assertOk();
     expect(House::of($job->refresh())->plan?->choice?->edited)->toBeTrue();
 
     editPlan($job, 'take', ['key' => 'nothing'])
@@ -101,13 +101,13 @@ it(
     function (): void {
         $job = demo('ropewalk-11');
         editPlan($job, 'choose', ['profile' => 'c-powered-1h-1c'])->assertOk();
-        editPlan($job, 'board', ['number' => 4, 'screw' => 'W2'])->assertOk();
-        editPlan($job, 'board', ['number' => 3, 'screw' => '@B1'])->assertOk();
+        editPlan($job, 'board', ['conductor' => 'A4', 'screw' => 'W2'])->assertOk();
+        editPlan($job, 'board', ['conductor' => 'A3', 'screw' => '@B1'])->assertOk();
         editPlan($job, 'tie', ['place' => 'indoor', 'a' => 'W1', 'b' => 'W2'])->assertOk();
         $landing = House::of($job->refresh())->plan?->landing;
-        expect($landing?->indoor[4]->terminal)
+        expect($landing?->board['A4']->terminal)
             ->toBe('W2')
-            ->and($landing->indoor[3]->onto)
+            ->and($landing->board['A3']->onto)
             ->toBe('B1')
             ->and(array_column($landing->jumpers, 'label'))
             ->toContain('W1–W2 tie at the board');
@@ -118,12 +118,12 @@ it(
             [
                 [
                     'board',
-                    ['number' => 4, 'screw' => 'Q'],
+                    ['conductor' => 'A4', 'screw' => 'Q'],
                     'screw',
                     'No terminal Q on this board. It has R, W1, W2, G, Y and C',
                 ],
-                ['board', ['number' => 9, 'screw' => 'R'], 'number', 'no conductor 9'],
-                ['board', ['number' => 4, 'screw' => '@B7'], 'screw', 'no outdoor conductor 7'],
+                ['board', ['conductor' => 'A9', 'screw' => 'R'], 'conductor', 'no conductor A9'],
+                ['board', ['conductor' => 'A4', 'screw' => '@B7'], 'screw', 'no outdoor conductor B7'],
                 ['tie', ['place' => 'wall', 'a' => 'W1', 'b' => 'W1'], 'a', 'joins nothing'],
                 ['tie', ['place' => 'wall', 'a' => 'W1', 'b' => 'Z'], 'a', 'No terminal Z there'],
                 ['tie', ['place' => 'roof', 'a' => 'W1', 'b' => 'C'], 'place', 'none of those that can be chosen'],
@@ -147,7 +147,7 @@ it(
         $job = demo('ropewalk-11');
         editPlan($job, 'choose', ['profile' => 'c-powered-3h-2c'])->assertOk();
         expect(
-            editPlan($job, 'board', ['number' => 4, 'screw' => 'K'])
+            editPlan($job, 'board', ['conductor' => 'A4', 'screw' => 'K'])
                 ->assertUnprocessable()
                 ->json('errors.screw.0'),
         )->toContain('No terminal K on this board');
@@ -159,7 +159,7 @@ it(
             ->toBe(['WO04', 'WO10'])
             ->and($page['plan']['board']['kit'])
             ->toBe(['R', 'C', 'Y', 'G'])
-            ->and($page['plan']['boardScrews'])
+            ->and($page['plan']['board']['rows'][0]['screws'])
             ->toContain('K')
             ->and(array_column($page['plan']['moves'], 'key'))
             ->toContain('kit')
@@ -211,15 +211,15 @@ it(
                 ->assertOk()
                 ->json('plan.sharedKit'),
         )->toBeTrue();
-        editPlan($job, 'board', ['number' => 3, 'screw' => 'Y'])->assertOk();
-        editPlan($job, 'board', ['number' => 3, 'screw' => 'K'])->assertOk();
+        editPlan($job, 'board', ['conductor' => 'A3', 'screw' => 'Y'])->assertOk();
+        editPlan($job, 'board', ['conductor' => 'A3', 'screw' => 'K'])->assertOk();
     },
 );
 
 it('shows a short of a hand edit as it would be on the wall, and undo takes it back', function (): void {
     $job = demo('weir-pump-room');
     editPlan($job, 'choose', ['profile' => 'c-powered-1h-1c'])->assertOk();
-    editPlan($job, 'land', ['number' => 5, 'screw' => 'Rh'])->assertOk();
+    editPlan($job, 'land', ['conductor' => 'A5', 'screw' => 'Rh'])->assertOk();
     $short = said(PlanPage::props($job->refresh()))['plan']['short'];
     expect($short['conductors'])
         ->toBe(['A1', 'A5'])

@@ -141,7 +141,7 @@ it('lets no record and no edit in flight into a job that was handed over or put 
                 $user,
                 newId(),
                 $held->version,
-                new App\Survey\Edit\SetCable('A', 18, 12.0),
+                new App\Survey\Places\SetCable('A', 18, 12.0),
             ),
         )
         ->toThrow(AuthorizationException::class)
@@ -343,7 +343,7 @@ it('takes from a file only what live entry takes, and says where and why not', f
     'two cables of one letter' => [
         fn () => jobFile(['survey' => ['cables' => [1 => ['id' => 'A']]]]),
         '/survey/cables/1/id',
-        'A from wall to indoor',
+        'a letter that no other cable has',
     ],
     '2000 jumpers' => [
         fn () => jobFile([

@@ -136,7 +136,10 @@ it('makes of the answers the house that they say, and says what it cannot make',
         ->and(surveyPage($job)['match']['current'])
         ->toBe($units);
     $file = json_decode((string) $this->get("/jobs/{$job->id}/job-file")->getContent(), true);
-    expect($file['survey']['archetype'])->toBe($units);
+    expect($file['survey']['units'])->toBe([
+        ['unit' => 'air-handler', 'place' => 'indoor', 'options' => ['coil' => 'water']],
+        ['unit' => 'heat-pump', 'place' => 'outdoor', 'options' => ['stages' => '2', 'valve' => 'B']],
+    ]);
 
     $match = $answer(['heatSource' => 'boiler']);
     expect($match['id'])

@@ -12,7 +12,6 @@ use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Job\ExampleHouse;
 use Unionbit\Core\Planning\Offer\LetterToLetter;
 use Unionbit\Core\Planning\Plan\Plan;
-use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Wiring\ConductorEntry;
 
 it('reads a meter as people type it', function (string $typed, MeterMode $mode, ?float $value): void {
@@ -47,12 +46,9 @@ it('refuses what no meter shows', function (string $typed, MeterMode $mode, stri
 it('writes for each conductor the line that describes it', function (): void {
     foreach (app(Catalog::class)->archetypes() as $archetype) {
         $house = ExampleHouse::of($archetype);
-        $screws = [
-            'indoor' => $archetype->printedAt(Place::Indoor),
-            'outdoor' => $archetype->printedAt(Place::Outdoor),
-        ];
+        $screws = $archetype->lettersByPlace();
         foreach ($house->cables as $cable) {
-            foreach (ConductorView::cable($cable)['conductors'] as $index => $row) {
+            foreach (ConductorView::cable($cable, $house)['conductors'] as $index => $row) {
                 $entry = ConductorEntry::parse(
                     $row['line'],
                     $cable->from,
@@ -62,7 +58,12 @@ it('writes for each conductor the line that describes it', function (): void {
                 );
                 expect($entry->problems)
                     ->toBe([], "{$archetype->id}: {$row['line']}")
-                    ->and($entry->toConductor($row['number'])->withNear($cable->conductors[$index]->near))
+                    ->and(
+                        $entry
+                            ->toConductor($row['number'])
+                            ->in($cable->id)
+                            ->withNear($cable->conductors[$index]->near),
+                    )
                     ->toEqual($cable->conductors[$index])
                     // Letters are compared without regard to case.
                     ->and(
@@ -147,7 +148,7 @@ it('marks a conductor as moved by what it means, not by how the plate prints it'
     $plan = House::of($job)->plan ?? throw new LogicException('no plan');
     expect(array_column(BoardView::of($plan)['rows'], 'moved'))->each->toBeFalse();
 
-    (new App\Plan\Edit\LandConductor(3, 'W1'))->apply($job, App\Models\User::query()->firstOrFail());
+    (new App\Plan\Edit\LandConductor('A3', 'W1'))->apply($job, App\Models\User::query()->firstOrFail());
     $job->version++;
     $rows = BoardView::of(House::of($job)->plan ?? throw new LogicException('no plan'))['rows'];
     expect(array_column($rows, 'moved', 'number'))->toBe([

@@ -10,7 +10,6 @@ use Unionbit\Core\Job\ExampleHouse;
 use Unionbit\Core\Planning\File\JobFile;
 use Unionbit\Core\Planning\Offer\LetterToLetter;
 use Unionbit\Core\Planning\Plan\Plan;
-use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
 
 final class ExampleCommand extends Command
@@ -31,7 +30,7 @@ final class ExampleCommand extends Command
             return $this->unknown('equipment', $units, [...$shelf->ids(), ...array_keys($shelf->units)]);
         }
         $house = ExampleHouse::of($shelf->archetype($units));
-        $common = $house->archetype->terminalNamed(Place::Indoor, TerminalName::C);
+        $common = $house->archetype->boardTerminal(TerminalName::C);
         $thermostat =
             (string) ($this->option('thermostat') ?? ($common === null ? 'battery-1h-1c' : 'c-powered-3h-2c'));
         if (! in_array($thermostat, $catalog->ids('thermostats'), true)) {

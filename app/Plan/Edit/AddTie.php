@@ -31,7 +31,7 @@ final readonly class AddTie implements Edit
     public static function rules(): array
     {
         return [
-            'place' => ['required', Rule::enum(Place::class)->only([Place::Wall, Place::Indoor])],
+            'place' => ['required', Rule::enum(Place::class)],
             'a' => ['required', 'string', 'max:12'],
             'b' => ['required', 'string', 'max:12'],
         ];
@@ -71,6 +71,8 @@ final readonly class AddTie implements Edit
     {
         return $this->place === Place::Wall
             ? array_map(static fn (PlateTerminal $t): string => $t->printed, $plan->profile->terminals)
-            : $plan->installation->archetype->printedAt($this->place);
+            : ($plan->installation->archetype->isBoard($this->place)
+                ? $plan->installation->archetype->printedAt($this->place)
+                : []);
     }
 }

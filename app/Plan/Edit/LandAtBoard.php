@@ -15,7 +15,7 @@ use Unionbit\Core\Words\Message;
 /** The equipment end: on a screw of the board, spliced to a conductor of the outdoor cable (@B2), or capped. */
 final readonly class LandAtBoard implements Edit
 {
-    public function __construct(private int $number, private ?string $screw)
+    public function __construct(private string $conductor, private ?string $screw)
     {
     }
 
@@ -26,27 +26,30 @@ final readonly class LandAtBoard implements Edit
 
     public static function rules(): array
     {
-        return ['number' => ['required', 'integer', 'between:1,50'], 'screw' => ['nullable', 'string', 'max:12']];
+        return ['conductor' => ['required', 'string', 'max:12'], 'screw' => ['nullable', 'string', 'max:12']];
     }
 
     public static function from(EditRequest $request): self
     {
-        return new self($request->integer('number'), $request->nullableString('screw'));
+        return new self($request->text('conductor'), $request->nullableString('screw'));
     }
 
     public function apply(Job $job, User $by): Message
     {
         $draft = PlanDraft::of($job);
-        $conductor = $draft->conductor($this->number);
-        if ($this->screw !== null && preg_match('/^@B(\d{1,2})$/', $this->screw, $onto) === 1) {
+        $conductor = $draft->conductor($this->conductor);
+        if ($this->screw !== null && str_starts_with($this->screw, '@')) {
             $target =
-                $draft->plan->installation->outdoorCable()?->conductor((int) $onto[1]) ??
+                $draft->atBoard($conductor, substr($this->screw, 1)) ??
                 throw Refused::at(
                     'screw',
-                    Message::of('plan.land-at-board.there-no-outdoor-conductor-splice', number: $onto[1]),
+                    Message::of(
+                        'plan.land-at-board.there-no-outdoor-conductor-splice',
+                        number: substr($this->screw, 1),
+                    ),
                 );
-            $end = End::spliced("B{$target->number}");
-            $draft->keep($draft->plan->landed($draft->plan->landing->onBoard($this->number, $end)));
+            $end = End::spliced($target->id());
+            $draft->keep($draft->plan->landed($draft->plan->landing->onBoard($conductor->id(), $end)));
 
             return Message::of(
                 'plan.land-at-board.splices-outdoor',
@@ -54,7 +57,7 @@ final readonly class LandAtBoard implements Edit
                 target: $target->name(),
             );
         }
-        $printed = $draft->plan->boardScrews();
+        $printed = $draft->plan->screwsFor($conductor);
         if ($this->screw !== null && ! in_array($this->screw, $printed, true)) {
             throw Refused::at(
                 'screw',
@@ -62,7 +65,7 @@ final readonly class LandAtBoard implements Edit
             );
         }
         $draft->keep(
-            $draft->plan->landed($draft->plan->landing->onBoard($this->number, PlanDraft::end($this->screw))),
+            $draft->plan->landed($draft->plan->landing->onBoard($conductor->id(), PlanDraft::end($this->screw))),
         );
 
         return $this->screw === null

@@ -15,7 +15,7 @@ use Unionbit\Core\Words\Message;
 /** Lands a conductor on a screw of the plate, or caps it. */
 final readonly class LandConductor implements Edit
 {
-    public function __construct(private int $number, private ?string $screw)
+    public function __construct(private string $conductor, private ?string $screw)
     {
     }
 
@@ -26,18 +26,18 @@ final readonly class LandConductor implements Edit
 
     public static function rules(): array
     {
-        return ['number' => ['required', 'integer', 'between:1,50'], 'screw' => ['nullable', 'string', 'max:12']];
+        return ['conductor' => ['required', 'string', 'max:12'], 'screw' => ['nullable', 'string', 'max:12']];
     }
 
     public static function from(EditRequest $request): self
     {
-        return new self($request->integer('number'), $request->nullableString('screw'));
+        return new self($request->text('conductor'), $request->nullableString('screw'));
     }
 
     public function apply(Job $job, User $by): Message
     {
         $draft = PlanDraft::of($job);
-        $conductor = $draft->conductor($this->number);
+        $conductor = $draft->conductor($this->conductor);
         if ($this->screw !== null && $draft->plan->profile->terminal($this->screw) === null) {
             $terminals = $draft->plan->profile->terminals;
             $has = implode(', ', array_map(static fn (PlateTerminal $t): string => $t->printed, $terminals));
@@ -47,7 +47,7 @@ final readonly class LandConductor implements Edit
             );
         }
         $end = PlanDraft::end($this->screw);
-        $draft->keep($draft->plan->landed($draft->plan->landing->onWall($this->number, $end)));
+        $draft->keep($draft->plan->landed($draft->plan->landing->onWall($conductor->id(), $end)));
 
         return $this->screw === null
             ? Message::of('plan.land-conductor.caps', conductor: $conductor->name())

@@ -30,10 +30,22 @@ final readonly class PlanDraft
         );
     }
 
-    public function conductor(int $number): Conductor
+    public function conductor(string $id): Conductor
     {
-        return $this->plan->installation->wallCable()?->conductor($number) ??
-            throw Refused::at('number', Message::of('plan.plan-draft.there-no-conductor-at-wall', number: $number));
+        return $this->plan->installation->wallConductor($id) ??
+            throw Refused::at('conductor', Message::of('plan.plan-draft.there-no-conductor-at-wall', number: $id));
+    }
+
+    /** A conductor that goes on from where this one ends, to which it can be spliced. */
+    public function atBoard(Conductor $conductor, string $id): ?Conductor
+    {
+        foreach ($this->plan->onward($conductor) as $onward) {
+            if ($onward->id() === $id) {
+                return $onward;
+            }
+        }
+
+        return null;
     }
 
     /** An end on a screw; without one it is capped. */

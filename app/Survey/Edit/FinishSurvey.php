@@ -32,7 +32,7 @@ final readonly class FinishSurvey implements Edit
 
     public function apply(Job $job, User $by): Message
     {
-        if ((House::of($job)->installation->wallCable()->conductors ?? []) === []) {
+        if (House::of($job)->installation->wallConductors() === []) {
             throw Refused::at('survey', Message::of('survey.finish-survey.enter-conductors-at-wall-first'));
         }
         $job->surveyed_at = now();

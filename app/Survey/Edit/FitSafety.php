@@ -9,13 +9,14 @@ use App\Document\EditRequest;
 use App\House\Refused;
 use App\Models\Job;
 use App\Models\User;
+use Illuminate\Validation\Rule;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Words\Message;
 
 /** Float and overflow switches as found: which conductors each breaks at the board. */
 final readonly class FitSafety implements Edit
 {
-    /** @param  list<array{id: string, label: string, breaks: list<string>, relay: bool}>  $devices */
+    /** @param  list<array{id: string, label: string, breaks: list<string>, relay: bool, place: string}>  $devices */
     public function __construct(private array $devices)
     {
     }
@@ -34,6 +35,7 @@ final readonly class FitSafety implements Edit
             'safety.*.breaks' => ['present', 'array', 'max:6'],
             'safety.*.breaks.*' => ['string', 'max:12'],
             'safety.*.relay' => ['required', 'boolean'],
+            'safety.*.place' => ['nullable', Rule::enum(Place::class)],
         ];
     }
 
@@ -42,6 +44,7 @@ final readonly class FitSafety implements Edit
         return new self(
             array_map(
                 static fn (int $n): array => [
+                    'place' => $request->nullableString("safety.{$n}.place") ?? Place::Indoor->value,
                     'id' => $request->text("safety.{$n}.id"),
                     'label' => $request->text("safety.{$n}.label"),
                     'breaks' => $request->strings("safety.{$n}.breaks"),
@@ -55,8 +58,8 @@ final readonly class FitSafety implements Edit
     public function apply(Job $job, User $by): Message
     {
         $draft = SurveyDraft::of($job);
-        $screws = $draft->house->archetype->printedAt(Place::Indoor);
         foreach ($this->devices as $index => $device) {
+            $screws = $draft->house->archetype->printedAt(Place::from($device['place']));
             if ($device['breaks'] === []) {
                 throw Refused::at(
                     "safety.{$index}",

@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace App\Survey\Edit;
 
+use App\House\Catalog;
 use App\House\House;
 use App\House\Refused;
 use App\House\Stops;
 use App\Models\Job;
 use Unionbit\Core\Data\InvalidData;
+use Unionbit\Core\Equipment\Build\Composition;
+use Unionbit\Core\Equipment\Build\Unheld;
 use Unionbit\Core\Job\File\SurveyFile;
 use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Terminal\Place;
@@ -50,12 +53,7 @@ final readonly class SurveyDraft
     {
         $cable = $this->cable($cableId);
         $archetype = $this->house->archetype;
-        $screws = $this->house->equipmentSeen()
-            ? [
-                Place::Indoor->value => $archetype->printedAt(Place::Indoor),
-                Place::Outdoor->value => $archetype->printedAt(Place::Outdoor),
-            ]
-            : [];
+        $screws = $this->house->equipmentSeen() ? $archetype->lettersByPlace() : [];
 
         return ConductorEntry::parse($line, $cable->from, $cable->to, $screws, $archetype->reverses);
     }
@@ -98,6 +96,33 @@ final readonly class SurveyDraft
             throw Refused::at(basename($problem->pointer), Stops::at($problem));
         }
         $this->job->survey = $survey;
+    }
+
+    /** Other units, or the same at other places: cables stay as they were seen. */
+    public function keepEquipment(Composition $equipment): void
+    {
+        try {
+            $shelf = app(Catalog::class)->shelf();
+            $archetype = $shelf->archetype($shelf->name($equipment));
+        } catch (Unheld $unheld) {
+            throw Refused::at('unit', $unheld->why);
+        }
+        $survey = [...$this->job->survey, 'archetype' => $archetype->id];
+        $this->job->survey = SurveyFile::write(SurveyFile::read($survey, $archetype)->asPrinted());
+        $this->job->plan = null;
+        $this->job->planned_at = null;
+    }
+
+    /** What a place is called: an empty name where it has none of its own, null where there is no such place. */
+    public function namePlace(Place $place, ?string $name): void
+    {
+        $places = is_array($this->job->survey['places'] ?? null) ? $this->job->survey['places'] : [];
+        unset($places[$place->value]);
+        $survey = $this->job->survey;
+        unset($survey['places']);
+        $stays = $name !== null && ($name !== '' || in_array($place, Place::ADDED, true));
+        $places = $stays ? [...$places, $place->value => $name] : $places;
+        $this->job->survey = $places === [] ? $survey : [...$survey, 'places' => $places];
     }
 
     /** @param  array<string, mixed>  $facts only those that change */

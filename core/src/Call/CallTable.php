@@ -180,7 +180,7 @@ final readonly class CallTable
 
     private static function hasFan(Archetype $archetype): bool
     {
-        return $archetype->terminalNamed(Place::Indoor, TerminalName::G) !== null;
+        return $archetype->boardTerminal(TerminalName::G) !== null;
     }
 
     private static function auxiliaryStages(Profile $profile, ?Archetype $archetype): int

@@ -28,6 +28,8 @@ final readonly class Archetype
      * @param  ?HeatPump  $heatPump  valve, auxiliary stages, emergency heat; null on a conventional system
      * @param  list<Jumper>  $ties  joints inside the equipment, as an E–W tie
      * @param  array<string, list<string>>  $allows  loads that may pull in besides those needed, by call
+     * @param  non-empty-list<Place>  $boards  where the thermostat's conductors land
+     * @param  list<array{unit: string, place: string, options?: array<string, string>}>  $units  what it is made of
      * @param  bool  $doorSwitch  a door off the unit cuts the line to its first transformer
      * @param  array<string, list<DrivenContact>>  $modes  contacts that a mode of the equipment moves (defrost)
      */
@@ -54,6 +56,8 @@ final readonly class Archetype
         public array $modes = [],
         public bool $doorSwitch = false,
         public EquipmentKind $kind = EquipmentKind::Plain,
+        public array $boards = [Place::Indoor],
+        public array $units = [],
     ) {
     }
 
@@ -73,23 +77,117 @@ final readonly class Archetype
      */
     public function withEmergencyTied(): self
     {
-        $aux =
-            $this->terminalNamed(Place::Indoor, TerminalName::W1) ??
-            $this->terminalNamed(Place::Indoor, TerminalName::Aux);
+        $aux = $this->boardTerminal(TerminalName::W1) ?? $this->boardTerminal(TerminalName::Aux);
         if (
             $this->heatPump === null ||
             $this->heatPump->auxiliaryStages === 0 ||
             $aux === null ||
-            $this->terminalNamed(Place::Indoor, TerminalName::E) !== null
+            $this->boardTerminal(TerminalName::E) !== null
         ) {
             return $this;
         }
 
         return $this->copy([
-            'terminals' => [...$this->terminals, new EquipmentTerminal(Place::Indoor, 'E', TerminalName::E, 1)],
+            'terminals' => [...$this->terminals, new EquipmentTerminal($aux->place, 'E', TerminalName::E, 1)],
             'heatPump' => new HeatPump($this->heatPump->valve, $this->heatPump->auxiliaryStages, 'tied'),
-            'ties' => [...$this->ties, new Jumper(Place::Indoor, 'E', $aux->printed, "E–{$aux->printed} tie")],
+            'ties' => [...$this->ties, new Jumper($aux->place, 'E', $aux->printed, "E–{$aux->printed} tie")],
         ]);
+    }
+
+    /** @return list<Transformer> those that bring the thermostat a hot: with two of them Rc and Rh */
+    public function supplies(): array
+    {
+        return array_values(array_filter($this->transformers, static fn (Transformer $t): bool => ! $t->aside));
+    }
+
+    /** The supply that a point is the hot or the common of. */
+    public function supplyAt(string $point): ?Transformer
+    {
+        foreach ($this->transformers as $transformer) {
+            if (in_array($point, [$transformer->hot, $transformer->common], true)) {
+                return $transformer;
+            }
+        }
+
+        return null;
+    }
+
+    /** The supply whose hot lands on a plate's screw of this name: with one of them that, with two Rc and Rh apart. */
+    public function supplyOf(TerminalName $hot): ?Transformer
+    {
+        $supplies = $this->supplies();
+        foreach (count($supplies) > 1 ? $supplies : [] as $supply) {
+            $name = null;
+            foreach ($this->boardTerminals() as $terminal) {
+                $name = $terminal->point() === $supply->hot ? $terminal->name : $name;
+            }
+            if ($name === $hot || ($name === TerminalName::R && $hot === TerminalName::Rc)) {
+                return $supply;
+            }
+        }
+
+        return $supplies[0] ?? null;
+    }
+
+    public function isBoard(?Place $place): bool
+    {
+        return in_array($place, $this->boards, true);
+    }
+
+    /** @return list<EquipmentTerminal> screws on which a conductor from the wall can land */
+    public function boardTerminals(): array
+    {
+        return array_values(
+            array_filter(
+                $this->terminals,
+                fn (EquipmentTerminal $t): bool => ! $t->onward && $this->isBoard($t->place),
+            ),
+        );
+    }
+
+    /** The board's screw of this meaning; the first where several boards have one. */
+    public function boardTerminal(TerminalName $name): ?EquipmentTerminal
+    {
+        foreach ($this->boardTerminals() as $terminal) {
+            if ($terminal->name === $name) {
+                return $terminal;
+            }
+        }
+
+        return null;
+    }
+
+    /** The outdoor unit's screw of this meaning; null where it stands in the indoor unit's cabinet. */
+    public function outdoorTerminal(TerminalName $name): ?EquipmentTerminal
+    {
+        foreach ($this->terminals as $terminal) {
+            if ($terminal->place->isOutdoors() && $terminal->name === $name) {
+                return $terminal;
+            }
+        }
+
+        return null;
+    }
+
+    /** @return list<string> letters printed on the boards */
+    public function boardLetters(): array
+    {
+        return array_values(
+            array_unique(
+                array_map(static fn (EquipmentTerminal $t): string => $t->printed, $this->boardTerminals()),
+            ),
+        );
+    }
+
+    /** @return array<string, list<string>> letters printed, by place */
+    public function lettersByPlace(): array
+    {
+        $letters = [];
+        foreach ($this->terminals as $terminal) {
+            $letters[$terminal->place->value][] = $terminal->printed;
+        }
+
+        return $letters;
     }
 
     /** @return list<string> letters printed at a place */

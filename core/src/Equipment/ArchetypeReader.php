@@ -77,8 +77,29 @@ final class ArchetypeReader
             allows: $allows,
             modes: $modes,
             doorSwitch: $node->bool('doorSwitch', false),
+            boards: array_map(Place::from(...), $node->strings('boards')) ?: [Place::Indoor],
+            units: self::units($node),
             kind: $node->has('kind') ? $node->enum('kind', EquipmentKind::class) : EquipmentKind::Plain,
         );
+    }
+
+    /** @return list<array{unit: string, place: string, options?: array<string, string>}> */
+    private static function units(Field $node): array
+    {
+        $units = [];
+        foreach ($node->each('units') as $unit) {
+            $options = [];
+            foreach ($unit->keys('options') as $key) {
+                $options[$key] = $unit->at('options')->string($key);
+            }
+            $units[] = [
+                'unit' => $unit->string('unit'),
+                'place' => $unit->string('place'),
+                ...$options === [] ? [] : ['options' => $options],
+            ];
+        }
+
+        return $units;
     }
 
     private static function terminal(Field $node): EquipmentTerminal
@@ -88,6 +109,7 @@ final class ArchetypeReader
             $node->string('printed'),
             $node->enum('name', TerminalName::class),
             $node->int('wires', 1),
+            $node->string('side', '') === 'onward',
         );
     }
 
@@ -100,6 +122,7 @@ final class ArchetypeReader
             $node->string('common'),
             $node->has('fuseAmps') ? $node->number('fuseAmps') : null,
             $node->has('bonded') ? $node->bool('bonded') : null,
+            aside: $node->bool('aside', false),
         );
     }
 

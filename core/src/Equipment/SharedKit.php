@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Equipment;
 
-use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Words\Message;
 
@@ -29,18 +28,15 @@ final class SharedKit
     public static function screws(Archetype $archetype): array
     {
         $screws = array_filter(
-            array_map(
-                static fn (TerminalName $n): ?EquipmentTerminal => $archetype->terminalNamed(Place::Indoor, $n),
-                [
-                    'R' => TerminalName::R,
-                    'C' => TerminalName::C,
-                    'Y' => TerminalName::Y1,
-                    'G' => TerminalName::G,
-                ],
-            ),
+            array_map(static fn (TerminalName $n): ?EquipmentTerminal => $archetype->boardTerminal($n), [
+                'R' => TerminalName::R,
+                'C' => TerminalName::C,
+                'Y' => TerminalName::Y1,
+                'G' => TerminalName::G,
+            ]),
         );
 
-        return count($screws) === 4 && count($archetype->transformers) === 1 ? $screws : [];
+        return count($screws) === 4 && count($archetype->supplies()) === 1 ? $screws : [];
     }
 
     /**
@@ -54,7 +50,7 @@ final class SharedKit
             return [];
         }
         [$r, $c, $y, $g] = array_map(static fn (EquipmentTerminal $t): string => $t->point(), array_values($screws));
-        $k = 'indoor.'.self::SCREW;
+        $k = "{$screws['R']->place->value}.".self::SCREW;
         $contact = static fn (string $id, string $letter, string $to): DrivenContact => new DrivenContact(
             $id,
             Message::of('equipment.shared-kit.kits-contact-in', letter: $letter),

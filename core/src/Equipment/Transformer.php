@@ -4,15 +4,21 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Equipment;
 
+use Unionbit\Core\Data\Copies;
+use Unionbit\Core\Terminal\Place;
+
 /** A class 2 control transformer with its fuse, which sits between the winding and the hot screw. */
 final readonly class Transformer
 {
+    use Copies;
+
     /**
      * @param  float  $ratingVa  volt-amperes
      * @param  string  $hot  point behind the fuse, "indoor.R"
      * @param  string  $common  point, "indoor.C"
      * @param  ?float  $fuseAmps  rating; null where there is none
      * @param  ?bool  $bonded  its common is bonded to the cabinet; null: as the installation says
+     * @param  bool  $aside  brings the thermostat no hot: a humidifier's own, the equipment's behind a zone panel
      * @param  bool  $reversed  out of phase with the first transformer
      */
     public function __construct(
@@ -23,7 +29,14 @@ final readonly class Transformer
         public ?float $fuseAmps,
         public ?bool $bonded = null,
         public bool $reversed = false,
+        public bool $aside = false,
     ) {
+    }
+
+    /** Where it stands: at the board that it feeds. */
+    public function place(): Place
+    {
+        return Place::ofPoint($this->hot) ?? Place::Indoor;
     }
 
     /** Volts with no load: 24 V × 1.12 × line ÷ tap. */
@@ -46,11 +59,11 @@ final readonly class Transformer
 
     public function rated(float $va, ?float $fuseAmps): self
     {
-        return new self($this->id, $va, $this->hot, $this->common, $fuseAmps, $this->bonded, $this->reversed);
+        return $this->copy(['ratingVa' => $va, 'fuseAmps' => $fuseAmps]);
     }
 
     public function wired(?bool $bonded, bool $reversed): self
     {
-        return new self($this->id, $this->ratingVa, $this->hot, $this->common, $this->fuseAmps, $bonded, $reversed);
+        return $this->copy(['bonded' => $bonded, 'reversed' => $reversed]);
     }
 }

@@ -12,6 +12,7 @@ use Unionbit\Core\Equipment\Observable;
 use Unionbit\Core\Equipment\SharedKit;
 use Unionbit\Core\Equipment\Transformer;
 use Unionbit\Core\Job\Installation;
+use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Wiring\Conductor;
 
 /** What of a house a fault can befall, by the catalogue's words for it. */
@@ -29,7 +30,7 @@ final readonly class FaultSites
             'door' => $this->installation->archetype->doorSwitch
                 ? array_slice($this->kind(ElementKind::Winding), 0, 1)
                 : [],
-            'outdoor-y' => $this->joints('far', ['outdoor.Y', 'outdoor.Y1']),
+            'outdoor-y' => $this->joints('far', $this->outdoorCalls()),
             'fuse' => array_map(
                 static fn (Transformer $t): string => "{$t->id}.fuse",
                 array_values(
@@ -194,6 +195,19 @@ final readonly class FaultSites
         return $pairs;
     }
 
+    /** @return list<string> screws outdoors on which the first stage is called */
+    private function outdoorCalls(): array
+    {
+        $points = [];
+        foreach ($this->installation->archetype->terminals as $terminal) {
+            if ($terminal->place->isOutdoors() && $terminal->name === TerminalName::Y1) {
+                $points[] = $terminal->point();
+            }
+        }
+
+        return $points;
+    }
+
     /** @return array<string, array{string, string}> the hots of two transformers, where nothing joins them yet */
     private function hots(): array
     {
@@ -205,12 +219,12 @@ final readonly class FaultSites
     /** @return array<string, array{string, string}> free ends at the wall with the end beside them */
     private function spares(): array
     {
-        $conductors = $this->installation->wallCable()->conductors ?? [];
+        $conductors = $this->installation->wallConductors();
         $pairs = [];
         foreach ($conductors as $n => $conductor) {
-            $id = "A{$conductor->number}.near";
+            $id = "{$conductor->id()}.near";
             if ($n > 0 && ! isset($this->netlist->elements["{$id}.joint"])) {
-                $before = "A{$conductors[$n - 1]->number}.near";
+                $before = "{$conductors[$n - 1]->id()}.near";
                 $pairs["{$before}~{$id}"] = [$before, $id];
             }
         }
@@ -262,10 +276,7 @@ final readonly class FaultSites
     /** @return list<string> where the conductors of the wall cable are landed or spliced */
     private function wallJoints(string $end): array
     {
-        $conductors = array_map(
-            static fn (Conductor $c): string => "A{$c->number}",
-            $this->installation->wallCable()->conductors ?? [],
-        );
+        $conductors = array_map(static fn (Conductor $c): string => $c->id(), $this->installation->wallConductors());
 
         return $this->ids(
             static fn (Element $e): bool => $e->kind === ElementKind::Joint &&

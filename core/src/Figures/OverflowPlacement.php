@@ -14,7 +14,6 @@ use Unionbit\Core\Job\SafetyDevice;
 use Unionbit\Core\Planning\Plan\HouseChanges;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Planning\Proof\Simulation;
-use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Thermostat\PowerKind;
 use Unionbit\Core\Words\Message;
@@ -54,8 +53,7 @@ final class OverflowPlacement
         $screw = static fn (TerminalName ...$names): ?string => array_values(
             array_filter(
                 array_map(
-                    static fn (TerminalName $n): ?string => $house->archetype->terminalNamed(Place::Indoor, $n)
-                        ?->printed,
+                    static fn (TerminalName $n): ?string => $house->archetype->boardTerminal($n)?->printed,
                     $names,
                 ),
             ),
@@ -223,8 +221,8 @@ final class OverflowPlacement
                 static fn (array $r): bool => $r['relay'] === $relay && in_array($part, (array) $r['breaks'], true),
             ),
         );
-        $y = $archetype->terminalNamed(Place::Indoor, TerminalName::Y1)->printed ?? 'Y';
-        $w = $archetype->terminalNamed(Place::Indoor, TerminalName::W1)->printed ?? 'W';
+        $y = $archetype->boardTerminal(TerminalName::Y1)->printed ?? 'Y';
+        $w = $archetype->boardTerminal(TerminalName::W1)->printed ?? 'W';
         $several = array_values(
             array_filter($has($y, true), static fn (array $r): bool => ! in_array($w, (array) $r['breaks'], true)),
         );

@@ -14,58 +14,138 @@ use Unionbit\Core\Wiring\Conductor;
 use Unionbit\Core\Wiring\End;
 use Unionbit\Core\Wiring\Evidence;
 
-/** A plain house for an archetype: every screw of the board wired to the same letter at the wall, all traced. */
+/**
+ * A plain house for an archetype, all traced: every screw of each board wired to the same letter at the wall by a cable
+ * of its own, a panel's screws to the equipment behind it, the outdoor unit to the unit that it works with.
+ */
 final class ExampleHouse
 {
+    /** Feet of a run between two places indoors. */
+    private const BETWEEN = 20.0;
+
     public static function of(Archetype $archetype, float $wallFeet = 45.0, float $outdoorFeet = 30.0): Installation
     {
-        $wall = [];
-        $taken = [];
-        foreach ($archetype->terminals as $terminal) {
-            if ($terminal->place === Place::Indoor && $terminal->printed !== 'CH') {
-                $wall[] = new Conductor(
-                    count($wall) + 1,
-                    self::colour($terminal->name, $taken),
-                    End::landed($terminal->printed),
-                    End::landed($terminal->printed),
-                    Evidence::Traced,
-                );
+        $cables = [];
+        foreach ($archetype->boards as $board) {
+            $cables[] = [Place::Wall, $board, $wallFeet, self::wall($archetype, $board), Evidence::Traced];
+        }
+        $served = self::served($archetype);
+        $out = array_values(
+            array_filter($archetype->terminals, static fn (EquipmentTerminal $t): bool => $t->place->isOutdoors()),
+        );
+        if ($out !== []) {
+            $cables[] = [
+                $served,
+                $out[0]->place,
+                $outdoorFeet,
+                self::between($archetype, $served, $out),
+                Evidence::Seen,
+            ];
+        }
+        $onward = array_values(
+            array_filter($archetype->terminals, static fn (EquipmentTerminal $t): bool => $t->onward),
+        );
+        if ($onward !== []) {
+            $ends = [];
+            foreach ($onward as $screw) {
+                $behind = $archetype->terminalNamed($served, $screw->name);
+                $ends = $behind === null ? $ends : [...$ends, [$screw->name, $screw->printed, $behind->printed]];
             }
+            $cables[] = [$onward[0]->place, $served, self::BETWEEN, $ends, Evidence::Traced];
         }
-        $outdoor = [];
-        $taken = [];
-        foreach ($archetype->terminals as $terminal) {
-            $board = $terminal->place === Place::Outdoor ? self::boardScrew($archetype, $terminal) : null;
-            if ($board !== null) {
-                $outdoor[] = new Conductor(
-                    count($outdoor) + 1,
-                    self::colour($terminal->name, $taken),
-                    End::landed($board->printed),
-                    End::landed($terminal->printed),
-                    Evidence::Seen,
-                );
-            }
-        }
-        $cables = [new Cable('A', Place::Wall, Place::Indoor, 18, $wallFeet, $wall)];
-        if ($outdoor !== []) {
-            $cables[] = new Cable('B', Place::Indoor, Place::Outdoor, 18, $outdoorFeet, $outdoor);
-        }
-        $link = count($archetype->transformers) > 1 ? LinkState::Out : LinkState::In;
+        $link = count($archetype->supplies()) > 1 ? LinkState::Out : LinkState::In;
 
         return new Installation(
             $archetype,
             new Facts(lineVolts: 120.0, tapVolts: 120.0, plateLink: $link),
-            $cables,
+            self::named($cables),
         );
     }
 
-    private static function boardScrew(Archetype $archetype, EquipmentTerminal $outdoor): ?EquipmentTerminal
+    /** Where the unit stands that the outdoor unit works with. */
+    private static function served(Archetype $archetype): Place
     {
-        // With two supplies the outdoor board takes its R from the one of the cooling.
-        return $archetype->terminalNamed(Place::Indoor, $outdoor->name) ??
-            ($outdoor->name === TerminalName::R
-                ? $archetype->terminalNamed(Place::Indoor, TerminalName::Rc)
-                : null);
+        foreach ([TerminalName::Y1, TerminalName::W1] as $name) {
+            foreach ($archetype->terminals as $terminal) {
+                if (
+                    $terminal->name === $name &&
+                    ! $terminal->place->isOutdoors() &&
+                    ! self::isPanel($archetype, $terminal)
+                ) {
+                    return $terminal->place;
+                }
+            }
+        }
+
+        return $archetype->boards[0];
+    }
+
+    private static function isPanel(Archetype $archetype, EquipmentTerminal $terminal): bool
+    {
+        return array_filter(
+            $archetype->terminals,
+            static fn (EquipmentTerminal $t): bool => $t->onward && $t->place === $terminal->place,
+        ) !== [];
+    }
+
+    /** @return list<array{TerminalName, string, string}> meaning and the letters at both ends */
+    private static function wall(Archetype $archetype, Place $board): array
+    {
+        $ends = [];
+        foreach ($archetype->boardTerminals() as $terminal) {
+            if ($terminal->place === $board && $terminal->printed !== 'CH') {
+                $ends[] = [$terminal->name, $terminal->printed, $terminal->printed];
+            }
+        }
+
+        return $ends;
+    }
+
+    /**
+     * @param  list<EquipmentTerminal>  $outdoor
+     * @return list<array{TerminalName, string, string}>
+     */
+    private static function between(Archetype $archetype, Place $served, array $outdoor): array
+    {
+        $ends = [];
+        foreach ($outdoor as $terminal) {
+            // With two supplies the outdoor board takes its R from the one of the cooling.
+            $board =
+                $archetype->terminalNamed($served, $terminal->name) ??
+                ($terminal->name === TerminalName::R ? $archetype->terminalNamed($served, TerminalName::Rc) : null);
+            $ends = $board === null ? $ends : [...$ends, [$terminal->name, $board->printed, $terminal->printed]];
+        }
+
+        return $ends;
+    }
+
+    /**
+     * A the first cable out of the wall, B the outdoor cable, then C, D …
+     *
+     * @param  list<array{Place, Place, float, list<array{TerminalName, string, string}>, Evidence}>  $runs
+     * @return list<Cable>
+     */
+    private static function named(array $runs): array
+    {
+        $cables = [];
+        $next = 'C';
+        foreach ($runs as $n => [$from, $to, $feet, $ends, $evidence]) {
+            $id = $n === 0 ? 'A' : ($to->isOutdoors() ? 'B' : $next++);
+            $taken = [];
+            $conductors = [];
+            foreach ($ends as $number => [$name, $near, $far]) {
+                $conductors[] = new Conductor(
+                    $number + 1,
+                    self::colour($name, $taken),
+                    End::landed($near),
+                    End::landed($far),
+                    $evidence,
+                );
+            }
+            $cables[] = new Cable($id, $from, $to, 18, $feet, $conductors);
+        }
+
+        return $cables;
     }
 
     /** @param  array<string, true>  $taken */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Job;
 
+use Unionbit\Core\Data\Copies;
 use Unionbit\Core\Equipment\Archetype;
 use Unionbit\Core\Equipment\DrivenContact;
 use Unionbit\Core\Equipment\Load;
@@ -25,9 +26,12 @@ use Unionbit\Core\Words\Message;
 /** The house in hand as the survey found it: the aggregate that every other part of the core reads. */
 final readonly class Installation
 {
+    use Copies;
+
     /**
      * @param  list<Cable>  $cables
      * @param  list<Jumper>  $jumpers  found in place, at the plate or the board
+     * @param  array<string, string>  $places  what places are called in this house, by place: "attic air handler"
      * @param  array<string, string>  $overrides  reason given for going on in spite of a stop, by the rule's code
      */
     public function __construct(
@@ -37,19 +41,65 @@ final readonly class Installation
         public array $jumpers = [],
         public Answers $answers = new Answers(),
         public array $overrides = [],
+        public array $places = [],
     ) {
     }
 
-    /** The cable between the wall and the indoor unit. */
-    public function wallCable(): ?Cable
+    /** What a place is called in this house, "attic air handler", or the word for such a place. */
+    public function placeName(Place $place): Message
     {
-        return $this->cableFrom(Place::Wall);
+        $name = $this->places[$place->value] ?? '';
+
+        return $name === '' ? $place->label() : Message::raw($name);
     }
 
-    /** The cable between the indoor and the outdoor unit. */
+    /** @return list<Cable> those that come out of the wall behind the thermostat */
+    public function wallCables(): array
+    {
+        return array_values(
+            array_filter($this->cables, static fn (Cable $cable): bool => $cable->from === Place::Wall),
+        );
+    }
+
+    /** The first cable out of the wall: to the indoor unit, or to the zone panel between. */
+    public function wallCable(): ?Cable
+    {
+        return $this->wallCables()[0] ?? null;
+    }
+
+    /** @return list<Conductor> of every cable out of the wall */
+    public function wallConductors(): array
+    {
+        return array_merge([], ...array_map(static fn (Cable $c): array => $c->conductors, $this->wallCables()));
+    }
+
+    public function wallConductor(string $id): ?Conductor
+    {
+        foreach ($this->wallConductors() as $conductor) {
+            if ($conductor->id() === $id) {
+                return $conductor;
+            }
+        }
+
+        return null;
+    }
+
+    /** The cable from a board to the outdoor unit. */
     public function outdoorCable(): ?Cable
     {
-        return $this->cableFrom(Place::Indoor);
+        foreach ($this->cables as $cable) {
+            if ($cable->to->isOutdoors()) {
+                return $cable;
+            }
+        }
+
+        return null;
+    }
+
+    /** Where the far end of a wall conductor is. */
+    public function boardOf(Conductor $conductor): Place
+    {
+        return $this->cable($conductor->cable)->to ?? Place::Indoor;
     }
 
     public function cable(string $id): ?Cable
@@ -70,13 +120,13 @@ final readonly class Installation
             $this->cables,
         );
 
-        return new self($this->archetype, $this->facts, $cables, $this->jumpers, $this->answers, $this->overrides);
+        return $this->copy(['cables' => $cables]);
     }
 
     /** The same house with other facts of its supply and plate. */
     public function withFacts(Facts $facts): self
     {
-        return new self($this->archetype, $facts, $this->cables, $this->jumpers, $this->answers, $this->overrides);
+        return $this->copy(['facts' => $facts]);
     }
 
     /** Whether anybody has said what the equipment is; until then the catalogue's entry is only a place holder. */
@@ -133,7 +183,7 @@ final readonly class Installation
     /** What the far end of a wall conductor is, on the board or through a splice further on; null where it is free. */
     public function meaning(Conductor $conductor): ?TerminalName
     {
-        $cable = $this->wallCable();
+        $cable = $this->cable($conductor->cable);
         $reached = $cable === null ? null : (new Splices($this->cables))->reaches($cable, $conductor);
 
         return $reached === null
@@ -172,8 +222,8 @@ final readonly class Installation
                     static fn (string $screw): DrivenContact => new DrivenContact(
                         "{$device->id}-{$screw}",
                         Message::of('job.installation.relays-contact-in', device: $device->label, screw: $screw),
-                        "indoor.{$screw}.{$device->id}",
-                        "indoor.{$screw}",
+                        "{$device->point($screw)}.{$device->id}",
+                        $device->point($screw),
                         false,
                         0.0,
                     ),
@@ -183,8 +233,8 @@ final readonly class Installation
                     "{$device->id}-relay",
                     LoadKind::Relay,
                     Message::of('job.installation.relay', device: $device->label),
-                    "indoor.{$device->id}",
-                    'indoor.C',
+                    $device->point($device->id),
+                    $device->point('C'),
                     null,
                     $contacts,
                 );
@@ -208,16 +258,5 @@ final readonly class Installation
     public function commonBonded(): bool
     {
         return $this->facts->commonBonded ?? $this->archetype->commonBonded;
-    }
-
-    private function cableFrom(Place $place): ?Cable
-    {
-        foreach ($this->cables as $cable) {
-            if ($cable->from === $place) {
-                return $cable;
-            }
-        }
-
-        return null;
     }
 }

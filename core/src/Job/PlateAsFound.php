@@ -60,8 +60,8 @@ final class PlateAsFound
     public static function landing(Installation $installation): Landing
     {
         $wall = [];
-        foreach ($installation->wallCable()->conductors ?? [] as $conductor) {
-            $wall[$conductor->number] = $conductor->near;
+        foreach ($installation->wallConductors() as $conductor) {
+            $wall[$conductor->id()] = $conductor->near;
         }
 
         return new Landing($wall, [], $installation->facts->plateLink !== LinkState::Out);
@@ -71,7 +71,7 @@ final class PlateAsFound
     private static function letters(Installation $installation): array
     {
         $letters = [];
-        foreach ($installation->wallCable()->conductors ?? [] as $conductor) {
+        foreach ($installation->wallConductors() as $conductor) {
             if ($conductor->near->terminal !== null) {
                 $letters[$conductor->near->terminal] = true;
             }

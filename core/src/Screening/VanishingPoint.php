@@ -8,6 +8,7 @@ use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Rule\Severity;
+use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Words\Message;
 use Unionbit\Core\Words\Quantity;
 use Unionbit\Core\Words\Unit;
@@ -72,12 +73,16 @@ final class VanishingPoint
     private static function way(Installation $house): array
     {
         $first = $house->archetype->transformers[0];
+        $outdoor = ($house->outdoorCable()->to ?? Place::Outdoor)->value;
 
         return [
             'transformer' => [["{$first->id}.winding", $first->common]],
             'board' => [[$first->hot, $first->common]],
             'wall' => [['wall.R', 'wall.C'], ['wall.Rc', 'wall.C'], ['wall.Rh', 'wall.C']],
-            'outdoor unit' => [['outdoor.R', 'outdoor.C'], ['outdoor.Y', 'outdoor.C'], ['outdoor.Y1', 'outdoor.C']],
+            'outdoor unit' => array_map(
+                static fn (string $screw): array => ["{$outdoor}.{$screw}", "{$outdoor}.C"],
+                ['R', 'Y', 'Y1'],
+            ),
         ];
     }
 

@@ -20,7 +20,7 @@ final class Reaches
         }
 
         return $plan->profile->outputs === Place::Module
-            ? $plan->installation->archetype->terminalNamed(Place::Indoor, $name) !== null
+            ? $plan->installation->archetype->boardTerminal($name) !== null
             : $plan->landing->on($screw) !== [];
     }
 }

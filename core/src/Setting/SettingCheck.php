@@ -142,7 +142,7 @@ final class SettingCheck
             array_push($used, ...$made->printed($call, $plan->profile));
         }
         $findings = [];
-        foreach ($plan->landing->wall as $number => $end) {
+        foreach ($plan->landing->wall as $id => $end) {
             $terminal = $end->terminal === null ? null : $plan->profile->terminal($end->terminal);
             if ($terminal?->name->isCall() === true && ! in_array($terminal->printed, $used, true)) {
                 $findings[] = Finding::of(
@@ -151,11 +151,11 @@ final class SettingCheck
                     Message::of(
                         'setting.setting-check.has-conductor-no-call-closes',
                         terminal: $terminal->printed,
-                        number: $number,
+                        number: $plan->installation->wallConductor($id)->number ?? 0,
                     ),
                     Message::of('setting.setting-check.with-these-settings-nothing-ever'),
                     Message::of('setting.setting-check.look-at-settings-for-stages'),
-                    ["A{$number}"],
+                    [$id],
                 );
             }
         }

@@ -17,18 +17,17 @@ final class AsLeft
     /** The house with its conductors where the plan landed them: the next visit finds them there. */
     public static function landed(Plan $plan): Installation
     {
-        $cable = $plan->installation->wallCable();
-        if ($cable === null) {
-            return $plan->installation;
-        }
-        $conductors = array_map(static function (Conductor $conductor) use ($plan): Conductor {
-            $left = $conductor->withNear($plan->landing->wall[$conductor->number] ?? $conductor->near);
+        $house = $plan->installation;
+        $left = static function (Conductor $conductor) use ($plan): Conductor {
+            $now = $conductor->withNear($plan->landing->wall[$conductor->id()] ?? $conductor->near);
 
-            return isset($plan->landing->indoor[$conductor->number])
-                ? $left->withFar($plan->landing->indoor[$conductor->number])
-                : $left;
-        }, $cable->conductors);
-        $house = $plan->installation->withCable($cable->withConductors($conductors));
+            return isset($plan->landing->board[$conductor->id()])
+                ? $now->withFar($plan->landing->board[$conductor->id()])
+                : $now;
+        };
+        foreach ($house->wallCables() as $cable) {
+            $house = $house->withCable($cable->withConductors(array_map($left, $cable->conductors)));
+        }
         $facts = $house->facts;
         $link =
             $plan->profile->link === null
@@ -54,6 +53,8 @@ final class AsLeft
             $house->cables,
             [...$house->jumpers, ...$plan->landing->jumpers],
             $house->answers->with('display', null),
+            [],
+            $house->places,
         );
     }
 

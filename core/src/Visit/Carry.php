@@ -24,7 +24,7 @@ final class Carry
      */
     public static function of(Installation $house, ?Plan $plan): array
     {
-        $wall = $house->wallCable()->conductors ?? [];
+        $wall = $house->wallConductors();
         $items = [
             self::item(
                 1,
@@ -58,7 +58,7 @@ final class Carry
                 $wall,
                 static fn (Conductor $c): bool => ($plan === null
                     ? $c->near
-                    : $plan->landing->wall[$c->number] ?? $c->near
+                    : $plan->landing->wall[$c->id()] ?? $c->near
                 )->state === EndState::Capped || $c->isSpare(),
             ),
         );

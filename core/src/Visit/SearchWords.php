@@ -121,7 +121,7 @@ final class SearchWords
             ...$archetype->coolStages > 0 ? ['cooling', 'outdoor unit'] : [],
             ...$archetype->coolStages > 1 || $archetype->heatStages > 1 ? ['two stage'] : [],
             ...$house->facts->safety === [] ? [] : ['float switch'],
-            ...count($archetype->transformers) > 1 ? ['two transformers'] : [],
+            ...count($archetype->supplies()) > 1 ? ['two transformers'] : [],
         ];
     }
 

@@ -57,7 +57,7 @@ final readonly class Workload
         array $proved,
         bool $begun,
     ): self {
-        $wall = count($house->wallCable()->conductors ?? []);
+        $wall = count($house->wallConductors());
         $trace = count(Assumptions::toTrace($house));
         $tasks = $begun ? [] : [new Task(Message::of('visit.workload.arrive-talk-covers-off'), self::ARRIVE)];
         if ($wall === 0) {

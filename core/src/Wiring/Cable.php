@@ -19,8 +19,11 @@ final readonly class Cable
     /** Copper at 20 °C, ohms per foot one way, by gauge (standard wire tables). */
     public const OHMS_PER_FOOT = [18 => 0.00639, 20 => 0.01015, 22 => 0.01614, 24 => 0.02567];
 
+    /** @var list<Conductor> */
+    public array $conductors;
+
     /**
-     * @param  string  $id  "A" for the thermostat cable, "B" for the outdoor cable
+     * @param  string  $id  one letter; "A" the first thermostat cable, "B" the first outdoor cable
      * @param  int  $gauge  AWG, one of the keys of OHMS_PER_FOOT
      * @param  float  $feet  length one way
      * @param  list<Conductor>  $conductors  in the order of their numbers
@@ -32,9 +35,10 @@ final readonly class Cable
         public Place $to,
         public int $gauge,
         public float $feet,
-        public array $conductors,
+        array $conductors,
         public ?string $kind = null,
     ) {
+        $this->conductors = array_map(static fn (Conductor $c): Conductor => $c->in($id), $conductors);
     }
 
     /** Resistance of one conductor end to end, without its landed ends. */
@@ -46,7 +50,7 @@ final readonly class Cable
     /** @return list<string> its conductors as the circuit calls them, "A4" */
     public function conductorIds(): array
     {
-        return array_map(fn (Conductor $c): string => $this->id.$c->number, $this->conductors);
+        return array_map(static fn (Conductor $c): string => $c->id(), $this->conductors);
     }
 
     public function conductor(int $number): ?Conductor

@@ -20,6 +20,7 @@ final readonly class Conductor
      * @param  int  $number  its fixed place in the cable, from 1
      * @param  ?Colour  $colourAfterSplice  colour at the far end, where a splice changes it
      * @param  list<Condition>  $condition  what is wrong with it
+     * @param  string  $cable  id of the cable that it is in, which stamps it
      * @param  ?float  $loopOhms  measured out and back, with its far end joined to the conductor measured with
      */
     public function __construct(
@@ -33,7 +34,19 @@ final readonly class Conductor
         public string $note = '',
         public array $condition = [],
         public ?float $loopOhms = null,
+        public string $cable = 'A',
     ) {
+    }
+
+    /** Its name in the circuit and in every file, "A4". */
+    public function id(): string
+    {
+        return $this->cable.$this->number;
+    }
+
+    public function in(string $cable): self
+    {
+        return $this->cable === $cable ? $this : $this->copy(['cable' => $cable]);
     }
 
     public function withNear(End $near): self

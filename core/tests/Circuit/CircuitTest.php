@@ -87,7 +87,7 @@ it('reports a coil between its two limits as buzzing', function (): void {
 });
 
 it('blanks a C-powered thermostat without its common, and no call closes', function (): void {
-    $plan = House::plan(edit: static fn ($landing) => $landing->onWall(5, End::free()));
+    $plan = House::plan(edit: static fn ($landing) => $landing->onWall('A5', End::free()));
     $point = $plan->circuit()->operate(Setup::calling('Y1', 'G'));
 
     expect($point->thermostatUp)->toBeFalse()->and($point->pulledIn())->toBe([]);

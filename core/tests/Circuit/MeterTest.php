@@ -65,7 +65,7 @@ it('explains volts by their path', function (
 ]);
 
 it('says that a C screw without a conductor floats, and what to read instead of the ghost', function (): void {
-    $plan = House::plan(edit: static fn ($landing) => $landing->onWall(5, End::free()));
+    $plan = House::plan(edit: static fn ($landing) => $landing->onWall('A5', End::free()));
     $reading = (new Meter($plan->circuit()))->volts(Setup::calling()->faceOff(), 'wall.Rc', 'wall.C');
 
     expect($reading->floating)

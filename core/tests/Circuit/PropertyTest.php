@@ -63,14 +63,14 @@ function randomHouse(int $seed): array
         // Landed as the first numbering was: on a plate with one hot, which of two hots lands is a matter of order.
         $landing = LetterToLetter::landing($example, $profile);
         $moved = static fn (array $ends): array => array_combine(
-            array_map($renumber, array_keys($ends)),
+            array_map(static fn (string $id): string => 'A'.$renumber((int) substr($id, 1)), array_keys($ends)),
             array_values($ends),
         );
 
         return new Circuit(
             $house,
             $profile,
-            new Landing($moved($landing->wall), $moved($landing->indoor), $landing->linkIn),
+            new Landing($moved($landing->wall), $moved($landing->board), $landing->linkIn),
         );
     };
 

@@ -151,9 +151,7 @@ it('agrees with it for a kit\'s adapter on a shared conductor', function (): voi
         ),
     )[0]->plan;
     foreach (Simulation::setups($plan) as $call => $setup) {
-        foreach (
-            [[], [new Opened('kit-g')], [new Opened('A'.$plan->landing->on('K')[0].'.h1')]] as $n => $edits
-        ) {
+        foreach ([[], [new Opened('kit-g')], [new Opened($plan->landing->on('K')[0].'.h1')]] as $n => $edits) {
             expect(
                 agreesWithSpice($plan->circuit()->operate($setup->with(...$edits)), "kit, {$call}, {$n}"),
             )->toBeGreaterThan(10);

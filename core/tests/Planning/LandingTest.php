@@ -20,7 +20,7 @@ function landed(string $archetype, string $profile): string
         array_map(
             static fn (Conductor $c): string => $c->far->terminal.
                 '>'.
-                ($plan->landing->wall[$c->number]->terminal ?? 'cap'),
+                ($plan->landing->wall[$c->id()]->terminal ?? 'cap'),
             $plan->installation->wallCable()->conductors ?? [],
         ),
     );
@@ -123,7 +123,7 @@ it('reports what a plate has no screw for', function (
 
 it('writes a plan and reads it back the same', function (string $archetype): void {
     $plan = House::example($archetype);
-    $moved = $plan->landing->onWall(1, End::free())->withLink(false)->onBoard(2, End::landed('C'));
+    $moved = $plan->landing->onWall('A1', End::free())->withLink(false)->onBoard('A2', End::landed('C'));
     $written = PlanFile::write(new Unionbit\Core\Planning\Plan\Plan($plan->installation, $plan->profile, $moved));
     $read = PlanFile::read(json_decode((string) json_encode($written), true), $plan->installation, $plan->profile);
 

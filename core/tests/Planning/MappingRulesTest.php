@@ -59,7 +59,7 @@ function floated(array $breaks, ?string $lifted = null): Closure
         foreach ($house->wallCable()->conductors ?? [] as $c) {
             $landing =
                 $c->far->terminal === $lifted && $lifted !== null
-                    ? $landing->onBoard($c->number, End::free(EndState::Capped))
+                    ? $landing->onBoard($c->id(), End::free(EndState::Capped))
                     : $landing;
         }
 
@@ -90,7 +90,7 @@ it('finds what is wrong with a landing', function (
     'MR01 the equipment end defines' => [
         House::C_POWERED,
         [],
-        fn (Landing $l) => $l->onWall(4, End::landed('Y1'))->onWall(3, End::landed('G')),
+        fn (Landing $l) => $l->onWall('A4', End::landed('Y1'))->onWall('A3', End::landed('G')),
         'MR01',
         'error',
         '3 yellow lands on G but is Y at the board',
@@ -98,7 +98,7 @@ it('finds what is wrong with a landing', function (
     'MR01 reaches nothing' => [
         House::C_POWERED,
         [3 => ['far' => ['state' => 'spare']]],
-        fn (Landing $l) => $l->onWall(4, End::landed('G')),
+        fn (Landing $l) => $l->onWall('A4', End::landed('G')),
         'MR01',
         'error',
         'reaches nothing at the board',
@@ -106,7 +106,7 @@ it('finds what is wrong with a landing', function (
     'MR01 no such screw' => [
         House::BATTERY,
         [],
-        fn (Landing $l) => $l->onWall(5, End::landed('C')),
+        fn (Landing $l) => $l->onWall('A5', End::landed('C')),
         'MR01',
         'error',
         'which the new plate does not have',
@@ -123,7 +123,7 @@ it('finds what is wrong with a landing', function (
     'MR02 no R at all' => [
         House::C_POWERED,
         [],
-        fn (Landing $l) => $l->onWall(1, End::free(EndState::Capped)),
+        fn (Landing $l) => $l->onWall('A1', End::free(EndState::Capped)),
         'MR02',
         'error',
         'No R lands',
@@ -131,7 +131,7 @@ it('finds what is wrong with a landing', function (
     'MR04 common on a hot, link in: the fuse opens' => [
         House::C_POWERED,
         [],
-        fn (Landing $l) => $l->onWall(5, End::landed('Rh')),
+        fn (Landing $l) => $l->onWall('A5', End::landed('Rh')),
         'MR04',
         'stop',
         'The 3 A fuse opens',
@@ -139,7 +139,7 @@ it('finds what is wrong with a landing', function (
     'MR04 common on Rh, link out: heating dead' => [
         House::BATTERY,
         [],
-        fn (Landing $l) => $l->onWall(5, End::landed('Rh'))->onWall(1, End::landed('Rc'))->withLink(false),
+        fn (Landing $l) => $l->onWall('A5', End::landed('Rh'))->onWall('A1', End::landed('Rc'))->withLink(false),
         'MR04',
         'error',
         'W close to the common instead of the hot',
@@ -147,7 +147,7 @@ it('finds what is wrong with a landing', function (
     'MR04 needed and missing' => [
         House::C_POWERED,
         [],
-        fn (Landing $l) => $l->onWall(5, End::free(EndState::Capped)),
+        fn (Landing $l) => $l->onWall('A5', End::free(EndState::Capped)),
         'MR04',
         'error',
         'needs C and none lands',
@@ -171,7 +171,7 @@ it('finds what is wrong with a landing', function (
     'MR13 two on one screw' => [
         House::C_POWERED,
         [],
-        fn (Landing $l) => $l->onWall(4, End::landed('Y1')),
+        fn (Landing $l) => $l->onWall('A4', End::landed('Y1')),
         'MR13',
         'error',
         '3 yellow and 4 green on Y1',
@@ -187,7 +187,7 @@ it('finds what is wrong with a landing', function (
     'MR14 bare spare' => [
         House::C_POWERED,
         [],
-        fn (Landing $l) => $l->onWall(5, End::free(EndState::Spare)),
+        fn (Landing $l) => $l->onWall('A5', End::free(EndState::Spare)),
         'MR14',
         'warning',
         '5 blue',
@@ -195,7 +195,7 @@ it('finds what is wrong with a landing', function (
     'MR14 cut short' => [
         House::BATTERY,
         [],
-        fn (Landing $l) => $l->onWall(5, End::free(EndState::CutShort)),
+        fn (Landing $l) => $l->onWall('A5', End::free(EndState::CutShort)),
         'MR14',
         'warning',
         'not capped',
@@ -222,9 +222,9 @@ it('follows the equipment end where the old wall labels are swapped', function (
     $profile = House::profile(House::C_POWERED);
     $landing = LetterToLetter::landing($house, $profile);
 
-    expect($landing->wall[3]->terminal)
+    expect($landing->wall['A3']->terminal)
         ->toBe('Y1')
-        ->and($landing->wall[4]->terminal)
+        ->and($landing->wall['A4']->terminal)
         ->toBe('G')
         ->and(
             array_map(
@@ -245,14 +245,14 @@ it('says why a call of a bad plan is not proved', function (callable $edit, stri
     expect(joined(' ', $proofs[$call]['problems']))->toContain($problem);
 })->with([
     'Y and G swapped' => [
-        fn (Landing $l) => $l->onWall(3, End::landed('G'))->onWall(4, End::landed('Y1')),
+        fn (Landing $l) => $l->onWall('A3', End::landed('G'))->onWall('A4', End::landed('Y1')),
         'fan',
         'The contactor pulls in and should not',
     ],
-    'no common' => [fn (Landing $l) => $l->onWall(5, End::free(EndState::Capped)), 'idle', 'display is blank'],
-    'common on Rh' => [fn (Landing $l) => $l->onWall(5, End::landed('Rh')), 'idle', '3 A fuse opens'],
+    'no common' => [fn (Landing $l) => $l->onWall('A5', End::free(EndState::Capped)), 'idle', 'display is blank'],
+    'common on Rh' => [fn (Landing $l) => $l->onWall('A5', End::landed('Rh')), 'idle', '3 A fuse opens'],
     'W capped' => [
-        fn (Landing $l) => $l->onWall(2, End::free(EndState::Capped)),
+        fn (Landing $l) => $l->onWall('A2', End::free(EndState::Capped)),
         'heat-1',
         'The gas valve is at rest',
     ],
@@ -281,7 +281,7 @@ it('MR03 keeps two transformers apart, also where no meter would tell', function
     'link in' => ['c-powered-3h-2c', fn (Landing $l) => $l->withLink(true), ['Link in on two transformers']],
     'crossed' => [
         'c-powered-3h-2c',
-        fn (Landing $l) => $l->onWall(1, End::landed('Rh'))->onWall(5, End::landed('Rc')),
+        fn (Landing $l) => $l->onWall('A1', End::landed('Rh'))->onWall('A5', End::landed('Rc')),
         ['1 red brings the wrong hot to Rh', '5 white brings the wrong hot to Rc'],
     ],
     'one hot screw' => ['solid-state-1h-1c', fn (Landing $l) => $l, ['One hot screw for two transformers']],
@@ -327,7 +327,7 @@ it('knows the rules for heat pumps, stages, colours, accessories and outputs els
     'MR05 on the valve screw' => [
         'furnace-gas-1h-1c',
         'c-powered-3h-2c',
-        landing(static fn (Landing $l) => $l->onWall(5, End::landed('O/B'))),
+        landing(static fn (Landing $l) => $l->onWall('A5', End::landed('O/B'))),
         'MR05',
         'error',
         'nothing reverses here',
@@ -343,7 +343,7 @@ it('knows the rules for heat pumps, stages, colours, accessories and outputs els
     'MR06 valve on another screw' => [
         'heat-pump-o-1c',
         'c-powered-3h-2c',
-        landing(static fn (Landing $l) => $l->onWall(5, End::landed('Y2'))),
+        landing(static fn (Landing $l) => $l->onWall('A5', End::landed('Y2'))),
         'MR06',
         'error',
         'is the reversing valve and lands on Y2',
@@ -468,7 +468,7 @@ it('knows the rules for heat pumps, stages, colours, accessories and outputs els
     'MR17 accessory on a call' => [
         'furnace-gas-1h-1c',
         'c-powered-1h-1c',
-        landing(static fn (Landing $l) => $l->onBoard(2, End::landed('HUM'))),
+        landing(static fn (Landing $l) => $l->onBoard('A2', End::landed('HUM'))),
         'MR17',
         'error',
         'belongs to an accessory and lands on',
@@ -476,7 +476,7 @@ it('knows the rules for heat pumps, stages, colours, accessories and outputs els
     'MR18 K' => [
         'furnace-gas-1h-1c',
         'c-powered-1h-1c',
-        landing(static fn (Landing $l) => $l->onBoard(4, End::landed('K'))),
+        landing(static fn (Landing $l) => $l->onBoard('A4', End::landed('K'))),
         'MR18',
         'warning',
         'needs the adapter',
@@ -494,8 +494,8 @@ it('knows the rules for heat pumps, stages, colours, accessories and outputs els
         'two-part-three-conductor',
         landing(
             static fn (Landing $l) => $l
-                ->onWall(1, End::free(EndState::Capped))
-                ->onBoard(1, End::free(EndState::Capped)),
+                ->onWall('A1', End::free(EndState::Capped))
+                ->onBoard('A1', End::free(EndState::Capped)),
         ),
         'MR20',
         'error',
@@ -504,7 +504,7 @@ it('knows the rules for heat pumps, stages, colours, accessories and outputs els
     'MR20 still landed' => [
         'furnace-gas-1h-1c',
         'radio-pair-receiver',
-        landing(static fn (Landing $l) => $l->onBoard(1, End::landed('R'))),
+        landing(static fn (Landing $l) => $l->onBoard('A1', End::landed('R'))),
         'MR20',
         'error',
         'a conductor left on a screw there is live in the wall',

@@ -77,10 +77,10 @@ it('proves what a float, a missing conductor or a supply at the wall does, as it
                 );
             }
         }
-        foreach (array_keys($plan->landing->wall) as $number) {
-            $without = $plan->landing->onWall($number, End::free());
+        foreach (array_keys($plan->landing->wall) as $id) {
+            $without = $plan->landing->onWall($id, End::free());
             $proof = PlanProof::of(new Plan($plan->installation, $plan->profile, $without));
-            $told["{$profile} without {$number}"] = [$proof->lost, $proof->raised, $proof->proved()];
+            $told["{$profile} without ".substr($id, 1)] = [$proof->lost, $proof->raised, $proof->proved()];
         }
         $told["{$profile} plug-in"] = $added(
             new Plan($plan->installation, $plan->profile, $plan->landing->withPlugIn()),

@@ -146,7 +146,7 @@ it('shares one conductor between compressor and fan (WO04)', function (): void {
             ),
         )
         ->toBe([])
-        ->and($in($cool->with(new Opened("A{$kit->plan->landing->on('K')[0]}.h1"))))
+        ->and($in($cool->with(new Opened("{$kit->plan->landing->on('K')[0]}.h1"))))
         ->toBe([])
         ->and($in($cool->with(new Opened('kit-g'))))
         ->toBe(['contactor', 'kit-cooling', 'kit-fan']);
@@ -338,7 +338,7 @@ it('keeps a chosen plan whole in its file: new cable, float moved, plug-in, ties
 ]);
 
 it('follows a short from the fuse round to the common and says how soon which fuse opens', function (): void {
-    $short = ShortPath::of(House::plan(House::C_POWERED, [], static fn ($l) => $l->onWall(5, End::landed('Rh'))));
+    $short = ShortPath::of(House::plan(House::C_POWERED, [], static fn ($l) => $l->onWall('A5', End::landed('Rh'))));
 
     expect($short?->call)
         ->toBe('idle')
@@ -465,10 +465,10 @@ it('objects to a bad plan, so that the walk of nets can fail', function (callabl
         joined(' ', (new NetWalk(House::plan(edit: $edit)))->objections(['cool-1', 'heat-1', 'fan', 'idle'])),
     )->toContain($says);
 })->with([
-    [static fn ($l) => $l->onWall(5, End::landed('Rh')), 'hot meets common'],
-    [static fn ($l) => $l->onWall(4, End::free(EndState::Capped)), 'the compressor runs without air'],
-    [static fn ($l) => $l->onWall(5, End::free(EndState::Capped)), 'no power between'],
-    [static fn ($l) => $l->onWall(2, End::landed('G'))->onWall(4, End::landed('W1')), 'instead of'],
+    [static fn ($l) => $l->onWall('A5', End::landed('Rh')), 'hot meets common'],
+    [static fn ($l) => $l->onWall('A4', End::free(EndState::Capped)), 'the compressor runs without air'],
+    [static fn ($l) => $l->onWall('A5', End::free(EndState::Capped)), 'no power between'],
+    [static fn ($l) => $l->onWall('A2', End::landed('G'))->onWall('A4', End::landed('W1')), 'instead of'],
     [static fn ($l) => $l->withJumper(new Jumper(Place::Indoor, 'Y', 'W', 'bad')), 'instead of'],
 ]);
 

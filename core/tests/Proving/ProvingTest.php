@@ -142,7 +142,7 @@ it('judges', function (
 ]);
 
 it('is neutral about a ghost and fails a point that is fed', function (): void {
-    $plan = House::plan(edit: static fn ($l) => $l->onWall(4, End::free()));
+    $plan = House::plan(edit: static fn ($l) => $l->onWall('A4', End::free()));
     $meter = new Meter($plan->circuit());
     $setup = Setup::calling();
     $floating = $meter->volts($setup, 'wall.G', 'wall.C');

@@ -125,7 +125,7 @@ it(
                 static fn ($c): bool => $c->far->terminal === 'Y2',
             ),
         )[0];
-        $lost = settingsOf($plan->landed($plan->landing->onWall($y2->number, End::free(EndState::Capped))))[
+        $lost = settingsOf($plan->landed($plan->landing->onWall($y2->id(), End::free(EndState::Capped))))[
             'outdoor-stages'
         ];
 

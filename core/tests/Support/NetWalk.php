@@ -74,7 +74,7 @@ final class NetWalk
         $fan =
             array_filter(
                 $a->terminals,
-                static fn ($t): bool => $t->place->value === 'indoor' && $t->name->value === 'G',
+                static fn ($t): bool => ! $t->place->isOutdoors() && $t->name->value === 'G',
             ) !== [] || $valve !== null
                 ? ['G']
                 : [];
@@ -195,10 +195,10 @@ final class NetWalk
         foreach ($house->cables as $cable) {
             foreach ($cable->conductors as $c) {
                 $ends = [$c->near, $c->far];
-                if ($cable->id === 'A') {
+                if ($cable->from->value === 'wall') {
                     $ends = [
-                        $plan->landing->wall[$c->number] ?? $c->near,
-                        $plan->landing->indoor[$c->number] ?? $c->far,
+                        $plan->landing->wall[$c->id()] ?? $c->near,
+                        $plan->landing->board[$c->id()] ?? $c->far,
                     ];
                 }
                 $id = $cable->id.$c->number;
@@ -230,7 +230,10 @@ final class NetWalk
                         ? 'Aux'
                         : $terminal->name->value;
                 $letter = in_array($letter, ['R', 'Rc', 'Rh'], true) ? 'R' : $letter;
-                $screw = $terminal->place->value === 'indoor' ? $this->plate($letter) : null;
+                $screw =
+                    in_array($terminal->place, $house->archetype->boards, true) && ! $terminal->onward
+                        ? $this->plate($letter)
+                        : null;
                 if ($screw !== null) {
                     $this->join("module.{$screw}", $terminal->point());
                 }

@@ -143,14 +143,14 @@ it('carries what the house and the plan ask for', function (Plan $plan, array $i
 ]);
 
 it('leaves the next visit what this one landed, and a sister only what is to be confirmed', function (): void {
-    $plan = House::plan(House::BATTERY, edit: static fn ($landing) => $landing->onBoard(5, End::landed('C')));
+    $plan = House::plan(House::BATTERY, edit: static fn ($landing) => $landing->onBoard('A5', End::landed('C')));
     $left = AsLeft::landed($plan);
     $sister = AsLeft::sister($left);
 
     expect($left->wallCable()?->conductor(5)?->near->label())
         ->toBe('capped')
         ->and($left->wallCable()?->conductor(1)?->near->terminal)
-        ->toBe($plan->landing->wall[1]->terminal)
+        ->toBe($plan->landing->wall['A1']->terminal)
         ->and($left->facts->oldPower)
         ->toBe('battery')
         ->and(array_map(static fn ($c): Evidence => $c->evidence, $sister->wallCable()->conductors ?? []))

@@ -51,7 +51,7 @@ it('follows a splice to the load, in the plan and in the circuit', function (str
         'call',
     );
 
-    expect($plan->landing->wall[3]->terminal)
+    expect($plan->landing->wall['A3']->terminal)
         ->toBe('Y1')
         ->and($proofs['cool-1']['pulledIn'])
         ->toContain('contactor')

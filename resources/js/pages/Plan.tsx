@@ -39,13 +39,14 @@ export default function Plan() {
 function Body({ call, onCall }: { call: string; onCall: (call: string) => void }) {
     const { job, chosen, used, conductors, plan, readings } = usePage<PlanProps>().props;
     const edits = useEdits(url('job.plan-edits', { job: job.id }), job.version);
-    const [selected, setSelected] = useState<number | null>(null);
+    const [selected, setSelected] = useState<string | null>(null);
     const [hand, setHand] = useState(false);
     const undo = useUndo(edits);
     const [measure, width] = useWidth(808);
     const closed = job.handedOverAt !== null;
 
     const rows = plan?.board.rows ?? [];
+    const name = rows.find((row) => row.id === selected)?.name ?? '';
     const change = async (op: string, fields: object, what: string) => {
         const answer = await edits.send(op, fields);
         if (answer.kind === 'ok') undo.offer(what, answer.data.version);
@@ -54,8 +55,8 @@ function Body({ call, onCall }: { call: string; onCall: (call: string) => void }
         selected !== null &&
         void change(
             'land',
-            { number: selected, screw },
-            say('plan.landed-on', { selected, screw: screw ?? say('plan.a-cap') }),
+            { conductor: selected, screw },
+            say('plan.landed-on', { selected: name, screw: screw ?? say('plan.a-cap') }),
         );
     useLandingKeys({
         plan,
@@ -115,7 +116,7 @@ function Body({ call, onCall }: { call: string; onCall: (call: string) => void }
                     {!closed && (
                         <LandingBar
                             plan={plan}
-                            row={rows.find((row) => row.number === selected) ?? null}
+                            row={rows.find((row) => row.id === selected) ?? null}
                             hand={hand}
                             onHand={setHand}
                             onLand={land}
@@ -123,8 +124,11 @@ function Body({ call, onCall }: { call: string; onCall: (call: string) => void }
                                 selected !== null &&
                                 void change(
                                     'board',
-                                    { number: selected, screw },
-                                    say('plan.landed-at-the-board-on', { selected, screw: screw ?? say('plan.a-cap') }),
+                                    { conductor: selected, screw },
+                                    say('plan.landed-at-the-board-on', {
+                                        selected: name,
+                                        screw: screw ?? say('plan.a-cap'),
+                                    }),
                                 )
                             }
                             onTie={(place, a, b) => void change('tie', { place, a, b }, say('plan.tied-and', { a, b }))}

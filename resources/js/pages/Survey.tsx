@@ -4,6 +4,7 @@ import { EntryLine } from '@/features/survey/EntryLine';
 import { InPlace } from '@/features/survey/InPlace';
 import { Ledger } from '@/features/survey/Ledger';
 import { PasteLines } from '@/features/survey/PasteLines';
+import { HouseMap } from '@/features/house-map/HouseMap';
 import { Photos } from '@/features/survey/Photos';
 import { Record } from '@/features/survey/Record';
 import { Screening } from '@/features/survey/Screening';
@@ -68,6 +69,15 @@ export default function Survey() {
                 )}
             </div>
             <Parts />
+            <HouseMap
+                map={page.map}
+                cables={cables}
+                cable={cable}
+                onCable={setCableId}
+                onGone={undo.offer}
+                edits={edits}
+                closed={closed}
+            />
             {cable && !closed && (
                 <EntryLine
                     key={changing ? `change-${changing.number}` : 'new'}
@@ -114,7 +124,8 @@ export default function Survey() {
                     <InPlace
                         safety={page.safety}
                         jumpers={page.jumpers}
-                        screws={screws.indoor}
+                        places={page.map.places}
+                        screws={screws}
                         edits={edits}
                         closed={closed}
                     />

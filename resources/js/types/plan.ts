@@ -76,8 +76,7 @@ export interface PlanView {
     choice: Choice | null;
     short: ShortView | null;
     ties: { place: string; label: string; a: string; b: string }[];
-    boardScrews: string[];
-    outdoorConductors: { id: string; name: string }[];
+    boards: { place: string; name: string; screws: string[] }[];
     checks: CheckRow[];
     carry: { count: number; item: string; why: string; shared: boolean }[];
     board: Board;

@@ -152,6 +152,14 @@ export interface HangsOn {
 export interface BoardRow extends Insulation {
     id: string;
     number: number;
+    /** Its number, or with several cables cable and number. */
+    name: string;
+    cable: string;
+    /** Where its far end is. */
+    place: string;
+    screws: string[];
+    /** Conductors that go on from there, to which it can be spliced. */
+    splices: { id: string; name: string }[];
     evidence: EvidenceView;
     was: string | null;
     wasState: string;
@@ -166,12 +174,14 @@ export interface BoardRow extends Insulation {
 export interface OutdoorRow extends Insulation {
     id: string;
     number: number;
+    from: string;
+    to: string;
     board: string | null;
     outdoor: string | null;
     load: HangsOn | null;
 }
 export interface Board {
-    cable: string;
+    cables: { id: string; label: string }[];
     rows: BoardRow[];
     wallStubs: { printed: string; point: string; hot: boolean }[];
     boardStubs: { printed: string; point: string; load: HangsOn | null }[];

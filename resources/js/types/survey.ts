@@ -20,9 +20,24 @@ export interface CableView {
     to: string;
     fromLabel: string;
     toLabel: string;
+    /** Conductors whose two ends are known to be the same. */
+    proved: number;
     gauge: number;
     feet: number;
     conductors: ConductorRow[];
+}
+export interface PlaceView {
+    place: string;
+    label: string;
+    name: string;
+    units: string[];
+    supplies: string[];
+    outdoors: boolean;
+    removable: boolean;
+}
+export interface HouseMapView {
+    places: PlaceView[];
+    addable: { place: string; label: string; units: { id: string; title: string }[] }[];
 }
 /** What the conductor line offers: the server's words, the likely ones first. */
 export interface EntryWords {
@@ -61,6 +76,7 @@ export interface SafetyDevice {
     label: string;
     breaks: string[];
     relay: boolean;
+    place?: string;
 }
 export interface JumperView {
     place: string;
@@ -92,7 +108,9 @@ export interface PhotoView {
 }
 export interface SurveyProps extends Frame {
     cables: CableView[];
-    screws: { indoor: string[]; outdoor: string[] };
+    map: HouseMapView;
+    /** Letters printed, by place. */
+    screws: Record<string, string[]>;
     entry: EntryWords;
     questions: QuestionView[];
     match: { id: string | null; title: string | null; why: string[]; open: string[]; current: string };

@@ -4,6 +4,7 @@ import door from '../../../lang/en/screen/door.json';
 import figures from '../../../lang/en/screen/figures.json';
 import handover from '../../../lang/en/screen/handover.json';
 import jobs from '../../../lang/en/screen/jobs.json';
+import map from '../../../lang/en/screen/map.json';
 import meter from '../../../lang/en/screen/meter.json';
 import plan from '../../../lang/en/screen/plan.json';
 import prove from '../../../lang/en/screen/prove.json';
@@ -13,7 +14,7 @@ import shell from '../../../lang/en/screen/shell.json';
 import survey from '../../../lang/en/screen/survey.json';
 
 /** The interface's own sentences in English, a file a room: these files are where the keys come from. */
-export const en = { board, calls, door, figures, handover, jobs, meter, plan, prove, set, shared, shell, survey };
+export const en = { board, calls, door, figures, handover, jobs, map, meter, plan, prove, set, shared, shell, survey };
 
 type Rooms = typeof en;
 

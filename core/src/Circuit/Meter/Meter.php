@@ -314,6 +314,6 @@ final readonly class Meter
                 ? $this->circuit->profile->named(\Unionbit\Core\Terminal\TerminalName::C)?->point()
                 : "{$place}.C";
 
-        return [$call, $common ?? 'indoor.C'];
+        return [$call, $common ?? $this->circuit->installation->archetype->transformers[0]->common];
     }
 }

@@ -210,17 +210,14 @@ final class Assembly
         if ($this->profile->outputs !== Place::Module) {
             return;
         }
-        foreach ($this->installation->archetype->terminals as $terminal) {
-            $serving =
-                $terminal->place === Place::Indoor
-                    ? $this->profile->serving(Meaning::of($terminal->name, $this->installation->archetype))
-                    : null;
+        foreach ($this->installation->archetype->boardTerminals() as $terminal) {
+            $serving = $this->profile->serving(Meaning::of($terminal->name, $this->installation->archetype));
             if ($serving !== null) {
                 $this->copper(
                     "lead.{$terminal->printed}",
                     ElementKind::Wire,
                     $serving->point(),
-                    $this->throughSafety($terminal->point(), 'A.lead'),
+                    $this->throughSafety($terminal->point()),
                     2.0 * self::END_OHMS,
                     Message::of('circuit.assembly.module-lead', terminal: $terminal->printed),
                     "lead.{$terminal->printed}",
@@ -238,6 +235,7 @@ final class Assembly
         if ($this->profile->linkConductors < 3) {
             return;
         }
+        $board = $this->installation->archetype->boards[0];
         foreach (self::LINK_SCREWS as $number => $printed) {
             $this->points["wall.{$number}"] = new Point(
                 "wall.{$number}",
@@ -247,9 +245,9 @@ final class Assembly
                 null,
                 true,
             );
-            $this->points["indoor.{$printed}"] = new Point(
-                "indoor.{$printed}",
-                Place::Indoor,
+            $this->points["{$board->value}.{$printed}"] = new Point(
+                "{$board->value}.{$printed}",
+                $board,
                 Message::raw($printed),
                 $printed,
                 null,
@@ -262,7 +260,7 @@ final class Assembly
             'module.link.1',
             ElementKind::Wire,
             $hot,
-            'indoor.M1',
+            "{$board->value}.M1",
             2.0 * self::END_OHMS,
             Message::of('circuit.assembly.module-link-1'),
             'module',
@@ -271,7 +269,7 @@ final class Assembly
             'module.link.2',
             ElementKind::Wire,
             $common,
-            'indoor.M2',
+            "{$board->value}.M2",
             2.0 * self::END_OHMS,
             Message::of('circuit.assembly.module-link-2'),
             'module',
@@ -280,8 +278,8 @@ final class Assembly
             new Element(
                 id: 'module.signal',
                 kind: ElementKind::Electronics,
-                a: 'indoor.M1',
-                b: 'indoor.M3',
+                a: "{$board->value}.M1",
+                b: "{$board->value}.M3",
                 label: Message::of('circuit.assembly.module-signal'),
                 subject: 'module',
                 ohms: self::SIGNAL_OHMS,
@@ -326,7 +324,7 @@ final class Assembly
     {
         $half = $cable->conductorOhms() / 2.0;
         foreach ($cable->conductors as $conductor) {
-            $id = $cable->id.$conductor->number;
+            $id = $conductor->id();
             $name =
                 $cable->from === Place::Wall
                     ? $conductor->name()
@@ -364,14 +362,14 @@ final class Assembly
     private function nearEnd(Cable $cable, Conductor $conductor): End
     {
         return $cable->from === Place::Wall
-            ? $this->landing->wall[$conductor->number] ?? $conductor->near
+            ? $this->landing->wall[$conductor->id()] ?? $conductor->near
             : $conductor->near;
     }
 
     private function farEnd(Cable $cable, Conductor $conductor): End
     {
         return $cable->from === Place::Wall
-            ? $this->landing->indoor[$conductor->number] ?? $conductor->far
+            ? $this->landing->board[$conductor->id()] ?? $conductor->far
             : $conductor->far;
     }
 
@@ -387,7 +385,7 @@ final class Assembly
                 "{$tip}.joint",
                 ElementKind::Joint,
                 $tip,
-                "{$onto[0]->id}{$onto[1]->number}.{$onto[2]}",
+                "{$onto[1]->id()}.{$onto[2]}",
                 2.0 * self::END_OHMS,
                 Message::of('circuit.assembly.splice', name: $name),
                 $subject,
@@ -409,7 +407,7 @@ final class Assembly
             "{$tip}.joint",
             ElementKind::Joint,
             $tip,
-            $this->throughSafety($screw, $subject),
+            $cable->from === Place::Wall ? $this->throughSafety($screw) : $screw,
             self::END_OHMS,
             $name,
             $subject,
@@ -417,11 +415,11 @@ final class Assembly
     }
 
     /** A float switch in a conductor of the wall cable stands between its end and the board's screw. */
-    private function throughSafety(string $screw, string $subject): string
+    private function throughSafety(string $screw): string
     {
         foreach ($this->installation->facts->safety as $device) {
             foreach ($device->breaks as $printed) {
-                if ($screw !== "indoor.{$printed}" || ! str_starts_with($subject, 'A')) {
+                if ($screw !== $device->point($printed)) {
                     continue;
                 }
                 if (! $device->relay) {
@@ -465,8 +463,8 @@ final class Assembly
                 $this->copper(
                     $device->id,
                     ElementKind::SafetySwitch,
-                    'indoor.R',
-                    "indoor.{$device->id}",
+                    $device->point('R'),
+                    $device->point($device->id),
                     self::SWITCH_OHMS,
                     $device->name(),
                     $device->id,
@@ -491,7 +489,7 @@ final class Assembly
             $this->add(self::loadElement($load, false, $this->tolerance));
             foreach ($load->drives as $contact) {
                 $ohms = $contact->normallyClosed ? self::SWITCH_OHMS : Element::OPEN;
-                $to = $contact->overLead ? $this->throughSafety($contact->to, 'A.lead') : $contact->to;
+                $to = $contact->overLead ? $this->throughSafety($contact->to) : $contact->to;
                 $this->copper(
                     $contact->id,
                     ElementKind::Contact,

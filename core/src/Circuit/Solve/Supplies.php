@@ -48,7 +48,7 @@ final class Supplies
     {
         $house = $circuit->installation;
         $facts = $house->facts;
-        if (count($house->archetype->transformers) < 2) {
+        if (count($house->archetype->supplies()) < 2) {
             return [];
         }
         $circuits = [];

@@ -15,7 +15,7 @@ final readonly class Calls
 
     /**
      * @param  array<string, list<string>>  $does  load ids by what they do: air, compressor, compressor-2, valve,
-     *     heat-1, heat-2, emergency
+     *     heat-1, heat-2, emergency; ask-air and so on what a panel hears of it
      * @param  string  $valve  O, B or none
      * @param  string  $source  gas, oil, electric, hydronic or none
      * @param  bool  $airWithHeat  the thermostat has to call the air for the heat
@@ -52,7 +52,7 @@ final readonly class Calls
             ];
         $defrost = isset($this->does['heat-1']) ? [...$cool, 'heat-1'] : $cool;
 
-        return $this->loads([...$calls, 'defrost' => $defrost]);
+        return $this->loads([...$calls, 'defrost' => $defrost], ['defrost' => $warm]);
     }
 
     /**
@@ -76,9 +76,11 @@ final readonly class Calls
 
     /**
      * @param  array<string, list<string>>  $calls  doings by call
+     * @param  array<string, list<string>>  $asks  what the thermostat asks for, where that is something else: a panel
+     *     between hears only that
      * @return array<string, list<string>> only of calls for which every doing has something that does it
      */
-    private function loads(array $calls): array
+    private function loads(array $calls, array $asks = []): array
     {
         $needs = [];
         foreach ($calls as $call => $doings) {
@@ -86,6 +88,10 @@ final readonly class Calls
                 $needs[$call] = array_merge(
                     [],
                     ...array_map(fn (string $doing): array => $this->does[$doing], $doings),
+                    ...array_map(
+                        fn (string $doing): array => $this->does["ask-{$doing}"] ?? [],
+                        $asks[$call] ?? $doings,
+                    ),
                 );
             }
         }

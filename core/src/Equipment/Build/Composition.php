@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Equipment\Build;
 
+use Unionbit\Core\Data\Field;
 use Unionbit\Core\Equipment\Archetype;
 use Unionbit\Core\Equipment\ArchetypeReader;
 use Unionbit\Core\Terminal\Place;
@@ -18,14 +19,25 @@ final readonly class Composition
     /** Characters of a short name. */
     private const SHORT = 24;
 
-    /** @var list<Chosen> indoors first, outdoors last */
+    /** @var list<Chosen> a panel first, then indoors, outdoors, what is added */
     public array $units;
 
     /** @param  list<Chosen>  $units */
     public function __construct(array $units)
     {
-        $out = static fn (Chosen $chosen): int => (int) ($chosen->unit->place === Place::Outdoor);
-        usort($units, static fn (Chosen $a, Chosen $b): int => $out($a) <=> $out($b));
+        $rank = static fn (Chosen $chosen): int => match (true) {
+            $chosen->unit->role === 'accessory' => 3,
+            $chosen->isOutdoorUnit() => 2,
+            $chosen->unit->role === 'panel' => 0,
+            default => 1,
+        };
+        $places = array_column(Place::cases(), 'value');
+        $order = static fn (Chosen $c): array => [
+            $rank($c),
+            array_search($c->place->value, $places, true),
+            $c->unit->id,
+        ];
+        usort($units, static fn (Chosen $a, Chosen $b): int => $order($a) <=> $order($b));
         $this->units = $units;
     }
 
@@ -39,6 +51,9 @@ final readonly class Composition
     {
         $asked = [];
         foreach ($this->units as $chosen) {
+            if (! $chosen->isAsked()) {
+                continue;
+            }
             $asked[$chosen->unit->id] = array_filter(
                 $chosen->options,
                 static fn (string $key): bool => $chosen->unit->options[$key]->answer !== null,
@@ -54,20 +69,13 @@ final readonly class Composition
     public function archetype(string $id, ?string $title, ?string $short): Archetype
     {
         $facts = $this->facts();
-        $parts = new JoinedParts(
-            array_map(
-                static fn (Chosen $c): array => [
-                    $c->unit->place->value,
-                    $c->unit->parts([...$facts, ...$c->options]),
-                ],
-                $this->units,
-            ),
-        );
+        $parts = new JoinedParts($this->placed($facts));
         $heat = $parts->heat();
         $does = $parts->does();
         $calls = new Calls($does, $facts['valve'], $heat['source'], $heat['fan'] === 'thermostat');
         $needs = $calls->needs();
         $this->hold($facts, $heat, $does, $parts->heatSources());
+        $boards = $this->boards();
         $said = $parts->said($facts['valve'] !== 'none');
 
         return ArchetypeReader::read([
@@ -82,7 +90,9 @@ final readonly class Composition
             'doorSwitch' => $parts->any('doorSwitch'),
             'heatPump' => $facts['valve'] === 'none' ? null : $this->heatPump($facts['valve'], $heat, $does),
             'terminals' => $parts->terminals($facts['valve'] !== 'none'),
-            'transformers' => $parts->transformers(),
+            'transformers' => $parts->transformers(
+                array_keys(array_filter($this->units, fn (Chosen $c): bool => ! $this->feedsThermostat($c))),
+            ),
             'loads' => $parts->each('loads'),
             'switches' => $parts->each('switches'),
             'ties' => $parts->ties(),
@@ -90,7 +100,131 @@ final readonly class Composition
             'needs' => $needs,
             'allows' => $calls->allows(array_keys($needs)),
             'delays' => $parts->delays(),
+            'boards' => array_column($boards, 'value'),
+            'units' => array_map(static fn (Chosen $c): array => $c->toArray(), $this->units),
         ]);
+    }
+
+    /**
+     * This equipment with the places and the added units of what stood in the house before.
+     *
+     * @throws Unheld
+     */
+    public function carrying(self $before): self
+    {
+        $units = [];
+        foreach ($this->units as $chosen) {
+            $was = $before->unit($chosen->unit->id);
+            $units[] = $was === null ? $chosen : $chosen->at($was->place);
+        }
+        foreach ($before->units as $chosen) {
+            if (! $chosen->isAsked() && $this->unit($chosen->unit->id) === null) {
+                $units[] = $chosen;
+            }
+        }
+
+        return new self($units);
+    }
+
+    public function unit(string $id): ?Chosen
+    {
+        foreach ($this->units as $chosen) {
+            if ($chosen->unit->id === $id) {
+                return $chosen;
+            }
+        }
+
+        return null;
+    }
+
+    /** With another unit, or the same one otherwise. */
+    public function with(Chosen $added): self
+    {
+        $others = array_filter(
+            $this->units,
+            static fn (Chosen $c): bool => $c->unit->id !== $added->unit->id || $c->place !== $added->place,
+        );
+
+        return new self([...array_values($others), $added]);
+    }
+
+    public function without(Chosen $gone): self
+    {
+        return new self(array_values(array_filter($this->units, static fn (Chosen $c): bool => $c !== $gone)));
+    }
+
+    /** Without what stands at a place. */
+    public function withoutPlace(Place $place): self
+    {
+        return new self(
+            array_values(array_filter($this->units, static fn (Chosen $c): bool => $c->place !== $place)),
+        );
+    }
+
+    /**
+     * The parts of every unit, as it is where it stands.
+     *
+     * @param  array{cool: string, valve: string, board: string, hots: string}  $facts
+     * @return list<array{string, Field, string, bool}>  place, parts, unit, whether it shares a cabinet
+     */
+    private function placed(array $facts): array
+    {
+        $served = $this->served();
+        $panel = $this->panel() === null ? 'no' : 'yes';
+
+        return array_map(
+            static fn (Chosen $c): array => [
+                $c->place->value,
+                $c->unit->parts([
+                    ...$facts,
+                    ...$c->place === $served || $c->isOutdoorUnit() || $c->unit->role === 'panel'
+                        ? []
+                        : self::ALONE,
+                    'panel' => $panel,
+                    ...$c->options,
+                ]),
+                $c->unit->id,
+                $c->isOutdoorUnit() && ! $c->place->isOutdoors(),
+            ],
+            $this->units,
+        );
+    }
+
+    /** Where the unit stands that the outdoor unit works with: the one with the coil, else the first indoors. */
+    private function served(): Place
+    {
+        $indoors = array_values(
+            array_filter(
+                $this->units,
+                static fn (Chosen $c): bool => ! $c->isOutdoorUnit() &&
+                    ! in_array($c->unit->role, ['panel', 'accessory'], true),
+            ),
+        );
+        $coils = array_values(array_filter($indoors, static fn (Chosen $c): bool => $c->unit->role === 'coil'));
+
+        return ($coils[0] ?? ($indoors[0] ?? null))->place ?? Place::Indoor;
+    }
+
+    private function panel(): ?Chosen
+    {
+        return array_values(
+            array_filter($this->units, static fn (Chosen $c): bool => $c->unit->role === 'panel'),
+        )[0] ?? null;
+    }
+
+    /** @return list<Place> where the thermostat's conductors land: at a panel, where there is one */
+    private function boards(): array
+    {
+        $boards = [];
+        foreach ($this->units as $chosen) {
+            $is = $this->panel() === null ? ! $chosen->place->isOutdoors() : $chosen->unit->role !== 'accessory';
+            $here = $this->panel() === null ? $chosen->place : $this->panel()->place;
+            if ($is && ! in_array($here, $boards, true)) {
+                $boards[] = $here;
+            }
+        }
+
+        return $boards === [] ? [Place::Indoor] : $boards;
     }
 
     /** @return array{cool: string, valve: string, board: string, hots: string} */
@@ -103,10 +237,16 @@ final readonly class Composition
             foreach (array_keys(self::ALONE) as $name) {
                 $facts[$name] = $given[$name] ?? $facts[$name];
             }
-            $supplies += $chosen->unit->supplies($chosen->options);
+            $supplies += $this->feedsThermostat($chosen) ? $chosen->unit->supplies($chosen->options) : 0;
         }
 
         return [...$facts, 'hots' => $supplies > 1 ? 'two' : 'one'];
+    }
+
+    /** Whether a unit's own supply brings one of the thermostat's hots. */
+    private function feedsThermostat(Chosen $chosen): bool
+    {
+        return $chosen->unit->role !== 'accessory' && ($this->panel() === null || $chosen->unit->role === 'panel');
     }
 
     /**
@@ -119,10 +259,12 @@ final readonly class Composition
      */
     private function hold(array $facts, array $heat, array $does, int $sources): void
     {
-        $outdoor = array_filter($this->units, static fn (Chosen $c): bool => $c->unit->place === Place::Outdoor);
+        $outdoor = array_filter($this->units, static fn (Chosen $c): bool => $c->isOutdoorUnit());
+        $places = array_map(static fn (Chosen $c): string => "{$c->unit->id}@{$c->place->value}", $this->units);
         $blowing = $does['air'] ?? [];
         $why = match (true) {
             count($outdoor) > 1 => 'two-outdoor-units',
+            count(array_unique($places)) < count($places) => 'same-unit-twice',
             count($this->units) === count($outdoor) => 'no-indoor-unit',
             $sources > 1 => 'two-heat-sources',
             count($blowing) > 1 => 'two-blowers',

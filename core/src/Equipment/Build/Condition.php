@@ -14,6 +14,19 @@ final readonly class Condition
     {
     }
 
+    /** The condition that a whole entry is, but for one of its keys. */
+    public static function of(Field $entry, string $except): self
+    {
+        $wanted = [];
+        foreach ($entry->names() as $name) {
+            if ($name !== $except) {
+                $wanted[$name] = $entry->strings($name);
+            }
+        }
+
+        return new self($wanted);
+    }
+
     /** The condition under a key; without one it always holds. */
     public static function read(Field $node, string $key): self
     {

@@ -13,9 +13,17 @@ final readonly class JoinedParts
     /** The order in which the board of a heat pump's indoor unit is printed. */
     private const PRINTED = ['R', 'C', 'Y', 'Y1', 'Y2', 'G', 'O', 'B', 'W', 'W1', 'W2', 'E'];
 
-    /** @param  list<array{string, Field}>  $parts  of each unit, with its place */
+    /** @var list<UnitPoints> how each unit's own points are called in the circuit */
+    private array $points;
+
+    /** @param  list<array{string, Field, string, bool}>  $parts  place, parts, unit, whether it shares a cabinet */
     public function __construct(private array $parts)
     {
+        $points = [];
+        foreach ($parts as $part) {
+            $points[] = UnitPoints::of($part, $points);
+        }
+        $this->points = $points;
     }
 
     /** @return array{source: string, stages: int, fan: string} of the unit that heats; where none does, who blows */
@@ -61,10 +69,10 @@ final readonly class JoinedParts
     public function does(): array
     {
         $does = [];
-        foreach ($this->parts as [, $unit]) {
+        foreach ($this->parts as $n => [, $unit]) {
             foreach ($unit->each('loads') as $load) {
                 if ($load->has('does')) {
-                    $does[$load->string('does')][] = $load->string('id');
+                    $does[$load->string('does')][] = $this->points[$n]->id($load->string('id'));
                 }
             }
         }
@@ -76,21 +84,16 @@ final readonly class JoinedParts
     public function terminals(bool $reverses): array
     {
         $terminals = [];
-        foreach ($this->parts as [$place, $unit]) {
-            foreach ($unit->each('terminals') as $screw) {
-                $terminals[] = [
-                    'place' => $place,
-                    'printed' => $screw->string('printed'),
-                    'name' => $screw->string('name'),
-                    'wires' => $screw->int('wires', 1),
-                ];
-            }
+        foreach ($this->points as $points) {
+            array_push($terminals, ...$points->terminals);
         }
         if ($reverses) {
             $rank = static function (array $t): int {
                 $at = array_search($t['printed'], self::PRINTED, true);
 
-                return $t['place'] === Place::Outdoor->value || $at === false ? 99 : $at;
+                return $at === false || ! is_string($t['place']) || Place::from($t['place'])->isOutdoors()
+                    ? 99
+                    : $at;
             };
             usort($terminals, static fn (array $a, array $b): int => $rank($a) <=> $rank($b));
         }
@@ -98,19 +101,28 @@ final readonly class JoinedParts
         return $terminals;
     }
 
-    /** @return list<array<string, mixed>> */
-    public function transformers(): array
+    /**
+     * @param  list<int>  $aside  numbers of the units whose supply brings the thermostat nothing
+     * @return list<array<string, mixed>>
+     */
+    public function transformers(array $aside): array
     {
         $supplies = [];
-        foreach ($this->parts as [$place, $unit]) {
+        foreach ($this->parts as $n => [, $unit]) {
             foreach ($unit->each('transformers') as $supply) {
                 $fuse = $supply->value('fuseAmps');
                 $va = $supply->value('ratingVa');
+                $taken = array_column($supplies, 'id');
+                $id = $supply->string('id');
+                for ($number = 2; in_array($id, $taken, true); $number++) {
+                    $id = "T{$number}";
+                }
                 $supplies[] = [
-                    'id' => $supply->string('id'),
+                    'id' => $id,
                     'ratingVa' => is_numeric($va) ? (float) $va : $va,
-                    'hot' => "{$place}.{$supply->string('hot')}",
-                    'common' => "{$place}.{$supply->string('common')}",
+                    'hot' => $this->points[$n]->point($supply->string('hot')),
+                    'common' => $this->points[$n]->point($supply->string('common')),
+                    'aside' => in_array($n, $aside, true),
                     'fuseAmps' => is_numeric($fuse) ? (float) $fuse : null,
                 ];
             }
@@ -127,9 +139,9 @@ final readonly class JoinedParts
     public function each(string $kind): array
     {
         $all = [];
-        foreach ($this->parts as [$place, $unit]) {
+        foreach ($this->parts as $n => [, $unit]) {
             foreach ($unit->has($kind) ? (array) $unit->value($kind) : [] as $part) {
-                $all[] = self::placed($part, $place);
+                $all[] = self::placed($part, $this->points[$n]);
             }
         }
 
@@ -137,7 +149,7 @@ final readonly class JoinedParts
     }
 
     /** A part with its points, and those of the contacts that it drives, at a place. */
-    private static function placed(mixed $part, string $place): mixed
+    private static function placed(mixed $part, UnitPoints $points): mixed
     {
         if (! is_array($part)) {
             return $part;
@@ -145,9 +157,10 @@ final readonly class JoinedParts
         $placed = [];
         foreach ($part as $key => $value) {
             $placed[$key] = match (true) {
-                in_array($key, ['from', 'to'], true) && is_string($value) => "{$place}.{$value}",
+                in_array($key, ['from', 'to'], true) && is_string($value) => $points->point($value),
+                $key === 'id' && is_string($value) => $points->id($value),
                 $key === 'drives' && is_array($value) => array_map(
-                    static fn (mixed $contact): mixed => self::placed($contact, $place),
+                    static fn (mixed $contact): mixed => self::placed($contact, $points),
                     $value,
                 ),
                 default => $value,
@@ -179,10 +192,10 @@ final readonly class JoinedParts
     public function modes(): array
     {
         $modes = [];
-        foreach ($this->parts as [$place, $unit]) {
+        foreach ($this->parts as $n => [, $unit]) {
             foreach ($unit->keys('modes') as $mode) {
                 foreach ((array) $unit->at('modes')->value($mode) as $contact) {
-                    $modes[$mode][] = self::placed($contact, $place);
+                    $modes[$mode][] = self::placed($contact, $this->points[$n]);
                 }
             }
         }

@@ -7,6 +7,7 @@ namespace Unionbit\Core\Equipment\Build;
 use Unionbit\Core\Data\Field;
 use Unionbit\Core\Data\InvalidData;
 use Unionbit\Core\Equipment\Archetype;
+use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Words\Message;
 
 /**
@@ -114,7 +115,7 @@ final class Shelf
                 }
                 $options = $choice === null ? $options : [...$options, $key => $choice];
             }
-            $chosen[] = Chosen::of($unit, $options);
+            $chosen[] = Chosen::of($unit, $options, $unit->placeMeantBy($answers));
         }
         if ($chosen === []) {
             throw new Unheld(Message::of('equipment.build.no-unit'));
@@ -127,7 +128,7 @@ final class Shelf
     public function isMeant(string $id, Composition $meant): bool
     {
         try {
-            $is = $this->composed($this->examples[$id]['units'] ?? $id);
+            $is = $this->composed($id);
         } catch (InvalidData) {
             return false;
         }
@@ -135,22 +136,44 @@ final class Shelf
         return $is->asked() === $meant->asked();
     }
 
+    /** What the answers mean, with the places and the added units of what stood in the house before. */
+    public function carrying(Composition $meant, ?string $before): Composition
+    {
+        try {
+            return $before === null ? $meant : $meant->carrying($this->composed($before));
+        } catch (InvalidData) {
+            return $meant;
+        }
+    }
+
     private function build(string $id): Archetype
     {
         $example = $this->examples[$id] ?? null;
-        $composition = $this->composed($example['units'] ?? $id);
+        $composition = $this->composed($id);
 
-        return $example === null
-            ? $composition->archetype($this->name($composition), null, null)
-            : $composition->archetype($id, $example['title'], $example['short']);
+        if ($example === null) {
+            $id = $this->name($composition);
+            $example = $this->examples[$id] ?? null;
+        }
+
+        return $composition->archetype($id, $example['title'] ?? null, $example['short'] ?? null);
     }
 
-    /** @throws InvalidData */
-    private function composed(string $key): Composition
+    /**
+     * Units and options of an example, or as they are written.
+     *
+     * @throws InvalidData where there is no such unit, option, choice or place
+     */
+    public function composed(string $key): Composition
     {
         $chosen = [];
-        foreach (explode('+', $key) as $part) {
-            [$id, $options] = [...explode(':', $part, 2), ''];
+        foreach (explode('+', $this->examples[$key]['units'] ?? $key) as $part) {
+            [$head, $options] = [...explode(':', $part, 2), ''];
+            [$id, $at] = [...explode('@', $head, 2), ''];
+            $place = $at === '' ? null : Place::tryFrom($at);
+            if ($at !== '' && $place === null) {
+                throw InvalidData::notAllowed('/place', $at, implode(', ', array_column(Place::cases(), 'value')));
+            }
             $unit =
                 $this->units[$id] ??
                 throw InvalidData::unreadable(
@@ -162,7 +185,7 @@ final class Shelf
                 [$name, $choice] = [...explode('=', $option, 2), ''];
                 $given[$name] = $choice;
             }
-            $chosen[] = Chosen::of($unit, $given);
+            $chosen[] = Chosen::of($unit, $given, $place);
         }
 
         return new Composition($chosen);

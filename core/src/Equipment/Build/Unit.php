@@ -28,7 +28,10 @@ final readonly class Unit
 
     /**
      * @param  array<string, Option>  $options  by key
-     * @param  list<Condition>  $chosenBy  answers of the survey that mean this unit, any one of them
+     * @param  list<array{Condition, ?Place}>  $chosenBy  answers of the survey that mean this unit, any one of them,
+     *     and where it stands then, where that is not its own place
+     * @param  string  $role  plain, coil (the outdoor unit works with it), accessory (no call of heat or cooling is
+     *     its own) or panel (it stands between the thermostat and everything else)
      * @param  array<string, list<mixed>>  $provides  facts for the other units of the house, by name: which of the
      *     entries holds
      * @param  array<string, list<mixed>>  $names  words and numbers that its parts ask for by `$name`
@@ -38,6 +41,7 @@ final readonly class Unit
         public string $id,
         public string $title,
         public Place $place,
+        public string $role,
         public array $options,
         private array $chosenBy,
         private array $provides,
@@ -64,10 +68,14 @@ final readonly class Unit
             $node->string('id'),
             $node->string('title'),
             $node->enum('place', Place::class),
+            $node->string('role', 'plain'),
             $options,
             array_map(
-                static fn (int $at): Condition => Condition::read($node->at('chosenBy'), (string) $at),
-                array_keys($node->each('chosenBy')),
+                static fn (Field $entry): array => [
+                    Condition::of($entry, except: 'place'),
+                    $entry->has('place') ? $entry->enum('place', Place::class) : null,
+                ],
+                $node->each('chosenBy'),
             ),
             self::entries($node, 'provides'),
             self::entries($node, 'names'),
@@ -78,13 +86,28 @@ final readonly class Unit
     /** @param  array<string, string>  $answers */
     public function isMeantBy(array $answers): bool
     {
-        foreach ($this->chosenBy as $condition) {
-            if ($condition->holds($answers)) {
-                return true;
+        return $this->entryMeantBy($answers) !== null;
+    }
+
+    /** @param  array<string, string>  $answers */
+    public function placeMeantBy(array $answers): ?Place
+    {
+        return $this->entryMeantBy($answers)[1] ?? null;
+    }
+
+    /**
+     * @param  array<string, string>  $answers
+     * @return ?array{Condition, ?Place}
+     */
+    private function entryMeantBy(array $answers): ?array
+    {
+        foreach ($this->chosenBy as $entry) {
+            if ($entry[0]->holds($answers)) {
+                return $entry;
             }
         }
 
-        return false;
+        return null;
     }
 
     /**

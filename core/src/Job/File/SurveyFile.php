@@ -67,6 +67,7 @@ final class SurveyFile
             ),
             $answers,
             self::overrides($node),
+            self::places($node),
         );
     }
 
@@ -105,7 +106,11 @@ final class SurveyFile
                 ],
                 $installation->jumpers,
             ),
-            ...self::filled(['answers' => $installation->answers->given, 'overrides' => $installation->overrides]),
+            ...self::filled([
+                'places' => $installation->places,
+                'answers' => $installation->answers->given,
+                'overrides' => $installation->overrides,
+            ]),
         ];
     }
 
@@ -123,6 +128,24 @@ final class SurveyFile
         }
 
         return $answers;
+    }
+
+    /** @return array<string, string> names by place */
+    private static function places(Field $node): array
+    {
+        $places = [];
+        foreach ($node->keys('places') as $place) {
+            if (Place::tryFrom($place) === null) {
+                throw InvalidData::notAllowed(
+                    "{$node->pointer}/places",
+                    $place,
+                    implode(', ', array_column(Place::cases(), 'value')),
+                );
+            }
+            $places[$place] = $node->at('places')->string($place, '', self::LONGEST_WORD);
+        }
+
+        return $places;
     }
 
     /** @return array<string, string> */
@@ -164,10 +187,11 @@ final class SurveyFile
             $node->string('label', null, self::LONGEST_WORD),
             $node->strings('breaks'),
             $node->bool('relay', false),
+            $node->has('place') ? $node->enum('place', Place::class) : Place::Indoor,
         );
     }
 
-    /** @return array{id: string, label: string, breaks: list<string>, relay: bool} */
+    /** @return array{id: string, label: string, breaks: list<string>, relay: bool, place?: string} */
     public static function writeDevice(SafetyDevice $device): array
     {
         return [
@@ -175,6 +199,7 @@ final class SurveyFile
             'label' => $device->label,
             'breaks' => $device->breaks,
             'relay' => $device->relay,
+            ...$device->place === Place::Indoor ? [] : ['place' => $device->place->value],
         ];
     }
 
@@ -238,13 +263,14 @@ final class SurveyFile
             $node->enum('from', Place::class),
             $node->enum('to', Place::class),
         ];
-        $known = ['A' => [Place::Wall, Place::Indoor], 'B' => [Place::Indoor, Place::Outdoor]];
-        if (($known[$id] ?? null) !== [$from, $to]) {
-            $shown = mb_substr("{$id}, {$from->value} to {$to->value}", 0, 60);
+        if (preg_match('/^[A-Z]$/', $id) !== 1) {
+            throw InvalidData::notAllowed("{$node->pointer}/id", $id, Message::of('job.survey-file.one-letter'));
+        }
+        if ($from === $to || $to === Place::Wall || $to === Place::Wall2 || $from->isOutdoors()) {
             throw InvalidData::notAllowed(
-                "{$node->pointer}/id",
-                $shown,
-                Message::of('job.survey-file.from-wall-indoor-b-from'),
+                "{$node->pointer}/to",
+                "{$from->value} to {$to->value}",
+                Message::of('job.survey-file.runs-away-from-thermostat'),
             );
         }
 
@@ -289,10 +315,9 @@ final class SurveyFile
     /** @param  list<string>  $ids */
     private static function unique(array $ids, string $pointer): void
     {
-        $twice = array_values(array_diff_key($ids, array_unique($ids)))[0] ?? null;
-        if ($twice !== null) {
+        foreach (array_diff_key($ids, array_unique($ids)) as $index => $twice) {
             throw InvalidData::notAllowed(
-                "{$pointer}/id",
+                "{$pointer}/{$index}/id",
                 $twice,
                 Message::of('job.survey-file.letter-no-other-cable-has'),
             );

@@ -22,7 +22,7 @@ final class Assumptions
     {
         $facts = $house->facts;
         $assumed = [];
-        foreach ($house->wallCable()->conductors ?? [] as $conductor) {
+        foreach ($house->wallConductors() as $conductor) {
             if (! $conductor->isSpare() && ! $conductor->evidence->isProof()) {
                 $assumed[] = Message::of(
                     'job.assumptions.goes-from',
@@ -66,7 +66,7 @@ final class Assumptions
                 Message::of('job.assumptions.outdoor-pair-wired-as-usual'),
             ],
             [
-                count($house->archetype->transformers) > 1 && $facts->secondPhase === 'unknown',
+                count($house->archetype->supplies()) > 1 && $facts->secondPhase === 'unknown',
                 Message::of('job.assumptions.how-two-transformers-stand-each'),
             ],
             [
@@ -88,7 +88,7 @@ final class Assumptions
     {
         return array_values(
             array_filter(
-                $house->wallCable()->conductors ?? [],
+                $house->wallConductors(),
                 static fn (Conductor $c): bool => ! $c->isSpare() && ! $c->evidence->isProof(),
             ),
         );

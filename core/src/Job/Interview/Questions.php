@@ -211,6 +211,19 @@ final class Questions
                 static fn (Installation $h): bool => $h->answers->is('outdoor', 'cools') &&
                     $h->answers->is('heatSource', 'gas', 'oil'),
             ),
+            Question::choice(
+                'coolAir',
+                $section,
+                Message::of('job.questions.what-moves-air-for-cooling'),
+                Message::of('job.questions.coil-on-furnace-or-elsewhere'),
+                [
+                    'furnace' => Message::of('job.questions.furnaces-blower'),
+                    'own' => Message::of('job.questions.air-handler-of-its-own'),
+                ],
+                static fn (Installation $h): bool => $h->answers->is('outdoor', 'cools') &&
+                    $h->answers->is('heatSource', 'gas', 'oil') &&
+                    ! $h->answers->is('fanCentre', 'yes'),
+            ),
         ];
     }
 
@@ -219,7 +232,7 @@ final class Questions
     {
         $section = Message::of('job.questions.supply');
         $two = static fn (Installation $h): bool => $h->answers->is('supplies', '2') ||
-            count($h->archetype->transformers) > 1;
+            count($h->archetype->supplies()) > 1;
 
         return [
             Question::choice(

@@ -17,7 +17,7 @@ final class SurveyProgress
     public static function items(Installation $installation, bool $supplyMeasured): array
     {
         $facts = $installation->facts;
-        $wall = $installation->wallCable()->conductors ?? [];
+        $wall = $installation->wallConductors();
         $unproved = array_filter(
             $wall,
             static fn (Conductor $c): bool => ! $c->isSpare() && ! $c->evidence->isProof(),

@@ -95,7 +95,7 @@ final class WantedReadings
     private static function walls(Installation $house, callable $is): array
     {
         $found = [];
-        foreach ($house->wallCable()->conductors ?? [] as $conductor) {
+        foreach ($house->wallConductors() as $conductor) {
             $name = $house->onPlate($conductor)?->name;
             if ($name !== null && $is($name)) {
                 $found[] = (string) $conductor->near->terminal;

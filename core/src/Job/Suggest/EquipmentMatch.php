@@ -25,6 +25,7 @@ final readonly class EquipmentMatch
         'eGoes',
         'bus',
         'fanCentre',
+        'coolAir',
         'heatBoard',
         'supplies',
     ];
@@ -33,6 +34,7 @@ final readonly class EquipmentMatch
     private const SAYS_NOTHING = [
         'bus' => ['no'],
         'fanCentre' => ['no'],
+        'coolAir' => ['furnace'],
         'heatBoard' => ['board'],
         'eGoes' => ['none'],
     ];
@@ -68,7 +70,10 @@ final readonly class EquipmentMatch
         }
         try {
             $meant = $shelf->meant($answers->choices());
-            $id = $current !== null && $shelf->isMeant($current, $meant) ? $current : $shelf->name($meant);
+            $id =
+                $current !== null && $shelf->isMeant($current, $meant)
+                    ? $current
+                    : $shelf->name($shelf->carrying($meant, $current));
             $shelf->archetype($id);
         } catch (Unheld $unheld) {
             return new self(
@@ -114,11 +119,17 @@ final readonly class EquipmentMatch
                 ! in_array($source, ['gas', 'oil'], true) => null,
                 default => $archetype->kind === EquipmentKind::FanCenter ? 'yes' : 'no',
             },
+            'coolAir' => match (true) {
+                $archetype->coolStages === 0, $archetype->reverses => null,
+                ! in_array($source, ['gas', 'oil'], true) => null,
+                $archetype->kind === EquipmentKind::FanCenter => null,
+                default => self::hasUnits($archetype, 'furnace', 'air-handler') ? 'own' : 'furnace',
+            },
             'heatBoard' => match (true) {
                 $source !== 'gas' || $archetype->coolStages > 0 => null,
                 default => $archetype->kind === EquipmentKind::BareValve ? 'valve' : 'board',
             },
-            'supplies' => (string) count($archetype->transformers),
+            'supplies' => (string) count($archetype->supplies()),
             'zoneValve' => $source === 'boiler' ? 'two' : null,
             'fanCoil' => $source === 'coil' ? '24v' : null,
         ];
@@ -127,6 +138,11 @@ final readonly class EquipmentMatch
         }
 
         return $answers;
+    }
+
+    private static function hasUnits(Archetype $archetype, string ...$units): bool
+    {
+        return array_diff($units, array_column($archetype->units, 'unit')) === [];
     }
 
     /** @return list<string> keys of the questions that still decide what it is */

@@ -11,17 +11,22 @@ use Unionbit\Core\Job\File\SurveyFile;
 use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Planning\Offer\LetterToLetter;
 use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Thermostat\Profile;
 use Unionbit\Core\Thermostat\ProfileReader;
 use Unionbit\Core\Words\Message;
 
 /**
- * The job file: one house with its survey, and the thermostat and landing once they are chosen. Version 1. Whatever
- * is wrong is reported with its JSON pointer, its value and what is allowed.
+ * The job file: one house with its survey, and the thermostat and landing once they are chosen. Version 2; one of
+ * version 1 is read and becomes 2. Whatever is wrong is reported with its JSON pointer, its value and what is allowed.
  */
 final readonly class JobFile
 {
-    public const VERSION = 1;
+    public const VERSION = 2;
+
+    private const READ = [1, 2];
+
+    private const MOST_UNITS = 12;
 
     private function __construct(
         public string $site,
@@ -34,7 +39,8 @@ final readonly class JobFile
     }
 
     /**
-     * @param  callable(string): ?Archetype  $archetypes  an archetype of the catalogue by id
+     * @param  callable(string, string): ?Archetype  $archetypes  an archetype of the catalogue by id, and where the
+     *     file says it
      * @param  callable(string): ?Profile  $profiles  a profile of the catalogue by id
      * @param  array{archetypes: list<string>, profiles: list<string>}  $known  ids, for messages
      *
@@ -43,17 +49,19 @@ final readonly class JobFile
     public static function read(mixed $json, callable $archetypes, callable $profiles, array $known): self
     {
         $node = Field::root($json);
-        if ($node->int('unionbit') !== self::VERSION) {
+        if (! in_array($node->int('unionbit'), self::READ, true)) {
             throw InvalidData::notAllowed(
                 '/unionbit',
                 $node->int('unionbit'),
                 Message::of('planning.job-file.version', version: self::VERSION),
             );
         }
-        $id = $node->at('survey')->string('archetype');
+        [$id, $at] =
+            $node->int('unionbit') === 1
+                ? [$node->at('survey')->string('archetype'), '/survey/archetype']
+                : [self::units($node->at('survey')), '/survey/units'];
         $archetype =
-            $archetypes($id) ??
-            throw InvalidData::notAllowed('/survey/archetype', $id, implode(', ', $known['archetypes']));
+            $archetypes($id, $at) ?? throw InvalidData::notAllowed($at, $id, implode(', ', $known['archetypes']));
         $house = SurveyFile::read($node->value('survey'), $archetype, '/survey');
 
         return new self(
@@ -63,6 +71,28 @@ final readonly class JobFile
             self::text($node, 'system', 1, 60, 'System'),
             $house,
             self::plan($node, $house, $profiles, $known['profiles']),
+        );
+    }
+
+    /** The units of a file as equipment goes by them: "furnace:stages=2+condenser". */
+    private static function units(Field $survey): string
+    {
+        $units = $survey->each('units', self::MOST_UNITS);
+        if ($units === []) {
+            throw InvalidData::unreadable('/survey/units', Message::of('planning.job-file.at-least-one-unit'));
+        }
+
+        return implode(
+            '+',
+            array_map(static function (Field $unit): string {
+                $options = [];
+                foreach ($unit->keys('options') as $key) {
+                    $options[] = "{$key}={$unit->at('options')->string($key)}";
+                }
+                $at = $unit->has('place') ? '@'.$unit->enum('place', Place::class)->value : '';
+
+                return $unit->string('unit').$at.($options === [] ? '' : ':'.implode(',', $options));
+            }, $units),
         );
     }
 
@@ -103,7 +133,10 @@ final readonly class JobFile
             'address' => $address,
             'kind' => $kind,
             ...$system === 'System' ? [] : ['system' => $system],
-            'survey' => SurveyFile::write($installation),
+            'survey' => [
+                'units' => $installation->archetype->units,
+                ...array_diff_key(SurveyFile::write($installation), ['archetype' => true]),
+            ],
             ...$plan === null
                 ? []
                 : ['thermostat' => $ownProfile ?? $plan->profile->id, 'plan' => PlanFile::write($plan)],

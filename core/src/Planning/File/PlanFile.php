@@ -28,7 +28,7 @@ final class PlanFile
         Profile $profile,
         string $pointer = '',
     ): Plan {
-        $node = Field::root($json, $pointer);
+        $node = Field::root(Version1::is($json) ? Version1::plan($json) : $json, $pointer);
 
         $changes = new HouseChanges(
             $node->has('pulled') ? SurveyFile::cable($node->at('pulled')) : null,
@@ -39,16 +39,14 @@ final class PlanFile
 
         $house = $changes->applied($installation);
         // A conductor that the survey has no more lands nowhere.
-        $there = array_flip(
-            array_map(static fn (Conductor $c): int => $c->number, $house->wallCable()->conductors ?? []),
-        );
+        $there = array_flip(array_map(static fn (Conductor $c): string => $c->id(), $house->wallConductors()));
 
         return new Plan(
             $house,
             $profile,
             new Landing(
                 array_intersect_key(self::ends($node, 'wall'), $there),
-                array_intersect_key(self::ends($node, 'indoor'), $there),
+                array_intersect_key(self::ends($node, 'board'), $there),
                 $node->bool('linkIn', true),
                 array_map(
                     static fn (Field $n): Jumper => new Jumper(
@@ -79,7 +77,7 @@ final class PlanFile
             'profile' => $plan->profile->id,
             'linkIn' => $plan->landing->linkIn,
             'wall' => array_map(self::writeEnd(...), $plan->landing->wall),
-            'indoor' => array_map(self::writeEnd(...), $plan->landing->indoor),
+            'board' => array_map(self::writeEnd(...), $plan->landing->board),
             'jumpers' => array_map(
                 static fn (Jumper $j): array => [
                     'place' => $j->place->value,
@@ -100,14 +98,12 @@ final class PlanFile
         ];
     }
 
-    /** @return array<int, End> */
+    /** @return array<string, End> by conductor */
     private static function ends(Field $node, string $key): array
     {
         $ends = [];
-        foreach ($node->keys($key) as $number) {
-            $ends[(int) $number] = SurveyFile::end(
-                $node->at($key)->at(ctype_digit($number) ? (int) $number : $number),
-            );
+        foreach ($node->keys($key) as $id) {
+            $ends[$id] = SurveyFile::end($node->at($key)->at($id));
         }
 
         return $ends;

@@ -15,6 +15,7 @@ use Unionbit\Core\Wiring\Conductor;
 use Unionbit\Core\Wiring\End;
 use Unionbit\Core\Wiring\EndState;
 use Unionbit\Core\Wiring\Landing;
+use Unionbit\Core\Wiring\Splices;
 
 /**
  * The plainest landing: each conductor on the screw that its equipment end calls for (MR01), R on the main hot
@@ -29,19 +30,19 @@ final class LetterToLetter
         }
         $wall = [];
         $taken = [];
-        foreach ($installation->wallCable()->conductors ?? [] as $conductor) {
+        foreach ($installation->wallConductors() as $conductor) {
             $screw = self::screwFor($conductor, $installation, $profile);
             if ($screw !== null && ! isset($taken[$screw])) {
-                $wall[$conductor->number] = End::landed($screw);
+                $wall[$conductor->id()] = End::landed($screw);
                 $taken[$screw] = true;
             } else {
-                $wall[$conductor->number] = End::free(
+                $wall[$conductor->id()] = End::free(
                     $conductor->near->state === EndState::CutShort ? EndState::CutShort : EndState::Capped,
                 );
             }
         }
 
-        return new Landing($wall, [], count($installation->archetype->transformers) === 1);
+        return new Landing($wall, [], count($installation->archetype->supplies()) === 1);
     }
 
     /**
@@ -52,9 +53,12 @@ final class LetterToLetter
     {
         $wall = $board = [];
         $whole = [];
-        foreach ($installation->wallCable()->conductors ?? [] as $conductor) {
-            $wall[$conductor->number] = $board[$conductor->number] = End::free(EndState::Capped);
-            if (self::isWhole($conductor)) {
+        foreach ($installation->wallConductors() as $conductor) {
+            $wall[$conductor->id()] = $board[$conductor->id()] = End::free(EndState::Capped);
+            if (
+                self::isWhole($conductor) &&
+                $installation->boardOf($conductor) === $installation->archetype->boards[0]
+            ) {
                 $whole[] = $conductor;
             }
         }
@@ -71,8 +75,8 @@ final class LetterToLetter
         $whole = array_slice($whole, 0, $profile->linkConductors);
         if (count($whole) === $profile->linkConductors) {
             foreach ($whole as $index => $conductor) {
-                $wall[$conductor->number] = End::landed((string) ($index + 1));
-                $board[$conductor->number] = End::landed(Assembly::LINK_SCREWS[$index + 1]);
+                $wall[$conductor->id()] = End::landed((string) ($index + 1));
+                $board[$conductor->id()] = End::landed(Assembly::LINK_SCREWS[$index + 1]);
             }
         }
 
@@ -93,6 +97,24 @@ final class LetterToLetter
             ! in_array(Condition::Crushed, $conductor->condition, true);
     }
 
+    /**
+     * Whether a common is that of the supply that the thermostat takes its power from; the one of the other supply
+     * gives it none (MR04).
+     */
+    public static function isOwnCommon(Conductor $conductor, Installation $installation, Profile $profile): bool
+    {
+        $hot = $profile->powerFrom === null ? null : $profile->terminal($profile->powerFrom)?->name;
+        $cable = $installation->cable($conductor->cable);
+        $reached = $cable === null ? null : (new Splices($installation->cables))->reaches($cable, $conductor);
+        $archetype = $installation->archetype;
+        if ($hot === null || $reached === null || count($archetype->supplies()) < 2) {
+            return true;
+        }
+        $behind = $archetype->supplyAt("{$reached[0]->value}.{$reached[1]}");
+
+        return $behind === null || $behind->id === $archetype->supplyOf($hot)?->id;
+    }
+
     private static function screwFor(Conductor $conductor, Installation $installation, Profile $profile): ?string
     {
         $name = $installation->meaning($conductor);
@@ -101,6 +123,9 @@ final class LetterToLetter
         }
         if ($name === TerminalName::R) {
             return $profile->mainHot()?->printed;
+        }
+        if ($name === TerminalName::C && ! self::isOwnCommon($conductor, $installation, $profile)) {
+            return null;
         }
 
         return $profile->serving(Meaning::of($name, $installation->archetype))?->printed;

@@ -159,9 +159,9 @@ final readonly class PlanOffer
     {
         $guessed = count(
             array_filter(
-                $this->plan->installation->wallCable()->conductors ?? [],
+                $this->plan->installation->wallConductors(),
                 fn (Conductor $c): bool => ! $c->evidence->isProof() &&
-                    ($this->plan->landing->wall[$c->number] ?? $c->near)->terminal !== null,
+                    ($this->plan->landing->wall[$c->id()] ?? $c->near)->terminal !== null,
             ),
         );
 
@@ -256,9 +256,9 @@ final readonly class PlanOffer
     {
         return count(
             array_filter(
-                $this->plan->installation->wallCable()->conductors ?? [],
+                $this->plan->installation->wallConductors(),
                 fn (Conductor $c): bool => ! $c->evidence->isProof() &&
-                    ($this->plan->landing->wall[$c->number] ?? $c->near)->terminal !== null,
+                    ($this->plan->landing->wall[$c->id()] ?? $c->near)->terminal !== null,
             ),
         );
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Unionbit\Core\Planning\Plan;
 
 use Unionbit\Core\Call\CallTable;
+use Unionbit\Core\Equipment\EquipmentTerminal;
 use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Planning\Offer\LetterToLetter;
 use Unionbit\Core\Planning\Way\WayOut;
@@ -76,13 +77,13 @@ final readonly class Draft
                 ? $this->profile->mainHot()
                 : $this->profile->serving($name);
         $screw = $this->boardScrew($name);
-        if ($plate === null || $screw === null) {
+        if ($plate === null || $screw?->place !== $this->house->boardOf($conductor)) {
             return null;
         }
 
         return $this->landing
-            ->onWall($conductor->number, End::landed($plate->printed))
-            ->onBoard($conductor->number, End::landed($screw));
+            ->onWall($conductor->id(), End::landed($plate->printed))
+            ->onBoard($conductor->id(), End::landed($screw->printed));
     }
 
     /** The conductor that lands on the plate's screw for this meaning. */
@@ -90,7 +91,7 @@ final readonly class Draft
     {
         $screw = $this->profile->serving($name)?->printed;
         foreach ($screw === null ? [] : $this->cable() as $conductor) {
-            if (($this->landing->wall[$conductor->number] ?? $conductor->near)->terminal === $screw) {
+            if (($this->landing->wall[$conductor->id()] ?? $conductor->near)->terminal === $screw) {
                 return $conductor;
             }
         }
@@ -98,10 +99,10 @@ final readonly class Draft
         return null;
     }
 
-    /** @return list<Conductor> of the wall cable, a pulled one included */
+    /** @return list<Conductor> of every cable out of the wall, a pulled one included */
     public function cable(): array
     {
-        return $this->changes->applied($this->house)->wallCable()->conductors ?? [];
+        return $this->changes->applied($this->house)->wallConductors();
     }
 
     /** @return list<Conductor> whole ones that carry nothing now */
@@ -111,8 +112,8 @@ final readonly class Draft
             array_filter(
                 $this->cable(),
                 fn (Conductor $c): bool => LetterToLetter::isWhole($c) &&
-                    ($this->landing->wall[$c->number] ?? $c->near)->terminal === null &&
-                    (($this->landing->indoor[$c->number] ?? $c->far)->isFree() ||
+                    ($this->landing->wall[$c->id()] ?? $c->near)->terminal === null &&
+                    (($this->landing->board[$c->id()] ?? $c->far)->isFree() ||
                         $this->profile->serving($this->meaning($c) ?? TerminalName::K) === null),
             ),
         );
@@ -148,7 +149,7 @@ final readonly class Draft
     {
         $archetype = $this->house->archetype;
         $table = CallTable::needed($archetype);
-        $names = count($archetype->transformers) > 1 ? [TerminalName::Rc, TerminalName::Rh] : [TerminalName::R];
+        $names = count($archetype->supplies()) > 1 ? [TerminalName::Rc, TerminalName::Rh] : [TerminalName::R];
         if ($this->profile->needsCommon() && ! $this->landing->plugIn) {
             $names[] = TerminalName::C;
         }
@@ -164,17 +165,16 @@ final readonly class Draft
         );
     }
 
-    public function boardScrew(TerminalName $name): ?string
+    public function boardScrew(TerminalName $name): ?EquipmentTerminal
     {
-        foreach ($this->house->archetype->terminals as $terminal) {
+        foreach ($this->house->archetype->boardTerminals() as $terminal) {
             $means = Meaning::of($terminal->name, $this->house->archetype);
             if (
-                $terminal->place === Place::Indoor &&
-                ($terminal->name === $name ||
-                    $means === $name ||
-                    ($name === TerminalName::Rc && $terminal->name === TerminalName::R))
+                $terminal->name === $name ||
+                $means === $name ||
+                ($name === TerminalName::Rc && $terminal->name === TerminalName::R)
             ) {
-                return $terminal->printed;
+                return $terminal;
             }
         }
 
@@ -195,7 +195,7 @@ final readonly class Draft
             default => [$this->profile->serving($name)?->printed],
         };
         foreach ($this->cable() as $conductor) {
-            $lands = ($this->landing->wall[$conductor->number] ?? $conductor->near)->terminal;
+            $lands = ($this->landing->wall[$conductor->id()] ?? $conductor->near)->terminal;
             if ($lands !== null && in_array($lands, $screws, true)) {
                 return $conductor;
             }
@@ -204,12 +204,12 @@ final readonly class Draft
         return null;
     }
 
-    /** @param  array<int, End>  $ends  by conductor */
+    /** @param  array<string, End>  $ends  by conductor */
     private static function ends(array $ends): string
     {
         return implode(
             ' ',
-            array_map(static fn (int $n, End $e): string => "{$n}:{$e->key()}", array_keys($ends), $ends),
+            array_map(static fn (string $n, End $e): string => "{$n}:{$e->key()}", array_keys($ends), $ends),
         );
     }
 
@@ -217,7 +217,7 @@ final readonly class Draft
     public function key(): string
     {
         $wall = $this->landing->wall;
-        $board = $this->landing->indoor;
+        $board = $this->landing->board;
         ksort($wall);
         ksort($board);
 

@@ -7,9 +7,10 @@ namespace Unionbit\Core\Planning\Plan;
 use Unionbit\Core\Circuit\Circuit;
 use Unionbit\Core\Equipment\SharedKit;
 use Unionbit\Core\Job\Installation;
-use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Thermostat\Profile;
+use Unionbit\Core\Wiring\Cable;
+use Unionbit\Core\Wiring\Conductor;
 use Unionbit\Core\Wiring\Landing;
 
 /** A thermostat for this house and where every conductor lands on it. */
@@ -56,13 +57,36 @@ final readonly class Plan
         );
     }
 
-    /** @return list<string> the screws at the board on which a conductor can land, a kit's adapter's own with them */
+    /** @return list<string> the screws at the boards on which a conductor can land, a kit's adapter's own with them */
     public function boardScrews(): array
     {
         return [
-            ...$this->installation->archetype->printedAt(Place::Indoor),
+            ...$this->installation->archetype->boardLetters(),
             ...$this->changes->sharedKit ? [SharedKit::SCREW] : [],
         ];
+    }
+
+    /** @return list<string> the screws where the far end of this conductor is */
+    public function screwsFor(Conductor $conductor): array
+    {
+        return [
+            ...$this->installation->archetype->printedAt($this->installation->boardOf($conductor)),
+            ...$this->changes->sharedKit ? [SharedKit::SCREW] : [],
+        ];
+    }
+
+    /** @return list<Conductor> those of other cables with an end where the far end of this one is */
+    public function onward(Conductor $conductor): array
+    {
+        $board = $this->installation->boardOf($conductor);
+
+        return array_merge(
+            [],
+            ...array_map(
+                static fn (Cable $cable): array => $cable->from === $board ? $cable->conductors : [],
+                $this->installation->cables,
+            ),
+        );
     }
 
     public function circuit(): Circuit
@@ -72,6 +96,6 @@ final readonly class Plan
 
     public function transformers(): int
     {
-        return count($this->installation->archetype->transformers);
+        return count($this->installation->archetype->supplies());
     }
 }

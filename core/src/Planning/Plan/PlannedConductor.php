@@ -16,6 +16,7 @@ final readonly class PlannedConductor
 {
     private function __construct(
         public Conductor $conductor,
+        public Place $place,
         public End $wall,
         public End $board,
         public ?TerminalName $wallName,
@@ -23,17 +24,19 @@ final readonly class PlannedConductor
     ) {
     }
 
-    /** @return list<self> */
+    /** @return list<self> of every cable out of the wall */
     public static function all(Plan $plan): array
     {
         $heatPump = $plan->installation->archetype->reverses;
 
         return array_map(static function (Conductor $conductor) use ($plan, $heatPump): self {
-            $wall = $plan->landing->wall[$conductor->number] ?? $conductor->near;
-            $board = $plan->landing->indoor[$conductor->number] ?? $conductor->far;
+            $wall = $plan->landing->wall[$conductor->id()] ?? $conductor->near;
+            $place = $plan->installation->boardOf($conductor);
+            $board = $plan->landing->board[$conductor->id()] ?? $conductor->far;
 
             return new self(
                 $conductor,
+                $place,
                 $wall,
                 $board,
                 $wall->terminal === null ? null : $plan->profile->terminal($wall->terminal)?->name,
@@ -41,10 +44,10 @@ final readonly class PlannedConductor
                     ? ($board->onto === null
                         ? null
                         : $plan->installation->meaning($conductor))
-                    : $plan->installation->archetype->terminal(Place::Indoor, $board->terminal)->name ??
-                        Vocabulary::resolve($board->terminal, Place::Indoor, $heatPump)->name,
+                    : $plan->installation->archetype->terminal($place, $board->terminal)->name ??
+                        Vocabulary::resolve($board->terminal, $place, $heatPump)->name,
             );
-        }, $plan->installation->wallCable()->conductors ?? []);
+        }, $plan->installation->wallConductors());
     }
 
     /** Carries the link between a two-part thermostat's wall unit and its module (MR20). */
@@ -55,6 +58,6 @@ final readonly class PlannedConductor
 
     public function id(): string
     {
-        return 'A'.$this->conductor->number;
+        return $this->conductor->id();
     }
 }

@@ -91,7 +91,13 @@ final class Simulation
             closes: $closes,
             pulledIn: $in,
             problems: Message::unique($problems),
-            amps: $point->sourceAmps($archetype->transformers[0]->id),
+            amps: max(
+                0.0,
+                ...array_map(
+                    static fn (Transformer $t): float => $point->sourceAmps($t->id),
+                    $archetype->transformers,
+                ),
+            ),
             in: $ids,
             grave: $point->notes !== [] || ! $point->thermostatUp,
             share: $share,

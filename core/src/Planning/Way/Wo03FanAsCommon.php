@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Unionbit\Core\Planning\Way;
 
 use Unionbit\Core\Planning\Plan\Draft;
-use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Wiring\Jumper;
 use Unionbit\Core\Words\Message;
@@ -47,8 +46,8 @@ final class Wo03FanAsCommon implements Way
             ),
         ];
         [$y, $g] = [$draft->boardScrew(TerminalName::Y1), $draft->boardScrew(TerminalName::G)];
-        if ($y !== null && $g !== null) {
-            $tie = Jumper::tie(Place::Indoor, $y, $g);
+        if ($y !== null && $g !== null && $y->place === $g->place) {
+            $tie = Jumper::tie($y->place, $y->printed, $g->printed);
             array_unshift(
                 $drafts,
                 $without->taking(
@@ -58,8 +57,8 @@ final class Wo03FanAsCommon implements Way
                             'planning.wo03.brings-instead-g-tied-at',
                             fan: $fan->name(),
                             missing: $missing->value,
-                            y: $y,
-                            g: $g,
+                            y: $y->printed,
+                            g: $g->printed,
                         ),
                         part: Message::of('planning.wo03.jumper-with-pigtail'),
                         cost: 0.2,

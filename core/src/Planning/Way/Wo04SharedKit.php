@@ -38,8 +38,8 @@ final class Wo04SharedKit implements Way
             return [];
         }
         $onK = static fn (Landing $l, Conductor $c): Landing => $l
-            ->onWall($c->number, End::landed($k->printed))
-            ->onBoard($c->number, End::landed(SharedKit::SCREW));
+            ->onWall($c->id(), End::landed($k->printed))
+            ->onBoard($c->id(), End::landed(SharedKit::SCREW));
         $text = Message::of(
             'planning.wo04.carries-compressor-fan-together-on',
             shared: $shared->name(),

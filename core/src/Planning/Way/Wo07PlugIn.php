@@ -22,7 +22,7 @@ final class Wo07PlugIn implements Way
             $missing !== TerminalName::C ||
             $profile->link === null ||
             $profile->powerFrom === null ||
-            count($draft->house->archetype->transformers) > 1
+            count($draft->house->archetype->supplies()) > 1
         ) {
             return [];
         }
@@ -31,7 +31,7 @@ final class Wo07PlugIn implements Way
         if ($other === null || $hot === null) {
             return [];
         }
-        $landing = $draft->landing->onWall($hot->number, End::landed($other))->withPlugIn();
+        $landing = $draft->landing->onWall($hot->id(), End::landed($other))->withPlugIn();
 
         return [
             $draft->taking(

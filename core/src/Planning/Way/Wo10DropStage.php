@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Unionbit\Core\Planning\Way;
 
 use Unionbit\Core\Planning\Plan\Draft;
-use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Wiring\Jumper;
 use Unionbit\Core\Words\Message;
@@ -45,7 +44,7 @@ final class Wo10DropStage implements Way
                 $landing,
             );
             [$low, $high] = [$draft->boardScrew(TerminalName::from($first)), $draft->boardScrew($name)];
-            if ($low !== null && $high !== null) {
+            if ($low !== null && $high !== null && $low->place === $high->place) {
                 $drafts[] = $without->taking(
                     new WayOut(
                         code: 'WO10',
@@ -53,8 +52,8 @@ final class Wo10DropStage implements Way
                             'planning.wo10.brings-tied-at-board',
                             conductor: $conductor->name(),
                             missing: $missing->value,
-                            high: $high,
-                            low: $low,
+                            high: $high->printed,
+                            low: $low->printed,
                         ),
                         part: Message::of('planning.wo10.jumper-with-pigtail'),
                         cost: 0.2,
@@ -63,7 +62,7 @@ final class Wo10DropStage implements Way
                         risk: 4,
                         warns: Message::of('planning.wo10.always-high-stage-check-temperature'),
                     ),
-                    $landing->withJumper(Jumper::tie(Place::Indoor, $low, $high)),
+                    $landing->withJumper(Jumper::tie($low->place, $low->printed, $high->printed)),
                 );
             }
         }

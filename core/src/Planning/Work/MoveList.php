@@ -39,8 +39,9 @@ final class MoveList
             $planned,
             static fn (PlannedConductor $a, PlannedConductor $b): int => [
                 self::rank($a),
+                $a->conductor->cable,
                 $a->conductor->number,
-            ] <=> [self::rank($b), $b->conductor->number],
+            ] <=> [self::rank($b), $b->conductor->cable, $b->conductor->number],
         );
         foreach ($planned as $conductor) {
             $board = self::boardMove($plan, $conductor);
@@ -140,7 +141,7 @@ final class MoveList
     /** The equipment end of a conductor, where the plan moves it. */
     private static function boardMove(Plan $plan, PlannedConductor $planned): ?Move
     {
-        $end = $plan->landing->indoor[$planned->conductor->number] ?? null;
+        $end = $plan->landing->board[$planned->conductor->id()] ?? null;
         $was = $planned->conductor->far;
         if ($end === null || $end == $was || ($end->isFree() && $was->isFree())) {
             return null;

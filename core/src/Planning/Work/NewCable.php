@@ -45,9 +45,12 @@ final class NewCable
     /** @param  float  $feet  of the run, without slack */
     public static function of(Draft $draft, float $feet): Cable
     {
+        $board = $draft->house->wallCable()->to ?? Place::Indoor;
         $wanted = [];
         foreach ([...$draft->wanted(), TerminalName::C] as $name) {
-            $wanted[$name->value] = $name;
+            if ($draft->boardScrew($name)?->place === $board) {
+                $wanted[$name->value] = $name;
+            }
         }
         $size = array_values(array_filter(self::SIZES, static fn (int $n): bool => $n > count($wanted)))[0] ?? 10;
         $conductors = [];
@@ -70,7 +73,7 @@ final class NewCable
                 $index + 1,
                 self::COLOURS[$name->value] ?? Colour::Purple,
                 End::free(EndState::Capped),
-                $screw === null ? End::free(EndState::Capped) : End::landed($screw),
+                $screw === null ? End::free(EndState::Capped) : End::landed($screw->printed),
                 Evidence::Seen,
             );
         }
@@ -84,7 +87,7 @@ final class NewCable
             );
         }
 
-        return new Cable('A', Place::Wall, Place::Indoor, 18, $feet, $conductors, 'solid');
+        return new Cable('A', Place::Wall, $board, 18, $feet, $conductors, 'solid');
     }
 
     /** The draft begun again on a new cable. */

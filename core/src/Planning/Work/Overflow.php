@@ -7,7 +7,6 @@ namespace Unionbit\Core\Planning\Work;
 use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Job\SafetyDevice;
 use Unionbit\Core\Planning\Way\WayOut;
-use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Words\Message;
 
@@ -23,8 +22,7 @@ final class Overflow
         if ($float === null) {
             return [];
         }
-        $screw = static fn (TerminalName $name): ?string => $house->archetype->terminalNamed(Place::Indoor, $name)
-            ?->printed;
+        $screw = static fn (TerminalName $name): ?string => $house->archetype->boardTerminal($name)?->printed;
         [$r, $y, $y2] = [
             $screw(TerminalName::R) ?? $screw(TerminalName::Rc),
             $screw(TerminalName::Y1),

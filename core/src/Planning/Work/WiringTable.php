@@ -35,7 +35,7 @@ final class WiringTable
                 ? Message::of('planning.wiring-table.link-module')
                 : $planned->boardName?->role() ?? Message::term(EndState::Spare);
             $rows[] = self::row(
-                'A',
+                $c->cable,
                 (string) $c->number,
                 $c->color(),
                 $c->near->label(),
@@ -43,16 +43,12 @@ final class WiringTable
                 $c->far->label(),
                 $planned->board->label(),
                 $means,
-                Message::of(
-                    'planning.wiring-table.label',
-                    conductor: "A{$c->number}",
-                    end: $planned->wall->label(),
-                ),
+                Message::of('planning.wiring-table.label', conductor: $c->id(), end: $planned->wall->label()),
             );
         }
         foreach ($plan->installation->outdoorCable()->conductors ?? [] as $c) {
             $rows[] = self::row(
-                'B',
+                $c->cable,
                 (string) $c->number,
                 $c->color(),
                 '',
@@ -60,7 +56,7 @@ final class WiringTable
                 $c->near->label(),
                 $c->far->label(),
                 Message::of('planning.wiring-table.board-outdoor-unit'),
-                Message::of('planning.wiring-table.label', conductor: "B{$c->number}", end: $c->far->label()),
+                Message::of('planning.wiring-table.label', conductor: $c->id(), end: $c->far->label()),
             );
         }
         foreach ($plan->landing->jumpers as $jumper) {

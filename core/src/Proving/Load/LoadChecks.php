@@ -116,7 +116,7 @@ final readonly class LoadChecks
                 ->netlist(Setup::calling())
                 ->region($point, static fn ($e): bool => $e->kind->isCopper() && ! $e->isOpen()) as $near => $_
         ) {
-            if ($points[$near]->probeable && $points[$near]->place === Place::Indoor) {
+            if ($points[$near]->probeable && $this->plan->installation->archetype->isBoard($points[$near]->place)) {
                 return (string) $near;
             }
         }
@@ -139,9 +139,9 @@ final readonly class LoadChecks
             ...array_map(static fn ($t): string => $t->printed, $this->plan->profile->hots()),
         ]);
         foreach ($hots as $hot) {
-            $numbers = $this->plan->landing->on($hot);
-            if ($numbers !== []) {
-                return "A{$numbers[0]}";
+            $ids = $this->plan->landing->on($hot);
+            if ($ids !== []) {
+                return $ids[0];
             }
         }
 

@@ -9,6 +9,7 @@ use Unionbit\Core\Call\CallTable;
 use Unionbit\Core\Circuit\Netlist\Element;
 use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Equipment\EquipmentTerminal;
+use Unionbit\Core\Equipment\Transformer;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
@@ -31,7 +32,7 @@ final readonly class BoardPoints
         foreach (CallTable::needed($archetype)->closes($call) as $name) {
             foreach ($archetype->terminals as $terminal) {
                 if (
-                    $terminal->place === Place::Indoor &&
+                    $archetype->isBoard($terminal->place) &&
                     ($terminal->name === $name || Meaning::of($terminal->name, $archetype) === $name) &&
                     ! in_array($terminal, $found, true)
                 ) {
@@ -48,10 +49,9 @@ final readonly class BoardPoints
     {
         $archetype = $this->plan->installation->archetype;
         foreach ($archetype->terminals as $terminal) {
-            $serving =
-                $terminal->place === Place::Indoor
-                    ? $this->plan->profile->serving(Meaning::of($terminal->name, $archetype))
-                    : null;
+            $serving = $archetype->isBoard($terminal->place)
+                ? $this->plan->profile->serving(Meaning::of($terminal->name, $archetype))
+                : null;
             if ($serving?->printed === $screw->printed) {
                 return $terminal;
             }
@@ -76,7 +76,7 @@ final readonly class BoardPoints
                 }
             }
         }
-        $r = $this->plan->installation->archetype->terminalNamed(Place::Indoor, TerminalName::R);
+        $r = $this->plan->installation->archetype->boardTerminal(TerminalName::R);
 
         return $r === null ? null : [$r->point(), $r->printed];
     }
@@ -84,24 +84,55 @@ final readonly class BoardPoints
     /** The common of the transformer whose loads stand behind a screw; null where nothing does. */
     public function commonOf(EquipmentTerminal $terminal): ?string
     {
-        $commons = array_map(static fn ($t): string => $t->common, $this->plan->installation->transformers());
         foreach ($this->loadsBehind($terminal) as $return) {
-            return in_array($return, $commons, true) ? $return : $commons[0];
+            return $this->supplyOf($return)->common ?? null;
         }
 
         return null;
     }
 
-    /** Where the indoor load behind a screw returns to: with two transformers each has its own. */
-    public function returnOf(EquipmentTerminal $board): string
+    /** Whether copper joins a point to the common of a screw's load: the plate's C is of the same supply. */
+    public function returnsTo(EquipmentTerminal $board, string $point): bool
     {
-        foreach ($this->loadsBehind($board) as $return) {
-            if (! str_starts_with($return, 'outdoor.')) {
-                return $return;
+        $common = $this->commonOf($board);
+
+        return $common !== null && isset($this->reached($point)[$common]);
+    }
+
+    /** The supply to whose common a load returns, over whatever copper lies between. */
+    private function supplyOf(string $return): ?Transformer
+    {
+        $reached = $this->reached($return);
+        foreach ($this->plan->installation->transformers() as $transformer) {
+            if (isset($reached[$transformer->common])) {
+                return $transformer;
             }
         }
 
-        return $this->plan->installation->archetype->transformers[0]->common;
+        return $this->plan->installation->transformers()[0] ?? null;
+    }
+
+    /** @return array<string, true> points that closed copper joins to this one, everything at rest */
+    private function reached(string $point): array
+    {
+        return $this->plan
+            ->circuit()
+            ->netlist(Setup::calling())
+            ->region($point, static fn (Element $e): bool => $e->kind->isCopper() && ! $e->isOpen());
+    }
+
+    /** Where the indoor load behind a screw returns to: with two transformers each has its own. */
+    public function returnOf(EquipmentTerminal $board): string
+    {
+        $loads = $this->loadsBehind($board);
+        foreach ($loads as $return) {
+            if (Place::ofPoint($return)?->isOutdoors() !== true) {
+                return $return;
+            }
+        }
+        $supply = $loads === [] ? null : $this->supplyOf($loads[0]);
+
+        return $supply->common ?? $this->plan->installation->archetype->transformers[0]->common;
     }
 
     /** Arrived at the board: to its common, or to its hot where that common has no screw. */
@@ -138,10 +169,7 @@ final readonly class BoardPoints
     /** @return list<string> the far ends of the loads that hang on a screw */
     private function loadsBehind(EquipmentTerminal $terminal): array
     {
-        $reached = $this->plan
-            ->circuit()
-            ->netlist(Setup::calling())
-            ->region($terminal->point(), static fn (Element $e): bool => $e->kind->isCopper() && ! $e->isOpen());
+        $reached = $this->reached($terminal->point());
         $returns = [];
         foreach ($this->plan->installation->archetype->loads as $load) {
             if (isset($reached[$load->from])) {

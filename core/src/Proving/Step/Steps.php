@@ -314,9 +314,9 @@ final readonly class Steps
 
     private function tip(string $screw): ?string
     {
-        $numbers = $this->plan->landing->on($screw);
+        $ids = $this->plan->landing->on($screw);
 
-        return $numbers === [] ? null : "A{$numbers[0]}.near";
+        return $ids === [] ? null : "{$ids[0]}.near";
     }
 
     /**
@@ -336,10 +336,8 @@ final readonly class Steps
                 ? $this->board->ofCall($call)[0] ?? null
                 : $this->board->servedBy($main);
         $outdoor =
-            $board === null || $board->name === TerminalName::W1
-                ? null
-                : $archetype->terminalNamed(Place::Outdoor, $board->name);
-        $outdoorCommon = $archetype->terminalNamed(Place::Outdoor, TerminalName::C);
+            $board === null || $board->name === TerminalName::W1 ? null : $archetype->outdoorTerminal($board->name);
+        $outdoorCommon = $archetype->outdoorTerminal(TerminalName::C);
 
         $probes = [];
         if (! $jumper) {
@@ -348,11 +346,7 @@ final readonly class Steps
                 $main->point(),
                 Message::of('proving.steps.terminal-closed'),
             );
-            if (
-                $atWall &&
-                $board !== null &&
-                $this->board->returnOf($board) === $archetype->transformers[0]->common
-            ) {
+            if ($atWall && $board !== null && $this->board->returnsTo($board, $common->point())) {
                 $probes[] = new Probe(
                     $main->point(),
                     $common->point(),

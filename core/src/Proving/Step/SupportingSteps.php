@@ -87,8 +87,8 @@ final readonly class SupportingSteps
         $wait = $this->waits->of($call, Method::BoardJumper);
         $signs = (new Signs($this->plan->installation->archetype))->of($call);
         $setup = Setup::calling();
-        foreach ($this->plan->installation->wallCable()->conductors ?? [] as $conductor) {
-            $setup = $setup->lifting("A{$conductor->number}.far");
+        foreach ($this->plan->installation->wallConductors() as $conductor) {
+            $setup = $setup->lifting("{$conductor->id()}.far");
         }
         if ($this->plan->profile->outputs === Place::Module) {
             $net = $this->plan->circuit()->netlist(Setup::calling());
@@ -151,8 +151,8 @@ final readonly class SupportingSteps
             ->asked(...$closes)
             ->lifting(
                 ...array_map(
-                    static fn (Conductor $c): string => "A{$c->number}.near",
-                    $this->plan->installation->wallCable()->conductors ?? [],
+                    static fn (Conductor $c): string => "{$c->id()}.near",
+                    $this->plan->installation->wallConductors(),
                 ),
             );
         $probes = array_map(

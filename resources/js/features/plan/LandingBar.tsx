@@ -20,7 +20,7 @@ export function LandingBar({
     onHand: (on: boolean) => void;
     onLand: (screw: string | null) => void;
     onBoard: (screw: string | null) => void;
-    onTie: (place: 'wall' | 'indoor', a: string, b: string) => void;
+    onTie: (place: string, a: string, b: string) => void;
     onUntie: (label: string) => void;
     onLink: (isIn: boolean) => void;
 }) {
@@ -31,17 +31,17 @@ export function LandingBar({
                 {row ? (
                     <>
                         <Ends
-                            name={say('plan.lands-on', { number: row.number, colourWord: row.colourWord })}
+                            name={say('plan.lands-on', { number: row.name, colourWord: row.colourWord })}
                             screws={board.plate}
                             lands={row.lands}
                             onLand={onLand}
                         />
                         <Ends
-                            name="and at the board on"
-                            screws={plan.boardScrews}
+                            name={say('plan.and-at-the-board-on')}
+                            screws={row.screws}
                             lands={row.board}
                             onLand={onBoard}
-                            splices={plan.outdoorConductors}
+                            splices={row.splices}
                         />
                     </>
                 ) : (
@@ -58,7 +58,7 @@ export function LandingBar({
                         {say('plan.take-out-the-tie', { a: tie.a, b: tie.b })}
                     </button>
                 ))}
-                <TieForm plate={board.plate} screws={plan.boardScrews} onTie={onTie} />
+                <TieForm plate={board.plate} boards={plan.boards} onTie={onTie} />
                 {board.link && (
                     <button
                         className="ml-auto h-11 px-3 font-lab text-body font-semibold"
@@ -130,14 +130,14 @@ function Ends({
 
 function TieForm({
     plate,
-    screws,
+    boards,
     onTie,
 }: {
     plate: string[];
-    screws: string[];
-    onTie: (place: 'wall' | 'indoor', a: string, b: string) => void;
+    boards: PlanView['boards'];
+    onTie: (place: string, a: string, b: string) => void;
 }) {
-    const [place, setPlace] = useState<'wall' | 'indoor' | null>(null);
+    const [place, setPlace] = useState<string | null>(null);
     const [a, setA] = useState('');
     if (place === null) {
         return (
@@ -146,17 +146,24 @@ function TieForm({
             </button>
         );
     }
-    const choices = place === 'wall' ? plate : screws;
+    const choices = boards.find((board) => board.place === place)?.screws ?? plate;
     return (
         <span role="group" aria-label={say('plan.add-a-tie-2')} className="flex flex-wrap items-center gap-1">
             <select
                 aria-label={say('plan.where')}
                 className="h-11 bg-transparent font-lab text-small"
                 value={place}
-                onChange={(event) => setPlace(event.target.value === 'wall' ? 'wall' : 'indoor')}
+                onChange={(event) => {
+                    setPlace(event.target.value);
+                    setA('');
+                }}
             >
                 <option value="wall">{say('plan.at-the-plate')}</option>
-                <option value="indoor">{say('plan.at-the-board')}</option>
+                {boards.map((board) => (
+                    <option key={board.place} value={board.place}>
+                        {boards.length > 1 ? say('plan.at-the-place', { place: board.name }) : say('plan.at-the-board')}
+                    </option>
+                ))}
             </select>
             <select
                 aria-label={say('plan.from')}

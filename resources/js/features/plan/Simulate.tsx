@@ -22,9 +22,9 @@ export function Simulate({
     plan: PlanView;
     state: Simulation;
     width: number;
-    selected: number | null;
+    selected: string | null;
     onCall: (call: string) => void;
-    onSelect: (number: number | null) => void;
+    onSelect: (conductor: string | null) => void;
 }) {
     const { job } = usePage<PlanProps>().props;
     const closed = job.handedOverAt !== null;
@@ -68,7 +68,7 @@ export function Simulate({
                     state={state}
                     fault={plan.short?.conductors ?? []}
                     selected={selected}
-                    onSelect={closed ? undefined : (number) => onSelect(number === selected ? null : number)}
+                    onSelect={closed ? undefined : (conductor) => onSelect(conductor === selected ? null : conductor)}
                     heads={
                         width < 700
                             ? []

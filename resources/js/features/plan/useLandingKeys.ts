@@ -14,17 +14,17 @@ export function useLandingKeys({
 }: {
     plan: PlanView | null;
     closed: boolean;
-    selected: number | null;
+    selected: string | null;
     hand: boolean;
-    onSelect: (number: number | null) => void;
+    onSelect: (conductor: string | null) => void;
     onHand: (on: boolean) => void;
     onCall: (call: string) => void;
     onLand: (screw: string | null) => void;
 }): void {
     const rows = plan?.board.rows ?? [];
     const step = (by: number) => {
-        const index = rows.findIndex((row) => row.number === selected);
-        onSelect(rows[Math.max(0, Math.min(rows.length - 1, index < 0 ? 0 : index + by))]?.number ?? null);
+        const index = rows.findIndex((row) => row.id === selected);
+        onSelect(rows[Math.max(0, Math.min(rows.length - 1, index < 0 ? 0 : index + by))]?.id ?? null);
     };
     useKeys({
         j: () => step(1),
@@ -39,7 +39,7 @@ export function useLandingKeys({
     // In hand mode a digit picks a conductor, a letter lands it on the next screw that begins with it, 0 caps it.
     const letter = (key: string) => () => {
         const fits = (plan?.board.plate ?? []).filter((screw) => screw.toLowerCase().startsWith(key));
-        const now = rows.find((row) => row.number === selected)?.lands ?? '';
+        const now = rows.find((row) => row.id === selected)?.lands ?? '';
         const next = fits[(fits.indexOf(now) + 1) % Math.max(1, fits.length)];
         if (next !== undefined) onLand(next);
     };
@@ -50,7 +50,7 @@ export function useLandingKeys({
                   ...Object.fromEntries(
                       Array.from({ length: 9 }, (_, index) => [
                           String(index + 1),
-                          () => onSelect(rows.find((row) => row.number === index + 1)?.number ?? selected),
+                          () => onSelect(rows[index]?.id ?? selected),
                       ]),
                   ),
                   ...Object.fromEntries(

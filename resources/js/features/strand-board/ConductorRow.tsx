@@ -25,26 +25,27 @@ export function ConductorRow({
     const back = row.load?.kind === 'load';
     const [left, right] = g.jacket;
     const wallEnd = wallFree ? right + 26 : g.wallTag - 1;
-    const name = `${row.number} ${row.colourWord}`;
+    const name = `${row.name} ${row.colourWord}`;
+    const boardPoint = `${row.place}.${row.board}`;
     const shorted = fault.includes(row.id);
     const background = shorted
         ? 'var(--fault-wash)'
-        : selected === row.number
+        : selected === row.id
           ? 'var(--copper-wash)'
           : row.moved
             ? 'var(--copper-wash)'
             : 'transparent';
     return (
-        <g data-conductor={row.number} data-live={hot ? '' : undefined} data-fault={shorted ? '' : undefined}>
+        <g data-conductor={row.name} data-live={hot ? '' : undefined} data-fault={shorted ? '' : undefined}>
             <rect
                 x="0"
                 y={y - g.row / 2}
                 width={g.width}
                 height={g.row}
                 fill={background}
-                opacity={selected === row.number || row.moved || shorted ? 1 : 0}
+                opacity={selected === row.id || row.moved || shorted ? 1 : 0}
             />
-            {selected === row.number && <rect x="0" y={y - g.row / 2} width="5" height={g.row} fill="var(--copper)" />}
+            {selected === row.id && <rect x="0" y={y - g.row / 2} width="5" height={g.row} fill="var(--copper)" />}
             {g.loads !== null && (
                 <LoadWords g={g} y={y} load={row.load} state={state} live={hot && row.board !== null} />
             )}
@@ -66,7 +67,7 @@ export function ConductorRow({
                 y={y}
                 colour={row.colour}
                 live={hot}
-                number={row.number}
+                number={row.name}
                 word={row.colourWord}
             />
             <Strand
@@ -97,8 +98,8 @@ export function ConductorRow({
             {onSelect && (
                 <Touch
                     name={say('board.conductor', { name })}
-                    onTouch={() => onSelect(row.number)}
-                    pressed={selected === row.number}
+                    onTouch={() => onSelect(row.id)}
+                    pressed={selected === row.id}
                 >
                     <rect
                         className="focus"
@@ -118,9 +119,9 @@ export function ConductorRow({
                     width={g.tagWidth}
                     label={row.board}
                     side="equipment"
-                    kind={row.boardMoved ? 'move' : live.has(`indoor.${row.board}`) ? 'live' : 'stay'}
+                    kind={row.boardMoved ? 'move' : live.has(boardPoint) ? 'live' : 'stay'}
                     name={say('board.at-the-board', { board: row.board })}
-                    point={`indoor.${row.board}`}
+                    point={boardPoint}
                 />
             )}
             {row.lands && (

@@ -43,7 +43,7 @@ export function Outdoor({
                                 side="equipment"
                                 kind={hot ? 'live' : 'stay'}
                                 name={say('board.at-the-board', { board: row.board })}
-                                point={`indoor.${row.board}`}
+                                point={`${row.from}.${row.board}`}
                             />
                         )}
                         <Strand
@@ -62,7 +62,7 @@ export function Outdoor({
                             y={y}
                             colour={row.colour}
                             live={hot}
-                            number={row.number}
+                            number={String(row.number)}
                             word={row.colourWord}
                         />
                         <Strand
@@ -84,7 +84,7 @@ export function Outdoor({
                                 side="wall"
                                 kind={hot ? 'live' : 'stay'}
                                 name={say('board.at-the-outdoor-unit', { outdoor: row.outdoor })}
-                                point={`outdoor.${row.outdoor}`}
+                                point={`${row.to}.${row.outdoor}`}
                             />
                         )}
                         {props.outdoorWords?.(row, { x: g.words, y, width: g.width - g.words - 16 })}

@@ -15,7 +15,10 @@ export function StrandBoard(props: StrandBoardProps) {
     const { board, state } = props;
     const live = new Set(state.energised);
     const stubs = board.wallStubs.length;
-    const yOf = (index: number) => g.head + g.row / 2 + index * g.row;
+    // Each further cable out of the wall stands under a line that names it.
+    const begins = board.rows.map((row, index) => index > 0 && row.cable !== board.rows[index - 1]?.cable);
+    const gaps = (index: number) => begins.slice(0, index + 1).filter(Boolean).length * 26;
+    const yOf = (index: number) => g.head + g.row / 2 + index * g.row + gaps(index);
     // Screws that the link reaches stand one below the other; the others share rows where there is room.
     const columns = props.variant === 'plan' ? 2 : 1;
     const linked = board.wallStubs.filter((stub) => stub.hot).length;
@@ -35,7 +38,7 @@ export function StrandBoard(props: StrandBoardProps) {
     const places = new Map<string, PlaceOnBoard>();
     board.rows.forEach((row, index) => {
         if (row.board)
-            places.set(`indoor.${row.board}`, {
+            places.set(`${row.place}.${row.board}`, {
                 x: g.boardTag + g.tagWidth - 8,
                 y: yOf(index) + 10,
                 side: 'equipment',
@@ -53,7 +56,7 @@ export function StrandBoard(props: StrandBoardProps) {
     );
     outdoor.forEach((row, index) => {
         if (row.outdoor)
-            places.set(`outdoor.${row.outdoor}`, {
+            places.set(`${row.to}.${row.outdoor}`, {
                 x: g.wallTag + g.wallTagWidth - 8,
                 y: outdoorTop + 44 + index * g.row,
                 side: 'wall',
@@ -80,8 +83,28 @@ export function StrandBoard(props: StrandBoardProps) {
                         strokeWidth="3"
                     />
                     <text className="c-jack" x={(g.jacket[0] + g.jacket[1]) / 2} y="20" textAnchor="middle">
-                        {board.cable}
+                        {board.cables[0]?.label ?? ''}
                     </text>
+                    {board.rows.map(
+                        (row, index) =>
+                            begins[index] && (
+                                <g key={row.cable}>
+                                    <path
+                                        d={`M0 ${yOf(index) - g.row / 2 - 25}H${width}`}
+                                        stroke="var(--rule)"
+                                        strokeWidth="1.5"
+                                    />
+                                    <text
+                                        className="c-jack"
+                                        x={(g.jacket[0] + g.jacket[1]) / 2}
+                                        y={yOf(index) - g.row / 2 - 7}
+                                        textAnchor="middle"
+                                    >
+                                        {board.cables.find((cable) => cable.id === row.cable)?.label ?? ''}
+                                    </text>
+                                </g>
+                            ),
+                    )}
                     {board.rows.map((row, index) => (
                         <ConductorRow key={row.id} {...props} g={g} row={row} y={yOf(index)} live={live} />
                     ))}

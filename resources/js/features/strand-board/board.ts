@@ -12,8 +12,8 @@ export interface StrandBoardProps {
     lifted?: string[];
     /** Conductors that carry a short, drawn as it would be on the wall. */
     fault?: string[];
-    selected?: number | null;
-    onSelect?: ((number: number) => void) | undefined;
+    selected?: string | null;
+    onSelect?: ((conductor: string) => void) | undefined;
     /** Heads of the columns on the right. */
     heads: { x: number; text: string; end?: boolean }[];
     /** What stands on the right of a conductor's row, at its words column. */

@@ -178,7 +178,7 @@ export function InJacket({
     y: number;
     colour: Colour;
     live: boolean;
-    number: number;
+    number: string;
     word: string;
 }) {
     const middle = (from + to) / 2;

@@ -137,8 +137,11 @@ export function EntryLine({
                             )}
                             onClick={() => onCable(item.id)}
                         >
-                            {item.from === 'wall' ? say('survey.wall-cable') : say('survey.outdoor-cable')}{' '}
-                            {item.conductors.length}
+                            {say('survey.cable-with', {
+                                id: item.id,
+                                to: item.toLabel,
+                                count: item.conductors.length,
+                            })}
                         </button>
                     ))}
                 </div>

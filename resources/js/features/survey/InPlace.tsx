@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { said } from '@/lib/api';
 import type { Edits } from '@/lib/edits';
-import type { JumperView, SafetyDevice } from '@/types';
+import type { JumperView, PlaceView, SafetyDevice } from '@/types';
 import { Bad } from '@/ui/State';
 import { bold } from '@/ui/marks';
 import { list, rich, say } from '@/words';
@@ -10,13 +10,15 @@ import { list, rich, say } from '@/words';
 export function InPlace({
     safety,
     jumpers,
+    places,
     screws,
     edits,
     closed,
 }: {
     safety: SafetyDevice[];
     jumpers: JumperView[];
-    screws: string[];
+    places: PlaceView[];
+    screws: Record<string, string[]>;
     edits: Edits;
     closed: boolean;
 }) {
@@ -25,6 +27,13 @@ export function InPlace({
     const [a, setA] = useState('');
     const [b, setB] = useState('');
     const [place, setPlace] = useState('wall');
+    const boards = places.filter((item) => !item.outdoors && (screws[item.place] ?? []).length > 0);
+    const [board, setBoard] = useState('');
+    const called = (id: string) => {
+        const item = places.find((candidate) => candidate.place === id);
+        return item === undefined || item.name === '' ? (item?.label ?? id) : item.name;
+    };
+    const at = boards.some((item) => item.place === board) ? board : (boards[0]?.place ?? 'indoor');
     const [bad, setBad] = useState('');
     const send = async (op: string, fields: object, done?: () => void) => {
         const answer = await edits.send(op, fields);
@@ -92,9 +101,7 @@ export function InPlace({
                                 </b>{' '}
                                 {jumper.place === 'wall'
                                     ? say('survey.on-the-plate')
-                                    : jumper.place === 'indoor'
-                                      ? say('survey.on-the-board')
-                                      : say('survey.outdoors')}
+                                    : say('survey.at-the-place', { place: called(jumper.place) })}
                             </span>
                             {!closed && (
                                 <button
@@ -114,8 +121,25 @@ export function InPlace({
                     <div className="mt-2 grid gap-3 sm:grid-cols-2">
                         <div role="group" aria-label={say('survey.add-a-float-switch')}>
                             <span className="lab">{say('survey.a-float-switch-breaks')}</span>
+                            {boards.length > 1 && (
+                                <select
+                                    aria-label={say('survey.float-switch-at')}
+                                    className="pick"
+                                    value={at}
+                                    onChange={(event) => {
+                                        setBoard(event.target.value);
+                                        setBreaks([]);
+                                    }}
+                                >
+                                    {boards.map((item) => (
+                                        <option key={item.place} value={item.place}>
+                                            {called(item.place)}
+                                        </option>
+                                    ))}
+                                </select>
+                            )}
                             <div className="mt-1 flex flex-wrap gap-1.5">
-                                {screws
+                                {(screws[at] ?? [])
                                     .filter((letter) => !['C', 'L', 'S1', 'S2'].includes(letter))
                                     .map((letter) => (
                                         <button
@@ -155,7 +179,13 @@ export function InPlace({
                                         {
                                             safety: [
                                                 ...safety,
-                                                { id: free(), label: say('survey.float-switch'), breaks, relay },
+                                                {
+                                                    id: free(),
+                                                    label: say('survey.float-switch'),
+                                                    breaks,
+                                                    relay,
+                                                    place: at,
+                                                },
                                             ],
                                         },
                                         () => {
@@ -206,8 +236,13 @@ export function InPlace({
                                     onChange={(event) => setPlace(event.target.value)}
                                 >
                                     <option value="wall">{say('survey.on-the-plate')}</option>
-                                    <option value="indoor">{say('survey.on-the-board')}</option>
-                                    <option value="outdoor">{say('survey.outdoors')}</option>
+                                    {places
+                                        .filter((item) => item.place !== 'wall')
+                                        .map((item) => (
+                                            <option key={item.place} value={item.place}>
+                                                {called(item.place)}
+                                            </option>
+                                        ))}
                                 </select>
                             </div>
                             <button className="btn btn--small mt-2" disabled={a.trim() === '' || b.trim() === ''}>

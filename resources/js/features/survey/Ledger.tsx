@@ -43,8 +43,10 @@ export function Ledger({
                 <tr className="lab [&>th]:border-b [&>th]:border-hair [&>th]:py-2 [&>th]:font-semibold">
                     <th className="w-12 pl-5">{say('survey.no')}</th>
                     <th>{say('survey.conductor')}</th>
-                    <th>{cable.from === 'wall' ? say('survey.wall') : say('survey.board')}</th>
-                    <th>{cable.to === 'indoor' ? say('survey.board') : say('survey.outdoor')}</th>
+                    <th className="first-letter:uppercase">
+                        {cable.from === 'wall' ? say('survey.wall') : cable.fromLabel}
+                    </th>
+                    <th className="first-letter:uppercase">{cable.toLabel}</th>
                     <th>
                         <span className="max-sm:sr-only">{say('survey.how-we-know')}</span>
                     </th>

@@ -26,7 +26,7 @@ export function Length({
         setBad(answer.kind === 'ok' ? '' : said(answer));
         if (answer.kind === 'ok') setEntered(null);
     };
-    const word = cable.from === 'wall' ? say('survey.wall-cable') : say('survey.outdoor-cable');
+    const word = say('survey.cable-word', { id: cable.id });
     return (
         <>
             <label className="flex min-h-11 items-center justify-between gap-3 border-b border-hair">

@@ -15,7 +15,7 @@ export interface Completion {
 export function complete(
     line: string,
     cable: CableView,
-    screws: { indoor: string[]; outdoor: string[] },
+    screws: Record<string, string[]>,
     words: EntryWords,
 ): Completion[] {
     const numbered = /^\s*\d+\s+/.exec(line)?.[0] ?? '';
@@ -30,7 +30,7 @@ export function complete(
     const after = rest.slice(colour?.[0].length ?? 0);
     const at = after.indexOf('>');
     if (at < 0) {
-        const near = cable.from === 'wall' ? words.plate : [...screws.indoor, '-'];
+        const near = cable.from === 'wall' ? words.plate : [...(screws[cable.from] ?? []), '-'];
         const typed = after.trim();
         if (typed === 'cap') return [];
         return pick(near, typed).map((word) => ({ word, line: word === 'cap' ? `${head}cap` : `${head}${word}>` }));
@@ -39,7 +39,7 @@ export function complete(
     const far = after.slice(at + 1).replace(/^\s+/, '');
     const ended = /^(\S+)\s/.exec(far);
     if (!ended) {
-        const letters = [...(cable.to === 'indoor' ? screws.indoor : screws.outdoor), '-'];
+        const letters = [...(screws[cable.to] ?? []), '-'];
         const same = near.slice(0, -1).trim();
         const first = letters.filter((letter) => letter === same);
         return pick([...first, ...letters.filter((letter) => letter !== same)], far).map((word) => ({

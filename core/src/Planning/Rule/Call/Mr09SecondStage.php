@@ -11,6 +11,7 @@ use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Rule\Severity;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
+use Unionbit\Core\Wiring\Jumper;
 use Unionbit\Core\Words\Message;
 
 /**
@@ -25,19 +26,17 @@ final class Mr09SecondStage implements MappingRule
         $findings = [];
         $planned = PlannedConductor::all($plan);
         foreach (self::PAIRS as [$first, $second, $what]) {
-            $low = $plan->installation->archetype->terminalNamed(Place::Indoor, TerminalName::from($first))
-                ?->printed;
-            $high = $plan->installation->archetype->terminalNamed(Place::Indoor, TerminalName::from($second))
-                ?->printed;
+            $low = $plan->installation->archetype->boardTerminal(TerminalName::from($first));
+            $high = $plan->installation->archetype->boardTerminal(TerminalName::from($second));
             if ($low === null || $high === null) {
                 continue;
             }
             $tied =
                 array_filter(
                     $plan->landing->jumpers,
-                    static fn ($j): bool => $j->place === Place::Indoor &&
-                        in_array($low, [$j->a, $j->b], true) &&
-                        in_array($high, [$j->a, $j->b], true),
+                    static fn (Jumper $j): bool => $j->place === $high->place &&
+                        in_array($low->printed, [$j->a, $j->b], true) &&
+                        in_array($high->printed, [$j->a, $j->b], true),
                 ) !== [];
             $lands =
                 array_filter(
@@ -49,21 +48,26 @@ final class Mr09SecondStage implements MappingRule
                 $findings[] = Finding::of(
                     'MR09',
                     Severity::Warning,
-                    Message::of('planning.mr09.tied-always-runs-high-stage', low: $low, high: $high, what: $what),
+                    Message::of(
+                        'planning.mr09.tied-always-runs-high-stage',
+                        low: $low->printed,
+                        high: $high->printed,
+                        what: $what,
+                    ),
                     Message::of('planning.mr09.temperature-rise-airflow-cycling-change'),
                     Message::of('planning.mr09.check-rise-against-plate-tie'),
                     [],
-                    ["indoor.{$low}", "indoor.{$high}"],
+                    [$low->point(), $high->point()],
                 );
             } elseif (! $lands && $plan->profile->outputs === Place::Wall) {
                 $findings[] = Finding::of(
                     'MR09',
                     Severity::Warning,
                     Message::of('planning.mr09.second-stage-not-connected', what: $what),
-                    Message::of('planning.mr09.gets-no-call-first-stages', high: $high),
+                    Message::of('planning.mr09.gets-no-call-first-stages', high: $high->printed),
                     Message::of('planning.mr09.say-so-customer-see-first'),
                     [],
-                    ["indoor.{$high}"],
+                    [$high->point()],
                 );
             }
         }

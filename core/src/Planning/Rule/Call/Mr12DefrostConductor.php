@@ -8,7 +8,6 @@ use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Planning\Rule\MappingRule;
 use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Rule\Severity;
-use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Words\Message;
 
@@ -18,18 +17,14 @@ final class Mr12DefrostConductor implements MappingRule
     public function check(Plan $plan): array
     {
         $house = $plan->installation;
-        $indoor = $house->archetype->terminalNamed(Place::Indoor, TerminalName::W1);
-        $w = $house->archetype->terminalNamed(Place::Outdoor, TerminalName::W1)?->printed;
-        if (
-            $house->archetype->heatPump === null ||
-            $w === null ||
-            $indoor === null ||
-            $house->outdoorCable() === null
-        ) {
+        $indoor = $house->archetype->boardTerminal(TerminalName::W1);
+        $cable = $house->outdoorCable();
+        $w = $cable === null ? null : $house->archetype->terminalNamed($cable->to, TerminalName::W1);
+        if ($house->archetype->heatPump === null || $w === null || $indoor === null) {
             return [];
         }
-        foreach ($house->outdoorCable()->conductors as $conductor) {
-            if ($conductor->far->terminal === $w && ! $conductor->near->isFree()) {
+        foreach ($cable->conductors as $conductor) {
+            if ($conductor->far->terminal === $w->printed && ! $conductor->near->isFree()) {
                 return [];
             }
         }
@@ -42,7 +37,7 @@ final class Mr12DefrostConductor implements MappingRule
                 Message::of('planning.mr12.in-defrost-house-blown-cold'),
                 Message::of('planning.mr12.splice-outdoor-w-indoor-heat'),
                 [],
-                ["outdoor.{$w}"],
+                [$w->point()],
             ),
         ];
     }

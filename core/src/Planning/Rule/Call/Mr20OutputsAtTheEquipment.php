@@ -26,6 +26,19 @@ final class Mr20OutputsAtTheEquipment implements MappingRule
         $planned = PlannedConductor::all($plan);
         $links = array_filter($planned, static fn (PlannedConductor $p): bool => $p->isLink());
         $findings = [];
+        $boards = $plan->installation->archetype->boards;
+        if (count($boards) > 1) {
+            $findings[] = Finding::of(
+                'MR20',
+                Severity::Error,
+                Message::of('planning.mr20.boards-at-two-places'),
+                Message::of(
+                    'planning.mr20.short-leads-reach-one-place',
+                    places: array_map($plan->installation->placeName(...), $boards),
+                ),
+                Message::of('planning.mr20.choose-outputs-at-wall'),
+            );
+        }
         if (count($links) < $plan->profile->linkConductors) {
             $findings[] = Finding::of(
                 'MR20',

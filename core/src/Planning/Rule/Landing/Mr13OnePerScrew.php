@@ -24,7 +24,7 @@ final class Mr13OnePerScrew implements MappingRule
                 $wall[$planned->wall->terminal][] = $planned;
             }
             if ($planned->board->terminal !== null) {
-                $board[$planned->board->terminal][] = $planned->conductor->name();
+                $board["{$planned->place->value}.{$planned->board->terminal}"][] = $planned->conductor->name();
             }
         }
         foreach ($wall as $screw => $conductors) {
@@ -42,16 +42,18 @@ final class Mr13OnePerScrew implements MappingRule
                 );
             }
         }
-        foreach ($plan->installation->outdoorCable()->conductors ?? [] as $conductor) {
-            if ($conductor->near->terminal !== null) {
-                $board[$conductor->near->terminal][] = Message::of(
+        $outdoor = $plan->installation->outdoorCable();
+        foreach ($outdoor->conductors ?? [] as $conductor) {
+            if ($outdoor !== null && $conductor->near->terminal !== null) {
+                $board["{$outdoor->from->value}.{$conductor->near->terminal}"][] = Message::of(
                     'planning.mr13.outdoor-unit',
                     conductor: $conductor->name(),
                 );
             }
         }
-        foreach ($board as $screw => $names) {
-            $room = $plan->installation->archetype->terminal(Place::Indoor, (string) $screw)->wires ?? 1;
+        foreach ($board as $point => $names) {
+            [$place, $screw] = explode('.', $point, 2);
+            $room = $plan->installation->archetype->terminal(Place::from($place), $screw)->wires ?? 1;
             if (count($names) > $room) {
                 $findings[] = Finding::of(
                     'MR13',
@@ -60,7 +62,7 @@ final class Mr13OnePerScrew implements MappingRule
                     Message::of('planning.mr13.takes', room: $room),
                     Message::of('planning.mr13.use-pigtail'),
                     [],
-                    ["indoor.{$screw}"],
+                    [$point],
                 );
             }
         }

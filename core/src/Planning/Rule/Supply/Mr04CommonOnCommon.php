@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Unionbit\Core\Planning\Rule\Supply;
 
 use Unionbit\Core\Circuit\Setup;
+use Unionbit\Core\Planning\Offer\LetterToLetter;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Planning\Plan\PlannedConductor;
 use Unionbit\Core\Planning\Rule\MappingRule;
@@ -31,6 +32,11 @@ final class Mr04CommonOnCommon implements MappingRule
             $landed = $landed || $planned->wallName === TerminalName::C;
             if ($planned->wallName?->isHot() === true) {
                 $findings[] = $this->onHot($plan, $planned);
+            } elseif (
+                $planned->wallName === TerminalName::C &&
+                ! LetterToLetter::isOwnCommon($planned->conductor, $plan->installation, $plan->profile)
+            ) {
+                $findings[] = $this->ofTheOther($plan, $planned);
             }
         }
         if (
@@ -65,6 +71,24 @@ final class Mr04CommonOnCommon implements MappingRule
         }
 
         return $findings;
+    }
+
+    /** The common of one supply under a thermostat that takes its power from the other: it gets none. */
+    private function ofTheOther(Plan $plan, PlannedConductor $planned): Finding
+    {
+        return Finding::of(
+            'MR04',
+            Severity::Error,
+            Message::of('planning.mr04.common-of-other-supply', conductor: $planned->conductor->name()),
+            Message::of(
+                'planning.mr04.takes-power-from-other',
+                hot: $plan->profile->powerFrom ?? '',
+                place: $plan->installation->placeName($planned->place),
+            ),
+            Message::of('planning.mr04.land-common-of-that-supply', hot: $plan->profile->powerFrom ?? ''),
+            [$planned->id()],
+            ["wall.{$planned->wall->terminal}"],
+        );
     }
 
     private function onHot(Plan $plan, PlannedConductor $planned): Finding

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Planning\Rule\Supply;
 
+use Unionbit\Core\Equipment\Load;
 use Unionbit\Core\Equipment\LoadKind;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Planning\Rule\MappingRule;
@@ -19,7 +20,7 @@ final class Mr11OutdoorPolarity implements MappingRule
     {
         $outdoor = array_filter(
             $plan->installation->archetype->loads,
-            static fn ($load): bool => str_starts_with($load->to, Place::Outdoor->value),
+            static fn (Load $load): bool => Place::ofPoint($load->to)?->isOutdoors() === true,
         );
         if ($outdoor === []) {
             return [];
@@ -27,7 +28,11 @@ final class Mr11OutdoorPolarity implements MappingRule
         $electronic =
             array_filter(
                 $outdoor,
-                static fn ($load): bool => in_array($load->kind, [LoadKind::BoardLogic, LoadKind::BoardInput], true),
+                static fn (Load $load): bool => in_array(
+                    $load->kind,
+                    [LoadKind::BoardLogic, LoadKind::BoardInput],
+                    true,
+                ),
             ) !== [];
 
         return [

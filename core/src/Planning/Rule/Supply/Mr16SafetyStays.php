@@ -39,7 +39,7 @@ final class Mr16SafetyStays implements MappingRule
                     Message::of('planning.mr16.no-conductor-goes-through-any'),
                     Message::of('planning.mr16.keep-in-conductor-breaks-or'),
                     [],
-                    array_map(static fn (string $screw): string => "indoor.{$screw}", $device->breaks),
+                    array_map($device->point(...), $device->breaks),
                 );
         }
 

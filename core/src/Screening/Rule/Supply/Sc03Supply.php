@@ -39,7 +39,10 @@ final class Sc03Supply implements ScreeningRule
                     Message::of('screening.sc03.r-c-not-measured-yet'),
                     Message::of('screening.sc03.nothing-known-supply'),
                     Message::of('screening.sc03.measure-r-c-at-board'),
-                    points: ['indoor.R', 'indoor.C'],
+                    points: [
+                        $installation->archetype->transformers[0]->hot,
+                        $installation->archetype->transformers[0]->common,
+                    ],
                 ),
             ];
         }

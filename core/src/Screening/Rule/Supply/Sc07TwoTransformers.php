@@ -18,7 +18,7 @@ final readonly class Sc07TwoTransformers implements ScreeningRule
 {
     public function check(Installation $installation, array $readings): array
     {
-        $in = count($installation->archetype->transformers);
+        $in = count($installation->archetype->supplies());
         $said = $installation->answers->choice('supplies');
         foreach ($readings as $reading) {
             if ($reading->mode === MeterMode::Volts && $reading->value >= 40.0 && $reading->value <= 60.0) {

@@ -17,7 +17,7 @@ final class Sc15LinkState implements ScreeningRule
     public function check(Installation $installation, array $readings): array
     {
         $link = $installation->facts->plateLink;
-        $transformers = count($installation->archetype->transformers);
+        $transformers = count($installation->archetype->supplies());
 
         if ($link === LinkState::Unknown) {
             return [

@@ -31,7 +31,7 @@ final readonly class Sc04Communicating implements ScreeningRule
             ];
         }
         $printed = [];
-        foreach ($installation->wallCable()->conductors ?? [] as $conductor) {
+        foreach ($installation->wallConductors() as $conductor) {
             if (
                 $conductor->near->terminal !== null &&
                 in_array(strtoupper($conductor->near->terminal), self::BUS, true)
@@ -39,7 +39,7 @@ final readonly class Sc04Communicating implements ScreeningRule
                 $printed[] = $conductor->near->terminal;
             }
         }
-        $few = count($installation->wallCable()->conductors ?? []);
+        $few = count($installation->wallConductors());
         if (count($printed) > 1 && ! $installation->answers->is('bus', 'convert', 'no')) {
             return [
                 Finding::of(

@@ -44,7 +44,7 @@ final class Sc09CommonWithoutConductor implements ScreeningRule
                 Message::of('screening.sc09.no-conductor-on-c-at'),
                 Message::of('screening.sc09.reading-0-v-from-r'),
                 $instead,
-                $standIn === null ? [] : ['A'.$standIn->number],
+                $standIn === null ? [] : [$standIn->id()],
             ),
         ];
     }

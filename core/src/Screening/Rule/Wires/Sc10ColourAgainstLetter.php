@@ -18,7 +18,7 @@ final class Sc10ColourAgainstLetter implements ScreeningRule
     public function check(Installation $installation, array $readings): array
     {
         $findings = [];
-        foreach ($installation->wallCable()->conductors ?? [] as $conductor) {
+        foreach ($installation->wallConductors() as $conductor) {
             $name = $installation->onPlate($conductor)?->name;
             if (
                 $name === null ||
@@ -54,7 +54,7 @@ final class Sc10ColourAgainstLetter implements ScreeningRule
                 Message::of('screening.sc10.against-custom', where: $where),
                 $meaning,
                 Message::of('screening.sc10.keep-as-note-do-not', evidence: $conductor->evidence->label()),
-                ['A'.$conductor->number],
+                [$conductor->id()],
             )
             : Finding::of(
                 'SC10',
@@ -62,7 +62,7 @@ final class Sc10ColourAgainstLetter implements ScreeningRule
                 Message::of('screening.sc10.colour-letter-disagree', where: $where),
                 $meaning,
                 Message::of('screening.sc10.trace-before-trusting-colour-or'),
-                ['A'.$conductor->number],
+                [$conductor->id()],
             );
     }
 

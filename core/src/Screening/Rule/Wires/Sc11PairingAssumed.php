@@ -18,7 +18,7 @@ final readonly class Sc11PairingAssumed implements ScreeningRule
     {
         $assumed = array_values(
             array_filter(
-                $installation->wallCable()->conductors ?? [],
+                $installation->wallConductors(),
                 static fn (Conductor $c): bool => ! $c->isSpare() && ! $c->evidence->isProof(),
             ),
         );
@@ -34,7 +34,7 @@ final readonly class Sc11PairingAssumed implements ScreeningRule
                 Message::of('screening.sc11.assumed', names: $names),
                 Message::of('screening.sc11.colours-change-at-splices-nobody'),
                 Message::of('screening.sc11.trace-them-join-two-at'),
-                array_map(static fn (Conductor $c): string => "A{$c->number}", $assumed),
+                array_map(static fn (Conductor $c): string => $c->id(), $assumed),
             ),
         ];
     }

@@ -30,7 +30,7 @@ final readonly class Sc12EndsDisagree implements ScreeningRule
     public function check(Installation $installation, array $readings): array
     {
         $findings = [];
-        foreach ($installation->wallCable()->conductors ?? [] as $conductor) {
+        foreach ($installation->wallConductors() as $conductor) {
             $wall = $installation->onPlate($conductor)?->name;
             $board = $installation->meaning($conductor);
             if (
@@ -114,7 +114,7 @@ final readonly class Sc12EndsDisagree implements ScreeningRule
             ),
             Message::of('screening.sc12.as-deliberate-reuse-or-swap', does: $does),
             Message::of('screening.sc12.ask-trace-equipment-end-says'),
-            ["A{$conductor->number}"],
+            [$conductor->id()],
         );
     }
 }

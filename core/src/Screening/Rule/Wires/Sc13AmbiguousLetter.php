@@ -22,7 +22,7 @@ final readonly class Sc13AmbiguousLetter implements ScreeningRule
     public function check(Installation $installation, array $readings): array
     {
         $findings = [];
-        foreach ($installation->wallCable()->conductors ?? [] as $conductor) {
+        foreach ($installation->wallConductors() as $conductor) {
             $terminal = $installation->onPlate($conductor);
             if ($terminal !== null && $terminal->ambiguous) {
                 $findings[] = $this->finding(
@@ -40,7 +40,7 @@ final readonly class Sc13AmbiguousLetter implements ScreeningRule
     /** @param  list<SurveyReading>  $readings */
     private function finding(Installation $house, Conductor $conductor, Message $note, array $readings): Finding
     {
-        $end = "A{$conductor->number}";
+        $end = $conductor->id();
         $points = ["{$end}.near", "wall.{$conductor->near->terminal}"];
         foreach (array_reverse($readings) as $reading) {
             $here = array_intersect($points, [$reading->a, $reading->b]) !== [];

@@ -2,13 +2,14 @@
 
 declare(strict_types=1);
 
-namespace App\Survey\Edit;
+namespace App\Survey\Places;
 
 use App\Document\Edit;
 use App\Document\EditRequest;
 use App\House\CableLength;
 use App\Models\Job;
 use App\Models\User;
+use App\Survey\Edit\SurveyDraft;
 use Illuminate\Validation\Rule;
 use Unionbit\Core\Wiring\Cable;
 use Unionbit\Core\Words\Message;

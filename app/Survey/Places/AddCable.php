@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Survey\Places;
+
+use App\Document\Edit;
+use App\Document\EditRequest;
+use App\House\Refused;
+use App\Models\Job;
+use App\Models\User;
+use App\Survey\Edit\SurveyDraft;
+use Unionbit\Core\Job\File\SurveyFile;
+use Unionbit\Core\Wiring\CableEntry;
+use Unionbit\Core\Words\Message;
+
+/** Another cable, from one line: "second wall cable 18/5 to the attic air handler". */
+final readonly class AddCable implements Edit
+{
+    public function __construct(private string $line)
+    {
+    }
+
+    public static function op(): string
+    {
+        return 'add-cable';
+    }
+
+    public static function rules(): array
+    {
+        return ['line' => ['required', 'string', 'max:120']];
+    }
+
+    public static function from(EditRequest $request): self
+    {
+        return new self($request->text('line'));
+    }
+
+    public function apply(Job $job, User $by): Message
+    {
+        $draft = SurveyDraft::of($job);
+        $entry = CableEntry::parse($this->line, HouseMap::words($draft->house));
+        if ($entry->problems !== []) {
+            throw Refused::at('line', ...$entry->problems);
+        }
+        $taken = array_column($draft->house->cables, 'id');
+        $free = array_values(array_diff(range('A', 'Z'), $taken));
+        if (count($taken) >= SurveyFile::MOST_CABLES) {
+            throw Refused::at('line', Message::of('survey.add-cable.as-many', most: SurveyFile::MOST_CABLES));
+        }
+        $cable = $entry->cable($free[0]);
+        $survey = SurveyFile::write($draft->house);
+        $cables = is_array($survey['cables']) ? $survey['cables'] : [];
+        $draft->keep([...$survey, 'cables' => [...$cables, SurveyFile::writeCable($cable)]]);
+
+        return Message::of(
+            'survey.add-cable.added',
+            cable: $cable->id,
+            size: $cable->label(),
+            from: $draft->house->placeName($cable->from),
+            to: $draft->house->placeName($cable->to),
+        );
+    }
+}
