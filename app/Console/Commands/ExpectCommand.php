@@ -27,6 +27,7 @@ final class ExpectCommand extends JobCommand
         {--lift=* : a conductor end lifted, as A4.near}
         {--fault=* : a fault of the catalogue; several come together}
         {--face-off}
+        {--power= : on or off; ohms and beep are taken with it off}
         {--table}
     SIGNATURE;
 
@@ -41,10 +42,14 @@ final class ExpectCommand extends JobCommand
             throw InvalidData::notAllowed('--mode', $name, 'V, O, A, B, N');
         }
         $fault = $this->fault($files, $circuit, $this->option('fault'));
-        $off = $mode === MeterMode::Ohms || $mode === MeterMode::Beep;
-        $setup = $off
-            ? Setup::isolated()->with(...$fault->edits ?? [])
-            : FaultedCall::setup($circuit, $this->callNamed($this->option('call'), $job), $fault);
+        $power = $this->option('power') ?? ($mode === MeterMode::Ohms || $mode === MeterMode::Beep ? 'off' : 'on');
+        if (! in_array($power, ['on', 'off'], true)) {
+            throw InvalidData::notAllowed('--power', $power, 'on, off');
+        }
+        $off = $power === 'off';
+        $called = FaultedCall::setup($circuit, $this->callNamed($this->option('call'), $job), $fault);
+        // A thermostat on batteries closes what it is asked for with the power off as well.
+        $setup = $off ? Setup::isolated()->asked(...$called->closed)->with(...$called->edits) : $called;
         $setup = $this->option('face-off') ? $setup->faceOff() : $setup;
         foreach ((array) $this->option('jumper') as $pair) {
             $points = explode('-', (string) $pair);

@@ -269,6 +269,10 @@ final class TimeMachine
 
                 continue;
             }
+            // A cycle at under twice the rating may open the fuse: one in the quicker half of its limits does.
+            $peak = $point->mostAmps($transformer->id);
+            $cycles = $peak > Circuit::CYCLE_FACTOR * $transformer->fuseAmps || $this->fuseWhere < 0.5;
+            $amps = $cycles ? $peak : $amps;
             $multiple = $amps / $transformer->fuseAmps;
             $time = $this->testBreaker
                 ? FuseCurve::breakerSeconds($multiple, $this->fuseWhere)

@@ -43,7 +43,6 @@ final readonly class CallTable
                     $archetype->coolStages,
                     $pump->auxiliaryStages,
                     $pump->valve,
-                    $pump->emergency === 'own',
                 );
 
         return new self($rows);
@@ -64,7 +63,6 @@ final readonly class CallTable
                 $cool,
                 min(self::auxiliaryStages($profile, $archetype), $settings->auxiliaryStages ?? 2),
                 $settings->valve,
-                $profile->named(TerminalName::E) !== null,
             ),
             $type === 'dual-fuel' && $profile->heatPump => self::dualFuel(
                 $cool,
@@ -84,7 +82,10 @@ final readonly class CallTable
         return new self(
             array_map(
                 static fn (array $closed): array => array_values(
-                    array_filter($closed, static fn (TerminalName $name): bool => $profile->serving($name) !== null),
+                    array_filter(
+                        self::onPlate($closed, $profile),
+                        static fn (TerminalName $name): bool => $profile->serving($name) !== null,
+                    ),
                 ),
                 $rows,
             ),
@@ -158,7 +159,7 @@ final readonly class CallTable
     /** @return list<string> the printed plate terminals that the call closes */
     public function printed(CallName $call, Profile $profile): array
     {
-        $closes = $this->closes($call);
+        $closes = self::onPlate($this->closes($call), $profile);
         // A plate with the shared screw of a kit signals compressor and fan on it as well as on their own screws
         // (WO04).
         $shared =
@@ -176,6 +177,22 @@ final readonly class CallTable
         );
 
         return array_values(array_unique(array_map(static fn (PlateTerminal $t): string => $t->printed, $screws)));
+    }
+
+    /**
+     * Emergency heat is called on E where the plate has a screw for it, else on Aux.
+     *
+     * @param  list<TerminalName>  $closes
+     * @return list<TerminalName>
+     */
+    private static function onPlate(array $closes, Profile $profile): array
+    {
+        return $profile->named(TerminalName::E) !== null
+            ? $closes
+            : array_map(
+                static fn (TerminalName $name): TerminalName => $name === TerminalName::E ? TerminalName::Aux : $name,
+                $closes,
+            );
     }
 
     private static function hasFan(Archetype $archetype): bool
@@ -221,7 +238,7 @@ final readonly class CallTable
     }
 
     /** @return array<string, list<TerminalName>> */
-    private static function heatPump(int $stages, int $auxiliary, string $valve, bool $ownEmergency): array
+    private static function heatPump(int $stages, int $auxiliary, string $valve): array
     {
         $rows = self::compressor($stages, $valve);
         $heat = end($rows) ?: [];
@@ -232,11 +249,7 @@ final readonly class CallTable
             $rows[CallName::Aux2->value] = [...$heat, TerminalName::Aux, TerminalName::W2];
         }
         if ($auxiliary >= 1) {
-            $rows[CallName::Emergency->value] = [
-                ...$ownEmergency ? [TerminalName::E] : [],
-                TerminalName::Aux,
-                TerminalName::G,
-            ];
+            $rows[CallName::Emergency->value] = [TerminalName::E, TerminalName::G];
         }
         $rows[CallName::Defrost->value] = $rows[CallName::Heat1->value];
 

@@ -15,6 +15,7 @@ use Unionbit\Core\Circuit\Solve\Supplies;
 use Unionbit\Core\Equipment\Load;
 use Unionbit\Core\Equipment\LoadKind;
 use Unionbit\Core\Equipment\SharedKit;
+use Unionbit\Core\Equipment\Transformer;
 use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Thermostat\PowerKind;
@@ -37,6 +38,9 @@ final class Circuit
 
     /** A fuse opens at this multiple of its rating, on settled current. */
     public const FUSE_FACTOR = 1.35;
+
+    /** Inside a cycle it opens where any state is over this multiple; between the two it may open. */
+    public const CYCLE_FACTOR = 2.0;
 
     /** A two-part thermostat's wall unit and module hear each other while the signal conductor carries this. */
     private const SIGNAL_VOLTS = 6.0;
@@ -87,16 +91,14 @@ final class Circuit
         foreach ($setup->lifted as $end) {
             unset($elements["{$end}.joint"]);
         }
-        if ($setup->faceOff) {
+        if ($setup->faceOff && $this->profile->switchesInFace) {
             unset(
                 $elements['thermostat.electronics'],
                 $elements['thermostat.wall-unit'],
                 $elements['thermostat.signal'],
             );
-            if ($this->profile->switchesInFace) {
-                foreach ($this->profile->terminals as $terminal) {
-                    unset($elements["switch.{$terminal->printed}"]);
-                }
+            foreach ($this->profile->terminals as $terminal) {
+                unset($elements["switch.{$terminal->printed}"]);
             }
         }
         foreach ($setup->jumpers as $index => [$a, $b]) {
@@ -168,14 +170,61 @@ final class Circuit
             if ($next->key() === $state->key()) {
                 return $this->finish($point, $state, []);
             }
+            $seen[$state->key()] = $point;
             if (isset($seen[$next->key()])) {
-                return $this->finish($point, $state, [$this->chatter($state, $next)]);
+                $peaks = $this->peaks($seen, $next->key());
+                $opens = $setup->slowFuse ? null : $this->opensInCycle($peaks, $setup, $state);
+                if ($opens === null) {
+                    return $this->finish($point, $state, [$this->chatter($state, $next)], $peaks);
+                }
+                $state = CircuitState::atRest($setup)->withFusesOf($state)->withOpenFuse($opens);
+                $seen = [];
+
+                continue;
             }
-            $seen[$state->key()] = true;
             $state = $next;
         }
 
         throw new \LogicException('The circuit neither settled nor cycled.');
+    }
+
+    /**
+     * The most that each transformer gives in any state of a cycle.
+     *
+     * @param  array<string, OperatingPoint>  $seen  states in the order in which they came, by key
+     * @return array<string, float> amperes, by transformer
+     */
+    private function peaks(array $seen, string $again): array
+    {
+        $cycle = array_slice($seen, (int) array_search($again, array_keys($seen), true));
+        $peaks = [];
+        foreach ($this->installation->transformers() as $transformer) {
+            $amps = array_map(static fn (OperatingPoint $p): float => $p->sourceAmps($transformer->id), $cycle);
+            $peaks[$transformer->id] = max(0.0, ...array_values($amps));
+        }
+
+        return $peaks;
+    }
+
+    /**
+     * The transformer whose fuse opens inside a cycle: any state of it gives over twice the rating.
+     *
+     * @param  array<string, float>  $peaks
+     */
+    private function opensInCycle(array $peaks, Setup $setup, CircuitState $state): ?string
+    {
+        foreach ($this->installation->transformers() as $transformer) {
+            if (
+                $transformer->fuseAmps !== null &&
+                ! isset($state->openFuses[$transformer->id]) &&
+                ! $setup->holdsFuse($transformer->id) &&
+                $peaks[$transformer->id] > self::CYCLE_FACTOR * $transformer->fuseAmps
+            ) {
+                return $transformer->id;
+            }
+        }
+
+        return null;
     }
 
     private function solve(Netlist $rest, Setup $setup, CircuitState $state, Tolerance $tolerance): OperatingPoint
@@ -223,6 +272,22 @@ final class Circuit
             thermostatUp: $state->thermostatUp,
             notes: [],
         );
+    }
+
+    /** The supply to whose common a point leads back, over closed copper with everything at rest. */
+    public function supplyBehind(string $point): ?Transformer
+    {
+        $reached = $this->netlist(Setup::calling())->region(
+            $point,
+            static fn (Element $e): bool => $e->kind->isCopper() && ! $e->isOpen(),
+        );
+        foreach ($this->installation->transformers() as $transformer) {
+            if (isset($reached[$transformer->common])) {
+                return $transformer;
+            }
+        }
+
+        return null;
     }
 
     /** The house at rest, factored once: every state and fault is solved as a few changes of it. */
@@ -286,8 +351,11 @@ final class Circuit
         return false;
     }
 
-    /** @param  list<Message>  $notes */
-    private function finish(OperatingPoint $point, CircuitState $state, array $notes): OperatingPoint
+    /**
+     * @param  list<Message>  $notes
+     * @param  array<string, float>  $peaks  of a cycle, amperes by transformer; empty where it settled
+     */
+    private function finish(OperatingPoint $point, CircuitState $state, array $notes, array $peaks = []): OperatingPoint
     {
         $loads = [];
         foreach ($this->installation->loads() as $load) {
@@ -299,6 +367,15 @@ final class Circuit
                 $notes[] = Message::of(
                     'circuit.circuit.fuse-opens',
                     fuseAmps: Quantity::of((float) $transformer->fuseAmps, Unit::Amps),
+                );
+            } elseif (
+                $transformer->fuseAmps !== null &&
+                ($peaks[$transformer->id] ?? 0.0) >= self::FUSE_FACTOR * $transformer->fuseAmps
+            ) {
+                $notes[] = Message::of(
+                    'circuit.circuit.fuse-may-open',
+                    fuseAmps: Quantity::of($transformer->fuseAmps, Unit::Amps),
+                    amps: Quantity::of($peaks[$transformer->id], Unit::Amps, 1),
                 );
             } elseif ($amps * 24.0 > 1.1 * $transformer->ratingVa) {
                 $notes[] = Message::of(
@@ -321,6 +398,7 @@ final class Circuit
             openFuses: $point->openFuses,
             thermostatUp: $point->thermostatUp,
             notes: $notes,
+            peaks: $peaks,
         );
     }
 

@@ -19,6 +19,7 @@ final readonly class OperatingPoint
      * @param  array<string, float>  $loadVolts  volts across each load
      * @param  list<string>  $openFuses  transformer ids whose fuse opened in this state
      * @param  bool  $thermostatUp  its electronics run (a battery thermostat always does)
+     * @param  array<string, float>  $peaks  most amperes of each transformer in a cycle; empty where it settled
      * @param  list<Message>  $notes  what a plain reading would not tell: fuse, chatter, overload
      */
     public function __construct(
@@ -30,6 +31,7 @@ final readonly class OperatingPoint
         public array $openFuses,
         public bool $thermostatUp,
         public array $notes,
+        public array $peaks = [],
     ) {
     }
 
@@ -39,6 +41,12 @@ final readonly class OperatingPoint
         return array_keys(
             array_filter($this->loads, static fn (LoadState $state): bool => $state === LoadState::PulledIn),
         );
+    }
+
+    /** The most that a transformer gives: in any state of a cycle, or as it settled; amperes. */
+    public function mostAmps(string $transformerId): float
+    {
+        return max($this->sourceAmps($transformerId), $this->peaks[$transformerId] ?? 0.0);
     }
 
     /** Current delivered by a transformer, amperes. */

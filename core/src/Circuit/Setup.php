@@ -69,9 +69,10 @@ final readonly class Setup
         );
     }
 
+    /** The face off the base: every circuit opens where the switches are in it, nothing changes where they are not. */
     public function faceOff(): self
     {
-        return $this->copy(['closed' => [], 'faceOff' => true]);
+        return $this->copy(['faceOff' => true]);
     }
 
     public function withJumper(string $a, string $b): self

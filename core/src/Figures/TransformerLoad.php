@@ -6,6 +6,9 @@ namespace Unionbit\Core\Figures;
 
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Circuit\Circuit;
+use Unionbit\Core\Circuit\Setup;
+use Unionbit\Core\Equipment\Load;
+use Unionbit\Core\Equipment\Transformer;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Planning\Proof\Simulation;
 use Unionbit\Core\Words\Message;
@@ -83,69 +86,132 @@ final class TransformerLoad implements Figure
                 self::says($share, Message::of('figures.transformer-load.these-together')),
             );
         }
+        $results = array_map(
+            static fn (Transformer $supply, int $n): array => self::supply(
+                $plan,
+                $supply,
+                $n === 0 ? $v['rating'] : $supply->ratingVa,
+            ),
+            $plan->installation->transformers(),
+            array_keys($plan->installation->transformers()),
+        );
+        $share = max(0.0, ...array_column($results, 'share'));
+
+        return new Result(
+            array_merge([], ...array_column($results, 'lines')),
+            $share > 1.0 ? 'fault' : ($share > 0.8 ? 'caution' : 'verd'),
+            Message::sentences(array_merge([], ...array_column($results, 'says'))),
+        );
+    }
+
+    /**
+     * What one supply carries in each call: its own loads, and the thermostat where that takes its power from it.
+     *
+     * @return array{lines: list<array{label: Message, value: ?float, unit: string, formula: Message}>, share: float, says: list<Message>}
+     */
+    private static function supply(Plan $plan, Transformer $supply, float $rating): array
+    {
         $circuit = $plan->circuit();
+        $several = count($plan->installation->transformers()) > 1;
+        $own = array_filter(
+            $plan->installation->loads(),
+            static fn (Load $load): bool => ($circuit->supplyBehind($load->to)->id ?? $supply->id) === $supply->id,
+        );
+        $thermostat = self::thermostat($circuit, $supply);
         $worst = 0.0;
         $worstCall = Message::none();
         $tips = null;
         $lines = [];
         foreach (Simulation::setups($plan) as $call => $setup) {
             $point = $circuit->operate($setup);
-            $id = $plan->installation->transformers()[0]->id;
-            $amps = $point->sourceAmps($id);
-            $winding = $point->netlist->element($id);
+            $amps = $point->sourceAmps($supply->id);
+            $winding = $point->netlist->element($supply->id);
             $real = $amps * $point->phasors->magnitude($winding->a, $winding->b);
-            $sum = 0.0;
+            $sum = $thermostat;
             $low = null;
-            foreach ($plan->installation->loads() as $load) {
+            foreach ($own as $load) {
                 if ($load->kind->hasState() && ! in_array($load->id, $point->pulledIn(), true)) {
                     continue;
                 }
                 $sum += self::plate($plan, $load->id);
                 $volts = $point->loadVolts[$load->id];
                 $low = $volts > 1.0 && ($low === null || $volts < $low) ? $volts : $low;
-                if ($sum > $v['rating'] && $tips === null) {
-                    $tips = $load->label;
-                }
+                $tips = $sum > $rating && $tips === null ? $load->label : $tips;
             }
-            $lines[] = Result::line(
-                Message::of('figures.transformer-load.by-circuit', call: CallName::from($call)->label()),
-                $real,
-                Unit::VoltAmps,
-                Message::of(
-                    'figures.transformer-load.amps-times-volts',
-                    amps: Quantity::of($amps, Unit::Amps, 2),
-                    volts: Quantity::of($amps > 0.0 ? $real / $amps : 0.0, Unit::Volts, 1),
+            $named = CallName::from($call)->label();
+            array_push(
+                $lines,
+                Result::line(
+                    $several
+                        ? Message::of('figures.transformer-load.by-circuit-of', call: $named, supply: $supply->id)
+                        : Message::of('figures.transformer-load.by-circuit', call: $named),
+                    $real,
+                    Unit::VoltAmps,
+                    Message::of(
+                        'figures.transformer-load.amps-times-volts',
+                        amps: Quantity::of($amps, Unit::Amps, 2),
+                        volts: Quantity::of($amps > 0.0 ? $real / $amps : 0.0, Unit::Volts, 1),
+                    ),
                 ),
-            );
-            $lines[] = Result::line(
-                Message::of('figures.transformer-load.as-plates-at-24-v'),
-                $sum,
-                Unit::VoltAmps,
-                Message::of('figures.transformer-load.sum-loads-in'),
-            );
-            $lines[] = Result::line(
-                Message::of('figures.transformer-load.volts-at-weakest-load'),
-                $low,
-                Unit::Volts,
-                Message::of(
-                    'figures.transformer-load.solved-must-stay-over-pull',
-                    pull_in_volts: Quantity::of(Circuit::PULL_IN_VOLTS, Unit::Volts),
+                Result::line(
+                    Message::of('figures.transformer-load.as-plates-at-24-v'),
+                    $sum,
+                    Unit::VoltAmps,
+                    $thermostat > 0.0
+                        ? Message::of(
+                            'figures.transformer-load.sum-loads-and-thermostat',
+                            va: Quantity::of($thermostat, Unit::VoltAmps, 0),
+                        )
+                        : Message::of('figures.transformer-load.sum-loads-in'),
+                ),
+                Result::line(
+                    Message::of('figures.transformer-load.volts-at-weakest-load'),
+                    $low,
+                    Unit::Volts,
+                    Message::of(
+                        'figures.transformer-load.solved-must-stay-over-pull',
+                        pull_in_volts: Quantity::of(Circuit::PULL_IN_VOLTS, Unit::Volts),
+                    ),
                 ),
             );
             if (max($real, $sum) > $worst) {
-                [$worst, $worstCall] = [max($real, $sum), CallName::from($call)->label()];
+                [$worst, $worstCall] = [max($real, $sum), $named];
             }
         }
-        $share = $worst / $v['rating'];
+        $share = $worst / $rating;
 
-        return new Result(
-            $lines,
-            $share > 1.0 ? 'fault' : ($share > 0.8 ? 'caution' : 'verd'),
-            Message::sentences([
+        return [
+            'lines' => $lines,
+            'share' => $share,
+            'says' => [
+                ...$several
+                    ? [
+                        Message::of(
+                            'figures.transformer-load.of-supply',
+                            supply: $supply->id,
+                            rating: Quantity::of($rating, Unit::VoltAmps),
+                        ),
+                    ]
+                    : [],
                 self::says($share, $worstCall),
                 $tips === null ? Message::none() : Message::of('figures.transformer-load.tips-over', load: $tips),
-            ]),
-        );
+            ],
+        ];
+    }
+
+    /** VA of the thermostat's own electronics at 24 V, where they hang on this supply. */
+    private static function thermostat(Circuit $circuit, Transformer $supply): float
+    {
+        $elements = $circuit->netlist(Setup::calling())->elements;
+        $va = 0.0;
+        foreach (['thermostat.electronics', 'thermostat.wall-unit'] as $id) {
+            $own = $elements[$id] ?? null;
+            if ($own !== null && $circuit->supplyBehind($own->b)?->id === $supply->id) {
+                $va += (24.0 * 24.0) / $own->ohms;
+            }
+        }
+
+        return $va;
     }
 
     private static function plate(Plan $plan, string $id): float

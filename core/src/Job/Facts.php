@@ -15,7 +15,7 @@ final readonly class Facts
      * @param  ?float  $lineVolts  measured at the transformer's line leads; default 120 V
      * @param  ?float  $tapVolts  primary tap in use; default 120 V
      * @param  ?float  $transformerVa  from the transformer's plate
-     * @param  ?float  $fuseAmps  rating of the fuse in place
+     * @param  ?float  $fuseAmps  rating of the fuse in place; 0 where there is none
      * @param  ?bool  $commonBonded  common bonded to the cabinet
      * @param  LinkState  $plateLink  R–Rc link found on the old plate
      * @param  ?bool  $secondBonded  the second transformer's common is bonded to the cabinet
@@ -48,6 +48,12 @@ final readonly class Facts
     public function withSharedKit(): self
     {
         return $this->copy(['sharedKit' => true]);
+    }
+
+    /** With what is known or taken of bonding and phase. */
+    public function wired(?bool $common, ?bool $second, string $phase): self
+    {
+        return $this->copy(['commonBonded' => $common, 'secondBonded' => $second, 'secondPhase' => $phase]);
     }
 
     public function line(): float

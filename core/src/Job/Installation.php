@@ -201,7 +201,9 @@ final readonly class Installation
                 $index === 0
                     ? $transformer->rated(
                         $this->facts->transformerVa ?? $transformer->ratingVa,
-                        $this->facts->fuseAmps ?? $transformer->fuseAmps,
+                        $this->facts->fuseAmps === 0.0 || $this->answers->is('fuseState', 'none', 'bridged')
+                            ? null
+                            : $this->facts->fuseAmps ?? $transformer->fuseAmps,
                     )
                     : $transformer->wired(
                         $this->facts->secondBonded ?? ($transformer->bonded ?? false),

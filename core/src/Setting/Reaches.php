@@ -21,6 +21,6 @@ final class Reaches
 
         return $plan->profile->outputs === Place::Module
             ? $plan->installation->archetype->boardTerminal($name) !== null
-            : $plan->landing->on($screw) !== [];
+            : $plan->landing->reaching($screw) !== [];
     }
 }

@@ -51,8 +51,8 @@ final class SettingCheck
             }
         }
         $landed = [];
-        foreach ($plan->landing->wall as $end) {
-            $landed[] = $end->terminal === null ? null : $plan->profile->terminal($end->terminal)?->name;
+        foreach ($plan->profile->terminals as $terminal) {
+            $landed[] = $plan->landing->reaching($terminal->printed) !== [] ? $terminal->name : null;
         }
         // A kit's adapter takes compressor and fan from K to their screws at the board.
         $landed =
@@ -190,10 +190,7 @@ final class SettingCheck
             $cells = array_map(static function (PlateTerminal $t) use ($call, $made, $needed, $plan): array {
                 $closed = in_array($t->printed, $made->printed($call, $plan->profile), true);
                 // Where nothing lands it makes no difference what is closed.
-                $reaches = $plan->profile->outputs !== Place::Wall || $plan->landing->on($t->printed) !== [];
-
-                // In emergency E and Aux may both be closed: "E and/or Aux".
-                $reaches = $reaches && ! ($call === CallName::Emergency && $t->name === TerminalName::E);
+                $reaches = $plan->profile->outputs !== Place::Wall || $plan->landing->reaching($t->printed) !== [];
 
                 return [
                     'closed' => $closed,

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Wiring;
 
+use Unionbit\Core\Terminal\Place;
+
 /**
  * Where the conductors of the thermostat cables are to land: on the new plate at the wall, and on the board where
  * that end moves too. Conductors that are not named keep the end that the survey found.
@@ -73,6 +75,20 @@ final readonly class Landing
     public function withPlugIn(): self
     {
         return new self($this->wall, $this->board, false, $this->jumpers, true);
+    }
+
+    /** @return list<string> ids of the conductors on this wall terminal, or on one that a tie joins to it there */
+    public function reaching(string $printed): array
+    {
+        $ids = $this->on($printed);
+        foreach ($ids === [] ? $this->jumpers : [] as $tie) {
+            $other = $tie->a === $printed ? $tie->b : ($tie->b === $printed ? $tie->a : null);
+            if ($tie->place === Place::Wall && $other !== null) {
+                array_push($ids, ...$this->on($other));
+            }
+        }
+
+        return $ids;
     }
 
     /** @return list<string> ids of the conductors on this wall terminal */

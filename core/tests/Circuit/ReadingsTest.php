@@ -160,7 +160,7 @@ it('reads volts in each call as the trade knows them', function (
         'wall.Aux',
         23.5,
         26.5,
-        'Aux switch and the defrost relay\'s W contact, which are open',
+        'Aux switch, the E switch and the defrost relay\'s W contact, which are open',
     ],
     'open call to C: nothing' => [
         'heat-pump-o-2c-2aux',

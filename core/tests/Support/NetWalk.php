@@ -109,7 +109,7 @@ final class NetWalk
         }
         for ($stage = 1; $stage <= $a->heatPump->auxiliaryStages; $stage++) {
             $calls["aux-{$stage}"] = [...$top, ...array_slice(['Aux', 'W2'], 0, $stage)];
-            $calls['emergency'] = [...$a->heatPump->emergency === 'own' ? ['E'] : [], 'Aux', 'G'];
+            $calls['emergency'] = [$this->plate('E') === null ? 'Aux' : 'E', 'G'];
         }
 
         return $calls;

@@ -17,6 +17,11 @@ final readonly class Touching implements CircuitEdit
     {
     }
 
+    public function joins(string $point): bool
+    {
+        return in_array($point, [$this->a, $this->b], true);
+    }
+
     public function apply(Netlist $netlist): Netlist
     {
         return $netlist->with(

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Unionbit\Core\Circuit\Meter;
 
 use Unionbit\Core\Circuit\Circuit;
+use Unionbit\Core\Circuit\Edit\CircuitEdit;
+use Unionbit\Core\Circuit\Edit\Touching;
 use Unionbit\Core\Circuit\Explain\Explanation;
 use Unionbit\Core\Circuit\Explain\Path;
 use Unionbit\Core\Circuit\LoadState;
@@ -63,7 +65,7 @@ final readonly class Meter
         $own = $this->settledVolts($setup, $a, $b);
         $variants = array_map(
             static fn (Circuit $circuit): Expectation => (new self($circuit))->settledVolts($setup, $a, $b),
-            Supplies::possibilities($this->circuit),
+            $this->isOpen($setup, $a, $b) ? Supplies::possibilities($this->circuit) : [],
         );
         $different = array_filter(
             $variants,
@@ -84,8 +86,22 @@ final readonly class Meter
 
         return $own->widened(
             $variants,
-            Message::of('circuit.meter.phase-or-bonding-second-transformer', words: $words),
+            Message::of(
+                count($this->circuit->installation->archetype->supplies()) > 1
+                    ? 'circuit.meter.phase-or-bonding-second-transformer'
+                    : 'circuit.meter.bonding-not-known',
+                words: $words,
+            ),
         );
+    }
+
+    /** Whether what is not known of the supplies can change a reading: with one of them only where the metal is in it. */
+    private function isOpen(Setup $setup, string $a, string $b): bool
+    {
+        return count($this->circuit->installation->archetype->supplies()) > 1 ||
+            in_array('cabinet', [$a, $b], true) ||
+            array_filter($setup->edits, static fn (CircuitEdit $edit): bool => $edit instanceof Touching && $edit->joins('cabinet')) !== [] ||
+            in_array('cabinet', array_merge([], ...$setup->jumpers), true);
     }
 
     private function settledVolts(Setup $setup, string $a, string $b): Expectation

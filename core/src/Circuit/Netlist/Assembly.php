@@ -510,7 +510,7 @@ final class Assembly
         $this->points[$winding] = new Point(
             $winding,
             Place::Indoor,
-            $facts->fuseAmps === null && $transformer->fuseAmps === null
+            $transformer->fuseAmps === null
                 ? Message::of('circuit.assembly.winding')
                 : Message::of('circuit.assembly.secondary-before-fuse'),
             null,
@@ -539,22 +539,22 @@ final class Assembly
                 : Message::of('circuit.assembly.fuse', fuseAmps: Quantity::of($transformer->fuseAmps, Unit::Amps));
         $this->copper(
             $transformer->id.'.fuse',
-            ElementKind::Fuse,
+            $transformer->fuseAmps === null ? ElementKind::Wire : ElementKind::Fuse,
             $winding,
             $transformer->hot,
             self::FUSE_OHMS,
             $label,
             $transformer->id,
         );
+        $this->points['cabinet'] ??= new Point(
+            'cabinet',
+            Place::Indoor,
+            Message::of('circuit.assembly.cabinet'),
+            null,
+            null,
+            true,
+        );
         if ($transformer->bonded ?? $this->installation->commonBonded()) {
-            $this->points['cabinet'] ??= new Point(
-                'cabinet',
-                Place::Indoor,
-                Message::of('circuit.assembly.cabinet'),
-                null,
-                null,
-                true,
-            );
             $this->copper(
                 $transformer->id.'.bond',
                 ElementKind::Bond,

@@ -48,6 +48,12 @@ final readonly class CircuitState
         );
     }
 
+    /** The same fuses open as in another state. */
+    public function withFusesOf(self $other): self
+    {
+        return new self($this->in, $other->openFuses, $this->thermostatUp, $this->heldOut);
+    }
+
     public function withThermostat(bool $up): self
     {
         return new self($this->in, $this->openFuses, $up, $this->heldOut);

@@ -9,7 +9,6 @@ use Unionbit\Core\Circuit\Netlist\Element;
 use Unionbit\Core\Circuit\Netlist\ElementKind;
 use Unionbit\Core\Circuit\Netlist\Netlist;
 use Unionbit\Core\Circuit\OperatingPoint;
-use Unionbit\Core\Job\Facts;
 use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Words\Message;
 
@@ -40,7 +39,7 @@ final class Supplies
     }
 
     /**
-     * The same house with each combination of what is not known: phase of the second transformer, bonding of either.
+     * The same house with each combination of what is not known: bonding of each supply, phase of the second.
      *
      * @return list<Circuit> empty where everything is known
      */
@@ -48,30 +47,18 @@ final class Supplies
     {
         $house = $circuit->installation;
         $facts = $house->facts;
-        if (count($house->archetype->supplies()) < 2) {
-            return [];
-        }
+        $two = count($house->archetype->supplies()) > 1;
+        $phases = $two && $facts->secondPhase === 'unknown' ? ['in', 'out'] : [$facts->secondPhase];
+        $seconds = $two && $facts->secondBonded === null ? [false, true] : [$facts->secondBonded];
         $circuits = [];
-        foreach ($facts->secondPhase === 'unknown' ? ['in', 'out'] : [$facts->secondPhase] as $phase) {
-            foreach ($facts->secondBonded === null ? [false, true] : [$facts->secondBonded] as $second) {
-                foreach (
-                    $facts->commonBonded === null && ! $house->archetype->commonBonded
-                        ? [false, true]
-                        : [$house->commonBonded()] as $first
-                ) {
-                    $known = new Facts(
-                        lineVolts: $facts->lineVolts,
-                        tapVolts: $facts->tapVolts,
-                        transformerVa: $facts->transformerVa,
-                        fuseAmps: $facts->fuseAmps,
-                        commonBonded: $first,
-                        plateLink: $facts->plateLink,
-                        oldPower: $facts->oldPower,
-                        secondBonded: $second,
-                        secondPhase: $phase,
-                        safety: $facts->safety,
+        foreach ($phases as $phase) {
+            foreach ($seconds as $second) {
+                foreach ($facts->commonBonded === null ? [false, true] : [$facts->commonBonded] as $first) {
+                    $circuits[] = new Circuit(
+                        $house->withFacts($facts->wired($first, $second, $phase)),
+                        $circuit->profile,
+                        $circuit->landing,
                     );
-                    $circuits[] = new Circuit($house->withFacts($known), $circuit->profile, $circuit->landing);
                 }
             }
         }

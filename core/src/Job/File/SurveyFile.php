@@ -169,7 +169,7 @@ final class SurveyFile
             lineVolts: $number('lineVolts', 90, 300),
             tapVolts: $number('tapVolts', 90, 300),
             transformerVa: $number('transformerVa', 10, 200),
-            fuseAmps: $number('fuseAmps', 0.5, 30),
+            fuseAmps: $number('fuseAmps', 0, 30),
             commonBonded: $node->has('commonBonded') ? $node->bool('commonBonded') : null,
             plateLink: $node->has('plateLink') ? $node->enum('plateLink', LinkState::class) : LinkState::Unknown,
             oldPower: $node->has('oldPower') ? $node->string('oldPower') : null,

@@ -306,7 +306,7 @@ final class Questions
                 Message::of('job.questions.fuse-in-place'),
                 Message::of('job.questions.read-from-fuse-itself'),
                 Unit::Amps,
-                0.5,
+                0,
                 30,
             ),
             Question::number(

@@ -14,6 +14,7 @@ use Unionbit\Core\Wiring\Condition;
 use Unionbit\Core\Wiring\Conductor;
 use Unionbit\Core\Wiring\End;
 use Unionbit\Core\Wiring\EndState;
+use Unionbit\Core\Wiring\Jumper;
 use Unionbit\Core\Wiring\Landing;
 use Unionbit\Core\Wiring\Splices;
 
@@ -42,7 +43,38 @@ final class LetterToLetter
             }
         }
 
-        return new Landing($wall, [], count($installation->archetype->supplies()) === 1);
+        return self::emergencyTied(
+            new Landing($wall, [], count($installation->archetype->supplies()) === 1),
+            $installation,
+            $profile,
+        );
+    }
+
+    /**
+     * MR07: a plate that calls emergency heat on a screw of its own has it tied to Aux where the unit has one heat
+     * input and no conductor brings E there.
+     */
+    private static function emergencyTied(Landing $landing, Installation $house, Profile $profile): Landing
+    {
+        $pump = $house->archetype->heatPump;
+        $e = $profile->named(TerminalName::E);
+        $aux = $profile->named(TerminalName::Aux);
+        $reaches = $e !== null && $landing->on($e->printed) !== [];
+        $module = $profile->outputs === Place::Module;
+        $onBoard = $module && $house->archetype->boardTerminal(TerminalName::E) !== null;
+        if (
+            $pump === null ||
+            $pump->auxiliaryStages === 0 ||
+            $pump->emergency === 'own' ||
+            $e === null ||
+            $aux === null ||
+            $reaches ||
+            $onBoard
+        ) {
+            return $landing;
+        }
+
+        return $landing->withJumper(Jumper::tie($profile->outputs, $e->printed, $aux->printed));
     }
 
     /**
@@ -80,7 +112,7 @@ final class LetterToLetter
             }
         }
 
-        return new Landing($wall, $board, true);
+        return self::emergencyTied(new Landing($wall, $board, true), $installation, $profile);
     }
 
     /** Whether a conductor can carry something again: both ends can be stripped and its copper is sound. */

@@ -113,10 +113,18 @@ final readonly class Draft
                 $this->cable(),
                 fn (Conductor $c): bool => LetterToLetter::isWhole($c) &&
                     ($this->landing->wall[$c->id()] ?? $c->near)->terminal === null &&
-                    (($this->landing->board[$c->id()] ?? $c->far)->isFree() ||
-                        $this->profile->serving($this->meaning($c) ?? TerminalName::K) === null),
+                    $this->carriesNothing($c),
             ),
         );
+    }
+
+    /** Free at the board, or on a screw that this plate has nothing for; one not understood is never a spare. */
+    private function carriesNothing(Conductor $conductor): bool
+    {
+        $meaning = $this->meaning($conductor);
+
+        return ($this->landing->board[$conductor->id()] ?? $conductor->far)->isFree() ||
+            ($meaning !== null && $this->profile->serving($meaning) === null);
     }
 
     public function meaning(Conductor $conductor): ?TerminalName

@@ -29,7 +29,8 @@ final readonly class BoardPoints
     {
         $found = [];
         $archetype = $this->plan->installation->archetype;
-        foreach (CallTable::needed($archetype)->closes($call) as $name) {
+        foreach (CallTable::needed($archetype)->closes($call) as $called) {
+            $name = $this->atBoard($called);
             foreach ($archetype->terminals as $terminal) {
                 if (
                     $archetype->isBoard($terminal->place) &&
@@ -44,9 +45,22 @@ final readonly class BoardPoints
         return $found;
     }
 
+    /** Emergency heat arrives at the one heat input where the board has no E. */
+    private function atBoard(TerminalName $name): TerminalName
+    {
+        return $name === TerminalName::E &&
+            $this->plan->installation->archetype->boardTerminal(TerminalName::E) === null
+            ? TerminalName::Aux
+            : $name;
+    }
+
     /** The board's screw that this plate screw serves, by what the call means. */
     public function servedBy(PlateTerminal $screw): ?EquipmentTerminal
     {
+        $aux = $this->plan->profile->named(TerminalName::Aux);
+        if ($screw->name === TerminalName::E && $aux !== null && $this->atBoard($screw->name) !== $screw->name) {
+            return $this->servedBy($aux);
+        }
         $archetype = $this->plan->installation->archetype;
         foreach ($archetype->terminals as $terminal) {
             $serving = $archetype->isBoard($terminal->place)
@@ -102,14 +116,8 @@ final readonly class BoardPoints
     /** The supply to whose common a load returns, over whatever copper lies between. */
     private function supplyOf(string $return): ?Transformer
     {
-        $reached = $this->reached($return);
-        foreach ($this->plan->installation->transformers() as $transformer) {
-            if (isset($reached[$transformer->common])) {
-                return $transformer;
-            }
-        }
-
-        return $this->plan->installation->transformers()[0] ?? null;
+        return $this->plan->circuit()->supplyBehind($return) ??
+            ($this->plan->installation->transformers()[0] ?? null);
     }
 
     /** @return array<string, true> points that closed copper joins to this one, everything at rest */

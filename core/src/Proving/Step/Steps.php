@@ -127,7 +127,7 @@ final readonly class Steps
         );
     }
 
-    /** Auxiliary heat without the compressor, where emergency heat does not already close the very same screws. */
+    /** Auxiliary heat without the compressor, where emergency heat does not already call the very same loads. */
     private function auxiliaryAlone(): ?Step
     {
         $table = CallTable::needed($this->plan->installation->archetype);
@@ -148,7 +148,10 @@ final readonly class Steps
         );
         [$terminals, $hot] = $this->screws($closes);
         $emergency = $this->plan->carriers($table->printed(CallName::Emergency, $this->plan->profile));
-        $same = array_diff($closes, $emergency) === [] && array_diff($emergency, $closes) === [];
+        $same =
+            (array_diff($closes, $emergency) === [] && array_diff($emergency, $closes) === []) ||
+            ($this->plan->installation->archetype->heatPump?->emergency !== 'own' &&
+                in_array(CallName::Emergency, $this->calls(), true));
         if (
             $same ||
             $terminals === [] ||
@@ -314,7 +317,7 @@ final readonly class Steps
 
     private function tip(string $screw): ?string
     {
-        $ids = $this->plan->landing->on($screw);
+        $ids = $this->plan->landing->reaching($screw);
 
         return $ids === [] ? null : "{$ids[0]}.near";
     }
