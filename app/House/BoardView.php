@@ -174,6 +174,7 @@ final readonly class BoardView
             'landsState' => $lands->state->value,
             'moved' => $this->isMoved($conductor, $lands),
             'board' => $board->terminal,
+            'boardPoint' => $this->pointAt($place, $board->terminal),
             'boardState' => $board->state->value,
             'boardMoved' => $board != $conductor->far && ! ($board->isFree() && $conductor->far->isFree()),
             'load' => $board->terminal === null ? null : $this->hangsOn($place, $board->terminal),
@@ -231,6 +232,11 @@ final readonly class BoardView
             : [];
     }
 
+    private function pointAt(Place $place, ?string $printed): ?string
+    {
+        return $printed === null ? null : $this->plan->installation->pointOf($place, $printed);
+    }
+
     private function isMoved(Conductor $conductor, End $lands): bool
     {
         $was =
@@ -281,9 +287,9 @@ final readonly class BoardView
     {
         $used = [];
         foreach ($this->plan->installation->wallConductors() as $conductor) {
-            $place = $this->plan->installation->boardOf($conductor)->value;
+            $place = $this->plan->installation->boardOf($conductor);
             $printed = ($this->plan->landing->board[$conductor->id()] ?? $conductor->far)->terminal;
-            $used[] = "{$place}.{$printed}";
+            $used[] = $this->pointAt($place, $printed);
         }
         $free = array_filter(
             $this->plan->installation->archetype->boardTerminals(),
@@ -306,7 +312,7 @@ final readonly class BoardView
     private function hangsOn(Place $place, string $printed): ?array
     {
         $archetype = $this->plan->installation->archetype;
-        $terminal = $archetype->terminal($place, $printed);
+        $terminal = $this->plan->installation->screw($place, $printed);
         if ($terminal === null && $printed === SharedKit::SCREW && $this->plan->changes->sharedKit) {
             return ['id' => 'kit-fan', 'label' => Message::of('house.board-view.kit'), 'kind' => 'load'];
         }

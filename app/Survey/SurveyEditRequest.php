@@ -21,6 +21,7 @@ use App\Survey\Edit\SetFacts;
 use App\Survey\Places\AddCable;
 use App\Survey\Places\AddPlace;
 use App\Survey\Places\NamePlace;
+use App\Survey\Places\ReadPrint;
 use App\Survey\Places\RemoveCable;
 use App\Survey\Places\RemovePlace;
 use App\Survey\Places\SetCable;
@@ -49,6 +50,7 @@ final class SurveyEditRequest extends EditRequest
             AddPlace::class,
             NamePlace::class,
             RemovePlace::class,
+            ReadPrint::class,
             FinishSurvey::class,
             Restore::class,
         ];

@@ -54,6 +54,7 @@ final class SurveyPage
             ),
             'entry' => EntryWords::offered(),
             'map' => HouseMap::of($house),
+            'prints' => $house->equipmentSeen() ? self::prints($house) : [],
             'screws' => (object) self::screws($house),
             'questions' => Interview::of($house),
             'match' => [
@@ -81,6 +82,38 @@ final class SurveyPage
             'visits' => self::visits($job),
             'changes' => self::changes($job),
         ];
+    }
+
+    /**
+     * Letters read at boards that the catalogue has not, and what they were said to be.
+     *
+     * @return list<array{place: string, name: Message, printed: string, means: ?string}>
+     */
+    private static function prints(Installation $house): array
+    {
+        $prints = [];
+        foreach ($house->cables as $cable) {
+            foreach ($cable->conductors as $conductor) {
+                foreach ([[$cable->from, $conductor->near], [$cable->to, $conductor->far]] as [$place, $end]) {
+                    $point = "{$place->value}.{$end->terminal}";
+                    $said = $house->prints[$point] ?? null;
+                    if (
+                        $place !== Place::Wall &&
+                        $end->terminal !== null &&
+                        ($said !== null || $house->screw($place, $end->terminal) === null)
+                    ) {
+                        $prints[$point] = [
+                            'place' => $place->value,
+                            'name' => $house->placeName($place),
+                            'printed' => $end->terminal,
+                            'means' => $said,
+                        ];
+                    }
+                }
+            }
+        }
+
+        return array_values($prints);
     }
 
     /** @return array<string, list<string>> what each place prints, or what boards print where nobody has seen it yet */

@@ -58,7 +58,7 @@ final readonly class ChooseEquipment implements Edit
             ];
         }
         $survey['cables'] = $cables;
-        $job->survey = SurveyFile::write(SurveyFile::read($survey, $archetype)->asPrinted());
+        $job->survey = SurveyFile::write(SurveyFile::read($survey, $archetype));
         $job->plan = null;
         $job->planned_at = null;
 

@@ -108,7 +108,7 @@ final readonly class SurveyDraft
             throw Refused::at('unit', $unheld->why);
         }
         $survey = [...$this->job->survey, 'archetype' => $archetype->id];
-        $this->job->survey = SurveyFile::write(SurveyFile::read($survey, $archetype)->asPrinted());
+        $this->job->survey = SurveyFile::write(SurveyFile::read($survey, $archetype));
         $this->job->plan = null;
         $this->job->planned_at = null;
     }

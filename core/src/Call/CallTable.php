@@ -39,11 +39,7 @@ final readonly class CallTable
         $rows =
             $archetype->system() === 'dual-fuel'
                 ? self::dualFuel($archetype->coolStages, $archetype->heatStages, $pump->valve)
-                : self::heatPump(
-                    $archetype->coolStages,
-                    $pump->auxiliaryStages,
-                    $pump->valve,
-                );
+                : self::heatPump($archetype->coolStages, $pump->auxiliaryStages, $pump->valve);
 
         return new self($rows);
     }
@@ -190,7 +186,9 @@ final readonly class CallTable
         return $profile->named(TerminalName::E) !== null
             ? $closes
             : array_map(
-                static fn (TerminalName $name): TerminalName => $name === TerminalName::E ? TerminalName::Aux : $name,
+                static fn (TerminalName $name): TerminalName => $name === TerminalName::E
+                    ? TerminalName::Aux
+                    : $name,
                 $closes,
             );
     }

@@ -355,8 +355,12 @@ final class Circuit
      * @param  list<Message>  $notes
      * @param  array<string, float>  $peaks  of a cycle, amperes by transformer; empty where it settled
      */
-    private function finish(OperatingPoint $point, CircuitState $state, array $notes, array $peaks = []): OperatingPoint
-    {
+    private function finish(
+        OperatingPoint $point,
+        CircuitState $state,
+        array $notes,
+        array $peaks = [],
+    ): OperatingPoint {
         $loads = [];
         foreach ($this->installation->loads() as $load) {
             $loads[$load->id] = $this->loadState($load, $state, $point->loadVolts[$load->id], $notes !== []);

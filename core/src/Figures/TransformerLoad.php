@@ -107,7 +107,8 @@ final class TransformerLoad implements Figure
     /**
      * What one supply carries in each call: its own loads, and the thermostat where that takes its power from it.
      *
-     * @return array{lines: list<array{label: Message, value: ?float, unit: string, formula: Message}>, share: float, says: list<Message>}
+     * @return array{lines: list<array{label: Message, value: ?float, unit: string, formula: Message}>,
+     *     share: float, says: list<Message>}
      */
     private static function supply(Plan $plan, Transformer $supply, float $rating): array
     {

@@ -7,6 +7,7 @@ namespace Unionbit\Core\Job;
 use Unionbit\Core\Data\Copies;
 use Unionbit\Core\Equipment\Archetype;
 use Unionbit\Core\Equipment\DrivenContact;
+use Unionbit\Core\Equipment\EquipmentTerminal;
 use Unionbit\Core\Equipment\Load;
 use Unionbit\Core\Equipment\LoadKind;
 use Unionbit\Core\Equipment\SharedKit;
@@ -18,7 +19,6 @@ use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Terminal\Vocabulary;
 use Unionbit\Core\Wiring\Cable;
 use Unionbit\Core\Wiring\Conductor;
-use Unionbit\Core\Wiring\End;
 use Unionbit\Core\Wiring\Jumper;
 use Unionbit\Core\Wiring\Splices;
 use Unionbit\Core\Words\Message;
@@ -32,6 +32,7 @@ final readonly class Installation
      * @param  list<Cable>  $cables
      * @param  list<Jumper>  $jumpers  found in place, at the plate or the board
      * @param  array<string, string>  $places  what places are called in this house, by place: "attic air handler"
+     * @param  array<string, string>  $prints  which screw of the catalogue a board's print is, by point: "indoor.COM"
      * @param  array<string, string>  $overrides  reason given for going on in spite of a stop, by the rule's code
      */
     public function __construct(
@@ -42,6 +43,7 @@ final readonly class Installation
         public Answers $answers = new Answers(),
         public array $overrides = [],
         public array $places = [],
+        public array $prints = [],
     ) {
     }
 
@@ -136,40 +138,28 @@ final readonly class Installation
     }
 
     /**
-     * Ends at the equipment under the letters that its boards print: a Y1 written before anybody had looked is the Y.
+     * The screw that a letter read at a board is: printed so, said to be it, or meaning the same as the only one there
+     * (COM is C, a Y1 written before anybody had looked is the Y). Null where the print is not understood.
      */
-    public function asPrinted(): self
+    public function screw(Place $place, string $printed): ?EquipmentTerminal
     {
-        $house = $this;
-        foreach ($this->cables as $cable) {
-            $house = $house->withCable(
-                $cable->withConductors(
-                    array_map(
-                        fn (Conductor $c): Conductor => $c
-                            ->withNear($this->printedEnd($c->near, $cable->from))
-                            ->withFar($this->printedEnd($c->far, $cable->to)),
-                        $cable->conductors,
-                    ),
-                ),
-            );
+        $known =
+            $this->archetype->terminal($place, $printed) ??
+            $this->archetype->terminal($place, $this->prints["{$place->value}.{$printed}"] ?? '');
+        if ($known !== null) {
+            return $known;
         }
+        $read = Vocabulary::resolve($printed, $place, $this->archetype->reverses);
 
-        return $house;
+        return $read->name === null || $read->ambiguous
+            ? null
+            : $this->archetype->terminalNamed($place, $read->name);
     }
 
-    private function printedEnd(End $end, Place $place): End
+    /** The point of the circuit where a conductor lands that is on this letter. */
+    public function pointOf(Place $place, string $printed): string
     {
-        if (
-            $place === Place::Wall ||
-            $end->terminal === null ||
-            $this->archetype->terminal($place, $end->terminal) !== null
-        ) {
-            return $end;
-        }
-        $name = Vocabulary::resolve($end->terminal, $place, $this->archetype->reverses)->name;
-        $screw = $name === null ? null : $this->archetype->terminalNamed($place, $name);
-
-        return $screw === null ? $end : End::landed($screw->printed);
+        return $this->screw($place, $printed)?->point() ?? "{$place->value}.{$printed}";
     }
 
     /** What the letter means that a wall conductor is on at the old plate; null where that end is free. */
@@ -188,7 +178,7 @@ final readonly class Installation
 
         return $reached === null
             ? null
-            : $this->archetype->terminal(...$reached)->name ??
+            : $this->screw(...$reached)->name ??
                     Vocabulary::resolve($reached[1], $reached[0], $this->archetype->reverses)->name;
     }
 

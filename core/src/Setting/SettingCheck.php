@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Setting;
 
-use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Call\CallTable;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Rule\Finding;

@@ -55,6 +55,7 @@ final class AsLeft
             $house->answers->with('display', null),
             [],
             $house->places,
+            $house->prints,
         );
     }
 

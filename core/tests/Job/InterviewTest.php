@@ -319,15 +319,18 @@ it(
                 ],
             ],
         ];
-        $house = SurveyFile::read($survey, $archetype)->asPrinted();
-        $ends = array_map(static fn ($c): string => said($c->far->label()), $house->wallCable()->conductors ?? []);
+        $house = SurveyFile::read($survey, $archetype);
+        $ends = array_map(
+            static fn ($c): string => $house->pointOf(Place::Indoor, (string) $c->far->terminal),
+            $house->wallConductors(),
+        );
 
         expect($house->archetype->printedAt(Place::Indoor))
             ->toContain('E')
             ->and($house->archetype->ties[0]->b)
             ->toBe('W')
             ->and($ends)
-            ->toBe(['E', 'Y1', 'W', 'L'])
+            ->toBe(['indoor.E', 'indoor.Y1', 'indoor.W', 'indoor.L'])
             ->and(
                 array_values(
                     array_filter(Screening::check($house, []), static fn (Finding $f): bool => $f->code === 'SC12'),

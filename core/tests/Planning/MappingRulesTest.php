@@ -356,14 +356,7 @@ it('knows the rules for heat pumps, stages, colours, accessories and outputs els
         'warning',
         'Tie E to Aux at the plate',
     ],
-    'MR07 tied' => [
-        'heat-pump-o-2c-1aux',
-        'c-powered-3h-2c',
-        null,
-        'MR07',
-        'good',
-        'reaches the one heat input',
-    ],
+    'MR07 tied' => ['heat-pump-o-2c-1aux', 'c-powered-3h-2c', null, 'MR07', 'good', 'reaches the one heat input'],
     'MR07 its own relay: apart' => [
         'heat-pump-o-1c-1aux-e-relay',
         'c-powered-3h-2c',

@@ -4,6 +4,7 @@ import { EntryLine } from '@/features/survey/EntryLine';
 import { InPlace } from '@/features/survey/InPlace';
 import { Ledger } from '@/features/survey/Ledger';
 import { PasteLines } from '@/features/survey/PasteLines';
+import { Prints } from '@/features/house-map/Prints';
 import { HouseMap } from '@/features/house-map/HouseMap';
 import { Photos } from '@/features/survey/Photos';
 import { Record } from '@/features/survey/Record';
@@ -119,6 +120,7 @@ export default function Survey() {
                             }}
                         />
                     ))}
+                    <Prints prints={page.prints} screws={screws} edits={edits} closed={closed} />
                     <Wanted wanted={page.wanted} readings={readings} />
                     <Photos jobId={job.id} photos={page.photos} cables={cables} closed={closed} />
                     <InPlace

@@ -167,6 +167,8 @@ export interface BoardRow extends Insulation {
     landsState: string;
     moved: boolean;
     board: string | null;
+    /** The screw that it is on there, as a point: a print may mean another letter. */
+    boardPoint: string | null;
     boardState: string;
     boardMoved: boolean;
     load: HangsOn | null;

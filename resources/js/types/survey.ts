@@ -109,6 +109,7 @@ export interface PhotoView {
 export interface SurveyProps extends Frame {
     cables: CableView[];
     map: HouseMapView;
+    prints: { place: string; name: string; printed: string; means: string | null }[];
     /** Letters printed, by place. */
     screws: Record<string, string[]>;
     entry: EntryWords;

@@ -95,12 +95,15 @@ final readonly class Meter
         );
     }
 
-    /** Whether what is not known of the supplies can change a reading: with one of them only where the metal is in it. */
+    /** Whether what is not known of the supplies can change a reading: with one supply only where metal is in it. */
     private function isOpen(Setup $setup, string $a, string $b): bool
     {
         return count($this->circuit->installation->archetype->supplies()) > 1 ||
             in_array('cabinet', [$a, $b], true) ||
-            array_filter($setup->edits, static fn (CircuitEdit $edit): bool => $edit instanceof Touching && $edit->joins('cabinet')) !== [] ||
+            array_filter(
+                $setup->edits,
+                static fn (CircuitEdit $edit): bool => $edit instanceof Touching && $edit->joins('cabinet'),
+            ) !== [] ||
             in_array('cabinet', array_merge([], ...$setup->jumpers), true);
     }
 

@@ -394,7 +394,10 @@ final class Assembly
         if ($end->terminal === null) {
             return;
         }
-        $screw = "{$place->value}.{$end->terminal}";
+        $screw =
+            $place === Place::Wall || $place === Place::Module
+                ? "{$place->value}.{$end->terminal}"
+                : $this->installation->pointOf($place, $end->terminal);
         $this->points[$screw] ??= new Point(
             $screw,
             $place,
@@ -573,17 +576,23 @@ final class Assembly
         foreach (
             [...$house->archetype->ties, ...$house->jumpers, ...$this->landing->jumpers] as $index => $jumper
         ) {
-            $place = $jumper->place->value;
             $this->copper(
                 "tie.{$index}",
                 ElementKind::Jumper,
-                "{$place}.{$jumper->a}",
-                "{$place}.{$jumper->b}",
+                $this->tied($jumper->place, $jumper->a),
+                $this->tied($jumper->place, $jumper->b),
                 self::JUMPER_OHMS,
                 Message::raw($jumper->label),
                 $jumper->label,
             );
         }
+    }
+
+    private function tied(Place $place, string $printed): string
+    {
+        return $place === Place::Wall || $place === Place::Module
+            ? "{$place->value}.{$printed}"
+            : $this->installation->pointOf($place, $printed);
     }
 
     /** The element of a load in one of its states, with the coil tolerance of the corner. */

@@ -68,6 +68,7 @@ final class SurveyFile
             $answers,
             self::overrides($node),
             self::places($node),
+            self::prints($node),
         );
     }
 
@@ -108,6 +109,7 @@ final class SurveyFile
             ),
             ...self::filled([
                 'places' => $installation->places,
+                'prints' => $installation->prints,
                 'answers' => $installation->answers->given,
                 'overrides' => $installation->overrides,
             ]),
@@ -128,6 +130,24 @@ final class SurveyFile
         }
 
         return $answers;
+    }
+
+    /** @return array<string, string> letters of the catalogue by point as printed */
+    private static function prints(Field $node): array
+    {
+        $prints = [];
+        foreach ($node->keys('prints') as $point) {
+            if (Place::ofPoint($point) === null) {
+                throw InvalidData::notAllowed(
+                    "{$node->pointer}/prints",
+                    $point,
+                    Message::of('job.survey-file.a-place-and-its-print'),
+                );
+            }
+            $prints[$point] = $node->at('prints')->string($point, null, self::LONGEST_WORD);
+        }
+
+        return $prints;
     }
 
     /** @return array<string, string> names by place */

@@ -142,7 +142,7 @@ final class LetterToLetter
         if ($hot === null || $reached === null || count($archetype->supplies()) < 2) {
             return true;
         }
-        $behind = $archetype->supplyAt("{$reached[0]->value}.{$reached[1]}");
+        $behind = $archetype->supplyAt($installation->pointOf(...$reached));
 
         return $behind === null || $behind->id === $archetype->supplyOf($hot)?->id;
     }

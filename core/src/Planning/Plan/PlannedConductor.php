@@ -44,7 +44,7 @@ final readonly class PlannedConductor
                     ? ($board->onto === null
                         ? null
                         : $plan->installation->meaning($conductor))
-                    : $plan->installation->archetype->terminal($place, $board->terminal)->name ??
+                    : $plan->installation->screw($place, $board->terminal)->name ??
                         Vocabulary::resolve($board->terminal, $place, $heatPump)->name,
             );
         }, $plan->installation->wallConductors());

@@ -43,7 +43,7 @@ final class Overflow
             if ($breaks === $float->breaks && $relay === $float->relay) {
                 continue;
             }
-            $moved = new SafetyDevice($float->id, $float->label, $breaks, $relay);
+            $moved = new SafetyDevice($float->id, $float->label, $breaks, $relay, $float->place);
             $text = Message::of(
                 $relay ? 'planning.overflow.moves-by-relay' : 'planning.overflow.moves',
                 float: $float->name(),

@@ -26,7 +26,7 @@ export function ConductorRow({
     const [left, right] = g.jacket;
     const wallEnd = wallFree ? right + 26 : g.wallTag - 1;
     const name = `${row.name} ${row.colourWord}`;
-    const boardPoint = `${row.place}.${row.board}`;
+    const boardPoint = row.boardPoint ?? '';
     const shorted = fault.includes(row.id);
     const background = shorted
         ? 'var(--fault-wash)'

@@ -37,8 +37,8 @@ export function StrandBoard(props: StrandBoardProps) {
 
     const places = new Map<string, PlaceOnBoard>();
     board.rows.forEach((row, index) => {
-        if (row.board)
-            places.set(`${row.place}.${row.board}`, {
+        if (row.boardPoint)
+            places.set(row.boardPoint, {
                 x: g.boardTag + g.tagWidth - 8,
                 y: yOf(index) + 10,
                 side: 'equipment',

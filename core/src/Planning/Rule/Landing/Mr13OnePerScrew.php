@@ -24,7 +24,9 @@ final class Mr13OnePerScrew implements MappingRule
                 $wall[$planned->wall->terminal][] = $planned;
             }
             if ($planned->board->terminal !== null) {
-                $board["{$planned->place->value}.{$planned->board->terminal}"][] = $planned->conductor->name();
+                $board[
+                    $plan->installation->pointOf($planned->place, $planned->board->terminal)
+                ][] = $planned->conductor->name();
             }
         }
         foreach ($wall as $screw => $conductors) {
@@ -45,7 +47,7 @@ final class Mr13OnePerScrew implements MappingRule
         $outdoor = $plan->installation->outdoorCable();
         foreach ($outdoor->conductors ?? [] as $conductor) {
             if ($outdoor !== null && $conductor->near->terminal !== null) {
-                $board["{$outdoor->from->value}.{$conductor->near->terminal}"][] = Message::of(
+                $board[$plan->installation->pointOf($outdoor->from, $conductor->near->terminal)][] = Message::of(
                     'planning.mr13.outdoor-unit',
                     conductor: $conductor->name(),
                 );

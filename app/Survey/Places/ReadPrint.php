@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Survey\Places;
+
+use App\Document\Edit;
+use App\Document\EditRequest;
+use App\House\Refused;
+use App\Models\Job;
+use App\Models\User;
+use App\Survey\Edit\SurveyDraft;
+use Illuminate\Validation\Rule;
+use Unionbit\Core\Job\File\SurveyFile;
+use Unionbit\Core\Terminal\Place;
+use Unionbit\Core\Words\Message;
+
+/** What a board's print means that the catalogue does not know: which of its screws it is. The print stays as read. */
+final readonly class ReadPrint implements Edit
+{
+    public function __construct(private Place $place, private string $printed, private ?string $means)
+    {
+    }
+
+    public static function op(): string
+    {
+        return 'print';
+    }
+
+    public static function rules(): array
+    {
+        return [
+            'place' => ['required', Rule::enum(Place::class)],
+            'printed' => ['required', 'string', 'max:12'],
+            'means' => ['nullable', 'string', 'max:12'],
+        ];
+    }
+
+    public static function from(EditRequest $request): self
+    {
+        return new self(
+            Place::from($request->text('place')),
+            $request->text('printed'),
+            $request->nullableString('means'),
+        );
+    }
+
+    public function apply(Job $job, User $by): Message
+    {
+        $draft = SurveyDraft::of($job);
+        $has = $draft->house->archetype->printedAt($this->place);
+        if ($this->means !== null && ! in_array($this->means, $has, true)) {
+            throw Refused::at(
+                'means',
+                Message::of('survey.read-print.no-such-screw', means: $this->means, has: $has),
+            );
+        }
+        $prints = $draft->house->prints;
+        unset($prints["{$this->place->value}.{$this->printed}"]);
+        $prints =
+            $this->means === null
+                ? $prints
+                : [...$prints, "{$this->place->value}.{$this->printed}" => $this->means];
+        $survey = SurveyFile::write($draft->house);
+        unset($survey['prints']);
+        $draft->keep($prints === [] ? $survey : [...$survey, 'prints' => $prints]);
+
+        return $this->means === null
+            ? Message::of('survey.read-print.not-understood', printed: $this->printed)
+            : Message::of('survey.read-print.means', printed: $this->printed, means: $this->means);
+    }
+}
