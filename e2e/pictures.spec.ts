@@ -35,7 +35,7 @@ test('the main views', async ({ page, browser }) => {
     await picture(page, 'survey');
     await page.getByRole('textbox', { name: /conductor/ }).press('Enter');
     await expect(page.locator('tr[data-conductor="5"]')).toBeVisible();
-    await page.getByRole('button', { name: /Outdoor cable/ }).click();
+    await page.getByRole('button', { name: /^B to the/ }).click();
     await conductor(page, 'red Y>Y seen', 1);
     await conductor(page, 'wht C>C seen', 2);
     await page.getByRole('button', { name: /Finish survey/ }).click();

@@ -24,10 +24,10 @@ test('one house from empty survey to handover', async ({ page }) => {
         await entry.press('Enter');
         await expect(page.locator('tr[data-conductor="4"]')).toContainText('traced');
 
-        await page.getByRole('button', { name: /Outdoor cable/ }).click();
+        await page.getByRole('button', { name: /^B to the/ }).click();
         await conductor(page, 'red Y>Y seen', 1);
         await conductor(page, 'wht C>C seen', 2);
-        await page.getByRole('button', { name: /Wall cable/ }).click();
+        await page.getByRole('button', { name: /^A to the/ }).click();
 
         const answers = [
             ['outdoor', 'It cools only'],

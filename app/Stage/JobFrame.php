@@ -14,7 +14,9 @@ use App\Records\Progress;
 use Unionbit\Core\Circuit\Circuit;
 use Unionbit\Core\Circuit\Netlist\Point;
 use Unionbit\Core\Circuit\Setup;
+use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Job\PowerSource;
+use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Words\Message;
 
 /** What every stage of a job shows around its own content: the job, the power flag, the tape, the points to probe. */
@@ -51,20 +53,20 @@ final class JobFrame
             'beforeLive' => $job->handed_over_at === null ? BeforeLive::of($job, $progress) : [],
             'mark' => Pulse::of($job),
             'tape' => $progress->tape(),
-            'points' => self::points($circuit),
+            'points' => self::points($circuit, $house),
         ];
     }
 
     /**
      * @return list<array{id: string, label: Message, place: string, placeLabel: string|Message, terminal: ?string,
-     *     conductor: ?string}>
+     *     conductor: ?string, group: string}>
      */
-    private static function points(Circuit $circuit): array
+    private static function points(Circuit $circuit, Installation $house): array
     {
         $points = [];
         foreach ($circuit->netlist(Setup::calling())->points as $point) {
             if ($point->probeable && $point->place !== null) {
-                $points[] = self::point($point);
+                $points[] = self::point($point, $house);
             }
         }
 
@@ -73,17 +75,31 @@ final class JobFrame
 
     /**
      * @return array{id: string, label: Message, place: string, placeLabel: string|Message, terminal: ?string,
-     *     conductor: ?string}
+     *     conductor: ?string, group: string}
      */
-    private static function point(Point $point): array
+    private static function point(Point $point, Installation $house): array
     {
         return [
             'id' => $point->id,
             'label' => $point->label,
             'place' => $point->place->value ?? '',
-            'placeLabel' => $point->place?->label() ?? '',
+            'placeLabel' => $point->place === null ? '' : $house->placeName($point->place),
             'terminal' => $point->terminal,
             'conductor' => $point->conductor,
+            'group' => self::group($point),
         ];
+    }
+
+    /** A screw, a conductor's end, a supply's own lead, the line, the metal, or inside a unit. */
+    private static function group(Point $point): string
+    {
+        return match (true) {
+            $point->terminal !== null => 'screw',
+            $point->conductor !== null => 'conductor',
+            $point->line => 'line',
+            str_ends_with($point->id, 'cabinet') => 'metal',
+            Place::ofPoint($point->id) === null => 'supply',
+            default => 'inside',
+        };
     }
 }

@@ -5,6 +5,11 @@ declare(strict_types=1);
 use App\House\Catalog;
 use App\Models\Job;
 
+// What is said where line voltage can stand: no volts there, ohms with the power off.
+const LINE =
+    'Line voltage can stand there: ohms with the power off and proved dead, '.
+    'no volts with a control-circuit meter.';
+
 it(
     'opens the plain example of every archetype: every call on the board, and probing everywhere',
     function (): void {
@@ -45,7 +50,7 @@ it(
                     'b' => $archetype === 'gas-valve-1h' ? 'indoor.R' : 'indoor.C',
                 ])
                     ->assertOk()
-                    ->assertJsonPath('refused', null);
+                    ->assertJsonPath('refused', $point['group'] === 'line' ? LINE : null);
             }
             foreach (['set', 'prove', 'handover', 'survey'] as $stage) {
                 $this->get("/jobs/{$id}/{$stage}")->assertOk();

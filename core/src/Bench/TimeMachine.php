@@ -273,7 +273,7 @@ final class TimeMachine
             $peak = $point->mostAmps($transformer->id);
             $cycles = $peak > Circuit::CYCLE_FACTOR * $transformer->fuseAmps || $this->fuseWhere < 0.5;
             $amps = $cycles ? $peak : $amps;
-            $multiple = $amps / $transformer->fuseAmps;
+            $multiple = $amps / ($transformer->fuseAmps * $setup->fuseFactor($transformer->id));
             $time = $this->testBreaker
                 ? FuseCurve::breakerSeconds($multiple, $this->fuseWhere)
                 : FuseCurve::seconds($multiple, $this->fuseWhere);

@@ -7,6 +7,7 @@ namespace Unionbit\Core\Circuit;
 use Unionbit\Core\Circuit\Netlist\Assembly;
 use Unionbit\Core\Circuit\Netlist\Element;
 use Unionbit\Core\Circuit\Netlist\ElementKind;
+use Unionbit\Core\Circuit\Netlist\EquipmentParts;
 use Unionbit\Core\Circuit\Netlist\Netlist;
 use Unionbit\Core\Circuit\Netlist\Tolerance;
 use Unionbit\Core\Circuit\Solve\CircuitState;
@@ -119,12 +120,14 @@ final class Circuit
             }
         }
         if (! $setup->power) {
-            $elements = array_map(
-                static fn (Element $e): Element => $e->emf === 0.0 ? $e : $e->withEmf(0.0),
-                $elements,
-            );
+            $elements = array_map(self::dead(...), $elements);
         }
-        $netlist = new Netlist($elements, $netlist->points, array_diff_key($netlist->elements, $elements));
+        $netlist = new Netlist(
+            $elements,
+            $netlist->points,
+            array_diff_key($netlist->elements, $elements),
+            $setup->power ? $netlist->lineSide : array_map(self::dead(...), $netlist->lineSide),
+        );
         if (
             $setup->power ||
             in_array($this->profile->power, [PowerKind::Battery, PowerKind::CommonOrBattery], true)
@@ -133,6 +136,11 @@ final class Circuit
         }
 
         return $netlist;
+    }
+
+    private static function dead(Element $e): Element
+    {
+        return $e->emf === 0.0 ? $e : $e->withEmf(0.0);
     }
 
     /** Lets the circuit settle from rest. A set-up asked again is answered from what was found before. */
@@ -218,7 +226,8 @@ final class Circuit
                 $transformer->fuseAmps !== null &&
                 ! isset($state->openFuses[$transformer->id]) &&
                 ! $setup->holdsFuse($transformer->id) &&
-                $peaks[$transformer->id] > self::CYCLE_FACTOR * $transformer->fuseAmps
+                $peaks[$transformer->id] >
+                    self::CYCLE_FACTOR * $transformer->fuseAmps * $setup->fuseFactor($transformer->id)
             ) {
                 return $transformer->id;
             }
@@ -233,7 +242,7 @@ final class Circuit
         foreach ($this->installation->loads() as $load) {
             $in = isset($state->in[$load->id]);
             if ($in) {
-                $changed[$load->id] = Assembly::loadElement($load, true, $tolerance);
+                $changed[$load->id] = EquipmentParts::loadElement($load, true, $tolerance);
             }
             foreach ($load->drives as $contact) {
                 $closed = $in !== $contact->normallyClosed;
@@ -322,7 +331,8 @@ final class Circuit
             $multiple =
                 $transformer->fuseAmps === null || $setup->holdsFuse($transformer->id)
                     ? 0.0
-                    : $point->sourceAmps($transformer->id) / $transformer->fuseAmps;
+                    : $point->sourceAmps($transformer->id) /
+                        ($transformer->fuseAmps * $setup->fuseFactor($transformer->id));
             if (
                 ! isset($state->openFuses[$transformer->id]) &&
                 $multiple >= ($blank && $state->thermostatUp ? 2.0 : self::FUSE_FACTOR)

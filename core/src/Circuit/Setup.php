@@ -6,6 +6,7 @@ namespace Unionbit\Core\Circuit;
 
 use Unionbit\Core\Circuit\Edit\CircuitEdit;
 use Unionbit\Core\Circuit\Edit\FuseBridged;
+use Unionbit\Core\Circuit\Edit\FuseScaled;
 use Unionbit\Core\Data\Copies;
 
 /**
@@ -100,6 +101,17 @@ final readonly class Setup
     public function holdsFuse(string $transformerId): bool
     {
         return $this->slowFuse || $this->fuseIsBridged($transformerId);
+    }
+
+    /** What stands in the fuse's place, over the rating that the board calls for. */
+    public function fuseFactor(string $transformerId): float
+    {
+        return array_product(
+            array_map(
+                static fn (CircuitEdit $e): float => $e instanceof FuseScaled ? $e->of($transformerId) : 1.0,
+                $this->edits,
+            ),
+        );
     }
 
     public function fuseIsBridged(string $transformerId): bool

@@ -31,6 +31,7 @@ final readonly class Archetype
      * @param  non-empty-list<Place>  $boards  where the thermostat's conductors land
      * @param  list<array{unit: string, place: string, options?: array<string, string>}>  $units  what it is made of
      * @param  bool  $doorSwitch  a door off the unit cuts the line to its first transformer
+     * @param  bool  $boardRunsBlower  its board runs the blower while a limit is open
      * @param  array<string, list<DrivenContact>>  $modes  contacts that a mode of the equipment moves (defrost)
      */
     public function __construct(
@@ -55,6 +56,7 @@ final readonly class Archetype
         public array $allows = [],
         public array $modes = [],
         public bool $doorSwitch = false,
+        public bool $boardRunsBlower = false,
         public EquipmentKind $kind = EquipmentKind::Plain,
         public array $boards = [Place::Indoor],
         public array $units = [],

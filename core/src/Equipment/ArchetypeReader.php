@@ -77,6 +77,7 @@ final class ArchetypeReader
             allows: $allows,
             modes: $modes,
             doorSwitch: $node->bool('doorSwitch', false),
+            boardRunsBlower: $node->bool('boardRunsBlower', false),
             boards: array_map(Place::from(...), $node->strings('boards')) ?: [Place::Indoor],
             units: self::units($node),
             kind: $node->has('kind') ? $node->enum('kind', EquipmentKind::class) : EquipmentKind::Plain,
@@ -130,7 +131,7 @@ final class ArchetypeReader
     {
         $drives = array_map(self::contact(...), $node->each('drives'));
 
-        return new Load(
+        return (new Load(
             $node->string('id'),
             $node->enum('kind', LoadKind::class),
             Message::named('part', $node->string('label')),
@@ -138,7 +139,7 @@ final class ArchetypeReader
             $node->string('to'),
             $node->has('observable') ? $node->enum('observable', Observable::class) : null,
             $drives,
-        );
+        ))->withLineContacts();
     }
 
     private static function contact(Field $node): DrivenContact

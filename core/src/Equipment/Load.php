@@ -25,4 +25,30 @@ final readonly class Load
         public array $drives = [],
     ) {
     }
+
+    /**
+     * With the contacts by which a relay, contactor or sequencer switches the line: open at rest, welded they stay
+     * closed, and only ohms with the power off tell it.
+     */
+    public function withLineContacts(): self
+    {
+        if ($this->observable === null || ! $this->kind->hasLineContacts()) {
+            return $this;
+        }
+        $place = explode('.', $this->from)[0];
+        $contact = new DrivenContact(
+            "{$this->id}-line",
+            Message::of('equipment.load.line-contacts', load: $this->label),
+            "{$place}.{$this->id}-line",
+            "{$place}.{$this->id}-load",
+            false,
+            0.0,
+            onLine: true,
+        );
+
+        return new self($this->id, $this->kind, $this->label, $this->from, $this->to, $this->observable, [
+            ...$this->drives,
+            $contact,
+        ]);
+    }
 }

@@ -76,6 +76,12 @@ enum LoadKind: string
         return $this !== self::BoardLogic;
     }
 
+    /** Switches line voltage by contacts of its own. */
+    public function hasLineContacts(): bool
+    {
+        return in_array($this, [self::Contactor, self::Relay, self::Sequencer], true);
+    }
+
     /** A coil proper: it can buzz between the thresholds and its impedance has the ±20 % tolerance. */
     public function isCoil(): bool
     {

@@ -57,6 +57,12 @@ final readonly class Transformer
         return 0.55 * $this->sourceOhms();
     }
 
+    /** Primary winding in ohms, power off: its share of the whole, over the square of the turns. */
+    public function primaryOhms(float $tapVolts): float
+    {
+        return 0.45 * $this->sourceOhms() * ($tapVolts / 24.0) ** 2;
+    }
+
     public function rated(float $va, ?float $fuseAmps): self
     {
         return $this->copy(['ratingVa' => $va, 'fuseAmps' => $fuseAmps]);

@@ -10,6 +10,7 @@ use Unionbit\Core\Circuit\Edit\CircuitEdit;
 use Unionbit\Core\Circuit\Edit\Closed;
 use Unionbit\Core\Circuit\Edit\CoilShorted;
 use Unionbit\Core\Circuit\Edit\FuseBridged;
+use Unionbit\Core\Circuit\Edit\FuseScaled;
 use Unionbit\Core\Circuit\Edit\Moved;
 use Unionbit\Core\Circuit\Edit\Opened;
 use Unionbit\Core\Circuit\Edit\Resistive;
@@ -51,7 +52,7 @@ final readonly class FaultCatalogue
         $parts = new FaultSites($circuit->installation, $circuit->netlist(Setup::calling()));
         $faults = [];
         foreach ($this->entries as $entry) {
-            if ($entry->has('only') && $circuit->installation->archetype->heatPump === null) {
+            if (! self::fits($entry, $circuit)) {
                 continue;
             }
             foreach ($this->cases($entry, $parts) as $part => $edits) {
@@ -60,6 +61,18 @@ final readonly class FaultCatalogue
         }
 
         return $faults;
+    }
+
+    /** Whether a house of this kind can have it at all. */
+    private static function fits(Field $entry, Circuit $circuit): bool
+    {
+        $archetype = $circuit->installation->archetype;
+
+        return match ($entry->string('only', '')) {
+            '' => true,
+            'heat-pump' => $archetype->heatPump !== null,
+            default => $archetype->heatSource === $entry->string('only'),
+        };
     }
 
     /** @param  list<CircuitEdit>  $edits */
@@ -79,8 +92,12 @@ final readonly class FaultCatalogue
             title: Message::of('fault.title', title: Message::named('fault', $entry->string('title')), says: $says),
             where: $entry->string('where'),
             edits: $edits,
-            forces: [...$entry->strings('forces'), ...$do === 'force' ? [$of] : []],
-            blocks: $do === 'block' ? [$of] : [],
+            forces: [
+                ...$entry->strings('forces'),
+                ...$circuit->installation->archetype->boardRunsBlower ? $entry->strings('boardForces') : [],
+                ...$do === 'force' ? [$of] : [],
+            ],
+            blocks: [...$entry->strings('blocks'), ...$do === 'block' ? [$of] : []],
             settings: $do === 'setting' ? [$effect->string('key') => $effect->string('value')] : [],
             noCalls: $do === 'no-calls',
             prior: $entry->string('prior'),
@@ -103,6 +120,46 @@ final readonly class FaultCatalogue
         return array_combine($parts, array_map(static fn (string $id): array => [$edit($id)], $parts));
     }
 
+    /**
+     * Something that runs whatever the circuit does; with welded contacts those on the line side stay closed, which
+     * ohms tell with the power off.
+     *
+     * @return array<string, list<CircuitEdit>>
+     */
+    private static function welded(FaultSites $parts, Observable $observable, bool $welded): array
+    {
+        $contacts = $welded ? $parts->lineContacts($observable) : [];
+        if (! $parts->has($observable) || ($welded && $contacts === [])) {
+            return [];
+        }
+
+        return ['' => array_map(static fn (string $id): CircuitEdit => new Closed($id), $contacts)];
+    }
+
+    /**
+     * What a fault of a supply does to the line before it: gone with the line, cut by the door switch, or nothing.
+     *
+     * @param  list<CircuitEdit>  $edits
+     * @return list<CircuitEdit>
+     */
+    private static function onLine(Field $effect, array $edits): array
+    {
+        $supplies = array_map(
+            static fn (CircuitEdit $e): string => $e instanceof SourceScaled ? $e->transformerId : '',
+            $edits,
+        );
+
+        return match ($effect->string('line', '')) {
+            'off' => array_map(
+                static fn (string $id): CircuitEdit => new SourceScaled("{$id}.mains", 0.0),
+                $supplies,
+            ),
+            'door' => array_map(static fn (string $id): CircuitEdit => new Opened("{$id}.door"), $supplies),
+            'primary' => array_map(static fn (string $id): CircuitEdit => new Opened("{$id}.primary"), $supplies),
+            default => [],
+        };
+    }
+
     /** @return array<string, list<CircuitEdit>> edits by the part that the entry befalls */
     private function cases(Field $entry, FaultSites $parts): array
     {
@@ -119,7 +176,7 @@ final readonly class FaultCatalogue
             ),
             'short' => self::each(
                 $parts->elements($of),
-                static fn (string $id): CircuitEdit => new CoilShorted($id),
+                static fn (string $id): CircuitEdit => new CoilShorted($id, $effect->number('k', 0.075)),
             ),
             'turns' => self::each(
                 $parts->elements($of),
@@ -133,9 +190,12 @@ final readonly class FaultCatalogue
                 static fn (array $pair): array => [new Moved($pair[0], $pair[1])],
                 $parts->moves($of),
             ),
-            'source' => self::each(
-                $parts->elements($of === '' ? 'winding' : $of),
-                static fn (string $id): CircuitEdit => new SourceScaled($id, $effect->number('factor')),
+            'source' => array_map(
+                static fn (array $edits): array => [...$edits, ...self::onLine($effect, $edits)],
+                self::each(
+                    $parts->elements($of === '' ? 'winding' : $of),
+                    static fn (string $id): CircuitEdit => new SourceScaled($id, $effect->number('factor')),
+                ),
             ),
             'touch' => array_map(
                 static fn (array $pair): array => [new Touching($pair[0], $pair[1], $ohms)],
@@ -153,7 +213,12 @@ final readonly class FaultCatalogue
                 static fn (array $pair): array => [new Swapped($pair[0], $pair[1])],
                 $parts->ends($effect->string('end')),
             ),
-            'force', 'block' => $parts->has($effect->enum('of', Observable::class)) ? ['' => []] : [],
+            'force' => self::welded($parts, $effect->enum('of', Observable::class), $effect->bool('welded', false)),
+            'block' => $parts->has($effect->enum('of', Observable::class)) ? ['' => []] : [],
+            'oversize' => self::each(
+                $parts->elements('fuse'),
+                static fn (string $id): CircuitEdit => new FuseScaled(substr($id, 0, -5), $effect->number('factor')),
+            ),
             'bridge' => self::each(
                 $parts->elements($of),
                 static fn (string $id): CircuitEdit => new FuseBridged($id),

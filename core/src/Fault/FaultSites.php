@@ -12,6 +12,7 @@ use Unionbit\Core\Equipment\Observable;
 use Unionbit\Core\Equipment\SharedKit;
 use Unionbit\Core\Equipment\Transformer;
 use Unionbit\Core\Job\Installation;
+use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Wiring\Conductor;
 
@@ -30,7 +31,7 @@ final readonly class FaultSites
             'door' => $this->installation->archetype->doorSwitch
                 ? array_slice($this->kind(ElementKind::Winding), 0, 1)
                 : [],
-            'outdoor-y' => $this->joints('far', $this->outdoorCalls()),
+            'outdoor-y' => $this->joints('far', $this->outdoorCalls(TerminalName::Y1)),
             'fuse' => array_map(
                 static fn (Transformer $t): string => "{$t->id}.fuse",
                 array_values(
@@ -49,9 +50,25 @@ final readonly class FaultSites
                 static fn (Element $e): bool => $e->kind === ElementKind::Wire && $e->isAt('near'),
             ),
             'joint-near' => $this->wallJoints('near'),
-            'hot-joint' => $this->joints('far', array_column($this->installation->archetype->transformers, 'hot')),
-            'common' => $this->joints('far', array_column($this->installation->archetype->transformers, 'common')),
-            'limit', 'pressure' => $this->ids(
+            'strip-c', 'strip-r' => $this->ids(
+                static fn (Element $e): bool => $e->kind === ElementKind::Strip && str_ends_with($e->id, ".{$of}"),
+            ),
+            'joint-far' => $this->wallJoints('far'),
+            'joint-onward' => $this->onwardJoints(),
+            'outdoor-w' => $this->joints('far', $this->outdoorCalls(TerminalName::W1)),
+            'contact' => $this->ids(
+                static fn (Element $e): bool => $e->kind === ElementKind::Contact && $e->subject !== 'defrost',
+            ),
+            'winding-unfused' => array_map(
+                static fn (Transformer $t): string => $t->id,
+                array_values(
+                    array_filter(
+                        $this->installation->transformers(),
+                        static fn (Transformer $t): bool => $t->fuseAmps === null,
+                    ),
+                ),
+            ),
+            'limit', 'rollout', 'draught', 'high-pressure', 'low-pressure' => $this->ids(
                 static fn (Element $e): bool => $e->kind === ElementKind::SafetySwitch && $e->subject === $of,
             ),
             'float' => $this->ids(
@@ -84,6 +101,8 @@ final readonly class FaultSites
             'screws' => $this->neighbours(),
             'cabinet' => $this->toCabinet(),
             'leak' => $this->leaks(),
+            'to-common' => $this->toCommon(),
+            'inside-metal' => $this->insideMetal(),
             'hots' => $this->hots(),
             'spares' => $this->spares(),
             default => [
@@ -184,23 +203,23 @@ final readonly class FaultSites
     private function toCabinet(): array
     {
         $pairs = [];
-        if (isset($this->netlist->points['cabinet'])) {
-            foreach ($this->installation->cables as $cable) {
-                foreach ($cable->conductors as $conductor) {
-                    $pairs[$cable->id.$conductor->number] = ["{$cable->id}{$conductor->number}.mid", 'cabinet'];
-                }
+        foreach ($this->installation->cables as $cable) {
+            $metal = "{$cable->to->value}.cabinet";
+            $metal = isset($this->netlist->points[$metal]) ? $metal : 'cabinet';
+            foreach ($cable->conductors as $conductor) {
+                $pairs[$conductor->id()] = ["{$conductor->id()}.mid", $metal];
             }
         }
 
         return $pairs;
     }
 
-    /** @return list<string> screws outdoors on which the first stage is called */
-    private function outdoorCalls(): array
+    /** @return list<string> screws outdoors of one meaning */
+    private function outdoorCalls(TerminalName $name): array
     {
         $points = [];
         foreach ($this->installation->archetype->terminals as $terminal) {
-            if ($terminal->place->isOutdoors() && $terminal->name === TerminalName::Y1) {
+            if ($terminal->place->isOutdoors() && $terminal->name === $name) {
                 $points[] = $terminal->point();
             }
         }
@@ -226,6 +245,58 @@ final readonly class FaultSites
             if ($n > 0 && ! isset($this->netlist->elements["{$id}.joint"])) {
                 $before = "{$conductors[$n - 1]->id()}.near";
                 $pairs["{$before}~{$id}"] = [$before, $id];
+            }
+        }
+
+        return $pairs;
+    }
+
+    /** @return array<string, array{string, string}> each conductor of a cable with the one on the common in it */
+    private function toCommon(): array
+    {
+        $commons = array_column($this->installation->transformers(), 'common');
+        $pairs = [];
+        foreach ($this->installation->cables as $cable) {
+            $on =
+                array_values(
+                    array_filter(
+                        $cable->conductors,
+                        fn (Conductor $c): bool => in_array(
+                            $this->netlist->elements["{$c->id()}.far.joint"]->b ?? '',
+                            $commons,
+                            true,
+                        ),
+                    ),
+                )[0] ?? null;
+            foreach ($cable->conductors as $conductor) {
+                if ($on !== null && $conductor !== $on) {
+                    $pairs["{$conductor->id()}~{$on->id()}"] = ["{$conductor->id()}.mid", "{$on->id()}.mid"];
+                }
+            }
+        }
+
+        return $pairs;
+    }
+
+    /** @return array<string, array{string, string}> leads inside a unit, step by step of its switches, to its metal */
+    private function insideMetal(): array
+    {
+        $pairs = [];
+        foreach ($this->netlist->points as $point) {
+            $screw = $point->terminal !== null || $point->conductor !== null;
+            $metal =
+                $point->place === null || $point->place->value === 'indoor'
+                    ? 'cabinet'
+                    : "{$point->place->value}.cabinet";
+            if (
+                ! $screw &&
+                $point->probeable &&
+                ! $point->line &&
+                Place::ofPoint($point->id) !== null &&
+                ! str_ends_with($point->id, 'cabinet') &&
+                isset($this->netlist->points[$metal])
+            ) {
+                $pairs[$point->id] = [$point->id, $metal];
             }
         }
 
@@ -271,6 +342,33 @@ final readonly class FaultSites
                 $e->isAt($end) &&
                 in_array($e->b, $screws, true),
         );
+    }
+
+    /** @return list<string> where conductors of the cables behind the boards are landed */
+    private function onwardJoints(): array
+    {
+        $wall = array_map(static fn (Conductor $c): string => $c->id(), $this->installation->wallConductors());
+
+        return $this->ids(
+            static fn (Element $e): bool => $e->kind === ElementKind::Joint &&
+                ! in_array($e->subject, $wall, true) &&
+                ($e->isAt('near') || $e->isAt('far')),
+        );
+    }
+
+    /** @return list<string> contacts on the line side of what is seen running */
+    public function lineContacts(Observable $observable): array
+    {
+        $ids = [];
+        foreach ($this->installation->loads() as $load) {
+            foreach ($load->observable === $observable ? $load->drives : [] as $contact) {
+                if ($contact->onLine) {
+                    $ids[] = $contact->id;
+                }
+            }
+        }
+
+        return $ids;
     }
 
     /** @return list<string> where the conductors of the wall cable are landed or spliced */

@@ -154,7 +154,7 @@ it('has no fuse where none was found', function (): void {
         ->toBe(['T1'])
         ->and($circuit->operate($short)->openFuses)
         ->toBe([])
-        ->and(array_filter(House::faults()->of($circuit), static fn ($f): bool => $f->entry === 'fuse-open'))
+        ->and(array_filter(House::faults()->of($circuit), static fn ($f): bool => $f->entry === 'fuse-blown'))
         ->toBe([]);
 });
 

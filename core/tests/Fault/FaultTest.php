@@ -48,7 +48,7 @@ it('shows what the trade sees', function (string $archetype, string $id, string 
     ],
     'pressure switch open' => [
         'furnace-gas-1h-2c',
-        'pressure-open:pressure',
+        'high-pressure-open:high-pressure',
         'cool-1',
         ['blower' => true, 'outdoor-unit' => false],
     ],

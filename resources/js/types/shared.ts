@@ -41,6 +41,7 @@ export interface PointInfo {
     placeLabel: string;
     terminal: string | null;
     conductor: string | null;
+    group: 'screw' | 'conductor' | 'supply' | 'inside' | 'line' | 'metal';
 }
 export interface Shared {
     [key: string]: unknown;

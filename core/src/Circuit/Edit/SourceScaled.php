@@ -12,7 +12,7 @@ use Unionbit\Core\Words\Unit;
 /** A secondary that gives more or less than it should: a wrong tap, a high or low line; 0 is no line at all. */
 final readonly class SourceScaled implements CircuitEdit
 {
-    public function __construct(private string $transformerId, private float $factor)
+    public function __construct(public string $transformerId, private float $factor)
     {
     }
 

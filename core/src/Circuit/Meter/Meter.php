@@ -62,6 +62,10 @@ final readonly class Meter
 
     public function volts(Setup $setup, string $a, string $b): Expectation
     {
+        $line = LineSide::volts($this->circuit->netlist($setup), $a, $b);
+        if ($line !== null) {
+            return $line;
+        }
         $own = $this->settledVolts($setup, $a, $b);
         $variants = array_map(
             static fn (Circuit $circuit): Expectation => (new self($circuit))->settledVolts($setup, $a, $b),
@@ -226,7 +230,8 @@ final readonly class Meter
             return Expectation::refused($mode, $a, $b, Message::of('circuit.meter.ohms-only-with-power-off'));
         }
         $netlist = $this->known($this->circuit->netlist($setup), $a, $b);
-        $network = Network::dc($netlist);
+        $lineSide = $netlist->point($a)->line && $netlist->point($b)->line;
+        $network = $lineSide ? Network::lineSide($netlist, true) : Network::dc($netlist);
         if (! $network->knows($a) || ! $network->knows($b) || ! $netlist->joins($a, $b)) {
             return Expectation::apart($mode, $a, $b);
         }

@@ -19,12 +19,27 @@ enum ElementKind: string
     case Electronics = 'electronics';
     case Touch = 'touch';
     case Bond = 'bond';
+    case Strip = 'strip';
+
+    /** On the line side: the line itself, a primary, what switches it. No control circuit meets it. */
+    case Line = 'line';
+    case Primary = 'primary';
+    case LineSwitch = 'line-switch';
+    case LineContact = 'line-contact';
+
+    public function isLineSide(): bool
+    {
+        return match ($this) {
+            self::Line, self::Primary, self::LineSwitch, self::LineContact => true,
+            default => false,
+        };
+    }
 
     /** Elements that are only copper: a path through them alone is one wire. */
     public function isCopper(): bool
     {
         return match ($this) {
-            self::Winding, self::Load, self::Electronics => false,
+            self::Winding, self::Load, self::Electronics, self::Line, self::Primary => false,
             default => true,
         };
     }

@@ -12,26 +12,37 @@ final readonly class Netlist
      * @param  array<string, Point>  $points  by id
      * @param  array<string, Element>  $out  what the set-up has taken out: lifted ends, the switches of a face that
      *     is off
+     * @param  array<string, Element>  $lineSide  by id; no element of the control circuit meets one of these
      */
-    public function __construct(public array $elements, public array $points, public array $out = [])
-    {
+    public function __construct(
+        public array $elements,
+        public array $points,
+        public array $out = [],
+        public array $lineSide = [],
+    ) {
     }
 
     /** Adds an element, or replaces the one of the same id. */
     public function with(Element $element): self
     {
-        return new self([$element->id => $element] + $this->elements, $this->points, $this->out);
+        return $this->withAll([$element->id => $element]);
     }
 
     /** @param  array<string, Element>  $changed by id */
     public function withAll(array $changed): self
     {
-        return $changed === [] ? $this : new self($changed + $this->elements, $this->points, $this->out);
+        $line = array_filter($changed, static fn (Element $e): bool => $e->kind->isLineSide());
+        $changed = $line === [] ? $changed : array_diff_key($changed, $line);
+
+        return $changed === [] && $line === []
+            ? $this
+            : new self($changed + $this->elements, $this->points, $this->out, $line + $this->lineSide);
     }
 
     public function element(string $id): Element
     {
-        return $this->elements[$id] ?? throw new \OutOfBoundsException("No element {$id} in this circuit.");
+        return $this->elements[$id] ??
+            ($this->lineSide[$id] ?? throw new \OutOfBoundsException("No element {$id} in this circuit."));
     }
 
     /** An element of the circuit, or one that the set-up has taken out: a fault of it is there and does nothing now. */
@@ -79,7 +90,7 @@ final readonly class Netlist
     public function region(string $start, callable $through): array
     {
         $neighbours = [];
-        foreach ($this->elements as $element) {
+        foreach ([...$this->elements, ...$this->lineSide] as $element) {
             if ($through($element)) {
                 $neighbours[$element->a][] = $element->b;
                 $neighbours[$element->b][] = $element->a;

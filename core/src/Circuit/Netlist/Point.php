@@ -12,6 +12,7 @@ final readonly class Point
 {
     /**
      * @param  ?string  $terminal  as printed, for a screw
+     * @param  bool  $line  line voltage stands there while the power is on
      * @param  ?string  $conductor  "A4", for the tip of a conductor
      */
     public function __construct(
@@ -21,6 +22,7 @@ final readonly class Point
         public ?string $terminal,
         public ?string $conductor,
         public bool $probeable,
+        public bool $line = false,
     ) {
     }
 

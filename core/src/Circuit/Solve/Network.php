@@ -58,6 +58,12 @@ final class Network
         return new self($netlist, true);
     }
 
+    /** The line side alone, which no control circuit meets, with the power on or off. */
+    public static function lineSide(Netlist $netlist, bool $dc): self
+    {
+        return new self(new Netlist($netlist->lineSide, $netlist->points), $dc);
+    }
+
     /** The AC network of a netlist that differs from this one's in a few elements. */
     public function updated(Netlist $netlist): self
     {

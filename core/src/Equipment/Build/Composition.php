@@ -88,6 +88,7 @@ final readonly class Composition
             'kind' => $parts->first('kind') ?? 'plain',
             'commonBonded' => $parts->any('bonded'),
             'doorSwitch' => $parts->any('doorSwitch'),
+            'boardRunsBlower' => $parts->any('boardRunsBlower'),
             'heatPump' => $facts['valve'] === 'none' ? null : $this->heatPump($facts['valve'], $heat, $does),
             'terminals' => $parts->terminals($facts['valve'] !== 'none'),
             'transformers' => $parts->transformers(

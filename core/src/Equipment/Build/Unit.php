@@ -14,6 +14,7 @@ final readonly class Unit
     private const PARTS = [
         'bonded',
         'doorSwitch',
+        'boardRunsBlower',
         'kind',
         'says',
         'heat',

@@ -12,6 +12,7 @@ import { Glyph, Unit, type GlyphName } from '@/ui/Glyph';
 import { useOutbox } from '@/lib/outbox';
 import { Bad, State } from '@/ui/State';
 import { Keypad } from './Keypad';
+import { PointPicker } from './PointPicker';
 import { Ruler } from './Ruler';
 import { Log } from './Log';
 import { Tells } from './Tells';
@@ -412,30 +413,56 @@ function ProbeRow({
     onChange: (id: string) => void;
 }) {
     const places = [...new Set(points.map((point) => point.place))];
+    const [picking, setPicking] = useState(false);
     return (
-        <div className="probe">
-            <span className={`pin ${name === 'B' ? 'pin--b' : ''}`}>{name}</span>
-            <select
-                aria-label={say('meter.probe', { name })}
-                value={value}
-                onChange={(event) => onChange(event.target.value)}
-            >
-                {places.map((place) => (
-                    <optgroup key={place} label={points.find((point) => point.place === place)?.placeLabel ?? place}>
-                        {points
-                            .filter((point) => point.place === place)
-                            .map((point) => (
-                                <option key={point.id} value={point.id}>
-                                    {point.label} ·{' '}
-                                    {point.conductor
-                                        ? say('meter.conductor-end', { placeLabel: point.placeLabel })
-                                        : point.placeLabel}
-                                </option>
-                            ))}
-                    </optgroup>
-                ))}
-            </select>
-        </div>
+        <>
+            <div className="probe">
+                <span className={`pin ${name === 'B' ? 'pin--b' : ''}`}>{name}</span>
+                <select
+                    aria-label={say('meter.probe', { name })}
+                    value={value}
+                    onChange={(event) => onChange(event.target.value)}
+                >
+                    {places.map((place) => (
+                        <optgroup
+                            key={place}
+                            label={points.find((point) => point.place === place)?.placeLabel ?? place}
+                        >
+                            {points
+                                .filter((point) => point.place === place)
+                                .map((point) => (
+                                    <option key={point.id} value={point.id}>
+                                        {point.label} ·{' '}
+                                        {point.conductor
+                                            ? say('meter.conductor-end', { placeLabel: point.placeLabel })
+                                            : point.placeLabel}
+                                    </option>
+                                ))}
+                        </optgroup>
+                    ))}
+                </select>
+                <button
+                    type="button"
+                    className="link px-1"
+                    aria-expanded={picking}
+                    aria-label={say('meter.find-for', { name })}
+                    onClick={() => setPicking(!picking)}
+                >
+                    {say('meter.find')}
+                </button>
+            </div>
+            {picking && (
+                <PointPicker
+                    name={name}
+                    points={points}
+                    value={value}
+                    onPick={(id) => {
+                        onChange(id);
+                        setPicking(false);
+                    }}
+                />
+            )}
+        </>
     );
 }
 

@@ -9,7 +9,7 @@ import { say } from '@/words';
 /**
  * What the step asks the meter: expected beside actual, each with its verdict; touching a row puts the probes there.
  */
-export function Measurements({ step }: { step: StepView }) {
+export function Measurements({ probes: pairs }: { probes: StepView['probes'] }) {
     const { points } = usePage<ProveProps>().props;
     const probes = useProbes();
     return (
@@ -24,7 +24,7 @@ export function Measurements({ step }: { step: StepView }) {
                     </tr>
                 </thead>
                 <tbody>
-                    {step.probes.map((probe) => {
+                    {pairs.map((probe) => {
                         const here = probes.mode === probe.mode && probes.a === probe.a && probes.b === probe.b;
                         const look = probe.reading ? outcomeLook[probe.reading.outcome] : null;
                         const place = points.find((point) => point.id === probe.a)?.placeLabel ?? '';

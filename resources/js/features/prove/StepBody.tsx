@@ -17,7 +17,7 @@ import { meterUsed } from '@/lib/keys';
 import { useAwake, useEndSignal } from '@/lib/device';
 import { useProbes } from '@/shell/Shell';
 import { url } from '@/lib/url';
-import type { BoardState, ProveProps, StepView } from '@/types';
+import type { BoardRow, BoardState, ProveProps, StepView } from '@/types';
 import { Glyph } from '@/ui/Glyph';
 import { State } from '@/ui/State';
 import { Way } from '@/features/prove/Way';
@@ -83,6 +83,17 @@ export function StepBody({
         />
     );
     const last = geometry('prove', width).wallTag;
+
+    // A screw that a tie joins to a landed one is measured on that row; what has no row stands below the board.
+    const ofRow = (row: BoardRow) => [
+        `wall.${row.lands}`,
+        ...board.ties
+            .filter((tie) => tie.place === 'wall' && (tie.a === row.lands || tie.b === row.lands))
+            .map((tie) => `wall.${tie.a === row.lands ? tie.b : tie.a}`),
+        ...(row.boardPoint ? [row.boardPoint] : []),
+    ];
+    const onRows = [...board.rows.flatMap(ofRow), ...board.outdoor.map((row) => `${row.to}.${row.outdoor}`)];
+    const elsewhere = step.probes.filter((probe) => !onRows.includes(probe.a));
 
     return (
         <div ref={measure} className="flex flex-1 flex-col">
@@ -183,19 +194,13 @@ export function StepBody({
                     }
                     words={(row, place) =>
                         phone ? null : (
-                            <ProbeLines
-                                step={step}
-                                points={[`wall.${row.lands}`, `indoor.${row.board}`]}
-                                y={place.y}
-                                right={width}
-                                left={last + 128}
-                            />
+                            <ProbeLines step={step} points={ofRow(row)} y={place.y} right={width} left={last + 128} />
                         )
                     }
                     outdoorWords={(row, place) => (
                         <ProbeLines
                             step={step}
-                            points={[`outdoor.${row.outdoor}`]}
+                            points={[`${row.to}.${row.outdoor}`]}
                             y={place.y}
                             right={width}
                             left={last + 128}
@@ -208,7 +213,11 @@ export function StepBody({
                     }
                 />
             </div>
-            {phone && <Measurements step={step} />}
+            {phone ? (
+                <Measurements probes={step.probes} />
+            ) : (
+                elsewhere.length > 0 && <Measurements probes={elsewhere} />
+            )}
             <Reasons step={step} />
             <Levels calls={calls} steps={steps} closed={closed} />
             {!closed && phone && way}

@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Circuit\Meter;
+
+use Unionbit\Core\Circuit\Netlist\Netlist;
+use Unionbit\Core\Circuit\Solve\Network;
+use Unionbit\Core\Words\Message;
+
+/** Readings on the line side: volts at a transformer's line leads with a caution, none at a contact of a relay. */
+final class LineSide
+{
+    /** The line may be this much off, part of it. */
+    private const TOLERANCE = 0.05;
+
+    /** @return ?Expectation null where neither point is on the line side */
+    public static function volts(Netlist $netlist, string $a, string $b): ?Expectation
+    {
+        [$one, $two] = [$netlist->point($a)->line, $netlist->point($b)->line];
+        if (! $one && ! $two) {
+            return null;
+        }
+        if (! $one || ! $two || ! $netlist->joins($a, $b)) {
+            return Expectation::refused(
+                MeterMode::Volts,
+                $a,
+                $b,
+                Message::of('circuit.meter.line-there-ohms-only'),
+            );
+        }
+        $volts = Network::lineSide($netlist, false)->solve()->magnitude($a, $b);
+
+        return new Expectation(
+            mode: MeterMode::Volts,
+            a: $a,
+            b: $b,
+            low: $volts * (1.0 - self::TOLERANCE),
+            nominal: $volts,
+            high: $volts * (1.0 + self::TOLERANCE) + 0.5,
+            floating: false,
+            overLimit: false,
+            reason: Message::of($volts > 1.0 ? 'circuit.meter.line-is-there' : 'circuit.meter.line-is-not-there'),
+            notes: [Message::of('circuit.meter.line-there-caution')],
+        );
+    }
+}

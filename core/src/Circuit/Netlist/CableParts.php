@@ -1,0 +1,109 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Circuit\Netlist;
+
+use Unionbit\Core\Job\Installation;
+use Unionbit\Core\Terminal\Place;
+use Unionbit\Core\Wiring\Cable;
+use Unionbit\Core\Wiring\Conductor;
+use Unionbit\Core\Wiring\End;
+use Unionbit\Core\Wiring\Landing;
+use Unionbit\Core\Wiring\Splices;
+use Unionbit\Core\Words\Message;
+
+/** Conductors of the cables: two halves each, what is between them, and both ends on a screw, a splice or free. */
+final readonly class CableParts
+{
+    public function __construct(
+        private NetBuilder $net,
+        private Installation $installation,
+        private Landing $landing,
+        private SafetyParts $safety,
+    ) {
+    }
+
+    public function add(Cable $cable): void
+    {
+        $half = $cable->conductorOhms() / 2.0;
+        foreach ($cable->conductors as $conductor) {
+            $id = $conductor->id();
+            $name =
+                $cable->from === Place::Wall
+                    ? $conductor->name()
+                    : Message::of('circuit.assembly.outdoor', conductor: $conductor->name());
+            foreach (['near' => $cable->from, 'mid' => null, 'far' => $cable->to] as $part => $place) {
+                $this->net->point(new Point("{$id}.{$part}", $place, $name, null, $id, $place !== null));
+            }
+            $this->net->copper("{$id}.h1", ElementKind::Wire, "{$id}.near", "{$id}.mid", $half, $name, $id);
+            $onward = "{$id}.mid";
+            if ($conductor->colourAfterSplice !== null) {
+                $onward = "{$id}.splice";
+                $this->net->copper(
+                    "{$id}.splice.joint",
+                    ElementKind::Joint,
+                    "{$id}.mid",
+                    $onward,
+                    2.0 * Assembly::END_OHMS,
+                    Message::of('circuit.assembly.splice', name: $name),
+                    $id,
+                );
+            }
+            $this->net->copper("{$id}.h2", ElementKind::Wire, $onward, "{$id}.far", $half, $name, $id);
+            $this->land($cable, 'near', $this->nearEnd($cable, $conductor), "{$id}.near", $name, $id);
+            $this->land($cable, 'far', $this->farEnd($cable, $conductor), "{$id}.far", $name, $id);
+        }
+    }
+
+    private function nearEnd(Cable $cable, Conductor $conductor): End
+    {
+        return $cable->from === Place::Wall
+            ? $this->landing->wall[$conductor->id()] ?? $conductor->near
+            : $conductor->near;
+    }
+
+    private function farEnd(Cable $cable, Conductor $conductor): End
+    {
+        return $cable->from === Place::Wall
+            ? $this->landing->board[$conductor->id()] ?? $conductor->far
+            : $conductor->far;
+    }
+
+    private function land(Cable $cable, string $side, End $end, string $tip, Message $name, string $subject): void
+    {
+        $place = $side === 'far' ? $cable->to : $cable->from;
+        $onto =
+            $end->onto === null
+                ? null
+                : (new Splices($this->installation->cables))->target($cable, $side, $end->onto);
+        if ($onto !== null) {
+            $this->net->copper(
+                "{$tip}.joint",
+                ElementKind::Joint,
+                $tip,
+                "{$onto[1]->id()}.{$onto[2]}",
+                2.0 * Assembly::END_OHMS,
+                Message::of('circuit.assembly.splice', name: $name),
+                $subject,
+            );
+        }
+        if ($end->terminal === null) {
+            return;
+        }
+        $screw =
+            $place === Place::Wall || $place === Place::Module
+                ? "{$place->value}.{$end->terminal}"
+                : $this->installation->pointOf($place, $end->terminal);
+        $this->net->point(new Point($screw, $place, Message::raw($end->terminal), $end->terminal, null, true));
+        $this->net->copper(
+            "{$tip}.joint",
+            ElementKind::Joint,
+            $tip,
+            $cable->from === Place::Wall ? $this->safety->before($screw) : $screw,
+            Assembly::END_OHMS,
+            $name,
+            $subject,
+        );
+    }
+}

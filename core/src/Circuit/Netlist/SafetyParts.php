@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Circuit\Netlist;
+
+use Unionbit\Core\Job\Installation;
+use Unionbit\Core\Wiring\Cable;
+use Unionbit\Core\Wiring\Conductor;
+use Unionbit\Core\Wiring\End;
+
+/** Float switches that somebody put into the conductors from the wall, or into the coil of a relay. */
+final readonly class SafetyParts
+{
+    public function __construct(private NetBuilder $net, private Installation $installation)
+    {
+    }
+
+    /** A float switch in a conductor of the wall cable stands between its end and the board's screw. */
+    public function before(string $screw): string
+    {
+        foreach ($this->installation->facts->safety as $device) {
+            foreach ($device->breaks as $printed) {
+                if ($screw !== $device->point($printed)) {
+                    continue;
+                }
+                if (! $device->relay) {
+                    $this->net->copper(
+                        $device->id.(count($device->breaks) > 1 ? ".{$printed}" : ''),
+                        ElementKind::SafetySwitch,
+                        "{$screw}.{$device->id}",
+                        $screw,
+                        Assembly::SWITCH_OHMS,
+                        $device->name(),
+                        $device->id,
+                    );
+                }
+
+                return "{$screw}.{$device->id}";
+            }
+        }
+
+        return $screw;
+    }
+}

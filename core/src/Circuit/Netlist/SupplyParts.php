@@ -1,0 +1,209 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Circuit\Netlist;
+
+use Unionbit\Core\Equipment\Transformer;
+use Unionbit\Core\Job\Installation;
+use Unionbit\Core\Terminal\Place;
+use Unionbit\Core\Words\Message;
+use Unionbit\Core\Words\Quantity;
+use Unionbit\Core\Words\Unit;
+
+/**
+ * A supply from its line to its strip: what stands before the primary, the two own leads of the secondary, the fuse
+ * with both its sides, and the strip, whose screws are one thing and what is soldered behind them another.
+ */
+final readonly class SupplyParts
+{
+    private const FUSE_OHMS = 0.02;
+
+    private const BOND_OHMS = 0.01;
+
+    /** Solder between a strip's screw and what is behind it. */
+    private const STRIP_OHMS = 0.001;
+
+    /** The line as a source, and what an idle primary takes of it, ohms. */
+    private const LINE_OHMS = 0.5;
+
+    private const IDLE_PRIMARY_OHMS = 2000.0;
+
+    public function __construct(
+        private NetBuilder $net,
+        private Installation $installation,
+        private Tolerance $tolerance,
+    ) {
+    }
+
+    public function add(Transformer $supply): void
+    {
+        $this->secondary($supply);
+        $this->strip($supply);
+        $this->line($supply);
+        $this->cabinets($supply);
+    }
+
+    private function secondary(Transformer $supply): void
+    {
+        $facts = $this->installation->facts;
+        $this->net->inside(
+            "{$supply->id}.winding",
+            $supply->place(),
+            $supply->fuseAmps === null
+                ? Message::of('circuit.assembly.winding')
+                : Message::of('circuit.assembly.secondary-before-fuse'),
+        );
+        $this->net->inside(
+            "{$supply->id}.return",
+            $supply->place(),
+            Message::of('circuit.assembly.own-common', id: $supply->id),
+        );
+        $this->net->add(
+            new Element(
+                id: $supply->id,
+                kind: ElementKind::Winding,
+                a: "{$supply->id}.winding",
+                b: "{$supply->id}.return",
+                label: Message::of('circuit.assembly.transformer'),
+                subject: $supply->id,
+                ohms: $supply->sourceOhms(),
+                reactance: 0.0,
+                dcOhms: $supply->windingOhms(),
+                emf: Transformer::idleVolts($facts->line(), $facts->tap()) *
+                    $this->tolerance->source *
+                    ($supply->reversed ? -1.0 : 1.0),
+            ),
+        );
+    }
+
+    private function strip(Transformer $supply): void
+    {
+        $fused = $supply->fuseAmps !== null;
+        $this->net->inside(
+            "{$supply->id}.fused",
+            $supply->place(),
+            $fused
+                ? Message::of('circuit.assembly.behind-fuse', id: $supply->id)
+                : Message::of('circuit.assembly.own-hot', id: $supply->id),
+        );
+        $this->net->copper(
+            "{$supply->id}.fuse",
+            $fused ? ElementKind::Fuse : ElementKind::Wire,
+            "{$supply->id}.winding",
+            "{$supply->id}.fused",
+            self::FUSE_OHMS,
+            $supply->fuseAmps === null
+                ? Message::of('circuit.assembly.transformer-lead')
+                : Message::of('circuit.assembly.fuse', fuseAmps: Quantity::of($supply->fuseAmps, Unit::Amps)),
+            $supply->id,
+        );
+        $behind = ['strip-r' => ['fused', $supply->hot], 'strip-c' => ['return', $supply->common]];
+        foreach ($behind as $id => [$lead, $screw]) {
+            $this->net->copper(
+                "{$supply->id}.{$id}",
+                ElementKind::Strip,
+                "{$supply->id}.{$lead}",
+                $screw,
+                self::STRIP_OHMS,
+                Message::of('circuit.assembly.behind-strip', screw: explode('.', $screw, 2)[1]),
+                $supply->id,
+            );
+        }
+    }
+
+    /** The primary side, apart from everything else: breaker and service switch, door switch, the winding's leads. */
+    private function line(Transformer $supply): void
+    {
+        $facts = $this->installation->facts;
+        [$from, $hot, $neutral] = array_map(static fn (string $point): string => "{$supply->id}.{$point}", [
+            'supply',
+            'line',
+            'neutral',
+        ]);
+        $door = $this->installation->archetype->doorSwitch && $supply->id === 'T1';
+        $this->net->inside($hot, $supply->place(), Message::of('circuit.assembly.line-one', id: $supply->id), true);
+        $this->net->inside(
+            $neutral,
+            $supply->place(),
+            Message::of('circuit.assembly.line-two', id: $supply->id),
+            true,
+        );
+        if ($door) {
+            $this->net->inside($from, $supply->place(), Message::of('circuit.assembly.before-door'), true);
+            $this->net->copper(
+                "{$supply->id}.door",
+                ElementKind::LineSwitch,
+                $from,
+                $hot,
+                Assembly::SWITCH_OHMS,
+                Message::of('circuit.assembly.door-switch'),
+                'door',
+            );
+        }
+        $this->net->add(
+            new Element(
+                id: "{$supply->id}.mains",
+                kind: ElementKind::Line,
+                a: $door ? $from : $hot,
+                b: $neutral,
+                label: Message::of('circuit.assembly.line'),
+                subject: "{$supply->id}.mains",
+                ohms: self::LINE_OHMS,
+                reactance: 0.0,
+                dcOhms: Element::OPEN,
+                emf: $facts->line(),
+            ),
+        );
+        $this->net->add(
+            new Element(
+                id: "{$supply->id}.primary",
+                kind: ElementKind::Primary,
+                a: $hot,
+                b: $neutral,
+                label: Message::of('circuit.assembly.primary'),
+                subject: "{$supply->id}.primary",
+                ohms: self::IDLE_PRIMARY_OHMS,
+                reactance: 0.0,
+                dcOhms: $supply->primaryOhms($facts->tap()),
+            ),
+        );
+    }
+
+    /** The sheet metal of each unit, joined by the ground of the line; the common's bond where it is bonded. */
+    private function cabinets(Transformer $supply): void
+    {
+        $this->net->inside('cabinet', Place::Indoor, Message::of('circuit.assembly.cabinet'));
+        foreach ($this->installation->archetype->units as $unit) {
+            $place = Place::from($unit['place']);
+            if ($place !== Place::Indoor) {
+                $metal = "{$place->value}.cabinet";
+                $this->net->inside(
+                    $metal,
+                    $place,
+                    Message::of('circuit.assembly.cabinet-of', place: $place->label()),
+                );
+                $this->net->copper(
+                    "ground.{$place->value}",
+                    ElementKind::Bond,
+                    'cabinet',
+                    $metal,
+                    0.1,
+                    Message::of('circuit.assembly.ground'),
+                    'ground',
+                );
+            }
+        }
+        if ($supply->bonded ?? $this->installation->commonBonded()) {
+            $this->net->copper(
+                "{$supply->id}.bond",
+                ElementKind::Bond,
+                "{$supply->id}.return",
+                'cabinet',
+                self::BOND_OHMS,
+                Message::of('circuit.assembly.bond-cabinet'),
+                'cabinet',
+            );
+        }
+    }
+}

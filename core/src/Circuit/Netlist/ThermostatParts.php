@@ -1,0 +1,257 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Circuit\Netlist;
+
+use Unionbit\Core\Equipment\Transformer;
+use Unionbit\Core\Job\Installation;
+use Unionbit\Core\Terminal\Place;
+use Unionbit\Core\Terminal\TerminalName;
+use Unionbit\Core\Thermostat\Meaning;
+use Unionbit\Core\Thermostat\PowerKind;
+use Unionbit\Core\Thermostat\Profile;
+use Unionbit\Core\Wiring\Cable;
+use Unionbit\Core\Wiring\Conductor;
+use Unionbit\Core\Wiring\Landing;
+use Unionbit\Core\Words\Message;
+use Unionbit\Core\Words\Unit;
+
+/** The thermostat: its plate with switches and link, its electronics, a module at the equipment and its wall unit. */
+final readonly class ThermostatParts
+{
+    /** A plug-in transformer of 20 VA, by the rule of {@see Transformer::sourceOhms()}. */
+    private const PLUG_IN_OHMS = 69.12 / 20.0;
+
+    private const ELECTRONICS_DC_OHMS = 25_000.0;
+
+    /** The wall unit of a two-part thermostat takes about 2 VA; its signal conductor ends in a few kilohms. */
+    private const WALL_UNIT_OHMS = (24.0 * 24.0) / 2.0;
+
+    private const SIGNAL_OHMS = 6_800.0;
+
+    private const JUMPER_OHMS = 0.01;
+
+    public function __construct(
+        private NetBuilder $net,
+        private Installation $installation,
+        private Profile $profile,
+        private Landing $landing,
+        private Tolerance $tolerance,
+        private SafetyParts $safety,
+    ) {
+    }
+
+    public function plate(): void
+    {
+        $profile = $this->profile;
+        if ($profile->link !== null && $this->landing->linkIn) {
+            [$a, $b] = $profile->link;
+            $this->net->copper(
+                'plate.link',
+                ElementKind::Jumper,
+                $this->screw($a),
+                $this->screw($b),
+                self::JUMPER_OHMS,
+                Message::of('circuit.assembly.link', a: $a, b: $b),
+                'link',
+            );
+        }
+        foreach ($profile->terminals as $terminal) {
+            if ($terminal->hot !== null) {
+                $this->net->add(
+                    new Element(
+                        id: "switch.{$terminal->printed}",
+                        kind: ElementKind::ThermostatSwitch,
+                        a: $this->screw($terminal->hot),
+                        b: $terminal->point(),
+                        label: Message::of('circuit.assembly.switch', terminal: $terminal->printed),
+                        subject: $terminal->printed,
+                        ohms: Element::OPEN,
+                        reactance: 0.0,
+                        dcOhms: Element::OPEN,
+                    ),
+                );
+            }
+        }
+        $common = $profile->named(TerminalName::C);
+        if ($profile->powerFrom !== null && $common !== null && $profile->powerVa > 0.0) {
+            $this->net->add(
+                new Element(
+                    id: 'thermostat.electronics',
+                    kind: ElementKind::Electronics,
+                    a: $this->screw($profile->powerFrom),
+                    b: $common->point(),
+                    label: Message::of('circuit.assembly.thermostat-electronics'),
+                    subject: 'thermostat',
+                    ohms: (24.0 * 24.0) / $profile->powerVa,
+                    reactance: 0.0,
+                    dcOhms: self::ELECTRONICS_DC_OHMS,
+                ),
+            );
+        }
+        if ($this->landing->plugIn && $profile->powerFrom !== null && $common !== null) {
+            $this->net->point(
+                new Point(
+                    'plug-in.winding',
+                    Place::Wall,
+                    Message::of('circuit.assembly.plug-in-transformer'),
+                    null,
+                    null,
+                    true,
+                ),
+            );
+            $this->net->add(
+                new Element(
+                    id: 'plug-in',
+                    kind: ElementKind::Winding,
+                    a: 'plug-in.winding',
+                    b: $common->point(),
+                    label: Message::of('circuit.assembly.plug-in-transformer'),
+                    subject: 'plug-in',
+                    ohms: self::PLUG_IN_OHMS,
+                    reactance: 0.0,
+                    dcOhms: 0.55 * self::PLUG_IN_OHMS,
+                    emf: 24.0 * 1.12 * $this->tolerance->source,
+                ),
+            );
+            $this->net->copper(
+                'plug-in.lead',
+                ElementKind::Wire,
+                'plug-in.winding',
+                $this->screw($profile->powerFrom),
+                2.0 * Assembly::END_OHMS,
+                Message::of('circuit.assembly.plug-in-lead'),
+                'plug-in',
+            );
+        }
+        if ($profile->power === PowerKind::Shared && $profile->powerFrom !== null && $profile->charges !== null) {
+            $this->net->add(
+                new Element(
+                    id: 'thermostat.electronics',
+                    kind: ElementKind::Electronics,
+                    a: $this->screw($profile->powerFrom),
+                    b: $this->screw($profile->charges),
+                    label: Message::of('circuit.assembly.thermostat-electronics'),
+                    subject: 'thermostat',
+                    ohms: (24.0 * 24.0) / $profile->powerVa,
+                    reactance: 0.0,
+                    dcOhms: self::ELECTRONICS_DC_OHMS,
+                ),
+            );
+        }
+    }
+
+    /** Where the outputs stand at the equipment: short leads from the module to the board, letter to letter. */
+    public function module(): void
+    {
+        if ($this->profile->outputs !== Place::Module) {
+            return;
+        }
+        foreach ($this->installation->archetype->boardTerminals() as $terminal) {
+            $serving = $this->profile->serving(Meaning::of($terminal->name, $this->installation->archetype));
+            if ($serving !== null) {
+                $this->net->copper(
+                    "lead.{$terminal->printed}",
+                    ElementKind::Wire,
+                    $serving->point(),
+                    $this->safety->before($terminal->point()),
+                    2.0 * Assembly::END_OHMS,
+                    Message::of('circuit.assembly.module-lead', terminal: $terminal->printed),
+                    "lead.{$terminal->printed}",
+                );
+            }
+        }
+    }
+
+    /**
+     * A two-part thermostat's wall unit hangs on three conductors of the old cable: power over the first two, which
+     * leave the module at its R and C, its signal over the third.
+     */
+    public function wallUnit(): void
+    {
+        if ($this->profile->linkConductors < 3) {
+            return;
+        }
+        $board = $this->installation->archetype->boards[0];
+        foreach (Assembly::LINK_SCREWS as $number => $printed) {
+            $this->net->point(
+                new Point(
+                    "wall.{$number}",
+                    Place::Wall,
+                    Message::raw((string) $number),
+                    (string) $number,
+                    null,
+                    true,
+                ),
+            );
+            $this->net->point(
+                new Point("{$board->value}.{$printed}", $board, Message::raw($printed), $printed, null, true),
+            );
+        }
+        $hot = $this->screw($this->profile->powerFrom ?? 'R');
+        $common = $this->profile->named(TerminalName::C)?->point() ?? 'module.C';
+        $this->net->copper(
+            'module.link.1',
+            ElementKind::Wire,
+            $hot,
+            "{$board->value}.M1",
+            2.0 * Assembly::END_OHMS,
+            Message::of('circuit.assembly.module-link-1'),
+            'module',
+        );
+        $this->net->copper(
+            'module.link.2',
+            ElementKind::Wire,
+            $common,
+            "{$board->value}.M2",
+            2.0 * Assembly::END_OHMS,
+            Message::of('circuit.assembly.module-link-2'),
+            'module',
+        );
+        $this->net->add(
+            new Element(
+                id: 'module.signal',
+                kind: ElementKind::Electronics,
+                a: "{$board->value}.M1",
+                b: "{$board->value}.M3",
+                label: Message::of('circuit.assembly.module-signal'),
+                subject: 'module',
+                ohms: self::SIGNAL_OHMS,
+                reactance: 0.0,
+                dcOhms: self::SIGNAL_OHMS,
+            ),
+        );
+        $this->net->add(
+            new Element(
+                id: 'thermostat.wall-unit',
+                kind: ElementKind::Electronics,
+                a: 'wall.1',
+                b: 'wall.2',
+                label: Message::of('circuit.assembly.wall-unit'),
+                subject: 'thermostat',
+                ohms: self::WALL_UNIT_OHMS,
+                reactance: 0.0,
+                dcOhms: self::ELECTRONICS_DC_OHMS,
+            ),
+        );
+        $this->net->add(
+            new Element(
+                id: 'thermostat.signal',
+                kind: ElementKind::Electronics,
+                a: 'wall.3',
+                b: 'wall.2',
+                label: Message::of('circuit.assembly.wall-unit-signal'),
+                subject: 'thermostat',
+                ohms: self::SIGNAL_OHMS,
+                reactance: 0.0,
+                dcOhms: self::SIGNAL_OHMS,
+            ),
+        );
+    }
+
+    private function screw(string $printed): string
+    {
+        return $this->profile->outputs->value.'.'.$printed;
+    }
+}
