@@ -6,8 +6,11 @@ namespace App\House;
 
 use App\Models\OwnProfile;
 use RuntimeException;
+use Unionbit\Core\Data\Field;
 use Unionbit\Core\Equipment\Archetype;
 use Unionbit\Core\Equipment\Build\Shelf;
+use Unionbit\Core\Job\ExampleHouse;
+use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Thermostat\Profile;
 use Unionbit\Core\Thermostat\ProfileReader;
 
@@ -44,6 +47,28 @@ final class Catalog
                 ? $this->json("thermostats/{$id}.json")
                 : $this->own($id),
         );
+    }
+
+    /** @return array<string, Field> houses that are more than the plain one of their equipment, by id */
+    public function houses(): array
+    {
+        $houses = [];
+        foreach (array_values((array) $this->json('houses.json')) as $json) {
+            $house = Field::root($json);
+            $houses[$house->string('id')] = $house;
+        }
+
+        return $houses;
+    }
+
+    /** The house of an example: of a name of its own, or the plain one of some equipment. */
+    public function example(string $id): Installation
+    {
+        $house = $this->houses()[$id] ?? null;
+
+        return $house === null
+            ? ExampleHouse::of($this->archetype($id))
+            : ExampleHouse::named($house, $this->archetype($house->string('equipment')));
     }
 
     /** @return list<Archetype> */

@@ -6,11 +6,11 @@ namespace App\Console\Commands;
 
 use App\House\Catalog;
 use Illuminate\Console\Command;
-use Unionbit\Core\Job\ExampleHouse;
 use Unionbit\Core\Planning\File\JobFile;
 use Unionbit\Core\Planning\Offer\LetterToLetter;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Terminal\TerminalName;
+use Unionbit\Core\Wiring\Conductor;
 
 final class ExampleCommand extends Command
 {
@@ -26,13 +26,26 @@ final class ExampleCommand extends Command
     {
         $units = (string) $this->argument('archetype');
         $shelf = $catalog->shelf();
-        if (! $shelf->knows($units)) {
-            return $this->unknown('equipment', $units, [...$shelf->ids(), ...array_keys($shelf->units)]);
+        $named = $catalog->houses()[$units] ?? null;
+        if ($named === null && ! $shelf->knows($units)) {
+            return $this->unknown('equipment', $units, [
+                ...$shelf->ids(),
+                ...array_keys($catalog->houses()),
+                ...array_keys($shelf->units),
+            ]);
         }
-        $house = ExampleHouse::of($shelf->archetype($units));
-        $common = $house->archetype->boardTerminal(TerminalName::C);
+        $house = $catalog->example($units);
+        $common = array_filter(
+            $house->wallConductors(),
+            static fn (Conductor $c): bool => $house->meaning($c) === TerminalName::C,
+        );
         $thermostat =
-            (string) ($this->option('thermostat') ?? ($common === null ? 'battery-1h-1c' : 'c-powered-3h-2c'));
+            (string) ($this->option('thermostat') ??
+                ($common !== []
+                    ? 'c-powered-3h-2c'
+                    : ($house->archetype->heatPump === null
+                        ? 'battery-1h-1c'
+                        : 'battery-2h-1c-heat-pump')));
         if (! in_array($thermostat, $catalog->ids('thermostats'), true)) {
             return $this->unknown(
                 'thermostats',
@@ -43,7 +56,7 @@ final class ExampleCommand extends Command
         $profile = $catalog->profile($thermostat);
         $plan = new Plan($house, $profile, LetterToLetter::landing($house, $profile));
         $file = JobFile::write(
-            'Example: '.$house->archetype->short,
+            'Example: '.($named?->string('title') ?? $house->archetype->short),
             'Saltmarsh Locks',
             'replacement',
             $house,

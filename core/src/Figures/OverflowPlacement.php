@@ -50,10 +50,11 @@ final class OverflowPlacement
     /** @return list<SafetyDevice> one float switch, in every way that this board allows */
     private static function devices(Installation $house): array
     {
+        $at = $house->archetype->boardTerminal(TerminalName::Y1)->place ?? $house->archetype->boards[0];
         $screw = static fn (TerminalName ...$names): ?string => array_values(
             array_filter(
                 array_map(
-                    static fn (TerminalName $n): ?string => $house->archetype->boardTerminal($n)?->printed,
+                    static fn (TerminalName $n): ?string => $house->archetype->terminalNamed($at, $n)?->printed,
                     $names,
                 ),
             ),
@@ -78,7 +79,7 @@ final class OverflowPlacement
         }
 
         return array_map(
-            static fn (array $way): SafetyDevice => new SafetyDevice('float', '', $way[0], $way[1]),
+            static fn (array $way): SafetyDevice => new SafetyDevice('float', '', $way[0], $way[1], $at),
             $ways,
         );
     }
@@ -226,7 +227,15 @@ final class OverflowPlacement
         $several = array_values(
             array_filter($has($y, true), static fn (array $r): bool => ! in_array($w, (array) $r['breaks'], true)),
         );
+        $both = array_values(
+            array_filter($has($y, true), static fn (array $r): bool => in_array($w, (array) $r['breaks'], true)),
+        );
         [$row, $why] = match (true) {
+            // A condensing furnace makes water with its heat as well.
+            $plan->installation->answers->is('condensing', 'yes') && $both !== [] => [
+                $both[0],
+                Message::of('figures.overflow-placement.condensing-makes-water-in-heat'),
+            ],
             $archetype->coolStages > 1 && $several !== [] => [
                 $several[0],
                 Message::of('figures.overflow-placement.two-stages-outdoors-with-y1'),

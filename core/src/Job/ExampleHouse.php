@@ -4,8 +4,12 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Job;
 
+use Unionbit\Core\Data\Field;
+use Unionbit\Core\Data\InvalidData;
 use Unionbit\Core\Equipment\Archetype;
 use Unionbit\Core\Equipment\EquipmentTerminal;
+use Unionbit\Core\Job\File\SurveyFile;
+use Unionbit\Core\Job\Interview\Answers;
 use Unionbit\Core\Terminal\Colour;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
@@ -58,7 +62,41 @@ final class ExampleHouse
         return new Installation(
             $archetype,
             new Facts(lineVolts: 120.0, tapVolts: 120.0, plateLink: $link),
-            self::named($cables),
+            self::lettered($cables),
+        );
+    }
+
+    /**
+     * A named house of the catalogue: the plain one of its equipment with what is added in its line, fewer conductors at
+     * the wall, and answers.
+     *
+     * @throws InvalidData
+     */
+    public static function named(Field $house, Archetype $archetype): Installation
+    {
+        $plain = self::of($archetype);
+        $wall = $house->strings('wall');
+        $cable = $plain->wallCable();
+        if ($wall !== [] && $cable !== null) {
+            $kept = array_values(
+                array_filter(
+                    $cable->conductors,
+                    static fn (Conductor $c): bool => in_array($c->far->terminal, $wall, true),
+                ),
+            );
+            $plain = $plain->withCable($cable->withConductors($kept));
+        }
+        $answers = new Answers();
+        foreach ($house->keys('answers') as $key) {
+            $answers = $answers->with($key, $house->at('answers')->string($key));
+        }
+        $safety = array_map(SurveyFile::device(...), $house->each('safety'));
+
+        return new Installation(
+            $plain->archetype,
+            $plain->facts->withSafety($safety),
+            $plain->cables,
+            answers: $answers,
         );
     }
 
@@ -125,7 +163,7 @@ final class ExampleHouse
      * @param  list<array{Place, Place, float, list<array{TerminalName, string, string}>, Evidence}>  $runs
      * @return list<Cable>
      */
-    private static function named(array $runs): array
+    private static function lettered(array $runs): array
     {
         $cables = [];
         $next = 'C';

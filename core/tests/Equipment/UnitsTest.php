@@ -68,6 +68,53 @@ it('finds the calls in the parts', function (string $units, array $needs, array 
         [['cool-2', 'outdoor.Y2', 'outdoor.C', 22, 28], ['cool-1', 'outdoor.Y2', 'outdoor.C', 0, 1]],
         'c-powered-3h-2c',
     ],
+    'a packaged gas unit, two compressors' => [
+        'furnace+condenser@indoor:stages=2',
+        [
+            'fan' => 'blower-relay',
+            'cool-1' => 'contactor blower-relay',
+            'cool-2' => 'contactor blower-relay second-stage',
+            'heat-1' => 'ignition gas-valve',
+        ],
+        [['cool-2', 'indoor.Y2', 'indoor.C', 22, 28], ['heat-1', 'indoor.condenser-high', 'indoor.C', 0, 1]],
+        'c-powered-3h-2c',
+    ],
+    'a packaged heat pump' => [
+        'air-handler:strips=1+heat-pump@indoor',
+        [
+            'fan' => 'blower-relay',
+            'cool-1' => 'outdoor-input contactor blower-relay valve',
+            'heat-1' => 'outdoor-input contactor blower-relay',
+            'aux-1' => 'outdoor-input contactor blower-relay sequencer-1',
+            'emergency' => 'sequencer-1 blower-relay',
+            'defrost' => 'outdoor-input contactor blower-relay valve sequencer-1',
+        ],
+        [
+            ['cool-1', 'indoor.heat-pump-coil', 'indoor.C', 22, 28],
+            ['heat-1', 'indoor.heat-pump-valve', 'indoor.C', 0, 1],
+        ],
+        'c-powered-3h-2c',
+    ],
+    'a furnace in the basement, an air handler in the attic' => [
+        'furnace+air-handler@indoor-2+condenser',
+        [
+            'fan' => 'blower-relay-indoor-2',
+            'cool-1' => 'contactor blower-relay-indoor-2',
+            'heat-1' => 'ignition gas-valve',
+        ],
+        [['cool-1', 'indoor-2.Y', 'indoor-2.C', 22, 28], ['heat-1', 'indoor.W', 'indoor.C', 22, 28]],
+        'c-powered-3h-2c',
+    ],
+    'a zone panel between' => [
+        'zone-panel+furnace+condenser',
+        [
+            'fan' => 'blower-relay zone-g',
+            'cool-1' => 'contactor blower-relay zone-y zone-g',
+            'heat-1' => 'ignition gas-valve zone-w',
+        ],
+        [['cool-1', 'zone-panel.Y', 'zone-panel.C', 22, 28], ['cool-1', 'indoor.Y', 'indoor.C', 22, 28]],
+        'c-powered-3h-2c',
+    ],
     'a zone valve on two conductors, nothing else' => [
         'zone-valve',
         ['heat-1' => 'zone-valve boiler-relay'],

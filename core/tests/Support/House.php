@@ -163,15 +163,22 @@ final class House
             ['air-handler', 'zone-valve'],
             ['air-handler', 'oil-burner'],
             ['furnace', 'zone-valve'],
+            ['furnace', 'air-handler@indoor-2'],
+            ['zone-valve@boiler', 'air-handler'],
+            ['zone-panel', 'furnace'],
+            ['zone-panel', 'air-handler'],
         ]);
-        $units = [...$indoor, ...$pick->one([[], ['condenser'], ['condenser'], ['heat-pump'], ['heat-pump']])];
+        $units = [
+            ...$indoor,
+            ...$pick->one([[], ['condenser'], ['condenser@indoor'], ['heat-pump'], ['heat-pump@indoor']]),
+        ];
 
         return implode(
             '+',
             array_map(static function (string $id) use ($pick): string {
                 $options = array_map(
                     static fn (Option $o): string => "{$o->key}={$pick->one($o->choices)}",
-                    self::shelf()->units[$id]->options,
+                    self::shelf()->units[explode('@', $id)[0]]->options,
                 );
 
                 return $id.':'.implode(',', $options);

@@ -14,7 +14,7 @@ use Unionbit\Core\Words\Message;
 final readonly class Composition
 {
     /** What a unit does not know of the rest of the house unless another unit says so. */
-    private const ALONE = ['cool' => '0', 'valve' => 'none', 'board' => 'no'];
+    private const ALONE = ['cool' => '0', 'valve' => 'none', 'board' => 'no', 'heats' => '0', 'fan' => 'no'];
 
     /** Characters of a short name. */
     private const SHORT = 24;
@@ -165,7 +165,7 @@ final readonly class Composition
     /**
      * The parts of every unit, as it is where it stands.
      *
-     * @param  array{cool: string, valve: string, board: string, hots: string}  $facts
+     * @param  array{cool: string, valve: string, board: string, heats: string, fan: string, hots: string}  $facts
      * @return list<array{string, Field, string, bool}>  place, parts, unit, whether it shares a cabinet
      */
     private function placed(array $facts): array
@@ -228,7 +228,7 @@ final readonly class Composition
         return $boards === [] ? [Place::Indoor] : $boards;
     }
 
-    /** @return array{cool: string, valve: string, board: string, hots: string} */
+    /** @return array{cool: string, valve: string, board: string, heats: string, fan: string, hots: string} */
     private function facts(): array
     {
         $facts = self::ALONE;
@@ -253,7 +253,7 @@ final readonly class Composition
     /**
      * What cannot be equipment, or cannot be planned for, is said.
      *
-     * @param  array{cool: string, valve: string, board: string, hots: string}  $facts
+     * @param  array{cool: string, valve: string, board: string, heats: string, fan: string, hots: string}  $facts
      * @param  array{source: string, fan: string}  $heat
      * @param  array<string, list<string>>  $does
      * @param  int  $sources  of heat
@@ -267,6 +267,10 @@ final readonly class Composition
             count($outdoor) > 1 => 'two-outdoor-units',
             count(array_unique($places)) < count($places) => 'same-unit-twice',
             count($this->units) === count($outdoor) => 'no-indoor-unit',
+            array_filter(
+                $outdoor,
+                fn (Chosen $c): bool => ! $c->place->isOutdoors() && $c->place !== $this->served(),
+            ) !== [] => 'cabinet-apart',
             $sources > 1 => 'two-heat-sources',
             count($blowing) > 1 => 'two-blowers',
             $outdoor !== [] && $blowing === [] => 'no-blower',
@@ -294,7 +298,8 @@ final readonly class Composition
             'valve' => $valve,
             'auxStages' => $auxiliary,
             'emergency' => match (true) {
-                $auxiliary === 0 => 'none',
+                // A panel between has no E: it asks for the one heat.
+                $auxiliary === 0, $this->panel() !== null => 'none',
                 isset($does['emergency']) => 'own',
                 $tied !== [] => 'tied',
                 default => 'none',

@@ -143,6 +143,14 @@ final class Questions
                 $is('heatSource', 'gas', 'oil', 'electric'),
             ),
             Question::choice(
+                'condensing',
+                $section,
+                Message::of('job.questions.does-furnace-condense'),
+                Message::of('job.questions.plastic-vent-and-drain'),
+                ['no' => Message::of('job.questions.no'), 'yes' => Message::of('job.questions.yes')],
+                $is('heatSource', 'gas'),
+            ),
+            Question::choice(
                 'eGoes',
                 $section,
                 Message::of('job.questions.where-does-boards-e-go'),

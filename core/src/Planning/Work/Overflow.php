@@ -22,7 +22,8 @@ final class Overflow
         if ($float === null) {
             return [];
         }
-        $screw = static fn (TerminalName $name): ?string => $house->archetype->boardTerminal($name)?->printed;
+        $at = $float->place;
+        $screw = static fn (TerminalName $name): ?string => $house->archetype->terminalNamed($at, $name)?->printed;
         [$r, $y, $y2] = [
             $screw(TerminalName::R) ?? $screw(TerminalName::Rc),
             $screw(TerminalName::Y1),

@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+use Unionbit\Core\Call\CallName;
+use Unionbit\Core\Call\CallTable;
+use Unionbit\Core\Circuit\Edit\Opened;
+use Unionbit\Core\Circuit\Meter\Meter;
+use Unionbit\Core\Circuit\Setup;
+use Unionbit\Core\Data\Field;
+use Unionbit\Core\Figures\OverflowPlacement;
+use Unionbit\Core\Job\ExampleHouse;
+use Unionbit\Core\Job\Installation;
+use Unionbit\Core\Planning\Offer\LetterToLetter;
+use Unionbit\Core\Planning\Offer\Planner;
+use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Planning\Proof\CallProof;
+use Unionbit\Core\Planning\Proof\Simulation;
+use Unionbit\Core\Tests\Support\House;
+
+/** A house of catalog/houses.json with a thermostat landed letter to letter. */
+function namedHouse(string $id, string $profile): Plan
+{
+    $file = dirname(__DIR__, 3).'/catalog/houses.json';
+    foreach ((array) json_decode((string) file_get_contents($file), true, flags: JSON_THROW_ON_ERROR) as $json) {
+        $house = Field::root($json);
+        if ($house->string('id') === $id) {
+            $made = ExampleHouse::named($house, House::archetype($house->string('equipment')));
+            $thermostat = House::profile($profile);
+
+            return new Plan($made, $thermostat, LetterToLetter::landing($made, $thermostat));
+        }
+    }
+
+    throw new LogicException("no house {$id}");
+}
+
+it('stops cooling where the switch in Y opens, and only that', function (string $id, string $device): void {
+    $plan = namedHouse($id, 'c-powered-3h-2c');
+    $closes = CallTable::needed($plan->installation->archetype)->printed(CallName::Cool1, $plan->profile);
+    $call = Setup::calling(...$closes);
+    $open = $call->with(new Opened($device));
+    $meter = new Meter($plan->circuit());
+
+    expect(array_filter(Simulation::prove($plan), static fn (CallProof $p): bool => ! $p->isProved()))
+        ->toBe([])
+        ->and($plan->circuit()->operate($call)->pulledIn())
+        ->toContain('contactor')
+        ->and($plan->circuit()->operate($open)->pulledIn())
+        ->toBe(['blower-relay'])
+        ->and($meter->nominalVolts($open, "indoor.Y.{$device}", 'indoor.C'))
+        ->toBeGreaterThan(22.0)
+        ->and($meter->nominalVolts($open, 'indoor.Y', 'indoor.C'))
+        ->toBeLessThan(1.0);
+})->with([['condensing-furnace-pump-switch', 'pump'], ['load-shedding-relay', 'shedding']]);
+
+it('stops the heat of a condensing furnace as well, where a full pan has to', function (): void {
+    $best = static fn (Installation $house): string => array_values(
+        array_filter(
+            OverflowPlacement::ways(
+                new Plan(
+                    $house,
+                    House::profile('c-powered-3h-2c'),
+                    LetterToLetter::landing($house, House::profile('c-powered-3h-2c')),
+                ),
+            ),
+            static fn (array $way): bool => $way['best'],
+        ),
+    )[0]['key'];
+    $house = namedHouse('condensing-furnace-pump-switch', 'c-powered-3h-2c')->installation;
+    $dry = new Installation($house->archetype, $house->facts->withSafety([]), $house->cables);
+    $wet = new Installation($house->archetype, $dry->facts, $house->cables, answers: $house->answers);
+
+    expect($best($dry))->toBe('Y')->and($best($wet))->toBe('Y+W relay');
+});
+
+it('offers for dual fuel on four conductors what proves, or says what is lost', function (): void {
+    $house = namedHouse('dual-fuel-four-conductors', 'battery-2h-1c-heat-pump')->installation;
+    expect(count($house->wallConductors()))->toBe(4);
+    foreach (['c-powered-3h-2c', 'battery-2h-1c-heat-pump', 'radio-pair-receiver'] as $profile) {
+        foreach (Planner::of($house, House::profile($profile))->offered as $offer) {
+            $failed = array_map(
+                static fn (CallProof $p): string => $p->call->value,
+                array_filter(Simulation::prove($offer->plan), static fn (CallProof $p): bool => ! $p->isProved()),
+            );
+            $said = array_map(
+                static fn (array $l): string => $l['call']->value,
+                Unionbit\Core\Planning\Proof\PlanProof::of($offer->plan)->lost,
+            );
+            expect(array_values(array_diff($failed, $said)))->toBe(
+                [],
+                "{$profile} ".said($offer->plan->profile->title),
+            );
+        }
+    }
+    expect(Planner::of($house, House::profile('c-powered-3h-2c'))->offered)->not->toBe([]);
+});
