@@ -293,3 +293,46 @@ test('the list: day and person, next visit, archive, delete and undo, and the ca
     await page.goto('/jobs');
     await expect(row).toHaveCount(2);
 });
+
+test('an air handler in the attic: a place and its cables by one line each, its print asked, a point found', async ({
+    page,
+}) => {
+    await signIn(page);
+    await openUnseen(page, 'Bittern Chapel');
+    await answer(page, 'outdoor', 'It cools only');
+    await answer(page, 'coolStages', 'One');
+    await answer(page, 'heatSource', 'Gas furnace');
+    await answer(page, 'heatStages', 'One');
+    await answer(page, 'coolAir', /air handler of its own/i);
+    await page.getByRole('button', { name: 'Use this equipment' }).click();
+    const house = page.getByRole('region', { name: 'The house' });
+    await house.getByRole('button', { name: 'Place: Second indoor unit' }).click();
+    await house.getByLabel('The second indoor unit is called').fill('Attic air handler');
+    await house.getByRole('button', { name: 'Keep the name' }).click();
+    await expect(house.getByRole('button', { name: 'Place: Attic air handler' })).toBeVisible();
+
+    await house.getByRole('button', { name: 'Add a cable' }).click();
+    await house.getByLabel(/A cable in one line/).fill('18/4 to the moon');
+    await page.keyboard.press('Enter');
+    await expect(house).toContainText('Say where it goes');
+    await house.getByLabel(/A cable in one line/).fill('second wall cable 18/4 to the attic air handler, 36 ft');
+    await page.keyboard.press('Enter');
+    await house.getByRole('button', { name: /^Cable C, 18\/4/ }).click();
+    await expect(house).toContainText('0 of 4 known at both ends');
+    await expect(page.locator('tr[data-conductor]')).toHaveCount(4);
+
+    await page.getByRole('button', { name: 'Change conductor 1' }).click();
+    await page.getByRole('textbox', { name: /conductor/ }).fill('red R>"BK" !');
+    await page.keyboard.press('Enter');
+    const prints = page.getByRole('region', { name: 'What the boards print' });
+    await prints.getByLabel(/BK is/).selectOption('R');
+    await expect(prints.getByLabel(/BK is/)).toHaveValue('R');
+
+    await page.getByRole('button', { name: 'Find a point, lead A' }).click();
+    await page.getByRole('textbox', { name: 'Find a point' }).fill('behind fuse T2');
+    await page.locator('[data-point="T2.fused"]').click();
+    await expect(page.getByRole('combobox', { name: 'Probe A' })).toHaveValue('T2.fused');
+    await page.getByRole('button', { name: 'Take out cable C' }).click();
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(house.getByRole('button', { name: /^Cable C, 18\/4/ })).toBeVisible();
+});

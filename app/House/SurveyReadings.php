@@ -7,6 +7,7 @@ namespace App\House;
 use App\Models\Job;
 use App\Models\Record\Reading;
 use Unionbit\Core\Circuit\Meter\MeterMode;
+use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Rule\Severity;
@@ -28,7 +29,12 @@ final class SurveyReadings
             ->whereIn('mode', ['V', 'O'])
             ->get();
         $corrected = $readings->pluck('corrects_id')->filter()->all();
-        $standing = $readings->reject(static fn (Reading $r): bool => in_array($r->id, $corrected, true));
+        // What was read at a transformer's line leads is the line, and no line voltage at a thermostat.
+        $points = House::of($job)->circuitAsFound()->netlist(Setup::calling())->points;
+        $standing = $readings->reject(
+            static fn (Reading $r): bool => in_array($r->id, $corrected, true) ||
+                (($points[$r->a]->line ?? false) && ($points[$r->b]->line ?? false)),
+        );
 
         return array_values(
             $standing

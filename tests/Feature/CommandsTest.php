@@ -23,7 +23,12 @@ $example = static fn (string $id): string => base_path("docs/examples/{$id}.json
 it(
     'ships an example of every archetype that fits the schema, is what the command prints, and is proved',
     function (): void {
-        foreach (app(App\House\Catalog::class)->shelf()->ids() as $id) {
+        foreach (
+            [
+                ...app(App\House\Catalog::class)->shelf()->ids(),
+                ...array_keys(app(App\House\Catalog::class)->houses()),
+            ] as $id
+        ) {
             $path = base_path("docs/examples/{$id}.json");
             $result = (new Validator())->validate(
                 json_decode((string) file_get_contents($path)),

@@ -67,8 +67,8 @@ final class ExampleHouse
     }
 
     /**
-     * A named house of the catalogue: the plain one of its equipment with what is added in its line, fewer conductors at
-     * the wall, and answers.
+     * A named house of the catalogue: the plain one of its equipment with what is added in its line, fewer conductors
+     * at the wall, and answers.
      *
      * @throws InvalidData
      */

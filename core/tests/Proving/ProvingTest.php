@@ -36,6 +36,7 @@ function judged(string $step, string $a, string $b, ?float $value, int $left = 0
 it('has each call by jumper and by voltage, fan first', function (): void {
     expect(array_map(static fn (Step $s): string => $s->key(), (new Steps(House::plan()))->all()))->toBe([
         'idle.pre-check',
+        'idle.chain',
         'fan.jumper',
         'fan.board-jumper',
         'fan.voltage',
@@ -45,6 +46,7 @@ it('has each call by jumper and by voltage, fan first', function (): void {
         'heat-1.jumper',
         'heat-1.board-jumper',
         'heat-1.voltage',
+        'heat-1.chain',
     ]);
 });
 
@@ -56,9 +58,9 @@ it('sets the call up so that its loads pull in', function (string $profile): voi
             $step->key(),
         );
         expect($step->setUpIsolated)
-            ->toBe($step->method !== Method::Voltage)
+            ->toBe(! in_array($step->method, [Method::Voltage, Method::Chain], true))
             ->and($step->restore === [])
-            ->toBe($step->method === Method::Voltage);
+            ->toBe(in_array($step->method, [Method::Voltage, Method::Chain], true));
     }
 })->with([House::C_POWERED, House::BATTERY]);
 
@@ -69,7 +71,9 @@ it('expects the reading of every probe within its own band', function (): void {
             $expected = (new Meter($plan->circuit()))->read($probe->mode, $step->setup, $probe->a, $probe->b);
             expect($expected->high - $expected->low)
                 ->toBeLessThan(
-                    $probe->mode === MeterMode::Ohms ? 0.5 * $expected->nominal + 1.5 : 8.0,
+                    $probe->mode === MeterMode::Ohms
+                        ? 0.5 * $expected->nominal + 1.5
+                        : max(8.0, 0.11 * $expected->nominal),
                     $probe->key(),
                 )
                 ->and($expected->contains((float) $expected->nominal))
@@ -379,3 +383,53 @@ it('lifts the float with cooling running, and starts a defrost, where the house 
         ->and((new Steps($plan))->find('defrost.voltage'))
         ->toBeNull();
 });
+
+// Each probe is there as far as the point before what is open, and nowhere behind it.
+it('reads along the chain where it is broken', function (
+    string $archetype,
+    string $key,
+    string $fault,
+    array $there,
+    array $gone,
+): void {
+    $plan = House::example($archetype);
+    $step = (new Steps($plan))->find($key) ?? throw new LogicException("no {$key}");
+    $meter = new Meter($plan->circuit());
+    $setup = $step->setup->with(...House::fault($plan, $fault)->edits);
+    $alive = $dead = [];
+    foreach ($step->probes as $probe) {
+        $volts = $meter->read(MeterMode::Volts, $setup, $probe->a, $probe->b)->nominal ?? 0.0;
+        $volts > 18.0 ? ($alive[] = $probe->a) : ($dead[] = $probe->a);
+    }
+
+    expect($alive)->toBe($there)->and($dead)->toBe($gone);
+})->with([
+    'low pressure' => [
+        'heat-pump-o-2c-2aux',
+        'cool-1.chain',
+        'low-pressure-open:low-pressure',
+        ['outdoor.Y1', 'outdoor.high', 'outdoor.R', 'outdoor.O', 'outdoor.valve'],
+        ['outdoor.pressure', 'outdoor.coil'],
+    ],
+    'the inducer\'s switch' => [
+        'furnace-gas-1h-1c',
+        'heat-1.chain',
+        'draught-open:draught',
+        ['indoor.R', 'indoor.after-limit', 'indoor.limit', 'indoor.lit'],
+        ['indoor.valve'],
+    ],
+    'the fuse' => [
+        'furnace-gas-1h-1c',
+        'idle.chain',
+        'fuse-blown:T1.fuse',
+        ['T1.supply', 'T1.line', 'T1.winding'],
+        ['T1.fused', 'indoor.R', 'indoor.R'],
+    ],
+    'the door' => [
+        'furnace-gas-1h-1c',
+        'idle.chain',
+        'door-open:T1',
+        ['T1.supply'],
+        ['T1.line', 'T1.winding', 'T1.fused', 'indoor.R', 'indoor.R'],
+    ],
+]);

@@ -55,7 +55,7 @@ enum School: string
             ],
         };
 
-        return [Method::PreCheck, ...$first, Method::FloatLift];
+        return [Method::PreCheck, ...$first, Method::FloatLift, Method::Chain];
     }
 
     /**
@@ -75,7 +75,7 @@ enum School: string
         $chosen = [];
         foreach ($steps as $step) {
             $isFirst =
-                $step->method !== Method::Voltage &&
+                ! in_array($step->method, [Method::Voltage, Method::Chain], true) &&
                 array_filter($chosen, static fn (Step $s): bool => $s->method !== Method::Voltage) === [];
             if (
                 $step->method === Method::Voltage ||

@@ -17,6 +17,7 @@ enum Method: string
     case Continuity = 'continuity';
     case Voltage = 'voltage';
     case FloatLift = 'float-lift';
+    case Chain = 'chain';
 
     public function label(): Message
     {
@@ -50,6 +51,8 @@ enum Method: string
     /** Where its set-up is made. */
     public function place(): Place
     {
-        return $this === self::BoardJumper || $this === self::FloatLift ? Place::Indoor : Place::Wall;
+        return in_array($this, [self::BoardJumper, self::FloatLift, self::Chain], true)
+            ? Place::Indoor
+            : Place::Wall;
     }
 }

@@ -35,13 +35,15 @@ final readonly class Steps
     public function all(): array
     {
         $elsewhere = new SupportingSteps($this->plan);
-        $steps = [$elsewhere->preCheck()];
+        $chains = new ChainSteps($this->plan, $this->waits);
+        $steps = [$elsewhere->preCheck(), $chains->supply()];
         foreach ($this->calls() as $call) {
             $steps[] = $this->step($call, Method::Jumper);
             $steps[] = $elsewhere->atBoard($call);
             $steps[] = $call === CallName::Aux1 ? $this->auxiliaryAlone() : null;
             $steps[] = $elsewhere->continuity($call);
             $steps[] = $this->step($call, Method::Voltage);
+            $steps[] = $chains->of($call);
             $steps[] = $call === CallName::Cool1 ? $elsewhere->floatLifted() : null;
         }
         $steps[] = $this->defrosts() ? $this->step(CallName::Defrost, Method::Voltage) : null;

@@ -82,7 +82,7 @@ final readonly class Waits
     {
         $off = (int) ($this->archetype->delays['compressor-off'] ?? 300);
         $board = (int) ($this->archetype->delays['outdoor-board'] ?? 0);
-        if ($method === Method::Voltage || $method === Method::FloatLift) {
+        if (in_array($method, [Method::Voltage, Method::FloatLift, Method::Chain], true)) {
             $then =
                 $board > 0
                     ? Message::of('proving.waits.then-outdoor-boards-own-delay')
