@@ -8,7 +8,11 @@ use App\House\Catalog;
 use Illuminate\Console\Command;
 use Unionbit\Core\Planning\File\JobFile;
 use Unionbit\Core\Planning\Offer\LetterToLetter;
+use Unionbit\Core\Planning\Offer\Planner;
+use Unionbit\Core\Planning\Offer\PlanOffer;
 use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Planning\Proof\CallProof;
+use Unionbit\Core\Planning\Proof\Simulation;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Wiring\Conductor;
 
@@ -55,6 +59,14 @@ final class ExampleCommand extends Command
         }
         $profile = $catalog->profile($thermostat);
         $plan = new Plan($house, $profile, LetterToLetter::landing($house, $profile));
+        // Where letter to letter does not prove every call, the first way out that does.
+        if (! self::provesAll($plan)) {
+            $offers = array_filter(
+                Planner::of($house, $profile)->offered,
+                static fn (PlanOffer $offer): bool => self::provesAll($offer->plan),
+            );
+            $plan = array_values($offers)[0]->plan ?? $plan;
+        }
         $file = JobFile::write(
             'Example: '.($named?->string('title') ?? $house->archetype->short),
             'Saltmarsh Locks',
@@ -70,6 +82,12 @@ final class ExampleCommand extends Command
         );
 
         return JobCommand::ANSWERED;
+    }
+
+    private static function provesAll(Plan $plan): bool
+    {
+        return array_filter(Simulation::prove($plan), static fn (CallProof $proof): bool => ! $proof->isProved()) ===
+            [];
     }
 
     /** @param  list<string>  $allowed */
