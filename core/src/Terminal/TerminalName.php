@@ -32,6 +32,8 @@ enum TerminalName: string
     case Hum = 'HUM';
     case Deh = 'DEH';
     case K = 'K';
+    case Acc1 = 'ACC+';
+    case Acc2 = 'ACC-';
 
     /** A screw that brings a transformer's hot side to the thermostat. */
     public function isHot(): bool

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Unionbit\Core\Thermostat;
 
 use Unionbit\Core\Data\InvalidData;
+use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Words\Message;
 
 /**
@@ -52,7 +53,7 @@ final class ProfileCheck
         }
         if (
             $profile->power === PowerKind::Common &&
-            ($profile->terminal('C') === null || $profile->powerVa <= 0.0)
+            ($profile->named(TerminalName::C) === null || $profile->powerVa <= 0.0)
         ) {
             throw InvalidData::unreadable('/power', Message::of('thermostat.profile-check.runs-on-r-c-needs'));
         }

@@ -222,8 +222,9 @@ final class NetWalk
             $this->join("{$plate}.{$plan->profile->link[0]}", "{$plate}.{$plan->profile->link[1]}");
         }
         if ($plate === 'module') {
-            $this->join('indoor.M1', 'module.'.$plan->profile->powerFrom);
-            $this->join('indoor.M2', 'module.C');
+            $board = $house->archetype->boards[0]->value;
+            $this->join("{$board}.M1", 'module.'.$plan->profile->powerFrom);
+            $this->join("{$board}.M2", 'module.C');
             foreach ($house->archetype->terminals as $terminal) {
                 $letter =
                     $house->archetype->heatPump !== null && $terminal->name->value === 'W1'
@@ -286,7 +287,7 @@ final class NetWalk
         $this->copper([]);
         $plate = $this->plan->profile->outputs->value;
         $pairs = [
-            ["{$plate}.{$this->plan->profile->powerFrom}", "{$plate}.C"],
+            ["{$plate}.{$this->plan->profile->powerFrom}", "{$plate}.{$this->plate('C')}"],
             ...$this->plan->profile->linkConductors > 0 ? [['wall.1', 'wall.2']] : [],
         ];
         $bad = [];

@@ -9,6 +9,7 @@ use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Terminal\Place;
+use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Words\Message;
 
 /**
@@ -62,13 +63,15 @@ final class PreCheck
 
     private static function hasCommon(Plan $plan): bool
     {
-        return $plan->profile->terminal('C') !== null && self::isLanded($plan, 'C');
+        $common = $plan->profile->named(TerminalName::C);
+
+        return $common !== null && self::isLanded($plan, $common->printed);
     }
 
     /** The nearest common: the plate's C where a conductor lands there, else the board's. */
     private static function common(Plan $plan): string
     {
-        $plate = self::hasCommon($plan) ? $plan->profile->terminal('C') : null;
+        $plate = self::hasCommon($plan) ? $plan->profile->named(TerminalName::C) : null;
 
         return $plate?->point() ?? $plan->installation->transformers()[0]->common;
     }

@@ -210,12 +210,12 @@ final readonly class SupportingSteps
         $setup = Setup::calling(...$made)->with(
             ...array_map(static fn (string $id): Opened => new Opened($id), $contacts),
         );
-        $common = $this->plan->profile->terminal('C');
+        $common = $this->plan->profile->named(TerminalName::C);
         $hot = $this->plan->profile->mainHot();
         $powered =
             $common !== null &&
             $hot !== null &&
-            ($this->plan->profile->outputs === Place::Module || $this->plan->landing->on('C') !== []);
+            ($this->plan->profile->outputs === Place::Module || $this->plan->landing->on($common->printed) !== []);
 
         return new Step(
             call: CallName::Cool1,

@@ -52,7 +52,7 @@ final class Mr04CommonOnCommon implements MappingRule
                 Message::of('planning.mr04.runs-on-r-c-without'),
                 Message::of('planning.mr04.land-conductor-from-boards-c'),
                 [],
-                ['wall.C'],
+                [$plan->profile->named(TerminalName::C)?->point() ?? 'wall.C'],
             );
         }
         if ($plan->profile->named(TerminalName::C) === null) {
