@@ -31,8 +31,8 @@ final readonly class EquipmentParts
         foreach ($this->installation->transformers() as $transformer) {
             $this->supply->add($transformer);
         }
+        $this->names();
         foreach ($archetype->switches as $switch) {
-            $this->inside($switch->to, Message::of('circuit.assembly.after', part: $switch->label));
             $this->net->copper(
                 $switch->id,
                 ElementKind::SafetySwitch,
@@ -42,25 +42,6 @@ final readonly class EquipmentParts
                 $switch->label,
                 $switch->id,
             );
-        }
-        foreach ($this->installation->loads() as $load) {
-            $this->inside($load->from, Message::of('circuit.assembly.at', part: $load->label));
-            $this->inside($load->to, Message::of('circuit.assembly.back-from', part: $load->label));
-            foreach ($load->drives as $contact) {
-                if ($contact->onLine) {
-                    $this->inside(
-                        $contact->from,
-                        Message::of('circuit.assembly.line-in', part: $load->label),
-                        true,
-                    );
-                    $this->inside($contact->to, Message::of('circuit.assembly.line-out', part: $load->label), true);
-                }
-            }
-        }
-        foreach ($this->installation->loads() as $load) {
-            foreach ($load->drives as $contact) {
-                $this->inside($contact->to, Message::of('circuit.assembly.behind', part: $contact->label));
-            }
         }
         foreach ($this->installation->facts->safety as $device) {
             if ($device->relay) {
@@ -103,6 +84,33 @@ final readonly class EquipmentParts
                     $contact->label,
                     $load->id,
                 );
+            }
+        }
+    }
+
+    /** What the points inside the units are called, before anything is joined to them. */
+    private function names(): void
+    {
+        foreach ($this->installation->archetype->switches as $switch) {
+            $this->inside($switch->to, Message::of('circuit.assembly.after', part: $switch->label));
+        }
+        foreach ($this->installation->loads() as $load) {
+            $this->inside($load->from, Message::of('circuit.assembly.at', part: $load->label));
+            $this->inside($load->to, Message::of('circuit.assembly.back-from', part: $load->label));
+            foreach ($load->drives as $contact) {
+                if ($contact->onLine) {
+                    $this->inside(
+                        $contact->from,
+                        Message::of('circuit.assembly.line-in', part: $load->label),
+                        true,
+                    );
+                    $this->inside($contact->to, Message::of('circuit.assembly.line-out', part: $load->label), true);
+                }
+            }
+        }
+        foreach ($this->installation->loads() as $load) {
+            foreach ($load->drives as $contact) {
+                $this->inside($contact->to, Message::of('circuit.assembly.behind', part: $contact->label));
             }
         }
     }

@@ -59,6 +59,17 @@ final readonly class SupplyParts
             $supply->place(),
             Message::of('circuit.assembly.own-common', id: $supply->id),
         );
+        // Where no screw is, the lead itself is what a probe reaches.
+        $this->net->inside(
+            $supply->common,
+            $supply->place(),
+            Message::of('circuit.assembly.own-common', id: $supply->id),
+        );
+        $this->net->inside(
+            $supply->hot,
+            $supply->place(),
+            Message::of('circuit.assembly.own-hot', id: $supply->id),
+        );
         $this->net->add(
             new Element(
                 id: $supply->id,
