@@ -9,7 +9,7 @@ import { HouseDrawing } from './Map';
 
 type Open = { what: 'place'; place: string } | { what: 'add-place' } | { what: 'add-cable' } | null;
 
-/** The places of the house, the supplies that stand there and the cables between them; each added by a line or a tap. */
+/** The places of the house, their supplies and the cables between them; each added by a line or a tap. */
 export function HouseMap({
     map,
     cables,

@@ -46,7 +46,7 @@ export function Ledger({
                     <th className="first-letter:uppercase">
                         {cable.from === 'wall' ? say('survey.wall') : cable.fromLabel}
                     </th>
-                    <th className="first-letter:uppercase">{cable.toLabel}</th>
+                    <th className="pr-3 first-letter:uppercase">{cable.toLabel}</th>
                     <th>
                         <span className="max-sm:sr-only">{say('survey.how-we-know')}</span>
                     </th>
