@@ -239,14 +239,7 @@ final readonly class BoardView
 
     private function isMoved(Conductor $conductor, End $lands): bool
     {
-        $was =
-            $conductor->near->terminal === null
-                ? null
-                : \Unionbit\Core\Terminal\Vocabulary::resolve(
-                    $conductor->near->terminal,
-                    Place::Wall,
-                    $this->plan->installation->archetype->reverses,
-                )->name;
+        $was = $this->plan->installation->onPlate($conductor)?->name;
         $now = $lands->terminal === null ? null : $this->plan->profile->terminal($lands->terminal)?->name;
         $was =
             $was === null

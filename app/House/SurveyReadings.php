@@ -33,7 +33,7 @@ final class SurveyReadings
         $points = House::of($job)->circuitAsFound()->netlist(Setup::calling())->points;
         $standing = $readings->reject(
             static fn (Reading $r): bool => in_array($r->id, $corrected, true) ||
-                (($points[$r->a]->line ?? false) && ($points[$r->b]->line ?? false)),
+                ((($points[$r->a] ?? null)?->isLine() ?? false) && (($points[$r->b] ?? null)?->isLine() ?? false)),
         );
 
         return array_values(

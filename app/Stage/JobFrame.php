@@ -14,9 +14,7 @@ use App\Records\Progress;
 use Unionbit\Core\Circuit\Circuit;
 use Unionbit\Core\Circuit\Netlist\Point;
 use Unionbit\Core\Circuit\Setup;
-use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Job\PowerSource;
-use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Words\Message;
 
 /** What every stage of a job shows around its own content: the job, the power flag, the tape, the points to probe. */
@@ -53,7 +51,7 @@ final class JobFrame
             'beforeLive' => $job->handed_over_at === null ? BeforeLive::of($job, $progress) : [],
             'mark' => Pulse::of($job),
             'tape' => $progress->tape(),
-            'points' => self::points($circuit, $house),
+            'points' => self::points($circuit),
         ];
     }
 
@@ -61,12 +59,12 @@ final class JobFrame
      * @return list<array{id: string, label: Message, place: string, placeLabel: string|Message, terminal: ?string,
      *     conductor: ?string, group: string}>
      */
-    private static function points(Circuit $circuit, Installation $house): array
+    private static function points(Circuit $circuit): array
     {
         $points = [];
         foreach ($circuit->netlist(Setup::calling())->points as $point) {
             if ($point->probeable && $point->place !== null) {
-                $points[] = self::point($point, $house);
+                $points[] = self::point($point);
             }
         }
 
@@ -77,29 +75,16 @@ final class JobFrame
      * @return array{id: string, label: Message, place: string, placeLabel: string|Message, terminal: ?string,
      *     conductor: ?string, group: string}
      */
-    private static function point(Point $point, Installation $house): array
+    private static function point(Point $point): array
     {
         return [
             'id' => $point->id,
             'label' => $point->label,
             'place' => $point->place->value ?? '',
-            'placeLabel' => $point->place === null ? '' : $house->placeName($point->place),
+            'placeLabel' => $point->where ?? '',
             'terminal' => $point->terminal,
             'conductor' => $point->conductor,
-            'group' => self::group($point),
+            'group' => $point->kind->value,
         ];
-    }
-
-    /** A screw, a conductor's end, a supply's own lead, the line, the metal, or inside a unit. */
-    private static function group(Point $point): string
-    {
-        return match (true) {
-            $point->terminal !== null => 'screw',
-            $point->conductor !== null => 'conductor',
-            $point->line => 'line',
-            str_ends_with($point->id, 'cabinet') => 'metal',
-            Place::ofPoint($point->id) === null => 'supply',
-            default => 'inside',
-        };
     }
 }

@@ -21,7 +21,7 @@ enum Units: string
         }
 
         return match ($unit) {
-            Unit::Feet => [0.3048 * $value, 'm'],
+            Unit::Feet => [Unit::METERS_PER_FOOT * $value, 'm'],
             Unit::Inches => [25.4 * $value, 'mm'],
             Unit::SquareInches => [6.4516 * $value, 'cm²'],
             Unit::FeetPerMinute => [0.00508 * $value, 'm/s'],
@@ -31,7 +31,7 @@ enum Units: string
             Unit::Tons => [3.51685 * $value, 'kW'],
             Unit::Cfm => [0.471947 * $value, 'L/s'],
             Unit::CfmPerTon => [(0.471947 / 3.51685) * $value, 'L/s/kW'],
-            Unit::OhmsPerFoot => [$value / 0.3048, 'Ω/m'],
+            Unit::OhmsPerFoot => [$value / Unit::METERS_PER_FOOT, 'Ω/m'],
             default => [$value, $unit->value],
         };
     }

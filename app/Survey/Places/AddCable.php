@@ -49,9 +49,7 @@ final readonly class AddCable implements Edit
             throw Refused::at('line', Message::of('survey.add-cable.as-many', most: SurveyFile::MOST_CABLES));
         }
         $cable = $entry->cable($free[0]);
-        $survey = SurveyFile::write($draft->house);
-        $cables = is_array($survey['cables']) ? $survey['cables'] : [];
-        $draft->keep([...$survey, 'cables' => [...$cables, SurveyFile::writeCable($cable)]]);
+        $draft->keepHouse($draft->house->withCables([...$draft->house->cables, $cable]));
 
         return Message::of(
             'survey.add-cable.added',

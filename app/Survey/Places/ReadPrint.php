@@ -11,7 +11,6 @@ use App\Models\Job;
 use App\Models\User;
 use App\Survey\Edit\SurveyDraft;
 use Illuminate\Validation\Rule;
-use Unionbit\Core\Job\File\SurveyFile;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Words\Message;
 
@@ -55,15 +54,7 @@ final readonly class ReadPrint implements Edit
                 Message::of('survey.read-print.no-such-screw', means: $this->means, has: $has),
             );
         }
-        $prints = $draft->house->prints;
-        unset($prints["{$this->place->value}.{$this->printed}"]);
-        $prints =
-            $this->means === null
-                ? $prints
-                : [...$prints, "{$this->place->value}.{$this->printed}" => $this->means];
-        $survey = SurveyFile::write($draft->house);
-        unset($survey['prints']);
-        $draft->keep($prints === [] ? $survey : [...$survey, 'prints' => $prints]);
+        $draft->keepHouse($draft->house->withPrint($this->place, $this->printed, $this->means));
 
         return $this->means === null
             ? Message::of('survey.read-print.not-understood', printed: $this->printed)

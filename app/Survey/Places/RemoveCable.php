@@ -10,7 +10,6 @@ use App\House\Refused;
 use App\Models\Job;
 use App\Models\User;
 use App\Survey\Edit\SurveyDraft;
-use Unionbit\Core\Job\File\SurveyFile;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Wiring\Cable;
 use Unionbit\Core\Words\Message;
@@ -45,10 +44,7 @@ final readonly class RemoveCable implements Edit
             throw Refused::at('cable', Message::of('survey.remove-cable.last-at-wall', cable: $gone->id));
         }
         $left = array_filter($draft->house->cables, static fn (Cable $c): bool => $c->id !== $gone->id);
-        $draft->keep([
-            ...SurveyFile::write($draft->house),
-            'cables' => array_values(array_map(SurveyFile::writeCable(...), $left)),
-        ]);
+        $draft->keepHouse($draft->house->withCables(array_values($left)));
 
         return Message::of('survey.remove-cable.removed', cable: $gone->id, size: $gone->label());
     }

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Unionbit\Core\Call;
 
 use Unionbit\Core\Equipment\Archetype;
-use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Thermostat\PlateTerminal;
 use Unionbit\Core\Thermostat\Profile;

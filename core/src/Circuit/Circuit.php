@@ -9,6 +9,7 @@ use Unionbit\Core\Circuit\Netlist\Element;
 use Unionbit\Core\Circuit\Netlist\ElementKind;
 use Unionbit\Core\Circuit\Netlist\EquipmentParts;
 use Unionbit\Core\Circuit\Netlist\Netlist;
+use Unionbit\Core\Circuit\Netlist\Point;
 use Unionbit\Core\Circuit\Netlist\Tolerance;
 use Unionbit\Core\Circuit\Solve\CircuitState;
 use Unionbit\Core\Circuit\Solve\Network;
@@ -78,16 +79,29 @@ final class Circuit
         return $netlist;
     }
 
-    private function healthy(Setup $setup, Tolerance $tolerance): Netlist
+    /**
+     * What a point is, whatever the set-up.
+     *
+     * @throws \OutOfBoundsException for a point that the circuit does not have
+     */
+    public function point(string $id): Point
     {
-        $key = "{$tolerance->source}/{$tolerance->coil}";
-        $netlist = $this->netlists[$key] ??= Assembly::netlist(
+        return $this->assembled(Tolerance::nominal())->point($id);
+    }
+
+    private function assembled(Tolerance $tolerance): Netlist
+    {
+        return $this->netlists["{$tolerance->source}/{$tolerance->coil}"] ??= Assembly::netlist(
             $this->installation,
             $this->profile,
             $this->landing,
             $tolerance,
         );
+    }
 
+    private function healthy(Setup $setup, Tolerance $tolerance): Netlist
+    {
+        $netlist = $this->assembled($tolerance);
         $elements = $netlist->elements;
         foreach ($setup->lifted as $end) {
             unset($elements["{$end}.joint"]);

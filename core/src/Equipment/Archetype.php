@@ -195,14 +195,7 @@ final readonly class Archetype
     /** @return list<string> letters printed at a place */
     public function printedAt(Place $place): array
     {
-        $printed = [];
-        foreach ($this->terminals as $terminal) {
-            if ($terminal->place === $place) {
-                $printed[] = $terminal->printed;
-            }
-        }
-
-        return $printed;
+        return $this->lettersByPlace()[$place->value] ?? [];
     }
 
     public function terminal(Place $place, string $printed): ?EquipmentTerminal

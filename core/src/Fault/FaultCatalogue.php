@@ -49,13 +49,15 @@ final readonly class FaultCatalogue
     /** @return list<Fault> */
     public function of(Circuit $circuit): array
     {
-        $parts = new FaultSites($circuit->installation, $circuit->netlist(Setup::calling()));
+        $netlist = $circuit->netlist(Setup::calling());
+        $parts = new FaultSites($circuit->installation, $netlist);
+        $pairs = new FaultPairs($circuit->installation, $netlist, $parts);
         $faults = [];
         foreach ($this->entries as $entry) {
             if (! self::fits($entry, $circuit)) {
                 continue;
             }
-            foreach ($this->cases($entry, $parts) as $part => $edits) {
+            foreach ($this->cases($entry, $parts, $pairs) as $part => $edits) {
                 $faults[] = self::fault($entry, (string) $part, $edits, $circuit);
             }
         }
@@ -161,7 +163,7 @@ final readonly class FaultCatalogue
     }
 
     /** @return array<string, list<CircuitEdit>> edits by the part that the entry befalls */
-    private function cases(Field $entry, FaultSites $parts): array
+    private function cases(Field $entry, FaultSites $parts, FaultPairs $pairs): array
     {
         $effect = $entry->at('effect');
         $of = $effect->string('of', '');
@@ -188,7 +190,7 @@ final readonly class FaultCatalogue
             ),
             'move' => array_map(
                 static fn (array $pair): array => [new Moved($pair[0], $pair[1])],
-                $parts->moves($of),
+                $pairs->moves($of),
             ),
             'source' => array_map(
                 static fn (array $edits): array => [...$edits, ...self::onLine($effect, $edits)],
@@ -197,27 +199,19 @@ final readonly class FaultCatalogue
                     static fn (string $id): CircuitEdit => new SourceScaled($id, $effect->number('factor')),
                 ),
             ),
-            'touch' => array_map(
+            'touch', 'leak', 'load' => array_map(
                 static fn (array $pair): array => [new Touching($pair[0], $pair[1], $ohms)],
-                $parts->pairs($of),
-            ),
-            'leak' => array_map(
-                static fn (array $pair): array => [new Touching($pair[0], $pair[1], $ohms)],
-                $parts->pairs('leak'),
-            ),
-            'load' => array_map(
-                static fn (array $pair): array => [new Touching($pair[0], $pair[1], $ohms)],
-                $parts->pairs('supply'),
+                $pairs->touching($effect->string('do') === 'touch' ? $of : $effect->string('do')),
             ),
             'swap' => array_map(
                 static fn (array $pair): array => [new Swapped($pair[0], $pair[1])],
-                $parts->ends($effect->string('end')),
+                $pairs->ends($effect->string('end')),
             ),
             'force' => self::welded($parts, $effect->enum('of', Observable::class), $effect->bool('welded', false)),
             'block' => $parts->has($effect->enum('of', Observable::class)) ? ['' => []] : [],
             'oversize' => self::each(
-                $parts->elements('fuse'),
-                static fn (string $id): CircuitEdit => new FuseScaled(substr($id, 0, -5), $effect->number('factor')),
+                $parts->elements('winding-fused'),
+                static fn (string $id): CircuitEdit => new FuseScaled($id, $effect->number('factor')),
             ),
             'bridge' => self::each(
                 $parts->elements($of),

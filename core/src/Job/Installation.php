@@ -117,12 +117,29 @@ final readonly class Installation
 
     public function withCable(Cable $changed): self
     {
-        $cables = array_map(
-            static fn (Cable $cable): Cable => $cable->id === $changed->id ? $changed : $cable,
-            $this->cables,
+        return $this->withCables(
+            array_map(
+                static fn (Cable $cable): Cable => $cable->id === $changed->id ? $changed : $cable,
+                $this->cables,
+            ),
         );
+    }
 
+    /** @param  list<Cable>  $cables */
+    public function withCables(array $cables): self
+    {
         return $this->copy(['cables' => $cables]);
+    }
+
+    /** The same house where a board's print is said to be one of its screws; null: nobody knows which. */
+    public function withPrint(Place $place, string $printed, ?string $means): self
+    {
+        $prints = $this->prints;
+        unset($prints["{$place->value}.{$printed}"]);
+
+        return $this->copy([
+            'prints' => $means === null ? $prints : [...$prints, "{$place->value}.{$printed}" => $means],
+        ]);
     }
 
     /** The same house with other facts of its supply and plate. */

@@ -11,7 +11,6 @@ use Unionbit\Core\Rule\Severity;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Words\Message;
 use Unionbit\Core\Words\Quantity;
-use Unionbit\Core\Words\Unit;
 
 /**
  * The three-place rule: follow the supply from the transformer to the board, the wall and the outdoor unit, and where

@@ -7,6 +7,7 @@ namespace Unionbit\Core\Wiring;
 use Unionbit\Core\Terminal\Colour;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Words\Message;
+use Unionbit\Core\Words\Unit;
 
 /**
  * What was understood of a one-line cable entry: "second wall cable 18/5 to the attic air handler", "18/2 attic > yard
@@ -17,8 +18,6 @@ final readonly class CableEntry
 {
     /** Feet taken where no length is said: the middle of what houses have, an assumption. */
     public const FEET = 40.0;
-
-    private const FEET_PER_METER = 3.28084;
 
     /** In the order in which jackets of these counts are made. */
     private const COLOURS = [
@@ -80,7 +79,8 @@ final readonly class CableEntry
             preg_match('/(\d+(?:[.,]\d+)?)\s*(ft|feet|foot|\'|m|meters?|metres?)(?![a-z])/', $text, $length) === 1
         ) {
             $feet =
-                (float) str_replace(',', '.', $length[1]) * ($length[2][0] === 'm' ? self::FEET_PER_METER : 1.0);
+                (float) str_replace(',', '.', $length[1]) *
+                ($length[2][0] === 'm' ? 1.0 / Unit::METERS_PER_FOOT : 1.0);
             $text = str_replace($length[0], ' ', $text);
             if ($feet < Cable::LEAST_FEET || $feet > Cable::MOST_FEET) {
                 $problems[] = Message::of(

@@ -7,6 +7,9 @@ namespace Unionbit\Core\Words;
 /** What a quantity is measured in. Computed in US units; the edge converts for who thinks in metric ones. */
 enum Unit: string
 {
+    /** Exact, by definition. */
+    public const METERS_PER_FOOT = 0.3048;
+
     case Number = '';
     case Volts = 'V';
     case Millivolts = 'mV';

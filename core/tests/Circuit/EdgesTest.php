@@ -125,19 +125,22 @@ it('keeps the calls of a thermostat whose switches are in the base when its cove
 it('reads both ways where bonding is not known, with one supply as well', function (
     ?bool $bonded,
     bool $open,
+    string $metal,
 ): void {
     $plan = withFacts(
         'furnace-gas-1h-1c',
         ['lineVolts' => 120.0, 'tapVolts' => 120.0, 'commonBonded' => $bonded],
         'c-powered-1h-1c',
     );
-    $reading = (new Meter($plan->circuit()))->volts(Setup::calling(), 'indoor.R', 'cabinet');
+    $reading = (new Meter($plan->circuit()))->volts(Setup::calling(), 'indoor.R', $metal);
 
     expect(str_contains(implode(' ', array_map(said(...), [$reading->reason, ...$reading->notes])), 'not known'))
         ->toBe($open)
         ->and($reading->low)
         ->toEqualWithDelta(23.2, 0.5);
-})->with([[null, true], [true, false]]);
+})
+    ->with([[null, true], [true, false]])
+    ->with(['cabinet', 'outdoor.cabinet']);
 
 it('has no fuse where none was found', function (): void {
     $plan = House::example('furnace-gas-1h-1c');

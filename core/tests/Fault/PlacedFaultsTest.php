@@ -329,7 +329,7 @@ it('shows of every fault of the catalogue either a changed circuit or something 
 it('holds a larger fuse longer, and shuts what a closed cock shuts', function (): void {
     $plan = House::example('furnace-gas-1h-1c', 'battery-1h-1c');
     $circuit = $plan->circuit();
-    $large = House::fault($plan, 'fuse-oversized:T1.fuse');
+    $large = House::fault($plan, 'fuse-oversized:T1');
     $weak = Setup::calling()->with(new Unionbit\Core\Circuit\Edit\Touching('indoor.R', 'indoor.C', 3.0));
     expect($circuit->operate($weak)->openFuses)
         ->toBe(['T1'])

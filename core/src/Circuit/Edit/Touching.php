@@ -17,9 +17,10 @@ final readonly class Touching implements CircuitEdit
     {
     }
 
-    public function joins(string $point): bool
+    /** @return array{string, string} the points that touch */
+    public function points(): array
     {
-        return in_array($point, [$this->a, $this->b], true);
+        return [$this->a, $this->b];
     }
 
     public function apply(Netlist $netlist): Netlist

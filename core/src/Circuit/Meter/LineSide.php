@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Circuit\Meter;
 
-use Unionbit\Core\Circuit\Netlist\Netlist;
+use Unionbit\Core\Circuit\Circuit;
+use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Circuit\Solve\Network;
 use Unionbit\Core\Words\Message;
 
@@ -15,12 +16,13 @@ final class LineSide
     private const TOLERANCE = 0.05;
 
     /** @return ?Expectation null where neither point is on the line side */
-    public static function volts(Netlist $netlist, string $a, string $b): ?Expectation
+    public static function volts(Circuit $circuit, Setup $setup, string $a, string $b): ?Expectation
     {
-        [$one, $two] = [$netlist->point($a)->line, $netlist->point($b)->line];
+        [$one, $two] = [$circuit->point($a)->isLine(), $circuit->point($b)->isLine()];
         if (! $one && ! $two) {
             return null;
         }
+        $netlist = $circuit->netlist($setup);
         if (! $one || ! $two || ! $netlist->joins($a, $b)) {
             return Expectation::refused(
                 MeterMode::Volts,

@@ -12,6 +12,7 @@ use Unionbit\Core\Circuit\Explain\Path;
 use Unionbit\Core\Circuit\LoadState;
 use Unionbit\Core\Circuit\Netlist\ElementKind;
 use Unionbit\Core\Circuit\Netlist\Netlist;
+use Unionbit\Core\Circuit\Netlist\PointKind;
 use Unionbit\Core\Circuit\Netlist\Tolerance;
 use Unionbit\Core\Circuit\OperatingPoint;
 use Unionbit\Core\Circuit\Setup;
@@ -62,7 +63,7 @@ final readonly class Meter
 
     public function volts(Setup $setup, string $a, string $b): Expectation
     {
-        $line = LineSide::volts($this->circuit->netlist($setup), $a, $b);
+        $line = LineSide::volts($this->circuit, $setup, $a, $b);
         if ($line !== null) {
             return $line;
         }
@@ -102,13 +103,18 @@ final readonly class Meter
     /** Whether what is not known of the supplies can change a reading: with one supply only where metal is in it. */
     private function isOpen(Setup $setup, string $a, string $b): bool
     {
-        return count($this->circuit->installation->archetype->supplies()) > 1 ||
-            in_array('cabinet', [$a, $b], true) ||
-            array_filter(
-                $setup->edits,
-                static fn (CircuitEdit $edit): bool => $edit instanceof Touching && $edit->joins('cabinet'),
-            ) !== [] ||
-            in_array('cabinet', array_merge([], ...$setup->jumpers), true);
+        if (count($this->circuit->installation->archetype->supplies()) > 1) {
+            return true;
+        }
+        $touching = array_map(
+            static fn (CircuitEdit $edit): array => $edit instanceof Touching ? $edit->points() : [],
+            $setup->edits,
+        );
+
+        return array_filter(
+            array_merge([$a, $b], ...$touching, ...$setup->jumpers),
+            fn (string $point): bool => $this->circuit->point($point)->kind === PointKind::Metal,
+        ) !== [];
     }
 
     private function settledVolts(Setup $setup, string $a, string $b): Expectation
@@ -230,7 +236,7 @@ final readonly class Meter
             return Expectation::refused($mode, $a, $b, Message::of('circuit.meter.ohms-only-with-power-off'));
         }
         $netlist = $this->known($this->circuit->netlist($setup), $a, $b);
-        $lineSide = $netlist->point($a)->line && $netlist->point($b)->line;
+        $lineSide = $netlist->point($a)->isLine() && $netlist->point($b)->isLine();
         $network = $lineSide ? Network::lineSide($netlist, true) : Network::dc($netlist);
         if (! $network->knows($a) || ! $network->knows($b) || ! $netlist->joins($a, $b)) {
             return Expectation::apart($mode, $a, $b);
@@ -266,7 +272,7 @@ final readonly class Meter
     /** Clamp round the conductor whose tip is `a`. */
     public function amps(Setup $setup, string $a): Expectation
     {
-        $conductor = $this->circuit->netlist($setup)->point($a)->conductor;
+        $conductor = $this->circuit->point($a)->conductor;
         if ($conductor === null) {
             return Expectation::refused(
                 MeterMode::Amps,

@@ -4,12 +4,9 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Circuit\Netlist;
 
-use Unionbit\Core\Equipment\EquipmentTerminal;
 use Unionbit\Core\Job\Installation;
-use Unionbit\Core\Thermostat\PlateTerminal;
 use Unionbit\Core\Thermostat\Profile;
 use Unionbit\Core\Wiring\Landing;
-use Unionbit\Core\Words\Message;
 
 /**
  * Builds the netlist of an installation with a thermostat on the wall and its conductors landed as planned:
@@ -31,9 +28,9 @@ final class Assembly
         Landing $landing,
         Tolerance $tolerance,
     ): Netlist {
-        $net = new NetBuilder();
+        $net = new NetBuilder($installation);
         foreach ([...$profile->terminals, ...$installation->archetype->terminals] as $screw) {
-            $net->point(self::screw($screw));
+            $net->screw($screw->point(), $screw->place, $screw->printed);
         }
         $safety = new SafetyParts($net, $installation);
         $thermostat = new ThermostatParts($net, $installation, $profile, $landing, $tolerance, $safety);
@@ -50,17 +47,5 @@ final class Assembly
         $equipment->jumpers();
 
         return $net->netlist();
-    }
-
-    private static function screw(PlateTerminal|EquipmentTerminal $screw): Point
-    {
-        return new Point(
-            $screw->point(),
-            $screw->place,
-            Message::raw($screw->printed),
-            $screw->printed,
-            null,
-            true,
-        );
     }
 }

@@ -29,12 +29,17 @@ final readonly class CableParts
         $half = $cable->conductorOhms() / 2.0;
         foreach ($cable->conductors as $conductor) {
             $id = $conductor->id();
-            $name =
-                $cable->from === Place::Wall
-                    ? $conductor->name()
-                    : Message::of('circuit.assembly.outdoor', conductor: $conductor->name());
+            $name = match (true) {
+                $cable->from === Place::Wall => $conductor->name(),
+                $cable->to->isOutdoors() => Message::of('circuit.assembly.outdoor', conductor: $conductor->name()),
+                default => Message::of(
+                    'circuit.assembly.of-cable',
+                    conductor: $conductor->name(),
+                    cable: $cable->id,
+                ),
+            };
             foreach (['near' => $cable->from, 'mid' => null, 'far' => $cable->to] as $part => $place) {
-                $this->net->point(new Point("{$id}.{$part}", $place, $name, null, $id, $place !== null));
+                $this->net->conductor("{$id}.{$part}", $place, $name, $id);
             }
             $this->net->copper("{$id}.h1", ElementKind::Wire, "{$id}.near", "{$id}.mid", $half, $name, $id);
             $onward = "{$id}.mid";
@@ -95,7 +100,7 @@ final readonly class CableParts
             $place === Place::Wall || $place === Place::Module
                 ? "{$place->value}.{$end->terminal}"
                 : $this->installation->pointOf($place, $end->terminal);
-        $this->net->point(new Point($screw, $place, Message::raw($end->terminal), $end->terminal, null, true));
+        $this->net->screw($screw, $place, $end->terminal);
         $this->net->copper(
             "{$tip}.joint",
             ElementKind::Joint,

@@ -13,7 +13,13 @@ use Unionbit\Core\Words\Message;
 /** The equipment: supplies, switches in the line, contacts, loads, and the ties at plate and boards. */
 final readonly class EquipmentParts
 {
+    /** The sheet metal of the indoor unit, to which that of the others is joined. */
+    public const METAL = 'cabinet';
+
     private const JUMPER_OHMS = 0.01;
+
+    /** The ground of the line between the sheet metal of two units. */
+    private const GROUND_OHMS = 0.1;
 
     public function __construct(
         private NetBuilder $net,
@@ -28,6 +34,7 @@ final readonly class EquipmentParts
     public function equipment(): void
     {
         $archetype = $this->installation->archetype;
+        $this->metal();
         foreach ($this->installation->transformers() as $transformer) {
             $this->supply->add($transformer);
         }
@@ -88,6 +95,34 @@ final readonly class EquipmentParts
         }
     }
 
+    /** The sheet metal of each unit, joined by the ground of the line. */
+    private function metal(): void
+    {
+        $this->net->at(self::METAL, PointKind::Metal, Place::Indoor, Message::of('circuit.assembly.cabinet'));
+        foreach ($this->installation->archetype->units as $unit) {
+            $place = Place::from($unit['place']);
+            if ($place === Place::Indoor) {
+                continue;
+            }
+            $metal = "{$place->value}.cabinet";
+            $this->net->at(
+                $metal,
+                PointKind::Metal,
+                $place,
+                Message::of('circuit.assembly.cabinet-of', place: $this->installation->placeName($place)),
+            );
+            $this->net->copper(
+                "ground.{$place->value}",
+                ElementKind::Bond,
+                self::METAL,
+                $metal,
+                self::GROUND_OHMS,
+                Message::of('circuit.assembly.ground'),
+                'ground',
+            );
+        }
+    }
+
     /** What the points inside the units are called, before anything is joined to them. */
     private function names(): void
     {
@@ -102,9 +137,13 @@ final readonly class EquipmentParts
                     $this->inside(
                         $contact->from,
                         Message::of('circuit.assembly.line-in', part: $load->label),
-                        true,
+                        PointKind::Line,
                     );
-                    $this->inside($contact->to, Message::of('circuit.assembly.line-out', part: $load->label), true);
+                    $this->inside(
+                        $contact->to,
+                        Message::of('circuit.assembly.line-out', part: $load->label),
+                        PointKind::Line,
+                    );
                 }
             }
         }
@@ -134,11 +173,11 @@ final readonly class EquipmentParts
     }
 
     /** A point inside a unit, which a probe reaches too; screws have their own names. */
-    private function inside(string $point, Message $label, bool $line = false): void
+    private function inside(string $point, Message $label, PointKind $kind = PointKind::Inside): void
     {
         $place = Place::ofPoint($point);
         if ($place !== null) {
-            $this->net->inside($point, $place, $label, $line);
+            $this->net->at($point, $kind, $place, $label);
         }
     }
 

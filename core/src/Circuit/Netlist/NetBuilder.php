@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Circuit\Netlist;
 
+use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Words\Message;
 
@@ -19,20 +20,30 @@ final class NetBuilder
     /** @var array<string, Point> */
     private array $points = [];
 
+    public function __construct(private readonly Installation $house)
+    {
+    }
+
     public function netlist(): Netlist
     {
         return new Netlist($this->elements, $this->points, [], $this->lineSide);
     }
 
-    public function point(Point $point): void
+    public function screw(string $id, Place $place, string $printed): void
     {
-        $this->points[$point->id] ??= $point;
+        $this->point($id, PointKind::Screw, $place, Message::raw($printed), true, terminal: $printed);
     }
 
-    /** A point inside a unit that a probe reaches, with its own words. */
-    public function inside(string $id, Place $place, Message $label, bool $line = false): void
+    /** A part of a conductor; a probe reaches it where it comes out, at a place. */
+    public function conductor(string $id, ?Place $place, Message $label, string $conductor): void
     {
-        $this->point(new Point($id, $place, $label, null, null, true, $line));
+        $this->point($id, PointKind::Conductor, $place, $label, $place !== null, conductor: $conductor);
+    }
+
+    /** A point at a unit that a probe reaches, with its own words. */
+    public function at(string $id, PointKind $kind, Place $place, Message $label): void
+    {
+        $this->point($id, $kind, $place, $label, true);
     }
 
     public function copper(
@@ -55,7 +66,20 @@ final class NetBuilder
             $this->elements[$element->id] = $element;
         }
         foreach ([$element->a, $element->b] as $point) {
-            $this->point(new Point($point, Place::ofPoint($point), $element->label, null, null, false));
+            $this->point($point, PointKind::Inside, Place::ofPoint($point), $element->label, false);
         }
+    }
+
+    private function point(
+        string $id,
+        PointKind $kind,
+        ?Place $place,
+        Message $label,
+        bool $probeable,
+        ?string $terminal = null,
+        ?string $conductor = null,
+    ): void {
+        $where = $place === null ? null : $this->house->placeName($place);
+        $this->points[$id] ??= new Point($id, $kind, $place, $where, $label, $probeable, $terminal, $conductor);
     }
 }

@@ -11,26 +11,33 @@ use Unionbit\Core\Words\Message;
 final readonly class Point
 {
     /**
+     * @param  ?Message  $where  what its place is called in this house; null where it has none
      * @param  ?string  $terminal  as printed, for a screw
-     * @param  bool  $line  line voltage stands there while the power is on
      * @param  ?string  $conductor  "A4", for the tip of a conductor
      */
     public function __construct(
         public string $id,
+        public PointKind $kind,
         public ?Place $place,
+        public ?Message $where,
         public Message $label,
-        public ?string $terminal,
-        public ?string $conductor,
         public bool $probeable,
-        public bool $line = false,
+        public ?string $terminal = null,
+        public ?string $conductor = null,
     ) {
     }
 
-    /** "Y1 at the wall plate" */
+    /** Line voltage stands there while the power is on. */
+    public function isLine(): bool
+    {
+        return $this->kind === PointKind::Line;
+    }
+
+    /** "Y1 at the wall plate", "Y at the attic air handler" */
     public function phrase(): Message
     {
-        return $this->place === null
+        return $this->where === null
             ? $this->label
-            : Message::of('circuit.point.at', label: $this->label, place: $this->place->label());
+            : Message::of('circuit.point.at', label: $this->label, place: $this->where);
     }
 }

@@ -5,9 +5,6 @@ declare(strict_types=1);
 namespace Unionbit\Core\Circuit\Netlist;
 
 use Unionbit\Core\Job\Installation;
-use Unionbit\Core\Wiring\Cable;
-use Unionbit\Core\Wiring\Conductor;
-use Unionbit\Core\Wiring\End;
 
 /** Float switches that somebody put into the conductors from the wall, or into the coil of a relay. */
 final readonly class SafetyParts

@@ -6,7 +6,6 @@ namespace Unionbit\Core\Circuit\Netlist;
 
 use Unionbit\Core\Equipment\Transformer;
 use Unionbit\Core\Job\Installation;
-use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Words\Message;
 use Unionbit\Core\Words\Quantity;
 use Unionbit\Core\Words\Unit;
@@ -41,35 +40,24 @@ final readonly class SupplyParts
         $this->secondary($supply);
         $this->strip($supply);
         $this->line($supply);
-        $this->cabinets($supply);
+        $this->bond($supply);
     }
 
     private function secondary(Transformer $supply): void
     {
         $facts = $this->installation->facts;
-        $this->net->inside(
+        $common = Message::of('circuit.assembly.own-common', id: $supply->id);
+        $this->at(
+            $supply,
             "{$supply->id}.winding",
-            $supply->place(),
             $supply->fuseAmps === null
                 ? Message::of('circuit.assembly.winding')
                 : Message::of('circuit.assembly.secondary-before-fuse'),
         );
-        $this->net->inside(
-            "{$supply->id}.return",
-            $supply->place(),
-            Message::of('circuit.assembly.own-common', id: $supply->id),
-        );
+        $this->at($supply, "{$supply->id}.return", $common);
         // Where no screw is, the lead itself is what a probe reaches.
-        $this->net->inside(
-            $supply->common,
-            $supply->place(),
-            Message::of('circuit.assembly.own-common', id: $supply->id),
-        );
-        $this->net->inside(
-            $supply->hot,
-            $supply->place(),
-            Message::of('circuit.assembly.own-hot', id: $supply->id),
-        );
+        $this->at($supply, $supply->common, $common);
+        $this->at($supply, $supply->hot, Message::of('circuit.assembly.own-hot', id: $supply->id));
         $this->net->add(
             new Element(
                 id: $supply->id,
@@ -91,9 +79,9 @@ final readonly class SupplyParts
     private function strip(Transformer $supply): void
     {
         $fused = $supply->fuseAmps !== null;
-        $this->net->inside(
+        $this->at(
+            $supply,
             "{$supply->id}.fused",
-            $supply->place(),
             $fused
                 ? Message::of('circuit.assembly.behind-fuse', id: $supply->id)
                 : Message::of('circuit.assembly.own-hot', id: $supply->id),
@@ -133,15 +121,11 @@ final readonly class SupplyParts
             'neutral',
         ]);
         $door = $this->installation->archetype->doorSwitch && $supply->id === 'T1';
-        $this->net->inside($hot, $supply->place(), Message::of('circuit.assembly.line-one', id: $supply->id), true);
-        $this->net->inside(
-            $neutral,
-            $supply->place(),
-            Message::of('circuit.assembly.line-two', id: $supply->id),
-            true,
-        );
+        $line = PointKind::Line;
+        $this->at($supply, $hot, Message::of('circuit.assembly.line-one', id: $supply->id), $line);
+        $this->at($supply, $neutral, Message::of('circuit.assembly.line-two', id: $supply->id), $line);
         if ($door) {
-            $this->net->inside($from, $supply->place(), Message::of('circuit.assembly.before-door'), true);
+            $this->at($supply, $from, Message::of('circuit.assembly.before-door'), $line);
             $this->net->copper(
                 "{$supply->id}.door",
                 ElementKind::LineSwitch,
@@ -181,40 +165,24 @@ final readonly class SupplyParts
         );
     }
 
-    /** The sheet metal of each unit, joined by the ground of the line; the common's bond where it is bonded. */
-    private function cabinets(Transformer $supply): void
+    /** The common's bond to the sheet metal, where it is bonded. */
+    private function bond(Transformer $supply): void
     {
-        $this->net->inside('cabinet', Place::Indoor, Message::of('circuit.assembly.cabinet'));
-        foreach ($this->installation->archetype->units as $unit) {
-            $place = Place::from($unit['place']);
-            if ($place !== Place::Indoor) {
-                $metal = "{$place->value}.cabinet";
-                $this->net->inside(
-                    $metal,
-                    $place,
-                    Message::of('circuit.assembly.cabinet-of', place: $place->label()),
-                );
-                $this->net->copper(
-                    "ground.{$place->value}",
-                    ElementKind::Bond,
-                    'cabinet',
-                    $metal,
-                    0.1,
-                    Message::of('circuit.assembly.ground'),
-                    'ground',
-                );
-            }
-        }
         if ($supply->bonded ?? $this->installation->commonBonded()) {
             $this->net->copper(
                 "{$supply->id}.bond",
                 ElementKind::Bond,
                 "{$supply->id}.return",
-                'cabinet',
+                EquipmentParts::METAL,
                 self::BOND_OHMS,
                 Message::of('circuit.assembly.bond-cabinet'),
-                'cabinet',
+                EquipmentParts::METAL,
             );
         }
+    }
+
+    private function at(Transformer $supply, string $id, Message $label, PointKind $kind = PointKind::Supply): void
+    {
+        $this->net->at($id, $kind, $supply->place(), $label);
     }
 }

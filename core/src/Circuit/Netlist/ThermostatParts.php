@@ -11,11 +11,8 @@ use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Thermostat\Meaning;
 use Unionbit\Core\Thermostat\PowerKind;
 use Unionbit\Core\Thermostat\Profile;
-use Unionbit\Core\Wiring\Cable;
-use Unionbit\Core\Wiring\Conductor;
 use Unionbit\Core\Wiring\Landing;
 use Unionbit\Core\Words\Message;
-use Unionbit\Core\Words\Unit;
 
 /** The thermostat: its plate with switches and link, its electronics, a module at the equipment and its wall unit. */
 final readonly class ThermostatParts
@@ -76,30 +73,21 @@ final readonly class ThermostatParts
         }
         $common = $profile->named(TerminalName::C);
         if ($profile->powerFrom !== null && $common !== null && $profile->powerVa > 0.0) {
-            $this->net->add(
-                new Element(
-                    id: 'thermostat.electronics',
-                    kind: ElementKind::Electronics,
-                    a: $this->screw($profile->powerFrom),
-                    b: $common->point(),
-                    label: Message::of('circuit.assembly.thermostat-electronics'),
-                    subject: 'thermostat',
-                    ohms: (24.0 * 24.0) / $profile->powerVa,
-                    reactance: 0.0,
-                    dcOhms: self::ELECTRONICS_DC_OHMS,
-                ),
+            $this->electronics(
+                'thermostat.electronics',
+                $this->screw($profile->powerFrom),
+                $common->point(),
+                Message::of('circuit.assembly.thermostat-electronics'),
+                (24.0 * 24.0) / $profile->powerVa,
+                self::ELECTRONICS_DC_OHMS,
             );
         }
         if ($this->landing->plugIn && $profile->powerFrom !== null && $common !== null) {
-            $this->net->point(
-                new Point(
-                    'plug-in.winding',
-                    Place::Wall,
-                    Message::of('circuit.assembly.plug-in-transformer'),
-                    null,
-                    null,
-                    true,
-                ),
+            $this->net->at(
+                'plug-in.winding',
+                PointKind::Supply,
+                Place::Wall,
+                Message::of('circuit.assembly.plug-in-transformer'),
             );
             $this->net->add(
                 new Element(
@@ -126,18 +114,13 @@ final readonly class ThermostatParts
             );
         }
         if ($profile->power === PowerKind::Shared && $profile->powerFrom !== null && $profile->charges !== null) {
-            $this->net->add(
-                new Element(
-                    id: 'thermostat.electronics',
-                    kind: ElementKind::Electronics,
-                    a: $this->screw($profile->powerFrom),
-                    b: $this->screw($profile->charges),
-                    label: Message::of('circuit.assembly.thermostat-electronics'),
-                    subject: 'thermostat',
-                    ohms: (24.0 * 24.0) / $profile->powerVa,
-                    reactance: 0.0,
-                    dcOhms: self::ELECTRONICS_DC_OHMS,
-                ),
+            $this->electronics(
+                'thermostat.electronics',
+                $this->screw($profile->powerFrom),
+                $this->screw($profile->charges),
+                Message::of('circuit.assembly.thermostat-electronics'),
+                (24.0 * 24.0) / $profile->powerVa,
+                self::ELECTRONICS_DC_OHMS,
             );
         }
     }
@@ -175,19 +158,8 @@ final readonly class ThermostatParts
         }
         $board = $this->installation->archetype->boards[0];
         foreach (Assembly::LINK_SCREWS as $number => $printed) {
-            $this->net->point(
-                new Point(
-                    "wall.{$number}",
-                    Place::Wall,
-                    Message::raw((string) $number),
-                    (string) $number,
-                    null,
-                    true,
-                ),
-            );
-            $this->net->point(
-                new Point("{$board->value}.{$printed}", $board, Message::raw($printed), $printed, null, true),
-            );
+            $this->net->screw("wall.{$number}", Place::Wall, (string) $number);
+            $this->net->screw("{$board->value}.{$printed}", $board, $printed);
         }
         $hot = $this->screw($this->profile->powerFrom ?? 'R');
         $common = $this->profile->named(TerminalName::C)?->point() ?? 'module.C';
@@ -209,43 +181,54 @@ final readonly class ThermostatParts
             Message::of('circuit.assembly.module-link-2'),
             'module',
         );
-        $this->net->add(
-            new Element(
-                id: 'module.signal',
-                kind: ElementKind::Electronics,
-                a: "{$board->value}.M1",
-                b: "{$board->value}.M3",
-                label: Message::of('circuit.assembly.module-signal'),
-                subject: 'module',
-                ohms: self::SIGNAL_OHMS,
-                reactance: 0.0,
-                dcOhms: self::SIGNAL_OHMS,
-            ),
+        $this->electronics(
+            'module.signal',
+            "{$board->value}.M1",
+            "{$board->value}.M3",
+            Message::of('circuit.assembly.module-signal'),
+            self::SIGNAL_OHMS,
+            self::SIGNAL_OHMS,
+            'module',
         );
-        $this->net->add(
-            new Element(
-                id: 'thermostat.wall-unit',
-                kind: ElementKind::Electronics,
-                a: 'wall.1',
-                b: 'wall.2',
-                label: Message::of('circuit.assembly.wall-unit'),
-                subject: 'thermostat',
-                ohms: self::WALL_UNIT_OHMS,
-                reactance: 0.0,
-                dcOhms: self::ELECTRONICS_DC_OHMS,
-            ),
+        $this->electronics(
+            'thermostat.wall-unit',
+            'wall.1',
+            'wall.2',
+            Message::of('circuit.assembly.wall-unit'),
+            self::WALL_UNIT_OHMS,
+            self::ELECTRONICS_DC_OHMS,
         );
+        $this->electronics(
+            'thermostat.signal',
+            'wall.3',
+            'wall.2',
+            Message::of('circuit.assembly.wall-unit-signal'),
+            self::SIGNAL_OHMS,
+            self::SIGNAL_OHMS,
+        );
+    }
+
+    /** Electronics between two points; `ohms` what they draw, `dcOhms` what a meter reads with the power off. */
+    private function electronics(
+        string $id,
+        string $a,
+        string $b,
+        Message $label,
+        float $ohms,
+        float $dcOhms,
+        string $subject = 'thermostat',
+    ): void {
         $this->net->add(
             new Element(
-                id: 'thermostat.signal',
+                id: $id,
                 kind: ElementKind::Electronics,
-                a: 'wall.3',
-                b: 'wall.2',
-                label: Message::of('circuit.assembly.wall-unit-signal'),
-                subject: 'thermostat',
-                ohms: self::SIGNAL_OHMS,
+                a: $a,
+                b: $b,
+                label: $label,
+                subject: $subject,
+                ohms: $ohms,
                 reactance: 0.0,
-                dcOhms: self::SIGNAL_OHMS,
+                dcOhms: $dcOhms,
             ),
         );
     }

@@ -48,19 +48,22 @@ final readonly class ChainSteps
         return $probes === [] ? null : $this->step($call, $made, $setup, array_values($probes));
     }
 
-    /** The first supply from its line to its strip: before and behind the door switch, the fuse, the solder. */
+    /** Each supply from its line to its strip: before and behind the door switch, the fuse, the solder. */
     public function supply(): Step
     {
-        $supply = $this->plan->installation->transformers()[0];
         $net = $this->plan->circuit()->netlist(Setup::calling());
-        $pairs = [
-            ["{$supply->id}.supply", "{$supply->id}.neutral"],
-            ["{$supply->id}.line", "{$supply->id}.neutral"],
-            ["{$supply->id}.winding", "{$supply->id}.return"],
-            ["{$supply->id}.fused", "{$supply->id}.return"],
-            [$supply->hot, "{$supply->id}.return"],
-            [$supply->hot, $supply->common],
-        ];
+        $pairs = [];
+        foreach ($this->plan->installation->transformers() as $supply) {
+            array_push(
+                $pairs,
+                ["{$supply->id}.supply", "{$supply->id}.neutral"],
+                ["{$supply->id}.line", "{$supply->id}.neutral"],
+                ["{$supply->id}.winding", "{$supply->id}.return"],
+                ["{$supply->id}.fused", "{$supply->id}.return"],
+                [$supply->hot, "{$supply->id}.return"],
+                [$supply->hot, $supply->common],
+            );
+        }
         $there = array_filter($pairs, static fn (array $pair): bool => $net->points[$pair[0]]->probeable ?? false);
 
         return $this->step(
