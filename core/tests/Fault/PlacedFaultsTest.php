@@ -3,11 +3,16 @@
 declare(strict_types=1);
 
 use Unionbit\Core\Call\CallName;
+use Unionbit\Core\Circuit\Circuit;
 use Unionbit\Core\Circuit\Meter\Meter;
 use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Fault\FaultedCall;
 use Unionbit\Core\Fault\Observables;
+use Unionbit\Core\Job\Installation;
+use Unionbit\Core\Proving\Step\ChainSteps;
+use Unionbit\Core\Proving\Step\Probe;
+use Unionbit\Core\Proving\Step\Waits;
 use Unionbit\Core\Tests\Support\House;
 
 /** What a fault makes a point read: the healthy and the faulted nominal of one pair. */
@@ -361,4 +366,42 @@ it('does not put volts on line contacts, and says the caution at line leads', fu
         ->toContain('Line voltage')
         ->and(array_map(said(...), $line->notes)[0])
         ->toContain('insulated probes');
+});
+
+// Conductors touch in every cable of the house, and are rubbed through outdoors only in one that goes there.
+it('pairs the conductors of each cable', function (string $house, string $entry, array $cables): void {
+    $plan = House::example($house);
+    $parts = [];
+    foreach (House::faults()->of($plan->circuit()) as $fault) {
+        foreach ($fault->entry === $entry ? $fault->parts : [] as $pair) {
+            $parts[$pair[0]] = true;
+        }
+    }
+
+    expect(array_keys($parts))->toBe($cables);
+})->with([
+    ['furnace-gas-1h-1c', 'conductors-touch', ['A']],
+    ['furnace-gas-1h-1c', 'conductor-rubbed', ['B']],
+    ['zone-panel-gas-1h-1c', 'conductors-touch', ['A', 'C']],
+    ['furnace-and-attic-air-handler-1c', 'conductors-touch', ['A', 'C']],
+]);
+
+it('says a point by what its place is called in this house', function (array $places, string $said): void {
+    $plan = House::example('furnace-and-attic-air-handler-1c');
+    $house = $plan->installation;
+    $named = new Installation($house->archetype, $house->facts, $house->cables, places: $places);
+    $circuit = new Circuit($named, $plan->profile, $plan->landing);
+
+    expect(said($circuit->point('indoor-2.Y')->phrase()))->toBe($said);
+})->with([
+    [[], 'Y at the second indoor unit'],
+    [['indoor-2' => 'attic air handler'], 'Y at the attic air handler'],
+]);
+
+it('reads each supply along its chain', function (): void {
+    $plan = House::example('furnace-and-attic-air-handler-1c');
+    $step = (new ChainSteps($plan, new Waits($plan->installation)))->supply();
+    $from = array_map(static fn (Probe $p): string => $p->a, $step->probes);
+
+    expect($from)->toContain('T1.winding', 'T1.fused', 'T2.winding', 'T2.fused');
 });
