@@ -60,6 +60,9 @@ final class Circuit
     /** @var \WeakMap<Setup, array<string, OperatingPoint>> settled states already found, by tolerance */
     private \WeakMap $settled;
 
+    /** @var ?list<self> the same house with each combination of what is not known of its supplies */
+    private ?array $possibilities = null;
+
     public function __construct(
         public readonly Installation $installation,
         public readonly Profile $profile,
@@ -87,6 +90,12 @@ final class Circuit
     public function point(string $id): Point
     {
         return $this->assembled(Tolerance::nominal())->point($id);
+    }
+
+    /** @return list<self> as {@see Supplies::possibilities()}, each built once */
+    public function possibilities(): array
+    {
+        return $this->possibilities ??= Supplies::possibilities($this);
     }
 
     private function assembled(Tolerance $tolerance): Netlist

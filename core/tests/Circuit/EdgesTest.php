@@ -7,6 +7,7 @@ use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Circuit\Circuit;
 use Unionbit\Core\Circuit\Edit\Touching;
 use Unionbit\Core\Circuit\Meter\Meter;
+use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Figures\TransformerLoad;
 use Unionbit\Core\Job\Installation;
@@ -15,6 +16,8 @@ use Unionbit\Core\Planning\Offer\Planner;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Planning\Proof\PlanProof;
 use Unionbit\Core\Planning\Rule\MappingRules;
+use Unionbit\Core\Proving\Judge\Judge;
+use Unionbit\Core\Proving\Judge\Outcome;
 use Unionbit\Core\Proving\Step\Steps;
 use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Tests\Support\House;
@@ -141,6 +144,32 @@ it('reads both ways where bonding is not known, with one supply as well', functi
 })
     ->with([[null, true], [true, false]])
     ->with(['cabinet', 'outdoor.cabinet']);
+
+it('judges neither of the two readings a fault where bonding is not known', function (
+    ?bool $bonded,
+    MeterMode $mode,
+    ?float $value,
+    Outcome $outcome,
+): void {
+    $plan = withFacts(
+        'furnace-gas-1h-1c',
+        ['lineVolts' => 120.0, 'tapVolts' => 120.0, 'commonBonded' => $bonded],
+        'c-powered-1h-1c',
+    );
+    $circuit = $plan->circuit();
+    $setup = $mode === MeterMode::Ohms ? Setup::isolated() : Setup::calling();
+    $expected = (new Meter($circuit))->read($mode, $setup, 'indoor.C', 'cabinet');
+
+    expect((new Judge($circuit))->reading($expected, $setup, $value)->outcome)->toBe($outcome);
+})->with([
+    'common open to the metal, bonded' => [true, MeterMode::Ohms, null, Outcome::Fail],
+    'common open to the metal, not known' => [null, MeterMode::Ohms, null, Outcome::Neutral],
+    'common on the metal, not bonded' => [false, MeterMode::Ohms, 0.1, Outcome::Fail],
+    'common on the metal, not known' => [null, MeterMode::Ohms, 0.1, Outcome::Pass],
+    'neither, not known' => [null, MeterMode::Ohms, 400.0, Outcome::Fail],
+    'a ghost, not known' => [null, MeterMode::Volts, 9.0, Outcome::Neutral],
+    'a source, not known' => [null, MeterMode::Volts, 26.0, Outcome::Fail],
+]);
 
 it('has no fuse where none was found', function (): void {
     $plan = House::example('furnace-gas-1h-1c');

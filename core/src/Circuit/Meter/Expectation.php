@@ -6,6 +6,8 @@ namespace Unionbit\Core\Circuit\Meter;
 
 use Unionbit\Core\Data\Copies;
 use Unionbit\Core\Words\Message;
+use Unionbit\Core\Words\Quantity;
+use Unionbit\Core\Words\Unit;
 
 /** What the circuit says a meter will show between two points: nominal value, band, and the reason by its path. */
 final readonly class Expectation
@@ -21,6 +23,7 @@ final readonly class Expectation
      * @param  ?array{string, string}  $decidedBy  the second pair of points that settles what this one leaves open
      * @param  ?Message  $refused  why this reading may not be taken now
      * @param  list<Message>  $notes  fuse, chatter, overload
+     * @param  list<self>  $others  what it would be otherwise, where bonding or phase of a supply is not known
      */
     public function __construct(
         public MeterMode $mode,
@@ -36,8 +39,12 @@ final readonly class Expectation
         public ?array $decidedBy = null,
         public ?Message $refused = null,
         public array $notes = [],
+        public array $others = [],
     ) {
     }
+
+    /** Volts up to which a meter with a high input shows a ghost on a point that floats. */
+    public const GHOST_VOLTS = 20.0;
 
     /** Over the limit: nothing connects the points. */
     public static function apart(MeterMode $mode, string $a, string $b): self
@@ -82,8 +89,8 @@ final readonly class Expectation
             array_map(static fn (self $e): ?float => $e->high, [$this, ...$others]),
             static fn (?float $v): bool => $v !== null,
         );
-        if ($this->floating || $lows === [] || $highs === []) {
-            return $this->copy(['notes' => [...$this->notes, $note]]);
+        if ($this->floating || $this->overLimit || $lows === [] || $highs === []) {
+            return $this->copy(['notes' => [...$this->notes, $note], 'others' => $others]);
         }
 
         return $this->copy([
@@ -91,7 +98,33 @@ final readonly class Expectation
             'high' => max($highs),
             'floating' => false,
             'notes' => [...$this->notes, $note],
+            'others' => $others,
         ]);
+    }
+
+    /** Whether a meter can show this; null is over-limit. */
+    public function fits(?float $value): bool
+    {
+        return match (true) {
+            $this->overLimit => $value === null,
+            $value === null => false,
+            $this->floating => $value <= self::GHOST_VOLTS,
+            default => $this->contains($value),
+        };
+    }
+
+    /** "floating", "over-limit", "27 V" */
+    public function shortly(): Message
+    {
+        return match (true) {
+            $this->floating => Message::of('circuit.meter.floating'),
+            $this->overLimit => Message::of('circuit.meter.over-limit'),
+            $this->mode === MeterMode::Volts => Message::of(
+                'circuit.meter.volts',
+                volts: Quantity::of($this->nominal ?? 0.0, Unit::Volts, 0),
+            ),
+            default => Message::of('circuit.meter.ohms', ohms: Quantity::of($this->nominal ?? 0.0, Unit::Ohms, 1)),
+        };
     }
 
     public function contains(float $value): bool

@@ -67,37 +67,47 @@ final readonly class Meter
         if ($line !== null) {
             return $line;
         }
-        $own = $this->settledVolts($setup, $a, $b);
-        $variants = array_map(
-            static fn (Circuit $circuit): Expectation => (new self($circuit))->settledVolts($setup, $a, $b),
-            $this->isOpen($setup, $a, $b) ? Supplies::possibilities($this->circuit) : [],
+
+        return $this->eitherWay(
+            $setup,
+            $a,
+            $b,
+            static fn (self $meter): Expectation => $meter->settledVolts($setup, $a, $b),
+        );
+    }
+
+    /**
+     * A reading with what it would be otherwise, where bonding or phase of a supply is not known.
+     *
+     * @param  callable(self): Expectation  $read
+     */
+    private function eitherWay(Setup $setup, string $a, string $b, callable $read): Expectation
+    {
+        $own = $read($this);
+        $others = array_map(
+            static fn (Circuit $circuit): Expectation => $read(new self($circuit)),
+            $this->isOpen($setup, $a, $b) ? $this->circuit->possibilities() : [],
         );
         $different = array_filter(
-            $variants,
+            $others,
             static fn (Expectation $e): bool => $e->floating !== $own->floating ||
+                $e->overLimit !== $own->overLimit ||
                 abs(($e->nominal ?? 0.0) - ($own->nominal ?? 0.0)) > 1.0,
         );
-        if ($different === []) {
-            return $own;
-        }
-        $words = Message::unique(
-            array_map(
-                static fn (Expectation $e): Message => $e->floating
-                    ? Message::of('circuit.meter.floating')
-                    : Message::of('circuit.meter.volts', volts: Quantity::of($e->nominal ?? 0.0, Unit::Volts, 0)),
-                [$own, ...$variants],
-            ),
-        );
 
-        return $own->widened(
-            $variants,
-            Message::of(
-                count($this->circuit->installation->archetype->supplies()) > 1
-                    ? 'circuit.meter.phase-or-bonding-second-transformer'
-                    : 'circuit.meter.bonding-not-known',
-                words: $words,
-            ),
-        );
+        return $different === []
+            ? $own
+            : $own->widened(
+                $others,
+                Message::of(
+                    count($this->circuit->installation->archetype->supplies()) > 1
+                        ? 'circuit.meter.phase-or-bonding-second-transformer'
+                        : 'circuit.meter.bonding-not-known',
+                    words: Message::unique(
+                        array_map(static fn (Expectation $e): Message => $e->shortly(), [$own, ...$others]),
+                    ),
+                ),
+            );
     }
 
     /** Whether what is not known of the supplies can change a reading: with one supply only where metal is in it. */
@@ -235,6 +245,18 @@ final readonly class Meter
         if ($setup->power) {
             return Expectation::refused($mode, $a, $b, Message::of('circuit.meter.ohms-only-with-power-off'));
         }
+
+        return $this->eitherWay(
+            $setup,
+            $a,
+            $b,
+            static fn (self $meter): Expectation => $meter->settledOhms($setup, $a, $b, $mode),
+        );
+    }
+
+    /** Ohms with the power off, as the survey's facts or their usual values have it: one solution. */
+    public function settledOhms(Setup $setup, string $a, string $b, MeterMode $mode = MeterMode::Ohms): Expectation
+    {
         $netlist = $this->known($this->circuit->netlist($setup), $a, $b);
         $lineSide = $netlist->point($a)->isLine() && $netlist->point($b)->isLine();
         $network = $lineSide ? Network::lineSide($netlist, true) : Network::dc($netlist);

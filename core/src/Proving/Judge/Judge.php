@@ -16,8 +16,6 @@ use Unionbit\Core\Words\Unit;
 /** Judges a reading against what the circuit of the job expects, and says why from the circuit. */
 final readonly class Judge
 {
-    private const GHOST_VOLTS = 20.0;
-
     /** Below this many volts AC an isolated circuit is dead: what a meter shows there is pick-up. */
     public const DEAD_BELOW = 1.0;
 
@@ -50,6 +48,16 @@ final readonly class Judge
         if (! $setup->power && $expected->mode === MeterMode::Volts && $value !== null) {
             return self::dead($value);
         }
+        if (! $expected->fits($value)) {
+            foreach ($expected->others as $other) {
+                if ($other->fits($value)) {
+                    return new Verdict(
+                        Outcome::Neutral,
+                        Message::of('proving.judge.fits-what-is-not-known', notes: $expected->notes),
+                    );
+                }
+            }
+        }
         if ($expected->overLimit) {
             return $value === null
                 ? new Verdict(Outcome::Pass, $expected->reason)
@@ -74,7 +82,7 @@ final readonly class Judge
             );
         }
         if ($expected->floating) {
-            return $value <= self::GHOST_VOLTS
+            return $value <= Expectation::GHOST_VOLTS
                 ? new Verdict(Outcome::Neutral, $expected->reason)
                 : new Verdict(
                     Outcome::Fail,

@@ -9,6 +9,7 @@ use Unionbit\Core\Circuit\Edit\CircuitEdit;
 use Unionbit\Core\Circuit\Edit\CoilShorted;
 use Unionbit\Core\Circuit\Edit\Opened;
 use Unionbit\Core\Circuit\Edit\Touching;
+use Unionbit\Core\Circuit\Meter\Expectation;
 use Unionbit\Core\Circuit\Meter\Meter;
 use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Circuit\Netlist\ElementKind;
@@ -26,9 +27,6 @@ final readonly class SingleCauses
     private const SPREAD = 0.11;
 
     private const FLOOR = 1.0;
-
-    /** Highest volts of a ghost on a floating point. */
-    private const GHOST = 20.0;
 
     /** Up to here, in ohms, a reading is that of a dead short, however near to the probes it lies. */
     private const DEAD_SHORT_OHMS = 0.7;
@@ -86,13 +84,13 @@ final readonly class SingleCauses
         $value = (float) $read->value;
 
         return $nominal === null
-            ? $value <= self::GHOST
+            ? $value <= Expectation::GHOST_VOLTS
             : abs($value - $nominal) <= self::SPREAD * $nominal + self::FLOOR;
     }
 
     private function fitsOhms(Setup $setup, TakenReading $read, bool $short): bool
     {
-        $expected = (new Meter($this->circuit))->ohms($setup, $read->a, $read->b);
+        $expected = (new Meter($this->circuit))->settledOhms($setup, $read->a, $read->b);
         if ($read->value === null) {
             return $expected->overLimit;
         }
