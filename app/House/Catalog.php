@@ -11,8 +11,10 @@ use Unionbit\Core\Equipment\Archetype;
 use Unionbit\Core\Equipment\Build\Shelf;
 use Unionbit\Core\Job\ExampleHouse;
 use Unionbit\Core\Job\Installation;
+use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Thermostat\Profile;
 use Unionbit\Core\Thermostat\ProfileReader;
+use Unionbit\Core\Wiring\Conductor;
 
 /** The catalogue's files: units, equipment and thermostat profiles, read once per request. */
 final class Catalog
@@ -69,6 +71,24 @@ final class Catalog
         return $house === null
             ? ExampleHouse::of($this->archetype($id))
             : ExampleHouse::named($house, $this->archetype($house->string('equipment')));
+    }
+
+    /** The profile that an example is planned with: one that drives all that stands in the house. */
+    public function exampleThermostat(Installation $house): string
+    {
+        $meanings = array_map(
+            static fn (Conductor $c): ?TerminalName => $house->meaning($c),
+            $house->wallConductors(),
+        );
+        $powered = in_array(TerminalName::C, $meanings, true);
+        $humidity = array_any($meanings, static fn (?TerminalName $name): bool => $name?->isAccessory() === true);
+
+        return match (true) {
+            $powered && $humidity => 'c-powered-humidity',
+            $powered => 'c-powered-3h-2c',
+            $house->archetype->heatPump === null => 'battery-1h-1c',
+            default => 'battery-2h-1c-heat-pump',
+        };
     }
 
     /** @return list<Archetype> */

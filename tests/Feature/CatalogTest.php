@@ -40,13 +40,14 @@ it('refers only to screws, loads and points that exist', function (): void {
                 ->toContain($transformer->common);
         }
     }
+    $asks = [TerminalName::Acc2, TerminalName::Hum, TerminalName::Deh];
     foreach (app(Catalog::class)->profiles() as $profile) {
         $printed = array_map(fn ($terminal) => $terminal->printed, $profile->terminals);
         foreach ($profile->terminals as $terminal) {
             expect($terminal->hot === null || in_array($terminal->hot, $printed, true))
                 ->toBeTrue("{$profile->id}: {$terminal->printed}")
-                // A contact of its own is switched too, and is no call of heat or cooling.
-                ->and($terminal->name->isCall() || $terminal->name === TerminalName::Acc2)
+                // What asks for humidity is switched too, and is no call of heat or cooling.
+                ->and($terminal->name->isCall() || in_array($terminal->name, $asks, true))
                 ->toBe($terminal->hot !== null);
         }
         expect(array_diff($profile->link ?? [], $printed))->toBe([]);

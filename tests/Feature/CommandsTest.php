@@ -193,12 +193,11 @@ it('names the pointer, the value and what is allowed of a broken job file', func
     'not an object' => [fn () => 'house', '/unionbit', 'missing'],
 ]);
 
-it('reads a file of version 1 as the same house and plan, writes it as version 2', function () use (
-    $example,
-): void {
+it('reads a file of version 1 as the same house and plan, writes it as version 2', function (): void {
     $old = json_decode((string) file_get_contents(base_path('tests/Support/version-1.json')), true);
     $was = app(JobFiles::class)->parse($old);
-    $is = app(JobFiles::class)->read($example('dual-fuel-o-2c-2h'));
+    [, $example] = artisan('unionbit:example dual-fuel-o-2c-2h --thermostat=c-powered-3h-2c');
+    $is = app(JobFiles::class)->parse(json_decode($example, true));
 
     expect($old['unionbit'])
         ->toBe(1)
@@ -211,7 +210,7 @@ it('reads a file of version 1 as the same house and plan, writes it as version 2
         ->and($was->plan?->landing->wall)
         ->toHaveKey('A1')
         ->and(JobFile::write($was->site, $was->address, $was->kind, $was->installation, $was->plan))
-        ->toEqual(json_decode((string) file_get_contents($example('dual-fuel-o-2c-2h')), true));
+        ->toEqual(json_decode($example, true));
 
     $moved = array_replace_recursive($old, ['plan' => ['indoor' => ['2' => ['state' => 'capped']]]]);
     expect(app(JobFiles::class)->parse($moved)->plan?->landing->board)->toHaveKey('A2');

@@ -28,7 +28,7 @@ it(
                 'id' => newId(),
                 'version' => 1,
                 'op' => 'choose',
-                'profile' => $archetype === 'gas-valve-1h' ? 'battery-1h-1c' : 'c-powered-3h-2c',
+                'profile' => app(Catalog::class)->exampleThermostat(app(Catalog::class)->example($archetype)),
             ])->assertOk();
             $page = $this->get("/jobs/{$id}/plan")
                 ->assertOk()

@@ -13,8 +13,6 @@ use Unionbit\Core\Planning\Offer\PlanOffer;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Planning\Proof\CallProof;
 use Unionbit\Core\Planning\Proof\Simulation;
-use Unionbit\Core\Terminal\TerminalName;
-use Unionbit\Core\Wiring\Conductor;
 
 final class ExampleCommand extends Command
 {
@@ -39,17 +37,7 @@ final class ExampleCommand extends Command
             ]);
         }
         $house = $catalog->example($units);
-        $common = array_filter(
-            $house->wallConductors(),
-            static fn (Conductor $c): bool => $house->meaning($c) === TerminalName::C,
-        );
-        $thermostat =
-            (string) ($this->option('thermostat') ??
-                ($common !== []
-                    ? 'c-powered-3h-2c'
-                    : ($house->archetype->heatPump === null
-                        ? 'battery-1h-1c'
-                        : 'battery-2h-1c-heat-pump')));
+        $thermostat = (string) ($this->option('thermostat') ?? $catalog->exampleThermostat($house));
         if (! in_array($thermostat, $catalog->ids('thermostats'), true)) {
             return $this->unknown(
                 'thermostats',

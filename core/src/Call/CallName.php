@@ -20,6 +20,8 @@ enum CallName: string
     case Emergency = 'emergency';
     case Furnace1 = 'furnace-1';
     case Furnace2 = 'furnace-2';
+    case Humidify = 'humidify';
+    case Dehumidify = 'dehumidify';
     case Defrost = 'defrost';
 
     public function label(): Message
@@ -29,12 +31,12 @@ enum CallName: string
 
     public function isCooling(): bool
     {
-        return $this === self::Cool1 || $this === self::Cool2;
+        return in_array($this, [self::Cool1, self::Cool2, self::Dehumidify], true);
     }
 
     public function isHeating(): bool
     {
-        return ! $this->isCooling() && $this !== self::Idle && $this !== self::Fan;
+        return ! $this->isCooling() && ! in_array($this, [self::Idle, self::Fan, self::Humidify], true);
     }
 
     public function isFurnace(): bool
@@ -67,6 +69,8 @@ enum CallName: string
             self::Heat2 => [self::Heat1, self::Idle, self::Fan],
             self::Furnace2 => [self::Furnace1, self::Idle, self::Fan],
             self::Aux1 => [self::Heat2, self::Heat1],
+            self::Humidify => [self::Fan, self::Idle, self::Heat1, self::Furnace1],
+            self::Dehumidify => [self::Cool1, self::Idle, self::Fan],
             self::Aux2 => [self::Aux1, self::Heat2, self::Heat1],
             self::Idle, self::Defrost => [],
         };

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Call;
 
+use Unionbit\Core\Equipment\Dehumidify;
+
 /** The settings that decide which terminals a call closes. */
 final readonly class CallSettings
 {
@@ -14,6 +16,7 @@ final readonly class CallSettings
      * @param  ?int  $outdoorStages  as set; null where the thermostat has no such setting
      * @param  ?int  $heatStages  as set, of a conventional system or a dual-fuel furnace
      * @param  ?int  $auxiliaryStages  as set
+     * @param  ?Dehumidify  $dehumidify  as set; null where it is as the equipment has it
      * @param  ?bool  $auxiliaryWithCompressor  as set: backup heat joins the compressor, or takes its place
      */
     public function __construct(
@@ -24,6 +27,7 @@ final readonly class CallSettings
         public ?int $heatStages = null,
         public ?int $auxiliaryStages = null,
         public ?bool $auxiliaryWithCompressor = null,
+        public ?Dehumidify $dehumidify = null,
     ) {
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Unionbit\Core\Call;
 
 use Unionbit\Core\Equipment\Archetype;
+use Unionbit\Core\Equipment\Dehumidify;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Thermostat\PlateTerminal;
 use Unionbit\Core\Thermostat\Profile;
@@ -26,21 +27,21 @@ final readonly class CallTable
     {
         $pump = $archetype->heatPump;
         if ($pump === null) {
-            return new self(
+            return (new self(
                 self::conventional(
                     $archetype->heatStages,
                     $archetype->coolStages,
                     $archetype->fanInHeat === 'thermostat',
                     self::hasFan($archetype),
                 ),
-            );
+            ))->withHumidity($archetype->humidifies(), $archetype->dehumidify);
         }
         $rows =
             $archetype->system() === 'dual-fuel'
                 ? self::dualFuel($archetype->coolStages, $archetype->heatStages, $pump->valve)
                 : self::heatPump($archetype->coolStages, $pump->auxiliaryStages, $pump->valve);
 
-        return new self($rows);
+        return (new self($rows))->withHumidity($archetype->humidifies(), $archetype->dehumidify);
     }
 
     /** What this thermostat closes, with these settings, on equipment of these stages. */
@@ -72,7 +73,10 @@ final readonly class CallTable
             ),
         };
 
-        $rows = self::backup($rows, $type, $settings->auxiliaryWithCompressor);
+        $humidity = (new self(self::backup($rows, $type, $settings->auxiliaryWithCompressor)))->withHumidity(
+            $archetype?->humidifies(),
+            $settings->dehumidify ?? ($archetype->dehumidify ?? Dehumidify::None),
+        );
 
         return new self(
             array_map(
@@ -82,7 +86,7 @@ final readonly class CallTable
                         static fn (TerminalName $name): bool => $profile->serving($name) !== null,
                     ),
                 ),
-                $rows,
+                $humidity->rows,
             ),
         );
     }
@@ -117,6 +121,45 @@ final readonly class CallTable
         return $rows;
     }
 
+    /**
+     * With the calls for humidity: a humidifier waters while air moves, a dehumidifying call cools with less air. Where
+     * the board takes its signal as "all is normal", every other call and the rest hold it (handbook 2).
+     */
+    private function withHumidity(?TerminalName $humidifies, Dehumidify $dehumidify): self
+    {
+        $defrost = array_intersect_key($this->rows, [CallName::Defrost->value => []]);
+        $rows = array_diff_key($this->rows, $defrost);
+        $cools = $rows[CallName::Cool1->value] ?? null;
+        if ($humidifies !== null) {
+            $air = $rows[CallName::Fan->value] ?? ($rows[CallName::Heat1->value] ?? []);
+            $rows[CallName::Humidify->value] = [$humidifies, ...$air];
+        }
+        if ($cools === null || $dehumidify === Dehumidify::None) {
+            return new self([...$rows, ...$defrost]);
+        }
+        if ($dehumidify === Dehumidify::Opens) {
+            $rows = self::holding($rows);
+            $defrost = self::holding($defrost);
+        }
+        $rows[CallName::Dehumidify->value] =
+            $dehumidify === Dehumidify::Opens ? $cools : [...$cools, TerminalName::Deh];
+
+        return new self([...$rows, ...$defrost]);
+    }
+
+    /**
+     * @param  array<string, list<TerminalName>>  $rows
+     * @return array<string, list<TerminalName>> with the signal to dehumidify closed in each
+     */
+    private static function holding(array $rows): array
+    {
+        foreach ($rows as $call => $closed) {
+            $rows[$call] = [...$closed, TerminalName::Deh];
+        }
+
+        return $rows;
+    }
+
     /** @return list<CallName> in the order in which they are proved */
     public function calls(): array
     {
@@ -135,7 +178,8 @@ final readonly class CallTable
     }
 
     /**
-     * What stays closed at rest after a call: a profile may leave the valve where it was.
+     * What stays closed at rest after a call: a profile may leave the valve where it was, and holds what says that all
+     * is normal.
      *
      * @return list<string> printed plate terminals
      */
@@ -145,10 +189,9 @@ final readonly class CallTable
             TerminalName::O,
             TerminalName::B,
         ]);
+        $held = $profile->idleValve === 'last' ? array_intersect($this->printed($last, $profile), $valve) : [];
 
-        return $profile->idleValve === 'last'
-            ? array_values(array_intersect($this->printed($last, $profile), $valve))
-            : [];
+        return array_values(array_unique([...$held, ...$this->printed(CallName::Idle, $profile)]));
     }
 
     /** @return list<string> the printed plate terminals that the call closes */

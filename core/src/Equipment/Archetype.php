@@ -32,6 +32,7 @@ final readonly class Archetype
      * @param  list<array{unit: string, place: string, options?: array<string, string>}>  $units  what it is made of
      * @param  bool  $doorSwitch  a door off the unit cuts the line to its first transformer
      * @param  bool  $boardRunsBlower  its board runs the blower while a limit is open
+     * @param  Dehumidify  $dehumidify  how it is told to dehumidify
      * @param  array<string, list<DrivenContact>>  $modes  contacts that a mode of the equipment moves (defrost)
      */
     public function __construct(
@@ -60,6 +61,7 @@ final readonly class Archetype
         public EquipmentKind $kind = EquipmentKind::Plain,
         public array $boards = [Place::Indoor],
         public array $units = [],
+        public Dehumidify $dehumidify = Dehumidify::None,
     ) {
     }
 
@@ -94,6 +96,21 @@ final readonly class Archetype
             'heatPump' => new HeatPump($this->heatPump->valve, $this->heatPump->auxiliaryStages, 'tied'),
             'ties' => [...$this->ties, new Jumper($aux->place, 'E', $aux->printed, "E–{$aux->printed} tie")],
         ]);
+    }
+
+    /** The screw by which a humidifier is asked for: the board's HUM, or a dry contact on a supply of its own. */
+    public function humidifies(): ?TerminalName
+    {
+        $dry = array_filter(
+            $this->terminals,
+            static fn (EquipmentTerminal $t): bool => $t->name === TerminalName::Acc2,
+        );
+
+        return match (true) {
+            ! isset($this->needs['humidify']) => null,
+            $dry !== [] => TerminalName::Acc2,
+            default => $this->boardTerminal(TerminalName::Hum)?->name,
+        };
     }
 
     /** @return list<Transformer> those that bring the thermostat a hot: with two of them Rc and Rh */

@@ -80,6 +80,7 @@ final class ArchetypeReader
             boardRunsBlower: $node->bool('boardRunsBlower', false),
             boards: array_map(Place::from(...), $node->strings('boards')) ?: [Place::Indoor],
             units: self::units($node),
+            dehumidify: $node->has('dehumidify') ? $node->enum('dehumidify', Dehumidify::class) : Dehumidify::None,
             kind: $node->has('kind') ? $node->enum('kind', EquipmentKind::class) : EquipmentKind::Plain,
         );
     }

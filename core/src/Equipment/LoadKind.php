@@ -20,6 +20,7 @@ enum LoadKind: string
     case Sequencer = 'sequencer';
     case GasValve = 'gas-valve';
     case ZoneValve = 'zone-valve';
+    case Solenoid = 'solenoid';
     case BoardInput = 'board-input';
     case BoardLogic = 'board-logic';
     case SharedCompressor = 'shared-compressor';
@@ -39,6 +40,7 @@ enum LoadKind: string
             self::Sequencer => self::fromVa(5.0, 1.0),
             self::GasValve => self::fromVa(0.45 * 24.0, 0.9),
             self::ZoneValve => self::fromVa(6.0, 0.8),
+            self::Solenoid => self::fromVa(10.0, 0.45),
             self::BoardInput => [2200.0, 0.0],
             self::BoardLogic => self::fromVa(3.0, 1.0),
             self::SharedCompressor, self::SharedFan => [4400.0, 0.0],
@@ -54,6 +56,7 @@ enum LoadKind: string
             self::ReversingValve => 17.0,
             self::Sequencer => 115.0,
             self::GasValve => 45.0,
+            self::Solenoid => 22.0,
             self::BoardInput => 2200.0,
             self::BoardLogic => 5000.0,
             self::SharedCompressor, self::SharedFan => 4400.0,

@@ -132,7 +132,8 @@ final class ExampleHouse
         $ends = [];
         foreach ($archetype->boardTerminals() as $terminal) {
             if ($terminal->place === $board && $terminal->printed !== 'CH') {
-                $ends[] = [$terminal->name, $terminal->printed, $terminal->printed];
+                $plate = $terminal->name->isDry() ? $terminal->name->value : $terminal->printed;
+                $ends[] = [$terminal->name, $plate, $terminal->printed];
             }
         }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Unionbit\Core\Setting;
 
 use Unionbit\Core\Call\CallSettings;
+use Unionbit\Core\Equipment\Dehumidify;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Words\Message;
 
@@ -50,6 +51,7 @@ final class Derivation
                 ? null
                 : ['electric' => 'thermostat', 'hydronic' => 'none'][$fuel] ?? 'equipment');
         $backup = $value(SettingKey::AuxiliaryWithCompressor);
+        $dehumidify = $value(SettingKey::Dehumidify);
 
         return new CallSettings(
             $value(SettingKey::EquipmentType) ?? 'conventional',
@@ -59,6 +61,7 @@ final class Derivation
             $stages(SettingKey::HeatStages),
             $stages(SettingKey::AuxiliaryStages),
             $backup === null ? null : $backup === 'yes',
+            $dehumidify === null ? null : Dehumidify::tryFrom($dehumidify),
         );
     }
 

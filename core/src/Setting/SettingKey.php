@@ -25,6 +25,7 @@ enum SettingKey: string
     case Cycles = 'cycles';
     case PowerSource = 'power-source';
     case RSource = 'r-source';
+    case Dehumidify = 'dehumidify';
     case Accessories = 'accessories';
     case Remote = 'remote';
 

@@ -20,6 +20,7 @@ use Unionbit\Core\Setting\Key\HeatPump\EmergencySetting;
 use Unionbit\Core\Setting\Key\Thermostat\AccessoriesSetting;
 use Unionbit\Core\Setting\Key\Thermostat\CompressorOffSetting;
 use Unionbit\Core\Setting\Key\Thermostat\CyclesSetting;
+use Unionbit\Core\Setting\Key\Thermostat\DehumidifySetting;
 use Unionbit\Core\Setting\Key\Thermostat\PowerSourceSetting;
 use Unionbit\Core\Setting\Key\Thermostat\RemoteSetting;
 use Unionbit\Core\Setting\Key\Thermostat\RSourceSetting;
@@ -50,6 +51,7 @@ final class Settings
             new CyclesSetting(),
             new PowerSourceSetting(),
             new RSourceSetting(),
+            new DehumidifySetting(),
             new AccessoriesSetting(),
             new RemoteSetting(),
         ];

@@ -63,6 +63,18 @@ enum TerminalName: string
         };
     }
 
+    /** A screw of humidity, ventilation or a sensor: no call of heat or cooling. */
+    public function isAccessory(): bool
+    {
+        return $this->isDry() || in_array($this, [self::Hum, self::Deh, self::S1, self::S2], true);
+    }
+
+    /** A screw of a contact that is closed with nothing but its other screw: what it switches has its own supply. */
+    public function isDry(): bool
+    {
+        return $this === self::Acc1 || $this === self::Acc2;
+    }
+
     /** The trade's words for what the terminal does. */
     public function role(): Message
     {

@@ -73,7 +73,23 @@ $tables = [
         'heat-2' => 'Y1 Y2 G',
         'furnace-1' => 'Aux',
         'furnace-2' => 'Aux W2',
+        'humidify' => 'HUM G',
         'defrost' => 'Y1 G',
+    ],
+    'furnace-gas-1h-1c-dehumidify-opens' => [
+        'idle' => 'DEH',
+        'fan' => 'G DEH',
+        'cool-1' => 'Y1 G DEH',
+        'heat-1' => 'W1 DEH',
+        'humidify' => 'HUM G DEH',
+        'dehumidify' => 'Y1 G',
+    ],
+    'furnace-gas-1h-1c-own-humidifier' => [
+        'idle' => '',
+        'fan' => 'G',
+        'cool-1' => 'Y1 G',
+        'heat-1' => 'W1',
+        'humidify' => 'ACC- G',
     ],
     'dual-fuel-b-1c-1h' => [
         'idle' => '',

@@ -7,6 +7,7 @@ namespace Unionbit\Core\Tests\Support;
 use Unionbit\Core\Equipment\Archetype;
 use Unionbit\Core\Equipment\Build\Option;
 use Unionbit\Core\Equipment\Build\Shelf;
+use Unionbit\Core\Equipment\EquipmentTerminal;
 use Unionbit\Core\Fault\Fault;
 use Unionbit\Core\Fault\FaultCatalogue;
 use Unionbit\Core\Job\ExampleHouse;
@@ -117,7 +118,12 @@ final class House
     {
         $house = ExampleHouse::of(self::archetype($archetype));
         $common = $house->archetype->terminalNamed(Place::Indoor, TerminalName::C);
-        $thermostat = self::profile($profile ?? ($common === null ? self::BATTERY : 'c-powered-3h-2c'));
+        $humidity = array_filter(
+            $house->archetype->terminals,
+            static fn (EquipmentTerminal $t): bool => $t->name->isAccessory(),
+        );
+        $powered = $humidity === [] ? 'c-powered-3h-2c' : 'c-powered-humidity';
+        $thermostat = self::profile($profile ?? ($common === null ? self::BATTERY : $powered));
 
         return new Plan($house, $thermostat, LetterToLetter::landing($house, $thermostat));
     }

@@ -65,8 +65,30 @@ final class NetWalk
         return [...$bad, ...$this->power()];
     }
 
-    /** @return array<string, list<string>> letters by call, written out anew from the trade's tables */
+    /** @return array<string, list<string>> letters by call, humidity among them */
     private function calls(): array
+    {
+        $calls = $this->comfort();
+        $screws = array_map(
+            static fn ($t): string => $t->name->value,
+            $this->plan->installation->archetype->terminals,
+        );
+        $asks = array_values(array_intersect(['ACC-', 'HUM'], $screws));
+        $cools = $calls['cool-1'] ?? [];
+        if (in_array('DEH', $screws, true) && isset($this->plan->installation->archetype->needs['dehumidify'])) {
+            $opens = $this->plan->installation->archetype->dehumidify->value === 'opens';
+            $calls = $opens ? array_map(static fn (array $c): array => [...$c, 'DEH'], $calls) : $calls;
+            $calls['dehumidify'] = $opens ? $cools : [...$cools, 'DEH'];
+        }
+        $held = array_values(array_intersect($calls['idle'], ['DEH']));
+
+        return $asks === []
+            ? $calls
+            : [...$calls, 'humidify' => [$asks[0], ...$held, ...isset($calls['fan']) ? ['G'] : ['W1']]];
+    }
+
+    /** @return array<string, list<string>> letters by call, written out anew from the trade's tables */
+    private function comfort(): array
     {
         $a = $this->plan->installation->archetype;
         $calls = ['idle' => []];

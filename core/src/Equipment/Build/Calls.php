@@ -15,7 +15,8 @@ final readonly class Calls
 
     /**
      * @param  array<string, list<string>>  $does  load ids by what they do: air, compressor, compressor-2, valve,
-     *     heat-1, heat-2, emergency; ask-air and so on what a panel hears of it
+     *     heat-1, heat-2, emergency, humidify, dehumidify, full-air (what opens to dehumidify); ask-air and so on what
+     *     a panel hears of it
      * @param  string  $valve  O, B or none
      * @param  string  $source  gas, oil, electric, hydronic or none
      * @param  bool  $airWithHeat  the thermostat has to call the air for the heat
@@ -37,9 +38,15 @@ final readonly class Calls
         $warm = $this->valve === 'B' ? ['compressor', 'air', 'valve'] : ['compressor', 'air'];
         $top = isset($this->does['compressor-2']) ? [...$warm, 'compressor-2'] : $warm;
         $furnace = in_array($this->source, ['gas', 'oil'], true);
-        $calls = ['idle' => [], 'fan' => ['air'], 'cool-1' => $cool, 'cool-2' => [...$cool, 'compressor-2']];
+        $full = isset($this->does['full-air']) ? [...$cool, 'full-air'] : $cool;
+        $calls = ['idle' => [], 'fan' => ['air'], 'cool-1' => $full, 'cool-2' => [...$full, 'compressor-2']];
         if ($this->valve === 'none') {
-            return $this->loads([...$calls, 'heat-1' => $heat, 'heat-2' => $second]);
+            return $this->loads([
+                ...$calls,
+                'heat-1' => $heat,
+                'heat-2' => $second,
+                ...$this->humidity($cool, $heat),
+            ]);
         }
         $calls = [...$calls, 'heat-1' => $warm, 'heat-2' => [...$warm, 'compressor-2']];
         $calls = $furnace
@@ -52,7 +59,27 @@ final readonly class Calls
             ];
         $defrost = isset($this->does['heat-1']) ? [...$cool, 'heat-1'] : $cool;
 
-        return $this->loads([...$calls, 'defrost' => $defrost], ['defrost' => $warm]);
+        return $this->loads(
+            [...$calls, ...$this->humidity($cool, $heat), 'defrost' => $defrost],
+            ['defrost' => $warm],
+        );
+    }
+
+    /**
+     * A humidifier waters while air moves; to dehumidify is to cool with less of it.
+     *
+     * @param  list<string>  $cool
+     * @param  list<string>  $heat
+     * @return array<string, list<string>> doings by call
+     */
+    private function humidity(array $cool, array $heat): array
+    {
+        $air = isset($this->does['air']) ? ['air'] : $heat;
+
+        return [
+            'humidify' => ['humidify', ...$air],
+            'dehumidify' => isset($this->does['full-air']) ? $cool : [...$cool, 'dehumidify'],
+        ];
     }
 
     /**
@@ -69,6 +96,10 @@ final readonly class Calls
         }
         if (isset($allows['emergency'])) {
             $allows['emergency'] = [...$allows['emergency'], ...$this->does['heat-2'] ?? []];
+        }
+
+        foreach (array_diff($calls, ['dehumidify']) as $call) {
+            $allows[$call] = [...$allows[$call] ?? [], ...$this->does['full-air'] ?? []];
         }
 
         return array_filter($allows, static fn (array $loads): bool => $loads !== []);

@@ -103,6 +103,7 @@ final readonly class Composition
             'delays' => $parts->delays(),
             'boards' => array_column($boards, 'value'),
             'units' => array_map(static fn (Chosen $c): array => $c->toArray(), $this->units),
+            'dehumidify' => $parts->first('dehumidify') ?? 'none',
         ]);
     }
 
@@ -272,6 +273,8 @@ final readonly class Composition
                 fn (Chosen $c): bool => ! $c->place->isOutdoors() && $c->place !== $this->served(),
             ) !== [] => 'cabinet-apart',
             $sources > 1 => 'two-heat-sources',
+            count($does['humidify'] ?? []) > 1 => 'two-humidifiers',
+            $this->panel() !== null && $this->humidityByBoard() => 'humidity-behind-panel',
             count($blowing) > 1 => 'two-blowers',
             $outdoor !== [] && $blowing === [] => 'no-blower',
             $facts['valve'] !== 'none' && $heat['source'] === 'hydronic' && $heat['fan'] === 'none' => 'radiators',
@@ -282,6 +285,16 @@ final readonly class Composition
         if ($why !== null) {
             throw new Unheld(Message::of('equipment.build.unheld', why: $why));
         }
+    }
+
+    /** Whether a board has a screw for a humidifier or to dehumidify, which a panel between does not pass on. */
+    private function humidityByBoard(): bool
+    {
+        return array_filter(
+            $this->units,
+            static fn (Chosen $c): bool => ($c->options['humidifier'] ?? 'no') !== 'no' ||
+                ($c->options['dehumidify'] ?? 'none') !== 'none',
+        ) !== [];
     }
 
     /**

@@ -145,7 +145,42 @@ final readonly class JoinedParts
             }
         }
 
-        return $all;
+        return $kind === 'loads' ? $this->driving($all) : $all;
+    }
+
+    /**
+     * Loads with the contacts of other units that follow them: an air-proving switch closes with whatever moves the
+     * air, the burner too where its board runs the blower.
+     *
+     * @param  list<mixed>  $loads
+     * @return list<mixed>
+     */
+    private function driving(array $loads): array
+    {
+        $runsBlower = $this->heat()['fan'] === 'equipment';
+        $follows = [];
+        foreach ($this->parts as $n => [, $unit]) {
+            foreach ($unit->each('follows') as $at => $contact) {
+                foreach ($contact->strings('with') as $doing) {
+                    if ($doing !== 'heat-1' || $runsBlower) {
+                        $placed = (array) self::placed(
+                            $unit->at('follows')->value((string) $at),
+                            $this->points[$n],
+                        );
+                        $follows[$doing][] = [...$placed, 'id' => "{$contact->string('id')}-{$doing}"];
+                    }
+                }
+            }
+        }
+
+        return array_map(static function (mixed $load) use ($follows): mixed {
+            $doing = is_array($load) && isset($load['observable']) ? $load['does'] ?? null : null;
+            $moved = is_string($doing) ? $follows[$doing] ?? [] : [];
+
+            return is_array($load) && $moved !== []
+                ? [...$load, 'drives' => [...(array) ($load['drives'] ?? []), ...$moved]]
+                : $load;
+        }, $loads);
     }
 
     /** A part with its points, and those of the contacts that it drives, at a place. */

@@ -17,6 +17,7 @@ final readonly class Unit
         'boardRunsBlower',
         'kind',
         'says',
+        'dehumidify',
         'heat',
         'terminals',
         'transformers',
@@ -24,6 +25,7 @@ final readonly class Unit
         'switches',
         'ties',
         'modes',
+        'follows',
         'delays',
     ];
 

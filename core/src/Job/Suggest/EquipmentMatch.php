@@ -7,9 +7,11 @@ namespace Unionbit\Core\Job\Suggest;
 use Unionbit\Core\Equipment\Archetype;
 use Unionbit\Core\Equipment\Build\Shelf;
 use Unionbit\Core\Equipment\Build\Unheld;
+use Unionbit\Core\Equipment\Dehumidify;
 use Unionbit\Core\Equipment\EquipmentKind;
 use Unionbit\Core\Job\Interview\Answers;
 use Unionbit\Core\Job\Interview\Questions;
+use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Words\Message;
 
 /** Which entry of the equipment catalogue the answers describe, and the answers that an entry stands for. */
@@ -27,6 +29,8 @@ final readonly class EquipmentMatch
         'fanCentre',
         'coolAir',
         'heatBoard',
+        'humidifier',
+        'dehumidify',
         'supplies',
     ];
 
@@ -37,6 +41,8 @@ final readonly class EquipmentMatch
         'coolAir' => ['furnace'],
         'heatBoard' => ['board'],
         'eGoes' => ['none'],
+        'humidifier' => ['none'],
+        'dehumidify' => ['none'],
     ];
 
     /**
@@ -132,6 +138,8 @@ final readonly class EquipmentMatch
             'supplies' => (string) count($archetype->supplies()),
             'zoneValve' => $source === 'boiler' ? 'two' : null,
             'fanCoil' => $source === 'coil' ? '24v' : null,
+            'humidifier' => $archetype->boardTerminal(TerminalName::Hum) === null ? null : 'board',
+            'dehumidify' => $archetype->dehumidify === Dehumidify::None ? null : $archetype->dehumidify->value,
         ];
         foreach ($given as $key => $value) {
             $answers = $answers->with($key, $value);

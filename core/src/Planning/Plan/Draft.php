@@ -118,10 +118,16 @@ final readonly class Draft
         );
     }
 
-    /** Free at the board, or on a screw that this plate has nothing for; one not understood is never a spare. */
+    /**
+     * Free at the board, or on a screw that this plate has nothing for; one not understood is never a spare, nor one
+     * that is live from a supply of its own.
+     */
     private function carriesNothing(Conductor $conductor): bool
     {
         $meaning = $this->meaning($conductor);
+        if ($meaning?->isDry() === true) {
+            return false;
+        }
 
         return ($this->landing->board[$conductor->id()] ?? $conductor->far)->isFree() ||
             ($meaning !== null && $this->profile->serving($meaning) === null);

@@ -7,6 +7,8 @@ namespace Unionbit\Core\Proving\Step;
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Call\CallTable;
 use Unionbit\Core\Circuit\Setup;
+use Unionbit\Core\Equipment\Dehumidify;
+use Unionbit\Core\Equipment\LoadKind;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Planning\Proof\CallProof;
 use Unionbit\Core\Planning\Proof\PlanProof;
@@ -252,6 +254,9 @@ final readonly class Steps
     /** @param  non-empty-list<PlateTerminal>  $terminals */
     private function hotScrew(array $terminals): ?string
     {
+        if ($terminals[0]->name->isDry()) {
+            return $terminals[0]->hot;
+        }
         if ($this->plan->profile->outputs === Place::Module) {
             return $this->plan->profile->mainHot()?->printed;
         }
@@ -370,12 +375,40 @@ final readonly class Steps
             );
         }
 
+        return [...$probes, ...$this->humidity($call)];
+    }
+
+    /** @return list<Probe> at what is asked for by a contact of its own, and where a signal opens instead of closing */
+    private function humidity(CallName $call): array
+    {
+        $archetype = $this->plan->installation->archetype;
+        $signal = $archetype->boardTerminal(TerminalName::Deh);
+        $probes = [];
+        if ($signal !== null && $archetype->dehumidify === Dehumidify::Opens && $call->isCooling()) {
+            $probes[] = new Probe(
+                $signal->point(),
+                $this->board->returnOf($signal),
+                Message::of('proving.steps.signal-that-opens', screw: $signal->printed),
+            );
+        }
+        foreach ($call === CallName::Humidify ? $archetype->loads : [] as $load) {
+            if ($load->kind === LoadKind::Solenoid) {
+                $probes[] = new Probe(
+                    $load->from,
+                    $load->to,
+                    Message::of('proving.steps.voltage-at', part: $load->label),
+                );
+            }
+        }
+
         return $probes;
     }
 
     private function ask(CallName $call): Message
     {
         return match (true) {
+            $call === CallName::Humidify => Message::of('proving.steps.humidity-above-rooms'),
+            $call === CallName::Dehumidify => Message::of('proving.steps.cooling-and-humidity-below-rooms'),
             $call->isCooling() => Message::of('proving.steps.cooling-well-below-room-temperature'),
             $call->isHeating() => Message::of('proving.steps.heat-well-above-room-temperature'),
             default => Message::of('proving.steps.fan-on'),

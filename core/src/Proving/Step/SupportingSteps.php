@@ -81,7 +81,7 @@ final readonly class SupportingSteps
         $terminals = $this->board->ofCall($call);
         $first = $terminals[0] ?? null;
         $hot = $first === null ? null : $this->board->hotOf($first);
-        if ($first === null || $hot === null) {
+        if ($first === null || $hot === null || $this->byDryContact($call)) {
             return null;
         }
         $wait = $this->waits->of($call, Method::BoardJumper);
@@ -248,6 +248,14 @@ final readonly class SupportingSteps
         );
     }
 
+    /** Whether a call closes a contact of its own, whose two conductors belong to another supply. */
+    private function byDryContact(CallName $call): bool
+    {
+        $closes = CallTable::needed($this->plan->installation->archetype)->closes($call);
+
+        return array_filter($closes, static fn (TerminalName $n): bool => $n->isDry()) !== [];
+    }
+
     /** Why a call cannot be proved by a jumper at the wall; null where it can. */
     public function whyNoJumper(CallName $call): ?Message
     {
@@ -257,6 +265,7 @@ final readonly class SupportingSteps
             $this->plan->profile->outputs === Place::Module => Message::of(
                 'proving.supporting-steps.switches-stand-at-equipment-no',
             ),
+            $this->byDryContact($call) => Message::of('proving.supporting-steps.dry-contact-never-r'),
             $this->plan->changes->sharedKit &&
                 in_array(TerminalName::G, $closes, true) &&
                 ! in_array(TerminalName::Y1, $closes, true) => Message::of('proving.supporting-steps.half-signal'),

@@ -9,22 +9,36 @@ use Unionbit\Core\Planning\Plan\PlannedConductor;
 use Unionbit\Core\Planning\Rule\MappingRule;
 use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Rule\Severity;
-use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Words\Message;
 
-/** MR17 An accessory's conductor lands on an accessory screw, where the plate has one, and never on a call. */
+/**
+ * MR17 An accessory's conductor lands on an accessory screw of the right contact, where the plate has one, and never on
+ * a call: a dry contact is closed with its own two conductors and never with R, which would tie two supplies.
+ */
 final class Mr17Accessories implements MappingRule
 {
-    private const NAMES = [TerminalName::Hum, TerminalName::Deh, TerminalName::S1, TerminalName::S2];
-
     public function check(Plan $plan): array
     {
         $findings = [];
         foreach (PlannedConductor::all($plan) as $planned) {
-            if (! in_array($planned->boardName, self::NAMES, true)) {
+            $name = $planned->boardName;
+            if ($name?->isAccessory() !== true) {
                 continue;
             }
-            if ($planned->wallName !== null && ! in_array($planned->wallName, self::NAMES, true)) {
+            if ($planned->wallName !== null && $name->isDry() && ! $planned->wallName->isDry()) {
+                $findings[] = Finding::of(
+                    'MR17',
+                    Severity::Error,
+                    Message::of(
+                        'planning.mr17.dry-contact-lands-on',
+                        conductor: $planned->conductor->name(),
+                        wall: $planned->wall->label(),
+                    ),
+                    Message::of('planning.mr17.two-supplies-tied'),
+                    Message::of('planning.mr17.land-on-its-dry-contact'),
+                    [$planned->id()],
+                );
+            } elseif ($planned->wallName !== null && ! $planned->wallName->isAccessory()) {
                 $findings[] = Finding::of(
                     'MR17',
                     Severity::Error,
@@ -46,7 +60,7 @@ final class Mr17Accessories implements MappingRule
                         conductor: $planned->conductor->name(),
                     ),
                     Message::of('planning.mr17.accessory-has-no-control-from'),
-                    Message::of('planning.mr17.cap-say-so'),
+                    Message::of($name->isDry() ? 'planning.mr17.cap-each-alone' : 'planning.mr17.cap-say-so'),
                     [$planned->id()],
                 );
             }

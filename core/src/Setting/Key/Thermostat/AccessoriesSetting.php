@@ -8,7 +8,6 @@ use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Planning\Plan\PlannedConductor;
 use Unionbit\Core\Setting\Setting;
 use Unionbit\Core\Setting\SettingKey;
-use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Words\Message;
 
 /** Whether accessory conductors land. */
@@ -46,10 +45,9 @@ final readonly class AccessoriesSetting implements Setting
     /** @return list<Message> names of the conductors that land on accessory screws */
     private static function landed(Plan $plan): array
     {
-        $screws = [TerminalName::Hum, TerminalName::Deh, TerminalName::S1, TerminalName::S2];
         $on = array_filter(
             PlannedConductor::all($plan),
-            static fn (PlannedConductor $p): bool => in_array($p->wallName, $screws, true),
+            static fn (PlannedConductor $p): bool => $p->wallName?->isAccessory() === true,
         );
 
         return array_values(array_map(static fn (PlannedConductor $p): Message => $p->conductor->name(), $on));
