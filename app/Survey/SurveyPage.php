@@ -22,6 +22,7 @@ use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Job\Interview\Assumptions;
 use Unionbit\Core\Job\Interview\Interview;
 use Unionbit\Core\Job\Interview\WantedReadings;
+use Unionbit\Core\Job\SafetyDevice;
 use Unionbit\Core\Job\Suggest\EquipmentMatch;
 use Unionbit\Core\Job\Suggest\ModelDigits;
 use Unionbit\Core\Job\Suggest\PlateRecognition;
@@ -69,7 +70,10 @@ final class SurveyPage
                 PlateRecognition::suggest($letters),
             ),
             'digits' => ModelDigits::suggest($house->answers->choice('outdoorModel') ?? ''),
-            'safety' => SurveyFile::safety($house),
+            'safety' => array_map(
+                static fn (SafetyDevice $d): array => [...SurveyFile::writeDevice($d), 'label' => $d->name()],
+                $house->facts->safety,
+            ),
             'jumpers' => $written['jumpers'],
             'wanted' => WantedReadings::of($house),
             'photos' => PhotoView::all($job),

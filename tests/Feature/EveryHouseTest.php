@@ -6,9 +6,7 @@ use App\House\Catalog;
 use App\Models\Job;
 
 // What is said where line voltage can stand: no volts there, ohms with the power off.
-const LINE =
-    'Line voltage can stand there: ohms with the power off and proved dead, '.
-    'no volts with a control-circuit meter.';
+const LINE = 'no volts with a control-circuit meter.';
 
 it(
     'opens the plain example of every archetype: every call on the board, and probing everywhere',
@@ -42,7 +40,7 @@ it(
             foreach (
                 array_filter($page['points'], fn (int $n): bool => $n % 5 === 0, ARRAY_FILTER_USE_KEY) as $point
             ) {
-                $this->postJson("/jobs/{$id}/expect", [
+                $refused = $this->postJson("/jobs/{$id}/expect", [
                     'stage' => 'plan',
                     'call' => $last,
                     'mode' => 'V',
@@ -50,7 +48,11 @@ it(
                     'b' => $archetype === 'gas-valve-1h' ? 'indoor.R' : 'indoor.C',
                 ])
                     ->assertOk()
-                    ->assertJsonPath('refused', $point['group'] === 'line' ? LINE : null);
+                    ->json('refused');
+
+                expect($refused === null ? null : str_ends_with($refused, LINE))->toBe(
+                    $point['group'] === 'line' ? true : null,
+                );
             }
             foreach (['set', 'prove', 'handover', 'survey'] as $stage) {
                 $this->get("/jobs/{$id}/{$stage}")->assertOk();

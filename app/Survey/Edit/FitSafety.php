@@ -10,13 +10,18 @@ use App\House\Refused;
 use App\Models\Job;
 use App\Models\User;
 use Illuminate\Validation\Rule;
+use Unionbit\Core\Job\Interview\Interview;
+use Unionbit\Core\Job\SafetyKind;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Words\Message;
 
-/** Float and overflow switches as found: which conductors each breaks at the board. */
+/** Float, pump and load-shedding switches as found: which conductors each breaks. */
 final readonly class FitSafety implements Edit
 {
-    /** @param  list<array{id: string, label: string, breaks: list<string>, relay: bool, place: string}>  $devices */
+    /**
+     * @param  list<array{id: string, label: string, breaks: list<string>, relay: bool, place: string,
+     *     kind: string}>  $devices
+     */
     public function __construct(private array $devices)
     {
     }
@@ -36,6 +41,7 @@ final readonly class FitSafety implements Edit
             'safety.*.breaks.*' => ['string', 'max:12'],
             'safety.*.relay' => ['required', 'boolean'],
             'safety.*.place' => ['nullable', Rule::enum(Place::class)],
+            'safety.*.kind' => ['nullable', Rule::enum(SafetyKind::class)],
         ];
     }
 
@@ -45,6 +51,7 @@ final readonly class FitSafety implements Edit
             array_map(
                 static fn (int $n): array => [
                     'place' => $request->nullableString("safety.{$n}.place") ?? Place::Indoor->value,
+                    'kind' => $request->nullableString("safety.{$n}.kind") ?? SafetyKind::Float->value,
                     'id' => $request->text("safety.{$n}.id"),
                     'label' => $request->text("safety.{$n}.label"),
                     'breaks' => $request->strings("safety.{$n}.breaks"),
@@ -80,7 +87,13 @@ final readonly class FitSafety implements Edit
                 );
             }
         }
-        $draft->keepFacts(['safety' => $this->devices]);
+        // What stands there is the answer, both ways.
+        $sheds = in_array(SafetyKind::Shedding->value, array_column($this->devices, 'kind'), true);
+        $answered = Interview::answer($draft->house, 'shedding') === 'shed';
+        $survey =
+            $sheds === $answered ? $job->survey : Interview::put($job->survey, 'shedding', $sheds ? 'shed' : null);
+        $facts = is_array($survey['facts'] ?? null) ? $survey['facts'] : [];
+        $draft->keep([...$survey, 'facts' => [...$facts, 'safety' => $this->devices]]);
 
         return Message::of('survey.fit-safety.set-safety');
     }

@@ -157,7 +157,7 @@ final class TimeMachine
             $timed = $timed->with(new Opened("{$transformer}.fuse"));
         }
         if ($this->floatAt !== null && $t >= $this->floatAt) {
-            $floats = array_column($this->circuit->installation->facts->safety, 'id');
+            $floats = array_column($this->circuit->installation->facts->floats(), 'id');
             foreach ($this->circuit->netlist(Setup::calling())->elements as $element) {
                 $opens = $element->kind === ElementKind::SafetySwitch && in_array($element->subject, $floats, true);
                 $timed =

@@ -32,6 +32,8 @@ final readonly class Archetype
      * @param  list<array{unit: string, place: string, options?: array<string, string>}>  $units  what it is made of
      * @param  bool  $doorSwitch  a door off the unit cuts the line to its first transformer
      * @param  bool  $boardRunsBlower  its board runs the blower while a limit is open
+     * @param  list<array{unit: string, key: string, choice: string, asks: ?string}>  $options  of its units, as they
+     *     are, and which question asks for each
      * @param  Dehumidify  $dehumidify  how it is told to dehumidify
      * @param  array<string, list<DrivenContact>>  $modes  contacts that a mode of the equipment moves (defrost)
      */
@@ -61,6 +63,7 @@ final readonly class Archetype
         public EquipmentKind $kind = EquipmentKind::Plain,
         public array $boards = [Place::Indoor],
         public array $units = [],
+        public array $options = [],
         public Dehumidify $dehumidify = Dehumidify::None,
     ) {
     }
@@ -98,6 +101,12 @@ final readonly class Archetype
         ]);
     }
 
+    /** Whether some option of its units is decided by a question. */
+    public function isAskedFor(string $question): bool
+    {
+        return in_array($question, array_column($this->options, 'asks'), true);
+    }
+
     /** The screw by which a humidifier is asked for: the board's HUM, or a dry contact on a supply of its own. */
     public function humidifies(): ?TerminalName
     {
@@ -124,6 +133,19 @@ final readonly class Archetype
     {
         foreach ($this->transformers as $transformer) {
             if (in_array($point, [$transformer->hot, $transformer->common], true)) {
+                return $transformer;
+            }
+        }
+
+        return null;
+    }
+
+    /** The supply whose own hot and common a reading was taken between, in either order. */
+    public function supplyBetween(string $a, string $b): ?Transformer
+    {
+        foreach ($this->transformers as $transformer) {
+            $own = [$transformer->hot, $transformer->common];
+            if ($own === [$a, $b] || $own === [$b, $a]) {
                 return $transformer;
             }
         }

@@ -80,6 +80,15 @@ final class ArchetypeReader
             boardRunsBlower: $node->bool('boardRunsBlower', false),
             boards: array_map(Place::from(...), $node->strings('boards')) ?: [Place::Indoor],
             units: self::units($node),
+            options: array_map(
+                static fn (Field $n): array => [
+                    'unit' => $n->string('unit'),
+                    'key' => $n->string('key'),
+                    'choice' => $n->string('choice'),
+                    'asks' => $n->has('asks') ? $n->string('asks') : null,
+                ],
+                $node->each('options'),
+            ),
             dehumidify: $node->has('dehumidify') ? $node->enum('dehumidify', Dehumidify::class) : Dehumidify::None,
             kind: $node->has('kind') ? $node->enum('kind', EquipmentKind::class) : EquipmentKind::Plain,
         );

@@ -19,6 +19,8 @@ final readonly class Transformer
      * @param  ?float  $fuseAmps  rating; null where there is none
      * @param  ?bool  $bonded  its common is bonded to the cabinet; null: as the installation says
      * @param  bool  $aside  brings the thermostat no hot: a humidifier's own, the equipment's behind a zone panel
+     * @param  float  $lineVolts  at its primary
+     * @param  float  $tapVolts  primary tap in use
      * @param  bool  $reversed  out of phase with the first transformer
      */
     public function __construct(
@@ -30,6 +32,8 @@ final readonly class Transformer
         public ?bool $bonded = null,
         public bool $reversed = false,
         public bool $aside = false,
+        public float $lineVolts = 120.0,
+        public float $tapVolts = 120.0,
     ) {
     }
 
@@ -37,6 +41,12 @@ final readonly class Transformer
     public function place(): Place
     {
         return Place::ofPoint($this->hot) ?? Place::Indoor;
+    }
+
+    /** Volts of this one with no load. */
+    public function idle(): float
+    {
+        return self::idleVolts($this->lineVolts, $this->tapVolts);
     }
 
     /** Volts with no load: 24 V × 1.12 × line ÷ tap. */
@@ -58,14 +68,19 @@ final readonly class Transformer
     }
 
     /** Primary winding in ohms, power off: its share of the whole, over the square of the turns. */
-    public function primaryOhms(float $tapVolts): float
+    public function primaryOhms(): float
     {
-        return 0.45 * $this->sourceOhms() * ($tapVolts / 24.0) ** 2;
+        return 0.45 * $this->sourceOhms() * ($this->tapVolts / 24.0) ** 2;
     }
 
     public function rated(float $va, ?float $fuseAmps): self
     {
         return $this->copy(['ratingVa' => $va, 'fuseAmps' => $fuseAmps]);
+    }
+
+    public function fed(float $lineVolts, float $tapVolts): self
+    {
+        return $this->copy(['lineVolts' => $lineVolts, 'tapVolts' => $tapVolts]);
     }
 
     public function wired(?bool $bonded, bool $reversed): self

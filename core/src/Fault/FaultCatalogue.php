@@ -22,6 +22,7 @@ use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Data\Field;
 use Unionbit\Core\Data\InvalidData;
 use Unionbit\Core\Equipment\Observable;
+use Unionbit\Core\Job\Interview\Answers;
 use Unionbit\Core\Words\Message;
 
 /**
@@ -102,7 +103,7 @@ final readonly class FaultCatalogue
             blocks: [...$entry->strings('blocks'), ...$do === 'block' ? [$of] : []],
             settings: $do === 'setting' ? [$effect->string('key') => $effect->string('value')] : [],
             noCalls: $do === 'no-calls',
-            prior: $entry->string('prior'),
+            prior: self::prior($entry, $circuit->installation->answers),
             symptoms: Message::named('fault', $entry->string('symptoms')),
             fix: Message::named('fault', $entry->string('fix')),
             minutes: $entry->int('minutes'),
@@ -110,6 +111,20 @@ final readonly class FaultCatalogue
             parts: $part === '' ? [] : [$part],
             fanTurned: $do === 'turn-fan',
         );
+    }
+
+    /** How often it is met, by what was answered of this house. */
+    private static function prior(Field $entry, Answers $answers): string
+    {
+        foreach ($entry->keys('priors') as $question) {
+            $answer = $answers->choice($question);
+            $by = $entry->at('priors')->at($question);
+            if ($answer !== null && $by->has($answer)) {
+                return $by->string($answer);
+            }
+        }
+
+        return $entry->string('prior');
     }
 
     /**

@@ -12,6 +12,8 @@ use Unionbit\Core\Equipment\Observable;
 use Unionbit\Core\Equipment\SharedKit;
 use Unionbit\Core\Equipment\Transformer;
 use Unionbit\Core\Job\Installation;
+use Unionbit\Core\Job\SafetyDevice;
+use Unionbit\Core\Job\SafetyKind;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Wiring\Conductor;
 
@@ -54,9 +56,14 @@ final readonly class FaultSites
             'limit', 'rollout', 'draught', 'high-pressure', 'low-pressure' => $this->ids(
                 static fn (Element $e): bool => $e->kind === ElementKind::SafetySwitch && $e->subject === $of,
             ),
-            'float' => $this->ids(
-                fn (Element $e): bool => $e->kind === ElementKind::SafetySwitch &&
-                    in_array($e->subject, array_column($this->installation->facts->safety, 'id'), true),
+            'float' => $this->devices($this->installation->facts->floats()),
+            'shedding' => $this->devices(
+                array_values(
+                    array_filter(
+                        $this->installation->facts->safety,
+                        static fn (SafetyDevice $d): bool => $d->kind === SafetyKind::Shedding,
+                    ),
+                ),
             ),
             'valve-contact', 'end-switch', 'compressor-contact', 'defrost-w' => $this->ids(
                 static fn (Element $e): bool => $e->id === $of,
@@ -73,6 +80,18 @@ final readonly class FaultSites
             'humidifier' => $this->loads(static fn (Load $l): bool => $l->id === 'humidifier'),
             default => $this->loads(static fn (Load $l): bool => $l->kind->value === $of),
         };
+    }
+
+    /**
+     * @param  list<SafetyDevice>  $devices
+     * @return list<string> their contacts
+     */
+    private function devices(array $devices): array
+    {
+        return $this->ids(
+            static fn (Element $e): bool => $e->kind === ElementKind::SafetySwitch &&
+                in_array($e->subject, array_column($devices, 'id'), true),
+        );
     }
 
     /** A blower that heat needs, run by the unit or by the thermostat. */

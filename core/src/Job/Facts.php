@@ -20,8 +20,9 @@ final readonly class Facts
      * @param  LinkState  $plateLink  R–Rc link found on the old plate
      * @param  ?bool  $secondBonded  the second transformer's common is bonded to the cabinet
      * @param  string  $secondPhase  of the second transformer against the first: in, out or unknown
-     * @param  list<SafetyDevice>  $safety  float switches added in the wiring
+     * @param  list<SafetyDevice>  $safety  float, pump and load-shedding switches added in the wiring
      * @param  bool  $sharedKit  the adapter of a thermostat's kit stands at the board (WO04); only a plan puts it there
+     * @param  array<string, SupplyFacts>  $further  of the supplies after the first, by their ids
      * @param  ?string  $oldPower  what the old thermostat ran on: battery, common or mechanical
      */
     public function __construct(
@@ -36,7 +37,24 @@ final readonly class Facts
         public string $secondPhase = 'unknown',
         public array $safety = [],
         public bool $sharedKit = false,
+        public array $further = [],
     ) {
+    }
+
+    /** What is known of one supply; the first of a house is T1 or the only one. */
+    public function ofSupply(string $id, bool $first): SupplyFacts
+    {
+        return $first
+            ? new SupplyFacts($this->lineVolts, $this->tapVolts, $this->transformerVa, $this->fuseAmps)
+            : $this->further[$id] ?? new SupplyFacts();
+    }
+
+    /** @return list<SafetyDevice> those that water opens */
+    public function floats(): array
+    {
+        return array_values(
+            array_filter($this->safety, static fn (SafetyDevice $d): bool => $d->kind !== SafetyKind::Shedding),
+        );
     }
 
     /** @param  list<SafetyDevice>  $safety */
@@ -58,11 +76,11 @@ final readonly class Facts
 
     public function line(): float
     {
-        return $this->lineVolts ?? 120.0;
+        return $this->lineVolts ?? SupplyFacts::USUAL_VOLTS;
     }
 
     public function tap(): float
     {
-        return $this->tapVolts ?? 120.0;
+        return $this->tapVolts ?? SupplyFacts::USUAL_VOLTS;
     }
 }

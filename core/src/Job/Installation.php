@@ -203,19 +203,16 @@ final readonly class Installation
     public function transformers(): array
     {
         $transformers = [];
-        foreach ($this->archetype->transformers as $index => $transformer) {
-            $transformers[] =
-                $index === 0
-                    ? $transformer->rated(
-                        $this->facts->transformerVa ?? $transformer->ratingVa,
-                        $this->facts->fuseAmps === 0.0 || $this->answers->is('fuseState', 'none', 'bridged')
-                            ? null
-                            : $this->facts->fuseAmps ?? $transformer->fuseAmps,
-                    )
-                    : $transformer->wired(
-                        $this->facts->secondBonded ?? ($transformer->bonded ?? false),
-                        $this->facts->secondPhase === 'out',
-                    );
+        foreach ($this->archetype->transformers as $index => $catalogued) {
+            $supply = $this->facts->ofSupply($catalogued->id, $index === 0)->on($catalogued);
+            $transformers[] = match (true) {
+                $index > 0 => $supply->wired(
+                    $this->facts->secondBonded ?? ($supply->bonded ?? false),
+                    $this->facts->secondPhase === 'out',
+                ),
+                $this->answers->is('fuseState', 'none', 'bridged') => $supply->rated($supply->ratingVa, null),
+                default => $supply,
+            };
         }
 
         return $transformers;

@@ -4,17 +4,24 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Job;
 
+use Unionbit\Core\Equipment\Archetype;
 use Unionbit\Core\Terminal\Place;
+use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Words\Message;
 
-/** A float or overflow switch that somebody added: which conductors it breaks at the board, by itself or by a relay. */
+/**
+ * A float, pump or load-shedding switch that somebody added: which conductors it breaks, by itself or by a relay. At a
+ * board those from the wall; outdoors the one from the board, so that wall and board still read a whole call.
+ */
 final readonly class SafetyDevice
 {
+    private const SHEDDING = 'shedding';
+
     /**
      * @param  string  $id  "float"
      * @param  list<string>  $breaks  printed board terminals whose conductor from the wall it interrupts
      * @param  bool  $relay  through a relay: its coil on R–switch–C, a normally open contact in each conductor
-     * @param  Place  $place  the board whose conductors it interrupts
+     * @param  Place  $place  where the conductors land that it interrupts
      */
     public function __construct(
         public string $id,
@@ -22,7 +29,18 @@ final readonly class SafetyDevice
         public array $breaks,
         public bool $relay,
         public Place $place = Place::Indoor,
+        public SafetyKind $kind = SafetyKind::Float,
     ) {
+    }
+
+    /** The load-shedding relay where nobody has looked closer: in Y outdoors, or at the board of a package. */
+    public static function shedding(Archetype $archetype): ?self
+    {
+        $y = $archetype->outdoorTerminal(TerminalName::Y1) ?? $archetype->boardTerminal(TerminalName::Y1);
+
+        return $y === null
+            ? null
+            : new self(self::SHEDDING, '', [$y->printed], false, $y->place, SafetyKind::Shedding);
     }
 
     /** A screw of its board, as a point of the circuit: "indoor.Y". */
@@ -34,6 +52,8 @@ final readonly class SafetyDevice
     /** As somebody called it; else what it is. */
     public function name(): Message
     {
-        return $this->label === '' ? Message::of('job.safety.float') : Message::raw($this->label);
+        return $this->label === ''
+            ? Message::of('job.safety.unnamed', kind: $this->kind->value)
+            : Message::raw($this->label);
     }
 }

@@ -8,9 +8,13 @@ use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Rule\Severity;
 use Unionbit\Core\Screening\Rule\Equipment\Mr12DefrostHeatFound;
+use Unionbit\Core\Screening\Rule\Equipment\Mr16SwitchNotPlaced;
 use Unionbit\Core\Screening\Rule\Equipment\Sc16FanJumper;
 use Unionbit\Core\Screening\Rule\Equipment\Sc18Nameplates;
 use Unionbit\Core\Screening\Rule\Equipment\Sc19Evidence;
+use Unionbit\Core\Screening\Rule\Equipment\Sc20Between;
+use Unionbit\Core\Screening\Rule\Equipment\Sc20OutdoorScrews;
+use Unionbit\Core\Screening\Rule\Equipment\Sc22ClosedValve;
 use Unionbit\Core\Screening\Rule\ScreeningRule;
 use Unionbit\Core\Screening\Rule\Supply\Sc03Supply;
 use Unionbit\Core\Screening\Rule\Supply\Sc07TwoTransformers;
@@ -22,6 +26,7 @@ use Unionbit\Core\Screening\Rule\System\Sc02Millivolt;
 use Unionbit\Core\Screening\Rule\System\Sc04Communicating;
 use Unionbit\Core\Screening\Rule\System\Sc05WaterFanCoil;
 use Unionbit\Core\Screening\Rule\System\Sc06ThreeWireZoneValve;
+use Unionbit\Core\Screening\Rule\System\Sc21NotServed;
 use Unionbit\Core\Screening\Rule\Wires\Sc08WireKind;
 use Unionbit\Core\Screening\Rule\Wires\Sc09CommonWithoutConductor;
 use Unionbit\Core\Screening\Rule\Wires\Sc10ColourAgainstLetter;
@@ -56,6 +61,11 @@ final class Screening
             new Sc18Nameplates(),
             new Sc19Evidence(),
             new Mr12DefrostHeatFound(),
+            new Mr16SwitchNotPlaced(),
+            new Sc20Between(),
+            new Sc20OutdoorScrews(),
+            new Sc21NotServed(),
+            new Sc22ClosedValve(),
         ];
     }
 

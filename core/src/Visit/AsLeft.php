@@ -49,6 +49,7 @@ final class AsLeft
                 secondBonded: $facts->secondBonded,
                 secondPhase: $facts->secondPhase,
                 safety: $facts->safety,
+                further: $facts->further,
             ),
             $house->cables,
             [...$house->jumpers, ...$plan->landing->jumpers],
@@ -77,7 +78,12 @@ final class AsLeft
 
         return new Installation(
             $house->archetype,
-            new Facts(tapVolts: $facts->tapVolts, transformerVa: $facts->transformerVa, safety: $facts->safety),
+            new Facts(
+                tapVolts: $facts->tapVolts,
+                transformerVa: $facts->transformerVa,
+                safety: $facts->safety,
+                further: $facts->further,
+            ),
             $cables,
             $house->jumpers,
             $house->answers->with('history', null)->with('display', null),

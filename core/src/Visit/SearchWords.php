@@ -124,7 +124,7 @@ final class SearchWords
             ...$archetype->system() === 'dual-fuel' ? ['dual fuel', 'furnace', 'auxiliary heat'] : [],
             ...$archetype->coolStages > 0 ? ['cooling', 'outdoor unit'] : [],
             ...$archetype->coolStages > 1 || $archetype->heatStages > 1 ? ['two stage'] : [],
-            ...$house->facts->safety === [] ? [] : ['float switch'],
+            ...$house->facts->floats() === [] ? [] : ['float switch'],
             ...count($archetype->supplies()) > 1 ? ['two transformers'] : [],
         ];
     }

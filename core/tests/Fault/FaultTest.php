@@ -115,12 +115,6 @@ it('shows what the trade sees', function (string $archetype, string $id, string 
         'heat-1',
         ['outdoor-unit' => false, 'blower' => true],
     ],
-    'load shed outdoors' => [
-        'furnace-gas-1h-1c',
-        'load-shed:B1.far.joint',
-        'cool-1',
-        ['outdoor-unit' => false, 'blower' => true],
-    ],
     'unit fan jumper turned on a furnace: heat without a blower' => [
         'furnace-gas-1h-1c',
         'fan-jumper',
@@ -250,11 +244,14 @@ it(
                 expect($fault->title)->not->toBe('');
             }
         }
-        // A float switch is not part of an archetype, the survey adds it; a kit's adapter comes with a plan.
+        // Float switches and load-shedding relays are no part of an archetype, the survey adds them; a kit's adapter
+        // comes with a plan.
         expect(array_values(array_diff(House::faults()->ids(), array_keys($met))))->toBe([
             'kit-contact-open',
             'float-open',
             'float-stuck',
+            'load-shed',
+            'load-shed-welded',
             'float-connector',
         ]);
     },

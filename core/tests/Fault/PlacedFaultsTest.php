@@ -9,7 +9,9 @@ use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Fault\FaultedCall;
 use Unionbit\Core\Fault\Observables;
+use Unionbit\Core\Job\File\SurveyFile;
 use Unionbit\Core\Job\Installation;
+use Unionbit\Core\Job\Interview\Interview;
 use Unionbit\Core\Proving\Step\ChainSteps;
 use Unionbit\Core\Proving\Step\Probe;
 use Unionbit\Core\Proving\Step\Waits;
@@ -354,15 +356,31 @@ it('forces the blower on an open limit only where a board does it', function (st
     expect(Observables::of($plan->circuit(), $point, $fault)['blower'] ?? false)->toBe($runs);
 })->with([['furnace-gas-1h-1c', true], ['fan-centre-1h-1c', false], ['gas-valve-1h', false]]);
 
-it('does not put volts on line contacts, and says the caution at line leads', function (): void {
-    $meter = new Meter(House::example('furnace-gas-1h-1c')->circuit());
+it('does not put volts on line contacts, and says which legs they open', function (
+    ?string $legs,
+    string $says,
+): void {
+    $plan = House::example('furnace-gas-1h-1c');
+    $house = SurveyFile::read(
+        Interview::put(SurveyFile::write($plan->installation), 'legs', $legs),
+        $plan->installation->archetype,
+    );
+    $meter = new Meter(new Circuit($house, $plan->profile, $plan->landing));
     $contact = $meter->volts(Setup::calling('Y1'), 'outdoor.contactor-line', 'outdoor.contactor-load');
+    $inside = $meter->volts(Setup::calling('Y1'), 'indoor.blower-relay-line', 'indoor.blower-relay-load');
+
+    expect(said($contact->refused))
+        ->toContain($says)
+        ->and(said($inside->refused))
+        ->toContain('ohms with the power off');
+})->with([[null, 'may stay live'], ['one', 'A leg of the line stays live'], ['all', 'ohms with the power off']]);
+
+it('says the caution at line leads', function (): void {
+    $meter = new Meter(House::example('furnace-gas-1h-1c')->circuit());
     $line = $meter->volts(Setup::calling(), 'T1.line', 'T1.neutral');
     $across = $meter->volts(Setup::calling(), 'T1.line', 'indoor.C');
 
-    expect(said($contact->refused))
-        ->toContain('ohms with the power off')
-        ->and(said($across->refused))
+    expect(said($across->refused))
         ->toContain('Line voltage')
         ->and(array_map(said(...), $line->notes)[0])
         ->toContain('insulated probes');

@@ -10,7 +10,11 @@ use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Data\Field;
 use Unionbit\Core\Figures\OverflowPlacement;
 use Unionbit\Core\Job\ExampleHouse;
+use Unionbit\Core\Job\File\SurveyFile;
 use Unionbit\Core\Job\Installation;
+use Unionbit\Core\Job\Interview\Interview;
+use Unionbit\Core\Job\SafetyDevice;
+use Unionbit\Core\Job\SafetyKind;
 use Unionbit\Core\Planning\Offer\LetterToLetter;
 use Unionbit\Core\Planning\Offer\Planner;
 use Unionbit\Core\Planning\Plan\Plan;
@@ -35,7 +39,11 @@ function namedHouse(string $id, string $profile): Plan
     throw new LogicException("no house {$id}");
 }
 
-it('stops cooling where the switch in Y opens, and only that', function (string $id, string $device): void {
+it('stops cooling where the switch in Y opens, and only that', function (
+    string $id,
+    string $device,
+    string $screw,
+): void {
     $plan = namedHouse($id, 'c-powered-3h-2c');
     $closes = CallTable::needed($plan->installation->archetype)->printed(CallName::Cool1, $plan->profile);
     $call = Setup::calling(...$closes);
@@ -48,11 +56,40 @@ it('stops cooling where the switch in Y opens, and only that', function (string 
         ->toContain('contactor')
         ->and($plan->circuit()->operate($open)->pulledIn())
         ->toBe(['blower-relay'])
-        ->and($meter->nominalVolts($open, "indoor.Y.{$device}", 'indoor.C'))
+        ->and($meter->nominalVolts($open, "{$screw}.{$device}", 'indoor.C'))
         ->toBeGreaterThan(22.0)
-        ->and($meter->nominalVolts($open, 'indoor.Y', 'indoor.C'))
-        ->toBeLessThan(1.0);
-})->with([['condensing-furnace-pump-switch', 'pump'], ['load-shedding-relay', 'shedding']]);
+        ->and($meter->nominalVolts($open, $screw, 'indoor.C'))
+        ->toBeLessThan(1.0)
+        // Load shedding: wall and board read a whole call, the whole voltage stands across the relay's contact.
+        ->and($meter->nominalVolts($open, 'indoor.Y', 'indoor.C') > 22.0)
+        ->toBe($screw === 'outdoor.Y');
+})->with([
+    ['condensing-furnace-pump-switch', 'pump', 'indoor.Y'],
+    ['load-shedding-relay', 'shedding', 'outdoor.Y'],
+]);
+
+it('puts the relay that is only answered into Y, and takes it out again with another answer', function (): void {
+    $survey = SurveyFile::write(ExampleHouse::of(House::archetype('furnace-gas-1h-1c')));
+    $read = static fn (?string $answer, array $from): Installation => SurveyFile::read(
+        Interview::put($from, 'shedding', $answer),
+        House::archetype('furnace-gas-1h-1c'),
+    );
+    $shed = $read('shed', $survey);
+    $again = $read('none', SurveyFile::write($shed));
+
+    expect(array_map(static fn (SafetyDevice $d): array => [$d->kind, $d->point('Y')], $shed->facts->safety))
+        ->toBe([[SafetyKind::Shedding, 'outdoor.Y']])
+        ->and($shed->facts->floats())
+        ->toBe([])
+        ->and(
+            array_column(House::faults()->of(namedHouse('load-shedding-relay', House::C_POWERED)->circuit()), 'id'),
+        )
+        ->toContain('load-shed:shedding', 'load-shed-welded:shedding')
+        ->and($again->facts->safety)
+        ->toBe([])
+        ->and(Interview::answer($again, 'shedding'))
+        ->toBe('none');
+});
 
 it('stops the heat of a condensing furnace as well, where a full pan has to', function (): void {
     $best = static fn (Installation $house): string => array_values(

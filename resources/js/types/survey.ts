@@ -71,12 +71,14 @@ export interface QuestionView {
     value: AnswerValue;
     said: string | null;
 }
+export type SafetyKind = 'float' | 'pump' | 'shedding';
 export interface SafetyDevice {
     id: string;
     label: string;
     breaks: string[];
     relay: boolean;
     place?: string;
+    kind?: SafetyKind;
 }
 export interface JumperView {
     place: string;

@@ -15,6 +15,24 @@ final class LineSide
     /** The line may be this much off, part of it. */
     private const TOLERANCE = 0.05;
 
+    /** Why no volts are read there; outdoors which legs the contactor opens decides what is dead with it at rest. */
+    private static function caution(Circuit $circuit, string $a, string $b): Message
+    {
+        $outdoors = array_any(
+            [$a, $b],
+            static fn (string $point): bool => $circuit->point($point)->isLine() &&
+                $circuit->point($point)->place?->isOutdoors() === true,
+        );
+
+        return match (true) {
+            ! $outdoors, $circuit->installation->answers->is('legs', 'all') => Message::of(
+                'circuit.meter.line-there-ohms-only',
+            ),
+            $circuit->installation->answers->is('legs', 'one') => Message::of('circuit.meter.leg-stays-live'),
+            default => Message::of('circuit.meter.leg-may-stay-live'),
+        };
+    }
+
     /** @return ?Expectation null where neither point is on the line side */
     public static function volts(Circuit $circuit, Setup $setup, string $a, string $b): ?Expectation
     {
@@ -24,12 +42,7 @@ final class LineSide
         }
         $netlist = $circuit->netlist($setup);
         if (! $one || ! $two || ! $netlist->joins($a, $b)) {
-            return Expectation::refused(
-                MeterMode::Volts,
-                $a,
-                $b,
-                Message::of('circuit.meter.line-there-ohms-only'),
-            );
+            return Expectation::refused(MeterMode::Volts, $a, $b, self::caution($circuit, $a, $b));
         }
         $volts = Network::lineSide($netlist, false)->solve()->magnitude($a, $b);
 

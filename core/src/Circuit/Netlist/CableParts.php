@@ -105,7 +105,9 @@ final readonly class CableParts
             "{$tip}.joint",
             ElementKind::Joint,
             $tip,
-            $cable->from === Place::Wall ? $this->safety->before($screw) : $screw,
+            $cable->from === Place::Wall || ($side === 'far' && $cable->to->isOutdoors())
+                ? $this->safety->before($screw)
+                : $screw,
             Assembly::END_OHMS,
             $name,
             $subject,

@@ -6,14 +6,14 @@ namespace Unionbit\Core\Circuit\Netlist;
 
 use Unionbit\Core\Job\Installation;
 
-/** Float switches that somebody put into the conductors from the wall, or into the coil of a relay. */
+/** Switches that somebody put into the conductors from the wall or to the outdoor unit, or into the coil of a relay. */
 final readonly class SafetyParts
 {
     public function __construct(private NetBuilder $net, private Installation $installation)
     {
     }
 
-    /** A float switch in a conductor of the wall cable stands between its end and the board's screw. */
+    /** A switch in a conductor stands between its end and the screw where it lands. */
     public function before(string $screw): string
     {
         foreach ($this->installation->facts->safety as $device) {

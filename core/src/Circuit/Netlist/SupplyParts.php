@@ -45,7 +45,6 @@ final readonly class SupplyParts
 
     private function secondary(Transformer $supply): void
     {
-        $facts = $this->installation->facts;
         $common = Message::of('circuit.assembly.own-common', id: $supply->id);
         $this->at(
             $supply,
@@ -69,9 +68,7 @@ final readonly class SupplyParts
                 ohms: $supply->sourceOhms(),
                 reactance: 0.0,
                 dcOhms: $supply->windingOhms(),
-                emf: Transformer::idleVolts($facts->line(), $facts->tap()) *
-                    $this->tolerance->source *
-                    ($supply->reversed ? -1.0 : 1.0),
+                emf: $supply->idle() * $this->tolerance->source * ($supply->reversed ? -1.0 : 1.0),
             ),
         );
     }
@@ -114,7 +111,6 @@ final readonly class SupplyParts
     /** The primary side, apart from everything else: breaker and service switch, door switch, the winding's leads. */
     private function line(Transformer $supply): void
     {
-        $facts = $this->installation->facts;
         [$from, $hot, $neutral] = array_map(static fn (string $point): string => "{$supply->id}.{$point}", [
             'supply',
             'line',
@@ -147,7 +143,7 @@ final readonly class SupplyParts
                 ohms: self::LINE_OHMS,
                 reactance: 0.0,
                 dcOhms: Element::OPEN,
-                emf: $facts->line(),
+                emf: $supply->lineVolts,
             ),
         );
         $this->net->add(
@@ -160,7 +156,7 @@ final readonly class SupplyParts
                 subject: "{$supply->id}.primary",
                 ohms: self::IDLE_PRIMARY_OHMS,
                 reactance: 0.0,
-                dcOhms: $supply->primaryOhms($facts->tap()),
+                dcOhms: $supply->primaryOhms(),
             ),
         );
     }

@@ -10,9 +10,16 @@ use Unionbit\Core\Terminal\Place;
 /** A unit that stands in the house, with its options as they are. */
 final readonly class Chosen
 {
-    /** @param  array<string, string>  $options  every option of the unit, by key */
-    private function __construct(public Unit $unit, public array $options, public Place $place)
-    {
+    /**
+     * @param  array<string, string>  $options  every option of the unit, by key
+     * @param  list<string>  $decided  keys of those that were said; the others are as its file has them
+     */
+    private function __construct(
+        public Unit $unit,
+        public array $options,
+        public Place $place,
+        public array $decided,
+    ) {
     }
 
     /**
@@ -35,7 +42,7 @@ final readonly class Chosen
             $all[$key] = $choice;
         }
 
-        return new self($unit, $all, $place ?? $unit->place);
+        return new self($unit, $all, $place ?? $unit->place, array_keys($options));
     }
 
     /** Whether it is an outdoor unit, wherever it stands: a packaged unit has it in the same cabinet. */
@@ -52,7 +59,27 @@ final readonly class Chosen
 
     public function at(Place $place): self
     {
-        return new self($this->unit, $this->options, $place);
+        return new self($this->unit, $this->options, $place, $this->decided);
+    }
+
+    /** Where the same unit stood before, with those of its options that nobody is asked for. */
+    public function carrying(self $before): self
+    {
+        $unasked = array_filter(
+            $before->options,
+            fn (string $key): bool => ($this->unit->options[$key]->answer ?? null) === null,
+            ARRAY_FILTER_USE_KEY,
+        );
+
+        return new self($this->unit, [...$this->options, ...$unasked], $before->place, $this->decided);
+    }
+
+    /** Whether it is what the answers mean: the same unit, with every option as they say it. */
+    public function isAs(self $meant): bool
+    {
+        $said = array_intersect_key($meant->options, array_flip($meant->decided));
+
+        return $this->unit->id === $meant->unit->id && array_diff_assoc($said, $this->options) === [];
     }
 
     /** @return array<string, string> the options that differ from the unit's file */

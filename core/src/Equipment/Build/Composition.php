@@ -46,23 +46,52 @@ final readonly class Composition
         return implode('+', array_map(static fn (Chosen $unit): string => $unit->key(), $this->units));
     }
 
-    /** @return array<string, array<string, string>> the options that questions decide, by unit */
-    public function asked(): array
+    /** Whether it is what the answers mean: the units that they mean, with every option as they say it. */
+    public function isMeant(self $meant): bool
+    {
+        [$mine, $theirs] = [$this->asked(), $meant->asked()];
+        if (array_keys($mine) !== array_keys($theirs)) {
+            return false;
+        }
+        foreach ($theirs as $id => $chosen) {
+            if (! $mine[$id]->isAs($chosen)) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /** @return array<string, Chosen> the units that answers select, by id */
+    private function asked(): array
     {
         $asked = [];
         foreach ($this->units as $chosen) {
-            if (! $chosen->isAsked()) {
-                continue;
+            if ($chosen->isAsked()) {
+                $asked[$chosen->unit->id] = $chosen;
             }
-            $asked[$chosen->unit->id] = array_filter(
-                $chosen->options,
-                static fn (string $key): bool => $chosen->unit->options[$key]->answer !== null,
-                ARRAY_FILTER_USE_KEY,
-            );
         }
         ksort($asked);
 
         return $asked;
+    }
+
+    /** @return list<array{unit: string, key: string, choice: string, asks: ?string}> every option of every unit */
+    private function options(): array
+    {
+        $options = [];
+        foreach ($this->units as $chosen) {
+            foreach ($chosen->unit->options as $key => $option) {
+                $options[] = [
+                    'unit' => $chosen->unit->title,
+                    'key' => $key,
+                    'choice' => $chosen->options[$key],
+                    'asks' => $option->answer,
+                ];
+            }
+        }
+
+        return $options;
     }
 
     /** @throws Unheld */
@@ -103,12 +132,13 @@ final readonly class Composition
             'delays' => $parts->delays(),
             'boards' => array_column($boards, 'value'),
             'units' => array_map(static fn (Chosen $c): array => $c->toArray(), $this->units),
+            'options' => $this->options(),
             'dehumidify' => $parts->first('dehumidify') ?? 'none',
         ]);
     }
 
     /**
-     * This equipment with the places and the added units of what stood in the house before.
+     * This equipment with the places, the added units and the unasked options of what stood in the house before.
      *
      * @throws Unheld
      */
@@ -117,7 +147,7 @@ final readonly class Composition
         $units = [];
         foreach ($this->units as $chosen) {
             $was = $before->unit($chosen->unit->id);
-            $units[] = $was === null ? $chosen : $chosen->at($was->place);
+            $units[] = $was === null ? $chosen : $chosen->carrying($was);
         }
         foreach ($before->units as $chosen) {
             if (! $chosen->isAsked() && $this->unit($chosen->unit->id) === null) {

@@ -133,7 +133,7 @@ final class Shelf
             return false;
         }
 
-        return $is->asked() === $meant->asked();
+        return $is->isMeant($meant);
     }
 
     /** What the answers mean, with the places and the added units of what stood in the house before. */

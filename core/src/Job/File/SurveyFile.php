@@ -14,6 +14,8 @@ use Unionbit\Core\Job\Interview\Interview;
 use Unionbit\Core\Job\Interview\Questions;
 use Unionbit\Core\Job\LinkState;
 use Unionbit\Core\Job\SafetyDevice;
+use Unionbit\Core\Job\SafetyKind;
+use Unionbit\Core\Job\SupplyFacts;
 use Unionbit\Core\Terminal\Colour;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Wiring\Cable;
@@ -54,7 +56,7 @@ final class SurveyFile
 
         return new Installation(
             $answers->is('eGoes', 'tied') ? $archetype->withEmergencyTied() : $archetype,
-            self::facts($node->has('facts') ? $node->at('facts') : Field::root([])),
+            self::facts($node->has('facts') ? $node->at('facts') : Field::root([]), $answers, $archetype),
             $cables,
             array_map(
                 static fn (Field $n): Jumper => new Jumper(
@@ -96,6 +98,9 @@ final class SurveyFile
                 'secondBonded' => $facts->secondBonded,
                 'secondPhase' => $facts->secondPhase,
                 'safety' => self::safety($installation),
+                ...self::filled([
+                    'supplies' => array_map(static fn (SupplyFacts $f): array => $f->toArray(), $facts->further),
+                ]),
             ],
             'cables' => array_map(self::writeCable(...), $installation->cables),
             'jumpers' => array_map(
@@ -179,7 +184,7 @@ final class SurveyFile
         return $overrides;
     }
 
-    private static function facts(Field $node): Facts
+    private static function facts(Field $node, Answers $answers, Archetype $archetype): Facts
     {
         $number = static fn (string $key, float $min, float $max): ?float => $node->has($key)
             ? $node->number($key, null, $min, $max)
@@ -195,8 +200,57 @@ final class SurveyFile
             oldPower: $node->has('oldPower') ? $node->string('oldPower') : null,
             secondBonded: $node->has('secondBonded') ? $node->bool('secondBonded') : null,
             secondPhase: $node->string('secondPhase', 'unknown'),
-            safety: array_map(self::device(...), $node->each('safety', self::MOST_SAFETY)),
+            safety: self::switches(
+                array_map(self::device(...), $node->each('safety', self::MOST_SAFETY)),
+                $answers,
+                $archetype,
+            ),
+            further: self::further($node),
         );
+    }
+
+    /**
+     * The switches that somebody put in, the load-shedding relay as the answer has it: where it is only answered, it
+     * stands in Y.
+     *
+     * @param  list<SafetyDevice>  $entered
+     * @return list<SafetyDevice>
+     */
+    private static function switches(array $entered, Answers $answers, Archetype $archetype): array
+    {
+        $sheds = array_any($entered, static fn (SafetyDevice $d): bool => $d->kind === SafetyKind::Shedding);
+        $answer = $answers->choice('shedding');
+        if ($answer === 'shed' && ! $sheds) {
+            $relay = SafetyDevice::shedding($archetype);
+
+            return $relay === null ? $entered : [...$entered, $relay];
+        }
+
+        return $sheds && $answer !== null && $answer !== 'shed'
+            ? array_values(
+                array_filter($entered, static fn (SafetyDevice $d): bool => $d->kind !== SafetyKind::Shedding),
+            )
+            : $entered;
+    }
+
+    /** @return array<string, SupplyFacts> of supplies after the first, by id */
+    private static function further(Field $node): array
+    {
+        $further = [];
+        foreach ($node->keys('supplies') as $id) {
+            $of = $node->at('supplies')->at($id);
+            $read = static fn (string $key): ?float => $of->has($key)
+                ? Questions::named($key)?->asNumber($of)
+                : null;
+            $further[$id] = new SupplyFacts(
+                $read('lineVolts'),
+                $read('tapVolts'),
+                $read('transformerVa'),
+                $read('fuseAmps'),
+            );
+        }
+
+        return $further;
     }
 
     /** @throws InvalidData */
@@ -208,10 +262,11 @@ final class SurveyFile
             $node->strings('breaks'),
             $node->bool('relay', false),
             $node->has('place') ? $node->enum('place', Place::class) : Place::Indoor,
+            $node->has('kind') ? $node->enum('kind', SafetyKind::class) : SafetyKind::Float,
         );
     }
 
-    /** @return array{id: string, label: string, breaks: list<string>, relay: bool, place?: string} */
+    /** @return array{id: string, label: string, breaks: list<string>, relay: bool, place?: string, kind?: string} */
     public static function writeDevice(SafetyDevice $device): array
     {
         return [
@@ -220,6 +275,7 @@ final class SurveyFile
             'breaks' => $device->breaks,
             'relay' => $device->relay,
             ...$device->place === Place::Indoor ? [] : ['place' => $device->place->value],
+            ...$device->kind === SafetyKind::Float ? [] : ['kind' => $device->kind->value],
         ];
     }
 

@@ -33,32 +33,8 @@ final class Assumptions
                 );
             }
         }
-        $transformer = $house->transformers()[0] ?? null;
+        array_push($assumed, ...self::ofSupplies($house), ...self::ofOptions($house));
         $checks = [
-            [
-                $facts->lineVolts === null,
-                Message::of('job.assumptions.line-not-measured', line: Quantity::of($facts->line(), Unit::Volts)),
-            ],
-            [
-                $facts->tapVolts === null,
-                Message::of('job.assumptions.tap-in-use-not-looked', tap: Quantity::of($facts->tap(), Unit::Volts)),
-            ],
-            [
-                $facts->transformerVa === null,
-                Message::of(
-                    'job.assumptions.transformer-gives-taken-from-equipments',
-                    ratingVa: Quantity::of($transformer->ratingVa ?? 40.0, Unit::VoltAmps),
-                ),
-            ],
-            [
-                $facts->fuseAmps === null,
-                $transformer?->fuseAmps === null
-                    ? Message::of('job.assumptions.there-no-fuse-not-looked')
-                    : Message::of(
-                        'job.assumptions.fuse-taken-from-equipments-kind',
-                        fuseAmps: Quantity::of($transformer->fuseAmps, Unit::Amps),
-                    ),
-            ],
             [$facts->plateLink === LinkState::Unknown, Message::of('job.assumptions.old-plates-link-not-looked')],
             [! $supplyMeasured, Message::of('job.assumptions.r-c-there-at-board')],
             [
@@ -77,6 +53,75 @@ final class Assumptions
         foreach ($checks as [$open, $words]) {
             if ($open) {
                 $assumed[] = $words;
+            }
+        }
+
+        return $assumed;
+    }
+
+    /** @return list<Message> what stands for the figures of each supply that nobody has read */
+    private static function ofSupplies(Installation $house): array
+    {
+        $assumed = [];
+        foreach ($house->transformers() as $index => $supply) {
+            $facts = $house->facts->ofSupply($supply->id, $index === 0);
+            $checks = [
+                [
+                    $facts->lineVolts,
+                    Message::of(
+                        'job.assumptions.line-not-measured',
+                        line: Quantity::of($supply->lineVolts, Unit::Volts),
+                    ),
+                ],
+                [
+                    $facts->tapVolts,
+                    Message::of(
+                        'job.assumptions.tap-in-use-not-looked',
+                        tap: Quantity::of($supply->tapVolts, Unit::Volts),
+                    ),
+                ],
+                [
+                    $facts->transformerVa,
+                    Message::of(
+                        'job.assumptions.transformer-gives-taken-from-equipments',
+                        ratingVa: Quantity::of($supply->ratingVa, Unit::VoltAmps),
+                    ),
+                ],
+                [
+                    $facts->fuseAmps,
+                    $supply->fuseAmps === null
+                        ? Message::of('job.assumptions.there-no-fuse-not-looked')
+                        : Message::of(
+                            'job.assumptions.fuse-taken-from-equipments-kind',
+                            fuseAmps: Quantity::of($supply->fuseAmps, Unit::Amps),
+                        ),
+                ],
+            ];
+            foreach ($checks as [$known, $words]) {
+                if ($known === null) {
+                    $assumed[] =
+                        $index === 0
+                            ? $words
+                            : Message::of('job.assumptions.of-supply', id: $supply->id, what: $words);
+                }
+            }
+        }
+
+        return $assumed;
+    }
+
+    /** @return list<Message> the options of its units that nobody has looked at, as they are taken to be */
+    private static function ofOptions(Installation $house): array
+    {
+        $assumed = [];
+        foreach ($house->equipmentSeen() ? $house->archetype->options : [] as $option) {
+            $question = $option['asks'] === null ? null : Questions::named($option['asks']);
+            if ($question?->isAskedOf($house) === true && Interview::answer($house, $question->key) === null) {
+                $assumed[] = Message::of(
+                    'job.assumptions.option',
+                    unit: Message::named('unit', $option['unit']),
+                    what: Message::of('equipment.option', of: $option['key'], choice: $option['choice']),
+                );
             }
         }
 

@@ -23,6 +23,8 @@ final class Interview
     /** Whether an answer belongs to the survey's answers, and not to its facts or to a cable. */
     public static function isNote(string $key): bool
     {
+        $key = explode('@', $key, 2)[0];
+
         return $key !== 'wire' && ! in_array($key, [...self::NUMBERS, ...self::YES_NO, ...self::WORDS], true);
     }
 
@@ -30,6 +32,10 @@ final class Interview
     public static function answer(Installation $house, string $key): string|float|array|null
     {
         $facts = $house->facts;
+        $supply = Questions::named($key)?->supply();
+        if ($supply !== null) {
+            return $facts->ofSupply($supply, false)->toArray()[explode('@', $key, 2)[0]] ?? null;
+        }
 
         return match ($key) {
             'lineVolts' => $facts->lineVolts,
@@ -42,7 +48,9 @@ final class Interview
             'plateLink' => $facts->plateLink === LinkState::Unknown ? null : $facts->plateLink->value,
             'oldPower' => $facts->oldPower,
             'wire' => $house->wallCable()?->kind,
-            'floats' => $facts->safety === [] ? $house->answers->choice('floats') : 'some',
+            'floats' => $facts->floats() === [] ? $house->answers->choice('floats') : 'some',
+            'shedding' => $house->answers->choice('shedding') ??
+                ($facts->floats() === $facts->safety ? null : 'shed'),
             default => $house->answers->given[$key] ?? null,
         };
     }
@@ -70,6 +78,9 @@ final class Interview
             );
 
             return $survey;
+        }
+        if ($question->supply() !== null) {
+            return self::putOfSupply($survey, $question, $value);
         }
         $part = self::isNote($key) ? 'answers' : 'facts';
         $kept = is_array($survey[$part] ?? null) ? $survey[$part] : [];
@@ -107,6 +118,24 @@ final class Interview
                 'said' => $q->said($value),
             ];
         }, Questions::of($house));
+    }
+
+    /**
+     * @param  array<string, mixed>  $survey
+     * @return array<string, mixed>
+     */
+    private static function putOfSupply(array $survey, Question $question, mixed $value): array
+    {
+        [$key, $id] = explode('@', $question->key, 2);
+        $facts = is_array($survey['facts'] ?? null) ? $survey['facts'] : [];
+        $supplies = is_array($facts['supplies'] ?? null) ? $facts['supplies'] : [];
+        $supply = is_array($supplies[$id] ?? null) ? $supplies[$id] : [];
+        unset($supply[$key], $supplies[$id], $facts['supplies']);
+        $supply = $value === null ? $supply : [...$supply, $key => $value];
+        $supplies = $supply === [] ? $supplies : [...$supplies, $id => $supply];
+        $survey['facts'] = $supplies === [] ? $facts : [...$facts, 'supplies' => $supplies];
+
+        return $survey;
     }
 
     private static function yesNo(?bool $value): ?string

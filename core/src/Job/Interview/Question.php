@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Unionbit\Core\Job\Interview;
 
 use Closure;
+use Unionbit\Core\Data\Copies;
 use Unionbit\Core\Data\Field;
 use Unionbit\Core\Data\InvalidData;
 use Unionbit\Core\Job\Installation;
@@ -15,6 +16,8 @@ use Unionbit\Core\Words\Unit;
 /** One question of the survey: how it is answered, and in which houses it is asked at all. */
 final readonly class Question
 {
+    use Copies;
+
     public const TEXT_LIMIT = 500;
 
     /**
@@ -101,6 +104,35 @@ final readonly class Question
         return new self($key, $section, $text, $help, kind: 'text', asks: $asks);
     }
 
+    /**
+     * The same question of a further supply; its key is "lineVolts@T2".
+     *
+     * @param  ?Message  $place  where that supply stands
+     */
+    public function ofSupply(string $id, ?Message $place = null): self
+    {
+        return $this->copy([
+            'key' => "{$this->key}@{$id}",
+            'text' => Message::of('job.question.of-supply', question: $this->text, id: $place ?? $id),
+        ]);
+    }
+
+    /** The supply that it is asked of, where that is not the first; null of every other question. */
+    public function supply(): ?string
+    {
+        return explode('@', $this->key, 2)[1] ?? null;
+    }
+
+    /**
+     * The number that answers it, out of an object that has it under its own key.
+     *
+     * @throws InvalidData
+     */
+    public function asNumber(Field $node): float
+    {
+        return $node->number($this->key, null, $this->min, $this->max, $this->unit);
+    }
+
     public function isAskedOf(Installation $house): bool
     {
         return $this->asks === null || ($this->asks)($house);
@@ -117,7 +149,7 @@ final readonly class Question
     {
         $at = "{$answers->pointer}/{$this->key}";
         if ($this->kind === 'number') {
-            return $answers->number($this->key, null, $this->min, $this->max, $this->unit);
+            return $this->asNumber($answers);
         }
         if ($this->kind === 'ticks') {
             foreach ($ticks = $answers->strings($this->key) as $tick) {

@@ -140,12 +140,28 @@ final readonly class EquipmentMatch
             'fanCoil' => $source === 'coil' ? '24v' : null,
             'humidifier' => $archetype->boardTerminal(TerminalName::Hum) === null ? null : 'board',
             'dehumidify' => $archetype->dehumidify === Dehumidify::None ? null : $archetype->dehumidify->value,
+            ...self::inUnits($archetype),
         ];
         foreach ($given as $key => $value) {
             $answers = $answers->with($key, $value);
         }
 
         return $answers;
+    }
+
+    /** @return array<string, string> answers that are called as the options of its units */
+    private static function inUnits(Archetype $archetype): array
+    {
+        $same = array_filter(
+            $archetype->options,
+            static fn (array $option): bool => in_array(
+                $option['asks'],
+                ['inputs', 'motor', 'control', 'pressure'],
+                true,
+            ),
+        );
+
+        return array_column($same, 'choice', 'asks');
     }
 
     private static function hasUnits(Archetype $archetype, string ...$units): bool

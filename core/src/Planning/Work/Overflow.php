@@ -18,7 +18,7 @@ final class Overflow
      */
     public static function placements(Installation $house): array
     {
-        $float = $house->facts->safety[0] ?? null;
+        $float = $house->facts->floats()[0] ?? null;
         if ($float === null) {
             return [];
         }
@@ -44,7 +44,7 @@ final class Overflow
             if ($breaks === $float->breaks && $relay === $float->relay) {
                 continue;
             }
-            $moved = new SafetyDevice($float->id, $float->label, $breaks, $relay, $float->place);
+            $moved = new SafetyDevice($float->id, $float->label, $breaks, $relay, $float->place, $float->kind);
             $text = Message::of(
                 $relay ? 'planning.overflow.moves-by-relay' : 'planning.overflow.moves',
                 float: $float->name(),
@@ -53,7 +53,10 @@ final class Overflow
             );
             $placements[] = [
                 'way' => new WayOut('MR16', $text, $part, $part === null ? 0.0 : 1.5, $minutes, 1, 0),
-                'safety' => [$moved, ...array_slice($house->facts->safety, 1)],
+                'safety' => array_map(
+                    static fn (SafetyDevice $d): SafetyDevice => $d->id === $float->id ? $moved : $d,
+                    $house->facts->safety,
+                ),
             ];
         }
 

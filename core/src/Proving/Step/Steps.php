@@ -344,7 +344,9 @@ final readonly class Steps
         $board =
             $main->name === TerminalName::K
                 ? $this->board->ofCall($call)[0] ?? null
-                : $this->board->servedBy($main);
+                : ($main->name->isDry()
+                    ? null
+                    : $this->board->servedBy($main));
         $outdoor =
             $board === null || $board->name === TerminalName::W1 ? null : $archetype->outdoorTerminal($board->name);
         $outdoorCommon = $archetype->outdoorTerminal(TerminalName::C);

@@ -193,7 +193,7 @@ final readonly class SupportingSteps
     {
         $house = $this->plan->installation;
         $wait = $this->waits->of(CallName::Cool1, Method::FloatLift);
-        $device = $house->facts->safety[0] ?? null;
+        $device = $house->facts->floats()[0] ?? null;
         $contactor =
             array_values(
                 array_filter(

@@ -1,10 +1,12 @@
 import { useState } from 'react';
 import { said } from '@/lib/api';
 import type { Edits } from '@/lib/edits';
-import type { JumperView, PlaceView, SafetyDevice } from '@/types';
+import type { JumperView, PlaceView, SafetyDevice, SafetyKind } from '@/types';
 import { Bad } from '@/ui/State';
 import { bold } from '@/ui/marks';
 import { list, rich, say } from '@/words';
+
+const KINDS: SafetyKind[] = ['float', 'pump', 'shedding'];
 
 /** Float switches and jumpers that somebody put in: what they break, what they join. */
 export function InPlace({
@@ -24,16 +26,20 @@ export function InPlace({
 }) {
     const [breaks, setBreaks] = useState<string[]>([]);
     const [relay, setRelay] = useState(false);
+    const [kind, setKind] = useState<SafetyKind>('float');
     const [a, setA] = useState('');
     const [b, setB] = useState('');
     const [place, setPlace] = useState('wall');
-    const boards = places.filter((item) => !item.outdoors && (screws[item.place] ?? []).length > 0);
+    const boards = places.filter(
+        (item) => (kind === 'shedding' || !item.outdoors) && (screws[item.place] ?? []).length > 0,
+    );
     const [board, setBoard] = useState('');
     const called = (id: string) => {
         const item = places.find((candidate) => candidate.place === id);
         return item === undefined || item.name === '' ? (item?.label ?? id) : item.name;
     };
-    const at = boards.some((item) => item.place === board) ? board : (boards[0]?.place ?? 'indoor');
+    const usual = kind === 'shedding' ? boards.find((item) => item.outdoors) : undefined;
+    const at = boards.some((item) => item.place === board) ? board : ((usual ?? boards[0])?.place ?? 'indoor');
     const [bad, setBad] = useState('');
     const send = async (op: string, fields: object, done?: () => void) => {
         const answer = await edits.send(op, fields);
@@ -42,10 +48,7 @@ export function InPlace({
     };
     const free = () => {
         const taken = safety.map((device) => device.id);
-        return (
-            ['float', 'float-2', 'float-3', 'float-4', 'float-5', 'float-6'].find((id) => !taken.includes(id)) ??
-            'float'
-        );
+        return ['', '-2', '-3', '-4', '-5', '-6'].map((n) => kind + n).find((id) => !taken.includes(id)) ?? kind;
     };
     return (
         <section aria-label={say('survey.found-in-place')} className="border-t border-hair px-5 py-1">
@@ -66,7 +69,7 @@ export function InPlace({
                                     ? rich('survey.in-by-a-relay', {
                                           device: device.label,
                                           breaks: list(device.breaks),
-                                          b,
+                                          b: bold,
                                       })
                                     : rich('survey.in', {
                                           device: device.label,
@@ -120,7 +123,25 @@ export function InPlace({
                 {!closed && (
                     <div className="mt-2 grid gap-3 sm:grid-cols-2">
                         <div role="group" aria-label={say('survey.add-a-float-switch')}>
-                            <span className="lab">{say('survey.a-float-switch-breaks')}</span>
+                            <div role="radiogroup" aria-label={say('survey.what-opens-it')} className="flex gap-1.5">
+                                {KINDS.map((one) => (
+                                    <button
+                                        key={one}
+                                        type="button"
+                                        className="chip"
+                                        role="radio"
+                                        aria-checked={kind === one}
+                                        onClick={() => {
+                                            setKind(one);
+                                            setBoard('');
+                                            setBreaks([]);
+                                        }}
+                                    >
+                                        {say('survey.switch-kind', { kind: one })}
+                                    </button>
+                                ))}
+                            </div>
+                            <span className="lab mt-2 block">{say('survey.it-breaks')}</span>
                             {boards.length > 1 && (
                                 <select
                                     aria-label={say('survey.float-switch-at')}
@@ -181,7 +202,8 @@ export function InPlace({
                                                 ...safety,
                                                 {
                                                     id: free(),
-                                                    label: say('survey.float-switch'),
+                                                    kind,
+                                                    label: say('survey.switch-kind', { kind }),
                                                     breaks,
                                                     relay,
                                                     place: at,

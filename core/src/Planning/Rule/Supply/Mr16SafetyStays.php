@@ -29,8 +29,8 @@ final class Mr16SafetyStays implements MappingRule
                     'MR16',
                     Severity::Good,
                     Message::of('planning.mr16.stays-in', device: $device->name(), breaks: $device->breaks),
-                    Message::of('planning.mr16.water-in-pan-opens'),
-                    Message::of('planning.mr16.lift-at-end-see-what'),
+                    Message::of('planning.mr16.what-opens', kind: $device->kind->value),
+                    Message::of('planning.mr16.see-what-stops', kind: $device->kind->value),
                 )
                 : Finding::of(
                     'MR16',

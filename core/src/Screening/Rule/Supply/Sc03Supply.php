@@ -10,6 +10,7 @@ use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Rule\Severity;
 use Unionbit\Core\Screening\Rule\ScreeningRule;
+use Unionbit\Core\Screening\SurveyReading;
 use Unionbit\Core\Words\Message;
 use Unionbit\Core\Words\Quantity;
 use Unionbit\Core\Words\Unit;
@@ -24,40 +25,67 @@ final class Sc03Supply implements ScreeningRule
 
     public function check(Installation $installation, array $readings): array
     {
-        $reading = null;
-        foreach ($readings as $candidate) {
-            $reading =
-                $candidate->mode === MeterMode::Volts && $candidate->value !== null && $candidate->isHotToCommon()
-                    ? $candidate
-                    : $reading;
+        $findings = [];
+        foreach ($installation->transformers() as $index => $supply) {
+            $reading = self::readingOf($installation, $readings, $supply);
+            if ($reading !== null) {
+                $facts = $installation->facts->ofSupply($supply->id, $index === 0);
+                $assumed = $facts->lineVolts === null || $facts->tapVolts === null;
+                array_push($findings, ...self::judged($supply, $reading, $assumed));
+            } elseif ($index === 0) {
+                $findings[] = self::notMeasured($supply);
+            }
         }
-        if ($reading?->value === null) {
-            return [
-                Finding::of(
-                    'SC03',
-                    Severity::Note,
-                    Message::of('screening.sc03.r-c-not-measured-yet'),
-                    Message::of('screening.sc03.nothing-known-supply'),
-                    Message::of('screening.sc03.measure-r-c-at-board'),
-                    points: [
-                        $installation->archetype->transformers[0]->hot,
-                        $installation->archetype->transformers[0]->common,
-                    ],
-                ),
-            ];
+
+        return $findings;
+    }
+
+    /**
+     * The last reading of this supply: between its own points, of the first also between any hot and common.
+     *
+     * @param  list<SurveyReading>  $readings
+     */
+    private static function readingOf(Installation $house, array $readings, Transformer $supply): ?SurveyReading
+    {
+        $first = $house->archetype->transformers[0]->id;
+        foreach (array_reverse($readings) as $reading) {
+            $of = $house->archetype->supplyBetween($reading->a, $reading->b);
+            $mine = $of === null ? $reading->isHotToCommon() && $supply->id === $first : $of->id === $supply->id;
+            if ($reading->mode === MeterMode::Volts && $reading->value !== null && $mine) {
+                return $reading;
+            }
         }
-        $facts = $installation->facts;
-        $expected = Transformer::idleVolts($facts->line(), $facts->tap());
+
+        return null;
+    }
+
+    private static function notMeasured(Transformer $supply): Finding
+    {
+        return Finding::of(
+            'SC03',
+            Severity::Note,
+            Message::of('screening.sc03.r-c-not-measured-yet'),
+            Message::of('screening.sc03.nothing-known-supply'),
+            Message::of('screening.sc03.measure-r-c-at-board'),
+            points: [$supply->hot, $supply->common],
+        );
+    }
+
+    /** @return list<Finding> */
+    private static function judged(Transformer $supply, SurveyReading $reading, bool $assumed): array
+    {
+        $value = $reading->value ?? 0.0;
+        $expected = $supply->idle();
         $sum = Message::of(
             'screening.sc03.line-24-1-12-tap',
-            line: Quantity::of($facts->line(), Unit::Volts, 0),
-            tap: Quantity::of($facts->tap(), Unit::Volts, 0),
+            line: Quantity::of($supply->lineVolts, Unit::Volts, 0),
+            tap: Quantity::of($supply->tapVolts, Unit::Volts, 0),
             expected: Quantity::of($expected, Unit::Volts, 1),
         );
         $points = [$reading->a, $reading->b];
-        $title = Message::of('screening.sc03.r-c', reading: Quantity::of($reading->value, Unit::Volts, 1));
+        $title = Message::of('screening.sc03.r-c', reading: Quantity::of($value, Unit::Volts, 1));
 
-        if ($reading->value < 1.0) {
+        if ($value < 1.0) {
             return [
                 Finding::of(
                     'SC03',
@@ -70,15 +98,11 @@ final class Sc03Supply implements ScreeningRule
                 ),
             ];
         }
-        if ($reading->value > 60.0) {
+        if ($value > 60.0) {
             return [];
         }
-        $off = $reading->value / $expected - 1.0;
+        $off = $value / $expected - 1.0;
         if (abs($off) > self::TOLERANCE) {
-            $assumed =
-                $facts->lineVolts === null || $facts->tapVolts === null
-                    ? Message::of('screening.sc03.line-volts-or-tap-assumed')
-                    : Message::none();
             $cause =
                 $off > 0
                     ? Message::of('screening.sc03.line-on-too-low-tap')
@@ -97,7 +121,9 @@ final class Sc03Supply implements ScreeningRule
                         'screening.sc03.idle-should-be-points',
                         sum: $sum,
                         cause: $cause,
-                        assumed: $assumed,
+                        assumed: $assumed
+                            ? Message::of('screening.sc03.line-volts-or-tap-assumed')
+                            : Message::none(),
                     ),
                     Message::of('screening.sc03.measure-line-read-which-tap'),
                     points: $points,

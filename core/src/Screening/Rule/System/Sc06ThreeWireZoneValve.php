@@ -15,8 +15,8 @@ final readonly class Sc06ThreeWireZoneValve implements ScreeningRule
 {
     public function check(Installation $installation, array $readings): array
     {
-        return $installation->answers->is('zoneValve', 'three')
-            ? [
+        return match ($installation->answers->choice('zoneValve')) {
+            'three' => [
                 Finding::of(
                     'SC06',
                     Severity::Stop,
@@ -25,7 +25,17 @@ final readonly class Sc06ThreeWireZoneValve implements ScreeningRule
                     Message::of('screening.sc06.plan-isolating-relay-with-changeover'),
                     overridable: true,
                 ),
-            ]
-            : [];
+            ],
+            'relay' => [
+                Finding::of(
+                    'SC06',
+                    Severity::Note,
+                    Message::of('screening.sc06.isolating-relay-to-be-fitted'),
+                    Message::of('screening.sc06.its-coil-is-the-heat-call'),
+                    Message::of('screening.sc06.fit-it-then-prove-both-ways'),
+                ),
+            ],
+            default => [],
+        };
     }
 }

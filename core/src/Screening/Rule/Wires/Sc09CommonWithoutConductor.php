@@ -16,12 +16,12 @@ final class Sc09CommonWithoutConductor implements ScreeningRule
 {
     public function check(Installation $installation, array $readings): array
     {
-        $cable = $installation->wallCable();
-        if ($cable === null || $cable->conductors === []) {
+        $conductors = $installation->wallConductors();
+        if ($conductors === []) {
             return [];
         }
         $standIn = null;
-        foreach ($cable->conductors as $conductor) {
+        foreach ($conductors as $conductor) {
             $name = $installation->onPlate($conductor)?->name;
             if ($name === TerminalName::C) {
                 return [];
@@ -37,7 +37,20 @@ final class Sc09CommonWithoutConductor implements ScreeningRule
                     standIn: $standIn->name(),
                 );
 
+        $ran = $installation->facts->oldPower === 'common';
+
         return [
+            ...$ran
+                ? [
+                    Finding::of(
+                        'SC09',
+                        Severity::Warning,
+                        Message::of('screening.sc09.ran-on-r-c-without-c'),
+                        Message::of('screening.sc09.one-of-two-is-wrong'),
+                        Message::of('screening.sc09.look-behind-plate-for-another'),
+                    ),
+                ]
+                : [],
             Finding::of(
                 'SC09',
                 Severity::Warning,
