@@ -20,6 +20,7 @@ use App\Survey\Edit\RemoveConductor;
 use App\Survey\Edit\SetFacts;
 use App\Survey\Places\AddCable;
 use App\Survey\Places\AddPlace;
+use App\Survey\Places\AddSupply;
 use App\Survey\Places\NamePlace;
 use App\Survey\Places\ReadPrint;
 use App\Survey\Places\RemoveCable;
@@ -46,6 +47,7 @@ final class SurveyEditRequest extends EditRequest
             SetFacts::class,
             SetCable::class,
             AddCable::class,
+            AddSupply::class,
             RemoveCable::class,
             AddPlace::class,
             NamePlace::class,

@@ -24,8 +24,13 @@ void createInertiaApp({
     },
     setup({ el, App, props }) {
         createRoot(el).render(<App {...props} />);
-        // The list has a day in it: if the zone is news, it is read again.
-        if (tellZone() && props.initialPage.component === 'Jobs') void reload();
+        // The list has a day in it: if the zone is news, it is read again, once there is a page to read.
+        if (tellZone() && props.initialPage.component === 'Jobs') {
+            const arrived = router.on('navigate', () => {
+                arrived();
+                void reload();
+            });
+        }
     },
     // A line of our own at the top, after a moment: see [data-loading] in parts.css.
     progress: false,

@@ -122,6 +122,41 @@ it('adds a place with its unit, moves one of the house, and takes both out again
     expect($refused->json('errors.place.0'))->toContain('Cable C ends at the boiler');
 });
 
+it('adds a supply by one line: its figures where it stands, with its unit where none does', function (): void {
+    $job = Job::factory()->create();
+    installer($job);
+    foreach (
+        ['outdoor' => 'cools', 'coolStages' => '1', 'heatSource' => 'gas', 'heatStages' => '1'] as $key => $value
+    ) {
+        editSurvey($job, 'answer', ['key' => $key, 'value' => $value])->assertOk();
+    }
+    editSurvey($job, 'add-supply', ['line' => '40 VA at the humidifier, tap 208, line 240'])->assertOk();
+    editSurvey($job, 'add-supply', ['line' => '75 VA basement, 5 A'])->assertOk();
+    $house = House::of($job->refresh())->installation;
+    [$first, $second] = $house->transformers();
+    $said = array_column(said(SurveyPage::props($job))['questions'], 'said', 'key');
+
+    expect([$first->ratingVa, $first->fuseAmps, $house->facts->transformerVa])
+        ->toBe([75.0, 5.0, 75.0])
+        ->and([$second->place()->value, $second->ratingVa, $second->fuseAmps])
+        ->toBe(['humidifier', 40.0, null])
+        ->and($second->idle())
+        ->toEqualWithDelta((24.0 * 1.12 * 240.0) / 208.0, 0.01)
+        ->and($said)
+        ->toMatchArray(['tapVolts@T2' => '208 V', 'fuseAmps@T2' => null, 'transformerVa' => '75 VA'])
+        ->and(said(SurveyPage::props($job))['assumes'])
+        ->not->toContain('T2: the line is 240 V: not measured')
+        ->and(placesOf($job)['humidifier']['units'])
+        ->toBe(['Humidifier on its own supply']);
+
+    // Taken back, the default stands again and is said.
+    editSurvey($job, 'answer', ['key' => 'tapVolts@T2', 'value' => null])->assertOk();
+    expect(House::of($job->refresh())->installation->transformers()[1]->tapVolts)
+        ->toBe(120.0)
+        ->and(said(SurveyPage::props($job))['assumes'])
+        ->toContain('T2: the 120 V tap is in use: not looked at');
+});
+
 it('refuses what no house has, at its place, and changes nothing', function (
     array $edit,
     string $field,
@@ -141,6 +176,11 @@ it('refuses what no house has, at its place, and changes nothing', function (
         ->and($job->refresh()->survey)
         ->toBe($before);
 })->with([
+    'a supply where nothing brings one' => [
+        ['add-supply', ['line' => '40 VA at the ventilator']],
+        'line',
+        'No supply stands at the ventilator',
+    ],
     [['add-cable', ['line' => '18/5 to the moon']], 'line', 'Say where it goes: wall'],
     [['add-cable', ['line' => '17/5 outdoor']], 'line', 'no gauge 17'],
     [['remove-cable', ['cable' => 'A']], 'cable', 'the only one at the wall'],

@@ -98,8 +98,8 @@ final readonly class SurveyDraft
         $this->job->survey = $survey;
     }
 
-    /** Other units, or the same at other places: cables stay as they were seen. */
-    public function keepEquipment(Composition $equipment): void
+    /** With other units, or the same at other places: cables stay as they were seen. */
+    public function keepEquipment(Composition $equipment): self
     {
         try {
             $shelf = app(Catalog::class)->shelf();
@@ -108,9 +108,12 @@ final readonly class SurveyDraft
             throw Refused::at('unit', $unheld->why);
         }
         $survey = [...$this->job->survey, 'archetype' => $archetype->id];
-        $this->job->survey = SurveyFile::write(SurveyFile::read($survey, $archetype));
+        $house = SurveyFile::read($survey, $archetype);
+        $this->job->survey = SurveyFile::write($house);
         $this->job->plan = null;
         $this->job->planned_at = null;
+
+        return new self($this->job, $house);
     }
 
     /** What a place is called: an empty name where it has none of its own, null where there is no such place. */

@@ -52,12 +52,14 @@ final class HouseMap
     /**
      * What each place of this house may be called in a line, its own name first.
      *
+     * @param  bool  $all  those that could be added as well
      * @return array<string, list<string>>
      */
-    public static function words(Installation $house): array
+    public static function words(Installation $house, bool $all = false): array
     {
         $words = [];
-        foreach (self::places($house) as $place) {
+        $places = [...self::places($house), ...$all ? Place::ADDED : []];
+        foreach (array_unique($places, SORT_REGULAR) as $place) {
             $name = $house->places[$place->value] ?? '';
             $own = $name === '' ? [] : [$name];
             $words[$place->value] = [...$own, ...self::WORDS[$place->value] ?? [$place->value]];

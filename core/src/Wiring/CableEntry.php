@@ -89,7 +89,7 @@ final readonly class CableEntry
                 );
             }
         }
-        [$from, $to] = self::ends(self::found($text, $names));
+        [$from, $to] = self::ends(PlaceWords::found($text, $names));
         if ($to === null) {
             $problems[] = Message::of(
                 'wiring.cable-entry.say-where-it-goes',
@@ -120,34 +120,6 @@ final readonly class CableEntry
         }
 
         return new Cable($id, $this->from, $this->to, $this->gauge ?? 18, $this->feet ?? self::FEET, $conductors);
-    }
-
-    /**
-     * Places that the text names, in the order in which it names them; a longer name goes before a part of it.
-     *
-     * @param  array<string, list<string>>  $names
-     * @return list<Place>
-     */
-    private static function found(string $text, array $names): array
-    {
-        $words = [];
-        foreach ($names as $place => $called) {
-            foreach ($called as $name) {
-                $words[] = [mb_strtolower($name), Place::from($place)];
-            }
-        }
-        usort($words, static fn (array $a, array $b): int => mb_strlen($b[0]) <=> mb_strlen($a[0]));
-        $at = [];
-        foreach ($words as [$name, $place]) {
-            $position = $name === '' ? false : mb_strpos($text, $name);
-            if ($position !== false && ! in_array($place, $at, true)) {
-                $at[$position] = $place;
-                $text = str_replace($name, str_repeat("\x01", mb_strlen($name)), $text);
-            }
-        }
-        ksort($at);
-
-        return array_values($at);
     }
 
     /**

@@ -6,6 +6,7 @@ use Unionbit\Core\Terminal\Colour;
 use Unionbit\Core\Wiring\CableEntry;
 use Unionbit\Core\Wiring\Conductor;
 use Unionbit\Core\Wiring\Evidence;
+use Unionbit\Core\Wiring\SupplyEntry;
 
 const PLACES = [
     'wall' => ['wall', 'hall'],
@@ -59,4 +60,35 @@ it('says what it does not understand of a cable', function (string $line, string
     ['18/0 attic', 'no-such-count'],
     ['18/5 attic 0.2 ft', 'no-such-length'],
     ['18/5 attic 900 m', 'no-such-length'],
+]);
+
+it('reads a supply from one line', function (string $line, ?string $place, array $figures, array $problems): void {
+    $entry = SupplyEntry::parse($line, [
+        'indoor-2' => ['Attic air handler', 'attic'],
+        'humidifier' => ['humidifier'],
+    ]);
+
+    expect($entry->place?->value)
+        ->toBe($place)
+        ->and($entry->figures)
+        ->toBe($figures)
+        ->and(array_map(said(...), $entry->problems))
+        ->toBe($problems);
+})->with([
+    [
+        '75 VA at the attic air handler, 3 A fuse, 240 V line, tap 240',
+        'indoor-2',
+        ['transformerVa' => 75.0, 'tapVolts' => 240.0, 'lineVolts' => 240.0, 'fuseAmps' => 3.0],
+        [],
+    ],
+    ['humidifier 20va no fuse', 'humidifier', ['transformerVa' => 20.0, 'fuseAmps' => 0.0], []],
+    ['208 tap, line 240, attic', 'indoor-2', ['tapVolts' => 208.0, 'lineVolts' => 240.0], []],
+    [
+        '500 VA at the attic',
+        'indoor-2',
+        ['transformerVa' => 500.0],
+        ['500 VA is not a figure of such a supply. Allowed: 10 VA to 200 VA.'],
+    ],
+    ['40 VA', null, ['transformerVa' => 40.0], ['Say where it stands: Attic air handler and humidifier.']],
+    ['at the attic', 'indoor-2', [], ['Say at least one figure: VA, fuse, line or tap.']],
 ]);

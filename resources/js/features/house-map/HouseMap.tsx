@@ -7,7 +7,7 @@ import { Bad, State } from '@/ui/State';
 import { say } from '@/words';
 import { HouseDrawing } from './Map';
 
-type Open = { what: 'place'; place: string } | { what: 'add-place' } | { what: 'add-cable' } | null;
+type Open = { what: 'place'; place: string } | { what: 'add-place' } | { what: 'add-cable' | 'add-supply' } | null;
 
 /** The places of the house, their supplies and the cables between them; each added by a line or a tap. */
 export function HouseMap({
@@ -91,7 +91,7 @@ export function HouseMap({
                     </span>
                 )}
                 {!closed && (
-                    <span className="ml-auto flex gap-x-5 max-sm:ml-0">
+                    <span className="ml-auto flex flex-wrap gap-x-5 max-sm:ml-0">
                         {cables.length > 1 && cable && (
                             <button
                                 className="link"
@@ -115,6 +115,13 @@ export function HouseMap({
                         </button>
                         <button
                             className="link flex items-center gap-1.5"
+                            aria-expanded={open?.what === 'add-supply'}
+                            onClick={() => toggle({ what: 'add-supply' })}
+                        >
+                            <Glyph name="plus" size={13} /> {say('map.add-a-supply')}
+                        </button>
+                        <button
+                            className="link flex items-center gap-1.5"
                             aria-expanded={open?.what === 'add-place'}
                             onClick={() => toggle({ what: 'add-place' })}
                         >
@@ -131,7 +138,22 @@ export function HouseMap({
                     onSend={(op, fields, gone) => void send(op, fields, gone)}
                 />
             )}
-            {open?.what === 'add-cable' && <CableForm onSend={(line) => void send('add-cable', { line })} />}
+            {open?.what === 'add-cable' && (
+                <LineForm
+                    key="cable"
+                    label={say('map.a-cable-in-one-line')}
+                    example={say('map.cable-example')}
+                    onSend={(line) => void send('add-cable', { line })}
+                />
+            )}
+            {open?.what === 'add-supply' && (
+                <LineForm
+                    key="supply"
+                    label={say('map.a-supply-in-one-line')}
+                    example={say('map.supply-example')}
+                    onSend={(line) => void send('add-supply', { line })}
+                />
+            )}
             {open?.what === 'add-place' && (
                 <NewPlace addable={map.addable} onSend={(fields) => void send('add-place', fields)} />
             )}
@@ -192,7 +214,7 @@ function PlaceForm({
     );
 }
 
-function CableForm({ onSend }: { onSend: (line: string) => void }) {
+function LineForm({ label, example, onSend }: { label: string; example: string; onSend: (line: string) => void }) {
     const [line, setLine] = useState('');
     return (
         <form
@@ -202,12 +224,12 @@ function CableForm({ onSend }: { onSend: (line: string) => void }) {
                 onSend(line);
             }}
         >
-            <label className="lab" htmlFor="cable-line">
-                {say('map.a-cable-in-one-line')}
+            <label className="lab" htmlFor="map-line">
+                {label}
             </label>
             <div className="mt-1 flex gap-3">
                 <input
-                    id="cable-line"
+                    id="map-line"
                     autoFocus
                     className={`mono flex-1 ${field}`}
                     autoComplete="off"
@@ -215,7 +237,7 @@ function CableForm({ onSend }: { onSend: (line: string) => void }) {
                     spellCheck={false}
                     maxLength={120}
                     value={line}
-                    placeholder={say('map.cable-example')}
+                    placeholder={example}
                     onChange={(event) => setLine(event.target.value)}
                 />
                 <button className="btn btn--small" disabled={line.trim() === ''}>

@@ -123,7 +123,11 @@ export function InPlace({
                 {!closed && (
                     <div className="mt-2 grid gap-3 sm:grid-cols-2">
                         <div role="group" aria-label={say('survey.add-a-float-switch')}>
-                            <div role="radiogroup" aria-label={say('survey.what-opens-it')} className="flex gap-1.5">
+                            <div
+                                role="radiogroup"
+                                aria-label={say('survey.what-opens-it')}
+                                className="flex flex-wrap gap-1.5"
+                            >
                                 {KINDS.map((one) => (
                                     <button
                                         key={one}
@@ -141,7 +145,7 @@ export function InPlace({
                                     </button>
                                 ))}
                             </div>
-                            <span className="lab mt-2 block">{say('survey.it-breaks')}</span>
+                            <span className="lab mt-2">{say('survey.it-breaks')}</span>
                             {boards.length > 1 && (
                                 <select
                                     aria-label={say('survey.float-switch-at')}
