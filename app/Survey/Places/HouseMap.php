@@ -92,7 +92,8 @@ final class HouseMap
         $units = array_filter($house->archetype->units, static fn (array $u): bool => $u['place'] === $place->value);
         $supplies = array_filter(
             $house->transformers(),
-            static fn (Transformer $t): bool => $t->place() === $place && $house->equipmentSeen(),
+            static fn (Transformer $t): bool => $t->place() === $place &&
+                ($house->equipmentSeen() || in_array($place, Place::ADDED, true)),
         );
 
         return [

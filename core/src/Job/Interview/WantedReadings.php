@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Job\Interview;
 
+use Unionbit\Core\Equipment\Transformer;
 use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Words\Message;
@@ -16,20 +17,10 @@ final class WantedReadings
     {
         $wanted = [];
         foreach ($house->archetype->transformers as $index => $transformer) {
-            $letters = implode(
-                '–',
-                array_map(static fn (string $point): string => explode('.', $point)[1] ?? $point, [
-                    $transformer->hot,
-                    $transformer->common,
-                ]),
-            );
             $wanted[] = [
                 'a' => $transformer->hot,
                 'b' => $transformer->common,
-                'label' => Message::of(
-                    $index === 0 ? 'job.wanted-readings.at-board' : 'job.wanted-readings.at-board-second',
-                    letters: $letters,
-                ),
+                'label' => self::supply($house, $transformer, $index === 0),
                 'why' => Message::of('job.wanted-readings.supply-after-fuse'),
             ];
         }
@@ -84,6 +75,27 @@ final class WantedReadings
                 ARRAY_FILTER_USE_BOTH,
             ),
         );
+    }
+
+    /** "R–C at the board"; where its common stays inside the unit, the transformer's own leads. */
+    private static function supply(Installation $house, Transformer $supply, bool $first): Message
+    {
+        $letters = [];
+        foreach ($house->archetype->terminals as $terminal) {
+            $at = array_search($terminal->point(), [$supply->hot, $supply->common], true);
+            $letters = $at === false ? $letters : $letters + [$at => $terminal->printed];
+        }
+        ksort($letters);
+
+        return match (true) {
+            count($letters) < 2 => Message::of(
+                'job.wanted-readings.own-leads',
+                id: $supply->id,
+                place: $house->placeName($supply->place()),
+            ),
+            $first => Message::of('job.wanted-readings.at-board', letters: implode('–', $letters)),
+            default => Message::of('job.wanted-readings.at-board-second', letters: implode('–', $letters)),
+        };
     }
 
     private static function wall(Installation $house, callable $is): ?string
