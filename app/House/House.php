@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace App\House;
 
 use App\Models\Job;
+use Closure;
+use Illuminate\Support\Facades\Cache;
+use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Circuit\Circuit;
 use Unionbit\Core\Job\File\SurveyFile;
 use Unionbit\Core\Job\Installation;
@@ -18,6 +21,8 @@ use WeakMap;
 /** A job as the core sees it: the installation of its survey and, once a thermostat is chosen, its plan. */
 final class House
 {
+    private const AN_HOUR = 3600;
+
     /** @var ?WeakMap<Job, array{int, self}> */
     private static ?WeakMap $known = null;
 
@@ -74,7 +79,42 @@ final class House
     /** @return list<Step> every proof that the plan can have, worked out once */
     public function stepList(): array
     {
-        return $this->stepList ??= $this->steps()?->all() ?? [];
+        return $this->stepList ??= $this->kept('step-list', static fn (Steps $steps): array => $steps->all());
+    }
+
+    /** @return ?list<CallName> calls that can be proved; null without a plan */
+    public function callsToProve(): ?array
+    {
+        return $this->plan === null
+            ? null
+            : $this->kept('step-calls', static fn (Steps $steps): array => $steps->calls());
+    }
+
+    /** What a plan's answers may be kept under: the same house, thermostat and landing give the same. */
+    public static function key(Plan $plan): string
+    {
+        return md5(serialize([$plan->installation, $plan->profile, $plan->landing, $plan->changes]));
+    }
+
+    /**
+     * What follows from house, thermostat and landing alone, worked out once for each of them.
+     *
+     * @template T
+     *
+     * @param  Closure(Steps): list<T>  $work
+     * @return list<T>
+     */
+    private function kept(string $what, Closure $work): array
+    {
+        $plan = $this->plan;
+
+        return $plan === null
+            ? []
+            : Cache::remember(
+                "{$what}/".self::key($plan),
+                self::AN_HOUR,
+                static fn (): array => $work(new Steps($plan)),
+            );
     }
 
     public function steps(): ?Steps

@@ -36,7 +36,7 @@ final class ProvePage
     {
         $progress = Progress::of($job);
         $steps = array_map(static fn (StepRecord $r) => $r->step, array_values($progress->steps()));
-        $sheet = StepSheet::of($plan, $steps);
+        $sheet = StepSheet::spoken($plan, $steps);
         $notes = ReadingNotes::of($job, $progress->steps());
 
         return [

@@ -10,7 +10,6 @@ use App\House\Refused;
 use App\Models\Job;
 use App\Records\Progress;
 use App\Records\Reading\ReadingRequest;
-use App\Records\Step\StepSheet;
 use App\Web\Controller;
 use App\Web\JsonResponse;
 use Illuminate\Http\Request;
@@ -39,7 +38,7 @@ final class TellsController extends Controller
             House::of($job)->plan ??
             throw Refused::at('step', Message::of('prove.tells-controller.choose-thermostat-first'));
         $groups = Cache::remember(
-            'cannot-tell/'.StepSheet::key($plan)."/{$key}",
+            'cannot-tell/'.House::key($plan)."/{$key}",
             self::A_DAY,
             static function () use ($plan, $step, $steps): array {
                 $others = array_values(

@@ -203,7 +203,7 @@ final class Progress
             CallTable::needed(House::of($this->job)->installation->archetype)->calls(),
             static fn (CallName $c): bool => $c !== CallName::Idle && $c->mode() === null,
         );
-        foreach (House::of($this->job)->steps()?->calls() ?? $all as $call) {
+        foreach (House::of($this->job)->callsToProve() ?? $all as $call) {
             $voltage = $this->steps[$call->value.'.voltage'] ?? null;
             $jumper = $this->steps[$call->value.'.jumper'] ?? null;
             $calls[$call->value] = [

@@ -9,7 +9,6 @@ use App\Models\Job;
 use App\Models\Record\Reading;
 use App\Records\Power\PowerFlag;
 use App\Records\Step\StepRecord;
-use App\Records\Step\StepSheet;
 use App\Words\Words;
 use Illuminate\Support\Facades\Cache;
 use Unionbit\Core\Planning\Plan\Plan;
@@ -149,7 +148,7 @@ final readonly class JointReasons
             $failed,
         );
         $verdicts = Cache::remember(
-            'joint-reasons/'.StepSheet::key($plan).'/'.md5(serialize([$of, $taken])),
+            'joint-reasons/'.House::key($plan).'/'.md5(serialize([$of, $taken])),
             self::A_WEEK,
             static fn (): array => array_map(static function (Reading $reading) use ($job, $taken): array {
                 $place = new ReadingPlace(

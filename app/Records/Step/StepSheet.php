@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Records\Step;
 
 use App\House\BoardView;
+use App\House\House;
+use App\Words\Speaker;
 use Illuminate\Support\Facades\Cache;
 use Unionbit\Core\Circuit\Meter\Meter;
 use Unionbit\Core\Planning\Plan\Plan;
@@ -16,25 +18,21 @@ use Unionbit\Core\Proving\Step\Step;
 /**
  * What the circuit has to say of a plan's steps: expected readings, the board as each step makes it, the load checks.
  * It changes only with house, thermostat and landing, so it is solved once for each of them.
+ *
+ * @phpstan-type Sheet array{expected: list<array<string, mixed>>, board: array<string, mixed>,
+ *     waitingBoard: array<string, mixed>}
  */
 final class StepSheet
 {
     private const AN_HOUR = 3600;
 
-    /** What a plan's answers may be kept under: the same house, thermostat and landing give the same. */
-    public static function key(Plan $plan): string
-    {
-        return md5(serialize([$plan->installation, $plan->profile, $plan->landing]));
-    }
-
     /**
      * @param  list<Step>  $steps
-     * @return array<string, array{expected: list<array<string, mixed>>, board: array<string, mixed>,
-     *     waitingBoard: array<string, mixed>}> by step
+     * @return array<string, Sheet> by step
      */
     public static function of(Plan $plan, array $steps): array
     {
-        return Cache::remember('step-sheet/'.self::key($plan), self::AN_HOUR, static function () use (
+        return Cache::remember('step-sheet/'.House::key($plan), self::AN_HOUR, static function () use (
             $plan,
             $steps,
         ): array {
@@ -56,11 +54,30 @@ final class StepSheet
         });
     }
 
+    /**
+     * The same in the words and units of whoever asks, said once for each.
+     *
+     * @param  list<Step>  $steps
+     * @return array<string, Sheet> by step
+     */
+    public static function spoken(Plan $plan, array $steps): array
+    {
+        $speaker = app(Speaker::class);
+        $key = implode('/', ['step-words', app()->getLocale(), $speaker->units()->value, House::key($plan)]);
+
+        return Cache::remember($key, self::AN_HOUR, static function () use ($speaker, $plan, $steps): array {
+            /** @var array<string, Sheet> $spoken */
+            $spoken = $speaker->spoken(self::of($plan, $steps));
+
+            return $spoken;
+        });
+    }
+
     /** @return list<LoadCheck> */
     public static function loads(Plan $plan): array
     {
         return Cache::remember(
-            'load-checks/'.self::key($plan),
+            'load-checks/'.House::key($plan),
             self::AN_HOUR,
             static fn (): array => (new LoadChecks($plan))->all(),
         );
