@@ -263,13 +263,12 @@ final class Circuit
     {
         $changed = [];
         foreach ($this->installation->loads() as $load) {
-            $in = isset($state->in[$load->id]);
-            if ($in) {
-                $changed[$load->id] = EquipmentParts::loadElement($load, true, $tolerance);
+            if (! isset($state->in[$load->id])) {
+                continue;
             }
+            $changed[$load->id] = EquipmentParts::loadElement($load, true, $tolerance);
             foreach ($load->drives as $contact) {
-                $closed = $in !== $contact->normallyClosed;
-                $ohms = $closed ? self::CLOSED_OHMS : Element::OPEN;
+                $ohms = $contact->normallyClosed ? Element::OPEN : self::CLOSED_OHMS;
                 $changed[$contact->id] = $rest->element($contact->id)->withImpedance($ohms, 0.0, $ohms);
             }
         }

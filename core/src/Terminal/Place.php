@@ -55,6 +55,6 @@ enum Place: string
     /** The place of a point of the circuit, "indoor.R"; null for one that has none ("cabinet", "A4.mid"). */
     public static function ofPoint(string $point): ?self
     {
-        return self::tryFrom(explode('.', $point)[0]);
+        return self::tryFrom(strstr($point, '.', true) ?: $point);
     }
 }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Circuit\Netlist;
 
-use Unionbit\Core\Data\Copies;
 use Unionbit\Core\Words\Message;
 
 /**
@@ -13,8 +12,6 @@ use Unionbit\Core\Words\Message;
  */
 final readonly class Element
 {
-    use Copies;
-
     /** An open contact, in ohms. */
     public const OPEN = 1.0e10;
 
@@ -69,12 +66,28 @@ final readonly class Element
     /** The same copper with another source in it, V; none is a winding whose supply is off. */
     public function withEmf(float $emf): self
     {
-        return $this->copy(['emf' => $emf]);
+        return $this->changed($this->ohms, $this->reactance, $this->dcOhms, $emf);
     }
 
     public function withImpedance(float $ohms, float $reactance, float $dcOhms): self
     {
-        return $this->copy(['ohms' => $ohms, 'reactance' => $reactance, 'dcOhms' => $dcOhms]);
+        return $this->changed($ohms, $reactance, $dcOhms, $this->emf);
+    }
+
+    private function changed(float $ohms, float $reactance, float $dcOhms, float $emf): self
+    {
+        return new self(
+            $this->id,
+            $this->kind,
+            $this->a,
+            $this->b,
+            $this->label,
+            $this->subject,
+            $ohms,
+            $reactance,
+            $dcOhms,
+            $emf,
+        );
     }
 
     public function opened(): self

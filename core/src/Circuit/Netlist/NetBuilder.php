@@ -20,6 +20,9 @@ final class NetBuilder
     /** @var array<string, Point> */
     private array $points = [];
 
+    /** @var array<string, Message> what places are called in this house */
+    private array $names = [];
+
     public function __construct(private readonly Installation $house)
     {
     }
@@ -66,6 +69,9 @@ final class NetBuilder
             $this->elements[$element->id] = $element;
         }
         foreach ([$element->a, $element->b] as $point) {
+            if (isset($this->points[$point])) {
+                continue;
+            }
             $this->point($point, PointKind::Inside, Place::ofPoint($point), $element->label, false);
         }
     }
@@ -79,7 +85,10 @@ final class NetBuilder
         ?string $terminal = null,
         ?string $conductor = null,
     ): void {
-        $where = $place === null ? null : $this->house->placeName($place);
-        $this->points[$id] ??= new Point($id, $kind, $place, $where, $label, $probeable, $terminal, $conductor);
+        if (isset($this->points[$id])) {
+            return;
+        }
+        $where = $place === null ? null : ($this->names[$place->value] ??= $this->house->placeName($place));
+        $this->points[$id] = new Point($id, $kind, $place, $where, $label, $probeable, $terminal, $conductor);
     }
 }

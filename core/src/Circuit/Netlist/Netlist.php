@@ -31,8 +31,13 @@ final readonly class Netlist
     /** @param  array<string, Element>  $changed by id */
     public function withAll(array $changed): self
     {
-        $line = array_filter($changed, static fn (Element $e): bool => $e->kind->isLineSide());
-        $changed = $line === [] ? $changed : array_diff_key($changed, $line);
+        $line = [];
+        foreach ($changed as $id => $element) {
+            if ($element->kind->isLineSide()) {
+                $line[$id] = $element;
+                unset($changed[$id]);
+            }
+        }
 
         return $changed === [] && $line === []
             ? $this
