@@ -9,12 +9,19 @@ use Unionbit\Core\Circuit\SpiceDeck;
 use Unionbit\Core\Data\InvalidData;
 use Unionbit\Core\Equipment\Build\Shelf;
 use Unionbit\Core\Equipment\Build\Unheld;
+use Unionbit\Core\Job\ExampleHouse;
+use Unionbit\Core\Planning\Offer\Planner;
 use Unionbit\Core\Planning\Proof\CallProof;
 use Unionbit\Core\Planning\Proof\PlanProof;
+use Unionbit\Core\Planning\Rule\MappingRules;
+use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Tests\Support\House;
 use Unionbit\Core\Tests\Support\NetWalk;
 use Unionbit\Core\Tests\Support\Pick;
 use Unionbit\Core\Tests\Support\Spice;
+use Unionbit\Core\Wiring\Conductor;
+use Unionbit\Core\Wiring\End;
+use Unionbit\Core\Words\Message;
 
 // Equipment from its parts: units with their options make the houses that no list names, and what they cannot make is
 // said.
@@ -340,3 +347,62 @@ it('refuses answers that a unit cannot be', function (array $answers): void {
     [['outdoor' => 'cools', 'heatSource' => 'gas', 'fanCentre' => 'yes', 'heatStages' => '2']],
     [['outdoor' => 'cools', 'heatSource' => 'oil', 'supplies' => '2', 'heatStages' => '2']],
 ]);
+
+it('keeps the two conductors of a dry contact to themselves (MR17)', function (string $screw, ?string $says): void {
+    $plan = House::example('furnace+condenser+humidifier', 'c-powered-humidity');
+    $to = array_values(
+        array_filter(
+            $plan->installation->wallConductors(),
+            static fn (Conductor $c): bool => $c->far->terminal === 'H1',
+        ),
+    )[0];
+    $findings = array_filter(
+        MappingRules::check($plan->landed($plan->landing->onWall($to->id(), End::landed($screw)))),
+        static fn (Finding $f): bool => $f->code === 'MR17' && $f->severity->blocks(),
+    );
+
+    expect(joined(' ', array_map(static fn (Finding $f): Message => $f->meaning, $findings)))->toContain(
+        $says ?? '',
+    );
+    expect($findings === [])->toBe($says === null);
+})->with([
+    'its own' => ['ACC+', null],
+    'a powered HUM' => ['HUM', 'two supplies are tied'],
+    'R' => ['Rc', 'two supplies are tied'],
+    'a call' => ['G', 'two supplies are tied'],
+]);
+
+it('never takes a conductor of another supply for a spare', function (): void {
+    $plain = ExampleHouse::of(House::archetype('furnace+condenser+humidifier'));
+    $wall = $plain->wallCable() ?? throw new LogicException('no cable');
+    $house = $plain->withCable(
+        $wall->withConductors(
+            array_values(
+                array_filter($wall->conductors, static fn (Conductor $c): bool => $c->far->terminal !== 'C'),
+            ),
+        ),
+    );
+    $live = array_filter($house->wallConductors(), static fn (Conductor $c): bool => $c->cable !== $wall->id);
+    $offers = Planner::of($house, House::profile('c-powered-3h-2c'))->offered;
+
+    expect($offers)->not->toBe([]);
+    foreach ($offers as $offer) {
+        foreach ($live as $conductor) {
+            expect($offer->plan->landing->wall[$conductor->id()]->terminal)->toBeNull();
+        }
+        expect(joined(' ', $offer->lost()))->toContain('Humidify');
+    }
+});
+
+it('ties a signal that opens to R where the plate has none for it, and says what that costs', function (): void {
+    $house = ExampleHouse::of(House::archetype('furnace:dehumidify=opens+condenser'));
+    $best = Planner::of($house, House::profile('c-powered-3h-2c'))->offered[0];
+    $bare = House::example('furnace:dehumidify=opens+condenser', 'c-powered-3h-2c');
+
+    expect($best->codes())
+        ->toContain('MR17')
+        ->and(joined(' ', $best->lost()))
+        ->toBe('Dehumidify runs as Cool 1')
+        ->and(joined(' ', PlanProof::of($bare)->failures))
+        ->toContain('dehumidify input');
+});

@@ -326,6 +326,98 @@ it('screens each of its codes both ways', function (
         'Find one sign',
     ];
     yield 'SC19 a sign' => ['SC19', $hp, $answer(['outdoor' => 'reverses', 'evidence' => ['valve']]), [], null, ''];
+    $line = ['outdoor' => 'cools', 'heatSource' => 'gas'];
+    yield 'MR16 a float that nobody placed' => [
+        'MR16',
+        House::FURNACE,
+        $answer(['floats' => 'some']),
+        [],
+        'warning',
+        'enter which conductor it breaks',
+    ];
+    yield 'MR16 none seen' => ['MR16', House::FURNACE, $answer(['floats' => 'none']), [], null, ''];
+    yield 'SC06 a relay to be fitted' => [
+        'SC06',
+        'boiler-zone-valve',
+        $answer(['zoneValve' => 'relay']),
+        [],
+        'note',
+        'see the valve open',
+    ];
+    yield 'SC20 a panel that the circuit has not' => [
+        'SC20',
+        House::FURNACE,
+        $answer(['shedding' => 'panel']),
+        [],
+        'error',
+        'Add the zone panel',
+    ];
+    yield 'SC20 the panel is there' => [
+        'SC20',
+        'zone-panel-gas-1h-1c',
+        $answer(['shedding' => 'panel']),
+        [],
+        null,
+        '',
+    ];
+    yield 'SC20 an add-on kit' => [
+        'SC20',
+        House::FURNACE,
+        $answer(['shedding' => 'kit']),
+        [],
+        'stop',
+        'photographs',
+    ];
+    yield 'SC20 a second Y outdoors' => [
+        'SC20',
+        House::FURNACE,
+        $answer([...$line, 'outdoorScrews' => ['Y', 'Y2', 'C', 'L']]),
+        [],
+        'warning',
+        'not in the circuit: Y2.',
+    ];
+    yield 'SC20 the screws that it has' => [
+        'SC20',
+        House::FURNACE,
+        $answer([...$line, 'outdoorScrews' => ['Y', 'C']]),
+        [],
+        null,
+        '',
+    ];
+    yield 'SC21 ductless' => [
+        'SC21',
+        House::FURNACE,
+        $answer(['outdoor' => 'ductless']),
+        [],
+        'stop',
+        'photographs',
+    ];
+    yield 'SC21 baseboard alone' => [
+        'SC21',
+        House::FURNACE,
+        $answer(['heatSource' => 'line']),
+        [],
+        'stop',
+        'licensed',
+    ];
+    yield 'SC21 baseboard beside cooling' => [
+        'SC21',
+        'air-handler-cool-1c',
+        $answer(['outdoor' => 'cools', 'heatSource' => 'line']),
+        [],
+        'warning',
+        'cooling and its fan only',
+    ];
+    yield 'SC21 three phases' => ['SC21', House::FURNACE, $answer(['phases' => 'three']), [], 'note', 'wrong way'];
+    yield 'SC22 a cock closed' => [
+        'SC22',
+        House::FURNACE,
+        $answer(['cocks' => 'closed']),
+        [],
+        'warning',
+        'gas cock',
+    ];
+    yield 'SC22 all open' => ['SC22', House::FURNACE, $answer(['cocks' => 'open']), [], null, ''];
     yield 'MR12 W nowhere' => [
         'MR12',
         $hp,

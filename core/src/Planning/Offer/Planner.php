@@ -4,11 +4,15 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Planning\Offer;
 
+use Unionbit\Core\Equipment\Archetype;
+use Unionbit\Core\Equipment\Dehumidify;
+use Unionbit\Core\Equipment\EquipmentTerminal;
 use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Planning\Plan\Draft;
 use Unionbit\Core\Planning\Plan\HouseChanges;
 use Unionbit\Core\Planning\Way\LeftOff;
 use Unionbit\Core\Planning\Way\Way;
+use Unionbit\Core\Planning\Way\WayOut;
 use Unionbit\Core\Planning\Way\Wo01Spare;
 use Unionbit\Core\Planning\Way\Wo02NewCable;
 use Unionbit\Core\Planning\Way\Wo03FanAsCommon;
@@ -22,6 +26,7 @@ use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Thermostat\Profile;
 use Unionbit\Core\Wiring\Jumper;
+use Unionbit\Core\Words\Message;
 
 /**
  * All sensible landings of a house on a thermostat: letter to letter where that is enough, else every way out of
@@ -84,7 +89,51 @@ final class Planner
             }
         }
 
-        return array_values(array_map(self::tied(...), $done));
+        return array_values(array_map(static fn (Draft $d): Draft => self::fullAir(self::tied($d)), $done));
+    }
+
+    /**
+     * MR17: a board that takes its DEH on R as "all is normal" has the two tied where no conductor brings it: full air
+     * always, and no dehumidifying, which the proof says.
+     */
+    private static function fullAir(Draft $draft): Draft
+    {
+        $archetype = $draft->house->archetype;
+        $signal = $archetype->boardTerminal(TerminalName::Deh);
+        $hot = $signal === null ? null : self::hotAt($archetype, $signal->place);
+        if (
+            $archetype->dehumidify !== Dehumidify::Opens ||
+            $signal === null ||
+            $hot === null ||
+            ($draft->profile->outputs !== Place::Wall && $draft->profile->serving(TerminalName::Deh) !== null) ||
+            $draft->carrier(TerminalName::Deh) !== null
+        ) {
+            return $draft;
+        }
+
+        return $draft->taking(
+            new WayOut(
+                code: 'MR17',
+                text: Message::of('planning.planner.tied-to', signal: $signal->printed, hot: $hot->printed),
+                part: Message::of('planning.wo10.jumper-with-pigtail'),
+                cost: 0.2,
+                minutes: 4,
+                trips: 1,
+                risk: 0,
+            ),
+            $draft->landing->withJumper(Jumper::tie($signal->place, $hot->printed, $signal->printed)),
+        );
+    }
+
+    private static function hotAt(Archetype $archetype, Place $place): ?EquipmentTerminal
+    {
+        foreach ($archetype->boardTerminals() as $terminal) {
+            if ($terminal->place === $place && $terminal->name->isHot()) {
+                return $terminal;
+            }
+        }
+
+        return null;
     }
 
     /** @return list<Draft> letter to letter, with the float switch where it is, and where it could be */
