@@ -328,6 +328,17 @@ test('an air handler in the attic: a place and its cables by one line each, its 
     await prints.getByLabel(/BK is/).selectOption('R');
     await expect(prints.getByLabel(/BK is/)).toHaveValue('R');
 
+    // A supply by one line: its figures where one stands, with its unit where none does; each is asked for its own.
+    await house.getByRole('button', { name: 'Add a supply' }).click();
+    await house.getByLabel(/A supply in one line/).fill('75 VA at the attic air handler, 3 A fuse');
+    await page.keyboard.press('Enter');
+    await expect(page.locator('[data-question="transformerVa@T2"]')).toContainText('75 VA');
+    await house.getByRole('button', { name: 'Add a supply' }).click();
+    await house.getByLabel(/A supply in one line/).fill('20 VA at the humidifier, no fuse');
+    await page.keyboard.press('Enter');
+    await expect(house.getByRole('button', { name: 'Place: Humidifier' })).toBeVisible();
+    await expect(page.locator('[data-question="fuseAmps@T3"]')).toContainText('0 A');
+
     await page.getByRole('button', { name: 'Find a point, lead A' }).click();
     await page.getByRole('textbox', { name: 'Find a point' }).fill('behind fuse T2');
     await page.locator('[data-point="T2.fused"]').click();

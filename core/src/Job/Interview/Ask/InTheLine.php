@@ -38,6 +38,28 @@ final class InTheLine
                 ],
                 static fn (Installation $h): bool => $h->answers->is('heatSource', 'gas', 'oil', 'electric'),
             ),
+            Question::choice(
+                'phases',
+                $section,
+                Message::of('job.questions.phases-outdoors'),
+                Message::of('job.questions.three-lugs-and-plate-says-3'),
+                [
+                    'single' => Message::of('job.questions.one'),
+                    'three' => Message::of('job.questions.three'),
+                ],
+                $outdoor,
+            ),
+            Question::choice(
+                'legs',
+                $section,
+                Message::of('job.questions.which-legs-contactor-opens'),
+                Message::of('job.questions.one-pole-leaves-leg-live'),
+                [
+                    'all' => Message::of('job.questions.every-leg'),
+                    'one' => Message::of('job.questions.one-stays-live'),
+                ],
+                $outdoor,
+            ),
             Question::ticks(
                 'outdoorScrews',
                 $section,

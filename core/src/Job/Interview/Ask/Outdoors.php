@@ -76,28 +76,6 @@ final class Outdoors
                 ],
                 $is('outdoor', 'reverses'),
             ),
-            Question::choice(
-                'phases',
-                $section,
-                Message::of('job.questions.phases-outdoors'),
-                Message::of('job.questions.three-lugs-and-plate-says-3'),
-                [
-                    'single' => Message::of('job.questions.one'),
-                    'three' => Message::of('job.questions.three'),
-                ],
-                $cools,
-            ),
-            Question::choice(
-                'legs',
-                $section,
-                Message::of('job.questions.which-legs-contactor-opens'),
-                Message::of('job.questions.one-pole-leaves-leg-live'),
-                [
-                    'all' => Message::of('job.questions.every-leg'),
-                    'one' => Message::of('job.questions.one-stays-live'),
-                ],
-                $cools,
-            ),
         ];
     }
 }
