@@ -65,7 +65,13 @@ final class ConductorView
             'near' => $conductor->near->toArray(),
             'far' => $conductor->far->toArray(),
             'evidence' => self::evidence($conductor->evidence),
-            'condition' => array_map(static fn (Condition $c): Message => $c->label(), $conductor->condition),
+            'condition' => [
+                ...array_map(static fn (Condition $c): Message => $c->label(), $conductor->condition),
+                ...array_map(
+                    static fn (int $n): Message => Message::of('house.conductor-view.touches', number: $n),
+                    $conductor->touches,
+                ),
+            ],
             'loopOhms' => $conductor->loopOhms,
             'splice' => $conductor->colourAfterSplice?->value,
             'spare' => $conductor->isSpare(),
@@ -99,8 +105,11 @@ final class ConductorView
             '',
             array_map(static fn (Condition $c): string => " {$c->value}", $conductor->condition),
         );
+        $touches = implode('', array_map(static fn (int $n): string => " touch{$n}", $conductor->touches));
         $ohms = $conductor->loopOhms === null ? '' : " {$conductor->loopOhms}ohm";
 
-        return "{$colour} {$end($conductor->near)}>{$end($conductor->far)}{$flag}{$splice}{$condition}{$ohms}";
+        return "{$colour} {$end(
+            $conductor->near,
+        )}>{$end($conductor->far)}{$flag}{$splice}{$condition}{$touches}{$ohms}";
     }
 }

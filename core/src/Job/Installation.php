@@ -19,6 +19,7 @@ use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Terminal\Vocabulary;
 use Unionbit\Core\Wiring\Cable;
 use Unionbit\Core\Wiring\Conductor;
+use Unionbit\Core\Wiring\Damage;
 use Unionbit\Core\Wiring\Jumper;
 use Unionbit\Core\Wiring\Splices;
 use Unionbit\Core\Words\Message;
@@ -84,6 +85,12 @@ final readonly class Installation
         }
 
         return null;
+    }
+
+    /** @return list<Damage> what makes a conductor unfit to carry anything */
+    public function damageOf(Conductor $conductor): array
+    {
+        return $this->cable($conductor->cable)?->damageOf($conductor) ?? [];
     }
 
     /** The cable from a board to the outdoor unit. */

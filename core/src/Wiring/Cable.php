@@ -16,6 +16,9 @@ final readonly class Cable
 
     public const MOST_FEET = 1000.0;
 
+    /** Ohms that a loop may be over what its length gives (MR22). */
+    private const OHMS_OVER = 0.5;
+
     /** Copper at 20 °C, ohms per foot one way, by gauge (standard wire tables). */
     public const OHMS_PER_FOOT = [18 => 0.00639, 20 => 0.01015, 22 => 0.01614, 24 => 0.02567];
 
@@ -45,6 +48,54 @@ final readonly class Cable
     public function conductorOhms(): float
     {
         return self::OHMS_PER_FOOT[$this->gauge] * $this->feet;
+    }
+
+    /** Ohms of a loop over this cable above which its conductor is not what its length allows (MR22). */
+    public function loopLimit(): float
+    {
+        return 2.0 * $this->conductorOhms() + self::OHMS_OVER;
+    }
+
+    /**
+     * What makes a conductor of this cable unfit to carry anything (MR21, MR22, MR24); empty where nothing is known.
+     *
+     * @return list<Damage>
+     */
+    public function damageOf(Conductor $conductor): array
+    {
+        $damage = [];
+        foreach ($conductor->condition as $condition) {
+            if ($condition->isDamage()) {
+                $damage[] = new Damage(
+                    $condition === Condition::Cabinet ? 'MR24' : 'MR21',
+                    Message::of('wiring.damage.condition', condition: $condition),
+                );
+            }
+        }
+        foreach ($conductor->touches as $number) {
+            $other = $this->conductor($number);
+            $damage[] = new Damage(
+                'MR21',
+                Message::of('wiring.damage.touches', other: $other?->name() ?? Message::raw((string) $number)),
+            );
+        }
+        foreach ([$conductor->near, $conductor->far] as $end) {
+            if (in_array($end->state, [EndState::CutShort, EndState::BrokenOff], true)) {
+                $damage[] = new Damage('MR21', Message::of('wiring.damage.end', end: $end->label()));
+            }
+        }
+        if ($conductor->loopOhms !== null && $conductor->loopOhms > $this->loopLimit()) {
+            $damage[] = new Damage(
+                'MR22',
+                Message::of(
+                    'wiring.damage.ohms',
+                    loop: Quantity::of($conductor->loopOhms, Unit::Ohms, 2),
+                    limit: Quantity::of($this->loopLimit(), Unit::Ohms, 2),
+                ),
+            );
+        }
+
+        return $damage;
     }
 
     /** @return list<string> its conductors as the circuit calls them, "A4" */

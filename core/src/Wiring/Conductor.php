@@ -21,6 +21,7 @@ final readonly class Conductor
      * @param  ?Colour  $colourAfterSplice  colour at the far end, where a splice changes it
      * @param  list<Condition>  $condition  what is wrong with it
      * @param  string  $cable  id of the cable that it is in, which stamps it
+     * @param  list<int>  $touches  numbers of conductors of the same cable that it was found to touch
      * @param  ?float  $loopOhms  measured out and back, with its far end joined to the conductor measured with
      */
     public function __construct(
@@ -35,6 +36,7 @@ final readonly class Conductor
         public array $condition = [],
         public ?float $loopOhms = null,
         public string $cable = 'A',
+        public array $touches = [],
     ) {
     }
 

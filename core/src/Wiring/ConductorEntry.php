@@ -39,6 +39,7 @@ final readonly class ConductorEntry
     /**
      * @param  list<Condition>  $condition
      * @param  list<EntryProblem>  $problems
+     * @param  list<int>  $touches
      */
     private function __construct(
         public ?int $number,
@@ -51,6 +52,7 @@ final readonly class ConductorEntry
         public array $condition,
         public ?float $loopOhms,
         public array $problems,
+        public array $touches,
     ) {
     }
 
@@ -98,7 +100,7 @@ final readonly class ConductorEntry
             $flags = array_slice($words, $arrow + 2);
         }
 
-        [$condition, $loop, $flags] = self::condition($flags);
+        [$condition, $loop, $touches, $flags] = self::condition($flags);
         [$evidence, $free, $splice] = self::flags($flags, $problems);
         if ($free !== null) {
             $near = $near === null || $near->isFree() ? End::free($free) : $near;
@@ -126,6 +128,7 @@ final readonly class ConductorEntry
             condition: $condition,
             loopOhms: $loop,
             problems: $problems,
+            touches: $touches,
         );
     }
 
@@ -160,6 +163,7 @@ final readonly class ConductorEntry
             note: '',
             condition: $this->condition,
             loopOhms: $this->loopOhms,
+            touches: array_values(array_filter($this->touches, static fn (int $n): bool => $n !== $number)),
         );
     }
 
@@ -287,23 +291,26 @@ final readonly class ConductorEntry
 
     /**
      * @param  list<string>  $words
-     * @return array{list<Condition>, ?float, list<string>} what is wrong with it, its loop ohms, and the words left
+     * @return array{list<Condition>, ?float, list<int>, list<string>} what is wrong with it, its loop ohms, what it
+     *     touches, and the words left
      */
     private static function condition(array $words): array
     {
-        $condition = $left = [];
+        $condition = $left = $touches = [];
         $loop = null;
         foreach ($words as $word) {
             if (Condition::tryFrom(strtolower($word)) !== null) {
                 $condition[] = Condition::from(strtolower($word));
             } elseif (preg_match('/^(\d{1,3}(?:[.,]\d{1,2})?)(?:ohms?|Ω)$/iu', $word, $found) === 1) {
                 $loop = (float) str_replace(',', '.', $found[1]);
+            } elseif (preg_match('/^(?:touch(?:es)?|short(?:ed)?)#?(\d{1,2})$/i', $word, $found) === 1) {
+                $touches[] = (int) $found[1];
             } else {
                 $left[] = $word;
             }
         }
 
-        return [$condition, $loop, $left];
+        return [$condition, $loop, $touches, $left];
     }
 
     /**

@@ -30,6 +30,8 @@ final class EntryWords
                 Condition::Exposed->value,
                 Condition::Pinched->value,
                 Condition::Crushed->value,
+                Condition::Open->value,
+                Condition::Cabinet->value,
             ],
         ];
     }

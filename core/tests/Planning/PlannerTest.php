@@ -28,6 +28,7 @@ use Unionbit\Core\Proving\Step\Steps;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Tests\Support\House;
 use Unionbit\Core\Tests\Support\NetWalk;
+use Unionbit\Core\Wiring\Condition;
 use Unionbit\Core\Wiring\Conductor;
 use Unionbit\Core\Wiring\End;
 use Unionbit\Core\Wiring\EndState;
@@ -435,6 +436,9 @@ it('never offers a plan that a walk of its nets objects to', function (int $seed
             $near,
             $far,
             mt_rand(0, 3) === 0 ? Evidence::ColourOnly : $c->evidence,
+            condition: mt_rand(0, 5) === 0 ? [$pick(Condition::cases())] : [],
+            loopOhms: mt_rand(0, 5) === 0 ? (float) $pick([0.4, 1.0, 6.0]) : null,
+            touches: mt_rand(0, 9) === 0 ? [$c->number === 1 ? 2 : 1] : [],
         );
     }
     $survey = $house->withCable($wall->withConductors($conductors));
@@ -450,6 +454,15 @@ it('never offers a plan that a walk of its nets objects to', function (int $seed
             [],
             "{$survey->archetype->id} on {$profile->id}, ".said($candidate->title()),
         );
+        // Nothing that is known to be damaged carries anything, at either end (MR21).
+        $house = $candidate->plan->installation;
+        foreach ($house->wallConductors() as $c) {
+            $ends = [$candidate->plan->landing->wall[$c->id()] ?? $c->near];
+            $ends[] = $candidate->plan->landing->board[$c->id()] ?? $c->far;
+            if ($house->damageOf($c) !== []) {
+                expect(array_filter($ends, static fn (End $e): bool => $e->isLanded()))->toBe([]);
+            }
+        }
         // Written to a file and read again it is the same plan, with the same proof.
         $again = PlanFile::read(
             json_decode((string) json_encode(PlanFile::write($candidate->plan)), true),

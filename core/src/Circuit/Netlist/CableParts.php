@@ -7,6 +7,7 @@ namespace Unionbit\Core\Circuit\Netlist;
 use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Wiring\Cable;
+use Unionbit\Core\Wiring\Condition;
 use Unionbit\Core\Wiring\Conductor;
 use Unionbit\Core\Wiring\End;
 use Unionbit\Core\Wiring\Landing;
@@ -16,6 +17,9 @@ use Unionbit\Core\Words\Message;
 /** Conductors of the cables: two halves each, what is between them, and both ends on a screw, a splice or free. */
 final readonly class CableParts
 {
+    /** A bare spot against metal or copper. */
+    private const TOUCH_OHMS = 0.1;
+
     public function __construct(
         private NetBuilder $net,
         private Installation $installation,
@@ -26,8 +30,8 @@ final readonly class CableParts
 
     public function add(Cable $cable): void
     {
-        $half = $cable->conductorOhms() / 2.0;
         foreach ($cable->conductors as $conductor) {
+            $half = self::ohms($cable, $conductor) / 2.0;
             $id = $conductor->id();
             $name = match (true) {
                 $cable->from === Place::Wall => $conductor->name(),
@@ -56,9 +60,50 @@ final readonly class CableParts
                 );
             }
             $this->net->copper("{$id}.h2", ElementKind::Wire, $onward, "{$id}.far", $half, $name, $id);
+            $this->damage($cable, $conductor, $name);
             $this->land($cable, 'near', $this->nearEnd($cable, $conductor), "{$id}.near", $name, $id);
             $this->land($cable, 'far', $this->farEnd($cable, $conductor), "{$id}.far", $name, $id);
         }
+    }
+
+    /** End to end; with what a measured loop has over its length, and open where it was found open. */
+    private static function ohms(Cable $cable, Conductor $conductor): float
+    {
+        $over = ($conductor->loopOhms ?? 0.0) - 2.0 * $cable->conductorOhms();
+
+        return match (true) {
+            in_array(Condition::Open, $conductor->condition, true) => 2.0 * Element::OPEN,
+            $conductor->loopOhms !== null && $conductor->loopOhms > $cable->loopLimit() => $cable->conductorOhms() +
+                $over,
+            default => $cable->conductorOhms(),
+        };
+    }
+
+    /** What it was found to touch, somewhere along its way: sheet metal, another conductor. */
+    private function damage(Cable $cable, Conductor $conductor, Message $name): void
+    {
+        $id = $conductor->id();
+        if (in_array(Condition::Cabinet, $conductor->condition, true)) {
+            $this->touch("{$id}.metal", "{$id}.mid", EquipmentParts::METAL, $name, $id);
+        }
+        foreach ($conductor->touches as $number) {
+            if ($cable->conductor($number) !== null) {
+                $this->touch("{$id}.touch{$number}", "{$id}.mid", "{$cable->id}{$number}.mid", $name, $id);
+            }
+        }
+    }
+
+    private function touch(string $id, string $a, string $b, Message $name, string $subject): void
+    {
+        $this->net->copper(
+            $id,
+            ElementKind::Joint,
+            $a,
+            $b,
+            self::TOUCH_OHMS,
+            Message::of('circuit.assembly.found-touching', name: $name),
+            $subject,
+        );
     }
 
     private function nearEnd(Cable $cable, Conductor $conductor): End

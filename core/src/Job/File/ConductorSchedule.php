@@ -48,7 +48,10 @@ final class ConductorSchedule
                     'far' => self::end($c->far),
                     'evidence' => $c->evidence->value,
                     'splice' => $c->colourAfterSplice->value ?? '',
-                    'condition' => implode(' ', array_column($c->condition, 'value')),
+                    'condition' => implode(' ', [
+                        ...array_column($c->condition, 'value'),
+                        ...array_map(static fn (int $n): string => "touch{$n}", $c->touches),
+                    ]),
                     'loop_ohms' => $c->loopOhms === null ? '' : (string) $c->loopOhms,
                     'note' => $c->note,
                 ];
@@ -122,6 +125,13 @@ final class ConductorSchedule
         };
         $evidence = $row->string('evidence', '');
         $words = preg_split('/[\s,;]+/', $row->string('condition', ''), -1, PREG_SPLIT_NO_EMPTY) ?: [];
+        $touches = [];
+        foreach ($words as $at => $word) {
+            if (preg_match('/^touch(\d{1,2})$/', $word, $found) === 1 && (int) $found[1] !== (int) $number) {
+                $touches[] = (int) $found[1];
+                unset($words[$at]);
+            }
+        }
         $ohms = str_replace(',', '.', $row->string('loop_ohms', ''));
         if ($ohms !== '' && (! is_numeric($ohms) || (float) $ohms < 0 || (float) $ohms > 999)) {
             throw InvalidData::notAllowed(
@@ -155,9 +165,10 @@ final class ConductorSchedule
                         $word,
                         implode(', ', array_column(Condition::cases(), 'value')),
                     ),
-                $words,
+                array_values($words),
             ),
             loopOhms: $ohms === '' ? null : (float) $ohms,
+            touches: $touches,
         );
     }
 

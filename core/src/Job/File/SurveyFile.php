@@ -385,7 +385,26 @@ final class SurveyFile
                 $node->strings('condition'),
             ),
             loopOhms: $node->has('loopOhms') ? $node->number('loopOhms', null, 0, 999) : null,
+            touches: self::touches($node, $number),
         );
+    }
+
+    /** @return list<int> numbers of other conductors of the cable */
+    private static function touches(Field $node, int $own): array
+    {
+        $touches = [];
+        foreach ($node->has('touches') ? (array) $node->value('touches') : [] as $number) {
+            if (! is_int($number) || $number < 1 || $number > self::MOST_CONDUCTORS || $number === $own) {
+                throw InvalidData::notAllowed(
+                    "{$node->pointer}/touches",
+                    is_scalar($number) ? (string) $number : '',
+                    Message::of('job.survey-file.number-of-another-conductor'),
+                );
+            }
+            $touches[] = $number;
+        }
+
+        return array_values(array_unique($touches));
     }
 
     /** @param  list<string>  $ids */
@@ -447,6 +466,7 @@ final class SurveyFile
                     'note' => $c->note,
                     ...self::filled([
                         'condition' => array_column($c->condition, 'value'),
+                        'touches' => $c->touches,
                         'loopOhms' => $c->loopOhms,
                     ]),
                 ],

@@ -10,7 +10,6 @@ use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Thermostat\Meaning;
 use Unionbit\Core\Thermostat\Profile;
-use Unionbit\Core\Wiring\Condition;
 use Unionbit\Core\Wiring\Conductor;
 use Unionbit\Core\Wiring\End;
 use Unionbit\Core\Wiring\EndState;
@@ -29,22 +28,29 @@ final class LetterToLetter
         if ($profile->outputs === Place::Module) {
             return self::moduleLanding($installation, $profile);
         }
-        $wall = [];
+        $wall = $board = [];
         $taken = [];
         foreach ($installation->wallConductors() as $conductor) {
-            $screw = self::screwFor($conductor, $installation, $profile);
+            $damaged = $installation->damageOf($conductor) !== [];
+            $screw = $damaged ? null : self::screwFor($conductor, $installation, $profile);
+            // MR21: with the far end left on, the damage still works.
+            if ($damaged && $conductor->far->isLanded()) {
+                $board[$conductor->id()] = End::free(EndState::Capped);
+            }
             if ($screw !== null && ! isset($taken[$screw])) {
                 $wall[$conductor->id()] = End::landed($screw);
                 $taken[$screw] = true;
             } else {
                 $wall[$conductor->id()] = End::free(
-                    $conductor->near->state === EndState::CutShort ? EndState::CutShort : EndState::Capped,
+                    in_array($conductor->near->state, [EndState::CutShort, EndState::BrokenOff], true)
+                        ? $conductor->near->state
+                        : EndState::Capped,
                 );
             }
         }
 
         return self::emergencyTied(
-            new Landing($wall, [], count($installation->archetype->supplies()) === 1),
+            new Landing($wall, $board, count($installation->archetype->supplies()) === 1),
             $installation,
             $profile,
         );
@@ -88,7 +94,7 @@ final class LetterToLetter
         foreach ($installation->wallConductors() as $conductor) {
             $wall[$conductor->id()] = $board[$conductor->id()] = End::free(EndState::Capped);
             if (
-                self::isWhole($conductor) &&
+                self::isWhole($conductor, $installation) &&
                 $installation->boardOf($conductor) === $installation->archetype->boards[0]
             ) {
                 $whole[] = $conductor;
@@ -115,18 +121,12 @@ final class LetterToLetter
         return self::emergencyTied(new Landing($wall, $board, true), $installation, $profile);
     }
 
-    /** Whether a conductor can carry something again: both ends can be stripped and its copper is sound. */
-    public static function isWhole(Conductor $conductor): bool
+    /** Whether a conductor can carry something again: no splice holds an end of it, and nothing is wrong with it. */
+    public static function isWhole(Conductor $conductor, Installation $installation): bool
     {
-        $broken = static fn (End $end): bool => in_array(
-            $end->state,
-            [EndState::CutShort, EndState::BrokenOff, EndState::Spliced],
-            true,
-        );
-
-        return ! $broken($conductor->near) &&
-            ! $broken($conductor->far) &&
-            ! in_array(Condition::Crushed, $conductor->condition, true);
+        return $conductor->near->state !== EndState::Spliced &&
+            $conductor->far->state !== EndState::Spliced &&
+            $installation->damageOf($conductor) === [];
     }
 
     /**

@@ -111,7 +111,7 @@ final readonly class Draft
         return array_values(
             array_filter(
                 $this->cable(),
-                fn (Conductor $c): bool => LetterToLetter::isWhole($c) &&
+                fn (Conductor $c): bool => LetterToLetter::isWhole($c, $this->house) &&
                     ($this->landing->wall[$c->id()] ?? $c->near)->terminal === null &&
                     $this->carriesNothing($c),
             ),

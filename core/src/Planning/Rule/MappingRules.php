@@ -20,6 +20,7 @@ use Unionbit\Core\Planning\Rule\Landing\Mr13OnePerScrew;
 use Unionbit\Core\Planning\Rule\Landing\Mr14SparesCapped;
 use Unionbit\Core\Planning\Rule\Landing\Mr15StripLength;
 use Unionbit\Core\Planning\Rule\Landing\Mr17Accessories;
+use Unionbit\Core\Planning\Rule\Landing\Mr21Damage;
 use Unionbit\Core\Planning\Rule\Supply\Mr02OneTransformer;
 use Unionbit\Core\Planning\Rule\Supply\Mr03TwoTransformers;
 use Unionbit\Core\Planning\Rule\Supply\Mr04CommonOnCommon;
@@ -55,6 +56,7 @@ final class MappingRules
             new Mr18KNeedsAdapter(),
             new Mr19CommunicatingConversion(),
             new Mr20OutputsAtTheEquipment(),
+            new Mr21Damage(),
         ];
     }
 
