@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Visit;
 
+use Unionbit\Core\Equipment\Dehumidify;
 use Unionbit\Core\Equipment\Load;
 use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Planning\Plan\Plan;
@@ -125,6 +126,9 @@ final class SearchWords
             ...$archetype->coolStages > 0 ? ['cooling', 'outdoor unit'] : [],
             ...$archetype->coolStages > 1 || $archetype->heatStages > 1 ? ['two stage'] : [],
             ...$house->facts->floats() === [] ? [] : ['float switch'],
+            ...$house->facts->floats() === $house->facts->safety ? [] : ['load shedding'],
+            ...$archetype->humidifies() === null ? [] : ['humidify'],
+            ...$archetype->dehumidify === Dehumidify::None ? [] : ['dehumidify'],
             ...count($archetype->supplies()) > 1 ? ['two transformers'] : [],
         ];
     }
