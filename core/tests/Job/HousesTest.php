@@ -7,6 +7,7 @@ use Unionbit\Core\Call\CallTable;
 use Unionbit\Core\Circuit\Edit\Opened;
 use Unionbit\Core\Circuit\Meter\Meter;
 use Unionbit\Core\Circuit\Setup;
+use Unionbit\Core\Circuit\SpiceDeck;
 use Unionbit\Core\Data\Field;
 use Unionbit\Core\Figures\OverflowPlacement;
 use Unionbit\Core\Job\ExampleHouse;
@@ -21,6 +22,7 @@ use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Planning\Proof\CallProof;
 use Unionbit\Core\Planning\Proof\Simulation;
 use Unionbit\Core\Tests\Support\House;
+use Unionbit\Core\Tests\Support\Spice;
 
 /** A house of catalog/houses.json with a thermostat landed letter to letter. */
 function namedHouse(string $id, string $profile): Plan
@@ -132,3 +134,31 @@ it('offers for dual fuel on four conductors what proves, or says what is lost', 
     }
     expect(Planner::of($house, House::profile('c-powered-3h-2c'))->offered)->not->toBe([]);
 });
+
+it('reads each named house as the outside program does, its switch closed and open', function (
+    string $id,
+    ?string $device,
+): void {
+    $plan = namedHouse($id, 'c-powered-3h-2c');
+    foreach (CallTable::needed($plan->installation->archetype)->calls() as $call) {
+        $closes = CallTable::needed($plan->installation->archetype)->printed($call, $plan->profile);
+        $setup = Setup::calling(...$closes)->inMode($call->mode());
+        foreach ($device === null ? [$setup] : [$setup, $setup->with(new Opened($device))] as $asked) {
+            $point = $plan->circuit()->operate($asked);
+            $deck = SpiceDeck::write($point->netlist, $id);
+            $theirs = Spice::run($deck['deck']);
+            foreach ($plan->installation->archetype->loads as $load) {
+                [$a, $b] = [$theirs[$deck['nodes'][$load->from]], $theirs[$deck['nodes'][$load->to]]];
+                $ours = $point->phasors->across($load->from, $load->to);
+                expect(hypot($ours[0] - ($a[0] - $b[0]), $ours[1] - ($a[1] - $b[1])))->toBeLessThan(
+                    max(0.001, 0.001 * hypot(...$ours)),
+                    "{$call->value}: {$load->id}",
+                );
+            }
+        }
+    }
+})->with([
+    ['condensing-furnace-pump-switch', 'pump'],
+    ['load-shedding-relay', 'shedding'],
+    ['dual-fuel-four-conductors', null],
+]);
