@@ -64,7 +64,7 @@ final class PlateAsFound
             $wall[$conductor->id()] = $conductor->near;
         }
 
-        return new Landing($wall, [], $installation->facts->plateLink !== LinkState::Out);
+        return new Landing($wall, [], $installation->facts->plateLink !== LinkState::Out, $installation->jumpers);
     }
 
     /** @return list<string> */

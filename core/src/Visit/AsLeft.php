@@ -52,7 +52,7 @@ final class AsLeft
                 further: $facts->further,
             ),
             $house->cables,
-            [...$house->jumpers, ...$plan->landing->jumpers],
+            $plan->landing->jumpers,
             $house->answers->with('display', null),
             [],
             $house->places,

@@ -7,6 +7,7 @@ namespace Unionbit\Core\Visit;
 use Unionbit\Core\Equipment\LoadKind;
 use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Planning\Work\MoveList;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Thermostat\PowerKind;
 use Unionbit\Core\Wiring\Conductor;
@@ -98,9 +99,10 @@ final class Carry
                     Message::of('visit.carry.compressor-fan-share-conductor-wo04'),
                 );
             }
-            if ($plan->landing->jumpers !== []) {
+            $ties = count(MoveList::tiesToMake($plan));
+            if ($ties > 0) {
                 $items[] = self::item(
-                    count($plan->landing->jumpers),
+                    $ties,
                     Message::of('visit.carry.jumper-with-pigtail'),
                     Message::of('visit.carry.ties-plan'),
                 );

@@ -16,7 +16,7 @@ final readonly class Landing
      * @param  array<string, End>  $wall  by conductor id
      * @param  array<string, End>  $board  by conductor id, only where the board end moves
      * @param  bool  $linkIn  whether the thermostat's Rc–Rh link is in
-     * @param  list<Jumper>  $jumpers  ties added at the plate or at the board
+     * @param  list<Jumper>  $jumpers  every tie at the plate or at a board, found and kept or added
      * @param  bool  $plugIn  a plug-in transformer at the wall feeds the thermostat's own hot and C
      */
     public function __construct(
@@ -48,6 +48,21 @@ final readonly class Landing
     {
         foreach ($this->jumpers as $jumper) {
             if ($jumper->label === $label) {
+                return $jumper;
+            }
+        }
+
+        return null;
+    }
+
+    /** The jumper of this plan between the same two screws; null where there is none. */
+    public function tie(Jumper $like): ?Jumper
+    {
+        foreach ($this->jumpers as $jumper) {
+            if (
+                $jumper->place === $like->place &&
+                in_array([$jumper->a, $jumper->b], [[$like->a, $like->b], [$like->b, $like->a]], true)
+            ) {
                 return $jumper;
             }
         }

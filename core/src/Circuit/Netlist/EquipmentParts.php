@@ -157,9 +157,7 @@ final readonly class EquipmentParts
     public function jumpers(): void
     {
         $house = $this->installation;
-        foreach (
-            [...$house->archetype->ties, ...$house->jumpers, ...$this->landing->jumpers] as $index => $jumper
-        ) {
+        foreach ([...$house->archetype->ties, ...$this->landing->jumpers] as $index => $jumper) {
             $this->net->copper(
                 "tie.{$index}",
                 ElementKind::Jumper,

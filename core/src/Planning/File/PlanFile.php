@@ -48,15 +48,7 @@ final class PlanFile
                 array_intersect_key(self::ends($node, 'wall'), $there),
                 array_intersect_key(self::ends($node, 'board'), $there),
                 $node->bool('linkIn', true),
-                array_map(
-                    static fn (Field $n): Jumper => new Jumper(
-                        $n->enum('place', Place::class),
-                        $n->string('a'),
-                        $n->string('b'),
-                        $n->string('label'),
-                    ),
-                    $node->each('jumpers'),
-                ),
+                self::ties($node, $house),
                 $node->bool('plugIn', false),
             ),
             $changes,
@@ -87,6 +79,7 @@ final class PlanFile
                 ],
                 $plan->landing->jumpers,
             ),
+            ...$plan->installation->jumpers === [] ? [] : ['foundTies' => true],
             ...$plan->landing->plugIn ? ['plugIn' => true] : [],
             ...$plan->changes->pulled === null ? [] : ['pulled' => SurveyFile::writeCable($plan->changes->pulled)],
             ...$plan->changes->safety === null
@@ -96,6 +89,27 @@ final class PlanFile
             ...$plan->changes->elsewhere ? ['elsewhere' => true] : [],
             ...$plan->choice === null ? [] : ['choice' => $plan->choice->toArray()],
         ];
+    }
+
+    /**
+     * Every tie of the plan. A file from before they were all listed has only those that the plan added: what was found
+     * stood then.
+     *
+     * @return list<Jumper>
+     */
+    private static function ties(Field $node, Installation $house): array
+    {
+        $ties = array_map(
+            static fn (Field $n): Jumper => new Jumper(
+                $n->enum('place', Place::class),
+                $n->string('a'),
+                $n->string('b'),
+                $n->string('label'),
+            ),
+            $node->each('jumpers'),
+        );
+
+        return $node->bool('foundTies', false) ? $ties : [...$house->jumpers, ...$ties];
     }
 
     /** @return array<string, End> by conductor */

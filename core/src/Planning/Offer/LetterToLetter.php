@@ -25,9 +25,16 @@ final class LetterToLetter
 {
     public static function landing(Installation $installation, Profile $profile): Landing
     {
-        if ($profile->outputs === Place::Module) {
-            return self::moduleLanding($installation, $profile);
-        }
+        $landing =
+            $profile->outputs === Place::Module
+                ? self::moduleLanding($installation, $profile)
+                : self::plateLanding($installation, $profile);
+
+        return (new FoundTies($installation, $profile))->standing($landing);
+    }
+
+    private static function plateLanding(Installation $installation, Profile $profile): Landing
+    {
         $wall = $board = [];
         $taken = [];
         foreach ($installation->wallConductors() as $conductor) {

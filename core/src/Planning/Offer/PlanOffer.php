@@ -38,6 +38,11 @@ final readonly class PlanOffer
         'defrost' => 4.0,
     ];
 
+    /** Points of a call that always runs its higher stage: a burner or one compressor; two compressors at once. */
+    private const ALWAYS_HIGH = 3.5;
+
+    private const COMPRESSORS_TIED = 6.0;
+
     private const MOVE_MINUTES = 2;
 
     /** Minutes and part points of a thermostat whose outputs stand at the equipment. */
@@ -145,8 +150,20 @@ final readonly class PlanOffer
         );
 
         return $points +
-            1.0 * count($this->proof->raised) +
+            array_sum(array_map($this->raisedPoints(...), array_column($this->proof->raised, 'call'))) +
             ($this->plan->profile->remoteControl === 'none' ? 1.5 : 0.0);
+    }
+
+    /**
+     * A call that always runs high costs more than its second stage left off: temperature rise, airflow and cycling
+     * change (MR09); two compressors tied together start at once.
+     */
+    private function raisedPoints(CallName $call): float
+    {
+        $burner = ! $call->isCooling() && $this->plan->installation->archetype->heatPump === null;
+        $one = $this->plan->installation->answers->is('compressors', 'one');
+
+        return $burner || $one ? self::ALWAYS_HIGH : self::COMPRESSORS_TIED;
     }
 
     public function partPoints(): float

@@ -89,7 +89,9 @@ final class Planner
             }
         }
 
-        return array_values(array_map(static fn (Draft $d): Draft => self::fullAir(self::tied($d)), $done));
+        return array_values(
+            array_map(static fn (Draft $d): Draft => self::fullAir(self::tied(self::found($d))), $done),
+        );
     }
 
     /**
@@ -106,7 +108,8 @@ final class Planner
             $signal === null ||
             $hot === null ||
             ($draft->profile->outputs !== Place::Wall && $draft->profile->serving(TerminalName::Deh) !== null) ||
-            $draft->carrier(TerminalName::Deh) !== null
+            $draft->carrier(TerminalName::Deh) !== null ||
+            $draft->landing->tie(Jumper::tie($signal->place, $hot->printed, $signal->printed)) !== null
         ) {
             return $draft;
         }
@@ -149,7 +152,31 @@ final class Planner
             );
         }
 
+        foreach ($bases as $tied) {
+            foreach ((new FoundTies($house, $profile))->open($tied->landing) as $tie) {
+                $bases[] = $tied->taking(
+                    new WayOut(
+                        code: 'MR25',
+                        text: Message::of('planning.planner.tie-out', a: $tie->a, b: $tie->b),
+                        minutes: 3,
+                        trips: $tie->place === Place::Wall ? 0 : 1,
+                    ),
+                    $tied->landing->withoutJumper($tie->label),
+                );
+            }
+        }
+
         return $bases;
+    }
+
+    /** MR25: with what the ways have landed since, found ties that have to go or stay. */
+    private static function found(Draft $draft): Draft
+    {
+        $landing = (new FoundTies($draft->house, $draft->profile))->settled($draft->landing);
+
+        return $landing === $draft->landing
+            ? $draft
+            : new Draft($draft->house, $draft->profile, $landing, $draft->ways, $draft->without, $draft->changes);
     }
 
     /**

@@ -21,6 +21,7 @@ use Unionbit\Core\Planning\Rule\Landing\Mr14SparesCapped;
 use Unionbit\Core\Planning\Rule\Landing\Mr15StripLength;
 use Unionbit\Core\Planning\Rule\Landing\Mr17Accessories;
 use Unionbit\Core\Planning\Rule\Landing\Mr21Damage;
+use Unionbit\Core\Planning\Rule\Landing\Mr25FoundTies;
 use Unionbit\Core\Planning\Rule\Supply\Mr02OneTransformer;
 use Unionbit\Core\Planning\Rule\Supply\Mr03TwoTransformers;
 use Unionbit\Core\Planning\Rule\Supply\Mr04CommonOnCommon;
@@ -57,6 +58,7 @@ final class MappingRules
             new Mr19CommunicatingConversion(),
             new Mr20OutputsAtTheEquipment(),
             new Mr21Damage(),
+            new Mr25FoundTies(),
         ];
     }
 

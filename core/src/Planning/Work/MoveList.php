@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Planning\Work;
 
+use Unionbit\Core\Planning\Offer\FoundTie;
+use Unionbit\Core\Planning\Offer\FoundTies;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Planning\Plan\PlannedConductor;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
+use Unionbit\Core\Wiring\Jumper;
 use Unionbit\Core\Words\Message;
 
 /**
@@ -94,7 +97,12 @@ final class MoveList
                 null,
             );
         }
-        foreach ($plan->landing->jumpers as $jumper) {
+        foreach (FoundTies::of($plan) as $tie) {
+            if ($tie->stands === null) {
+                $moves[] = self::tieOut($tie, $plan);
+            }
+        }
+        foreach (self::tiesToMake($plan) as $jumper) {
             $moves[] = new Move(
                 "tie:{$jumper->place->value}:{$jumper->a}:{$jumper->b}",
                 Message::of(
@@ -136,6 +144,36 @@ final class MoveList
         }
 
         return $moves;
+    }
+
+    /** @return list<Jumper> those of the plan that are not in place already: the old plate takes its own along */
+    public static function tiesToMake(Plan $plan): array
+    {
+        $there = array_map(
+            static fn (FoundTie $tie): ?Jumper => $tie->found->place === Place::Wall ? null : $tie->stands,
+            FoundTies::of($plan),
+        );
+
+        return array_values(
+            array_filter($plan->landing->jumpers, static fn (Jumper $j): bool => ! in_array($j, $there, true)),
+        );
+    }
+
+    private static function tieOut(FoundTie $tie, Plan $plan): Move
+    {
+        $found = $tie->found;
+
+        return new Move(
+            "tie-out:{$found->place->value}:{$found->a}:{$found->b}",
+            Message::of(
+                $found->place === Place::Wall ? 'planning.move-list.tie-not-again' : 'planning.move-list.tie-out',
+                a: $found->a,
+                b: $found->b,
+                place: $plan->installation->placeName($found->place),
+            ),
+            Message::of('planning.mr25.why', fate: $tie->fate->value),
+            null,
+        );
     }
 
     /** The equipment end of a conductor, where the plan moves it. */

@@ -16,9 +16,9 @@ use Unionbit\Core\Wiring\Damage;
 use Unionbit\Core\Words\Message;
 
 /**
- * MR21, MR22, MR24 A conductor with known damage, out of ohms or on the cabinet lands nowhere and is capped at both ends:
- * with the far end left on the damage still works, and on sheet metal it can pass every proof. MR23 Its neighbours in
- * the same cable are suspects until they are read.
+ * MR21, MR22, MR24 A conductor with known damage, out of ohms or on the cabinet lands nowhere and is capped at both
+ * ends: with the far end left on the damage still works, and on sheet metal it can pass every proof. MR23 Its
+ * neighbours in the same cable are suspects until they are read.
  */
 final class Mr21Damage implements MappingRule
 {
