@@ -193,12 +193,46 @@ it('leaves a second stage off before it ties two compressors together (MR09)', f
             ),
         ),
     );
-    $best = Planner::of($house, House::profile('c-powered-3h-2c'))->offered[0];
+    $offers = Planner::of($house, House::profile('c-powered-3h-2c'))->offered;
+    $at = static fn (callable $is): ?int => array_key_first(array_filter($offers, $is));
+    $off = $at(static fn (PlanOffer $o): bool => $o->lostCalls() === ['cool-2'] && $o->proof->raised === []);
+    $tied = $at(static fn (PlanOffer $o): bool => $o->proof->raised !== []);
 
-    expect($best->codes())
-        ->toBe(['WO10'])
-        ->and(array_column($best->proof->lost, 'call'))
-        ->toBe([CallName::Cool2])
-        ->and($best->proof->raised)
-        ->toBe([]);
+    expect($off)
+        ->not->toBeNull()
+        ->and($tied === null || $off < $tied)
+        ->toBeTrue()
+        // Without a conductor for G, cooling moves air by a tie; the fan alone is lost.
+        ->and(array_filter($offers, static fn (PlanOffer $o): bool => $o->lostCalls() === ['fan']))
+        ->not->toBe([]);
 });
+
+it('proposes what runs always high beside what is left off, and never ties two compressors by itself', function (
+    string $equipment,
+    string $without,
+    ?string $compressors,
+    bool $proposed,
+): void {
+    $json = SurveyFile::write(ExampleHouse::of(House::archetype($equipment)));
+    $json['cables'][0]['conductors'] = array_values(
+        array_filter(
+            $json['cables'][0]['conductors'],
+            static fn (array $c): bool => $c['far']['terminal'] !== $without,
+        ),
+    );
+    $json['answers'] = $compressors === null ? [] : ['compressors' => $compressors];
+    $offers = Planner::of(SurveyFile::read($json, House::archetype($equipment)), House::profile('c-powered-3h-2c'))
+        ->offered;
+    $tied = array_filter(
+        $offers,
+        static fn (PlanOffer $o): bool => $o->proof->raised !== [] &&
+            str_contains(said($o->title()), 'no conductor brings it'),
+    );
+
+    expect($tied !== [])->toBe($proposed);
+})->with([
+    'W2' => ['furnace-gas-2h-1c', 'W2', null, true],
+    'Y2, one compressor' => ['furnace-gas-1h-2c', 'Y2', 'one', true],
+    'Y2, two' => ['furnace-gas-1h-2c', 'Y2', 'two', false],
+    'Y2, nobody has looked' => ['furnace-gas-1h-2c', 'Y2', null, false],
+]);

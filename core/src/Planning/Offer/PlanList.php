@@ -32,14 +32,17 @@ final readonly class PlanList
     }
 
     /**
-     * Plans that no other beats on capability without asking more of parts, time or care.
+     * Plans that no other beats on capability without asking more of parts, time or care; one that gives up a call which
+     * another keeps, if always in its higher stage, does not beat that one.
      *
      * @param  list<PlanOffer>  $ranked
      * @return list<PlanOffer>
      */
     private static function worthwhile(array $ranked): array
     {
-        $beats = static fn (PlanOffer $a, PlanOffer $b): bool => $a->lossPoints() < $b->lossPoints() &&
+        $beats = static fn (PlanOffer $a, PlanOffer $b): bool => array_diff($a->lostCalls(), $b->lostCalls()) ===
+            [] &&
+            $a->lossPoints() < $b->lossPoints() &&
             $a->partPoints() <= $b->partPoints() &&
             $a->minutes() <= $b->minutes() &&
             $a->riskPoints() <= $b->riskPoints();

@@ -112,6 +112,12 @@ final readonly class PlanOffer
             : $lost;
     }
 
+    /** @return list<string> calls that the house no longer has */
+    public function lostCalls(): array
+    {
+        return array_map(static fn (array $l): string => $l['call']->value, $this->proof->lost);
+    }
+
     /** @return list<Message> to be bought besides the thermostat */
     public function parts(): array
     {

@@ -11,6 +11,7 @@ use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Planning\Plan\Draft;
 use Unionbit\Core\Planning\Plan\HouseChanges;
 use Unionbit\Core\Planning\Way\LeftOff;
+use Unionbit\Core\Planning\Way\TiedAtBoard;
 use Unionbit\Core\Planning\Way\Way;
 use Unionbit\Core\Planning\Way\WayOut;
 use Unionbit\Core\Planning\Way\Wo01Spare;
@@ -48,6 +49,7 @@ final class Planner
             new Wo04SharedKit(),
             new Wo10DropStage(),
             new LeftOff(),
+            new TiedAtBoard(),
             new Wo07PlugIn(),
         ];
     }
