@@ -65,17 +65,29 @@ final class ConductorView
             'near' => $conductor->near->toArray(),
             'far' => $conductor->far->toArray(),
             'evidence' => self::evidence($conductor->evidence),
-            'condition' => [
-                ...array_map(static fn (Condition $c): Message => $c->label(), $conductor->condition),
-                ...array_map(
-                    static fn (int $n): Message => Message::of('house.conductor-view.touches', number: $n),
-                    $conductor->touches,
-                ),
-            ],
+            'condition' => self::condition($conductor->condition, $conductor->touches),
             'loopOhms' => $conductor->loopOhms,
             'splice' => $conductor->colourAfterSplice?->value,
             'spare' => $conductor->isSpare(),
             'line' => self::line($conductor),
+        ];
+    }
+
+    /**
+     * What is wrong with a conductor, in words.
+     *
+     * @param  list<Condition>  $condition
+     * @param  list<int>  $touches
+     * @return list<Message>
+     */
+    public static function condition(array $condition, array $touches): array
+    {
+        return [
+            ...array_map(static fn (Condition $c): Message => $c->label(), $condition),
+            ...array_map(
+                static fn (int $n): Message => Message::of('house.conductor-view.touches', number: $n),
+                $touches,
+            ),
         ];
     }
 

@@ -10,10 +10,8 @@ use App\Survey\Edit\SurveyDraft;
 use App\Web\Controller;
 use App\Web\JsonResponse;
 use Illuminate\Http\Request;
-use Unionbit\Core\Wiring\Condition;
 use Unionbit\Core\Wiring\ConductorEntry;
 use Unionbit\Core\Wiring\EntryProblem;
-use Unionbit\Core\Words\Message;
 
 /** What a conductor line is understood as, while it is typed: its grammar exists once, here on the server. */
 final class EntryPreviewController extends Controller
@@ -52,7 +50,7 @@ final class EntryPreviewController extends Controller
             'far' => $entry->far?->toArray(),
             'evidence' => ConductorView::evidence($entry->evidence),
             'complete' => $entry->isComplete(),
-            'condition' => array_map(static fn (Condition $c): Message => $c->label(), $entry->condition),
+            'condition' => ConductorView::condition($entry->condition, $entry->touches),
             'loopOhms' => $entry->loopOhms,
             'problems' => array_map(static fn (EntryProblem $p): array => $p->toArray(), $entry->problems),
         ];
