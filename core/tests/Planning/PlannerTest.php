@@ -7,6 +7,7 @@ use Unionbit\Core\Circuit\Edit\Opened;
 use Unionbit\Core\Circuit\Meter\Meter;
 use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Circuit\Setup;
+use Unionbit\Core\Equipment\EquipmentTerminal;
 use Unionbit\Core\Fault\FaultedCall;
 use Unionbit\Core\Job\ExampleHouse;
 use Unionbit\Core\Job\Installation;
@@ -445,7 +446,20 @@ it('never offers a plan that a walk of its nets objects to', function (int $seed
             touches: mt_rand(0, 9) === 0 ? [$c->number === 1 ? 2 : 1] : [],
         );
     }
-    $survey = $house->withCable($wall->withConductors($conductors));
+    // A tie that somebody left, between two of the board's screws.
+    $screws = array_values(
+        array_filter(
+            $house->archetype->boardTerminals(),
+            static fn (EquipmentTerminal $t): bool => $t->place === $house->archetype->boards[0] &&
+                ! $t->name->isDry(),
+        ),
+    );
+    [$one, $two] = [$pick($screws), $pick($screws)];
+    $found =
+        mt_rand(0, 3) === 0 && $one !== $two ? [new Jumper($one->place, $one->printed, $two->printed, 'J1')] : [];
+    $survey = (new Installation($house->archetype, $house->facts, $house->cables, $found))->withCable(
+        $wall->withConductors($conductors),
+    );
 
     $list = Planner::of($survey, $profile);
     expect(count($list->offered))->toBeLessThanOrEqual(Planner::MOST_SHOWN);

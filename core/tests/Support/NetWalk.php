@@ -224,17 +224,33 @@ final class NetWalk
                     ];
                 }
                 $id = $cable->id.$c->number;
-                foreach ([[$cable->from->value, $ends[0]], [$cable->to->value, $ends[1]]] as [$place, $end]) {
+                // Open in the wall it is two pieces of copper; what it touches is one piece with it.
+                $open = in_array('open', array_column($c->condition, 'value'), true);
+                foreach ([[$cable->from->value, $ends[0]], [$cable->to->value, $ends[1]]] as $n => [$place, $end]) {
+                    $piece = $open && $n === 1 ? "{$id}.beyond" : $id;
                     if ($end->terminal !== null) {
-                        $this->join($id, "{$place}.{$end->terminal}");
+                        $this->join($piece, "{$place}.{$end->terminal}");
                     }
                     if ($end->onto !== null) {
-                        $this->join($id, $end->onto);
+                        $this->join($piece, $end->onto);
                     }
+                }
+                foreach ($open ? [] : $c->touches as $other) {
+                    if (
+                        ! in_array('open', array_column($cable->conductor($other)->condition ?? [], 'value'), true)
+                    ) {
+                        $this->join($id, $cable->id.$other);
+                    }
+                }
+                if (! $open && in_array('cabinet', array_column($c->condition, 'value'), true)) {
+                    $this->join($id, 'metal');
                 }
             }
         }
-        foreach ([...$house->archetype->ties, ...$house->jumpers, ...$plan->landing->jumpers] as $tie) {
+        foreach ($house->commonBonded() ? $house->archetype->transformers : [] as $supply) {
+            $this->join('metal', $supply->common);
+        }
+        foreach ([...$house->archetype->ties, ...$plan->landing->jumpers] as $tie) {
             $this->join("{$tie->place->value}.{$tie->a}", "{$tie->place->value}.{$tie->b}");
         }
         foreach ($house->archetype->switches as $switch) {
