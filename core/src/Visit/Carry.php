@@ -76,7 +76,8 @@ final class Carry
                 Message::of('visit.carry.thermostat', profile: $plan->profile->title),
                 Message::of('visit.carry.plan'),
             );
-            if (in_array($plan->profile->power, [PowerKind::Battery, PowerKind::CommonOrBattery], true)) {
+            $radio = $plan->profile->outputs === Place::Module && $plan->profile->linkConductors === 0;
+            if ($radio || in_array($plan->profile->power, [PowerKind::Battery, PowerKind::CommonOrBattery], true)) {
                 $items[] = self::item(
                     1,
                     Message::of('visit.carry.set-batteries'),

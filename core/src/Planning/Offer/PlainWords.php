@@ -5,7 +5,10 @@ declare(strict_types=1);
 namespace Unionbit\Core\Planning\Offer;
 
 use Unionbit\Core\Call\CallName;
+use Unionbit\Core\Equipment\Archetype;
+use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Terminal\Place;
+use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Thermostat\PowerKind;
 use Unionbit\Core\Words\Message;
 
@@ -16,10 +19,11 @@ final class PlainWords
     {
         $profile = $candidate->plan->profile;
         $lost = array_map(static fn (array $l): CallName => $l['call'], $candidate->proof->lost);
+        $does = self::does($candidate->plan->installation->archetype);
         $parts = [
             $lost === []
-                ? Message::of('planning.plain-words.everything')
-                : Message::of('planning.plain-words.but', lost: array_map(self::lost(...), $lost)),
+                ? Message::of('planning.plain-words.everything', does: $does)
+                : Message::of('planning.plain-words.but', does: $does, lost: array_map(self::lost(...), $lost)),
         ];
         if ($candidate->proof->raised !== []) {
             $parts[] = Message::of('planning.plain-words.equipment-always-runs-at-full');
@@ -40,12 +44,19 @@ final class PlainWords
         };
         $parts[] = match ($profile->power) {
             PowerKind::Battery => Message::of('planning.plain-words.runs-on-batteries-which-have'),
-            PowerKind::CommonOrBattery => Message::of('planning.plain-words.needs-no-battery-changes-as'),
+            PowerKind::CommonOrBattery => Message::of(
+                self::hasCommon($candidate->plan)
+                    ? 'planning.plain-words.needs-no-battery-changes-as'
+                    : 'planning.plain-words.runs-on-batteries-without-c',
+            ),
             PowerKind::Shared => Message::of('planning.plain-words.charges-itself-from-equipment-needs'),
             PowerKind::Common => $candidate->plan->landing->plugIn
                 ? Message::of('planning.plain-words.small-plug-in-transformer-feeds')
                 : Message::of('planning.plain-words.powered-by-equipment'),
         };
+        if ($profile->outputs === Place::Module && $profile->linkConductors === 0) {
+            $parts[] = Message::of('planning.plain-words.wall-unit-on-batteries');
+        }
         $parts[] = match ($profile->remoteControl) {
             'none' => Message::of('planning.plain-words.cannot-be-set-from-telephone'),
             'bridge' => Message::of('planning.plain-words.can-be-set-from-telephone'),
@@ -56,6 +67,27 @@ final class PlainWords
         }
 
         return Message::sentences($parts);
+    }
+
+    /** What the equipment does at all: a house without heat never reads of it. */
+    private static function does(Archetype $archetype): string
+    {
+        $heats = $archetype->heatStages > 0 || $archetype->reverses;
+
+        return match (true) {
+            $heats && $archetype->coolStages > 0 => 'both',
+            $heats => 'heat',
+            default => 'cool',
+        };
+    }
+
+    /** Whether the plan brings the thermostat its common, at the wall or at the equipment. */
+    private static function hasCommon(Plan $plan): bool
+    {
+        $common = $plan->profile->named(TerminalName::C);
+
+        return $common !== null &&
+            ($plan->profile->outputs === Place::Module || $plan->landing->on($common->printed) !== []);
     }
 
     /** What a household misses without a call: "the fan cannot be run by itself". */
