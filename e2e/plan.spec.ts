@@ -63,7 +63,7 @@ test('Ropewalk 11: asked what suits, compared, ranked otherwise, and the cable t
 
     await expect(plans(page).locator('[data-taken]')).toContainText('4 green brings W2 instead of G');
     await plans(page).getByRole('button', { name: 'Other plans' }).click();
-    await expect(plans(page).locator('[data-candidate]')).toHaveCount(3);
+    await expect(plans(page).locator('[data-candidate]')).toHaveCount(4);
     await plans(page)
         .getByText(/does not work, with the reason/)
         .click();

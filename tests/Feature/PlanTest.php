@@ -60,7 +60,7 @@ it('offers plans, takes one with the reason kept, and notes what was changed by 
         ->json();
 
     expect(array_column($offers['offered'], 'codes'))
-        ->toBe([['WO03'], ['WO10'], ['WO02']])
+        ->toBe([['WO03'], ['WO10'], ['WO10'], ['WO02']])
         ->and($offers['refused'][0]['refusals'][0])
         ->toContain('blower relay is at rest')
         ->and(House::of($job->refresh())->plan?->choice?->ways)

@@ -32,8 +32,8 @@ final readonly class PlanList
     }
 
     /**
-     * Plans that no other beats on capability without asking more of parts, time or care; one that gives up a call which
-     * another keeps, if always in its higher stage, does not beat that one.
+     * Plans that no other beats on capability without asking more of parts, time or care. One that gives up a call
+     * which another keeps, if always in its higher stage, does not beat it.
      *
      * @param  list<PlanOffer>  $ranked
      * @return list<PlanOffer>
