@@ -10,8 +10,8 @@ use App\Survey\Edit\SurveyDraft;
 use App\Web\Controller;
 use App\Web\JsonResponse;
 use Illuminate\Http\Request;
-use Unionbit\Core\Wiring\ConductorEntry;
-use Unionbit\Core\Wiring\EntryProblem;
+use Unionbit\Core\Wiring\Entry\ConductorEntry;
+use Unionbit\Core\Wiring\Entry\EntryProblem;
 
 /** What a conductor line is understood as, while it is typed: its grammar exists once, here on the server. */
 final class EntryPreviewController extends Controller

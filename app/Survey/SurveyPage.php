@@ -29,7 +29,7 @@ use Unionbit\Core\Job\Suggest\PlateRecognition;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Wiring\Cable;
 use Unionbit\Core\Wiring\Conductor;
-use Unionbit\Core\Wiring\EntryWords;
+use Unionbit\Core\Wiring\Entry\EntryWords;
 use Unionbit\Core\Words\Message;
 
 final class SurveyPage

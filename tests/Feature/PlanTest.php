@@ -73,7 +73,7 @@ it('offers plans, takes one with the reason kept, and notes what was changed by 
         ->toBe(['WO02']);
 
     editPlan($job, 'take', [
-        'key' => $offers['offered'][2]['key'],
+        'key' => $offers['offered'][3]['key'],
         'note' => 'the ceiling is open anyway',
     ])->assertOk();
     $plan = House::of($job->refresh())->plan;

@@ -12,7 +12,7 @@ use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Job\ExampleHouse;
 use Unionbit\Core\Planning\Offer\LetterToLetter;
 use Unionbit\Core\Planning\Plan\Plan;
-use Unionbit\Core\Wiring\ConductorEntry;
+use Unionbit\Core\Wiring\Entry\ConductorEntry;
 
 it('reads a meter as people type it', function (string $typed, MeterMode $mode, ?float $value): void {
     expect(MeterValue::parse($typed, $mode))->toBe($value);

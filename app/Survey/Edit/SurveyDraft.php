@@ -17,8 +17,8 @@ use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Wiring\Cable;
 use Unionbit\Core\Wiring\Conductor;
-use Unionbit\Core\Wiring\ConductorEntry;
-use Unionbit\Core\Wiring\EntryProblem;
+use Unionbit\Core\Wiring\Entry\ConductorEntry;
+use Unionbit\Core\Wiring\Entry\EntryProblem;
 use Unionbit\Core\Words\Message;
 
 /** A job's survey while it is edited: the house that it is, and the way back into the document. */

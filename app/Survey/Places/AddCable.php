@@ -11,7 +11,7 @@ use App\Models\Job;
 use App\Models\User;
 use App\Survey\Edit\SurveyDraft;
 use Unionbit\Core\Job\File\SurveyFile;
-use Unionbit\Core\Wiring\CableEntry;
+use Unionbit\Core\Wiring\Entry\CableEntry;
 use Unionbit\Core\Words\Message;
 
 /** Another cable, from one line: "second wall cable 18/5 to the attic air handler". */

@@ -17,7 +17,7 @@ use Unionbit\Core\Equipment\Transformer;
 use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Job\Interview\Interview;
 use Unionbit\Core\Terminal\Place;
-use Unionbit\Core\Wiring\SupplyEntry;
+use Unionbit\Core\Wiring\Entry\SupplyEntry;
 use Unionbit\Core\Words\Message;
 
 /**

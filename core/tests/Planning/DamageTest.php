@@ -13,8 +13,8 @@ use Unionbit\Core\Planning\Rule\MappingRules;
 use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Tests\Support\House;
-use Unionbit\Core\Wiring\ConductorEntry;
 use Unionbit\Core\Wiring\End;
+use Unionbit\Core\Wiring\Entry\ConductorEntry;
 
 // Damage that the survey knows binds the plan (MR21 to MR24) and acts on the circuit as it was found.
 

@@ -3,10 +3,10 @@
 declare(strict_types=1);
 
 use Unionbit\Core\Terminal\Colour;
-use Unionbit\Core\Wiring\CableEntry;
 use Unionbit\Core\Wiring\Conductor;
+use Unionbit\Core\Wiring\Entry\CableEntry;
+use Unionbit\Core\Wiring\Entry\SupplyEntry;
 use Unionbit\Core\Wiring\Evidence;
-use Unionbit\Core\Wiring\SupplyEntry;
 
 const PLACES = [
     'wall' => ['wall', 'hall'],

@@ -5,8 +5,8 @@ declare(strict_types=1);
 use Unionbit\Core\Terminal\Colour;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Tests\Support\House;
-use Unionbit\Core\Wiring\ConductorEntry;
 use Unionbit\Core\Wiring\EndState;
+use Unionbit\Core\Wiring\Entry\ConductorEntry;
 use Unionbit\Core\Wiring\Evidence;
 
 function understood(string $line): ConductorEntry

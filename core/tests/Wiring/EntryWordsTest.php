@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 use Unionbit\Core\Terminal\Colour;
 use Unionbit\Core\Terminal\Place;
-use Unionbit\Core\Wiring\ConductorEntry;
-use Unionbit\Core\Wiring\EntryWords;
+use Unionbit\Core\Wiring\Entry\ConductorEntry;
+use Unionbit\Core\Wiring\Entry\EntryWords;
 
 it('offers nothing that the line would not take', function (): void {
     ['colours' => $colours, 'plate' => $plate, 'flags' => $flags] = EntryWords::offered();

@@ -14,7 +14,7 @@ use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Planning\Proof\Simulation;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Tests\Support\House;
-use Unionbit\Core\Wiring\ConductorEntry;
+use Unionbit\Core\Wiring\Entry\ConductorEntry;
 
 /** A house whose thermostat Y goes under a connector straight to the outdoor conductor, past the board's Y. */
 function pigtailed(array $changes = []): array

@@ -2,10 +2,14 @@
 
 declare(strict_types=1);
 
-namespace Unionbit\Core\Wiring;
+namespace Unionbit\Core\Wiring\Entry;
 
 use Unionbit\Core\Terminal\Colour;
 use Unionbit\Core\Terminal\Place;
+use Unionbit\Core\Wiring\Cable;
+use Unionbit\Core\Wiring\Conductor;
+use Unionbit\Core\Wiring\End;
+use Unionbit\Core\Wiring\Evidence;
 use Unionbit\Core\Words\Message;
 use Unionbit\Core\Words\Unit;
 

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Unionbit\Core\Wiring;
+namespace Unionbit\Core\Wiring\Entry;
 
 use Unionbit\Core\Terminal\Place;
 

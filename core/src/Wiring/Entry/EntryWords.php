@@ -2,9 +2,10 @@
 
 declare(strict_types=1);
 
-namespace Unionbit\Core\Wiring;
+namespace Unionbit\Core\Wiring\Entry;
 
 use Unionbit\Core\Terminal\Colour;
+use Unionbit\Core\Wiring\Condition;
 use Unionbit\Core\Words\Message;
 
 /** The words that a conductor line is offered while it is typed, the likely ones first. Each is one that it takes. */

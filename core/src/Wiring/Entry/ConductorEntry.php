@@ -2,11 +2,16 @@
 
 declare(strict_types=1);
 
-namespace Unionbit\Core\Wiring;
+namespace Unionbit\Core\Wiring\Entry;
 
 use Unionbit\Core\Terminal\Colour;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\Vocabulary;
+use Unionbit\Core\Wiring\Condition;
+use Unionbit\Core\Wiring\Conductor;
+use Unionbit\Core\Wiring\End;
+use Unionbit\Core\Wiring\EndState;
+use Unionbit\Core\Wiring\Evidence;
 use Unionbit\Core\Words\Message;
 
 /**
