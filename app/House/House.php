@@ -26,6 +26,9 @@ final class House
     /** @var ?WeakMap<Job, array{int, self}> */
     private static ?WeakMap $known = null;
 
+    /** @var ?WeakMap<Plan, string> */
+    private static ?WeakMap $keys = null;
+
     /** @var ?list<Step> */
     private ?array $stepList = null;
 
@@ -93,7 +96,11 @@ final class House
     /** What a plan's answers may be kept under: the same house, thermostat and landing give the same. */
     public static function key(Plan $plan): string
     {
-        return md5(serialize([$plan->installation, $plan->profile, $plan->landing, $plan->changes]));
+        self::$keys ??= new WeakMap();
+
+        return self::$keys[$plan] ??= md5(
+            serialize([$plan->installation, $plan->profile, $plan->landing, $plan->changes]),
+        );
     }
 
     /**

@@ -157,6 +157,60 @@ it('adds a supply by one line: its figures where it stands, with its unit where 
         ->toContain('T2: the 120 V tap is in use: not looked at');
 });
 
+it('holds by its answers what the design asks for: humidity, load shedding, what is not served', function (
+    array $answers,
+    ?string $equipment,
+    ?string $code,
+    bool $stops,
+): void {
+    $job = Job::factory()->create();
+    installer($job);
+    foreach ($answers as $key => $value) {
+        editSurvey($job, 'answer', ['key' => $key, 'value' => $value])->assertOk();
+    }
+    $page = said(SurveyPage::props($job->refresh()));
+    expect($page['match']['id'])->toBe($equipment);
+    if ($code !== null) {
+        expect(array_column($page['findings'], 'severity', 'code')[$code] ?? null)->toBe($stops ? 'stop' : 'note');
+    }
+    $choose = $this->postJson("/jobs/{$job->id}/plan-edits", [
+        'id' => newId(),
+        'version' => $job->version,
+        'op' => 'choose',
+        'profile' => 'c-powered-humidity',
+    ]);
+    expect($choose->status() === 200)->toBe(! $stops);
+    if ($equipment !== null) {
+        $archetype = app(App\House\Catalog::class)->archetype($equipment);
+        $house = Unionbit\Core\Job\ExampleHouse::of($archetype);
+        $house = Unionbit\Core\Job\File\SurveyFile::read(
+            [...Unionbit\Core\Job\File\SurveyFile::write($house), 'answers' => $job->survey['answers']],
+            $archetype,
+        );
+        $profile = app(App\House\Catalog::class)->profile('c-powered-humidity');
+        $plan = new Plan($house, $profile, LetterToLetter::landing($house, $profile));
+        expect(array_filter(Simulation::prove($plan), static fn ($p): bool => ! $p->isProved()))->toBe([]);
+    }
+})->with(function (): iterable {
+    $gas = [
+        'outdoor' => 'cools',
+        'coolStages' => '1',
+        'heatSource' => 'gas',
+        'heatStages' => '1',
+        'pressure' => 'yes',
+    ];
+    yield '13: HUM and a DEH that opens' => [
+        [...$gas, 'humidifier' => 'board', 'dehumidify' => 'opens'],
+        'furnace-gas-1h-1c-dehumidify-opens',
+        null,
+        false,
+    ];
+    yield '14: load shedding' => [[...$gas, 'shedding' => 'shed'], 'furnace+condenser', null, false];
+    yield '18: three phases' => [[...$gas, 'phases' => 'three'], 'furnace+condenser', 'SC21', false];
+    yield '18: ductless' => [['outdoor' => 'ductless', 'heatSource' => 'none'], null, 'SC21', true];
+    yield '18: baseboard' => [['outdoor' => 'none', 'heatSource' => 'line'], null, 'SC21', true];
+});
+
 it('refuses what no house has, at its place, and changes nothing', function (
     array $edit,
     string $field,

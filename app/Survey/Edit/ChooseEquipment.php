@@ -10,7 +10,6 @@ use App\House\Catalog;
 use App\House\Refused;
 use App\Models\Job;
 use App\Models\User;
-use Unionbit\Core\Job\File\SurveyFile;
 use Unionbit\Core\Words\Message;
 
 /** Another kind of equipment, by the answers: cables stay as they were seen. */
@@ -45,7 +44,7 @@ final readonly class ChooseEquipment implements Edit
             );
         }
         $archetype = $catalog->archetype($this->archetype);
-        $survey = [...$job->survey, 'archetype' => $this->archetype];
+        $survey = $job->survey;
         $cables = is_array($survey['cables'] ?? null) ? $survey['cables'] : [];
         if ($archetype->coolStages > 0 && ! in_array('indoor', array_column($cables, 'from'), true)) {
             $cables[] = [
@@ -58,9 +57,7 @@ final readonly class ChooseEquipment implements Edit
             ];
         }
         $survey['cables'] = $cables;
-        $job->survey = SurveyFile::write(SurveyFile::read($survey, $archetype));
-        $job->plan = null;
-        $job->planned_at = null;
+        SurveyDraft::of($job)->onto($archetype, $survey);
 
         return Message::of('survey.choose-equipment.equipment', archetype: $archetype->title);
     }

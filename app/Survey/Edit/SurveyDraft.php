@@ -10,6 +10,7 @@ use App\House\Refused;
 use App\House\Stops;
 use App\Models\Job;
 use Unionbit\Core\Data\InvalidData;
+use Unionbit\Core\Equipment\Archetype;
 use Unionbit\Core\Equipment\Build\Composition;
 use Unionbit\Core\Equipment\Build\Unheld;
 use Unionbit\Core\Job\File\SurveyFile;
@@ -107,8 +108,21 @@ final readonly class SurveyDraft
         } catch (Unheld $unheld) {
             throw Refused::at('unit', $unheld->why);
         }
-        $survey = [...$this->job->survey, 'archetype' => $archetype->id];
-        $house = SurveyFile::read($survey, $archetype);
+
+        return $this->onto($archetype, $this->job->survey);
+    }
+
+    /**
+     * The house on other equipment: the figures of each supply stay where it stands, and there is no plan any more.
+     *
+     * @param  array<string, mixed>  $survey
+     */
+    public function onto(Archetype $archetype, array $survey): self
+    {
+        $read = SurveyFile::read($survey, $archetype);
+        $house = $read->withFacts(
+            $read->facts->carried($this->house->archetype->transformers, $archetype->transformers),
+        );
         $this->job->survey = SurveyFile::write($house);
         $this->job->plan = null;
         $this->job->planned_at = null;

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Survey\Places;
 
 use App\Document\Edit;
-use App\Document\EditRequest;
 use App\House\Refused;
 use App\Models\Job;
 use App\Models\User;
@@ -15,25 +14,13 @@ use Unionbit\Core\Wiring\Entry\CableEntry;
 use Unionbit\Core\Words\Message;
 
 /** Another cable, from one line: "second wall cable 18/5 to the attic air handler". */
-final readonly class AddCable implements Edit
+final class AddCable implements Edit
 {
-    public function __construct(private string $line)
-    {
-    }
+    use OneLine;
 
     public static function op(): string
     {
         return 'add-cable';
-    }
-
-    public static function rules(): array
-    {
-        return ['line' => ['required', 'string', 'max:120']];
-    }
-
-    public static function from(EditRequest $request): self
-    {
-        return new self($request->text('line'));
     }
 
     public function apply(Job $job, User $by): Message

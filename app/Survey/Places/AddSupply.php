@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Survey\Places;
 
 use App\Document\Edit;
-use App\Document\EditRequest;
 use App\House\Catalog;
 use App\House\Refused;
 use App\Models\Job;
@@ -24,25 +23,13 @@ use Unionbit\Core\Words\Message;
  * A supply from one line, "75 VA at the attic air handler, 3 A fuse": its figures where it stands already; where none
  * stands yet, with the unit that it feeds, if only one at that place brings its own.
  */
-final readonly class AddSupply implements Edit
+final class AddSupply implements Edit
 {
-    public function __construct(private string $line)
-    {
-    }
+    use OneLine;
 
     public static function op(): string
     {
         return 'add-supply';
-    }
-
-    public static function rules(): array
-    {
-        return ['line' => ['required', 'string', 'max:120']];
-    }
-
-    public static function from(EditRequest $request): self
-    {
-        return new self($request->text('line'));
     }
 
     public function apply(Job $job, User $by): Message

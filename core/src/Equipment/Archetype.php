@@ -32,8 +32,7 @@ final readonly class Archetype
      * @param  list<array{unit: string, place: string, options?: array<string, string>}>  $units  what it is made of
      * @param  bool  $doorSwitch  a door off the unit cuts the line to its first transformer
      * @param  bool  $boardRunsBlower  its board runs the blower while a limit is open
-     * @param  list<array{unit: string, key: string, choice: string, asks: ?string}>  $options  of its units, as they
-     *     are, and which question asks for each
+     * @param  list<UnitOption>  $options  of its units, as they are
      * @param  Dehumidify  $dehumidify  how it is told to dehumidify
      * @param  array<string, list<DrivenContact>>  $modes  contacts that a mode of the equipment moves (defrost)
      */

@@ -81,12 +81,14 @@ final class ArchetypeReader
             boards: array_map(Place::from(...), $node->strings('boards')) ?: [Place::Indoor],
             units: self::units($node),
             options: array_map(
-                static fn (Field $n): array => [
-                    'unit' => $n->string('unit'),
-                    'key' => $n->string('key'),
-                    'choice' => $n->string('choice'),
-                    'asks' => $n->has('asks') ? $n->string('asks') : null,
-                ],
+                static fn (Field $n): UnitOption => new UnitOption(
+                    $n->string('unit'),
+                    $n->string('key'),
+                    $n->string('choice'),
+                    $n->has('asks') ? $n->string('asks') : null,
+                    $n->bool('each', false),
+                    $n->has('said') ? $n->string('said') : null,
+                ),
                 $node->each('options'),
             ),
             dehumidify: $node->has('dehumidify') ? $node->enum('dehumidify', Dehumidify::class) : Dehumidify::None,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Unionbit\Core\Job;
 
 use Unionbit\Core\Data\Copies;
+use Unionbit\Core\Equipment\Transformer;
 
 /** What the survey found of the supply and of the old plate. Null means: not looked at yet, the default is used. */
 final readonly class Facts
@@ -55,6 +56,47 @@ final readonly class Facts
         return array_values(
             array_filter($this->safety, static fn (SafetyDevice $d): bool => $d->kind !== SafetyKind::Shedding),
         );
+    }
+
+    public function shedsLoad(): bool
+    {
+        return count($this->floats()) < count($this->safety);
+    }
+
+    /**
+     * The same figures on other equipment: each stays with the supply that stands where its own stood, and where only
+     * one stood and one stands, with that; of a supply that nobody has seen nothing is known.
+     *
+     * @param  list<Transformer>  $before
+     * @param  list<Transformer>  $after
+     */
+    public function carried(array $before, array $after): self
+    {
+        $known = [];
+        foreach ($before as $index => $supply) {
+            $known[$supply->place()->value][] = $this->ofSupply($supply->id, $index === 0);
+        }
+        $only = count($before) === 1 && count($after) === 1 ? $this->ofSupply($before[0]->id, true) : null;
+        $figures = $seen = [];
+        foreach ($after as $supply) {
+            $place = $supply->place()->value;
+            $nth = $seen[$place] ?? 0;
+            $seen[$place] = $nth + 1;
+            $figures[] = $only ?? ($known[$place][$nth] ?? new SupplyFacts());
+        }
+        $first = $figures[0] ?? new SupplyFacts();
+        $further = array_combine(
+            array_map(static fn (Transformer $supply): string => $supply->id, array_slice($after, 1)),
+            array_slice($figures, 1),
+        );
+
+        return $this->copy([
+            'lineVolts' => $first->lineVolts,
+            'tapVolts' => $first->tapVolts,
+            'transformerVa' => $first->transformerVa,
+            'fuseAmps' => $first->fuseAmps,
+            'further' => array_filter($further, static fn (SupplyFacts $f): bool => ! $f->isEmpty()),
+        ]);
     }
 
     /** @param  list<SafetyDevice>  $safety */

@@ -213,6 +213,7 @@ final readonly class Installation
         foreach ($this->archetype->transformers as $index => $catalogued) {
             $supply = $this->facts->ofSupply($catalogued->id, $index === 0)->on($catalogued);
             $transformers[] = match (true) {
+                $supply->aside => $supply->wired($supply->bonded ?? false, false),
                 $index > 0 => $supply->wired(
                     $this->facts->secondBonded ?? ($supply->bonded ?? false),
                     $this->facts->secondPhase === 'out',

@@ -126,7 +126,7 @@ final class SearchWords
             ...$archetype->coolStages > 0 ? ['cooling', 'outdoor unit'] : [],
             ...$archetype->coolStages > 1 || $archetype->heatStages > 1 ? ['two stage'] : [],
             ...$house->facts->floats() === [] ? [] : ['float switch'],
-            ...$house->facts->floats() === $house->facts->safety ? [] : ['load shedding'],
+            ...$house->facts->shedsLoad() ? ['load shedding'] : [],
             ...$archetype->humidifies() === null ? [] : ['humidify'],
             ...$archetype->dehumidify === Dehumidify::None ? [] : ['dehumidify'],
             ...count($archetype->supplies()) > 1 ? ['two transformers'] : [],

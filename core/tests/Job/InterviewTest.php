@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use Unionbit\Core\Job\ExampleHouse;
+use Unionbit\Core\Job\Facts;
 use Unionbit\Core\Job\File\SurveyFile;
 use Unionbit\Core\Job\Interview\Answers;
 use Unionbit\Core\Job\Interview\Assumptions;
@@ -12,6 +13,7 @@ use Unionbit\Core\Job\Interview\WantedReadings;
 use Unionbit\Core\Job\Suggest\EquipmentMatch;
 use Unionbit\Core\Job\Suggest\ModelDigits;
 use Unionbit\Core\Job\Suggest\PlateRecognition;
+use Unionbit\Core\Job\SupplyFacts;
 use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Screening\Screening;
 use Unionbit\Core\Terminal\Place;
@@ -345,3 +347,55 @@ it(
             ->not->toContain('E');
     },
 );
+
+it('asks each of two units for itself, and one answer changes one unit', function (): void {
+    $key = 'furnace-and-attic-air-handler-1c';
+    $survey = SurveyFile::write(ExampleHouse::of(House::archetype($key)));
+    foreach (EquipmentMatch::answersOf(House::archetype($key))->given as $question => $value) {
+        $survey = Interview::put($survey, (string) $question, $value);
+    }
+    $read = static fn (array $from, string $archetype): Unionbit\Core\Job\Installation => SurveyFile::read(
+        $from,
+        House::archetype($archetype),
+    );
+    $asked = array_column(Interview::of($read($survey, $key)), 'text', 'key');
+    $answered = Interview::put(
+        Interview::put($survey, 'inputs@furnace', 'electronic'),
+        'humidifier@furnace',
+        'board',
+    );
+    $match = EquipmentMatch::of($read($answered, $key)->answers, House::shelf(), $key);
+
+    expect(array_keys($asked))
+        ->toContain('inputs@furnace', 'inputs@air-handler', 'motor@air-handler', 'control')
+        ->not->toContain('inputs', 'motor')
+        ->and(said($asked['motor@air-handler']))
+        ->toBe('Indoor motor?: Air handler')
+        ->and($match->id)
+        ->toBe('furnace:inputs=electronic,humidifier=driven+air-handler@indoor-2+condenser');
+});
+
+it('keeps the figures of a supply with the supply, whatever else comes', function (): void {
+    $facts = (new Facts(transformerVa: 75.0, tapVolts: 208.0))->carried(
+        House::archetype('furnace-gas-1h-1c')->transformers,
+        House::archetype('zone-panel-gas-1h-1c')->transformers,
+    );
+    $two = new Facts(transformerVa: 40.0, further: ['T2' => new SupplyFacts(transformerVa: 20.0)]);
+    $humidifier = House::archetype('furnace+condenser+humidifier')->transformers;
+    $attic = House::archetype('furnace+air-handler@indoor-2+condenser+humidifier')->transformers;
+    $carried = $two->carried($humidifier, $attic);
+
+    expect([
+        $facts->transformerVa,
+        $facts->further['T2']->transformerVa ?? null,
+        $facts->further['T2']->tapVolts ?? null,
+    ])
+        ->toBe([null, 75.0, 208.0])
+        ->and([
+            $carried->transformerVa,
+            array_map(static fn (SupplyFacts $f): ?float => $f->transformerVa, $carried->further),
+        ])
+        ->toBe([40.0, ['T3' => 20.0]])
+        ->and($carried->carried($attic, $humidifier))
+        ->toEqual($two);
+});

@@ -76,17 +76,23 @@ final readonly class Composition
         return $asked;
     }
 
-    /** @return list<array{unit: string, key: string, choice: string, asks: ?string}> every option of every unit */
+    /** @return list<array<string, mixed>> every option of every unit, as an archetype is read */
     private function options(): array
     {
         $options = [];
+        $units = array_map(
+            static fn (Chosen $c): Unit => $c->unit,
+            array_values(array_filter($this->units, static fn (Chosen $c): bool => $c->isAsked())),
+        );
         foreach ($this->units as $chosen) {
             foreach ($chosen->unit->options as $key => $option) {
                 $options[] = [
                     'unit' => $chosen->unit->title,
                     'key' => $key,
                     'choice' => $chosen->options[$key],
-                    'asks' => $option->answer,
+                    'asks' => $option->question($chosen->unit, $units),
+                    'each' => $option->each,
+                    'said' => $option->answering($chosen->options[$key]),
                 ];
             }
         }

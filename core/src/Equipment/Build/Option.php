@@ -13,6 +13,7 @@ final readonly class Option
     /**
      * @param  list<string>  $choices
      * @param  ?string  $answer  key of the question that decides it; null where nobody is asked yet
+     * @param  bool  $each  asked of each unit that has it, where a house has several
      * @param  array<string, string>  $map  choice by answer, where the two are called differently
      * @param  Condition  $given  answers under which the question says something of this unit
      */
@@ -21,6 +22,7 @@ final readonly class Option
         public array $choices,
         public string $default,
         public ?string $answer,
+        public bool $each,
         private array $map,
         private Condition $given,
     ) {
@@ -43,6 +45,7 @@ final readonly class Option
             $choices,
             $default,
             $node->has('answer') ? $node->string('answer') : null,
+            $node->bool('each', false),
             $map,
             Condition::read($node, 'given'),
         );
@@ -50,15 +53,40 @@ final readonly class Option
 
     /**
      * @param  array<string, string>  $answers
+     * @param  ?string  $question  key of the question that decides it in this house
      * @return ?string the choice that the answers make, which this unit may not have; null where they say nothing of it
      */
-    public function chosenBy(array $answers): ?string
+    public function chosenBy(array $answers, ?string $question): ?string
     {
-        $given = $this->answer === null ? null : $answers[$this->answer] ?? null;
+        $given = $question === null ? null : $answers[$question] ?? null;
         if ($given === null || ! $this->given->holds($answers)) {
             return null;
         }
 
         return $this->map === [] ? $given : $this->map[$given] ?? null;
+    }
+
+    /** The answer that makes a choice; null where none does. */
+    public function answering(string $choice): ?string
+    {
+        $answer = $this->map === [] ? $choice : array_search($choice, $this->map, true);
+
+        return $answer === false ? null : (string) $answer;
+    }
+
+    /**
+     * The question that decides it among the units of a house: of its own unit, "motor@furnace", where another has the
+     * same option and each is asked.
+     *
+     * @param  list<Unit>  $units
+     */
+    public function question(Unit $own, array $units): ?string
+    {
+        $having = array_filter(
+            $units,
+            fn (Unit $unit): bool => ($unit->options[$this->key]->answer ?? null) === $this->answer,
+        );
+
+        return $this->each && count($having) > 1 ? "{$this->answer}@{$own->id}" : $this->answer;
     }
 }

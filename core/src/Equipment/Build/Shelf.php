@@ -103,13 +103,11 @@ final class Shelf
     public function meant(array $answers): Composition
     {
         $chosen = [];
-        foreach ($this->units as $unit) {
-            if (! $unit->isMeantBy($answers)) {
-                continue;
-            }
+        $meant = array_values(array_filter($this->units, static fn (Unit $u): bool => $u->isMeantBy($answers)));
+        foreach ($meant as $unit) {
             $options = [];
             foreach ($unit->options as $key => $option) {
-                $choice = $option->chosenBy($answers);
+                $choice = $option->chosenBy($answers, $option->question($unit, $meant));
                 if ($choice !== null && ! in_array($choice, $option->choices, true)) {
                     throw new Unheld(Message::of('equipment.build.no-such-option', unit: $unit->title));
                 }

@@ -97,6 +97,9 @@ final class Assumptions
                         ),
                 ],
             ];
+            if ($index > 0 && $supply->aside) {
+                $checks[] = [null, Message::of('job.assumptions.common-not-bonded')];
+            }
             foreach ($checks as [$known, $words]) {
                 if ($known === null) {
                     $assumed[] =
@@ -115,12 +118,12 @@ final class Assumptions
     {
         $assumed = [];
         foreach ($house->equipmentSeen() ? $house->archetype->options : [] as $option) {
-            $question = $option['asks'] === null ? null : Questions::named($option['asks']);
+            $question = $option->asks === null ? null : Questions::named($option->asks);
             if ($question?->isAskedOf($house) === true && Interview::answer($house, $question->key) === null) {
                 $assumed[] = Message::of(
                     'job.assumptions.option',
-                    unit: Message::named('unit', $option['unit']),
-                    what: Message::of('equipment.option', of: $option['key'], choice: $option['choice']),
+                    unit: Message::named('unit', $option->unit),
+                    what: Message::of('equipment.option', of: $option->key, choice: $option->choice),
                 );
             }
         }

@@ -23,18 +23,18 @@ final class Interview
     /** Whether an answer belongs to the survey's answers, and not to its facts or to a cable. */
     public static function isNote(string $key): bool
     {
-        $key = explode('@', $key, 2)[0];
-
-        return $key !== 'wire' && ! in_array($key, [...self::NUMBERS, ...self::YES_NO, ...self::WORDS], true);
+        return $key !== 'wire' &&
+            Questions::ofSupply($key) === null &&
+            ! in_array($key, [...self::NUMBERS, ...self::YES_NO, ...self::WORDS], true);
     }
 
     /** @return string|float|list<string>|null */
     public static function answer(Installation $house, string $key): string|float|array|null
     {
         $facts = $house->facts;
-        $supply = Questions::named($key)?->supply();
-        if ($supply !== null) {
-            return $facts->ofSupply($supply, false)->toArray()[explode('@', $key, 2)[0]] ?? null;
+        $figure = Questions::ofSupply($key);
+        if ($figure !== null) {
+            return $facts->ofSupply($figure[1], false)->toArray()[$figure[0]] ?? null;
         }
 
         return match ($key) {
@@ -49,8 +49,7 @@ final class Interview
             'oldPower' => $facts->oldPower,
             'wire' => $house->wallCable()?->kind,
             'floats' => $facts->floats() === [] ? $house->answers->choice('floats') : 'some',
-            'shedding' => $house->answers->choice('shedding') ??
-                ($facts->floats() === $facts->safety ? null : 'shed'),
+            'shedding' => $house->answers->choice('shedding') ?? ($facts->shedsLoad() ? 'shed' : null),
             default => $house->answers->given[$key] ?? null,
         };
     }
@@ -79,8 +78,9 @@ final class Interview
 
             return $survey;
         }
-        if ($question->supply() !== null) {
-            return self::putOfSupply($survey, $question, $value);
+        $figure = Questions::ofSupply($key);
+        if ($figure !== null) {
+            return self::putOfSupply($survey, $figure, $value);
         }
         $part = self::isNote($key) ? 'answers' : 'facts';
         $kept = is_array($survey[$part] ?? null) ? $survey[$part] : [];
@@ -122,11 +122,12 @@ final class Interview
 
     /**
      * @param  array<string, mixed>  $survey
+     * @param  array{string, string}  $figure  and its supply
      * @return array<string, mixed>
      */
-    private static function putOfSupply(array $survey, Question $question, mixed $value): array
+    private static function putOfSupply(array $survey, array $figure, mixed $value): array
     {
-        [$key, $id] = explode('@', $question->key, 2);
+        [$key, $id] = $figure;
         $facts = is_array($survey['facts'] ?? null) ? $survey['facts'] : [];
         $supplies = is_array($facts['supplies'] ?? null) ? $facts['supplies'] : [];
         $supply = is_array($supplies[$id] ?? null) ? $supplies[$id] : [];

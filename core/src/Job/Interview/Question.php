@@ -105,22 +105,20 @@ final readonly class Question
     }
 
     /**
-     * The same question of a further supply; its key is "lineVolts@T2".
+     * The same question of one part of the house where several are asked it: a supply, a unit. Its key is
+     * "lineVolts@T2", "motor@furnace".
      *
-     * @param  ?Message  $place  where that supply stands
+     * @param  ?Message  $called  what that part is called there
      */
-    public function ofSupply(string $id, ?Message $place = null): self
+    public function of(string $part, ?Message $called = null): self
     {
-        return $this->copy([
-            'key' => "{$this->key}@{$id}",
-            'text' => Message::of('job.question.of-supply', question: $this->text, id: $place ?? $id),
-        ]);
-    }
+        $key = "{$this->key}@{$part}";
 
-    /** The supply that it is asked of, where that is not the first; null of every other question. */
-    public function supply(): ?string
-    {
-        return explode('@', $this->key, 2)[1] ?? null;
+        return $this->copy([
+            'key' => $key,
+            'text' => Message::of('job.question.of-part', question: $this->text, part: $called ?? $part),
+            'asks' => static fn (Installation $h): bool => $h->archetype->isAskedFor($key),
+        ]);
     }
 
     /**

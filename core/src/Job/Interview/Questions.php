@@ -34,21 +34,29 @@ final class Questions
         ];
     }
 
-    /** A question by its key; of a further supply by the key and that supply, "lineVolts@T2". */
+    /** A question by its key; of one supply or unit among several by the key and that part, "lineVolts@T2". */
     public static function named(string $key): ?Question
     {
-        [$own, $supply] = [...explode('@', $key, 2), null];
+        [$own, $part] = [...explode('@', $key, 2), null];
         foreach (self::all() as $question) {
             if ($question->key === $own) {
-                return match (true) {
-                    $supply === null => $question,
-                    in_array($own, self::OF_EACH_SUPPLY, true) => $question->ofSupply($supply),
-                    default => null,
-                };
+                return $part === null ? $question : $question->of($part);
             }
         }
 
         return null;
+    }
+
+    /**
+     * The figure of a further supply that a key asks for, and that supply; null of every other key.
+     *
+     * @return ?array{string, string}
+     */
+    public static function ofSupply(string $key): ?array
+    {
+        [$own, $part] = [...explode('@', $key, 2), null];
+
+        return $part !== null && in_array($own, self::OF_EACH_SUPPLY, true) ? [$own, $part] : null;
     }
 
     /** @return list<string> */
@@ -65,8 +73,23 @@ final class Questions
             if ($question->isAskedOf($house)) {
                 $asked[] = $question;
             }
+            array_push($asked, ...self::ofUnits($question, $house));
             if ($question->key === 'secondPhase') {
                 array_push($asked, ...self::ofFurtherSupplies($house));
+            }
+        }
+
+        return $asked;
+    }
+
+    /** @return list<Question> a question of each of several units that have what it asks for */
+    private static function ofUnits(Question $question, Installation $house): array
+    {
+        $asked = [];
+        foreach ($house->equipmentSeen() ? $house->archetype->options : [] as $option) {
+            [$own, $unit] = [...explode('@', $option->asks ?? '', 2), null];
+            if ($unit !== null && $own === $question->key) {
+                $asked[] = $question->of($unit, Message::named('unit', $option->unit));
             }
         }
 
@@ -85,7 +108,7 @@ final class Questions
                     id: $supply->id,
                     place: $house->placeName($supply->place()),
                 );
-                $asked = $question === null ? $asked : [...$asked, $question->ofSupply($supply->id, $where)];
+                $asked = $question === null ? $asked : [...$asked, $question->of($supply->id, $where)];
             }
         }
 

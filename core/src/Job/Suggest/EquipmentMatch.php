@@ -7,11 +7,9 @@ namespace Unionbit\Core\Job\Suggest;
 use Unionbit\Core\Equipment\Archetype;
 use Unionbit\Core\Equipment\Build\Shelf;
 use Unionbit\Core\Equipment\Build\Unheld;
-use Unionbit\Core\Equipment\Dehumidify;
 use Unionbit\Core\Equipment\EquipmentKind;
 use Unionbit\Core\Job\Interview\Answers;
 use Unionbit\Core\Job\Interview\Questions;
-use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Words\Message;
 
 /** Which entry of the equipment catalogue the answers describe, and the answers that an entry stands for. */
@@ -138,8 +136,6 @@ final readonly class EquipmentMatch
             'supplies' => (string) count($archetype->supplies()),
             'zoneValve' => $source === 'boiler' ? 'two' : null,
             'fanCoil' => $source === 'coil' ? '24v' : null,
-            'humidifier' => $archetype->boardTerminal(TerminalName::Hum) === null ? null : 'board',
-            'dehumidify' => $archetype->dehumidify === Dehumidify::None ? null : $archetype->dehumidify->value,
             ...self::inUnits($archetype),
         ];
         foreach ($given as $key => $value) {
@@ -149,19 +145,15 @@ final readonly class EquipmentMatch
         return $answers;
     }
 
-    /** @return array<string, string> answers that are called as the options of its units */
+    /** @return array<string, ?string> what its units say of themselves where each is asked */
     private static function inUnits(Archetype $archetype): array
     {
-        $same = array_filter(
-            $archetype->options,
-            static fn (array $option): bool => in_array(
-                $option['asks'],
-                ['inputs', 'motor', 'control', 'pressure'],
-                true,
-            ),
-        );
+        $said = [];
+        foreach ($archetype->options as $option) {
+            $said += $option->each && $option->asks !== null ? [$option->asks => $option->said] : [];
+        }
 
-        return array_column($same, 'choice', 'asks');
+        return $said;
     }
 
     private static function hasUnits(Archetype $archetype, string ...$units): bool

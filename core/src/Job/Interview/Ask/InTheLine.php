@@ -15,7 +15,7 @@ final class InTheLine
     public static function all(): array
     {
         $section = Message::of('job.questions.in-line');
-        $outdoor = static fn (Installation $h): bool => $h->answers->is('outdoor', 'cools', 'reverses');
+        $outdoor = Asked::withOutdoorUnit();
 
         return [
             Question::choice(
@@ -36,7 +36,7 @@ final class InTheLine
                     'electric' => Message::of('job.questions.on-electric-thermostat-runs'),
                     'none' => Message::of('job.questions.there-none'),
                 ],
-                static fn (Installation $h): bool => $h->answers->is('heatSource', 'gas', 'oil', 'electric'),
+                Asked::where('heatSource', 'gas', 'oil', 'electric'),
             ),
             Question::choice(
                 'phases',
@@ -90,7 +90,7 @@ final class InTheLine
                     'open' => Message::of('job.questions.all-open'),
                     'closed' => Message::of('job.questions.one-is-closed'),
                 ],
-                static fn (Installation $h): bool => $h->answers->is('heatSource', 'gas', 'oil', 'coil', 'boiler'),
+                Asked::where('heatSource', 'gas', 'oil', 'coil', 'boiler'),
             ),
             Question::choice(
                 'shedding',

@@ -14,10 +14,7 @@ final class Indoors
     /** @return list<Question> */
     public static function all(): array
     {
-        $is = static fn (string $key, string ...$values): \Closure => static fn (
-            Installation $h,
-        ): bool => $h->answers->is($key, ...$values);
-        $cools = $is('outdoor', 'cools', 'reverses');
+        $cools = Asked::withOutdoorUnit();
         $section = Message::of('job.questions.what');
 
         return [
@@ -42,7 +39,7 @@ final class Indoors
                 Message::of('job.questions.heat-stages-indoors'),
                 Message::of('job.questions.two-heat-inputs-on-board'),
                 ['1' => Message::of('job.questions.one'), '2' => Message::of('job.questions.two')],
-                $is('heatSource', 'gas', 'oil', 'electric'),
+                Asked::where('heatSource', 'gas', 'oil', 'electric'),
             ),
             Question::choice(
                 'condensing',
@@ -50,7 +47,7 @@ final class Indoors
                 Message::of('job.questions.does-furnace-condense'),
                 Message::of('job.questions.plastic-vent-and-drain'),
                 ['no' => Message::of('job.questions.no'), 'yes' => Message::of('job.questions.yes')],
-                $is('heatSource', 'gas'),
+                Asked::where('heatSource', 'gas'),
             ),
             Question::choice(
                 'eGoes',
@@ -74,7 +71,7 @@ final class Indoors
                     '24v' => Message::of('job.questions.24-v-valve-or-circulator'),
                     'line' => Message::of('job.questions.line-voltage-fan-speeds-or-2'),
                 ],
-                $is('heatSource', 'coil'),
+                Asked::where('heatSource', 'coil'),
             ),
             Question::choice(
                 'zoneValve',
@@ -86,7 +83,7 @@ final class Indoors
                     'three' => Message::of('job.questions.three-wires-power-open-power'),
                     'relay' => Message::of('job.questions.three-wires-isolating-relay-planned'),
                 ],
-                $is('heatSource', 'boiler'),
+                Asked::where('heatSource', 'boiler'),
             ),
             Question::choice(
                 'bus',

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Job\Interview\Ask;
 
-use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Job\Interview\Question;
 use Unionbit\Core\Words\Message;
 use Unionbit\Core\Words\Unit;
@@ -16,7 +15,7 @@ final class Nameplates
     public static function all(): array
     {
         $section = Message::of('job.questions.nameplates');
-        $outdoor = static fn (Installation $h): bool => $h->answers->is('outdoor', 'cools', 'reverses');
+        $outdoor = Asked::withOutdoorUnit();
 
         return [
             Question::choice(

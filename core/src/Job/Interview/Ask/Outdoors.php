@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Job\Interview\Ask;
 
-use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Job\Interview\Question;
 use Unionbit\Core\Words\Message;
 
@@ -14,10 +13,7 @@ final class Outdoors
     /** @return list<Question> */
     public static function all(): array
     {
-        $is = static fn (string $key, string ...$values): \Closure => static fn (
-            Installation $h,
-        ): bool => $h->answers->is($key, ...$values);
-        $cools = $is('outdoor', 'cools', 'reverses');
+        $cools = Asked::withOutdoorUnit();
         $section = Message::of('job.questions.what');
 
         return [
@@ -44,7 +40,7 @@ final class Outdoors
                     'defrost' => Message::of('job.questions.defrost-board-with-r-c'),
                     'conductor' => Message::of('job.questions.conductor-on-o-or-b-2'),
                 ],
-                $is('outdoor', 'reverses'),
+                Asked::where('outdoor', 'reverses'),
             ),
             Question::choice(
                 'coolStages',
@@ -63,7 +59,7 @@ final class Outdoors
                     'one' => Message::of('job.questions.one-with-two-stages'),
                     'two' => Message::of('job.questions.two-compressors'),
                 ],
-                $is('coolStages', '2'),
+                Asked::where('coolStages', '2'),
             ),
             Question::choice(
                 'valve',
@@ -74,7 +70,7 @@ final class Outdoors
                     'O' => Message::of('job.questions.in-cooling-o'),
                     'B' => Message::of('job.questions.in-heating-b'),
                 ],
-                $is('outdoor', 'reverses'),
+                Asked::where('outdoor', 'reverses'),
             ),
         ];
     }
