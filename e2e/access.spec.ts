@@ -5,7 +5,6 @@ import { openJob, signIn, stage } from './support';
 // Every screen held against WCAG 2.1 AA, in both themes.
 for (const theme of ['bone', 'headlamp'] as const) {
     test(`no accessibility fault on any screen, ${theme}`, async ({ page }) => {
-        test.setTimeout(120_000);
         await page.addInitScript((chosen) => localStorage.setItem('theme', chosen), theme);
         const clean = async (where: string) => {
             const axe = new AxeBuilder({ page });
@@ -95,7 +94,6 @@ for (const [width, height, sites] of [
     [1280, 800, ['Tollhouse']],
 ] as const) {
     test(`every target is 44 px and nothing is wider than the screen, ${width} wide`, async ({ browser }) => {
-        test.setTimeout(60_000);
         const page = await (await browser.newContext({ viewport: { width, height } })).newPage();
         await page.goto('/sign-in');
         expect(await page.evaluate(small), 'sign-in').toEqual([]);

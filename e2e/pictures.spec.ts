@@ -8,13 +8,12 @@ const folder = 'docs/screenshots';
 async function picture(page: Page, name: string): Promise<void> {
     await page.evaluate(() => document.fonts.ready);
     // What offers an undo goes away by itself.
-    await expect(page.getByRole('button', { name: 'Undo', exact: true })).toBeHidden({ timeout: 12_000 });
+    await expect(page.getByRole('button', { name: 'Undo', exact: true })).toBeHidden();
     await page.waitForTimeout(400);
     await page.screenshot({ path: `${folder}/${name}.png` });
 }
 
 test('the main views', async ({ page, browser }) => {
-    test.setTimeout(120_000);
     await page.addInitScript(() => localStorage.setItem('theme', 'bone'));
     await signIn(page);
     await openJob(page, "Lock Keeper's Row 6");

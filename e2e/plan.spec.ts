@@ -134,3 +134,46 @@ test("a thermostat of one's own: made, refused at its place, chosen, put away", 
     await page.getByRole('button', { name: 'Put Hallway, two heat away' }).click();
     await expect(page.getByRole('button', { name: 'Put Hallway, two heat away' })).toHaveCount(0);
 });
+
+test('papers hold at any name on A4 and Letter: nothing overlaps, nothing leaves its page', async ({ page }) => {
+    await signIn(page);
+    await openJob(page, 'Weir Pump Room');
+    await stage(page, 'Survey');
+    const job = page.url().replace(/\/survey.*/, '');
+    const long = 'the old air handler in the roof space behind the second chimney';
+    await page.getByRole('button', { name: /Indoor board/ }).click();
+    const name = page.getByRole('textbox', { name: /name|called/i }).first();
+    await name.fill(long.slice(0, 40));
+    await name.press('Enter');
+    await expect(page.getByText(long.slice(0, 40)).first()).toBeAttached();
+    for (const paper of ['wiring.svg', 'labels.svg', 'door.svg']) {
+        const svg = await (await page.request.get(`${job}/${paper}`)).text();
+        expect(svg).toContain('width="190mm"');
+        const sheet = await page.context().newPage();
+        await sheet.setContent(`<body style="margin:0">${svg}</body>`);
+        const wrong = await sheet.evaluate(() => {
+            const paperEdge = document.querySelector('svg')?.getBoundingClientRect().right ?? 0;
+            const pageHeight = (250 / 25.4) * 96;
+            const boxes = [...document.querySelectorAll('text')].map((text) => ({
+                said: text.textContent,
+                box: text.getBoundingClientRect(),
+            }));
+            return boxes.flatMap(({ said, box }, index) => [
+                ...(box.right > paperEdge + 1 ? [`${said} leaves the sheet`] : []),
+                ...(Math.floor((box.top + 1) / pageHeight) !== Math.floor((box.bottom - 1) / pageHeight)
+                    ? [`${said} is cut by the page`]
+                    : []),
+                ...boxes
+                    .slice(index + 1)
+                    .filter(
+                        (other) =>
+                            Math.min(box.right, other.box.right) - Math.max(box.left, other.box.left) > 1 &&
+                            Math.min(box.bottom, other.box.bottom) - Math.max(box.top, other.box.top) > 3,
+                    )
+                    .map((other) => `${said} over ${other.said}`),
+            ]);
+        });
+        expect(wrong, paper).toEqual([]);
+        await sheet.close();
+    }
+});

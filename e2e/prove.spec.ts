@@ -87,7 +87,6 @@ async function everyCall(page: Page, names: string[]): Promise<void> {
 }
 
 test("Lock Keeper's Row 4, on its next visit: before power, three ways, and every call", async ({ page }) => {
-    test.setTimeout(180_000);
     await signIn(page);
     await page.getByRole('button', { name: "More for Lock Keeper's Row 4" }).click();
     await page.getByRole('menuitem', { name: 'Copy …' }).click();
@@ -158,7 +157,6 @@ for (const [half, from, to, level] of [
 }
 
 test('Dredger Cottage: every call but one, which is left out with its reason', async ({ page }) => {
-    test.setTimeout(180_000);
     await signIn(page);
     await openJob(page, 'Dredger Cottage');
     await stage(page, 'Prove');
@@ -181,7 +179,6 @@ test('Dredger Cottage: every call but one, which is left out with its reason', a
 test('what a test would tell, a reading flagged and corrected, the supply loaded, the air measured', async ({
     page,
 }) => {
-    test.setTimeout(120_000);
     await signIn(page);
     await openJob(page, 'Winding Hole 2');
     await stage(page, 'Prove');
@@ -302,7 +299,6 @@ test('four devices, two hundred readings, some sent twice: none lost, none doubl
 });
 
 test('a hidden fault found by the pattern of what passes and fails', async ({ page }) => {
-    test.setTimeout(120_000);
     await signIn(page);
     await openJob(page, 'Winding Hole 2');
     await stage(page, 'Prove');
@@ -317,7 +313,7 @@ test('a hidden fault found by the pattern of what passes and fails', async ({ pa
         await byVoltage(page, 'Cool 1');
         await page.getByRole('button', { name: 'Call has ended' }).click();
     }
-    await expect(pattern.locator('[data-fit="conductor-open:A5.h1"]')).toBeVisible({ timeout: 15_000 });
+    await expect(pattern.locator('[data-fit="conductor-open:A5.h1"]')).toBeVisible();
 });
 
 test('a connection dropped in mid-step: the entry is kept, and sent once when the signal is back', async ({ page }) => {
@@ -350,7 +346,7 @@ test('a connection dropped in mid-step: the entry is kept, and sent once when th
     await page.getByRole('button', { name: 'Yes: Blower runs' }).click();
     await expect(page.getByRole('status', { name: 'Kept on this device' })).toContainText('2 entries are kept');
     await page.context().setOffline(false);
-    await expect(page.getByRole('status', { name: 'Kept on this device' })).toBeHidden({ timeout: 10_000 });
+    await expect(page.getByRole('status', { name: 'Kept on this device' })).toBeHidden();
     await expect(page.locator('.log tr', { hasText: '26.1' })).toHaveCount(1);
     await page.reload();
     await expect(page.locator('.log tr', { hasText: '26.1' })).toHaveCount(1);
@@ -373,12 +369,12 @@ test("two devices on one job: the same step, each other's readings within two se
         .click();
     await page.getByRole('button', { name: 'By voltage' }).click();
     await page.getByRole('button', { name: 'Call is on' }).click();
-    await expect(other.getByRole('heading', { level: 1, name: 'Prove Heat 1' })).toBeVisible({ timeout: 8_000 });
+    await expect(other.getByRole('heading', { level: 1, name: 'Prove Heat 1' })).toBeVisible();
     await expect(other.getByRole('button', { name: 'Call has ended' })).toBeVisible();
     await pass(page, 60);
     await probe(page, 'indoor.W', 'indoor.C');
     await measure(page, '25.9', 'pass');
-    await expect(other.locator('[data-probe="indoor.W~indoor.C"]')).toContainText('25.9', { timeout: 8_000 });
+    await expect(other.locator('[data-probe="indoor.W~indoor.C"]')).toContainText('25.9');
     await page.getByRole('button', { name: 'Call has ended' }).click();
     await other.context().close();
 });

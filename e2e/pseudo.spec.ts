@@ -112,7 +112,8 @@ test('a second language is a folder: no plain word on any screen, nothing wider 
     browser,
     pseudo,
 }) => {
-    test.setTimeout(120_000);
+    // It walks every screen at two widths and measures each text on it.
+    test.setTimeout(900_000);
     const problems: string[] = [];
     for (const [width, height] of [
         [1280, 800],

@@ -27,8 +27,10 @@ test("a heat pump: every key in the menu's order, a wrong valve seen at once, al
         'compressor-off',
         'compressor-lockout',
         'aux-lockout',
+        'aux-gap',
         'cycles',
         'r-source',
+        'remote',
     ]);
     await setting(page, 'reversing-valve').getByRole('button', { name: 'Reversing valve' }).click();
     await expect(page.getByRole('region', { name: 'What the thermostat closes' })).toContainText(
@@ -41,7 +43,7 @@ test("a heat pump: every key in the menu's order, a wrong valve seen at once, al
         'Reversing valve is set to "Energized in heating (B)", should be "Energized in cooling (O)"',
     );
     await expect(page.getByRole('region', { name: 'Findings' })).toContainText(
-        'Cool 1 leaves the reversing valve at rest',
+        'Cool 1 heats: the reversing valve is in the wrong position',
     );
     for (const key of keys) {
         const tick = setting(page, key ?? '').getByRole('checkbox');
@@ -51,14 +53,14 @@ test("a heat pump: every key in the menu's order, a wrong valve seen at once, al
     await expect(page.getByText('What the thermostat closes is what the equipment needs.')).toBeVisible();
     await page.getByText(/that this menu does not have/).click();
     await expect(page.getByText('Power source: Common')).toBeVisible();
-    await expect(page.locator('.tape').getByRole('link', { name: /^Set/ })).toContainText('14 of 14 entered');
+    await expect(page.locator('.tape').getByRole('link', { name: /^Set/ })).toContainText('16 of 16 entered');
 });
 
 test('dual fuel: lockout from the balance point, a price that moves it, both running shown', async ({ page }) => {
     await set(page, 'Quay House');
     await setting(page, 'aux-with-compressor').getByRole('button', { name: 'Auxiliary with the compressor' }).click();
     await expect(page.getByRole('region', { name: 'What the thermostat closes' })).toContainText(
-        'Furnace 1 also pulls in the contactor',
+        'Furnace 1 runs the furnace beside the compressor',
     );
     await expect(setting(page, 'compressor-lockout')).toContainText('40 °F');
     await page.getByRole('link', { name: 'Figures' }).click();
@@ -104,7 +106,7 @@ test('electric heat without its fan: what the installer would see, and put right
     await set(page, 'Winding Hole 2');
     await setting(page, 'fan-in-heat').getByRole('button', { name: 'Fan in heat' }).click();
     await expect(page.getByRole('region', { name: 'What the thermostat closes' })).toContainText(
-        'Heat 1 leaves the blower relay at rest',
+        'Heat 1 runs the strips without the blower',
     );
     await expect(page.getByRole('region', { name: 'What the thermostat closes' })).toContainText('Heat 1 closes G too');
     await expect(page.locator('tr[data-call="heat-1"]')).toContainText('needed');

@@ -347,3 +347,47 @@ test('an air handler in the attic: a place and its cables by one line each, its 
     await page.getByRole('button', { name: 'Undo' }).click();
     await expect(house.getByRole('button', { name: /^Cable C, 18\/4/ })).toBeVisible();
 });
+
+test('which is which: five mixed up conductors told apart by phone in two trips, kept over a reload', async ({
+    browser,
+}) => {
+    const page = await (
+        await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true })
+    ).newPage();
+    await signIn(page);
+    await openUnseen(page, 'Osier Beds');
+    for (const [index, line] of ['red R>R', 'wht W>Y', 'grn G>W', 'yel Y>G', 'blu spare'].entries())
+        await conductor(page, `${line} ?`, index + 1);
+    const part = page.getByRole('region', { name: 'Which is which' });
+    await part.getByText('Which is which').click();
+    await expect(part).toContainText('2 trips to the other end');
+    await part.getByRole('button', { name: 'All lifted' }).click();
+    await expect(part).toContainText('Then twist these together');
+    await part.getByRole('button', { name: 'Twisted' }).click();
+
+    // By color everything runs through: the far ends twisted are those written at 1 with 2, and at 3 with 4.
+    const taps = async (...names: string[]) => {
+        for (const name of names) await part.getByRole('button', { name, exact: true }).click();
+    };
+    await taps('1 red (R)', '4 yellow (Y)', '2 white (W)', '3 green (G)');
+    await expect(part).toContainText('1 red (R) and 4 yellow (Y) answer each other');
+    await page.reload();
+    await expect(part).toContainText('1 red (R) and 4 yellow (Y) answer each other');
+    await part.getByRole('button', { name: 'That is all of them' }).click();
+    await expect(part).toContainText('Now twist these together here');
+    const twisted = (await part.locator('li.border-copper').allInnerTexts()).map((text) => text.split('+'));
+    // Each color at the wall comes out at the end of that color, whatever the record says lands there.
+    const far: Record<string, string> = {
+        red: 'red (R)',
+        yellow: 'white (Y)',
+        white: 'green (W)',
+        green: 'yellow (G)',
+        blue: 'blue (spare)',
+    };
+    for (const pair of twisted) await taps(...pair.map((end) => far[/[a-z]+/.exec(end)?.[0] ?? ''] ?? ''));
+    await part.getByRole('button', { name: 'That is all of them' }).click();
+    await expect(part.getByRole('table')).toContainText('Traced');
+    await part.getByRole('button', { name: 'Keep as evidence' }).click();
+    await expect(part).toBeHidden();
+    await expect(page.locator('tr[data-conductor="4"]')).toContainText('traced');
+});

@@ -42,7 +42,7 @@ export async function serve(
         stdio: 'ignore',
         env: { ...process.env, CACHE_PATH: cache, ...env },
     });
-    await expect.poll(() => up(url), { timeout: 30_000, message: `the application answers ${whom}` }).toBe(true);
+    await expect.poll(() => up(url), { timeout: 120_000, message: `the application answers ${whom}` }).toBe(true);
     return {
         url,
         stop: () => {

@@ -2,7 +2,6 @@ import { expect, test } from './test';
 import { answer, conductor, measure, noPhotos, openJob, pass, probe, raise, signIn, stage } from './support';
 
 test('one house from empty survey to handover', async ({ page }) => {
-    test.setTimeout(180_000);
     await signIn(page);
     await openJob(page, "Lock Keeper's Row 6");
 

@@ -26,6 +26,7 @@ use App\Records\Step\StepsController;
 use App\Set\SettingsController;
 use App\Shell\StageController;
 use App\Survey\EntryPreviewController;
+use App\Survey\Identify\IdentifyController;
 use App\Survey\SurveyEditController;
 use Illuminate\Support\Facades\Route;
 
@@ -68,6 +69,7 @@ Route::middleware('auth')->group(function (): void {
         Route::get('/thermostats', [PlanController::class, 'thermostats'])->name('job.thermostats');
         Route::get('/wiring.csv', [PlanController::class, 'table'])->name('job.wiring-csv');
         Route::get('/wiring.svg', [PlanController::class, 'drawing'])->name('job.wiring-svg');
+        Route::get('/door.svg', [PlanController::class, 'door'])->name('job.door-svg');
         Route::get('/labels.svg', [PlanController::class, 'labels'])->name('job.labels-svg');
         Route::post('/copies', [JobsController::class, 'copy'])->name('job.copies');
         Route::post('/details', [JobsController::class, 'details'])->name('job.details');
@@ -77,6 +79,7 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/photo-marks', [PhotosController::class, 'mark'])->name('job.photo-marks');
         Route::get('/photos/{photo}', [PhotosController::class, 'show'])->name('job.photo');
 
+        Route::post('/identify', IdentifyController::class)->name('job.identify');
         Route::post('/survey-edits', SurveyEditController::class)->name('job.survey-edits');
         Route::post('/plan-edits', PlanEditController::class)->name('job.plan-edits');
         Route::post('/entry-preview', EntryPreviewController::class)->name('job.entry-preview');

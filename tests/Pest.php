@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Handover\HandoverSheet;
+use App\Jobs\File\ImportJob;
 use App\Jobs\Screen\JobSummaries;
 use App\Models\Crew;
 use App\Models\Job;
@@ -194,4 +195,15 @@ function jobFile(array $changes = []): string
     $file = json_decode((string) file_get_contents(database_path('demo/lock-keepers-row-4.json')), true);
 
     return (string) json_encode(array_replace_recursive($file, $changes));
+}
+
+/** A house of the demo data, in the hands of the installer who is signed in. */
+function demo(string $name): Job
+{
+    $user = User::factory()->create();
+    test()->actingAs($user);
+
+    return app(
+        ImportJob::class,
+    )($user, newId(), json_decode((string) file_get_contents(base_path("database/demo/{$name}.json")), true));
 }

@@ -34,10 +34,9 @@ final class FiguresPage
                         equipment: $plan->installation->archetype->title,
                         thermostat: $plan->profile->title,
                     ),
-            'figures' => array_map(static fn (Figure $f): array => self::figure($f, $plan), Figures::all()),
-            'overflow' => $plan === null || $plan->installation->archetype->coolStages === 0
-                    ? []
-                    : OverflowPlacement::ways($plan),
+            'figures' => array_map(static fn (Figure $f): array => self::figure($f, $plan), Figures::of($plan)),
+            'relayPins' => $plan?->installation->answers->choice('relayPins') ?? '',
+            'overflow' => $plan === null ? [] : OverflowPlacement::pans($plan),
         ];
     }
 

@@ -141,8 +141,9 @@ final class HandoverPage
     private static function figures(Plan $plan): array
     {
         $rows = [];
-        foreach (Figures::all() as $figure) {
-            $values = in_array($figure->key(), ['transformer-load', 'voltage-drop', 'fuse'], true)
+        foreach (Figures::of($plan) as $figure) {
+            $kind = explode('@', $figure->key())[0];
+            $values = in_array($kind, ['transformer-load', 'voltage-drop', 'fuse'], true)
                 ? Figures::values($figure, [], $plan)
                 : null;
             if ($values !== null) {
@@ -216,7 +217,8 @@ final class HandoverPage
     {
         $entered = Progress::entered($job);
         $rows = [];
-        $has = static fn (DerivedSetting $s): bool => $s->lacking === null;
+        $has = static fn (DerivedSetting $s): bool => $s->lacking === null &&
+            ($s->isRequired() || isset($entered[$s->key->value]));
         foreach (array_filter(Derivation::all($plan), $has) as $setting) {
             $value = $entered[$setting->key->value] ?? null;
             $rows[] = [

@@ -23,8 +23,8 @@ use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Words\Message;
 
 /**
- * What is open on a job, and only that: what failed and was not settled since, what screening finds in the house as the
- * work leaves it, pairings that no proof has shown.
+ * What is open on a job, and only that: what nobody has proved yet, what failed and was not settled since, what
+ * screening finds in the house as the work leaves it, pairings that no proof has shown.
  */
 final readonly class OpenMatters
 {
@@ -38,12 +38,34 @@ final readonly class OpenMatters
         $open = new self($job, $progress, $notes);
 
         return [
+            ...$open->unfinished(),
             ...$open->failed(),
             ...$open->measured(),
             ...$open->read(),
             ...$open->findings(),
             ...$open->pairings(),
         ];
+    }
+
+    /** @return list<Message> what has not been done at all: nothing is in order only because nobody has looked */
+    private function unfinished(): array
+    {
+        if (House::of($this->job)->plan === null) {
+            return [Message::of('handover.open-matters.no-plan')];
+        }
+        $open = array_filter(
+            $this->progress->calls(),
+            static fn (array $call): bool => ! $call['proved'] && $call['waived'] === null,
+        );
+
+        return $open === []
+            ? []
+            : [
+                Message::of(
+                    'handover.open-matters.not-proved',
+                    calls: array_values(array_map(static fn (array $call): mixed => $call['label'], $open)),
+                ),
+            ];
     }
 
     /** @return list<Message> readings and signs of the steps' last runs */

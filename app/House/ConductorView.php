@@ -31,6 +31,7 @@ final class ConductorView
             ),
             'gauge' => $cable->gauge,
             'feet' => $cable->feet,
+            'run' => $cable->run?->value,
             'conductors' => array_map(self::conductor(...), $cable->conductors),
         ];
     }

@@ -30,6 +30,7 @@ final class OfferView
             'proved' => count(array_filter($calls, static fn (CallProof $p): bool => $p->isProved())),
             'of' => count($calls),
             'lost' => $candidate->lost(),
+            'unmet' => $candidate->unmet(),
             'parts' => $candidate->parts(),
             'minutes' => $candidate->minutes(),
             'trips' => $candidate->trips(),

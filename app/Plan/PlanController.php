@@ -9,12 +9,17 @@ use App\House\House;
 use App\House\JobMark;
 use App\House\ProfileShelf;
 use App\Models\Job;
+use App\Plan\Paper\DoorPaper;
+use App\Plan\Paper\DrawingPaper;
+use App\Plan\Paper\LabelsPaper;
+use App\Records\Progress;
 use App\Web\Controller;
 use App\Web\JsonResponse;
 use App\Words\Words;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Symfony\Component\Serializer\Encoder\CsvEncoder;
+use Unionbit\Core\Job\Interview\Interview;
 use Unionbit\Core\Planning\Offer\Planner;
 use Unionbit\Core\Planning\Offer\PlanOffer;
 use Unionbit\Core\Planning\Offer\ThermostatChoice;
@@ -44,6 +49,7 @@ final class PlanController extends Controller
                 'offered' => [],
                 'refused' => [],
                 'tried' => 0,
+                'ruledOut' => [],
                 'weights' => (new Weights())->toArray(),
             ]);
         }
@@ -55,21 +61,16 @@ final class PlanController extends Controller
             'offered' => array_map($view, $list->offered),
             'refused' => array_map($view, array_slice($list->refused, 0, self::MOST_REFUSED)),
             'tried' => $list->tried,
+            'ruledOut' => $list->ruledOut,
             'weights' => $weights->toArray(),
         ]);
     }
 
-    /** Which kinds of thermostat suit this house: for the questions, and for two side by side. */
-    public function thermostats(Request $request, Job $job): JsonResponse
+    /** Which kinds of thermostat suit this house and what was wished, and two side by side. */
+    public function thermostats(Job $job): JsonResponse
     {
         $this->authorize('view', $job);
-        $wishes = [];
-        foreach (ThermostatChoice::questions() as $question) {
-            $given = $request->string($question['key'])->toString();
-            if (isset($question['choices'][$given])) {
-                $wishes[$question['key']] = $given;
-            }
-        }
+        $house = House::of($job)->installation;
         $profiles = $this->shelf->of($job->crew_id);
         $facts = [];
         foreach ($profiles as $profile) {
@@ -79,9 +80,14 @@ final class PlanController extends Controller
         return new JsonResponse([
             'rows' => array_map(
                 static fn (array $row): array => [...$row, 'facts' => $facts[$row['profile']]],
-                ThermostatChoice::rank(House::of($job)->installation, $profiles, $wishes),
+                ThermostatChoice::rank($house, $profiles),
             ),
-            'questions' => ThermostatChoice::questions(),
+            'questions' => array_values(
+                array_filter(
+                    Interview::of($house),
+                    static fn (array $q): bool => in_array($q['key'], ThermostatChoice::ASKS, true),
+                ),
+            ),
         ]);
     }
 
@@ -105,7 +111,7 @@ final class PlanController extends Controller
             $job,
             'wiring.svg',
             'image/svg+xml',
-            static fn (Plan $plan): string => WiringDrawing::wiring($plan, self::head($job)),
+            static fn (Plan $plan): string => DrawingPaper::svg($plan, self::head($job)),
         );
     }
 
@@ -116,7 +122,24 @@ final class PlanController extends Controller
             $job,
             'labels.svg',
             'image/svg+xml',
-            static fn (Plan $plan): string => WiringDrawing::labels($plan, self::head($job)),
+            static fn (Plan $plan): string => LabelsPaper::svg($plan, self::head($job)),
+        );
+    }
+
+    /** What stays inside the equipment door. */
+    public function door(Request $request, Job $job): Response
+    {
+        return $this->file(
+            $request,
+            $job,
+            'door.svg',
+            'image/svg+xml',
+            static fn (Plan $plan): string => DoorPaper::svg(
+                $plan,
+                self::head($job),
+                Progress::entered($job),
+                implode(' · ', [$job->crew->name ?? '', $job->updated_at->toDateString()]),
+            ),
         );
     }
 

@@ -16,7 +16,10 @@ use App\Records\Photo\Photographs;
 use App\Records\Progress;
 use App\Records\Reading\ReadingView;
 use App\Stage\JobFrame;
+use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Job\Interview\Assumptions;
+use Unionbit\Core\Job\Interview\Interview;
+use Unionbit\Core\Planning\Offer\ThermostatChoice;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Planning\Proof\CallProof;
 use Unionbit\Core\Planning\Proof\PreCheck;
@@ -25,10 +28,12 @@ use Unionbit\Core\Planning\Proof\Simulation;
 use Unionbit\Core\Planning\Rule\MappingRules;
 use Unionbit\Core\Planning\Work\Move;
 use Unionbit\Core\Planning\Work\MoveList;
+use Unionbit\Core\Planning\Work\PullList;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Thermostat\Profile;
 use Unionbit\Core\Visit\Carry;
 use Unionbit\Core\Wiring\Jumper;
+use Unionbit\Core\Words\Message;
 
 final class PlanPage
 {
@@ -55,17 +60,33 @@ final class PlanPage
             ),
             'chosen' => $house->plan?->profile->id,
             'used' => $job->planned_at !== null,
+            'wished' => self::wished($house->installation),
             'conductors' => count($house->installation->wallConductors()),
             'stops' => FindingView::all(SurveyReadings::stops($job)),
             'assumes' => Assumptions::of($house->installation, SurveyReadings::supplyMeasured($job)),
             'photosMissing' => Photographs::missing($job),
-            'plan' => $house->plan === null ? null : self::plan($progress, $house->plan, $job->planned_at !== null),
+            'plan' => $house->plan === null
+                    ? null
+                    : self::plan($progress, $house->plan, $house->installation, $job->planned_at !== null),
             'readings' => ReadingView::log($job, Stage::Plan),
         ];
     }
 
+    /** @return list<array{text: Message, said: ?Message}> what is wanted of the new thermostat, as answered */
+    private static function wished(Installation $house): array
+    {
+        $wished = [];
+        foreach (Interview::of($house) as $question) {
+            if ($question['said'] !== null && in_array($question['key'], ThermostatChoice::ASKS, true)) {
+                $wished[] = ['text' => $question['text'], 'said' => $question['said']];
+            }
+        }
+
+        return $wished;
+    }
+
     /** @return array<string, mixed> */
-    private static function plan(Progress $progress, Plan $plan, bool $used): array
+    private static function plan(Progress $progress, Plan $plan, Installation $found, bool $used): array
     {
         return [
             'choice' => $plan->choice?->toArray(),
@@ -93,6 +114,7 @@ final class PlanPage
             'simulations' => BoardView::simulations($plan),
             'proofs' => array_map(static fn (CallProof $p): array => $p->toArray(), Simulation::prove($plan)),
             'findings' => FindingView::all(MappingRules::check($plan)),
+            'pull' => PullList::of($plan, $found),
             'moves' => array_map(
                 static fn (Move $m): array => [...$m->toArray(), 'done' => $progress->isMoved($m->key)],
                 MoveList::of($plan),

@@ -32,6 +32,7 @@ final class ProfilesController extends Controller
                 'json' => ['sometimes', 'string', 'max:60000'],
                 'title' => ['required_without:json', 'string', 'max:80'],
                 'screws' => ['required_without:json', 'string', 'max:120'],
+                'menuEntry' => ['nullable', 'string', 'max:200'],
                 'power' => [
                     'required_without:json',
                     Rule::in(['battery', 'common', 'common-or-battery', 'shared']),
@@ -54,6 +55,7 @@ final class ProfilesController extends Controller
                 : ProfileDraft::json([
                     'title' => $request->string('title')->toString(),
                     'screws' => $request->string('screws')->toString(),
+                    'menuEntry' => $request->string('menuEntry')->toString(),
                     'power' => $request->string('power')->toString(),
                     'va' => $request->float('va'),
                     'remote' => $request->string('remote')->toString(),

@@ -18,7 +18,7 @@ use App\Stage\JobFrame;
 use App\Words\Words;
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Circuit\Setup;
-use Unionbit\Core\Figures\TemperatureSplit;
+use Unionbit\Core\Figures\Air\TemperatureSplit;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Proving\Route\Route;
 use Unionbit\Core\Proving\Route\School;

@@ -158,16 +158,13 @@ final class Progress
             : array_map(
                 fn (DerivedSetting $s): array => [
                     'label' => $s->key->label(),
-                    'done' => in_array(
-                        $this->settings[$s->key->value] ?? null,
-                        [$s->value, ...array_column($s->open, 'value')],
-                        true,
-                    ),
+                    'done' => $s->accepts($this->settings[$s->key->value] ?? ''),
                 ],
                 array_values(
                     array_filter(
                         Derivation::all($plan),
-                        static fn (DerivedSetting $s): bool => $s->lacking === null,
+                        fn (DerivedSetting $s): bool => $s->lacking === null &&
+                            ($s->isRequired() || isset($this->settings[$s->key->value])),
                     ),
                 ),
             );

@@ -28,6 +28,7 @@ final class SetPage
         return [
             ...JobFrame::props($job, $plan->circuit(), $progress),
             'thermostat' => $plan->profile->title,
+            'menuEntry' => $plan->profile->menuEntry,
             'settings' => array_map(
                 static fn (DerivedSetting $s): array => self::setting($plan, $entered, $s),
                 Derivation::all($plan),

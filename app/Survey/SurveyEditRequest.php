@@ -18,6 +18,7 @@ use App\Survey\Edit\GoPastStop;
 use App\Survey\Edit\ReadSchedule;
 use App\Survey\Edit\RemoveConductor;
 use App\Survey\Edit\SetFacts;
+use App\Survey\Identify\KeepIdentified;
 use App\Survey\Places\AddCable;
 use App\Survey\Places\AddPlace;
 use App\Survey\Places\AddSupply;
@@ -53,6 +54,7 @@ final class SurveyEditRequest extends EditRequest
             NamePlace::class,
             RemovePlace::class,
             ReadPrint::class,
+            KeepIdentified::class,
             FinishSurvey::class,
             Restore::class,
         ];

@@ -23,6 +23,7 @@ enum Units: string
         return match ($unit) {
             Unit::Feet => [Unit::METERS_PER_FOOT * $value, 'm'],
             Unit::Inches => [25.4 * $value, 'mm'],
+            Unit::InchesOfWater => [249.089 * $value, 'Pa'],
             Unit::SquareInches => [6.4516 * $value, 'cm²'],
             Unit::FeetPerMinute => [0.00508 * $value, 'm/s'],
             Unit::Fahrenheit => [($value - 32.0) / 1.8, '°C'],

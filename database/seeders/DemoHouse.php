@@ -218,6 +218,9 @@ final class DemoHouse
     {
         $plan = House::of($job)->plan ?? throw new \LogicException('No plan to set.');
         foreach (Derivation::all($plan) as $setting) {
+            if ($setting->lacking === null && ! $setting->isRequired()) {
+                continue;
+            }
             $this->pass(1);
             Append::row(
                 SettingEntry::class,

@@ -50,6 +50,16 @@ it(
 it('answers for calls, expectations, time and SPICE, with its exit codes', function () use ($example): void {
     [$exit, $calls] = artisan('unionbit:calls '.$example('dual-fuel-o-2c-2h'));
     expect($exit)->toBe(0)->and(array_column(json_decode($calls, true), 'call'))->toContain('furnace-2', 'defrost');
+    [$exit, $plans] = artisan(
+        'unionbit:plans '.base_path('database/demo/ropewalk-11.json').' --thermostat=c-or-battery-2h-2c',
+    );
+    $offered = json_decode($plans, true)['offered'];
+    expect($exit)
+        ->toBe(0)
+        ->and($offered[0]['codes'])
+        ->not->toBe([])
+        ->and(array_column($offered[0]['ways'], 'code'))
+        ->toBe(array_values(array_intersect($offered[0]['codes'], array_column($offered[0]['ways'], 'code'))));
 
     [$exit, $reading] = artisan(
         'unionbit:expect '.

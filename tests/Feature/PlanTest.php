@@ -14,17 +14,6 @@ use App\Set\SetPage;
 use Illuminate\Testing\TestResponse;
 use Unionbit\Core\Setting\SettingCheck;
 
-/** A house of the demo data, in the hands of the installer who is signed in. */
-function demo(string $name): Job
-{
-    $user = User::factory()->create();
-    test()->actingAs($user);
-
-    return app(
-        ImportJob::class,
-    )($user, newId(), json_decode((string) file_get_contents(base_path("database/demo/{$name}.json")), true));
-}
-
 /** @param  array<string, mixed>  $fields */
 function editPlan(Job $job, string $op, array $fields = []): TestResponse
 {
@@ -60,11 +49,11 @@ it('offers plans, takes one with the reason kept, and notes what was changed by 
         ->json();
 
     expect(array_column($offers['offered'], 'codes'))
-        ->toBe([['WO03'], ['WO10'], ['WO10'], ['WO02']])
+        ->toBe([['WO05', 'WO03'], ['WO05', 'WO10'], ['WO05', 'WO10'], ['WO02']])
         ->and($offers['refused'][0]['refusals'][0])
         ->toContain('blower relay is at rest')
         ->and(House::of($job->refresh())->plan?->choice?->ways)
-        ->toBe(['WO03'])
+        ->toBe(['WO05', 'WO03'])
         ->and(
             $this->getJson(
                 "/jobs/{$job->id}/offers?profile=c-or-battery-2h-2c&capability=10&parts=0&time=0&risk=0",
@@ -234,7 +223,10 @@ it('shows a short of a hand edit as it would be on the wall, and undo takes it b
 
 it('ranks thermostats for the house by what is wished, with what each is', function (): void {
     $job = demo('ropewalk-11');
-    $rows = $this->getJson("/jobs/{$job->id}/thermostats?remote=yes&attic=no")
+    foreach (['remote' => 'yes', 'workAt' => 'wall'] as $key => $value) {
+        editSurvey($job, 'answer', ['key' => $key, 'value' => $value])->assertOk();
+    }
+    $rows = $this->getJson("/jobs/{$job->id}/thermostats")
         ->assertOk()
         ->json('rows');
 
@@ -352,5 +344,22 @@ it('writes the wiring as table, drawing and labels', function (): void {
                 ->getContent(),
         );
         expect($svg)->not->toBeFalse()->and($svg->asXML())->toContain('A4 green');
+    }
+});
+
+it('gives papers of a plan: every call drawn, labels of every cable, the sheet for the door', function (): void {
+    $job = demo('the-old-chandlery');
+    $paper = fn (string $name): string => (string) $this->get("/jobs/{$job->id}/{$name}")
+        ->assertOk()
+        ->assertHeader('Content-Type', 'image/svg+xml')
+        ->getContent();
+    $house = House::of($job)->installation;
+
+    expect($paper('wiring.svg'))
+        ->toContain('Cool 1', 'Heat 1', 'link out', 'width="190mm"')
+        ->and($paper('door.svg'))
+        ->toContain('Equipment type', 'not entered yet', 'Power off and proved dead');
+    foreach ($house->wallConductors() as $conductor) {
+        expect($paper('labels.svg'))->toContain($conductor->id());
     }
 });

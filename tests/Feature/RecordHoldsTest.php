@@ -141,7 +141,7 @@ it('lets no record and no edit in flight into a job that was handed over or put 
                 $user,
                 newId(),
                 $held->version,
-                new App\Survey\Places\SetCable('A', 18, 12.0),
+                new App\Survey\Places\SetCable('A', 18, 12.0, null),
             ),
         )
         ->toThrow(AuthorizationException::class)
@@ -592,4 +592,17 @@ it('opens every stage when a landed conductor is taken out of the survey', funct
     foreach (['survey', 'plan', 'set', 'prove', 'handover'] as $stage) {
         $this->get("/jobs/{$job->id}/{$stage}")->assertOk();
     }
+});
+
+it('never says that nothing is left open of a job that nobody has worked on', function (): void {
+    $done = finished();
+    $open = static fn (Job $job): string => joined(' ', said(HandoverPage::props($job->refresh()))['open']);
+    $new = houseToProve();
+
+    expect($open($done))
+        ->toBe('')
+        ->and($open($new))
+        ->toContain('Not proved yet: Fan, Cool 1 and Heat 1')
+        ->and($open(Job::at('Lock Keeper\'s Row 6')))
+        ->toContain('No thermostat is planned yet');
 });

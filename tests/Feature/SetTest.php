@@ -169,7 +169,7 @@ it(
 
 it('shows figures to the job\'s own crew only', function (): void {
     $job = houseToSet('weir-pump-room', 'c-powered-1h-1c');
-    expect(array_column(said(FiguresPage::props($job))['overflow'], 'best', 'key')['Y'])->toBeTrue();
+    expect(array_column(said(FiguresPage::props($job))['overflow'][0]['ways'], 'best', 'key')['Y'])->toBeTrue();
     installer();
     $this->get("/jobs/{$job->id}/figures")->assertForbidden();
     $this->postJson("/jobs/{$job->id}/figures/tap", ['values' => []])->assertForbidden();

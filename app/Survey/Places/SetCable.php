@@ -11,16 +11,20 @@ use App\Models\Job;
 use App\Models\User;
 use App\Survey\Edit\SurveyDraft;
 use Illuminate\Validation\Rule;
-use Unionbit\Core\Wiring\Cable;
+use Unionbit\Core\Wiring\Run;
 use Unionbit\Core\Words\Message;
 use Unionbit\Core\Words\Quantity;
 use Unionbit\Core\Words\Unit;
 
-/** Gauge and length of a cable. */
+/** Gauge and length of a cable, and how it lies. */
 final readonly class SetCable implements Edit
 {
-    public function __construct(private string $cable, private int $gauge, private float $feet)
-    {
+    public function __construct(
+        private string $cable,
+        private int $gauge,
+        private float $feet,
+        private ?Run $run,
+    ) {
     }
 
     public static function op(): string
@@ -34,31 +38,25 @@ final readonly class SetCable implements Edit
             'cable' => ['required', 'string', 'max:2'],
             'gauge' => ['required', Rule::in([18, 20, 22, 24])],
             'feet' => ['required', new CableLength()],
+            'run' => ['nullable', Rule::enum(Run::class)],
         ];
     }
 
     public static function from(EditRequest $request): self
     {
-        return new self($request->text('cable'), $request->integer('gauge'), $request->float('feet'));
+        return new self(
+            $request->text('cable'),
+            $request->integer('gauge'),
+            $request->float('feet'),
+            $request->enum('run', Run::class),
+        );
     }
 
     public function apply(Job $job, User $by): Message
     {
         $draft = SurveyDraft::of($job);
         $cable = $draft->cable($this->cable);
-        $draft->keepHouse(
-            $draft->house->withCable(
-                new Cable(
-                    $cable->id,
-                    $cable->from,
-                    $cable->to,
-                    $this->gauge,
-                    $this->feet,
-                    $cable->conductors,
-                    $cable->kind,
-                ),
-            ),
-        );
+        $draft->keepHouse($draft->house->withCable($cable->measured($this->gauge, $this->feet, $this->run)));
 
         return Message::of(
             'survey.set-cable.cable-awg',

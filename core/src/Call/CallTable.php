@@ -39,7 +39,7 @@ final readonly class CallTable
         $rows =
             $archetype->system() === 'dual-fuel'
                 ? self::dualFuel($archetype->coolStages, $archetype->heatStages, $pump->valve)
-                : self::heatPump($archetype->coolStages, $pump->auxiliaryStages, $pump->valve);
+                : self::heatPump($archetype->coolStages, $pump->auxiliaryStages, $pump->valve, true);
 
         return (new self($rows))->withHumidity($archetype->humidifies(), $archetype->dehumidify);
     }
@@ -59,6 +59,7 @@ final readonly class CallTable
                 $cool,
                 min(self::auxiliaryStages($profile, $archetype), $settings->auxiliaryStages ?? 2),
                 $settings->valve,
+                $settings->fanInHeat === 'thermostat',
             ),
             $type === 'dual-fuel' && $profile->heatPump => self::dualFuel(
                 $cool,
@@ -249,7 +250,12 @@ final readonly class CallTable
                     ? 0
                     : 1);
 
-        return min($drives, $archetype->heatPump->auxiliaryStages ?? $drives);
+        // Set to a heat pump on anything else, it drives what it can, whatever is behind its screws.
+        return match (true) {
+            $archetype === null => $drives,
+            $archetype->system() === 'heat-pump' => min($drives, $archetype->heatPump->auxiliaryStages ?? 0),
+            default => min($drives, max(1, $archetype->heatStages)),
+        };
     }
 
     /** @return array<string, list<TerminalName>> */
@@ -278,7 +284,7 @@ final readonly class CallTable
     }
 
     /** @return array<string, list<TerminalName>> */
-    private static function heatPump(int $stages, int $auxiliary, string $valve): array
+    private static function heatPump(int $stages, int $auxiliary, string $valve, bool $fanWithHeat): array
     {
         $rows = self::compressor($stages, $valve);
         $heat = end($rows) ?: [];
@@ -289,7 +295,8 @@ final readonly class CallTable
             $rows[CallName::Aux2->value] = [...$heat, TerminalName::Aux, TerminalName::W2];
         }
         if ($auxiliary >= 1) {
-            $rows[CallName::Emergency->value] = [TerminalName::E, TerminalName::G];
+            // With the compressor the fan is called anyway; in emergency heat it follows the fan setting.
+            $rows[CallName::Emergency->value] = [TerminalName::E, ...$fanWithHeat ? [TerminalName::G] : []];
         }
         $rows[CallName::Defrost->value] = $rows[CallName::Heat1->value];
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Equipment;
 
+use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Words\Message;
 
 /** Something of the equipment that current flows through, between two points of the circuit. */
@@ -24,6 +25,12 @@ final readonly class Load
         public ?Observable $observable = null,
         public array $drives = [],
     ) {
+    }
+
+    /** Where its hot side is. */
+    public function place(): ?Place
+    {
+        return Place::ofPoint($this->from);
     }
 
     /**

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Figures;
 
+use Unionbit\Core\Figures\Air\AuxiliaryHeat;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Words\Message;
 use Unionbit\Core\Words\Quantity;
@@ -15,8 +16,8 @@ use Unionbit\Core\Words\Unit;
  */
 final class BalancePoint implements Figure
 {
-    /** Outdoors at this temperature the house needs no heat: sun, people and lamps carry the rest. */
-    public const NO_HEAT = 65.0;
+    /** Assumed: outdoors at this temperature the house needs no heat; sun, people and lamps carry the rest. */
+    private const NO_HEAT = 65.0;
 
     /** °F; lockouts are set in steps of five. */
     private const STEP = 5.0;
@@ -73,6 +74,15 @@ final class BalancePoint implements Figure
                 Message::of('figures.balance-point.assumed-cold-winter-look-up'),
                 -40,
                 50,
+            ),
+            $input(
+                'noHeat',
+                Message::of('figures.balance-point.no-heat-above'),
+                Unit::Fahrenheit,
+                self::NO_HEAT,
+                Message::of('figures.balance-point.assumed-well-built-less'),
+                51,
+                75,
             ),
             $input(
                 'capacity47',
@@ -168,7 +178,7 @@ final class BalancePoint implements Figure
                 Unit::Fahrenheit,
                 Message::of(
                     'figures.balance-point.where-capacity-meets-load-load',
-                    at: Quantity::of(self::NO_HEAT, Unit::Fahrenheit, 0),
+                    at: Quantity::of($v['noHeat'], Unit::Fahrenheit, 0),
                 ),
             ),
             Result::line(
@@ -234,28 +244,34 @@ final class BalancePoint implements Figure
             );
         }
 
-        return new Result($lines, $tone, $verdict, [
-            'x' => Message::of('figures.balance-point.outdoor'),
-            'xUnit' => Unit::Fahrenheit->value,
-            'y' => Unit::BtuPerHour->value,
-            'series' => [
-                ['name' => Message::of('figures.balance-point.house-needs'), 'points' => self::points($load)],
-                [
-                    'name' => Message::of('figures.balance-point.heat-pump-gives'),
-                    'points' => self::points($capacity),
+        return new Result(
+            lines: $lines,
+            tone: $tone,
+            verdict: $verdict,
+            answers: array_slice($lines, 0, 2),
+            plot: [
+                'x' => Message::of('figures.balance-point.outdoor'),
+                'xUnit' => Unit::Fahrenheit->value,
+                'y' => Unit::BtuPerHour->value,
+                'series' => [
+                    ['name' => Message::of('figures.balance-point.house-needs'), 'points' => self::points($load)],
+                    [
+                        'name' => Message::of('figures.balance-point.heat-pump-gives'),
+                        'points' => self::points($capacity),
+                    ],
                 ],
+                'marks' => array_values(
+                    array_filter([
+                        $thermal === null
+                            ? null
+                            : ['x' => $thermal, 'name' => Message::of('figures.balance-point.thermal')],
+                        $dual && $economic !== null
+                            ? ['x' => $economic, 'name' => Message::of('figures.balance-point.economic')]
+                            : null,
+                    ]),
+                ),
             ],
-            'marks' => array_values(
-                array_filter([
-                    $thermal === null
-                        ? null
-                        : ['x' => $thermal, 'name' => Message::of('figures.balance-point.thermal')],
-                    $dual && $economic !== null
-                        ? ['x' => $economic, 'name' => Message::of('figures.balance-point.economic')]
-                        : null,
-                ]),
-            ),
-        ]);
+        );
     }
 
     /**
@@ -284,7 +300,7 @@ final class BalancePoint implements Figure
     /** @param  array<string, float>  $v */
     private static function load(array $v, float $degrees): float
     {
-        return max(0.0, ($v['heatLoss'] * (self::NO_HEAT - $degrees)) / (self::NO_HEAT - $v['designTemp']));
+        return max(0.0, ($v['heatLoss'] * ($v['noHeat'] - $degrees)) / ($v['noHeat'] - $v['designTemp']));
     }
 
     /** @param  array<string, float>  $v */
@@ -296,11 +312,11 @@ final class BalancePoint implements Figure
     /** @param  array<string, float>  $v */
     public static function thermal(array $v): ?float
     {
-        $slopeLoad = -$v['heatLoss'] / (self::NO_HEAT - $v['designTemp']);
+        $slopeLoad = -$v['heatLoss'] / ($v['noHeat'] - $v['designTemp']);
         $slope = ($v['capacity47'] - $v['capacity17']) / 30.0;
-        $at = ($v['capacity17'] - 17.0 * $slope + $slopeLoad * self::NO_HEAT) / ($slopeLoad - $slope);
+        $at = ($v['capacity17'] - 17.0 * $slope + $slopeLoad * $v['noHeat']) / ($slopeLoad - $slope);
 
-        return $at > self::NO_HEAT || $at < -60.0 ? null : $at;
+        return $at > $v['noHeat'] || $at < -60.0 ? null : $at;
     }
 
     /** @param  array<string, float>  $v */
@@ -318,7 +334,7 @@ final class BalancePoint implements Figure
             return null;
         }
 
-        return max(-40.0, min(self::NO_HEAT, 17.0 + ($needed - $v['cop17']) / $slope));
+        return max(-40.0, min($v['noHeat'], 17.0 + ($needed - $v['cop17']) / $slope));
     }
 
     /** @param  array<string, float>  $v */

@@ -5,6 +5,20 @@ declare(strict_types=1);
 namespace Unionbit\Core\Figures;
 
 use Unionbit\Core\Data\InvalidData;
+use Unionbit\Core\Equipment\Transformer;
+use Unionbit\Core\Figures\Air\AirflowCheck;
+use Unionbit\Core\Figures\Air\AuxiliaryHeat;
+use Unionbit\Core\Figures\Air\ChargeCheck;
+use Unionbit\Core\Figures\Air\ReturnAir;
+use Unionbit\Core\Figures\Air\TemperatureSplit;
+use Unionbit\Core\Figures\Supply\CoilCheck;
+use Unionbit\Core\Figures\Supply\FuseFigure;
+use Unionbit\Core\Figures\Supply\PrimaryTap;
+use Unionbit\Core\Figures\Supply\TransformerLoad;
+use Unionbit\Core\Figures\Supply\VoltageDrop;
+use Unionbit\Core\Figures\Work\CableToPull;
+use Unionbit\Core\Figures\Work\GasPressure;
+use Unionbit\Core\Figures\Work\TwoWays;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Words\Message;
 use Unionbit\Core\Words\Quantity;
@@ -12,6 +26,40 @@ use Unionbit\Core\Words\Quantity;
 /** All figures; each with or without a house. */
 final class Figures
 {
+    /** @return list<Figure> those of a house: what a supply has by itself, once for each of several */
+    public static function of(?Plan $plan): array
+    {
+        $further = array_slice($plan?->installation->transformers() ?? [], 1);
+
+        return array_merge(
+            [],
+            ...array_map(
+                static fn (Figure $figure): array => [
+                    $figure,
+                    ...array_map(
+                        static fn (Transformer $t): Figure => self::named("{$figure->key()}@{$t->id}") ?? $figure,
+                        self::isOfSupply($figure) ? $further : [],
+                    ),
+                ],
+                array_values(array_filter(self::all(), static fn (Figure $f): bool => self::fits($f, $plan))),
+            ),
+        );
+    }
+
+    /** Each of several supplies has it by itself. */
+    private static function isOfSupply(Figure $figure): bool
+    {
+        return $figure instanceof VoltageDrop || $figure instanceof FuseFigure || $figure instanceof PrimaryTap;
+    }
+
+    /** Gas where there is a gas furnace; every other figure anywhere. */
+    private static function fits(Figure $figure, ?Plan $plan): bool
+    {
+        return $plan === null ||
+            ! ($figure instanceof GasPressure) ||
+            $plan->installation->archetype->heatSource === 'gas';
+    }
+
     /** @return list<Figure> */
     public static function all(): array
     {
@@ -25,15 +73,26 @@ final class Figures
             new CableToPull(),
             new AuxiliaryHeat(),
             new AirflowCheck(),
+            new ReturnAir(),
+            new ChargeCheck(),
             new TemperatureSplit(),
+            new GasPressure(),
+            new TwoWays(),
         ];
     }
 
     public static function named(string $key): ?Figure
     {
+        [$own, $supply] = [...explode('@', $key, 2), null];
         foreach (self::all() as $figure) {
-            if ($figure->key() === $key) {
-                return $figure;
+            if ($figure->key() === $own) {
+                return match (true) {
+                    $supply === null => $figure,
+                    $figure instanceof VoltageDrop => new VoltageDrop($supply),
+                    $figure instanceof FuseFigure => new FuseFigure($supply),
+                    $figure instanceof PrimaryTap => new PrimaryTap($supply),
+                    default => null,
+                };
             }
         }
 

@@ -21,6 +21,7 @@ final readonly class Input
     /**
      * @param  Message  $source  where the value comes from: measured, the plate, the survey, a working figure
      * @param  bool  $optional  may stay empty
+     * @param  ?Message  $row  what several inputs stand together for, in one row: a grille, one of two ways
      */
     public function __construct(
         public string $key,
@@ -31,6 +32,7 @@ final readonly class Input
         public float $min,
         public float $max,
         public bool $optional = false,
+        public ?Message $row = null,
     ) {
         $fits = $value === null || ($value >= $min && $value <= $max);
         $this->value = $fits ? $value : null;
@@ -55,6 +57,7 @@ final readonly class Input
             'min' => $this->min,
             'max' => $this->max,
             'optional' => $this->optional,
+            'row' => $this->row,
         ];
     }
 }

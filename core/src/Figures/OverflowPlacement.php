@@ -5,140 +5,125 @@ declare(strict_types=1);
 namespace Unionbit\Core\Figures;
 
 use Unionbit\Core\Call\CallName;
+use Unionbit\Core\Call\CallTable;
 use Unionbit\Core\Circuit\Circuit;
-use Unionbit\Core\Circuit\Edit\Opened;
-use Unionbit\Core\Circuit\OperatingPoint;
-use Unionbit\Core\Equipment\Observable;
+use Unionbit\Core\Circuit\Water\FullPan;
+use Unionbit\Core\Circuit\Water\SwitchPlaces;
+use Unionbit\Core\Circuit\Water\WaterMakers;
+use Unionbit\Core\Equipment\Archetype;
 use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Job\SafetyDevice;
 use Unionbit\Core\Planning\Plan\HouseChanges;
 use Unionbit\Core\Planning\Plan\Plan;
-use Unionbit\Core\Planning\Proof\Simulation;
+use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Thermostat\PowerKind;
 use Unionbit\Core\Words\Message;
 
 /**
- * Where an overflow switch goes: each way wired into the circuit of this house, opened, and asked what stops and what
- * goes on.
+ * Where an overflow switch goes, for each pan that gets wet: each way wired into the circuit of this house, opened in
+ * every call, and asked what stops, what goes on making water, and what was to survive.
+ *
+ * @phpstan-type Way array{key: string, title: Message, breaks: list<string>, relay: bool,
+ *     contacts: list<array{screw: string, pins: string}>, coil: string, parts: list<Message>, stops: list<Message>,
+ *     goesOn: list<Message>, powered: bool, emergency: ?bool, dry: bool, blowsOn: bool, fits: bool, best: bool,
+ *     why: Message}
  */
 final class OverflowPlacement
 {
     /**
-     * @return list<array{key: string, title: Message, breaks: list<string>, relay: bool, parts: list<Message>,
-     *     stops: list<Message>, goesOn: list<Message>, powered: bool, emergency: ?bool, coolingStops: bool,
-     *     blowsOn: bool, heatingGoesOn: bool, fits: bool, best: bool, why: Message}>
+     * @return list<array{place: string, name: Message, makes: list<Message>, assumes: list<Message>,
+     *     ways: list<Way>}>
      */
-    public static function ways(Plan $plan): array
+    public static function pans(Plan $plan): array
     {
-        $rows = array_map(
-            static fn (SafetyDevice $device): array => self::row($plan, $device),
-            self::devices($plan->installation),
-        );
-        $best = self::best($plan, $rows);
+        $house = $plan->installation;
+        $pans = [];
+        foreach ($house->archetype->boards as $place) {
+            $calls = array_values(
+                array_filter(
+                    CallTable::needed($house->archetype)->calls(),
+                    static fn (CallName $c): bool => WaterMakers::in($house, $c, $place) !== [],
+                ),
+            );
+            if ($calls !== []) {
+                $pans[] = [
+                    'place' => $place->value,
+                    'name' => $house->placeName($place),
+                    'makes' => array_map(static fn (CallName $c): Message => $c->label(), $calls),
+                    'assumes' => self::assumes($house),
+                    'ways' => self::ways($plan, $place),
+                ];
+            }
+        }
 
-        return array_map(
-            static fn (array $row): array => [
-                ...$row,
-                'best' => $row['key'] === $best['key'],
-                'why' => $row['key'] === $best['key'] ? $best['why'] : self::against($row),
+        return $pans;
+    }
+
+    /** @return list<Message> what nobody has answered, and how it is taken here */
+    private static function assumes(Installation $house): array
+    {
+        $answers = $house->answers;
+        $checks = [
+            [
+                $house->archetype->heatSource === 'gas' && $answers->choice('condensing') === null,
+                Message::of('figures.overflow-placement.condensing-not-asked'),
             ],
-            $rows,
+            [
+                $house->archetype->coolStages > 1 && $answers->choice('compressors') === null,
+                Message::of('figures.overflow-placement.compressors-not-asked'),
+            ],
+            [! isset($answers->given['panFull']), Message::of('figures.overflow-placement.survival-not-asked')],
+        ];
+
+        return array_values(
+            array_map(
+                static fn (array $c): Message => $c[1],
+                array_filter($checks, static fn (array $c): bool => $c[0]),
+            ),
         );
     }
 
-    /** @return list<SafetyDevice> one float switch, in every way that this board allows */
-    private static function devices(Installation $house): array
+    /** @return list<Way> */
+    private static function ways(Plan $plan, Place $at): array
     {
-        $at = $house->archetype->boardTerminal(TerminalName::Y1)->place ?? $house->archetype->boards[0];
-        $screw = static fn (TerminalName ...$names): ?string => array_values(
-            array_filter(
-                array_map(
-                    static fn (TerminalName $n): ?string => $house->archetype->terminalNamed($at, $n)?->printed,
-                    $names,
-                ),
-            ),
-        )[0] ?? null;
-        [$r, $y, $y2, $w] = [
-            $screw(TerminalName::R, TerminalName::Rc),
-            $screw(TerminalName::Y1),
-            $screw(TerminalName::Y2),
-            $screw(TerminalName::W1, TerminalName::Aux),
-        ];
-        $ways = [];
-        foreach ([[$r], [$y], [$w]] as $breaks) {
-            if ($breaks[0] !== null) {
-                $ways[] = [$breaks, false];
-            }
+        $switch = new SafetyDevice('float', '', [], false, $at);
+        $pans = [];
+        foreach (SwitchPlaces::of($plan->installation, $switch, $at) as $device) {
+            $changed = (new HouseChanges(null, [$device]))->applied($plan->installation);
+            $circuit = new Circuit($changed, $plan->profile, $plan->landing);
+            $pans[] = [FullPan::of($circuit, $device), $circuit];
         }
-        if ($y !== null && $y2 !== null) {
-            $ways[] = [[$y, $y2], true];
-        }
-        if ($y !== null && $w !== null) {
-            $ways[] = [[$y, $w], true];
-        }
+        $best = self::best($plan, array_column($pans, 0));
+        $wishes = $plan->installation->answers->ticks('panFull');
 
         return array_map(
-            static fn (array $way): SafetyDevice => new SafetyDevice('float', '', $way[0], $way[1], $at),
-            $ways,
+            static fn (array $pair): array => [
+                ...self::row($plan->installation, ...$pair),
+                'best' => $pair[0] === $best,
+                'why' => $pair[0] === $best
+                        ? self::reason($pair[1], $best, array_column($pans, 0), $wishes)
+                        : self::against($pair[1], $pair[0], $wishes),
+            ],
+            $pans,
         );
     }
 
     /**
-     * @return array{key: string, title: Message, breaks: list<string>, relay: bool, parts: list<Message>,
-     *     stops: list<Message>, goesOn: list<Message>, powered: bool, emergency: ?bool, coolingStops: bool,
-     *     blowsOn: bool, heatingGoesOn: bool, fits: bool}
+     * @return array{key: string, title: Message, breaks: list<string>, relay: bool,
+     *     contacts: list<array{screw: string, pins: string}>, coil: string, parts: list<Message>,
+     *     stops: list<Message>, goesOn: list<Message>, powered: bool, emergency: ?bool, dry: bool, blowsOn: bool,
+     *     fits: bool}
      */
-    private static function row(Plan $plan, SafetyDevice $device): array
+    private static function row(Installation $house, FullPan $pan, Circuit $circuit): array
     {
-        $changed = new Plan(
-            (new HouseChanges(null, [$device]))->applied($plan->installation),
-            $plan->profile,
-            $plan->landing,
-        );
-        $circuit = $changed->circuit();
-        $opened = array_map(
-            static fn (string $id): Opened => new Opened($id),
-            $device->relay || count($device->breaks) === 1
-                ? [$device->id]
-                : array_map(static fn (string $b): string => "{$device->id}.{$b}", $device->breaks),
-        );
-        $fits = isset($circuit->netlist(Simulation::setups($changed)['idle'])->elements[$device->id]);
+        $device = $pan->device;
         $stops = $goesOn = [];
-        $blows = false;
-        $powered = true;
-        $cooling = $heating = false;
-        $emergency = null;
-        foreach ($fits ? Simulation::setups($changed) : [] as $call => $setup) {
-            $dry = $circuit->operate($setup);
-            $wet = $circuit->operate($setup->with(...$opened));
-            $powered = $powered && ($wet->thermostatUp && ! self::starves($changed, $circuit, $wet));
-            $was = self::running($changed, $dry);
-            $is = self::running($changed, $wet);
-            if ($call === 'idle') {
-                continue;
-            }
-            $name = CallName::from($call);
-            foreach (array_diff_key($was, $is) as $load) {
-                $stops[] = Message::of(
-                    'figures.overflow-placement.load-in-call',
-                    call: $name->label(),
-                    load: $load,
-                );
-            }
-            foreach (array_intersect_key($was, $is) as $load) {
-                $goesOn[] = Message::of(
-                    'figures.overflow-placement.load-in-call',
-                    call: $name->label(),
-                    load: $load,
-                );
-            }
-            $compressor = self::observed($changed, $wet, Observable::OutdoorUnit);
-            $blows = $blows || ($name->isCooling() && self::observed($changed, $wet, Observable::Blower));
-            $cooling = $cooling || ($name->isCooling() && $compressor);
-            $heating = $heating || ($name->isHeating() && $is !== [] && count($is) === count($was));
-            $emergency = $name === CallName::Emergency ? array_diff_key($was, $is) === [] : $emergency;
+        foreach ($pan->dry as $call => $loads) {
+            $stops[$call] = array_values(array_diff($loads, $pan->wet[$call]));
+            $goesOn[$call] = array_values(array_intersect($loads, $pan->wet[$call]));
         }
+        $pins = RelayPins::of($house->answers->choice('relayPins') ?? '');
 
         return [
             'key' => implode('+', $device->breaks).($device->relay ? ' relay' : ''),
@@ -148,6 +133,12 @@ final class OverflowPlacement
             ),
             'breaks' => $device->breaks,
             'relay' => $device->relay,
+            'coil' => $pins->coil,
+            'contacts' => array_map(
+                static fn (string $screw, int $n): array => ['screw' => $screw, 'pins' => $pins->contacts[$n] ?? ''],
+                $device->breaks,
+                array_keys($device->breaks),
+            ),
             'parts' => $device->relay
                 ? [
                     Message::of(
@@ -156,126 +147,176 @@ final class OverflowPlacement
                     ),
                 ]
                 : [],
-            'stops' => $stops,
-            'goesOn' => $goesOn,
-            'powered' => $powered,
-            'emergency' => $emergency,
-            'coolingStops' => ! $cooling,
-            'blowsOn' => $blows,
-            'heatingGoesOn' => $heating,
-            'fits' => $fits,
+            'stops' => $pan->words($circuit, $stops),
+            'goesOn' => $pan->words($circuit, $goesOn),
+            'powered' => $pan->display && $pan->charges,
+            'emergency' => isset($pan->dry['emergency']) ? $pan->survives(CallName::Emergency) : null,
+            'dry' => $pan->water() === [],
+            'blowsOn' => self::blowsOn($house->archetype, $pan),
+            'fits' => $pan->stands,
         ];
     }
 
-    /** A thermostat that charges through a load loses that charge where the switch breaks its way. */
-    private static function starves(Plan $plan, Circuit $circuit, OperatingPoint $wet): bool
+    /** The blower goes on in a cooling call whose compressor has stopped. */
+    private static function blowsOn(Archetype $archetype, FullPan $pan): bool
     {
-        $own = $wet->netlist->elements['thermostat.electronics'] ?? null;
-
-        return $plan->profile->power === PowerKind::Shared &&
-            $own !== null &&
-            $wet->pulledIn() === [] &&
-            $wet->phasors->magnitude($own->a, $own->b) < Circuit::BLANK_VOLTS;
-    }
-
-    /** @return array<string, Message> what is seen or heard running, by load */
-    private static function running(Plan $plan, OperatingPoint $point): array
-    {
-        $labels = [];
-        foreach ($plan->installation->archetype->loads as $load) {
-            if ($load->observable !== null && in_array($load->id, $point->pulledIn(), true)) {
-                $labels[$load->id] = $load->label;
+        foreach ($pan->wet as $call => $loads) {
+            $seen = array_map(static fn (string $id): ?string => $archetype->load($id)?->observable?->value, $loads);
+            if (CallName::from($call)->isCooling() && in_array('blower', $seen, true)) {
+                return true;
             }
         }
 
-        return $labels;
-    }
-
-    private static function observed(Plan $plan, OperatingPoint $point, Observable $observable): bool
-    {
-        return array_filter(
-            $plan->installation->archetype->loads,
-            static fn ($l): bool => $l->observable === $observable && in_array($l->id, $point->pulledIn(), true),
-        ) !== [];
+        return false;
     }
 
     /**
-     * The default of the trade, among the ways that do their work here.
+     * Of the ways that stop every drop and leave a thermostat without batteries its power, the one that keeps most of
+     * what was to survive, then most of the rest, then the one without a relay. On batteries, in a house without heat
+     * that could go on, R: it stops the fan over the full pan too.
      *
-     * @param  list<array<string, mixed>>  $rows
-     * @return array{key: string, why: Message}
+     * @param  list<FullPan>  $pans
      */
-    private static function best(Plan $plan, array $rows): array
+    private static function best(Plan $plan, array $pans): ?FullPan
     {
-        $archetype = $plan->installation->archetype;
+        $wishes = $plan->installation->answers->ticks('panFull');
+        $battery = in_array($plan->profile->power, [PowerKind::Battery, PowerKind::CommonOrBattery], true);
         $good = array_values(
             array_filter(
-                $rows,
-                static fn (array $r): bool => $r['fits'] === true &&
-                    $r['coolingStops'] === true &&
-                    ($r['powered'] === true || $plan->profile->power === PowerKind::Shared),
+                $pans,
+                static fn (FullPan $p): bool => $p->stands && $p->water() === [] && ($p->display || $battery),
             ),
         );
-        $has = static fn (string $part, bool $relay): array => array_values(
-            array_filter(
-                $good,
-                static fn (array $r): bool => $r['relay'] === $relay && in_array($part, (array) $r['breaks'], true),
-            ),
-        );
-        $y = $archetype->boardTerminal(TerminalName::Y1)->printed ?? 'Y';
-        $w = $archetype->boardTerminal(TerminalName::W1)->printed ?? 'W';
-        $several = array_values(
-            array_filter($has($y, true), static fn (array $r): bool => ! in_array($w, (array) $r['breaks'], true)),
-        );
-        $both = array_values(
-            array_filter($has($y, true), static fn (array $r): bool => in_array($w, (array) $r['breaks'], true)),
-        );
-        [$row, $why] = match (true) {
-            // A condensing furnace makes water with its heat as well.
-            $plan->installation->answers->is('condensing', 'yes') && $both !== [] => [
-                $both[0],
-                Message::of('figures.overflow-placement.condensing-makes-water-in-heat'),
-            ],
-            $archetype->coolStages > 1 && $several !== [] => [
-                $several[0],
-                Message::of('figures.overflow-placement.two-stages-outdoors-with-y1'),
-            ],
-            $has($y, false) !== [] => [
-                $has($y, false)[0],
-                $archetype->reverses
-                    ? Message::of('figures.overflow-placement.heat-pump-r-would-take')
-                    : ($plan->profile->power === PowerKind::Battery
-                        ? Message::of('figures.overflow-placement.heat-goes-on-same-day')
-                        : Message::of('figures.overflow-placement.thermostat-keeps-power-heat-goes')),
-            ],
-            default => [$good[0] ?? null, Message::of('figures.overflow-placement.only-way-here-stops-water')],
-        };
-
-        $charge =
-            $plan->profile->power === PowerKind::Shared && is_array($row) && $row['powered'] !== true
-                ? Message::of('figures.overflow-placement.loses-charge-while-pan-wet')
-                : Message::none();
-
-        return [
-            'key' => is_array($row) && is_string($row['key']) ? $row['key'] : '',
-            'why' => Message::series(
-                array_values(array_filter([$why, $charge], static fn (Message $m): bool => ! $m->isNone())),
-            ),
+        $rank = static fn (FullPan $p): array => [
+            count($p->unmet($wishes)),
+            $battery && ! self::hasHeatToKeep($p) && self::isInHot($plan->installation, $p->device) ? 0 : 1,
+            count(self::lost($p)),
+            $p->device->relay ? 1 : 0,
+            $p->charges ? 0 : 1,
         ];
+        usort($good, static fn (FullPan $a, FullPan $b): int => $rank($a) <=> $rank($b));
+
+        return $good[0] ?? null;
     }
 
-    /** @param  array<string, mixed>  $row */
-    private static function against(array $row): Message
+    private static function isInHot(Installation $house, SafetyDevice $device): bool
     {
+        $hot = array_map(
+            static fn (TerminalName $n): ?string => $house->archetype->terminalNamed($device->place, $n)?->printed,
+            [TerminalName::R, TerminalName::Rc, TerminalName::Rh],
+        );
+
+        return array_intersect($device->breaks, array_filter($hot)) !== [];
+    }
+
+    private static function hasHeatToKeep(FullPan $pan): bool
+    {
+        $wet = $pan->seasons();
+
+        return array_filter(
+            array_map(CallName::from(...), array_keys($pan->dry)),
+            static fn (CallName $c): bool => $c->isHeating() && ! in_array($c, $wet, true),
+        ) !== [];
+    }
+
+    /** @return list<CallName> calls that make no water here and stop all the same */
+    private static function lost(FullPan $pan): array
+    {
+        $wet = $pan->seasons();
+
+        return array_values(
+            array_filter(
+                array_map(CallName::from(...), array_keys($pan->dry)),
+                static fn (CallName $c): bool => ! in_array($c, [...$wet, CallName::Idle, CallName::Defrost], true) &&
+                    $pan->dry[$c->value] !== [] &&
+                    ! $pan->survives($c),
+            ),
+        );
+    }
+
+    /**
+     * @param  list<FullPan>  $pans
+     * @param  list<string>  $wishes
+     */
+    private static function reason(Circuit $circuit, FullPan $best, array $pans, array $wishes): Message
+    {
+        $kept = array_values(
+            array_filter(
+                array_map(CallName::from(...), array_keys($best->dry)),
+                static fn (CallName $c): bool => ! in_array($c, [CallName::Idle, CallName::Defrost], true) &&
+                    $best->survives($c),
+            ),
+        );
+        $simpler =
+            array_values(
+                array_filter(
+                    $pans,
+                    static fn (FullPan $p): bool => $best->device->relay &&
+                        ! $p->device->relay &&
+                        $p->stands &&
+                        $p->water() !== [] &&
+                        array_intersect($p->device->breaks, $best->device->breaks) !== [],
+                ),
+            )[0] ?? null;
+        $said = [
+            $kept === []
+                ? Message::of('figures.overflow-placement.stops-everything')
+                : Message::of(
+                    'figures.overflow-placement.stops-water-keeps',
+                    kept: array_map(static fn (CallName $c): Message => $c->label(), $kept),
+                ),
+            $best->display ? Message::of('figures.overflow-placement.thermostat-up') : null,
+            $best->charges ? null : Message::of('figures.overflow-placement.loses-charge-while-pan-wet'),
+            $simpler === null
+                ? null
+                : Message::of(
+                    'figures.overflow-placement.relay-because',
+                    breaks: $simpler->device->breaks,
+                    water: $simpler->words($circuit, $simpler->water()),
+                ),
+            self::unmet($best, $wishes),
+        ];
+
+        return Message::series(array_values(array_filter($said)));
+    }
+
+    /** @param  list<string>  $wishes */
+    private static function unmet(FullPan $pan, array $wishes): ?Message
+    {
+        $unmet = $pan->unmet($wishes);
+
+        return $unmet === []
+            ? null
+            : Message::of(
+                'figures.overflow-placement.does-not-keep',
+                what: array_map(
+                    static fn (string $wish): Message => Message::of('circuit.water.wish', wish: $wish),
+                    $unmet,
+                ),
+            );
+    }
+
+    /** @param  list<string>  $wishes */
+    private static function against(Circuit $circuit, FullPan $pan, array $wishes): Message
+    {
+        $lost = self::lost($pan);
+
         return match (true) {
-            $row['fits'] !== true => Message::of('figures.overflow-placement.no-conductor-goes-through-here'),
-            $row['coolingStops'] !== true => Message::of('figures.overflow-placement.cooling-goes-on-making-water'),
-            $row['powered'] !== true => Message::of('figures.overflow-placement.thermostat-goes-blank-or-loses'),
-            $row['emergency'] === false => Message::of('figures.overflow-placement.takes-emergency-heat-away'),
-            $row['heatingGoesOn'] !== true => Message::of('figures.overflow-placement.heat-stops-as-well'),
-            default => $row['relay'] === true
-                ? Message::of('figures.overflow-placement.works-needs-relay')
-                : Message::of('figures.overflow-placement.works-as-well'),
+            ! $pan->stands => Message::of('figures.overflow-placement.no-conductor-goes-through-here'),
+            $pan->water() !== [] => Message::of(
+                'figures.overflow-placement.goes-on-making-water',
+                water: $pan->words($circuit, $pan->water()),
+            ),
+            ! $pan->display || ! $pan->charges => Message::of(
+                'figures.overflow-placement.thermostat-goes-blank-or-loses',
+            ),
+            $pan->unmet($wishes) !== [] => self::unmet($pan, $wishes) ?? Message::none(),
+            $lost !== [] => Message::of(
+                'figures.overflow-placement.stops-as-well',
+                calls: array_map(static fn (CallName $c): Message => $c->label(), $lost),
+            ),
+            $pan->device->relay => Message::of('figures.overflow-placement.works-needs-relay'),
+            default => Message::of('figures.overflow-placement.works-as-well'),
         };
     }
 }

@@ -15,6 +15,8 @@ final readonly class Result
      *     there is none, in US units
      * @param  string  $tone  verd, caution, fault or muted
      * @param  Message  $verdict  and what would change it
+     * @param  list<array{label: Message, value: ?float, unit: string, formula: Message}>  $answers  of the
+     *     lines those that stand large beside each other: what was asked
      * @param  ?array{
      *     x: Message, xUnit: string, y: string,
      *     series: list<array{name: Message, points: list<array{float, float}>}>,
@@ -25,6 +27,7 @@ final readonly class Result
         public string $tone,
         public Message $verdict,
         public ?array $plot = null,
+        public array $answers = [],
     ) {
     }
 
@@ -42,6 +45,12 @@ final readonly class Result
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return ['lines' => $this->lines, 'tone' => $this->tone, 'verdict' => $this->verdict, 'plot' => $this->plot];
+        return [
+            'lines' => $this->lines,
+            'tone' => $this->tone,
+            'verdict' => $this->verdict,
+            'plot' => $this->plot,
+            'answers' => $this->answers,
+        ];
     }
 }

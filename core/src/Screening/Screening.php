@@ -9,6 +9,7 @@ use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Rule\Severity;
 use Unionbit\Core\Screening\Rule\Equipment\Mr12DefrostHeatFound;
 use Unionbit\Core\Screening\Rule\Equipment\Mr16SwitchNotPlaced;
+use Unionbit\Core\Screening\Rule\Equipment\Mr16WaterGoesOn;
 use Unionbit\Core\Screening\Rule\Equipment\Sc16FanJumper;
 use Unionbit\Core\Screening\Rule\Equipment\Sc18Nameplates;
 use Unionbit\Core\Screening\Rule\Equipment\Sc19Evidence;
@@ -62,6 +63,7 @@ final class Screening
             new Sc19Evidence(),
             new Mr12DefrostHeatFound(),
             new Mr16SwitchNotPlaced(),
+            new Mr16WaterGoesOn(),
             new Sc20Between(),
             new Sc20OutdoorScrews(),
             new Sc21NotServed(),

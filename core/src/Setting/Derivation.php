@@ -50,7 +50,12 @@ final class Derivation
             ($fuel === null || $fuel === $plan->installation->archetype->heatSource
                 ? null
                 : ['electric' => 'thermostat', 'hydronic' => 'none'][$fuel] ?? 'equipment');
-        $backup = $value(SettingKey::AuxiliaryWithCompressor);
+        // Set to another type, the thermostat does with backup heat what that type does, until it is told otherwise.
+        $type = $entered[SettingKey::EquipmentType->value] ?? null;
+        $backup =
+            $type === null || $type === Settings::of(SettingKey::EquipmentType)->value($plan)
+                ? $value(SettingKey::AuxiliaryWithCompressor)
+                : $entered[SettingKey::AuxiliaryWithCompressor->value] ?? null;
         $dehumidify = $value(SettingKey::Dehumidify);
 
         return new CallSettings(
@@ -67,7 +72,10 @@ final class Derivation
 
     private static function setting(Plan $plan, Setting $setting, string $value): DerivedSetting
     {
-        $menu = $plan->profile->menu[$setting->key()->value] ?? null;
+        $menu =
+            $setting instanceof OwnChoices
+                ? ['label' => $setting->where(), 'choices' => $setting->choices($plan)]
+                : $plan->profile->menu[$setting->key()->value] ?? null;
 
         return new DerivedSetting(
             key: $setting->key(),
@@ -80,6 +88,7 @@ final class Derivation
                 ? Message::of('setting.derivation.lacking', choice: $setting->choice($value))
                 : null,
             open: Disagreement::of($plan, $setting->key(), $value),
+            steps: $setting instanceof HasSteps ? $setting->steps($plan) : [],
         );
     }
 }

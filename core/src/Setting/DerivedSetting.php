@@ -11,21 +11,23 @@ use Unionbit\Core\Words\Message;
 final readonly class DerivedSetting
 {
     /**
-     * @param  string  $menuLabel  the profile's own words for it
-     * @param  array<string, string>  $choices  choice to the profile's own words
+     * @param  string|Message  $menuLabel  the profile's own words for it, or where else it is set
+     * @param  array<string, string|Message>  $choices  choice to the profile's own words, or to ours
      * @param  ?Message  $lacking  set where the profile does not have this setting: the consequence
      * @param  list<array{value: string, source: Message}>  $open  answers of sources that disagree, until somebody
      *     decides
+     * @param  list<Message>  $steps  what to do beside entering it
      */
     public function __construct(
         public SettingKey $key,
         public string $value,
         public Message $reason,
-        public string $menuLabel,
+        public string|Message $menuLabel,
         public array $choices,
         private Plan $plan,
         public ?Message $lacking = null,
         public array $open = [],
+        public array $steps = [],
     ) {
     }
 
@@ -33,6 +35,24 @@ final readonly class DerivedSetting
     public function choiceLabel(string $choice): Message
     {
         return Settings::of($this->key)->choice($choice);
+    }
+
+    /** Whether it may be entered so: as derived, as right, or as a source of an open question has it. */
+    public function accepts(string $choice): bool
+    {
+        $setting = Settings::of($this->key);
+
+        return $choice === $this->value ||
+            in_array($choice, array_column($this->open, 'value'), true) ||
+            ($setting instanceof OwnChoices && $setting->accepts($choice));
+    }
+
+    /** Whether the work is not done before it is entered: what the menu has, and what else matters here. */
+    public function isRequired(): bool
+    {
+        $setting = Settings::of($this->key);
+
+        return $this->lacking === null && (! ($setting instanceof OwnChoices) || $setting->isRequired());
     }
 
     /** What the installer would see with another choice, from the circuit; null for the right one. */
@@ -53,6 +73,7 @@ final readonly class DerivedSetting
                 'label' => $this->choiceLabel((string) $choice),
                 'menu' => $menu,
                 'ifWrong' => $this->ifWrong((string) $choice),
+                'accepted' => $this->accepts((string) $choice),
             ];
         }
 
@@ -66,6 +87,8 @@ final readonly class DerivedSetting
             'menuValue' => $this->choices[$this->value] ?? null,
             'choices' => $choices,
             'lacking' => $this->lacking,
+            'steps' => $this->steps,
+            'required' => $this->isRequired(),
             'open' => array_map(
                 fn (array $o): array => [...$o, 'label' => $this->choiceLabel($o['value'])],
                 $this->open,

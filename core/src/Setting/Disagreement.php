@@ -16,12 +16,21 @@ final class Disagreement
         $other = match ($key) {
             SettingKey::FanInHeat => self::fan($plan, $value),
             SettingKey::EquipmentType => self::equipment($plan),
+            SettingKey::AirflowSwitches => [
+                'value' => 'as-found',
+                'source' => Message::of('setting.disagreement.switches-as-found'),
+            ],
             default => null,
         };
 
-        return $other === null
-            ? []
-            : [['value' => $value, 'source' => Message::of('setting.disagreement.surveyed')], $other];
+        return $other === null ? [] : [['value' => $value, 'source' => self::own($key)], $other];
+    }
+
+    private static function own(SettingKey $key): Message
+    {
+        return $key === SettingKey::AirflowSwitches
+            ? Message::of('setting.disagreement.switches-by-sheet')
+            : Message::of('setting.disagreement.surveyed');
     }
 
     /** @return ?array{value: string, source: Message} */

@@ -25,11 +25,7 @@ final class SettingCheck
         $findings = [];
         foreach (Derivation::all($plan) as $setting) {
             $value = $entered[$setting->key->value] ?? null;
-            if (
-                $value !== null &&
-                $value !== $setting->value &&
-                ! in_array($value, array_column($setting->open, 'value'), true)
-            ) {
+            if ($value !== null && ! $setting->accepts($value)) {
                 $findings[] = Finding::of(
                     'SET',
                     Severity::Error,

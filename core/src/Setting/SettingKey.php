@@ -22,11 +22,15 @@ enum SettingKey: string
     case CompressorOff = 'compressor-off';
     case CompressorLockout = 'compressor-lockout';
     case AuxiliaryLockout = 'aux-lockout';
+    case AuxiliaryGap = 'aux-gap';
     case Cycles = 'cycles';
     case PowerSource = 'power-source';
     case RSource = 'r-source';
     case Dehumidify = 'dehumidify';
     case Accessories = 'accessories';
+    case AirflowSwitches = 'airflow-switches';
+    case LeakCheck = 'leak-check';
+    case Batteries = 'batteries';
     case Remote = 'remote';
 
     public function label(): Message

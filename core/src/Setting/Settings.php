@@ -5,19 +5,23 @@ declare(strict_types=1);
 namespace Unionbit\Core\Setting;
 
 use LogicException;
+use Unionbit\Core\Setting\Key\Equipment\AirflowSwitchesSetting;
 use Unionbit\Core\Setting\Key\Equipment\CompressorsSetting;
 use Unionbit\Core\Setting\Key\Equipment\EquipmentTypeSetting;
 use Unionbit\Core\Setting\Key\Equipment\FanInHeatSetting;
 use Unionbit\Core\Setting\Key\Equipment\HeatFuelSetting;
 use Unionbit\Core\Setting\Key\Equipment\HeatStagesSetting;
+use Unionbit\Core\Setting\Key\Equipment\LeakCheckSetting;
 use Unionbit\Core\Setting\Key\Equipment\OutdoorStagesSetting;
 use Unionbit\Core\Setting\Key\Equipment\ReversingValveSetting;
+use Unionbit\Core\Setting\Key\HeatPump\AuxiliaryGapSetting;
 use Unionbit\Core\Setting\Key\HeatPump\AuxiliaryLockoutSetting;
 use Unionbit\Core\Setting\Key\HeatPump\AuxiliaryStagesSetting;
 use Unionbit\Core\Setting\Key\HeatPump\AuxiliaryWithCompressorSetting;
 use Unionbit\Core\Setting\Key\HeatPump\CompressorLockoutSetting;
 use Unionbit\Core\Setting\Key\HeatPump\EmergencySetting;
 use Unionbit\Core\Setting\Key\Thermostat\AccessoriesSetting;
+use Unionbit\Core\Setting\Key\Thermostat\BatteriesSetting;
 use Unionbit\Core\Setting\Key\Thermostat\CompressorOffSetting;
 use Unionbit\Core\Setting\Key\Thermostat\CyclesSetting;
 use Unionbit\Core\Setting\Key\Thermostat\DehumidifySetting;
@@ -48,11 +52,15 @@ final class Settings
             new CompressorOffSetting(),
             new CompressorLockoutSetting(),
             new AuxiliaryLockoutSetting(),
+            new AuxiliaryGapSetting(),
             new CyclesSetting(),
             new PowerSourceSetting(),
             new RSourceSetting(),
             new DehumidifySetting(),
             new AccessoriesSetting(),
+            new AirflowSwitchesSetting(),
+            new LeakCheckSetting(),
+            new BatteriesSetting(),
             new RemoteSetting(),
         ];
     }

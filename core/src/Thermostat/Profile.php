@@ -34,6 +34,7 @@ final readonly class Profile
      * @param  ?float  $leakOhms  leakage of an open solid-state output
      * @param  Place  $outputs  where the switches stand: the wall, or a module at the equipment
      * @param  int  $linkConductors  conductors between wall unit and module: 3 two-part, 0 radio
+     * @param  string  $menuEntry  how its installer menu is opened, in the profile's own words; empty where not known
      * @param  string  $remoteControl  none, own radio or bridge
      * @param  array<string, array{label: string, choices: array<string, string>}>  $menu  the profile's own words for
      *                                                                                     settings and choices, by key
@@ -58,6 +59,7 @@ final readonly class Profile
         public ?float $leakOhms = null,
         public Place $outputs = Place::Wall,
         public int $linkConductors = 0,
+        public string $menuEntry = '',
     ) {
     }
 

@@ -29,7 +29,7 @@ final class ProfileDraft
 
     /**
      * @param  array{title: string, screws: string, power: string, va: float, remote: string, switches: string,
-     *     link: string, heat: int, cool: int}  $given  screws as printed, apart by blanks
+     *     link: string, heat: int, cool: int, menuEntry: string}  $given  screws as printed, apart by blanks
      * @return array<string, mixed> the profile as a file, without its id
      *
      * @throws InvalidData
@@ -98,6 +98,7 @@ final class ProfileDraft
                     : [],
             ],
             'remoteControl' => $given['remote'],
+            ...trim($given['menuEntry']) === '' ? [] : ['menuEntry' => trim($given['menuEntry'])],
             'menu' => [
                 'equipment-type' => ['label' => 'System type', 'choices' => $types],
                 ...self::MENU,

@@ -62,6 +62,7 @@ final class ProfileReader
             leakOhms: $node->has('leakOhms') ? $node->number('leakOhms', null, 1000.0) : null,
             outputs: $outputs,
             linkConductors: $node->int('linkConductors', 0),
+            menuEntry: $node->string('menuEntry', '', 200),
         );
     }
 }

@@ -30,6 +30,7 @@ final readonly class Cable
      * @param  int  $gauge  AWG, one of the keys of OHMS_PER_FOOT
      * @param  float  $feet  length one way
      * @param  list<Conductor>  $conductors  in the order of their numbers
+     * @param  ?Run  $run  how it lies; null is not looked at
      * @param  ?string  $kind  solid, stranded, telephone or thick (line-voltage wire); null is not looked at
      */
     public function __construct(
@@ -40,6 +41,7 @@ final readonly class Cable
         public float $feet,
         array $conductors,
         public ?string $kind = null,
+        public ?Run $run = null,
     ) {
         $this->conductors = array_map(static fn (Conductor $c): Conductor => $c->in($id), $conductors);
     }
@@ -120,7 +122,19 @@ final readonly class Cable
     {
         usort($conductors, static fn (Conductor $a, Conductor $b): int => $a->number <=> $b->number);
 
-        return new self($this->id, $this->from, $this->to, $this->gauge, $this->feet, $conductors, $this->kind);
+        return $this->with($this->gauge, $this->feet, $this->run, $conductors);
+    }
+
+    /** As it was measured and looked at. */
+    public function measured(int $gauge, float $feet, ?Run $run): self
+    {
+        return $this->with($gauge, $feet, $run, $this->conductors);
+    }
+
+    /** @param  list<Conductor>  $conductors */
+    private function with(int $gauge, float $feet, ?Run $run, array $conductors): self
+    {
+        return new self($this->id, $this->from, $this->to, $gauge, $feet, $conductors, $this->kind, $run);
     }
 
     /** @return list<Conductor> all but this one */

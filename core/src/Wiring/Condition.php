@@ -17,6 +17,9 @@ enum Condition: string
     case Open = 'open';
     case Cabinet = 'cabinet';
 
+    /** Where it is damaged can be reached, and a box fits there. */
+    case Reachable = 'reachable';
+
     /** Whether it makes the conductor unfit to carry anything (MR21, MR24). */
     public function isDamage(): bool
     {

@@ -67,6 +67,49 @@ final readonly class Conductor
         return $this->copy(['evidence' => $evidence, 'loopOhms' => null]);
     }
 
+    /** Its far end is that of another record: it was written down with the wrong one. */
+    public function onto(self $other): self
+    {
+        $colour = $other->colourAfterSplice ?? $other->colour;
+
+        return $this->id() === $other->id()
+            ? $this
+            : $this->copy([
+                'far' => $other->far,
+                'colourAfterSplice' => $colour === $this->colour ? null : $colour,
+            ]);
+    }
+
+    public function marked(Condition $condition): self
+    {
+        return in_array($condition, $this->condition, true)
+            ? $this
+            : $this->copy(['condition' => [...$this->condition, $condition]]);
+    }
+
+    public function touching(int $number): self
+    {
+        return $this->copy(['touches' => array_values(array_unique([...$this->touches, $number]))]);
+    }
+
+    /** Spliced where it was damaged: as good as a spare, and nobody has measured it since. */
+    public function mended(): self
+    {
+        $whole = static fn (End $end): End => in_array($end->state, [EndState::CutShort, EndState::BrokenOff], true)
+            ? End::free(EndState::Capped)
+            : $end;
+
+        return $this->copy([
+            'near' => $whole($this->near),
+            'far' => $whole($this->far),
+            'condition' => array_values(
+                array_filter($this->condition, static fn (Condition $c): bool => ! $c->isDamage()),
+            ),
+            'touches' => [],
+            'loopOhms' => null,
+        ]);
+    }
+
     /** "yellow", or "white/red" with a tracer stripe. */
     public function color(): Message
     {

@@ -25,6 +25,7 @@ enum Unit: string
     case Tons = 'tons';
     case Feet = 'ft';
     case Inches = 'in';
+    case InchesOfWater = 'in. w.c.';
     case SquareInches = 'sq in';
     case FeetPerMinute = 'ft/min';
     case Conductors = 'conductors';

@@ -9,7 +9,7 @@ use Unionbit\Core\Circuit\Edit\Touching;
 use Unionbit\Core\Circuit\Meter\Meter;
 use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Circuit\Setup;
-use Unionbit\Core\Figures\TransformerLoad;
+use Unionbit\Core\Figures\Supply\TransformerLoad;
 use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Planning\Offer\LetterToLetter;
 use Unionbit\Core\Planning\Offer\Planner;

@@ -3,7 +3,9 @@
 declare(strict_types=1);
 
 use Unionbit\Core\Figures\BalancePoint;
+use Unionbit\Core\Figures\Figure;
 use Unionbit\Core\Figures\Figures;
+use Unionbit\Core\Figures\Input;
 use Unionbit\Core\Figures\OverflowPlacement;
 use Unionbit\Core\Tests\Support\House;
 use Unionbit\Core\Wiring\End;
@@ -42,6 +44,91 @@ it('agrees with examples worked out by hand', function (
 
     expect($got['lines'][$line])->toEqualWithDelta($expected, $within)->and($got['tone'])->toBe($tone);
 })->with([
+    'return: 20 by 20 at 300 ft/min, 70 % free: 583 of 1200' => [
+        // 20 × 20 × 0.7 ÷ 144 × 300 = 583.3; missing 616.7; ÷ 400 × 144 ÷ 0.7 ÷ 14 = 22.7 in
+        'return-air',
+        ['tons' => 3, 'free' => 70, 'width' => 14, 'w1' => 20, 'h1' => 20, 'before1' => 300],
+        'New opening, height',
+        22.65,
+        0.05,
+        'fault',
+    ],
+    'return: a second grille after the work' => [
+        // after: 583.3 + 10 × 20 × 0.7 ÷ 144 × 650 = 583.3 + 631.9
+        'return-air',
+        [
+            'tons' => 3,
+            'w1' => 20,
+            'h1' => 20,
+            'before1' => 300,
+            'after1' => 300,
+            'w2' => 10,
+            'h2' => 20,
+            'after2' => 650,
+        ],
+        'Gained',
+        631.9,
+        0.1,
+        'verd',
+    ],
+    'charge: 12 of 10 degrees of subcooling fits' => [
+        'charge',
+        ['perTon' => 400, 'subcooling' => 12, 'subcoolingTarget' => 10],
+        'Subcooling off the plate',
+        2.0,
+        0.01,
+        'verd',
+    ],
+    'charge: 22 of 10 degrees of superheat' => [
+        'charge',
+        ['perTon' => 400, 'superheat' => 22, 'superheatTarget' => 10],
+        'Superheat off the plate',
+        12.0,
+        0.01,
+        'caution',
+    ],
+    'gas: 4.1 for 3.5 inches' => ['gas-pressure', ['high' => 4.1], 'High fire off the plate', 0.6, 0.01, 'fault'],
+    'gas: low fire within' => [
+        'gas-pressure',
+        ['high' => 3.4, 'low' => 1.8],
+        'Low fire off the plate',
+        0.1,
+        0.01,
+        'verd',
+    ],
+    'two ways: 900 now against 300 now and 80 a year over 10 years' => [
+        // A 60 + 7 × 120 = 900; B 60 + 2 × 120 + 10 × 80 = 1100; pays back in 600 ÷ 80
+        'two-ways',
+        ['partsA' => 60, 'hoursA' => 7, 'partsB' => 60, 'hoursB' => 2, 'yearlyB' => 80],
+        'Years until the dearer one has paid',
+        7.5,
+        0.01,
+        'muted',
+    ],
+    'strips: 10 kW of 240 on 208: 36.1 A' => [
+        // 10 × (208 ÷ 240)² = 7.51 kW ÷ 208
+        'aux-heat',
+        ['kw' => 10, 'rated' => 240, 'volts' => 208],
+        'Amperes now',
+        36.11,
+        0.01,
+        'verd',
+    ],
+    'no heat above 60 instead of 65: the balance point falls' => [
+        // load 36000 × (60 − t) ÷ 45, capacity 21600 + 480 × (t − 17): 34560 ÷ 1280
+        'balance',
+        [
+            'heatLoss' => 36_000,
+            'designTemp' => 15,
+            'noHeat' => 60,
+            'capacity47' => 36_000,
+            'capacity17' => 21_600,
+        ],
+        'Thermal balance point',
+        27.0,
+        0.05,
+        'verd',
+    ],
     '45 VA on 40 VA: 112.5 %' => [
         'transformer-load',
         ['rating' => 40, 'sum' => 45],
@@ -245,40 +332,50 @@ it('finds by the circuit where an overflow switch goes', function (
     string $best,
     array $against,
 ): void {
-    $ways = array_column(OverflowPlacement::ways(House::example($archetype, $profile)), null, 'key');
+    $pan = OverflowPlacement::pans(House::example($archetype, $profile))[0];
+    $ways = array_column($pan['ways'], null, 'key');
 
     expect(array_values(array_filter($ways, static fn (array $w): bool => $w['best']))[0]['key'] ?? null)->toBe(
         $best,
     );
     foreach ($against as $key => $why) {
-        expect($ways[$key]['why'])->toBe($why, $key);
+        expect(said($ways[$key]['why']))->toBe($why, $key);
     }
 })->with([
     'C-powered, cooling' => [
         'furnace-gas-1h-1c',
         'c-powered-1h-1c',
         'Y',
-        ['R' => 'the thermostat goes blank or loses its charge', 'W' => 'cooling goes on making water'],
+        ['R' => 'the thermostat goes blank or loses its charge', 'W' => 'goes on making water: Cool 1: contactor'],
     ],
     'batteries: R works too' => [
         'furnace-gas-1h-1c',
         'battery-1h-1c',
         'Y',
-        ['R' => 'heat stops as well', 'Y+W relay' => 'heat stops as well'],
+        ['R' => 'Fan and Heat 1 stop as well', 'Y+W relay' => 'Heat 1 stops as well'],
     ],
-    'heat pump' => ['heat-pump-o-1c-1aux', 'battery-2h-1c-heat-pump', 'Y', ['R' => 'it takes emergency heat away']],
+    'heat pump' => [
+        'heat-pump-o-1c-1aux',
+        'battery-2h-1c-heat-pump',
+        'Y',
+        ['R' => 'Fan, Heat 1, Heat + aux and Emergency stop as well'],
+    ],
     'two stages outdoors' => [
         'furnace-gas-2h-2c',
         'c-powered-3h-2c',
         'Y1+Y2 relay',
-        ['Y1' => 'works as well', 'W1' => 'cooling goes on making water'],
+        [
+            'Y1' => 'goes on making water: Cool 2: second stage',
+            'Y1+Y2 relay' => 'it stops the water, and Fan, Heat 1 and Heat 2 still run; the thermostat stays on; '.
+                'in Y1 alone Cool 2: second stage would go on making water',
+        ],
     ],
     'charging through Y' => [
         'furnace-gas-1h-1c',
         'power-sharing-1h-1c',
         'Y',
         [
-            'Y' => 'the thermostat keeps its power, and heat goes on; '.
+            'Y' => 'it stops the water, and Fan and Heat 1 still run; the thermostat stays on; '.
                 'it loses its charge while the pan is wet, as it charges through that conductor',
         ],
     ],
@@ -286,7 +383,7 @@ it('finds by the circuit where an overflow switch goes', function (
 
 it('says of each way what stops and what goes on', function (): void {
     $ways = array_column(
-        OverflowPlacement::ways(House::example('heat-pump-o-1c-1aux', 'c-powered-3h-2c')),
+        OverflowPlacement::pans(House::example('heat-pump-o-1c-1aux', 'c-powered-3h-2c'))[0]['ways'],
         null,
         'key',
     );
@@ -301,4 +398,44 @@ it('says of each way what stops and what goes on', function (): void {
         ->toBeFalse()
         ->and($ways['Y+W relay']['parts'])
         ->toBe(['relay, 24 V coil, 2 contacts']);
+});
+
+it('reads no charge before airflow', function (array $given, string $tone): void {
+    $got = figure('charge', ['subcooling' => 10, 'subcoolingTarget' => 10, ...$given]);
+
+    expect($got['tone'])
+        ->toBe($tone)
+        ->and($got['lines'])
+        ->toBe([])
+        ->and($got['verdict'])
+        ->toContain('Airflow first');
+})->with([[[], 'muted'], [['perTon' => 300], 'fault'], [['perTon' => 500], 'fault']]);
+
+it('has what a supply has by itself once for each, with its own facts', function (): void {
+    $plan = House::example('furnace-and-attic-air-handler-1c');
+    $keys = array_map(static fn (Figure $f): string => $f->key(), Figures::of($plan));
+    $feet = static fn (string $key): ?float => array_column(
+        array_map(
+            static fn (Input $i): array => [$i->key, $i->value],
+            (Figures::named($key) ?? throw new LogicException($key))->inputs($plan),
+        ),
+        1,
+        0,
+    )['feet'] ?? null;
+    $house = $plan->installation;
+    $second = $house->transformers()[1];
+
+    expect($keys)
+        ->toContain('fuse', 'fuse@T2', 'tap@T2', 'voltage-drop@T2')
+        ->and($feet("fuse@{$second->id}"))
+        ->toBe($house->wallCables()[1]->feet)
+        ->and($feet('voltage-drop@T2'))
+        ->toBe($house->wallCables()[1]->feet + ($house->outdoorCable()->feet ?? 0.0))
+        ->and(
+            array_map(
+                static fn (Figure $f): string => $f->key(),
+                Figures::of(House::example('air-handler-cool-1c')),
+            ),
+        )
+        ->not->toContain('gas-pressure', 'fuse@T2');
 });

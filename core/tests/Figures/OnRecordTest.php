@@ -86,7 +86,7 @@ it('places the overflow switch as it is on record', function (): void {
     foreach (
         ['furnace-gas-1h-1c', 'heat-pump-o-2c-2aux', 'dual-fuel-b-1c-1h', 'air-handler-cool-1c'] as $archetype
     ) {
-        foreach (OverflowPlacement::ways(House::example($archetype)) as $at => $way) {
+        foreach (OverflowPlacement::pans(House::example($archetype))[0]['ways'] as $at => $way) {
             $told["{$archetype} {$at}"] = $way;
         }
     }

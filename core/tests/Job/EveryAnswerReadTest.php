@@ -19,6 +19,7 @@ use Unionbit\Core\Job\Suggest\EquipmentMatch;
 use Unionbit\Core\Job\Suggest\ModelDigits;
 use Unionbit\Core\Planning\Offer\LetterToLetter;
 use Unionbit\Core\Planning\Offer\Planner;
+use Unionbit\Core\Planning\Offer\ThermostatChoice;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Proving\Step\Steps;
 use Unionbit\Core\Screening\Screening;
@@ -82,10 +83,17 @@ function readersOf(): array
             (new Steps($p))->all(),
         ),
         'search' => static fn (Installation $h, Plan $p): mixed => SearchWords::of($h, $p),
-        'overflow' => static fn (Installation $h, Plan $p): mixed => OverflowPlacement::ways($p),
+        'overflow' => static fn (Installation $h, Plan $p): mixed => [
+            OverflowPlacement::pans($p),
+            OverflowPlacement::pans(new Plan($h, House::profile('power-sharing-1h-1c'), $p->landing)),
+        ],
         'offers' => static fn (Installation $h, Plan $p): mixed => array_map(
-            static fn ($o): array => [$o->codes(), $o->lost()],
+            static fn ($o): array => [$o->codes(), $o->lost(), $o->unmet(), $o->reasons()],
             Planner::of($h, $p->profile)->offered,
+        ),
+        'thermostats' => static fn (Installation $h): mixed => ThermostatChoice::rank(
+            $h,
+            array_map(House::profile(...), [House::BATTERY, 'radio-pair-receiver']),
         ),
     ];
 }

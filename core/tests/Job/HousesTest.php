@@ -96,13 +96,13 @@ it('puts the relay that is only answered into Y, and takes it out again with ano
 it('stops the heat of a condensing furnace as well, where a full pan has to', function (): void {
     $best = static fn (Installation $house): string => array_values(
         array_filter(
-            OverflowPlacement::ways(
+            OverflowPlacement::pans(
                 new Plan(
                     $house,
                     House::profile('c-powered-3h-2c'),
                     LetterToLetter::landing($house, House::profile('c-powered-3h-2c')),
                 ),
-            ),
+            )[0]['ways'],
             static fn (array $way): bool => $way['best'],
         ),
     )[0]['key'];

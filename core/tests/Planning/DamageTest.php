@@ -4,15 +4,20 @@ declare(strict_types=1);
 
 use Unionbit\Core\Circuit\Meter\Meter;
 use Unionbit\Core\Circuit\Setup;
+use Unionbit\Core\Job\ExampleHouse;
 use Unionbit\Core\Job\File\ConductorSchedule;
 use Unionbit\Core\Job\File\SurveyFile;
+use Unionbit\Core\Planning\File\PlanFile;
 use Unionbit\Core\Planning\Offer\LetterToLetter;
 use Unionbit\Core\Planning\Offer\Planner;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Planning\Rule\MappingRules;
+use Unionbit\Core\Planning\Work\MoveList;
+use Unionbit\Core\Planning\Work\PullList;
 use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Tests\Support\House;
+use Unionbit\Core\Wiring\Cable;
 use Unionbit\Core\Wiring\End;
 use Unionbit\Core\Wiring\Entry\ConductorEntry;
 
@@ -130,4 +135,90 @@ it('is typed, kept and written in the schedule', function (): void {
         ->toEqual($house->wallConductor('A3'))
         ->and(ConductorSchedule::read(ConductorSchedule::rows($house), House::survey())->wallConductor('A3'))
         ->toEqual($house->wallConductor('A3'));
+});
+
+it('splices a damaged conductor where it can be reached (WO01), and only there', function (
+    string $flags,
+    bool $offered,
+): void {
+    $json = SurveyFile::write(House::survey());
+    $line = ConductorEntry::parse("5 blu C > C {$flags}", Place::Wall, Place::Indoor, []);
+    expect($line->isComplete())->toBeTrue();
+    $house = SurveyFile::read($json, House::archetype());
+    $cable = $house->wallCable() ?? throw new LogicException('no cable');
+    $house = $house->withCable($cable->withConductors([...$cable->without(5), $line->toConductor(5)]));
+    $mended = array_values(
+        array_filter(
+            Planner::of($house, House::profile(House::C_POWERED))->offered,
+            static fn ($o): bool => $o->plan->changes->mended === ['A5'],
+        ),
+    );
+
+    expect($mended !== [])->toBe($offered);
+    if ($offered) {
+        $plan = PlanFile::read(PlanFile::write($mended[0]->plan), $house, House::profile(House::C_POWERED));
+        expect(said($mended[0]->title()))
+            ->toContain('is spliced where it is damaged (attic, by the flue) and brings C')
+            ->and($mended[0]->codes())
+            ->toBe(['WO01'])
+            ->and($plan->installation->damageOf($plan->installation->wallConductor('A5')))
+            ->toBe([])
+            ->and(array_column(MoveList::of($plan), 'key'))
+            ->toContain('splice:A5')
+            ->and($mended[0]->lost())
+            ->toBe([]);
+    }
+})->with([
+    'open, can be reached' => ['open reachable "attic, by the flue"', true],
+    'crushed, can be reached' => ['crushed reachable "attic, by the flue"', true],
+    'open, cannot' => ['open', false],
+    'not damaged at all' => ['reachable', false],
+]);
+
+it('pulls a cable only where the old one comes along, says why not, and lists what it takes (WO02)', function (
+    ?string $run,
+    bool $pulls,
+): void {
+    $json = SurveyFile::write(House::survey([4 => ['condition' => ['open']]]));
+    $json['cables'][0] += $run === null ? [] : ['run' => $run];
+    $house = SurveyFile::read($json, House::archetype());
+    $list = Planner::of($house, House::profile(House::C_POWERED));
+    $pulled = array_values(
+        array_filter(
+            [...$list->offered, ...$list->refused],
+            static fn ($o): bool => in_array('WO02', $o->codes(), true),
+        ),
+    );
+
+    expect($pulled !== [])
+        ->toBe($pulls)
+        ->and(joined(' ', array_map(said(...), $list->ruledOut)))
+        ->toContain($pulls ? '' : 'no new one can be pulled with it');
+    if ($pulls) {
+        $lines = joined(' ', array_map(said(...), PullList::of($pulled[0]->plan, $house)));
+        expect($lines)
+            ->toContain('Cable 18/6 solid', '3 ft of slack at each end', 'Staples', 'spare', 'Edge guard', 'Seal')
+            ->toContain($run === null ? 'Nobody has looked how the old cable lies' : 'Tie in');
+    }
+})->with([[null, true], ['loose', true], ['stapled', false], ['buried', false], ['blocked', false]]);
+
+it('pulls anew only the cable to the supply that lacks something: two supplies never share one', function (): void {
+    $house = ExampleHouse::of(House::archetype('furnace-and-attic-air-handler-1c'));
+    $short = $house->wallCables()[1];
+    $left = array_filter($short->conductors, static fn ($c): bool => $c->far->terminal !== 'G');
+    $house = $house->withCable($short->withConductors(array_values($left)));
+    $pulled = array_map(
+        static fn ($o): ?Cable => $o->plan->changes->pulled,
+        Planner::of($house, House::profile('c-powered-3h-2c'))->offered,
+    );
+    $pulled = array_values(array_filter($pulled));
+
+    expect($pulled)->not->toBe([]);
+    foreach ($pulled as $cable) {
+        $screws = array_filter(array_map(static fn ($c): ?string => $c->far->terminal, $cable->conductors));
+        expect([$cable->id, $cable->to])
+            ->toBe([$short->id, $short->to])
+            ->and(array_diff($screws, $house->archetype->printedAt($short->to)))
+            ->toBe([]);
+    }
 });

@@ -11,6 +11,7 @@ use Unionbit\Core\Equipment\EquipmentTerminal;
 use Unionbit\Core\Fault\FaultedCall;
 use Unionbit\Core\Job\ExampleHouse;
 use Unionbit\Core\Job\Installation;
+use Unionbit\Core\Job\Interview\Answers;
 use Unionbit\Core\Planning\File\JobFile;
 use Unionbit\Core\Planning\File\PlanFile;
 use Unionbit\Core\Planning\Offer\PlainWords;
@@ -51,6 +52,18 @@ function demoHouse(string $name): Installation
     ])->installation;
 }
 
+/** @param  array<string, string|list<string>>  $wishes */
+function wishing(Installation $house, array $wishes): Installation
+{
+    return new Installation(
+        $house->archetype,
+        $house->facts,
+        $house->cables,
+        $house->jumpers,
+        answers: new Answers([...$house->answers->given, ...$wishes]),
+    );
+}
+
 /** @return list<string> "WO03: Fan lost" in rank order */
 function offers(PlanList $list): array
 {
@@ -88,9 +101,9 @@ it('offers for the houses of the demo what a good planner would', function (
     'too few conductors, C optional' => [
         'ropewalk-11',
         'c-or-battery-2h-2c',
-        ['WO03: fan', 'WO10: heat-2', 'WO10: heat-1', 'WO02:'],
+        ['WO05,WO03: fan', 'WO05,WO10: heat-2', 'WO05,WO10: heat-1', 'WO02:'],
     ],
-    'too few conductors, two-part' => ['ropewalk-11', 'two-part-three-conductor', [':']],
+    'too few conductors, two-part' => ['ropewalk-11', 'two-part-three-conductor', ['WO08:']],
     'too few conductors, a kit on K' => [
         'ropewalk-11',
         'c-powered-shared-kit-2h-2c',
@@ -99,8 +112,8 @@ it('offers for the houses of the demo what a good planner would', function (
     'two transformers, two hots' => ['the-old-chandlery', 'c-powered-3h-2c', [':']],
     'two transformers, one hot' => ['the-old-chandlery', 'solid-state-1h-1c', []],
     'two conductors, plug-in or cable' => ['heron-boathouse', 'c-powered-1h-1c', ['WO07:', 'WO02:']],
-    'two conductors, radio' => ['heron-boathouse', 'radio-pair-receiver', [':']],
-    'two conductors, two-part' => ['heron-boathouse', 'two-part-three-conductor', ['WO02:']],
+    'two conductors, radio' => ['heron-boathouse', 'radio-pair-receiver', ['WO09:']],
+    'two conductors, two-part' => ['heron-boathouse', 'two-part-three-conductor', ['WO08,WO02:']],
     'nothing to charge through' => ['heron-boathouse', 'power-sharing-1h-1c', []],
     'back from the bus' => ['sailmakers-loft', 'c-powered-3h-2c', [':']],
     'float in R, powered from C' => ['weir-pump-room', 'c-powered-1h-1c', ['MR16:']],
@@ -284,11 +297,8 @@ it(
 it('ranks by the weights that it is given', function (): void {
     $house = demoHouse('ropewalk-11');
     $profile = House::profile('c-or-battery-2h-2c');
-    $first = static fn (array $weights): string => Planner::of(
-        $house,
-        $profile,
-        Weights::from($weights),
-    )->offered[0]->codes()[0];
+    $first = static fn (array $weights): string => Planner::of($house, $profile, Weights::from($weights))->offered[0]
+        ->ways[0]->code;
 
     expect($first([]))
         ->toBe('WO03')
@@ -385,9 +395,8 @@ it('ranks the kinds of thermostat for a house by what is wished', function (
     array $last,
 ): void {
     $rows = ThermostatChoice::rank(
-        demoHouse('ropewalk-11'),
+        wishing(demoHouse('ropewalk-11'), $wishes),
         array_map(House::profile(...), House::ids('thermostats')),
-        $wishes,
     );
 
     expect($rows[0]['profile'])
@@ -400,11 +409,11 @@ it('ranks the kinds of thermostat for a house by what is wished', function (
     'remote control wanted' => [['remote' => 'yes'], 'c-or-battery-2h-2c', ['two-hot-o-and-b']],
     'remote, no batteries, the attic is open' => [
         ['remote' => 'yes', 'batteries' => 'no'],
-        'c-or-battery-2h-2c',
+        'two-part-three-conductor',
         ['two-hot-o-and-b'],
     ],
     'only at the wall' => [
-        ['remote' => 'yes', 'attic' => 'no'],
+        ['remote' => 'yes', 'workAt' => 'wall'],
         'c-or-battery-2h-2c',
         ['two-part-three-conductor'],
     ],
@@ -472,6 +481,14 @@ it('never offers a plan that a walk of its nets objects to', function (int $seed
             [],
             "{$survey->archetype->id} on {$profile->id}, ".said($candidate->title()),
         );
+        // A conductor that an accessory gives up is named, in the offer and to the customer (MR17).
+        foreach ((new NetWalk($candidate->plan))->takenFromAccessories($survey) as $id) {
+            $name = said($survey->wallConductor($id)?->name());
+            expect(joined(' ', array_map(said(...), $candidate->lost())))
+                ->toContain("{$name} of the")
+                ->and(said(PlainWords::of($candidate)))
+                ->toContain('is used for something else');
+        }
         // Nothing that is known to be damaged carries anything, at either end (MR21).
         $house = $candidate->plan->installation;
         foreach ($house->wallConductors() as $c) {

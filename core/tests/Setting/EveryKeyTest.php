@@ -154,7 +154,7 @@ it('says from the circuit or the figures what each wrong setting does', function
         'dual-fuel-o-1c-1h',
         'aux-with-compressor',
         'yes',
-        'Furnace 1 also pulls in the',
+        'Furnace 1 runs the furnace beside the compressor',
     ],
     'strips without the compressor' => [
         'heat-pump-o-1c-1aux',
@@ -169,7 +169,7 @@ it('says from the circuit or the figures what each wrong setting does', function
         'air-handler-electric-1h-1c',
         'heat-fuel',
         'gas',
-        'Heat 1 leaves the blower relay at rest',
+        'Heat 1 runs the strips without the blower',
     ],
     'link in on two transformers' => ['boiler-zone-valve-1c', 'r-source', 'one', 'transformers are joined'],
     'changeover too low' => [
@@ -238,4 +238,46 @@ it('says which calls a choice changes, and which landed conductor no call uses',
             ),
         )
         ->toContain('Y2 has conductor');
+});
+
+it(
+    'keeps airflow switches as an open question, says how to provoke auxiliary heat, and dates batteries',
+    function (): void {
+        $converted = settingsOf(House::example('communicating-converted-2c'))['airflow-switches'];
+        $pump = settingsOf(House::example('heat-pump-o-1c-1aux'));
+        $battery = settingsOf(House::example('furnace-gas-1h-1c', House::BATTERY));
+        $radio = settingsOf(House::example('furnace-gas-1h-1c', 'radio-pair-receiver'));
+
+        expect(array_column($converted->open, 'value'))
+            ->toBe(['by-sheet', 'as-found'])
+            ->and($converted->lacking)
+            ->toBeNull()
+            ->and($pump['aux-gap']->value)
+            ->toBe('2F')
+            ->and(joined(' ', array_map(said(...), $pump['aux-gap']->steps)))
+            ->toContain('set the target 4 °F above the room')
+            ->and(isset($pump['batteries']))
+            ->toBeFalse()
+            ->and(isset(settingsOf(House::example('dual-fuel-o-1c-1h'))['aux-gap']))
+            ->toBeFalse()
+            ->and([$battery['batteries']->value, array_keys($battery['batteries']->choices)])
+            ->toBe(['new', ['new', 'left']])
+            ->and(said($radio['batteries']->reason))
+            ->toContain('The part on the wall runs on batteries')
+            ->and(joined(' ', array_map(said(...), $pump['remote']->steps)))
+            ->toContain('The account belongs to the customer')
+            ->toContain('If it shows “offline” later');
+    },
+);
+
+it('takes a leak check as it was done, and a leak as a fault', function (): void {
+    $plan = House::example('furnace-gas-1h-1c');
+    $errors = static fn (string $value): int => count(SettingCheck::check($plan, ['leak-check' => $value]));
+
+    expect([$errors('not-opened'), $errors('none'), $errors('found')])
+        ->toBe([0, 0, 1])
+        ->and(settingsOf($plan)['leak-check']->isRequired())
+        ->toBeFalse()
+        ->and(isset(settingsOf(House::example('air-handler-electric-1h-1c'))['leak-check']))
+        ->toBeFalse();
 });

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Unionbit\Core\Tests\Support;
 
 use Unionbit\Core\Equipment\Observable;
+use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Planning\Plan\Plan;
 
 /**
@@ -63,6 +64,31 @@ final class NetWalk
         }
 
         return [...$bad, ...$this->power()];
+    }
+
+    /**
+     * Conductors that came from an accessory's screw as the house was found and now bring something else to the wall.
+     *
+     * @return list<string> ids
+     */
+    public function takenFromAccessories(Installation $found): array
+    {
+        $taken = [];
+        foreach ($found->wallConductors() as $was) {
+            $now = $this->plan->landing->board[$was->id()] ?? $was->far;
+            $wall = $this->plan->landing->wall[$was->id()] ?? $was->near;
+            $there = $this->plan->installation->wallConductor($was->id());
+            if (
+                in_array($was->far->terminal, ['HUM', 'DEH', 'S1', 'S2', 'ACC+', 'ACC-'], true) &&
+                $there?->far->terminal === $was->far->terminal &&
+                $now->terminal !== $was->far->terminal &&
+                $wall->isLanded()
+            ) {
+                $taken[] = $was->id();
+            }
+        }
+
+        return $taken;
     }
 
     /** @return array<string, list<string>> letters by call, humidity among them */

@@ -56,9 +56,9 @@ function Body({
 }: {
     url: string;
     back?: string;
-    onKeep?: ((key: string, value: number) => void) | undefined;
+    onKeep?: ((key: string, value: number | string | null) => void) | undefined;
 }) {
-    const { figures, overflow, house } = usePage<FiguresProps>().props;
+    const { figures, overflow, house, relayPins } = usePage<FiguresProps>().props;
     return (
         <>
             <div className="head">
@@ -96,7 +96,7 @@ function Body({
                     {...(onKeep && figure.key === 'balance' ? { onKeep } : {})}
                 />
             ))}
-            <Overflow ways={overflow} />
+            <Overflow pans={overflow} relayPins={relayPins} onKeep={onKeep} />
         </>
     );
 }

@@ -9,7 +9,7 @@ import { url } from '@/lib/url';
 import type { HandoverProps } from '@/types';
 import { Glyph } from '@/ui/Glyph';
 import { State } from '@/ui/State';
-import { BeforeAndAfter, EquipmentAndSettings } from '@/features/handover/Wiring';
+import { BeforeAndAfter, EquipmentFound, SettingsEntered } from '@/features/handover/Wiring';
 import { Figures, LeftOut, OpenMatters } from '@/features/handover/Matters';
 import { ForTheCustomer } from '@/features/handover/ForTheCustomer';
 import { HandOverDialog } from '@/features/handover/HandOverDialog';
@@ -119,8 +119,9 @@ export default function Handover() {
                     ))}
                 <div className="grid gap-x-10 lg:grid-cols-2 print:grid-cols-2">
                     <BeforeAndAfter />
-                    <EquipmentAndSettings />
+                    <EquipmentFound />
                 </div>
+                <SettingsEntered />
                 <section>
                     <h3 className="h-sec mb-1 mt-5">{say('handover.readings')}</h3>
                     <ReadingTable title={say('handover.survey')} state={null} readings={survey} />

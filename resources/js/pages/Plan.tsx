@@ -17,7 +17,7 @@ import { url } from '@/lib/url';
 import type { PlanProps } from '@/types';
 import { Findings } from '@/ui/State';
 import { useUndo } from '@/ui/useUndo';
-import { Moves } from '@/features/plan/Moves';
+import { Moves, Pull } from '@/features/plan/Moves';
 import { Problems } from '@/features/plan/Problems';
 import { say } from '@/words';
 
@@ -37,7 +37,7 @@ export default function Plan() {
 }
 
 function Body({ call, onCall }: { call: string; onCall: (call: string) => void }) {
-    const { job, chosen, used, conductors, plan, readings } = usePage<PlanProps>().props;
+    const { job, chosen, used, conductors, plan, readings, wished } = usePage<PlanProps>().props;
     const edits = useEdits(url('job.plan-edits', { job: job.id }), job.version);
     const [selected, setSelected] = useState<string | null>(null);
     const [hand, setHand] = useState(false);
@@ -94,7 +94,7 @@ function Body({ call, onCall }: { call: string; onCall: (call: string) => void }
                 <Offers
                     jobId={job.id}
                     profile={chosen}
-                    survey={`${conductors}`}
+                    survey={`${conductors}/${wished.map((wish) => wish.said).join('/')}`}
                     choice={plan.choice}
                     edits={edits}
                     closed={closed}
@@ -143,6 +143,7 @@ function Body({ call, onCall }: { call: string; onCall: (call: string) => void }
                         <Problems proofs={plan.proofs} />
                         <Findings findings={plan.findings} empty={say('plan.nothing-to-correct')} />
                     </section>
+                    {plan.pull.length > 0 && <Pull lines={plan.pull} />}
                     {used && <Moves moves={plan.moves} closed={closed} />}
                     {used && <Checks checks={plan.checks} readings={readings} />}
                     <Papers jobId={job.id} carry={plan.carry} />

@@ -12,14 +12,15 @@ import { FromSister } from '@/features/set/FromSister';
 import { say } from '@/words';
 
 export default function SetPage() {
-    const { job, thermostat, settings: every, sisters, history, table, findings, readings } = usePage<SetProps>().props;
+    const page = usePage<SetProps>().props;
+    const { job, thermostat, settings: every, sisters, history, table, findings, readings } = page;
     const settings = every.filter((setting) => setting.lacking === null);
     const lacking = every.filter((setting) => setting.lacking !== null);
     const [shown, setShown] = useState(
         settings.find((setting) => setting.entered !== setting.value)?.key ?? settings[0]?.key ?? '',
     );
     const closed = job.handedOverAt !== null;
-    const open = settings.filter((setting) => setting.entered === null && !setting.lacking).length;
+    const open = settings.filter((setting) => setting.entered === null && setting.required).length;
     const setting = settings.find((candidate) => candidate.key === shown);
 
     return (
@@ -56,6 +57,10 @@ export default function SetPage() {
                 style={{ '--table': `${Math.max(300, 130 + 24 * table.columns.length)}px` } as React.CSSProperties}
             >
                 <div>
+                    <p className="border-b border-hair px-5 py-2 text-small">
+                        <b className="font-semibold">{say('set.into-the-menu')}</b>{' '}
+                        {page.menuEntry === '' ? say('set.by-the-sheet') : page.menuEntry}
+                    </p>
                     {!closed &&
                         sisters.map((sister) => <FromSister key={sister.id} sister={sister} settings={settings} />)}
                     {settings.map((item) => (

@@ -4,6 +4,7 @@ import { EntryLine } from '@/features/survey/EntryLine';
 import { InPlace } from '@/features/survey/InPlace';
 import { Ledger } from '@/features/survey/Ledger';
 import { PasteLines } from '@/features/survey/PasteLines';
+import { WhichIsWhich } from '@/features/identify/WhichIsWhich';
 import { Prints } from '@/features/house-map/Prints';
 import { HouseMap } from '@/features/house-map/HouseMap';
 import { Photos } from '@/features/survey/Photos';
@@ -120,6 +121,7 @@ export default function Survey() {
                             }}
                         />
                     ))}
+                    {cable && !closed && <WhichIsWhich key={cable.id} jobId={job.id} cable={cable} edits={edits} />}
                     <Prints prints={page.prints} screws={screws} edits={edits} closed={closed} />
                     <Wanted wanted={page.wanted} readings={readings} />
                     <Photos jobId={job.id} photos={page.photos} cables={cables} closed={closed} />

@@ -11,11 +11,15 @@ export interface FigureInput {
     min: number;
     max: number;
     optional: boolean;
+    /** What several inputs stand together for, in one row. */
+    row: string | null;
 }
 export interface FigureResult {
     lines: { label: string; value: number | null; unit: string; formula: string }[];
     tone: string;
     verdict: string;
+    /** Of the lines those that stand large beside each other. */
+    answers: { label: string; value: number | null; unit: string; formula: string }[];
     plot: {
         x: string;
         /** Signs of US units. */
@@ -44,11 +48,22 @@ export interface OverflowWay {
     blowsOn: boolean;
     powered: boolean;
     emergency: boolean | null;
-    coolingStops: boolean;
-    heatingGoesOn: boolean;
+    /** Everything that makes water here stops. */
+    dry: boolean;
+    /** The numbers on the installer's own relay, where given: its coil, and a contact for each screw. */
+    coil: string;
+    contacts: { screw: string; pins: string }[];
     fits: boolean;
     best: boolean;
     why: string;
+}
+/** A pan that gets wet: what makes its water, what is taken for granted, and each way to wire its switch. */
+export interface Pan {
+    place: string;
+    name: string;
+    makes: string[];
+    assumes: string[];
+    ways: OverflowWay[];
 }
 /** Of a house, with its frame; or without one. */
 export interface FiguresProps extends Shared {
@@ -62,5 +77,7 @@ export interface FiguresProps extends Shared {
     points?: Frame['points'];
     house: string | null;
     figures: FigureView[];
-    overflow: OverflowWay[];
+    overflow: Pan[];
+    /** The numbers on the installer's own relay, as written. */
+    relayPins: string;
 }

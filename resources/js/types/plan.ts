@@ -1,3 +1,4 @@
+import type { QuestionView } from './survey';
 import type { Board, CallProof, Finding, Frame, MoveRow, Reading, Simulation } from './shared';
 
 // Plans: what is offered for a thermostat, and the one in hand.
@@ -10,6 +11,8 @@ export interface Candidate {
     proved: number;
     of: number;
     lost: string[];
+    /** Wishes that it does not meet. */
+    unmet: string[];
     parts: string[];
     minutes: number;
     trips: number;
@@ -28,6 +31,8 @@ export interface Offers {
     offered: Candidate[];
     refused: Candidate[];
     tried: number;
+    /** Ways that this house rules out, and why. */
+    ruledOut: string[];
     weights: Weights;
 }
 export interface ThermostatRow {
@@ -44,7 +49,7 @@ export interface ThermostatRow {
 }
 export interface ThermostatChoice {
     rows: ThermostatRow[];
-    questions: { key: string; text: string; choices: Record<string, string> }[];
+    questions: QuestionView[];
 }
 export interface Choice {
     title: string;
@@ -83,6 +88,8 @@ export interface PlanView {
     simulations: Simulation[];
     proofs: CallProof[];
     findings: Finding[];
+    /** What a new cable takes, in order; empty where none is pulled. */
+    pull: string[];
     moves: MoveRow[];
 }
 export interface PlanProps extends Frame {
@@ -90,6 +97,7 @@ export interface PlanProps extends Frame {
     chosen: string | null;
     used: boolean;
     conductors: number;
+    wished: { text: string; said: string }[];
     stops: Finding[];
     assumes: string[];
     photosMissing: string[];

@@ -10,9 +10,20 @@ export interface SettingRow {
     reason: string;
     menuLabel: string;
     menuValue: string | null;
-    choices: { value: string; label: string; menu: string; ifWrong: string | null; effects: string[] }[];
+    choices: {
+        value: string;
+        label: string;
+        menu: string;
+        ifWrong: string | null;
+        accepted: boolean;
+        effects: string[];
+    }[];
     open: { value: string; label: string; source: string }[];
     lacking: string | null;
+    /** What to do beside entering it. */
+    steps: string[];
+    /** The work is not done before it is entered. */
+    required: boolean;
     entered: string | null;
 }
 export interface CallTableView {
@@ -21,6 +32,8 @@ export interface CallTableView {
 }
 export interface SetProps extends Frame {
     thermostat: string;
+    /** How its installer menu is opened; empty where nobody has written it down. */
+    menuEntry: string;
     settings: SettingRow[];
     sisters: { id: string; label: string; values: Record<string, string> }[];
     history: {

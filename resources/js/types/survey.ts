@@ -24,7 +24,25 @@ export interface CableView {
     proved: number;
     gauge: number;
     feet: number;
+    /** How it lies: loose, stapled, buried or blocked; null is not looked at. */
+    run: string | null;
     conductors: ConductorRow[];
+}
+/** The next step of telling ends apart, and what the readings so far prove. */
+export interface IdentifyView {
+    kind: 'none' | 'known' | 'chain';
+    trips: number;
+    ends: { id: string; near: string; far: string; known: boolean }[];
+    far: string[][];
+    near: string[][];
+    read: {
+        pairs: Record<string, string>;
+        whole: string[];
+        silent: string[];
+        broken: string[];
+        open: string[];
+        contradicts: boolean;
+    } | null;
 }
 export interface PlaceView {
     place: string;

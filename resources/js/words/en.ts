@@ -3,6 +3,7 @@ import calls from '../../../lang/en/screen/calls.json';
 import door from '../../../lang/en/screen/door.json';
 import figures from '../../../lang/en/screen/figures.json';
 import handover from '../../../lang/en/screen/handover.json';
+import identify from '../../../lang/en/screen/identify.json';
 import jobs from '../../../lang/en/screen/jobs.json';
 import map from '../../../lang/en/screen/map.json';
 import meter from '../../../lang/en/screen/meter.json';
@@ -14,7 +15,23 @@ import shell from '../../../lang/en/screen/shell.json';
 import survey from '../../../lang/en/screen/survey.json';
 
 /** The interface's own sentences in English, a file a room: these files are where the keys come from. */
-export const en = { board, calls, door, figures, handover, jobs, map, meter, plan, prove, set, shared, shell, survey };
+export const en = {
+    board,
+    calls,
+    door,
+    figures,
+    handover,
+    identify,
+    jobs,
+    map,
+    meter,
+    plan,
+    prove,
+    set,
+    shared,
+    shell,
+    survey,
+};
 
 type Rooms = typeof en;
 

@@ -25,6 +25,7 @@ use Unionbit\Core\Wiring\End;
 use Unionbit\Core\Wiring\EndState;
 use Unionbit\Core\Wiring\Evidence;
 use Unionbit\Core\Wiring\Jumper;
+use Unionbit\Core\Wiring\Run;
 use Unionbit\Core\Wiring\Splices;
 use Unionbit\Core\Words\Message;
 use Unionbit\Core\Words\Unit;
@@ -324,6 +325,7 @@ final class SurveyFile
             $node->number('feet', null, Cable::LEAST_FEET, Cable::MOST_FEET, Unit::Feet),
             [],
             $node->has('kind') ? $node->string('kind') : null,
+            $node->has('run') ? $node->enum('run', Run::class) : null,
         ))->withConductors($conductors);
     }
 
@@ -453,7 +455,7 @@ final class SurveyFile
             'to' => $cable->to->value,
             'gauge' => $cable->gauge,
             'feet' => $cable->feet,
-            ...self::filled(['kind' => $cable->kind]),
+            ...self::filled(['kind' => $cable->kind, 'run' => $cable->run?->value]),
             'conductors' => array_map(
                 static fn (Conductor $c): array => [
                     'number' => $c->number,

@@ -30,6 +30,7 @@ final class Questions
             ...Ask\InTheLine::all(),
             ...Ask\Nameplates::all(),
             ...Ask\OldPlate::all(),
+            ...Ask\Wished::all(),
             ...Ask\FigureFacts::all(),
         ];
     }

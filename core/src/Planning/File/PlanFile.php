@@ -35,6 +35,7 @@ final class PlanFile
             $node->has('safety') ? array_map(SurveyFile::device(...), $node->each('safety')) : null,
             $node->bool('sharedKit', false),
             $node->bool('elsewhere', false),
+            $node->strings('mended'),
         );
 
         $house = $changes->applied($installation);
@@ -87,6 +88,7 @@ final class PlanFile
                 : ['safety' => array_map(SurveyFile::writeDevice(...), $plan->changes->safety)],
             ...$plan->changes->sharedKit ? ['sharedKit' => true] : [],
             ...$plan->changes->elsewhere ? ['elsewhere' => true] : [],
+            ...$plan->changes->mended === [] ? [] : ['mended' => $plan->changes->mended],
             ...$plan->choice === null ? [] : ['choice' => $plan->choice->toArray()],
         ];
     }

@@ -7,9 +7,8 @@ namespace Unionbit\Core\Planning\Offer;
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Equipment\Archetype;
 use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Planning\Plan\RunsOn;
 use Unionbit\Core\Terminal\Place;
-use Unionbit\Core\Terminal\TerminalName;
-use Unionbit\Core\Thermostat\PowerKind;
 use Unionbit\Core\Words\Message;
 
 /** A plan for the people who live there: no letters, no codes. */
@@ -25,6 +24,9 @@ final class PlainWords
                 ? Message::of('planning.plain-words.everything', does: $does)
                 : Message::of('planning.plain-words.but', does: $does, lost: array_map(self::lost(...), $lost)),
         ];
+        foreach ($candidate->accessories() as $accessory) {
+            $parts[] = Message::of('planning.plain-words.accessory', what: $accessory);
+        }
         if ($candidate->proof->raised !== []) {
             $parts[] = Message::of('planning.plain-words.equipment-always-runs-at-full');
         }
@@ -42,19 +44,8 @@ final class PlainWords
             $candidate->ways === [] => Message::of('planning.plain-words.uses-wires-there-as-they'),
             default => Message::of('planning.plain-words.uses-wires-there-some-them'),
         };
-        $parts[] = match ($profile->power) {
-            PowerKind::Battery => Message::of('planning.plain-words.runs-on-batteries-which-have'),
-            PowerKind::CommonOrBattery => Message::of(
-                self::hasCommon($candidate->plan)
-                    ? 'planning.plain-words.needs-no-battery-changes-as'
-                    : 'planning.plain-words.runs-on-batteries-without-c',
-            ),
-            PowerKind::Shared => Message::of('planning.plain-words.charges-itself-from-equipment-needs'),
-            PowerKind::Common => $candidate->plan->landing->plugIn
-                ? Message::of('planning.plain-words.small-plug-in-transformer-feeds')
-                : Message::of('planning.plain-words.powered-by-equipment'),
-        };
-        if ($profile->outputs === Place::Module && $profile->linkConductors === 0) {
+        $parts[] = Message::of('planning.plain-words.runs-on', on: RunsOn::in($candidate->plan)->value);
+        if (RunsOn::isRadio($candidate->plan)) {
             $parts[] = Message::of('planning.plain-words.wall-unit-on-batteries');
         }
         $parts[] = match ($profile->remoteControl) {
@@ -65,6 +56,7 @@ final class PlainWords
         if ($candidate->plan->changes->safety !== null) {
             $parts[] = Message::of('planning.plain-words.water-switch-moved-so-full');
         }
+        array_push($parts, ...self::closing($candidate));
 
         return Message::sentences($parts);
     }
@@ -81,13 +73,48 @@ final class PlainWords
         };
     }
 
-    /** Whether the plan brings the thermostat its common, at the wall or at the equipment. */
-    private static function hasCommon(Plan $plan): bool
+    /** @return list<Message> what is bought, what the person has to do, and which wishes stay open */
+    private static function closing(PlanOffer $candidate): array
     {
-        $common = $plan->profile->named(TerminalName::C);
+        $bought = $candidate->parts();
+        $unmet = $candidate->unmet();
+        $parts = [
+            $bought === []
+                ? Message::of('planning.plain-words.nothing-bought')
+                : Message::of('planning.plain-words.bought', parts: $bought),
+        ];
+        $tasks = self::tasks($candidate->plan);
+        if ($tasks !== []) {
+            $parts[] = Message::of('planning.plain-words.you-do', tasks: $tasks);
+        }
+        if ($unmet !== []) {
+            $parts[] = Message::of('planning.plain-words.not-as-wished', what: $unmet);
+        }
 
-        return $common !== null &&
-            ($plan->profile->outputs === Place::Module || $plan->landing->on($common->printed) !== []);
+        return $parts;
+    }
+
+    /** @return list<Message> what the people who live there have to do themselves */
+    private static function tasks(Plan $plan): array
+    {
+        $tasks = [];
+        if (RunsOn::needsBatteries($plan)) {
+            $tasks[] = 'batteries';
+        }
+        if (RunsOn::in($plan) === RunsOn::Charging) {
+            $tasks[] = 'charge';
+        }
+        if ($plan->profile->remoteControl === 'bridge') {
+            $tasks[] = 'bridge';
+        }
+        if ($plan->profile->remoteControl !== 'none') {
+            $tasks[] = 'account';
+        }
+
+        return array_map(
+            static fn (string $task): Message => Message::of('planning.plain-words.task', task: $task),
+            $tasks,
+        );
     }
 
     /** What a household misses without a call: "the fan cannot be run by itself". */

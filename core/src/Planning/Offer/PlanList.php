@@ -4,30 +4,44 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Planning\Offer;
 
+use Unionbit\Core\Words\Message;
+
 /** The plans that were tried: those offered, by rank and really different from each other, and those refused. */
 final readonly class PlanList
 {
     /**
      * @param  list<PlanOffer>  $offered  best first, at most {@see Planner::MOST_SHOWN}
      * @param  list<PlanOffer>  $refused  each with its reasons
+     * @param  list<Message>  $ruledOut  ways that were not tried, and why
      */
-    private function __construct(public array $offered, public array $refused, public int $tried)
-    {
+    private function __construct(
+        public array $offered,
+        public array $refused,
+        public int $tried,
+        public array $ruledOut,
+    ) {
     }
 
-    /** @param  list<PlanOffer>  $all */
-    public static function of(array $all, Weights $weights): self
+    /**
+     * @param  list<PlanOffer>  $all
+     * @param  list<Message>  $ruledOut
+     */
+    public static function of(array $all, Weights $weights, array $ruledOut = []): self
     {
-        $score = static fn (PlanOffer $a, PlanOffer $b): int => $a->score($weights) <=> $b->score($weights);
-        $passing = array_values(array_filter($all, static fn (PlanOffer $c): bool => $c->passes()));
-        $refused = array_values(array_filter($all, static fn (PlanOffer $c): bool => ! $c->passes()));
-        usort($passing, $score);
-        usort($refused, $score);
+        $scored = array_map(static fn (PlanOffer $o): array => [$o, $o->score($weights), $o->passes()], $all);
+        usort($scored, static fn (array $a, array $b): int => $a[1] <=> $b[1]);
+        $which = static fn (bool $passing): array => array_values(
+            array_map(
+                static fn (array $row): PlanOffer => $row[0],
+                array_filter($scored, static fn (array $row): bool => $row[2] === $passing),
+            ),
+        );
 
         return new self(
-            array_slice(self::different(self::worthwhile($passing)), 0, Planner::MOST_SHOWN),
-            self::different($refused),
+            array_slice(self::different(self::worthwhile($which(true))), 0, Planner::MOST_SHOWN),
+            self::different($which(false)),
             count($all),
+            $ruledOut,
         );
     }
 
@@ -40,20 +54,26 @@ final readonly class PlanList
      */
     private static function worthwhile(array $ranked): array
     {
-        $beats = static fn (PlanOffer $a, PlanOffer $b): bool => array_diff($a->lostCalls(), $b->lostCalls()) ===
-            [] &&
-            $a->lossPoints() < $b->lossPoints() &&
-            $a->partPoints() <= $b->partPoints() &&
-            $a->minutes() <= $b->minutes() &&
-            $a->riskPoints() <= $b->riskPoints();
+        $lost = array_map(static fn (PlanOffer $o): array => $o->lostCalls(), $ranked);
+        $asks = array_map(
+            static fn (PlanOffer $o): array => [$o->lossPoints(), $o->partPoints(), $o->minutes(), $o->riskPoints()],
+            $ranked,
+        );
+        $beats = static fn (int $a, int $b): bool => $asks[$a][0] < $asks[$b][0] &&
+            $asks[$a][1] <= $asks[$b][1] &&
+            $asks[$a][2] <= $asks[$b][2] &&
+            $asks[$a][3] <= $asks[$b][3] &&
+            array_diff($lost[$a], $lost[$b]) === [];
+        $all = array_keys($ranked);
 
         return array_values(
             array_filter(
                 $ranked,
-                static fn (PlanOffer $c): bool => array_filter(
-                    $ranked,
-                    static fn (PlanOffer $other): bool => $beats($other, $c),
+                static fn (int $one): bool => array_filter(
+                    $all,
+                    static fn (int $other): bool => $beats($other, $one),
                 ) === [],
+                ARRAY_FILTER_USE_KEY,
             ),
         );
     }

@@ -5,8 +5,12 @@ declare(strict_types=1);
 namespace Unionbit\Core\Planning\Offer;
 
 use Unionbit\Core\Call\CallName;
+use Unionbit\Core\Circuit\Water\FullPan;
+use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Planning\Plan\Draft;
 use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Planning\Plan\PlannedConductor;
+use Unionbit\Core\Planning\Plan\RunsOn;
 use Unionbit\Core\Planning\Proof\CallProof;
 use Unionbit\Core\Planning\Proof\PlanProof;
 use Unionbit\Core\Planning\Rule\MappingRules;
@@ -14,6 +18,7 @@ use Unionbit\Core\Planning\Way\WayOut;
 use Unionbit\Core\Planning\Work\MoveList;
 use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Terminal\Place;
+use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Thermostat\PowerKind;
 use Unionbit\Core\Wiring\Conductor;
 use Unionbit\Core\Words\Message;
@@ -43,6 +48,9 @@ final readonly class PlanOffer
 
     private const COMPRESSORS_TIED = 6.0;
 
+    /** Points of an overflow switch that lets something go on making water. */
+    private const WATER = 10.0;
+
     private const MOVE_MINUTES = 2;
 
     /** Minutes and part points of a thermostat whose outputs stand at the equipment. */
@@ -51,12 +59,14 @@ final readonly class PlanOffer
     /**
      * @param  list<WayOut>  $ways
      * @param  list<Finding>  $findings  mapping rules
+     * @param  Installation  $found  the house before the plan changes it
      */
     private function __construct(
         public Plan $plan,
         public array $ways,
         public PlanProof $proof,
         public array $findings,
+        private Installation $found,
     ) {
     }
 
@@ -64,13 +74,13 @@ final readonly class PlanOffer
     {
         $plan = $draft->plan();
 
-        return new self($plan, $draft->ways, PlanProof::of($plan), MappingRules::check($plan));
+        return new self($plan, $draft->ways, PlanProof::of($plan), MappingRules::check($plan), $draft->house);
     }
 
     /** Offered only when the simulation and the rules have nothing against it. */
     public function passes(): bool
     {
-        return $this->proof->passes() && $this->blocking() === [];
+        return $this->proof->passes() && $this->blocking() === [] && Wishes::refusal($this) === null;
     }
 
     /** @return list<Message> why it is not offered */
@@ -79,6 +89,7 @@ final readonly class PlanOffer
         return [
             ...$this->proof->failures,
             ...array_map(static fn (Finding $f): Message => $f->named(), $this->blocking()),
+            ...array_filter([Wishes::refusal($this)]),
         ];
     }
 
@@ -96,20 +107,112 @@ final readonly class PlanOffer
     /** @return list<string> */
     public function codes(): array
     {
-        return array_values(array_unique(array_map(static fn (WayOut $w): string => $w->code, $this->ways)));
+        return array_values(
+            array_unique([
+                ...self::ofThermostat($this->plan),
+                ...array_map(static fn (WayOut $w): string => $w->code, $this->ways),
+            ]),
+        );
+    }
+
+    /** @return list<string> the ways out that the kind of thermostat is by itself */
+    private static function ofThermostat(Plan $plan): array
+    {
+        $runs = RunsOn::in($plan);
+
+        return match (true) {
+            RunsOn::isRadio($plan) => ['WO09'],
+            $plan->profile->outputs === Place::Module => ['WO08'],
+            $runs === RunsOn::Charging => ['WO06'],
+            $runs === RunsOn::BatteriesWithoutC => ['WO05'],
+            $runs === RunsOn::Batteries && ! self::hasCommon($plan) => ['WO05'],
+            default => [],
+        };
+    }
+
+    /** Some conductor brings a common to the wall, whether this thermostat takes it or not. */
+    private static function hasCommon(Plan $plan): bool
+    {
+        foreach ($plan->installation->wallConductors() as $conductor) {
+            if ($plan->installation->meaning($conductor) === TerminalName::C) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** @return list<Message> what the house cannot do with it, in words */
     public function lost(): array
     {
-        $lost = array_map(static fn (array $l): Message => $l['why'], [
-            ...$this->proof->lost,
-            ...$this->proof->raised,
-        ]);
+        $lost = [
+            ...array_map(static fn (array $l): Message => $l['why'], [
+                ...$this->proof->lost,
+                ...$this->proof->raised,
+            ]),
+            ...$this->leaks(),
+            ...array_map(
+                static fn (array $row): Message => Message::of(
+                    'planning.plan-offer.accessory-lost',
+                    conductor: $row[0]->conductor->name(),
+                    accessory: $row[1]->role(),
+                    screw: (string) $row[0]->wall->terminal,
+                ),
+                $this->withoutConductor(),
+            ),
+        ];
 
         return $this->plan->profile->remoteControl === 'none'
             ? [...$lost, Message::of('planning.plan-offer.no-remote-control')]
             : $lost;
+    }
+
+    /** @return list<Message> what was wished and this does not give */
+    public function unmet(): array
+    {
+        return Wishes::unmet($this);
+    }
+
+    /**
+     * Conductors of a humidifier, a dehumidify signal or a sensor that the plan takes for something else: that
+     * accessory stays without one (MR17).
+     *
+     * @return list<array{PlannedConductor, TerminalName}> each with what it was
+     */
+    private function withoutConductor(): array
+    {
+        $lost = [];
+        foreach (PlannedConductor::all($this->plan) as $planned) {
+            $was = $this->found->meaning($this->found->wallConductor($planned->id()) ?? $planned->conductor);
+            $now = $planned->boardName;
+            if ($was?->isAccessory() === true && $planned->wall->terminal !== null && $now !== $was) {
+                $lost[] = [$planned, $was];
+            }
+        }
+
+        return $lost;
+    }
+
+    /** @return list<Message> the accessories that lose their conductor */
+    public function accessories(): array
+    {
+        return array_map(static fn (array $row): Message => $row[1]->role(), $this->withoutConductor());
+    }
+
+    /** @return list<Message> what goes on making water into a full pan, past a switch left as it was found */
+    private function leaks(): array
+    {
+        return array_map(
+            static fn (FullPan $pan): Message => Message::of(
+                'planning.plan-offer.water-goes-on',
+                device: $pan->device->name(),
+                calls: array_map(
+                    static fn (string $call): Message => CallName::from($call)->label(),
+                    array_keys($pan->water()),
+                ),
+            ),
+            $this->proof->leaks(),
+        );
     }
 
     /** @return list<string> calls that the house no longer has */
@@ -151,12 +254,16 @@ final readonly class PlanOffer
 
     public function lossPoints(): float
     {
+        $accessories = 2.0 * count($this->withoutConductor());
         $points = array_sum(
             array_map(static fn (array $l): float => self::LOSS[$l['call']->value] ?? 2.0, $this->proof->lost),
         );
 
         return $points +
             array_sum(array_map($this->raisedPoints(...), array_column($this->proof->raised, 'call'))) +
+            $accessories +
+            Wishes::POINTS * count($this->unmet()) +
+            self::WATER * count($this->proof->leaks()) +
             ($this->plan->profile->remoteControl === 'none' ? 1.5 : 0.0);
     }
 
@@ -190,7 +297,8 @@ final readonly class PlanOffer
 
         return array_sum(array_map(static fn (WayOut $w): int => $w->risk, $this->ways)) +
             $guessed +
-            ($this->plan->profile->power === PowerKind::Shared ? 2 : 0);
+            ($this->plan->profile->power === PowerKind::Shared ? 2 : 0) +
+            4 * count($this->proof->doubts);
     }
 
     /** Lower is better. */
@@ -205,10 +313,16 @@ final readonly class PlanOffer
         );
     }
 
-    /** What makes two plans really different: the ways they take and what they lose, not which spare they use. */
+    /**
+     * What makes two plans really different: the ways they take and what they lose, not which spare they use, nor which
+     * good place a switch takes.
+     */
     public function signature(): string
     {
-        $ways = array_map(static fn (WayOut $w): string => $w->code.($w->part?->key() ?? ''), $this->ways);
+        $ways = array_map(
+            static fn (WayOut $w): string => $w->code.($w->code === 'MR16' ? '' : $w->part?->key() ?? ''),
+            $this->ways,
+        );
         $lost = array_map(static fn (array $l): string => $l['call']->value, [
             ...$this->proof->lost,
             ...$this->proof->raised,
@@ -239,6 +353,12 @@ final readonly class PlanOffer
         foreach ($this->proof->raised as $raised) {
             $reasons[] = $raised['why']->within();
         }
+        foreach ($this->unmet() as $unmet) {
+            $reasons[] = Message::of('planning.plan-offer.not-as-wished', what: $unmet);
+        }
+        foreach (Wishes::met($this) as $met) {
+            $reasons[] = Message::of('planning.plan-offer.as-wished', what: $met);
+        }
         $parts = $this->parts();
         $reasons[] =
             $parts === []
@@ -268,6 +388,7 @@ final readonly class PlanOffer
         if ($this->plan->profile->power === PowerKind::Shared) {
             $warnings[] = Message::of('planning.plan-offer.charges-through-load-has-be');
         }
+        array_push($warnings, ...$this->proof->doubts);
         $guesses = $this->guesses();
 
         return $guesses === 0

@@ -15,6 +15,7 @@ use Unionbit\Core\Planning\Way\TiedAtBoard;
 use Unionbit\Core\Planning\Way\Way;
 use Unionbit\Core\Planning\Way\WayOut;
 use Unionbit\Core\Planning\Way\Wo01Spare;
+use Unionbit\Core\Planning\Way\Wo01Splice;
 use Unionbit\Core\Planning\Way\Wo02NewCable;
 use Unionbit\Core\Planning\Way\Wo03FanAsCommon;
 use Unionbit\Core\Planning\Way\Wo04SharedKit;
@@ -22,6 +23,7 @@ use Unionbit\Core\Planning\Way\Wo07PlugIn;
 use Unionbit\Core\Planning\Way\Wo10DropStage;
 use Unionbit\Core\Planning\Way\Wo11TieEmergency;
 use Unionbit\Core\Planning\Way\Wo12OtherPosition;
+use Unionbit\Core\Planning\Work\NewCable;
 use Unionbit\Core\Planning\Work\Overflow;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
@@ -44,6 +46,7 @@ final class Planner
     {
         return [
             new Wo01Spare(),
+            new Wo01Splice(),
             new Wo11TieEmergency(),
             new Wo03FanAsCommon(),
             new Wo04SharedKit(),
@@ -59,7 +62,28 @@ final class Planner
     {
         $drafts = self::drafts($house, $profile);
 
-        return PlanList::of(array_map(PlanOffer::of(...), $drafts), $weights ?? new Weights());
+        return PlanList::of(
+            array_map(PlanOffer::of(...), $drafts),
+            $weights ?? new Weights(),
+            self::ruledOut($house, $profile),
+        );
+    }
+
+    /** @return list<Message> what would have helped and cannot be done in this house */
+    private static function ruledOut(Installation $house, Profile $profile): array
+    {
+        $base = new Draft($house, $profile, LetterToLetter::landing($house, $profile));
+        $missing = $base->missing();
+        $old = $missing === null ? null : NewCable::old($base, $missing);
+        $said = [];
+        if ($old?->run !== null && ! $old->run->pulls()) {
+            $said[] = Message::of('planning.wo02.cannot-be-pulled', cable: $old->id, run: $old->run);
+        }
+        if ($missing !== null && count($house->wallCables()) > 1) {
+            $said[] = Message::of('planning.wo12.several-cables');
+        }
+
+        return $said;
     }
 
     /** @return list<Draft> complete ones */
@@ -146,7 +170,7 @@ final class Planner
     {
         $base = new Draft($house, $profile, LetterToLetter::landing($house, $profile));
         $bases = [$base];
-        foreach (Overflow::placements($house) as $placement) {
+        foreach (Overflow::drier($base) as $placement) {
             $bases[] = $base->taking(
                 $placement['way'],
                 $base->landing,

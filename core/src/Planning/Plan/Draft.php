@@ -13,6 +13,7 @@ use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Thermostat\Meaning;
 use Unionbit\Core\Thermostat\PlateTerminal;
+use Unionbit\Core\Thermostat\PowerKind;
 use Unionbit\Core\Thermostat\Profile;
 use Unionbit\Core\Wiring\Conductor;
 use Unionbit\Core\Wiring\End;
@@ -164,7 +165,7 @@ final readonly class Draft
         $archetype = $this->house->archetype;
         $table = CallTable::needed($archetype);
         $names = count($archetype->supplies()) > 1 ? [TerminalName::Rc, TerminalName::Rh] : [TerminalName::R];
-        if ($this->profile->needsCommon() && ! $this->landing->plugIn) {
+        if ($this->wantsCommon() && ! $this->landing->plugIn) {
             $names[] = TerminalName::C;
         }
         foreach ($table->calls() as $call) {
@@ -179,16 +180,33 @@ final readonly class Draft
         );
     }
 
-    public function boardScrew(TerminalName $name): ?EquipmentTerminal
+    /** It cannot do without, or it can and nobody is to change batteries. */
+    private function wantsCommon(): bool
     {
-        foreach ($this->house->archetype->boardTerminals() as $terminal) {
-            $means = Meaning::of($terminal->name, $this->house->archetype);
-            if (
-                $terminal->name === $name ||
-                $means === $name ||
-                ($name === TerminalName::Rc && $terminal->name === TerminalName::R)
-            ) {
-                return $terminal;
+        return $this->profile->needsCommon() ||
+            ($this->profile->power === PowerKind::CommonOrBattery && $this->house->answers->is('batteries', 'no'));
+    }
+
+    /**
+     * The screw with this meaning, at one place or at any: printed so, else meaning so, else the plain R that an Rc
+     * stands for.
+     */
+    public function boardScrew(TerminalName $name, ?Place $at = null): ?EquipmentTerminal
+    {
+        $terminals = array_filter(
+            $this->house->archetype->boardTerminals(),
+            static fn (EquipmentTerminal $t): bool => $at === null || $t->place === $at,
+        );
+        $is = [
+            static fn (EquipmentTerminal $t): bool => $t->name === $name,
+            fn (EquipmentTerminal $t): bool => Meaning::of($t->name, $this->house->archetype) === $name,
+            static fn (EquipmentTerminal $t): bool => $name === TerminalName::Rc && $t->name === TerminalName::R,
+        ];
+        foreach ($is as $fits) {
+            foreach ($terminals as $terminal) {
+                if ($fits($terminal)) {
+                    return $terminal;
+                }
             }
         }
 
@@ -247,6 +265,7 @@ final readonly class Draft
                 $this->changes->safety,
                 $this->changes->sharedKit,
                 $this->changes->elsewhere,
+                $this->changes->mended,
             ]);
     }
 }

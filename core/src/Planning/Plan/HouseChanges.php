@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Planning\Plan;
 
+use Unionbit\Core\Data\Copies;
 use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Job\SafetyDevice;
 use Unionbit\Core\Wiring\Cable;
@@ -14,9 +15,12 @@ use Unionbit\Core\Wiring\Cable;
  */
 final readonly class HouseChanges
 {
+    use Copies;
+
     /**
      * @param  ?list<SafetyDevice>  $safety  all of the house's devices, where one of them is moved
      * @param  bool  $sharedKit  the adapter of the thermostat's kit stands at the board (WO04)
+     * @param  list<string>  $mended  conductors spliced where they were damaged, "A4"
      * @param  bool  $elsewhere  the new cable goes to another wall position (WO12)
      */
     public function __construct(
@@ -24,16 +28,38 @@ final readonly class HouseChanges
         public ?array $safety = null,
         public bool $sharedKit = false,
         public bool $elsewhere = false,
+        public array $mended = [],
     ) {
     }
 
     public function isNone(): bool
     {
-        return $this->pulled === null && $this->safety === null && ! $this->sharedKit;
+        return $this->pulled === null && $this->safety === null && ! $this->sharedKit && $this->mended === [];
+    }
+
+    public function withKit(): self
+    {
+        return $this->copy(['sharedKit' => true]);
+    }
+
+    /** With one conductor more that is spliced. */
+    public function mending(string $conductor): self
+    {
+        return $this->copy(['mended' => [...$this->mended, $conductor]]);
     }
 
     public function applied(Installation $house): Installation
     {
+        foreach ($this->mended as $id) {
+            $cable = $house->cable(substr($id, 0, 1));
+            $conductor = $house->wallConductor($id);
+            $house =
+                $cable === null || $conductor === null
+                    ? $house
+                    : $house->withCable(
+                        $cable->withConductors([...$cable->without($conductor->number), $conductor->mended()]),
+                    );
+        }
         $house = $this->pulled === null ? $house : $house->withCable($this->pulled);
 
         $house = $this->safety === null ? $house : $house->withFacts($house->facts->withSafety($this->safety));

@@ -6,11 +6,11 @@ namespace Unionbit\Core\Planning\Proof;
 
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Circuit\Circuit;
-use Unionbit\Core\Circuit\Edit\Opened;
 use Unionbit\Core\Circuit\Netlist\Element;
 use Unionbit\Core\Circuit\Setup;
+use Unionbit\Core\Circuit\Water\FullPan;
 use Unionbit\Core\Equipment\Archetype;
-use Unionbit\Core\Equipment\Observable;
+use Unionbit\Core\Job\SafetyDevice;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Thermostat\PowerKind;
 use Unionbit\Core\Words\Message;
@@ -30,12 +30,16 @@ final readonly class PlanProof
      * @param  list<array{call: CallName, why: Message}>  $lost
      * @param  list<array{call: CallName, why: Message}>  $raised  always the higher stage
      * @param  list<Message>  $failures
+     * @param  list<FullPan>  $pans  each overflow switch of the house open
+     * @param  list<Message>  $doubts  what the installer must know and nothing here decides (WO06)
      */
     private function __construct(
         public array $calls,
         public array $lost,
         public array $raised,
         public array $failures,
+        public array $pans,
+        public array $doubts,
     ) {
     }
 
@@ -109,16 +113,20 @@ final readonly class PlanProof
             }
         }
 
+        $pans = self::pans($plan, $circuit, $calls);
+
         return new self(
             $calls,
             $lost,
             $raised,
             Message::unique([
                 ...$failures,
-                ...self::floats($plan, $circuit),
+                ...self::floats($plan, $circuit, $pans),
                 ...self::plugIn($plan, $circuit),
-                ...self::charging($plan, $circuit),
+                ...Charging::failures($plan, $circuit),
             ]),
+            $pans,
+            Charging::doubts($plan, $circuit, $pans),
         );
     }
 
@@ -211,52 +219,55 @@ final readonly class PlanProof
     }
 
     /**
-     * With water in the pan the thermostat must stay up, and what makes water must stop.
+     * @param  list<CallProof>  $calls
+     * @return list<FullPan>
+     */
+    private static function pans(Plan $plan, Circuit $circuit, array $calls): array
+    {
+        $dry = [];
+        foreach ($calls as $proof) {
+            $dry[$proof->call->value] = $proof->in;
+        }
+
+        return array_map(
+            static fn (SafetyDevice $device): FullPan => FullPan::of($circuit, $device, $dry),
+            $plan->installation->facts->floats(),
+        );
+    }
+
+    /**
+     * With water in the pan the thermostat must stay up, and cooling must stop by a switch that is to stop it. A switch
+     * that the plan moves stops everything that makes water where it stands; of one that stays as it was found, what
+     * goes on is said ({@see self::leaks()}).
      *
+     * @param  list<FullPan>  $pans
      * @return list<Message>
      */
-    private static function floats(Plan $plan, Circuit $circuit): array
+    private static function floats(Plan $plan, Circuit $circuit, array $pans): array
     {
         $failures = [];
-        $calls = array_filter(
-            Simulation::setups($plan),
-            static fn (string $call): bool => CallName::from($call)->isCooling() || $call === CallName::Idle->value,
-            ARRAY_FILTER_USE_KEY,
-        );
         foreach ($plan->installation->facts->safety as $device) {
-            $contacts = $circuit->netlist(Setup::calling())->contactsOf($device->id);
-            if ($contacts === []) {
+            if ($circuit->netlist(Setup::calling())->contactsOf($device->id) === []) {
                 $failures[] = Message::of(
                     'planning.plan-proof.mr16-would-no-longer-stand',
                     device: $device->name(),
                 );
-
-                continue;
             }
-            $open = array_map(static fn (string $id): Opened => new Opened($id), $contacts);
-            foreach ($calls as $call => $setup) {
-                $point = $circuit->operate($setup->with(...$open));
-                if (! $point->thermostatUp && $plan->profile->power === PowerKind::Common) {
-                    $failures[] = Message::of(
-                        'planning.plan-proof.in-takes-thermostats-power-with',
-                        device: $device->name(),
-                        breaks: $device->breaks,
-                    );
-                }
-                $cools = array_filter(
-                    $plan->installation->archetype->loads,
-                    static fn ($load): bool => $load->observable === Observable::OutdoorUnit &&
-                        in_array($load->id, $point->pulledIn(), true),
+        }
+        foreach ($pans as $pan) {
+            if (! $pan->display && $plan->profile->power === PowerKind::Common) {
+                $failures[] = Message::of(
+                    'planning.plan-proof.in-takes-thermostats-power-with',
+                    device: $pan->device->name(),
+                    breaks: $pan->device->breaks,
                 );
-                if (
-                    CallName::from($call)->isCooling() &&
-                    $cools !== [] &&
-                    array_intersect($device->breaks, ['R', 'Rc', 'RC', 'Y', 'Y1', 'Y2']) !== []
-                ) {
+            }
+            foreach (array_keys($pan->water()) as $call) {
+                if ($plan->changes->safety !== null || self::isToStop($pan, CallName::from($call))) {
                     $failures[] = Message::of(
-                        'planning.plan-proof.with-open-still-runs-outdoor',
-                        device: $device->name(),
-                        from: CallName::from($call)->label(),
+                        'planning.plan-proof.with-open-goes-on-making-water',
+                        device: $pan->device->name(),
+                        call: CallName::from($call)->label(),
                     );
                 }
             }
@@ -265,29 +276,17 @@ final readonly class PlanProof
         return $failures;
     }
 
-    /**
-     * A thermostat without C charges through an idle load: that load has to be there and take the current (WO06).
-     *
-     * @return list<Message>
-     */
-    private static function charging(Plan $plan, Circuit $circuit): array
+    /** A switch in R or Y is there to stop the cooling. */
+    private static function isToStop(FullPan $pan, CallName $call): bool
     {
-        if ($plan->profile->power !== PowerKind::Shared) {
-            return [];
-        }
-        $point = $circuit->operate(Setup::calling());
-        $own = $point->netlist->elements['thermostat.electronics'] ?? null;
-        $volts = $own === null ? 0.0 : $point->phasors->magnitude($own->a, $own->b);
+        return $call->isCooling() &&
+            array_intersect($pan->device->breaks, ['R', 'Rc', 'RC', 'Y', 'Y1', 'Y2']) !== [];
+    }
 
-        return $volts >= Circuit::BLANK_VOLTS
-            ? []
-            : [
-                Message::of(
-                    'planning.plan-proof.charges-through-gets-there-what',
-                    charges: $plan->profile->charges ?? Message::of('planning.plan-proof.load'),
-                    volts: Quantity::of($volts, Unit::Volts, 1),
-                ),
-            ];
+    /** @return list<FullPan> switches that stay as they were found and let something go on making water */
+    public function leaks(): array
+    {
+        return array_values(array_filter($this->pans, static fn (FullPan $p): bool => $p->water() !== []));
     }
 
     /** @return list<Message> */

@@ -8,14 +8,18 @@ use Unionbit\Core\Planning\Plan\Draft;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Words\Message;
 
-/** What has no conductor is left off, where something can be done without it: fan alone, a second stage, E. */
+/**
+ * What has no conductor is left off, where something can be done without it: fan alone, a second stage, E; a common
+ * where batteries do.
+ */
 final class LeftOff implements Way
 {
     private const CAN = ['G', 'Y2', 'W2', 'E', 'Aux'];
 
     public function out(Draft $draft, TerminalName $missing): array
     {
-        if (! in_array($missing->value, self::CAN, true)) {
+        $batteries = $missing === TerminalName::C && ! $draft->profile->needsCommon();
+        if (! $batteries && ! in_array($missing->value, self::CAN, true)) {
             return [];
         }
 
@@ -24,8 +28,13 @@ final class LeftOff implements Way
                 ->without($missing)
                 ->taking(
                     new WayOut(
-                        'WO10',
-                        Message::of('planning.left-off.left-off-no-conductor-brings', missing: $missing->value),
+                        $batteries ? 'WO05' : 'WO10',
+                        $batteries
+                            ? Message::of('planning.left-off.on-batteries')
+                            : Message::of(
+                                'planning.left-off.left-off-no-conductor-brings',
+                                missing: $missing->value,
+                            ),
                         null,
                         0.0,
                         0,

@@ -11,16 +11,16 @@ use Unionbit\Core\Words\Message;
 use Unionbit\Core\Words\Quantity;
 use Unionbit\Core\Words\Unit;
 
-/** WO02 A new cable along the old run, which is its pull line. */
+/** WO02 A new cable along the old run, which is its pull line, unless it is stapled, buried or out of reach. */
 final class Wo02NewCable implements Way
 {
     public function out(Draft $draft, TerminalName $missing): array
     {
-        $old = $draft->house->wallCable();
-        if ($old === null || $draft->changes->pulled !== null) {
+        $old = NewCable::old($draft, $missing);
+        if ($old === null || $draft->changes->pulled !== null || $old->run?->pulls() === false) {
             return [];
         }
-        $cable = NewCable::of($draft, $old->feet);
+        $cable = NewCable::of($draft, $old, $old->feet);
         [$size, $feet] = [count($cable->conductors), round($old->feet + NewCable::SLACK)];
 
         return [

@@ -6,7 +6,6 @@ namespace Unionbit\Core\Planning\Way;
 
 use Unionbit\Core\Equipment\SharedKit;
 use Unionbit\Core\Planning\Plan\Draft;
-use Unionbit\Core\Planning\Plan\HouseChanges;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Wiring\Conductor;
@@ -79,10 +78,6 @@ final class Wo04SharedKit implements Way
             warns: Message::of('planning.wo04.only-adapter-thermostats-own-kit'),
         );
 
-        return $draft->taking(
-            $way,
-            $landing,
-            new HouseChanges($draft->changes->pulled, $draft->changes->safety, true),
-        );
+        return $draft->taking($way, $landing, $draft->changes->withKit());
     }
 }

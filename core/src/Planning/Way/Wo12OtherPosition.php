@@ -13,17 +13,20 @@ use Unionbit\Core\Words\Unit;
 
 /**
  * WO12 The thermostat moves to a wall position where a cable can be had, which the survey has found with the feet of
- * its run. No pull line and no second person at the old hole, but a cover over it, and the old cable capped.
+ * its run; only where one cable is all that has to follow. No pull line and no second person at the old hole, but a
+ * cover over it, and the old cable capped.
  */
 final class Wo12OtherPosition implements Way
 {
     public function out(Draft $draft, TerminalName $missing): array
     {
         $feet = $draft->house->answers->number('elsewhere');
-        if ($feet === null || $draft->changes->pulled !== null || $draft->house->wallCable() === null) {
+        $old = NewCable::old($draft, $missing);
+        $cables = count($draft->house->wallCables());
+        if ($feet === null || $draft->changes->pulled !== null || $old === null || $cables > 1) {
             return [];
         }
-        $cable = NewCable::of($draft, $feet);
+        $cable = NewCable::of($draft, $old, $feet);
         [$size, $long] = [count($cable->conductors), Quantity::of($feet + NewCable::SLACK, Unit::Feet, 0)];
 
         return [

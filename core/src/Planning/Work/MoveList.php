@@ -77,6 +77,17 @@ final class MoveList
                     null,
                 );
         }
+        foreach ($plan->changes->mended as $id) {
+            $moves[] = new Move(
+                "splice:{$id}",
+                Message::of(
+                    'planning.move-list.splice',
+                    conductor: $plan->installation->wallConductor($id)?->name() ?? $id,
+                ),
+                Message::of('planning.wo01.splice-stays-reachable'),
+                $id,
+            );
+        }
         if ($plan->changes->elsewhere) {
             $moves[] = new Move(
                 'old-position',

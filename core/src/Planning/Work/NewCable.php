@@ -42,13 +42,26 @@ final class NewCable
         'E' => Colour::Tan,
     ];
 
-    /** @param  float  $feet  of the run, without slack */
-    public static function of(Draft $draft, float $feet): Cable
+    /**
+     * The cable that a new one goes along or stands for: the one to where the missing conductor would land. Supplies at
+     * two places keep a cable each.
+     */
+    public static function old(Draft $draft, TerminalName $missing): ?Cable
     {
-        $board = $draft->house->wallCable()->to ?? Place::Indoor;
+        $place = $draft->boardScrew($missing)?->place;
+        $cables = $draft->house->wallCables();
+
+        return array_values(array_filter($cables, static fn (Cable $c): bool => $c->to === $place))[0] ??
+            ($cables[0] ?? null);
+    }
+
+    /** @param  float  $feet  of the run, without slack */
+    public static function of(Draft $draft, Cable $old, float $feet): Cable
+    {
+        $board = $old->to;
         $wanted = [];
         foreach ([...$draft->wanted(), TerminalName::C] as $name) {
-            if ($draft->boardScrew($name)?->place === $board) {
+            if ($draft->boardScrew($name, $board) !== null) {
                 $wanted[$name->value] = $name;
             }
         }
@@ -68,7 +81,7 @@ final class NewCable
             ),
         );
         foreach (array_slice(array_values($wanted), 0, $size) as $index => $name) {
-            $screw = $draft->boardScrew($name);
+            $screw = $draft->boardScrew($name, $board);
             $conductors[] = new Conductor(
                 $index + 1,
                 self::COLOURS[$name->value] ?? Colour::Purple,
@@ -87,7 +100,7 @@ final class NewCable
             );
         }
 
-        return new Cable('A', Place::Wall, $board, 18, $feet, $conductors, 'solid');
+        return new Cable($old->id, Place::Wall, $board, 18, $feet, $conductors, 'solid');
     }
 
     /** The draft begun again on a new cable. */

@@ -4,55 +4,73 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Planning\Work;
 
+use Unionbit\Core\Circuit\Water\FullPan;
+use Unionbit\Core\Circuit\Water\SwitchPlaces;
 use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Job\SafetyDevice;
+use Unionbit\Core\Planning\Plan\Draft;
+use Unionbit\Core\Planning\Plan\HouseChanges;
 use Unionbit\Core\Planning\Way\WayOut;
-use Unionbit\Core\Terminal\TerminalName;
+use Unionbit\Core\Thermostat\PowerKind;
 use Unionbit\Core\Words\Message;
 
-/** The ways in which a float switch of the house can be wired otherwise: in Y, in R, or in several calls by a relay. */
+/** The ways in which a float switch of the house can be wired otherwise: every way of its board. */
 final class Overflow
 {
+    /** Other places that are tried for one switch. */
+    private const MOST = 3;
+
+    /**
+     * Of the other placements those in which nothing goes on making water, as far as this landing shows it.
+     *
+     * @return list<array{way: WayOut, safety: list<SafetyDevice>}>
+     */
+    public static function drier(Draft $base): array
+    {
+        $dry = [];
+        foreach (self::placements($base->house) as $placement) {
+            $changes = new HouseChanges(null, $placement['safety']);
+            $circuit = $base->taking($placement['way'], $base->landing, $changes)->plan()->circuit();
+            $pan = FullPan::of($circuit, $circuit->installation->facts->floats()[0]);
+            if ($pan->water() === [] && ($pan->display || $base->profile->power !== PowerKind::Common)) {
+                $dry[] = $placement;
+            }
+        }
+
+        return array_slice($dry, 0, self::MOST);
+    }
+
     /**
      * @return list<array{way: WayOut, safety: list<SafetyDevice>}> other placements of the house's first float switch
      */
-    public static function placements(Installation $house): array
+    private static function placements(Installation $house): array
     {
         $float = $house->facts->floats()[0] ?? null;
         if ($float === null) {
             return [];
         }
-        $at = $float->place;
-        $screw = static fn (TerminalName $name): ?string => $house->archetype->terminalNamed($at, $name)?->printed;
-        [$r, $y, $y2] = [
-            $screw(TerminalName::R) ?? $screw(TerminalName::Rc),
-            $screw(TerminalName::Y1),
-            $screw(TerminalName::Y2),
-        ];
-        $ways = [];
-        if ($y !== null && $y2 === null) {
-            $ways[] = [[$y], false, null, 10];
-        }
-        if ($y !== null && $y2 !== null) {
-            $ways[] = [[$y, $y2], true, Message::of('planning.overflow.relay-24-v-coil-two'), 25];
-        }
-        if ($r !== null) {
-            $ways[] = [[$r], false, null, 10];
-        }
         $placements = [];
-        foreach ($ways as [$breaks, $relay, $part, $minutes]) {
-            if ($breaks === $float->breaks && $relay === $float->relay) {
+        foreach (SwitchPlaces::of($house, $float, $float->place) as $moved) {
+            if ($moved->breaks === $float->breaks && $moved->relay === $float->relay) {
                 continue;
             }
-            $moved = new SafetyDevice($float->id, $float->label, $breaks, $relay, $float->place, $float->kind);
+            $part = $moved->relay ? Message::of('planning.overflow.relay', contacts: count($moved->breaks)) : null;
             $text = Message::of(
-                $relay ? 'planning.overflow.moves-by-relay' : 'planning.overflow.moves',
+                $moved->relay ? 'planning.overflow.moves-by-relay' : 'planning.overflow.moves',
                 float: $float->name(),
                 from: $float->breaks,
-                to: $breaks,
+                to: $moved->breaks,
             );
             $placements[] = [
-                'way' => new WayOut('MR16', $text, $part, $part === null ? 0.0 : 1.5, $minutes, 1, 0),
+                'way' => new WayOut(
+                    'MR16',
+                    $text,
+                    $part,
+                    $part === null ? 0.0 : 1.5,
+                    $part === null ? 10 : 25,
+                    1,
+                    0,
+                ),
                 'safety' => array_map(
                     static fn (SafetyDevice $d): SafetyDevice => $d->id === $float->id ? $moved : $d,
                     $house->facts->safety,

@@ -16,7 +16,8 @@ use Unionbit\Core\Words\Message;
 
 /**
  * What was understood of a one-line conductor entry: `[number] colour[/stripe] near>far flags`, for instance
- * `wht W1 > W2 traced`, `blu - > - spare`, `4 yel Y>Y !`. Whatever parsed stays available beside the problems,
+ * `wht W1 > W2 traced`, `blu - > - spare`, `4 yel Y>Y !`, `5 blu - > - open reachable
+ * "attic"`. Whatever parsed stays available beside the problems,
  * so that the person sees what was understood before it is kept.
  */
 final readonly class ConductorEntry
@@ -58,6 +59,7 @@ final readonly class ConductorEntry
         public ?float $loopOhms,
         public array $problems,
         public array $touches,
+        public string $note,
     ) {
     }
 
@@ -105,6 +107,7 @@ final readonly class ConductorEntry
             $flags = array_slice($words, $arrow + 2);
         }
 
+        [$flags, $note] = self::note($flags);
         [$condition, $loop, $touches, $flags] = self::condition($flags);
         [$evidence, $free, $splice] = self::flags($flags, $problems);
         if ($free !== null) {
@@ -134,6 +137,7 @@ final readonly class ConductorEntry
             loopOhms: $loop,
             problems: $problems,
             touches: $touches,
+            note: $note,
         );
     }
 
@@ -165,7 +169,7 @@ final readonly class ConductorEntry
             evidence: $this->evidence,
             stripe: $this->stripe,
             colourAfterSplice: $this->colourAfterSplice,
-            note: '',
+            note: $this->note,
             condition: $this->condition,
             loopOhms: $this->loopOhms,
             touches: array_values(array_filter($this->touches, static fn (int $n): bool => $n !== $number)),
@@ -316,6 +320,22 @@ final readonly class ConductorEntry
         }
 
         return [$condition, $loop, $touches, $left];
+    }
+
+    /**
+     * What stands between quotes is a note: "attic, by the flue".
+     *
+     * @param  list<string>  $words
+     * @return array{list<string>, string} the words without it, and the note
+     */
+    private static function note(array $words): array
+    {
+        $quoted = array_filter($words, static fn (string $word): bool => str_starts_with($word, '"'));
+
+        return [
+            array_values(array_diff_key($words, $quoted)),
+            implode(', ', array_map(static fn (string $word): string => trim($word, '"'), $quoted)),
+        ];
     }
 
     /**

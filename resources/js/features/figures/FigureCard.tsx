@@ -38,6 +38,17 @@ export function FigureCard({
         const value = entry && sent(entry, input.unit);
         if (onKeep && typeof value === 'number') onKeep(input.key, value);
     };
+    const rows = [...new Set(figure.inputs.flatMap((input) => input.row ?? []))];
+    const one = (input: Input) => (
+        <Field
+            key={input.key}
+            input={input}
+            entry={given[input.key]}
+            bad={bad[input.key]}
+            onType={(text) => setGiven({ ...given, [input.key]: { text, units } })}
+            onLeave={() => keep(input)}
+        />
+    );
     return (
         <section
             aria-label={figure.title}
@@ -49,15 +60,14 @@ export function FigureCard({
             <p className="text-small text-muted">{figure.about}</p>
             <div className="mt-2 grid gap-x-8 gap-y-3 lg:grid-cols-[minmax(0,340px)_minmax(0,1fr)]">
                 <div>
-                    {figure.inputs.map((input) => (
-                        <Field
-                            key={input.key}
-                            input={input}
-                            entry={given[input.key]}
-                            bad={bad[input.key]}
-                            onType={(text) => setGiven({ ...given, [input.key]: { text, units } })}
-                            onLeave={() => keep(input)}
-                        />
+                    {figure.inputs.filter((input) => input.row === null).map(one)}
+                    {rows.map((row) => (
+                        <fieldset key={row} className="border-b border-hair py-1">
+                            <legend className="font-lab text-small font-semibold">{row}</legend>
+                            <div className="grid grid-cols-2 gap-x-4 sm:grid-cols-4 lg:grid-cols-2">
+                                {figure.inputs.filter((input) => input.row === row).map(one)}
+                            </div>
+                        </fieldset>
                     ))}
                 </div>
                 {result === null ? (
@@ -113,17 +123,23 @@ function Field({
     const units = useUnits();
     const from = input.value === null ? '' : field(shown(input.value, input.unit, units));
     return (
-        <div className="border-b border-hair py-1">
+        <div className={input.row === null ? 'border-b border-hair py-1' : ''}>
             <label className="flex min-h-11 items-center justify-between gap-3">
                 <span className="text-body leading-[18px]">
                     {input.label}
-                    <span className="block text-note text-muted">
-                        {entry === undefined ? input.source : say('figures.as-typed')}
-                    </span>
+                    {input.row === null && (
+                        <span className="block text-note text-muted">
+                            {entry === undefined ? input.source : say('figures.as-typed')}
+                        </span>
+                    )}
                 </span>
                 <span className="flex items-center gap-1.5">
                     <input
-                        className={clsx('mono h-11 w-24 border-b-2 border-rule bg-bone px-1 text-right', 'text-head')}
+                        className={clsx(
+                            'mono h-11 border-b-2 border-rule bg-bone px-1 text-right text-head',
+                            input.row === null ? 'w-24' : 'w-16',
+                        )}
+                        aria-label={input.row === null ? undefined : `${input.row}, ${input.label}`}
                         inputMode="decimal"
                         autoComplete="off"
                         value={entry === undefined ? from : written(entry, input.unit, units)}
@@ -131,7 +147,9 @@ function Field({
                         onChange={(event) => onType(event.target.value)}
                         onBlur={onLeave}
                     />
-                    <span className="w-14 text-note text-muted">{unitOf(input.unit, units)}</span>
+                    <span className={clsx(input.row === null ? 'w-14' : 'w-10', 'text-note text-muted')}>
+                        {unitOf(input.unit, units)}
+                    </span>
                 </span>
             </label>
             <Bad>{bad}</Bad>
@@ -141,6 +159,8 @@ function Field({
 
 function Result({ result }: { result: FigureResult }) {
     const units = useUnits();
+    const amount = ({ value, unit }: FigureResult['lines'][number]) =>
+        value === null ? say('figures.none') : [rounded(shown(value, unit, units)), unitOf(unit, units)].join(' ');
     return (
         <div>
             <p
@@ -149,6 +169,16 @@ function Result({ result }: { result: FigureResult }) {
             >
                 {result.verdict}
             </p>
+            {result.answers.length > 0 && (
+                <dl className="mt-2 flex flex-wrap gap-x-8 gap-y-2">
+                    {result.answers.map((line) => (
+                        <div key={line.label}>
+                            <dt className="text-note text-muted">{line.label}</dt>
+                            <dd className="mono text-title font-medium">{amount(line)}</dd>
+                        </div>
+                    ))}
+                </dl>
+            )}
             {result.plot && <Plot plot={result.plot} />}
             <table className="mt-2 text-small">
                 <tbody>
@@ -158,13 +188,7 @@ function Result({ result }: { result: FigureResult }) {
                                 {line.label}
                                 <span className="block text-note text-muted">{line.formula}</span>
                             </th>
-                            <td className="mono whitespace-nowrap py-1 text-right">
-                                {line.value === null
-                                    ? say('figures.none')
-                                    : [rounded(shown(line.value, line.unit, units)), unitOf(line.unit, units)].join(
-                                          ' ',
-                                      )}
-                            </td>
+                            <td className="mono whitespace-nowrap py-1 text-right">{amount(line)}</td>
                         </tr>
                     ))}
                 </tbody>

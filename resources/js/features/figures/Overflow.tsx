@@ -1,18 +1,77 @@
 import { clsx } from 'clsx';
 import { useState } from 'react';
-import type { OverflowWay } from '@/types';
+import type { OverflowWay, Pan } from '@/types';
 import { State } from '@/ui/State';
 import { list, say } from '@/words';
 
-/** Where an overflow switch goes: each way drawn and computed by the circuit, what stops on water and what goes on. */
-export function Overflow({ ways }: { ways: OverflowWay[] }) {
-    const [open, setOpen] = useState(ways.find((way) => way.best)?.key ?? ways[0]?.key ?? '');
-    if (ways.length === 0) return null;
-    const way = ways.find((candidate) => candidate.key === open) ?? ways[0];
+/** Where an overflow switch goes, for each pan: each way drawn and computed by the circuit, what stops and goes on. */
+export function Overflow({
+    pans,
+    relayPins,
+    onKeep,
+}: {
+    pans: Pan[];
+    relayPins: string;
+    onKeep?: ((key: string, value: string | null) => void) | undefined;
+}) {
+    if (pans.length === 0) return null;
     return (
         <section aria-label={say('figures.overflow-switch')} id="overflow" className="border-b-2 border-ink px-5 py-4">
             <h2 className="h-sec">{say('figures.overflow-switch-where-it-goes-in')}</h2>
             <p className="text-small text-muted">{say('figures.each-way-is-wired-into-the')}</p>
+            {onKeep && <Numbers value={relayPins} onKeep={(value) => onKeep('relayPins', value || null)} />}
+            {pans.map((pan) => (
+                <OnePan key={pan.place} pan={pan} several={pans.length > 1} />
+            ))}
+        </section>
+    );
+}
+
+/** The numbers on the relay that the installer holds, for the drawing. */
+function Numbers({ value, onKeep }: { value: string; onKeep: (value: string) => void }) {
+    const [text, setText] = useState(value);
+    return (
+        <form
+            className="mt-2 flex flex-wrap items-end gap-3"
+            onSubmit={(event) => {
+                event.preventDefault();
+                onKeep(text.trim());
+            }}
+        >
+            <label className="min-w-56 flex-1">
+                <span className="lab">{say('figures.numbers-on-your-relay')}</span>
+                <input
+                    className="h-11 w-full border-b-2 border-rule bg-panel px-2"
+                    placeholder="7-8 1-3 4-6"
+                    maxLength={60}
+                    value={text}
+                    onChange={(event) => setText(event.target.value)}
+                />
+            </label>
+            <button type="submit" className="btn btn--small">
+                {say('figures.draw-with-these')}
+            </button>
+        </form>
+    );
+}
+
+function OnePan({ pan, several }: { pan: Pan; several: boolean }) {
+    const { ways } = pan;
+    const [open, setOpen] = useState(ways.find((way) => way.best)?.key ?? ways[0]?.key ?? '');
+    const way = ways.find((candidate) => candidate.key === open) ?? ways[0];
+    return (
+        <div data-pan={pan.place}>
+            <p className="mt-3 text-small">
+                {several && <b className="font-semibold">{pan.name}. </b>}
+                {say('figures.makes-water-in', { makes: list(pan.makes) })}
+            </p>
+            {pan.assumes.length > 0 && (
+                <ul className="list-disc pl-5 text-small text-caution-ink">
+                    {pan.assumes.map((assumed) => (
+                        <li key={assumed}>{assumed}</li>
+                    ))}
+                </ul>
+            )}
             <div
                 role="radiogroup"
                 aria-label={say('figures.ways-to-wire-it')}
@@ -34,20 +93,8 @@ export function Overflow({ ways }: { ways: OverflowWay[] }) {
                     >
                         <b className="font-lab text-lead font-semibold">{candidate.title}</b>
                         <State
-                            glyph={
-                                candidate.best
-                                    ? 'pass'
-                                    : candidate.coolingStops && candidate.powered && candidate.fits
-                                      ? 'rest'
-                                      : 'caution'
-                            }
-                            tone={
-                                candidate.best
-                                    ? 'verd'
-                                    : candidate.coolingStops && candidate.powered && candidate.fits
-                                      ? 'muted'
-                                      : 'caution'
-                            }
+                            glyph={candidate.best ? 'pass' : works(candidate) ? 'rest' : 'caution'}
+                            tone={candidate.best ? 'verd' : works(candidate) ? 'muted' : 'caution'}
                         >
                             {candidate.best ? say('figures.suits', { why: candidate.why }) : candidate.why}
                         </State>
@@ -84,9 +131,11 @@ export function Overflow({ ways }: { ways: OverflowWay[] }) {
                     </dl>
                 </div>
             )}
-        </section>
+        </div>
     );
 }
+
+const works = (way: OverflowWay): boolean => way.dry && way.powered && way.fits;
 
 /**
  * The way as a ladder: R at the top, the switch with its float, the screws that it breaks; a relay with coil and
@@ -127,7 +176,7 @@ function Drawing({ way }: { way: OverflowWay }) {
     }
     return (
         <svg
-            viewBox="0 0 300 190"
+            viewBox={`0 0 300 ${94 + way.contacts.length * 48}`}
             className="w-full max-w-[320px]"
             role="img"
             aria-label={say('figures.relay-coil-on-r-float-switch', { breaks: list(way.breaks) })}
@@ -142,6 +191,11 @@ function Drawing({ way }: { way: OverflowWay }) {
             <text x="164" y="35" style={small}>
                 {say('figures.coil')}
             </text>
+            {way.coil !== '' && (
+                <text x="164" y="60" style={small}>
+                    {way.coil}
+                </text>
+            )}
             <path d="M204 30h60" {...line} />
             <text x="272" y="34" style={text}>
                 {say('figures.c')}
@@ -150,7 +204,7 @@ function Drawing({ way }: { way: OverflowWay }) {
             <text x="102" y="59" style={small}>
                 {say('figures.float')}
             </text>
-            {way.breaks.map((screw, index) => {
+            {way.contacts.map(({ screw, pins }, index) => {
                 const y = 100 + index * 48;
                 return (
                     <g key={screw}>
@@ -164,7 +218,9 @@ function Drawing({ way }: { way: OverflowWay }) {
                             {say('figures.board', { screw })}
                         </text>
                         <text x="118" y={y + 20} style={small}>
-                            {say('figures.contact-closed-while-dry')}
+                            {pins === ''
+                                ? say('figures.contact-closed-while-dry')
+                                : say('figures.contact-by-number', { pins })}
                         </text>
                     </g>
                 );

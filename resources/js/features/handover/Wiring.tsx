@@ -53,9 +53,9 @@ export function BeforeAndAfter() {
     );
 }
 
-/** What the house has, and what was entered. */
-export function EquipmentAndSettings() {
-    const { facts, thermostat, settings } = usePage<HandoverProps>().props;
+/** What the house has. */
+export function EquipmentFound() {
+    const { facts, thermostat } = usePage<HandoverProps>().props;
     return (
         <section>
             <h3 className="h-sec mb-1 mt-4">{say('handover.equipment-and-thermostat')}</h3>
@@ -72,10 +72,22 @@ export function EquipmentAndSettings() {
                     ),
                 )}
             </dl>
+        </section>
+    );
+}
+
+/** What was entered, each with its reason. */
+export function SettingsEntered() {
+    const { settings } = usePage<HandoverProps>().props;
+    return (
+        <section>
             <h3 className="h-sec mb-1 mt-4">{say('handover.settings')}</h3>
-            <dl className="text-body">
+            <dl className="gap-x-10 text-body lg:columns-2 print:columns-2">
                 {settings.map((setting) => (
-                    <div key={setting.label} className="grid grid-cols-[1fr_auto] gap-x-4 border-b border-hair py-1.5">
+                    <div
+                        key={setting.label}
+                        className="grid break-inside-avoid grid-cols-[1fr_auto] gap-x-4 border-b border-hair py-1.5"
+                    >
                         <dt>{setting.label}</dt>
                         <dd
                             className={clsx(

@@ -36,6 +36,9 @@ export function Papers({ jobId, carry }: { jobId: string; carry: PlanView['carry
                 <a className="link" href={url('job.wiring-csv', { job: jobId })}>
                     {say('plan.table-csv')}
                 </a>
+                <a className="link" href={url('job.door-svg', { job: jobId })} target="_blank" rel="noreferrer">
+                    {say('plan.door-sheet')}
+                </a>
                 <a className="link" href={url('job.labels-svg', { job: jobId })} target="_blank" rel="noreferrer">
                     {say('plan.conductor-labels-to-print')}
                 </a>

@@ -1,8 +1,9 @@
 import { clsx } from 'clsx';
 import { useEffect, useState } from 'react';
 import { get, said } from '@/lib/api';
+import { useEdits } from '@/lib/edits';
 import { url } from '@/lib/url';
-import type { ThermostatChoice, ThermostatRow } from '@/types';
+import type { AnswerValue, QuestionView, ThermostatChoice, ThermostatRow } from '@/types';
 import { Dialog } from '@/ui/Dialog';
 import { Bad, State } from '@/ui/State';
 import { say } from '@/words';
@@ -13,22 +14,23 @@ import { say } from '@/words';
  */
 export function Chooser({
     jobId,
+    version,
     onChoose,
     onClose,
 }: {
     jobId: string;
+    version: number;
     onChoose: (profile: string) => void;
     onClose: () => void;
 }) {
-    const [wishes, setWishes] = useState<Record<string, string>>({});
+    const edits = useEdits(url('job.survey-edits', { job: jobId }), version);
     const [choice, setChoice] = useState<ThermostatChoice | null>(null);
     const [pair, setPair] = useState<string[]>([]);
     const [bad, setBad] = useState('');
-    const asked = new URLSearchParams(wishes).toString();
 
     useEffect(() => {
         let current = true;
-        void get<ThermostatChoice>(`${url('job.thermostats', { job: jobId })}?${asked}`).then((answer) => {
+        void get<ThermostatChoice>(url('job.thermostats', { job: jobId })).then((answer) => {
             if (!current) return;
             if (answer.kind === 'ok') setChoice(answer.data);
             setBad(answer.kind === 'ok' ? '' : said(answer));
@@ -36,7 +38,7 @@ export function Chooser({
         return () => {
             current = false;
         };
-    }, [jobId, asked]);
+    }, [jobId, version]);
 
     const held = pair.flatMap((id) => choice?.rows.find((row) => row.profile === id) ?? []);
     const hold = (id: string) =>
@@ -44,28 +46,14 @@ export function Chooser({
     return (
         <Dialog open onClose={onClose} title={say('plan.which-thermostat-suits-this-house')} wide>
             <div className="mt-2 grid gap-3">
-                <Bad>{bad}</Bad>
+                <Bad>{bad || (edits.problem === null ? '' : said(edits.problem))}</Bad>
                 {choice?.questions.map((question) => (
-                    <div
+                    <Wish
                         key={question.key}
-                        role="radiogroup"
-                        aria-label={question.text}
-                        className="flex flex-wrap items-center gap-2"
-                    >
-                        <span className="min-w-60 flex-1">{question.text}</span>
-                        {Object.entries(question.choices).map(([value, word]) => (
-                            <button
-                                key={value}
-                                type="button"
-                                role="radio"
-                                aria-checked={wishes[question.key] === value}
-                                className="chip"
-                                onClick={() => setWishes({ ...wishes, [question.key]: value })}
-                            >
-                                {word}
-                            </button>
-                        ))}
-                    </div>
+                        question={question}
+                        working={edits.working}
+                        onPut={(value) => void edits.send('answer', { key: question.key, value })}
+                    />
                 ))}
                 {!choice && bad === '' && <p role="status">{say('plan.planning-this-house-with-each-of')}</p>}
                 {held.length === 2 && <Compare rows={held} onChoose={onChoose} />}
@@ -110,6 +98,50 @@ export function Chooser({
                 </ol>
             </div>
         </Dialog>
+    );
+}
+
+/** One wish, kept with the survey as it is chosen: one of several, or as many as matter. */
+function Wish({
+    question,
+    working,
+    onPut,
+}: {
+    question: QuestionView;
+    working: boolean;
+    onPut: (value: AnswerValue) => void;
+}) {
+    const many = question.kind === 'ticks';
+    const ticked = Array.isArray(question.value) ? question.value : [];
+    return (
+        <div
+            role={many ? 'group' : 'radiogroup'}
+            aria-label={question.text}
+            className="flex flex-wrap items-center gap-2"
+        >
+            <span className="min-w-60 flex-1">{question.text}</span>
+            {question.choices.map(({ value, label }) => (
+                <button
+                    key={value}
+                    type="button"
+                    role={many ? 'checkbox' : 'radio'}
+                    aria-checked={many ? ticked.includes(value) : question.value === value}
+                    className="chip"
+                    disabled={working}
+                    onClick={() =>
+                        onPut(
+                            many
+                                ? ticked.includes(value)
+                                    ? ticked.filter((other) => other !== value)
+                                    : [...ticked, value]
+                                : value,
+                        )
+                    }
+                >
+                    {label}
+                </button>
+            ))}
+        </div>
     );
 }
 

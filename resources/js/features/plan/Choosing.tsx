@@ -31,7 +31,7 @@ export function Choosing({ disabled, onChoose }: { disabled: boolean; onChoose: 
                     await reload();
                 }}
             />
-            {open === 'suits' && <Chooser jobId={job.id} onClose={close} onChoose={choose} />}
+            {open === 'suits' && <Chooser jobId={job.id} version={job.version} onClose={close} onChoose={choose} />}
             {open === 'own' && <OwnProfile onClose={close} onKept={choose} />}
         </>
     );

@@ -8,6 +8,22 @@ import { Bad, State } from '@/ui/State';
 import { Tick } from '@/ui/Tick';
 import { say } from '@/words';
 
+/** What a new cable takes, from the reel to the last reading. */
+export function Pull({ lines }: { lines: string[] }) {
+    return (
+        <section className="border-t-2 border-ink px-5 pb-4 pt-3" aria-label={say('plan.pull-list')}>
+            <h2 className="h-sec">{say('plan.pull-list')}</h2>
+            <ol className="mt-1 list-decimal pl-6">
+                {lines.map((line) => (
+                    <li key={line} className="border-t border-hair py-2">
+                        {line}
+                    </li>
+                ))}
+            </ol>
+        </section>
+    );
+}
+
 /** The landing list: with the power off and proved dead, each move ticked as it is done. */
 export function Moves({ moves, closed }: { moves: MoveRow[]; closed: boolean }) {
     const { job, power } = usePage<PlanProps>().props;

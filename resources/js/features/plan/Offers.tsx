@@ -7,7 +7,7 @@ import type { Candidate, Choice, Offers as Offered, Weights, PlanView } from '@/
 import { Glyph } from '@/ui/Glyph';
 import { Bad, State } from '@/ui/State';
 import { mono } from '@/ui/marks';
-import { rich, say } from '@/words';
+import { list, rich, say } from '@/words';
 
 const weighed: { key: keyof Weights; word: string }[] = [
     { key: 'capability', word: say('plan.capability-kept') },
@@ -100,6 +100,11 @@ export function Offers({
                     )}
                 </span>
             </div>
+            {offers.ruledOut.map((why) => (
+                <p key={why} className="text-small text-caution-ink">
+                    {why}
+                </p>
+            ))}
             {offers.offered.map((candidate, index) => {
                 const taken = isTaken(candidate);
                 if (one && !all && !taken) return null;
@@ -147,6 +152,11 @@ export function Offers({
                                 {candidate.lost.length > 0 && (
                                     <span className="block text-small text-caution-ink">
                                         {candidate.lost.join('. ')}.
+                                    </span>
+                                )}
+                                {candidate.unmet.length > 0 && (
+                                    <span className="block text-small text-caution-ink">
+                                        {say('plan.not-as-wished', { unmet: list(candidate.unmet) })}
                                     </span>
                                 )}
                             </div>

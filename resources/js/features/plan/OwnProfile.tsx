@@ -14,11 +14,12 @@ export function OwnProfile({ onClose, onKept }: { onClose: () => void; onKept: (
         screws: 'Rc Rh C Y1 G W1',
         power: 'common',
         va: '4',
-        remote: say('plan.own-radio'),
+        remote: 'own radio',
         switches: 'base',
         link: 'removable',
         heat: '1',
         cool: '1',
+        menuEntry: '',
     });
     const [answer, setAnswer] = useState<Answer<{ id: string }> | null>(null);
     const chooser = useRef<HTMLInputElement>(null);
@@ -98,7 +99,7 @@ export function OwnProfile({ onClose, onKept }: { onClose: () => void; onKept: (
                     {number(say('plan.cool-stages'), 'cool')}
                     {pick(say('plan.remote-control'), 'remote', [
                         ['none', say('plan.none-2')],
-                        [say('plan.own-radio'), say('plan.its-own-radio')],
+                        ['own radio', say('plan.its-own-radio')],
                         ['bridge', say('plan.through-a-bridge')],
                     ])}
                     {pick(say('plan.switches'), 'switches', [
@@ -111,6 +112,18 @@ export function OwnProfile({ onClose, onKept }: { onClose: () => void; onKept: (
                         ['automatic', say('plan.automatic')],
                     ])}
                 </div>
+                <Field
+                    label={say('plan.into-its-menu')}
+                    bad={errors.menuEntry}
+                    note={say('plan.from-the-sheet-in-the-box')}
+                >
+                    <input
+                        autoComplete="off"
+                        maxLength={200}
+                        value={data.menuEntry}
+                        onChange={(event) => put({ menuEntry: event.target.value })}
+                    />
+                </Field>
                 <Bad>
                     {errors.json ?? (answer && answer.kind !== 'ok' && answer.kind !== 'invalid' ? said(answer) : null)}
                 </Bad>

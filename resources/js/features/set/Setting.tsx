@@ -30,8 +30,7 @@ export function Setting({
     };
     const wrong =
         setting.entered !== null &&
-        setting.entered !== setting.value &&
-        !setting.open.some((answer) => answer.value === setting.entered);
+        !setting.choices.some((choice) => choice.value === setting.entered && choice.accepted);
     return (
         <div
             className={clsx(
@@ -70,6 +69,13 @@ export function Setting({
                 />
             </div>
             <p className="text-small text-muted">{setting.reason}</p>
+            {setting.steps.length > 0 && selected && (
+                <ul className="mt-1 list-disc pl-5 text-small">
+                    {setting.steps.map((step) => (
+                        <li key={step}>{step}</li>
+                    ))}
+                </ul>
+            )}
             {setting.open.length > 0 && (
                 <div
                     role="group"

@@ -41,6 +41,7 @@ final class FigureFacts
                 -40,
                 50,
             ),
+            $number('noHeat', Message::of('job.questions.no-heat-above'), Unit::Fahrenheit, 51, 75),
             $number(
                 'capacity47',
                 Message::of('job.questions.heat-pump-capacity-at-47', at: Quantity::of(47.0, Unit::Fahrenheit, 0)),
@@ -78,6 +79,13 @@ final class FigureFacts
             ),
             $number('priceGas', Message::of('job.questions.price-gas'), Unit::DollarsPerTherm, 0.05, 20),
             $number('efficiency', Message::of('job.questions.furnace-efficiency'), Unit::Percent, 50, 99),
+            Question::text(
+                'relayPins',
+                Message::of('job.questions.figures'),
+                Message::of('job.questions.numbers-on-relay'),
+                Message::none(),
+                static fn (): bool => false,
+            ),
         ];
     }
 }

@@ -92,7 +92,10 @@ final class OldPlate
         );
 
         return $cable !== null &&
+            count($house->wallCables()) === 1 &&
             $cable->conductors !== [] &&
-            ($spare === [] || in_array($cable->kind, ['stranded', 'telephone'], true));
+            ($spare === [] ||
+                $house->answers->is('wallPlace', 'should') ||
+                in_array($cable->kind, ['stranded', 'telephone'], true));
     }
 }

@@ -6,6 +6,7 @@ namespace Unionbit\Core\Planning\Rule\Supply;
 
 use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Planning\Proof\PlanProof;
 use Unionbit\Core\Planning\Rule\MappingRule;
 use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Rule\Severity;
@@ -22,6 +23,21 @@ final class Mr16SafetyStays implements MappingRule
         }
         $net = $plan->circuit()->netlist(Setup::calling());
         $findings = [];
+        foreach (PlanProof::of($plan)->leaks() as $pan) {
+            $findings[] = Finding::of(
+                'MR16',
+                Severity::Warning,
+                Message::of(
+                    'planning.mr16.water-goes-on',
+                    device: $pan->device->name(),
+                    water: $pan->words($plan->circuit(), $pan->water()),
+                ),
+                Message::of('planning.mr16.pan-runs-over'),
+                Message::of('planning.mr16.move-it-see-figures'),
+                [],
+                array_map($pan->device->point(...), $pan->device->breaks),
+            );
+        }
         foreach ($devices as $device) {
             $stands = $net->contactsOf($device->id) !== [];
             $findings[] = $stands

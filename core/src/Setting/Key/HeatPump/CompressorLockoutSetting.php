@@ -59,6 +59,15 @@ final readonly class CompressorLockoutSetting implements Setting
     {
         return $choice === 'off'
             ? Message::of('setting.compressor-lockout.never')
-            : Lockout::share($plan, $choice, (float) $choice < (float) $this->value($plan) ? 'alone' : 'idle');
+            : Lockout::share(
+                $plan,
+                $choice,
+                match (true) {
+                    // With strips nothing is to lock the compressor out: any temperature idles it below.
+                    $this->value($plan) === 'off' => 'strips',
+                    (float) $choice < (float) $this->value($plan) => 'alone',
+                    default => 'idle',
+                },
+            );
     }
 }

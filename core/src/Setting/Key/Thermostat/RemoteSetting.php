@@ -5,12 +5,14 @@ declare(strict_types=1);
 namespace Unionbit\Core\Setting\Key\Thermostat;
 
 use Unionbit\Core\Planning\Plan\Plan;
-use Unionbit\Core\Setting\Setting;
+use Unionbit\Core\Planning\Plan\RunsOn;
+use Unionbit\Core\Setting\HasSteps;
+use Unionbit\Core\Setting\OwnChoices;
 use Unionbit\Core\Setting\SettingKey;
 use Unionbit\Core\Words\Message;
 
-/** How the thermostat joins the network. */
-final readonly class RemoteSetting implements Setting
+/** How the thermostat joins the network, what to go through with the customer, and what "offline" then means. */
+final readonly class RemoteSetting implements HasSteps, OwnChoices
 {
     public function key(): SettingKey
     {
@@ -19,7 +21,31 @@ final readonly class RemoteSetting implements Setting
 
     public function value(Plan $plan): ?string
     {
-        return $plan->profile->remoteControl === 'none' ? null : 'join';
+        return match (true) {
+            $plan->profile->remoteControl === 'none' => null,
+            $plan->installation->answers->is('remote', 'no') => 'none',
+            default => 'join',
+        };
+    }
+
+    public function choices(Plan $plan): array
+    {
+        return ['join' => $this->choice('join'), 'none' => $this->choice('none')];
+    }
+
+    public function accepts(string $choice): bool
+    {
+        return false;
+    }
+
+    public function isRequired(): bool
+    {
+        return false;
+    }
+
+    public function where(): Message
+    {
+        return Message::of('setting.remote.where');
     }
 
     public function choice(string $choice): Message
@@ -29,11 +55,30 @@ final readonly class RemoteSetting implements Setting
 
     public function reason(Plan $plan, string $value): Message
     {
-        return Message::of('setting.remote.reason', by: $plan->profile->remoteControl);
+        return $value === 'none'
+            ? Message::of('setting.remote.not-wished')
+            : Message::of('setting.remote.reason', by: $plan->profile->remoteControl);
     }
 
     public function consequence(Plan $plan, string $choice): Message
     {
-        return Message::of('setting.remote.wrong');
+        return $choice === 'none' ? Message::of('setting.remote.wrong') : Message::of('setting.remote.needless');
+    }
+
+    public function steps(Plan $plan): array
+    {
+        if ($this->value($plan) !== 'join') {
+            return [];
+        }
+
+        return [
+            Message::of('setting.remote.step-proved'),
+            ...$plan->profile->remoteControl === 'bridge' ? [Message::of('setting.remote.step-bridge')] : [],
+            Message::of('setting.remote.step-signal'),
+            Message::of('setting.remote.step-account'),
+            Message::of('setting.remote.step-place'),
+            Message::of('setting.remote.step-outside'),
+            Message::of('setting.remote.offline', on: RunsOn::in($plan)->value),
+        ];
     }
 }

@@ -2,11 +2,14 @@
 
 declare(strict_types=1);
 
-namespace Unionbit\Core\Figures;
+namespace Unionbit\Core\Figures\Supply;
 
 use Unionbit\Core\Circuit\Circuit;
 use Unionbit\Core\Circuit\Solve\FuseCurve;
 use Unionbit\Core\Equipment\Transformer;
+use Unionbit\Core\Figures\Figure;
+use Unionbit\Core\Figures\Input;
+use Unionbit\Core\Figures\Result;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Wiring\Cable;
 use Unionbit\Core\Words\Message;
@@ -19,14 +22,13 @@ use Unionbit\Core\Words\Unit;
  */
 final class FuseFigure implements Figure
 {
-    public function key(): string
-    {
-        return 'fuse';
-    }
+    use OfSupply;
+
+    private const KEY = 'fuse';
 
     public function title(): Message
     {
-        return Message::of('figures.fuse-figure.fuse');
+        return $this->titled(Message::of('figures.fuse-figure.fuse'));
     }
 
     public function about(): Message
@@ -43,8 +45,8 @@ final class FuseFigure implements Figure
                 'fuse',
                 Message::of('figures.fuse-figure.fuse'),
                 Unit::Amps,
-                $house?->transformers()[0]->fuseAmps ?? 3.0,
-                $house?->facts->fuseAmps === null
+                $this->transformer($plan)->fuseAmps ?? 3.0,
+                $this->facts($plan)->fuseAmps === null
                     ? Message::of('figures.fuse-figure.common-on-furnaces-5-on')
                     : Message::of('figures.fuse-figure.survey'),
                 0.5,
@@ -64,7 +66,7 @@ final class FuseFigure implements Figure
                 'feet',
                 Message::of('figures.fuse-figure.run-far-end-one-way'),
                 Unit::Feet,
-                $house?->wallCable()->feet ?? 40.0,
+                $this->cable($house)->feet ?? 40.0,
                 $house === null
                     ? Message::of('figures.fuse-figure.measure-path')
                     : Message::of('figures.fuse-figure.survey'),
@@ -75,7 +77,7 @@ final class FuseFigure implements Figure
                 'gauge',
                 Message::of('figures.fuse-figure.gauge'),
                 Unit::Gauge,
-                (float) ($house?->wallCable()->gauge ?? 18),
+                (float) ($this->cable($house)->gauge ?? 18),
                 Message::of('figures.fuse-figure.printed-on-jacket'),
                 18,
                 24,
@@ -84,7 +86,7 @@ final class FuseFigure implements Figure
                 'rating',
                 Message::of('figures.fuse-figure.transformer-rating'),
                 Unit::VoltAmps,
-                $house?->transformers()[0]->ratingVa ?? 40.0,
+                $this->transformer($plan)->ratingVa ?? 40.0,
                 Message::of('figures.fuse-figure.plate'),
                 10,
                 200,
@@ -153,6 +155,7 @@ final class FuseFigure implements Figure
             $lines,
             $opens === null ? 'fault' : ($burns ? 'caution' : 'verd'),
             Message::sentences([...$verdict, Message::of('figures.fuse-figure.do-not-upsize')]),
+            answers: array_slice($lines, 0, 3),
         );
     }
 

@@ -2,8 +2,11 @@
 
 declare(strict_types=1);
 
-namespace Unionbit\Core\Figures;
+namespace Unionbit\Core\Figures\Air;
 
+use Unionbit\Core\Figures\Figure;
+use Unionbit\Core\Figures\Input;
+use Unionbit\Core\Figures\Result;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Words\Message;
 use Unionbit\Core\Words\Quantity;
@@ -118,6 +121,7 @@ final class AirflowCheck implements Figure
                     : ($fast
                         ? Message::of('figures.airflow-check.enough-air-through-return-grille')
                         : Message::of('figures.airflow-check.in-usual-range'))),
+            answers: array_slice($lines, 0, 2),
         );
     }
 }

@@ -2,11 +2,15 @@
 
 declare(strict_types=1);
 
-namespace Unionbit\Core\Figures;
+namespace Unionbit\Core\Figures\Supply;
 
 use Unionbit\Core\Circuit\Circuit;
 use Unionbit\Core\Equipment\LoadKind;
 use Unionbit\Core\Equipment\Transformer;
+use Unionbit\Core\Figures\Figure;
+use Unionbit\Core\Figures\Input;
+use Unionbit\Core\Figures\Result;
+use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Wiring\Cable;
 use Unionbit\Core\Words\Message;
@@ -19,14 +23,13 @@ use Unionbit\Core\Words\Unit;
  */
 final class VoltageDrop implements Figure
 {
-    public function key(): string
-    {
-        return 'voltage-drop';
-    }
+    use OfSupply;
+
+    private const KEY = 'voltage-drop';
 
     public function title(): Message
     {
-        return Message::of('figures.voltage-drop.voltage-drop-longest-run');
+        return $this->titled(Message::of('figures.voltage-drop.voltage-drop-longest-run'));
     }
 
     public function about(): Message
@@ -37,8 +40,7 @@ final class VoltageDrop implements Figure
     public function inputs(?Plan $plan): array
     {
         $house = $plan?->installation;
-        $feet =
-            $house === null ? null : array_sum(array_map(static fn (Cable $c): float => $c->feet, $house->cables));
+        $feet = $house === null ? null : $this->run($house);
 
         return [
             new Input(
@@ -56,7 +58,7 @@ final class VoltageDrop implements Figure
                 'gauge',
                 Message::of('figures.voltage-drop.gauge'),
                 Unit::Gauge,
-                (float) ($house?->wallCable()->gauge ?? 18),
+                (float) ($this->cable($house)->gauge ?? 18),
                 $house === null
                     ? Message::of('figures.voltage-drop.printed-on-jacket')
                     : Message::of('figures.voltage-drop.survey'),
@@ -67,7 +69,7 @@ final class VoltageDrop implements Figure
                 'rating',
                 Message::of('figures.voltage-drop.transformer-rating'),
                 Unit::VoltAmps,
-                $house?->transformers()[0]->ratingVa ?? 40.0,
+                $this->transformer($plan)->ratingVa ?? 40.0,
                 Message::of('figures.voltage-drop.plate'),
                 10,
                 200,
@@ -76,8 +78,8 @@ final class VoltageDrop implements Figure
                 'line',
                 Message::of('figures.voltage-drop.line-volts'),
                 Unit::Volts,
-                $house?->facts->line() ?? 120.0,
-                $house?->facts->lineVolts === null
+                $this->transformer($plan)->lineVolts ?? 120.0,
+                $this->facts($plan)->lineVolts === null
                     ? Message::of('figures.voltage-drop.nominal')
                     : Message::of('figures.voltage-drop.measured'),
                 90,
@@ -87,8 +89,8 @@ final class VoltageDrop implements Figure
                 'tap',
                 Message::of('figures.voltage-drop.primary-tap'),
                 Unit::Volts,
-                $house?->facts->tap() ?? 120.0,
-                $house?->facts->tapVolts === null
+                $this->transformer($plan)->tapVolts ?? 120.0,
+                $this->facts($plan)->tapVolts === null
                     ? Message::of('figures.voltage-drop.nominal')
                     : Message::of('figures.voltage-drop.survey'),
                 90,
@@ -108,57 +110,78 @@ final class VoltageDrop implements Figure
         $low = self::longest(0.95 * $idle, $source, $perFoot);
         $good = $v['feet'] <= $low;
 
+        $lines = [
+            Result::line(
+                Message::of('figures.voltage-drop.copper-out-back'),
+                2.0 * $perFoot * $v['feet'],
+                Unit::Ohms,
+                Message::of(
+                    'figures.voltage-drop.2',
+                    feet: Quantity::of($v['feet'], Unit::Feet),
+                    perFoot: Quantity::of($perFoot, Unit::OhmsPerFoot),
+                ),
+            ),
+            Result::line(
+                Message::of('figures.voltage-drop.volts-at-coil-before-pulls'),
+                $rest,
+                Unit::Volts,
+                Message::of(
+                    'figures.voltage-drop.idle-over-source-copper-coil',
+                    idle: Quantity::of($idle, Unit::Volts, 1),
+                    source: Quantity::of($source, Unit::Ohms, 2),
+                ),
+            ),
+            Result::line(
+                Message::of('figures.voltage-drop.volts-at-coil-once-in'),
+                $held,
+                Unit::Volts,
+                Message::of('figures.voltage-drop.same-with-coil-in'),
+            ),
+            Result::line(
+                Message::of('figures.voltage-drop.longest-run-at-line'),
+                $longest,
+                Unit::Feet,
+                Message::of(
+                    'figures.voltage-drop.where-coil-still-gets',
+                    pull_in_volts: Quantity::of(Circuit::PULL_IN_VOLTS, Unit::Volts),
+                ),
+            ),
+            Result::line(
+                Message::of('figures.voltage-drop.longest-run-at-95-line'),
+                $low,
+                Unit::Feet,
+                Message::of('figures.voltage-drop.same-5-less'),
+            ),
+        ];
+        $spare = Result::line(
+            Message::of('figures.voltage-drop.spare'),
+            $low - $v['feet'],
+            Unit::Feet,
+            Message::of('figures.voltage-drop.longest-at-95-less-run'),
+        );
+
         return new Result(
-            [
-                Result::line(
-                    Message::of('figures.voltage-drop.copper-out-back'),
-                    2.0 * $perFoot * $v['feet'],
-                    Unit::Ohms,
-                    Message::of(
-                        'figures.voltage-drop.2',
-                        feet: Quantity::of($v['feet'], Unit::Feet),
-                        perFoot: Quantity::of($perFoot, Unit::OhmsPerFoot),
-                    ),
-                ),
-                Result::line(
-                    Message::of('figures.voltage-drop.volts-at-coil-before-pulls'),
-                    $rest,
-                    Unit::Volts,
-                    Message::of(
-                        'figures.voltage-drop.idle-over-source-copper-coil',
-                        idle: Quantity::of($idle, Unit::Volts, 1),
-                        source: Quantity::of($source, Unit::Ohms, 2),
-                    ),
-                ),
-                Result::line(
-                    Message::of('figures.voltage-drop.volts-at-coil-once-in'),
-                    $held,
-                    Unit::Volts,
-                    Message::of('figures.voltage-drop.same-with-coil-in'),
-                ),
-                Result::line(
-                    Message::of('figures.voltage-drop.longest-run-at-line'),
-                    $longest,
-                    Unit::Feet,
-                    Message::of(
-                        'figures.voltage-drop.where-coil-still-gets',
-                        pull_in_volts: Quantity::of(Circuit::PULL_IN_VOLTS, Unit::Volts),
-                    ),
-                ),
-                Result::line(
-                    Message::of('figures.voltage-drop.longest-run-at-95-line'),
-                    $low,
-                    Unit::Feet,
-                    Message::of('figures.voltage-drop.same-5-less'),
-                ),
-            ],
+            [...$lines, $spare],
             $good ? 'verd' : ($v['feet'] <= $longest ? 'caution' : 'fault'),
             $good
                 ? Message::of('figures.voltage-drop.pulls-in-also-at-95')
                 : ($v['feet'] <= $longest
                     ? Message::of('figures.voltage-drop.pulls-in-now-not-at')
                     : Message::of('figures.voltage-drop.does-not-pull-in-buzzes')),
+            answers: [$lines[1], $lines[2], $spare],
         );
+    }
+
+    /** From the wall to this supply's board, and on to the outdoor unit where one hangs on it. */
+    private function run(Installation $house): float
+    {
+        $first = $this->cable($house);
+        $on = array_filter(
+            $house->cables,
+            static fn (Cable $c): bool => $first !== null && $c->from === $first->to && $c->to->isOutdoors(),
+        );
+
+        return ($first->feet ?? 0.0) + array_sum(array_map(static fn (Cable $c): float => $c->feet, $on));
     }
 
     private static function coilVolts(float $idle, float $source, float $perFoot, float $feet, bool $in): float

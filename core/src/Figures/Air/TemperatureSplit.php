@@ -2,11 +2,14 @@
 
 declare(strict_types=1);
 
-namespace Unionbit\Core\Figures;
+namespace Unionbit\Core\Figures\Air;
 
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Equipment\Archetype;
 use Unionbit\Core\Equipment\Observable;
+use Unionbit\Core\Figures\Figure;
+use Unionbit\Core\Figures\Input;
+use Unionbit\Core\Figures\Result;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Words\Message;
 use Unionbit\Core\Words\Unit;

@@ -2,9 +2,12 @@
 
 declare(strict_types=1);
 
-namespace Unionbit\Core\Figures;
+namespace Unionbit\Core\Figures\Supply;
 
 use Unionbit\Core\Equipment\Transformer;
+use Unionbit\Core\Figures\Figure;
+use Unionbit\Core\Figures\Input;
+use Unionbit\Core\Figures\Result;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Words\Message;
 use Unionbit\Core\Words\Quantity;
@@ -13,17 +16,16 @@ use Unionbit\Core\Words\Unit;
 /** Which primary lead fits the measured line: volts of the secondary on each, and which leads are capped one by one. */
 final class PrimaryTap implements Figure
 {
+    use OfSupply;
+
+    private const KEY = 'tap';
+
     /** Leads of the usual multi-tap transformers. */
     private const TAPS = [120, 208, 240, 277];
 
-    public function key(): string
-    {
-        return 'tap';
-    }
-
     public function title(): Message
     {
-        return Message::of('figures.primary-tap.primary-tap');
+        return $this->titled(Message::of('figures.primary-tap.primary-tap'));
     }
 
     public function about(): Message
@@ -33,7 +35,7 @@ final class PrimaryTap implements Figure
 
     public function inputs(?Plan $plan): array
     {
-        $facts = $plan?->installation->facts;
+        $facts = $this->facts($plan);
 
         return [
             new Input(
@@ -41,7 +43,7 @@ final class PrimaryTap implements Figure
                 Message::of('figures.primary-tap.line-volts-measured'),
                 Unit::Volts,
                 $facts->lineVolts ?? 240.0,
-                $facts?->lineVolts === null
+                $facts->lineVolts === null
                     ? Message::of('figures.primary-tap.measure-at-primary')
                     : Message::of('figures.primary-tap.measured'),
                 90,
@@ -52,7 +54,7 @@ final class PrimaryTap implements Figure
                 Message::of('figures.primary-tap.lead-in-use'),
                 Unit::Volts,
                 $facts->tapVolts ?? 240.0,
-                $facts?->tapVolts === null
+                $facts->tapVolts === null
                     ? Message::of('figures.primary-tap.printed-on-lead')
                     : Message::of('figures.primary-tap.survey'),
                 90,
@@ -81,16 +83,21 @@ final class PrimaryTap implements Figure
         $off = abs($now / 26.88 - 1.0);
         $right = abs($best - $v['tap']) < 1.0;
 
+        $nowLine = Result::line(
+            Message::of('figures.primary-tap.now'),
+            $now,
+            Unit::Volts,
+            self::formula($v['line'], $v['tap']),
+        );
+        $offLine = Result::line(
+            Message::of('figures.primary-tap.off'),
+            (100.0 * $now) / 26.88 - 100.0,
+            Unit::Percent,
+            Message::of('figures.primary-tap.against-26-9'),
+        );
+
         return new Result(
-            [
-                Result::line(
-                    Message::of('figures.primary-tap.now'),
-                    $now,
-                    Unit::Volts,
-                    self::formula($v['line'], $v['tap']),
-                ),
-                ...$lines,
-            ],
+            [$nowLine, $offLine, ...$lines],
             $right ? 'verd' : ($off > 0.06 ? 'fault' : 'caution'),
             $right
                 ? Message::of('figures.primary-tap.lead-in-use-fits-line')
@@ -98,6 +105,7 @@ final class PrimaryTap implements Figure
                     'figures.primary-tap.use-lead-cap-others-one',
                     best: Quantity::of($best, Unit::Volts),
                 ),
+            answers: [$nowLine, $offLine],
         );
     }
 

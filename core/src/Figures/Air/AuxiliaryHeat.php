@@ -2,8 +2,11 @@
 
 declare(strict_types=1);
 
-namespace Unionbit\Core\Figures;
+namespace Unionbit\Core\Figures\Air;
 
+use Unionbit\Core\Figures\Figure;
+use Unionbit\Core\Figures\Input;
+use Unionbit\Core\Figures\Result;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Words\Message;
 use Unionbit\Core\Words\Quantity;
@@ -123,7 +126,22 @@ final class AuxiliaryHeat implements Figure
                 Message::of('figures.auxiliary-heat.btu-h-1-08-rise'),
             ),
         ];
+        $amps = Result::line(
+            Message::of('figures.auxiliary-heat.amperes'),
+            (1000.0 * $kw) / $v['volts'],
+            Unit::Amps,
+            Message::of('figures.auxiliary-heat.kw-by-volts'),
+        );
+        $lines[] = $amps;
+        $answers = [$lines[0], $amps];
         if (isset($v['load'])) {
+            $answers[] = Result::line(
+                Message::of('figures.auxiliary-heat.shortfall'),
+                max(0.0, $v['load'] - $btu),
+                Unit::BtuPerHour,
+                Message::of('figures.auxiliary-heat.loss-less-heat'),
+            );
+            $lines[] = $answers[2];
             $lines[] = Result::line(
                 Message::of('figures.auxiliary-heat.strips-carry-house-alone'),
                 $v['load'] / self::BTU_PER_KWH / $share,
@@ -141,6 +159,7 @@ final class AuxiliaryHeat implements Figure
                     ? Message::of('figures.auxiliary-heat.in-emergency-heat-strips-carry')
                     : Message::of('figures.auxiliary-heat.in-emergency-heat-strips-do'))
                 : Message::of('figures.auxiliary-heat.with-heat-loss-can-be'),
+            answers: $answers,
         );
     }
 }

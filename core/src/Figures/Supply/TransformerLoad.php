@@ -2,13 +2,16 @@
 
 declare(strict_types=1);
 
-namespace Unionbit\Core\Figures;
+namespace Unionbit\Core\Figures\Supply;
 
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Circuit\Circuit;
 use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Equipment\Load;
 use Unionbit\Core\Equipment\Transformer;
+use Unionbit\Core\Figures\Figure;
+use Unionbit\Core\Figures\Input;
+use Unionbit\Core\Figures\Result;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Planning\Proof\Simulation;
 use Unionbit\Core\Words\Message;
@@ -98,9 +101,13 @@ final class TransformerLoad implements Figure
         $share = max(0.0, ...array_column($results, 'share'));
 
         return new Result(
-            array_merge([], ...array_column($results, 'lines')),
+            [
+                ...array_merge([], ...array_column($results, 'answers')),
+                ...array_merge([], ...array_column($results, 'lines')),
+            ],
             $share > 1.0 ? 'fault' : ($share > 0.8 ? 'caution' : 'verd'),
             Message::sentences(array_merge([], ...array_column($results, 'says'))),
+            answers: array_merge([], ...array_column($results, 'answers')),
         );
     }
 
@@ -108,7 +115,8 @@ final class TransformerLoad implements Figure
      * What one supply carries in each call: its own loads, and the thermostat where that takes its power from it.
      *
      * @return array{lines: list<array{label: Message, value: ?float, unit: string, formula: Message}>,
-     *     share: float, says: list<Message>}
+     *     answers: list<array{label: Message, value: ?float, unit: string, formula: Message}>, share: float,
+     *     says: list<Message>}
      */
     private static function supply(Plan $plan, Transformer $supply, float $rating): array
     {
@@ -119,7 +127,7 @@ final class TransformerLoad implements Figure
             static fn (Load $load): bool => ($circuit->supplyBehind($load->to)->id ?? $supply->id) === $supply->id,
         );
         $thermostat = self::thermostat($circuit, $supply);
-        $worst = 0.0;
+        $worst = $most = 0.0;
         $worstCall = Message::none();
         $tips = null;
         $lines = [];
@@ -128,6 +136,7 @@ final class TransformerLoad implements Figure
             $amps = $point->sourceAmps($supply->id);
             $winding = $point->netlist->element($supply->id);
             $real = $amps * $point->phasors->magnitude($winding->a, $winding->b);
+            $most = max($most, $amps);
             $sum = $thermostat;
             $low = null;
             foreach ($own as $load) {
@@ -183,6 +192,26 @@ final class TransformerLoad implements Figure
 
         return [
             'lines' => $lines,
+            'answers' => [
+                Result::line(
+                    Message::of('figures.transformer-load.share-of', supply: $supply->id),
+                    100.0 * $share,
+                    Unit::Percent,
+                    Message::of('figures.transformer-load.largest-call', call: $worstCall),
+                ),
+                Result::line(
+                    Message::of('figures.transformer-load.room-left'),
+                    $rating - $worst,
+                    Unit::VoltAmps,
+                    Message::of('figures.transformer-load.rating-less-largest'),
+                ),
+                Result::line(
+                    Message::of('figures.transformer-load.most-amps'),
+                    $most,
+                    Unit::Amps,
+                    Message::of('figures.transformer-load.by-the-circuit'),
+                ),
+            ],
             'share' => $share,
             'says' => [
                 ...$several

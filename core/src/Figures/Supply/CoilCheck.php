@@ -2,9 +2,12 @@
 
 declare(strict_types=1);
 
-namespace Unionbit\Core\Figures;
+namespace Unionbit\Core\Figures\Supply;
 
 use Unionbit\Core\Equipment\LoadKind;
+use Unionbit\Core\Figures\Figure;
+use Unionbit\Core\Figures\Input;
+use Unionbit\Core\Figures\Result;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Words\Message;
 use Unionbit\Core\Words\Unit;
