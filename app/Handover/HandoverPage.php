@@ -142,10 +142,7 @@ final class HandoverPage
     {
         $rows = [];
         foreach (Figures::of($plan) as $figure) {
-            $kind = explode('@', $figure->key())[0];
-            $values = in_array($kind, ['transformer-load', 'voltage-drop', 'fuse'], true)
-                ? Figures::values($figure, [], $plan)
-                : null;
+            $values = Figures::isOfRecord($figure) ? Figures::values($figure, [], $plan) : null;
             if ($values !== null) {
                 $result = $figure->compute($values, $plan);
                 $rows[] = ['title' => $figure->title(), 'verdict' => $result->verdict, 'tone' => $result->tone];
@@ -215,18 +212,20 @@ final class HandoverPage
     /** @return list<array<string, mixed>> */
     private static function settings(Job $job, Plan $plan): array
     {
-        $entered = Progress::entered($job);
+        $entered = Progress::entries($job);
         $rows = [];
         $has = static fn (DerivedSetting $s): bool => $s->lacking === null &&
             ($s->isRequired() || isset($entered[$s->key->value]));
         foreach (array_filter(Derivation::all($plan), $has) as $setting) {
-            $value = $entered[$setting->key->value] ?? null;
+            $entry = $entered[$setting->key->value] ?? null;
+            $value = $entry?->value;
             $rows[] = [
                 'label' => $setting->key->label(),
                 'menu' => $setting->menuLabel,
                 'value' => $value === null ? null : $setting->choiceLabel($value),
                 'reason' => $setting->reason,
                 'asDerived' => $value === $setting->value,
+                'at' => $entry?->at->toIso8601String(),
             ];
         }
 

@@ -41,6 +41,7 @@ final class HandoverSheet
             'say' => self::say(...),
             'handedOver' => $this->handedOver(),
             'marks' => $this->marks($page),
+            'day' => fn (string $at): string => $this->dates->day($at),
             'proofs' => [
                 ['call' => self::say('survey'), 'method' => '', 'readings' => $page['survey']],
                 ...$page['proofs'],

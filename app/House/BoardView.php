@@ -108,7 +108,7 @@ final readonly class BoardView
                 'call' => $call->value,
                 'label' => $call->label(),
                 'closes' => $closes,
-                ...self::state($plan, $circuit->operate(Setup::calling(...$closes)->inMode($call->mode()))),
+                ...self::state($plan, $circuit->operate(Setup::ofCall($table, $call, $plan->profile))),
             ];
         }, $table->calls());
     }

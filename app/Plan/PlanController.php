@@ -9,12 +9,15 @@ use App\House\House;
 use App\House\JobMark;
 use App\House\ProfileShelf;
 use App\Models\Job;
+use App\Models\Record\SettingEntry;
 use App\Plan\Paper\DoorPaper;
 use App\Plan\Paper\DrawingPaper;
 use App\Plan\Paper\LabelsPaper;
 use App\Records\Progress;
 use App\Web\Controller;
 use App\Web\JsonResponse;
+use App\Web\PersonsDay;
+use App\Words\Dates;
 use App\Words\Words;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -129,6 +132,8 @@ final class PlanController extends Controller
     /** What stays inside the equipment door. */
     public function door(Request $request, Job $job): Response
     {
+        $dates = new Dates(app()->getLocale(), PersonsDay::zone($request));
+
         return $this->file(
             $request,
             $job,
@@ -138,7 +143,8 @@ final class PlanController extends Controller
                 $plan,
                 self::head($job),
                 Progress::entered($job),
-                implode(' · ', [$job->crew->name ?? '', $job->updated_at->toDateString()]),
+                array_map(static fn (SettingEntry $e): string => $dates->day($e->at), Progress::entries($job)),
+                implode(' · ', [$job->crew->name ?? '', $dates->day($job->updated_at)]),
             ),
         );
     }

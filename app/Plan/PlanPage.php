@@ -72,13 +72,13 @@ final class PlanPage
         ];
     }
 
-    /** @return list<array{text: Message, said: ?Message}> what is wanted of the new thermostat, as answered */
+    /** @return list<?Message> what is wanted of the new thermostat, as answered: offers change with it */
     private static function wished(Installation $house): array
     {
         $wished = [];
         foreach (Interview::of($house) as $question) {
             if ($question['said'] !== null && in_array($question['key'], ThermostatChoice::ASKS, true)) {
-                $wished[] = ['text' => $question['text'], 'said' => $question['said']];
+                $wished[] = $question['said'];
             }
         }
 

@@ -61,10 +61,16 @@ final class Progress
     /** @return array<string, string> latest value by setting key */
     public static function entered(Job $job): array
     {
+        return array_map(static fn (SettingEntry $e): string => $e->value, self::entries($job));
+    }
+
+    /** @return array<string, SettingEntry> the latest by setting key */
+    public static function entries(Job $job): array
+    {
         return $job
             ->counting($job->settingEntries())
             ->get()
-            ->mapWithKeys(static fn (SettingEntry $e): array => [$e->key => $e->value])
+            ->mapWithKeys(static fn (SettingEntry $e): array => [$e->key => $e])
             ->all();
     }
 

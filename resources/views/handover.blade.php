@@ -73,6 +73,7 @@
         <tr>
             <td>{{ $row['label'] }}</td>
             <td><b>{{ $row['value'] ?? $say('not-entered') }}</b></td>
+            <td class="n m">{{ $row['at'] === null ? '' : $day($row['at']) }}</td>
             <td class="m">{{ $row['reason'] }}</td>
         </tr>
     @endforeach

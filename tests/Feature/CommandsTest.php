@@ -9,6 +9,8 @@ use Opis\JsonSchema\Validator;
 use Unionbit\Core\Data\InvalidData;
 use Unionbit\Core\Planning\File\JobFile;
 use Unionbit\Core\Planning\Proof\Simulation;
+use Unionbit\Core\Wiring\Condition;
+use Unionbit\Core\Wiring\Run;
 
 /** @return array{int, string} exit code and output */
 function artisan(string $command): array
@@ -16,6 +18,17 @@ function artisan(string $command): array
     $exit = Artisan::call($command);
 
     return [$exit, Artisan::output()];
+}
+
+/** @return array<string, mixed>|list<string> what the schema of a job file has against it */
+function againstSchema(string $json): array
+{
+    $result = (new Validator())->validate(
+        json_decode($json),
+        (string) file_get_contents(base_path('docs/job-file.schema.json')),
+    );
+
+    return $result->isValid() ? [] : (new ErrorFormatter())->format($result->error());
 }
 
 $example = static fn (string $id): string => base_path("docs/examples/{$id}.json");
@@ -30,11 +43,7 @@ it(
             ] as $id
         ) {
             $path = base_path("docs/examples/{$id}.json");
-            $result = (new Validator())->validate(
-                json_decode((string) file_get_contents($path)),
-                (string) file_get_contents(base_path('docs/job-file.schema.json')),
-            );
-            expect($result->isValid() ? [] : (new ErrorFormatter())->format($result->error()))->toBe([], $id);
+            expect(againstSchema((string) file_get_contents($path)))->toBe([], $id);
             [$exit, $printed] = artisan("unionbit:example {$id}");
             expect($exit)->toBe(0)->and(trim($printed))->toBe(trim((string) file_get_contents($path)));
             $job = app(JobFiles::class)->read($path);
@@ -46,6 +55,25 @@ it(
         }
     },
 );
+
+it('writes nothing that its schema does not know', function () use ($example): void {
+    $file = json_decode((string) file_get_contents($example('heat-pump-o-2c-2aux')), true);
+    $words = static fn (string $enum): array => array_column($enum::cases(), 'value');
+    $file['survey']['cables'][0]['conductors'][0]['condition'] = $words(Condition::class);
+    $file['survey']['cables'][0]['conductors'][0]['touches'] = [2];
+    $file['plan']['mended'] = [$file['survey']['cables'][0]['id'].'1'];
+    foreach ($words(Run::class) as $run) {
+        $file['survey']['cables'][0]['run'] = $run;
+        $job = app(JobFiles::class)->parse($file);
+        $written = JobFile::write($job->site, $job->address, $job->kind, $job->installation, $job->plan);
+        expect(againstSchema((string) json_encode($written)))
+            ->toBe([], $run)
+            ->and($written['survey']['cables'][0])
+            ->toEqual($file['survey']['cables'][0])
+            ->and($written['plan']['mended'])
+            ->toBe($file['plan']['mended']);
+    }
+});
 
 it('answers for calls, expectations, time and SPICE, with its exit codes', function () use ($example): void {
     [$exit, $calls] = artisan('unionbit:calls '.$example('dual-fuel-o-2c-2h'));

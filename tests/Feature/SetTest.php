@@ -3,12 +3,16 @@
 declare(strict_types=1);
 
 use App\Figures\FiguresPage;
+use App\Handover\HandoverPage;
+use App\Handover\HandoverSheet;
 use App\House\House;
 use App\Jobs\File\ImportJob;
 use App\Models\Job;
 use App\Models\Record\SettingEntry;
 use App\Models\User;
 use App\Set\SetPage;
+use App\Words\Dates;
+use Illuminate\Support\Carbon;
 
 /** A house of the demo data with its thermostat chosen. */
 function houseToSet(string $name, string $profile, string $system = 'System'): Job
@@ -73,6 +77,29 @@ it('records a setting with old value, new value and reason, and refuses what thi
         ->toContain('cannot be 41 on this thermostat')
         ->and($enter('weather', '1')->assertUnprocessable()->json('errors.key.0'))
         ->toContain('no setting weather');
+});
+
+it('prints the day of what was entered, in the record and on the sheet inside the door', function (): void {
+    $job = houseToSet('quay-house-flat-2', 'c-powered-3h-2c');
+    Carbon::setTestNow('2026-11-20 10:00:00');
+    $this->postJson("/jobs/{$job->id}/settings", [
+        'id' => newId(),
+        'key' => 'aux-with-compressor',
+        'value' => 'no',
+    ]);
+    Carbon::setTestNow('2026-11-28 10:00:00');
+    $rows = array_column(said(HandoverPage::props($job->refresh()))['settings'], null, 'label');
+    $sheet = (new HandoverSheet($job, new Dates('en', new DateTimeZone('UTC'))))->html();
+    $door = (string) $this->get("/jobs/{$job->id}/door.svg")
+        ->assertOk()
+        ->getContent();
+
+    expect(array_filter(array_column($rows, 'at')))
+        ->toHaveCount(1)
+        ->and($sheet)
+        ->toContain('20 Nov 2026')
+        ->and(substr_count($door, '20 Nov 2026'))
+        ->toBe(1);
 });
 
 it('keeps both answers of an open question, and the source that was followed', function (): void {

@@ -21,8 +21,11 @@ final class DoorPaper
 {
     private const ROW = 26;
 
-    /** @param  array<string, string>  $entered  settings as they were entered, by key */
-    public static function svg(Plan $plan, string $site, array $entered, string $signed): string
+    /**
+     * @param  array<string, string>  $entered  settings as they were entered, by key
+     * @param  array<string, string>  $days  when, as the reader writes it
+     */
+    public static function svg(Plan $plan, string $site, array $entered, array $days, string $signed): string
     {
         $sheet = new Sheet();
         $y = $sheet->take(84);
@@ -40,7 +43,7 @@ final class DoorPaper
                 static fn (DerivedSetting $s): array => [
                     Words::say($s->key->label()),
                     Words::say($s->choiceLabel($entered[$s->key->value] ?? $s->value)),
-                    isset($entered[$s->key->value]) ? '' : Words::of('plan.drawing.not-entered-yet'),
+                    $days[$s->key->value] ?? Words::of('plan.drawing.not-entered-yet'),
                 ],
                 array_values(
                     array_filter(

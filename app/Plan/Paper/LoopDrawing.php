@@ -8,7 +8,6 @@ use App\Words\Words;
 use Unionbit\Core\Planning\Paper\CallPath;
 use Unionbit\Core\Planning\Paper\PathStep;
 use Unionbit\Core\Planning\Plan\Plan;
-use Unionbit\Core\Terminal\Place;
 
 /** One load with its way out above and its way back beneath, both as carrying. */
 final readonly class LoopDrawing
@@ -62,8 +61,8 @@ final readonly class LoopDrawing
                 default => Symbols::contact($this->sheet, $x, $y),
             };
             if ($step->kind === 'screw') {
-                [$letter, $place] = $this->screw($step);
-                $this->sheet->text($x - $cell / 2, $y - 22, $cell, 15, $letter, 13, true, 'middle');
+                $place = $step->where === null ? '' : Words::say($step->where);
+                $this->sheet->text($x - $cell / 2, $y - 22, $cell, 15, $step->letter, 13, true, 'middle');
                 $this->sheet->text($x - $cell / 2, $y + 8, $cell, 26, $place, 10, false, 'middle');
             } else {
                 $this->sheet->text(
@@ -78,17 +77,6 @@ final readonly class LoopDrawing
                 );
             }
         }
-    }
-
-    /** @return array{string, string} the letter of a screw, and where it is */
-    private function screw(PathStep $step): array
-    {
-        $place = Place::ofPoint($step->subject);
-
-        return [
-            substr((string) strrchr($step->subject, '.'), 1),
-            $place === null ? '' : Words::say($this->plan->installation->placeName($place)),
-        ];
     }
 
     private function short(PathStep $step): string

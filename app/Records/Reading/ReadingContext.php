@@ -68,7 +68,7 @@ final readonly class ReadingContext
         return new self(
             $house->plan->circuit(),
             self::powered(
-                Setup::calling(...$table->printed($name, $house->plan->profile))->inMode($name->mode()),
+                Setup::ofCall($table, $name, $house->plan->profile),
                 $flag,
                 $mode,
                 $stage === Stage::Plan,

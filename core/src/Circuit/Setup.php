@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Circuit;
 
+use Unionbit\Core\Call\CallName;
+use Unionbit\Core\Call\CallTable;
 use Unionbit\Core\Circuit\Edit\CircuitEdit;
 use Unionbit\Core\Circuit\Edit\FuseBridged;
 use Unionbit\Core\Circuit\Edit\FuseScaled;
 use Unionbit\Core\Data\Copies;
+use Unionbit\Core\Thermostat\Profile;
 
 /**
  * The state that a person puts the house in before a reading: power, what the thermostat calls, whether its face
@@ -41,6 +44,12 @@ final readonly class Setup
     public static function calling(string ...$closed): self
     {
         return new self(true, array_values($closed), false, [], [], []);
+    }
+
+    /** Power on, the thermostat making this call as the table has it. */
+    public static function ofCall(CallTable $table, CallName $call, Profile $profile): self
+    {
+        return self::calling(...$table->printed($call, $profile))->inMode($call->mode());
     }
 
     /** Power off and proved dead. */

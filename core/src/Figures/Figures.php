@@ -52,6 +52,14 @@ final class Figures
         return $figure instanceof VoltageDrop || $figure instanceof FuseFigure || $figure instanceof PrimaryTap;
     }
 
+    /** Of those that are whole without anything typed, the ones that a closing record carries. */
+    public static function isOfRecord(Figure $figure): bool
+    {
+        return $figure instanceof TransformerLoad ||
+            $figure instanceof VoltageDrop ||
+            $figure instanceof FuseFigure;
+    }
+
     /** Gas where there is a gas furnace; every other figure anywhere. */
     private static function fits(Figure $figure, ?Plan $plan): bool
     {

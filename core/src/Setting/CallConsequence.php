@@ -34,7 +34,7 @@ final readonly class CallConsequence
         );
         $runs = [];
         foreach ($made->calls() as $call) {
-            $setup = Setup::calling(...$made->printed($call, $plan->profile))->inMode($call->mode());
+            $setup = Setup::ofCall($made, $call, $plan->profile);
             $runs[$call->value] = self::withState($archetype, $plan->circuit()->operate($setup));
         }
         $said = new self($archetype, $runs);

@@ -275,6 +275,27 @@ it('lists what a plan from an unfinished survey assumes, and nothing once all is
         ->toBe([]);
 });
 
+it('says of a house with an overflow switch what decides which calls fill its pan', function (
+    array $answers,
+    array $says,
+): void {
+    $house = SurveyFile::read(
+        array_replace_recursive(SurveyFile::write(House::example('furnace-gas-2h-2c')->installation), [
+            'facts' => ['safety' => [['id' => 'float', 'label' => '', 'breaks' => ['Y1'], 'relay' => false]]],
+            'answers' => ['floats' => 'some', ...$answers],
+        ]),
+        House::archetype('furnace-gas-2h-2c'),
+    );
+    $told = joined('; ', Assumptions::of($house, true));
+    foreach (['whether it condenses', 'one compressor or two'] as $words) {
+        expect(str_contains($told, $words))->toBe(in_array($words, $says, true), $words);
+    }
+})->with([
+    'neither answered' => [[], ['whether it condenses', 'one compressor or two']],
+    'condensing answered' => [['condensing' => 'yes'], ['one compressor or two']],
+    'both answered' => [['condensing' => 'no', 'compressors' => 'two'], []],
+]);
+
 it('wants the readings that this house has, with a stand-in where there is no C', function (): void {
     $with = array_column(said(WantedReadings::of(House::survey())), 'why', 'label');
     $without = array_column(

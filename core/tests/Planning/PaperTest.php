@@ -66,6 +66,22 @@ it('shows the way through link, switch, conductors, float and back over the comm
         ->toBe(['screw outdoor.C', 'conductor B2', 'screw indoor.C']);
 });
 
+it('draws the coil of a relay that the wiring adds', function (): void {
+    $plan = House::example('furnace-gas-1h-1c');
+    $float = new SafetyDevice('float', '', ['Y', 'W'], true);
+    $house = $plan->installation->withFacts($plan->installation->facts->withSafety([$float]));
+    $added = array_diff(
+        array_column($house->loads(), 'id'),
+        array_column($plan->installation->archetype->loads, 'id'),
+    );
+    $paths = CallPaths::of(new Plan($house, $plan->profile, $plan->landing), CallName::Cool1);
+
+    expect($added)
+        ->toHaveCount(1)
+        ->and(array_map(static fn (CallPath $p): string => $p->load->id, $paths))
+        ->toContain(...$added);
+});
+
 it('lists a conversion letter by letter, and says what happens to the common', function (): void {
     $rows = array_column(ConversionTable::rows(House::example('communicating-converted-2c')), null, 'letter');
     $without = array_column(

@@ -105,16 +105,16 @@ it('never moves a switch to where water goes on, and says so of one that stays t
         Screening::check($house, []),
         static fn (Finding $f): bool => $f->code === 'MR16' && str_contains(said($f->title), 'making water'),
     );
-    $found = FullPan::of(
-        (new Plan(
-            $house,
-            House::profile('c-powered-3h-2c'),
-            LetterToLetter::landing($house, House::profile('c-powered-3h-2c')),
-        ))->circuit(),
-        $float,
-    )->water();
+    $circuit = (new Plan(
+        $house,
+        House::profile('c-powered-3h-2c'),
+        LetterToLetter::landing($house, House::profile('c-powered-3h-2c')),
+    ))->circuit();
+    $found = FullPan::of($circuit, $float)->water();
     expect(array_keys($found))
         ->toBe($warned)
+        ->and(FullPan::ofWater($circuit, $float)->water())
+        ->toBe($found)
         ->and($screened !== [])
         ->toBe($warned !== []);
 })->with([
@@ -126,4 +126,22 @@ it('never moves a switch to where water goes on, and says so of one that stays t
         ['compressors' => 'one', 'condensing' => 'yes'],
         [CallName::Heat1->value, CallName::Heat2->value],
     ],
+]);
+
+it('draws the installer\'s own relay by the numbers on it', function (
+    string $written,
+    string $coil,
+    array $pins,
+): void {
+    $house = wetHouse('furnace-gas-1h-1c', ['condensing' => 'yes', 'relayPins' => $written]);
+    $thermostat = House::profile('c-powered-1h-1c');
+    $pans = OverflowPlacement::pans(new Plan($house, $thermostat, LetterToLetter::landing($house, $thermostat)));
+    $relay = array_column($pans[0]['ways'], null, 'key')['Y+W relay'];
+
+    expect([$relay['coil'], array_column($relay['contacts'], 'pins', 'screw')])->toBe([$coil, $pins]);
+})->with([
+    'coil and two contacts' => ['7-8 1–3, 4/6', '7–8', ['Y' => '1–3', 'W' => '4–6']],
+    'one contact too few' => ['A1-A2 11-14', 'A1–A2', ['Y' => '11–14', 'W' => '']],
+    'none' => ['', '', ['Y' => '', 'W' => '']],
+    'no pairs' => ['socket of eight', '', ['Y' => '', 'W' => '']],
 ]);

@@ -94,7 +94,7 @@ function Body({ call, onCall }: { call: string; onCall: (call: string) => void }
                 <Offers
                     jobId={job.id}
                     profile={chosen}
-                    survey={`${conductors}/${wished.map((wish) => wish.said).join('/')}`}
+                    survey={`${conductors}/${wished.join('/')}`}
                     choice={plan.choice}
                     edits={edits}
                     closed={closed}

@@ -17,7 +17,14 @@ export interface HandoverProps extends Frame {
         evidence: string;
     })[];
     link: string | null;
-    settings: { label: string; menu: string; value: string | null; reason: string; asDerived: boolean }[];
+    settings: {
+        label: string;
+        menu: string;
+        value: string | null;
+        reason: string;
+        asDerived: boolean;
+        at: string | null;
+    }[];
     proofs: {
         key: string;
         call: string;

@@ -97,7 +97,7 @@ export interface PlanProps extends Frame {
     chosen: string | null;
     used: boolean;
     conductors: number;
-    wished: { text: string; said: string }[];
+    wished: string[];
     stops: Finding[];
     assumes: string[];
     photosMissing: string[];

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Circuit\Water;
 
+use Closure;
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Call\CallTable;
 use Unionbit\Core\Circuit\Circuit;
@@ -45,21 +46,44 @@ final readonly class FullPan
      */
     public static function of(Circuit $circuit, SafetyDevice $device, ?array $running = null): self
     {
-        $house = $circuit->installation;
-        $table = CallTable::needed($house->archetype);
+        $table = CallTable::needed($circuit->installation->archetype);
+        $dry = static fn (CallName $call): array => $running[$call->value] ??
+            $circuit->operate(Setup::ofCall($table, $call, $circuit->profile))->pulledIn();
+
+        return self::inCalls($circuit, $device, $table->calls(), $dry);
+    }
+
+    /** The same for water and display alone: the calls that make water there, and the thermostat at rest. */
+    public static function ofWater(Circuit $circuit, SafetyDevice $device): self
+    {
+        $pan = self::pan($circuit, $device);
+        $calls = array_filter(
+            CallTable::needed($circuit->installation->archetype)->calls(),
+            static fn (CallName $c): bool => $c === CallName::Idle ||
+                WaterMakers::in($circuit->installation, $c, $pan) !== [],
+        );
+
+        return self::inCalls($circuit, $device, array_values($calls), static fn (): array => []);
+    }
+
+    /**
+     * @param  list<CallName>  $calls
+     * @param  Closure(CallName): list<string>  $running  what has pulled in with the pan dry
+     */
+    private static function inCalls(Circuit $circuit, SafetyDevice $device, array $calls, Closure $running): self
+    {
+        $table = CallTable::needed($circuit->installation->archetype);
         $contacts = $circuit->netlist(Setup::calling())->contactsOf($device->id);
         $open = array_map(static fn (string $id): Opened => new Opened($id), $contacts);
         $dry = $wet = $makers = [];
         $display = $charges = true;
-        foreach ($contacts === [] ? [] : $table->calls() as $call) {
-            $setup = Setup::calling(...$table->printed($call, $circuit->profile))->inMode($call->mode());
-            $opened = $circuit->operate($setup->with(...$open));
-            $in = $running[$call->value] ?? $circuit->operate($setup)->pulledIn();
-            $dry[$call->value] = self::seen($circuit, $in);
+        foreach ($contacts === [] ? [] : $calls as $call) {
+            $opened = $circuit->operate(Setup::ofCall($table, $call, $circuit->profile)->with(...$open));
+            $dry[$call->value] = self::seen($circuit, $running($call));
             $wet[$call->value] = self::seen($circuit, $opened->pulledIn());
             $display = $display && $opened->thermostatUp;
             $charges = $charges && ! self::starves($circuit, $opened);
-            $makers[$call->value] = WaterMakers::in($house, $call, self::pan($circuit, $device));
+            $makers[$call->value] = WaterMakers::in($circuit->installation, $call, self::pan($circuit, $device));
         }
 
         return new self($device, $contacts !== [], $dry, $wet, $display, $charges, $makers);

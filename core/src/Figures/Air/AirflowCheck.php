@@ -39,20 +39,8 @@ final class AirflowCheck implements Figure
 
     public function inputs(?Plan $plan): array
     {
-        $tons = $plan?->installation->answers->number('outdoorTons');
-
         return [
-            new Input(
-                'tons',
-                Message::of('figures.airflow-check.capacity'),
-                Unit::Tons,
-                $tons ?? 3.0,
-                $tons === null
-                    ? Message::of('figures.airflow-check.nameplate-12-000')
-                    : Message::of('figures.airflow-check.survey'),
-                0.5,
-                10,
-            ),
+            Tons::input($plan),
             new Input(
                 'cfm',
                 Message::of('figures.airflow-check.sum-grille-readings'),

@@ -43,19 +43,8 @@ final class ReturnAir implements Figure
 
     public function inputs(?Plan $plan): array
     {
-        $tons = $plan?->installation->answers->number('outdoorTons');
         $inputs = [
-            new Input(
-                'tons',
-                Message::of('figures.airflow-check.capacity'),
-                Unit::Tons,
-                $tons ?? 3.0,
-                $tons === null
-                    ? Message::of('figures.airflow-check.nameplate-12-000')
-                    : Message::of('figures.airflow-check.survey'),
-                0.5,
-                10,
-            ),
+            Tons::input($plan),
             new Input(
                 'free',
                 Message::of('figures.return-air.free-share'),

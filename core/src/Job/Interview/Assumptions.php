@@ -49,6 +49,7 @@ final class Assumptions
                 $house->archetype->coolStages > 0 && Interview::answer($house, 'floats') === null,
                 Message::of('job.assumptions.no-float-switch-in-line'),
             ],
+            ...self::ofWater($house),
         ];
         foreach ($checks as [$open, $words]) {
             if ($open) {
@@ -57,6 +58,25 @@ final class Assumptions
         }
 
         return $assumed;
+    }
+
+    /** @return list<array{bool, Message}> what decides which calls fill a pan, where a switch watches one */
+    private static function ofWater(Installation $house): array
+    {
+        $watched = $house->facts->floats() !== [];
+        $gas = $house->archetype->heatSource === 'gas';
+        $stages = $house->archetype->coolStages > 1;
+
+        return [
+            [
+                $watched && $gas && $house->answers->choice('condensing') === null,
+                Message::of('job.assumptions.heat-makes-no-water'),
+            ],
+            [
+                $watched && $stages && $house->answers->choice('compressors') === null,
+                Message::of('job.assumptions.each-compressor-makes-water'),
+            ],
+        ];
     }
 
     /** @return list<Message> what stands for the figures of each supply that nobody has read */

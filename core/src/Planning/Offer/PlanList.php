@@ -55,14 +55,11 @@ final readonly class PlanList
     private static function worthwhile(array $ranked): array
     {
         $lost = array_map(static fn (PlanOffer $o): array => $o->lostCalls(), $ranked);
-        $asks = array_map(
-            static fn (PlanOffer $o): array => [$o->lossPoints(), $o->partPoints(), $o->minutes(), $o->riskPoints()],
-            $ranked,
-        );
-        $beats = static fn (int $a, int $b): bool => $asks[$a][0] < $asks[$b][0] &&
-            $asks[$a][1] <= $asks[$b][1] &&
-            $asks[$a][2] <= $asks[$b][2] &&
-            $asks[$a][3] <= $asks[$b][3] &&
+        $asks = array_map(static fn (PlanOffer $o): PlanPoints => $o->points(), $ranked);
+        $beats = static fn (int $a, int $b): bool => $asks[$a]->loss < $asks[$b]->loss &&
+            $asks[$a]->parts <= $asks[$b]->parts &&
+            $asks[$a]->minutes <= $asks[$b]->minutes &&
+            $asks[$a]->risk <= $asks[$b]->risk &&
             array_diff($lost[$a], $lost[$b]) === [];
         $all = array_keys($ranked);
 

@@ -28,29 +28,6 @@ use Unionbit\Core\Words\Unit;
 /** A landing with its proof, its findings, what it loses and what it costs: everything by which plans are compared. */
 final readonly class PlanOffer
 {
-    /** Points of a lost call: what a household misses most. */
-    private const LOSS = [
-        'fan' => 2.0,
-        'cool-1' => 20.0,
-        'cool-2' => 3.0,
-        'heat-1' => 20.0,
-        'heat-2' => 3.0,
-        'aux-1' => 8.0,
-        'aux-2' => 3.0,
-        'emergency' => 4.0,
-        'furnace-1' => 20.0,
-        'furnace-2' => 3.0,
-        'defrost' => 4.0,
-    ];
-
-    /** Points of a call that always runs its higher stage: a burner or one compressor; two compressors at once. */
-    private const ALWAYS_HIGH = 3.5;
-
-    private const COMPRESSORS_TIED = 6.0;
-
-    /** Points of an overflow switch that lets something go on making water. */
-    private const WATER = 10.0;
-
     private const MOVE_MINUTES = 2;
 
     /** Minutes and part points of a thermostat whose outputs stand at the equipment. */
@@ -252,65 +229,22 @@ final readonly class PlanOffer
         return max([$module, 0, ...array_map(static fn (WayOut $w): int => $w->trips, $this->ways)]);
     }
 
-    public function lossPoints(): float
-    {
-        $accessories = 2.0 * count($this->withoutConductor());
-        $points = array_sum(
-            array_map(static fn (array $l): float => self::LOSS[$l['call']->value] ?? 2.0, $this->proof->lost),
-        );
-
-        return $points +
-            array_sum(array_map($this->raisedPoints(...), array_column($this->proof->raised, 'call'))) +
-            $accessories +
-            Wishes::POINTS * count($this->unmet()) +
-            self::WATER * count($this->proof->leaks()) +
-            ($this->plan->profile->remoteControl === 'none' ? 1.5 : 0.0);
-    }
-
-    /**
-     * A call that always runs high costs more than its second stage left off: temperature rise, airflow and cycling
-     * change (MR09); two compressors tied together start at once.
-     */
-    private function raisedPoints(CallName $call): float
-    {
-        $burner = ! $call->isCooling() && $this->plan->installation->archetype->heatPump === null;
-        $one = $this->plan->installation->answers->is('compressors', 'one');
-
-        return $burner || $one ? self::ALWAYS_HIGH : self::COMPRESSORS_TIED;
-    }
-
+    /** What has to be bought besides the thermostat, in points. */
     public function partPoints(): float
     {
         return array_sum(array_map(static fn (WayOut $w): float => $w->cost, $this->ways)) +
             ($this->plan->profile->outputs === Place::Module ? self::MODULE['cost'] : 0.0);
     }
 
-    public function riskPoints(): int
+    public function points(): PlanPoints
     {
-        $guessed = count(
-            array_filter(
-                $this->plan->installation->wallConductors(),
-                fn (Conductor $c): bool => ! $c->evidence->isProof() &&
-                    ($this->plan->landing->wall[$c->id()] ?? $c->near)->terminal !== null,
-            ),
-        );
-
-        return array_sum(array_map(static fn (WayOut $w): int => $w->risk, $this->ways)) +
-            $guessed +
-            ($this->plan->profile->power === PowerKind::Shared ? 2 : 0) +
-            4 * count($this->proof->doubts);
+        return PlanPoints::of($this);
     }
 
     /** Lower is better. */
     public function score(Weights $weights): float
     {
-        return round(
-            $weights->capability * $this->lossPoints() +
-                $weights->parts * $this->partPoints() +
-                $weights->time * ($this->minutes() / 10.0 + $this->trips()) +
-                ($weights->risk * $this->riskPoints()) / 2.0,
-            2,
-        );
+        return $this->points()->score($weights);
     }
 
     /**
@@ -369,7 +303,7 @@ final readonly class PlanOffer
             minutes: Quantity::of($this->minutes(), Unit::Minutes),
             trips: $this->trips(),
         );
-        $risk = $this->riskPoints();
+        $risk = $this->points()->risk;
         if ($risk > 0) {
             $reasons[] = Message::of(
                 'planning.plan-offer.risk',
@@ -396,7 +330,8 @@ final readonly class PlanOffer
             : [...$warnings, Message::of('planning.plan-offer.pairings-were-not-traced', guesses: $guesses)];
     }
 
-    private function guesses(): int
+    /** Pairings that it lands without a proof. */
+    public function guesses(): int
     {
         return count(
             array_filter(

@@ -35,7 +35,7 @@ final class CallPaths
         $point = $circuit->operate($setup);
         $added = array_column($plan->installation->facts->safety, 'id');
         $paths = [];
-        foreach ($plan->installation->archetype->loads as $load) {
+        foreach ($plan->installation->loads() as $load) {
             $supply = $point->loads[$load->id] === LoadState::PulledIn ? $circuit->supplyBehind($load->to) : null;
             if ($supply !== null && $load->kind->hasState()) {
                 $paths[] = self::path($point, $load, $supply, $added);
@@ -115,7 +115,7 @@ final class CallPaths
     private static function steps(OperatingPoint $point, string $from, array $way, array $added): array
     {
         $first = $point->netlist->points[$from] ?? null;
-        $steps = $first?->kind === PointKind::Screw ? [new PathStep('screw', $first->phrase(), $from)] : [];
+        $steps = $first?->kind === PointKind::Screw ? [PathStep::screw($first)] : [];
         $at = $from;
         foreach ($way as $element) {
             $at = $element->other($at);
@@ -127,7 +127,7 @@ final class CallPaths
             $where = $point->netlist->points[$at] ?? null;
             $last = end($steps) ?: null;
             if ($where?->kind === PointKind::Screw && $last?->subject !== $at) {
-                $steps[] = new PathStep('screw', $where->phrase(), $at);
+                $steps[] = PathStep::screw($where);
             }
         }
 
@@ -158,6 +158,7 @@ final class CallPaths
             $element->b,
         ]);
 
-        return $kinds === [PointKind::Conductor, PointKind::Conductor] || str_ends_with($element->b, '.splice');
+        // Where the color changes the far side of the joint is no point for a probe.
+        return $kinds[0] === PointKind::Conductor && in_array($kinds[1], [PointKind::Conductor, null], true);
     }
 }

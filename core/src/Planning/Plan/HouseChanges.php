@@ -51,10 +51,10 @@ final readonly class HouseChanges
     public function applied(Installation $house): Installation
     {
         foreach ($this->mended as $id) {
-            $cable = $house->cable(substr($id, 0, 1));
             $conductor = $house->wallConductor($id);
+            $cable = $conductor === null ? null : $house->cable($conductor->cable);
             $house =
-                $cable === null || $conductor === null
+                $cable === null
                     ? $house
                     : $house->withCable(
                         $cable->withConductors([...$cable->without($conductor->number), $conductor->mended()]),

@@ -45,6 +45,8 @@ enum RunsOn: string
         $common = $plan->profile->named(TerminalName::C);
 
         return $common !== null &&
-            ($plan->profile->outputs === Place::Module || $plan->landing->on($common->printed) !== []);
+            ($plan->profile->outputs === Place::Module
+                ? $plan->installation->archetype->boardTerminal(TerminalName::C) !== null
+                : $plan->landing->reaching($common->printed) !== []);
     }
 }

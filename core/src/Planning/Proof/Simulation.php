@@ -41,9 +41,7 @@ final class Simulation
         $table = CallTable::needed($plan->installation->archetype);
         $setups = [];
         foreach ($table->calls() as $call) {
-            $setups[$call->value] = Setup::calling(...$table->printed($call, $plan->profile))->inMode(
-                $call->mode(),
-            );
+            $setups[$call->value] = Setup::ofCall($table, $call, $plan->profile);
         }
 
         return $setups;
@@ -52,7 +50,7 @@ final class Simulation
     private static function call(Circuit $circuit, Plan $plan, CallTable $table, CallName $call): CallProof
     {
         $closes = $table->printed($call, $plan->profile);
-        $point = $circuit->operate(Setup::calling(...$closes)->inMode($call->mode()));
+        $point = $circuit->operate(Setup::ofCall($table, $call, $plan->profile));
         $archetype = $plan->installation->archetype;
         $needed = $archetype->needs[$call->value] ?? [];
         $allowed = [...$needed, ...$archetype->allows[$call->value] ?? []];

@@ -29,7 +29,9 @@ final class Wo01Splice implements Way
             }
             $changes = $draft->changes->mending($conductor->id());
             $whole = $changes->applied($draft->house)->wallConductor($conductor->id());
-            $landing = $whole === null ? null : $draft->carrying($whole, $missing);
+            // A conductor whose ends go on from another is not landed anew at either.
+            $lands = $whole !== null && LetterToLetter::isWhole($whole, $draft->house);
+            $landing = $lands ? $draft->carrying($whole, $missing) : null;
             if ($landing === null) {
                 continue;
             }
@@ -68,7 +70,6 @@ final class Wo01Splice implements Way
         return in_array(Condition::Reachable, $conductor->condition, true) &&
             $draft->house->damageOf($conductor) !== [] &&
             $draft->changes->pulled === null &&
-            ! in_array($conductor->id(), $draft->changes->mended, true) &&
-            ! LetterToLetter::isWhole($conductor, $draft->house);
+            ! in_array($conductor->id(), $draft->changes->mended, true);
     }
 }

@@ -31,7 +31,7 @@ final class Overflow
         foreach (self::placements($base->house) as $placement) {
             $changes = new HouseChanges(null, $placement['safety']);
             $circuit = $base->taking($placement['way'], $base->landing, $changes)->plan()->circuit();
-            $pan = FullPan::of($circuit, $circuit->installation->facts->floats()[0]);
+            $pan = FullPan::ofWater($circuit, $circuit->installation->facts->floats()[0]);
             if ($pan->water() === [] && ($pan->display || $base->profile->power !== PowerKind::Common)) {
                 $dry[] = $placement;
             }

@@ -1,5 +1,6 @@
 import { clsx } from 'clsx';
 import { usePage } from '@inertiajs/react';
+import { day } from '@/lib/format';
 import type { HandoverProps } from '@/types';
 import { Swatch } from '@/ui/Tag';
 import { say } from '@/words';
@@ -97,7 +98,9 @@ export function SettingsEntered() {
                         >
                             {setting.value ?? say('handover.not-entered')}
                         </dd>
-                        <dd className="col-span-2 text-note text-muted">{setting.reason}</dd>
+                        <dd className="col-span-2 text-note text-muted">
+                            {setting.at === null ? setting.reason : `${day(setting.at)} · ${setting.reason}`}
+                        </dd>
                     </div>
                 ))}
             </dl>

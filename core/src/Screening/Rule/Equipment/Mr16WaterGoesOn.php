@@ -29,7 +29,7 @@ final readonly class Mr16WaterGoesOn implements ScreeningRule
         );
         $findings = [];
         foreach ($floats as $float) {
-            $pan = FullPan::of($circuit, $float);
+            $pan = FullPan::ofWater($circuit, $float);
             if ($pan->water() === []) {
                 continue;
             }

@@ -5,11 +5,9 @@ declare(strict_types=1);
 namespace Unionbit\Core\Setting\Key\Thermostat;
 
 use Unionbit\Core\Planning\Plan\Plan;
-use Unionbit\Core\Setting\Reaches;
+use Unionbit\Core\Planning\Plan\RunsOn;
 use Unionbit\Core\Setting\Setting;
 use Unionbit\Core\Setting\SettingKey;
-use Unionbit\Core\Terminal\TerminalName;
-use Unionbit\Core\Thermostat\PowerKind;
 use Unionbit\Core\Words\Message;
 
 /** What the thermostat runs on. */
@@ -22,11 +20,10 @@ final readonly class PowerSourceSetting implements Setting
 
     public function value(Plan $plan): string
     {
-        return match ($plan->profile->power) {
-            PowerKind::Battery => 'battery',
-            PowerKind::Shared => 'shared',
-            PowerKind::Common => 'common',
-            PowerKind::CommonOrBattery => Reaches::equipment($plan, TerminalName::C) ? 'common' : 'battery',
+        return match (RunsOn::in($plan)) {
+            RunsOn::Batteries, RunsOn::BatteriesWithoutC => 'battery',
+            RunsOn::Charging => 'shared',
+            RunsOn::Equipment, RunsOn::PlugIn => 'common',
         };
     }
 
@@ -37,7 +34,7 @@ final readonly class PowerSourceSetting implements Setting
 
     public function reason(Plan $plan, string $value): Message
     {
-        $from = $value === 'common' && $plan->landing->plugIn ? 'plug-in' : $value;
+        $from = $value === 'common' && RunsOn::in($plan) === RunsOn::PlugIn ? 'plug-in' : $value;
 
         return Message::of('setting.power-source.reason', from: $from);
     }
