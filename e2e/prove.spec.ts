@@ -47,12 +47,38 @@ async function simulate(page: Page, ending: string): Promise<void> {
         await page.locator('#actual').press('Enter');
         await expect(page.locator('#actual')).toHaveValue('');
     }
+    // What stands on no row of the board, as the clamp.
+    for (const row of await page.locator('main tr[data-probe] button').all()) {
+        await row.click();
+        await page.getByRole('button', { name: 'Simulated meter reads' }).click();
+        await expect(page.locator('#actual')).not.toHaveValue('');
+        await page.locator('#actual').press('Enter');
+        await expect(page.locator('#actual')).toHaveValue('');
+    }
     const look = page.getByRole('button', { name: /Look and listen/ });
     if (await look.isVisible()) {
         const signs = await page.getByRole('button', { name: /^Yes: / }).count();
         await look.click();
         await expect(page.locator('main li .st')).toHaveCount(signs);
     }
+}
+
+/** Ends the call and watches everything fall out, as the simulated house does. */
+async function fallOut(page: Page): Promise<void> {
+    await page.getByRole('button', { name: 'Call has ended' }).click();
+    await expect(page.getByRole('button', { name: /^Yes: Everything shuts off/ })).toBeVisible();
+    await pass(page, 130);
+    await page.getByRole('button', { name: /Look and listen/ }).click();
+    await expect(page.getByRole('button', { name: 'Call has ended' })).toBeHidden();
+}
+
+/** Nothing called, by the simulated house. */
+async function atRest(page: Page): Promise<void> {
+    await call(page, 'At rest').click();
+    await page.getByRole('button', { name: 'Nothing is called' }).click();
+    await simulate(page, 'At rest is done');
+    await page.getByRole('button', { name: 'At rest is done' }).click();
+    await expect(call(page, 'At rest')).toContainText('proved');
 }
 
 /** Proves a call by voltage; a stage that joins a running call is asked for without a stop. The call stays on. */
@@ -63,7 +89,7 @@ async function byVoltage(page: Page, name: string): Promise<void> {
         await expect(page.getByRole('heading', { level: 1, name: `Prove ${name}`, exact: true })).toBeVisible();
     } else {
         const ended = page.getByRole('button', { name: 'Call has ended' });
-        if (await ended.isVisible()) await ended.click();
+        if (await ended.isVisible()) await fallOut(page);
         await expect(ended).toBeHidden();
         await call(page, name).click();
         await page.getByRole('button', { name: 'By voltage' }).click();
@@ -76,13 +102,13 @@ async function callNames(page: Page): Promise<string[]> {
     const words = await calls(page).getByRole('button').allTextContents();
     return words
         .map((text) => text.replace(/(proved|open|fails|left out)$/, ''))
-        .filter((name) => name !== 'Before power' && name !== 'Defrost');
+        .filter((name) => !/^(At rest|Float lifted|Load shed|Defrost)/.test(name));
 }
 
 /** Every call of the house by voltage, in the order of the strip. */
 async function everyCall(page: Page, names: string[]): Promise<void> {
     for (const name of names) await byVoltage(page, name);
-    await page.getByRole('button', { name: 'Call has ended' }).click();
+    await fallOut(page);
     for (const name of names) await expect(call(page, name)).toContainText('proved');
 }
 
@@ -105,7 +131,7 @@ test("Lock Keeper's Row 4, on its next visit: before power, three ways, and ever
     await expect(page.getByText('Ready for power')).toBeVisible();
 
     await expect(page.getByTestId('route')).toContainText(/about \d+ min, \d+ of them waiting/);
-    await page.getByRole('button', { name: /^Next: Fan, by jumper/ }).click();
+    await page.getByRole('button', { name: /^Next: at rest/ }).click();
     for (const [way, begin, end] of [
         ['By jumper', 'Jumper is on', 'Jumper is out, face is on'],
         ['At the board', 'Jumper is on', 'Jumper is out, cable is back'],
@@ -122,7 +148,10 @@ test("Lock Keeper's Row 4, on its next visit: before power, three ways, and ever
     }
     await raise(page, 'live', '26.4');
     await everyCall(page, await callNames(page));
+    await expect(page.getByRole('button', { name: /Go to Handover/ })).toBeHidden();
+    await atRest(page);
     await expect(page.getByRole('button', { name: /Go to Handover/ })).toBeVisible();
+    await expect(page.getByTestId('coverage')).toContainText(/9\d\.\d %/);
 });
 
 test('Winding Hole 2: every call proved with the simulated meter', async ({ page }) => {
@@ -134,7 +163,9 @@ test('Winding Hole 2: every call proved with the simulated meter', async ({ page
     const names = await callNames(page);
     expect(names).toHaveLength(4);
     await everyCall(page, names);
+    await atRest(page);
     await stage(page, 'Handover');
+    await expect(page.getByTestId('worth')).toContainText('of what can be wrong in this house would have shown');
     await expect(page.locator('main li', { hasText: 'Every call proved' }).locator('.text-verd-ink')).toBeVisible();
 });
 
@@ -170,6 +201,7 @@ test('Dredger Cottage: every call but one, which is left out with its reason', a
     await level.getByRole('button', { name: /Leave it out/ }).click();
     await level.getByRole('textbox').fill('the strips are switched off for the season');
     await level.getByRole('button', { name: 'Keep' }).click();
+    await atRest(page);
     await expect(page.getByRole('button', { name: /Go to Handover/ })).toBeVisible();
     await stage(page, 'Handover');
     await expect(page.locator('article').getByText('Practice on a copy')).toBeVisible();
@@ -305,13 +337,13 @@ test('a hidden fault found by the pattern of what passes and fails', async ({ pa
     await practise(page, 'conductor-open:A5.h1');
     await raise(page, 'live', '26.6');
     await byVoltage(page, 'Fan');
-    await page.getByRole('button', { name: 'Call has ended' }).click();
+    await fallOut(page);
     const pattern = page.getByTestId('pattern');
     const first = await page.locator('[data-level]').allTextContents();
     expect(first.join()).toContain('Fan');
     if (!(await pattern.isVisible())) {
         await byVoltage(page, 'Cool 1');
-        await page.getByRole('button', { name: 'Call has ended' }).click();
+        await fallOut(page);
     }
     await expect(pattern.locator('[data-fit="conductor-open:A5.h1"]')).toBeVisible();
 });
@@ -352,6 +384,7 @@ test('a connection dropped in mid-step: the entry is kept, and sent once when th
     await expect(page.locator('.log tr', { hasText: '26.1' })).toHaveCount(1);
     await expect(page.locator('main')).toContainText('yes');
     await page.getByRole('button', { name: 'Call has ended' }).click();
+    await page.getByRole('button', { name: 'Yes: Everything shuts off when the call ends' }).click();
     await expect(page.getByRole('button', { name: /Call again|Call is on/ })).toBeVisible();
 });
 

@@ -128,7 +128,8 @@ test('one house from empty survey to handover', async ({ page }) => {
 
     await test.step('prove fan by jumper: refused while the flag says live', async () => {
         await page.getByRole('button', { name: /Go to Prove/ }).click();
-        await expect(page.getByRole('heading', { level: 1, name: 'Prove Fan' })).toBeVisible();
+        await expect(page.getByRole('heading', { level: 1, name: 'Prove at rest' })).toBeVisible();
+        await page.getByRole('group', { name: 'Calls' }).getByRole('button', { name: /^Fan/ }).click();
         await page.getByRole('button', { name: 'Jumper is on' }).click();
         await expect(page.getByRole('alert')).toContainText('the power flag says LIVE. Isolate first');
         await raise(page, 'isolated', '0');
@@ -160,9 +161,15 @@ test('one house from empty survey to handover', async ({ page }) => {
         }
     };
 
+    const ended = async () => {
+        await page.getByRole('button', { name: 'Call has ended' }).click();
+        await page.getByRole('button', { name: 'Yes: Everything shuts off when the call ends' }).click();
+        await expect(page.getByRole('button', { name: 'Call has ended' })).toBeHidden();
+    };
+
     await test.step('prove fan by voltage', async () => {
         await byVoltage('Fan', ['0.0', '26.1', '26.0'], /^Yes: Blower/);
-        await page.getByRole('button', { name: 'Call has ended' }).click();
+        await ended();
         await expect(page.getByText('Call proved')).toBeVisible();
     });
 
@@ -178,12 +185,12 @@ test('one house from empty survey to handover', async ({ page }) => {
             "It reads that way when the thermostat's Y1 switch is open. The full voltage is across the Y1 switch, " +
                 'which is open: the way around is the idle contactor and the transformer.',
         );
-        await expect(page.locator('.tape').getByRole('link', { name: /^Prove/ })).toContainText('1 of 3 calls');
+        await expect(page.locator('.tape').getByRole('link', { name: /^Prove/ })).toContainText('1 of 4 proved');
         for (const value of ['0.0', '25.8', '25.7', '25.6']) await measure(page, value, 'pass');
         await page.getByRole('button', { name: /^Yes: Outdoor/ }).click();
         await page.getByRole('button', { name: /^Yes: Blower/ }).click();
         await expect(page.locator('main li .st', { hasText: 'yes' })).toHaveCount(2);
-        await page.getByRole('button', { name: 'Call has ended' }).click();
+        await ended();
         await expect(page.getByText('Call proved')).toBeVisible();
     });
 
@@ -193,8 +200,34 @@ test('one house from empty survey to handover', async ({ page }) => {
         await expect(page.getByTestId('reason')).toContainText(
             'No source between these points: they are joined only through the idle contactor',
         );
-        await page.getByRole('button', { name: 'Call has ended' }).click();
+        await ended();
         await expect(page.getByText('3 of 3 calls proved')).toBeVisible();
+        await expect(page.getByRole('button', { name: /Go to Handover/ })).toBeHidden();
+    });
+
+    await test.step('at rest after the last call: nothing runs, nothing is live', async () => {
+        await page
+            .getByRole('group', { name: 'Calls' })
+            .getByRole('button', { name: /^At rest/ })
+            .click();
+        await page.getByRole('button', { name: 'Nothing is called' }).click();
+        await expect(page.getByRole('button', { name: 'At rest is done' })).toBeVisible();
+        for (const [index, value] of ['0.0', '0.0', '0.0', '0.0'].entries()) {
+            await page.locator('[aria-label^="Measure "]').nth(index).click();
+            await measure(page, value, 'pass');
+            await expect(page.getByTestId(/^actual-/).nth(index)).toHaveText(value);
+        }
+        await page.locator('main tr[data-probe] button').click();
+        await measure(page, '0.14', 'pass');
+        await expect(page.locator('main tr[data-probe]')).toContainText('0.14');
+        for (const place of ['indoor board', 'outdoor unit']) {
+            await page.getByRole('button', { name: new RegExp(`^Yes: Nothing runs at ${place}`) }).click();
+            const sign = page.locator('main li', { hasText: `Nothing runs at ${place}` });
+            await expect(sign.locator('.st')).toContainText('yes');
+        }
+        await page.getByRole('button', { name: 'At rest is done' }).click();
+        await expect(page.getByText('Nothing runs at rest')).toBeVisible();
+        await expect(page.getByTestId('coverage')).toContainText(/8\d\.\d %|9\d\.\d %/);
     });
 
     await test.step('handover', async () => {

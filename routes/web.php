@@ -13,6 +13,7 @@ use App\Plan\MovesController;
 use App\Plan\PlanController;
 use App\Plan\PlanEditController;
 use App\Plan\ProfilesController;
+use App\Prove\Coverage\CoverageController;
 use App\Prove\MeasurementsController;
 use App\Prove\PatternController;
 use App\Prove\Practice\PracticeController;
@@ -98,6 +99,7 @@ Route::middleware('auth')->group(function (): void {
         Route::get('/cannot-tell', [TellsController::class, 'cannotTell'])->name('job.cannot-tell');
         Route::get('/pulse', PulseController::class)->name('job.pulse');
         Route::get('/pattern', PatternController::class)->name('job.pattern');
+        Route::get('/coverage', CoverageController::class)->name('job.coverage');
         Route::post('/practice', [PracticeController::class, 'toggle'])->name('job.practice');
         Route::post('/simulated-reading', [PracticeController::class, 'reading'])->name('job.simulated-reading');
         Route::post('/simulated-signs', [PracticeController::class, 'signs'])->name('job.simulated-signs');

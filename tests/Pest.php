@@ -9,10 +9,12 @@ use App\Models\Crew;
 use App\Models\Job;
 use App\Models\User;
 use App\Records\Power\PowerFlag;
+use App\Records\Step\StepRecord;
 use App\Words\Dates;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Str;
 use Tests\TestCase;
+use Unionbit\Core\Proving\Step\Sign;
 
 require_once __DIR__.'/../core/tests/Support/said.php';
 
@@ -129,6 +131,40 @@ function landedHouse(string $archetype, string $profile): Job
     raiseFlag($job, 'live', '26.5');
 
     return $job->refresh();
+}
+
+/** One proof: every reading as expected, every sign seen, the call ended and everything out again. */
+function proveStep(Job $job, string $key): void
+{
+    $record = StepRecord::all($job)[$key];
+    $post = static fn (string $path, array $body) => test()
+        ->postJson("/jobs/{$job->id}/{$path}", ['id' => newId(), 'step' => $key, ...$body])
+        ->assertSuccessful();
+    $post('steps', ['event' => 'start']);
+    test()
+        ->travel($record->step->wait->seconds + 1)
+        ->seconds();
+    foreach ($record->step->probes as $probe) {
+        $pair = ['stage' => 'prove', 'mode' => $probe->mode->value, 'a' => $probe->a, 'b' => $probe->b];
+        $nominal = (float) $post('expect', $pair)->json('nominal');
+        $value = number_format($nominal, $probe->mode->value === 'A' ? 2 : 1, '.', '');
+        $post('readings', ['value' => $value, ...$pair])->assertJsonPath('outcome', 'pass');
+    }
+    foreach ($record->step->signs as $sign) {
+        if ($sign->key !== Sign::DROP_OFF) {
+            $post('signs', ['sign' => $sign->key, 'seen' => true])->assertJsonPath('outcome', 'pass');
+        }
+    }
+    if ($record->step->dropOff === null) {
+        $post('steps', ['event' => 'end']);
+
+        return;
+    }
+    $post('steps', ['event' => 'off']);
+    test()
+        ->travel($record->step->dropOff->seconds + 1)
+        ->seconds();
+    $post('signs', ['sign' => Sign::DROP_OFF, 'seen' => true])->assertJsonPath('outcome', 'pass');
 }
 
 /** The demo's Lock Keeper's Row 6 with the plain furnace, landed and live, ready to be proved. */

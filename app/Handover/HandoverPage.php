@@ -125,7 +125,7 @@ final class HandoverPage
     private static function waived(Progress $progress): array
     {
         $rows = [];
-        foreach ($progress->calls() as $call) {
+        foreach ($progress->proofs() as $call) {
             if ($call['waived'] !== null && ! $call['proved']) {
                 $rows[] = ['call' => $call['label'], 'reason' => $call['waived']];
             }
@@ -267,7 +267,7 @@ final class HandoverPage
                 static fn (StepRecord $r): array => [
                     'key' => $r->step->key(),
                     'call' => $r->step->call === CallName::Idle
-                            ? Message::of('handover.handover-page.before-power')
+                            ? Message::of('prove.page.at-rest')
                             : $r->step->call->label(),
                     'method' => $r->step->method->label(),
                     'state' => $r->state(),

@@ -42,6 +42,7 @@ final class HandoverSheet
             'handedOver' => $this->handedOver(),
             'marks' => $this->marks($page),
             'day' => fn (string $at): string => $this->dates->day($at),
+            'worth' => $page['proofs'] === [] ? [] : Words::each(Worth::of($this->job)),
             'proofs' => [
                 ['call' => self::say('survey'), 'method' => '', 'readings' => $page['survey']],
                 ...$page['proofs'],

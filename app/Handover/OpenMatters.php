@@ -54,7 +54,7 @@ final readonly class OpenMatters
             return [Message::of('handover.open-matters.no-plan')];
         }
         $open = array_filter(
-            $this->progress->calls(),
+            $this->progress->proofs(),
             static fn (array $call): bool => ! $call['proved'] && $call['waived'] === null,
         );
 

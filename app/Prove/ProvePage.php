@@ -84,24 +84,27 @@ final class ProvePage
                     [
                         'call' => $call,
                         'label' => $label,
-                        'proved' => $record->state() === 'passed' || ($call === 'idle' && $progress->isPreChecked()),
+                        'proved' => $record->state() === 'passed',
                         'failed' => $record->state() === 'failed',
                         'running' => $record->isRunning(),
                         'waived' => null,
+                        'isCall' => false,
                         'optional' => true,
                     ],
                 ];
         };
         $calls = [];
-        foreach ($progress->calls() as $call => $state) {
-            $calls[] = ['call' => $call, ...$state, 'optional' => false];
+        $proofs = $progress->proofs();
+        foreach ($proofs as $call => $state) {
+            $isCall = $call !== CallName::Idle->value && CallName::tryFrom((string) $call) !== null;
+            $calls[$call] = ['call' => (string) $call, ...$state, 'isCall' => $isCall, 'optional' => false];
         }
 
-        return [
-            ...$extra('idle.pre-check', 'idle', Words::of('prove.prove-page.before-power')),
-            ...$calls,
+        return array_values([
+            ...array_intersect_key($calls, ['idle' => true]),
+            ...array_diff_key($calls, ['idle' => true]),
             ...$extra('defrost.voltage', 'defrost', Words::of('prove.prove-page.defrost')),
-        ];
+        ]);
     }
 
     /** @return object why a call cannot be proved by a jumper at the wall, by call, where it cannot */
@@ -138,6 +141,12 @@ final class ProvePage
         if ($live || $progress->isPreChecked()) {
             $done[] = 'idle.pre-check';
         }
+        // At rest comes first, and again after the last call.
+        $rest = $records['idle.at-rest'] ?? null;
+        if ($rest !== null && $rest->state() === 'passed' && ! $progress->restsAtEnd()) {
+            $done[] = 'idle.at-rest';
+        }
+        $last = $progress->restsAtEnd() ? null : $rest?->step;
         $routes = [];
         foreach (School::cases() as $school) {
             $route = Route::of(
@@ -145,6 +154,7 @@ final class ProvePage
                 $school,
                 new Waits($plan->installation),
                 $done,
+                $last,
             );
             $routes[$school->value] = [
                 'label' => $school->label(),
@@ -170,7 +180,7 @@ final class ProvePage
             'key' => $step->key(),
             'call' => $step->call->value,
             'callLabel' => match ($step->call) {
-                CallName::Idle => Message::of('prove.page.before-power'),
+                CallName::Idle => Message::of('prove.page.at-rest'),
                 default => $step->call->label(),
             },
             'method' => $step->method->value,
@@ -222,6 +232,12 @@ final class ProvePage
                     'at' => $row?->at->toIso8601String(),
                 ];
             }, $step->signs),
+            'offAt' => $record->offAt?->toIso8601String(),
+            'outBy' => $record->droppedBy()?->toIso8601String(),
+            'dropOff' => $step->dropOff === null
+                    ? null
+                    : ['seconds' => $step->dropOff->seconds, 'reason' => $step->dropOff->reason],
+            'dropped' => $record->hasDroppedOff(),
             'restore' => $step->restore,
             'board' => $sheet['board'],
             'waitingBoard' => $sheet['waitingBoard'],

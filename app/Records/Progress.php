@@ -179,7 +179,7 @@ final class Progress
     /** @throws Refused where the house has no such call */
     public function refuseUnknownCall(string $call): void
     {
-        $known = array_keys($this->calls());
+        $known = array_keys($this->proofs());
         if (! in_array($call, $known, true)) {
             throw Refused::at(
                 'call',
@@ -189,19 +189,77 @@ final class Progress
     }
 
     /**
+     * Everything without which nothing is certified: every call, the house at rest after the last of them, and each
+     * switch that only its own proof shows.
+     *
      * @return array<string, array{label: Message, proved: bool, failed: bool, running: bool, waived: ?string}> by
-     *     call
+     *     call, at rest by "idle", a switch by the key of its step
      */
-    public function calls(): array
+    public function proofs(): array
     {
-        $calls = [];
-        $waived = array_filter(
+        $proofs = $this->calls();
+        $waived = $this->waivers();
+        foreach ($this->steps as $key => $record) {
+            $method = $record->step->method;
+            if (! $method->isRequired() || $method === Method::Voltage) {
+                continue;
+            }
+            $name = $method === Method::AtRest ? CallName::Idle->value : $key;
+            $proofs[$name] = [
+                'label' => $method === Method::AtRest
+                        ? $method->label()
+                        : Message::of(
+                            'records.progress.switch',
+                            method: $method->label(),
+                            number: $record->step->number,
+                        ),
+                'proved' => $method === Method::AtRest ? $this->restsAtEnd() : $record->state() === 'passed',
+                'failed' => $record->state() === 'failed',
+                'running' => $record->isRunning(),
+                'waived' => $waived[$name] ?? null,
+            ];
+        }
+
+        return $proofs;
+    }
+
+    /** Nothing ran and nothing was live without a call, after the last call that was made. */
+    public function restsAtEnd(): bool
+    {
+        $rest = $this->steps['idle.at-rest'] ?? null;
+        if ($rest === null || $rest->state() !== 'passed') {
+            return false;
+        }
+        foreach ($this->steps as $record) {
+            $calls = ! $record->step->method->isDead() && ! $record->step->method->isLook();
+            if ($calls && $record !== $rest && ($record->startedSeq ?? 0) > ($rest->startedSeq ?? 0)) {
+                return $this->job->handed_over_at !== null;
+            }
+        }
+
+        return true;
+    }
+
+    /** @return array<string, string> reasons by what is left out */
+    private function waivers(): array
+    {
+        return array_filter(
             $this->job
                 ->counting($this->job->waivers())
                 ->get()
                 ->mapWithKeys(static fn (Waiver $w): array => [$w->call => $w->reason])
                 ->all(),
         );
+    }
+
+    /**
+     * @return array<string, array{label: Message, proved: bool, failed: bool, running: bool, waived: ?string}> by
+     *     call
+     */
+    public function calls(): array
+    {
+        $calls = [];
+        $waived = $this->waivers();
         $all = array_filter(
             CallTable::needed(House::of($this->job)->installation->archetype)->calls(),
             static fn (CallName $c): bool => $c !== CallName::Idle && $c->mode() === null,
@@ -305,7 +363,7 @@ final class Progress
             [
                 'label' => Message::of('records.progress.every-call-proved-or-left'),
                 'done' => array_filter(
-                    $this->calls(),
+                    $this->proofs(),
                     static fn (array $c): bool => ! $c['proved'] && $c['waived'] === null,
                 ) === [],
             ],
@@ -321,9 +379,9 @@ final class Progress
     {
         $calls = array_map(
             static fn (array $c): array => ['label' => $c['label'], 'done' => $c['proved'] || $c['waived'] !== null],
-            array_values($this->calls()),
+            array_values($this->proofs()),
         );
-        $stuck = in_array(true, array_column($this->calls(), 'failed'), true);
+        $stuck = in_array(true, array_column($this->proofs(), 'failed'), true);
 
         return [
             $this->segment(Stage::Survey, $this->survey(), $this->job->surveyed_at !== null),

@@ -33,6 +33,8 @@ use Illuminate\Support\Str;
 use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Data\Field;
 use Unionbit\Core\Planning\Work\MoveList;
+use Unionbit\Core\Proving\Step\Method;
+use Unionbit\Core\Proving\Step\Sign;
 use Unionbit\Core\Proving\Step\Step;
 use Unionbit\Core\Setting\Derivation;
 
@@ -174,8 +176,11 @@ final class DemoHouse
         $this->land($job);
         $this->power($job, PowerState::Live, 26.6);
         $this->enterSettings($job);
-        $main = static fn (Step $s): bool => $s->method->isMain();
-        foreach (array_filter(House::of($job)->steps()?->all() ?? [], $main) as $step) {
+        $steps = House::of($job)->steps()?->all() ?? [];
+        $rests = array_filter($steps, static fn (Step $s): bool => $s->method === Method::AtRest);
+        $main = static fn (Step $s): bool => $s->method->isMain() ||
+            ($s->method->isRequired() && $s->method !== Method::AtRest);
+        foreach ([...$rests, ...array_filter($steps, $main), ...$rests] as $step) {
             $this->prove($job, $step);
         }
         $this->pass(8);
@@ -248,18 +253,23 @@ final class DemoHouse
         }
         $this->pass((int) ceil($step->wait->seconds / 60) + 1);
         foreach ($step->signs as $sign) {
-            ObserveSign::record($job, $this->user, (string) Str::ulid(), $step->key(), $sign->key, true);
+            if ($sign->key !== Sign::DROP_OFF) {
+                ObserveSign::record($job, $this->user, (string) Str::ulid(), $step->key(), $sign->key, true);
+            }
         }
         foreach ($step->probes as $probe) {
-            $this->measure(
-                $job,
-                new ReadingPlace(Stage::Prove, MeterMode::Volts, $probe->a, $probe->b, $step->key()),
-            );
+            $this->measure($job, new ReadingPlace(Stage::Prove, $probe->mode, $probe->a, $probe->b, $step->key()));
         }
         if ($step->setUpIsolated) {
             $this->power($job, PowerState::Isolated, 0.0);
         }
-        RunStep::record($job, $this->user, (string) Str::ulid(), $step->key(), StepMoment::End);
+        if ($step->dropOff !== null) {
+            RunStep::record($job, $this->user, (string) Str::ulid(), $step->key(), StepMoment::Off);
+            $this->pass((int) ceil($step->dropOff->seconds / 60));
+            ObserveSign::record($job, $this->user, (string) Str::ulid(), $step->key(), Sign::DROP_OFF, true);
+        } else {
+            RunStep::record($job, $this->user, (string) Str::ulid(), $step->key(), StepMoment::End);
+        }
         if ($step->setUpIsolated) {
             $this->power($job, PowerState::Live, 26.5);
         }
@@ -273,7 +283,13 @@ final class DemoHouse
             0.0,
             $nominal * (1.0 + mt_rand(-12, 12) / 1000.0) + ($nominal < 1.0 ? 0.0 : mt_rand(-1, 1) / 10.0),
         );
-        RecordReading::record($job, $this->user, (string) Str::ulid(), $place, number_format($noisy, 1, '.', ''));
+        RecordReading::record(
+            $job,
+            $this->user,
+            (string) Str::ulid(),
+            $place,
+            number_format($noisy, $place->mode === MeterMode::Amps ? 2 : 1, '.', ''),
+        );
     }
 
     private function power(Job $job, PowerState $state, float $volts): void

@@ -3,6 +3,7 @@ export const routes = {
     'job.cannot-tell': '/jobs/{job}/cannot-tell',
     'job.conductors-csv': '/jobs/{job}/conductors.csv',
     'job.copies': '/jobs/{job}/copies',
+    'job.coverage': '/jobs/{job}/coverage',
     'job.details': '/jobs/{job}/details',
     'job.door-svg': '/jobs/{job}/door.svg',
     'job.entry-preview': '/jobs/{job}/entry-preview',

@@ -100,6 +100,13 @@
     @endforeach
 </table>
 
+@if ($worth !== [])
+    <h2>{{ $say('what-the-proofs-are-worth') }}</h2>
+    @foreach ($worth as $line)
+        <p>{{ $line }}</p>
+    @endforeach
+@endif
+
 @if ($page['loads'] !== [] || $page['measurements'] !== [])
     <h2>{{ $say('loads-and-air') }}</h2>
     <table>

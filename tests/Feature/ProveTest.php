@@ -3,10 +3,15 @@
 declare(strict_types=1);
 
 use App\Handover\HandoverPage;
+use App\House\House;
 use App\Models\Job;
 use App\Models\Record\Reading;
+use App\Prove\Coverage\CoverageSheet;
+use App\Prove\Coverage\CoverageView;
 use App\Records\Progress;
+use App\Records\Step\StepRecord;
 use Database\Seeders\DatabaseSeeder;
+use Unionbit\Core\Proving\Step\Sign;
 
 function start(Job $job, string $step): Illuminate\Testing\TestResponse
 {
@@ -29,7 +34,7 @@ it('leaves a call out with a reason, and takes that back', function (): void {
     expect(Progress::of($job)->calls()['cool-1']['waived'])
         ->toBeNull()
         ->and($waive('aux-1', 'x')->assertUnprocessable()->json('errors.call.0'))
-        ->toContain('It has fan, cool-1 and heat-1');
+        ->toContain('It has fan, cool-1, heat-1 and idle');
 });
 
 it(
@@ -198,4 +203,135 @@ it('keeps signatures, and writes the record as PDF and CSV', function (): void {
         ->toStartWith('at,by,stage,step,mode,from,to,value')
         ->and(count($rows))
         ->toBe(1 + $finished->readings()->count());
+});
+
+it('proves a call only when what it pulled in has fallen out again, within its off-delay', function (): void {
+    $job = landedHouse('heat-pump-o-2c-2aux', 'c-powered-3h-2c');
+    $send = fn (string $path, array $body) => $this->postJson("/jobs/{$job->id}/{$path}", [
+        'id' => newId(),
+        ...$body,
+    ]);
+    $step = fn (string $key, string $event) => $send('steps', ['step' => $key, 'event' => $event]);
+    $out = fn (string $key, bool $seen) => $send('signs', ['step' => $key, 'sign' => 'drop-off', 'seen' => $seen]);
+    $proved = static fn (): array => array_keys(
+        array_filter(Progress::of($job)->calls(), static fn (array $c): bool => $c['proved']),
+    );
+    $read = function (string $key) use ($job, $send): void {
+        $record = StepRecord::all($job)[$key];
+        $this->travel($record->secondsLeft() + 1)->seconds();
+        foreach ($record->step->probes as $probe) {
+            $pair = ['stage' => 'prove', 'step' => $key, 'mode' => 'V', 'a' => $probe->a, 'b' => $probe->b];
+            $nominal = (float) $send('expect', $pair)->json('nominal');
+            $send('readings', ['value' => number_format($nominal, 1, '.', ''), ...$pair])->assertCreated();
+        }
+        foreach (array_filter($record->step->signs, static fn (Sign $s): bool => $s->load !== null) as $sign) {
+            $send('signs', ['step' => $key, 'sign' => $sign->key, 'seen' => true])->assertCreated();
+        }
+    };
+    $step('cool-1.voltage', 'start')->assertCreated();
+    $read('cool-1.voltage');
+    expect($out('cool-1.voltage', false)->json())->toMatchArray([
+        'outcome' => 'too-early',
+        'reason' => 'The call still stands: end it first, then watch everything fall out.',
+    ]);
+    // The second stage joins: the first has not stopped, and is not proved before both have.
+    $step('cool-2.voltage', 'start')->assertCreated();
+    $read('cool-2.voltage');
+    expect($proved())->toBe([]);
+    $step('cool-2.voltage', 'off')->assertCreated();
+    expect($out('cool-2.voltage', false)->json('outcome'))->toBe('too-early');
+    $this->travel(61)->seconds();
+    expect($out('cool-2.voltage', true)->json('outcome'))
+        ->toBe('pass')
+        ->and($proved())
+        ->toBe(['cool-1', 'cool-2'])
+        ->and(StepRecord::all($job)['cool-2.voltage']->isRunning())
+        ->toBeFalse();
+
+    $step('fan.voltage', 'start')->assertCreated();
+    $read('fan.voltage');
+    $step('fan.voltage', 'off')->assertCreated();
+    $this->travel(10)->seconds();
+    expect($out('fan.voltage', false)->json('outcome'))
+        ->toBe('fail')
+        ->and(Progress::of($job)->calls()['fan'])
+        ->toMatchArray(['proved' => false, 'failed' => true])
+        ->and($step('idle.at-rest', 'off')->assertUnprocessable()->json('errors.step.0'))
+        ->toContain('no call that ends');
+});
+
+it('certifies no house that runs by itself', function (): void {
+    $job = houseToProve();
+    foreach (['fan', 'cool-1', 'heat-1'] as $call) {
+        proveStep($job, "{$call}.voltage");
+    }
+    $lines = static fn (): array => array_column(Progress::of($job)->handover(), 'done');
+    expect($lines()[3])->toBeFalse();
+
+    proveStep($job, 'idle.at-rest');
+    expect($lines()[3])->toBeTrue();
+    // Another call after it: at rest is to be seen again.
+    $this->travel(300)->seconds();
+    proveStep($job, 'heat-1.voltage');
+    expect($lines()[3])->toBeFalse();
+
+    start($job, 'idle.at-rest')->assertCreated();
+    $this->travel(300)->seconds();
+    $hot = $this->postJson("/jobs/{$job->id}/signs", [
+        'id' => newId(),
+        'step' => 'idle.at-rest',
+        'sign' => 'still-indoor',
+        'seen' => false,
+    ]);
+    expect($hot->json())
+        ->toMatchArray(['outcome' => 'fail'])
+        ->and($hot->json('reason'))
+        ->toContain('something runs that nothing calls')
+        ->and($lines()[3])
+        ->toBeFalse()
+        ->and(implode(' ', said(HandoverPage::props($job))['open']))
+        ->toContain('Nothing runs at');
+    $this->postJson("/jobs/{$job->id}/waivers", ['id' => newId(), 'call' => 'idle', 'note' => 'tenant asleep']);
+    expect($lines()[3])->toBeTrue();
+});
+
+it('says what the proofs are worth so far, piece by piece, and more with each', function (): void {
+    $job = houseToProve();
+    $ask = fn () => $this->getJson("/jobs/{$job->id}/coverage")->assertOk();
+    $plan = House::of($job)->plan ?? throw new LogicException('no plan');
+    $begun = CoverageSheet::of($job, $plan, Progress::of($job), 0.0);
+    expect([$begun->done, $begun->coverage])->toBe([1, null]);
+
+    $worth = static fn (): array => CoverageView::of(
+        CoverageSheet::of($job, House::of($job)->plan ?? $plan, Progress::of($job))->coverage ??
+            throw new LogicException('not worked out'),
+    );
+    $first = $worth();
+    proveStep($job, 'fan.voltage');
+    $fan = $worth();
+    proveStep($job, 'idle.at-rest');
+    $rest = $worth();
+    editSurvey($job, 'answer', ['key' => 'fuseAmps', 'value' => null])->assertOk();
+    $job->refresh();
+    $unseen = $worth();
+    editSurvey($job, 'answer', ['key' => 'fuseAmps', 'value' => 3])->assertOk();
+    $job->refresh();
+    $looked = $worth();
+
+    expect([$first['share'] < $fan['share'], $fan['share'] < $rest['share'], $unseen['share'] < $looked['share']])
+        ->toBe([true, true, true])
+        ->and($rest['share'])
+        ->toBeLessThan($rest['atEnd'])
+        ->and(array_column($unseen['gaps'], 'entry'))
+        ->toContain('fuse-bridged')
+        ->and(array_column($fan['gaps'], 'entry'))
+        ->toContain('contactor-welded')
+        ->and(array_column($rest['gaps'], 'entry'))
+        ->not->toContain('contactor-welded')
+        ->and(array_column($looked['gaps'], 'entry'))
+        ->not->toContain('fuse-bridged')
+        ->and($ask()->json('coverage.share'))
+        ->toEqual($looked['share'])
+        ->and($ask()->json('coverage.gaps.0.cheapest'))
+        ->toHaveKeys(['step', 'says', 'minutes']);
 });

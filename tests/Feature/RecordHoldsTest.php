@@ -10,7 +10,6 @@ use App\Models\Record\Reading;
 use App\Models\Record\Waiver;
 use App\Records\Append;
 use App\Records\Progress;
-use App\Records\Step\StepRecord;
 use Database\Seeders\DatabaseSeeder;
 use Illuminate\Auth\Access\AuthorizationException;
 use Illuminate\Http\UploadedFile;
@@ -25,33 +24,6 @@ function finished(): Job
     installer($job);
 
     return $job;
-}
-
-/** Proves one call by voltage, every reading as expected and every sign seen. */
-function proveCall(Job $job, string $call): void
-{
-    $record = StepRecord::all($job)["{$call}.voltage"];
-    $post = static fn (string $path, array $body) => test()->postJson("/jobs/{$job->id}/{$path}", [
-        'id' => newId(),
-        'step' => $record->step->key(),
-        ...$body,
-    ]);
-    $post('steps', ['event' => 'start'])->assertCreated();
-    test()
-        ->travel($record->step->wait->seconds + 1)
-        ->seconds();
-    foreach ($record->step->probes as $probe) {
-        $pair = ['stage' => 'prove', 'mode' => 'V', 'a' => $probe->a, 'b' => $probe->b];
-        $nominal = (float) $post('expect', $pair)->json('nominal');
-        $post('readings', ['value' => number_format($nominal, 1, '.', ''), ...$pair])->assertJsonPath(
-            'outcome',
-            'pass',
-        );
-    }
-    foreach ($record->step->signs as $sign) {
-        $post('signs', ['sign' => $sign->key, 'seen' => true])->assertCreated();
-    }
-    $post('steps', ['event' => 'end'])->assertCreated();
 }
 
 it('keeps the names of a handed-over record, whatever a later visit calls the house', function (): void {
@@ -181,8 +153,9 @@ it('says on the record, its paper and its file that it was handed over without a
         ])->assertCreated();
     }
     foreach (['heat-1', 'heat-2'] as $call) {
-        proveCall($job, $call);
+        proveStep($job, "{$call}.voltage");
     }
+    proveStep($job, 'idle.at-rest');
     $this->postJson("/jobs/{$job->id}/signatures", [
         'id' => newId(),
         'role' => 'installer',
@@ -249,7 +222,7 @@ it(
             ->and($open())
             ->not->toContain('SC09')
             ->toContain('pairing not known');
-        proveCall($job, 'fan');
+        proveStep($job, 'fan.voltage');
         expect($open())->not->toContain('pairing not known')->not->toContain('SC11');
     },
 );
@@ -602,7 +575,7 @@ it('never says that nothing is left open of a job that nobody has worked on', fu
     expect($open($done))
         ->toBe('')
         ->and($open($new))
-        ->toContain('Not proved yet: Fan, Cool 1 and Heat 1')
+        ->toContain('Not proved yet: Fan, Cool 1, Heat 1 and At rest')
         ->and($open(Job::at('Lock Keeper\'s Row 6')))
         ->toContain('No thermostat is planned yet');
 });

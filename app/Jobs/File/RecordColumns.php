@@ -60,7 +60,7 @@ final class RecordColumns
         ],
         'moves' => ['move' => 'word', 'done' => 'flag'],
         'steps' => ['step' => 'step', 'event' => 'event'],
-        'waivers' => ['call' => 'call', 'reason' => 'note'],
+        'waivers' => ['call' => 'proof', 'reason' => 'note'],
         'measurements' => [
             'figure' => 'figure',
             'call' => 'call?',
@@ -156,6 +156,9 @@ final class RecordColumns
             'power' => self::oneOf($value, array_column(PowerState::cases(), 'value'), $at),
             'outcome' => self::oneOf($value, array_column(Outcome::cases(), 'value'), $at),
             'call' => self::oneOf($value, array_column(CallName::cases(), 'value'), $at),
+            'proof' => CallName::tryFrom(is_string($value) ? $value : '') === null
+                ? self::step($value, $at)
+                : $value,
             'setting' => self::oneOf($value, array_column(SettingKey::cases(), 'value'), $at),
             'event' => self::oneOf($value, array_column(StepMoment::cases(), 'value'), $at),
             'figure' => self::oneOf($value, array_column(MeasuredFigure::cases(), 'value'), $at),

@@ -8,5 +8,7 @@ namespace App\Models\Record;
 enum StepMoment: string
 {
     case Start = 'start';
+    /** The thermostat's call has ended; what pulled in has yet to fall out. */
+    case Off = 'off';
     case End = 'end';
 }

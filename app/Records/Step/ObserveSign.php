@@ -30,6 +30,7 @@ final class ObserveSign
     ): Observation {
         return Append::row(Observation::class, $id, $job, $user, static function () use (
             $job,
+            $user,
             $step,
             $sign,
             $seen,
@@ -49,7 +50,8 @@ final class ObserveSign
                     Message::of('records.observe-sign.nothing-called-watched-in-step', sign: $sign),
                 );
             $flag = PowerFlag::of($job);
-            if (! $record->isRunning() || ! $flag->isLive()) {
+            $dark = $record->step->staysDead || $record->step->method->isLook();
+            if (! $record->isRunning() || (! $dark && ! $flag->isLive())) {
                 throw Refused::at(
                     'power',
                     $record->isRunning()
@@ -59,9 +61,14 @@ final class ObserveSign
             }
             $outcome = match (true) {
                 $seen => 'pass',
+                $wanted->key === Sign::DROP_OFF => $record->isStillRunningOn() ? 'too-early' : 'fail',
                 $record->secondsLeft() > 0 && self::waits($job, $record, $wanted) => 'too-early',
                 default => 'fail',
             };
+
+            if ($wanted->key === Sign::DROP_OFF && $outcome !== 'too-early') {
+                RunStep::over($job, $user, $step, now());
+            }
 
             return [
                 'step' => $step,
@@ -83,27 +90,33 @@ final class ObserveSign
         }
         $now = House::of($job)->circuit()->operate($record->step->waiting)->loads[$sign->load] ?? LoadState::Rest;
 
-        return $now !== LoadState::PulledIn || $sign->key === 'outdoor-stops' || $record->isJustStarted();
+        return $now !== LoadState::PulledIn || $sign->still || $record->isJustStarted();
     }
 
     private static function reason(Job $job, StepRecord $record, Sign $sign, string $outcome): Message
     {
         if ($sign->load === null) {
-            return $outcome === 'pass'
-                ? Message::of('records.observe-sign.seen', sign: $sign->text)
-                : Message::of(
-                    $sign->key === 'display'
-                        ? 'records.observe-sign.display-not-seen'
-                        : 'records.observe-sign.not-stopped',
-                    sign: $sign->text,
-                );
+            return match (true) {
+                $outcome === 'pass' => Message::of('records.observe-sign.seen', sign: $sign->text),
+                $sign->key === 'display' => Message::of('records.observe-sign.display-not-seen', sign: $sign->text),
+                $outcome === 'too-early' && $record->offAt === null => Message::of(
+                    'records.observe-sign.end-the-call-first',
+                ),
+                $outcome === 'too-early' => Message::of(
+                    'records.observe-sign.delay-still-running-s-go',
+                    left: Quantity::of($record->secondsOfDropOff(), Unit::Seconds),
+                ),
+                $sign->key === Sign::DROP_OFF => Message::of('records.observe-sign.not-stopped', sign: $sign->text),
+                $sign->still => Message::of('records.observe-sign.runs-uncalled', sign: $sign->text),
+                default => Message::of('records.observe-sign.looks-otherwise', sign: $sign->text),
+            };
         }
         $point = House::of($job)->circuit()->operate($record->step->setup);
         $load = $point->netlist->element($sign->load)->label;
         $volts = Quantity::volts($point->loadVolts[$sign->load]);
         $state = ($point->loads[$sign->load] ?? LoadState::Rest)->label();
 
-        if ($sign->key === 'outdoor-stops') {
+        if ($sign->still) {
             return $outcome === 'pass'
                 ? Message::of(
                     'records.observe-sign.circuit-has-at-stopped',

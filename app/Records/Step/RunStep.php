@@ -35,6 +35,9 @@ final class RunStep
                 $records[$key] ??
                 throw Refused::at('step', Message::of('records.run-step.there-no-proving-step-for', key: $key));
             $flag = PowerFlag::of($job);
+            if ($event === StepMoment::Off && $record->step->dropOff === null) {
+                throw Refused::at('step', Message::of('records.run-step.no-call-that-ends'));
+            }
             if ($record->step->setUpIsolated && ! $flag->isIsolated()) {
                 $doing =
                     $event === StepMoment::Start
@@ -45,7 +48,8 @@ final class RunStep
                     Message::of('records.run-step.with-power-off-proved-dead', doing: $doing, flag: $flag->says()),
                 );
             }
-            if ($event === StepMoment::Start && ! $record->step->setUpIsolated && ! $flag->isLive()) {
+            $needsLive = ! $record->step->setUpIsolated && ! $record->step->method->isLook();
+            if ($event === StepMoment::Start && $needsLive && ! $flag->isLive()) {
                 throw Refused::at(
                     'power',
                     Message::of('records.run-step.step-needs-24-v-live', flag: $flag->says()),
@@ -75,6 +79,12 @@ final class RunStep
 
             return ['step' => $key, 'event' => $event, 'at' => $now];
         });
+    }
+
+    /** With the drop-off answered the proof is over: nothing is left of its call. */
+    public static function over(Job $job, User $user, string $key, Carbon $now): void
+    {
+        self::joined($job, $user, $key, $now);
     }
 
     /** The lower stage ends in the very moment in which the higher one joins it: nothing has stopped in between. */

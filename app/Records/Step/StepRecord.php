@@ -9,10 +9,13 @@ use App\Models\Job;
 use App\Models\Record\Observation;
 use App\Models\Record\PowerState;
 use App\Models\Record\Reading;
+use App\Models\Record\StepMoment;
 use App\Records\Power\PowerFlag;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Collection;
+use Unionbit\Core\Data\Copies;
 use Unionbit\Core\Proving\Judge\Outcome;
+use Unionbit\Core\Proving\Step\Sign;
 use Unionbit\Core\Proving\Step\Step;
 use Unionbit\Core\Proving\Step\Wait;
 use Unionbit\Core\Proving\Step\Waits;
@@ -20,12 +23,17 @@ use Unionbit\Core\Proving\Step\Waits;
 /** A proving step with what is recorded of its last run: started, ready when, readings and signs, state. */
 final readonly class StepRecord
 {
+    use Copies;
+
     /** Seconds of a relay and its motor. */
     private const COMES_TO_IT = 5;
 
     /**
      * @param  array<string, Reading>  $readings  latest of the run, by probe key
      * @param  array<string, Observation>  $signs  latest of the run, by sign key
+     * @param  ?Carbon  $offAt  when the thermostat's call ended
+     * @param  ?int  $endedSeq  place of its end in the job's order of records
+     * @param  bool  $dropped  the step that joined its call has dropped off: what this one pulled in fell out with it
      */
     private function __construct(
         public Step $step,
@@ -35,6 +43,9 @@ final readonly class StepRecord
         public ?Carbon $readyAt,
         public array $readings,
         public array $signs,
+        public ?Carbon $offAt = null,
+        public ?int $endedSeq = null,
+        public bool $dropped = false,
     ) {
     }
 
@@ -51,15 +62,16 @@ final readonly class StepRecord
         $waits = new Waits(House::of($job)->installation);
         $ends = [];
         foreach ($steps as $step) {
-            foreach ($events->get($step->key())?->where('event', 'end') ?? [] as $event) {
+            foreach ($events->get($step->key())?->where('event', StepMoment::End) ?? [] as $event) {
                 $ends[] = ['key' => $step->key(), 'at' => $event->at, 'ran' => $waits->runs($step)];
             }
         }
 
         $records = [];
         foreach ($steps as $step) {
-            $begun = $events->get($step->key())?->where('event', 'start')->last();
-            $ended = $events->get($step->key())?->where('event', 'end')->last();
+            $begun = $events->get($step->key())?->where('event', StepMoment::Start)->last();
+            $ended = $events->get($step->key())?->where('event', StepMoment::End)->last();
+            $off = $events->get($step->key())?->where('event', StepMoment::Off)->last();
             $start = $begun?->at;
             $end = $begun !== null && $ended !== null && $ended->seq > $begun->seq ? $ended->at : null;
             $records[$step->key()] = new self(
@@ -78,10 +90,75 @@ final readonly class StepRecord
                     $begun?->seq,
                     static fn (Observation $o): string => $o->sign,
                 ),
+                $off !== null && $begun !== null && $off->seq > $begun->seq ? $off->at : null,
+                $end === null ? null : $ended->seq,
             );
         }
 
+        return self::withDropOffs($job->handed_over_at === null ? $records : self::asClosed($records));
+    }
+
+    /**
+     * A job that was closed before the drop-off was asked for stays as it was certified.
+     *
+     * @param  array<string, self>  $records
+     * @return array<string, self>
+     */
+    private static function asClosed(array $records): array
+    {
+        return array_map(
+            static fn (self $r): self => isset($r->signs[Sign::DROP_OFF]) ? $r : $r->copy(['dropped' => true]),
+            $records,
+        );
+    }
+
+    /**
+     * A stage that another joined ended with the other's start: it fell out with that one, if that one did.
+     *
+     * @param  array<string, self>  $records
+     * @return array<string, self>
+     */
+    private static function withDropOffs(array $records): array
+    {
+        foreach (array_reverse(array_keys($records)) as $key) {
+            $record = $records[$key];
+            $lower = $record->step->follows === null ? null : $records[$record->step->follows] ?? null;
+            $joined =
+                $lower?->endedAt !== null &&
+                $record->startedAt !== null &&
+                $lower->endedAt->equalTo($record->startedAt);
+            if ($joined && $record->hasDroppedOff()) {
+                $records[$lower->step->key()] = $lower->copy(['dropped' => true]);
+            }
+        }
+
         return $records;
+    }
+
+    /** What the call pulled in has been seen to fall out, by itself or with the stage that joined it. */
+    public function hasDroppedOff(): bool
+    {
+        return $this->dropped || ($this->signs[Sign::DROP_OFF]->outcome ?? null) === Outcome::Pass;
+    }
+
+    /** The call still stands, or its blower and strips may still run on. */
+    public function isStillRunningOn(): bool
+    {
+        return $this->offAt === null || $this->secondsOfDropOff() > 0;
+    }
+
+    /** Seconds until what pulled in has to be out. */
+    public function secondsOfDropOff(): int
+    {
+        $out = $this->droppedBy();
+
+        return $out === null ? 0 : max(0, (int) ceil(now()->diffInSeconds($out)));
+    }
+
+    /** When what pulled in has to be out; null while the call stands. */
+    public function droppedBy(): ?Carbon
+    {
+        return $this->offAt?->copy()->addSeconds($this->step->dropOff->seconds ?? 0);
     }
 
     /** @param  ?Carbon  $at  of another moment than now */
@@ -123,7 +200,11 @@ final readonly class StepRecord
             }
         }
         foreach ($this->step->signs as $sign) {
-            if (! $sign->optional && ($this->signs[$sign->key]->outcome ?? null) !== Outcome::Pass) {
+            $shown =
+                $sign->key === Sign::DROP_OFF
+                    ? $this->hasDroppedOff()
+                    : ($this->signs[$sign->key]->outcome ?? null) === Outcome::Pass;
+            if (! $sign->optional && ! $shown) {
                 return false;
             }
         }

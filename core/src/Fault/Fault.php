@@ -13,6 +13,7 @@ final readonly class Fault
     /**
      * @param  string  $id  "conductor-open:A3"
      * @param  string  $entry  id of the catalogue's entry
+     * @param  Message  $name  of the entry, without the part that it befalls
      * @param  list<CircuitEdit>  $edits
      * @param  list<string>  $forces  observables that run whatever the circuit does (welded contacts)
      * @param  list<string>  $blocks  observables that never run (line power off)
@@ -21,10 +22,12 @@ final readonly class Fault
      * @param  bool  $fanTurned  the unit's own fan jumper is the other way about
      * @param  bool  $noCalls  the thermostat closes nothing
      * @param  string  $prior  common, occasional or rare
+     * @param  list<Look>  $looks  what shows it without a reading of the house together
      */
     public function __construct(
         public string $id,
         public string $entry,
+        public Message $name,
         public Message $title,
         public string $where,
         public array $edits,
@@ -39,7 +42,14 @@ final readonly class Fault
         public bool $intermittent,
         public array $parts = [],
         public bool $fanTurned = false,
+        public array $looks = [],
     ) {
+    }
+
+    /** How much more often it is met than a rare one; our working figures. */
+    public function weight(): float
+    {
+        return ['common' => 9.0, 'occasional' => 3.0][$this->prior] ?? 1.0;
     }
 
     /** Commonest first: 0 for common. */
@@ -59,6 +69,7 @@ final readonly class Fault
             static fn (self $a, self $b): self => new self(
                 id: "{$a->id}+{$b->id}",
                 entry: "{$a->entry}+{$b->entry}",
+                name: Message::of('fault.together', one: $a->name, other: $b->name),
                 title: Message::of('fault.together', one: $a->title, other: $b->title),
                 where: $a->where,
                 edits: [...$a->edits, ...$b->edits],

@@ -92,6 +92,7 @@ final readonly class FaultCatalogue
         return new Fault(
             id: $entry->string('id').($part === '' ? '' : ":{$part}"),
             entry: $entry->string('id'),
+            name: Message::named('fault', $entry->string('title')),
             title: Message::of('fault.title', title: Message::named('fault', $entry->string('title')), says: $says),
             where: $entry->string('where'),
             edits: $edits,
@@ -110,6 +111,21 @@ final readonly class FaultCatalogue
             intermittent: $entry->bool('intermittent', false),
             parts: $part === '' ? [] : [$part],
             fanTurned: $do === 'turn-fan',
+            looks: self::looks($entry),
+        );
+    }
+
+    /** @return list<Look> */
+    private static function looks(Field $entry): array
+    {
+        return array_map(
+            static fn (string $look): Look => Look::tryFrom($look) ??
+                throw InvalidData::notAllowed(
+                    "{$entry->pointer}/looks",
+                    $look,
+                    implode(', ', array_column(Look::cases(), 'value')),
+                ),
+            $entry->strings('looks'),
         );
     }
 

@@ -36,7 +36,10 @@ function judged(string $step, string $a, string $b, ?float $value, int $left = 0
 it('has each call by jumper and by voltage, fan first', function (): void {
     expect(array_map(static fn (Step $s): string => $s->key(), (new Steps(House::plan()))->all()))->toBe([
         'idle.pre-check',
+        'idle.at-rest',
         'idle.chain',
+        'idle.looks',
+        'idle.cable',
         'fan.jumper',
         'fan.board-jumper',
         'fan.voltage',
@@ -52,15 +55,16 @@ it('has each call by jumper and by voltage, fan first', function (): void {
 
 it('sets the call up so that its loads pull in', function (string $profile): void {
     $plan = House::plan($profile);
+    $nothingSetUp = [Method::Voltage, Method::Chain, Method::AtRest, Method::Looks];
     foreach (array_filter((new Steps($plan))->all(), static fn (Step $s): bool => ! $s->staysDead) as $step) {
         expect($plan->circuit()->operate($step->setup)->pulledIn())->toEqualCanonicalizing(
             $plan->installation->archetype->needs[$step->call->value],
             $step->key(),
         );
         expect($step->setUpIsolated)
-            ->toBe(! in_array($step->method, [Method::Voltage, Method::Chain], true))
+            ->toBe(! in_array($step->method, $nothingSetUp, true))
             ->and($step->restore === [])
-            ->toBe(in_array($step->method, [Method::Voltage, Method::Chain], true));
+            ->toBe(in_array($step->method, $nothingSetUp, true));
     }
 })->with([House::C_POWERED, House::BATTERY]);
 
@@ -373,7 +377,7 @@ it('lifts the float with cooling running, and starts a defrost, where the house 
         ->and($point->thermostatUp)
         ->toBeTrue()
         ->and($step->signs[0]->key)
-        ->toBe('outdoor-stops')
+        ->toBe('stops')
         ->and((new Steps($plan))->find('cool-1.float-lift'))
         ->toBeNull()
         ->and($defrost->do)

@@ -14,6 +14,7 @@ import { Figures, LeftOut, OpenMatters } from '@/features/handover/Matters';
 import { ForTheCustomer } from '@/features/handover/ForTheCustomer';
 import { HandOverDialog } from '@/features/handover/HandOverDialog';
 import { Photographs } from '@/features/handover/Photographs';
+import { ProofsWorth } from '@/features/handover/ProofsWorth';
 import { Signatures } from '@/features/handover/Signatures';
 import { roleWord } from '@/features/handover/roles';
 import { list, say } from '@/words';
@@ -136,6 +137,7 @@ export default function Handover() {
                     ))}
                     {proofs.length === 0 && <p className="text-muted">{say('handover.no-call-proved-yet')}</p>}
                 </section>
+                {proofs.length > 0 && <ProofsWorth />}
                 <CheckedLoads loads={loads} measurements={measurements} />
                 <Unexplained readings={unexplained} />
                 <Figures />

@@ -34,6 +34,11 @@ export interface StepView {
         simulated: boolean;
         at: string | null;
     }[];
+    /** The thermostat's call has ended; what pulled in has to be out by then. */
+    offAt: string | null;
+    outBy: string | null;
+    dropOff: { seconds: number; reason: string } | null;
+    dropped: boolean;
     restore: string[];
     board: BoardState;
     waitingBoard: BoardState;
@@ -47,6 +52,7 @@ export interface ProveProps extends Frame {
         failed: boolean;
         running: boolean;
         waived: string | null;
+        isCall: boolean;
         optional: boolean;
     }[];
     noContinuity: string | null;
@@ -107,4 +113,28 @@ export interface Tells {
     suspects: number | null;
     unit: string;
     groups: { value: number | null; expected: boolean; places: FaultsByPlace }[];
+}
+/** What the proofs done so far are worth, or how far working that out has come. Shares in percent. */
+export interface CoverageAnswer {
+    done: number;
+    of: number;
+    coverage: CoverageView | null;
+}
+export interface CoverageGap {
+    entry: string;
+    title: string;
+    places: number;
+    named: string[];
+    share: number;
+    cheapest: { item: string; step: string | null; call: string | null; says: string; minutes: number } | null;
+}
+export interface CoverageView {
+    share: number;
+    atEnd: number;
+    counted: number;
+    /** Not shown by anything done; and by nothing that is still to be done either. */
+    gaps: CoverageGap[];
+    ahead: CoverageGap[];
+    never: string[];
+    passing: number;
 }

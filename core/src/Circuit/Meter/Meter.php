@@ -291,6 +291,30 @@ final readonly class Meter
         );
     }
 
+    /**
+     * Ohms alone, of many pairs at once: one network for all of them, no reasons.
+     *
+     * @param  list<array{string, string}>  $pairs
+     * @return list<?float> null for over-limit
+     */
+    public function manyOhms(Setup $setup, array $pairs): array
+    {
+        $netlist = $this->circuit->netlist($setup);
+        $dc = $line = null;
+        $ohms = [];
+        foreach ($pairs as [$a, $b]) {
+            $network =
+                $netlist->point($a)->isLine() && $netlist->point($b)->isLine()
+                    ? ($line ??= Network::lineSide($netlist, true))
+                    : ($dc ??= Network::dc($netlist));
+            $joined = $network->knows($a) && $network->knows($b) && $netlist->joins($a, $b);
+            $value = $joined ? $network->probe($a, $b)->magnitude($a, $b) : INF;
+            $ohms[] = $value > self::OVER_LIMIT_OHMS ? null : $value;
+        }
+
+        return $ohms;
+    }
+
     /** Clamp round the conductor whose tip is `a`. */
     public function amps(Setup $setup, string $a): Expectation
     {

@@ -29,9 +29,15 @@ final readonly class Route
     /**
      * @param  list<Step>  $steps  in the order of the calls: fan, cooling, heating, auxiliary, emergency
      * @param  list<string>  $proved  keys of steps that have passed
+     * @param  ?Step  $last  done again after all others
      */
-    public static function of(array $steps, School $school, Waits $waits, array $proved = []): self
-    {
+    public static function of(
+        array $steps,
+        School $school,
+        Waits $waits,
+        array $proved = [],
+        ?Step $last = null,
+    ): self {
         $byCall = [];
         foreach ($steps as $step) {
             $byCall[$step->call->value][] = $step;
@@ -50,8 +56,9 @@ final readonly class Route
                 (int) array_search($b->method, $order, true),
         );
 
-        $one = (new Walk($waits))->through($callByCall);
-        $other = (new Walk($waits))->through($wayByWay);
+        $end = $last === null ? [] : [$last];
+        $one = (new Walk($waits))->through([...$callByCall, ...$end]);
+        $other = (new Walk($waits))->through([...$wayByWay, ...$end]);
         [$best, $second, $words, $instead] =
             $other->minutes() < $one->minutes()
                 ? [

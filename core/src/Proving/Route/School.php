@@ -55,7 +55,16 @@ enum School: string
             ],
         };
 
-        return [Method::PreCheck, ...$first, Method::FloatLift, Method::Chain];
+        return [
+            Method::PreCheck,
+            Method::AtRest,
+            ...$first,
+            Method::FloatLift,
+            Method::Shed,
+            Method::Cable,
+            Method::Looks,
+            Method::Chain,
+        ];
     }
 
     /**
@@ -75,14 +84,10 @@ enum School: string
         $chosen = [];
         foreach ($steps as $step) {
             $isFirst =
-                ! in_array($step->method, [Method::Voltage, Method::Chain], true) &&
-                array_filter($chosen, static fn (Step $s): bool => $s->method !== Method::Voltage) === [];
-            if (
-                $step->method === Method::Voltage ||
-                $step->method === Method::FloatLift ||
-                $step->method === Method::AuxAlone ||
-                $isFirst
-            ) {
+                ! $step->method->isRequired() &&
+                ! in_array($step->method, [Method::Chain, Method::Looks, Method::Cable], true) &&
+                array_filter($chosen, static fn (Step $s): bool => ! $s->method->isRequired()) === [];
+            if ($step->method->isRequired() || $step->method === Method::AuxAlone || $isFirst) {
                 $chosen[] = $step;
             }
         }

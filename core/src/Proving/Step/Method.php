@@ -11,12 +11,16 @@ use Unionbit\Core\Words\Message;
 enum Method: string
 {
     case PreCheck = 'pre-check';
+    case AtRest = 'at-rest';
+    case Looks = 'looks';
+    case Cable = 'cable';
     case Jumper = 'jumper';
     case BoardJumper = 'board-jumper';
     case AuxAlone = 'aux-alone';
     case Continuity = 'continuity';
     case Voltage = 'voltage';
     case FloatLift = 'float-lift';
+    case Shed = 'shed';
     case Chain = 'chain';
 
     public function label(): Message
@@ -42,16 +46,34 @@ enum Method: string
         return $this === self::Jumper || $this === self::Voltage;
     }
 
+    /** What only this proof can show of the house: no call is proved without those that it has. */
+    public function isRequired(): bool
+    {
+        return in_array($this, [self::AtRest, self::Voltage, self::FloatLift, self::Shed], true);
+    }
+
+    /** Whether the proof ends with what pulled in falling out again. */
+    public function hasDropOff(): bool
+    {
+        return $this === self::Voltage;
+    }
+
     /** Measured with the power off from beginning to end. */
     public function isDead(): bool
     {
-        return $this === self::PreCheck || $this === self::Continuity;
+        return in_array($this, [self::PreCheck, self::Continuity, self::Cable], true);
+    }
+
+    /** Looked at and pulled, whatever the power: nothing is set up. */
+    public function isLook(): bool
+    {
+        return $this === self::Looks;
     }
 
     /** Where its set-up is made. */
     public function place(): Place
     {
-        return in_array($this, [self::BoardJumper, self::FloatLift, self::Chain], true)
+        return in_array($this, [self::BoardJumper, self::FloatLift, self::Shed, self::Chain], true)
             ? Place::Indoor
             : Place::Wall;
     }

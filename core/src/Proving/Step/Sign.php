@@ -9,13 +9,28 @@ use Unionbit\Core\Words\Message;
 /** Something to see or hear when the call works. */
 final readonly class Sign
 {
-    /** @param  string  $sense eye or ear */
+    /** What pulled in falls out when the call ends: asked after it. */
+    public const DROP_OFF = 'drop-off';
+
+    /**
+     * @param  string  $sense  eye or ear
+     * @param  list<string>  $watches  observables by which it is answered; its own key where none is named
+     * @param  bool  $still  answered yes where none of them runs
+     */
     public function __construct(
         public string $key,
         public Message $text,
         public string $sense,
         public ?string $load,
         public bool $optional = false,
+        public array $watches = [],
+        public bool $still = false,
     ) {
+    }
+
+    /** @return list<string> observables by which it is answered */
+    public function watched(): array
+    {
+        return $this->watches === [] ? [$this->key] : $this->watches;
     }
 }

@@ -25,6 +25,8 @@ final readonly class Step
      * @param  list<Message>  $restore  temporary things that the step leaves, to be undone
      * @param  ?string  $follows  key of the step whose running call this one is added to
      * @param  ?Wait  $onward  the wait where it follows on without a stop between
+     * @param  int  $number  of several of the same kind in one call, as float switches
+     * @param  ?Wait  $dropOff  how long what pulled in may run on after the call; null where that is not asked
      */
     public function __construct(
         public CallName $call,
@@ -41,13 +43,17 @@ final readonly class Step
         public array $restore,
         public ?string $follows = null,
         public ?Wait $onward = null,
+        public ?Wait $dropOff = null,
+        public int $number = 1,
     ) {
         $this->staysDead = $method->isDead();
     }
 
     public function key(): string
     {
-        return $this->call->value.'.'.$this->method->value;
+        $key = $this->call->value.'.'.$this->method->value;
+
+        return $this->number === 1 ? $key : "{$key}-{$this->number}";
     }
 
     /** @return list<Place> where to stand, in order: for the set-up, then for each pair that is measured */

@@ -38,7 +38,12 @@ final readonly class Steps
     {
         $elsewhere = new SupportingSteps($this->plan);
         $chains = new ChainSteps($this->plan, $this->waits);
-        $steps = [$elsewhere->preCheck(), $chains->supply()];
+        $steps = [
+            $elsewhere->preCheck(),
+            (new RestStep($this->plan, $this->waits))->step(),
+            $chains->supply(),
+            ...LookSteps::of($this->plan, $this->waits),
+        ];
         foreach ($this->calls() as $call) {
             $steps[] = $this->step($call, Method::Jumper);
             $steps[] = $elsewhere->atBoard($call);
@@ -46,8 +51,8 @@ final readonly class Steps
             $steps[] = $elsewhere->continuity($call);
             $steps[] = $this->step($call, Method::Voltage);
             $steps[] = $chains->of($call);
-            $steps[] = $call === CallName::Cool1 ? $elsewhere->floatLifted() : null;
         }
+        array_push($steps, ...(new SwitchSteps($this->plan, $this->waits))->all($this->calls()));
         $steps[] = $this->defrosts() ? $this->step(CallName::Defrost, Method::Voltage) : null;
 
         return array_values(array_filter($steps));
@@ -124,10 +129,11 @@ final readonly class Steps
             setup: $setup,
             waiting: $this->waiting($setup, $call),
             probes: $this->probes($call, $terminals, $hot, false),
-            signs: [...$this->signs->of($call), ...Signs::asides()],
+            signs: [...$this->signs->of($call), ...$this->signs->asides($call)],
             restore: [],
             follows: $lower === null ? null : "{$lower->value}.voltage",
             onward: $lower === null ? null : $this->waits->onward($call),
+            dropOff: $this->waits->dropOff($call),
         );
     }
 

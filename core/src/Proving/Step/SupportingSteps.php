@@ -12,8 +12,6 @@ use Unionbit\Core\Circuit\Netlist\Element;
 use Unionbit\Core\Circuit\Netlist\ElementKind;
 use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Equipment\EquipmentTerminal;
-use Unionbit\Core\Equipment\Load;
-use Unionbit\Core\Equipment\Observable;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Planning\Proof\PreCheck;
 use Unionbit\Core\Terminal\Place;
@@ -185,66 +183,6 @@ final readonly class SupportingSteps
             probes: $probes,
             signs: [],
             restore: [Message::of('proving.supporting-steps.conductors-back-on-their-screws')],
-        );
-    }
-
-    /** With cooling running the float is lifted: the outdoor unit stops, the thermostat stays up. */
-    public function floatLifted(): ?Step
-    {
-        $house = $this->plan->installation;
-        $wait = $this->waits->of(CallName::Cool1, Method::FloatLift);
-        $device = $house->facts->floats()[0] ?? null;
-        $contactor =
-            array_values(
-                array_filter(
-                    $house->archetype->loads,
-                    static fn (Load $l): bool => $l->observable === Observable::OutdoorUnit,
-                ),
-            )[0] ?? null;
-        if ($device === null || $contactor === null) {
-            return null;
-        }
-        $contacts = $this->plan->circuit()->netlist(Setup::calling())->contactsOf($device->id);
-        $made = CallTable::needed($house->archetype)->printed(CallName::Cool1, $this->plan->profile);
-        $closes = $this->plan->carriers($made);
-        $setup = Setup::calling(...$made)->with(
-            ...array_map(static fn (string $id): Opened => new Opened($id), $contacts),
-        );
-        $common = $this->plan->profile->named(TerminalName::C);
-        $hot = $this->plan->profile->mainHot();
-        $powered =
-            $common !== null &&
-            $hot !== null &&
-            ($this->plan->profile->outputs === Place::Module || $this->plan->landing->on($common->printed) !== []);
-
-        return new Step(
-            call: CallName::Cool1,
-            method: Method::FloatLift,
-            setUpIsolated: false,
-            do: Message::of('proving.supporting-steps.power-on-cooling-called-running', device: $device->name()),
-            closes: $closes,
-            hot: (string) $hot?->printed,
-            wait: $wait,
-            setup: $setup,
-            waiting: $setup,
-            probes: $powered
-                ? [
-                    new Probe(
-                        $hot->point(),
-                        $common->point(),
-                        Message::of('proving.supporting-steps.thermostat-stays-powered'),
-                    ),
-                ]
-                : [],
-            signs: [
-                new Sign(
-                    'outdoor-stops',
-                    Message::of('proving.supporting-steps.outdoor-unit-stops'),
-                    'ear',
-                    $contactor->id,
-                ),
-            ],
-            restore: [Message::of('proving.supporting-steps.down-again-free-move', device: $device->name())],
         );
     }
 

@@ -15,6 +15,9 @@ final readonly class Wait
 
     public const FROM_POWER_OFF = 'power-off';
 
+    /** Of the moment in which the thermostat's call ended. */
+    public const FROM_CALL_OFF = 'call-off';
+
     /**
      * @param  int  $rest  seconds that must also have passed since the last compressor call ended; 0 where nothing
      *     has to rest

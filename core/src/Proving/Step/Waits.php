@@ -29,6 +29,12 @@ final readonly class Waits
     public function of(CallName $call, Method $method): Wait
     {
         return match (true) {
+            $method === Method::AtRest => new Wait(
+                $this->dropOff($call)->seconds,
+                Message::of('proving.waits.last-call-runs-on'),
+                Wait::FROM_START,
+            ),
+            $method->isLook() => new Wait(0, Message::of('proving.waits.nothing-to-wait-for'), Wait::FROM_START),
             $method->isDead() => new Wait(
                 0,
                 Message::of('proving.waits.measured-with-power-off-nothing'),
@@ -51,6 +57,24 @@ final readonly class Waits
                 Message::of('proving.waits.second-stage-joins-running-compressor'),
                 Wait::FROM_START,
             );
+    }
+
+    /** How long what pulled in may run on after the call has ended: the blower, a sequencer that cools down. */
+    public function dropOff(CallName $call): Wait
+    {
+        $delays = $this->archetype->delays;
+        $on = match ($call) {
+            CallName::Fan, CallName::Humidify, CallName::Dehumidify => 0,
+            default => (int) max(
+                $delays['blower-off'] ?? 0,
+                $delays['sequencer-off'] ?? 0,
+                $delays['zone-valve'] ?? 0,
+            ),
+        };
+
+        return $on === 0
+            ? new Wait(self::AT_ONCE, Message::of('proving.waits.falls-out-at-once'), Wait::FROM_CALL_OFF)
+            : new Wait($on, Message::of('proving.waits.runs-on-after-call'), Wait::FROM_CALL_OFF);
     }
 
     /** Whether a compressor runs while this step is done, and has to rest after it. */
@@ -82,7 +106,7 @@ final readonly class Waits
     {
         $off = (int) ($this->archetype->delays['compressor-off'] ?? 300);
         $board = (int) ($this->archetype->delays['outdoor-board'] ?? 0);
-        if (in_array($method, [Method::Voltage, Method::FloatLift, Method::Chain], true)) {
+        if (in_array($method, [Method::Voltage, Method::FloatLift, Method::Shed, Method::Chain], true)) {
             $then =
                 $board > 0
                     ? Message::of('proving.waits.then-outdoor-boards-own-delay')

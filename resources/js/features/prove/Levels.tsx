@@ -59,25 +59,44 @@ export function Levels({ calls, steps, closed }: { calls: ProveProps['calls']; s
                             const step = steps.find(
                                 (candidate) => candidate.call === call.call && candidate.method === 'voltage',
                             );
-                            if (!step) return null;
+                            const aside = (
+                                <td
+                                    colSpan={5}
+                                    className={
+                                        call.failed ? 'text-fault-ink' : call.proved ? 'text-verd-ink' : 'text-muted'
+                                    }
+                                >
+                                    {call.proved
+                                        ? say('prove.proved')
+                                        : call.failed
+                                          ? say('prove.fails')
+                                          : say('prove.open')}
+                                </td>
+                            );
                             const at = (place: string) =>
-                                step.probes
+                                (step?.probes ?? [])
                                     .filter((probe) => probe.a.startsWith(`${place}.`))
                                     .map((probe) => probe.reading?.outcome ?? null);
                             const sign = (key: string) =>
-                                step.signs.filter((seen) => seen.key === key).map((seen) => seen.outcome);
+                                (step?.signs ?? []).filter((seen) => seen.key === key).map((seen) => seen.outcome);
                             return (
                                 <tr key={call.call} className="h-11 border-b border-hair" data-level={call.call}>
                                     <th className="pr-3 text-left font-lab font-semibold">{call.label}</th>
-                                    <Level outcomes={sign('display')} />
-                                    <Level outcomes={[...at('wall'), ...at('module')]} />
-                                    <Level outcomes={[...at('indoor'), ...at('outdoor')]} />
-                                    <Level
-                                        outcomes={step.signs
-                                            .filter((seen) => !seen.optional)
-                                            .map((seen) => seen.outcome)}
-                                    />
-                                    <Level outcomes={sign('drop-off')} />
+                                    {!step ? (
+                                        aside
+                                    ) : (
+                                        <>
+                                            <Level outcomes={sign('display')} />
+                                            <Level outcomes={[...at('wall'), ...at('module')]} />
+                                            <Level outcomes={[...at('indoor'), ...at('outdoor')]} />
+                                            <Level
+                                                outcomes={step.signs
+                                                    .filter((seen) => !seen.optional && seen.key !== 'drop-off')
+                                                    .map((seen) => seen.outcome)}
+                                            />
+                                            <Level outcomes={step.dropped ? ['pass'] : sign('drop-off')} />
+                                        </>
+                                    )}
                                     <td className="text-right text-small">
                                         {call.waived !== null && !call.proved ? (
                                             <span>

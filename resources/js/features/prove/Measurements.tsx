@@ -43,14 +43,17 @@ export function Measurements({ probes: pairs }: { probes: StepView['probes'] }) 
                                         }}
                                     >
                                         <b className="font-lab text-lead font-semibold">
-                                            {pointName(points, probe.a)}–{pointName(points, probe.b)}{' '}
+                                            {probe.mode === 'A'
+                                                ? say('prove.clamp-round', { conductor: pointName(points, probe.a) })
+                                                : `${pointName(points, probe.a)}–${pointName(points, probe.b)}`}{' '}
                                             <span className="font-medium text-muted">{place}</span>
                                         </b>
                                         <span className="text-note text-muted">{probe.shows}</span>
                                     </button>
                                 </td>
                                 <td className="mono whitespace-nowrap text-right text-muted">
-                                    {range(probe.expected)} <Unit unit={probe.mode === 'O' ? 'Ω' : 'V'} />
+                                    {range(probe.expected)}{' '}
+                                    <Unit unit={{ O: 'Ω', A: 'A' }[probe.mode as string] ?? 'V'} />
                                 </td>
                                 <td className="mono whitespace-nowrap text-right text-title font-medium">
                                     {probe.reading

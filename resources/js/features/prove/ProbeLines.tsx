@@ -85,7 +85,7 @@ export function ProbeLines({
                             y={shared ? y + 14 : y + 6}
                             data-testid={`actual-${probe.a}~${probe.b}`}
                         >
-                            {probe.reading?.value != null ? figure(probe.reading.value, 'V') : '–'}
+                            {probe.reading?.value != null ? figure(probe.reading.value, probe.mode) : '–'}
                         </text>
                         {mark && (
                             <path

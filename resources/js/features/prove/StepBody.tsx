@@ -1,6 +1,7 @@
 import { router, usePage } from '@inertiajs/react';
 import { useEffect, useState } from 'react';
 import { CannotTell } from '@/features/prove/CannotTell';
+import { Coverage } from '@/features/prove/Coverage';
 import { Levels } from '@/features/prove/Levels';
 import { Loads } from '@/features/prove/Loads';
 import { Measured } from '@/features/prove/Measured';
@@ -35,7 +36,7 @@ export function StepBody({
     check: string | null;
     onCheck: (call: string) => void;
 }) {
-    const { job, calls, steps, routes, board, resting, power, restore, now, noContinuity, noWallJumper } =
+    const { job, calls, steps, routes, board, resting, power, restore, now, noContinuity, noWallJumper, loads } =
         usePage<ProveProps>().props;
     const left = useSecondsLeft(step.running ? step.readyAt : null, now);
     const probes = useProbes();
@@ -45,9 +46,18 @@ export function StepBody({
     const dead = { ...resting, energised: [] };
     // A job that is closed shows the step as it was proved.
     const shown =
-        live && left > 0 ? waits(step, left) : live || closed ? step.board : power.state === 'live' ? resting : dead;
+        live && step.offAt !== null
+            ? resting
+            : live && left > 0
+              ? waits(step, left)
+              : live || closed
+                ? step.board
+                : power.state === 'live'
+                  ? resting
+                  : dead;
     const wanted = calls.filter((call) => !call.optional);
-    const proved = wanted.filter((call) => call.proved).length;
+    const asked = wanted.filter((call) => call.isCall);
+    const proved = asked.filter((call) => call.proved).length;
     const through = wanted.every((call) => call.proved || call.waived !== null);
     useAwake(step.running);
     // While a step runs a figure typed anywhere is a reading.
@@ -82,6 +92,15 @@ export function StepBody({
             }}
         />
     );
+    // Every record that can make the proofs worth more.
+    const marks = steps
+        .map(
+            (candidate) =>
+                candidate.probes.map((probe) => probe.reading?.id ?? '').join() +
+                candidate.signs.map((sign) => sign.at ?? '').join(),
+        )
+        .concat(loads.map((load) => load.read.amps?.id ?? ''))
+        .join();
     const last = geometry('prove', width).wallTag;
 
     // A screw that a tie joins to a landed one is measured on that row; what has no row stands below the board.
@@ -100,7 +119,7 @@ export function StepBody({
             <div className="head">
                 <div>
                     <h1 className="h-step">{say('prove.prove', { callLabel: step.callLabel })}</h1>
-                    <p>{say('prove.of-calls-proved', { proved, wanted: wanted.length, shows: step.shows })}</p>
+                    <p>{say('prove.of-calls-proved', { proved, wanted: asked.length, shows: step.shows })}</p>
                 </div>
                 {!closed && through && (
                     <button className="btn btn--go" onClick={() => router.visit(url('job.handover', { job: job.id }))}>
@@ -115,7 +134,9 @@ export function StepBody({
                               ? say('prove.thermostat-proved')
                               : step.method === 'pre-check'
                                 ? say('prove.ready-for-power')
-                                : say('prove.equipment-proved')}
+                                : step.method === 'at-rest'
+                                  ? say('prove.nothing-runs')
+                                  : say('prove.equipment-proved')}
                     </State>
                 )}
                 {!closed && !step.running && next && (step.state === 'passed' || step.state === 'failed') && (
@@ -123,17 +144,26 @@ export function StepBody({
                         className={`btn ${step.state === 'passed' && !through ? 'btn--go' : ''}`}
                         onClick={() => choose(next.key)}
                     >
-                        {say('prove.next-2', { call: next.callLabel, method: next.methodLabel.toLowerCase() })}{' '}
+                        {next.call === 'idle'
+                            ? say('prove.next', { method: next.methodLabel.toLowerCase() })
+                            : say('prove.next-2', {
+                                  call: next.callLabel,
+                                  method: next.methodLabel.toLowerCase(),
+                              })}{' '}
                         <Glyph name="go" />
                     </button>
                 )}
             </div>
             <CallStrip
                 calls={calls}
-                current={step.call}
+                current={calls.some((call) => call.call === step.key) ? step.key : step.call}
                 onCall={(call) =>
                     choose(
                         (
+                            steps.find((candidate) => candidate.key === call) ??
+                            (call === 'idle' && power.state === 'live'
+                                ? steps.find((candidate) => candidate.method === 'at-rest')
+                                : undefined) ??
                             steps.find((candidate) => candidate.call === call && candidate.state !== 'passed') ??
                             steps.find((candidate) => candidate.call === call)
                         )?.key ?? step.key,
@@ -219,6 +249,7 @@ export function StepBody({
                 elsewhere.length > 0 && <Measurements probes={elsewhere} />
             )}
             <Reasons step={step} />
+            <Coverage jobId={job.id} marks={marks} closed={closed} onStep={choose} onCheck={onCheck} />
             <Levels calls={calls} steps={steps} closed={closed} />
             {!closed && phone && way}
             <Loads call={check} onCall={onCheck} />

@@ -15,6 +15,8 @@ import { Bad, outcomeLook, State } from '@/ui/State';
 import { Tag } from '@/ui/Tag';
 import { say } from '@/words';
 
+const DROP_OFF = 'drop-off';
+
 /** The four cells of a step: power, do, wait, see and hear. */
 export function StepCells({
     step,
@@ -28,19 +30,23 @@ export function StepCells({
     const { job, power, now, steps } = usePage<ProveProps>().props;
     const ask = useAskPower();
     const { record: send, answer: problem } = useRecord(job.id);
-    const left = useSecondsLeft(step.running ? step.readyAt : null, now);
+    const off = step.running && step.offAt !== null;
+    const left = useSecondsLeft(off ? step.outBy : step.running ? step.readyAt : null, now);
     const wants = step.staysDead || (step.isolated && !step.running) ? 'isolated' : 'live';
-    const agrees = power.state === wants;
+    const anyPower = step.method === 'looks';
+    const agrees = anyPower || power.state === wants;
     const ready =
         step.probes.every((probe) => probe.reading?.outcome === 'pass') &&
-        step.signs.every((sign) => sign.outcome === 'pass');
+        step.signs.every((sign) => sign.outcome === 'pass' || sign.key === DROP_OFF);
+    // What falls out is asked for after the call, everything else while it stands.
+    const asked = (sign: StepView['signs'][number]) => (sign.key === DROP_OFF) === off;
     // In practice the simulated house is looked at: what runs in it is recorded, marked as simulated.
     const look = async () => {
         const answer = await post<{ signs: Record<string, boolean> }>(url('job.simulated-signs', { job: job.id }), {
             step: step.key,
         });
         if (answer.kind !== 'ok') return;
-        for (const sign of step.signs)
+        for (const sign of step.signs.filter(asked))
             await post(url('job.signs', { job: job.id }), {
                 id: newId(),
                 step: step.key,
@@ -89,8 +95,14 @@ export function StepCells({
                 </Cell>
                 <Cell label={say('prove.2-do')} wide>
                     <div className="my-1.5 flex flex-wrap items-center gap-1.5">
-                        <Tag kind="solid">{step.hot}</Tag>
-                        <span className="text-muted">{step.isolated ? say('prove.to') : say('prove.closes')}</span>
+                        {step.closes.length > 0 && (
+                            <>
+                                <Tag kind="solid">{step.hot}</Tag>
+                                <span className="text-muted">
+                                    {step.isolated ? say('prove.to') : say('prove.closes')}
+                                </span>
+                            </>
+                        )}
                         {step.closes.map((printed) => (
                             <Tag key={printed}>{printed}</Tag>
                         ))}
@@ -107,15 +119,23 @@ export function StepCells({
                                 <button className="btn btn--small btn--go" onClick={() => void begin()}>
                                     {step.method === 'pre-check'
                                         ? say('prove.face-is-off')
-                                        : step.staysDead
-                                          ? say('prove.lifted-and-asked')
-                                          : step.method === 'float-lift'
-                                            ? say('prove.float-is-up')
-                                            : step.isolated
-                                              ? say('prove.jumper-is-on')
-                                              : step.state === 'open'
-                                                ? say('prove.call-is-on')
-                                                : say('prove.call-again')}
+                                        : step.method === 'at-rest'
+                                          ? say('prove.nothing-is-called')
+                                          : step.method === 'looks'
+                                            ? say('prove.look-round')
+                                            : step.method === 'cable'
+                                              ? say('prove.cable-is-lifted')
+                                              : step.staysDead
+                                                ? say('prove.lifted-and-asked')
+                                                : step.method === 'float-lift'
+                                                  ? say('prove.float-is-up')
+                                                  : step.method === 'shed'
+                                                    ? say('prove.shed-command-given')
+                                                    : step.isolated
+                                                      ? say('prove.jumper-is-on')
+                                                      : step.state === 'open'
+                                                        ? say('prove.call-is-on')
+                                                        : say('prove.call-again')}
                                 </button>
                             ) : (
                                 <button
@@ -123,22 +143,32 @@ export function StepCells({
                                         'btn btn--small',
                                         ready && higher.every((next) => next.state === 'passed') && 'btn--go',
                                     )}
-                                    onClick={() => void send('steps', { step: step.key, event: 'end' })}
+                                    disabled={off}
+                                    onClick={() =>
+                                        void send('steps', { step: step.key, event: step.dropOff ? 'off' : 'end' })
+                                    }
                                 >
                                     {step.method === 'pre-check'
                                         ? say('prove.ohms-are-done')
-                                        : step.staysDead
-                                          ? say('prove.conductors-are-back')
-                                          : step.method === 'float-lift'
-                                            ? say('prove.float-is-down')
-                                            : step.method === 'board-jumper'
-                                              ? say('prove.jumper-is-out-cable-is-back')
-                                              : step.isolated
-                                                ? say('prove.jumper-is-out-face-is-on')
-                                                : say('prove.call-has-ended')}
+                                        : step.method === 'at-rest'
+                                          ? say('prove.rest-is-done')
+                                          : step.method === 'looks'
+                                            ? say('prove.looked-at-all')
+                                            : step.staysDead
+                                              ? say('prove.conductors-are-back')
+                                              : step.method === 'float-lift'
+                                                ? say('prove.float-is-down')
+                                                : step.method === 'shed'
+                                                  ? say('prove.shed-command-over')
+                                                  : step.method === 'board-jumper'
+                                                    ? say('prove.jumper-is-out-cable-is-back')
+                                                    : step.isolated
+                                                      ? say('prove.jumper-is-out-face-is-on')
+                                                      : say('prove.call-has-ended')}
                                 </button>
                             )}
                             {step.running &&
+                                !off &&
                                 higher.map((next) => (
                                     <button
                                         key={next.key}
@@ -161,11 +191,20 @@ export function StepCells({
                         aria-label={say('prove.time-left')}
                         data-testid="timer"
                     >
-                        {step.running ? countdown(left) : countdown(step.wait.seconds)}
+                        {step.running ? countdown(Math.max(0, left)) : countdown(step.wait.seconds)}
                     </div>
-                    <Slots total={step.wait.seconds} left={step.running ? left : step.wait.seconds} />
+                    <Slots
+                        total={off ? (step.dropOff?.seconds ?? 0) : step.wait.seconds}
+                        left={step.running ? left : step.wait.seconds}
+                    />
                     <p className="mt-1 text-small">
-                        {step.running && left <= 0 ? say('prove.over-judge-now') : step.wait.reason}
+                        {step.running && left <= 0
+                            ? off
+                                ? say('prove.over-all-has-to-be-out')
+                                : say('prove.over-judge-now')
+                            : off
+                              ? step.dropOff?.reason
+                              : step.wait.reason}
                     </p>
                 </Cell>
                 <Cell label={say('prove.4-see-and-hear')} wide>
@@ -202,7 +241,12 @@ export function StepCells({
                                         </span>
                                     )}
                                 </span>
-                                {!closed && step.running && (
+                                {!closed && step.running && !asked(sign) && !sign.outcome && (
+                                    <span className="text-muted">
+                                        {off ? say('prove.not-looked-at') : say('prove.after-the-call')}
+                                    </span>
+                                )}
+                                {!closed && step.running && asked(sign) && (
                                     <span className="flex">
                                         <button
                                             className={clsx(

@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Handover;
+
+use App\House\House;
+use App\Models\Job;
+use App\Prove\Coverage\CoverageSheet;
+use App\Records\Progress;
+use Unionbit\Core\Fault\Fault;
+use Unionbit\Core\Proving\Coverage\Gap;
+use Unionbit\Core\Words\Message;
+use Unionbit\Core\Words\Quantity;
+use Unionbit\Core\Words\Unit;
+
+/** What the proofs of a record are worth, in sentences for its paper. */
+final class Worth
+{
+    /** @return list<Message> none where no thermostat is planned */
+    public static function of(Job $job): array
+    {
+        $plan = House::of($job)->plan;
+        $progress = Progress::of($job);
+        $coverage = $plan === null ? null : CoverageSheet::of($job, $plan, $progress)->coverage;
+        if ($coverage === null) {
+            return [];
+        }
+        $calls = $progress->calls();
+        $proved = array_filter($calls, static fn (array $c): bool => $c['proved']);
+        $says = [
+            Message::of(
+                'handover.worth.share',
+                proved: count($proved),
+                calls: count($calls),
+                share: Quantity::of(floor(1000.0 * $coverage->share) / 10.0, Unit::Percent),
+            ),
+        ];
+        if ($coverage->gaps !== []) {
+            $says[] = Message::of(
+                'handover.worth.not-shown',
+                faults: array_map(
+                    static fn (Gap $g): Message => Message::of(
+                        'handover.worth.fault',
+                        fault: $g->faults[0]->name->within(),
+                        places: count($g->faults),
+                    ),
+                    $coverage->gaps,
+                ),
+            );
+        }
+        if ($coverage->never !== []) {
+            $says[] = Message::of(
+                'handover.worth.never',
+                faults: array_map(static fn (Fault $f): Message => $f->title->within(), $coverage->never),
+            );
+        }
+
+        return $says;
+    }
+}

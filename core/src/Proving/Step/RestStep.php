@@ -1,0 +1,123 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Proving\Step;
+
+use Unionbit\Core\Call\CallName;
+use Unionbit\Core\Call\CallTable;
+use Unionbit\Core\Circuit\Meter\Meter;
+use Unionbit\Core\Circuit\Meter\MeterMode;
+use Unionbit\Core\Circuit\Setup;
+use Unionbit\Core\Equipment\EquipmentTerminal;
+use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Proving\Load\LoadChecks;
+use Unionbit\Core\Terminal\Place;
+use Unionbit\Core\Terminal\TerminalName;
+use Unionbit\Core\Thermostat\Meaning;
+use Unionbit\Core\Words\Message;
+
+/**
+ * The proof at rest, first and last of all: nothing called, power on. A welded relay or sequencer, a motor stuck on, a
+ * switch stuck closed show here and in no proof of a call.
+ */
+final readonly class RestStep
+{
+    private BoardPoints $board;
+
+    public function __construct(private Plan $plan, private Waits $waits)
+    {
+        $this->board = new BoardPoints($plan);
+    }
+
+    public function step(): Step
+    {
+        $house = $this->plan->installation;
+        $setup = Setup::ofCall(CallTable::needed($house->archetype), CallName::Idle, $this->plan->profile);
+
+        // A screw that floats shows a ghost, which proves nothing.
+        $meter = new Meter($this->plan->circuit());
+
+        return new Step(
+            call: CallName::Idle,
+            method: Method::AtRest,
+            setUpIsolated: false,
+            do: Message::of('proving.rest-step.nothing-called'),
+            closes: [],
+            hot: (string) $this->plan->profile->mainHot()?->printed,
+            wait: $this->waits->of(CallName::Idle, Method::AtRest),
+            setup: $setup,
+            waiting: $setup,
+            probes: [
+                ...array_values(
+                    array_filter(
+                        [...$this->boards(), ...$this->outdoors()],
+                        static fn (Probe $p): bool => $meter->nominalVolts($setup, $p->a, $p->b) !== null,
+                    ),
+                ),
+                ...$this->amperes(),
+            ],
+            signs: (new Signs($house->archetype))->atRest($house),
+            restore: [],
+        );
+    }
+
+    /** @return list<Probe> each call's screw at the boards, to the common of its load */
+    private function boards(): array
+    {
+        $archetype = $this->plan->installation->archetype;
+        $probes = [];
+        foreach ($archetype->terminals as $terminal) {
+            $isCall = Meaning::of($terminal->name, $archetype)->isCall();
+            if ($isCall && $archetype->isBoard($terminal->place) && $this->board->commonOf($terminal) !== null) {
+                $arrival = $this->board->arrival($terminal);
+                $probes[$arrival->key()] = new Probe(
+                    $arrival->a,
+                    $arrival->b,
+                    Message::of('proving.rest-step.no-call-stands'),
+                );
+            }
+        }
+
+        return array_values($probes);
+    }
+
+    /** @return list<Probe> each call's screw outdoors */
+    private function outdoors(): array
+    {
+        $archetype = $this->plan->installation->archetype;
+        $common = $archetype->outdoorTerminal(TerminalName::C);
+        $calls = array_filter(
+            $archetype->terminals,
+            static fn (EquipmentTerminal $t): bool => $t->place->isOutdoors() &&
+                ! $archetype->isBoard($t->place) &&
+                $t->name->isCall(),
+        );
+
+        return $common === null
+            ? []
+            : array_values(
+                array_map(
+                    static fn (EquipmentTerminal $t): Probe => new Probe(
+                        $t->point(),
+                        $common->point(),
+                        Message::of('proving.rest-step.no-call-stands'),
+                    ),
+                    $calls,
+                ),
+            );
+    }
+
+    /** @return list<Probe> the idle current, where a hot conductor goes to the wall */
+    private function amperes(): array
+    {
+        $idle =
+            $this->plan->profile->outputs === Place::Wall
+                ? (new LoadChecks($this->plan))->of(CallName::Idle)->clamp
+                : null;
+
+        return $idle === null
+            ? []
+            : [new Probe($idle, $idle, Message::of('proving.rest-step.idle-current'), MeterMode::Amps)];
+    }
+}

@@ -1,0 +1,28 @@
+import { useEffect, useState } from 'react';
+import { get } from '@/lib/api';
+import { url } from '@/lib/url';
+import type { CoverageAnswer } from '@/types';
+
+/**
+ * What the proofs are worth, asked again for every record that changes it. The server works a second at a time: until
+ * it is through, what is there is how far it has come.
+ */
+export function useCoverage(jobId: string, marks: string): CoverageAnswer | null {
+    const [answer, setAnswer] = useState<CoverageAnswer | null>(null);
+    useEffect(() => {
+        let current = true;
+        const ask = async (): Promise<void> => {
+            const said = await get<CoverageAnswer>(url('job.coverage', { job: jobId }));
+            if (!current || said.kind !== 'ok') return;
+            // While it is worked out anew the figure before stays.
+            setAnswer((before) => (said.data.coverage === null && before?.coverage ? before : said.data));
+            if (said.data.coverage === null) await ask();
+        };
+        const timer = setTimeout(() => void ask(), 300);
+        return () => {
+            current = false;
+            clearTimeout(timer);
+        };
+    }, [jobId, marks]);
+    return answer;
+}
