@@ -22,7 +22,9 @@ it('counts what is left to do, with the delays of this equipment', function (): 
         static fn ($s): string => $s->key(),
         array_filter(
             (new Steps($plan))->all(),
-            static fn ($s): bool => $s->method->isMain() || $s->method === Method::PreCheck,
+            static fn ($s): bool => $s->method->isMain() ||
+                $s->method->isRequired() ||
+                $s->method === Method::PreCheck,
         ),
     );
     $all = Workload::of($plan->installation, $plan, 0, 5, 3, [], true);
