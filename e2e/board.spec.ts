@@ -74,7 +74,7 @@ test('a valve energized in heating, and what an intact valve reads with the powe
     await expect(page.getByTestId('expected')).toContainText('14.');
     // The meter was used last: a digit would be a figure. The tape leads on.
     await stage(page, 'Prove');
-    await expect(page.getByRole('heading', { level: 1, name: /Prove before power/ })).toBeVisible();
+    await expect(page.getByRole('heading', { level: 1, name: /Prove at rest/ })).toBeVisible();
     for (const call of ['Cool 1', 'Heat 1', 'Heat + aux', 'Emergency'])
         await expect(
             page

@@ -8,6 +8,7 @@ use App\House\ConductorView;
 use App\House\House;
 use App\Models\Job;
 use App\Models\Record\Measurement;
+use App\Models\Record\Observation;
 use App\Models\Record\Reading;
 use App\Models\Record\Signature;
 use App\Prove\LoadCheckView;
@@ -19,9 +20,12 @@ use App\Records\Reading\ReadingView;
 use App\Records\Step\StepRecord;
 use App\Stage\JobFrame;
 use Unionbit\Core\Call\CallName;
+use Unionbit\Core\Fault\Look;
 use Unionbit\Core\Figures\Figures;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Planning\Plan\PlannedConductor;
+use Unionbit\Core\Proving\Step\Sign;
+use Unionbit\Core\Proving\Step\Step;
 use Unionbit\Core\Setting\Derivation;
 use Unionbit\Core\Setting\DerivedSetting;
 use Unionbit\Core\Words\Message;
@@ -259,6 +263,18 @@ final class HandoverPage
         );
     }
 
+    /** What was looked for: in few words where there are such, else as the step asks for it. */
+    private static function seen(Step $step, string $key): Message
+    {
+        foreach ($step->signs as $sign) {
+            if ($sign->key === $key && ($sign->still || Look::tryFrom($key) !== null) && $key !== Sign::DROP_OFF) {
+                return $sign->text;
+            }
+        }
+
+        return Message::named('seen', $key);
+    }
+
     /** @return list<array<string, mixed>> */
     private static function proofs(Progress $progress, ReadingNotes $notes): array
     {
@@ -279,8 +295,8 @@ final class HandoverPage
                     ),
                     'signs' => array_values(
                         array_map(
-                            static fn ($o): array => [
-                                'name' => Message::named('seen', $o->sign),
+                            static fn (Observation $o): array => [
+                                'name' => self::seen($r->step, $o->sign),
                                 'seen' => $o->seen,
                                 'outcome' => $o->outcome->value,
                                 'simulated' => $o->simulated,

@@ -15,7 +15,9 @@ use App\Web\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Cache;
 use Unionbit\Core\Circuit\Meter\MeterMode;
+use Unionbit\Core\Fault\Fault;
 use Unionbit\Core\Proving\Judge\Pattern;
+use Unionbit\Core\Proving\Judge\SeenStep;
 use Unionbit\Core\Proving\Route\Separation;
 use Unionbit\Core\Proving\Step\Step;
 use Unionbit\Core\Words\Message;
@@ -81,9 +83,13 @@ final class TellsController extends Controller
         $context->expect($place->mode, $place->a, $place->b);
         $faults = app(JobFiles::class)->faults();
         $seen = Progress::of($job)->seen();
-        $failing =
-            array_filter($seen, static fn (array $call): bool => in_array(false, $call['signs'], true)) !== [];
-        $suspects = $failing ? array_column((new Pattern($context->circuit, $faults))->explain($seen), 'id') : null;
+        $failing = array_filter($seen, static fn (SeenStep $s): bool => in_array(false, $s->signs, true)) !== [];
+        $suspects = $failing
+            ? array_map(
+                static fn (Fault $f): string => $f->id,
+                (new Pattern($context->circuit, $faults))->explain($seen),
+            )
+            : null;
         $groups = (new Separation($context->circuit, $faults))->ofReading(
             $context->setup,
             $place->mode,

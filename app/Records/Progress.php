@@ -9,6 +9,7 @@ use App\House\Refused;
 use App\House\SurveyReadings;
 use App\Models\Job;
 use App\Models\Record\MoveTick;
+use App\Models\Record\Observation;
 use App\Models\Record\Reading;
 use App\Models\Record\SettingEntry;
 use App\Models\Record\Waiver;
@@ -23,6 +24,8 @@ use Unionbit\Core\Planning\Rule\MappingRules;
 use Unionbit\Core\Planning\Work\Move;
 use Unionbit\Core\Planning\Work\MoveList;
 use Unionbit\Core\Proving\Judge\Outcome;
+use Unionbit\Core\Proving\Judge\SeenStep;
+use Unionbit\Core\Proving\Judge\TakenReading;
 use Unionbit\Core\Proving\Step\Method;
 use Unionbit\Core\Proving\Step\Probe;
 use Unionbit\Core\Rule\Finding;
@@ -303,35 +306,47 @@ final class Progress
     }
 
     /**
-     * What the voltage proofs have shown so far, once their waits are over, as a pattern of faults is asked for.
+     * What every proof has shown so far, once its wait is over, in the order in which they were begun.
      *
-     * @return list<array{call: CallName, signs: array<string, bool>, volts: list<array{a: string, b: string,
-     *     value: float}>}>
+     * @return list<SeenStep>
      */
     public function seen(): array
     {
-        $seen = [];
-        foreach ($this->steps as $record) {
-            if (
-                $record->step->method !== Method::Voltage ||
-                ($record->readings === [] && $record->signs === []) ||
-                $record->secondsLeft() > 0
-            ) {
-                continue;
-            }
-            $volts = $signs = [];
-            foreach ($record->readings as $reading) {
-                if ($reading->mode === MeterMode::Volts && $reading->value !== null) {
-                    $volts[] = ['a' => $reading->a, 'b' => $reading->b, 'value' => $reading->value];
-                }
-            }
-            foreach (array_diff_key($record->signs, ['drop-off' => true]) as $key => $sign) {
-                $signs[(string) $key] = $sign->seen;
-            }
-            $seen[] = ['call' => $record->step->call, 'signs' => $signs, 'volts' => $volts];
-        }
+        $records = array_filter(
+            $this->steps,
+            static fn (StepRecord $r): bool => ($r->readings !== [] || $r->signs !== []) && $r->secondsLeft() === 0,
+        );
+        uasort(
+            $records,
+            static fn (StepRecord $a, StepRecord $b): int => ($a->startedSeq ?? 0) <=> ($b->startedSeq ?? 0),
+        );
 
-        return $seen;
+        return array_values(
+            array_map(
+                static fn (StepRecord $r): SeenStep => new SeenStep(
+                    $r->step,
+                    array_map(
+                        static fn (Observation $o): bool => $o->seen,
+                        array_filter(
+                            $r->signs,
+                            static fn (Observation $o): bool => $o->outcome !== Outcome::TooEarly,
+                        ),
+                    ),
+                    array_values(
+                        array_map(
+                            static fn (Reading $read): TakenReading => new TakenReading(
+                                $read->mode,
+                                $read->a,
+                                $read->b,
+                                $read->value,
+                            ),
+                            $r->readings,
+                        ),
+                    ),
+                ),
+                $records,
+            ),
+        );
     }
 
     /** @return list<Message> temporary things still in place */

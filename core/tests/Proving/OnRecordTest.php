@@ -5,8 +5,10 @@ declare(strict_types=1);
 use Unionbit\Core\Circuit\Meter\Meter;
 use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Circuit\Setup;
+use Unionbit\Core\Fault\Fault;
 use Unionbit\Core\Proving\Judge\Judge;
 use Unionbit\Core\Proving\Judge\Pattern;
+use Unionbit\Core\Proving\Judge\SeenStep;
 use Unionbit\Core\Proving\Judge\TakenReading;
 use Unionbit\Core\Proving\Step\Steps;
 use Unionbit\Core\Tests\Support\House;
@@ -54,14 +56,13 @@ it('judges as it is on record', function (string $archetype): void {
     $seen = [];
     foreach ((new Steps($plan))->all() as $step) {
         if ($step->method->value === 'voltage') {
-            $seen[] = [
-                'call' => $step->call,
-                'signs' => [],
-                'volts' => [['a' => 'wall.Rc', 'b' => 'wall.C', 'value' => 0.0]],
-            ];
+            $seen[] = new SeenStep($step, [], [new TakenReading(MeterMode::Volts, 'wall.Rc', 'wall.C', 0.0)]);
         }
     }
-    $told['pattern of a dead plate'] = (new Pattern($circuit, House::faults()))->explain($seen);
+    $told['pattern of a dead plate'] = array_map(
+        static fn (Fault $f): array => ['id' => $f->id, 'title' => $f->title, 'fix' => $f->fix],
+        (new Pattern($circuit, House::faults()))->explain($seen),
+    );
 
     expect(lines($told))->toBe(onRecord("judge-{$archetype}", lines($told)));
 })->with(['furnace-gas-1h-1c']);

@@ -18,7 +18,7 @@ use Unionbit\Core\Fault\FaultedCall;
 use Unionbit\Core\Fault\Observables;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Proving\Load\LoadChecks;
-use Unionbit\Core\Proving\Step\Method;
+use Unionbit\Core\Proving\Step\FaultedStep;
 use Unionbit\Core\Proving\Step\Probe;
 use Unionbit\Core\Proving\Step\Sign;
 use Unionbit\Core\Proving\Step\Step;
@@ -140,13 +140,11 @@ final class Witness
         return $shown;
     }
 
-    /** The set-up of a step in the faulted house: a call that the thermostat makes may itself be wrong there. */
     private function faulted(Step $step, Fault $fault): Setup
     {
-        return match ($step->method) {
-            Method::Voltage, Method::AtRest => $this->inCall($step->call, $fault),
-            default => $step->setup->with(...$fault->edits),
-        };
+        return FaultedStep::byThermostat($step)
+            ? $this->inCall($step->call, $fault)
+            : FaultedStep::setup($this->circuit, $step, $fault);
     }
 
     /**

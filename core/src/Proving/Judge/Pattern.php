@@ -6,66 +6,167 @@ namespace Unionbit\Core\Proving\Judge;
 
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Circuit\Circuit;
+use Unionbit\Core\Circuit\Edit\Opened;
+use Unionbit\Core\Circuit\Meter\Expectation;
+use Unionbit\Core\Circuit\Meter\Meter;
+use Unionbit\Core\Circuit\Meter\MeterMode;
+use Unionbit\Core\Circuit\OperatingPoint;
+use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Fault\Fault;
 use Unionbit\Core\Fault\FaultCatalogue;
 use Unionbit\Core\Fault\FaultedCall;
+use Unionbit\Core\Fault\Look;
 use Unionbit\Core\Fault\Observables;
-use Unionbit\Core\Words\Message;
+use Unionbit\Core\Proving\Step\FaultedStep;
+use Unionbit\Core\Proving\Step\Sign;
 
 /**
- * What a set of passes and fails over the calls points to: every single fault of the catalogue is put into the circuit
- * and asked, call by call, for the same voltages and the same loads. Those that give exactly this pattern are named.
+ * What a set of passes and fails points to: every single fault of the catalogue is put into the circuit and asked, step
+ * by step in the order in which they were done, for the same readings and the same signs. Those that give exactly this
+ * pattern are named. A fuse that a fault opens stays open in the steps after it, unless what was read says that
+ * somebody put a new one in.
  */
 final readonly class Pattern
 {
+    /** A reading is a fault's where it is within so much of what the circuit gives with it; our working figures. */
     private const WITHIN_VOLTS = 4.0;
+
+    private const WITHIN_OHMS = ['share' => 0.2, 'floor' => 2.0];
+
+    private const WITHIN_AMPS = ['share' => 0.25, 'floor' => 0.05];
 
     public function __construct(private Circuit $circuit, private FaultCatalogue $faults)
     {
     }
 
     /**
-     * @param  list<array{call: CallName, signs: array<string, bool>, volts: list<array{a: string, b: string,
-     *     value: float}>}>  $seen  by voltage, each call as it was found
-     * @return list<array{id: string, title: Message, where: string, fix: Message, prior: string}> faults that explain
-     *     everything seen, commonest first
+     * @param  list<SeenStep>  $seen  in the order in which they were done
+     * @return list<Fault> faults that explain everything seen, commonest first
      */
     public function explain(array $seen): array
     {
-        $fits = [];
-        foreach ($this->faults->of($this->circuit) as $fault) {
-            foreach ($seen as $call) {
-                $point = $this->circuit->operate(FaultedCall::setup($this->circuit, $call['call'], $fault));
-                $runs = Observables::of($this->circuit, $point, $fault);
-                foreach ($call['signs'] as $observable => $works) {
-                    if (($runs[$observable] ?? false) !== $works) {
-                        continue 3;
-                    }
-                }
-                foreach ($call['volts'] as $reading) {
-                    if (
-                        ! $point->network->knows($reading['a']) ||
-                        ! $point->network->knows($reading['b']) ||
-                        abs($point->phasors->magnitude($reading['a'], $reading['b']) - $reading['value']) >
-                            self::WITHIN_VOLTS
-                    ) {
-                        continue 3;
-                    }
-                }
-            }
-            $fits[] = $fault;
-        }
+        $fits = array_values(
+            array_filter($this->faults->of($this->circuit), fn (Fault $f): bool => $this->explains($f, $seen)),
+        );
         usort($fits, static fn (Fault $a, Fault $b): int => $a->rank() <=> $b->rank());
 
-        return array_map(
-            static fn (Fault $f): array => [
-                'id' => $f->id,
-                'title' => $f->title,
-                'where' => $f->where,
-                'fix' => $f->fix,
-                'prior' => $f->prior,
-            ],
-            $fits,
-        );
+        return $fits;
+    }
+
+    /** @param  list<SeenStep>  $seen */
+    private function explains(Fault $fault, array $seen): bool
+    {
+        $open = [];
+        foreach ($seen as $step) {
+            $setup = FaultedStep::setup($this->circuit, $step->step, $fault);
+            $blown = $open === [] ? $setup : $setup->with(...array_map(self::fuse(...), $open));
+            if (! $this->gives($fault, $step, $blown, $open)) {
+                // A new fuse: the same step with a whole one.
+                if ($open === [] || ! $this->gives($fault, $step, $setup, [])) {
+                    return false;
+                }
+                [$open, $blown] = [[], $setup];
+            }
+            $open = array_values(array_unique([...$open, ...$this->circuit->operate($blown)->openFuses]));
+        }
+
+        return true;
+    }
+
+    private static function fuse(string $supply): Opened
+    {
+        return new Opened("{$supply}.fuse");
+    }
+
+    /** @param  list<string>  $open  supplies whose fuse has opened */
+    private function gives(Fault $fault, SeenStep $seen, Setup $setup, array $open): bool
+    {
+        $point = $this->circuit->operate($setup);
+        $runs = Observables::of($this->circuit, $point, $fault);
+        foreach ($seen->step->signs as $sign) {
+            $answer = $seen->signs[$sign->key] ?? null;
+            if ($answer !== null && $answer !== $this->seenAs($sign, $fault, $runs, $point, $open)) {
+                return false;
+            }
+        }
+        foreach ($seen->readings as $reading) {
+            if (! $this->reads($point, $setup, $reading)) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /**
+     * What a person would answer with the fault in the house.
+     *
+     * @param  array<string, bool>  $runs
+     * @param  list<string>  $open
+     */
+    private function seenAs(Sign $sign, Fault $fault, array $runs, OperatingPoint $point, array $open): bool
+    {
+        $look = Look::tryFrom($sign->key);
+        if ($look !== null) {
+            return ! in_array($look, $fault->looks, true);
+        }
+        if ($sign->key === Sign::DROP_OFF) {
+            $rest = FaultedCall::setup($this->circuit, CallName::Idle, $fault)->with(
+                ...array_map(self::fuse(...), $open),
+            );
+            $after = $this->circuit->operateFrom($rest, $point->pulledIn());
+            $runs = Observables::of($this->circuit, $after, $fault);
+        }
+        $any = array_any($sign->watched(), static fn (string $name): bool => $runs[$name] ?? false);
+
+        return $sign->still ? ! $any : $any;
+    }
+
+    private function reads(OperatingPoint $point, Setup $setup, TakenReading $reading): bool
+    {
+        $near = static fn (float $value, float $other, float $within): bool => abs($value - $other) <= $within;
+
+        return match ($reading->mode) {
+            MeterMode::Volts => $this->readsVolts($point, $reading),
+            MeterMode::Amps => $near(
+                $reading->value ?? 0.0,
+                $this->amps($point, $reading->a),
+                self::WITHIN_AMPS['share'] * $this->amps($point, $reading->a) + self::WITHIN_AMPS['floor'],
+            ),
+            MeterMode::Ohms => $this->readsOhms($setup, $reading),
+            default => true,
+        };
+    }
+
+    /** Floating points show a ghost, anything up to 20 V. */
+    private function readsVolts(OperatingPoint $point, TakenReading $reading): bool
+    {
+        $value = $reading->value ?? 0.0;
+        $known =
+            $point->network->knows($reading->a) &&
+            $point->network->knows($reading->b) &&
+            $point->netlist->joins($reading->a, $reading->b);
+
+        return $known
+            ? abs($point->phasors->magnitude($reading->a, $reading->b) - $value) <= self::WITHIN_VOLTS
+            : $value <= Expectation::GHOST_VOLTS;
+    }
+
+    private function readsOhms(Setup $setup, TakenReading $reading): bool
+    {
+        [$ohms] = (new Meter($this->circuit))->manyOhms($setup, [[$reading->a, $reading->b]]);
+        if ($ohms === null || $reading->value === null) {
+            return $ohms === $reading->value;
+        }
+
+        return abs($ohms - $reading->value) <= self::WITHIN_OHMS['share'] * $ohms + self::WITHIN_OHMS['floor'];
+    }
+
+    private function amps(OperatingPoint $point, string $tip): float
+    {
+        $conductor = $point->netlist->points[$tip]->conductor ?? null;
+        $element = $conductor === null ? null : $point->netlist->elements["{$conductor}.h1"] ?? null;
+
+        return $element === null ? 0.0 : $point->phasors->amps($element);
     }
 }

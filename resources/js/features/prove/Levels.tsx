@@ -12,13 +12,24 @@ interface PatternAnswer {
     calls: number;
     of: number;
     fits: { id: string; title: string; where: string; fix: string }[];
+    parts: { step: string; call: string; method: string; groups: number; minutes: number } | null;
 }
 
 /**
  * How far each call gets: the display says so, the terminal is closed, the voltage has arrived, the load has pulled
  * in, and dropped off again. The first that fails is where to look.
  */
-export function Levels({ calls, steps, closed }: { calls: ProveProps['calls']; steps: StepView[]; closed: boolean }) {
+export function Levels({
+    calls,
+    steps,
+    closed,
+    onStep,
+}: {
+    calls: ProveProps['calls'];
+    steps: StepView[];
+    closed: boolean;
+    onStep: (key: string) => void;
+}) {
     const { job } = usePage<ProveProps>().props;
     const { record, answer } = useRecord(job.id);
     const [leaving, setLeaving] = useState<string | null>(null);
@@ -143,7 +154,7 @@ export function Levels({ calls, steps, closed }: { calls: ProveProps['calls']; s
                 </table>
             </div>
             <Bad>{answer && answer.kind !== 'ok' ? said(answer) : null}</Bad>
-            {failing && <Explains key={marks} jobId={job.id} />}
+            {failing && <Explains key={marks} jobId={job.id} onStep={onStep} />}
         </section>
     );
 }
@@ -171,7 +182,7 @@ function Level({ outcomes }: { outcomes: (OutcomeName | null)[] }) {
 }
 
 /** What single change of this circuit would give exactly the passes and fails so far. */
-function Explains({ jobId }: { jobId: string }) {
+function Explains({ jobId, onStep }: { jobId: string; onStep: (key: string) => void }) {
     const [found, setFound] = useState<PatternAnswer | null>(null);
     useEffect(() => {
         let current = true;
@@ -197,7 +208,11 @@ function Explains({ jobId }: { jobId: string }) {
                       ? say('prove.one-single-fault-gives-exactly-this')
                       : say('prove.single-faults-give-exactly-this-the', { of: found.of })}
             </b>
-            <ul>
+            <ul
+                className={found.of > 10 ? 'max-h-72 overflow-y-auto' : undefined}
+                tabIndex={found.of > 10 ? 0 : undefined}
+                aria-label={say('prove.what-gives-this-pattern')}
+            >
                 {found.fits.map((fit) => (
                     <li key={fit.id} data-fit={fit.id}>
                         {fit.title}{' '}
@@ -207,7 +222,21 @@ function Explains({ jobId }: { jobId: string }) {
                     </li>
                 ))}
             </ul>
-            {found.of > 1 && <p className="text-muted">{say('prove.this-pattern-alone-cannot-tell-them')}</p>}
+            {found.parts ? (
+                <p>
+                    {say('prove.would-part-them', {
+                        call: found.parts.call,
+                        method: found.parts.method.toLowerCase(),
+                        groups: found.parts.groups,
+                        minutes: found.parts.minutes,
+                    })}{' '}
+                    <button className="link" onClick={() => found.parts && onStep(found.parts.step)}>
+                        {say('prove.do-it')}
+                    </button>
+                </p>
+            ) : (
+                found.of > 1 && <p className="text-muted">{say('prove.this-pattern-alone-cannot-tell-them')}</p>
+            )}
         </div>
     );
 }

@@ -250,7 +250,7 @@ export function StepBody({
             )}
             <Reasons step={step} />
             <Coverage jobId={job.id} marks={marks} closed={closed} onStep={choose} onCheck={onCheck} />
-            <Levels calls={calls} steps={steps} closed={closed} />
+            <Levels calls={calls} steps={steps} closed={closed} onStep={choose} />
             {!closed && phone && way}
             <Loads call={check} onCall={onCheck} />
             <Measured closed={closed} />

@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Proving\Judge;
+
+use Unionbit\Core\Proving\Step\Step;
+
+/** What a step has shown so far: what was seen and heard, and what was read. */
+final readonly class SeenStep
+{
+    /**
+     * @param  array<string, bool>  $signs  yes or no, by sign
+     * @param  list<TakenReading>  $readings
+     */
+    public function __construct(public Step $step, public array $signs, public array $readings)
+    {
+    }
+}
