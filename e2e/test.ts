@@ -1,5 +1,5 @@
 import { spawn } from 'node:child_process';
-import { copyFileSync, mkdirSync, renameSync, rmSync } from 'node:fs';
+import { copyFileSync, existsSync, mkdirSync, renameSync, rmSync } from 'node:fs';
 import { expect, test as base } from '@playwright/test';
 
 export { expect, type Locator, type Page } from '@playwright/test';
@@ -15,8 +15,8 @@ export const clockFile = `storage/framework/${clockName}`;
 
 function freshDatabase(): void {
     rmSync(clockFile, { force: true });
-    // A page of the test before may still be asking: what it has kept goes with it.
-    rmSync(cache, { recursive: true, force: true, maxRetries: 20, retryDelay: 250 });
+    // A page of the test before may still be asking, and its server writing: what it kept is put aside.
+    if (existsSync(cache)) renameSync(cache, `${cache}.${Date.now()}`);
     mkdirSync(cache, { recursive: true });
     copyFileSync('database/e2e-seed.sqlite', `${database}.new`);
     for (const rest of ['-wal', '-shm']) rmSync(database + rest, { force: true });

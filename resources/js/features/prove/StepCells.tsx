@@ -72,15 +72,12 @@ export function StepCells({
             <div
                 className={clsx(
                     'grid grid-cols-2 [grid-auto-flow:dense] border-b border-hair',
-                    'md:grid-cols-[136px_minmax(0,1.3fr)_minmax(0,0.9fr)_minmax(0,1.2fr)]',
+                    'md:grid-cols-[164px_minmax(0,1.3fr)_minmax(0,0.9fr)_minmax(0,1.2fr)]',
                 )}
             >
                 <Cell label={say('prove.1-power')}>
-                    <div className="mt-1 text-lead">
-                        <State glyph={wants === 'live' ? 'live' : 'iso'} tone={wants === 'live' ? 'live' : 'iso'}>
-                            {wants === 'live' ? say('prove.live-24-v') : say('prove.isolated')}
-                        </State>
-                    </div>
+                    <PowerLine word={say('prove.wanted')} state={anyPower ? null : wants} />
+                    <PowerLine word={say('prove.now')} state={power.state} />
                     {agrees ? (
                         <p className="mt-1 flex items-center gap-1.5 text-small text-verd-ink">
                             <Glyph name="tick" /> {say('prove.flag-agrees')}
@@ -297,6 +294,29 @@ export function StepCells({
                     </p>
                 ))}
         </>
+    );
+}
+
+const POWER = {
+    live: { glyph: 'live', tone: 'live', word: say('prove.live-24-v') },
+    isolated: { glyph: 'iso', tone: 'iso', word: say('prove.isolated') },
+    'not-proved': { glyph: 'caution', tone: 'caution', word: say('prove.not-proved') },
+} as const;
+
+/** What power a step wants, or what it is now; a look wants none. */
+function PowerLine({ word, state }: { word: string; state: keyof typeof POWER | null }) {
+    const look = state === null ? null : POWER[state];
+    return (
+        <p className="mt-1 flex flex-wrap items-center gap-x-2">
+            <span className="lab w-12">{word}</span>
+            {look ? (
+                <State glyph={look.glyph} tone={look.tone}>
+                    {look.word}
+                </State>
+            ) : (
+                <span className="text-muted">{say('prove.any')}</span>
+            )}
+        </p>
     );
 }
 

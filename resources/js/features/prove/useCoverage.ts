@@ -4,8 +4,8 @@ import { url } from '@/lib/url';
 import type { CoverageAnswer } from '@/types';
 
 /**
- * What the proofs are worth, asked again for every record that changes it. The server works a second at a time: until
- * it is through, what is there is how far it has come.
+ * What the proofs are worth, asked again when the records that change it have come to rest. The server works a second
+ * at a time: until it is through, what is there is how far it has come.
  */
 export function useCoverage(jobId: string, marks: string): CoverageAnswer | null {
     const [answer, setAnswer] = useState<CoverageAnswer | null>(null);
@@ -18,7 +18,7 @@ export function useCoverage(jobId: string, marks: string): CoverageAnswer | null
             setAnswer((before) => (said.data.coverage === null && before?.coverage ? before : said.data));
             if (said.data.coverage === null) await ask();
         };
-        const timer = setTimeout(() => void ask(), 300);
+        const timer = setTimeout(() => void ask(), 1_200);
         return () => {
             current = false;
             clearTimeout(timer);
