@@ -8,6 +8,7 @@ const firstPort = Number(process.env.E2E_PORT ?? 8123);
 const slot = Number(process.env.TEST_PARALLEL_INDEX ?? 0);
 const database = `${process.cwd()}/database/e2e-${slot}.sqlite`;
 const cache = `${process.cwd()}/storage/framework/cache/e2e-${slot}`;
+const aside = `${cache}.aside`;
 
 /** The file by which this worker's server is told how many seconds its clock is ahead. */
 export const clockName = `clock-offset-${slot}`;
@@ -15,8 +16,10 @@ export const clockFile = `storage/framework/${clockName}`;
 
 function freshDatabase(): void {
     rmSync(clockFile, { force: true });
-    // A page of the test before may still be asking, and its server writing: what it kept is put aside.
-    if (existsSync(cache)) renameSync(cache, `${cache}.${Date.now()}`);
+    // A page of the test before may still be asking, and its server writing: what it kept is put aside, and goes with
+    // the next test.
+    rmSync(aside, { recursive: true, force: true, maxRetries: 5, retryDelay: 100 });
+    if (existsSync(cache)) renameSync(cache, aside);
     mkdirSync(cache, { recursive: true });
     copyFileSync('database/e2e-seed.sqlite', `${database}.new`);
     for (const rest of ['-wal', '-shm']) rmSync(database + rest, { force: true });

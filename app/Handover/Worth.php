@@ -7,6 +7,7 @@ namespace App\Handover;
 use App\House\House;
 use App\Models\Job;
 use App\Prove\Coverage\CoverageSheet;
+use App\Prove\Coverage\CoverageView;
 use App\Records\Progress;
 use Unionbit\Core\Fault\Fault;
 use Unionbit\Core\Proving\Coverage\Gap;
@@ -33,7 +34,7 @@ final class Worth
                 'handover.worth.share',
                 proved: count($proved),
                 calls: count($calls),
-                share: Quantity::of(floor(1000.0 * $coverage->share) / 10.0, Unit::Percent),
+                share: Quantity::of(CoverageView::percent($coverage->share), Unit::Percent),
             ),
         ];
         if ($coverage->gaps !== []) {

@@ -127,26 +127,30 @@ final class ProvePage
         $records = $progress->steps();
         $done = array_keys(array_filter($records, static fn (StepRecord $r): bool => $r->state() === 'passed'));
         foreach (
-            array_keys(array_filter($progress->calls(), static fn (array $c): bool => $c['waived'] !== null)) as $call
+            array_keys(array_filter($progress->proofs(), static fn (array $c): bool => $c['waived'] !== null)) as $left
         ) {
             $done = [
                 ...$done,
-                ...array_filter(
-                    array_keys($records),
-                    static fn (string $key): bool => str_starts_with($key, "{$call}."),
+                ...array_keys(
+                    array_filter(
+                        $records,
+                        static fn (StepRecord $r): bool => $r->step->key() === $left ||
+                            ($r->step->call->value === $left && $r->step->call !== CallName::Idle),
+                    ),
                 ),
             ];
         }
+        $restLeft = $progress->proofs()[CallName::Idle->value]['waived'] ?? null;
         // What is read before power has no place once it is on.
         if ($live || $progress->isPreChecked()) {
             $done[] = 'idle.pre-check';
         }
         // At rest comes first, and again after the last call.
         $rest = $records['idle.at-rest'] ?? null;
-        if ($rest !== null && $rest->state() === 'passed' && ! $progress->restsAtEnd()) {
+        if ($restLeft !== null) {
             $done[] = 'idle.at-rest';
         }
-        $last = $progress->restsAtEnd() ? null : $rest?->step;
+        $last = $progress->restsAtEnd() || $restLeft !== null ? null : $rest?->step;
         $routes = [];
         foreach (School::cases() as $school) {
             $route = Route::of(

@@ -45,6 +45,9 @@ final class Progress
     /** @var array<string, string> */
     private array $settings;
 
+    /** @var ?array<string, string> reasons by what is left out, read once */
+    private ?array $waivers = null;
+
     private function __construct(private readonly Job $job)
     {
         $this->steps = StepRecord::all($job);
@@ -204,7 +207,9 @@ final class Progress
         $waived = $this->waivers();
         foreach ($this->steps as $key => $record) {
             $method = $record->step->method;
-            if (! $method->isRequired() || $method === Method::Voltage) {
+            // A closed job was certified by what was asked for in its time.
+            $asked = $this->job->handed_over_at === null || $record->startedAt !== null;
+            if (! $asked || ! $method->isRequired() || $method === Method::Voltage) {
                 continue;
             }
             $name = $method === Method::AtRest ? CallName::Idle->value : $key;
@@ -234,7 +239,7 @@ final class Progress
             return false;
         }
         foreach ($this->steps as $record) {
-            $calls = ! $record->step->method->isDead() && ! $record->step->method->isLook();
+            $calls = ! $record->step->method->isDead() && ! $record->step->method->isAtAnyPower();
             if ($calls && $record !== $rest && ($record->startedSeq ?? 0) > ($rest->startedSeq ?? 0)) {
                 return $this->job->handed_over_at !== null;
             }
@@ -246,7 +251,7 @@ final class Progress
     /** @return array<string, string> reasons by what is left out */
     private function waivers(): array
     {
-        return array_filter(
+        return $this->waivers ??= array_filter(
             $this->job
                 ->counting($this->job->waivers())
                 ->get()

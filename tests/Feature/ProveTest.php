@@ -234,12 +234,31 @@ it('proves a call only when what it pulled in has fallen out again, within its o
         'outcome' => 'too-early',
         'reason' => 'The call still stands: end it first, then watch everything fall out.',
     ]);
+    // Nor does a yes count while it stands.
+    expect($out('cool-1.voltage', true)->json('outcome'))->toBe('too-early');
     // The second stage joins: the first has not stopped, and is not proved before both have.
     $step('cool-2.voltage', 'start')->assertCreated();
     $read('cool-2.voltage');
     expect($proved())->toBe([]);
     $step('cool-2.voltage', 'off')->assertCreated();
-    expect($out('cool-2.voltage', false)->json('outcome'))->toBe('too-early');
+    $late = $send('readings', [
+        'stage' => 'prove',
+        'step' => 'cool-2.voltage',
+        'mode' => 'V',
+        'a' => 'indoor.Y1',
+        'b' => 'indoor.C',
+        'value' => '0.0',
+    ]);
+    expect($late->assertUnprocessable()->json('errors.step.0'))
+        ->toContain('The call has ended')
+        ->and(
+            $send('signs', ['step' => 'cool-2.voltage', 'sign' => 'blower', 'seen' => false])
+                ->assertUnprocessable()
+                ->json('errors.sign.0'),
+        )
+        ->toContain('The call has ended')
+        ->and($out('cool-2.voltage', false)->json('outcome'))
+        ->toBe('too-early');
     $this->travel(61)->seconds();
     expect($out('cool-2.voltage', true)->json('outcome'))
         ->toBe('pass')
@@ -276,6 +295,16 @@ it('certifies no house that runs by itself', function (): void {
     expect($lines()[3])->toBeFalse();
 
     start($job, 'idle.at-rest')->assertCreated();
+    $early = $this->postJson("/jobs/{$job->id}/signs", [
+        'id' => newId(),
+        'step' => 'idle.at-rest',
+        'sign' => 'still-indoor',
+        'seen' => false,
+    ]);
+    expect($early->json())
+        ->toMatchArray(['outcome' => 'too-early'])
+        ->and($early->json('reason'))
+        ->toContain('A delay is still running, 60 s to go');
     $this->travel(300)->seconds();
     $hot = $this->postJson("/jobs/{$job->id}/signs", [
         'id' => newId(),
@@ -292,7 +321,10 @@ it('certifies no house that runs by itself', function (): void {
         ->and(implode(' ', said(HandoverPage::props($job))['open']))
         ->toContain('Nothing runs at');
     $this->postJson("/jobs/{$job->id}/waivers", ['id' => newId(), 'call' => 'idle', 'note' => 'tenant asleep']);
-    expect($lines()[3])->toBeTrue();
+    expect($lines()[3])
+        ->toBeTrue()
+        ->and($this->get("/jobs/{$job->id}/prove")->inertiaProps('routes.meter.keys'))
+        ->not->toContain('idle.at-rest');
 });
 
 it('says what the proofs are worth so far, piece by piece, and more with each', function (): void {
@@ -334,4 +366,30 @@ it('says what the proofs are worth so far, piece by piece, and more with each', 
         ->toEqual($looked['share'])
         ->and($ask()->json('coverage.gaps.0.cheapest'))
         ->toHaveKeys(['step', 'says', 'minutes']);
+});
+
+it('leaves a record closed before rest and drop-off were asked for as it was certified', function (): void {
+    $this->seed(DatabaseSeeder::class);
+    $closed = Job::at('Lock Keeper\'s Row 4');
+    installer($closed);
+    $file = json_decode(
+        (string) $this->get("/jobs/{$closed->id}/job-file")
+            ->assertOk()
+            ->getContent(),
+        true,
+    );
+    $asked = static fn (array $row): bool => ! str_starts_with($row['step'] ?? '', 'idle.at-rest') &&
+        ($row['sign'] ?? '') !== 'drop-off' &&
+        ($row['event'] ?? '') !== 'off';
+    foreach (['readings', 'signs', 'steps'] as $rows) {
+        $file['records'][$rows] = array_values(array_filter($file['records'][$rows], $asked));
+    }
+    $old = importFiles(['old.json' => (string) json_encode($file)]);
+    $job = Job::query()->findOrFail($old[0]['job']['id']);
+
+    expect(array_column(Progress::of($job)->proofs(), 'proved'))
+        ->toHaveCount(3)
+        ->each->toBeTrue()
+        ->and(implode(' ', said(HandoverPage::props($job))['open']))
+        ->not->toContain('Not proved yet');
 });

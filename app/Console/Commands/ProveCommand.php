@@ -12,6 +12,7 @@ use Unionbit\Core\Data\InvalidData;
 use Unionbit\Core\Planning\File\JobFile;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Proving\Coverage\Coverage;
+use Unionbit\Core\Proving\Coverage\Gap;
 use Unionbit\Core\Proving\Coverage\Item;
 use Unionbit\Core\Proving\Coverage\Ledger;
 use Unionbit\Core\Proving\Step\Probe;
@@ -117,16 +118,21 @@ final class ProveCommand extends JobCommand
             }
         }
         $this->table(['step', 'read or see', 'expected'], $rows);
-        $view = Words::spoken(CoverageView::of($coverage));
-        $this->line(sprintf('%.1f %% of what can be wrong here would have shown', 100.0 * $coverage->share));
-        $gaps = [];
-        foreach (is_array($view['gaps']) ? $view['gaps'] : [] as $gap) {
-            $cheapest =
-                is_array($gap) && is_array($gap['cheapest']) ? $gap['cheapest'] : ['says' => '', 'minutes' => ''];
-            $gaps[] = is_array($gap)
-                ? [$gap['title'], $gap['places'], $gap['share'], $cheapest['says'], $cheapest['minutes']]
-                : [];
-        }
-        $this->table(['not shown', 'places', '%', 'cheapest', 'min'], $gaps);
+        $this->line(
+            sprintf('%.1f %% of what can be wrong here would have shown', CoverageView::percent($coverage->share)),
+        );
+        $this->table(
+            ['not shown', 'places', '%', 'cheapest', 'min'],
+            array_map(
+                static fn (Gap $g): array => [
+                    Words::say($g->faults[0]->name),
+                    count($g->faults),
+                    sprintf('%.2f', 100.0 * $g->share),
+                    $g->cheapest === null ? '' : Words::say($g->cheapest->says),
+                    $g->cheapest->minutes ?? '',
+                ],
+                $coverage->gaps,
+            ),
+        );
     }
 }

@@ -75,7 +75,7 @@ final readonly class CoverageSheet
     private static function done(Job $job, Plan $plan, Progress $progress): array
     {
         $done = Looks::done(
-            House::of($job)->installation,
+            $plan,
             ! in_array(false, array_column($progress->settings(), 'done'), true),
             $progress->isLanded(),
         );

@@ -18,14 +18,20 @@ final class CoverageView
     public static function of(Coverage $coverage): array
     {
         return [
-            'share' => round(100.0 * $coverage->share, 1),
-            'atEnd' => round(100.0 * $coverage->atEnd, 1),
+            'share' => self::percent($coverage->share),
+            'atEnd' => self::percent($coverage->atEnd),
             'counted' => $coverage->counted,
             'gaps' => array_map(self::gap(...), $coverage->gaps),
             'ahead' => array_map(self::gap(...), $coverage->ahead),
             'never' => array_map(static fn (Fault $f): mixed => $f->title, $coverage->never),
             'passing' => count($coverage->passing),
         ];
+    }
+
+    /** Rounded down: 100 stands only where nothing is left. */
+    public static function percent(float $share): float
+    {
+        return floor(1000.0 * $share + 1.0e-6) / 10.0;
     }
 
     /** @return array<string, mixed> */

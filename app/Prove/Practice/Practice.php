@@ -10,14 +10,12 @@ use App\House\Refused;
 use App\Models\Job;
 use App\Records\Reading\ReadingPlace;
 use App\Records\Step\StepRecord;
-use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Circuit\Circuit;
 use Unionbit\Core\Circuit\Meter\Meter;
 use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Fault\Fault;
-use Unionbit\Core\Fault\FaultedCall;
-use Unionbit\Core\Fault\Look;
 use Unionbit\Core\Fault\Observables;
+use Unionbit\Core\Proving\Step\FaultedStep;
 use Unionbit\Core\Proving\Step\Sign;
 use Unionbit\Core\Proving\Step\Step;
 use Unionbit\Core\Words\Message;
@@ -71,26 +69,18 @@ final class Practice
         $signs = [];
         foreach ($record->step->signs as $sign) {
             $seen = $sign->key === Sign::DROP_OFF ? self::afterwards($circuit, $record->step, $fault) : $runs;
-            $any = array_any($sign->watched(), static fn (string $name): bool => $seen[$name] ?? false);
-            $look = Look::tryFrom($sign->key);
-            $signs[$sign->key] = match (true) {
-                $look !== null => ! in_array($look, $fault->looks ?? [], true),
-                $sign->still => ! $any,
-                default => $any,
-            };
+            $signs[$sign->key] = $sign->answered($seen, $fault);
         }
 
         return $signs;
     }
 
-    /** @return array<string, bool> what still runs when the call has ended: what was in may be held in */
+    /** @return array<string, bool> what still runs when the call has ended */
     private static function afterwards(Circuit $circuit, Step $step, ?Fault $fault): array
     {
-        $edits = $fault->edits ?? [];
-        $in = $circuit->operate($step->setup->with(...$edits))->pulledIn();
-        $rest = FaultedCall::setup($circuit, CallName::Idle, $fault);
+        $in = $circuit->operate(FaultedStep::setup($circuit, $step, $fault))->pulledIn();
 
-        return Observables::of($circuit, $circuit->operateFrom($rest, $in), $fault);
+        return Observables::of($circuit, FaultedStep::afterwards($circuit, $in, $fault), $fault);
     }
 
     /** @return array<string, bool> */

@@ -61,6 +61,9 @@ final class RecordReading
             $context = $place->context($job, $flag);
             if ($original !== null) {
                 self::sameRun($context->step, $original);
+            } elseif ($context->step?->offAt !== null && $context->step->isRunning()) {
+                // What was called is no more: a reading now would be held against a call that has ended.
+                throw Refused::at('step', Message::of('records.run-step.call-has-ended'));
             } elseif ($context->step !== null) {
                 self::gate($context->step->isRunning(), $flag, $place->mode);
             }

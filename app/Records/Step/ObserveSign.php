@@ -50,7 +50,7 @@ final class ObserveSign
                     Message::of('records.observe-sign.nothing-called-watched-in-step', sign: $sign),
                 );
             $flag = PowerFlag::of($job);
-            $dark = $record->step->staysDead || $record->step->method->isLook();
+            $dark = $record->step->staysDead || $record->step->method->isAtAnyPower();
             if (! $record->isRunning() || (! $dark && ! $flag->isLive())) {
                 throw Refused::at(
                     'power',
@@ -59,15 +59,20 @@ final class ObserveSign
                         : Message::of('records.observe-sign.start-step-first-set-up'),
                 );
             }
+            $dropOff = $wanted->key === Sign::DROP_OFF;
+            if ($record->offAt !== null && ! $dropOff) {
+                throw Refused::at('sign', Message::of('records.run-step.call-has-ended'));
+            }
             $outcome = match (true) {
+                $dropOff && $record->offAt === null => 'too-early',
                 $seen => 'pass',
-                $wanted->key === Sign::DROP_OFF => $record->isStillRunningOn() ? 'too-early' : 'fail',
+                $dropOff => $record->secondsOfDropOff() > 0 ? 'too-early' : 'fail',
                 $record->secondsLeft() > 0 && self::waits($job, $record, $wanted) => 'too-early',
                 default => 'fail',
             };
 
-            if ($wanted->key === Sign::DROP_OFF && $outcome !== 'too-early') {
-                RunStep::over($job, $user, $step, now());
+            if ($dropOff && $outcome !== 'too-early') {
+                RunStep::ends($job, $user, $step, now());
             }
 
             return [
@@ -99,12 +104,15 @@ final class ObserveSign
             return match (true) {
                 $outcome === 'pass' => Message::of('records.observe-sign.seen', sign: $sign->text),
                 $sign->key === 'display' => Message::of('records.observe-sign.display-not-seen', sign: $sign->text),
-                $outcome === 'too-early' && $record->offAt === null => Message::of(
+                $sign->key === Sign::DROP_OFF && $record->offAt === null => Message::of(
                     'records.observe-sign.end-the-call-first',
                 ),
                 $outcome === 'too-early' => Message::of(
                     'records.observe-sign.delay-still-running-s-go',
-                    left: Quantity::of($record->secondsOfDropOff(), Unit::Seconds),
+                    left: Quantity::of(
+                        $sign->key === Sign::DROP_OFF ? $record->secondsOfDropOff() : $record->secondsLeft(),
+                        Unit::Seconds,
+                    ),
                 ),
                 $sign->key === Sign::DROP_OFF => Message::of('records.observe-sign.not-stopped', sign: $sign->text),
                 $sign->still => Message::of('records.observe-sign.runs-uncalled', sign: $sign->text),

@@ -48,7 +48,7 @@ final class RunStep
                     Message::of('records.run-step.with-power-off-proved-dead', doing: $doing, flag: $flag->says()),
                 );
             }
-            $needsLive = ! $record->step->setUpIsolated && ! $record->step->method->isLook();
+            $needsLive = ! $record->step->setUpIsolated && ! $record->step->method->isAtAnyPower();
             if ($event === StepMoment::Start && $needsLive && ! $flag->isLive()) {
                 throw Refused::at(
                     'power',
@@ -61,7 +61,7 @@ final class RunStep
                         continue;
                     }
                     if ($other->step->key() === $record->step->follows) {
-                        self::joined($job, $user, $other->step->key(), $now);
+                        self::ends($job, $user, $other->step->key(), $now);
                     } else {
                         throw Refused::at(
                             'step',
@@ -81,14 +81,11 @@ final class RunStep
         });
     }
 
-    /** With the drop-off answered the proof is over: nothing is left of its call. */
-    public static function over(Job $job, User $user, string $key, Carbon $now): void
-    {
-        self::joined($job, $user, $key, $now);
-    }
-
-    /** The lower stage ends in the very moment in which the higher one joins it: nothing has stopped in between. */
-    private static function joined(Job $job, User $user, string $key, Carbon $now): void
+    /**
+     * A step that ends with something else: a lower stage in the very moment in which the higher one joins it, a call
+     * with the answer that everything has fallen out, or not.
+     */
+    public static function ends(Job $job, User $user, string $key, Carbon $now): void
     {
         Append::write(StepEvent::class, (string) Str::ulid(), $job, $user, [
             'at' => $now,

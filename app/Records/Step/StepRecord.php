@@ -32,7 +32,6 @@ final readonly class StepRecord
      * @param  array<string, Reading>  $readings  latest of the run, by probe key
      * @param  array<string, Observation>  $signs  latest of the run, by sign key
      * @param  ?Carbon  $offAt  when the thermostat's call ended
-     * @param  ?int  $endedSeq  place of its end in the job's order of records
      * @param  bool  $dropped  the step that joined its call has dropped off: what this one pulled in fell out with it
      */
     private function __construct(
@@ -44,7 +43,6 @@ final readonly class StepRecord
         public array $readings,
         public array $signs,
         public ?Carbon $offAt = null,
-        public ?int $endedSeq = null,
         public bool $dropped = false,
     ) {
     }
@@ -91,7 +89,6 @@ final readonly class StepRecord
                     static fn (Observation $o): string => $o->sign,
                 ),
                 $off !== null && $begun !== null && $off->seq > $begun->seq ? $off->at : null,
-                $end === null ? null : $ended->seq,
             );
         }
 
@@ -139,12 +136,6 @@ final readonly class StepRecord
     public function hasDroppedOff(): bool
     {
         return $this->dropped || ($this->signs[Sign::DROP_OFF]->outcome ?? null) === Outcome::Pass;
-    }
-
-    /** The call still stands, or its blower and strips may still run on. */
-    public function isStillRunningOn(): bool
-    {
-        return $this->offAt === null || $this->secondsOfDropOff() > 0;
     }
 
     /** Seconds until what pulled in has to be out. */

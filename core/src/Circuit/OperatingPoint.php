@@ -49,6 +49,23 @@ final readonly class OperatingPoint
         return max($this->sourceAmps($transformerId), $this->peaks[$transformerId] ?? 0.0);
     }
 
+    /** Volts between two points; null where they float against each other, and a meter shows a ghost. */
+    public function between(string $a, string $b): ?float
+    {
+        return $this->network->knows($a) && $this->network->knows($b) && $this->netlist->joins($a, $b)
+            ? $this->phasors->magnitude($a, $b)
+            : null;
+    }
+
+    /** Amperes in the conductor whose tip is given, as a clamp round it reads; 0 where that is no conductor's. */
+    public function clamped(string $tip): float
+    {
+        $conductor = $this->netlist->points[$tip]->conductor ?? null;
+        $element = $conductor === null ? null : $this->netlist->elements["{$conductor}.h1"] ?? null;
+
+        return $element === null ? 0.0 : $this->phasors->amps($element);
+    }
+
     /** Current delivered by a transformer, amperes. */
     public function sourceAmps(string $transformerId): float
     {

@@ -15,7 +15,7 @@ enum Look: string
     case Spares = 'spares';
     case Settings = 'settings';
     case Tug = 'tug';
-    case TugOutdoors = 'tug-outdoors';
+    case TugOnward = 'tug-onward';
     case Strands = 'strands';
     case FanJumper = 'fan-jumper';
     /** Cable lifted at both ends: each conductor against every other and the cabinet, by ohms. */

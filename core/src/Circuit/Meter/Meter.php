@@ -328,10 +328,9 @@ final readonly class Meter
             );
         }
         $nominal = $this->circuit->operate($setup);
-        $values = [$nominal->phasors->amps($nominal->netlist->element("{$conductor}.h1"))];
+        $values = [$nominal->clamped($a)];
         foreach (Tolerance::corners() as $corner) {
-            $point = $this->circuit->operate($setup, $corner);
-            $values[] = $point->phasors->amps($point->netlist->element("{$conductor}.h1"));
+            $values[] = $this->circuit->operate($setup, $corner)->clamped($a);
         }
         $fed = [];
         foreach ($nominal->pulledIn() as $load) {

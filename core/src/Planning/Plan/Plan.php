@@ -7,7 +7,9 @@ namespace Unionbit\Core\Planning\Plan;
 use Unionbit\Core\Circuit\Circuit;
 use Unionbit\Core\Equipment\SharedKit;
 use Unionbit\Core\Job\Installation;
+use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
+use Unionbit\Core\Thermostat\PlateTerminal;
 use Unionbit\Core\Thermostat\Profile;
 use Unionbit\Core\Wiring\Cable;
 use Unionbit\Core\Wiring\Conductor;
@@ -35,6 +37,17 @@ final readonly class Plan
     public function chosen(Choice $choice): self
     {
         return new self($this->installation, $this->profile, $this->landing, $this->changes, $choice);
+    }
+
+    /** The thermostat's C where it has the common of the equipment: a conductor lands on it, or it stands there. */
+    public function wiredCommon(): ?PlateTerminal
+    {
+        $common = $this->profile->named(TerminalName::C);
+        $wired =
+            $common !== null &&
+            ($this->profile->outputs === Place::Module || $this->landing->on($common->printed) !== []);
+
+        return $wired ? $common : null;
     }
 
     /**

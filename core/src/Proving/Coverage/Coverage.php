@@ -67,31 +67,26 @@ final readonly class Coverage
             $weights[$fault->id] = $fault->weight() / $places[$fault->entry];
         }
         $all = array_sum($weights);
-        $share = static fn (string ...$keys): float => $all <= 0.0
-            ? 0.0
-            : array_sum(
-                array_filter(
-                    $weights,
-                    static fn (string $id): bool => array_intersect($by[$id], $keys) !== [],
-                    ARRAY_FILTER_USE_KEY,
-                ),
-            ) / $all;
         $parts = array_map(static fn (float $w): float => $w / $all, $weights);
-        $gaps = static fn (string ...$keys): array => Gap::all(
-            array_values(
-                array_filter($real, static fn (Fault $f): bool => array_intersect($by[$f->id], $keys) === []),
-            ),
-            $by,
-            $items,
-            $parts,
+        $shows = static fn (Fault $f, array $keys): bool => array_any(
+            $by[$f->id],
+            static fn (string $item): bool => isset($keys[$item]),
         );
+        $left = static fn (string ...$keys): array => array_values(
+            array_filter($real, static fn (Fault $f): bool => ! $shows($f, array_flip($keys))),
+        );
+        $open = $left(...$done);
+        $ahead = $left(...$done, ...$planned);
+        $share = static fn (Fault ...$of): float => $parts === []
+            ? 0.0
+            : 1.0 - array_sum(array_map(static fn (Fault $f): float => $parts[$f->id], $of));
 
         return new self(
-            $share(...$done),
-            $share(...$done, ...$planned),
+            $share(...$open),
+            $share(...$ahead),
             count($real),
-            $gaps(...$done),
-            $gaps(...$done, ...$planned),
+            Gap::all($open, $by, $items, $parts),
+            Gap::all($ahead, $by, $items, $parts),
             $never,
             $passing,
         );

@@ -27,9 +27,9 @@ final readonly class Faulted
         $fits = static fn (float $value): bool => $sound->fits($value) ||
             array_any($sound->others, static fn (Expectation $e): bool => $e->fits($value));
         if ($probe->mode === MeterMode::Amps) {
-            return ! $fits($this->amps($sound));
+            return ! $fits($this->point->clamped($sound->a));
         }
-        $volts = $this->volts($probe->a, $probe->b);
+        $volts = $this->point->between($probe->a, $probe->b);
         if ($volts === null) {
             // A ghost, anything up to 20 V: certain only where none of it would pass.
             return ! $sound->floating && ($sound->low ?? 0.0) > Expectation::GHOST_VOLTS;
@@ -45,26 +45,5 @@ final readonly class Faulted
             $sign->watched(),
             fn (string $name): bool => ($sound[$name] ?? false) !== ($this->seen[$name] ?? false),
         );
-    }
-
-    /** Amperes in the conductor that is clamped. */
-    private function amps(Expectation $sound): float
-    {
-        $conductor = $this->point->netlist->points[$sound->a]->conductor ?? null;
-        $element = $conductor === null ? null : $this->point->netlist->elements["{$conductor}.h1"] ?? null;
-
-        return $element === null ? 0.0 : $this->point->phasors->amps($element);
-    }
-
-    /** Null where the two points float against each other. */
-    private function volts(string $a, string $b): ?float
-    {
-        $known = $this->point->network->knows($a) && $this->point->network->knows($b);
-        if (! $known) {
-            return null;
-        }
-        $volts = $this->point->phasors->magnitude($a, $b);
-
-        return $this->point->netlist->joins($a, $b) ? $volts : null;
     }
 }

@@ -28,7 +28,7 @@ final readonly class Items
     /** @return list<Item> the readings and signs of a step */
     public function ofStep(Step $step): array
     {
-        $minutes = $step->method->isLook()
+        $minutes = $step->method->isAtAnyPower()
             ? self::LOOK
             : max(1, (new Walk(new Waits($this->circuit->installation)))->through([$step])->minutes());
         $item = static fn (string $part, Message $says): Item => new Item(

@@ -129,8 +129,12 @@ final class Ledger
             ),
         );
         $more = [];
+        $worked = static fn (Step $s): bool => array_any(
+            array_keys($shown),
+            static fn (string $item): bool => Item::isOf($item, $s->key()),
+        );
         foreach ($this->steps as $step) {
-            $more += array_diff_key($this->witness->of($step, $left), $shown);
+            $more += $worked($step) ? [] : $this->witness->of($step, $left);
         }
         $never = array_diff(
             array_map(static fn (Fault $f): string => $f->id, $left),

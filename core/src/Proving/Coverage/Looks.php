@@ -6,8 +6,8 @@ namespace Unionbit\Core\Proving\Coverage;
 
 use Unionbit\Core\Fault\Look;
 use Unionbit\Core\Job\Installation;
-use Unionbit\Core\Job\LinkState;
 use Unionbit\Core\Job\SupplyFacts;
+use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Proving\Step\LookSteps;
 use Unionbit\Core\Wiring\Conductor;
 use Unionbit\Core\Wiring\EndState;
@@ -20,8 +20,9 @@ final class Looks
      * @param  bool  $landed  every move of the plan is ticked, each end tugged
      * @return list<string> item keys
      */
-    public static function done(Installation $house, bool $compared, bool $landed): array
+    public static function done(Plan $plan, bool $compared, bool $landed): array
     {
+        $house = $plan->installation;
         $supplies = $house->transformers();
         $facts = array_map(
             static fn (int $n): SupplyFacts => $house->facts->ofSupply($supplies[$n]->id, $n === 0),
@@ -33,7 +34,8 @@ final class Looks
                 $facts,
                 static fn (SupplyFacts $f): bool => $f->tapVolts === null || $f->lineVolts === null,
             ),
-            Look::Link->value => $house->facts->plateLink !== LinkState::Unknown,
+            // The old plate's link says nothing of the new one's: setting it is a move.
+            Look::Link->value => $landed,
             Look::Spares->value => $landed || self::capped($house),
             Look::Settings->value => $compared,
             Look::Tug->value => $landed,

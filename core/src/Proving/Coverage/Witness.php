@@ -58,7 +58,12 @@ final class Witness
      */
     public function of(Step $step, array $faults): array
     {
-        $shown = $step->staysDead ? $this->dead($step, $faults) : $this->live($step, $faults);
+        // Looks ask nothing of the circuit: the catalogue says what they show.
+        $shown = match (true) {
+            $step->method->isLook() => [],
+            $step->staysDead => $this->dead($step, $faults),
+            default => $this->live($step, $faults),
+        };
         $items = [];
         foreach ($shown as $part => $ids) {
             $items[Item::ofStep($step->key(), (string) $part)] = $ids;
@@ -75,7 +80,7 @@ final class Witness
      */
     public function amps(CallName $call, array $faults): array
     {
-        $clamp = (new LoadChecks($this->plan))->of($call)->clamp;
+        $clamp = (new LoadChecks($this->plan))->clampIn($call);
         if ($clamp === null) {
             return [];
         }
@@ -165,9 +170,9 @@ final class Witness
         if (! $feeds || $in === []) {
             return false;
         }
-        $point = $this->circuit->operateFrom($setup, $in);
+        $after = FaultedStep::afterwards($this->circuit, $in, $fault);
 
-        return (new Faulted($point, Observables::of($this->circuit, $point, $fault)))->differs($sign, $rest);
+        return (new Faulted($after, Observables::of($this->circuit, $after, $fault)))->differs($sign, $rest);
     }
 
     /** @return array{Setup, array<string, bool>} */

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Proving\Judge;
 
-use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Circuit\Circuit;
 use Unionbit\Core\Circuit\Edit\Opened;
 use Unionbit\Core\Circuit\Meter\Expectation;
@@ -14,8 +13,6 @@ use Unionbit\Core\Circuit\OperatingPoint;
 use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Fault\Fault;
 use Unionbit\Core\Fault\FaultCatalogue;
-use Unionbit\Core\Fault\FaultedCall;
-use Unionbit\Core\Fault\Look;
 use Unionbit\Core\Fault\Observables;
 use Unionbit\Core\Proving\Step\FaultedStep;
 use Unionbit\Core\Proving\Step\Sign;
@@ -106,67 +103,46 @@ final readonly class Pattern
      */
     private function seenAs(Sign $sign, Fault $fault, array $runs, OperatingPoint $point, array $open): bool
     {
-        $look = Look::tryFrom($sign->key);
-        if ($look !== null) {
-            return ! in_array($look, $fault->looks, true);
-        }
         if ($sign->key === Sign::DROP_OFF) {
-            $rest = FaultedCall::setup($this->circuit, CallName::Idle, $fault)->with(
-                ...array_map(self::fuse(...), $open),
-            );
-            $after = $this->circuit->operateFrom($rest, $point->pulledIn());
+            $fuses = array_map(self::fuse(...), $open);
+            $after = FaultedStep::afterwards($this->circuit, $point->pulledIn(), $fault, ...$fuses);
             $runs = Observables::of($this->circuit, $after, $fault);
         }
-        $any = array_any($sign->watched(), static fn (string $name): bool => $runs[$name] ?? false);
 
-        return $sign->still ? ! $any : $any;
+        return $sign->answered($runs, $fault);
     }
 
     private function reads(OperatingPoint $point, Setup $setup, TakenReading $reading): bool
     {
-        $near = static fn (float $value, float $other, float $within): bool => abs($value - $other) <= $within;
-
         return match ($reading->mode) {
             MeterMode::Volts => $this->readsVolts($point, $reading),
-            MeterMode::Amps => $near(
-                $reading->value ?? 0.0,
-                $this->amps($point, $reading->a),
-                self::WITHIN_AMPS['share'] * $this->amps($point, $reading->a) + self::WITHIN_AMPS['floor'],
-            ),
+            MeterMode::Amps => self::near($reading->value ?? 0.0, $point->clamped($reading->a), self::WITHIN_AMPS),
             MeterMode::Ohms => $this->readsOhms($setup, $reading),
             default => true,
         };
+    }
+
+    /** @param  array{share: float, floor: float}  $within */
+    private static function near(float $value, float $given, array $within): bool
+    {
+        return abs($value - $given) <= $within['share'] * $given + $within['floor'];
     }
 
     /** Floating points show a ghost, anything up to 20 V. */
     private function readsVolts(OperatingPoint $point, TakenReading $reading): bool
     {
         $value = $reading->value ?? 0.0;
-        $known =
-            $point->network->knows($reading->a) &&
-            $point->network->knows($reading->b) &&
-            $point->netlist->joins($reading->a, $reading->b);
+        $given = $point->between($reading->a, $reading->b);
 
-        return $known
-            ? abs($point->phasors->magnitude($reading->a, $reading->b) - $value) <= self::WITHIN_VOLTS
-            : $value <= Expectation::GHOST_VOLTS;
+        return $given === null ? $value <= Expectation::GHOST_VOLTS : abs($given - $value) <= self::WITHIN_VOLTS;
     }
 
     private function readsOhms(Setup $setup, TakenReading $reading): bool
     {
         [$ohms] = (new Meter($this->circuit))->manyOhms($setup, [[$reading->a, $reading->b]]);
-        if ($ohms === null || $reading->value === null) {
-            return $ohms === $reading->value;
-        }
 
-        return abs($ohms - $reading->value) <= self::WITHIN_OHMS['share'] * $ohms + self::WITHIN_OHMS['floor'];
-    }
-
-    private function amps(OperatingPoint $point, string $tip): float
-    {
-        $conductor = $point->netlist->points[$tip]->conductor ?? null;
-        $element = $conductor === null ? null : $point->netlist->elements["{$conductor}.h1"] ?? null;
-
-        return $element === null ? 0.0 : $point->phasors->amps($element);
+        return $ohms === null || $reading->value === null
+            ? $ohms === $reading->value
+            : self::near($reading->value, $ohms, self::WITHIN_OHMS);
     }
 }

@@ -56,7 +56,7 @@ final readonly class LoadChecks
         $supply = $this->supply($call);
         $setup = Setup::calling(...$table->printed($call, $this->plan->profile));
         $rest = Setup::calling();
-        $clamp = $this->clamp($table->printed($call, $this->plan->profile));
+        $clamp = $this->clampIn($call);
         [$a, $b] = [$this->screw($supply->hot), $this->screw($supply->common)];
         $volts = $falls = $amps = [];
         foreach ([Tolerance::nominal(), ...Tolerance::corners()] as $tolerance) {
@@ -64,7 +64,7 @@ final readonly class LoadChecks
             $volts[] = $point->phasors->magnitude($a, $b);
             $falls[] = $this->circuit->operate($rest, $tolerance)->phasors->magnitude($a, $b) - end($volts);
             if ($clamp !== null) {
-                $amps[] = $point->phasors->amps($point->netlist->element("{$clamp}.h1"));
+                $amps[] = $point->clamped($clamp);
             }
         }
         $point = $this->circuit->operate($setup);
@@ -75,7 +75,7 @@ final readonly class LoadChecks
             call: $call,
             a: $a,
             b: $b,
-            clamp: $clamp === null ? null : "{$clamp}.near",
+            clamp: $clamp,
             volts: self::band($volts, self::ACCURACY * max($volts) + self::FLOOR),
             fall: [
                 'low' => round(min($falls) - $meter - self::FLOOR, 2),
@@ -87,6 +87,15 @@ final readonly class LoadChecks
             va: $point->sourceAmps($supply->id) * $point->phasors->magnitude($winding->a, $winding->b),
             rating: $supply->ratingVa,
         );
+    }
+
+    /** Where a clamp goes in a call, by the tip of the conductor; null where no hot runs to the thermostat. */
+    public function clampIn(CallName $call): ?string
+    {
+        $table = CallTable::needed($this->plan->installation->archetype);
+        $hot = $this->clamp($table->printed($call, $this->plan->profile));
+
+        return $hot === null ? null : "{$hot}.near";
     }
 
     /** The transformer that feeds the call: with two each family has its own. */

@@ -85,7 +85,8 @@ enum School: string
         foreach ($steps as $step) {
             $isFirst =
                 ! $step->method->isRequired() &&
-                ! in_array($step->method, [Method::Chain, Method::Looks, Method::Cable], true) &&
+                $step->method !== Method::Chain &&
+                ! $step->method->isLook() &&
                 array_filter($chosen, static fn (Step $s): bool => ! $s->method->isRequired()) === [];
             if ($step->method->isRequired() || $step->method === Method::AuxAlone || $isFirst) {
                 $chosen[] = $step;

@@ -52,7 +52,7 @@ final class LookSteps
             [Look::Link, $plan->profile->link !== null],
             [Look::Settings, true],
             [Look::Tug, true],
-            [Look::TugOutdoors, $archetype->coolStages > 0],
+            [Look::TugOnward, count($plan->installation->cables) > count($plan->installation->wallCables())],
             [Look::Strands, true],
             [Look::Spares, $spares !== []],
             [Look::FanJumper, $archetype->fanInHeat !== 'none'],

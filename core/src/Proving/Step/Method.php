@@ -64,8 +64,14 @@ enum Method: string
         return in_array($this, [self::PreCheck, self::Continuity, self::Cable], true);
     }
 
-    /** Looked at and pulled, whatever the power: nothing is set up. */
+    /** Answered by looking, pulling and comparing, not by a reading of the house together. */
     public function isLook(): bool
+    {
+        return $this === self::Looks || $this === self::Cable;
+    }
+
+    /** Done whatever the power says: nothing is set up. */
+    public function isAtAnyPower(): bool
     {
         return $this === self::Looks;
     }

@@ -9,7 +9,6 @@ use Unionbit\Core\Call\CallTable;
 use Unionbit\Core\Circuit\Meter\Meter;
 use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Circuit\Setup;
-use Unionbit\Core\Equipment\EquipmentTerminal;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Proving\Load\LoadChecks;
 use Unionbit\Core\Terminal\Place;
@@ -82,30 +81,27 @@ final readonly class RestStep
         return array_values($probes);
     }
 
-    /** @return list<Probe> each call's screw outdoors */
+    /** @return list<Probe> each call's screw outdoors, to the common of the same unit */
     private function outdoors(): array
     {
         $archetype = $this->plan->installation->archetype;
-        $common = $archetype->outdoorTerminal(TerminalName::C);
-        $calls = array_filter(
-            $archetype->terminals,
-            static fn (EquipmentTerminal $t): bool => $t->place->isOutdoors() &&
-                ! $archetype->isBoard($t->place) &&
-                $t->name->isCall(),
-        );
+        $commons = $calls = [];
+        foreach ($archetype->terminals as $terminal) {
+            if ($terminal->place->isOutdoors() && ! $archetype->isBoard($terminal->place)) {
+                $terminal->name === TerminalName::C
+                    ? ($commons[$terminal->place->value] = $terminal->point())
+                    : ($calls[] = $terminal);
+            }
+        }
+        $probes = [];
+        foreach ($calls as $terminal) {
+            $common = $commons[$terminal->place->value] ?? null;
+            if ($common !== null && $terminal->name->isCall()) {
+                $probes[] = new Probe($terminal->point(), $common, Message::of('proving.rest-step.no-call-stands'));
+            }
+        }
 
-        return $common === null
-            ? []
-            : array_values(
-                array_map(
-                    static fn (EquipmentTerminal $t): Probe => new Probe(
-                        $t->point(),
-                        $common->point(),
-                        Message::of('proving.rest-step.no-call-stands'),
-                    ),
-                    $calls,
-                ),
-            );
+        return $probes;
     }
 
     /** @return list<Probe> the idle current, where a hot conductor goes to the wall */
@@ -113,7 +109,7 @@ final readonly class RestStep
     {
         $idle =
             $this->plan->profile->outputs === Place::Wall
-                ? (new LoadChecks($this->plan))->of(CallName::Idle)->clamp
+                ? (new LoadChecks($this->plan))->clampIn(CallName::Idle)
                 : null;
 
         return $idle === null

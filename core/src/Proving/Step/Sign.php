@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Proving\Step;
 
+use Unionbit\Core\Fault\Fault;
+use Unionbit\Core\Fault\Look;
 use Unionbit\Core\Words\Message;
 
 /** Something to see or hear when the call works. */
@@ -26,6 +28,22 @@ final readonly class Sign
         public array $watches = [],
         public bool $still = false,
     ) {
+    }
+
+    /**
+     * What a person would answer.
+     *
+     * @param  array<string, bool>  $runs  what is seen and heard then
+     */
+    public function answered(array $runs, ?Fault $fault): bool
+    {
+        $look = Look::tryFrom($this->key);
+        if ($look !== null) {
+            return ! in_array($look, $fault->looks ?? [], true);
+        }
+        $any = array_any($this->watched(), static fn (string $name): bool => $runs[$name] ?? false);
+
+        return $this->still ? ! $any : $any;
     }
 
     /** @return list<string> observables by which it is answered */

@@ -343,10 +343,7 @@ final readonly class Steps
     {
         $main = $terminals[0];
         $archetype = $this->plan->installation->archetype;
-        $common = $this->plan->profile->named(TerminalName::C);
-        $atWall =
-            $common !== null &&
-            ($this->plan->profile->outputs === Place::Module || $this->plan->landing->on($common->printed) !== []);
+        $common = $this->plan->wiredCommon();
         $board =
             $main->name === TerminalName::K
                 ? $this->board->ofCall($call)[0] ?? null
@@ -364,7 +361,7 @@ final readonly class Steps
                 $main->point(),
                 Message::of('proving.steps.terminal-closed'),
             );
-            if ($atWall && $board !== null && $this->board->returnsTo($board, $common->point())) {
+            if ($common !== null && $board !== null && $this->board->returnsTo($board, $common->point())) {
                 $probes[] = new Probe(
                     $main->point(),
                     $common->point(),

@@ -12,8 +12,6 @@ use Unionbit\Core\Equipment\Load;
 use Unionbit\Core\Job\SafetyDevice;
 use Unionbit\Core\Job\SafetyKind;
 use Unionbit\Core\Planning\Plan\Plan;
-use Unionbit\Core\Terminal\Place;
-use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Words\Message;
 
 /**
@@ -37,9 +35,9 @@ final readonly class SwitchSteps
             $stopped = $this->stopped($device, $calls);
             if ($stopped !== null) {
                 $method = $device->kind === SafetyKind::Shedding ? Method::Shed : Method::FloatLift;
-                $number = $numbers["{$stopped[0]->value}.{$method->value}"] ??= 0;
-                $numbers["{$stopped[0]->value}.{$method->value}"]++;
-                $steps[] = $this->step($device, $method, $stopped[0], $stopped[1], $number + 1);
+                $kind = "{$stopped[0]->value}.{$method->value}";
+                $numbers[$kind] = ($numbers[$kind] ?? 0) + 1;
+                $steps[] = $this->step($device, $method, $stopped[0], $stopped[1], $numbers[$kind]);
             }
         }
 
@@ -47,7 +45,7 @@ final readonly class SwitchSteps
     }
 
     /**
-     * The call in which it stops most, and what it stops there: cooling first, where water is made and load is shed.
+     * The first call in which it stops something, and what: cooling before all, where water is made and load is shed.
      *
      * @param  list<CallName>  $calls
      * @return ?array{CallName, non-empty-list<Load>} null where it stops nothing that is seen
@@ -92,12 +90,8 @@ final readonly class SwitchSteps
     {
         $profile = $this->plan->profile;
         $setup = $this->opened($device, $call);
-        $common = $profile->named(TerminalName::C);
+        $common = $this->plan->wiredCommon();
         $hot = $profile->mainHot();
-        $powered =
-            $common !== null &&
-            $hot !== null &&
-            ($profile->outputs === Place::Module || $this->plan->landing->on($common->printed) !== []);
 
         return new Step(
             call: $call,
@@ -115,7 +109,7 @@ final readonly class SwitchSteps
             wait: $this->waits->of($call, $method),
             setup: $setup,
             waiting: $setup,
-            probes: $powered
+            probes: $common !== null && $hot !== null
                 ? [
                     new Probe(
                         $hot->point(),

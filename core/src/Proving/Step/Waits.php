@@ -34,7 +34,11 @@ final readonly class Waits
                 Message::of('proving.waits.last-call-runs-on'),
                 Wait::FROM_START,
             ),
-            $method->isLook() => new Wait(0, Message::of('proving.waits.nothing-to-wait-for'), Wait::FROM_START),
+            $method->isAtAnyPower() => new Wait(
+                0,
+                Message::of('proving.waits.nothing-to-wait-for'),
+                Wait::FROM_START,
+            ),
             $method->isDead() => new Wait(
                 0,
                 Message::of('proving.waits.measured-with-power-off-nothing'),

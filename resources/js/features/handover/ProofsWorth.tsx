@@ -1,22 +1,22 @@
 import { usePage } from '@inertiajs/react';
 import { useCoverage } from '@/features/prove/useCoverage';
 import type { HandoverProps } from '@/types';
+import { Bad } from '@/ui/State';
 import { list, say } from '@/words';
 
 /** What the proofs of this record are worth, and what nothing done would have shown. */
 export function ProofsWorth() {
     const { job, lines } = usePage<HandoverProps>().props;
-    const answer = useCoverage(job.id, lines.map((line) => line.done).join());
+    const { answer, problem } = useCoverage(job.id, lines.map((line) => line.done).join());
     const coverage = answer?.coverage;
     return (
         <section data-testid="worth">
             <h3 className="h-sec mb-1 mt-5">{say('handover.what-the-proofs-are-worth')}</h3>
+            <Bad>{problem}</Bad>
             {coverage ? (
                 <>
                     <p className="text-body">
-                        <b className="mono text-lead font-medium">
-                            {(Math.floor(coverage.share * 10) / 10).toFixed(1)} %
-                        </b>{' '}
+                        <b className="mono text-lead font-medium">{coverage.share.toFixed(1)} %</b>{' '}
                         {say('handover.of-what-can-be-wrong-here')}
                     </p>
                     {coverage.gaps.length > 0 && (

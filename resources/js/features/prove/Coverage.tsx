@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { useCoverage } from '@/features/prove/useCoverage';
 import type { CoverageGap, CoverageView } from '@/types';
 import { Glyph } from '@/ui/Glyph';
+import { Bad } from '@/ui/State';
 import { list, say } from '@/words';
 
 const ASKED = 95;
@@ -21,7 +22,7 @@ export function Coverage({
     onStep: (key: string) => void;
     onCheck: (call: string) => void;
 }) {
-    const answer = useCoverage(jobId, marks);
+    const { answer, problem } = useCoverage(jobId, marks);
     const [all, setAll] = useState(false);
     const coverage = answer?.coverage;
     // What is still to be proved anyway will show the rest.
@@ -39,6 +40,7 @@ export function Coverage({
             data-testid="coverage"
         >
             <div className="border-hair px-5 py-2 md:border-r">
+                <Bad>{problem}</Bad>
                 {coverage ? (
                     <Share coverage={coverage} closed={closed} />
                 ) : (
@@ -86,7 +88,7 @@ export function Coverage({
 }
 
 function Share({ coverage, closed }: { coverage: CoverageView; closed: boolean }) {
-    const percent = (value: number) => (Math.floor(value * 10) / 10).toFixed(1);
+    const percent = (value: number) => value.toFixed(1);
     return (
         <>
             <p className="mono whitespace-nowrap text-sum font-medium leading-10 tracking-tight">

@@ -17,6 +17,23 @@ import { say } from '@/words';
 
 const DROP_OFF = 'drop-off';
 
+/** What is said when a step's set-up stands, and when it is over, by its method. */
+const SAID: Record<string, [begins: string, ends: string]> = {
+    'pre-check': [say('prove.face-is-off'), say('prove.ohms-are-done')],
+    'at-rest': [say('prove.nothing-is-called'), say('prove.rest-is-done')],
+    looks: [say('prove.look-round'), say('prove.looked-at-all')],
+    cable: [say('prove.cable-is-lifted'), say('prove.conductors-are-back')],
+    continuity: [say('prove.lifted-and-asked'), say('prove.conductors-are-back')],
+    'float-lift': [say('prove.float-is-up'), say('prove.float-is-down')],
+    shed: [say('prove.shed-command-given'), say('prove.shed-command-over')],
+    'board-jumper': [say('prove.jumper-is-on'), say('prove.jumper-is-out-cable-is-back')],
+    jumper: [say('prove.jumper-is-on'), say('prove.jumper-is-out-face-is-on')],
+    'aux-alone': [say('prove.jumper-is-on'), say('prove.jumper-is-out-face-is-on')],
+};
+const begins = ({ method, state }: StepView) =>
+    SAID[method]?.[0] ?? (state === 'open' ? say('prove.call-is-on') : say('prove.call-again'));
+const ends = ({ method }: StepView) => SAID[method]?.[1] ?? say('prove.call-has-ended');
+
 /** The four cells of a step: power, do, wait, see and hear. */
 export function StepCells({
     step,
@@ -114,25 +131,7 @@ export function StepCells({
                         <div className="mt-2 flex flex-wrap gap-2">
                             {!step.running ? (
                                 <button className="btn btn--small btn--go" onClick={() => void begin()}>
-                                    {step.method === 'pre-check'
-                                        ? say('prove.face-is-off')
-                                        : step.method === 'at-rest'
-                                          ? say('prove.nothing-is-called')
-                                          : step.method === 'looks'
-                                            ? say('prove.look-round')
-                                            : step.method === 'cable'
-                                              ? say('prove.cable-is-lifted')
-                                              : step.staysDead
-                                                ? say('prove.lifted-and-asked')
-                                                : step.method === 'float-lift'
-                                                  ? say('prove.float-is-up')
-                                                  : step.method === 'shed'
-                                                    ? say('prove.shed-command-given')
-                                                    : step.isolated
-                                                      ? say('prove.jumper-is-on')
-                                                      : step.state === 'open'
-                                                        ? say('prove.call-is-on')
-                                                        : say('prove.call-again')}
+                                    {begins(step)}
                                 </button>
                             ) : (
                                 <button
@@ -145,23 +144,7 @@ export function StepCells({
                                         void send('steps', { step: step.key, event: step.dropOff ? 'off' : 'end' })
                                     }
                                 >
-                                    {step.method === 'pre-check'
-                                        ? say('prove.ohms-are-done')
-                                        : step.method === 'at-rest'
-                                          ? say('prove.rest-is-done')
-                                          : step.method === 'looks'
-                                            ? say('prove.looked-at-all')
-                                            : step.staysDead
-                                              ? say('prove.conductors-are-back')
-                                              : step.method === 'float-lift'
-                                                ? say('prove.float-is-down')
-                                                : step.method === 'shed'
-                                                  ? say('prove.shed-command-over')
-                                                  : step.method === 'board-jumper'
-                                                    ? say('prove.jumper-is-out-cable-is-back')
-                                                    : step.isolated
-                                                      ? say('prove.jumper-is-out-face-is-on')
-                                                      : say('prove.call-has-ended')}
+                                    {ends(step)}
                                 </button>
                             )}
                             {step.running &&

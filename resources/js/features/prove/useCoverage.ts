@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import { get } from '@/lib/api';
+import { get, said } from '@/lib/api';
 import { url } from '@/lib/url';
 import type { CoverageAnswer } from '@/types';
 
@@ -7,16 +7,19 @@ import type { CoverageAnswer } from '@/types';
  * What the proofs are worth, asked again when the records that change it have come to rest. The server works a second
  * at a time: until it is through, what is there is how far it has come.
  */
-export function useCoverage(jobId: string, marks: string): CoverageAnswer | null {
+export function useCoverage(jobId: string, marks: string): { answer: CoverageAnswer | null; problem: string | null } {
     const [answer, setAnswer] = useState<CoverageAnswer | null>(null);
+    const [problem, setProblem] = useState<string | null>(null);
     useEffect(() => {
         let current = true;
         const ask = async (): Promise<void> => {
-            const said = await get<CoverageAnswer>(url('job.coverage', { job: jobId }));
-            if (!current || said.kind !== 'ok') return;
+            const told = await get<CoverageAnswer>(url('job.coverage', { job: jobId }));
+            if (!current) return;
+            setProblem(told.kind === 'ok' ? null : said(told));
+            if (told.kind !== 'ok') return;
             // While it is worked out anew the figure before stays.
-            setAnswer((before) => (said.data.coverage === null && before?.coverage ? before : said.data));
-            if (said.data.coverage === null) await ask();
+            setAnswer((before) => (told.data.coverage === null && before?.coverage ? before : told.data));
+            if (told.data.coverage === null) await ask();
         };
         const timer = setTimeout(() => void ask(), 1_200);
         return () => {
@@ -24,5 +27,5 @@ export function useCoverage(jobId: string, marks: string): CoverageAnswer | null
             clearTimeout(timer);
         };
     }, [jobId, marks]);
-    return answer;
+    return { answer, problem };
 }
