@@ -1,5 +1,5 @@
 import { expect, test, type Page } from './test';
-import { measure, openJob, pass, probe, raise, signIn, stage } from './support';
+import { byProof, measure, openJob, pass, probe, raise, signIn, stage } from './support';
 
 /** Begins to practise on a copy of the house of this page, with a chosen hidden fault or none, and goes there. */
 async function practise(page: Page, fault = ''): Promise<void> {
@@ -92,7 +92,7 @@ async function byVoltage(page: Page, name: string): Promise<void> {
         if (await ended.isVisible()) await fallOut(page);
         await expect(ended).toBeHidden();
         await call(page, name).click();
-        await page.getByRole('button', { name: 'By voltage' }).click();
+        await byProof(page, 'By voltage');
         await page.getByRole('button', { name: /Call is on|Call again/ }).click();
     }
     await simulate(page, 'Call has ended');
@@ -137,7 +137,7 @@ test("Lock Keeper's Row 4, on its next visit: before power, three ways, and ever
         ['At the board', 'Jumper is on', 'Jumper is out, cable is back'],
     ] as const) {
         await call(page, 'Cool 1').click();
-        await page.getByRole('button', { name: way, exact: true }).click();
+        await byProof(page, way);
         await page.getByRole('button', { name: begin }).click();
         await expect(page.getByRole('button', { name: end })).toBeVisible();
         await raise(page, 'live', '26.4');
@@ -194,6 +194,7 @@ test('Dredger Cottage: every call but one, which is left out with its reason', a
     await practise(page);
     await raise(page, 'live', '26.6');
     await call(page, 'Fan').click();
+    await page.getByRole('button', { name: /other proofs?$/ }).click();
     await page.locator('summary', { hasText: 'By continuity' }).click();
     await expect(page.getByText('It lives on 24 V: with the power off')).toBeVisible();
     await everyCall(page, (await callNames(page)).slice(0, -1));
@@ -216,7 +217,7 @@ test('what a test would tell, a reading flagged and corrected, the supply loaded
     await stage(page, 'Prove');
     await raise(page, 'live', '26.6');
     await call(page, 'Cool 1').click();
-    await page.getByRole('button', { name: 'By voltage' }).click();
+    await byProof(page, 'By voltage');
     const tell = page.getByTestId('cannot-tell');
     await expect(tell).toContainText(/If it fails, it cannot tell .* from /);
     await tell.locator('summary').click();
@@ -354,7 +355,7 @@ test('a connection dropped in mid-step: the entry is kept, and sent once when th
     await stage(page, 'Prove');
     await raise(page, 'live', '26.6');
     await page.getByRole('group', { name: 'Calls' }).getByRole('button', { name: /^Fan/ }).click();
-    await page.getByRole('button', { name: 'By voltage' }).click();
+    await byProof(page, 'By voltage');
     await page.getByRole('button', { name: 'Call is on' }).click();
     await expect(page.getByRole('button', { name: 'Call has ended' })).toBeVisible();
     await pass(page, 30);
@@ -400,7 +401,7 @@ test("two devices on one job: the same step, each other's readings within two se
         .getByRole('group', { name: 'Calls' })
         .getByRole('button', { name: /^Heat 1/ })
         .click();
-    await page.getByRole('button', { name: 'By voltage' }).click();
+    await byProof(page, 'By voltage');
     await page.getByRole('button', { name: 'Call is on' }).click();
     await expect(other.getByRole('heading', { level: 1, name: 'Prove Heat 1' })).toBeVisible();
     await expect(other.getByRole('button', { name: 'Call has ended' })).toBeVisible();
@@ -427,7 +428,7 @@ test('what is still in place blocks the handover, and a signature is kept', asyn
         .getByRole('group', { name: 'Calls' })
         .getByRole('button', { name: /^Cool 1/ })
         .click();
-    await page.getByRole('button', { name: 'At the board', exact: true }).click();
+    await byProof(page, 'At the board');
     await expect(page.locator('main')).toContainText('At the board lift the thermostat cable, each end insulated');
     await page.getByRole('button', { name: 'Jumper is on' }).click();
     await expect(page.locator('main')).toContainText('To put back: Jumper R to');

@@ -159,3 +159,12 @@ export async function chooseFile(input: Locator, made: Made): Promise<number> {
         return file.size;
     }, made);
 }
+
+/** Chooses a proof of the call in hand; the short form keeps those that only part suspects behind one tap. */
+export async function byProof(page: Page, name: string): Promise<void> {
+    const proofs = page.getByRole('group', { name: 'Proof', exact: true });
+    const proof = proofs.getByRole('button', { name, exact: true });
+    await expect(proofs.getByRole('button').first()).toBeVisible();
+    if (!(await proof.isVisible())) await proofs.getByRole('button', { name: /other proofs?$/ }).click();
+    await proof.click();
+}

@@ -1,5 +1,5 @@
 import { expect, test } from './test';
-import { chooseFile, conductor, measure, openJob, probe, raise, signIn, stage } from './support';
+import { byProof, chooseFile, conductor, measure, openJob, probe, raise, signIn, stage } from './support';
 
 test('a digit typed with the focus elsewhere goes to the meter, and single keys can be switched off', async ({
     page,
@@ -80,7 +80,7 @@ test('two supplies are proved dead by two readings, and what is open is asked be
         .getByRole('group', { name: 'Calls' })
         .getByRole('button', { name: /^Cool 1/ })
         .click();
-    await page.getByRole('button', { name: 'By jumper', exact: true }).click();
+    await byProof(page, 'By jumper');
     await page.getByRole('button', { name: 'Jumper is on' }).click();
     await expect(page.locator('main')).toContainText('To put back');
     await page.locator('.pf').getByRole('button', { name: 'Make live' }).click();

@@ -186,7 +186,8 @@ final readonly class StepRecord
     public function isPassed(): bool
     {
         foreach ($this->step->probes as $probe) {
-            if (($this->readings[$probe->key()]->outcome ?? null) !== Outcome::Pass) {
+            $outcome = $this->readings[$probe->key()]->outcome ?? null;
+            if ($probe->optional ? $outcome === Outcome::Fail : $outcome !== Outcome::Pass) {
                 return false;
             }
         }

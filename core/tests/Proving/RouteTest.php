@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Proving\Route\Route;
 use Unionbit\Core\Proving\Route\School;
 use Unionbit\Core\Proving\Route\Walk;
@@ -18,9 +19,9 @@ it('walks through two proofs as a person would, second by second', function (): 
         array_values(array_filter([$steps->find('fan.jumper'), $steps->find('fan.voltage')])),
     );
     // To the unit 60, off 60, to the wall 60, jumper on 60; to the unit 60, on 60; to the wall 60, to the board 60, one
-    // pair 20; off 60, to the wall 60, jumper out 60. Then to the unit 60, on 60, to the wall 60, call 60, to the board
-    // 60, three pairs 60. The fan's 5 s are over long before.
-    $seconds = 60 + 60 + 60 + 60 + 60 + 60 + 60 + 60 + 20 + 60 + 60 + 60 + 60 + 60 + 60 + 60 + 60 + 60;
+    // pair 20; off 60, to the wall 60, jumper out 60. Then to the unit 60, on 60, to the wall 60, asked 20, 5
+    // until it runs, one pair there 20, told to end 20, fallen out after 5.
+    $seconds = 60 + 60 + 60 + 60 + 60 + 60 + 60 + 60 + 20 + 60 + 60 + 60 + 60 + 60 + 60 + 20 + 5 + 20 + 20 + 5;
 
     expect($walk->minutes())
         ->toBe((int) round($seconds / 60))
@@ -69,7 +70,38 @@ it('takes the order that is quicker, fan first and never losing a proof', functi
         ->toBe([]);
 })
     ->with(['furnace-gas-1h-1c', 'heat-pump-o-2c-1aux', 'dual-fuel-o-2c-2h', 'boiler-zone-valve-1c'])
-    ->with(School::cases());
+    ->with(array_filter(School::cases(), static fn (School $s): bool => $s !== School::Short));
+
+it('closes every call in the short form, at rest first and last, without a power change', function (
+    string $archetype,
+    int $minutes,
+    int $readings,
+    int $answers,
+): void {
+    $plan = House::example($archetype);
+    $steps = (new Steps($plan))->all();
+    $rest = array_find($steps, static fn (Step $s): bool => $s->method === Method::AtRest);
+    $route = Route::of($steps, School::Short, new Waits($plan->installation), ['idle.pre-check'], $rest);
+    $calls = array_filter(
+        $steps,
+        static fn (Step $s): bool => $s->method === Method::Voltage && $s->call !== CallName::Defrost,
+    );
+
+    expect([$route->minutes, $route->readings, $route->answers, $route->powerChanges])
+        ->toBe([$minutes, $readings, $answers, 0])
+        ->and(array_values(array_diff(array_map(static fn (Step $s): string => $s->key(), $calls), $route->keys)))
+        ->toBe([])
+        ->and([$route->keys[0], $route->keys[1], $route->keys[2], $route->keys[count($route->keys) - 1]])
+        ->toBe(['idle.at-rest', 'idle.looks', 'fan.voltage', 'idle.at-rest']);
+    foreach ($route->keys as $n => $key) {
+        $follows = (new Steps($plan))->find($key)?->follows;
+        expect($follows === null || $route->keys[$n - 1] === $follows)->toBeTrue($key);
+    }
+})->with([
+    'furnace with cooling' => ['furnace-gas-1h-1c', 18, 11, 11],
+    'two-stage heat pump with strips' => ['heat-pump-o-2c-2aux', 45, 22, 36],
+    'dual fuel' => ['dual-fuel-o-2c-2h', 41, 22, 31],
+]);
 
 it('begins with what the school reaches for first, where this thermostat allows it', function (
     School $school,
@@ -125,9 +157,10 @@ it('counts the compressor\'s rest from its last call as well as from power-on', 
     $alone = (new Walk(new Waits($plan->installation)))->through([$pair[0]]);
     $both = (new Walk(new Waits($plan->installation)))->through($pair);
 
-    // 480 s less the way: outdoor unit to the wall 120, call 60, to the board 60, to the outdoor unit 120.
+    // 480 s from the end of the call, less its drop-off of 60, the asking of 20 and the way out of 120; and the
+    // drop-off of the second.
     expect($pair[1]->wait->rest)
         ->toBe(480)
         ->and($both->waitMinutes() - $alone->waitMinutes())
-        ->toBe(2);
+        ->toBe(5);
 });

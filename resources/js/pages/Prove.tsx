@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { Shell } from '@/shell/Shell';
 import type { ProveProps } from '@/types';
 import { Dock } from '@/features/prove/ProveDock';
-import { preferred } from '@/features/prove/school';
+import { preferred, toRead } from '@/features/prove/school';
 import { StepBody } from '@/features/prove/StepBody';
 import { say } from '@/words';
 
@@ -32,7 +32,7 @@ export default function Prove() {
         setCheck(null);
     }
     const step = steps.find((candidate) => candidate.key === key) ?? steps[0];
-    const first = step?.probes.find((probe) => !probe.reading) ?? step?.probes[0];
+    const first = step && (toRead(step).find((probe) => !probe.reading) ?? step.probes[0]);
     return (
         <Shell
             stage="prove"

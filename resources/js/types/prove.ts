@@ -12,6 +12,8 @@ export interface StepView {
     isolated: boolean;
     staysDead: boolean;
     main: boolean;
+    /** Without it nothing of its call is proved, or it belongs to the short form. */
+    required: boolean;
     do: string;
     hot: string;
     closes: string[];
@@ -23,7 +25,16 @@ export interface StepView {
     running: boolean;
     startedAt: string | null;
     readyAt: string | null;
-    probes: { a: string; b: string; mode: Mode; shows: string; expected: Expectation; reading: Reading | null }[];
+    probes: {
+        a: string;
+        b: string;
+        mode: Mode;
+        /** Says where a fault is, once something needed has failed. */
+        optional: boolean;
+        shows: string;
+        expected: Expectation;
+        reading: Reading | null;
+    }[];
     signs: {
         key: string;
         text: string;

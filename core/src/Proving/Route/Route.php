@@ -22,6 +22,8 @@ final readonly class Route
         public int $minutes,
         public int $waits,
         public int $powerChanges,
+        public int $readings,
+        public int $answers,
         public Message $reason,
     ) {
     }
@@ -48,6 +50,12 @@ final readonly class Route
                 static fn (Step $s): bool => ! in_array($s->key(), $proved, true),
             ),
         );
+        $end = $last === null ? [] : [$last];
+        if ($school === School::Short) {
+            return self::short(
+                (new Walk($waits))->through([...(new ShortForm($waits))->order($callByCall), ...$end]),
+            );
+        }
         $order = $school->order();
         $wayByWay = $callByCall;
         usort(
@@ -56,7 +64,6 @@ final readonly class Route
                 (int) array_search($b->method, $order, true),
         );
 
-        $end = $last === null ? [] : [$last];
         $one = (new Walk($waits))->through([...$callByCall, ...$end]);
         $other = (new Walk($waits))->through([...$wayByWay, ...$end]);
         [$best, $second, $words, $instead] =
@@ -80,6 +87,8 @@ final readonly class Route
             $best->minutes(),
             $best->waitMinutes(),
             $best->powerChanges,
+            $best->readings,
+            $best->answers,
             $best->keys === $second->keys || $saved === 0
                 ? Message::of(
                     'proving.route.about-them-waiting',
@@ -96,6 +105,26 @@ final readonly class Route
                     instead: $instead,
                     powerChanges2: $second->powerChanges,
                 ),
+        );
+    }
+
+    private static function short(Walk $walk): self
+    {
+        return new self(
+            $walk->keys,
+            $walk->minutes(),
+            $walk->waitMinutes(),
+            $walk->powerChanges,
+            $walk->readings,
+            $walk->answers,
+            Message::of(
+                'proving.route.short',
+                minutes: Quantity::of($walk->minutes(), Unit::Minutes),
+                waitMinutes: $walk->waitMinutes(),
+                readings: $walk->readings,
+                answers: $walk->answers,
+                powerChanges: $walk->powerChanges,
+            ),
         );
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Proving\Route;
 
+use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Proving\Step\Method;
 use Unionbit\Core\Proving\Step\Step;
 use Unionbit\Core\Words\Message;
@@ -11,6 +12,7 @@ use Unionbit\Core\Words\Message;
 /** Which proof of a call a person reaches for first. It changes costs and order, not what counts as proved. */
 enum School: string
 {
+    case Short = 'short';
     case Jumper = 'jumper';
     case Meter = 'meter';
     case Unit = 'unit';
@@ -32,7 +34,7 @@ enum School: string
                 Method::Continuity,
                 Method::Voltage,
             ],
-            self::Meter => [
+            self::Short, self::Meter => [
                 Method::Voltage,
                 Method::Jumper,
                 Method::BoardJumper,
@@ -68,13 +70,24 @@ enum School: string
     }
 
     /**
-     * The proofs of one call that this school does: its own first one that the thermostat allows, and the voltage.
+     * The proofs of one call that this school does: its own first one that the thermostat allows, and the voltage. The
+     * short form goes without the former, and looks at what no reading shows instead; a jumper parts suspects where a
+     * call has failed.
      *
      * @param  list<Step>  $steps  of one call
      * @return list<Step>
      */
     public function of(array $steps): array
     {
+        if ($this === self::Short) {
+            return array_values(
+                array_filter(
+                    $steps,
+                    static fn (Step $s): bool => $s->call !== CallName::Defrost &&
+                        ($s->method->isRequired() || $s->method === Method::Looks),
+                ),
+            );
+        }
         $order = $this->order();
         usort(
             $steps,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Proving\Route;
 
+use Unionbit\Core\Proving\Step\Sign;
 use Unionbit\Core\Proving\Step\Step;
 use Unionbit\Core\Proving\Step\Wait;
 use Unionbit\Core\Proving\Step\Waits;
@@ -21,8 +22,11 @@ final class Walk
     /** Off, dead reading and the meter proved; or on and R–C read. */
     private const SWITCH = 60;
 
-    /** A jumper placed, or the thermostat asked; and putting back. */
+    /** A jumper placed, a cable lifted; and putting back. */
     private const SET_UP = 60;
+
+    /** The thermostat asked for a call, or told to end it. */
+    private const ASK = 20;
 
     private const PROBE = 20;
 
@@ -45,7 +49,12 @@ final class Walk
 
     private int $compressorEnd = PHP_INT_MIN;
 
-    private ?string $last = null;
+    /** The step before, whose call may still run. */
+    private ?Step $last = null;
+
+    public int $readings = 0;
+
+    public int $answers = 0;
 
     public function __construct(private readonly Waits $waits)
     {
@@ -58,6 +67,7 @@ final class Walk
             $this->keys[] = $step->key();
             $this->step($step);
         }
+        $this->dropOff();
 
         return $this;
     }
@@ -74,9 +84,14 @@ final class Walk
 
     private function step(Step $step): void
     {
-        $this->power(! $step->setUpIsolated);
+        if ($this->last === null || $step->follows !== $this->last->key()) {
+            $this->dropOff();
+        }
+        if (! $step->method->isAtAnyPower()) {
+            $this->power(! $step->setUpIsolated);
+        }
         $this->go($step->places()[0] ?? Place::Wall);
-        $this->clock += self::SET_UP;
+        $this->clock += $step->setUpIsolated ? self::SET_UP : self::ASK;
         $start = $this->clock;
         $powered = $step->setUpIsolated && ! $step->staysDead;
         if ($powered) {
@@ -87,7 +102,9 @@ final class Walk
         }
         $ready = $this->ready($step, $start);
         $this->waited += max(0, $ready - $this->clock);
-        $this->clock = max($this->clock, $ready) + self::PROBE * count($step->probes);
+        $this->clock = max($this->clock, $ready) + self::PROBE * count($step->needed());
+        $this->readings += count($step->needed());
+        $this->answers += count(array_filter($step->signs, static fn (Sign $s): bool => ! $s->optional));
         if ($powered) {
             $this->power(false);
         }
@@ -98,12 +115,30 @@ final class Walk
         if ($this->waits->runs($step)) {
             $this->compressorEnd = $this->clock;
         }
-        $this->last = $step->key();
+        $this->last = $step;
+    }
+
+    /** The call ended at the thermostat, and what it pulled in waited for until it has fallen out. */
+    private function dropOff(): void
+    {
+        $last = $this->last;
+        $seconds = $last?->dropOff?->seconds;
+        if ($last === null || $seconds === null) {
+            return;
+        }
+        $this->go(Place::Wall);
+        $this->clock += self::ASK;
+        if ($this->waits->runs($last)) {
+            $this->compressorEnd = $this->clock;
+        }
+        $this->waited += $seconds;
+        $this->clock += $seconds;
+        $this->last = null;
     }
 
     private function ready(Step $step, int $start): int
     {
-        if ($step->onward !== null && $step->follows === $this->last) {
+        if ($step->onward !== null && $step->follows === $this->last?->key()) {
             return $start + $step->onward->seconds;
         }
         $from = match ($step->wait->from) {

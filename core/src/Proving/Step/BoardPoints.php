@@ -121,7 +121,7 @@ final readonly class BoardPoints
     }
 
     /** @return array<string, true> points that closed copper joins to this one, everything at rest */
-    private function reached(string $point): array
+    public function reached(string $point): array
     {
         return $this->plan
             ->circuit()

@@ -10,13 +10,23 @@ use Unionbit\Core\Words\Message;
 /** A pair of points that a step asks for. */
 final readonly class Probe
 {
-    /** @param  Message  $shows what this reading tells, in a few words */
+    /**
+     * @param  Message  $shows  what this reading tells, in a few words
+     * @param  bool  $optional  no single fault shows here that does not show in what is needed: it says where one is,
+     *     once a needed reading or a sign has failed
+     */
     public function __construct(
         public string $a,
         public string $b,
         public Message $shows,
         public MeterMode $mode = MeterMode::Volts,
+        public bool $optional = false,
     ) {
+    }
+
+    public function asOptional(): self
+    {
+        return new self($this->a, $this->b, $this->shows, $this->mode, true);
     }
 
     public function key(): string

@@ -50,7 +50,7 @@ final readonly class RestStep
             probes: [
                 ...array_values(
                     array_filter(
-                        [...$this->boards(), ...$this->outdoors()],
+                        [...($boards = $this->boards()), ...$this->outdoors($boards)],
                         static fn (Probe $p): bool => $meter->nominalVolts($setup, $p->a, $p->b) !== null,
                     ),
                 ),
@@ -81,8 +81,11 @@ final readonly class RestStep
         return array_values($probes);
     }
 
-    /** @return list<Probe> each call's screw outdoors, to the common of the same unit */
-    private function outdoors(): array
+    /**
+     * @param  list<Probe>  $indoors  that are read at the boards
+     * @return list<Probe> each call's screw outdoors, to the common of the same unit
+     */
+    private function outdoors(array $indoors): array
     {
         $archetype = $this->plan->installation->archetype;
         $commons = $calls = [];
@@ -97,11 +100,24 @@ final readonly class RestStep
         foreach ($calls as $terminal) {
             $common = $commons[$terminal->place->value] ?? null;
             if ($common !== null && $terminal->name->isCall()) {
-                $probes[] = new Probe($terminal->point(), $common, Message::of('proving.rest-step.no-call-stands'));
+                $probe = new Probe($terminal->point(), $common, Message::of('proving.rest-step.no-call-stands'));
+                $probes[] = $this->isReadIndoors($terminal->point(), $indoors) ? $probe->asOptional() : $probe;
             }
         }
 
         return $probes;
+    }
+
+    /**
+     * Whether copper joins a screw outdoors to one that is read at a board.
+     *
+     * @param  list<Probe>  $indoors
+     */
+    private function isReadIndoors(string $point, array $indoors): bool
+    {
+        $reached = $this->board->reached($point);
+
+        return array_any($indoors, static fn (Probe $p): bool => isset($reached[$p->a]));
     }
 
     /** @return list<Probe> the idle current, where a hot conductor goes to the wall */

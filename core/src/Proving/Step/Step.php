@@ -56,11 +56,17 @@ final readonly class Step
         return $this->number === 1 ? $key : "{$key}-{$this->number}";
     }
 
-    /** @return list<Place> where to stand, in order: for the set-up, then for each pair that is measured */
+    /** @return list<Probe> without which it does not pass */
+    public function needed(): array
+    {
+        return array_values(array_filter($this->probes, static fn (Probe $p): bool => ! $p->optional));
+    }
+
+    /** @return list<Place> where to stand, in order: for the set-up, then for each pair that has to be measured */
     public function places(): array
     {
         $places = $this->method === Method::PreCheck ? [] : [$this->method->place()];
-        foreach ($this->probes as $probe) {
+        foreach ($this->needed() as $probe) {
             $at = Place::tryFrom(explode('.', $probe->a)[0]) ?? $this->method->place();
             $at = $at === Place::Module ? Place::Indoor : $at;
             if (! in_array($at, $places, true)) {

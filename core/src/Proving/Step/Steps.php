@@ -243,6 +243,8 @@ final readonly class Steps
             $isPart =
                 $other !== $call &&
                 $other !== CallName::Fan &&
+                // A compressor is not reversed while it runs.
+                $other->isCooling() === $call->isCooling() &&
                 count($closes) < count($mine) &&
                 array_udiff(
                     $closes,
@@ -380,7 +382,27 @@ final readonly class Steps
             );
         }
 
-        return [...$probes, ...$this->humidity($call)];
+        // A jumper is read where it parts the cable from the unit.
+        return [...$jumper ? $probes : self::oneNeeded($call, $probes), ...$this->humidity($call)];
+    }
+
+    /**
+     * The farthest reading tells everything that those before it tell. The blower is heard where it is asked for: there
+     * the wall's own reading of the volts does.
+     *
+     * @param  list<Probe>  $probes  from the wall outward
+     * @return list<Probe>
+     */
+    private static function oneNeeded(CallName $call, array $probes): array
+    {
+        $wall = array_filter($probes, static fn (Probe $p): bool => Place::ofPoint($p->b) === Place::Wall);
+        $needed = $call === CallName::Fan && count($wall) > 1 ? count($wall) - 1 : count($probes) - 1;
+
+        return array_map(
+            static fn (Probe $p, int $n): Probe => $n === $needed ? $p : $p->asOptional(),
+            $probes,
+            array_keys($probes),
+        );
     }
 
     /** @return list<Probe> at what is asked for by a contact of its own, and where a signal opens instead of closing */

@@ -101,8 +101,14 @@ export function MeterDock({
             (body.step ?? null) === step,
     );
 
-    const record = async () => {
-        if (typed.trim() === '') return;
+    // The meter shows the same as on the pair before: one tap.
+    const before = step === null ? undefined : readings.find((reading) => reading.step === step);
+    const same =
+        typed === '' && before?.mode === mode && before.value !== null && !last && !closed
+            ? String(before.value)
+            : null;
+    const record = async (figure = typed) => {
+        if (figure.trim() === '') return;
         // What is typed while the answer is on its way is the next reading, and stays.
         // The probes go on at once, before the page is read again: the next figure typed belongs to the next pair.
         const place = correcting
@@ -117,8 +123,8 @@ export function MeterDock({
               }
             : { stage, step, call, mode, a, b };
         setRefusedAt(pair);
-        await write('readings', { ...place, value: typed }, (reading) => {
-            setTyped((now) => (now === typed ? '' : now));
+        await write('readings', { ...place, value: figure }, (reading) => {
+            setTyped((now) => (now === figure ? '' : now));
             setCorrecting(null);
             if (reading) onRecorded?.(reading);
         });
@@ -158,6 +164,10 @@ export function MeterDock({
         '[': () => move(-1),
         ']': () => move(1),
         x: probes.swap,
+        r: () => document.getElementById('actual')?.focus(),
+        '=': () => {
+            if (same !== null) void record(same);
+        },
     });
 
     return (
@@ -274,6 +284,10 @@ export function MeterDock({
                                 onKeyDown={(event) => {
                                     if (event.key === 'Enter') void record();
                                     if (event.key === 'Escape') event.currentTarget.blur();
+                                    if (event.key === '=' && same !== null) {
+                                        event.preventDefault();
+                                        void record(same);
+                                    }
                                 }}
                             />
                             <em>
@@ -328,7 +342,20 @@ export function MeterDock({
                     />
                 </section>
                 {!closed && (
-                    <div className="dock__go border-t border-hair px-4 pb-3.5 pt-2.5">
+                    <div className="dock__go grid gap-2 border-t border-hair px-4 pb-3.5 pt-2.5">
+                        {same !== null && (
+                            <button className="btn w-full justify-between" onClick={() => void record(same)}>
+                                {say('meter.same-again', { value: same })} <span className="key">=</span>
+                            </button>
+                        )}
+                        {last?.outcome === 'fail' && typed === '' && (
+                            <button
+                                className="btn w-full justify-between"
+                                onClick={() => document.getElementById('actual')?.focus()}
+                            >
+                                {say('meter.again-better-contact')} <span className="key">R</span>
+                            </button>
+                        )}
                         <button
                             className={clsx(
                                 'btn w-full justify-between text-left whitespace-normal!',

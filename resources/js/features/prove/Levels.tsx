@@ -84,10 +84,6 @@ export function Levels({
                                           : say('prove.open')}
                                 </td>
                             );
-                            const at = (place: string) =>
-                                (step?.probes ?? [])
-                                    .filter((probe) => probe.a.startsWith(`${place}.`))
-                                    .map((probe) => probe.reading?.outcome ?? null);
                             const sign = (key: string) =>
                                 (step?.signs ?? []).filter((seen) => seen.key === key).map((seen) => seen.outcome);
                             return (
@@ -98,13 +94,9 @@ export function Levels({
                                     ) : (
                                         <>
                                             <Level outcomes={sign('display')} />
-                                            <Level outcomes={[...at('wall'), ...at('module')]} />
-                                            <Level outcomes={[...at('indoor'), ...at('outdoor')]} />
-                                            <Level
-                                                outcomes={step.signs
-                                                    .filter((seen) => !seen.optional && seen.key !== 'drop-off')
-                                                    .map((seen) => seen.outcome)}
-                                            />
+                                            <Level outcomes={closedBy(step)} />
+                                            <Level outcomes={arrivedBy(step)} />
+                                            <Level outcomes={pulledIn(step)} />
                                             <Level outcomes={step.dropped ? ['pass'] : sign('drop-off')} />
                                         </>
                                     )}
@@ -159,7 +151,30 @@ export function Levels({
     );
 }
 
-function Level({ outcomes }: { outcomes: (OutcomeName | null)[] }) {
+type Outcomes = (OutcomeName | null)[];
+
+const atWall = (probe: StepView['probes'][number]) => /^(wall|module)\./.test(probe.a);
+
+/** What was read; a pair that is not needed and was not read says nothing. */
+const read = (probes: StepView['probes']): Outcomes =>
+    probes.filter((probe) => !probe.optional || probe.reading).map((probe) => probe.reading?.outcome ?? null);
+
+/** The volts at the far end say that everything before it is closed. */
+function closedBy(step: StepView): Outcomes {
+    const wall = read(step.probes.filter(atWall));
+    return wall.length > 0 ? wall : arrivedBy(step);
+}
+
+/** Where the wall's pair is what is needed, as for the blower, the load says that it has arrived. */
+function arrivedBy(step: StepView): Outcomes {
+    const arrived = read(step.probes.filter((probe) => !atWall(probe)));
+    return arrived.length > 0 ? arrived : pulledIn(step);
+}
+
+const pulledIn = (step: StepView): Outcomes =>
+    step.signs.filter((sign) => !sign.optional && sign.key !== 'drop-off').map((sign) => sign.outcome);
+
+function Level({ outcomes }: { outcomes: Outcomes }) {
     const worst: OutcomeName | null = outcomes.includes('fail')
         ? 'fail'
         : outcomes.includes('too-early')

@@ -40,6 +40,7 @@ export function ProbeLines({
                 const cell = (right - left - 4) / mine.length;
                 const x = left - 6 + index * cell;
                 const here = probes.mode === probe.mode && probes.a === probe.a && probes.b === probe.b;
+                const idle = probe.optional && !probe.reading && step.state !== 'failed';
                 const mark = probe.reading ? marks[probe.reading.outcome] : null;
                 const place =
                     { indoor: say('prove.board'), outdoor: say('prove.outside') }[probe.a.split('.')[0] ?? ''] ??
@@ -66,7 +67,7 @@ export function ProbeLines({
                             height="44"
                             fill={here ? 'var(--copper-wash)' : 'transparent'}
                         />
-                        <text className="c-verb" x={x + 6} y={shared ? y - 5 : y + 5}>
+                        <text className={`c-verb ${idle ? 'f-muted' : ''}`} x={x + 6} y={shared ? y - 5 : y + 5}>
                             {pointName(all, probe.a)}–{pointName(all, probe.b)}{' '}
                             <tspan className="f-muted" fontWeight="500">
                                 {place}
@@ -77,7 +78,7 @@ export function ProbeLines({
                             x={shared ? x + 78 : right - 110}
                             y={shared ? y + 14 : y + 5}
                         >
-                            {range(probe.expected)}
+                            {idle ? say('prove.if-it-fails') : range(probe.expected)}
                         </text>
                         <text
                             className={`c-read ${shared ? 'c-read--small' : ''}`}

@@ -1,6 +1,7 @@
 import { MeterDock } from '@/features/meter-dock/MeterDock';
 import { useProbes } from '@/shell/Shell';
 import type { ProveProps, StepView } from '@/types';
+import { toRead } from './school';
 
 /** The dock of the step; after a reading that is as expected the probes go on to the next open pair. */
 export function Dock({
@@ -22,7 +23,7 @@ export function Dock({
             readings={readings}
             onRecorded={(reading) => {
                 if (reading.outcome !== 'pass' || !step) return;
-                const next = step.probes.find(
+                const next = toRead(step).find(
                     (probe) => probe.reading?.outcome !== 'pass' && !(probe.a === reading.a && probe.b === reading.b),
                 );
                 if (next && step.probes.some((probe) => probe.a === reading.a && probe.b === reading.b))

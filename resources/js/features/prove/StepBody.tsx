@@ -22,7 +22,7 @@ import type { BoardRow, BoardState, ProveProps, StepView } from '@/types';
 import { Glyph } from '@/ui/Glyph';
 import { State } from '@/ui/State';
 import { Way } from '@/features/prove/Way';
-import { preferred } from './school';
+import { preferred, toRead } from './school';
 import { say } from '@/words';
 
 export function StepBody({
@@ -75,7 +75,7 @@ export function StepBody({
         .sort((a, b) => order.indexOf(a.method) - order.indexOf(b.method));
     const choose = (key: string) => {
         const next = steps.find((candidate) => candidate.key === key);
-        const probe = next?.probes.find((candidate) => !candidate.reading) ?? next?.probes[0];
+        const probe = next && (toRead(next).find((candidate) => !candidate.reading) ?? next.probes[0]);
         if (probe) {
             probes.setMode(probe.mode);
             probes.set(probe.a, probe.b);
@@ -172,7 +172,9 @@ export function StepBody({
             />
             <div className="flex flex-wrap items-center justify-between gap-3 border-b border-hair px-1.5">
                 <MethodSwitch
+                    key={step.call}
                     steps={mine}
+                    short={school === 'short' && !mine.some((candidate) => candidate.state === 'failed')}
                     current={step.key}
                     onStep={choose}
                     missing={

@@ -13,6 +13,7 @@ import type { ProveProps, StepView } from '@/types';
 import { Glyph } from '@/ui/Glyph';
 import { Bad, outcomeLook, State } from '@/ui/State';
 import { Tag } from '@/ui/Tag';
+import { toRead } from './school';
 import { say } from '@/words';
 
 const DROP_OFF = 'drop-off';
@@ -53,10 +54,11 @@ export function StepCells({
     const anyPower = step.method === 'looks';
     const agrees = anyPower || power.state === wants;
     const ready =
-        step.probes.every((probe) => probe.reading?.outcome === 'pass') &&
+        toRead(step).every((probe) => probe.reading?.outcome === 'pass') &&
         step.signs.every((sign) => sign.outcome === 'pass' || sign.key === DROP_OFF);
     // What falls out is asked for after the call, everything else while it stands.
     const asked = (sign: StepView['signs'][number]) => (sign.key === DROP_OFF) === off;
+    const open = step.signs.filter((sign) => asked(sign) && !sign.outcome);
     // In practice the simulated house is looked at: what runs in it is recorded, marked as simulated.
     const look = async () => {
         const answer = await post<{ signs: Record<string, boolean> }>(url('job.simulated-signs', { job: job.id }), {
@@ -191,6 +193,17 @@ export function StepCells({
                     {job.practice && step.running && !closed && step.signs.length > 0 && (
                         <button className="link" onClick={() => void look()}>
                             {say('prove.look-and-listen-simulated')}
+                        </button>
+                    )}
+                    {!closed && step.running && open.length > 1 && (
+                        <button
+                            className="btn btn--small mt-1"
+                            onClick={async () => {
+                                for (const sign of open)
+                                    await send('signs', { step: step.key, sign: sign.key, seen: true });
+                            }}
+                        >
+                            {say('prove.all-seen', { signs: open.length })}
                         </button>
                     )}
                     {step.signs.length === 0 && (

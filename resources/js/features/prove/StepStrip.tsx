@@ -1,4 +1,5 @@
 import { clsx } from 'clsx';
+import { useState } from 'react';
 import type { ProveProps, StepView } from '@/types';
 import { Glyph, type GlyphName } from '@/ui/Glyph';
 import { say } from '@/words';
@@ -63,15 +64,23 @@ export function MethodSwitch({
     current,
     onStep,
     missing,
+    short,
 }: {
     missing: { word: string; why: string }[];
     steps: StepView[];
+    /** Only what the call needs: the others part suspects once it has failed. */
+    short: boolean;
     current: string;
     onStep: (key: string) => void;
 }) {
+    const [all, setAll] = useState(false);
+    const shown = steps.filter(
+        (step) => all || !short || step.required || step.key === current || step.state !== 'open',
+    );
+    const more = shown.length < steps.length;
     return (
         <div role="group" aria-label={say('prove.proof')} className="flex flex-wrap">
-            {steps.map((step) => (
+            {shown.map((step) => (
                 <button
                     key={step.key}
                     aria-pressed={step.key === current}
@@ -85,7 +94,12 @@ export function MethodSwitch({
                     {step.methodLabel}
                 </button>
             ))}
-            {missing.map((method) => (
+            {more && (
+                <button className="link min-h-11 px-3.5" onClick={() => setAll(true)}>
+                    {say('prove.other-proofs', { more: steps.length - shown.length })}
+                </button>
+            )}
+            {(more ? [] : missing).map((method) => (
                 <details key={method.word} className="min-h-11">
                     <summary className="fold gap-1 px-3.5 font-lab text-body font-semibold text-muted">
                         <s>{method.word}</s> <span className="vh">{say('prove.not-possible-here')}</span>
