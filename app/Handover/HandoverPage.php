@@ -11,6 +11,7 @@ use App\Models\Record\Measurement;
 use App\Models\Record\Observation;
 use App\Models\Record\Reading;
 use App\Models\Record\Signature;
+use App\Prove\AsFound\Baseline;
 use App\Prove\LoadCheckView;
 use App\Prove\MeasurementView;
 use App\Records\Photo\PhotoView;
@@ -40,7 +41,7 @@ final class HandoverPage
     {
         $house = House::of($job);
         $progress = Progress::of($job);
-        $plan = $house->plan;
+        $plan = $house->standing;
         $notes = ReadingNotes::of($job, $progress->steps());
         $survey = $job->readings()->where('stage', 'survey')->get();
 
@@ -59,7 +60,8 @@ final class HandoverPage
                         a: $plan->profile->link[0],
                         b: $plan->profile->link[1],
                     ),
-            'settings' => $plan === null ? [] : self::settings($job, $plan),
+            'settings' => $house->plan === null ? [] : self::settings($job, $house->plan),
+            'baseline' => Baseline::of($job),
             'proofs' => self::proofs($progress, $notes),
             'survey' => array_values(
                 $survey->map(static fn (Reading $r): array => ReadingView::of($r, $notes))->all(),

@@ -20,6 +20,7 @@ use Unionbit\Core\Words\Message;
  * @phpstan-type Page array{
  *     points: list<Point>,
  *     job: array{mark: ?string, importedAt: ?string}, simulated: ?string, unsigned: list<string>,
+ *     baseline: list<array{call: string, state: string, told: ?string}>,
  *     survey: list<mixed>, proofs: list<mixed>, signatures: list<Signed>,
  * }
  */

@@ -50,17 +50,26 @@ final readonly class OpenMatters
     /** @return list<Message> what has not been done at all: nothing is in order only because nobody has looked */
     private function unfinished(): array
     {
-        if (House::of($this->job)->plan === null) {
-            return [Message::of('handover.open-matters.no-plan')];
+        if (House::of($this->job)->standing === null) {
+            return [
+                Message::of(
+                    $this->job->isService() ? 'handover.open-matters.not-known' : 'handover.open-matters.no-plan',
+                ),
+            ];
         }
+        $unplanned =
+            House::of($this->job)->plan === null && ! $this->job->isService()
+                ? [Message::of('handover.open-matters.no-plan')]
+                : [];
         $open = array_filter(
             $this->progress->proofs(),
             static fn (array $call): bool => ! $call['proved'] && $call['waived'] === null,
         );
 
         return $open === []
-            ? []
+            ? $unplanned
             : [
+                ...$unplanned,
                 Message::of(
                     'handover.open-matters.not-proved',
                     calls: array_values(array_map(static fn (array $call): mixed => $call['label'], $open)),
@@ -166,7 +175,7 @@ final readonly class OpenMatters
     /** @return list<Message> conductors that nobody traced and no proof has shown */
     private function pairings(): array
     {
-        $plan = House::of($this->job)->plan;
+        $plan = House::of($this->job)->standing;
         $proved = $this->proved();
         $open = [];
         foreach ($plan === null ? [] : PlannedConductor::all($plan) as $planned) {
@@ -186,7 +195,7 @@ final readonly class OpenMatters
     /** @return list<string> conductors whose pairing a passed proof from the wall has shown: "A3" */
     private function proved(): array
     {
-        $plan = House::of($this->job)->plan;
+        $plan = House::of($this->job)->standing;
         if ($plan === null || ! $this->progress->isLanded()) {
             return [];
         }

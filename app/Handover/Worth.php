@@ -21,7 +21,7 @@ final class Worth
     /** @return list<Message> none where no thermostat is planned */
     public static function of(Job $job): array
     {
-        $plan = House::of($job)->plan;
+        $plan = House::of($job)->standing;
         $progress = Progress::of($job);
         $coverage = $plan === null ? null : CoverageSheet::of($job, $plan, $progress)->coverage;
         if ($coverage === null) {

@@ -13,6 +13,7 @@ use Unionbit\Core\Job\File\SurveyFile;
 use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Job\PlateAsFound;
 use Unionbit\Core\Planning\File\PlanFile;
+use Unionbit\Core\Planning\Plan\FoundPlan;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Proving\Step\Step;
 use Unionbit\Core\Proving\Step\Steps;
@@ -32,8 +33,24 @@ final class House
     /** @var ?list<Step> */
     private ?array $stepList = null;
 
+    /** What every call is proved on: the planned thermostat, else the one that hangs there, once it is known. */
+    public readonly ?Plan $standing;
+
     private function __construct(public readonly Installation $installation, public readonly ?Plan $plan)
     {
+        $this->standing = $plan ?? FoundPlan::of($installation);
+    }
+
+    /** Proved is what hangs there, before a screw is turned. */
+    public function isAsFound(): bool
+    {
+        return $this->plan === null && $this->standing !== null;
+    }
+
+    /** The same house before the work: on the thermostat that was found. */
+    public function before(): self
+    {
+        return $this->plan === null ? $this : new self($this->installation, null);
     }
 
     /** The house of a job as it stands; worked out once for each version of this very object. */
@@ -64,10 +81,10 @@ final class House
         );
     }
 
-    /** The circuit with the planned thermostat, or with the old plate while there is no plan. */
+    /** The circuit with the thermostat that stands, or with the old plate while nobody knows it. */
     public function circuit(): Circuit
     {
-        return $this->plan?->circuit() ?? $this->circuitAsFound();
+        return $this->standing?->circuit() ?? $this->circuitAsFound();
     }
 
     public function circuitAsFound(): Circuit
@@ -79,16 +96,16 @@ final class House
         );
     }
 
-    /** @return list<Step> every proof that the plan can have, worked out once */
+    /** @return list<Step> every proof that the thermostat can have, worked out once */
     public function stepList(): array
     {
         return $this->stepList ??= $this->kept('step-list', static fn (Steps $steps): array => $steps->all());
     }
 
-    /** @return ?list<CallName> calls that can be proved; null without a plan */
+    /** @return ?list<CallName> calls that can be proved; null while no thermostat stands */
     public function callsToProve(): ?array
     {
-        return $this->plan === null
+        return $this->standing === null
             ? null
             : $this->kept('step-calls', static fn (Steps $steps): array => $steps->calls());
     }
@@ -113,7 +130,7 @@ final class House
      */
     private function kept(string $what, Closure $work): array
     {
-        $plan = $this->plan;
+        $plan = $this->standing;
 
         return $plan === null
             ? []
@@ -126,6 +143,6 @@ final class House
 
     public function steps(): ?Steps
     {
-        return $this->plan === null ? null : new Steps($this->plan);
+        return $this->standing === null ? null : new Steps($this->standing);
     }
 }

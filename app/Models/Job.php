@@ -125,6 +125,26 @@ final class Job extends Model
         return $this->isPractice() ? $records : $records->where('simulated', false);
     }
 
+    /**
+     * Of these records of proofs, those that were made on the thermostat that stands now: what was proved on the old
+     * one, before it came off, says nothing of the new.
+     *
+     * @template T of Model
+     *
+     * @param  HasMany<T, $this>  $records
+     * @return HasMany<T, $this>
+     */
+    public function proving(HasMany $records, bool $asFound): HasMany
+    {
+        return $this->counting($records)->where('as_found', $asFound);
+    }
+
+    /** A visit that leaves the thermostat where it is, unless a plan says otherwise. */
+    public function isService(): bool
+    {
+        return $this->plan === null && ! $this->kind->replaces();
+    }
+
     /** The job of a site by its name, for seeds and tests. */
     public static function at(string $site): self
     {

@@ -13,4 +13,10 @@ enum VisitKind: string
     case FaultCall = 'fault call';
     case Maintenance = 'maintenance';
     case FollowUp = 'follow-up';
+
+    /** Whether a thermostat is put up on it: without a plan it is not done. */
+    public function replaces(): bool
+    {
+        return in_array($this, [self::Installation, self::Replacement, self::Conversion], true);
+    }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Prove;
 
+use App\House\House;
 use App\Models\Job;
 use App\Models\Record\Reading;
 use App\Records\Reading\ReadingNotes;
@@ -18,7 +19,11 @@ final class LoadCheckView
     /** @return list<array<string, mixed>> */
     public static function all(Job $job, Plan $plan, ReadingNotes $notes): array
     {
-        $readings = $job->counting($job->readings())->where('stage', 'prove')->whereNull('step')->get();
+        $readings = $job
+            ->proving($job->readings(), House::of($job)->isAsFound())
+            ->where('stage', 'prove')
+            ->whereNull('step')
+            ->get();
         $last = static fn (string $call, MeterMode $mode, string $a, string $b): ?Reading => $readings
             ->filter(
                 static fn (Reading $r): bool => ($r->call ?? 'idle') === $call &&

@@ -31,7 +31,7 @@ final class MeasurementsController extends Controller
         if ($call !== null) {
             Progress::of($job)->refuseUnknownCall($call);
         }
-        $plan = House::of($job)->plan;
+        $plan = House::of($job)->standing;
         $values = $this->values($figure, $request->values(), $plan);
         $result = $figure->compute($values, $plan);
         $row = Append::row(

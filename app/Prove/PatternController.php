@@ -26,7 +26,7 @@ final class PatternController extends Controller
     public function __invoke(Job $job, JobFiles $files): JsonResponse
     {
         $this->authorize('view', $job);
-        $plan = House::of($job)->plan;
+        $plan = House::of($job)->standing;
         $progress = Progress::of($job);
         $seen = $progress->seen();
         $fits =

@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace App\Prove;
 
 use App\House\BoardView;
+use App\House\House;
 use App\Models\Job;
 use App\Models\Record\Measurement;
 use App\Models\Stage;
+use App\Prove\AsFound\AsFoundView;
 use App\Records\Power\PowerFlag;
 use App\Records\Progress;
 use App\Records\Reading\ReadingNotes;
@@ -42,6 +44,7 @@ final class ProvePage
         return [
             ...JobFrame::props($job, $plan->circuit(), $progress),
             'thermostat' => $plan->profile->title,
+            'asFound' => House::of($job)->isAsFound() ? AsFoundView::of($job) : null,
             'calls' => self::calls($progress),
             'steps' => array_values(
                 array_map(

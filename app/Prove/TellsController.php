@@ -37,7 +37,7 @@ final class TellsController extends Controller
             array_values(array_filter($steps, static fn (Step $s): bool => $s->key() === $key))[0] ??
             throw Refused::at('step', Message::of('prove.tells-controller.there-no-proving-step-for', key: $key));
         $plan =
-            House::of($job)->plan ??
+            House::of($job)->standing ??
             throw Refused::at('step', Message::of('prove.tells-controller.choose-thermostat-first'));
         $groups = Cache::remember(
             'cannot-tell/'.House::key($plan)."/{$key}",

@@ -4,8 +4,14 @@ declare(strict_types=1);
 
 namespace App\Records;
 
+use App\House\House;
 use App\House\Refused;
 use App\Models\Job;
+use App\Models\Record\Observation;
+use App\Models\Record\Reading;
+use App\Models\Record\StepEvent;
+use App\Models\Record\Waiver;
+use App\Models\Stage;
 use App\Models\User;
 use App\Words\Words;
 use Illuminate\Auth\Access\AuthorizationException;
@@ -20,6 +26,9 @@ use Unionbit\Core\Words\Message;
  */
 final class Append
 {
+    /** Records of a proof: they belong to the thermostat that it was made on. */
+    private const ON_A_THERMOSTAT = [Reading::class, Observation::class, StepEvent::class, Waiver::class];
+
     /**
      * @template T of Model
      *
@@ -77,11 +86,20 @@ final class Append
             'user_id' => $user->id,
             'at' => now(),
             'simulated' => $job->isPractice(),
+            ...in_array($model, self::ON_A_THERMOSTAT, true)
+                ? ['as_found' => self::isOfProof($attributes) && House::of($job)->isAsFound()]
+                : [],
             ...Words::spoken($attributes),
             'seq' => self::next($job),
         ])->save();
 
         return $row;
+    }
+
+    /** @param  array<string, mixed>  $attributes */
+    private static function isOfProof(array $attributes): bool
+    {
+        return ($attributes['stage'] ?? Stage::Prove) === Stage::Prove;
     }
 
     private static function next(Job $job): int

@@ -91,12 +91,13 @@ final class Progress
         return $this->moves[$key] ?? false;
     }
 
-    /** Every move of the plan done: the house is as the plan leaves it. */
+    /** Every move of the plan done, or none to do: the house is as it will be left. */
     public function isLanded(): bool
     {
-        $plan = House::of($this->job)->plan;
+        $house = House::of($this->job);
 
-        return $plan !== null && ! in_array(false, array_column($this->moves(), 'done'), true);
+        return $house->isAsFound() ||
+            ($house->plan !== null && ! in_array(false, array_column($this->moves(), 'done'), true));
     }
 
     /** @return list<array{label: Message, done: bool}> of the plan's landing list; empty without a plan */
@@ -140,6 +141,9 @@ final class Progress
     public function plan(): array
     {
         $plan = House::of($this->job)->plan;
+        if ($this->job->isService()) {
+            return [];
+        }
         if ($plan === null) {
             return [
                 ['label' => Message::of('records.progress.choose-thermostat'), 'done' => false],
@@ -253,7 +257,7 @@ final class Progress
     {
         return $this->waivers ??= array_filter(
             $this->job
-                ->counting($this->job->waivers())
+                ->proving($this->job->waivers(), House::of($this->job)->isAsFound())
                 ->get()
                 ->mapWithKeys(static fn (Waiver $w): array => [$w->call => $w->reason])
                 ->all(),
@@ -373,19 +377,37 @@ final class Progress
         $all = static fn (array $items): bool => $items !== [] &&
             ! in_array(false, array_column($items, 'done'), true);
 
+        $service = $this->job->isService();
+        $stands = House::of($this->job)->standing !== null;
+
         return [
             [
                 'label' => Message::of('records.progress.survey-finished'),
                 'done' => $this->job->surveyed_at !== null,
             ],
-            ['label' => Message::of('records.progress.plan-used-every-move-ticked'), 'done' => $all($this->plan())],
-            ['label' => Message::of('records.progress.settings-entered'), 'done' => $all($this->settings())],
+            ...$service
+                ? []
+                : [
+                    [
+                        'label' => Message::of('records.progress.plan-used-every-move-ticked'),
+                        'done' => $all($this->plan()),
+                    ],
+                    [
+                        'label' => Message::of('records.progress.settings-entered'),
+                        'done' => $all($this->settings()),
+                    ],
+                ],
             [
-                'label' => Message::of('records.progress.every-call-proved-or-left'),
-                'done' => array_filter(
-                    $this->proofs(),
-                    static fn (array $c): bool => ! $c['proved'] && $c['waived'] === null,
-                ) === [],
+                'label' => Message::of(
+                    $service
+                        ? 'records.progress.every-call-proved-as-found'
+                        : 'records.progress.every-call-proved-or-left',
+                ),
+                'done' => (! $service || $stands) &&
+                    array_filter(
+                        $this->proofs(),
+                        static fn (array $c): bool => ! $c['proved'] && $c['waived'] === null,
+                    ) === [],
             ],
             [
                 'label' => Message::of('records.progress.everything-temporary-put-back'),
@@ -426,15 +448,19 @@ final class Progress
             ),
         );
         $finished = $stage === Stage::Handover ? $closed : $closed || ($items !== [] && $open === []);
+        $folded = $this->job->isService() && ($stage === Stage::Plan || $stage === Stage::Set);
 
         return [
             'key' => $stage->value,
-            'name' => $stage->label(),
+            'name' => $stage === Stage::Prove && House::of($this->job)->isAsFound()
+                    ? Message::of('records.progress.as-found')
+                    : $stage->label(),
+            'folded' => $folded,
             'state' => $stuck ? 'stuck' : ($finished ? 'done' : ($done > 0 ? 'begun' : 'next')),
             'n' => count($items),
             'done' => $done,
             'word' => $items === []
-                    ? Message::of('records.progress.after-plan')
+                    ? Message::of($folded ? 'records.progress.nothing-replaced' : 'records.progress.after-plan')
                     : Message::of('records.progress.of', done: $done, count: count($items), stage: $stage->value),
             'open' => $open,
         ];

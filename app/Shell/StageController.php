@@ -8,8 +8,11 @@ use App\Handover\HandoverPage;
 use App\House\House;
 use App\Models\Job;
 use App\Plan\PlanPage;
+use App\Prove\AsFound\AsFoundView;
 use App\Prove\ProvePage;
+use App\Records\Progress;
 use App\Set\SetPage;
+use App\Stage\JobFrame;
 use App\Survey\SurveyPage;
 use App\Web\Controller;
 use App\Words\Words;
@@ -37,11 +40,16 @@ final class StageController extends Controller
             : $this->page($job, 'Set', SetPage::props($job, House::of($job)->plan));
     }
 
-    public function prove(Job $job): Response|RedirectResponse
+    public function prove(Job $job): Response
     {
-        return House::of($job)->plan === null
-            ? redirect("/jobs/{$job->id}/plan")
-            : $this->page($job, 'Prove', ProvePage::props($job, House::of($job)->plan));
+        $standing = House::of($job)->standing;
+
+        return $standing === null
+            ? $this->page($job, 'AsFound', [
+                ...JobFrame::props($job, House::of($job)->circuitAsFound(), Progress::of($job)),
+                'asFound' => AsFoundView::of($job),
+            ])
+            : $this->page($job, 'Prove', ProvePage::props($job, $standing));
     }
 
     public function handover(Job $job): Response

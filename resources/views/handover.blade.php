@@ -100,6 +100,12 @@
     @endforeach
 </table>
 
+@if ($page['baseline'] !== [])
+    <h2>{{ $say('as-found-before-the-work') }}</h2>
+    @foreach ($page['baseline'] as $row)
+        <p>{{ $say('as-found-call', call: $row['call'], state: $row['state']) }}. {{ $row['told'] }}</p>
+    @endforeach
+@endif
 @if ($worth !== [])
     <h2>{{ $say('what-the-proofs-are-worth') }}</h2>
     @foreach ($worth as $line)

@@ -42,6 +42,7 @@ final class RecordColumns
             'reason' => 'text',
             'candidates' => 'strings',
             'corrects_id' => 'id?',
+            'as_found' => 'flag-or-no',
         ],
         'signs' => [
             'step' => 'step',
@@ -49,6 +50,7 @@ final class RecordColumns
             'seen' => 'flag',
             'outcome' => 'outcome',
             'reason' => 'text',
+            'as_found' => 'flag-or-no',
         ],
         'settings' => ['key' => 'setting', 'value' => 'word', 'old_value' => 'word?', 'reason' => 'text'],
         'power' => [
@@ -59,8 +61,8 @@ final class RecordColumns
             'despite' => 'strings?',
         ],
         'moves' => ['move' => 'word', 'done' => 'flag'],
-        'steps' => ['step' => 'step', 'event' => 'event'],
-        'waivers' => ['call' => 'proof', 'reason' => 'note'],
+        'steps' => ['step' => 'step', 'event' => 'event', 'as_found' => 'flag-or-no'],
+        'waivers' => ['call' => 'proof', 'reason' => 'note', 'as_found' => 'flag-or-no'],
         'measurements' => [
             'figure' => 'figure',
             'call' => 'call?',
@@ -164,6 +166,8 @@ final class RecordColumns
             'figure' => self::oneOf($value, array_column(MeasuredFigure::cases(), 'value'), $at),
             'role' => self::oneOf($value, Signature::ROLES, $at),
             'step' => self::step($value, $at),
+            // Files of before know no thermostat as found.
+            'flag-or-no' => self::value('flag', $value ?? false, $at),
             'flag' => is_bool($value)
                 ? $value
                 : throw InvalidData::notAllowed(

@@ -20,6 +20,7 @@ use Unionbit\Core\Proving\Judge\Outcome;
  * @property bool $seen
  * @property Outcome $outcome
  * @property string $reason
+ * @property bool $as_found made on the thermostat that was found, not on the planned one
  * @property bool $simulated from the simulated house, in practice
  * @property int $seq place in the job's order of records, given by the server
  * @property ?string $from_file the name that the file gives, where the row came out of a job file
@@ -37,6 +38,12 @@ final class Observation extends Model
 
     protected function casts(): array
     {
-        return ['outcome' => Outcome::class, 'seen' => 'boolean', 'simulated' => 'boolean', 'at' => 'datetime'];
+        return [
+            'outcome' => Outcome::class,
+            'seen' => 'boolean',
+            'simulated' => 'boolean',
+            'as_found' => 'boolean',
+            'at' => 'datetime',
+        ];
     }
 }

@@ -30,6 +30,7 @@ use Unionbit\Core\Proving\Judge\Outcome;
  * @property string $reason
  * @property list<string> $candidates
  * @property ?string $corrects_id
+ * @property bool $as_found made on the thermostat that was found, not on the planned one
  * @property bool $simulated from the simulated meter, in practice
  * @property int $seq place in the job's order of records, given by the server
  * @property ?string $from_file the name that the file gives, where the row came out of a job file
@@ -57,6 +58,7 @@ final class Reading extends Model
             'expected' => 'array',
             'candidates' => 'array',
             'simulated' => 'boolean',
+            'as_found' => 'boolean',
             'at' => 'datetime',
         ];
     }

@@ -16,6 +16,7 @@ use Illuminate\Support\Carbon;
  * @property int $user_id
  * @property string $call
  * @property string $reason
+ * @property bool $as_found made on the thermostat that was found, not on the planned one
  * @property bool $simulated written in practice
  * @property int $seq place in the job's order of records, given by the server
  * @property ?string $from_file the name that the file gives, where the row came out of a job file
@@ -33,6 +34,6 @@ final class Waiver extends Model
 
     protected function casts(): array
     {
-        return ['at' => 'datetime'];
+        return ['as_found' => 'boolean', 'at' => 'datetime'];
     }
 }

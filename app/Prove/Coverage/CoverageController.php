@@ -22,7 +22,7 @@ final class CoverageController extends Controller
     {
         $this->authorize('view', $job);
         $plan =
-            House::of($job)->plan ??
+            House::of($job)->standing ??
             throw Refused::at('step', Message::of('prove.tells-controller.choose-thermostat-first'));
         $sheet = CoverageSheet::of($job, $plan, Progress::of($job), self::AT_MOST);
 

@@ -74,10 +74,12 @@ final readonly class CoverageSheet
     /** @return list<string> items that have been done and came out as in a sound house */
     private static function done(Job $job, Plan $plan, Progress $progress): array
     {
+        // Nothing was set and nothing landed on the thermostat that hangs there.
+        $worked = ! House::of($job)->isAsFound();
         $done = Looks::done(
             $plan,
-            ! in_array(false, array_column($progress->settings(), 'done'), true),
-            $progress->isLanded(),
+            $worked && ! in_array(false, array_column($progress->settings(), 'done'), true),
+            $worked && $progress->isLanded(),
         );
         foreach ($progress->steps() as $key => $record) {
             foreach ([...$record->readings, ...$record->signs] as $part => $row) {

@@ -62,7 +62,7 @@ final class Practice
             StepRecord::all($job)[$step] ??
             throw Refused::at('step', Message::of('prove.practice.there-no-proving-step-for', step: $step));
         $circuit =
-            House::of($job)->plan?->circuit() ??
+            House::of($job)->standing?->circuit() ??
             throw Refused::at('step', Message::of('prove.practice.choose-thermostat-first'));
         $setup = $record->secondsLeft() > 0 ? $record->step->waiting : $record->step->setup;
         $runs = self::running($circuit, $setup, $fault);
@@ -98,7 +98,7 @@ final class Practice
         if ($job->practice === null) {
             throw Refused::at('value', Message::of('prove.practice.simulated-meter-for-practice-turn'));
         }
-        $circuit = House::of($job)->plan?->circuit();
+        $circuit = House::of($job)->standing?->circuit();
         foreach (
             $job->practice === '' || $circuit === null ? [] : app(JobFiles::class)->faults()->of($circuit) as $fault
         ) {

@@ -86,7 +86,7 @@ final readonly class PracticeRun
     private function fault(Job $job, string $wanted): string
     {
         $plan =
-            House::of($job)->plan ??
+            House::of($job)->standing ??
             throw Refused::at('on', Message::of('prove.practice-run.choose-thermostat-first'));
         if ($wanted === '') {
             return '';

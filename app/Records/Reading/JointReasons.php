@@ -34,7 +34,7 @@ final readonly class JointReasons
     /** @param  ?array<string, StepRecord>  $steps  of the job, where they are at hand */
     public static function of(Job $job, ?array $steps = null): self
     {
-        $plan = House::of($job)->plan;
+        $plan = House::of($job)->standing;
         if ($plan === null) {
             return new self([]);
         }
@@ -92,7 +92,7 @@ final readonly class JointReasons
     {
         $since = $job->counting($job->powerEvents())->max('seq') ?? 0;
         $readings = $job
-            ->counting($job->readings())
+            ->proving($job->readings(), House::of($job)->isAsFound())
             ->whereNull('step')
             ->whereNotNull('call')
             ->where('seq', '>', $since)

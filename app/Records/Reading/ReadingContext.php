@@ -35,7 +35,8 @@ final readonly class ReadingContext
         PowerFlag $flag,
     ): self {
         $house = House::of($job);
-        if ($stage === Stage::Survey || $house->plan === null) {
+        $standing = $stage === Stage::Prove ? $house->standing : $house->plan;
+        if ($stage === Stage::Survey || $standing === null) {
             return new self($house->circuitAsFound(), self::powered(Setup::calling(), $flag, $mode, false), null);
         }
         if ($step !== null) {
@@ -47,7 +48,7 @@ final readonly class ReadingContext
                 );
 
             return new self(
-                $house->plan->circuit(),
+                $standing->circuit(),
                 self::powered($record->step->setup, $flag, $mode, false),
                 $record,
             );
@@ -66,13 +67,8 @@ final readonly class ReadingContext
         }
 
         return new self(
-            $house->plan->circuit(),
-            self::powered(
-                Setup::ofCall($table, $name, $house->plan->profile),
-                $flag,
-                $mode,
-                $stage === Stage::Plan,
-            ),
+            $standing->circuit(),
+            self::powered(Setup::ofCall($table, $name, $standing->profile), $flag, $mode, $stage === Stage::Plan),
             null,
         );
     }

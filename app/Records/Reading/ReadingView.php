@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Records\Reading;
 
+use App\House\House;
 use App\Models\Job;
 use App\Models\Record\Reading;
 use App\Models\Stage;
@@ -47,7 +48,14 @@ final class ReadingView
     /** @return list<array<string, mixed>> latest first */
     public static function log(Job $job, Stage $stage, ?ReadingNotes $notes = null, int $most = 40): array
     {
-        $rows = $job->readings()->where('stage', $stage)->reorder()->orderByDesc('seq')->limit($most)->get();
+        $rows = $job
+            ->readings()
+            ->where('stage', $stage)
+            ->where('as_found', $stage === Stage::Prove && House::of($job)->isAsFound())
+            ->reorder()
+            ->orderByDesc('seq')
+            ->limit($most)
+            ->get();
         $notes ??= ReadingNotes::of($job);
 
         return array_values($rows->map(static fn (Reading $r): array => self::of($r, $notes))->all());

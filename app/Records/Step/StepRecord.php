@@ -47,13 +47,26 @@ final readonly class StepRecord
     ) {
     }
 
-    /** @return array<string, self> by step key */
+    /** @return array<string, self> by step key, on the thermostat that stands */
     public static function all(Job $job): array
     {
-        $steps = House::of($job)->stepList();
-        $events = $job->counting($job->stepEvents())->get()->groupBy('step');
-        $readings = $job->counting($job->readings())->whereNotNull('step')->get()->groupBy('step');
-        $observations = $job->counting($job->observations())->get()->groupBy('step');
+        return self::on($job, House::of($job));
+    }
+
+    /** @return array<string, self> by step key, on the thermostat that was found, whatever stands now */
+    public static function asFound(Job $job): array
+    {
+        return self::on($job, House::of($job)->before());
+    }
+
+    /** @return array<string, self> */
+    private static function on(Job $job, House $house): array
+    {
+        $steps = $house->stepList();
+        $found = $house->isAsFound();
+        $events = $job->proving($job->stepEvents(), $found)->get()->groupBy('step');
+        $readings = $job->proving($job->readings(), $found)->whereNotNull('step')->get()->groupBy('step');
+        $observations = $job->proving($job->observations(), $found)->get()->groupBy('step');
         $powerOn = PowerFlag::since($job, PowerState::Live);
         $powerOff = PowerFlag::since($job, PowerState::Isolated);
 

@@ -30,7 +30,7 @@ final readonly class SetFacts implements Edit
         return [
             'facts' => [
                 'required',
-                'array:lineVolts,tapVolts,transformerVa,fuseAmps,commonBonded,plateLink,oldPower',
+                'array:lineVolts,tapVolts,transformerVa,fuseAmps,commonBonded,plateLink,oldPower,oldSwitches',
             ],
             'facts.lineVolts' => ['nullable', 'numeric', 'between:90,300'],
             'facts.tapVolts' => ['nullable', 'numeric', 'between:90,300'],
@@ -38,7 +38,8 @@ final readonly class SetFacts implements Edit
             'facts.fuseAmps' => ['nullable', 'numeric', 'between:0.5,30'],
             'facts.commonBonded' => ['nullable', 'boolean'],
             'facts.plateLink' => ['nullable', Rule::enum(LinkState::class)],
-            'facts.oldPower' => ['nullable', Rule::in(['battery', 'common', 'mechanical'])],
+            'facts.oldPower' => ['nullable', Rule::in(['battery', 'common', 'both', 'mechanical', 'unknown'])],
+            'facts.oldSwitches' => ['nullable', Rule::in(['base', 'face', 'receiver', 'unknown'])],
         ];
     }
 
@@ -62,7 +63,7 @@ final readonly class SetFacts implements Edit
             $facts[(string) $key] = match (true) {
                 $value === null => null,
                 $key === 'commonBonded' => $request->boolean("facts.{$key}"),
-                in_array($key, ['plateLink', 'oldPower'], true) => $value,
+                in_array($key, ['plateLink', 'oldPower', 'oldSwitches'], true) => $value,
                 default => $request->float("facts.{$key}"),
             };
         }

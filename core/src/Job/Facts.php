@@ -24,7 +24,8 @@ final readonly class Facts
      * @param  list<SafetyDevice>  $safety  float, pump and load-shedding switches added in the wiring
      * @param  bool  $sharedKit  the adapter of a thermostat's kit stands at the board (WO04); only a plan puts it there
      * @param  array<string, SupplyFacts>  $further  of the supplies after the first, by their ids
-     * @param  ?string  $oldPower  what the old thermostat ran on: battery, common or mechanical
+     * @param  ?string  $oldPower  what the old thermostat ran on: battery, common, both, mechanical or unknown
+     * @param  ?string  $oldSwitches  where the old thermostat's switches are: base, face, receiver or unknown
      */
     public function __construct(
         public ?float $lineVolts = null,
@@ -39,6 +40,7 @@ final readonly class Facts
         public array $safety = [],
         public bool $sharedKit = false,
         public array $further = [],
+        public ?string $oldSwitches = null,
     ) {
     }
 

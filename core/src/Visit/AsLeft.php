@@ -8,6 +8,8 @@ use Unionbit\Core\Job\Facts;
 use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Job\LinkState;
 use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Terminal\Place;
+use Unionbit\Core\Thermostat\PowerKind;
 use Unionbit\Core\Wiring\Conductor;
 use Unionbit\Core\Wiring\Evidence;
 
@@ -45,11 +47,18 @@ final class AsLeft
                 fuseAmps: $facts->fuseAmps,
                 commonBonded: $facts->commonBonded,
                 plateLink: $link,
-                oldPower: $plan->profile->powerFrom === null ? 'battery' : 'common',
+                oldPower: match (true) {
+                    $plan->profile->power === PowerKind::CommonOrBattery => 'both',
+                    default => $plan->profile->powerFrom === null ? 'battery' : 'common',
+                },
                 secondBonded: $facts->secondBonded,
                 secondPhase: $facts->secondPhase,
                 safety: $facts->safety,
                 further: $facts->further,
+                oldSwitches: match (true) {
+                    $plan->profile->outputs === Place::Module => 'receiver',
+                    default => $plan->profile->switchesInFace ? 'face' : 'base',
+                },
             ),
             $house->cables,
             $plan->landing->jumpers,

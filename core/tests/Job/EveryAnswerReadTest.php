@@ -15,11 +15,13 @@ use Unionbit\Core\Job\Interview\Ask\FigureFacts;
 use Unionbit\Core\Job\Interview\Interview;
 use Unionbit\Core\Job\Interview\Question;
 use Unionbit\Core\Job\Interview\Questions;
+use Unionbit\Core\Job\PlateAsFound;
 use Unionbit\Core\Job\Suggest\EquipmentMatch;
 use Unionbit\Core\Job\Suggest\ModelDigits;
 use Unionbit\Core\Planning\Offer\LetterToLetter;
 use Unionbit\Core\Planning\Offer\Planner;
 use Unionbit\Core\Planning\Offer\ThermostatChoice;
+use Unionbit\Core\Planning\Plan\FoundPlan;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Proving\Step\Steps;
 use Unionbit\Core\Screening\Screening;
@@ -91,6 +93,16 @@ function readersOf(): array
             static fn ($o): array => [$o->codes(), $o->lost(), $o->unmet(), $o->reasons()],
             Planner::of($h, $p->profile)->offered,
         ),
+        'as found' => static function (Installation $h): mixed {
+            $found = FoundPlan::of($h);
+
+            return [
+                PlateAsFound::assumptions($h),
+                $found === null
+                    ? null
+                    : array_map(static fn ($s): array => [$s->key(), $s->setup], (new Steps($found))->all()),
+            ];
+        },
         'thermostats' => static fn (Installation $h): mixed => ThermostatChoice::rank(
             $h,
             array_map(House::profile(...), [House::BATTERY, 'radio-pair-receiver']),
@@ -148,11 +160,17 @@ function answersTo(Question $question): array
 }
 
 $houses = [
-    'furnace-gas-2h-2c' => ['display' => 'blank', 'oldPower' => 'battery', 'fuseAmps' => 5, 'floats' => 'none'],
+    'furnace-gas-2h-2c' => [
+        'display' => 'blank',
+        'oldPower' => 'battery',
+        'oldSwitches' => 'base',
+        'fuseAmps' => 5,
+        'floats' => 'none',
+    ],
     'heat-pump-o-2c-2aux' => ['outdoorTons' => 3, 'indoorTons' => 3],
     'furnace-gas-1h' => [],
-    'furnace-gas-1h-1c' => [],
-    'boiler-zone-valve-1c' => [],
+    'furnace-gas-1h-1c' => ['oldSwitches' => 'base'],
+    'boiler-zone-valve-1c' => ['oldSwitches' => 'base'],
     'air-handler-hot-water-1c' => [],
     'air-handler-electric-1h-1c' => [],
 ];

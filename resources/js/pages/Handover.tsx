@@ -13,6 +13,7 @@ import { BeforeAndAfter, EquipmentFound, SettingsEntered } from '@/features/hand
 import { Figures, LeftOut, OpenMatters } from '@/features/handover/Matters';
 import { ForTheCustomer } from '@/features/handover/ForTheCustomer';
 import { HandOverDialog } from '@/features/handover/HandOverDialog';
+import { Baseline } from '@/features/as-found/Baseline';
 import { Photographs } from '@/features/handover/Photographs';
 import { ProofsWorth } from '@/features/handover/ProofsWorth';
 import { Signatures } from '@/features/handover/Signatures';
@@ -20,7 +21,7 @@ import { roleWord } from '@/features/handover/roles';
 import { list, say } from '@/words';
 
 export default function Handover() {
-    const { job, crew, proofs, survey, lines, loads, measurements, unexplained, unsigned, simulated } =
+    const { job, baseline, crew, proofs, survey, lines, loads, measurements, unexplained, unsigned, simulated } =
         usePage<HandoverProps>().props;
     const [closing, setClosing] = useState(false);
     const closed = job.handedOverAt !== null;
@@ -138,6 +139,7 @@ export default function Handover() {
                     {proofs.length === 0 && <p className="text-muted">{say('handover.no-call-proved-yet')}</p>}
                 </section>
                 {proofs.length > 0 && <ProofsWorth />}
+                <Baseline rows={baseline} />
                 <CheckedLoads loads={loads} measurements={measurements} />
                 <Unexplained readings={unexplained} />
                 <Figures />

@@ -50,7 +50,7 @@ function Segment({
     const style = look(segment, now);
     const open = segment.state === 'done' ? [] : segment.open.slice(0, now ? 3 : 0);
     const more = segment.open.length - open.length;
-    const height = 76 + open.length * 18 + (open.length > 0 && more > 0 ? 18 : 0);
+    const height = segment.folded ? 44 : 76 + open.length * 18 + (open.length > 0 && more > 0 ? 18 : 0);
     const x = index % 2 ? 22 : 16;
     const step = segment.n > 1 ? (height - 30) / (segment.n - 1) : 0;
     return (
@@ -91,9 +91,13 @@ function Segment({
                 )}
             </svg>
             <b>{segment.name}</b>
-            <State glyph={style.glyph} tone={style.tone}>
-                {segment.word}
-            </State>
+            {segment.folded ? (
+                <p>{segment.word}</p>
+            ) : (
+                <State glyph={style.glyph} tone={style.tone}>
+                    {segment.word}
+                </State>
+            )}
             {open.map((item) => (
                 <p key={item} title={item}>
                     {item}
@@ -122,7 +126,7 @@ export function TapeStrip({ jobId, tape, current }: { jobId: string; tape: TapeS
                             className="mono text-tiny"
                             style={{ color: `var(--${style.tone === 'muted' ? 'muted' : `${style.tone}-ink`})` }}
                         >
-                            {segment.done}/{segment.n}
+                            {segment.folded ? '–' : `${segment.done}/${segment.n}`}
                         </span>
                     </Link>
                 );

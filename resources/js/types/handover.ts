@@ -8,6 +8,8 @@ import type { PhotoView } from './survey';
 export interface HandoverProps extends Frame {
     crew: string | null;
     thermostat: string | null;
+    /** What worked before the work, on the thermostat that was found. */
+    baseline: { call: string; state: string; told: string | null }[];
     facts: { label: string; value: string }[];
     wiring: (Insulation & {
         number: number;

@@ -54,8 +54,27 @@ export interface StepView {
     board: BoardState;
     waitingBoard: BoardState;
 }
+interface OldQuestion {
+    key: string;
+    text: string;
+    value: string | null;
+    choices: { value: string; label: string }[];
+}
+/** The thermostat that hangs there; what it is taken for, or what is lacking for that. */
+export interface AsFoundView {
+    service: boolean;
+    letters: { printed: string; name: string; colour: string | null }[];
+    power: OldQuestion;
+    switches: OldQuestion;
+    says: string | null;
+    reference: string | null;
+    assumptions: string[];
+    lost: string[];
+    lacking: string[];
+}
 export interface ProveProps extends Frame {
     thermostat: string;
+    asFound: AsFoundView | null;
     calls: {
         call: string;
         label: string;

@@ -33,6 +33,8 @@ export interface TapeSegment {
     done: number;
     word: string;
     open: string[];
+    /** Nothing to do on this visit. */
+    folded: boolean;
 }
 export interface PointInfo {
     id: string;

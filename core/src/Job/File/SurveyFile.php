@@ -96,6 +96,7 @@ final class SurveyFile
                 'commonBonded' => $facts->commonBonded,
                 'plateLink' => $facts->plateLink->value,
                 'oldPower' => $facts->oldPower,
+                ...$facts->oldSwitches === null ? [] : ['oldSwitches' => $facts->oldSwitches],
                 'secondBonded' => $facts->secondBonded,
                 'secondPhase' => $facts->secondPhase,
                 'safety' => self::safety($installation),
@@ -199,6 +200,7 @@ final class SurveyFile
             commonBonded: $node->has('commonBonded') ? $node->bool('commonBonded') : null,
             plateLink: $node->has('plateLink') ? $node->enum('plateLink', LinkState::class) : LinkState::Unknown,
             oldPower: $node->has('oldPower') ? $node->string('oldPower') : null,
+            oldSwitches: $node->has('oldSwitches') ? $node->string('oldSwitches') : null,
             secondBonded: $node->has('secondBonded') ? $node->bool('secondBonded') : null,
             secondPhase: $node->string('secondPhase', 'unknown'),
             safety: self::switches(

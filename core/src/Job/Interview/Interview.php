@@ -18,7 +18,7 @@ final class Interview
 
     private const YES_NO = ['commonBonded', 'secondBonded'];
 
-    private const WORDS = ['secondPhase', 'plateLink', 'oldPower'];
+    private const WORDS = ['secondPhase', 'plateLink', 'oldPower', 'oldSwitches'];
 
     /** Whether an answer belongs to the survey's answers, and not to its facts or to a cable. */
     public static function isNote(string $key): bool
@@ -47,6 +47,7 @@ final class Interview
             'secondPhase' => $facts->secondPhase === 'unknown' ? null : $facts->secondPhase,
             'plateLink' => $facts->plateLink === LinkState::Unknown ? null : $facts->plateLink->value,
             'oldPower' => $facts->oldPower,
+            'oldSwitches' => $facts->oldSwitches,
             'wire' => $house->wallCable()?->kind,
             'floats' => $facts->floats() === [] ? $house->answers->choice('floats') : 'some',
             'shedding' => $house->answers->choice('shedding') ?? ($facts->shedsLoad() ? 'shed' : null),

@@ -124,7 +124,7 @@ final readonly class RestStep
     private function amperes(): array
     {
         $idle =
-            $this->plan->profile->outputs === Place::Wall
+            $this->plan->profile->outputs === Place::Wall && ! $this->plan->profile->isVaTaken
                 ? (new LoadChecks($this->plan))->clampIn(CallName::Idle)
                 : null;
 

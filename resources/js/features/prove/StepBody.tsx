@@ -1,5 +1,8 @@
 import { router, usePage } from '@inertiajs/react';
 import { useEffect, useState } from 'react';
+import { DeadAsFound } from '@/features/as-found/Dead';
+import { WillBeReplaced } from '@/features/as-found/Head';
+import { Found } from '@/features/as-found/ThreeTaps';
 import { CannotTell } from '@/features/prove/CannotTell';
 import { Coverage } from '@/features/prove/Coverage';
 import { Levels } from '@/features/prove/Levels';
@@ -36,8 +39,21 @@ export function StepBody({
     check: string | null;
     onCheck: (call: string) => void;
 }) {
-    const { job, calls, steps, routes, board, resting, power, restore, now, noContinuity, noWallJumper, loads } =
-        usePage<ProveProps>().props;
+    const {
+        job,
+        asFound,
+        calls,
+        steps,
+        routes,
+        board,
+        resting,
+        power,
+        restore,
+        now,
+        noContinuity,
+        noWallJumper,
+        loads,
+    } = usePage<ProveProps>().props;
     const left = useSecondsLeft(step.running ? step.readyAt : null, now);
     const probes = useProbes();
     const [measure, width] = useWidth(808);
@@ -118,7 +134,9 @@ export function StepBody({
         <div ref={measure} className="flex flex-1 flex-col">
             <div className="head">
                 <div>
-                    <h1 className="h-step">{say('prove.prove', { callLabel: step.callLabel })}</h1>
+                    <h1 className="h-step">
+                        {say(asFound ? 'prove.as-found-call' : 'prove.prove', { callLabel: step.callLabel })}
+                    </h1>
                     <p>{say('prove.of-calls-proved', { proved, wanted: asked.length, shows: step.shows })}</p>
                 </div>
                 {!closed && through && (
@@ -153,7 +171,9 @@ export function StepBody({
                         <Glyph name="go" />
                     </button>
                 )}
+                {asFound && !closed && <WillBeReplaced />}
             </div>
+            {asFound && <Found found={asFound} />}
             <CallStrip
                 calls={calls}
                 current={calls.some((call) => call.call === step.key) ? step.key : step.call}
@@ -251,6 +271,7 @@ export function StepBody({
                 elsewhere.length > 0 && <Measurements probes={elsewhere} />
             )}
             <Reasons step={step} />
+            {asFound && <DeadAsFound />}
             <Coverage jobId={job.id} marks={marks} closed={closed} onStep={choose} onCheck={onCheck} />
             <Levels calls={calls} steps={steps} closed={closed} onStep={choose} />
             {!closed && phone && way}

@@ -52,7 +52,21 @@ final class OldPlate
                 [
                     'battery' => Message::of('job.questions.batteries'),
                     'common' => Message::of('job.questions.r-c'),
+                    'both' => Message::of('job.questions.r-c-and-batteries'),
                     'mechanical' => Message::of('job.questions.nothing-mechanical'),
+                    'unknown' => Message::of('job.questions.cannot-tell'),
+                ],
+            ),
+            Question::choice(
+                'oldSwitches',
+                $section,
+                Message::of('job.questions.where-are-its-switches'),
+                Message::of('job.questions.each-call-can-be-proved-as-found'),
+                [
+                    'base' => Message::of('job.questions.in-the-base'),
+                    'face' => Message::of('job.questions.in-the-face'),
+                    'receiver' => Message::of('job.questions.in-a-receiver'),
+                    'unknown' => Message::of('job.questions.cannot-tell'),
                 ],
             ),
             Question::choice(
@@ -61,7 +75,11 @@ final class OldPlate
                 Message::of('job.questions.display-now'),
                 Message::of('job.questions.blank-on-batteries-batteries-first'),
                 ['on' => Message::of('job.questions.on'), 'blank' => Message::of('job.questions.blank')],
-                static fn (Installation $h): bool => in_array($h->facts->oldPower, ['battery', 'common'], true),
+                static fn (Installation $h): bool => in_array(
+                    $h->facts->oldPower,
+                    ['battery', 'common', 'both'],
+                    true,
+                ),
             ),
             Question::number(
                 'elsewhere',

@@ -37,7 +37,7 @@ final class Sc09CommonWithoutConductor implements ScreeningRule
                     standIn: $standIn->name(),
                 );
 
-        $ran = $installation->facts->oldPower === 'common';
+        $ran = in_array($installation->facts->oldPower, ['common', 'both'], true);
 
         return [
             ...$ran
