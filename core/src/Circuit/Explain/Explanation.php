@@ -17,13 +17,26 @@ use Unionbit\Core\Words\Unit;
 final class Explanation
 {
     /** More than any run of copper of a house, in ohms. */
-    private const NO_WIRE = 100.0;
+    public const NO_WIRE = 100.0;
+
+    /** More volts than this across loads without a source between them come from somewhere else. */
+    private const FED_ABOVE = 1.0;
+
+    /** More broken conductors than this beside a reading are lifted for a test, and said there. */
+    private const MOST_BROKEN = 2;
 
     /** Why two points show the voltage they show. */
     public static function volts(OperatingPoint $point, Path $path, string $a, string $b): Message
     {
+        $losses = new Losses($point, $path, $a, $b);
         if ($path->isCopper()) {
-            return Message::of('circuit.why.same-wire', through: self::links($path));
+            $leaks = self::leaks($path);
+
+            return match (true) {
+                $leaks !== [] => Message::of('circuit.why.only-a-leak', through: $leaks),
+                $losses->volts > Losses::SAME_BELOW => $losses->ofWire(),
+                default => Message::of('circuit.why.same-wire', through: self::links($path)),
+            };
         }
         $loads = self::loads($point, $path);
         $through = $path->hasSource() ? [] : self::resistances($point->netlist, $a, $b);
@@ -31,49 +44,77 @@ final class Explanation
             return Message::of('circuit.why.part-of-the-supply', through: $through, loads: $loads);
         }
         if (! $path->hasSource()) {
+            $by = $loads === [] ? self::things($path) : $loads;
+
             return Message::sentences([
-                Message::of('circuit.why.no-source', by: $loads === [] ? self::things($path) : $loads),
+                $losses->volts > self::FED_ABOVE
+                    ? Message::of('circuit.why.fed-beside', by: $by)
+                    : Message::of('circuit.why.no-source', by: $by),
                 ...self::deadSources($point),
+                ...self::broken($point->netlist, $a, $b),
             ]);
         }
         if ($loads === []) {
-            return Message::of(
-                'circuit.why.whole-supply',
-                through: self::links($path),
-                conductors: $path->conductors(),
-            );
+            return ! $losses->isWhole()
+                ? $losses->ofSupply()
+                : Message::of(
+                    'circuit.why.whole-supply',
+                    through: self::links($path),
+                    conductors: $path->conductors(),
+                );
         }
         $barriers = self::barriers($point->netlist, $a, $b);
 
-        return $barriers === []
-            ? Message::of('circuit.why.in-series', loads: $loads, conductors: $path->conductors())
-            : Message::of('circuit.why.across-the-open', barriers: $barriers, loads: $loads);
+        return match (true) {
+            $barriers === [] => Message::of(
+                'circuit.why.in-series',
+                loads: $loads,
+                conductors: $path->conductors(),
+            ),
+            $losses->isWhole() => Message::of('circuit.why.across-the-open', barriers: $barriers, loads: $loads),
+            default => Message::of('circuit.why.part-across-the-open', barriers: $barriers, loads: $loads),
+        };
     }
 
     /** Why the points have nothing to do with each other. */
     public static function floating(Netlist $netlist, string $a, string $b): Message
     {
-        $source = null;
-        foreach ($netlist->elements as $element) {
-            $source = $element->kind === ElementKind::Winding ? $element : $source;
-        }
-        $connected =
-            $source === null ? [] : $netlist->region($source->b, static fn (Element $e): bool => ! $e->isOpen());
         $reasons = [];
         foreach (array_unique([$a, $b]) as $point) {
-            if (! isset($connected[$point])) {
+            if (! self::isFed($netlist, $point)) {
                 $reasons[] = self::whyFloating($netlist, $point);
             }
         }
+        if ($reasons === [] && $a !== $b) {
+            $reasons[] = Message::of('circuit.why.two-supplies');
+        }
 
         return Message::sentences([...$reasons, Message::of('circuit.why.ghost')]);
+    }
+
+    /** Whether any way leads from a point to a winding that gives something. */
+    private static function isFed(Netlist $netlist, string $point): bool
+    {
+        $reached = $netlist->region($point, static fn (Element $e): bool => ! $e->isOpen());
+
+        return array_any(
+            $netlist->elements,
+            static fn (Element $e): bool => $e->kind === ElementKind::Winding &&
+                $e->emf !== 0.0 &&
+                ! $e->isOpen() &&
+                isset($reached[$e->b]),
+        );
     }
 
     /** Why two points show the resistance they show, power off. */
     public static function ohms(Netlist $netlist, Path $path): Message
     {
         if ($path->isCopper()) {
-            return Message::of('circuit.why.wire', conductors: $path->conductors(), through: self::links($path));
+            $leaks = self::leaks($path);
+
+            return $leaks === []
+                ? Message::of('circuit.why.wire', conductors: $path->conductors(), through: self::links($path))
+                : Message::of('circuit.why.only-a-leak', through: $leaks);
         }
         $electronic = $path->ofKind(ElementKind::Electronics) !== [];
         foreach ($path->ofKind(ElementKind::Load) as $load) {
@@ -105,6 +146,51 @@ final class Explanation
         }
 
         return $steps;
+    }
+
+    /** @return list<Message> switches on the way that are not closed and still pass something */
+    private static function leaks(Path $path): array
+    {
+        $leaks = array_filter(
+            $path->elements,
+            static fn (Element $e): bool => $e->kind->isCopper() && $e->magnitude() >= self::NO_WIRE,
+        );
+
+        return array_values(array_map(self::ohmsIn(...), $leaks));
+    }
+
+    private static function ohmsIn(Element $element): Message
+    {
+        return Message::of(
+            'circuit.step.ohms-in',
+            ohms: Quantity::of($element->ohms, Unit::Ohms),
+            name: $element->label,
+        );
+    }
+
+    /** @return list<Message> conductors and cracks that part these points from what they belong to, each a sentence */
+    private static function broken(Netlist $netlist, string $a, string $b): array
+    {
+        $copper = static fn (Element $e): bool => $e->kind->isCopper() && ! $e->isOpen();
+        $near = $netlist->region($a, $copper) + $netlist->region($b, $copper);
+        $open = array_filter(
+            $netlist->elements,
+            static fn (Element $e): bool => in_array(
+                $e->kind,
+                [ElementKind::Wire, ElementKind::Joint, ElementKind::Strip],
+                true,
+            ) &&
+                $e->isOpen() &&
+                (isset($near[$e->a]) xor isset($near[$e->b])),
+        );
+        $names = Message::unique(
+            array_map(
+                static fn (Element $e): Message => Message::of('circuit.why.is-open', name: $e->label),
+                array_values($open),
+            ),
+        );
+
+        return count($names) > self::MOST_BROKEN ? [] : $names;
     }
 
     /** @return list<Message> open switches, contacts and fuses that stand directly between the wires of two points */
@@ -142,16 +228,7 @@ final class Explanation
                 (isset($near[$e->a]) xor isset($near[$e->b])),
         );
 
-        return array_values(
-            array_map(
-                static fn (Element $e): Message => Message::of(
-                    'circuit.step.ohms-in',
-                    ohms: Quantity::of($e->ohms, Unit::Ohms),
-                    name: $e->label,
-                ),
-                $found,
-            ),
-        );
+        return array_values(array_map(self::ohmsIn(...), $found));
     }
 
     /** @return list<Message> */

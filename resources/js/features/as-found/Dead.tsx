@@ -23,7 +23,7 @@ export function DeadAsFound() {
                 const failed = [
                     ...(step?.probes ?? []).filter((probe) => probe.reading?.outcome === 'fail'),
                     ...(step?.signs ?? []).filter((sign) => sign.outcome === 'fail'),
-                ].map((one) => ('text' in one ? one.text : (one.reading?.reason ?? '')));
+                ].map((one) => ('text' in one ? say('prove.no-3', { sign: one.text }) : (one.reading?.reason ?? '')));
                 return (
                     <div key={call.call} className="flex flex-wrap items-center gap-x-6 gap-y-2 py-1">
                         <div className="min-w-0 flex-1 basis-72">

@@ -184,6 +184,7 @@ export function StepBody({
                             (call === 'idle' && power.state === 'live'
                                 ? steps.find((candidate) => candidate.method === 'at-rest')
                                 : undefined) ??
+                            steps.find((one) => one.call === call && route?.keys.includes(one.key)) ??
                             steps.find((candidate) => candidate.call === call && candidate.state !== 'passed') ??
                             steps.find((candidate) => candidate.call === call)
                         )?.key ?? step.key,

@@ -91,7 +91,7 @@ export function StepCells({
             <div
                 className={clsx(
                     'grid grid-cols-2 [grid-auto-flow:dense] border-b border-hair',
-                    'md:grid-cols-[164px_minmax(0,1.3fr)_minmax(0,0.9fr)_minmax(0,1.2fr)]',
+                    'md:grid-cols-[148px_minmax(0,1.2fr)_minmax(0,0.8fr)_minmax(0,1.4fr)]',
                 )}
             >
                 <Cell label={say('prove.1-power')}>
@@ -197,7 +197,7 @@ export function StepCells({
                     )}
                     {!closed && step.running && open.length > 1 && (
                         <button
-                            className="btn btn--small mt-1"
+                            className="btn btn--small mt-1 flex! w-fit"
                             onClick={async () => {
                                 for (const sign of open)
                                     await send('signs', { step: step.key, sign: sign.key, seen: true });
