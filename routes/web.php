@@ -23,6 +23,7 @@ use App\Records\Photo\PhotosController;
 use App\Records\Power\PowerController;
 use App\Records\Reading\ReadingMarksController;
 use App\Records\Reading\ReadingsController;
+use App\Records\SetUp\ThingsController;
 use App\Records\Step\StepsController;
 use App\Set\SettingsController;
 use App\Shell\StageController;
@@ -89,6 +90,7 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/readings', [ReadingsController::class, 'store'])->name('job.readings');
         Route::post('/signs', [StepsController::class, 'sign'])->name('job.signs');
         Route::post('/power', PowerController::class)->name('job.power');
+        Route::post('/temporary-things', ThingsController::class)->name('job.temporary-things');
         Route::post('/steps', [StepsController::class, 'step'])->name('job.steps');
         Route::post('/settings', SettingsController::class)->name('job.settings');
         Route::post('/moves', MovesController::class)->name('job.moves');

@@ -13,6 +13,7 @@ use App\Models\Record\ReadingMark;
 use App\Models\Record\SettingEntry;
 use App\Models\Record\Signature;
 use App\Models\Record\StepEvent;
+use App\Models\Record\TemporaryThing;
 use App\Models\Record\Waiver;
 use Database\Factories\JobFactory;
 use Illuminate\Database\Eloquent\Builder;
@@ -183,6 +184,7 @@ final class Job extends Model
                 $this->measurements(),
                 $this->powerEvents(),
                 $this->stepEvents(),
+                $this->temporaryThings(),
                 $this->moveTicks(),
                 $this->settingEntries(),
                 $this->waivers(),
@@ -244,6 +246,12 @@ final class Job extends Model
     public function stepEvents(): HasMany
     {
         return $this->hasMany(StepEvent::class)->orderBy('seq');
+    }
+
+    /** @return HasMany<TemporaryThing, $this> */
+    public function temporaryThings(): HasMany
+    {
+        return $this->hasMany(TemporaryThing::class)->orderBy('seq');
     }
 
     /** @return HasMany<Measurement, $this> */

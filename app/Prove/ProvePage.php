@@ -20,6 +20,7 @@ use App\Stage\JobFrame;
 use App\Words\Words;
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Circuit\Setup;
+use Unionbit\Core\Circuit\Standing\Strip;
 use Unionbit\Core\Figures\Air\TemperatureSplit;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Proving\Route\Route;
@@ -48,7 +49,7 @@ final class ProvePage
             'calls' => self::calls($progress),
             'steps' => array_values(
                 array_map(
-                    static fn (StepRecord $r): array => self::step($r, $sheet[$r->step->key()], $notes),
+                    static fn (StepRecord $r): array => self::step($r, $sheet[$r->step->key()], $notes, $plan),
                     $progress->steps(),
                 ),
             ),
@@ -179,7 +180,7 @@ final class ProvePage
      *     mixed>}  $sheet
      * @return array<string, mixed>
      */
-    private static function step(StepRecord $record, array $sheet, ReadingNotes $notes): array
+    private static function step(StepRecord $record, array $sheet, ReadingNotes $notes, Plan $plan): array
     {
         $step = $record->step;
 
@@ -247,6 +248,14 @@ final class ProvePage
                     ? null
                     : ['seconds' => $step->dropOff->seconds, 'reason' => $step->dropOff->reason],
             'dropped' => $record->hasDroppedOff(),
+            'altered' => $record->altered,
+            'stands' => $step->restore === []
+                    ? []
+                    : array_map(
+                        static fn (Message $m): Message => $m->opening(),
+                        Strip::ofSetup($step->setup)->labels($plan->circuit()),
+                    ),
+            'beside' => $step->beside,
             'restore' => $step->restore,
             'board' => $sheet['board'],
             'waitingBoard' => $sheet['waitingBoard'],

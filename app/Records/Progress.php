@@ -9,12 +9,12 @@ use App\House\Refused;
 use App\House\SurveyReadings;
 use App\Models\Job;
 use App\Models\Record\MoveTick;
-use App\Models\Record\Observation;
 use App\Models\Record\Reading;
 use App\Models\Record\SettingEntry;
 use App\Models\Record\Waiver;
 use App\Models\Stage;
 use App\Records\Photo\Photographs;
+use App\Records\SetUp\SetupStrip;
 use App\Records\Step\StepRecord;
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Call\CallTable;
@@ -25,7 +25,6 @@ use Unionbit\Core\Planning\Work\Move;
 use Unionbit\Core\Planning\Work\MoveList;
 use Unionbit\Core\Proving\Judge\Outcome;
 use Unionbit\Core\Proving\Judge\SeenStep;
-use Unionbit\Core\Proving\Judge\TakenReading;
 use Unionbit\Core\Proving\Step\Method;
 use Unionbit\Core\Proving\Step\Probe;
 use Unionbit\Core\Rule\Finding;
@@ -330,31 +329,11 @@ final class Progress
             static fn (StepRecord $a, StepRecord $b): int => ($a->startedSeq ?? 0) <=> ($b->startedSeq ?? 0),
         );
 
-        return array_values(
-            array_map(
-                static fn (StepRecord $r): SeenStep => new SeenStep(
-                    $r->step,
-                    array_map(
-                        static fn (Observation $o): bool => $o->seen,
-                        array_filter(
-                            $r->signs,
-                            static fn (Observation $o): bool => $o->outcome !== Outcome::TooEarly,
-                        ),
-                    ),
-                    array_values(
-                        array_map(
-                            static fn (Reading $read): TakenReading => new TakenReading(
-                                $read->mode,
-                                $read->a,
-                                $read->b,
-                                $read->value,
-                            ),
-                            $r->readings,
-                        ),
-                    ),
-                ),
-                $records,
-            ),
+        $stood = SetupStrip::read($this->job);
+
+        return array_merge(
+            [],
+            ...array_values(array_map(static fn (StepRecord $r): array => $r->seen($stood), $records)),
         );
     }
 
@@ -368,7 +347,7 @@ final class Progress
             }
         }
 
-        return $open;
+        return [...$open, ...SetupStrip::restore($this->job)];
     }
 
     /** @return list<array{label: Message, done: bool}> what a handover needs */

@@ -11,6 +11,7 @@ use App\Models\Job;
 use App\Records\Power\BeforeLive;
 use App\Records\Power\PowerFlag;
 use App\Records\Progress;
+use App\Records\SetUp\SetupStrip;
 use Unionbit\Core\Circuit\Circuit;
 use Unionbit\Core\Circuit\Netlist\Point;
 use Unionbit\Core\Circuit\Setup;
@@ -48,6 +49,7 @@ final class JobFrame
                 static fn (PowerSource $s): array => ['id' => $s->id, 'label' => $s->label, 'live' => $s->live],
                 PowerFlag::sources($job),
             ),
+            'strip' => SetupStrip::view($job),
             'beforeLive' => $job->handed_over_at === null ? BeforeLive::of($job, $progress) : [],
             'mark' => Pulse::of($job),
             'tape' => $progress->tape(),

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Database\RecordsStay;
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
@@ -22,6 +23,7 @@ return new class extends Migration
     public function down(): void
     {
         foreach (self::TABLES as $name) {
+            RecordsStay::unlessUnused($name, 'as_found', false);
             Schema::table($name, static function (Blueprint $table): void {
                 $table->dropColumn('as_found');
             });

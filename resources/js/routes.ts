@@ -43,6 +43,7 @@ export const routes = {
     'job.survey': '/jobs/{job}/survey',
     'job.survey-edits': '/jobs/{job}/survey-edits',
     'job.tells': '/jobs/{job}/tells',
+    'job.temporary-things': '/jobs/{job}/temporary-things',
     'job.thermostats': '/jobs/{job}/thermostats',
     'job.waivers': '/jobs/{job}/waivers',
     'job.wiring-csv': '/jobs/{job}/wiring.csv',

@@ -14,6 +14,7 @@ use App\Models\Record\ReadingMark;
 use App\Models\Record\SettingEntry;
 use App\Models\Record\Signature;
 use App\Models\Record\StepEvent;
+use App\Models\Record\TemporaryThing;
 use App\Models\Record\Waiver;
 use App\Models\User;
 use App\Records\Append;
@@ -46,6 +47,7 @@ final readonly class JobRecords
         'power' => PowerEvent::class,
         'moves' => MoveTick::class,
         'steps' => StepEvent::class,
+        'temporary' => TemporaryThing::class,
         'waivers' => Waiver::class,
         'measurements' => Measurement::class,
         'marks' => ReadingMark::class,

@@ -12,6 +12,7 @@ use App\Models\Stage;
 use Illuminate\Support\Carbon;
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Circuit\Meter\MeterMode;
+use Unionbit\Core\Circuit\Standing\ThingKind;
 use Unionbit\Core\Data\InvalidData;
 use Unionbit\Core\Proving\Judge\Outcome;
 use Unionbit\Core\Proving\Step\Method;
@@ -62,6 +63,7 @@ final class RecordColumns
         ],
         'moves' => ['move' => 'word', 'done' => 'flag'],
         'steps' => ['step' => 'step', 'event' => 'event', 'as_found' => 'flag-or-no'],
+        'temporary' => ['kind' => 'thing', 'a' => 'point', 'b' => 'point', 'stands' => 'flag'],
         'waivers' => ['call' => 'proof', 'reason' => 'note', 'as_found' => 'flag-or-no'],
         'measurements' => [
             'figure' => 'figure',
@@ -162,6 +164,7 @@ final class RecordColumns
                 ? self::step($value, $at)
                 : $value,
             'setting' => self::oneOf($value, array_column(SettingKey::cases(), 'value'), $at),
+            'thing' => self::oneOf($value, array_column(ThingKind::cases(), 'value'), $at),
             'event' => self::oneOf($value, array_column(StepMoment::cases(), 'value'), $at),
             'figure' => self::oneOf($value, array_column(MeasuredFigure::cases(), 'value'), $at),
             'role' => self::oneOf($value, Signature::ROLES, $at),

@@ -159,7 +159,7 @@ final readonly class JointReasons
                     $reading->step,
                     $reading->call,
                 );
-                $context = $place->context($job, PowerFlag::as($reading->power));
+                $context = $place->context($job, PowerFlag::as($reading->power), $reading->seq);
                 $expected = $context->expect($place->mode, $reading->a, $reading->b);
                 $verdict = (new Judge($context->circuit))->reading(
                     $expected,

@@ -9,6 +9,7 @@ use App\House\Refused;
 use App\Models\Job;
 use App\Models\Stage;
 use App\Records\Power\PowerFlag;
+use App\Records\SetUp\SetupStrip;
 use App\Records\Step\StepRecord;
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Call\CallTable;
@@ -26,7 +27,29 @@ final readonly class ReadingContext
     {
     }
 
+    /** @param  ?int  $seq  record at which it was read; null for now */
     public static function of(
+        Job $job,
+        Stage $stage,
+        ?string $step,
+        ?string $call,
+        MeterMode $mode,
+        PowerFlag $flag,
+        ?int $seq = null,
+    ): self {
+        $context = self::bare($job, $stage, $step, $call, $mode, $flag);
+
+        // A plan is tried out in thought: nothing that stands on the wall is in it.
+        return $stage === Stage::Plan
+            ? $context
+            : new self(
+                $context->circuit,
+                SetupStrip::read($job)->before($seq)->on($context->setup, $context->circuit),
+                $context->step,
+            );
+    }
+
+    private static function bare(
         Job $job,
         Stage $stage,
         ?string $step,

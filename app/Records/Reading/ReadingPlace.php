@@ -22,8 +22,11 @@ final readonly class ReadingPlace
     ) {
     }
 
-    /** @param  ?PowerFlag  $flag  of another moment than now */
-    public function context(Job $job, ?PowerFlag $flag = null): ReadingContext
+    /**
+     * @param  ?PowerFlag  $flag  of another moment than now
+     * @param  ?int  $seq  of the record at that moment
+     */
+    public function context(Job $job, ?PowerFlag $flag = null, ?int $seq = null): ReadingContext
     {
         return ReadingContext::of(
             $job,
@@ -32,6 +35,7 @@ final readonly class ReadingPlace
             $this->call,
             $this->mode,
             $flag ?? PowerFlag::of($job),
+            $seq,
         );
     }
 }

@@ -58,7 +58,7 @@ final class RecordReading
             $original,
         ): array {
             $flag = $original === null ? PowerFlag::of($job) : PowerFlag::as($original->power);
-            $context = $place->context($job, $flag);
+            $context = $place->context($job, $flag, $original?->seq);
             if ($original !== null) {
                 self::sameRun($context->step, $original);
             } elseif ($context->step?->offAt !== null && $context->step->isRunning()) {

@@ -11,10 +11,13 @@ use App\Models\Record\PowerState;
 use App\Models\Record\Reading;
 use App\Models\Record\StepMoment;
 use App\Records\Power\PowerFlag;
+use App\Records\SetUp\SetupStrip;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Collection;
 use Unionbit\Core\Data\Copies;
 use Unionbit\Core\Proving\Judge\Outcome;
+use Unionbit\Core\Proving\Judge\SeenStep;
+use Unionbit\Core\Proving\Judge\TakenReading;
 use Unionbit\Core\Proving\Step\Sign;
 use Unionbit\Core\Proving\Step\Step;
 use Unionbit\Core\Proving\Step\Wait;
@@ -32,6 +35,7 @@ final readonly class StepRecord
      * @param  array<string, Reading>  $readings  latest of the run, by probe key
      * @param  array<string, Observation>  $signs  latest of the run, by sign key
      * @param  ?Carbon  $offAt  when the thermostat's call ended
+     * @param  bool  $altered  something temporary stood meanwhile that the step did not ask for: it proves nothing
      * @param  bool  $dropped  the step that joined its call has dropped off: what this one pulled in fell out with it
      */
     private function __construct(
@@ -44,6 +48,7 @@ final readonly class StepRecord
         public array $signs,
         public ?Carbon $offAt = null,
         public bool $dropped = false,
+        public bool $altered = false,
     ) {
     }
 
@@ -67,6 +72,7 @@ final readonly class StepRecord
         $events = $job->proving($job->stepEvents(), $found)->get()->groupBy('step');
         $readings = $job->proving($job->readings(), $found)->whereNotNull('step')->get()->groupBy('step');
         $observations = $job->proving($job->observations(), $found)->get()->groupBy('step');
+        $stood = SetupStrip::read($job);
         $powerOn = PowerFlag::since($job, PowerState::Live);
         $powerOff = PowerFlag::since($job, PowerState::Isolated);
 
@@ -102,6 +108,7 @@ final readonly class StepRecord
                     static fn (Observation $o): string => $o->sign,
                 ),
                 $off !== null && $begun !== null && $off->seq > $begun->seq ? $off->at : null,
+                altered: $begun !== null && $stood->altered($begun->seq, $end === null ? null : $ended->seq),
             );
         }
 
@@ -198,6 +205,9 @@ final readonly class StepRecord
     /** Every reading in its band and every sign seen. */
     public function isPassed(): bool
     {
+        if ($this->altered && ! $this->step->method->isAtAnyPower()) {
+            return false;
+        }
         foreach ($this->step->probes as $probe) {
             $outcome = $this->readings[$probe->key()]->outcome ?? null;
             if ($probe->optional ? $outcome === Outcome::Fail : $outcome !== Outcome::Pass) {
@@ -215,6 +225,40 @@ final readonly class StepRecord
         }
 
         return $this->startedAt !== null;
+    }
+
+    /**
+     * What this run has shown, apart for each set-up in which it was seen.
+     *
+     * @return list<SeenStep>
+     */
+    public function seen(SetupStrip $stood): array
+    {
+        $groups = [];
+        foreach ($this->signs as $key => $sign) {
+            if ($sign->outcome !== Outcome::TooEarly) {
+                $groups[implode(' ', array_keys($stood->before($sign->seq)->things))]['signs'][$key] = $sign;
+            }
+        }
+        foreach ($this->readings as $reading) {
+            $groups[implode(' ', array_keys($stood->before($reading->seq)->things))]['readings'][] = $reading;
+        }
+
+        return array_values(
+            array_map(function (array $group) use ($stood): SeenStep {
+                $rows = [...array_values($group['signs'] ?? []), ...$group['readings'] ?? []];
+
+                return new SeenStep(
+                    $this->step,
+                    array_map(static fn (Observation $o): bool => $o->seen, $group['signs'] ?? []),
+                    array_map(
+                        static fn (Reading $r): TakenReading => new TakenReading($r->mode, $r->a, $r->b, $r->value),
+                        $group['readings'] ?? [],
+                    ),
+                    $stood->before($rows[0]->seq),
+                );
+            }, $groups),
+        );
     }
 
     public function state(): string

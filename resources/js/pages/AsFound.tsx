@@ -1,6 +1,7 @@
 import { usePage } from '@inertiajs/react';
 import { AsFoundHead } from '@/features/as-found/Head';
 import { ThreeTaps } from '@/features/as-found/ThreeTaps';
+import { SetupStrip } from '@/features/setup-strip/SetupStrip';
 import { Shell } from '@/shell/Shell';
 import type { AsFoundView, Frame } from '@/types';
 import { say } from '@/words';
@@ -11,6 +12,7 @@ export default function AsFound() {
     return (
         <Shell stage="prove" title={say('prove.as-found')} start={['indoor.R', 'indoor.C']} dock={null}>
             <AsFoundHead />
+            <SetupStrip />
             <ThreeTaps found={asFound} />
         </Shell>
     );

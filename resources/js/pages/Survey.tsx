@@ -21,6 +21,7 @@ import type { SurveyProps } from '@/types';
 import { Glyph } from '@/ui/Glyph';
 import { Bad } from '@/ui/State';
 import { useUndo } from '@/ui/useUndo';
+import { SetupStrip } from '@/features/setup-strip/SetupStrip';
 import { Equipment } from '@/features/survey/Equipment';
 import { Parts } from '@/features/survey/Parts';
 import { say } from '@/words';
@@ -70,6 +71,7 @@ export default function Survey() {
                     </button>
                 )}
             </div>
+            <SetupStrip />
             <Parts />
             <HouseMap
                 map={page.map}

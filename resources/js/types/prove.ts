@@ -50,6 +50,12 @@ export interface StepView {
     outBy: string | null;
     dropOff: { seconds: number; reason: string } | null;
     dropped: boolean;
+    /** Something stood meanwhile that the step did not ask for: it proves nothing. */
+    altered: boolean;
+    /** What its set-up has put on, while it runs. */
+    stands: string[];
+    /** Screws next to the jumper where a slip does harm. */
+    beside: string[];
     restore: string[];
     board: BoardState;
     waitingBoard: BoardState;

@@ -25,6 +25,16 @@ export interface Supply {
     label: string;
     live: string;
 }
+/** Something put on for a test, that goes back. */
+export interface TemporaryThing {
+    key: string;
+    kind: string;
+    a: string;
+    b: string;
+    label: string;
+    /** Put on and taken off with the power off and proved dead. */
+    isolated: boolean;
+}
 export interface TapeSegment {
     key: Stage;
     name: string;
@@ -78,6 +88,8 @@ export interface Frame extends Shared {
     beforeLive: string[];
     mark: string;
     tape: TapeSegment[];
+    /** What stands, and what else can be put on. */
+    strip: { standing: TemporaryThing[]; others: TemporaryThing[] };
     points: PointInfo[];
 }
 export interface Finding {

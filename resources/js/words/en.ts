@@ -10,6 +10,7 @@ import meter from '../../../lang/en/screen/meter.json';
 import plan from '../../../lang/en/screen/plan.json';
 import prove from '../../../lang/en/screen/prove.json';
 import set from '../../../lang/en/screen/set.json';
+import setup from '../../../lang/en/screen/setup.json';
 import shared from '../../../lang/en/screen/shared.json';
 import shell from '../../../lang/en/screen/shell.json';
 import survey from '../../../lang/en/screen/survey.json';
@@ -28,6 +29,7 @@ export const en = {
     plan,
     prove,
     set,
+    setup,
     shared,
     shell,
     survey,

@@ -55,7 +55,8 @@ final readonly class Pattern
     {
         $open = [];
         foreach ($seen as $step) {
-            $setup = FaultedStep::setup($this->circuit, $step->step, $fault);
+            $asked = FaultedStep::setup($this->circuit, $step->step, $fault);
+            $setup = $step->strip?->on($asked, $this->circuit) ?? $asked;
             $blown = $open === [] ? $setup : $setup->with(...array_map(self::fuse(...), $open));
             if (! $this->gives($fault, $step, $blown, $open)) {
                 // A new fuse: the same step with a whole one.

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Proving\Judge;
 
+use Unionbit\Core\Circuit\Standing\Strip;
 use Unionbit\Core\Proving\Step\Step;
 
 /** What a step has shown so far: what was seen and heard, and what was read. */
@@ -12,8 +13,13 @@ final readonly class SeenStep
     /**
      * @param  array<string, bool>  $signs  yes or no, by sign
      * @param  list<TakenReading>  $readings
+     * @param  ?Strip  $strip  what stood meanwhile beside what the step asks for
      */
-    public function __construct(public Step $step, public array $signs, public array $readings)
-    {
+    public function __construct(
+        public Step $step,
+        public array $signs,
+        public array $readings,
+        public ?Strip $strip = null,
+    ) {
     }
 }

@@ -7,6 +7,7 @@ namespace Unionbit\Core\Proving\Step;
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Call\CallTable;
 use Unionbit\Core\Circuit\Setup;
+use Unionbit\Core\Circuit\Standing\Danger;
 use Unionbit\Core\Equipment\Dehumidify;
 use Unionbit\Core\Equipment\LoadKind;
 use Unionbit\Core\Planning\Plan\Plan;
@@ -216,7 +217,28 @@ final readonly class Steps
                     ? Message::of('proving.steps.face-back-on-base')
                     : Message::of('proving.steps.conductors-back-on-their-screws'),
             ],
+            beside: $this->besideAtWall($terminals, $hot),
         );
+    }
+
+    /**
+     * @param  non-empty-list<PlateTerminal>  $terminals
+     * @return list<Message> screws of the plate next to the jumper where a slip does harm
+     */
+    private function besideAtWall(array $terminals, string $hot): array
+    {
+        $point = static fn (PlateTerminal $t): string => $t->point();
+        $from = $this->plan->profile->terminal($hot)?->point();
+
+        return $from === null
+            ? []
+            : Danger::beside(
+                $this->plan->circuit(),
+                Setup::calling(),
+                array_map($point, $this->plan->profile->terminals),
+                $from,
+                [$from, ...array_map($point, $terminals)],
+            );
     }
 
     /**

@@ -11,6 +11,7 @@ use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Circuit\Netlist\Element;
 use Unionbit\Core\Circuit\Netlist\ElementKind;
 use Unionbit\Core\Circuit\Setup;
+use Unionbit\Core\Circuit\Standing\Danger;
 use Unionbit\Core\Equipment\EquipmentTerminal;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Planning\Proof\PreCheck;
@@ -127,6 +128,21 @@ final readonly class SupportingSteps
                 Message::of('proving.supporting-steps.thermostat-cable-back-on-board'),
                 Message::of('proving.supporting-steps.door-switch-released-door-on'),
             ],
+            beside: Danger::beside(
+                $this->plan->circuit(),
+                Setup::calling(),
+                array_values(
+                    array_map(
+                        static fn (EquipmentTerminal $t): string => $t->point(),
+                        array_filter(
+                            $this->plan->installation->archetype->terminals,
+                            static fn (EquipmentTerminal $t): bool => $t->place === $first->place,
+                        ),
+                    ),
+                ),
+                $hot[0],
+                [$hot[0], ...array_map(static fn (EquipmentTerminal $t): string => $t->point(), $terminals)],
+            ),
         );
     }
 

@@ -13,6 +13,7 @@ import { Practice } from '@/features/prove/Practice';
 import { ProbeLines } from '@/features/prove/ProbeLines';
 import { StepCells } from '@/features/prove/StepCells';
 import { CallStrip, MethodSwitch } from '@/features/prove/StepStrip';
+import { SetupStrip } from '@/features/setup-strip/SetupStrip';
 import { geometry } from '@/features/strand-board/geometry';
 import { StrandBoard } from '@/features/strand-board/StrandBoard';
 import { countdown } from '@/lib/format';
@@ -48,7 +49,7 @@ export function StepBody({
         board,
         resting,
         power,
-        restore,
+
         now,
         noContinuity,
         noWallJumper,
@@ -174,6 +175,12 @@ export function StepBody({
                 {asFound && !closed && <WillBeReplaced />}
             </div>
             {asFound && <Found found={asFound} />}
+            <SetupStrip byStep={step.running ? step.stands : []} />
+            {step.altered && (
+                <p className="border-b border-caution bg-caution-wash px-5 py-2 text-small font-semibold" role="status">
+                    {say('prove.something-stood-it-proves-nothing')}
+                </p>
+            )}
             <CallStrip
                 calls={calls}
                 current={calls.some((call) => call.call === step.key) ? step.key : step.call}
@@ -209,13 +216,6 @@ export function StepBody({
                               ]
                     }
                 />
-                {restore.length > 0 && (
-                    <span className="px-3">
-                        <State glyph="caution" tone="caution">
-                            {say('prove.to-put-back', { restore: restore.join('; ') })}
-                        </State>
-                    </span>
-                )}
             </div>
             {!closed && !phone && way}
             <StepCells key={step.key} step={step} closed={closed} onStep={choose} />

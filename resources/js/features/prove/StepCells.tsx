@@ -129,6 +129,11 @@ export function StepCells({
                         </b>{' '}
                         {step.do}
                     </p>
+                    {step.beside.length > 0 && (
+                        <p className="mt-1 flex items-start gap-2 text-small font-semibold text-caution-ink">
+                            <Glyph name="caution" style={{ marginTop: 2 }} /> <span>{step.beside.join(' ')}</span>
+                        </p>
+                    )}
                     {!closed && (
                         <div className="mt-2 flex flex-wrap gap-2">
                             {!step.running ? (
