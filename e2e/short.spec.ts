@@ -81,8 +81,8 @@ for (const [device, width, height] of [
     ['phone', 390, 844],
 ] as const) {
     for (const [house, most] of [
-        ['Winding Hole 2', 15],
-        ['Tollhouse', 24],
+        ['Winding Hole 2', 18],
+        ['Tollhouse', 26],
     ] as const) {
         test(`${house} by the short form on a ${device}`, async ({ page }) => {
             await signIn(page);

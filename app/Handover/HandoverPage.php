@@ -300,6 +300,7 @@ final class HandoverPage
                             static fn (Observation $o): array => [
                                 'name' => self::seen($r->step, $o->sign),
                                 'seen' => $o->seen,
+                                'how' => $o->how?->label(),
                                 'outcome' => $o->outcome->value,
                                 'simulated' => $o->simulated,
                             ],

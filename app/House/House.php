@@ -30,8 +30,8 @@ final class House
     /** @var ?WeakMap<Plan, string> */
     private static ?WeakMap $keys = null;
 
-    /** @var ?list<Step> */
-    private ?array $stepList = null;
+    /** @var array<int, list<Step>> */
+    private array $stepLists = [];
 
     /** What every call is proved on: the planned thermostat, else the one that hangs there, once it is known. */
     public readonly ?Plan $standing;
@@ -96,10 +96,16 @@ final class House
         );
     }
 
-    /** @return list<Step> every proof that the thermostat can have, worked out once */
-    public function stepList(): array
+    /**
+     * @param  bool  $afterShort  a short was found and repaired here: calls are proved with their current
+     * @return list<Step> every proof that the thermostat can have, worked out once
+     */
+    public function stepList(bool $afterShort = false): array
     {
-        return $this->stepList ??= $this->kept('step-list', static fn (Steps $steps): array => $steps->all());
+        return $this->stepLists[(int) $afterShort] ??= $this->kept(
+            $afterShort ? 'step-list-after-short' : 'step-list',
+            static fn (Plan $plan): array => (new Steps($plan, $afterShort))->all(),
+        );
     }
 
     /** @return ?list<CallName> calls that can be proved; null while no thermostat stands */
@@ -107,7 +113,7 @@ final class House
     {
         return $this->standing === null
             ? null
-            : $this->kept('step-calls', static fn (Steps $steps): array => $steps->calls());
+            : $this->kept('step-calls', static fn (Plan $plan): array => (new Steps($plan))->calls());
     }
 
     /** What a plan's answers may be kept under: the same house, thermostat and landing give the same. */
@@ -125,7 +131,7 @@ final class House
      *
      * @template T
      *
-     * @param  Closure(Steps): list<T>  $work
+     * @param  Closure(Plan): list<T>  $work
      * @return list<T>
      */
     private function kept(string $what, Closure $work): array
@@ -134,11 +140,7 @@ final class House
 
         return $plan === null
             ? []
-            : Cache::remember(
-                "{$what}/".self::key($plan),
-                self::AN_HOUR,
-                static fn (): array => $work(new Steps($plan)),
-            );
+            : Cache::remember("{$what}/".self::key($plan), self::AN_HOUR, static fn (): array => $work($plan));
     }
 
     public function steps(): ?Steps

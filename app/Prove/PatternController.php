@@ -15,6 +15,9 @@ use Unionbit\Core\Fault\Fault;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Proving\Judge\Parting;
 use Unionbit\Core\Proving\Judge\Pattern;
+use Unionbit\Core\Proving\Judge\SeenStep;
+use Unionbit\Core\Proving\Step\Method;
+use Unionbit\Core\Words\Message;
 
 /** What a pattern of passes and fails points to. */
 final class PatternController extends Controller
@@ -45,8 +48,45 @@ final class PatternController extends Controller
                 $fits,
             ),
             'of' => count($fits),
+            'brackets' => $plan === null ? [] : self::brackets($plan, $progress, $files),
             'parts' => $plan === null ? null : self::parting($plan, $fits, $progress),
         ]);
+    }
+
+    /**
+     * The same jumper at the wall and at the board: what single faults give both answers, by the place where they are.
+     *
+     * @return list<array{call: Message, wall: string, board: string, places: array<string, int>}>
+     */
+    private static function brackets(Plan $plan, Progress $progress, JobFiles $files): array
+    {
+        $brackets = [];
+        $seen = $progress->seen();
+        $states = array_map(static fn (StepRecord $r): string => $r->state(), $progress->steps());
+        foreach ($progress->steps() as $key => $record) {
+            $board = "{$record->step->call->value}.".Method::BoardJumper->value;
+            $both = [$states[$key], $states[$board] ?? ''];
+            if (
+                $record->step->method !== Method::Jumper ||
+                array_diff($both, ['passed', 'failed']) !== [] ||
+                ! in_array('failed', $both, true)
+            ) {
+                continue;
+            }
+            $two = array_filter(
+                $seen,
+                static fn (SeenStep $s): bool => in_array($s->step->key(), [$key, $board], true),
+            );
+            $fits = (new Pattern($plan->circuit(), $files->faults()))->explain(array_values($two));
+            $brackets[] = [
+                'call' => $record->step->call->label(),
+                'wall' => $both[0],
+                'board' => $both[1],
+                'places' => array_count_values(array_map(static fn (Fault $f): string => $f->where, $fits)),
+            ];
+        }
+
+        return $brackets;
     }
 
     /**

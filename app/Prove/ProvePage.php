@@ -23,6 +23,7 @@ use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Circuit\Standing\Strip;
 use Unionbit\Core\Figures\Air\TemperatureSplit;
 use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Proving\Judge\Neither;
 use Unionbit\Core\Proving\Route\Route;
 use Unionbit\Core\Proving\Route\School;
 use Unionbit\Core\Proving\Step\Probe;
@@ -237,6 +238,12 @@ final class ProvePage
                     'sense' => $s->sense,
                     'optional' => $s->optional,
                     'outcome' => $row?->outcome,
+                    'how' => $row?->how?->label(),
+                    'danger' => $row?->how?->isDanger() ?? false,
+                    'neither' => array_map(
+                        static fn (Neither $n): array => ['value' => $n->value, 'label' => $n->label()],
+                        Neither::of($s),
+                    ),
                     'reason' => $row?->reason,
                     'simulated' => $row->simulated ?? false,
                     'at' => $row?->at->toIso8601String(),
@@ -256,6 +263,10 @@ final class ProvePage
                         Strip::ofSetup($step->setup)->labels($plan->circuit()),
                     ),
             'beside' => $step->beside,
+            'buildUp' => $step->buildUp,
+            'forced' => $step->forced === null
+                    ? null
+                    : ['seconds' => $step->forced->seconds, 'reason' => $step->forced->reason],
             'restore' => $step->restore,
             'board' => $sheet['board'],
             'waitingBoard' => $sheet['waitingBoard'],

@@ -14,6 +14,7 @@ use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Circuit\Standing\ThingKind;
 use Unionbit\Core\Data\InvalidData;
+use Unionbit\Core\Proving\Judge\Neither;
 use Unionbit\Core\Proving\Judge\Outcome;
 use Unionbit\Core\Proving\Step\Method;
 use Unionbit\Core\Setting\SettingKey;
@@ -49,6 +50,7 @@ final class RecordColumns
             'step' => 'step',
             'sign' => 'word',
             'seen' => 'flag',
+            'how' => 'neither?',
             'outcome' => 'outcome',
             'reason' => 'text',
             'as_found' => 'flag-or-no',
@@ -164,6 +166,7 @@ final class RecordColumns
                 ? self::step($value, $at)
                 : $value,
             'setting' => self::oneOf($value, array_column(SettingKey::cases(), 'value'), $at),
+            'neither' => self::oneOf($value, array_column(Neither::cases(), 'value'), $at),
             'thing' => self::oneOf($value, array_column(ThingKind::cases(), 'value'), $at),
             'event' => self::oneOf($value, array_column(StepMoment::cases(), 'value'), $at),
             'figure' => self::oneOf($value, array_column(MeasuredFigure::cases(), 'value'), $at),

@@ -12,6 +12,7 @@ use App\Models\User;
 use App\Records\Append;
 use App\Records\Power\PowerFlag;
 use Unionbit\Core\Circuit\LoadState;
+use Unionbit\Core\Proving\Judge\Neither;
 use Unionbit\Core\Proving\Step\Sign;
 use Unionbit\Core\Words\Message;
 use Unionbit\Core\Words\Quantity;
@@ -27,6 +28,7 @@ final class ObserveSign
         string $step,
         string $sign,
         bool $seen,
+        ?Neither $how = null,
     ): Observation {
         return Append::row(Observation::class, $id, $job, $user, static function () use (
             $job,
@@ -34,6 +36,7 @@ final class ObserveSign
             $step,
             $sign,
             $seen,
+            $how,
         ): array {
             $record =
                 StepRecord::all($job)[$step] ??
@@ -59,11 +62,23 @@ final class ObserveSign
                         : Message::of('records.observe-sign.start-step-first-set-up'),
                 );
             }
+            if ($how !== null && ($seen || ! in_array($how, Neither::of($wanted), true))) {
+                throw Refused::at(
+                    'how',
+                    Message::of(
+                        'records.observe-sign.never-so',
+                        sign: $wanted->text,
+                        how: $how->label(),
+                        allowed: array_map(static fn (Neither $n): Message => $n->label(), Neither::of($wanted)),
+                    ),
+                );
+            }
             $dropOff = $wanted->key === Sign::DROP_OFF;
             if ($record->offAt !== null && ! $dropOff) {
                 throw Refused::at('sign', Message::of('records.run-step.call-has-ended'));
             }
             $outcome = match (true) {
+                $how !== null => $how->outcome()->value,
                 $dropOff && $record->offAt === null => 'too-early',
                 $seen => 'pass',
                 $dropOff => $record->secondsOfDropOff() > 0 ? 'too-early' : 'fail',
@@ -79,8 +94,9 @@ final class ObserveSign
                 'step' => $step,
                 'sign' => $sign,
                 'seen' => $seen,
+                'how' => $how,
                 'outcome' => $outcome,
-                'reason' => self::reason($job, $record, $wanted, $outcome),
+                'reason' => $how?->meaning() ?? self::reason($job, $record, $wanted, $outcome),
             ];
         });
     }

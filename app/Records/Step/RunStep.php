@@ -35,27 +35,29 @@ final class RunStep
                 $records[$key] ??
                 throw Refused::at('step', Message::of('records.run-step.there-no-proving-step-for', key: $key));
             $flag = PowerFlag::of($job);
+            if ($event === StepMoment::Forced && $record->step->forced === null) {
+                throw Refused::at('event', Message::of('records.run-step.no-test-menu'));
+            }
             if ($event === StepMoment::Off && $record->step->dropOff === null) {
                 throw Refused::at('step', Message::of('records.run-step.no-call-that-ends'));
             }
             if ($record->step->setUpIsolated && ! $flag->isIsolated()) {
-                $doing =
-                    $event === StepMoment::Start
-                        ? Message::of('records.run-step.jumper-placed')
-                        : Message::of('records.run-step.jumper-comes-out');
+                $doing = $event->begins()
+                    ? Message::of('records.run-step.jumper-placed')
+                    : Message::of('records.run-step.jumper-comes-out');
                 throw Refused::at(
                     'power',
                     Message::of('records.run-step.with-power-off-proved-dead', doing: $doing, flag: $flag->says()),
                 );
             }
             $needsLive = ! $record->step->setUpIsolated && ! $record->step->method->isAtAnyPower();
-            if ($event === StepMoment::Start && $needsLive && ! $flag->isLive()) {
+            if ($event->begins() && $needsLive && ! $flag->isLive()) {
                 throw Refused::at(
                     'power',
                     Message::of('records.run-step.step-needs-24-v-live', flag: $flag->says()),
                 );
             }
-            if ($event === StepMoment::Start) {
+            if ($event->begins()) {
                 foreach ($records as $other) {
                     if (! $other->isRunning() || $other->step->key() === $key) {
                         continue;

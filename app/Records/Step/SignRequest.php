@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Records\Step;
 
 use App\Records\RecordRequest;
+use Illuminate\Validation\Rule;
+use Unionbit\Core\Proving\Judge\Neither;
 
 /** Something seen or heard of a call, or not. */
 final class SignRequest extends RecordRequest
@@ -15,6 +17,12 @@ final class SignRequest extends RecordRequest
             'step' => ['required', 'string', 'max:40'],
             'sign' => ['required', 'string', 'max:40'],
             'seen' => ['required', 'boolean'],
+            'how' => ['nullable', Rule::enum(Neither::class)],
         ];
+    }
+
+    public function how(): ?Neither
+    {
+        return Neither::tryFrom($this->nullableString('how') ?? '');
     }
 }

@@ -9,12 +9,15 @@ use App\Models\Job;
 use App\Models\Record\Observation;
 use App\Models\Record\PowerState;
 use App\Models\Record\Reading;
+use App\Models\Record\StepEvent;
 use App\Models\Record\StepMoment;
 use App\Records\Power\PowerFlag;
+use App\Records\Reading\ShortRepaired;
 use App\Records\SetUp\SetupStrip;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Collection;
 use Unionbit\Core\Data\Copies;
+use Unionbit\Core\Proving\Judge\Neither;
 use Unionbit\Core\Proving\Judge\Outcome;
 use Unionbit\Core\Proving\Judge\SeenStep;
 use Unionbit\Core\Proving\Judge\TakenReading;
@@ -67,7 +70,7 @@ final readonly class StepRecord
     /** @return array<string, self> */
     private static function on(Job $job, House $house): array
     {
-        $steps = $house->stepList();
+        $steps = $house->stepList(ShortRepaired::in($job));
         $found = $house->isAsFound();
         $events = $job->proving($job->stepEvents(), $found)->get()->groupBy('step');
         $readings = $job->proving($job->readings(), $found)->whereNotNull('step')->get()->groupBy('step');
@@ -86,7 +89,10 @@ final readonly class StepRecord
 
         $records = [];
         foreach ($steps as $step) {
-            $begun = $events->get($step->key())?->where('event', StepMoment::Start)->last();
+            $begun = $events
+                ->get($step->key())
+                ?->filter(static fn (StepEvent $e): bool => $e->event->begins())
+                ->last();
             $ended = $events->get($step->key())?->where('event', StepMoment::End)->last();
             $off = $events->get($step->key())?->where('event', StepMoment::Off)->last();
             $start = $begun?->at;
@@ -96,7 +102,16 @@ final readonly class StepRecord
                 $start,
                 $end,
                 $begun?->seq,
-                $start === null ? null : self::ready($step, $start, $powerOn, $powerOff, $ends),
+                $start === null
+                    ? null
+                    : self::ready(
+                        $step,
+                        $start,
+                        $powerOn,
+                        $powerOff,
+                        $ends,
+                        $begun->event === StepMoment::Forced ? $step->forced : null,
+                    ),
                 self::latest(
                     $readings->get($step->key()),
                     $begun?->seq,
@@ -250,12 +265,16 @@ final readonly class StepRecord
 
                 return new SeenStep(
                     $this->step,
-                    array_map(static fn (Observation $o): bool => $o->seen, $group['signs'] ?? []),
+                    array_map(
+                        static fn (Observation $o): bool => $o->seen,
+                        array_filter($group['signs'] ?? [], static fn (Observation $o): bool => $o->how === null),
+                    ),
                     array_map(
                         static fn (Reading $r): TakenReading => new TakenReading($r->mode, $r->a, $r->b, $r->value),
                         $group['readings'] ?? [],
                     ),
                     $stood->before($rows[0]->seq),
+                    array_filter(array_map(static fn (Observation $o): ?Neither => $o->how, $group['signs'] ?? [])),
                 );
             }, $groups),
         );
@@ -281,6 +300,7 @@ final readonly class StepRecord
         ?Carbon $powerOn,
         ?Carbon $powerOff,
         array $ends,
+        ?Wait $forced,
     ): Carbon {
         $before = array_filter($ends, static fn (array $end): bool => $end['at']->lessThanOrEqualTo($start));
         $joined = array_filter(
@@ -290,12 +310,14 @@ final readonly class StepRecord
         if ($joined !== [] && $step->onward !== null) {
             return $start->copy()->addSeconds($step->onward->seconds);
         }
-        $from = match ($step->wait->from) {
+        // The test menu has its own wait; the compressor's rest since it last ran stays.
+        $wait = $forced ?? $step->wait;
+        $from = match ($wait->from) {
             Wait::FROM_POWER_ON => $powerOn ?? $start,
             Wait::FROM_POWER_OFF => $powerOff !== null && $powerOff->lessThan($start) ? $powerOff : $start,
             default => $start,
         };
-        $ready = $from->copy()->addSeconds($step->wait->seconds);
+        $ready = $from->copy()->addSeconds($wait->seconds);
         foreach ($step->wait->rest === 0 ? [] : $before as $end) {
             $rested = $end['at']->copy()->addSeconds($step->wait->rest);
             $ready = $end['ran'] && $rested->greaterThan($ready) ? $rested : $ready;

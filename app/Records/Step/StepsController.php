@@ -33,6 +33,7 @@ final class StepsController extends Controller
             $request->text('step'),
             $request->text('sign'),
             $request->boolean('seen'),
+            $request->how(),
         );
 
         return new JsonResponse(['id' => $row->id, 'outcome' => $row->outcome, 'reason' => $row->reason], 201);

@@ -57,9 +57,28 @@ final readonly class OperatingPoint
             : null;
     }
 
-    /** Amperes in the conductor whose tip is given, as a clamp round it reads; 0 where that is no conductor's. */
+    /** Whether a clamp goes round what ends there: a conductor, or a lead of a transformer. */
+    public function isClampable(string $tip): bool
+    {
+        return ($this->netlist->points[$tip]->conductor ?? null) !== null || $this->leadOf($tip) !== null;
+    }
+
+    /** The winding whose own lead ends there. */
+    private function leadOf(string $tip): ?Element
+    {
+        return array_find(
+            $this->netlist->elements,
+            static fn (Element $e): bool => $e->kind === ElementKind::Winding && ($e->a === $tip || $e->b === $tip),
+        );
+    }
+
+    /** Amperes in the conductor or the lead whose tip is given, as a clamp round it reads; 0 where there is none. */
     public function clamped(string $tip): float
     {
+        $lead = $this->leadOf($tip);
+        if ($lead !== null) {
+            return $this->phasors->amps($lead);
+        }
         $conductor = $this->netlist->points[$tip]->conductor ?? null;
         $element = $conductor === null ? null : $this->netlist->elements["{$conductor}.h1"] ?? null;
 

@@ -35,6 +35,9 @@ final readonly class Profile
      * @param  Place  $outputs  where the switches stand: the wall, or a module at the equipment
      * @param  int  $linkConductors  conductors between wall unit and module: 3 two-part, 0 radio
      * @param  string  $menuEntry  how its installer menu is opened, in the profile's own words; empty where not known
+     * @param  string  $testEntry  how a call is forced in its test menu, in the profile's own words; empty where it
+     *     has none
+     * @param  int  $testWait  seconds that its test menu waits before it closes a call
      * @param  bool  $isVaTaken  nobody has measured what it draws: no current at rest is expected of it
      * @param  string  $remoteControl  none, own radio or bridge
      * @param  array<string, array{label: string, choices: array<string, string>}>  $menu  the profile's own words for
@@ -62,6 +65,8 @@ final readonly class Profile
         public int $linkConductors = 0,
         public string $menuEntry = '',
         public bool $isVaTaken = false,
+        public string $testEntry = '',
+        public int $testWait = 0,
     ) {
     }
 

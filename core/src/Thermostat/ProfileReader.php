@@ -63,6 +63,8 @@ final class ProfileReader
             outputs: $outputs,
             linkConductors: $node->int('linkConductors', 0),
             menuEntry: $node->string('menuEntry', '', 200),
+            testEntry: $node->has('testMenu') ? $node->at('testMenu')->string('entry', '', 200) : '',
+            testWait: $node->has('testMenu') ? $node->at('testMenu')->int('waitSeconds', 0) : 0,
         );
     }
 }

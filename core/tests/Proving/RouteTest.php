@@ -98,9 +98,9 @@ it('closes every call in the short form, at rest first and last, without a power
         expect($follows === null || $route->keys[$n - 1] === $follows)->toBeTrue($key);
     }
 })->with([
-    'furnace with cooling' => ['furnace-gas-1h-1c', 18, 11, 11],
-    'two-stage heat pump with strips' => ['heat-pump-o-2c-2aux', 45, 22, 36],
-    'dual fuel' => ['dual-fuel-o-2c-2h', 41, 22, 31],
+    'furnace with cooling' => ['furnace-gas-1h-1c', 19, 13, 11],
+    'two-stage heat pump with strips' => ['heat-pump-o-2c-2aux', 46, 24, 36],
+    'dual fuel' => ['dual-fuel-o-2c-2h', 42, 24, 31],
 ]);
 
 it('begins with what the school reaches for first, where this thermostat allows it', function (

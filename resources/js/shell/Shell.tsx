@@ -60,7 +60,10 @@ export function Shell({
     // A point can go with the plate it was on: the probe then goes back to where this stage begins.
     const on = (side: 0 | 1) => [chosen[side], start[side]].find(known) ?? fallback;
     const a = on(0);
-    const b = on(1);
+    // Both on one point read nothing: the other goes to a common, or wherever else there is a point.
+    const apart = () =>
+        points.find((point) => point.terminal === 'C' && point.id !== a) ?? points.find((point) => point.id !== a);
+    const b = on(1) !== a || chosen[0] === chosen[1] ? on(1) : (apart()?.id ?? a);
     const [next, setNext] = useState<0 | 1>(0);
     const [asked, setAsked] = useState<'live' | 'isolated' | null>(null);
 

@@ -33,7 +33,7 @@ export interface HandoverProps extends Frame {
         method: string;
         state: string;
         readings: Reading[];
-        signs: { name: string; seen: boolean; outcome: OutcomeName; simulated: boolean }[];
+        signs: { name: string; seen: boolean; how: string | null; outcome: OutcomeName; simulated: boolean }[];
     }[];
     survey: Reading[];
     loads: LoadCheck[];

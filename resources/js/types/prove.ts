@@ -41,6 +41,10 @@ export interface StepView {
         sense: string;
         optional: boolean;
         outcome: OutcomeName | null;
+        /** What it was, where it was neither yes nor no; whether that stops the work. */
+        how: string | null;
+        danger: boolean;
+        neither: { value: string; label: string }[];
         reason: string | null;
         simulated: boolean;
         at: string | null;
@@ -56,6 +60,10 @@ export interface StepView {
     stands: string[];
     /** Screws next to the jumper where a slip does harm. */
     beside: string[];
+    /** A jumper built up screw by screw, with what each brings in. */
+    buildUp: string[];
+    /** The wait where the thermostat's test menu makes the call. */
+    forced: { seconds: number; reason: string } | null;
     restore: string[];
     board: BoardState;
     waitingBoard: BoardState;

@@ -10,12 +10,14 @@ use Unionbit\Core\Circuit\Edit\Touching;
 use Unionbit\Core\Circuit\Explain\Explanation;
 use Unionbit\Core\Circuit\Explain\Path;
 use Unionbit\Core\Circuit\LoadState;
+use Unionbit\Core\Circuit\Netlist\Element;
 use Unionbit\Core\Circuit\Netlist\ElementKind;
 use Unionbit\Core\Circuit\Netlist\Netlist;
 use Unionbit\Core\Circuit\Netlist\PointKind;
 use Unionbit\Core\Circuit\Netlist\Tolerance;
 use Unionbit\Core\Circuit\OperatingPoint;
 use Unionbit\Core\Circuit\Setup;
+use Unionbit\Core\Circuit\Solve\FuseCurve;
 use Unionbit\Core\Circuit\Solve\Network;
 use Unionbit\Core\Circuit\Solve\Supplies;
 use Unionbit\Core\Words\Message;
@@ -318,8 +320,8 @@ final readonly class Meter
     /** Clamp round the conductor whose tip is `a`. */
     public function amps(Setup $setup, string $a): Expectation
     {
-        $conductor = $this->circuit->point($a)->conductor;
-        if ($conductor === null) {
+        $nominal = $this->circuit->operate($setup);
+        if (! $nominal->isClampable($a)) {
             return Expectation::refused(
                 MeterMode::Amps,
                 $a,
@@ -327,7 +329,6 @@ final readonly class Meter
                 Message::of('circuit.meter.clamp-goes-round-conductor-choose'),
             );
         }
-        $nominal = $this->circuit->operate($setup);
         $values = [$nominal->clamped($a)];
         foreach (Tolerance::corners() as $corner) {
             $values[] = $this->circuit->operate($setup, $corner)->clamped($a);
@@ -349,8 +350,32 @@ final readonly class Meter
             reason: $values[0] < 0.01
                 ? Message::of('circuit.meter.no-current-flows-in-conductor')
                 : Message::of('circuit.meter.current-in-conductor', loads: $fed),
-            notes: $nominal->notes,
+            notes: [...$nominal->notes, ...$this->hold($nominal, $a)],
         );
+    }
+
+    /** @return list<Message> the most that a clamp holds there, beside the fuse; none where no fused supply feeds it */
+    private function hold(OperatingPoint $point, string $a): array
+    {
+        $reached = $point->netlist->region(
+            $a,
+            static fn (Element $e): bool => $e->kind->isCopper() && ! $e->isOpen(),
+        );
+        foreach ($this->circuit->installation->transformers() as $transformer) {
+            $winding = $point->netlist->element($transformer->id);
+            if ($transformer->fuseAmps !== null && isset($reached[$winding->a])) {
+                return [
+                    Message::of(
+                        'circuit.meter.maximum-hold',
+                        most: Quantity::of($point->mostAmps($transformer->id), Unit::Amps, 2),
+                        fuse: Quantity::of($transformer->fuseAmps, Unit::Amps),
+                        opens: Quantity::of(FuseCurve::OPENS_FROM * $transformer->fuseAmps, Unit::Amps, 1),
+                    ),
+                ];
+            }
+        }
+
+        return [];
     }
 
     private function metered(OperatingPoint $point, string $a, string $b): float

@@ -10,7 +10,10 @@ namespace Unionbit\Core\Circuit\Solve;
  */
 final class FuseCurve
 {
-    private const POINTS = [[1.35, 0.75, 600.0], [2.0, 0.15, 5.0], [3.5, 0.04, 0.5]];
+    /** Times its rating from which on a fuse opens. */
+    public const OPENS_FROM = 1.35;
+
+    private const POINTS = [[self::OPENS_FROM, 0.75, 600.0], [2.0, 0.15, 5.0], [3.5, 0.04, 0.5]];
 
     /** A resettable test breaker is far slower: 135 % minutes to an hour, 200 % 8–60 s, 600 % 0.5–4 s. */
     private const BREAKER = [[1.35, 60.0, 3600.0], [2.0, 8.0, 60.0], [6.0, 0.5, 4.0]];

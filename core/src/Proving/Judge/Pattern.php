@@ -82,7 +82,11 @@ final readonly class Pattern
         $point = $this->circuit->operate($setup);
         $runs = Observables::of($this->circuit, $point, $fault);
         foreach ($seen->step->signs as $sign) {
-            $answer = $seen->signs[$sign->key] ?? null;
+            $neither = $seen->neither[$sign->key] ?? null;
+            if ($neither !== null && ! self::does($neither, $sign, $point)) {
+                return false;
+            }
+            $answer = $neither === null ? $seen->signs[$sign->key] ?? null : null;
             if ($answer !== null && $answer !== $this->seenAs($sign, $fault, $runs, $point, $open)) {
                 return false;
             }
@@ -94,6 +98,14 @@ final readonly class Pattern
         }
 
         return true;
+    }
+
+    /** Whether a load that chatters or hums does so with the fault; what the circuit cannot tell, fits. */
+    private static function does(Neither $neither, Sign $sign, OperatingPoint $point): bool
+    {
+        return $neither->states() === [] ||
+            $sign->load === null ||
+            in_array($point->loads[$sign->load] ?? null, $neither->states(), true);
     }
 
     /**

@@ -13,6 +13,7 @@ final readonly class SeenStep
     /**
      * @param  array<string, bool>  $signs  yes or no, by sign
      * @param  list<TakenReading>  $readings
+     * @param  array<string, Neither>  $neither  what was neither, by sign
      * @param  ?Strip  $strip  what stood meanwhile beside what the step asks for
      */
     public function __construct(
@@ -20,6 +21,7 @@ final readonly class SeenStep
         public array $signs,
         public array $readings,
         public ?Strip $strip = null,
+        public array $neither = [],
     ) {
     }
 }

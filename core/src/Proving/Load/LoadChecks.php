@@ -98,8 +98,27 @@ final readonly class LoadChecks
         return $hot === null ? null : "{$hot}.near";
     }
 
+    /**
+     * Where a clamp reads all that one supply gives to the thermostat, or where no hot of it runs there, all that it
+     * gives.
+     */
+    public function clampOn(Transformer $supply): string
+    {
+        $net = $this->circuit->netlist(Setup::calling());
+        $reached = $net->region($supply->hot, static fn ($e): bool => $e->kind->isCopper() && ! $e->isOpen());
+        foreach ($this->plan->profile->outputs === Place::Wall ? $this->plan->profile->hots() : [] as $hot) {
+            foreach ($this->plan->landing->on($hot->printed) as $id) {
+                if (isset($reached["{$id}.far"])) {
+                    return "{$id}.near";
+                }
+            }
+        }
+
+        return $net->element($supply->id)->a;
+    }
+
     /** The transformer that feeds the call: with two each family has its own. */
-    private function supply(CallName $call): Transformer
+    public function supply(CallName $call): Transformer
     {
         $transformers = $this->plan->installation->transformers();
         $first = $this->board->ofCall($call)[0] ?? null;

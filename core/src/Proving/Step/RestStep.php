@@ -50,7 +50,7 @@ final readonly class RestStep
             probes: [
                 ...array_values(
                     array_filter(
-                        [...($boards = $this->boards()), ...$this->outdoors($boards)],
+                        [...($boards = $this->boards()), ...$this->walls($boards), ...$this->outdoors($boards)],
                         static fn (Probe $p): bool => $meter->nominalVolts($setup, $p->a, $p->b) !== null,
                     ),
                 ),
@@ -120,16 +120,47 @@ final readonly class RestStep
         return array_any($indoors, static fn (Probe $p): bool => isset($reached[$p->a]));
     }
 
-    /** @return list<Probe> the idle current, where a hot conductor goes to the wall */
+    /** @return list<Probe> the idle current of every supply; not where nobody knows what the thermostat draws */
     private function amperes(): array
     {
-        $idle =
-            $this->plan->profile->outputs === Place::Wall && ! $this->plan->profile->isVaTaken
-                ? (new LoadChecks($this->plan))->clampIn(CallName::Idle)
-                : null;
-
-        return $idle === null
+        $checks = new LoadChecks($this->plan);
+        $clamps = $this->plan->profile->isVaTaken
             ? []
-            : [new Probe($idle, $idle, Message::of('proving.rest-step.idle-current'), MeterMode::Amps)];
+            : array_map($checks->clampOn(...), $this->plan->installation->transformers());
+
+        return array_map(
+            static fn (string $clamp): Probe => new Probe(
+                $clamp,
+                $clamp,
+                Message::of('proving.rest-step.idle-current'),
+                MeterMode::Amps,
+            ),
+            array_values(array_unique($clamps)),
+        );
+    }
+
+    /**
+     * @param  list<Probe>  $indoors  that are read at the boards
+     * @return list<Probe> each call's screw of the plate, to its common where one is wired there
+     */
+    private function walls(array $indoors): array
+    {
+        $common = $this->plan->profile->outputs === Place::Wall ? $this->plan->wiredCommon() : null;
+        $probes = [];
+        foreach ($this->plan->profile->terminals as $terminal) {
+            $landed = $terminal->name->isCall() && $this->plan->landing->on($terminal->printed) !== [];
+            if ($common !== null && $landed) {
+                $probe = new Probe(
+                    $terminal->point(),
+                    $common->point(),
+                    Message::of('proving.rest-step.no-call-stands'),
+                );
+                // The first reads what the common loses on its way to the wall; the others say what the board says.
+                $more = $probes !== [] && $this->isReadIndoors($terminal->point(), $indoors);
+                $probes[] = $more ? $probe->asOptional() : $probe;
+            }
+        }
+
+        return $probes;
     }
 }

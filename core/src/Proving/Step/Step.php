@@ -25,6 +25,8 @@ final readonly class Step
      * @param  list<Message>  $restore  temporary things that the step leaves, to be undone
      * @param  ?string  $follows  key of the step whose running call this one is added to
      * @param  ?Wait  $onward  the wait where it follows on without a stop between
+     * @param  ?Wait  $forced  where the thermostat's test menu makes the call: that menu's own wait
+     * @param  list<Message>  $buildUp  a jumper built up screw by screw, with what each brings in
      * @param  list<Message>  $beside  screws next to the jumper where a slip does harm
      * @param  int  $number  of several of the same kind in one call, as float switches
      * @param  ?Wait  $dropOff  how long what pulled in may run on after the call; null where that is not asked
@@ -47,6 +49,8 @@ final readonly class Step
         public ?Wait $dropOff = null,
         public int $number = 1,
         public array $beside = [],
+        public array $buildUp = [],
+        public ?Wait $forced = null,
     ) {
         $this->staysDead = $method->isDead();
     }

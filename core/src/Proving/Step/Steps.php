@@ -6,6 +6,7 @@ namespace Unionbit\Core\Proving\Step;
 
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Call\CallTable;
+use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Circuit\Standing\Danger;
 use Unionbit\Core\Equipment\Dehumidify;
@@ -13,6 +14,7 @@ use Unionbit\Core\Equipment\LoadKind;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Planning\Proof\CallProof;
 use Unionbit\Core\Planning\Proof\PlanProof;
+use Unionbit\Core\Proving\Load\LoadChecks;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Thermostat\PlateTerminal;
@@ -21,13 +23,17 @@ use Unionbit\Core\Words\Message;
 /** The proofs that a plan can have: ohms before power, then fan, cooling and heating, each by jumper and by voltage. */
 final readonly class Steps
 {
+    /** Stages of heat that a thermostat adds when the first does not do. */
+    private const JOINING = [CallName::Heat2, CallName::Furnace2, CallName::Aux1, CallName::Aux2];
+
     private BoardPoints $board;
 
     private Signs $signs;
 
     private Waits $waits;
 
-    public function __construct(private Plan $plan)
+    /** @param  bool  $afterShort  a short was found and repaired: a call is proved only with its current */
+    public function __construct(private Plan $plan, private bool $afterShort = false)
     {
         $this->board = new BoardPoints($plan);
         $this->signs = new Signs($plan->installation->archetype);
@@ -129,13 +135,32 @@ final readonly class Steps
             wait: $this->waits->of($call, $method),
             setup: $setup,
             waiting: $this->waiting($setup, $call),
-            probes: $this->probes($call, $terminals, $hot, false),
+            probes: [...$this->probes($call, $terminals, $hot, false), ...$this->current($call)],
             signs: [...$this->signs->of($call), ...$this->signs->asides($call)],
             restore: [],
             follows: $lower === null ? null : "{$lower->value}.voltage",
             onward: $lower === null ? null : $this->waits->onward($call),
             dropOff: $this->waits->dropOff($call),
+            forced: $call->mode() === null ? $this->waits->forced($call, $this->plan->profile) : null,
         );
+    }
+
+    /**
+     * On a supply without a fuse, and once a short was repaired, volts do not prove a call: 12 ohms between Y and C
+     * leave R–C at 22 V and everything running at four times the current.
+     *
+     * @return list<Probe>
+     */
+    private function current(CallName $call): array
+    {
+        $checks = new LoadChecks($this->plan);
+        $supply = $checks->supply($call);
+        if ($supply->fuseAmps !== null && ! $this->afterShort) {
+            return [];
+        }
+        $clamp = $checks->clampOn($supply);
+
+        return [new Probe($clamp, $clamp, Message::of('proving.steps.current-of-the-call'), MeterMode::Amps)];
     }
 
     /** Auxiliary heat without the compressor, where emergency heat does not already call the very same loads. */
@@ -218,7 +243,44 @@ final readonly class Steps
                     : Message::of('proving.steps.conductors-back-on-their-screws'),
             ],
             beside: $this->besideAtWall($terminals, $hot),
+            buildUp: $this->buildUp($terminals, $hot),
         );
+    }
+
+    /**
+     * Fan first, then valve, compressor and heat: what each screw adds is watched before the next.
+     *
+     * @param  non-empty-list<PlateTerminal>  $terminals
+     * @return list<Message> empty where there is one screw only
+     */
+    private function buildUp(array $terminals, string $hot): array
+    {
+        $turn = [
+            TerminalName::G->value,
+            TerminalName::OB->value,
+            TerminalName::O->value,
+            TerminalName::B->value,
+            TerminalName::Y1->value,
+            TerminalName::Y2->value,
+        ];
+        $inTurn = static fn (PlateTerminal $t): int => in_array($t->name->value, $turn, true)
+            ? (int) array_search($t->name->value, $turn, true)
+            : count($turn);
+        usort($terminals, static fn (PlateTerminal $a, PlateTerminal $b): int => $inTurn($a) <=> $inTurn($b));
+        $says = $in = $before = [];
+        foreach (count($terminals) > 1 ? $terminals : [] as $terminal) {
+            $in[] = $terminal;
+            $point = $this->plan->circuit()->operate($this->jumpered($hot, $in));
+            $new = array_values(array_diff($point->pulledIn(), $before));
+            $before = $point->pulledIn();
+            $says[] = Message::of(
+                'proving.steps.built-up',
+                screw: $terminal->printed,
+                loads: array_map(static fn (string $id): Message => $point->netlist->element($id)->label, $new),
+            );
+        }
+
+        return $says;
     }
 
     /**
@@ -458,7 +520,9 @@ final readonly class Steps
         return match (true) {
             $call === CallName::Humidify => Message::of('proving.steps.humidity-above-rooms'),
             $call === CallName::Dehumidify => Message::of('proving.steps.cooling-and-humidity-below-rooms'),
+            $call === CallName::Cool2 => Message::of('proving.steps.cooling-further-below'),
             $call->isCooling() => Message::of('proving.steps.cooling-well-below-room-temperature'),
+            in_array($call, self::JOINING, true) => Message::of('proving.steps.heat-further-above'),
             $call->isHeating() => Message::of('proving.steps.heat-well-above-room-temperature'),
             default => Message::of('proving.steps.fan-on'),
         };

@@ -11,6 +11,7 @@ use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Equipment\Archetype;
 use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Terminal\TerminalName;
+use Unionbit\Core\Thermostat\Profile;
 use Unionbit\Core\Words\Message;
 
 /** How long each proof of this equipment has to wait before it can be judged, from the equipment's own delays. */
@@ -59,6 +60,23 @@ final readonly class Waits
             : new Wait(
                 self::AT_ONCE,
                 Message::of('proving.waits.second-stage-joins-running-compressor'),
+                Wait::FROM_START,
+            );
+    }
+
+    /**
+     * The wait of a call that the thermostat's test menu makes: the menu's own, and the outdoor board's where a
+     * compressor runs; null where it has no such menu.
+     */
+    public function forced(CallName $call, Profile $profile): ?Wait
+    {
+        $board = $this->runsCompressor($call) ? (int) ($this->archetype->delays['outdoor-board'] ?? 0) : 0;
+
+        return $profile->testEntry === ''
+            ? null
+            : new Wait(
+                max($profile->testWait, $this->heat($call)->seconds) + $board,
+                Message::of('proving.waits.test-menu', entry: $profile->testEntry),
                 Wait::FROM_START,
             );
     }

@@ -84,7 +84,7 @@ export function ReadingTable({
                             .map((sign) =>
                                 [
                                     sign.name,
-                                    sign.seen ? say('handover.yes') : say('handover.no'),
+                                    sign.how ?? (sign.seen ? say('handover.yes') : say('handover.no')),
                                     sign.simulated && say('handover.simulated-3'),
                                 ]
                                     .filter(Boolean)

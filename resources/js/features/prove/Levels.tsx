@@ -1,6 +1,7 @@
 import { usePage } from '@inertiajs/react';
 import { useEffect, useState } from 'react';
 import { get, said } from '@/lib/api';
+import { faultPlace } from '@/lib/names';
 import { useRecord } from '@/lib/once';
 import { url } from '@/lib/url';
 import type { OutcomeName, ProveProps, StepView } from '@/types';
@@ -12,6 +13,8 @@ interface PatternAnswer {
     calls: number;
     of: number;
     fits: { id: string; title: string; where: string; fix: string }[];
+    /** The same jumper at the wall and at the board, and where what gives both lies. */
+    brackets: { call: string; wall: string; board: string; places: Record<string, number> }[];
     parts: { step: string; call: string; method: string; groups: number; minutes: number } | null;
 }
 
@@ -237,6 +240,19 @@ function Explains({ jobId, onStep }: { jobId: string; onStep: (key: string) => v
                     </li>
                 ))}
             </ul>
+            {found.brackets.map((bracket) => (
+                <p key={bracket.call} className="font-semibold" data-testid="bracket">
+                    {say('prove.bracket', {
+                        call: bracket.call,
+                        wall: bracket.wall,
+                        board: bracket.board,
+                        places:
+                            Object.entries(bracket.places)
+                                .map(([place, faults]) => `${faultPlace(place)} (${faults})`)
+                                .join(', ') || say('prove.no-single-place'),
+                    })}
+                </p>
+            ))}
             {found.parts ? (
                 <p>
                     {say('prove.would-part-them', {

@@ -13,6 +13,7 @@ import type { ProveProps, StepView } from '@/types';
 import { Glyph } from '@/ui/Glyph';
 import { Bad, outcomeLook, State } from '@/ui/State';
 import { Tag } from '@/ui/Tag';
+import { Answers } from '@/features/signs/Answers';
 import { toRead } from './school';
 import { say } from '@/words';
 
@@ -75,9 +76,9 @@ export function StepCells({
         await reload();
     };
     const higher = steps.filter((candidate) => candidate.follows === step.key);
-    const begin = () => {
+    const begin = (event: 'start' | 'forced' = 'start') => {
         meterUsed();
-        return send('steps', { step: step.key, event: 'start' });
+        return send('steps', { step: step.key, event });
     };
     const join = async (next: StepView) => {
         meterUsed();
@@ -91,7 +92,7 @@ export function StepCells({
             <div
                 className={clsx(
                     'grid grid-cols-2 [grid-auto-flow:dense] border-b border-hair',
-                    'md:grid-cols-[148px_minmax(0,1.2fr)_minmax(0,0.8fr)_minmax(0,1.4fr)]',
+                    'md:grid-cols-[184px_minmax(0,1.15fr)_minmax(0,0.75fr)_minmax(0,1.35fr)]',
                 )}
             >
                 <Cell label={say('prove.1-power')}>
@@ -129,6 +130,13 @@ export function StepCells({
                         </b>{' '}
                         {step.do}
                     </p>
+                    {step.buildUp.length > 0 && (
+                        <ol className="mt-1 list-inside list-decimal text-small">
+                            {step.buildUp.map((screw) => (
+                                <li key={screw}>{screw}</li>
+                            ))}
+                        </ol>
+                    )}
                     {step.beside.length > 0 && (
                         <p className="mt-1 flex items-start gap-2 text-small font-semibold text-caution-ink">
                             <Glyph name="caution" style={{ marginTop: 2 }} /> <span>{step.beside.join(' ')}</span>
@@ -137,9 +145,22 @@ export function StepCells({
                     {!closed && (
                         <div className="mt-2 flex flex-wrap gap-2">
                             {!step.running ? (
-                                <button className="btn btn--small btn--go" onClick={() => void begin()}>
-                                    {begins(step)}
-                                </button>
+                                <>
+                                    <button className="btn btn--small btn--go" onClick={() => void begin()}>
+                                        {begins(step)}
+                                    </button>
+                                    {step.forced && (
+                                        <button
+                                            className="btn btn--small"
+                                            title={step.forced.reason}
+                                            onClick={() => void begin('forced')}
+                                        >
+                                            {say('prove.forced-in-the-test-menu', {
+                                                wait: countdown(step.forced.seconds),
+                                            })}
+                                        </button>
+                                    )}
+                                </>
                             ) : (
                                 <button
                                     className={clsx(
@@ -216,7 +237,7 @@ export function StepCells({
                     )}
                     <ul className="mt-1 divide-y divide-hair">
                         {step.signs.map((sign) => (
-                            <li key={sign.key} className="flex min-h-11 items-center gap-2 py-1 text-small">
+                            <li key={sign.key} className="flex min-h-11 flex-wrap items-center gap-x-2 py-1 text-small">
                                 <Glyph name={sign.sense === 'ear' ? 'ear' : 'eye'} size={18} />
                                 <span className="flex-1">
                                     {sign.text}
@@ -226,11 +247,13 @@ export function StepCells({
                                                 glyph={outcomeLook[sign.outcome].glyph}
                                                 tone={outcomeLook[sign.outcome].tone}
                                             >
-                                                {sign.outcome === 'pass'
-                                                    ? say('prove.yes-2')
-                                                    : sign.outcome === 'fail'
-                                                      ? say('prove.no-2')
-                                                      : say('prove.too-early')}
+                                                {sign.how
+                                                    ? sign.how
+                                                    : sign.outcome === 'pass'
+                                                      ? say('prove.yes-2')
+                                                      : sign.outcome === 'fail'
+                                                        ? say('prove.no-2')
+                                                        : say('prove.too-early')}
                                             </State>{' '}
                                             <span className="mono text-muted">{sign.at && clock(sign.at)}</span>
                                             {sign.simulated && (
@@ -245,32 +268,12 @@ export function StepCells({
                                     </span>
                                 )}
                                 {!closed && step.running && asked(sign) && (
-                                    <span className="flex">
-                                        <button
-                                            className={clsx(
-                                                'min-h-11 min-w-11 px-2 font-lab font-semibold underline',
-                                                'underline-offset-4',
-                                            )}
-                                            aria-label={say('prove.yes', { sign: sign.text })}
-                                            onClick={() =>
-                                                void send('signs', { step: step.key, sign: sign.key, seen: true })
-                                            }
-                                        >
-                                            {say('prove.yes-2')}
-                                        </button>
-                                        <button
-                                            className={clsx(
-                                                'min-h-11 min-w-11 px-2 font-lab font-semibold underline',
-                                                'underline-offset-4',
-                                            )}
-                                            aria-label={say('prove.no', { sign: sign.text })}
-                                            onClick={() =>
-                                                void send('signs', { step: step.key, sign: sign.key, seen: false })
-                                            }
-                                        >
-                                            {say('prove.no-2')}
-                                        </button>
-                                    </span>
+                                    <Answers
+                                        sign={sign}
+                                        onAnswer={(seen, how) =>
+                                            void send('signs', { step: step.key, sign: sign.key, seen, how })
+                                        }
+                                    />
                                 )}
                             </li>
                         ))}
@@ -288,10 +291,22 @@ export function StepCells({
                 </div>
             )}
             {step.signs
-                .filter((sign) => sign.outcome === 'fail')
+                .filter((sign) => sign.outcome === 'fail' || sign.how)
                 .map((sign) => (
-                    <p key={sign.key} className="border-b border-hair px-5 py-2 text-small">
-                        <b>{say('prove.no-3', { sign: sign.text })}</b> {sign.reason}
+                    <p
+                        key={sign.key}
+                        role={sign.danger ? 'alert' : undefined}
+                        className={clsx(
+                            'border-b border-hair px-5 py-2 text-small',
+                            sign.danger && 'border-l-[6px] border-l-fault bg-fault-wash font-semibold',
+                        )}
+                    >
+                        <b>
+                            {sign.how
+                                ? say('prove.neither-2', { sign: sign.text, how: sign.how })
+                                : say('prove.no-3', { sign: sign.text })}
+                        </b>{' '}
+                        {sign.reason}
                     </p>
                 ))}
         </>

@@ -1,0 +1,171 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Models\Job;
+use App\Models\Record\Observation;
+use App\Records\Step\StepRecord;
+use Illuminate\Testing\TestResponse;
+
+// The edges of a proof: what is neither yes nor no, a call that is forced, a supply that nothing protects, a short that
+// was found, the same jumper at both ends.
+
+function inStep(Job $job, string $step, string $path, array $body): TestResponse
+{
+    return test()->postJson("/jobs/{$job->id}/{$path}", ['id' => newId(), 'step' => $step, ...$body]);
+}
+
+/** @return list<string> ids of the single faults that give what was seen so far */
+function fitting(Job $job): array
+{
+    return array_column(
+        test()
+            ->getJson("/jobs/{$job->id}/pattern")
+            ->json('fits'),
+        'id',
+    );
+}
+
+it(
+    'keeps what is neither yes nor no with its meaning, and what the circuit knows of it parts the suspects',
+    function (string $how, string $means): void {
+        $job = landedHouse('furnace-gas-1h-1c', 'c-powered-1h-1c');
+        inStep($job, 'cool-1.voltage', 'steps', ['event' => 'start'])->assertCreated();
+        $this->travel(700)->seconds();
+        inStep($job, 'cool-1.voltage', 'signs', ['sign' => 'outdoor-unit', 'seen' => false])->assertCreated();
+        $no = fitting($job);
+        inStep($job, 'cool-1.voltage', 'signs', ['sign' => 'outdoor-unit', 'seen' => false, 'how' => $how])
+            ->assertCreated()
+            ->assertJsonPath('outcome', 'fail');
+        $row = Observation::query()->where('job_id', $job->id)->orderByDesc('seq')->firstOrFail();
+
+        expect($row->reason)
+            ->toContain($means)
+            ->and(StepRecord::all($job)['cool-1.voltage']->state())
+            ->toBe('failed')
+            ->and(fitting($job))
+            ->not->toBe($no);
+    },
+)->with([
+    'chatters' => ['chatters', 'too little voltage'],
+    'hums' => ['hums', 'does not pull through'],
+]);
+
+it('takes no word for a sign that it cannot be', function (): void {
+    $job = landedHouse('furnace-gas-1h-1c', 'c-powered-1h-1c');
+    inStep($job, 'fan.voltage', 'steps', ['event' => 'start'])->assertCreated();
+    $this->travel(20)->seconds();
+    inStep($job, 'fan.voltage', 'signs', ['sign' => 'blower', 'seen' => false, 'how' => 'flashes'])
+        ->assertStatus(422)
+        ->assertJsonValidationErrors('how');
+    inStep($job, 'fan.voltage', 'signs', ['sign' => 'display', 'seen' => false, 'how' => 'blinks'])
+        ->assertCreated()
+        ->assertJsonPath('outcome', 'neutral');
+});
+
+it(
+    'waits for a forced call as the test menu does, and for one that was asked as the thermostat does',
+    function (): void {
+        $job = landedHouse('furnace-gas-1h-1c', 'c-powered-1h-1c');
+        $left = static fn (): int => StepRecord::all($job->refresh())['cool-1.voltage']->secondsLeft();
+        raiseFlag($job, 'isolated', '0.0');
+        raiseFlag($job, 'live', '26.5');
+        inStep($job, 'cool-1.voltage', 'steps', ['event' => 'start'])->assertCreated();
+        expect($left())->toBeGreaterThan(200);
+        inStep($job, 'cool-1.voltage', 'steps', ['event' => 'end'])->assertCreated();
+        inStep($job, 'fan.voltage', 'steps', ['event' => 'forced'])->assertCreated();
+        expect(StepRecord::all($job->refresh())['fan.voltage']->secondsLeft())->toBe(30);
+
+        $plain = landedHouse('furnace-gas-1h-1c', 'battery-1h-1c');
+        inStep($plain, 'fan.voltage', 'steps', ['event' => 'forced'])
+            ->assertStatus(422)
+            ->assertJsonValidationErrors('event');
+    },
+);
+
+it('proves a call by its current where nothing would blow', function (): void {
+    $keys = static fn (Job $job): array => array_map(
+        static fn ($p): string => "{$p->mode->value} {$p->a}",
+        StepRecord::all($job)['cool-1.voltage']->step->needed(),
+    );
+    $fused = $keys(landedHouse('furnace-gas-1h-1c', 'c-powered-1h-1c'));
+    $job = landedHouse('furnace-gas-1h-1c-electronic', 'c-powered-1h-1c');
+    $amps = array_values(array_filter($keys($job), static fn (string $k): bool => $k[0] === 'A'));
+
+    expect(array_filter($fused, static fn (string $k): bool => $k[0] === 'A'))->toBe([])->and($amps)->toHaveCount(1);
+    inStep($job, 'cool-1.voltage', 'steps', ['event' => 'start'])->assertCreated();
+    $this->travel(700)->seconds();
+    $read = static fn (string $value) => inStep($job, 'cool-1.voltage', 'readings', [
+        'stage' => 'prove',
+        'mode' => 'A',
+        'a' => substr($amps[0], 2),
+        'b' => substr($amps[0], 2),
+        'value' => $value,
+    ]);
+    $read('0.46')->assertCreated()->assertJsonPath('outcome', 'pass');
+    $read('1.80')->assertCreated()->assertJsonPath('outcome', 'fail');
+});
+
+it('proves a call by its current once a short was found and is gone', function (): void {
+    $job = plannedHouse('furnace-gas-1h-1c', 'c-powered-1h-1c');
+    $needs = static fn (): bool => array_any(
+        StepRecord::all($job->refresh())['heat-1.voltage']->step->needed(),
+        static fn ($p): bool => $p->mode->value === 'A',
+    );
+    raiseFlag($job, 'isolated', '0.0');
+    inStep($job, 'idle.pre-check', 'steps', ['event' => 'start'])->assertCreated();
+    $probe = StepRecord::all($job)['idle.pre-check']->step->probes[1];
+    $pair = ['stage' => 'prove', 'mode' => 'O', 'a' => $probe->a, 'b' => $probe->b];
+    $nominal = (float) inStep($job, 'idle.pre-check', 'expect', $pair)->json('nominal');
+    inStep($job, 'idle.pre-check', 'readings', [...$pair, 'value' => '0.2'])->assertJsonPath('outcome', 'fail');
+    expect($needs())->toBeFalse();
+    inStep($job, 'idle.pre-check', 'readings', [
+        ...$pair,
+        'value' => number_format($nominal, 1, '.', ''),
+    ])->assertJsonPath('outcome', 'pass');
+    expect($needs())->toBeTrue();
+});
+
+it('brackets a call by the same jumper at both ends, and isolates once for what stays isolated', function (): void {
+    $job = landedHouse('furnace-gas-1h-1c', 'c-powered-1h-1c');
+    $jumper = static function (string $step, bool $works) use ($job): void {
+        raiseFlag($job, 'isolated', '0.0');
+        inStep($job, $step, 'steps', ['event' => 'start'])->assertCreated();
+        raiseFlag($job, 'live', '26.5');
+        test()->travel(700)->seconds();
+        $record = StepRecord::all($job->refresh())[$step];
+        foreach ($record->step->probes as $probe) {
+            $pair = ['stage' => 'prove', 'mode' => 'V', 'a' => $probe->a, 'b' => $probe->b];
+            $nominal = (float) inStep($job, $step, 'expect', $pair)->json('nominal');
+            $value = $works ? number_format($nominal, 1, '.', '') : '0.0';
+            inStep($job, $step, 'readings', [...$pair, 'value' => $value])->assertCreated();
+        }
+        foreach ($record->step->signs as $sign) {
+            inStep($job, $step, 'signs', ['sign' => $sign->key, 'seen' => $works])->assertCreated();
+        }
+        raiseFlag($job, 'isolated', '0.0');
+        inStep($job, $step, 'steps', ['event' => 'end'])->assertCreated();
+    };
+    $jumper('fan.jumper', false);
+    // The flag still says isolated: the next set-up begins on it.
+    inStep($job, 'fan.board-jumper', 'steps', ['event' => 'start'])->assertCreated();
+    inStep($job, 'fan.board-jumper', 'steps', ['event' => 'end'])->assertCreated();
+    $jumper('fan.board-jumper', true);
+    $bracket = $this->getJson("/jobs/{$job->id}/pattern")->json('brackets.0');
+
+    expect([$bracket['call'], $bracket['wall'], $bracket['board']])
+        ->toBe(['Fan', 'failed', 'passed'])
+        ->and(array_keys($bracket['places']))
+        ->toContain('cable')
+        ->not->toContain('indoor', 'supply');
+});
+
+it('builds a jumper up screw by screw, and says what each brings in', function (): void {
+    $job = landedHouse('heat-pump-o-1c-1aux', 'c-powered-3h-2c');
+    $steps = array_column($this->get("/jobs/{$job->id}/prove")->inertiaProps('steps'), 'buildUp', 'key');
+
+    expect($steps['cool-1.jumper'])
+        ->toBe(['G: blower relay', 'O/B: reversing valve', 'Y1: outdoor Y input and contactor'])
+        ->and($steps['fan.jumper'])
+        ->toBe([]);
+});
