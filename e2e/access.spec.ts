@@ -58,6 +58,20 @@ for (const theme of ['bone', 'headlamp'] as const) {
         await page.goto(page.url().replace(/[a-z]+$/, 'figures'));
         await clean('figures of a house');
         await page.goto('/jobs');
+        await page.getByRole('button', { name: 'More for Winding Hole 2' }).click();
+        await page.getByRole('menuitem', { name: 'Copy …' }).click();
+        const dialog = page.getByRole('dialog');
+        await dialog.getByLabel(/visit/i).selectOption('fault call');
+        await dialog.getByRole('button', { name: 'Copy', exact: true }).click();
+        await expect(page.getByRole('heading', { level: 1, name: 'Survey' })).toBeVisible();
+        await page.goto(page.url().replace(/[a-z]+$/, 'prove'));
+        await page.getByRole('button', { name: 'In the base' }).hover();
+        await clean('the old plate');
+        await page.getByRole('button', { name: 'In the base' }).click();
+        await expect(page.getByRole('group', { name: 'Calls' })).toBeVisible();
+        await page.getByRole('button', { name: 'Put on …' }).click();
+        await clean('as found, with what can be put on');
+        await page.goto('/jobs');
         await openJob(page, "Lock Keeper's Row 4");
         const base = page.url().replace(/\/[a-z]+$/, '');
         for (const name of ['survey', 'plan', 'set', 'prove', 'handover']) {

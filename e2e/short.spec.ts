@@ -146,3 +146,26 @@ test('a dead mode proved as found within eight entries, and told before the work
     // What fits is named for the trace, the blower's own call among it.
     await expect(page.getByTestId('pattern')).toContainText(/blower|G/);
 });
+
+test('a house that heats by itself is not certified', async ({ page }) => {
+    await signIn(page);
+    await openJob(page, 'Winding Hole 2');
+    await page.goto(page.url().replace(/[a-z]+$/, 'prove'));
+    await practise(page, 'sequencer-welded');
+    await raise(page, 'live', '26.6');
+    await page.getByRole('button', { name: 'Nothing is called' }).click();
+    await expect(page.getByRole('button', { name: 'At rest is done' })).toBeVisible();
+    await pass(page, 700);
+    await page.getByRole('button', { name: /Look and listen/ }).click();
+    await expect(page.locator('main li', { hasText: /^Nothing runs at outdoor unit/ }).locator('.st')).toBeVisible();
+    // The strips are warm though nothing calls: at rest fails, and nothing else can stand in for it.
+    await expect(page.locator('main li', { hasText: /^Nothing runs at indoor board/ }).locator('.st')).toHaveText('no');
+    await page.getByRole('button', { name: 'At rest is done' }).click();
+    await expect(page.getByRole('group', { name: 'Calls' }).getByRole('button', { name: /^At rest/ })).toContainText(
+        'fails',
+    );
+    await expect(page.getByTestId('pattern')).toContainText(/[Ss]equencer/);
+    await expect(page.getByRole('button', { name: /Go to Handover/ })).toBeHidden();
+    await page.goto(page.url().replace(/[a-z]+$/, 'handover'));
+    await expect(page.locator('main li', { hasText: 'Every call proved' }).locator('.text-verd-ink')).toBeHidden();
+});

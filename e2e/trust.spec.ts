@@ -82,7 +82,7 @@ test('two supplies are proved dead by two readings, and what is open is asked be
         .click();
     await byProof(page, 'By jumper');
     await page.getByRole('button', { name: 'Jumper is on' }).click();
-    await expect(page.locator('main')).toContainText('To put back');
+    await expect(page.getByTestId('strip')).toContainText('goes with the step');
     await page.locator('.pf').getByRole('button', { name: 'Make live' }).click();
     await expect(dialog.getByRole('group', { name: 'Still open' })).toContainText('Not put back yet: Jumper');
     for (const field of await dialog.getByLabel(/volts$/).all()) await field.fill('26');

@@ -1,5 +1,5 @@
 import { expect, test } from './test';
-import { answer, conductor, measure, noPhotos, openJob, pass, probe, raise, signIn, stage } from './support';
+import { byProof, answer, conductor, measure, noPhotos, openJob, pass, probe, raise, signIn, stage } from './support';
 
 test('one house from empty survey to handover', async ({ page }) => {
     await signIn(page);
@@ -130,6 +130,7 @@ test('one house from empty survey to handover', async ({ page }) => {
         await page.getByRole('button', { name: /Go to Prove/ }).click();
         await expect(page.getByRole('heading', { level: 1, name: 'Prove at rest' })).toBeVisible();
         await page.getByRole('group', { name: 'Calls' }).getByRole('button', { name: /^Fan/ }).click();
+        await byProof(page, 'By jumper');
         await page.getByRole('button', { name: 'Jumper is on' }).click();
         await expect(page.getByRole('alert')).toContainText('the power flag says LIVE. Isolate first');
         await raise(page, 'isolated', '0');
@@ -137,7 +138,7 @@ test('one house from empty survey to handover', async ({ page }) => {
         await expect(page.getByRole('button', { name: /Jumper is out/ })).toBeVisible();
         await page.reload();
         await expect(page.getByRole('button', { name: /Jumper is out/ })).toBeVisible();
-        await expect(page.getByText('To put back: Jumper Rc to G out; Face back on its base')).toBeVisible();
+        await expect(page.getByTestId('strip')).toContainText('Thermostat face off');
         await raise(page, 'live', '26.4');
         await page.getByRole('button', { name: 'Yes: Blower runs' }).click();
         await measure(page, '26.2', 'pass');

@@ -79,6 +79,7 @@ it('reads every thing that stands in what it expects', function (
 })->with([
     'a jumper' => ['jumper', 'indoor.R', 'indoor.Y', ['indoor.Y', 'indoor.C', 0.0, 26.0]],
     'a lifted end' => ['lift', 'A1.far', '', ['wall.Rc', 'wall.C', 26.6, 0.0]],
+    'a cable pulled, at the wall' => ['plug', 'A.far', '', ['wall.Rc', 'wall.C', 26.6, 0.0]],
     'a coil off' => ['coil', 'contactor', '', ['indoor.R', 'indoor.Y', 26.6, null]],
 ]);
 

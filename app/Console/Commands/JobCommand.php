@@ -13,6 +13,7 @@ use Unionbit\Core\Circuit\Circuit;
 use Unionbit\Core\Data\InvalidData;
 use Unionbit\Core\Fault\Fault;
 use Unionbit\Core\Planning\File\JobFile;
+use Unionbit\Core\Planning\Plan\FoundPlan;
 use Unionbit\Core\Planning\Plan\Plan;
 
 /**
@@ -41,10 +42,12 @@ abstract class JobCommand extends Command
     /** @throws InvalidData */
     abstract protected function answer(JobFile $job, JobFiles $files): int;
 
+    /** The planned thermostat, else the one that was found where enough is known of it. */
     protected function plan(JobFile $job): Plan
     {
         return $job->plan ??
-            throw InvalidData::missing('/thermostat', 'the id of a thermostat, or a profile of your own');
+            (FoundPlan::of($job->installation) ??
+                throw InvalidData::missing('/thermostat', 'the id of a thermostat, or a profile of your own'));
     }
 
     protected function callNamed(mixed $name, JobFile $job): CallName

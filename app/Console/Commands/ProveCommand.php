@@ -90,7 +90,10 @@ final class ProveCommand extends JobCommand
             'done' => $done,
             'do' => $step->do,
             'readings' => array_map(
-                static fn (Probe $p): array => $meter->read($p->mode, $step->setup, $p->a, $p->b)->toArray(),
+                static fn (Probe $p): array => [
+                    ...$meter->read($p->mode, $step->setup, $p->a, $p->b)->toArray(),
+                    'needed' => ! $p->optional,
+                ],
                 $step->probes,
             ),
             'signs' => array_map(static fn (Sign $s): array => ['key' => $s->key, 'text' => $s->text], $step->signs),

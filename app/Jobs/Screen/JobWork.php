@@ -42,7 +42,7 @@ final class JobWork
 
         return Workload::of(
             $house->installation,
-            $house->plan,
+            $job->isService() ? $house->standing : $house->plan,
             $job->surveyed_at === null ? $facts : 0,
             $moves,
             $settings,

@@ -12,6 +12,7 @@ use Unionbit\Core\Circuit\Standing\Thing;
 use Unionbit\Core\Circuit\Standing\ThingKind;
 use Unionbit\Core\Equipment\Load;
 use Unionbit\Core\Equipment\Transformer;
+use Unionbit\Core\Wiring\Cable;
 use Unionbit\Core\Words\Message;
 
 /** What stood on a job's house for a test, at any of its records: by what was put on and put back. */
@@ -77,6 +78,16 @@ final readonly class SetupStrip
                         $house->installation->transformers(),
                         static fn (Transformer $t): bool => $t->fuseAmps !== null,
                     ),
+                ),
+            ),
+            ...array_merge(
+                [],
+                ...array_map(
+                    static fn (Cable $c): array => [
+                        new Thing(ThingKind::Plug, "{$c->id}.near"),
+                        new Thing(ThingKind::Plug, "{$c->id}.far"),
+                    ],
+                    $house->installation->cables,
                 ),
             ),
             ...array_map(

@@ -141,7 +141,7 @@ final readonly class Workload
     private static function proofs(Installation $house, ?Plan $plan, array $proved): array
     {
         if ($plan !== null) {
-            $route = Route::of((new Steps($plan))->all(), School::Jumper, new Waits($plan->installation), $proved);
+            $route = Route::of((new Steps($plan))->all(), School::Short, new Waits($plan->installation), $proved);
             $count = count($route->keys);
 
             return $count === 0

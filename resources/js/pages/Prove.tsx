@@ -31,6 +31,13 @@ export default function Prove() {
         if (running !== null) setKey(running);
         setCheck(null);
     }
+    // With the power on, what is read without it is past: the way goes on.
+    const [lit, setLit] = useState(props.power.state);
+    if (lit !== props.power.state) {
+        setLit(props.power.state);
+        const here = steps.find((candidate) => candidate.key === key);
+        if (props.power.state === 'live' && here?.staysDead && !here.running) setKey(goOn(props, preferred()));
+    }
     const step = steps.find((candidate) => candidate.key === key) ?? steps[0];
     const first = step && (toRead(step).find((probe) => !probe.reading) ?? step.probes[0]);
     return (

@@ -42,10 +42,13 @@ export default function Survey() {
         edits.problem?.kind === 'invalid' ? edits.problem.errors.survey : edits.problem && said(edits.problem);
     const done = useCallback(() => setChanging(null), []);
 
+    // Where nothing is replaced, the way goes on to what hangs there.
+    const service = page.tape.some((segment) => segment.folded);
+    const onward = url(service ? 'job.prove' : 'job.plan', { job: job.id });
     const finish = async () => {
-        if (finished) return router.visit(url('job.plan', { job: job.id }));
+        if (finished) return router.visit(onward);
         const answer = await edits.send('finish');
-        if (answer.kind === 'ok') router.visit(url('job.plan', { job: job.id }));
+        if (answer.kind === 'ok') router.visit(onward);
     };
 
     return (
@@ -62,7 +65,11 @@ export default function Survey() {
                 </div>
                 {!closed && (
                     <button className="btn" onClick={() => void finish()}>
-                        {finished ? say('survey.go-to-plan') : say('survey.finish-survey')}{' '}
+                        {finished
+                            ? service
+                                ? say('survey.go-to-as-found')
+                                : say('survey.go-to-plan')
+                            : say('survey.finish-survey')}{' '}
                         {open > 0 ? (
                             <span className="text-small text-caution-ink">{say('survey.open-3', { open })}</span>
                         ) : (

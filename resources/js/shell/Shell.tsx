@@ -1,5 +1,6 @@
 import { Head, Link, router, usePage } from '@inertiajs/react';
 import { createContext, useContext, useMemo, useState, type ReactNode } from 'react';
+import { arrival } from '@/lib/arrival';
 import { useKeys } from '@/lib/hooks';
 import { meterUsed } from '@/lib/keys';
 import { url } from '@/lib/url';
@@ -53,17 +54,10 @@ export function Shell({
     const { props } = usePage<Frame>();
     const { job, power, tape, points, now } = props;
     usePulse(job.id, props.mark);
-    const known = (id: string) => points.some((point) => point.id === id);
-    const fallback = points[0]?.id ?? 'indoor.R';
     const [mode, setMode] = useState<Mode>(startMode);
     const [chosen, setPair] = useState<[string, string]>(start);
     // A point can go with the plate it was on: the probe then goes back to where this stage begins.
-    const on = (side: 0 | 1) => [chosen[side], start[side]].find(known) ?? fallback;
-    const a = on(0);
-    // Both on one point read nothing: the other goes to a common, or wherever else there is a point.
-    const apart = () =>
-        points.find((point) => point.terminal === 'C' && point.id !== a) ?? points.find((point) => point.id !== a);
-    const b = on(1) !== a || chosen[0] === chosen[1] ? on(1) : (apart()?.id ?? a);
+    const [a, b] = arrival(points, chosen, start);
     const [next, setNext] = useState<0 | 1>(0);
     const [asked, setAsked] = useState<'live' | 'isolated' | null>(null);
 

@@ -9,13 +9,14 @@ use Unionbit\Core\Circuit\Edit\Opened;
 use Unionbit\Core\Circuit\Netlist\ElementKind;
 use Unionbit\Core\Circuit\Netlist\Netlist;
 use Unionbit\Core\Circuit\Setup;
+use Unionbit\Core\Wiring\Conductor;
 use Unionbit\Core\Words\Message;
 
 /** One temporary thing as it stands: a jumper between two points, a lifted end, a coil's lead off. */
 final readonly class Thing
 {
     /**
-     * @param  string  $a  point; the tip of the lifted end, "A4.near"; the load whose lead is off; the transformer
+     * @param  string  $a  point; the tip of the lifted end, "A4.near"; the end of a whole cable, "B.far"; the load whose lead is off; the transformer
      * @param  string  $b  the other point of a jumper
      */
     public function __construct(public ThingKind $kind, public string $a = '', public string $b = '')
@@ -40,6 +41,10 @@ final readonly class Thing
         return match ($this->kind) {
             ThingKind::Jumper => $this->a !== $this->b && $point($this->a) && $point($this->b),
             ThingKind::Lift => isset($net->elements["{$this->a}.joint"]),
+            ThingKind::Plug => array_any(
+                $this->ends($circuit),
+                static fn (string $e): bool => isset($net->elements["{$e}.joint"]),
+            ),
             ThingKind::Coil => ($net->elements[$this->a]->kind ?? null) === ElementKind::Load,
             ThingKind::Breaker => ($net->elements[$this->a]->kind ?? null) === ElementKind::Winding,
             ThingKind::Link => $circuit->profile->link !== null,
@@ -57,6 +62,7 @@ final readonly class Thing
             ThingKind::FaceOff => $setup->faceOff(),
             ThingKind::Jumper => $setup->withJumper($this->a, $this->b),
             ThingKind::Lift => $setup->lifting($this->a),
+            ThingKind::Plug => $setup->lifting(...$this->ends($circuit)),
             ThingKind::Coil => $setup->with(new Opened($this->a)),
             ThingKind::Breaker => $setup->withSlowFuse(),
             ThingKind::Link => match (true) {
@@ -77,6 +83,7 @@ final readonly class Thing
             ThingKind::FaceOff => Message::of('circuit.standing.face-off'),
             ThingKind::Jumper => self::jumpers($circuit, $this->a, [$this->b]),
             ThingKind::Lift => self::lifted($circuit, [$this->a]),
+            ThingKind::Plug => $this->pulled($circuit),
             ThingKind::Coil => Message::of('circuit.standing.coil', load: self::part($net, $this->a)),
             ThingKind::Breaker => Message::of('circuit.standing.breaker', supply: self::part($net, $this->a)),
             ThingKind::Link => Message::of(
@@ -84,6 +91,30 @@ final readonly class Thing
             ),
             ThingKind::Door => Message::of('circuit.standing.door'),
         };
+    }
+
+    /** @return list<string> the ends of every conductor of a cable there */
+    private function ends(Circuit $circuit): array
+    {
+        [$cable, $side] = [...explode('.', $this->a), ''];
+
+        return array_map(
+            static fn (Conductor $c): string => "{$c->id()}.{$side}",
+            $circuit->installation->cable($cable)->conductors ?? [],
+        );
+    }
+
+    private function pulled(Circuit $circuit): Message
+    {
+        [$id, $side] = [...explode('.', $this->a), ''];
+        $cable = $circuit->installation->cable($id);
+        $place = $side === 'near' ? $cable?->from : $cable?->to;
+
+        return Message::of(
+            'circuit.standing.plug',
+            cable: $id,
+            place: $place === null ? Message::raw($side) : $circuit->installation->placeName($place),
+        );
     }
 
     /** @param  list<string>  $to  points that are joined to the first */

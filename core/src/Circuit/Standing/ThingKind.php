@@ -10,6 +10,7 @@ enum ThingKind: string
     case FaceOff = 'face';
     case Jumper = 'jumper';
     case Lift = 'lift';
+    case Plug = 'plug';
     case Coil = 'coil';
     case Link = 'link';
     case Breaker = 'breaker';
@@ -32,7 +33,7 @@ enum ThingKind: string
     {
         return match ($this) {
             self::Jumper => 2,
-            self::Lift, self::Coil, self::Breaker => 1,
+            self::Lift, self::Plug, self::Coil, self::Breaker => 1,
             self::FaceOff, self::Link, self::Door => 0,
         };
     }

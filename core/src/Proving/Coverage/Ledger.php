@@ -103,6 +103,10 @@ final class Ledger
                     $planned[] = (string) $item;
                 }
             }
+            // The short form looks round as well.
+            foreach ($step->method === Method::Looks ? $step->signs : [] as $sign) {
+                $planned[] = Item::ofStep($step->key(), $sign->key);
+            }
         }
 
         return Coverage::of(

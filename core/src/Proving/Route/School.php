@@ -84,7 +84,7 @@ enum School: string
                 array_filter(
                     $steps,
                     static fn (Step $s): bool => $s->call !== CallName::Defrost &&
-                        ($s->method->isRequired() || $s->method === Method::Looks),
+                        ($s->method->isRequired() || in_array($s->method, [Method::PreCheck, Method::Looks], true)),
                 ),
             );
         }

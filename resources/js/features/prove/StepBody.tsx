@@ -136,7 +136,9 @@ export function StepBody({
             <div className="head">
                 <div>
                     <h1 className="h-step">
-                        {say(asFound ? 'prove.as-found-call' : 'prove.prove', { callLabel: step.callLabel })}
+                        {asFound
+                            ? say('prove.as-found-call', { callLabel: step.callLabel })
+                            : say('prove.prove', { callLabel: step.callLabel })}
                     </h1>
                     <p>{say('prove.of-calls-proved', { proved, wanted: asked.length, shows: step.shows })}</p>
                 </div>
