@@ -169,13 +169,14 @@ test('one house from empty survey to handover', async ({ page }) => {
     };
 
     await test.step('prove fan by voltage', async () => {
-        await byVoltage('Fan', ['0.0', '26.1', '26.0'], /^Yes: Blower/);
+        await byVoltage('Fan', ['26.1'], /^Yes: Blower/);
         await ended();
         await expect(page.getByText('Call proved')).toBeVisible();
     });
 
     await test.step('prove cooling: too early, then a wrong reading with its reason, then right', async () => {
         await byVoltage('Cool 1', [], /./);
+        await page.getByRole('button', { name: /Measure Rc to Y1/ }).click();
         await measure(page, '24', 'too-early');
         await pass(page, 301);
         await expect(page.getByTestId('timer')).toHaveText('0:00');
@@ -187,7 +188,10 @@ test('one house from empty survey to handover', async ({ page }) => {
                 'which is open: the way around is the idle contactor and the transformer.',
         );
         await expect(page.locator('.tape').getByRole('link', { name: /^Prove/ })).toContainText('1 of 4 proved');
-        for (const value of ['0.0', '25.8', '25.7', '25.6']) await measure(page, value, 'pass');
+        await measure(page, '0.0', 'pass');
+        // The farthest pair says everything before it; it is the one that is needed.
+        await probe(page, 'outdoor.Y', 'outdoor.C');
+        await measure(page, '25.6', 'pass');
         await page.getByRole('button', { name: /^Yes: Outdoor/ }).click();
         await page.getByRole('button', { name: /^Yes: Blower/ }).click();
         await expect(page.locator('main li .st', { hasText: 'yes' })).toHaveCount(2);
@@ -196,7 +200,7 @@ test('one house from empty survey to handover', async ({ page }) => {
     });
 
     await test.step('prove heat, and any two points at any time', async () => {
-        await byVoltage('Heat 1', ['0.0', '25.5', '25.4'], /^Yes: Burner/);
+        await byVoltage('Heat 1', ['25.4'], /^Yes: Burner/);
         await probe(page, 'outdoor.Y', 'outdoor.C');
         await expect(page.getByTestId('reason')).toContainText(
             'No source between these points: they are joined only through the idle contactor',
@@ -213,10 +217,12 @@ test('one house from empty survey to handover', async ({ page }) => {
             .click();
         await page.getByRole('button', { name: 'Nothing is called' }).click();
         await expect(page.getByRole('button', { name: 'At rest is done' })).toBeVisible();
-        for (const [index, value] of ['0.0', '0.0', '0.0', '0.0'].entries()) {
+        const pairs = await page.locator('[aria-label^="Measure "]').count();
+        expect(pairs).toBeGreaterThan(4);
+        for (let index = 0; index < pairs; index++) {
             await page.locator('[aria-label^="Measure "]').nth(index).click();
-            await measure(page, value, 'pass');
-            await expect(page.getByTestId(/^actual-/).nth(index)).toHaveText(value);
+            await measure(page, '0.0', 'pass');
+            await expect(page.getByTestId(/^actual-/).nth(index)).toHaveText('0.0');
         }
         await page.locator('main tr[data-probe] button').click();
         await measure(page, '0.14', 'pass');

@@ -61,7 +61,7 @@ it('finds jobs by every word of the glossary, and by the other names in use', fu
     $found = fn (string $find): int => $this->get('/jobs?'.http_build_query(['find' => $find]))
         ->assertOk()
         ->inertiaProps('counts.all');
-    expect(glossary())->toHaveCount(95);
+    expect(glossary())->toHaveCount(101);
     $missing = array_values(
         array_filter(
             [
