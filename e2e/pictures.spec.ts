@@ -73,7 +73,9 @@ test('the main views', async ({ page, browser }) => {
     await page.getByRole('button', { name: 'Call is on' }).click();
     await expect(page.getByRole('button', { name: 'Call has ended' })).toBeVisible();
     await page.getByRole('button', { name: 'Yes: Blower runs' }).click();
+    await page.getByRole('button', { name: /Measure Rc to Y1/ }).click();
     await measure(page, '26.1', 'too-early');
+    await page.locator('#main').evaluate((main) => main.scrollTo(0, 0));
     await picture(page, 'prove');
 
     const phone = await (
@@ -107,4 +109,25 @@ test('the main views', async ({ page, browser }) => {
     await page.goto('/jobs');
     await openJob(page, "Lock Keeper's Row 4");
     await picture(page, 'handover');
+
+    await page.goto('/jobs');
+    await page.getByRole('button', { name: 'More for Winding Hole 2' }).click();
+    await page.getByRole('menuitem', { name: 'Copy …' }).click();
+    const dialog = page.getByRole('dialog');
+    await dialog.getByLabel(/visit/i).selectOption('fault call');
+    await dialog.getByRole('button', { name: 'Copy', exact: true }).click();
+    await expect(page.getByRole('heading', { level: 1, name: 'Survey' })).toBeVisible();
+    await page.goto(page.url().replace(/[a-z]+$/, 'prove'));
+    await page.getByRole('button', { name: 'In the base' }).click();
+    await raise(page, 'live', '26.6');
+    await page
+        .getByRole('group', { name: 'Calls' })
+        .getByRole('button', { name: /^Heat 1/ })
+        .click();
+    await page.getByRole('button', { name: 'Call is on' }).click();
+    await expect(page.getByRole('button', { name: 'Call has ended' })).toBeVisible();
+    await page.getByRole('button', { name: 'Yes: Strip heat 1 works' }).click();
+    await expect(page.locator('main li .st').first()).toBeVisible();
+    await page.locator('#main').evaluate((main) => main.scrollTo(0, 0));
+    await picture(page, 'as-found');
 });

@@ -92,7 +92,7 @@ export function StepCells({
             <div
                 className={clsx(
                     'grid grid-cols-2 [grid-auto-flow:dense] border-b border-hair',
-                    'md:grid-cols-[184px_minmax(0,1.15fr)_minmax(0,0.75fr)_minmax(0,1.35fr)]',
+                    'md:grid-cols-[176px_minmax(0,1fr)_minmax(0,0.75fr)_minmax(0,1.6fr)]',
                 )}
             >
                 <Cell label={say('prove.1-power')}>
@@ -355,7 +355,7 @@ function Cell({ label, children, wide }: { label: string; children: ReactNode; w
 function Slots({ total, left }: { total: number; left: number }) {
     const part = total === 0 ? 0 : left / total;
     return (
-        <svg width="132" height="12" viewBox="0 0 132 12" aria-hidden="true">
+        <svg className="max-w-full" width="132" height="12" viewBox="0 0 132 12" aria-hidden="true">
             {[0, 1, 2, 3, 4].map((slot) => {
                 const filled = Math.max(0, Math.min(1, part * 5 - slot));
                 return (
