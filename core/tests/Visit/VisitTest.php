@@ -24,6 +24,7 @@ it('counts what is left to do, with the delays of this equipment', function (): 
             (new Steps($plan))->all(),
             static fn ($s): bool => $s->method->isMain() ||
                 $s->method->isRequired() ||
+                $s->method->isAtAnyPower() ||
                 $s->method === Method::PreCheck,
         ),
     );
