@@ -16,8 +16,8 @@ use Unionbit\Core\Words\Message;
 final readonly class Thing
 {
     /**
-     * @param  string  $a  point; the tip of the lifted end, "A4.near"; the end of a whole cable, "B.far"; the load whose
-     *     lead is off; the transformer
+     * @param  string  $a  point; the tip of the lifted end, "A4.near"; the end of a whole cable, "B.far"; the load
+     *     whose lead is off; the transformer
      * @param  string  $b  the other point of a jumper
      */
     public function __construct(public ThingKind $kind, public string $a = '', public string $b = '')
