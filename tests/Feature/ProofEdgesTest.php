@@ -160,6 +160,28 @@ it('brackets a call by the same jumper at both ends, and isolates once for what 
         ->not->toContain('indoor', 'supply');
 });
 
+it('takes no volts for the amperes of the same conductor', function (): void {
+    $job = landedHouse('furnace-gas-1h-1c', 'c-powered-1h-1c');
+    inStep($job, 'idle.at-rest', 'steps', ['event' => 'start'])->assertCreated();
+    $this->travel(200)->seconds();
+    $clamp = array_find(
+        StepRecord::all($job)['idle.at-rest']->step->probes,
+        static fn ($p): bool => $p->mode->value === 'A',
+    );
+    $read = static fn (string $mode, string $value) => inStep($job, 'idle.at-rest', 'readings', [
+        'stage' => 'prove',
+        'mode' => $mode,
+        'a' => $clamp->a,
+        'b' => $clamp->b,
+        'value' => $value,
+    ])->assertCreated();
+    $taken = static fn (): array => array_keys(StepRecord::all($job->refresh())['idle.at-rest']->readings);
+    $read('V', '0.0');
+    expect($taken())->not->toContain($clamp->key());
+    $read('A', '0.18');
+    expect($taken())->toContain($clamp->key());
+});
+
 it('builds a jumper up screw by screw, and says what each brings in', function (): void {
     $job = landedHouse('heat-pump-o-1c-1aux', 'c-powered-3h-2c');
     $steps = array_column($this->get("/jobs/{$job->id}/prove")->inertiaProps('steps'), 'buildUp', 'key');

@@ -113,7 +113,7 @@ final readonly class StepRecord
                         $begun->event === StepMoment::Forced ? $step->forced : null,
                     ),
                 self::latest(
-                    $readings->get($step->key()),
+                    self::asAsked($step, $readings->get($step->key())),
                     $begun?->seq,
                     static fn (Reading $r): string => $r->a.'~'.$r->b,
                 ),
@@ -324,6 +324,24 @@ final readonly class StepRecord
         }
 
         return $ready;
+    }
+
+    /**
+     * Without readings of an asked pair in another mode: volts between a conductor and itself are no amperes.
+     *
+     * @param  ?Collection<int, Reading>  $readings
+     * @return ?Collection<int, Reading>
+     */
+    private static function asAsked(Step $step, ?Collection $readings): ?Collection
+    {
+        $modes = [];
+        foreach ($step->probes as $probe) {
+            $modes[$probe->key()] = $probe->mode;
+        }
+
+        return $readings?->filter(
+            static fn (Reading $r): bool => ($modes["{$r->a}~{$r->b}"] ?? $r->mode) === $r->mode,
+        );
     }
 
     /**

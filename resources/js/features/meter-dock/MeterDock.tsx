@@ -42,6 +42,7 @@ export function MeterDock({
     canRecord = true,
     since,
     onRecorded,
+    then = [],
 }: {
     stage: string;
     step?: string | null;
@@ -50,6 +51,8 @@ export function MeterDock({
     canRecord?: boolean;
     since?: string | null;
     onRecorded?: (reading: Reading) => void;
+    /** Pairs to which the probes go by themselves after this one. */
+    then?: { a: string; b: string; mode: Mode }[];
 }) {
     const { job, power, points } = usePage<Frame>().props;
     const probes = useProbes();
@@ -322,6 +325,24 @@ export function MeterDock({
                                 {mode === 'V' || mode === 'A' ? say('meter.make-live') : say('meter.isolate')}
                             </button>
                         )}
+                    </section>
+                )}
+                {then.length > 0 && !closed && (
+                    <section style={{ paddingTop: 6, paddingBottom: 6 }} data-testid="then">
+                        <div className="lab">{say('meter.then-by-itself')}</div>
+                        <ul className="mono text-small">
+                            {then.slice(0, 2).map((pair) => (
+                                <li key={pair.mode + pair.a + pair.b} className="flex justify-between gap-3 py-0.5">
+                                    <span>
+                                        {pointName(points, pair.a)}
+                                        {pair.mode === 'A' ? '' : `–${pointName(points, pair.b)}`}
+                                    </span>
+                                    <span className="font-sans text-muted">
+                                        {points.find((point) => point.id === pair.a)?.placeLabel}
+                                    </span>
+                                </li>
+                            ))}
+                        </ul>
                     </section>
                 )}
                 <section className="dock__log min-h-24 flex-1" style={{ borderBottom: 0 }}>

@@ -21,13 +21,23 @@ export function Dock({
             call={call}
             since={step?.startedAt ?? null}
             readings={readings}
+            then={
+                step?.running
+                    ? toRead(step).filter(
+                          (probe) =>
+                              probe.reading?.outcome !== 'pass' && !(probe.a === probes.a && probe.b === probes.b),
+                      )
+                    : []
+            }
             onRecorded={(reading) => {
                 if (reading.outcome !== 'pass' || !step) return;
                 const next = toRead(step).find(
                     (probe) => probe.reading?.outcome !== 'pass' && !(probe.a === reading.a && probe.b === reading.b),
                 );
-                if (next && step.probes.some((probe) => probe.a === reading.a && probe.b === reading.b))
+                if (next && step.probes.some((probe) => probe.a === reading.a && probe.b === reading.b)) {
+                    probes.setMode(next.mode);
                     probes.set(next.a, next.b);
+                }
             }}
         />
     );
