@@ -393,3 +393,24 @@ it('leaves a record closed before rest and drop-off were asked for as it was cer
         ->and(implode(' ', said(HandoverPage::props($job))['open']))
         ->not->toContain('Not proved yet');
 });
+
+it('asks a record for nothing that was asked for only after it was closed', function (): void {
+    $this->seed(DatabaseSeeder::class);
+    $closed = Job::at('Lock Keeper\'s Row 4');
+    installer($closed);
+    $file = json_decode((string) $this->get("/jobs/{$closed->id}/job-file")->getContent(), true);
+    $atWall = static fn (array $row): bool => ($row['step'] ?? '') === 'idle.at-rest' &&
+        str_starts_with($row['a'], 'wall.');
+    expect(array_filter($file['records']['readings'], $atWall))->not->toBe([]);
+    $file['records']['readings'] = array_values(
+        array_filter($file['records']['readings'], static fn (array $row): bool => ! $atWall($row)),
+    );
+    $rests = static function (string $closedAt) use ($file): bool {
+        $job = Job::query()->findOrFail(importFiles(['old.json' => (string) json_encode($file)])[0]['job']['id']);
+        $job->forceFill(['handed_over_at' => $closedAt])->save();
+
+        return Progress::of($job->refresh())->restsAtEnd();
+    };
+
+    expect($rests('2026-11-20T10:00:00Z'))->toBeTrue()->and($rests('2026-11-29T23:59:00Z'))->toBeFalse();
+});

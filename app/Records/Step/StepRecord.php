@@ -38,6 +38,7 @@ final readonly class StepRecord
      * @param  array<string, Reading>  $readings  latest of the run, by probe key
      * @param  array<string, Observation>  $signs  latest of the run, by sign key
      * @param  ?Carbon  $offAt  when the thermostat's call ended
+     * @param  ?Carbon  $closedAt  when the job was handed over: what is asked for since then was not asked for it
      * @param  bool  $altered  something temporary stood meanwhile that the step did not ask for: it proves nothing
      * @param  bool  $dropped  the step that joined its call has dropped off: what this one pulled in fell out with it
      */
@@ -52,6 +53,7 @@ final readonly class StepRecord
         public ?Carbon $offAt = null,
         public bool $dropped = false,
         public bool $altered = false,
+        public ?Carbon $closedAt = null,
     ) {
     }
 
@@ -127,19 +129,24 @@ final readonly class StepRecord
             );
         }
 
-        return self::withDropOffs($job->handed_over_at === null ? $records : self::asClosed($records));
+        return self::withDropOffs(
+            $job->handed_over_at === null ? $records : self::asClosed($records, $job->handed_over_at),
+        );
     }
 
     /**
-     * A job that was closed before the drop-off was asked for stays as it was certified.
+     * A job that was closed before something was asked for stays as it was certified.
      *
      * @param  array<string, self>  $records
      * @return array<string, self>
      */
-    private static function asClosed(array $records): array
+    private static function asClosed(array $records, Carbon $at): array
     {
         return array_map(
-            static fn (self $r): self => isset($r->signs[Sign::DROP_OFF]) ? $r : $r->copy(['dropped' => true]),
+            static fn (self $r): self => $r->copy([
+                'dropped' => $r->dropped || ! isset($r->signs[Sign::DROP_OFF]),
+                'closedAt' => $at,
+            ]),
             $records,
         );
     }
@@ -225,6 +232,9 @@ final readonly class StepRecord
         }
         foreach ($this->step->probes as $probe) {
             $outcome = $this->readings[$probe->key()]->outcome ?? null;
+            if ($outcome === null && $probe->since !== null && $this->closedAt?->isBefore($probe->since) === true) {
+                continue;
+            }
             if ($probe->optional ? $outcome === Outcome::Fail : $outcome !== Outcome::Pass) {
                 return false;
             }

@@ -22,6 +22,9 @@ use Unionbit\Core\Words\Message;
  */
 final readonly class RestStep
 {
+    /** The wall's pair and the current of further supplies are asked for from then on. */
+    private const MORE_SINCE = '2026-11-29';
+
     private BoardPoints $board;
 
     public function __construct(private Plan $plan, private Waits $waits)
@@ -128,13 +131,15 @@ final readonly class RestStep
             ? []
             : array_map($checks->clampOn(...), $this->plan->installation->transformers());
 
+        $first = $checks->clampIn(CallName::Idle);
+
         return array_map(
-            static fn (string $clamp): Probe => new Probe(
+            static fn (string $clamp): Probe => (new Probe(
                 $clamp,
                 $clamp,
                 Message::of('proving.rest-step.idle-current'),
                 MeterMode::Amps,
-            ),
+            ))->since($clamp === $first ? null : self::MORE_SINCE),
             array_values(array_unique($clamps)),
         );
     }
@@ -157,7 +162,7 @@ final readonly class RestStep
                 );
                 // The first reads what the common loses on its way to the wall; the others say what the board says.
                 $more = $probes !== [] && $this->isReadIndoors($terminal->point(), $indoors);
-                $probes[] = $more ? $probe->asOptional() : $probe;
+                $probes[] = $more ? $probe->asOptional() : $probe->since(self::MORE_SINCE);
             }
         }
 

@@ -23,6 +23,9 @@ use Unionbit\Core\Words\Message;
 /** The proofs that a plan can have: ohms before power, then fan, cooling and heating, each by jumper and by voltage. */
 final readonly class Steps
 {
+    /** The current of a call is asked for from then on, where volts alone do not prove it. */
+    private const CURRENT_SINCE = '2026-11-29';
+
     /** Stages of heat that a thermostat adds when the first does not do. */
     private const JOINING = [CallName::Heat2, CallName::Furnace2, CallName::Aux1, CallName::Aux2];
 
@@ -160,7 +163,11 @@ final readonly class Steps
         }
         $clamp = $checks->clampOn($supply);
 
-        return [new Probe($clamp, $clamp, Message::of('proving.steps.current-of-the-call'), MeterMode::Amps)];
+        return [
+            (new Probe($clamp, $clamp, Message::of('proving.steps.current-of-the-call'), MeterMode::Amps))->since(
+                self::CURRENT_SINCE,
+            ),
+        ];
     }
 
     /** Auxiliary heat without the compressor, where emergency heat does not already call the very same loads. */
