@@ -340,6 +340,7 @@ test('a connection dropped in mid-step: the entry is kept, and sent once when th
     await expect(page.getByRole('button', { name: 'Call has ended' })).toBeVisible();
     await pass(page, 30);
     await expect(page.getByRole('button', { name: 'Call has ended' })).toBeVisible();
+    await probe(page, 'indoor.G', 'indoor.G');
     await page.locator('#actual').fill('26100');
     await expect(page.getByText('Did the meter stand on mV?')).toBeHidden();
     await probe(page, 'indoor.G', 'indoor.C');

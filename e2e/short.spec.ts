@@ -23,6 +23,11 @@ async function readAll(page: Page, counted: Counted): Promise<void> {
     for (;;) {
         await unfold(page);
         await expect(page.getByTestId('expected')).not.toContainText('…');
+        // The verdict of the pair before stands until the page has been read again: what comes next says whether any.
+        await expect(async () => {
+            const judged = await page.getByTestId('verdict').isVisible();
+            expect(!judged || (await page.getByTestId('then').isHidden())).toBe(true);
+        }).toPass();
         if (await page.getByTestId('verdict').isVisible()) return;
         const before = await page.getByRole('combobox', { name: 'Probe A' }).inputValue();
         await page.getByRole('button', { name: 'Simulated meter reads' }).click();
