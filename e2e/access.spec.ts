@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test } from './test';
-import { openJob, signIn, stage } from './support';
+import { openJob, signIn, stage, visitAgain } from './support';
 
 // Every screen held against WCAG 2.1 AA, in both themes.
 for (const theme of ['bone', 'headlamp'] as const) {
@@ -58,12 +58,7 @@ for (const theme of ['bone', 'headlamp'] as const) {
         await page.goto(page.url().replace(/[a-z]+$/, 'figures'));
         await clean('figures of a house');
         await page.goto('/jobs');
-        await page.getByRole('button', { name: 'More for Winding Hole 2' }).click();
-        await page.getByRole('menuitem', { name: 'Copy …' }).click();
-        const dialog = page.getByRole('dialog');
-        await dialog.getByLabel(/visit/i).selectOption('fault call');
-        await dialog.getByRole('button', { name: 'Copy', exact: true }).click();
-        await expect(page.getByRole('heading', { level: 1, name: 'Survey' })).toBeVisible();
+        await visitAgain(page, 'Winding Hole 2', 'fault call');
         await page.goto(page.url().replace(/[a-z]+$/, 'prove'));
         await page.getByRole('button', { name: 'In the base' }).hover();
         await clean('the old plate');

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from './test';
-import { answer, conductor, measure, noPhotos, openJob, raise, signIn } from './support';
+import { answer, conductor, measure, noPhotos, openJob, raise, signIn, visitAgain } from './support';
 
 // Takes the pictures of docs/screenshots from the demo data, one of each main view.
 
@@ -111,12 +111,7 @@ test('the main views', async ({ page, browser }) => {
     await picture(page, 'handover');
 
     await page.goto('/jobs');
-    await page.getByRole('button', { name: 'More for Winding Hole 2' }).click();
-    await page.getByRole('menuitem', { name: 'Copy …' }).click();
-    const dialog = page.getByRole('dialog');
-    await dialog.getByLabel(/visit/i).selectOption('fault call');
-    await dialog.getByRole('button', { name: 'Copy', exact: true }).click();
-    await expect(page.getByRole('heading', { level: 1, name: 'Survey' })).toBeVisible();
+    await visitAgain(page, 'Winding Hole 2', 'fault call');
     await page.goto(page.url().replace(/[a-z]+$/, 'prove'));
     await page.getByRole('button', { name: 'In the base' }).click();
     await raise(page, 'live', '26.6');

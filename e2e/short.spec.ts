@@ -1,5 +1,5 @@
 import { practise } from './practise';
-import { openJob, pass, raise, signIn } from './support';
+import { openJob, pass, raise, signIn, visitAgain } from './support';
 import { expect, test, type Page } from './test';
 
 // The short form as it is walked: the next proof by one button, the next pair by itself, what is seen by one tap.
@@ -120,12 +120,7 @@ for (const [device, width, height] of [
 
 test('a dead mode proved as found within eight entries, and told before the work', async ({ page }) => {
     await signIn(page);
-    await page.getByRole('button', { name: 'More for Winding Hole 2' }).click();
-    await page.getByRole('menuitem', { name: 'Copy …' }).click();
-    const dialog = page.getByRole('dialog');
-    await dialog.getByLabel(/visit/i).selectOption('fault call');
-    await dialog.getByRole('button', { name: 'Copy', exact: true }).click();
-    await expect(page.getByRole('heading', { level: 1, name: 'Survey' })).toBeVisible();
+    await visitAgain(page, 'Winding Hole 2', 'fault call');
     await page.goto(page.url().replace(/[a-z]+$/, 'prove'));
     await expect(page.getByText('Nothing is replaced').first()).toBeVisible();
     await raise(page, 'live', '26.6');

@@ -168,3 +168,13 @@ export async function byProof(page: Page, name: string): Promise<void> {
     if (!(await proof.isVisible())) await proofs.getByRole('button', { name: /other proofs?$/ }).click();
     await proof.click();
 }
+
+/** Another visit to a house, of this kind, begun with a copy of what is known of it. */
+export async function visitAgain(page: Page, house: string, kind: string): Promise<void> {
+    await page.getByRole('button', { name: `More for ${house}` }).click();
+    await page.getByRole('menuitem', { name: 'Copy …' }).click();
+    const dialog = page.getByRole('dialog');
+    await dialog.getByLabel(/visit/i).selectOption(kind);
+    await dialog.getByRole('button', { name: 'Copy', exact: true }).click();
+    await expect(page.getByRole('heading', { level: 1, name: 'Survey' })).toBeVisible();
+}

@@ -15,6 +15,7 @@ use Unionbit\Core\Job\PlateAsFound;
 use Unionbit\Core\Planning\File\PlanFile;
 use Unionbit\Core\Planning\Plan\FoundPlan;
 use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Proving\Step\Probe;
 use Unionbit\Core\Proving\Step\Step;
 use Unionbit\Core\Proving\Step\Steps;
 use WeakMap;
@@ -105,6 +106,25 @@ final class House
         return $this->stepLists[(int) $afterShort] ??= $this->kept(
             $afterShort ? 'step-list-after-short' : 'step-list',
             static fn (Plan $plan): array => (new Steps($plan, $afterShort))->all(),
+        );
+    }
+
+    /**
+     * A sum of what steps ask for: the same plan asks for more once a short was repaired.
+     *
+     * @param  list<Step>  $steps
+     */
+    public static function asks(array $steps): string
+    {
+        return md5(
+            implode(
+                ' ',
+                array_map(
+                    static fn (Step $s): string => $s->key().
+                        implode(array_map(static fn (Probe $p): string => $p->key(), $s->probes)),
+                    $steps,
+                ),
+            ),
         );
     }
 

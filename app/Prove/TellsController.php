@@ -10,6 +10,7 @@ use App\House\Refused;
 use App\Models\Job;
 use App\Records\Progress;
 use App\Records\Reading\ReadingRequest;
+use App\Records\Step\StepRecord;
 use App\Web\Controller;
 use App\Web\JsonResponse;
 use Illuminate\Http\Request;
@@ -32,7 +33,7 @@ final class TellsController extends Controller
     {
         $this->authorize('view', $job);
         $key = $request->string('step')->toString();
-        $steps = House::of($job)->stepList();
+        $steps = StepRecord::steps($job);
         $step =
             array_values(array_filter($steps, static fn (Step $s): bool => $s->key() === $key))[0] ??
             throw Refused::at('step', Message::of('prove.tells-controller.there-no-proving-step-for', key: $key));
@@ -40,7 +41,7 @@ final class TellsController extends Controller
             House::of($job)->standing ??
             throw Refused::at('step', Message::of('prove.tells-controller.choose-thermostat-first'));
         $groups = Cache::remember(
-            'cannot-tell/'.House::key($plan)."/{$key}",
+            'cannot-tell/'.House::key($plan)."/{$key}/".House::asks($steps),
             self::A_DAY,
             static function () use ($plan, $step, $steps): array {
                 $others = array_values(

@@ -51,6 +51,21 @@ it(
     'hums' => ['hums', 'does not pull through'],
 ]);
 
+it('calls nothing cold before its delay is over', function (): void {
+    $job = landedHouse('furnace-gas-1h-1c', 'c-powered-1h-1c');
+    inStep($job, 'heat-1.voltage', 'steps', ['event' => 'start'])->assertCreated();
+    $cold = static fn (): string => inStep($job, 'heat-1.voltage', 'signs', [
+        'sign' => 'burner',
+        'seen' => false,
+        'how' => 'cold',
+    ])
+        ->assertCreated()
+        ->json('outcome');
+    expect($cold())->toBe('too-early');
+    $this->travel(200)->seconds();
+    expect($cold())->toBe('fail');
+});
+
 it('takes no word for a sign that it cannot be', function (): void {
     $job = landedHouse('furnace-gas-1h-1c', 'c-powered-1h-1c');
     inStep($job, 'fan.voltage', 'steps', ['event' => 'start'])->assertCreated();
@@ -119,11 +134,20 @@ it('proves a call by its current once a short was found and is gone', function (
     $nominal = (float) inStep($job, 'idle.pre-check', 'expect', $pair)->json('nominal');
     inStep($job, 'idle.pre-check', 'readings', [...$pair, 'value' => '0.2'])->assertJsonPath('outcome', 'fail');
     expect($needs())->toBeFalse();
+    $this->get("/jobs/{$job->id}/prove")->assertOk();
     inStep($job, 'idle.pre-check', 'readings', [
         ...$pair,
         'value' => number_format($nominal, 1, '.', ''),
     ])->assertJsonPath('outcome', 'pass');
-    expect($needs())->toBeTrue();
+    // What was kept for the page of before does not stand for this one.
+    $steps = array_column(
+        $this->get("/jobs/{$job->id}/prove")
+            ->assertOk()
+            ->inertiaProps('steps'),
+        'probes',
+        'key',
+    );
+    expect($needs())->toBeTrue()->and(array_column($steps['heat-1.voltage'], 'mode'))->toContain('A');
 });
 
 it('brackets a call by the same jumper at both ends, and isolates once for what stays isolated', function (): void {

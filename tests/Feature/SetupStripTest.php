@@ -2,7 +2,9 @@
 
 declare(strict_types=1);
 
+use App\House\House;
 use App\Models\Job;
+use App\Prove\Coverage\CoverageSheet;
 use App\Records\Power\BeforeLive;
 use App\Records\Progress;
 use App\Records\SetUp\SetupStrip;
@@ -90,6 +92,12 @@ it('proves nothing while something stood that the proof did not ask for', functi
     raiseFlag($job, 'live', '26.5');
     proveStep($job, 'fan.voltage');
     $fan = static fn (): string => StepRecord::all($job->refresh())['fan.voltage']->state();
+    $share = static fn (): float => CoverageSheet::of(
+        $job->refresh(),
+        House::of($job)->standing ?? throw new LogicException('no plan'),
+        Progress::of($job),
+    )->coverage->share ?? -1.0;
+    $under = $share();
     expect($fan())
         ->not->toBe('passed')
         ->and(Progress::of($job)->calls()['fan']['proved'])
@@ -99,7 +107,7 @@ it('proves nothing while something stood that the proof did not ask for', functi
     putOn($job, 'jumper', 'wall.Rc', 'wall.G', false)->assertCreated();
     raiseFlag($job, 'live', '26.5');
     proveStep($job, 'fan.voltage');
-    expect($fan())->toBe('passed');
+    expect($fan())->toBe('passed')->and($share())->toBeGreaterThan($under);
 });
 
 it('explains what was seen in the set-up in which it was seen', function (): void {

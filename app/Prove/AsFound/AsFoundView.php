@@ -13,7 +13,7 @@ use Unionbit\Core\Job\Interview\Questions;
 use Unionbit\Core\Job\PlateAsFound;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Planning\Proof\PlanProof;
-use Unionbit\Core\Terminal\TerminalName;
+use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Thermostat\Profile;
 use Unionbit\Core\Wiring\Conductor;
 use Unionbit\Core\Words\Message;
@@ -29,7 +29,6 @@ final class AsFoundView
         $standing = $house->standing;
 
         return [
-            'service' => $job->isService(),
             'letters' => array_values(
                 array_map(
                     static fn (Conductor $c): array => [
@@ -51,7 +50,7 @@ final class AsFoundView
                     : null,
             'assumptions' => $standing === null ? [] : PlateAsFound::assumptions($installation),
             'lost' => $standing === null ? [] : self::lost($standing),
-            'lacking' => $standing === null ? self::lacking($installation) : [],
+            'lacking' => $standing === null ? PlateAsFound::lacking($installation) : [],
         ];
     }
 
@@ -80,7 +79,7 @@ final class AsFoundView
             heat: $profile->heatStages,
             cool: $profile->coolStages,
             switches: match (true) {
-                $profile->outputs->value === 'module' => Message::of('job.questions.in-a-receiver')->within(),
+                $profile->outputs === Place::Module => Message::of('job.questions.in-a-receiver')->within(),
                 $profile->switchesInFace => Message::of('job.questions.in-the-face')->within(),
                 default => Message::of('job.questions.in-the-base')->within(),
             },
@@ -96,28 +95,6 @@ final class AsFoundView
                 call: $lost['call']->label(),
             ),
             PlanProof::of($plan)->lost,
-        );
-    }
-
-    /** @return list<Message> what keeps it from being a thermostat of this house */
-    private static function lacking(Installation $house): array
-    {
-        $names = array_filter(
-            array_map(
-                static fn (Conductor $c): ?TerminalName => $house->onPlate($c)?->name,
-                $house->wallConductors(),
-            ),
-        );
-        $has = static fn (callable $test): bool => array_any($names, $test);
-
-        return array_values(
-            array_filter([
-                $house->equipmentSeen() ? null : Message::of('prove.as-found.equipment-not-known'),
-                $has(static fn (TerminalName $n): bool => $n->isHot()) ? null : Message::of('prove.as-found.no-hot'),
-                $has(static fn (TerminalName $n): bool => $n->isCall())
-                    ? null
-                    : Message::of('prove.as-found.no-call'),
-            ]),
         );
     }
 }

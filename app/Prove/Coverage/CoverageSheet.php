@@ -20,6 +20,7 @@ use Unionbit\Core\Proving\Coverage\Looks;
 use Unionbit\Core\Proving\Judge\Outcome;
 use Unionbit\Core\Proving\Step\Method;
 use Unionbit\Core\Proving\Step\Sign;
+use Unionbit\Core\Proving\Step\Step;
 
 /**
  * What the proofs of a job are worth so far. Every piece depends on house, thermostat and landing alone and is kept;
@@ -41,7 +42,9 @@ final readonly class CoverageSheet
     /** @param  float  $seconds  to work, one piece at least */
     public static function of(Job $job, Plan $plan, Progress $progress, float $seconds = INF): self
     {
-        $ledger = new Ledger($plan, app(JobFiles::class)->faults(), House::of($job)->stepList());
+        $steps = array_values(array_map(static fn (StepRecord $r): Step => $r->step, $progress->steps()));
+        $ledger = new Ledger($plan, app(JobFiles::class)->faults(), $steps);
+        $asks = House::asks($steps);
         $begun = array_filter($progress->steps(), static fn (StepRecord $r): bool => $r->startedAt !== null);
         $pieces = $ledger->pieces(array_keys($begun));
         $shown = [];
@@ -50,7 +53,7 @@ final readonly class CoverageSheet
         foreach ($pieces as $number => $piece) {
             // What is left over depends on what the others show.
             $others = $piece === Ledger::LEFT ? '/'.md5(implode(',', $pieces)) : '';
-            $key = 'coverage/'.House::key($plan)."/{$piece}{$others}";
+            $key = 'coverage/'.House::key($plan)."/{$asks}/{$piece}{$others}";
             $kept = Cache::get($key);
             if (! is_array($kept)) {
                 if ($worked > 0 && hrtime(true) > $until) {
@@ -82,7 +85,8 @@ final readonly class CoverageSheet
             $worked && $progress->isLanded(),
         );
         foreach ($progress->steps() as $key => $record) {
-            foreach ([...$record->readings, ...$record->signs] as $part => $row) {
+            // Under something that the step did not ask for nothing has shown.
+            foreach ($record->altered ? [] : [...$record->readings, ...$record->signs] as $part => $row) {
                 if ($row->outcome === Outcome::Pass) {
                     $done[] = Item::ofStep($key, (string) $part);
                 }

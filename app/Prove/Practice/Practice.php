@@ -9,6 +9,7 @@ use App\House\JobFiles;
 use App\House\Refused;
 use App\Models\Job;
 use App\Records\Reading\ReadingPlace;
+use App\Records\SetUp\SetupStrip;
 use App\Records\Step\StepRecord;
 use Unionbit\Core\Circuit\Circuit;
 use Unionbit\Core\Circuit\Meter\Meter;
@@ -36,7 +37,9 @@ final class Practice
         $context = $place->context($job);
         $setup = $fault === null ? $context->setup : $context->setup->with(...$fault->edits);
         if ($context->step !== null && $context->step->secondsLeft() > 0) {
-            $setup = $context->step->step->waiting->with(...$fault->edits ?? []);
+            $setup = SetupStrip::of($job)
+                ->on($context->step->step->waiting, $context->circuit)
+                ->with(...$fault->edits ?? []);
         }
         $seen = (new Meter($context->circuit))->read($place->mode, $setup, $place->a, $place->b);
         if ($seen->refused !== null) {
@@ -64,7 +67,8 @@ final class Practice
         $circuit =
             House::of($job)->standing?->circuit() ??
             throw Refused::at('step', Message::of('prove.practice.choose-thermostat-first'));
-        $setup = $record->secondsLeft() > 0 ? $record->step->waiting : $record->step->setup;
+        $asked = $record->secondsLeft() > 0 ? $record->step->waiting : $record->step->setup;
+        $setup = SetupStrip::of($job)->on($asked, $circuit);
         $runs = self::running($circuit, $setup, $fault);
         $signs = [];
         foreach ($record->step->signs as $sign) {

@@ -6,9 +6,8 @@ namespace App\Records\Power;
 
 use App\Models\Job;
 use App\Models\Record\Reading;
-use App\Models\Stage;
 use App\Records\Progress;
-use Unionbit\Core\Circuit\Meter\MeterMode;
+use App\Records\Reading\ShortRepaired;
 use Unionbit\Core\Proving\Judge\Outcome;
 use Unionbit\Core\Words\Message;
 use Unionbit\Core\Words\Quantity;
@@ -36,13 +35,7 @@ final class BeforeLive
     private static function ohms(Job $job): array
     {
         $last = [];
-        foreach (
-            $job
-                ->counting($job->readings())
-                ->whereIn('stage', [Stage::Plan, Stage::Prove])
-                ->where('mode', MeterMode::Ohms)
-                ->get() as $reading
-        ) {
+        foreach (ShortRepaired::ohms($job) as $reading) {
             $last["{$reading->a}~{$reading->b}"] = $reading;
         }
         $failing = array_filter($last, static fn (Reading $r): bool => $r->outcome === Outcome::Fail);

@@ -8,6 +8,7 @@ use App\House\House;
 use App\Models\Job;
 use App\Models\Record\Reading;
 use App\Records\Power\PowerFlag;
+use App\Records\SetUp\SetupStrip;
 use App\Records\Step\StepRecord;
 use App\Words\Words;
 use Illuminate\Support\Facades\Cache;
@@ -134,8 +135,10 @@ final readonly class JointReasons
     private static function together(Job $job, Plan $plan, array $readings, array $failed): array
     {
         $taken = self::evidence($readings);
+        $stood = SetupStrip::read($job);
         $of = array_map(
             static fn (Reading $r): array => [
+                array_keys($stood->before($r->seq)->things),
                 $r->stage->value,
                 $r->step,
                 $r->call,

@@ -5,22 +5,29 @@ declare(strict_types=1);
 namespace App\Records\Reading;
 
 use App\Models\Job;
+use App\Models\Record\Reading;
 use App\Models\Stage;
+use Illuminate\Support\Collection;
 use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Proving\Judge\Outcome;
 
 /** Whether ohms before power found a short that is gone now: what it has done to coils shows in the current. */
 final class ShortRepaired
 {
-    public static function in(Job $job): bool
+    /** @return Collection<int, Reading> before power, in their order */
+    public static function ohms(Job $job): Collection
     {
-        $short = [];
-        $ohms = $job
+        return $job
             ->counting($job->readings())
             ->whereIn('stage', [Stage::Plan, Stage::Prove])
             ->where('mode', MeterMode::Ohms)
             ->get();
-        foreach ($ohms as $reading) {
+    }
+
+    public static function in(Job $job): bool
+    {
+        $short = [];
+        foreach (self::ohms($job) as $reading) {
             $pair = "{$reading->a}~{$reading->b}";
             $low = $reading->expected['low'] ?? null;
             if ($reading->outcome === Outcome::Pass && isset($short[$pair])) {

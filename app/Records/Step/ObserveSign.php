@@ -11,6 +11,7 @@ use App\Models\Record\Observation;
 use App\Models\User;
 use App\Records\Append;
 use App\Records\Power\PowerFlag;
+use App\Records\SetUp\SetupStrip;
 use Unionbit\Core\Circuit\LoadState;
 use Unionbit\Core\Proving\Judge\Neither;
 use Unionbit\Core\Proving\Step\Sign;
@@ -78,6 +79,7 @@ final class ObserveSign
                 throw Refused::at('sign', Message::of('records.run-step.call-has-ended'));
             }
             $outcome = match (true) {
+                $how?->takesTime() === true && $record->secondsLeft() > 0 => 'too-early',
                 $how !== null => $how->outcome()->value,
                 $dropOff && $record->offAt === null => 'too-early',
                 $seen => 'pass',
@@ -96,7 +98,8 @@ final class ObserveSign
                 'seen' => $seen,
                 'how' => $how,
                 'outcome' => $outcome,
-                'reason' => $how?->meaning() ?? self::reason($job, $record, $wanted, $outcome),
+                'reason' => ($outcome === 'too-early' ? null : $how?->meaning()) ??
+                    self::reason($job, $record, $wanted, $outcome),
             ];
         });
     }
@@ -109,7 +112,9 @@ final class ObserveSign
         if ($sign->load === null) {
             return $sign->key !== 'display';
         }
-        $now = House::of($job)->circuit()->operate($record->step->waiting)->loads[$sign->load] ?? LoadState::Rest;
+        $circuit = House::of($job)->circuit();
+        $waiting = SetupStrip::of($job)->on($record->step->waiting, $circuit);
+        $now = $circuit->operate($waiting)->loads[$sign->load] ?? LoadState::Rest;
 
         return $now !== LoadState::PulledIn || $sign->still || $record->isJustStarted();
     }
@@ -135,7 +140,8 @@ final class ObserveSign
                 default => Message::of('records.observe-sign.looks-otherwise', sign: $sign->text),
             };
         }
-        $point = House::of($job)->circuit()->operate($record->step->setup);
+        $circuit = House::of($job)->circuit();
+        $point = $circuit->operate(SetupStrip::of($job)->on($record->step->setup, $circuit));
         $load = $point->netlist->element($sign->load)->label;
         $volts = Quantity::volts($point->loadVolts[$sign->load]);
         $state = ($point->loads[$sign->load] ?? LoadState::Rest)->label();

@@ -69,10 +69,16 @@ final readonly class StepRecord
         return self::on($job, House::of($job)->before());
     }
 
+    /** @return list<Step> every proof that the thermostat which stands can have, with what this job has to be asked */
+    public static function steps(Job $job, ?House $house = null): array
+    {
+        return ($house ?? House::of($job))->stepList(ShortRepaired::in($job));
+    }
+
     /** @return array<string, self> */
     private static function on(Job $job, House $house): array
     {
-        $steps = $house->stepList(ShortRepaired::in($job));
+        $steps = self::steps($job, $house);
         $found = $house->isAsFound();
         $events = $job->proving($job->stepEvents(), $found)->get()->groupBy('step');
         $readings = $job->proving($job->readings(), $found)->whereNotNull('step')->get()->groupBy('step');

@@ -32,26 +32,29 @@ final class StepSheet
      */
     public static function of(Plan $plan, array $steps): array
     {
-        return Cache::remember('step-sheet/'.House::key($plan), self::AN_HOUR, static function () use (
-            $plan,
-            $steps,
-        ): array {
-            $circuit = $plan->circuit();
-            $meter = new Meter($circuit);
-            $sheets = [];
-            foreach ($steps as $step) {
-                $sheets[$step->key()] = [
-                    'expected' => array_map(
-                        static fn (Probe $p): array => $meter->read($p->mode, $step->setup, $p->a, $p->b)->toArray(),
-                        $step->probes,
-                    ),
-                    'board' => BoardView::state($plan, $circuit->operate($step->setup)),
-                    'waitingBoard' => BoardView::state($plan, $circuit->operate($step->waiting)),
-                ];
-            }
+        return Cache::remember(
+            'step-sheet/'.House::key($plan).'/'.House::asks($steps),
+            self::AN_HOUR,
+            static function () use ($plan, $steps): array {
+                $circuit = $plan->circuit();
+                $meter = new Meter($circuit);
+                $sheets = [];
+                foreach ($steps as $step) {
+                    $sheets[$step->key()] = [
+                        'expected' => array_map(
+                            static fn (Probe $p): array => $meter
+                                ->read($p->mode, $step->setup, $p->a, $p->b)
+                                ->toArray(),
+                            $step->probes,
+                        ),
+                        'board' => BoardView::state($plan, $circuit->operate($step->setup)),
+                        'waitingBoard' => BoardView::state($plan, $circuit->operate($step->waiting)),
+                    ];
+                }
 
-            return $sheets;
-        });
+                return $sheets;
+            },
+        );
     }
 
     /**
@@ -63,7 +66,13 @@ final class StepSheet
     public static function spoken(Plan $plan, array $steps): array
     {
         $speaker = app(Speaker::class);
-        $key = implode('/', ['step-words', app()->getLocale(), $speaker->units()->value, House::key($plan)]);
+        $key = implode('/', [
+            'step-words',
+            app()->getLocale(),
+            $speaker->units()->value,
+            House::key($plan),
+            House::asks($steps),
+        ]);
 
         return Cache::remember($key, self::AN_HOUR, static function () use ($speaker, $plan, $steps): array {
             /** @var array<string, Sheet> $spoken */

@@ -105,19 +105,38 @@ final class PlateAsFound
         );
     }
 
-    /** Whether enough is known of it to prove calls on it: what powers it, where it switches, a hot and a call. */
+    /** Whether enough is known of it to prove calls on it. */
     public static function isKnown(Installation $installation): bool
+    {
+        return $installation->facts->oldPower !== null &&
+            $installation->facts->oldSwitches !== null &&
+            self::lacking($installation) === [];
+    }
+
+    /**
+     * What Survey still has to say before it can be a thermostat of this house, besides what powers it and where it
+     * switches.
+     *
+     * @return list<Message>
+     */
+    public static function lacking(Installation $installation): array
     {
         $names = array_map(
             static fn (PlateTerminal $t): TerminalName => $t->name,
             self::profile($installation)->terminals,
         );
 
-        return $installation->equipmentSeen() &&
-            $installation->facts->oldPower !== null &&
-            $installation->facts->oldSwitches !== null &&
-            array_any($names, static fn (TerminalName $n): bool => $n->isHot()) &&
-            array_any($names, static fn (TerminalName $n): bool => $n->isCall());
+        return array_values(
+            array_filter([
+                $installation->equipmentSeen() ? null : Message::of('job.plate-as-found.equipment-not-known'),
+                array_any($names, static fn (TerminalName $n): bool => $n->isHot())
+                    ? null
+                    : Message::of('job.plate-as-found.no-hot'),
+                array_any($names, static fn (TerminalName $n): bool => $n->isCall())
+                    ? null
+                    : Message::of('job.plate-as-found.no-call'),
+            ]),
+        );
     }
 
     private static function runsOnC(Installation $installation, bool $hasC): bool

@@ -76,7 +76,6 @@ interface OldQuestion {
 }
 /** The thermostat that hangs there; what it is taken for, or what is lacking for that. */
 export interface AsFoundView {
-    service: boolean;
     letters: { printed: string; name: string; colour: string | null }[];
     power: OldQuestion;
     switches: OldQuestion;

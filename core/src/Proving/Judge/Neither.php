@@ -67,6 +67,12 @@ enum Neither: string
         return $this === self::Blinks ? Outcome::Neutral : Outcome::Fail;
     }
 
+    /** Whether it can only be said once the delay of the call is over: what is not warm yet is not cold. */
+    public function takesTime(): bool
+    {
+        return $this === self::Cold || $this === self::Warm;
+    }
+
     /** Whether it stops the work at once. */
     public function isDanger(): bool
     {
