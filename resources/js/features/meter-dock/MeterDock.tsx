@@ -13,9 +13,11 @@ import { useOutbox } from '@/lib/outbox';
 import { Bad, State } from '@/ui/State';
 import { Keypad } from './Keypad';
 import { PointPicker } from './PointPicker';
+import { Repeat } from './Repeat';
 import { Ruler } from './Ruler';
 import { Log } from './Log';
 import { Tells } from './Tells';
+import { Then, type Pair } from './Then';
 import { useExpectation } from './useExpectation';
 import { Verdict } from './Verdict';
 import { say } from '@/words';
@@ -52,7 +54,7 @@ export function MeterDock({
     since?: string | null;
     onRecorded?: (reading: Reading) => void;
     /** Pairs to which the probes go by themselves after this one. */
-    then?: { a: string; b: string; mode: Mode }[];
+    then?: Pair[];
 }) {
     const { job, power, points } = usePage<Frame>().props;
     const probes = useProbes();
@@ -145,7 +147,7 @@ export function MeterDock({
         });
         if (answer.kind === 'ok') {
             setTyped(answer.data.value);
-            document.getElementById('actual')?.focus();
+            focusActual();
         }
     };
 
@@ -167,7 +169,7 @@ export function MeterDock({
         '[': () => move(-1),
         ']': () => move(1),
         x: probes.swap,
-        r: () => document.getElementById('actual')?.focus(),
+        r: focusActual,
         '=': () => {
             if (same !== null) void record(same);
         },
@@ -327,24 +329,7 @@ export function MeterDock({
                         )}
                     </section>
                 )}
-                {then.length > 0 && !closed && (
-                    <section style={{ paddingTop: 6, paddingBottom: 6 }} data-testid="then">
-                        <div className="lab">{say('meter.then-by-itself')}</div>
-                        <ul className="mono text-small">
-                            {then.slice(0, 2).map((pair) => (
-                                <li key={pair.mode + pair.a + pair.b} className="flex justify-between gap-3 py-0.5">
-                                    <span>
-                                        {pointName(points, pair.a)}
-                                        {pair.mode === 'A' ? '' : `–${pointName(points, pair.b)}`}
-                                    </span>
-                                    <span className="font-sans text-muted">
-                                        {points.find((point) => point.id === pair.a)?.placeLabel}
-                                    </span>
-                                </li>
-                            ))}
-                        </ul>
-                    </section>
-                )}
+                {then.length > 0 && !closed && <Then pairs={then} points={points} />}
                 <section className="dock__log min-h-24 flex-1" style={{ borderBottom: 0 }}>
                     <div className="lab mb-0.5">{say('meter.last-readings')}</div>
                     <Log
@@ -358,25 +343,18 @@ export function MeterDock({
                         }}
                         onCorrect={(reading) => {
                             setCorrecting(reading);
-                            document.getElementById('actual')?.focus();
+                            focusActual();
                         }}
                     />
                 </section>
                 {!closed && (
                     <div className="dock__go grid gap-2 border-t border-hair px-4 pb-3.5 pt-2.5">
-                        {same !== null && (
-                            <button className="btn w-full justify-between" onClick={() => void record(same)}>
-                                {say('meter.same-again', { value: same })} <span className="key">=</span>
-                            </button>
-                        )}
-                        {last?.outcome === 'fail' && typed === '' && (
-                            <button
-                                className="btn w-full justify-between"
-                                onClick={() => document.getElementById('actual')?.focus()}
-                            >
-                                {say('meter.again-better-contact')} <span className="key">R</span>
-                            </button>
-                        )}
+                        <Repeat
+                            same={same}
+                            surprising={last?.outcome === 'fail' && typed === ''}
+                            onSame={(figure) => void record(figure)}
+                            onAgain={focusActual}
+                        />
                         <button
                             className={clsx(
                                 'btn w-full justify-between text-left whitespace-normal!',
@@ -443,6 +421,8 @@ function MixUp({
         </p>
     );
 }
+
+const focusActual = () => document.getElementById('actual')?.focus();
 
 function parsed(typed: string): number | null {
     const number = Number(typed.trim().replace(',', '.'));
