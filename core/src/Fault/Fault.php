@@ -23,6 +23,7 @@ final readonly class Fault
      * @param  bool  $noCalls  the thermostat closes nothing
      * @param  string  $prior  common, occasional or rare
      * @param  list<Look>  $looks  what shows it without a reading of the house together
+     * @param  string  $repair  id of the repair that ends it
      */
     public function __construct(
         public string $id,
@@ -43,7 +44,14 @@ final readonly class Fault
         public array $parts = [],
         public bool $fanTurned = false,
         public array $looks = [],
+        public string $repair = '',
     ) {
+    }
+
+    /** Its id without severity or position: the fault that it is one form of. */
+    public function base(): string
+    {
+        return explode('@', $this->id)[0];
     }
 
     /** How much more often it is met than a rare one; our working figures. */
@@ -84,6 +92,7 @@ final readonly class Fault
                 intermittent: $a->intermittent && $b->intermittent,
                 parts: [...$a->parts, ...$b->parts],
                 fanTurned: $a->fanTurned || $b->fanTurned,
+                repair: $a->repair,
             ),
             $first,
         );

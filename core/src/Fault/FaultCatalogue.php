@@ -21,6 +21,7 @@ use Unionbit\Core\Circuit\Edit\Touching;
 use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Data\Field;
 use Unionbit\Core\Data\InvalidData;
+use Unionbit\Core\Equipment\Load;
 use Unionbit\Core\Equipment\Observable;
 use Unionbit\Core\Job\Interview\Answers;
 use Unionbit\Core\Words\Message;
@@ -31,14 +32,23 @@ use Unionbit\Core\Words\Message;
  */
 final readonly class FaultCatalogue
 {
+    /** A position after "@": the half of a conductor away from where its cable begins. */
+    private const FAR = 'far';
+
     /** @param  list<Field>  $entries */
-    private function __construct(private array $entries)
+    private function __construct(private array $entries, public Repairs $repairs, public History $history)
     {
     }
 
     public static function read(mixed $json): self
     {
-        return new self(Field::root($json)->each('faults', PHP_INT_MAX));
+        $root = Field::root($json);
+
+        return new self(
+            $root->each('faults', PHP_INT_MAX),
+            Repairs::read($root->has('repairs') ? $root->each('repairs', PHP_INT_MAX) : []),
+            History::read($root->has('history') ? $root->each('history', PHP_INT_MAX) : []),
+        );
     }
 
     /** @return list<string> */
@@ -50,17 +60,59 @@ final readonly class FaultCatalogue
     /** @return list<Fault> */
     public function of(Circuit $circuit): array
     {
+        return array_merge(
+            [],
+            ...array_map(fn (Field $entry): array => $this->ofEntry($entry, $circuit, ''), $this->entries),
+        );
+    }
+
+    /**
+     * The same faults worse or less so than the catalogue's usual: "loose-screw:A3.near.joint@60".
+     *
+     * @return list<Fault>
+     */
+    public function severities(Circuit $circuit): array
+    {
+        $faults = [];
+        foreach ($this->entries as $entry) {
+            foreach ($entry->strings('severities') as $severity) {
+                array_push($faults, ...$this->ofEntry($entry, $circuit, $severity));
+            }
+        }
+
+        return $faults;
+    }
+
+    /** A fault of a house by its id, with a severity or a position after "@" where one is given; null if it has none. */
+    public function find(Circuit $circuit, string $id): ?Fault
+    {
+        $severity = explode('@', $id)[1] ?? '';
+        $entry = array_find(
+            $this->entries,
+            static fn (Field $e): bool => $e->string('id') === explode(':', explode('@', $id)[0])[0],
+        );
+        $usable = $severity === '' || $severity === self::FAR || (is_numeric($severity) && (float) $severity > 0.0);
+
+        return $entry === null || ! $usable
+            ? null
+            : array_find(
+                $this->ofEntry($entry, $circuit, $severity),
+                static fn (Fault $f): bool => $f->id === $id,
+            );
+    }
+
+    /** @return list<Fault> */
+    private function ofEntry(Field $entry, Circuit $circuit, string $severity): array
+    {
+        if (! self::fits($entry, $circuit)) {
+            return [];
+        }
         $netlist = $circuit->netlist(Setup::calling());
         $parts = new FaultSites($circuit->installation, $netlist);
         $pairs = new FaultPairs($circuit->installation, $netlist, $parts);
         $faults = [];
-        foreach ($this->entries as $entry) {
-            if (! self::fits($entry, $circuit)) {
-                continue;
-            }
-            foreach ($this->cases($entry, $parts, $pairs) as $part => $edits) {
-                $faults[] = self::fault($entry, (string) $part, $edits, $circuit);
-            }
+        foreach ($this->cases($entry, $parts, $pairs, $severity) as $part => $edits) {
+            $faults[] = $this->fault($entry, (string) $part, $edits, $circuit, $severity);
         }
 
         return $faults;
@@ -79,8 +131,13 @@ final readonly class FaultCatalogue
     }
 
     /** @param  list<CircuitEdit>  $edits */
-    private static function fault(Field $entry, string $part, array $edits, Circuit $circuit): Fault
-    {
+    private function fault(
+        Field $entry,
+        string $part,
+        array $edits,
+        Circuit $circuit,
+        string $severity,
+    ): Fault {
         $effect = $entry->at('effect');
         $do = $effect->string('do');
         $of = $effect->string('of', '');
@@ -90,7 +147,7 @@ final readonly class FaultCatalogue
         );
 
         return new Fault(
-            id: $entry->string('id').($part === '' ? '' : ":{$part}"),
+            id: $entry->string('id').($part === '' ? '' : ":{$part}").($severity === '' ? '' : "@{$severity}"),
             entry: $entry->string('id'),
             name: Message::named('fault', $entry->string('title')),
             title: Message::of('fault.title', title: Message::named('fault', $entry->string('title')), says: $says),
@@ -112,6 +169,25 @@ final readonly class FaultCatalogue
             parts: $part === '' ? [] : [$part],
             fanTurned: $do === 'turn-fan',
             looks: self::looks($entry),
+            repair: $this->repairs->idOf(
+                $entry->string('repair', $entry->string('id')),
+                $part,
+                $effect->string('key', ''),
+                $do === 'force' ? self::behind($of, $circuit) : [],
+                $circuit,
+            ),
+        );
+    }
+
+    /** @return list<string> ids of the loads by which it runs */
+    private static function behind(string $observable, Circuit $circuit): array
+    {
+        return array_column(
+            array_filter(
+                $circuit->installation->loads(),
+                static fn (Load $l): bool => $l->observable?->value === $observable,
+            ),
+            'id',
         );
     }
 
@@ -194,14 +270,21 @@ final readonly class FaultCatalogue
     }
 
     /** @return array<string, list<CircuitEdit>> edits by the part that the entry befalls */
-    private function cases(Field $entry, FaultSites $parts, FaultPairs $pairs): array
+    private function cases(Field $entry, FaultSites $parts, FaultPairs $pairs, string $severity): array
     {
         $effect = $entry->at('effect');
         $of = $effect->string('of', '');
-        $ohms = $effect->number('ohms', 0.05);
+        $given = is_numeric($severity) ? (float) $severity : null;
+        $ohms = $given ?? $effect->number('ohms', 0.05);
+        $half = $severity === self::FAR
+            ? static fn (string $id): string => (string) preg_replace('/\\.h1$/', '.h2', $id)
+            : static fn (string $id): string => $id;
 
         return match ($effect->string('do')) {
-            'open' => self::each($parts->elements($of), static fn (string $id): CircuitEdit => new Opened($id)),
+            'open' => self::each(
+                $parts->elements($of),
+                static fn (string $id): CircuitEdit => new Opened($half($id)),
+            ),
             'close' => self::each($parts->elements($of), static fn (string $id): CircuitEdit => new Closed($id)),
             'resist' => self::each(
                 $parts->elements($of),
@@ -209,7 +292,7 @@ final readonly class FaultCatalogue
             ),
             'short' => self::each(
                 $parts->elements($of),
-                static fn (string $id): CircuitEdit => new CoilShorted($id, $effect->number('k', 0.075)),
+                static fn (string $id): CircuitEdit => new CoilShorted($id, $given ?? $effect->number('k', 0.075)),
             ),
             'turns' => self::each(
                 $parts->elements($of),
@@ -227,7 +310,7 @@ final readonly class FaultCatalogue
                 static fn (array $edits): array => [...$edits, ...self::onLine($effect, $edits)],
                 self::each(
                     $parts->elements($of === '' ? 'winding' : $of),
-                    static fn (string $id): CircuitEdit => new SourceScaled($id, $effect->number('factor')),
+                    static fn (string $id): CircuitEdit => new SourceScaled($id, $given ?? $effect->number('factor')),
                 ),
             ),
             'touch', 'leak', 'load' => array_map(

@@ -89,6 +89,20 @@ final class Network
         return $this->phasors($factor->solve([$this->index[$a] => 1.0, $this->index[$b] => -1.0], []));
     }
 
+    /** Ohms (or volts per ampere) between two points, all sources dead; on another network's factors where it rests on one. */
+    public function between(string $a, string $b): float
+    {
+        $base = $this->base;
+        $changes = $base === null ? null : $this->changes($base, false);
+        if ($base === null || $changes === null || ! isset($base->index[$a], $base->index[$b])) {
+            return $this->probe($a, $b)->magnitude($a, $b);
+        }
+
+        return hypot(
+            ...(new LowRank($base->column($a, $b), $changes[1]))->across($base->index[$a], $base->index[$b]),
+        );
+    }
+
     public function knows(string $point): bool
     {
         if ($this->base !== null && $this->factor === null) {
@@ -122,12 +136,13 @@ final class Network
      * What differs from the base, as changes of admittance with the base's columns, and the base's answer to the
      * changed sources; null where the points differ or too much does.
      *
+     * @param  bool  $driven  with the base's answer to its sources
      * @return ?array{array{array<int, float>, array<int, float>}, list<array{int, int, float, float, array{array<int,
      *     float>, array<int, float>}}>}
      */
-    private function changes(self $base): ?array
+    private function changes(self $base, bool $driven = true): ?array
     {
-        $start = $base->own();
+        $start = $driven ? $base->own() : [[], []];
         $changes = [];
         foreach ($this->netlist->elements as $id => $element) {
             $old = $base->netlist->elements[$id] ?? null;
@@ -140,10 +155,12 @@ final class Network
             [$g, $s] = $this->admittance($element);
             if ($old !== null && $old->a === $element->a && $old->b === $element->b) {
                 [$g0, $s0] = $base->admittance($old);
-                $start = $this->sourceChange($base, $start, $element, [
-                    $element->emf * $g - $old->emf * $g0,
-                    $element->emf * $s - $old->emf * $s0,
-                ]);
+                if ($driven) {
+                    $start = $this->sourceChange($base, $start, $element, [
+                        $element->emf * $g - $old->emf * $g0,
+                        $element->emf * $s - $old->emf * $s0,
+                    ]);
+                }
                 [$g, $s] = [$g - $g0, $s - $s0];
             } elseif ($old !== null) {
                 $changes[] = $base->change($old, -1.0);

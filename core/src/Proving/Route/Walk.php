@@ -173,9 +173,16 @@ final class Walk
 
     private function go(Place $to): void
     {
-        $pair = [$this->at->value, $to->value];
-        sort($pair);
-        $this->clock += self::WAY[implode('-', $pair)] ?? 0;
+        $this->clock += self::secondsBetween($this->at, $to);
         $this->at = $to;
+    }
+
+    /** Seconds of the way from one place to another. */
+    public static function secondsBetween(Place $from, Place $to): int
+    {
+        $pair = [$from->value, $to->value];
+        sort($pair);
+
+        return self::WAY[implode('-', $pair)] ?? 0;
     }
 }

@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Fault;
+
+use Unionbit\Core\Words\Message;
+
+/** What ends one or several faults of a house by the same hand at the same place. */
+final readonly class Repair
+{
+    /**
+     * @param  string  $id  "screw:A3.near"
+     * @param  list<string>  $parts  what has to be brought, by the catalogue's words
+     * @param  list<string>  $safety  cautions, by the catalogue's words
+     * @param  ?int  $look  minutes in which a look there tells whether it is needed; null where none does
+     * @param  list<Fault>  $ends
+     */
+    public function __construct(
+        public string $id,
+        public Message $title,
+        public array $parts,
+        public array $safety,
+        public ?int $look,
+        public array $ends,
+    ) {
+    }
+
+    public function kind(): string
+    {
+        return explode(':', $this->id)[0];
+    }
+
+    /** Minutes of the work, of the longest fault that it ends. */
+    public function minutes(): int
+    {
+        return max(0, ...array_map(static fn (Fault $f): int => $f->minutes, $this->ends));
+    }
+
+    /** What was done last of its fixes, each once. */
+    public function fixes(): Message
+    {
+        return Message::series(Message::unique(array_map(static fn (Fault $f): Message => $f->fix, $this->ends)));
+    }
+
+    /** @return list<string> ids of what it ends */
+    public function faults(): array
+    {
+        return array_map(static fn (Fault $f): string => $f->id, $this->ends);
+    }
+
+    /** @return list<string> what a look there may find */
+    public function finds(): array
+    {
+        return array_values(array_unique(array_map(static fn (Fault $f): string => $f->entry, $this->ends)));
+    }
+}

@@ -1,0 +1,471 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Tracing\Belief;
+
+use Unionbit\Core\Fault\Fault;
+use Unionbit\Core\Tracing\Record\Event;
+use Unionbit\Core\Tracing\Record\EventKind;
+use Unionbit\Core\Tracing\Record\Row;
+use Unionbit\Core\Tracing\Record\RowKind;
+use Unionbit\Core\Tracing\Suspect\Suspect;
+use Unionbit\Core\Tracing\Suspect\SuspectList;
+use Unionbit\Core\Tracing\World\Prediction;
+use Unionbit\Core\Tracing\World\Wanted;
+
+/**
+ * How much every suspect is worth after the rows so far, by Bayes' rule, with the state of the fuses carried along in
+ * each suspect's own world. A row is asked of a suspect only while it could still matter: whoever has fallen far below
+ * the best keeps the rows that it has not been asked, and is asked them when the best fall as well.
+ */
+final class Belief
+{
+    /** Share of the best under which a suspect is not asked further rows; it can only fall. */
+    private const MATTERS = 1.0e-7;
+
+    /** A short may have opened the fuse before anybody came; a fuse blown by chance beside another fault. */
+    private const BLOWN_BY = 0.5;
+
+    private const BLOWN_BESIDE = 0.004;
+
+    /** Part of the times that what comes and goes is there. */
+    private const THERE = 0.5;
+
+    /** Something that is always there, told of as coming and going. */
+    private const ALWAYS_AT_TIMES = 0.3;
+
+    /** How well "none of what I know" explains anything. */
+    private const UNKNOWN_READING = 0.15;
+
+    private const UNKNOWN_SIGN = 0.45;
+
+    /** Touching a part that comes and goes brings it back so often. */
+    private const TOUCHED = 0.8;
+
+    /** @var array<string, Suspect> by id */
+    private array $suspects = [];
+
+    /** @var array<string, array<string, float>> weight by open fuses, by suspect */
+    private array $weights = [];
+
+    /** @var array<string, int> the first row that a suspect has not been asked */
+    private array $next = [];
+
+    /** @var array<string, array<int, float>> how well each row fitted, by suspect */
+    private array $fitted = [];
+
+    /** @var list<Row> */
+    private array $rows = [];
+
+    /** @var list<array<string, true>> ids of faults, without severity, that were repaired before each row */
+    private array $ended = [[]];
+
+    /** @param  list<string>  $fused  transformers with a fuse */
+    public function __construct(
+        private readonly SuspectList $list,
+        private readonly RowLikelihood $likelihood,
+        private readonly Worlds $worlds,
+        private readonly Wanted $wanted,
+        private readonly array $fused,
+    ) {
+        foreach ($list->all as $suspect) {
+            $this->enter($suspect);
+        }
+    }
+
+    public function enter(Suspect $suspect): void
+    {
+        if (isset($this->suspects[$suspect->id])) {
+            return;
+        }
+        $this->suspects[$suspect->id] = $suspect;
+        $this->restart($suspect);
+    }
+
+    private function restart(Suspect $suspect): void
+    {
+        $blown = match (true) {
+            $suspect->faults === [] => 0.0,
+            $suspect->joins() => self::BLOWN_BY,
+            default => self::BLOWN_BESIDE,
+        };
+        $own = array_map(static fn (Fault $f): string => $f->entry, $suspect->faults);
+        $blown = array_intersect($own, ['fuse-blown', 'thermal-reset']) === [] ? $blown : 0.0;
+        $each = $this->fused === [] ? 0.0 : $blown / count($this->fused);
+        $weights = ['' => $suspect->prior * (1.0 - $each * count($this->fused))];
+        foreach ($each > 0.0 ? $this->fused : [] as $id) {
+            $weights[$id] = $suspect->prior * $each;
+        }
+        $this->weights[$suspect->id] = $weights;
+        $this->next[$suspect->id] = 0;
+        $this->fitted[$suspect->id] = [];
+    }
+
+    /** @return list<Row> */
+    public function rows(): array
+    {
+        return $this->rows;
+    }
+
+    public function add(Row $row): void
+    {
+        $this->rows[] = $row;
+        $last = $this->ended[count($this->ended) - 1];
+        $this->ended[] = $row->event === null || $row->withdrawn ? $last : $last + $this->ends($row->event);
+    }
+
+    /** A row is withdrawn: everything after it is judged again. */
+    public function withdraw(int $number): void
+    {
+        $rows = array_map(
+            static fn (Row $r): Row => $r->number === $number && $number > 0 ? $r->withdraw() : $r,
+            $this->rows,
+        );
+        [$this->rows, $this->ended] = [[], [[]]];
+        foreach ($rows as $row) {
+            $this->add($row);
+        }
+        foreach ($this->suspects as $suspect) {
+            $this->restart($suspect);
+        }
+    }
+
+    /** @return array<string, true> ids of faults, without severity, that an event ends */
+    private function ends(Event $event): array
+    {
+        $ids = match ($event->kind) {
+            EventKind::Repaired => $this->repairedBy($event->what),
+            EventKind::FuseReplaced => $this->repairedBy("fuse:{$event->of}"),
+            EventKind::Setting => $this->repairedBy("setting:{$event->key}"),
+            EventKind::Soaked => ($event->minutes ?? 0.0) < 5.0
+                ? []
+                : [...$this->repairedBy('wait'), ...$this->repairedByKind('outdoor-wait')],
+            default => [],
+        };
+
+        return array_fill_keys($ids, true);
+    }
+
+    /** @return list<string> */
+    private function repairedBy(string $what): array
+    {
+        $repair = $this->list->repairs[$what] ?? null;
+        if ($repair !== null) {
+            return $repair->faults();
+        }
+
+        return array_map(
+            static fn (string $id): string => explode('@', $id)[0],
+            array_values(array_filter(explode('+', $what), static fn (string $id): bool => $id !== '')),
+        );
+    }
+
+    /** @return list<string> */
+    private function repairedByKind(string $kind): array
+    {
+        $ids = [];
+        foreach ($this->list->repairs as $repair) {
+            if ($repair->kind() === $kind) {
+                array_push($ids, ...$repair->faults());
+            }
+        }
+
+        return $ids;
+    }
+
+    /** @return list<Standing> everything with any share, most first */
+    public function standings(): array
+    {
+        $this->ask();
+        $total = array_sum(array_map(array_sum(...), $this->weights));
+        $ended = $this->ended[count($this->ended) - 1];
+        $standings = [];
+        foreach ($this->suspects as $id => $suspect) {
+            $left = $suspect->left($ended);
+            foreach ($this->weights[$id] as $open => $weight) {
+                $standings[] = $this->standing($suspect, $left, (string) $open, $weight / $total, $ended);
+            }
+        }
+        usort($standings, static fn (Standing $a, Standing $b): int => $b->share <=> $a->share);
+
+        return $standings;
+    }
+
+    /**
+     * @param  list<Fault>  $left
+     * @param  array<string, true>  $ended
+     */
+    private function standing(Suspect $suspect, array $left, string $open, float $share, array $ended): Standing
+    {
+        $opens = $open === '' ? [] : explode(',', $open);
+        $gone = $left === [] && ($suspect->faults !== [] || isset($ended[$suspect->id]));
+        $names = array_map(static fn (Fault $f): string => $f->id, $left);
+        foreach ($opens as $id) {
+            $names[] = "fuse-blown:{$id}.fuse";
+        }
+        $plain = $suspect->faults === [] && ! $gone;
+
+        return new Standing(
+            $suspect,
+            $left,
+            $opens,
+            $share,
+            match (true) {
+                $plain => $suspect->id,
+                $names === [] => Suspect::SOUND,
+                default => implode('+', $names),
+            },
+            match (true) {
+                $plain => $suspect->repair,
+                $left !== [] => $left[0]->repair,
+                $opens !== [] => "fuse:{$opens[0]}",
+                default => Suspect::SOUND,
+            },
+            $this->worlds->key($left),
+        );
+    }
+
+    /** Asks the rows of every suspect that could still matter. */
+    private function ask(): void
+    {
+        $count = count($this->rows);
+        $sums = array_map(array_sum(...), $this->weights);
+        arsort($sums);
+        $best = 0.0;
+        foreach ($sums as $id => $sum) {
+            if ($sum < self::MATTERS * $best) {
+                break;
+            }
+            while ($this->next[$id] < $count) {
+                $this->advance((string) $id, $this->next[$id]);
+                if (array_sum($this->weights[$id]) < self::MATTERS * $best) {
+                    break;
+                }
+            }
+            $best = max($best, $this->next[$id] === $count ? array_sum($this->weights[$id]) : 0.0);
+        }
+    }
+
+    private function advance(string $id, int $index): void
+    {
+        $row = $this->rows[$index];
+        $this->next[$id] = $index + 1;
+        if ($row->withdrawn) {
+            return;
+        }
+        $before = array_sum($this->weights[$id]);
+        $this->weights[$id] = $row->kind->isEvidence()
+            ? $this->afterTest($this->suspects[$id], $row, $index)
+            : $this->afterEvent($this->suspects[$id], $row);
+        $after = array_sum($this->weights[$id]);
+        $this->fitted[$id][$index] = $before > 0.0 ? $after / $before : 0.0;
+    }
+
+    /** @return array<string, float> */
+    private function afterTest(Suspect $suspect, Row $row, int $index): array
+    {
+        $weights = $this->weights[$suspect->id];
+        if ($suspect->isUnknown()) {
+            $factor = $this->unknown($row);
+
+            return array_map(static fn (float $w): float => $w * $factor, $weights);
+        }
+        $ended = $this->ended[$index];
+        if ($suspect->isLanding() && isset($ended[$suspect->id])) {
+            $factor = $this->relanded($row);
+
+            return array_map(static fn (float $w): float => $w * $factor, $weights);
+        }
+        $left = $suspect->left($ended);
+        $world = $this->worlds->key($left);
+        $there = $this->there($suspect, $left, $row);
+        $after = [];
+        foreach ($weights as $open => $weight) {
+            if ($weight <= 0.0) {
+                continue;
+            }
+            $look = $this->look($row, $left, (string) $open);
+            foreach ($this->likelihood->of($row, $index, $world, (string) $open) as $then => $likelihood) {
+                $after[$then] = ($after[$then] ?? 0.0) + $weight * $look * $there * $likelihood;
+            }
+            if ($there < 1.0) {
+                foreach ($this->likelihood->of($row, $index, '', (string) $open) as $then => $likelihood) {
+                    $after[$then] = ($after[$then] ?? 0.0) + $weight * $look * (1.0 - $there) * $likelihood;
+                }
+            }
+        }
+        $most = array_sum($after);
+
+        return array_filter($after, static fn (float $w): bool => $w > 1.0e-6 * $most || $w === $most);
+    }
+
+    /** @param  list<Fault>  $left */
+    private function there(Suspect $suspect, array $left, Row $row): float
+    {
+        $comes = $left !== [] && ! array_any($left, static fn (Fault $f): bool => ! $f->intermittent);
+        if ($row->kind === RowKind::Told && $row->when !== 'now') {
+            return $comes ? 1.0 : self::ALWAYS_AT_TIMES;
+        }
+
+        return $comes && $suspect->comesAndGoes() ? self::THERE : 1.0;
+    }
+
+    /**
+     * What a look finds.
+     *
+     * @param  list<Fault>  $left
+     */
+    private function look(Row $row, array $left, string $open): float
+    {
+        $target = $row->probe->inspect ?? '';
+        $result = $row->result;
+        if ($target === '' || $result === null || $result->found === '') {
+            return 1.0;
+        }
+        $finds = 'sound';
+        foreach ($left as $fault) {
+            $finds = $fault->repair === $target ? $fault->entry : $finds;
+        }
+        if ($open !== '' && $target === 'fuse:'.explode(',', $open)[0]) {
+            $finds = 'fuse-blown';
+        }
+
+        return Prediction::finding($finds)->likelihood(null, $result);
+    }
+
+    private function unknown(Row $row): float
+    {
+        $factor = $row->result?->hasReading() === true ? self::UNKNOWN_READING : 1.0;
+        foreach ($row->result->sees ?? [] as $_) {
+            $factor *= self::UNKNOWN_SIGN;
+        }
+
+        return $factor * (($row->result->found ?? '') === '' ? 1.0 : self::UNKNOWN_SIGN);
+    }
+
+    /** The landing was put right: the house does what its equipment needs, as far as anybody looks. */
+    private function relanded(Row $row): float
+    {
+        $wanted = $row->setup === null || ! $row->setup->isPlain() ? [] : $this->wanted->of($row->setup->call);
+        $factor = $row->result?->hasReading() === true ? 0.5 : 1.0;
+        foreach ($row->result->sees ?? [] as $key => $answer) {
+            $factor *= isset($wanted[$key]) && $wanted[$key] !== $answer ? Prediction::MISREAD : 1.0;
+        }
+
+        return $factor;
+    }
+
+    /** @return array<string, float> */
+    private function afterEvent(Suspect $suspect, Row $row): array
+    {
+        $weights = $this->weights[$suspect->id];
+        $event = $row->event;
+        if ($event === null) {
+            return $weights;
+        }
+
+        return match ($event->kind) {
+            EventKind::FuseReplaced => self::moved(
+                $weights,
+                static fn (array $open): array => array_values(array_diff($open, [$event->of])),
+            ),
+            EventKind::FuseOpened => self::moved(
+                $weights,
+                static fn (array $open): array => array_values(array_unique([...$open, $event->of])),
+                fn (array $open): float => in_array($event->of, $open, true) || $suspect->joins() ? 1.0 : 0.03,
+            ),
+            EventKind::Touched => array_map(
+                fn (float $w): float => $w * $this->touched($suspect, $event),
+                $weights,
+            ),
+            default => $weights,
+        };
+    }
+
+    private function touched(Suspect $suspect, Event $event): float
+    {
+        $subject = explode('.', $event->of)[0];
+        $is = array_any(
+            $suspect->faults,
+            static fn (Fault $f): bool => $f->intermittent &&
+                array_any(
+                    $f->parts,
+                    static fn (string $part): bool => $part === $event->of ||
+                        in_array($subject, array_map(
+                            static fn (string $p): string => explode('.', $p)[0],
+                            explode('~', $part),
+                        ), true),
+                ),
+        );
+
+        return match (true) {
+            $event->answered === true => $is ? self::TOUCHED : Prediction::MISREAD,
+            $is => 1.0 - self::TOUCHED,
+            default => 1.0,
+        };
+    }
+
+    /**
+     * @param  array<string, float>  $weights
+     * @param  callable(list<string>): list<string>  $to
+     * @param  ?callable(list<string>): float  $times
+     * @return array<string, float>
+     */
+    private static function moved(array $weights, callable $to, ?callable $times = null): array
+    {
+        $after = [];
+        foreach ($weights as $open => $weight) {
+            $opens = $open === '' ? [] : explode(',', (string) $open);
+            $then = $to($opens);
+            sort($then);
+            $key = implode(',', $then);
+            $after[$key] = ($after[$key] ?? 0.0) + $weight * ($times === null ? 1.0 : $times($opens));
+        }
+
+        return $after;
+    }
+
+    /** How well a row fitted a suspect, 0 to 1; null where it was not asked. */
+    public function fit(string $suspect, int $index): ?float
+    {
+        return $this->fitted[$suspect][$index] ?? null;
+    }
+
+    /** @return array<string, Suspect> */
+    public function suspects(): array
+    {
+        return $this->suspects;
+    }
+
+    /** @return array<string, true> what is repaired by now */
+    public function ended(): array
+    {
+        return $this->ended[count($this->ended) - 1];
+    }
+
+    public function world(string $key): ?Fault
+    {
+        return $this->worlds->fault($key);
+    }
+
+    /** How well a row fits one fault alone in the house, whatever the fuses: for two faults together. */
+    public function alone(Suspect $suspect, int $index): float
+    {
+        $row = $this->rows[$index];
+        if ($row->withdrawn || ! $row->kind->isEvidence()) {
+            return 1.0;
+        }
+        $left = $suspect->left($this->ended[$index]);
+        $world = $this->worlds->key($left);
+        $look = $this->look($row, $left, '');
+        $best = max($this->likelihood->of($row, $index, $world, ''));
+        if ($suspect->joins()) {
+            foreach ($this->fused as $id) {
+                $best = max($best, ...array_values($this->likelihood->of($row, $index, $world, $id)));
+            }
+        }
+
+        return $look * $best;
+    }
+}

@@ -1,0 +1,108 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Tracing\Belief;
+
+use Unionbit\Core\Circuit\Meter\MeterMode;
+use Unionbit\Core\Fault\Fault;
+use Unionbit\Core\Tracing\Record\Row;
+use Unionbit\Core\Tracing\Test\Probe;
+use Unionbit\Core\Tracing\Test\TestSetup;
+use Unionbit\Core\Tracing\World\Oracle;
+use Unionbit\Core\Tracing\World\Prediction;
+use Unionbit\Core\Tracing\World\Sight;
+use Unionbit\Core\Tracing\World\Solved;
+use Unionbit\Core\Tracing\World\World;
+
+/** How likely a row is in one world with some fuses open, and which fuses are open after it. */
+final class RowLikelihood
+{
+    /** A fuse is said to have opened where the world would not have opened it, or the other way round. */
+    private const ODD_FUSE = 0.03;
+
+    /** @var array<string, array<string, float>> by row, world and open fuses: likelihood by fuses open afterwards */
+    private array $known = [];
+
+    public function __construct(
+        private readonly World $world,
+        private readonly Oracle $oracle,
+        private readonly Sight $sight,
+        private readonly Worlds $worlds,
+    ) {
+    }
+
+    /** @return array<string, float> likelihood by the fuses that are open afterwards, joined by commas */
+    public function of(Row $row, int $index, string $world, string $open): array
+    {
+        return $this->known["{$index}/{$world}/{$open}"] ??= $this->work($row, $this->worlds->fault($world), $open);
+    }
+
+    /** @return array<string, float> */
+    private function work(Row $row, ?Fault $fault, string $open): array
+    {
+        [$test, $probe, $result] = [$row->setup, $row->probe, $row->result];
+        if ($test === null || $probe === null || $result === null) {
+            return [$open => 1.0];
+        }
+        $opens = $open === '' ? [] : explode(',', $open);
+        $solved = $this->world->solve($test, $fault, array_values(array_diff($opens, $test->breaker)));
+        $after = array_values(array_unique([...$opens, ...$solved->point->openFuses ?? []]));
+        $likelihood = $this->fits($solved, $row, $test, $probe);
+        if ($test->breaker !== [] && ! isset($result->sees[Sight::BREAKER])) {
+            $trips = $this->trips($solved, $test);
+            if ($trips > 0.0) {
+                $tripped = $this->world->solve($test->broken([]), $fault, [...$opens, ...$test->breaker]);
+                $likelihood =
+                    (1.0 - $trips) * $likelihood + $trips * $this->fits($tripped, $row, $test->broken([]), $probe);
+            }
+        }
+        foreach ($result->fuses as $id => $said) {
+            $was = in_array($id, $opens, true);
+            $is = in_array($id, $after, true);
+            $likelihood *= match (true) {
+                $said === 'opened' => ! $was && $is ? 1.0 : ($was ? 0.1 : self::ODD_FUSE),
+                $was => 1.0,
+                default => $is ? 0.3 : self::ODD_FUSE,
+            };
+            $after = array_values(array_unique([...$after, (string) $id]));
+        }
+        sort($after);
+
+        return [implode(',', $after) => $likelihood];
+    }
+
+    private function fits(Solved $solved, Row $row, TestSetup $test, Probe $probe): float
+    {
+        $result = $row->result;
+        if ($result === null) {
+            return 1.0;
+        }
+        $likelihood =
+            $probe->mode === null || $probe->mode === MeterMode::NonContact || ! $result->hasReading()
+                ? 1.0
+                : $this->oracle->of($solved, $test, $probe)->likelihood($probe->mode, $result);
+
+        return $result->sees === []
+            ? $likelihood
+            : $likelihood *
+                    Prediction::seeing(
+                        $this->oracle->answers($solved, $test, array_map(strval(...), array_keys($result->sees))),
+                    )->likelihood(null, $result);
+    }
+
+    /** Share of the times that the test breaker has tripped before the probe is read. */
+    private function trips(Solved $solved, TestSetup $test): float
+    {
+        $multiple = max(
+            0.0,
+            ...array_map(fn (string $id): float => $solved->multiple($this->world->circuit, $id), $test->breaker),
+        );
+
+        return match (true) {
+            $multiple > 2.0 => 0.8,
+            $multiple > 1.35 => 0.4,
+            default => 0.0,
+        };
+    }
+}

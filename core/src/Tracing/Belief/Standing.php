@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Tracing\Belief;
+
+use Unionbit\Core\Fault\Fault;
+use Unionbit\Core\Tracing\Suspect\Suspect;
+
+/** One suspect with one state of the fuses, and its share of all that may be. */
+final readonly class Standing
+{
+    /**
+     * @param  list<Fault>  $left  what is left of it after repairs
+     * @param  list<string>  $open  transformers whose fuse is open
+     * @param  string  $repair  id of the repair that ends it
+     */
+    public function __construct(
+        public Suspect $suspect,
+        public array $left,
+        public array $open,
+        public float $share,
+        public string $id,
+        public string $repair,
+        public string $world,
+    ) {
+    }
+}

@@ -1,0 +1,445 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Tracing;
+
+use Unionbit\Core\Call\CallName;
+use Unionbit\Core\Circuit\Netlist\Element;
+use Unionbit\Core\Circuit\OperatingPoint;
+use Unionbit\Core\Fault\Fault;
+use Unionbit\Core\Terminal\Place;
+use Unionbit\Core\Tracing\Belief\Belief;
+use Unionbit\Core\Tracing\Belief\Pairs;
+use Unionbit\Core\Tracing\Belief\Standing;
+use Unionbit\Core\Tracing\Next\Chooser;
+use Unionbit\Core\Tracing\Next\Cost;
+use Unionbit\Core\Tracing\Next\Hypotheses;
+use Unionbit\Core\Tracing\Next\Outcome;
+use Unionbit\Core\Tracing\Next\Proposal;
+use Unionbit\Core\Tracing\Record\Event;
+use Unionbit\Core\Tracing\Record\EventKind;
+use Unionbit\Core\Tracing\Record\State;
+use Unionbit\Core\Tracing\Suspect\Suspect;
+use Unionbit\Core\Tracing\Suspect\SuspectList;
+use Unionbit\Core\Tracing\Test\Probe;
+use Unionbit\Core\Tracing\Test\Result;
+use Unionbit\Core\Tracing\Test\TestSetup;
+use Unionbit\Core\Tracing\World\Sight;
+use Unionbit\Core\Tracing\World\Wanted;
+use Unionbit\Core\Tracing\World\World;
+
+/** What the shares of all suspects mean: who leads, whether that is enough, what comes next, what a repair reopens. */
+final class Judgement
+{
+    /** Share of one repair from which on the fault is found. */
+    public const FOUND = 0.9;
+
+    /** A row moved a suspect where it fits it so much better or worse than the others, times. */
+    private const MOVED = 3.0;
+
+    private const BECAUSE = 4;
+
+    /** The best fit of any suspect so far below certainty that two faults are thought of. */
+    private const POOR = 1;
+
+    /** Amperes that part two states of a call. */
+    private const NOTHING = 0.001;
+
+    /** Minutes that a soak under call takes. */
+    private const SOAK = 10.0;
+
+    public function __construct(
+        private readonly Belief $belief,
+        private readonly SuspectList $list,
+        private readonly Chooser $chooser,
+        public readonly Cost $cost,
+        public readonly Wanted $wanted,
+        private readonly World $world,
+        private readonly Sight $sight,
+    ) {
+    }
+
+    public function byBitsAlone(bool $bits): void
+    {
+        $this->chooser->bitsAlone = $bits;
+    }
+
+    /** @param  list<Standing>  $standings  most first */
+    public function isPoor(array $standings): bool
+    {
+        $leader = $standings[0]->suspect ?? null;
+
+        return $leader === null ||
+            $leader->isUnknown() ||
+            count((new Pairs($this->belief))->unexplained($leader)) >= self::POOR;
+    }
+
+    /**
+     * @param  list<Standing>  $standings
+     * @param  array<string, true>  $tests  keys of tests done
+     * @param  list<CallName>  $open
+     * @param  string  $confirmed  the group whose confirming test is done; "*" where it was waived
+     * @param  list<string>  $notes
+     */
+    public function answer(
+        array $standings,
+        State $state,
+        int $rows,
+        array $tests,
+        array $open,
+        string $confirmed,
+        array $notes,
+    ): Answer {
+        $suspects = $this->suspects($standings);
+        $groups = $this->groups($suspects);
+        $leads = $groups[0] ?? null;
+        $sound = $leads !== null && $leads->id === Suspect::SOUND;
+        $finished = $open === [] && $sound && $state->repaired !== [];
+        $done = null;
+        $next = [];
+        if ($open !== [] && ($leads?->id === Suspect::SOUND || str_starts_with($leads->id ?? '', 'fuse:'))) {
+            $next = $this->reruns($open, $state, $standings);
+        } elseif (! $finished) {
+            $hypotheses = Hypotheses::of($standings);
+            $enough = $leads !== null && $leads->share >= self::FOUND && ! $sound;
+            $best = $enough ? [] : $this->chooser->best($hypotheses, $state, $tests);
+            $stuck = ! $enough && $best === [] && $leads !== null && ! $sound;
+            if ($enough || $stuck) {
+                $done = $this->done($groups, $standings, $state, $tests, $confirmed, $stuck);
+                $next = $this->afterDone($done, $state);
+            } else {
+                $next = $best !== [] ? $best : $this->reruns($this->wanted->calls(), $state, $standings);
+            }
+        }
+
+        return new Answer(
+            $rows,
+            $state,
+            $suspects,
+            $groups,
+            $next,
+            $this->unexplained($standings),
+            $notes,
+            $this->list->landing,
+            $done,
+            $open,
+            $finished,
+        );
+    }
+
+    /**
+     * @param  list<Standing>  $standings
+     * @return list<Shares>
+     */
+    private function suspects(array $standings): array
+    {
+        $shares = $first = [];
+        foreach ($standings as $standing) {
+            $shares[$standing->id] = ($shares[$standing->id] ?? 0.0) + $standing->share;
+            $first[$standing->id] ??= $standing;
+        }
+        arsort($shares);
+        $mean = $this->means($standings);
+        $lines = [];
+        foreach ($shares as $id => $share) {
+            $standing = $first[$id];
+            $suspect = $standing->suspect;
+            $lines[] = new Shares(
+                (string) $id,
+                $standing->left === [] && $suspect->faults !== []
+                    ? Suspect::sound(0.0)->title
+                    : $suspect->title,
+                $share,
+                $standing->repair,
+                $this->because($suspect, $mean),
+                $suspect->factors,
+                $standing,
+            );
+        }
+
+        return $lines;
+    }
+
+    /**
+     * @param  list<Standing>  $standings
+     * @return array<int, float> how well each row fits on the whole
+     */
+    private function means(array $standings): array
+    {
+        $means = [];
+        $few = array_slice($standings, 0, 40);
+        foreach ($this->belief->rows() as $index => $row) {
+            if (! $row->kind->isEvidence() || $row->withdrawn) {
+                continue;
+            }
+            $sum = $weight = 0.0;
+            foreach ($few as $standing) {
+                $fit = $this->belief->fit($standing->suspect->id, $index);
+                if ($fit !== null) {
+                    $sum += $standing->share * $fit;
+                    $weight += $standing->share;
+                }
+            }
+            $means[$index] = $weight > 0.0 ? $sum / $weight : 1.0;
+        }
+
+        return $means;
+    }
+
+    /**
+     * @param  array<int, float>  $means
+     * @return list<int>
+     */
+    private function because(Suspect $suspect, array $means): array
+    {
+        $moved = [];
+        foreach ($means as $index => $mean) {
+            $fit = $this->belief->fit($suspect->id, $index);
+            $times = $fit === null ? 1.0 : max(1.0e-9, $fit) / max(1.0e-9, $mean);
+            $by = max($times, 1.0 / $times);
+            if ($by >= self::MOVED) {
+                $number = $this->belief->rows()[$index]->number;
+                $moved[$number] = max($moved[$number] ?? 0.0, $by);
+            }
+        }
+        arsort($moved);
+
+        return array_slice(array_keys($moved), 0, self::BECAUSE);
+    }
+
+    /**
+     * @param  list<Shares>  $suspects
+     * @return list<Group> most first
+     */
+    private function groups(array $suspects): array
+    {
+        $ids = $shares = [];
+        foreach ($suspects as $line) {
+            $ids[$line->group][] = $line->id;
+            $shares[$line->group] = ($shares[$line->group] ?? 0.0) + $line->share;
+        }
+        arsort($shares);
+
+        return array_map(
+            static fn (int|string $id): Group => new Group((string) $id, $ids[$id], $shares[$id]),
+            array_keys($shares),
+        );
+    }
+
+    /**
+     * @param  non-empty-list<Group>  $groups
+     * @param  list<Standing>  $standings
+     * @param  array<string, true>  $tests
+     */
+    private function done(
+        array $groups,
+        array $standings,
+        State $state,
+        array $tests,
+        string $confirmed,
+        bool $stuck,
+    ): Done {
+        $ids = $groups[0]->ids;
+        $share = $groups[0]->share;
+        if ($stuck) {
+            foreach (array_slice($groups, 1, 5) as $group) {
+                if ($share >= self::FOUND || $group->share < 0.02) {
+                    break;
+                }
+                array_push($ids, ...$group->ids);
+                $share += $group->share;
+            }
+        }
+        $id = $groups[0]->id;
+        $confirm =
+            $stuck || $confirmed === '*' || $confirmed === $id
+                ? null
+                : $this->chooser->confirming(Hypotheses::of($standings, 0.0), $id, $state, $tests);
+        $leader = array_find($standings, static fn (Standing $s): bool => $s->repair === $id);
+
+        return new Done(
+            $id,
+            $ids,
+            $share,
+            $this->list->repairs[$id] ?? null,
+            $this->fuses($leader, $state),
+            $confirm,
+            $this->reopenedBy($id),
+            $stuck,
+        );
+    }
+
+    /** @return array<string, float> */
+    private function fuses(?Standing $leader, State $state): array
+    {
+        $fuses = [];
+        foreach ($this->world->circuit->installation->transformers() as $transformer) {
+            $open = $state->isOpen($transformer->id) || in_array($transformer->id, $leader->open ?? [], true);
+            if ($transformer->fuseAmps !== null && $open) {
+                $fuses[$transformer->id] = $transformer->fuseAmps;
+            }
+        }
+
+        return $fuses;
+    }
+
+    /** @return list<Proposal> */
+    private function afterDone(Done $done, State $state): array
+    {
+        $repaired = $this->repairProposal($done, $state);
+
+        return $done->confirm === null ? [$repaired] : [$done->confirm, $repaired];
+    }
+
+    private function repairProposal(Done $done, State $state): Proposal
+    {
+        $event = match (explode(':', $done->group)[0]) {
+            'wait', 'outdoor-wait' => new Event(EventKind::Soaked, minutes: self::SOAK),
+            default => new Event(EventKind::Repaired, what: $done->group),
+        };
+        $place = $this->cost->placeOfLook($done->group);
+
+        return Proposal::event(
+            $event,
+            $this->cost->at($state, $place, (float) ($done->repair?->minutes() ?? 5)),
+        );
+    }
+
+    /** Minutes of an event. */
+    public function minutesOf(Event $event, State $state): float
+    {
+        return match ($event->kind) {
+            EventKind::Repaired => (float) (($this->list->repairs[$event->what] ?? null)?->minutes() ?? 5),
+            EventKind::Soaked => $event->minutes ?? self::SOAK,
+            EventKind::Setting => 2.0,
+            EventKind::Moved => max(
+                0.0,
+                $this->cost->at($state, Place::from($event->of), 0.0)->minutes,
+            ),
+            default => 0.0,
+        };
+    }
+
+    /**
+     * @param  list<CallName>  $calls
+     * @param  list<Standing>  $standings
+     * @return list<Proposal> each call as the house makes it, with all that it should and should not run
+     */
+    private function reruns(array $calls, State $state, array $standings): array
+    {
+        $fuses = [];
+        foreach ($this->world->circuit->installation->transformers() as $transformer) {
+            $share = 0.0;
+            foreach ($standings as $standing) {
+                $share += in_array($transformer->id, $standing->open, true) ? $standing->share : 0.0;
+            }
+            if ($transformer->fuseAmps !== null && ($state->isOpen($transformer->id) || $share > 0.5)) {
+                $fuses[] = $transformer->id;
+            }
+        }
+        $next = [];
+        foreach ($calls as $call) {
+            $wanted = $this->wanted->of($call);
+            $keys = array_values(
+                array_filter(
+                    array_map(strval(...), array_keys($wanted)),
+                    static fn (string $k): bool => ! in_array("see:{$k}", $state->cannot, true),
+                ),
+            );
+            if ($keys === [] || in_array("call:{$call->value}", $state->cannot, true)) {
+                continue;
+            }
+            $probe = Probe::see($keys);
+            $setup = TestSetup::calling($call);
+            $next[] = Proposal::test(
+                $setup,
+                $probe,
+                $this->cost->of($state, $setup, $probe, $next === [] ? $fuses : []),
+                0.0,
+                [new Outcome(Result::saw($wanted), 1.0, [Suspect::SOUND])],
+                0.0,
+            );
+        }
+
+        return array_slice($next, 0, 3);
+    }
+
+    /**
+     * @param  list<Standing>  $standings
+     * @return list<int> numbers of rows that the best do not explain, the worst first
+     */
+    private function unexplained(array $standings): array
+    {
+        $best = [];
+        $few = array_filter(
+            array_slice($standings, 0, 6),
+            static fn (Standing $s): bool => $s->share > 0.1 || $s === $standings[0],
+        );
+        foreach ($this->belief->rows() as $index => $row) {
+            if (! $row->kind->isEvidence() || $row->withdrawn || $row->number === 0) {
+                continue;
+            }
+            $fits = array_map(fn (Standing $s): float => $this->belief->fit($s->suspect->id, $index) ?? 1.0, $few);
+            if ($fits !== [] && max($fits) < Pairs::EXPLAINED) {
+                $best[$row->number] = max($fits);
+            }
+        }
+        asort($best);
+
+        return array_keys($best);
+    }
+
+    /**
+     * The calls whose proof a repair voids: those in which what it ends would have changed any current or any sign, or
+     * in which the part that it touches carries any.
+     *
+     * @return list<CallName>
+     */
+    public function reopenedBy(string $repair): array
+    {
+        $faults = $this->list->repairs[$repair]->ends ?? [];
+        $calls = $this->wanted->calls();
+        if ($faults === []) {
+            return $calls;
+        }
+        if ($faults[0]->repair === 'thermostat') {
+            return $calls;
+        }
+
+        return array_values(
+            array_filter(
+                $calls,
+                fn (CallName $c): bool => array_any($faults, fn (Fault $f): bool => $this->touches($f, $c)),
+            ),
+        );
+    }
+
+    private function touches(Fault $fault, CallName $call): bool
+    {
+        $sound = $this->world->solve(TestSetup::calling($call), null, []);
+        $other = $this->world->solve(TestSetup::calling($call), $fault, []);
+        if ($sound->seen !== $other->seen || $sound->point === null || $other->point === null) {
+            return true;
+        }
+
+        return array_any(
+            $sound->netlist->elements,
+            static fn (Element $e): bool => self::differ($sound->point, $other->point, $e),
+        );
+    }
+
+    private static function differ(OperatingPoint $one, OperatingPoint $other, Element $element): bool
+    {
+        $same = $other->netlist->elements[$element->id] ?? null;
+        $amps = $same === null ? 0.0 : $other->phasors->amps($same);
+
+        return abs($amps - $one->phasors->amps($element)) > self::NOTHING;
+    }
+
+    /** @return list<string> keys of what can be seen of a call */
+    public function sees(): array
+    {
+        return $this->sight->running();
+    }
+}

@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Tracing\Next;
+
+use Unionbit\Core\Fault\Fault;
+use Unionbit\Core\Tracing\Belief\Worlds;
+use Unionbit\Core\Tracing\Test\Probe;
+use Unionbit\Core\Tracing\World\Oracle;
+use Unionbit\Core\Tracing\World\Prediction;
+use Unionbit\Core\Tracing\World\World;
+
+/** What every probe of a set-up would show in a world, kept: one solution answers all of them at once. */
+final class Outlook
+{
+    /** @var array<string, array{list<Prediction>, bool}> by set-up, world and open fuses */
+    private array $known = [];
+
+    public int $solved = 0;
+
+    public function __construct(
+        private readonly World $world,
+        private readonly Oracle $oracle,
+        private readonly Worlds $worlds,
+    ) {
+    }
+
+    /**
+     * @param  list<string>  $open
+     * @return array{list<Prediction>, bool} by probe of the candidate; and whether a fuse opens in it
+     */
+    public function of(Candidate $candidate, string $key, string $world, array $open): array
+    {
+        $full = "{$key}/{$world}/".implode(',', $open);
+        if (! isset($this->known[$full])) {
+            $this->solved++;
+            $fault = $this->worlds->fault($world);
+            $open = array_values(array_diff($open, $candidate->setup->breaker));
+            $solved = $this->world->solve($candidate->setup, $fault, $open);
+            $this->known[$full] = [
+                array_map(
+                    fn (Probe $p): Prediction => $this->oracle->of($solved, $candidate->setup, $p),
+                    $candidate->probes,
+                ),
+                ($solved->point->openFuses ?? []) !== [],
+            ];
+        }
+
+        return $this->known[$full];
+    }
+
+    /**
+     * What a look finds.
+     *
+     * @param  list<Fault>  $left
+     * @param  list<string>  $open
+     */
+    public static function look(string $target, array $left, array $open): Prediction
+    {
+        foreach ($left as $fault) {
+            if ($fault->repair === $target) {
+                return Prediction::finding($fault->entry);
+            }
+        }
+
+        return Prediction::finding(
+            array_any($open, static fn (string $id): bool => $target === "fuse:{$id}") ? 'fuse-blown' : 'sound',
+        );
+    }
+}

@@ -1,0 +1,243 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Tracing\Played;
+
+use Unionbit\Core\Call\CallName;
+use Unionbit\Core\Circuit\LoadState;
+use Unionbit\Core\Circuit\Meter\Expectation;
+use Unionbit\Core\Circuit\Meter\Meter;
+use Unionbit\Core\Circuit\Meter\MeterMode;
+use Unionbit\Core\Fault\Fault;
+use Unionbit\Core\Tracing\Record\Event;
+use Unionbit\Core\Tracing\Record\EventKind;
+use Unionbit\Core\Tracing\Test\Face;
+use Unionbit\Core\Tracing\Test\Probe;
+use Unionbit\Core\Tracing\Test\Result;
+use Unionbit\Core\Tracing\Test\TestSetup;
+use Unionbit\Core\Tracing\World\Sight;
+use Unionbit\Core\Tracing\World\Solved;
+use Unionbit\Core\Tracing\World\World;
+
+/**
+ * A simulated house with faults in it, which answers every test as the circuit does: its line is a little off, its
+ * meter is a hand meter, its fuse opens and stays open. For tests, benchmarks and sessions that are played. It says of
+ * itself that it is simulated. Deterministic by its seed.
+ */
+final class PlayedHouse
+{
+    private const OVER = 10.0e6;
+
+    /** @var list<string> transformers whose fuse is open */
+    public array $open = [];
+
+    private float $line;
+
+    /**
+     * @param  list<Fault>  $faults
+     * @param  float  $wrong  share of answers that are wrong
+     */
+    public function __construct(
+        private readonly World $world,
+        private readonly Sight $sight,
+        private array $faults,
+        private int $seed = 1,
+        private readonly float $wrong = 0.0,
+    ) {
+        $this->line = 0.96 + 0.08 * $this->random();
+    }
+
+    /** 0 to 1. */
+    private function random(): float
+    {
+        $this->seed = ($this->seed * 1103515245 + 12345) & 0x7fffffff;
+
+        return (($this->seed >> 8) & 0xffff) / 65536.0;
+    }
+
+    private function fault(): ?Fault
+    {
+        return $this->faults === [] ? null : Fault::together(...$this->faults);
+    }
+
+    /** What a call was seen to do before the visit, and what it did to the fuse. */
+    public function complained(CallName $call): Result
+    {
+        return $this->seen(TestSetup::calling($call), $this->sight->running());
+    }
+
+    public function answer(TestSetup $setup, Probe $probe): Result
+    {
+        if ($probe->inspect !== '') {
+            return new Result(found: $this->finds($probe->inspect));
+        }
+        if ($probe->mode === null) {
+            return $this->seen($setup, $probe->see);
+        }
+        [$solved, $fuses] = $this->run($setup);
+        $from = $this->world->point($probe->from, $setup);
+        $to = $this->world->point($probe->to, $setup);
+        if ($this->wrong > 0.0 && $this->random() < $this->wrong) {
+            return $this->slipped($probe->mode, $fuses);
+        }
+
+        return match ($probe->mode) {
+            MeterMode::Volts => $this->number($this->volts($solved, $from, $to), 0.05, $fuses),
+            MeterMode::Amps => $this->number($solved->amps($from) * $this->line, 0.01, $fuses),
+            MeterMode::Ohms => $this->ohms($solved->ohms($from, $to), $fuses),
+            MeterMode::Beep => new Result(
+                beeps: ($solved->ohms($from, $to) ?? INF) < Meter::BEEPS_BELOW,
+                fuses: $fuses,
+            ),
+            MeterMode::NonContact => new Result(fuses: $fuses),
+        };
+    }
+
+    private function volts(Solved $solved, string $from, string $to): float
+    {
+        $volts = $solved->volts($from, $to);
+
+        return $volts === null ? $this->random() * 0.4 * Expectation::GHOST_VOLTS : $volts * $this->line;
+    }
+
+    /** @param  array<string, string>  $fuses */
+    private function ohms(?float $ohms, array $fuses): Result
+    {
+        return $ohms === null || $ohms > self::OVER
+            ? new Result(over: true, fuses: $fuses)
+            : $this->number($ohms + 0.2, 0.1, $fuses);
+    }
+
+    /** @param  array<string, string>  $fuses */
+    private function number(float $value, float $step, array $fuses): Result
+    {
+        $read = round($value * (0.99 + 0.02 * $this->random()) + $step * $this->random(), 2);
+
+        return new Result($read, $read, fuses: $fuses);
+    }
+
+    /** @param  array<string, string>  $fuses */
+    private function slipped(MeterMode $mode, array $fuses): Result
+    {
+        if ($mode === MeterMode::Ohms) {
+            return new Result(over: true, fuses: $fuses);
+        }
+        $value = $this->random() < 0.7 ? 0.1 : 26.0 * $this->random();
+
+        return new Result($value, $value, fuses: $fuses);
+    }
+
+    /** @return array{Solved, array<string, string>} the house in a set-up, and fuses that open in it */
+    private function run(TestSetup $setup): array
+    {
+        $open = array_values(array_diff($this->open, $setup->breaker));
+        $solved = $this->world->solve($setup, $this->fault(), $open);
+        $new = array_values(array_diff($solved->point->openFuses ?? [], $this->open));
+        $this->open = [...$this->open, ...$new];
+        $trips = array_filter(
+            $setup->breaker,
+            fn (string $id): bool => $solved->multiple($this->world->circuit, $id) > 2.0,
+        );
+        if ($trips !== []) {
+            $solved = $this->world->solve($setup->broken([]), $this->fault(), [...$open, ...$setup->breaker]);
+        }
+
+        return [$solved, array_fill_keys($new, 'opened')];
+    }
+
+    /** @param  list<string>  $keys */
+    private function seen(TestSetup $setup, array $keys): Result
+    {
+        $open = array_values(array_diff($this->open, $setup->breaker));
+        $held = $this->world->solve($setup, $this->fault(), $open);
+        [$solved, $fuses] = $this->run($setup);
+        $sees = [];
+        foreach ($keys as $key) {
+            $sees[$key] = $this->sees($setup, $solved, $held, $key);
+        }
+        if ($this->wrong > 0.0 && $this->random() < $this->wrong) {
+            $key = array_key_first($sees) ?? '';
+            $answers = $this->sight->answers[$key] ?? ['yes', 'no'];
+            $sees[$key] = $answers[$sees[$key] === $answers[0] ? 1 : 0];
+        }
+
+        return new Result(sees: $sees, fuses: $fuses);
+    }
+
+    private function sees(TestSetup $setup, Solved $solved, Solved $held, string $key): string
+    {
+        $states = $solved->states($this->world->circuit, $key);
+        $on = ($solved->seen[$key] ?? false) && ! $setup->isolated;
+        $multiple = $held->multiple($this->world->circuit, $this->sight->fused());
+
+        return match ($key) {
+            Sight::DISPLAY => $setup->face !== Face::On || ! ($solved->seen[$key] ?? false) ? 'off' : 'on',
+            Sight::FUSE => match (true) {
+                $setup->breaker !== [] => 'none',
+                $this->isBlown() => 'open',
+                default => 'whole',
+            },
+            Sight::BREAKER => $multiple > 2.0 ? 'trips' : ($multiple > 1.35 ? 'warm' : 'holds'),
+            Sight::TRANSFORMER => $multiple > 1.2 ? 'hot' : 'warm',
+            Sight::LINE => $setup->isolated || $this->isWithoutLine() ? 'no' : 'yes',
+            default => match (true) {
+                $on => 'yes',
+                in_array(LoadState::Chattering, $states, true) => 'chatters',
+                default => 'no',
+            },
+        };
+    }
+
+    private function isBlown(): bool
+    {
+        return in_array($this->sight->fused(), $this->open, true) ||
+            array_any($this->faults, static fn (Fault $f): bool => $f->entry === 'fuse-blown');
+    }
+
+    private function isWithoutLine(): bool
+    {
+        return array_any(
+            $this->faults,
+            static fn (Fault $f): bool => $f->entry === 'no-line' || $f->entry === 'door-open',
+        );
+    }
+
+    private function finds(string $target): string
+    {
+        foreach ($this->faults as $fault) {
+            if ($fault->repair === $target) {
+                return $fault->entry;
+            }
+        }
+
+        return $target === "fuse:{$this->sight->fused()}" && $this->isBlown() ? 'fuse-blown' : 'sound';
+    }
+
+    /** A new fuse, a repair: what is done to the house. */
+    public function does(Event $event): void
+    {
+        if ($event->kind === EventKind::FuseReplaced) {
+            $this->open = array_values(array_diff($this->open, [$event->of]));
+            $this->ends("fuse:{$event->of}");
+        }
+        if ($event->kind === EventKind::Repaired) {
+            $this->ends($event->what);
+        }
+        if ($event->kind === EventKind::Soaked) {
+            $this->faults = array_values(
+                array_filter(
+                    $this->faults,
+                    static fn (Fault $f): bool => ! in_array($f->entry, ['stuck-delay', 'outdoor-delay'], true),
+                ),
+            );
+        }
+    }
+
+    private function ends(string $repair): void
+    {
+        $this->faults = array_values(
+            array_filter($this->faults, static fn (Fault $f): bool => $f->repair !== $repair && $f->id !== $repair),
+        );
+    }
+}

@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Tracing\Record;
+
+use Unionbit\Core\Tracing\Test\Probe;
+use Unionbit\Core\Tracing\Test\Result;
+use Unionbit\Core\Tracing\Test\TestSetup;
+
+/** One row of a trace, in order: what was done and what was seen. It keeps its number; withdrawn, it says nothing. */
+final readonly class Row
+{
+    /** @param  string  $when  of a told row: now, at-times, at-start, after-minutes */
+    private function __construct(
+        public int $number,
+        public RowKind $kind,
+        public ?TestSetup $setup = null,
+        public ?Probe $probe = null,
+        public ?Result $result = null,
+        public ?Event $event = null,
+        public string $when = 'now',
+        public bool $withdrawn = false,
+        public float $minutes = 0.0,
+    ) {
+    }
+
+    public static function told(TestSetup $setup, Result $result, string $when): self
+    {
+        $probe = Probe::see(array_map(strval(...), array_keys($result->sees)));
+
+        return new self(0, RowKind::Told, $setup, $probe, $result, when: $when);
+    }
+
+    public static function test(
+        int $number,
+        RowKind $kind,
+        TestSetup $setup,
+        Probe $probe,
+        Result $result,
+        float $minutes,
+    ): self {
+        return new self($number, $kind, $setup, $probe, $result, minutes: $minutes);
+    }
+
+    public static function event(int $number, Event $event, float $minutes): self
+    {
+        return new self($number, RowKind::Event, event: $event, minutes: $minutes);
+    }
+
+    public function withdraw(): self
+    {
+        return new self(
+            $this->number,
+            $this->kind,
+            $this->setup,
+            $this->probe,
+            $this->result,
+            $this->event,
+            $this->when,
+            true,
+            $this->minutes,
+        );
+    }
+}

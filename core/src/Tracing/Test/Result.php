@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Tracing\Test;
+
+/** What came of a test: a number, a beep, signs, what a look found, or why it could not be done. */
+final readonly class Result
+{
+    /** When in the sequence it happened, as the protocol has the words. */
+    public const WHEN = ['at-once', 'on-call', 'after-delay', 'at-valve', 'at-defrost', 'after-minutes'];
+
+    public const CANNOT = ['no access', 'no such point', 'no such call', 'not possible here'];
+
+    /**
+     * @param  ?float  $low  the reading; null where none was taken, or where it is over the limit
+     * @param  ?float  $high  the same, or the other end of a needle that will not stand still
+     * @param  array<string, string>  $sees  answers by key
+     * @param  array<string, string>  $fuses  "opened" in this test or "open" before it, by transformer
+     */
+    public function __construct(
+        public ?float $low = null,
+        public ?float $high = null,
+        public bool $over = false,
+        public ?bool $beeps = null,
+        public array $sees = [],
+        public string $found = '',
+        public string $note = '',
+        public array $fuses = [],
+        public string $when = '',
+        public string $cannot = '',
+    ) {
+    }
+
+    public static function number(float $value): self
+    {
+        return new self($value, $value);
+    }
+
+    public static function overLimit(): self
+    {
+        return new self(over: true);
+    }
+
+    /** @param  array<string, string>  $answers */
+    public static function saw(array $answers): self
+    {
+        return new self(sees: $answers);
+    }
+
+    public function hasReading(): bool
+    {
+        return $this->low !== null || $this->over || $this->beeps !== null;
+    }
+
+    /** A needle that will not stand still. */
+    public function wavers(): bool
+    {
+        return $this->low !== null && $this->high !== null && $this->high - $this->low > 0.1;
+    }
+
+    /** @return array<string, mixed> as the protocol has it, for the mode in which it was read */
+    public function toArray(string $unit = 'volts'): array
+    {
+        $reading = match (true) {
+            $this->over => 'OL',
+            $this->wavers() => ['low' => $this->low, 'high' => $this->high],
+            default => $this->low,
+        };
+
+        return array_filter(
+            [
+                $unit => $reading,
+                'beeps' => $this->beeps,
+                'sees' => $this->sees,
+                'found' => $this->found,
+                'note' => $this->note,
+                'fuses' => $this->fuses,
+                'when' => $this->when,
+                'cannot' => $this->cannot,
+            ],
+            static fn (mixed $v): bool => $v !== null && $v !== [] && $v !== '',
+        );
+    }
+}

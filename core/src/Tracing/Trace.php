@@ -1,0 +1,296 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Tracing;
+
+use Unionbit\Core\Call\CallName;
+use Unionbit\Core\Circuit\Circuit;
+use Unionbit\Core\Equipment\Transformer;
+use Unionbit\Core\Fault\FaultCatalogue;
+use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Proving\Route\School;
+use Unionbit\Core\Terminal\Place;
+use Unionbit\Core\Tracing\Belief\Belief;
+use Unionbit\Core\Tracing\Belief\Pairs;
+use Unionbit\Core\Tracing\Belief\RowLikelihood;
+use Unionbit\Core\Tracing\Belief\Worlds;
+use Unionbit\Core\Tracing\Next\Candidates;
+use Unionbit\Core\Tracing\Next\Chooser;
+use Unionbit\Core\Tracing\Next\Cost;
+use Unionbit\Core\Tracing\Next\Outlook;
+use Unionbit\Core\Tracing\Record\Event;
+use Unionbit\Core\Tracing\Record\EventKind;
+use Unionbit\Core\Tracing\Record\Row;
+use Unionbit\Core\Tracing\Record\RowKind;
+use Unionbit\Core\Tracing\Record\State;
+use Unionbit\Core\Tracing\Suspect\SuspectList;
+use Unionbit\Core\Tracing\Test\Probe;
+use Unionbit\Core\Tracing\Test\Result;
+use Unionbit\Core\Tracing\Test\TestSetup;
+use Unionbit\Core\Tracing\World\Oracle;
+use Unionbit\Core\Tracing\World\Sight;
+use Unionbit\Core\Tracing\World\Wanted;
+use Unionbit\Core\Tracing\World\World;
+
+/**
+ * A fault traced on one house: rows in order, what they leave, what to do next. The circuit is the only authority:
+ * suspects are edits of it, tests are set-ups of it, outcomes are what it says. Deterministic.
+ */
+final class Trace
+{
+    public readonly Circuit $circuit;
+
+    public readonly World $world;
+
+    public readonly Sight $sight;
+
+    public readonly SuspectList $list;
+
+    private readonly Belief $belief;
+
+    private readonly Pairs $pairs;
+
+    private readonly Judgement $judgement;
+
+    private State $state;
+
+    /** @var array<string, true> keys of tests done */
+    private array $done = [];
+
+    /** @var array<string, CallName> */
+    private array $open = [];
+
+    private ?Answer $last = null;
+
+    private bool $waived = false;
+
+    private string $confirmed = '';
+
+    /**
+     * @param  list<string>  $history  words of the catalogue's history
+     * @param  list<string>  $notes  what else was told
+     */
+    public function __construct(
+        public readonly Plan $plan,
+        public readonly FaultCatalogue $catalogue,
+        array $history = [],
+        private readonly array $notes = [],
+        School $school = School::Meter,
+        Place $at = Place::Wall,
+    ) {
+        $this->circuit = $plan->circuit();
+        $this->world = new World($this->circuit);
+        $this->sight = new Sight($this->circuit);
+        $this->list = SuspectList::of($plan, $this->circuit, $catalogue, $history);
+        $wanted = new Wanted($this->circuit);
+        $worlds = new Worlds();
+        $oracle = new Oracle($this->world, $this->sight);
+        $supplies = $this->circuit->installation->transformers();
+        $fused = array_column(array_filter($supplies, static fn (Transformer $t): bool => $t->fuseAmps !== null), 'id');
+        $this->belief = new Belief(
+            $this->list,
+            new RowLikelihood($this->world, $oracle, $this->sight, $worlds),
+            $worlds,
+            $wanted,
+            array_values($fused),
+        );
+        $this->pairs = new Pairs($this->belief);
+        $looks = array_map(static fn ($r): int => $r->look ?? 1, $this->list->repairs);
+        $cost = new Cost($this->circuit, $this->world->points, $this->sight, $looks);
+        $outlook = new Outlook($this->world, $oracle, $worlds);
+        $candidates = new Candidates($this->circuit, $this->world->points, $this->sight, $this->list->repairs);
+        $this->judgement = new Judgement(
+            $this->belief,
+            $this->list,
+            new Chooser($candidates, $outlook, $cost, $this->sight, $school),
+            $cost,
+            $wanted,
+            $this->world,
+            $this->sight,
+        );
+        $fuses = [];
+        foreach ($supplies as $t) {
+            $fuses[$t->id] = $t->fuseAmps === null ? State::NONE : State::UNKNOWN;
+        }
+        $this->state = new State($at, new TestSetup(), $fuses, array_fill_keys(array_keys($fuses), 0));
+    }
+
+    /** What was told of the time before the visit. */
+    public function told(CallName $call, Result $result, string $when = 'now'): void
+    {
+        $this->belief->add(Row::told(TestSetup::calling($call), $result, $when));
+        $this->last = null;
+    }
+
+    public function found(TestSetup $setup, Probe $probe, Result $result): void
+    {
+        $this->row(RowKind::Found, $setup, $probe, $result);
+    }
+
+    public function test(TestSetup $setup, Probe $probe, Result $result): void
+    {
+        $this->row($result->cannot === '' ? RowKind::Test : RowKind::Cannot, $setup, $probe, $result);
+    }
+
+    private function row(RowKind $kind, TestSetup $setup, Probe $probe, Result $result): void
+    {
+        $handling = $this->judgement->cost->of($this->state, $setup, $probe);
+        $cannot = $kind === RowKind::Cannot;
+        $minutes = $cannot || $kind === RowKind::Found ? 0.0 : $handling->minutes;
+        $this->belief->add(Row::test($this->next(), $kind, $setup, $probe, $result, $minutes));
+        if ($cannot) {
+            $this->refuse($setup, $probe, $result);
+
+            return;
+        }
+        $confirm = $this->last?->done?->confirm;
+        if ($confirm !== null && $confirm->key() === $setup->key().'/'.$probe->key()) {
+            $this->confirmed = $this->last->done->group ?? '';
+        }
+        $this->done[$setup->key().'/'.$probe->key()] = true;
+        $this->state = $this->state->setUp($setup)->standing($handling->at)->later($minutes);
+        foreach ($result->fuses as $id => $said) {
+            $this->state = $said === 'opened'
+                ? $this->state->spends((string) $id)
+                : $this->state->with((string) $id, State::OPEN);
+        }
+        $fuse = $result->sees[Sight::FUSE] ?? null;
+        if ($fuse === State::WHOLE || $fuse === State::OPEN) {
+            $this->state = $this->state->with($this->sight->fused(), $fuse);
+        }
+        if ($setup->handsAreOff() && $this->judgement->wanted->works($setup->call, $result->sees)) {
+            unset($this->open[$setup->call->value]);
+        }
+        $this->last = null;
+    }
+
+    private function refuse(TestSetup $setup, Probe $probe, Result $result): void
+    {
+        if ($result->cannot === 'no such call') {
+            $this->state = $this->state->refusing("call:{$setup->call->value}");
+        }
+        foreach (array_filter([$probe->from, $probe->to]) as $point) {
+            $this->state = $this->state->refusing("point:{$point}");
+        }
+        if ($probe->inspect !== '') {
+            $this->state = $this->state->refusing("look:{$probe->inspect}");
+        }
+        foreach ($probe->see as $key) {
+            $this->state = $this->state->refusing("see:{$key}");
+        }
+        $this->done[$setup->key().'/'.$probe->key()] = true;
+        $this->last = null;
+    }
+
+    public function event(Event $event): void
+    {
+        $minutes = $this->judgement->minutesOf($event, $this->state);
+        $before = $this->answer();
+        $this->belief->add(Row::event($this->next(), $event, $minutes));
+        $this->state = $this->state->later($minutes);
+        $breaker = $this->state->setup->breaker;
+        match ($event->kind) {
+            EventKind::FuseReplaced => ($this->state = $this->state->with($event->of, State::WHOLE)),
+            EventKind::FuseOpened => ($this->state = $this->state->spends($event->of)),
+            EventKind::BreakerIn => ($this->state = $this->state->setUp(
+                $this->state->setup->broken(array_values(array_unique([...$breaker, $event->of]))),
+            )),
+            EventKind::BreakerOut => ($this->state = $this->state->setUp(
+                $this->state->setup->broken(array_values(array_diff($breaker, [$event->of]))),
+            )),
+            EventKind::Moved => ($this->state = $this->state->standing(Place::from($event->of))),
+            EventKind::ProvedDead => ($this->state = $this->state->setUp(
+                $this->state->setup->copy(['isolated' => true]),
+            )),
+            EventKind::Waived => ($this->waived = true),
+            EventKind::Repaired, EventKind::Setting => $this->repaired($event, $before),
+            default => null,
+        };
+        if ($event->kind !== EventKind::Waived && $event->kind !== EventKind::Moved) {
+            // What was read before a repair or with another fuse may read otherwise now.
+            $this->done = [];
+        }
+        $this->last = null;
+    }
+
+    private function repaired(Event $event, Answer $before): void
+    {
+        $what = $event->kind === EventKind::Setting ? "setting:{$event->key}" : $event->what;
+        $this->state = $this->state->repaired($what);
+        $this->waived = false;
+        $this->confirmed = '';
+        $reopen = $before->done === null || $before->done->group !== $what
+            ? $this->judgement->reopenedBy($what)
+            : $before->done->reopen;
+        foreach ($reopen as $call) {
+            $this->open[$call->value] = $call;
+        }
+    }
+
+    /** @throws Refusal for a row that is not there */
+    public function withdraw(int $number): void
+    {
+        $numbers = array_map(static fn (Row $r): string => (string) $r->number, $this->rows());
+        if (! in_array((string) $number, $numbers, true)) {
+            throw new Refusal('/row', $number, $numbers);
+        }
+        $this->belief->withdraw($number);
+        $this->last = null;
+    }
+
+    private function next(): int
+    {
+        return count($this->rows()) + 1;
+    }
+
+    /** @return list<Row> those with a number */
+    public function rows(): array
+    {
+        return array_values(array_filter($this->belief->rows(), static fn (Row $r): bool => $r->number > 0));
+    }
+
+    /** For measuring: the most informative test, whatever it costs. */
+    public function byBitsAlone(bool $bits): void
+    {
+        $this->judgement->byBitsAlone($bits);
+    }
+
+    /** @return list<CallName> every call of the house but the rest */
+    public function calls(): array
+    {
+        return $this->judgement->wanted->calls();
+    }
+
+    /** @return array<string, string> what a call should run and should not */
+    public function wanted(CallName $call): array
+    {
+        return $this->judgement->wanted->of($call);
+    }
+
+    public function state(): State
+    {
+        return $this->state;
+    }
+
+    public function answer(): Answer
+    {
+        if ($this->last !== null) {
+            return $this->last;
+        }
+        $standings = $this->belief->standings();
+        if ($this->judgement->isPoor($standings) && $this->pairs->add($standings)) {
+            $standings = $this->belief->standings();
+        }
+
+        return $this->last = $this->judgement->answer(
+            $standings,
+            $this->state,
+            count($this->rows()),
+            $this->done,
+            array_values($this->open),
+            $this->waived ? '*' : $this->confirmed,
+            $this->notes,
+        );
+    }
+}

@@ -1,0 +1,127 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Tracing\World;
+
+use Unionbit\Core\Call\CallName;
+use Unionbit\Core\Circuit\Circuit;
+use Unionbit\Core\Circuit\Edit\Closed;
+use Unionbit\Core\Circuit\Edit\FuseBridged;
+use Unionbit\Core\Circuit\Edit\Opened;
+use Unionbit\Core\Circuit\Edit\SourceScaled;
+use Unionbit\Core\Circuit\Netlist\Netlist;
+use Unionbit\Core\Circuit\Setup;
+use Unionbit\Core\Circuit\Solve\Network;
+use Unionbit\Core\Fault\Fault;
+use Unionbit\Core\Fault\FaultedCall;
+use Unionbit\Core\Fault\Observables;
+use Unionbit\Core\Proving\Step\Waits;
+use Unionbit\Core\Terminal\Place;
+use Unionbit\Core\Tracing\Test\Face;
+use Unionbit\Core\Tracing\Test\TestSetup;
+
+/** The house, asked in any set-up with any suspect in it and any of its fuses open. */
+final class World
+{
+    /** @var array<string, list<string>> what the thermostat closes, by call and wrong settings */
+    private array $closed = [];
+
+    /** @var array<string, Network> the dead house of a set-up, factored once */
+    private array $bases = [];
+
+    public readonly Points $points;
+
+    public function __construct(public readonly Circuit $circuit)
+    {
+        $this->points = new Points($circuit);
+    }
+
+    /** @param  list<string>  $open  transformers whose fuse has opened */
+    public function solve(TestSetup $test, ?Fault $fault, array $open): Solved
+    {
+        $setup = $this->setup($test, $fault, $open);
+        if ($test->isolated) {
+            return $this->dead($test, $setup);
+        }
+        $point = $this->circuit->operate($setup);
+
+        return new Solved($point->netlist, $point, Observables::of($this->circuit, $point, $fault));
+    }
+
+    private function dead(TestSetup $test, Setup $setup): Solved
+    {
+        $key = $test->key();
+        $base = $this->bases[$key] ??= Network::dc($this->circuit->netlist($this->setup($test, null, [])));
+        $netlist = $this->circuit->netlist($setup);
+
+        return new Solved($netlist, null, [], $netlist === $base->netlist ? $base : $base->updated($netlist));
+    }
+
+    /** @param  list<string>  $open */
+    private function setup(TestSetup $test, ?Fault $fault, array $open): Setup
+    {
+        $closed = $this->closes($test->call, $fault);
+        $setup = $test->isolated ? Setup::isolated()->asked(...$closed) : Setup::calling(...$closed);
+        $setup = $this->hands($setup->inMode($test->call->mode()), $test);
+        $edits = $fault === null || ($test->held !== [] && $fault->entry === 'door-open') ? [] : $fault->edits;
+        foreach ($open as $id) {
+            $edits[] = new Opened("{$id}.fuse");
+        }
+        foreach ($test->breaker as $id) {
+            array_push($edits, new Closed("{$id}.fuse"), new FuseBridged("{$id}.fuse"));
+        }
+        foreach ($test->off as $id) {
+            $edits[] = new SourceScaled($id, 0.0);
+        }
+
+        return $edits === [] ? $setup : $setup->with(...$edits);
+    }
+
+    private function hands(Setup $setup, TestSetup $test): Setup
+    {
+        $bare = $test->face === Face::Bare;
+        $setup = $test->face === Face::On ? $setup : $setup->faceOff();
+        $lifted = $bare ? $this->points->endsAt(Place::Wall) : [];
+        foreach ($test->lifted as $name) {
+            $lead = $this->points->leadOf($name);
+            if ($lead === null) {
+                $lifted[] = $name;
+            } else {
+                $setup = $setup->with(new Opened($lead));
+            }
+        }
+        foreach ($test->unplugged as $place) {
+            array_push($lifted, ...$this->points->endsAt(Place::from($place)));
+        }
+        $setup = $lifted === [] ? $setup : $setup->lifting(...$lifted);
+        foreach ($test->jumpers as [$a, $b]) {
+            $setup = $setup->withJumper($this->point($a, $test), $this->point($b, $test));
+        }
+
+        return $test->early ? (new Waits($this->circuit->installation))->held($setup) : $setup;
+    }
+
+    /** The circuit's point of a name; with the thermostat off its wires a screw of the wall is the copper that was on it. */
+    public function point(string $name, TestSetup $test): string
+    {
+        $id = $this->points->of($name) ?? $name;
+
+        return $test->face === Face::Bare && str_starts_with($id, 'wall.')
+            ? $this->points->endOn($id) ?? $id
+            : $id;
+    }
+
+    /** @return list<string> */
+    private function closes(CallName $call, ?Fault $fault): array
+    {
+        $key = $call->value.'/'.($fault?->noCalls === true ? '-' : json_encode($fault->settings ?? []));
+
+        return $this->closed[$key] ??= FaultedCall::setup($this->circuit, $call, $fault)->closed;
+    }
+
+    public function netlist(): Netlist
+    {
+        return $this->points->netlist();
+    }
+}
