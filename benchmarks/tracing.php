@@ -50,7 +50,7 @@ foreach ($shelf->ids() as $id) {
 mt_srand(20);
 shuffle($cases);
 
-$right = $stuck = $traced = $tests = $minutes = $bound = $skipped = 0;
+$right = $surprise = $stuck = $traced = $tests = $minutes = $bound = $skipped = 0;
 $firsts = $nexts = [];
 $wrongs = [];
 foreach (array_slice($cases, 0, $wanted) as $n => [$id, $plan, $fault]) {
@@ -69,7 +69,14 @@ foreach (array_slice($cases, 0, $wanted) as $n => [$id, $plan, $fault]) {
     }
     $answer = $trace->answer();
     $firsts[] = (hrtime(true) - $start) / 1e6;
-    $entropy = Hypotheses::of(array_map(static fn ($s) => $s->standing, $answer->suspects))->entropy();
+    $entropy = Hypotheses::bits(array_map(static fn ($g) => $g->share, $answer->groups));
+    $own = array_sum(
+        array_map(
+            static fn ($g) => is_right($g->ids, $fault) ? $g->share : 0.0,
+            array_filter($answer->groups, static fn ($g) => $g->id === $fault->repair),
+        ),
+    );
+    $surprise += -log(max($own, 1.0e-6), 2);
     $done = 0;
     $found = null;
     $at = 0.0;
@@ -117,15 +124,17 @@ sort($firsts);
 sort($nexts);
 $at = static fn (array $of, float $q): float => $of === [] ? 0.0 : $of[min(count($of) - 1, (int) ($q * count($of)))];
 printf(
-    "%d traced, %d show nothing in any call; right group %.1f %% (%d stuck); tests %.2f, bound %.2f, ratio %.2f; ".
-        "minutes %.1f; first answer median %.0f ms, most %.0f ms; next 95th percentile %.0f ms; peak %.0f MB\n",
+    "%d traced, %d show nothing in any call; right group %.1f %% (%d stuck); tests %.2f, entropy %.2f bits, ".
+        "of these faults %.2f bits; tests a bit %.2f and %.2f; minutes %.1f; first answer median %.0f ms, most %.0f ms; next 95th percentile %.0f ms; peak %.0f MB\n",
     $traced,
     $skipped,
     100.0 * $right / max(1, $traced),
     $stuck,
     $tests / max(1, $traced),
     $bound / max(1, $traced),
+    $surprise / max(1, $traced),
     $tests / max(0.01, $bound),
+    $tests / max(0.01, $surprise),
     $minutes / max(1, $traced),
     $at($firsts, 0.5),
     $at($firsts, 1.0),

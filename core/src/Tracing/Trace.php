@@ -12,6 +12,7 @@ use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Proving\Route\School;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Tracing\Belief\Belief;
+use Unionbit\Core\Tracing\Belief\Blows;
 use Unionbit\Core\Tracing\Belief\Pairs;
 use Unionbit\Core\Tracing\Belief\RowLikelihood;
 use Unionbit\Core\Tracing\Belief\Worlds;
@@ -94,6 +95,7 @@ final class Trace
             $worlds,
             $wanted,
             array_values($fused),
+            new Blows($this->circuit),
         );
         $this->pairs = new Pairs($this->belief);
         $looks = array_map(static fn ($r): int => $r->look ?? 1, $this->list->repairs);

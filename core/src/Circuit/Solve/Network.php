@@ -27,6 +27,9 @@ final class Network
 
     private ?SparseFactor $factor = null;
 
+    /** @var ?list<array{int, int, float, float, array{array<int, float>, array<int, float>}}> kept for many pairs */
+    private ?array $changed = null;
+
     /** @var array{array<int, float>, array<int, float>} injected currents of the sources */
     private array $sources = [[], []];
 
@@ -93,14 +96,26 @@ final class Network
     public function between(string $a, string $b): float
     {
         $base = $this->base;
-        $changes = $base === null ? null : $this->changes($base, false);
-        if ($base === null || $changes === null || ! isset($base->index[$a], $base->index[$b])) {
+        if ($base !== null && $this->factor === null && $this->changed === null) {
+            $this->changed = $this->changes($base, false)[1] ?? null;
+        }
+        if ($base === null || $this->changed === null || ! isset($base->index[$a], $base->index[$b])) {
             return $this->probe($a, $b)->magnitude($a, $b);
         }
 
-        return hypot(
-            ...(new LowRank($base->column($a, $b), $changes[1]))->across($base->index[$a], $base->index[$b]),
-        );
+        [$x, $y] = [$base->index[$a], $base->index[$b]];
+        $column = $base->column($a, $b);
+        if ($this->changed === []) {
+            return hypot($column[0][$x] - $column[0][$y], $column[1][$x] - $column[1][$y]);
+        }
+        [$c, $d, $g, , $own] = $this->changed[0];
+        if ($this->dc && count($this->changed) === 1) {
+            $through = ($column[0][$c] - $column[0][$d]) / (1.0 / $g + $own[0][$c] - $own[0][$d]);
+
+            return abs($column[0][$x] - $column[0][$y] - $through * ($own[0][$x] - $own[0][$y]));
+        }
+
+        return hypot(...(new LowRank($column, $this->changed))->across($x, $y));
     }
 
     public function knows(string $point): bool

@@ -22,12 +22,16 @@ use Unionbit\Core\Tracing\World\Wanted;
 final class Belief
 {
     /** Share of the best under which a suspect is not asked further rows; it can only fall. */
-    private const MATTERS = 1.0e-7;
+    private const MATTERS = 1.0e-5;
 
-    /** A short may have opened the fuse before anybody came; a fuse blown by chance beside another fault. */
+    /** What joins two that belong apart may have opened the fuse before anybody came. */
     private const BLOWN_BY = 0.5;
 
-    private const BLOWN_BESIDE = 0.004;
+    /** What cannot open a fuse, with one that was blown by chance. */
+    private const BLOWN_BESIDE = 0.002;
+
+    /** Share from which on it is asked whether a suspect could have opened the fuse at all. */
+    private const ASKED = 3.0e-4;
 
     /** Part of the times that what comes and goes is there. */
     private const THERE = 0.5;
@@ -55,6 +59,9 @@ final class Belief
     /** @var array<string, array<int, float>> how well each row fitted, by suspect */
     private array $fitted = [];
 
+    /** @var array<string, bool> whether it could have opened a fuse, by suspect; asked where it matters */
+    private array $blowers = [];
+
     /** @var list<Row> */
     private array $rows = [];
 
@@ -68,6 +75,7 @@ final class Belief
         private readonly Worlds $worlds,
         private readonly Wanted $wanted,
         private readonly array $fused,
+        private readonly Blows $blows,
     ) {
         foreach ($list->all as $suspect) {
             $this->enter($suspect);
@@ -86,8 +94,8 @@ final class Belief
     private function restart(Suspect $suspect): void
     {
         $blown = match (true) {
-            $suspect->faults === [] => 0.0,
-            $suspect->joins() => self::BLOWN_BY,
+            $suspect->faults === [] || ! $suspect->joins() => 0.0,
+            ($this->blowers[$suspect->id] ?? true) => self::BLOWN_BY,
             default => self::BLOWN_BESIDE,
         };
         $own = array_map(static fn (Fault $f): string => $f->entry, $suspect->faults);
@@ -178,6 +186,9 @@ final class Belief
     public function standings(): array
     {
         $this->ask();
+        if ($this->askWhatBlows()) {
+            $this->ask();
+        }
         $total = array_sum(array_map(array_sum(...), $this->weights));
         $ended = $this->ended[count($this->ended) - 1];
         $standings = [];
@@ -245,6 +256,26 @@ final class Belief
             }
             $best = max($best, $this->next[$id] === $count ? array_sum($this->weights[$id]) : 0.0);
         }
+    }
+
+    /** Takes back the open fuse of those that could not have opened it; whether there were any. */
+    private function askWhatBlows(): bool
+    {
+        $total = array_sum(array_map(array_sum(...), $this->weights));
+        $any = false;
+        foreach ($this->suspects as $id => $suspect) {
+            $open = array_sum($this->weights[$id]) - ($this->weights[$id][''] ?? 0.0);
+            if (isset($this->blowers[$id]) || ! $suspect->joins() || $open < self::ASKED * $total) {
+                continue;
+            }
+            $this->blowers[$id] = $this->blows->could($suspect->faults);
+            if (! $this->blowers[$id]) {
+                $this->restart($suspect);
+                $any = true;
+            }
+        }
+
+        return $any;
     }
 
     private function advance(string $id, int $index): void

@@ -28,7 +28,15 @@ final class Chooser
     private const FUSE = 12.0;
 
     /** Minutes of every test beside what it takes: to read what comes next, to write it down. */
-    private const TURN = 1.0;
+    private const TURN = 3.0;
+
+    /** Suspects of a rough look, and set-ups that are looked at with all of them. */
+    private const ROUGH = 14;
+
+    private const SETUPS = 9;
+
+    /** Tests that are kept to look two steps ahead. */
+    private const KEPT = 10;
 
     /** Two steps ahead for so many. */
     private const AHEAD = 4;
@@ -60,22 +68,46 @@ final class Chooser
     public function best(Hypotheses $hypotheses, State $state, array $done, int $most = 3): array
     {
         $this->done = $done;
-        $entropy = $hypotheses->entropy();
         $scored = [];
-        $third = 0.0;
-        foreach ($this->inOrder($state) as [$least, $candidate, $fuses]) {
-            if ($this->worth(min($entropy, self::MOST_BITS), $least) < $third) {
-                break;
-            }
-            foreach ($this->scored($candidate, $fuses, $hypotheses, $state) as $one) {
-                $scored[] = $one;
-            }
-            usort($scored, static fn (array $a, array $b): int => $b['worth'] <=> $a['worth']);
-            $scored = self::apart($scored, 8);
-            $third = $scored[2]['worth'] ?? 0.0;
+        foreach ($this->promising($hypotheses, $state) as [$candidate, $fuses]) {
+            array_push($scored, ...$this->scored($candidate, $fuses, $hypotheses, $state));
         }
+        usort($scored, static fn (array $a, array $b): int => $b['worth'] <=> $a['worth']);
+        $scored = self::apart($scored, self::KEPT);
 
         return $this->ahead($scored, $hypotheses, $most);
+    }
+
+    /**
+     * The set-ups that are worth most by a rough look with the first few suspects.
+     *
+     * @return list<array{Candidate, list<string>}>
+     */
+    private function promising(Hypotheses $hypotheses, State $state): array
+    {
+        $rough = $hypotheses->first(self::ROUGH);
+        $entropy = $rough->entropy();
+        $worths = $candidates = [];
+        foreach ($this->inOrder($state) as [$least, $candidate, $fuses]) {
+            rsort($worths);
+            if ($this->worth(min($entropy, self::MOST_BITS), $least) < ($worths[self::SETUPS - 1] ?? 0.0)) {
+                break;
+            }
+            $best = 0.0;
+            foreach ($this->scored($candidate, $fuses, $rough, $state) as $one) {
+                $best = max($best, $one['worth']);
+            }
+            if ($best > 0.0) {
+                $worths[] = $best;
+                $candidates[] = [$best, $candidate, $fuses];
+            }
+        }
+        usort($candidates, static fn (array $a, array $b): int => $b[0] <=> $a[0]);
+
+        return array_map(
+            static fn (array $c): array => [$c[1], $c[2]],
+            array_slice($candidates, 0, self::SETUPS),
+        );
     }
 
     /**

@@ -45,6 +45,9 @@ final class Cost
 
     private const SEE = 0.3;
 
+    /** A call that has nothing to wait for answers in so many. */
+    private const PROMPT = 0.3;
+
     /** Between two places of which no other figure is known. */
     private const NEXT_DOOR = 1.0;
 
@@ -197,9 +200,20 @@ final class Cost
         if ($test->isolated || $test->early || ! $runs || (! $asks && ! $switched)) {
             return;
         }
-        $method = $test->jumpers === [] ? Method::Voltage : Method::Jumper;
+        $this->minutes += $this->waits($was, $test, $switched);
+    }
+
+    /** Minutes until a call can be judged: a compressor rests where the power was off or where it has just run. */
+    private function waits(TestSetup $was, TestSetup $test, bool $switched): float
+    {
+        $waits = new Waits($this->circuit->installation);
         $call = $test->call === CallName::Idle ? CallName::Fan : $test->call;
-        $this->minutes += (new Waits($this->circuit->installation))->of($call, $method)->seconds / 60.0;
+        $compressor = $waits->runsCompressor($call);
+        if ($compressor && ! $switched && ! $waits->runsCompressor($was->call)) {
+            return self::PROMPT;
+        }
+
+        return $waits->of($call, $test->jumpers === [] ? Method::Voltage : Method::Jumper)->seconds / 60.0;
     }
 
     private function probe(Probe $probe): void

@@ -10,7 +10,7 @@ use Unionbit\Core\Tracing\Belief\Standing;
 final readonly class Hypotheses
 {
     /** More repairs than this, or with less than this share, are not asked for the next test. */
-    private const MOST = 32;
+    private const MOST = 30;
 
     private const LEAST = 0.002;
 
@@ -64,6 +64,19 @@ final readonly class Hypotheses
         $all = array_sum($weights);
 
         return new self($worlds, array_map(static fn (float $w): float => $w / max($all, 1.0e-300), $weights), $groups);
+    }
+
+    /** The first few of them: for a rough look at every test. */
+    public function first(int $most): self
+    {
+        $weights = array_slice($this->weights, 0, $most);
+        $all = max(array_sum($weights), 1.0e-300);
+
+        return new self(
+            array_slice($this->worlds, 0, $most),
+            array_map(static fn (float $w): float => $w / $all, $weights),
+            array_slice($this->groups, 0, $most),
+        );
     }
 
     /** Bits that are still missing. */

@@ -38,6 +38,10 @@ final class Outlook
             $fault = $this->worlds->fault($world);
             $open = array_values(array_diff($open, $candidate->setup->breaker));
             $solved = $this->world->solve($candidate->setup, $fault, $open);
+            $like = $solved->like;
+            if ($like !== null && $like->seen === $solved->seen && $fault !== null) {
+                return $this->known[$full] = $this->of($candidate, $key, '', $open);
+            }
             $this->known[$full] = [
                 array_map(
                     fn (Probe $p): Prediction => $this->oracle->of($solved, $candidate->setup, $p),

@@ -20,12 +20,14 @@ final class Solved
      * @param  ?OperatingPoint  $point  null with the power off
      * @param  array<string, bool>  $seen
      * @param  ?Network  $dead  with the power off
+     * @param  ?self  $like  the sound house, where nothing of it is moved
      */
     public function __construct(
         public readonly Netlist $netlist,
         public readonly ?OperatingPoint $point,
         public readonly array $seen,
         private readonly ?Network $dead = null,
+        public readonly ?self $like = null,
     ) {
     }
 

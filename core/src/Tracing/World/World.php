@@ -7,10 +7,14 @@ namespace Unionbit\Core\Tracing\World;
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Circuit\Circuit;
 use Unionbit\Core\Circuit\Edit\Closed;
+use Unionbit\Core\Circuit\Edit\CircuitEdit;
 use Unionbit\Core\Circuit\Edit\FuseBridged;
+use Unionbit\Core\Circuit\Edit\FuseScaled;
 use Unionbit\Core\Circuit\Edit\Opened;
 use Unionbit\Core\Circuit\Edit\SourceScaled;
+use Unionbit\Core\Circuit\Netlist\Element;
 use Unionbit\Core\Circuit\Netlist\Netlist;
+use Unionbit\Core\Circuit\OperatingPoint;
 use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Circuit\Solve\Network;
 use Unionbit\Core\Fault\Fault;
@@ -27,6 +31,12 @@ final class World
     /** @var array<string, list<string>> what the thermostat closes, by call and wrong settings */
     private array $closed = [];
 
+    /** Amperes that move nothing. */
+    private const NOTHING = 2.0e-4;
+
+    /** @var array<string, Solved> the sound house, by set-up and open fuses */
+    private array $sound = [];
+
     /** @var array<string, Network> the dead house of a set-up, factored once */
     private array $bases = [];
 
@@ -40,13 +50,81 @@ final class World
     /** @param  list<string>  $open  transformers whose fuse has opened */
     public function solve(TestSetup $test, ?Fault $fault, array $open): Solved
     {
-        $setup = $this->setup($test, $fault, $open);
         if ($test->isolated) {
-            return $this->dead($test, $setup);
+            return $this->dead($test, $this->setup($test, $fault, $open));
         }
-        $point = $this->circuit->operate($setup);
+        if ($fault === null) {
+            return $this->sound($test, $open);
+        }
+        $same = $this->unmoved($test, $fault, $open);
+        if ($same !== null) {
+            return $same;
+        }
+        $point = $this->circuit->operate($this->setup($test, $fault, $open));
 
         return new Solved($point->netlist, $point, Observables::of($this->circuit, $point, $fault));
+    }
+
+    /** @param  list<string>  $open */
+    private function sound(TestSetup $test, array $open): Solved
+    {
+        $key = $test->key().'/'.implode(',', $open);
+        if (! isset($this->sound[$key])) {
+            $point = $this->circuit->operate($this->setup($test, null, $open));
+            $this->sound[$key] = new Solved($point->netlist, $point, Observables::of($this->circuit, $point));
+        }
+
+        return $this->sound[$key];
+    }
+
+    /**
+     * A fault that changes only what carries no current there, or joins what stands at the same voltage, leaves every
+     * voltage as it was: the sound house's solution is its own. Null where it moves anything.
+     *
+     * @param  list<string>  $open
+     */
+    private function unmoved(TestSetup $test, Fault $fault, array $open): ?Solved
+    {
+        $held = array_any($fault->edits, static fn (CircuitEdit $e): bool => $e->holdsOut() !== []);
+        if ($held || $fault->noCalls || $fault->settings !== []) {
+            return null;
+        }
+        $sound = $this->sound($test, $open);
+        $point = $sound->point;
+        if ($point === null || $point->peaks !== []) {
+            return null;
+        }
+        $netlist = $sound->netlist;
+        foreach ($fault->edits as $edit) {
+            if ($edit instanceof FuseBridged || $edit instanceof FuseScaled) {
+                return null;
+            }
+            $netlist = $edit->apply($netlist);
+        }
+        foreach ($netlist->elements as $id => $element) {
+            $old = $sound->netlist->elements[$id] ?? null;
+            if ($old !== $element && ! self::carriesNothing($point, $element, $old)) {
+                return null;
+            }
+        }
+
+        return count($netlist->elements) < count($sound->netlist->elements)
+            ? null
+            : new Solved($netlist, $point, Observables::of($this->circuit, $point, $fault), like: $sound);
+    }
+
+    private static function carriesNothing(OperatingPoint $point, Element $element, ?Element $old): bool
+    {
+        if (! $point->network->knows($element->a) || ! $point->network->knows($element->b)) {
+            return false;
+        }
+        $same = $old !== null && $old->a === $element->a && $old->b === $element->b;
+        if (($old !== null && ! $same) || $element->emf !== 0.0 || ($old->emf ?? 0.0) !== 0.0) {
+            return false;
+        }
+        $most = max(1.0 / max(1.0e-3, $element->magnitude()), $old === null ? 0.0 : 1.0 / max(1.0e-3, $old->magnitude()));
+
+        return $point->phasors->magnitude($element->a, $element->b) * $most < self::NOTHING;
     }
 
     private function dead(TestSetup $test, Setup $setup): Solved

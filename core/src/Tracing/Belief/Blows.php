@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Tracing\Belief;
+
+use Unionbit\Core\Circuit\Circuit;
+use Unionbit\Core\Circuit\Setup;
+use Unionbit\Core\Equipment\Transformer;
+use Unionbit\Core\Fault\Fault;
+use Unionbit\Core\Thermostat\PlateTerminal;
+
+/**
+ * Whether a fault could open a fuse in any call: asked once, with nothing called and with everything called together,
+ * against what the sound house then draws.
+ */
+final class Blows
+{
+    /** @var ?array<string, float> amperes of the sound house with everything called, by transformer */
+    private ?array $sound = null;
+
+    public function __construct(private readonly Circuit $circuit)
+    {
+    }
+
+    /** @param  list<Fault>  $faults */
+    public function could(array $faults): bool
+    {
+        $edits = array_merge([], ...array_map(static fn (Fault $f): array => $f->edits, $faults));
+        $all = $this->everything()->with(...$edits);
+        $this->sound ??= $this->amps($this->everything());
+        $drawn = $this->amps($all);
+        $idle = $this->amps(Setup::calling()->withSlowFuse()->with(...$edits));
+        foreach ($this->circuit->installation->transformers() as $transformer) {
+            $opens = Circuit::FUSE_FACTOR * ($transformer->fuseAmps ?? INF);
+            $more = $drawn[$transformer->id] > max($opens, $this->sound[$transformer->id] + 0.5 * $opens);
+            if ($more || $idle[$transformer->id] > $opens) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    private function everything(): Setup
+    {
+        $printed = array_map(static fn (PlateTerminal $t): string => $t->printed, $this->circuit->profile->terminals);
+
+        return Setup::calling(...$printed)->withSlowFuse();
+    }
+
+    /** @return array<string, float> by transformer */
+    private function amps(Setup $setup): array
+    {
+        $point = $this->circuit->operate($setup);
+        $transformers = $this->circuit->installation->transformers();
+
+        return array_combine(
+            array_column($transformers, 'id'),
+            array_map(static fn (Transformer $t): float => $point->mostAmps($t->id), $transformers),
+        );
+    }
+}
