@@ -66,23 +66,29 @@ abstract class JobCommand extends Command
 
     protected function fault(JobFiles $files, Circuit $circuit, mixed $wanted): ?Fault
     {
-        $faults = array_column(
-            array_map(static fn (Fault $f): array => [$f->id, $f], $files->faults()->of($circuit)),
-            1,
-            0,
-        );
+        $found = $this->faults($files, $circuit, $wanted);
+
+        return $found === [] ? null : Fault::together(...$found);
+    }
+
+    /** @return list<Fault> */
+    protected function faults(JobFiles $files, Circuit $circuit, mixed $wanted): array
+    {
+        $catalogue = $files->faults();
         $found = [];
         foreach (is_array($wanted) ? $wanted : [] as $id) {
-            $found[] =
-                $faults[is_string($id) ? $id : ''] ??
+            $found[] = $catalogue->find($circuit, is_string($id) ? $id : '') ??
                 throw InvalidData::notAllowed(
                     '--fault',
                     $id,
-                    'one of '.implode(', ', array_slice(array_keys($faults), 0, 400)),
+                    'one of '.implode(
+                        ', ',
+                        array_slice(array_map(static fn (Fault $f): string => $f->id, $catalogue->of($circuit)), 0, 400),
+                    ),
                 );
         }
 
-        return $found === [] ? null : Fault::together(...$found);
+        return $found;
     }
 
     /** @param  array<mixed>  $data */

@@ -40,8 +40,11 @@ final class Judgement
 
     private const BECAUSE = 4;
 
-    /** The best fit of any suspect so far below certainty that two faults are thought of. */
-    private const POOR = 1;
+    /** Share of a suspect that, explaining every row, makes two faults at once not worth a thought. */
+    private const CREDIBLE = 0.02;
+
+    /** Rivals against which a test confirms. */
+    private const RIVALS = 14;
 
     /** Amperes that part two states of a call. */
     private const NOTHING = 0.001;
@@ -65,14 +68,21 @@ final class Judgement
         $this->chooser->bitsAlone = $bits;
     }
 
-    /** @param  list<Standing>  $standings  most first */
+    /**
+     * Whether nobody with a share that counts explains every row.
+     *
+     * @param  list<Standing>  $standings  most first
+     */
     public function isPoor(array $standings): bool
     {
-        $leader = $standings[0]->suspect ?? null;
+        $pairs = new Pairs($this->belief);
 
-        return $leader === null ||
-            $leader->isUnknown() ||
-            count((new Pairs($this->belief))->unexplained($leader)) >= self::POOR;
+        return ! array_any(
+            $standings,
+            static fn (Standing $s): bool => $s->share >= self::CREDIBLE &&
+                ! $s->suspect->isUnknown() &&
+                $pairs->unexplained($s->suspect) === [],
+        );
     }
 
     /**
@@ -255,7 +265,12 @@ final class Judgement
         $confirm =
             $stuck || $confirmed === '*' || $confirmed === $id
                 ? null
-                : $this->chooser->confirming(Hypotheses::of($standings, 0.0), $id, $state, $tests);
+                : $this->chooser->confirming(
+                    Hypotheses::of($standings, 0.0)->first(self::RIVALS),
+                    $id,
+                    $state,
+                    $tests,
+                );
         $leader = array_find($standings, static fn (Standing $s): bool => $s->repair === $id);
 
         return new Done(

@@ -270,6 +270,19 @@ final class Trace
         return $this->judgement->wanted->of($call);
     }
 
+    /** @return list<Place> where one can stand in this house */
+    public function places(): array
+    {
+        $places = [];
+        foreach ($this->world->netlist()->points as $point) {
+            if ($point->place !== null) {
+                $places[$point->place->value] = $point->place;
+            }
+        }
+
+        return array_values($places);
+    }
+
     public function state(): State
     {
         return $this->state;

@@ -11,17 +11,17 @@ use Unionbit\Core\Terminal\Place;
 /** What can be seen, heard and felt of a house: its keys, what may be answered to each, and where one has to stand. */
 final readonly class Sight
 {
-    public const DISPLAY = 'display';
+    public const DISPLAY = Seen::Display->value;
 
-    public const LAMP = 'board-lamp';
+    public const LAMP = Seen::Lamp->value;
 
-    public const FUSE = 'fuse';
+    public const FUSE = Seen::Fuse->value;
 
-    public const BREAKER = 'breaker';
+    public const BREAKER = Seen::Breaker->value;
 
-    public const TRANSFORMER = 'transformer';
+    public const TRANSFORMER = Seen::Transformer->value;
 
-    public const LINE = 'line';
+    public const LINE = Seen::Line->value;
 
     private const ANSWERS = [
         self::DISPLAY => ['on', 'off', 'resets'],

@@ -1,0 +1,138 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Tracing\Protocol;
+
+use Unionbit\Core\Call\CallName;
+use Unionbit\Core\Circuit\Netlist\Point;
+use Unionbit\Core\Circuit\Standing\Strip;
+use Unionbit\Core\Circuit\Standing\Thing;
+use Unionbit\Core\Circuit\Standing\ThingKind;
+use Unionbit\Core\Tracing\Next\Proposal;
+use Unionbit\Core\Tracing\Record\EventKind;
+use Unionbit\Core\Tracing\Test\Face;
+use Unionbit\Core\Tracing\Test\Probe;
+use Unionbit\Core\Tracing\Test\TestSetup;
+use Unionbit\Core\Tracing\Trace;
+use Unionbit\Core\Tracing\World\Seen;
+use Unionbit\Core\Words\Message;
+
+/** A proposal as one would say it: the set-up, then what to read, see or look at. */
+final readonly class ProposalWords
+{
+    public function __construct(private Trace $trace)
+    {
+    }
+
+    public function of(Proposal $proposal): Message
+    {
+        if ($proposal->setup === null || $proposal->probe === null) {
+            return $this->event($proposal);
+        }
+
+        return Message::sentences([...$this->setup($proposal->setup), $this->probe($proposal->probe)]);
+    }
+
+    private function event(Proposal $proposal): Message
+    {
+        $event = $proposal->event;
+        $repair = $this->trace->list->repairs[$event->what ?? ''] ?? null;
+
+        return match ($event?->kind) {
+            EventKind::Soaked => Message::of('tracing.do.soak', minutes: (int) ($event->minutes ?? 0)),
+            EventKind::FuseReplaced => Message::of('tracing.do.fuse', supply: $event->of),
+            default => Message::of(
+                'tracing.do.repair',
+                repair: $repair->title ?? Message::of('tracing.repair.unknown'),
+            ),
+        };
+    }
+
+    /** @return list<Message> */
+    public function setup(TestSetup $setup): array
+    {
+        $says = [];
+        if ($setup->isolated) {
+            $says[] = Message::of('tracing.setup.dead');
+        }
+        if ($setup->face === Face::Bare) {
+            $says[] = Message::of('tracing.setup.bare');
+        }
+        $strip = Strip::empty();
+        foreach ($setup->jumpers as [$a, $b]) {
+            $strip = $strip->with(new Thing(ThingKind::Jumper, $this->id($a), $this->id($b)));
+        }
+        foreach ($setup->lifted as $end) {
+            $load = $this->trace->world->points->leadOf($end);
+            $strip = $strip->with(
+                $load === null ? new Thing(ThingKind::Lift, $end) : new Thing(ThingKind::Coil, $load),
+            );
+        }
+        foreach ($setup->breaker as $id) {
+            $strip = $strip->with(new Thing(ThingKind::Breaker, $id));
+        }
+        if ($setup->face === Face::Off) {
+            $strip = $strip->with(new Thing(ThingKind::FaceOff));
+        }
+        $things = $strip->labels($this->trace->circuit);
+        if ($things !== []) {
+            $says[] = Message::of('tracing.setup.things', things: $things);
+        }
+        if ($setup->call !== CallName::Idle) {
+            $says[] = Message::of('tracing.setup.call', call: $setup->call->label());
+        }
+        if ($setup->early) {
+            $says[] = Message::of('tracing.setup.early');
+        }
+
+        return $says;
+    }
+
+    private function id(string $name): string
+    {
+        return $this->trace->world->points->of($name) ?? $name;
+    }
+
+    public function probe(Probe $probe): Message
+    {
+        if ($probe->inspect !== '') {
+            return Message::of('tracing.do.look', repair: $this->trace->list->repairs[$probe->inspect]->title);
+        }
+        if ($probe->mode === null) {
+            return Message::of(
+                'tracing.do.see',
+                keys: array_map(static fn (string $k): Message => self::key($k), $probe->see),
+            );
+        }
+        $from = $this->point($probe->from);
+
+        return $probe->mode->value === 'A'
+            ? Message::of('tracing.do.amps', at: $from)
+            : Message::of(
+                'tracing.do.read',
+                mode: $probe->mode->value,
+                from: $from,
+                to: $this->point($probe->to),
+            );
+    }
+
+    public static function key(string $key): Message
+    {
+        return Seen::from($key)->label();
+    }
+
+    public function point(string $name): Message
+    {
+        $point = $this->trace->world->netlist()->points[$this->id($name)] ?? null;
+        $lead = $this->trace->world->points->leadOf($name);
+        $load = $lead === null ? null : $this->trace->world->netlist()->elements[$lead] ?? null;
+        if ($load !== null) {
+            return str_ends_with($name, '.hot')
+                ? Message::of('tracing.point.hot', part: $load->label)
+                : Message::of('tracing.point.common', part: $load->label);
+        }
+
+        return $point instanceof Point ? $point->phrase() : Message::raw($name);
+    }
+}

@@ -1,0 +1,241 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Tracing\Protocol;
+
+use Unionbit\Core\Call\CallName;
+use Unionbit\Core\Circuit\Meter\MeterMode;
+use Unionbit\Core\Terminal\Place;
+use Unionbit\Core\Tracing\Record\Event;
+use Unionbit\Core\Tracing\Record\EventKind;
+use Unionbit\Core\Tracing\Refusal;
+use Unionbit\Core\Tracing\Test\Face;
+use Unionbit\Core\Tracing\Test\Probe;
+use Unionbit\Core\Tracing\Test\Result;
+use Unionbit\Core\Tracing\Test\TestSetup;
+
+/** Set-ups, probes, results and events out of a request, against the words of one house. */
+final readonly class Reading
+{
+    private const SETUP = ['call', 'power', 'jumpers', 'lifted', 'unplugged', 'face', 'breaker', 'phase', 'held'];
+
+    private const EVENT = ['kind', 'of', 'what', 'part', 'amps', 'minutes', 'key', 'value', 'at', 'answered'];
+
+    private const RESULT = [
+        'volts',
+        'ohms',
+        'amps',
+        'beeps',
+        'sees',
+        'found',
+        'note',
+        'fuses',
+        'when',
+        'cannot',
+    ];
+
+    public function __construct(private Vocabulary $words)
+    {
+    }
+
+    public function call(Given $given): CallName
+    {
+        return CallName::from($given->oneOf($this->words->calls));
+    }
+
+    public function setup(Given $test): TestSetup
+    {
+        $test->onlyHas([...self::SETUP, 'probe']);
+        $power = $test->at('power');
+        $off = [];
+        $isolated = false;
+        if (is_array($power->value)) {
+            foreach ($test->entries('power') as $id => $state) {
+                if (! in_array($id, $this->words->supplies, true)) {
+                    throw new Refusal($state->pointer, $id, $this->words->supplies);
+                }
+                if ($state->oneOf(['on', 'off']) === 'off') {
+                    $off[] = $id;
+                }
+            }
+            $isolated = count($off) === count($this->words->supplies);
+        } elseif ($power->value !== null) {
+            $isolated = $power->oneOf(['on', 'off']) === 'off';
+        }
+
+        return new TestSetup(
+            call: $test->has('call') ? $this->call($test->at('call')) : CallName::Idle,
+            isolated: $isolated,
+            off: $isolated ? [] : $off,
+            jumpers: array_map(
+                fn (Given $pair): array => [$this->point($pair->at(0)), $this->point($pair->at(1))],
+                $test->each('jumpers'),
+            ),
+            lifted: $this->list($test, 'lifted', $this->words->liftable),
+            unplugged: $this->list($test, 'unplugged', $this->words->places),
+            face: $test->has('face')
+                ? Face::from($test->at('face')->oneOf(array_column(Face::cases(), 'value')))
+                : Face::On,
+            breaker: $this->list($test, 'breaker', $this->words->fused),
+            early: $test->has('phase') && $test->at('phase')->oneOf(['settled', 'early']) === 'early',
+            held: $this->list($test, 'held', $this->words->holdable),
+        );
+    }
+
+    /**
+     * @param  list<string>  $allowed
+     * @return list<string>
+     */
+    private function list(Given $test, string $key, array $allowed): array
+    {
+        return array_map(static fn (Given $one): string => $one->oneOf($allowed), $test->each($key));
+    }
+
+    private function point(Given $given): string
+    {
+        return $given->oneOf($this->words->points);
+    }
+
+    public function probe(Given $probe, TestSetup $setup): Probe
+    {
+        if ($probe->has('see')) {
+            $probe->onlyHas(['see']);
+
+            return Probe::see(
+                array_map(
+                    fn (Given $key): string => $key->oneOf(array_map(strval(...), array_keys($this->words->see))),
+                    $probe->each('see'),
+                ),
+            );
+        }
+        if ($probe->has('inspect')) {
+            $probe->onlyHas(['inspect']);
+
+            return Probe::inspect(
+                $probe->at('inspect')->oneOf(array_map(strval(...), array_keys($this->words->inspect))),
+            );
+        }
+        $probe->onlyHas(['mode', 'from', 'to']);
+        $mode = MeterMode::from($probe->at('mode')->oneOf(array_column(MeterMode::cases(), 'value')));
+        if (in_array($mode, [MeterMode::Ohms, MeterMode::Beep], true) && ! $setup->isolated) {
+            throw new Refusal("{$probe->pointer}/mode", $mode->value, ['V', 'A', 'N']);
+        }
+        if ($mode === MeterMode::Amps) {
+            return Probe::meter($mode, $probe->at('from')->oneOf($this->words->clampable));
+        }
+
+        return Probe::meter($mode, $this->point($probe->at('from')), $this->point($probe->at('to')));
+    }
+
+    public function result(Given $result, Probe $probe): Result
+    {
+        $result->onlyHas(self::RESULT);
+        $reading = self::number($result);
+        $found = $result->has('found') ? $result->at('found')->text() : '';
+        $finds = $this->words->inspect[$probe->inspect] ?? [];
+        if ($found !== '' && $finds !== []) {
+            $found = $result->at('found')->oneOf($finds);
+        }
+
+        return new Result(
+            low: $reading[0],
+            high: $reading[1],
+            over: $reading[2],
+            beeps: $result->has('beeps') ? $result->at('beeps')->bool() : null,
+            sees: $this->sees($result),
+            found: $found,
+            note: $result->has('note') ? $result->at('note')->text() : '',
+            fuses: $this->fuses($result),
+            when: $result->has('when') ? $result->at('when')->oneOf(Result::WHEN) : '',
+            cannot: $result->has('cannot') ? $result->at('cannot')->oneOf(Result::CANNOT) : '',
+        );
+    }
+
+    /** @return array{?float, ?float, bool} */
+    private static function number(Given $result): array
+    {
+        foreach (['volts', 'ohms', 'amps'] as $unit) {
+            if (! $result->has($unit)) {
+                continue;
+            }
+            $at = $result->at($unit);
+            if ($unit === 'ohms' && $at->value === 'OL') {
+                return [null, null, true];
+            }
+            if (is_array($at->value)) {
+                $at->onlyHas(['low', 'high']);
+
+                return [$at->at('low')->number(), $at->at('high')->number(), false];
+            }
+
+            return [$at->number(), $at->number(), false];
+        }
+
+        return [null, null, false];
+    }
+
+    /** @return array<string, string> */
+    public function sees(Given $given): array
+    {
+        $sees = [];
+        foreach ($given->entries('sees') as $key => $answer) {
+            $allowed = $this->words->see[$key] ?? null;
+            if ($allowed === null) {
+                $keys = array_map(strval(...), array_keys($this->words->see));
+                throw new Refusal($answer->pointer, $key, $keys);
+            }
+            $sees[$key] = $answer->oneOf($allowed);
+        }
+
+        return $sees;
+    }
+
+    /** @return array<string, string> */
+    public function fuses(Given $given): array
+    {
+        $fuses = [];
+        foreach ($given->entries('fuses') as $id => $said) {
+            if (! in_array($id, $this->words->fused, true)) {
+                throw new Refusal($said->pointer, $id, $this->words->fused);
+            }
+            $fuses[$id] = $said->oneOf(['opened', 'open']);
+        }
+
+        return $fuses;
+    }
+
+    public function event(Given $event): Event
+    {
+        $event->onlyHas(self::EVENT);
+        $kind = EventKind::from($event->at('kind')->oneOf(array_column(EventKind::cases(), 'value')));
+        $text = static fn (string $key): string => $event->has($key) ? $event->at($key)->text() : '';
+        $number = static fn (string $key): ?float => $event->has($key) ? $event->at($key)->number() : null;
+
+        return new Event(
+            $kind,
+            of: match (true) {
+                $kind->isOfSupply() => $event->at('of')->oneOf($this->words->fused),
+                $kind === EventKind::Moved => $event->at('at')->oneOf(
+                    array_map(static fn (Place $p): string => $p->value, $this->words->stand),
+                ),
+                $kind === EventKind::Touched => $this->point($event->at('of')),
+                default => $text('of'),
+            },
+            what: $kind === EventKind::Repaired
+                ? $event->at('what')->oneOf([
+                    ...array_map(strval(...), array_keys($this->words->repairs)),
+                    ...array_map(strval(...), array_keys($this->words->faults)),
+                ])
+                : $text('what'),
+            part: $text('part'),
+            amps: $number('amps'),
+            minutes: $number('minutes'),
+            key: $text('key'),
+            value: $event->has('value') && ! is_string($event->at('value')->value)
+                ? (string) json_encode($event->at('value')->value)
+                : $text('value'),
+            answered: $event->has('answered') ? $event->at('answered')->bool() : null,
+        );
+    }
+}

@@ -1,0 +1,137 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Tracing\Protocol;
+
+use Unionbit\Core\Call\CallName;
+use Unionbit\Core\Fault\Fault;
+use Unionbit\Core\Fault\Repair;
+use Unionbit\Core\Terminal\Place;
+use Unionbit\Core\Tracing\Record\EventKind;
+use Unionbit\Core\Tracing\Suspect\LandingFault;
+use Unionbit\Core\Tracing\Suspect\Suspect;
+use Unionbit\Core\Tracing\Trace;
+use Unionbit\Core\Words\Message;
+
+/** Everything that one house may be told or may name. */
+final readonly class Vocabulary
+{
+    public const SCHOOLS = ['jumper', 'meter', 'unit', 'continuity'];
+
+    /** What a look finds where nothing is wrong. */
+    public const SOUND = 'sound';
+
+    /**
+     * @param  list<string>  $calls
+     * @param  list<string>  $points
+     * @param  array<string, list<string>>  $see
+     * @param  array<string, list<string>>  $inspect
+     * @param  array<string, Message>  $history
+     * @param  array<string, Message>  $faults
+     * @param  array<string, Repair>  $repairs
+     * @param  list<string>  $supplies
+     * @param  list<string>  $fused
+     * @param  list<string>  $liftable
+     * @param  list<string>  $places
+     * @param  list<string>  $holdable
+     * @param  list<string>  $clampable
+     * @param  list<Place>  $stand
+     */
+    private function __construct(
+        public array $calls,
+        public array $points,
+        public array $see,
+        public array $inspect,
+        public array $history,
+        public array $faults,
+        public array $repairs,
+        public array $supplies,
+        public array $fused,
+        public array $liftable,
+        public array $places,
+        public array $holdable,
+        public array $clampable,
+        public array $stand,
+    ) {
+    }
+
+    public static function of(Trace $trace): self
+    {
+        $points = $trace->world->points;
+        $supplies = $trace->circuit->installation->transformers();
+        $faults = $inspect = [];
+        foreach ($trace->list->repairs as $repair) {
+            foreach ($repair->ends as $fault) {
+                $faults[$fault->id] = $fault->title;
+            }
+            if ($repair->look !== null) {
+                $inspect[$repair->id] = [self::SOUND, ...$repair->finds()];
+            }
+        }
+        foreach ($trace->list->landing as $landing) {
+            $faults[$landing->id()] = $landing->says;
+        }
+        $faults[Suspect::SOUND] = Suspect::sound(0.0)->title;
+        $faults[Suspect::UNKNOWN] = Suspect::unknown(0.0)->title;
+        $fused = array_filter($supplies, static fn ($t): bool => $t->fuseAmps !== null);
+        $clamps = array_filter(
+            $points->all(),
+            static fn (string $p): bool => str_ends_with($p, '.near') || str_ends_with($p, '.far'),
+        );
+        $own = array_merge(
+            [],
+            ...array_map(
+                static fn ($t): array => ["{$t->id}.fuse", "{$t->id}.hot", "{$t->id}.common", "{$t->id}.winding"],
+                $supplies,
+            ),
+        );
+
+        return new self(
+            array_map(static fn (CallName $c): string => $c->value, [CallName::Idle, ...$trace->calls()]),
+            $points->all(),
+            $trace->sight->answers,
+            $inspect,
+            $trace->catalogue->history->words(),
+            $faults,
+            $trace->list->repairs,
+            array_column($supplies, 'id'),
+            array_values(array_column($fused, 'id')),
+            $points->liftable(),
+            array_map(static fn (Place $p): string => $p->value, $points->places()),
+            $points->holdable(),
+            [...array_values($clamps), ...$own],
+            $trace->places(),
+        );
+    }
+
+    /** @return array<string, mixed> as the protocol has it */
+    public function toArray(): array
+    {
+        $repairs = [];
+        foreach ($this->repairs as $id => $repair) {
+            $repairs[$id] = [
+                'words' => $repair->title,
+                'parts' => $repair->parts,
+                'ends' => array_map(static fn (Fault $f): string => $f->id, $repair->ends),
+            ];
+        }
+        foreach (array_keys($this->faults) as $id) {
+            if (str_starts_with((string) $id, LandingFault::PREFIX)) {
+                $repairs[$id] = ['words' => $this->faults[$id], 'parts' => [], 'ends' => [$id]];
+            }
+        }
+
+        return [
+            'calls' => $this->calls,
+            'points' => $this->points,
+            'see' => $this->see,
+            'inspect' => $this->inspect,
+            'events' => array_column(EventKind::cases(), 'value'),
+            'history' => array_keys($this->history),
+            'schools' => self::SCHOOLS,
+            'faults' => $this->faults,
+            'repairs' => $repairs,
+        ];
+    }
+}
