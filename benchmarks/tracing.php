@@ -35,11 +35,14 @@ foreach ($shelf->ids() as $id) {
     $house = ExampleHouse::of($shelf->archetype($id));
     $common = $house->archetype->terminalNamed(Place::Indoor, TerminalName::C);
     $profile = ProfileReader::read(
-        $json('thermostats/'.match (true) {
-            $common === null => 'battery-1h-1c',
-            array_any($house->archetype->terminals, static fn ($t): bool => $t->name->isAccessory()) => 'c-powered-humidity',
-            default => 'c-powered-3h-2c',
-        }),
+        $json(
+            'thermostats/'.
+                match (true) {
+                    $common === null => 'battery-1h-1c',
+                    array_any($house->archetype->terminals, static fn ($t): bool => $t->name->isAccessory()) => 'c-powered-humidity',
+                    default => 'c-powered-3h-2c',
+                },
+        ),
     );
     $plan = new Plan($house, $profile, LetterToLetter::landing($house, $profile));
     $circuit = $plan->circuit();
@@ -124,11 +127,11 @@ sort($firsts);
 sort($nexts);
 $at = static fn (array $of, float $q): float => $of === [] ? 0.0 : $of[min(count($of) - 1, (int) ($q * count($of)))];
 printf(
-    "%d traced, %d show nothing in any call; right group %.1f %% (%d stuck); tests %.2f, entropy %.2f bits, ".
+    '%d traced, %d show nothing in any call; right group %.1f %% (%d stuck); tests %.2f, entropy %.2f bits, '.
         "of these faults %.2f bits; tests a bit %.2f and %.2f; minutes %.1f; first answer median %.0f ms, most %.0f ms; next 95th percentile %.0f ms; peak %.0f MB\n",
     $traced,
     $skipped,
-    100.0 * $right / max(1, $traced),
+    (100.0 * $right) / max(1, $traced),
     $stuck,
     $tests / max(1, $traced),
     $bound / max(1, $traced),

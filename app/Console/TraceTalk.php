@@ -40,7 +40,9 @@ final readonly class TraceTalk
         $reading = new Reading(Vocabulary::of($trace));
         $house = $faults === [] ? null : new PlayedHouse($trace->world, $trace->sight, $faults);
         try {
-            foreach (Session::complaints(new Given(['complaint' => $complaint]), $reading) as [$call, $result, $when]) {
+            foreach (
+                Session::complaints(new Given(['complaint' => $complaint]), $reading) as [$call, $result, $when]
+            ) {
                 $trace->told($call, $house?->complained($call) ?? $result, $when);
             }
         } catch (Refusal $refusal) {
@@ -96,7 +98,9 @@ final readonly class TraceTalk
     private function asked(Proposal $next, Reading $reading): ?Result
     {
         while (true) {
-            $said = $this->command->ask('result as JSON, as {"volts": 24.1} or {"sees": {"blower": "no"}}; empty ends');
+            $said = $this->command->ask(
+                'result as JSON, as {"volts": 24.1} or {"sees": {"blower": "no"}}; empty ends',
+            );
             if (! is_string($said) || trim($said) === '' || $next->probe === null) {
                 return null;
             }

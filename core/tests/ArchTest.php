@@ -19,6 +19,7 @@ const ROOMS = [
     'Figures',
     'Setting',
     'Proving',
+    'Tracing',
     'Bench',
     'Visit',
 ];

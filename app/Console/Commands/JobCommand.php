@@ -77,14 +77,20 @@ abstract class JobCommand extends Command
         $catalogue = $files->faults();
         $found = [];
         foreach (is_array($wanted) ? $wanted : [] as $id) {
-            $found[] = $catalogue->find($circuit, is_string($id) ? $id : '') ??
+            $found[] =
+                $catalogue->find($circuit, is_string($id) ? $id : '') ??
                 throw InvalidData::notAllowed(
                     '--fault',
                     $id,
-                    'one of '.implode(
-                        ', ',
-                        array_slice(array_map(static fn (Fault $f): string => $f->id, $catalogue->of($circuit)), 0, 400),
-                    ),
+                    'one of '.
+                        implode(
+                            ', ',
+                            array_slice(
+                                array_map(static fn (Fault $f): string => $f->id, $catalogue->of($circuit)),
+                                0,
+                                400,
+                            ),
+                        ),
                 );
         }
 

@@ -61,7 +61,7 @@ final class TraceCommand extends JobCommand
     private static function said(mixed $part): mixed
     {
         return match (true) {
-            $part instanceof Message => self::$known[$part->key()] ??= Words::say($part),
+            $part instanceof Message => (self::$known[$part->key()] ??= Words::say($part)),
             is_array($part) => array_map(self::said(...), $part),
             default => $part,
         };

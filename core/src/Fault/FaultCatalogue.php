@@ -95,10 +95,7 @@ final readonly class FaultCatalogue
 
         return $entry === null || ! $usable
             ? null
-            : array_find(
-                $this->ofEntry($entry, $circuit, $severity),
-                static fn (Fault $f): bool => $f->id === $id,
-            );
+            : array_find($this->ofEntry($entry, $circuit, $severity), static fn (Fault $f): bool => $f->id === $id);
     }
 
     /** @return list<Fault> */
@@ -131,13 +128,8 @@ final readonly class FaultCatalogue
     }
 
     /** @param  list<CircuitEdit>  $edits */
-    private function fault(
-        Field $entry,
-        string $part,
-        array $edits,
-        Circuit $circuit,
-        string $severity,
-    ): Fault {
+    private function fault(Field $entry, string $part, array $edits, Circuit $circuit, string $severity): Fault
+    {
         $effect = $entry->at('effect');
         $do = $effect->string('do');
         $of = $effect->string('of', '');
@@ -276,9 +268,10 @@ final readonly class FaultCatalogue
         $of = $effect->string('of', '');
         $given = is_numeric($severity) ? (float) $severity : null;
         $ohms = $given ?? $effect->number('ohms', 0.05);
-        $half = $severity === self::FAR
-            ? static fn (string $id): string => (string) preg_replace('/\\.h1$/', '.h2', $id)
-            : static fn (string $id): string => $id;
+        $half =
+            $severity === self::FAR
+                ? static fn (string $id): string => (string) preg_replace('/\\.h1$/', '.h2', $id)
+                : static fn (string $id): string => $id;
 
         return match ($effect->string('do')) {
             'open' => self::each(
@@ -310,7 +303,10 @@ final readonly class FaultCatalogue
                 static fn (array $edits): array => [...$edits, ...self::onLine($effect, $edits)],
                 self::each(
                     $parts->elements($of === '' ? 'winding' : $of),
-                    static fn (string $id): CircuitEdit => new SourceScaled($id, $given ?? $effect->number('factor')),
+                    static fn (string $id): CircuitEdit => new SourceScaled(
+                        $id,
+                        $given ?? $effect->number('factor'),
+                    ),
                 ),
             ),
             'touch', 'leak', 'load' => array_map(

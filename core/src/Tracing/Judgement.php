@@ -13,6 +13,7 @@ use Unionbit\Core\Tracing\Belief\Belief;
 use Unionbit\Core\Tracing\Belief\Pairs;
 use Unionbit\Core\Tracing\Belief\Standing;
 use Unionbit\Core\Tracing\Next\Chooser;
+use Unionbit\Core\Tracing\Next\Confirming;
 use Unionbit\Core\Tracing\Next\Cost;
 use Unionbit\Core\Tracing\Next\Hypotheses;
 use Unionbit\Core\Tracing\Next\Outcome;
@@ -25,7 +26,6 @@ use Unionbit\Core\Tracing\Suspect\SuspectList;
 use Unionbit\Core\Tracing\Test\Probe;
 use Unionbit\Core\Tracing\Test\Result;
 use Unionbit\Core\Tracing\Test\TestSetup;
-use Unionbit\Core\Tracing\World\Sight;
 use Unionbit\Core\Tracing\World\Wanted;
 use Unionbit\Core\Tracing\World\World;
 
@@ -56,16 +56,16 @@ final class Judgement
         private readonly Belief $belief,
         private readonly SuspectList $list,
         private readonly Chooser $chooser,
+        private readonly Confirming $confirming,
         public readonly Cost $cost,
         public readonly Wanted $wanted,
         private readonly World $world,
-        private readonly Sight $sight,
     ) {
     }
 
     public function byBitsAlone(bool $bits): void
     {
-        $this->chooser->bitsAlone = $bits;
+        $this->chooser->byBitsAlone($bits);
     }
 
     /**
@@ -111,7 +111,7 @@ final class Judgement
         if ($open !== [] && ($leads?->id === Suspect::SOUND || str_starts_with($leads->id ?? '', 'fuse:'))) {
             $next = $this->reruns($open, $state, $standings);
         } elseif (! $finished) {
-            $hypotheses = Hypotheses::of($standings);
+            $hypotheses = Hypotheses::among($standings);
             $enough = $leads !== null && $leads->share >= self::FOUND && ! $sound;
             $best = $enough ? [] : $this->chooser->best($hypotheses, $state, $tests);
             $stuck = ! $enough && $best === [] && $leads !== null && ! $sound;
@@ -157,9 +157,7 @@ final class Judgement
             $suspect = $standing->suspect;
             $lines[] = new Shares(
                 (string) $id,
-                $standing->left === [] && $suspect->faults !== []
-                    ? Suspect::sound(0.0)->title
-                    : $suspect->title,
+                $standing->left === [] && $suspect->faults !== [] ? Suspect::sound(0.0)->title : $suspect->title,
                 $share,
                 $standing->repair,
                 $this->because($suspect, $mean),
@@ -238,7 +236,7 @@ final class Judgement
     }
 
     /**
-     * @param  non-empty-list<Group>  $groups
+     * @param  list<Group>  $groups  at least one
      * @param  list<Standing>  $standings
      * @param  array<string, true>  $tests
      */
@@ -265,8 +263,8 @@ final class Judgement
         $confirm =
             $stuck || $confirmed === '*' || $confirmed === $id
                 ? null
-                : $this->chooser->confirming(
-                    Hypotheses::of($standings, 0.0)->first(self::RIVALS),
+                : $this->confirming->of(
+                    Hypotheses::among($standings, 0.0)->first(self::RIVALS),
                     $id,
                     $state,
                     $tests,
@@ -315,10 +313,7 @@ final class Judgement
         };
         $place = $this->cost->placeOfLook($done->group);
 
-        return Proposal::event(
-            $event,
-            $this->cost->at($state, $place, (float) ($done->repair?->minutes() ?? 5)),
-        );
+        return Proposal::event($event, $this->cost->at($state, $place, (float) ($done->repair?->minutes() ?? 5)));
     }
 
     /** Minutes of an event. */
@@ -328,10 +323,7 @@ final class Judgement
             EventKind::Repaired => (float) (($this->list->repairs[$event->what] ?? null)?->minutes() ?? 5),
             EventKind::Soaked => $event->minutes ?? self::SOAK,
             EventKind::Setting => 2.0,
-            EventKind::Moved => max(
-                0.0,
-                $this->cost->at($state, Place::from($event->of), 0.0)->minutes,
-            ),
+            EventKind::Moved => max(0.0, $this->cost->at($state, Place::from($event->of), 0.0)->minutes),
             default => 0.0,
         };
     }
@@ -450,11 +442,5 @@ final class Judgement
         $amps = $same === null ? 0.0 : $other->phasors->amps($same);
 
         return abs($amps - $one->phasors->amps($element)) > self::NOTHING;
-    }
-
-    /** @return list<string> keys of what can be seen of a call */
-    public function sees(): array
-    {
-        return $this->sight->running();
     }
 }

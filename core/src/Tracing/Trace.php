@@ -18,8 +18,10 @@ use Unionbit\Core\Tracing\Belief\RowLikelihood;
 use Unionbit\Core\Tracing\Belief\Worlds;
 use Unionbit\Core\Tracing\Next\Candidates;
 use Unionbit\Core\Tracing\Next\Chooser;
+use Unionbit\Core\Tracing\Next\Confirming;
 use Unionbit\Core\Tracing\Next\Cost;
 use Unionbit\Core\Tracing\Next\Outlook;
+use Unionbit\Core\Tracing\Next\Scoring;
 use Unionbit\Core\Tracing\Record\Event;
 use Unionbit\Core\Tracing\Record\EventKind;
 use Unionbit\Core\Tracing\Record\Row;
@@ -88,13 +90,16 @@ final class Trace
         $worlds = new Worlds();
         $oracle = new Oracle($this->world, $this->sight);
         $supplies = $this->circuit->installation->transformers();
-        $fused = array_column(array_filter($supplies, static fn (Transformer $t): bool => $t->fuseAmps !== null), 'id');
+        $fused = array_column(
+            array_filter($supplies, static fn (Transformer $t): bool => $t->fuseAmps !== null),
+            'id',
+        );
         $this->belief = new Belief(
             $this->list,
-            new RowLikelihood($this->world, $oracle, $this->sight, $worlds),
+            new RowLikelihood($this->world, $oracle, $worlds),
             $worlds,
             $wanted,
-            array_values($fused),
+            $fused,
             new Blows($this->circuit),
         );
         $this->pairs = new Pairs($this->belief);
@@ -102,14 +107,15 @@ final class Trace
         $cost = new Cost($this->circuit, $this->world->points, $this->sight, $looks);
         $outlook = new Outlook($this->world, $oracle, $worlds);
         $candidates = new Candidates($this->circuit, $this->world->points, $this->sight, $this->list->repairs);
+        $scoring = new Scoring($candidates, $outlook, $cost, $this->sight, $school);
         $this->judgement = new Judgement(
             $this->belief,
             $this->list,
-            new Chooser($candidates, $outlook, $cost, $this->sight, $school),
+            new Chooser($scoring),
+            new Confirming($scoring),
             $cost,
             $wanted,
             $this->world,
-            $this->sight,
         );
         $fuses = [];
         foreach ($supplies as $t) {
@@ -137,6 +143,7 @@ final class Trace
 
     private function row(RowKind $kind, TestSetup $setup, Probe $probe, Result $result): void
     {
+        $before = $kind === RowKind::Test ? $this->answer() : null;
         $handling = $this->judgement->cost->of($this->state, $setup, $probe);
         $cannot = $kind === RowKind::Cannot;
         $minutes = $cannot || $kind === RowKind::Found ? 0.0 : $handling->minutes;
@@ -146,16 +153,18 @@ final class Trace
 
             return;
         }
-        $confirm = $this->last?->done?->confirm;
+        $confirm = $before?->done?->confirm;
+        $leader = $before->done->group ?? '';
         if ($confirm !== null && $confirm->key() === $setup->key().'/'.$probe->key()) {
-            $this->confirmed = $this->last->done->group ?? '';
+            $this->confirmed = $leader;
         }
         $this->done[$setup->key().'/'.$probe->key()] = true;
         $this->state = $this->state->setUp($setup)->standing($handling->at)->later($minutes);
         foreach ($result->fuses as $id => $said) {
-            $this->state = $said === 'opened'
-                ? $this->state->spends((string) $id)
-                : $this->state->with((string) $id, State::OPEN);
+            $this->state =
+                $said === 'opened'
+                    ? $this->state->spends((string) $id)
+                    : $this->state->with((string) $id, State::OPEN);
         }
         $fuse = $result->sees[Sight::FUSE] ?? null;
         if ($fuse === State::WHOLE || $fuse === State::OPEN) {
@@ -203,7 +212,7 @@ final class Trace
             )),
             EventKind::Moved => ($this->state = $this->state->standing(Place::from($event->of))),
             EventKind::ProvedDead => ($this->state = $this->state->setUp(
-                $this->state->setup->copy(['isolated' => true]),
+                $this->state->setup->provedDead(),
             )),
             EventKind::Waived => ($this->waived = true),
             EventKind::Repaired, EventKind::Setting => $this->repaired($event, $before),
@@ -222,9 +231,10 @@ final class Trace
         $this->state = $this->state->repaired($what);
         $this->waived = false;
         $this->confirmed = '';
-        $reopen = $before->done === null || $before->done->group !== $what
-            ? $this->judgement->reopenedBy($what)
-            : $before->done->reopen;
+        $reopen =
+            $before->done === null || $before->done->group !== $what
+                ? $this->judgement->reopenedBy($what)
+                : $before->done->reopen;
         foreach ($reopen as $call) {
             $this->open[$call->value] = $call;
         }

@@ -95,7 +95,7 @@ final class Belief
     {
         $blown = match (true) {
             $suspect->faults === [] || ! $suspect->joins() => 0.0,
-            ($this->blowers[$suspect->id] ?? true) => self::BLOWN_BY,
+            $this->blowers[$suspect->id] ?? true => self::BLOWN_BY,
             default => self::BLOWN_BESIDE,
         };
         $own = array_map(static fn (Fault $f): string => $f->entry, $suspect->faults);
@@ -406,10 +406,7 @@ final class Belief
                 static fn (array $open): array => array_values(array_unique([...$open, $event->of])),
                 fn (array $open): float => in_array($event->of, $open, true) || $suspect->joins() ? 1.0 : 0.03,
             ),
-            EventKind::Touched => array_map(
-                fn (float $w): float => $w * $this->touched($suspect, $event),
-                $weights,
-            ),
+            EventKind::Touched => array_map(fn (float $w): float => $w * $this->touched($suspect, $event), $weights),
             default => $weights,
         };
     }
@@ -423,10 +420,11 @@ final class Belief
                 array_any(
                     $f->parts,
                     static fn (string $part): bool => $part === $event->of ||
-                        in_array($subject, array_map(
-                            static fn (string $p): string => explode('.', $p)[0],
-                            explode('~', $part),
-                        ), true),
+                        in_array(
+                            $subject,
+                            array_map(static fn (string $p): string => explode('.', $p)[0], explode('~', $part)),
+                            true,
+                        ),
                 ),
         );
 
@@ -490,7 +488,7 @@ final class Belief
         $left = $suspect->left($this->ended[$index]);
         $world = $this->worlds->key($left);
         $look = $this->look($row, $left, '');
-        $best = max($this->likelihood->of($row, $index, $world, ''));
+        $best = max(0.0, ...array_values($this->likelihood->of($row, $index, $world, '')));
         if ($suspect->joins()) {
             foreach ($this->fused as $id) {
                 $best = max($best, ...array_values($this->likelihood->of($row, $index, $world, $id)));

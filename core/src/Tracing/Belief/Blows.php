@@ -44,7 +44,10 @@ final class Blows
 
     private function everything(): Setup
     {
-        $printed = array_map(static fn (PlateTerminal $t): string => $t->printed, $this->circuit->profile->terminals);
+        $printed = array_map(
+            static fn (PlateTerminal $t): string => $t->printed,
+            $this->circuit->profile->terminals,
+        );
 
         return Setup::calling(...$printed)->withSlowFuse();
     }

@@ -27,7 +27,6 @@ final class RowLikelihood
     public function __construct(
         private readonly World $world,
         private readonly Oracle $oracle,
-        private readonly Sight $sight,
         private readonly Worlds $worlds,
     ) {
     }

@@ -8,13 +8,10 @@ use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Call\CallTable;
 use Unionbit\Core\Circuit\Circuit;
 use Unionbit\Core\Circuit\Meter\MeterMode;
-use Unionbit\Core\Circuit\Netlist\Element;
 use Unionbit\Core\Circuit\Netlist\ElementKind;
 use Unionbit\Core\Circuit\Netlist\PointKind;
-use Unionbit\Core\Circuit\Solve\Supplies;
-use Unionbit\Core\Circuit\Standing\Danger;
 use Unionbit\Core\Circuit\Setup;
-use Unionbit\Core\Equipment\Transformer;
+use Unionbit\Core\Circuit\Standing\Danger;
 use Unionbit\Core\Fault\Repair;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
@@ -89,11 +86,11 @@ final class Candidates
         }
         $probes = [];
         foreach ($this->circuit->installation->transformers() as $t) {
-            $probes[] = [$this->name("{$t->id}.hot"), $this->name("{$t->id}.common")];
-            $probes[] = [$t->hot, $this->name("{$t->id}.common")];
-            $probes[] = [$this->name("{$t->id}.hot"), $t->common];
+            $probes[] = ["{$t->id}.hot", "{$t->id}.common"];
+            $probes[] = [$t->hot, "{$t->id}.common"];
+            $probes[] = ["{$t->id}.hot", $t->common];
             if ($t->fuseAmps !== null) {
-                $probes[] = [$this->name("{$t->id}.hot"), "{$t->id}.fused"];
+                $probes[] = ["{$t->id}.hot", "{$t->id}.fused"];
             }
         }
         foreach ($this->screws() as $screw => $common) {
@@ -104,11 +101,6 @@ final class Candidates
         }
 
         return $this->volts = $this->metered(MeterMode::Volts, $probes);
-    }
-
-    private function name(string $name): string
-    {
-        return $name;
     }
 
     /** @return array<string, string> each screw with the common, or the hot, that stands beside it */
@@ -293,7 +285,10 @@ final class Candidates
     {
         $built = Setup::calling();
         foreach ($setup->jumpers as [$a, $b]) {
-            if (Danger::of($this->circuit, $built, $this->points->of($a) ?? $a, $this->points->of($b) ?? $b) !== null) {
+            if (
+                Danger::of($this->circuit, $built, $this->points->of($a) ?? $a, $this->points->of($b) ?? $b) !==
+                null
+            ) {
                 return false;
             }
             $built = $built->withJumper($this->points->of($a) ?? $a, $this->points->of($b) ?? $b);
@@ -320,13 +315,10 @@ final class Candidates
                 $near[] = "{$conductor->id()}.near";
                 $far[] = "{$conductor->id()}.far";
             }
-            $landed = fn (array $ends): array => array_values(
-                array_filter($ends, fn (string $e): bool => isset($this->points->netlist()->elements["{$e}.joint"])),
-            );
             $wall = $cable->from === Place::Wall;
             $apart = $wall
-                ? TestSetup::dead()->faced(Face::Bare)->lifting($landed($far))
-                : TestSetup::dead()->lifting([...$landed($near), ...$landed($far)]);
+                ? TestSetup::dead()->faced(Face::Bare)->lifting($this->landed($far))
+                : TestSetup::dead()->lifting([...$this->landed($near), ...$this->landed($far)]);
             $found[] = new Candidate($apart, $this->apart($far, $cable->to));
             for ($n = 1, $count = count($near); $n < $count; $n++) {
                 $found[] = new Candidate(
@@ -334,7 +326,10 @@ final class Candidates
                     $this->metered(MeterMode::Ohms, [[$far[0], $far[$n]]]),
                 );
             }
-            $found[] = new Candidate(TestSetup::dead()->lifting($landed($wall ? $far : $near)), $this->ohms());
+            $found[] = new Candidate(
+                TestSetup::dead()->lifting($this->landed($wall ? $far : $near)),
+                $this->ohms(),
+            );
         }
         if (in_array($this->circuit->profile->power, [PowerKind::Battery, PowerKind::CommonOrBattery], true)) {
             foreach ($this->calls() as $call) {
@@ -346,6 +341,17 @@ final class Candidates
         }
 
         return $found;
+    }
+
+    /**
+     * @param  list<string>  $ends
+     * @return list<string> those that are on a screw
+     */
+    private function landed(array $ends): array
+    {
+        return array_values(
+            array_filter($ends, fn (string $e): bool => isset($this->points->netlist()->elements["{$e}.joint"])),
+        );
     }
 
     /** @return list<Probe> across each switch of the thermostat */
@@ -425,16 +431,17 @@ final class Candidates
         }
         $found = [];
         foreach ($this->calls() as $call) {
-            $found[] = new Candidate(
-                $call->setup->broken([$id]),
-                [Probe::see([Sight::BREAKER]), Probe::meter(MeterMode::Amps, "{$id}.fuse"), ...$this->sights()],
-            );
+            $found[] = new Candidate($call->setup->broken([$id]), [
+                Probe::see([Sight::BREAKER]),
+                Probe::meter(MeterMode::Amps, "{$id}.fuse"),
+                ...$this->sights(),
+            ]);
         }
 
         return $found;
     }
 
-    /** @return list<Candidate> looks that tell whether a repair is needed */
+    /** @return list<Probe> looks that tell whether a repair is needed */
     public function looks(): array
     {
         $probes = [];
@@ -444,12 +451,6 @@ final class Candidates
             }
         }
 
-        return [new Candidate(new TestSetup(), $probes)];
-    }
-
-    /** @return list<string> supplies that two hots of one jumper would join */
-    public function supplies(): array
-    {
-        return array_map(static fn (Transformer $t): string => $t->id, $this->circuit->installation->transformers());
+        return $probes;
     }
 }

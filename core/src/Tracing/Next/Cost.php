@@ -169,16 +169,19 @@ final class Cost
      */
     private static function without(array $jumpers, array $others): array
     {
-        $key = static function (array $pair): string {
-            sort($pair);
-
-            return implode('~', $pair);
-        };
-        $known = array_map($key, $others);
+        $known = array_map(self::pair(...), $others);
 
         return array_values(
-            array_filter($jumpers, static fn (array $pair): bool => ! in_array($key($pair), $known, true)),
+            array_filter($jumpers, static fn (array $pair): bool => ! in_array(self::pair($pair), $known, true)),
         );
+    }
+
+    /** @param  array{string, string}  $pair */
+    private static function pair(array $pair): string
+    {
+        sort($pair);
+
+        return implode('~', $pair);
     }
 
     private function power(bool $on): void

@@ -29,7 +29,7 @@ final readonly class Hypotheses
      * @param  list<Standing>  $standings  most first
      * @param  float  $least  share of the last repair that is asked
      */
-    public static function of(array $standings, float $least = self::LEAST): self
+    public static function among(array $standings, float $least = self::LEAST): self
     {
         $shares = [];
         $kept = [];
@@ -63,7 +63,11 @@ final readonly class Hypotheses
         }
         $all = array_sum($weights);
 
-        return new self($worlds, array_map(static fn (float $w): float => $w / max($all, 1.0e-300), $weights), $groups);
+        return new self(
+            $worlds,
+            array_map(static fn (float $w): float => $w / max($all, 1.0e-300), $weights),
+            $groups,
+        );
     }
 
     /** The first few of them: for a rough look at every test. */
@@ -79,21 +83,42 @@ final readonly class Hypotheses
         );
     }
 
+    /**
+     * Weights of some of the worlds, by repair.
+     *
+     * @param  list<int>  $few
+     * @return array<string, float>
+     */
+    public function byGroup(array $few): array
+    {
+        $by = [];
+        foreach ($few as $n) {
+            $by[$this->groups[$n]] = ($by[$this->groups[$n]] ?? 0.0) + $this->weights[$n];
+        }
+
+        return $by;
+    }
+
+    /**
+     * Weight of one repair among some of the worlds.
+     *
+     * @param  list<int>  $few
+     */
+    public function of(string $group, array $few): float
+    {
+        return $this->byGroup($few)[$group] ?? 0.0;
+    }
+
     /** Bits that are still missing. */
     public function entropy(): float
     {
-        $by = [];
-        foreach ($this->groups as $n => $group) {
-            $by[$group] = ($by[$group] ?? 0.0) + $this->weights[$n];
-        }
-
-        return self::bits($by);
+        return self::bits($this->byGroup(array_keys($this->groups)));
     }
 
     /** @param  array<array-key, float>  $weights */
     public static function bits(array $weights): float
     {
-        $total = array_sum($weights);
+        $total = max(array_sum($weights), 1.0e-300);
         $bits = 0.0;
         foreach ($weights as $weight) {
             if ($weight > 0.0) {

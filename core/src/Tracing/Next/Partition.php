@@ -9,9 +9,6 @@ use Unionbit\Core\Tracing\World\Prediction;
 /** What a probe would tell apart: worlds whose bands or answers could be the same stand in one class. */
 final readonly class Partition
 {
-    /** A band wider than this is a needle that will not stand still. */
-    private const WAVERS = 12.0;
-
     /** Part of what a test could tell that slips and misreadings leave. */
     private const HONEST = 0.9;
 
@@ -25,14 +22,14 @@ final readonly class Partition
     /** @param  list<Prediction>  $predictions  one for each world */
     public static function of(array $predictions, Hypotheses $hypotheses): self
     {
-        $tokens = $bands = [];
+        $tokens = $bands = $anything = [];
         foreach ($predictions as $n => $p) {
             if ($p->low === null || $p->high === null) {
                 $tokens[$p->token()][] = $n;
             } elseif ($p->ghost) {
                 $bands[] = [0.0, 3.0, $n];
-            } elseif ($p->high - $p->low > self::WAVERS && $p->low < 1.0) {
-                $tokens['wavers'][] = $n;
+            } elseif ($p->wavers) {
+                $anything[] = $n;
             } else {
                 $bands[] = [$p->low, $p->high, $n];
             }
@@ -48,7 +45,28 @@ final readonly class Partition
             $end = max($end, $high);
         }
 
+        $classes = self::joined($classes, $anything, $hypotheses);
+
         return new self($classes, self::HONEST * self::gain($classes, $hypotheses));
+    }
+
+    /**
+     * Those that may read anything are told apart from nobody: they go with the likeliest.
+     *
+     * @param  list<list<int>>  $classes
+     * @param  list<int>  $anything
+     * @return list<list<int>>
+     */
+    private static function joined(array $classes, array $anything, Hypotheses $hypotheses): array
+    {
+        if ($anything === [] || $classes === []) {
+            return $anything === [] ? $classes : [$anything];
+        }
+        $shares = array_map(static fn (array $c): float => self::share($c, $hypotheses), $classes);
+        $most = (int) array_search(max($shares), $shares, true);
+        $classes[$most] = [...$classes[$most], ...$anything];
+
+        return $classes;
     }
 
     /** @param  list<list<int>>  $classes */
@@ -59,10 +77,7 @@ final readonly class Partition
         }
         $left = 0.0;
         foreach ($classes as $class) {
-            $by = [];
-            foreach ($class as $n) {
-                $by[$hypotheses->groups[$n]] = ($by[$hypotheses->groups[$n]] ?? 0.0) + $hypotheses->weights[$n];
-            }
+            $by = $hypotheses->byGroup($class);
             $left += array_sum($by) * Hypotheses::bits($by);
         }
 
@@ -73,6 +88,69 @@ final readonly class Partition
     public static function share(array $class, Hypotheses $hypotheses): float
     {
         return array_sum(array_map(static fn (int $n): float => $hypotheses->weights[$n], $class));
+    }
+
+    /**
+     * Bits that it still tells among some of the worlds.
+     *
+     * @param  list<int>  $few  numbers of worlds
+     */
+    public function within(array $few, Hypotheses $hypotheses): float
+    {
+        $in = array_fill_keys($few, true);
+        $before = $hypotheses->byGroup($few);
+        $total = array_sum($before);
+        if ($total <= 0.0) {
+            return 0.0;
+        }
+        $left = 0.0;
+        foreach ($this->classes as $class) {
+            $by = $hypotheses->byGroup(
+                array_values(array_filter($class, static fn (int $n): bool => isset($in[$n]))),
+            );
+            $left += (array_sum($by) / $total) * Hypotheses::bits($by);
+        }
+
+        return max(0.0, Hypotheses::bits($before) - $left);
+    }
+
+    /** Share of the others that fall, where a group gives what it would give. */
+    public function fells(string $group, Hypotheses $hypotheses): float
+    {
+        $all = array_sum($hypotheses->weights) - $hypotheses->of($group, array_keys($hypotheses->groups));
+        if ($all <= 0.0) {
+            return 0.0;
+        }
+        $best = 0.0;
+        foreach ($this->classes as $class) {
+            $own = $hypotheses->of($group, $class);
+            $others = self::share($class, $hypotheses) - $own;
+            $best = max($best, $own > 0.5 ? 1.0 - $others / $all : 0.0);
+        }
+
+        return $best;
+    }
+
+    /**
+     * @param  list<Prediction>  $predictions
+     * @return list<Outcome> the likeliest first
+     */
+    public function outcomes(array $predictions, Hypotheses $hypotheses): array
+    {
+        $outcomes = [];
+        foreach ($this->classes as $class) {
+            usort($class, static fn (int $a, int $b): int => $hypotheses->weights[$b] <=> $hypotheses->weights[$a]);
+            $outcomes[] = new Outcome(
+                $predictions[$class[0]]->result(),
+                round(self::share($class, $hypotheses), 4),
+                array_values(
+                    array_unique(array_map(static fn (int $n): string => $hypotheses->worlds[$n]->id, $class)),
+                ),
+            );
+        }
+        usort($outcomes, static fn (Outcome $a, Outcome $b): int => $b->share <=> $a->share);
+
+        return $outcomes;
     }
 
     /** The same for two probes that tell the same apart. */

@@ -51,9 +51,9 @@ final class PlayedHouse
     /** 0 to 1. */
     private function random(): float
     {
-        $this->seed = ($this->seed * 1103515245 + 12345) & 0x7fffffff;
+        $this->seed = ($this->seed * 1103515245 + 12345) & 0x7FFFFFFF;
 
-        return (($this->seed >> 8) & 0xffff) / 65536.0;
+        return (($this->seed >> 8) & 0xFFFF) / 65536.0;
     }
 
     private function fault(): ?Fault

@@ -109,12 +109,7 @@ final readonly class ProposalWords
 
         return $probe->mode->value === 'A'
             ? Message::of('tracing.do.amps', at: $from)
-            : Message::of(
-                'tracing.do.read',
-                mode: $probe->mode->value,
-                from: $from,
-                to: $this->point($probe->to),
-            );
+            : Message::of('tracing.do.read', mode: $probe->mode->value, from: $from, to: $this->point($probe->to));
     }
 
     public static function key(string $key): Message

@@ -22,18 +22,7 @@ final readonly class Reading
 
     private const EVENT = ['kind', 'of', 'what', 'part', 'amps', 'minutes', 'key', 'value', 'at', 'answered'];
 
-    private const RESULT = [
-        'volts',
-        'ohms',
-        'amps',
-        'beeps',
-        'sees',
-        'found',
-        'note',
-        'fuses',
-        'when',
-        'cannot',
-    ];
+    private const RESULT = ['volts', 'ohms', 'amps', 'beeps', 'sees', 'found', 'note', 'fuses', 'when', 'cannot'];
 
     public function __construct(private Vocabulary $words)
     {
@@ -216,17 +205,19 @@ final readonly class Reading
             $kind,
             of: match (true) {
                 $kind->isOfSupply() => $event->at('of')->oneOf($this->words->fused),
-                $kind === EventKind::Moved => $event->at('at')->oneOf(
-                    array_map(static fn (Place $p): string => $p->value, $this->words->stand),
-                ),
+                $kind === EventKind::Moved => $event
+                    ->at('at')
+                    ->oneOf(array_map(static fn (Place $p): string => $p->value, $this->words->stand)),
                 $kind === EventKind::Touched => $this->point($event->at('of')),
                 default => $text('of'),
             },
             what: $kind === EventKind::Repaired
-                ? $event->at('what')->oneOf([
-                    ...array_map(strval(...), array_keys($this->words->repairs)),
-                    ...array_map(strval(...), array_keys($this->words->faults)),
-                ])
+                ? $event
+                    ->at('what')
+                    ->oneOf([
+                        ...array_map(strval(...), array_keys($this->words->repairs)),
+                        ...array_map(strval(...), array_keys($this->words->faults)),
+                    ])
                 : $text('what'),
             part: $text('part'),
             amps: $number('amps'),

@@ -138,18 +138,15 @@ final class Session
             )
             : $request->each('complaint');
 
-        return array_map(
-            static function (Given $item) use ($reading): array {
-                $item->onlyHas(['call', 'sees', 'when', 'fuses']);
+        return array_map(static function (Given $item) use ($reading): array {
+            $item->onlyHas(['call', 'sees', 'when', 'fuses']);
 
-                return [
-                    $reading->call($item->at('call')),
-                    new Result(sees: $reading->sees($item), fuses: $reading->fuses($item)),
-                    $item->has('when') ? $item->at('when')->oneOf(self::WHEN) : 'now',
-                ];
-            },
-            $items,
-        );
+            return [
+                $reading->call($item->at('call')),
+                new Result(sees: $reading->sees($item), fuses: $reading->fuses($item)),
+                $item->has('when') ? $item->at('when')->oneOf(self::WHEN) : 'now',
+            ];
+        }, $items);
     }
 
     /** @return list<array{call: string, sees: array<string, string>}> "cool-1: outdoor-unit no, blower yes; heat-1: …" */
@@ -160,7 +157,7 @@ final class Session
             [$call, $rest] = [...explode(':', $part, 2), ''];
             $sees = [];
             foreach (self::split(',', $rest) as $said) {
-                [$key, $answer] = [...(preg_split('/\s+/', $said) ?: []), '', ''];
+                [$key, $answer] = [...preg_split('/\s+/', $said) ?: [], '', ''];
                 $sees[(string) $key] = (string) $answer;
             }
             $items[] = ['call' => trim($call), 'sees' => $sees];

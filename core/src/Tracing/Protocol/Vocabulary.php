@@ -96,7 +96,7 @@ final readonly class Vocabulary
             $faults,
             $trace->list->repairs,
             array_column($supplies, 'id'),
-            array_values(array_column($fused, 'id')),
+            array_column($fused, 'id'),
             $points->liftable(),
             array_map(static fn (Place $p): string => $p->value, $points->places()),
             $points->holdable(),

@@ -41,7 +41,9 @@ final readonly class LandingFault
         $opens = self::opensAFuse($plan, $circuit);
         $faults = [];
         foreach ($found as $finding) {
-            $part = isset($finding->conductors[0]) ? "{$finding->conductors[0]}.near" : $finding->points[0] ?? 'house';
+            $part = isset($finding->conductors[0])
+                ? "{$finding->conductors[0]}.near"
+                : $finding->points[0] ?? 'house';
             $points = $finding->points === [] ? [$part] : $finding->points;
             $fault = new self($finding->code, $part, $points, $finding->named(), $opens);
             $faults[$fault->id()] ??= $fault;

@@ -46,6 +46,11 @@ final readonly class TestSetup
         return new self(isolated: true);
     }
 
+    public function provedDead(): self
+    {
+        return $this->copy(['isolated' => true]);
+    }
+
     public function asked(CallName $call): self
     {
         return $this->copy(['call' => $call]);

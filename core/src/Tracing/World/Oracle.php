@@ -58,7 +58,7 @@ final readonly class Oracle
             return Prediction::ghost();
         }
         if ($solved->cycles()) {
-            return Prediction::band(0.0, self::FULL * 1.15);
+            return Prediction::wavering(self::FULL * 1.15);
         }
         $wide =
             self::VOLTS['share'] * $volts +
@@ -73,7 +73,9 @@ final readonly class Oracle
         $amps = $solved->amps($from);
         $wide = self::AMPS['share'] * $amps + self::AMPS['floor'];
 
-        return Prediction::band($solved->cycles() ? 0.0 : max(0.0, $amps - $wide), $amps + $wide);
+        return $solved->cycles()
+            ? Prediction::wavering($amps + $wide)
+            : Prediction::band(max(0.0, $amps - $wide), $amps + $wide);
     }
 
     private static function ohms(Solved $solved, string $from, string $to): Prediction

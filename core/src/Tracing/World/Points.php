@@ -143,7 +143,7 @@ final readonly class Points
     {
         $id = $this->byName[$name] ?? $name;
 
-        return ($this->netlist->points[$id] ?? null)?->place ?? (Place::ofPoint($id) ?? Place::Indoor);
+        return ($this->netlist->points[$id] ?? null)->place ?? (Place::ofPoint($id) ?? Place::Indoor);
     }
 
     public function netlist(): Netlist

@@ -28,7 +28,7 @@ final readonly class Prediction
     /** Volts up to which a meter with a high input shows a ghost. */
     private const GHOST = 20.0;
 
-    /** A ghost tells less than a number. */
+    /** A ghost tells less than a number, and so does a needle that wavers. */
     private const VAGUE = 0.5;
 
     /**
@@ -39,6 +39,7 @@ final readonly class Prediction
         public ?float $low = null,
         public ?float $high = null,
         public bool $ghost = false,
+        public bool $wavers = false,
         public bool $over = false,
         public ?float $beeps = null,
         public array $answers = [],
@@ -49,6 +50,12 @@ final readonly class Prediction
     public static function band(float $low, float $high): self
     {
         return new self($low, $high);
+    }
+
+    /** A needle that will not stand still: the circuit goes in and out. */
+    public static function wavering(float $high): self
+    {
+        return new self(0.0, $high, wavers: true);
     }
 
     public static function ghost(): self
@@ -116,7 +123,7 @@ final readonly class Prediction
         }
         $off = max(0.0, $this->low - $value, $value - $this->high);
         $edge = $mode === MeterMode::Amps ? 0.03 + 0.05 * $value : 0.3 + 0.05 * $value;
-        $fits = exp(-0.5 * ($off / $edge) ** 2) * ($this->ghost ? self::VAGUE : 1.0);
+        $fits = exp(-0.5 * ($off / $edge) ** 2) * ($this->ghost || $this->wavers ? self::VAGUE : 1.0);
 
         return (1.0 - self::SLIP) * $fits + $slipped;
     }

@@ -115,7 +115,7 @@ final class Solved
     {
         $islands = $this->islands ??= $this->islands();
 
-        return $a === $b || (($islands[$a] ?? $a) === ($islands[$b] ?? $b));
+        return $a === $b || ($islands[$a] ?? $a) === ($islands[$b] ?? $b);
     }
 
     /** @return array<string, string> */

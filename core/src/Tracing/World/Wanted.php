@@ -44,7 +44,7 @@ final readonly class Wanted
         }
         $heats = array_any(
             array_keys($wanted),
-            static fn (string $key): bool => $wanted[$key] === 'yes' && Observable::from($key)->needsAir(),
+            static fn (string $key): bool => ($wanted[$key] ?? '') === 'yes' && Observable::from($key)->needsAir(),
         );
         if ($heats && $archetype->fanInHeat === 'equipment' && isset($wanted[Observable::Blower->value])) {
             $wanted[Observable::Blower->value] = 'yes';

@@ -6,8 +6,8 @@ namespace Unionbit\Core\Tracing\World;
 
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Circuit\Circuit;
-use Unionbit\Core\Circuit\Edit\Closed;
 use Unionbit\Core\Circuit\Edit\CircuitEdit;
+use Unionbit\Core\Circuit\Edit\Closed;
 use Unionbit\Core\Circuit\Edit\FuseBridged;
 use Unionbit\Core\Circuit\Edit\FuseScaled;
 use Unionbit\Core\Circuit\Edit\Opened;
@@ -122,7 +122,10 @@ final class World
         if (($old !== null && ! $same) || $element->emf !== 0.0 || ($old->emf ?? 0.0) !== 0.0) {
             return false;
         }
-        $most = max(1.0 / max(1.0e-3, $element->magnitude()), $old === null ? 0.0 : 1.0 / max(1.0e-3, $old->magnitude()));
+        $most = max(
+            1.0 / max(1.0e-3, $element->magnitude()),
+            $old === null ? 0.0 : 1.0 / max(1.0e-3, $old->magnitude()),
+        );
 
         return $point->phasors->magnitude($element->a, $element->b) * $most < self::NOTHING;
     }
@@ -185,9 +188,7 @@ final class World
     {
         $id = $this->points->of($name) ?? $name;
 
-        return $test->face === Face::Bare && str_starts_with($id, 'wall.')
-            ? $this->points->endOn($id) ?? $id
-            : $id;
+        return $test->face === Face::Bare && str_starts_with($id, 'wall.') ? $this->points->endOn($id) ?? $id : $id;
     }
 
     /** @return list<string> */
