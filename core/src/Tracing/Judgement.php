@@ -376,12 +376,13 @@ final class Judgement
      * @param  list<Standing>  $standings
      * @return list<int> numbers of rows that the best do not explain, the worst first
      */
-    private function unexplained(array $standings): array
+    public function unexplained(array $standings): array
     {
         $best = [];
+        $known = array_values(array_filter($standings, static fn (Standing $s): bool => ! $s->suspect->isUnknown()));
         $few = array_filter(
-            array_slice($standings, 0, 6),
-            static fn (Standing $s): bool => $s->share > 0.1 || $s === $standings[0],
+            array_slice($known, 0, 6),
+            static fn (Standing $s): bool => $s->share > 0.1 || $s === $known[0],
         );
         foreach ($this->belief->rows() as $index => $row) {
             if (! $row->kind->isEvidence() || $row->withdrawn || $row->number === 0) {

@@ -15,6 +15,7 @@ use Unionbit\Core\Tracing\Belief\Belief;
 use Unionbit\Core\Tracing\Belief\Blows;
 use Unionbit\Core\Tracing\Belief\Pairs;
 use Unionbit\Core\Tracing\Belief\RowLikelihood;
+use Unionbit\Core\Tracing\Belief\Standing;
 use Unionbit\Core\Tracing\Belief\Worlds;
 use Unionbit\Core\Tracing\Next\Candidates;
 use Unionbit\Core\Tracing\Next\Chooser;
@@ -58,7 +59,7 @@ final class Trace
 
     private State $state;
 
-    /** @var array<string, true> keys of tests done */
+    /** @var array<string, int> number of the row in which a test was done, by its key */
     private array $done = [];
 
     /** @var array<string, CallName> */
@@ -158,7 +159,7 @@ final class Trace
         if ($confirm !== null && $confirm->key() === $setup->key().'/'.$probe->key()) {
             $this->confirmed = $leader;
         }
-        $this->done[$setup->key().'/'.$probe->key()] = true;
+        $this->done[$setup->key().'/'.$probe->key()] = count($this->rows());
         $this->state = $this->state->setUp($setup)->standing($handling->at)->later($minutes);
         foreach ($result->fuses as $id => $said) {
             $this->state =
@@ -190,7 +191,7 @@ final class Trace
         foreach ($probe->see as $key) {
             $this->state = $this->state->refusing("see:{$key}");
         }
-        $this->done[$setup->key().'/'.$probe->key()] = true;
+        $this->done[$setup->key().'/'.$probe->key()] = 0;
         $this->last = null;
     }
 
@@ -312,10 +313,26 @@ final class Trace
             $standings,
             $this->state,
             count($this->rows()),
-            $this->done,
+            $this->notAgain($standings),
             array_values($this->open),
             $this->waived ? '*' : $this->confirmed,
             $this->notes,
+        );
+    }
+
+    /**
+     * Tests that tell nothing more: all that were done but those whose row nobody explains, again with better contact.
+     *
+     * @param  list<Standing>  $standings
+     * @return array<string, true>
+     */
+    private function notAgain(array $standings): array
+    {
+        $odd = $this->judgement->unexplained($standings);
+
+        return array_fill_keys(
+            array_keys(array_filter($this->done, static fn (int $row): bool => ! in_array($row, $odd, true))),
+            true,
         );
     }
 }

@@ -28,6 +28,9 @@ final readonly class Chooser
 
     private const AHEAD = 4;
 
+    /** How much the first of two tests counts beside both: of two that could be done in either order the better one. */
+    private const FIRST = 0.5;
+
     public function __construct(private Scoring $scoring)
     {
     }
@@ -117,7 +120,8 @@ final readonly class Chooser
                 $bits += $share * $gain;
                 $minutes += $share * $takes;
             }
-            $few[] = [$this->scoring->worth($bits, $minutes), $first];
+            $both = $this->scoring->worth($bits, $minutes);
+            $few[] = [self::FIRST * $first->worth + (1.0 - self::FIRST) * $both, $first];
         }
         usort($few, static fn (array $a, array $b): int => $b[0] <=> $a[0]);
 

@@ -44,7 +44,7 @@ final readonly class LandingFault
             $part = isset($finding->conductors[0])
                 ? "{$finding->conductors[0]}.near"
                 : $finding->points[0] ?? 'house';
-            $points = $finding->points === [] ? [$part] : $finding->points;
+            $points = array_values(array_unique([$part, ...$finding->points]));
             $fault = new self($finding->code, $part, $points, $finding->named(), $opens);
             $faults[$fault->id()] ??= $fault;
         }
