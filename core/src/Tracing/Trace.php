@@ -28,6 +28,7 @@ use Unionbit\Core\Tracing\Record\EventKind;
 use Unionbit\Core\Tracing\Record\Row;
 use Unionbit\Core\Tracing\Record\RowKind;
 use Unionbit\Core\Tracing\Record\State;
+use Unionbit\Core\Tracing\Suspect\Suspect;
 use Unionbit\Core\Tracing\Suspect\SuspectList;
 use Unionbit\Core\Tracing\Test\Probe;
 use Unionbit\Core\Tracing\Test\Result;
@@ -108,7 +109,7 @@ final class Trace
         $cost = new Cost($this->circuit, $this->world->points, $this->sight, $looks);
         $outlook = new Outlook($this->world, $oracle, $worlds);
         $candidates = new Candidates($this->circuit, $this->world->points, $this->sight, $this->list->repairs);
-        $scoring = new Scoring($candidates, $outlook, $cost, $this->sight, $school);
+        $scoring = new Scoring($candidates, $outlook, $cost, $this->sight, $this->world->points, $school);
         $this->judgement = new Judgement(
             $this->belief,
             $this->list,
@@ -144,7 +145,7 @@ final class Trace
 
     private function row(RowKind $kind, TestSetup $setup, Probe $probe, Result $result): void
     {
-        $before = $kind === RowKind::Test ? $this->answer() : null;
+        $leads = $kind === RowKind::Test ? $this->leading() : null;
         $handling = $this->judgement->cost->of($this->state, $setup, $probe);
         $cannot = $kind === RowKind::Cannot;
         $minutes = $cannot || $kind === RowKind::Found ? 0.0 : $handling->minutes;
@@ -154,12 +155,11 @@ final class Trace
 
             return;
         }
-        $confirm = $before?->done?->confirm;
-        $leader = $before->done->group ?? '';
-        if ($confirm !== null && $confirm->key() === $setup->key().'/'.$probe->key()) {
-            $this->confirmed = $leader;
+        if ($leads !== null) {
+            // The fault was found already: whatever was tested then, confirms it or takes it back.
+            $this->confirmed = $leads;
         }
-        $this->done[$setup->key().'/'.$probe->key()] = count($this->rows());
+        $this->done[$this->world->points->key($setup, $probe)] = count($this->rows());
         $this->state = $this->state->setUp($setup)->standing($handling->at)->later($minutes);
         foreach ($result->fuses as $id => $said) {
             $this->state =
@@ -191,7 +191,7 @@ final class Trace
         foreach ($probe->see as $key) {
             $this->state = $this->state->refusing("see:{$key}");
         }
-        $this->done[$setup->key().'/'.$probe->key()] = 0;
+        $this->done[$this->world->points->key($setup, $probe)] = 0;
         $this->last = null;
     }
 
@@ -212,9 +212,7 @@ final class Trace
                 $this->state->setup->broken(array_values(array_diff($breaker, [$event->of]))),
             )),
             EventKind::Moved => ($this->state = $this->state->standing(Place::from($event->of))),
-            EventKind::ProvedDead => ($this->state = $this->state->setUp(
-                $this->state->setup->provedDead(),
-            )),
+            EventKind::ProvedDead => ($this->state = $this->state->setUp($this->state->setup->provedDead())),
             EventKind::Waived => ($this->waived = true),
             EventKind::Repaired, EventKind::Setting => $this->repaired($event, $before),
             default => null,
@@ -246,7 +244,7 @@ final class Trace
     {
         $numbers = array_map(static fn (Row $r): string => (string) $r->number, $this->rows());
         if (! in_array((string) $number, $numbers, true)) {
-            throw new Refusal('/row', $number, $numbers);
+            throw new Refusal('/row', $number, $numbers === [] ? ['no row yet'] : $numbers);
         }
         $this->belief->withdraw($number);
         $this->last = null;
@@ -297,6 +295,27 @@ final class Trace
     public function state(): State
     {
         return $this->state;
+    }
+
+    /** The repair that is found, before the next test is thought of; null where none is. */
+    private function leading(): ?string
+    {
+        $groups = $this->groups();
+        $id = array_key_first($groups) ?? '';
+
+        return $id !== Suspect::SOUND && ($groups[$id] ?? 0.0) >= Judgement::FOUND ? $id : null;
+    }
+
+    /** @return array<string, float> share of each repair, most first; without the next test */
+    public function groups(): array
+    {
+        $shares = [];
+        foreach ($this->belief->standings() as $standing) {
+            $shares[$standing->repair] = ($shares[$standing->repair] ?? 0.0) + $standing->share;
+        }
+        arsort($shares);
+
+        return $shares;
     }
 
     public function answer(): Answer

@@ -41,13 +41,7 @@ dataset('stories', [
         [],
         9,
     ],
-    'fan center whose transformer is dead' => [
-        'fan-centre-1h-1c',
-        ['primary-open:T1'],
-        ['cool-1', 'fan'],
-        [],
-        6,
-    ],
+    'fan center whose transformer is dead' => ['fan-centre-1h-1c', ['primary-open:T1'], ['cool-1', 'fan'], [], 6],
     'fan center without a line' => ['fan-centre-1h-1c', ['no-line:T1'], ['cool-1', 'fan'], [], 5],
     'rubbed through on the cabinet, one mode only' => [
         'furnace-gas-1h-1c',
@@ -97,14 +91,20 @@ it('finds it, spends no fuse, and runs the calls again', function (
 ): void {
     $traced = Traced::of($house, $faults, $calls, $history);
     $traced->follow();
-    expect($traced->found())->toContain(explode('@', $faults[0])[0])
-        ->and($traced->tests)->toBeLessThanOrEqual($most)
-        ->and(array_sum($traced->trace->state()->spent))->toBe(0);
+    expect($traced->found())
+        ->toContain(explode('@', $faults[0])[0])
+        ->and($traced->tests)
+        ->toBeLessThanOrEqual($most)
+        ->and(array_sum($traced->trace->state()->spent))
+        ->toBe(0);
 
     $answer = $traced->follow(toTheEnd: true);
-    expect($answer->finished)->toBeTrue()
-        ->and($answer->open)->toBe([])
-        ->and($answer->suspects[0]->id)->toBe('nothing-wrong');
+    expect($answer->finished)
+        ->toBeTrue()
+        ->and($answer->open)
+        ->toBe([])
+        ->and($answer->suspects[0]->id)
+        ->toBe('nothing-wrong');
 })->with('stories');
 
 it('finds the batteries of a blank display at the wall, without a step', function (): void {
@@ -123,8 +123,11 @@ it('finds the second fault that waited behind the first, by running the calls ag
     );
     $answer = $traced->follow(60, toTheEnd: true);
 
-    expect(implode(' ', $traced->repairs))->toContain('ends-wall:A2~A9')->toContain('contactor:contactor')
-        ->and($answer->finished)->toBeTrue();
+    expect(implode(' ', $traced->repairs))
+        ->toContain('ends-wall:A2~A9')
+        ->toContain('contactor:contactor')
+        ->and($answer->finished)
+        ->toBeTrue();
 });
 
 it('never loses the cause after the fuse has opened', function (string $fault): void {
@@ -140,9 +143,12 @@ it('looks first at what is cheap, where one stands, as one would say it', functi
     $dead = Traced::of('furnace-gas-1h-1c', ['fuse-blown:T1.fuse'], ['cool-1', 'heat-1']);
     $first = $dead->trace->answer()->next[0];
     // Everything dead: R to C at the wall, before a step is taken.
-    expect($first->probe?->from)->toStartWith('wall.R')
-        ->and($first->probe?->to)->toBe('wall.C')
-        ->and($first->handling->steps)->toBe([]);
+    expect($first->probe?->from)
+        ->toStartWith('wall.R')
+        ->and($first->probe?->to)
+        ->toBe('wall.C')
+        ->and($first->handling->steps)
+        ->toBe([]);
     $dead->does($first);
     // Nothing there: at the transformer, across the fuse or its two leads.
     $second = $dead->trace->answer()->next[0];
@@ -152,7 +158,13 @@ it('looks first at what is cheap, where one stands, as one would say it', functi
 it('says which rows nobody explains, and finds it in spite of them', function (): void {
     $right = 0;
     foreach (range(1, 6) as $seed) {
-        $traced = Traced::of('furnace-gas-1h-1c', ['conductor-open:A4.h1'], ['cool-1', 'fan'], wrong: 0.1, seed: $seed);
+        $traced = Traced::of(
+            'furnace-gas-1h-1c',
+            ['conductor-open:A4.h1'],
+            ['cool-1', 'fan'],
+            wrong: 0.1,
+            seed: $seed,
+        );
         $traced->follow();
         $right += in_array('conductor-open:A4.h1', $traced->found(), true) ? 1 : 0;
     }

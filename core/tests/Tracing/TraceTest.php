@@ -58,7 +58,10 @@ it('gives shares that sum to one, and the same in any order', function (): void 
         expect(array_sum(shares($trace)))->toEqualWithDelta(1.0, 1.0e-9);
     }
     foreach ($shares[0] as $id => $share) {
-        expect($shares[1][$id])->toEqualWithDelta($share, 2.0e-3)->and($shares[2][$id])->toEqualWithDelta($share, 2.0e-3);
+        expect($shares[1][$id])
+            ->toEqualWithDelta($share, 2.0e-3)
+            ->and($shares[2][$id])
+            ->toEqualWithDelta($share, 2.0e-3);
     }
 });
 
@@ -73,7 +76,10 @@ it('judges everything again when a row is withdrawn, and keeps its number', func
     foreach (shares($trace) as $id => $share) {
         expect($share)->toEqualWithDelta($before[$id] ?? 0.0, 1.0e-6);
     }
-    expect(count($trace->rows()))->toBe(2)->and($trace->rows()[1]->withdrawn)->toBeTrue();
+    expect(count($trace->rows()))
+        ->toBe(2)
+        ->and($trace->rows()[1]->withdrawn)
+        ->toBeTrue();
 });
 
 it('is deterministic', function (): void {
@@ -168,8 +174,7 @@ it('goes on without what cannot be reached, and says when nothing parts them fur
     }
     $answer = $traced->trace->answer();
 
-    expect($answer->done)->not->toBeNull()
-        ->and($answer->done?->ids)->toContain('conductor-open:B1.h1');
+    expect($answer->done)->not->toBeNull()->and($answer->done?->ids)->toContain('conductor-open:B1.h1');
 });
 
 it('opens the calls that a repair touches, and no other', function (): void {
@@ -193,7 +198,11 @@ it('says "none of what I know" where every row contradicts every suspect', funct
     foreach (['wall.Y1', 'wall.W1', 'wall.G', 'wall.Rc', 'indoor.Y', 'indoor.W', 'indoor.G'] as $n => $point) {
         foreach ([CallName::Idle, CallName::Cool1] as $call) {
             $to = str_starts_with($point, 'wall') ? 'wall.C' : 'indoor.C';
-            $trace->test(TestSetup::calling($call), Probe::meter(MeterMode::Volts, $point, $to), Result::number(6.0 + $n));
+            $trace->test(
+                TestSetup::calling($call),
+                Probe::meter(MeterMode::Volts, $point, $to),
+                Result::number(6.0 + $n),
+            );
         }
     }
     $answer = $trace->answer();
@@ -202,15 +211,15 @@ it('says "none of what I know" where every row contradicts every suspect', funct
 });
 
 it('tells a survey\'s own landing fault before any test', function (): void {
-    $plan = House::plan(edit: static fn ($landing) => $landing->onWall(
-        'A5',
-        End::landed('Rc'),
-    ));
+    $plan = House::plan(edit: static fn ($landing) => $landing->onWall('A5', End::landed('Rc')));
     $trace = new Trace($plan, House::faults());
     $answer = $trace->answer();
     $ids = array_map(static fn ($f): string => $f->id(), $answer->landing);
 
-    expect($ids)->not->toBe([])
-        ->and(array_filter($answer->suspects, static fn ($s): bool => in_array($s->id, $ids, true)))->not->toBe([])
-        ->and($answer->landing[0]->opensFuse)->toBeTrue();
+    expect($ids)
+        ->not->toBe([])
+        ->and(array_filter($answer->suspects, static fn ($s): bool => in_array($s->id, $ids, true)))
+        ->not->toBe([])
+        ->and($answer->landing[0]->opensFuse)
+        ->toBeTrue();
 });

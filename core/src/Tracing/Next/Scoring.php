@@ -10,6 +10,7 @@ use Unionbit\Core\Tracing\Belief\Standing;
 use Unionbit\Core\Tracing\Record\State;
 use Unionbit\Core\Tracing\Test\Probe;
 use Unionbit\Core\Tracing\Test\TestSetup;
+use Unionbit\Core\Tracing\World\Points;
 use Unionbit\Core\Tracing\World\Prediction;
 use Unionbit\Core\Tracing\World\Sight;
 
@@ -36,6 +37,7 @@ final class Scoring
         private readonly Outlook $outlook,
         private readonly Cost $cost,
         private readonly Sight $sight,
+        private readonly Points $points,
         private readonly School $school,
     ) {
     }
@@ -127,7 +129,7 @@ final class Scoring
         ];
 
         return array_intersect($state->cannot, $named) !== [] ||
-            isset($this->done[$candidate->setup->key().'/'.$probe->key()]);
+            isset($this->done[$this->points->key($candidate->setup, $probe)]);
     }
 
     /** @return array{list<list<Prediction>>, float} by world, by probe; and the share in which a fuse opens */

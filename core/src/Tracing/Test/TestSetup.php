@@ -46,6 +46,17 @@ final readonly class TestSetup
         return new self(isolated: true);
     }
 
+    /**
+     * The same with other jumpers and face, and with further ends lifted.
+     *
+     * @param  list<array{string, string}>  $jumpers
+     * @param  list<string>  $lifted
+     */
+    public function on(array $jumpers, array $lifted, Face $face): self
+    {
+        return $this->lifting($lifted)->copy(['jumpers' => $jumpers, 'face' => $face]);
+    }
+
     public function provedDead(): self
     {
         return $this->copy(['isolated' => true]);

@@ -10,6 +10,9 @@ use Unionbit\Core\Circuit\Netlist\ElementKind;
 use Unionbit\Core\Circuit\Netlist\Netlist;
 use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Terminal\Place;
+use Unionbit\Core\Tracing\Test\Face;
+use Unionbit\Core\Tracing\Test\Probe;
+use Unionbit\Core\Tracing\Test\TestSetup;
 
 /**
  * Every name by which a point of a house may be told: the circuit's own, and those of the parts, "contactor.hot",
@@ -144,6 +147,37 @@ final readonly class Points
         $id = $this->byName[$name] ?? $name;
 
         return ($this->netlist->points[$id] ?? null)->place ?? (Place::ofPoint($id) ?? Place::Indoor);
+    }
+
+    /** The thermostat off its wires said end by end: every end lifted, jumpers from copper to copper. */
+    public function plain(TestSetup $setup): TestSetup
+    {
+        $bare = $setup->face === Face::Bare;
+        $point = fn (string $name): string => $bare ? $this->copper($name) : $this->of($name) ?? $name;
+        $jumpers = array_map(static fn (array $pair): array => array_map($point, $pair), $setup->jumpers);
+
+        return $setup->on($jumpers, $bare ? $this->endsAt(Place::Wall) : [], $bare ? Face::Off : $setup->face);
+    }
+
+    /** The copper that was on a screw of the wall; any other point by the circuit's own name. */
+    public function copper(string $name): string
+    {
+        $id = $this->of($name) ?? $name;
+
+        return str_starts_with($id, 'wall.') ? $this->endOn($id) ?? $id : $id;
+    }
+
+    /** The same for one test said in two ways. */
+    public function key(TestSetup $setup, Probe $probe): string
+    {
+        $bare = $setup->face === Face::Bare;
+        $point = fn (string $name): string => $bare ? $this->copper($name) : $this->of($name) ?? $name;
+        $ends = [$point($probe->from), $point($probe->to)];
+        sort($ends);
+
+        return $this->plain($setup)->key().
+            '/'.
+            ($probe->mode === null ? $probe->key() : "{$probe->mode->value}:".implode('~', $ends));
     }
 
     public function netlist(): Netlist
