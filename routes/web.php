@@ -30,6 +30,7 @@ use App\Shell\StageController;
 use App\Survey\EntryPreviewController;
 use App\Survey\Identify\IdentifyController;
 use App\Survey\SurveyEditController;
+use App\Trace\TraceController;
 use Illuminate\Support\Facades\Route;
 
 Route::redirect('/', '/jobs');
@@ -61,6 +62,7 @@ Route::middleware('auth')->group(function (): void {
         Route::get('/plan', [StageController::class, 'plan'])->name('job.plan');
         Route::get('/set', [StageController::class, 'set'])->name('job.set');
         Route::get('/prove', [StageController::class, 'prove'])->name('job.prove');
+        Route::get('/trace', [TraceController::class, 'show'])->name('job.trace');
         Route::get('/handover', [StageController::class, 'handover'])->name('job.handover');
 
         Route::get('/job-file', [FilesController::class, 'job'])->name('job.job-file');
@@ -91,6 +93,8 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/signs', [StepsController::class, 'sign'])->name('job.signs');
         Route::post('/power', PowerController::class)->name('job.power');
         Route::post('/temporary-things', ThingsController::class)->name('job.temporary-things');
+        Route::post('/trace-rows', [TraceController::class, 'store'])->name('job.trace-rows');
+        Route::post('/trace-setup', [TraceController::class, 'setUp'])->name('job.trace-setup');
         Route::post('/steps', [StepsController::class, 'step'])->name('job.steps');
         Route::post('/settings', SettingsController::class)->name('job.settings');
         Route::post('/moves', MovesController::class)->name('job.moves');

@@ -15,6 +15,8 @@ use App\Models\Record\Signature;
 use App\Models\Record\StepEvent;
 use App\Models\Record\TemporaryThing;
 use App\Models\Record\Waiver;
+use App\Models\Tracing\TraceMoment;
+use App\Models\Tracing\TraceRow;
 use Database\Factories\JobFactory;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Casts\Attribute;
@@ -185,6 +187,7 @@ final class Job extends Model
                 $this->powerEvents(),
                 $this->stepEvents(),
                 $this->temporaryThings(),
+                $this->traceRows(),
                 $this->moveTicks(),
                 $this->settingEntries(),
                 $this->waivers(),
@@ -252,6 +255,21 @@ final class Job extends Model
     public function temporaryThings(): HasMany
     {
         return $this->hasMany(TemporaryThing::class)->orderBy('seq');
+    }
+
+    /** @return HasMany<TraceRow, $this> */
+    public function traceRows(): HasMany
+    {
+        return $this->hasMany(TraceRow::class)->orderBy('seq');
+    }
+
+    /** The fault that is open in Trace; null where none is. */
+    public function openFault(): ?TraceRow
+    {
+        $rows = $this->counting($this->traceRows())->whereIn('kind', [TraceMoment::Open, TraceMoment::Close]);
+        $last = $rows->reorder()->orderByDesc('seq')->first();
+
+        return $last?->kind === TraceMoment::Open ? $last : null;
     }
 
     /** @return HasMany<Measurement, $this> */

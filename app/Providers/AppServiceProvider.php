@@ -59,6 +59,7 @@ final class AppServiceProvider extends ServiceProvider
     public function boot(): void
     {
         Model::shouldBeStrict();
+        $this->loadMigrationsFrom(database_path('migrations/trace'));
         Route::model('job', Job::class);
         Gate::policy(Job::class, JobPolicy::class);
         Vite::useBuildDirectory(config()->string('unionbit.build'));

@@ -53,6 +53,7 @@ final class JobFrame
             'beforeLive' => $job->handed_over_at === null ? BeforeLive::of($job, $progress) : [],
             'mark' => Pulse::of($job),
             'tape' => $progress->tape(),
+            'fault' => $job->openFault()?->at->toIso8601String(),
             'points' => self::points($circuit),
         ];
     }

@@ -38,7 +38,19 @@ final class DatabaseSeeder extends Seeder
         self::day('ropewalk-11', $sedge, 3, static fn (DemoHouse $h): Job => $h->surveyed(), 0, 540);
         self::day('the-old-chandlery', $wren, 14, static fn (DemoHouse $h): Job => $h->planned(used: false), 0, 690);
         self::day('dredger-cottage', $sedge, 5, static fn (DemoHouse $h): Job => $h->planned(used: false), 0, 660);
-        self::day('quay-house-flat-2', $sedge, 16, static fn (DemoHouse $h): Job => $h->planned(used: true), 0, 870);
+        self::day(
+            'quay-house-flat-2',
+            $sedge,
+            16,
+            static fn (DemoHouse $h): Job => $h->traced(
+                'conductors-touch:A1~A2',
+                ['cool-1', 'heat-1'],
+                ['nail-or-screw', 'fuse-blew-before'],
+                tests: 3,
+            ),
+            0,
+            870,
+        );
         self::day('heron-boathouse', $wren, 7, static fn (DemoHouse $h): Job => $h->planned(used: false), 0, 840);
         self::day('sailmakers-loft', $wren, 8, static fn (DemoHouse $h): Job => $h->planned(used: false), 1, 540);
         self::day('weir-pump-room', $sedge, 9, static fn (DemoHouse $h): Job => $h->planned(used: true), 1, 510);

@@ -17,6 +17,7 @@ use App\Models\Record\SettingEntry;
 use App\Models\Record\Signature;
 use App\Models\Record\StepMoment;
 use App\Models\Stage;
+use App\Models\Tracing\TraceMoment;
 use App\Models\User;
 use App\Plan\Edit\ChooseThermostat;
 use App\Plan\Edit\UsePlan;
@@ -28,8 +29,12 @@ use App\Records\Reading\RecordReading;
 use App\Records\Step\ObserveSign;
 use App\Records\Step\RunStep;
 use App\Survey\Edit\FinishSurvey;
+use App\Trace\RecordTrace;
+use App\Trace\TraceBook;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Str;
+use LogicException;
+use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Data\Field;
 use Unionbit\Core\Planning\Work\MoveList;
@@ -37,6 +42,10 @@ use Unionbit\Core\Proving\Step\Method;
 use Unionbit\Core\Proving\Step\Sign;
 use Unionbit\Core\Proving\Step\Step;
 use Unionbit\Core\Setting\Derivation;
+use Unionbit\Core\Tracing\Played\PlayedHouse;
+use Unionbit\Core\Tracing\Test\Probe;
+use Unionbit\Core\Tracing\Test\Result;
+use Unionbit\Core\Tracing\Test\TestSetup;
 
 /**
  * Works a demo job through the application's own actions. Its readings are simulated: the circuit's nominal
@@ -129,6 +138,72 @@ final class DemoHouse
         Carbon::setTestNow();
 
         return $job;
+    }
+
+    /**
+     * A fault open in Trace, its first tests done as they were proposed, on a simulated house with this fault in it.
+     *
+     * @param  list<string>  $calls  complained of
+     * @param  list<string>  $history
+     */
+    public function traced(string $fault, array $calls, array $history, int $tests): Job
+    {
+        $job = $this->planned(used: true);
+        Carbon::setTestNow($this->clock);
+        $trace = TraceBook::of($job)->trace ?? throw new LogicException('Quay House has a thermostat.');
+        $found = $trace->catalogue->find($trace->circuit, $fault) ?? throw new LogicException("no {$fault}");
+        $house = new PlayedHouse($trace->world, $trace->sight, [$found], 3);
+        $told = array_map(
+            static fn (string $c): array => ['call' => $c, 'sees' => $house->complained(CallName::from($c))->sees],
+            $calls,
+        );
+        $this->power($job, PowerState::Live, 26.4);
+        $this->row($job, TraceMoment::Open, ['complaint' => $told, 'history' => $history, 'at' => 'wall']);
+        for ($test = 0; $test < $tests; $test++) {
+            $next = TraceBook::of($job)?->trace->answer()->next[0] ?? null;
+            if ($next?->setup !== null && $next->probe !== null) {
+                $this->test($job, $next->setup, $next->probe, $house->answer($next->setup, $next->probe));
+            }
+        }
+        Carbon::setTestNow();
+
+        return $job;
+    }
+
+    private function test(Job $job, TestSetup $setup, Probe $probe, Result $result): void
+    {
+        $state = $setup->isolated ? PowerState::Isolated : PowerState::Live;
+        if (PowerFlag::of($job)->state !== $state) {
+            $this->power($job, $state, $setup->isolated ? 0.0 : 26.4);
+        }
+        $this->pass(2);
+        if ($probe->mode === null) {
+            $body = ['probe' => $probe->toArray(), 'result' => $result->toArray()];
+            RecordTrace::record(
+                $job,
+                $this->user,
+                (string) Str::ulid(),
+                TraceMoment::Test,
+                $body,
+                $setup->call->value,
+            );
+
+            return;
+        }
+        RecordReading::record(
+            $job,
+            $this->user,
+            (string) Str::ulid(),
+            new ReadingPlace(Stage::Prove, $probe->mode, $probe->from, $probe->to, null, $setup->call->value),
+            $result->over ? 'OL' : number_format((float) $result->low, 1, '.', ''),
+        );
+    }
+
+    /** @param  array<string, mixed>  $body */
+    private function row(Job $job, TraceMoment $kind, array $body): void
+    {
+        $this->pass(1);
+        RecordTrace::record($job, $this->user, (string) Str::ulid(), $kind, $body, null);
     }
 
     /**

@@ -9,3 +9,4 @@ export type * from './types/set';
 export type * from './types/figures';
 export type * from './types/prove';
 export type * from './types/handover';
+export type * from './types/trace';

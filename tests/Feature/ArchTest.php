@@ -17,6 +17,7 @@ const APP_ROOMS = [
     'Plan',
     'Set',
     'Prove',
+    'Trace',
     'Handover',
     'Jobs',
     'Console',

@@ -16,6 +16,7 @@ use App\Models\Record\Signature;
 use App\Models\Record\StepEvent;
 use App\Models\Record\TemporaryThing;
 use App\Models\Record\Waiver;
+use App\Models\Tracing\TraceRow;
 use App\Models\User;
 use App\Records\Append;
 use App\Records\Photo\Photographs;
@@ -48,6 +49,7 @@ final readonly class JobRecords
         'moves' => MoveTick::class,
         'steps' => StepEvent::class,
         'temporary' => TemporaryThing::class,
+        'trace' => TraceRow::class,
         'waivers' => Waiver::class,
         'measurements' => Measurement::class,
         'marks' => ReadingMark::class,
@@ -183,8 +185,12 @@ final readonly class JobRecords
                     $row[$other] = $readings[$id];
                 }
             }
-            if ($table === 'readings' && $old !== '') {
+            if ($old !== '') {
                 $readings[$old] = $new;
+            }
+            // A withdrawal names the row that it takes back.
+            if ($table === 'trace' && is_array($row['body']) && is_string($row['body']['row'] ?? null)) {
+                $row['body']['row'] = $readings[$row['body']['row']] ?? '';
             }
             Append::write(self::TABLES[$table], $new, $job, $user, $row);
         }

@@ -9,6 +9,7 @@ use App\Models\Record\PowerState;
 use App\Models\Record\Signature;
 use App\Models\Record\StepMoment;
 use App\Models\Stage;
+use App\Models\Tracing\TraceMoment;
 use Illuminate\Support\Carbon;
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Circuit\Meter\MeterMode;
@@ -66,6 +67,7 @@ final class RecordColumns
         'moves' => ['move' => 'word', 'done' => 'flag'],
         'steps' => ['step' => 'step', 'event' => 'event', 'as_found' => 'flag-or-no'],
         'temporary' => ['kind' => 'thing', 'a' => 'point', 'b' => 'point', 'stands' => 'flag'],
+        'trace' => ['kind' => 'moment', 'body' => 'body'],
         'waivers' => ['call' => 'proof', 'reason' => 'note', 'as_found' => 'flag-or-no'],
         'measurements' => [
             'figure' => 'figure',
@@ -83,6 +85,9 @@ final class RecordColumns
     private const LONGEST = ['text' => 2000, 'note' => 200, 'name' => 80, 'word' => 80, 'point' => 40, 'id' => 40];
 
     private const MOST_STRINGS = 60;
+
+    /** Characters of a trace's row. */
+    private const LONGEST_BODY = 4000;
 
     private const EXPECTED = [
         'mode' => 'word',
@@ -168,6 +173,10 @@ final class RecordColumns
             'setting' => self::oneOf($value, array_column(SettingKey::cases(), 'value'), $at),
             'neither' => self::oneOf($value, array_column(Neither::cases(), 'value'), $at),
             'thing' => self::oneOf($value, array_column(ThingKind::cases(), 'value'), $at),
+            'moment' => self::oneOf($value, array_column(TraceMoment::cases(), 'value'), $at),
+            'body' => is_array($value) && strlen((string) json_encode($value)) <= self::LONGEST_BODY
+                ? $value
+                : throw InvalidData::notAllowed($at, self::shown($value), Message::of('jobs.job-records.object')),
             'event' => self::oneOf($value, array_column(StepMoment::cases(), 'value'), $at),
             'figure' => self::oneOf($value, array_column(MeasuredFigure::cases(), 'value'), $at),
             'role' => self::oneOf($value, Signature::ROLES, $at),

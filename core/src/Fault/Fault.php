@@ -24,6 +24,7 @@ final readonly class Fault
      * @param  string  $prior  common, occasional or rare
      * @param  list<Look>  $looks  what shows it without a reading of the house together
      * @param  string  $repair  id of the repair that ends it
+     * @param  list<Message>  $says  what it does to this circuit, where
      */
     public function __construct(
         public string $id,
@@ -45,6 +46,7 @@ final readonly class Fault
         public bool $fanTurned = false,
         public array $looks = [],
         public string $repair = '',
+        public array $says = [],
     ) {
     }
 

@@ -133,9 +133,11 @@ final readonly class FaultCatalogue
         $effect = $entry->at('effect');
         $do = $effect->string('do');
         $of = $effect->string('of', '');
-        $says = array_map(
-            static fn (CircuitEdit $edit): Message => $edit->describe($circuit->netlist(Setup::calling())),
-            $edits,
+        $says = Message::unique(
+            array_map(
+                static fn (CircuitEdit $edit): Message => $edit->describe($circuit->netlist(Setup::calling())),
+                $edits,
+            ),
         );
 
         return new Fault(
@@ -143,6 +145,7 @@ final readonly class FaultCatalogue
             entry: $entry->string('id'),
             name: Message::named('fault', $entry->string('title')),
             title: Message::of('fault.title', title: Message::named('fault', $entry->string('title')), says: $says),
+            says: $says,
             where: $entry->string('where'),
             edits: $edits,
             forces: [

@@ -12,7 +12,7 @@ final readonly class Repair
     /**
      * @param  string  $id  "screw:A3.near"
      * @param  list<string>  $parts  what has to be brought, by the catalogue's words
-     * @param  list<string>  $safety  cautions, by the catalogue's words
+     * @param  list<Caution>  $safety
      * @param  ?int  $look  minutes in which a look there tells whether it is needed; null where none does
      * @param  list<Fault>  $ends
      */

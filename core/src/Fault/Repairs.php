@@ -70,7 +70,7 @@ final readonly class Repairs
                     $id,
                     Message::named('repair', $kind->string('title')),
                     $kind->strings('parts'),
-                    $kind->strings('safety'),
+                    array_map(Caution::from(...), $kind->strings('safety')),
                     $kind->has('look') ? $kind->int('look') : null,
                     $by,
                 );

@@ -1,6 +1,7 @@
 import { Link } from '@inertiajs/react';
 import { url } from '@/lib/url';
-import type { Stage, TapeSegment } from '@/types';
+import { Fragment } from 'react';
+import type { Standing, TapeSegment } from '@/types';
 import type { GlyphName } from '@/ui/Glyph';
 import { State, type Tone } from '@/ui/State';
 import { say } from '@/words';
@@ -16,21 +17,63 @@ function look(segment: TapeSegment, now: boolean): Look {
     return { field: 'var(--panel)', edge: 'var(--rule)', glyph: 'need', tone: 'muted' };
 }
 
+interface TapeProps {
+    jobId: string;
+    tape: TapeSegment[];
+    fault: string | null;
+    current: Standing;
+}
+
 /** The job as a folding rule: a segment a stage, a tick an item, long when done. */
-export function JobTape({ jobId, tape, current }: { jobId: string; tape: TapeSegment[]; current: Stage }) {
+export function JobTape({ jobId, tape, fault, current }: TapeProps) {
     return (
         <nav className="tape" aria-label={say('shell.job-tape')}>
             {tape.map((segment, index) => (
-                <Segment
-                    key={segment.key}
-                    jobId={jobId}
-                    segment={segment}
-                    index={index}
-                    last={index === tape.length - 1}
-                    now={segment.key === current}
-                />
+                <Fragment key={segment.key}>
+                    <Segment
+                        jobId={jobId}
+                        segment={segment}
+                        index={index}
+                        last={index === tape.length - 1}
+                        now={segment.key === current}
+                    />
+                    {segment.key === 'prove' && <Swung jobId={jobId} fault={fault} now={current === 'trace'} />}
+                </Fragment>
             ))}
         </nav>
+    );
+}
+
+/** Trace swings out of the rule at the joint after Prove; solid copper while a fault is open. */
+function Swung({ jobId, fault, now }: { jobId: string; fault: string | null; now: boolean }) {
+    const solid = fault !== null || now;
+    return (
+        <Link
+            href={url('job.trace', { job: jobId })}
+            className="swung"
+            aria-current={now ? 'step' : undefined}
+            style={{ color: solid ? 'var(--on-copper)' : 'var(--ink)' }}
+        >
+            <svg width="176" height="76" viewBox="0 0 176 76" aria-hidden="true">
+                <g transform="rotate(16 32 12)">
+                    <path
+                        d="M20 1H150L158 9V25H20Z"
+                        fill={solid ? 'var(--copper)' : 'var(--panel)'}
+                        stroke={solid ? 'var(--copper)' : 'var(--rule)'}
+                        strokeWidth="1.6"
+                    />
+                    <circle cx="32" cy="13" r="5" fill="none" stroke="currentColor" strokeWidth="1.8" />
+                    {[104, 114, 124, 134, 144].map((x) => (
+                        <path key={x} d={`M${x} 25v-8`} stroke="currentColor" strokeWidth="1.8" />
+                    ))}
+                    <text x="46" y="18" className="swung__name">
+                        {say('shell.trace')}
+                    </text>
+                </g>
+            </svg>
+            <span className="vh">{say('shell.trace')}</span>
+            {fault !== null && <span className="swung__open">{say('shell.a-fault-is-open')}</span>}
+        </Link>
     );
 }
 
@@ -108,8 +151,8 @@ function Segment({
     );
 }
 
-/** The same on a phone: five names in a row. */
-export function TapeStrip({ jobId, tape, current }: { jobId: string; tape: TapeSegment[]; current: Stage }) {
+/** The same on a phone: the names in a row. */
+export function TapeStrip({ jobId, tape, fault, current }: TapeProps) {
     return (
         <nav className="tapestrip" aria-label={say('shell.job-stages')}>
             {tape.map((segment) => {
@@ -131,6 +174,12 @@ export function TapeStrip({ jobId, tape, current }: { jobId: string; tape: TapeS
                     </Link>
                 );
             })}
+            <Link href={url('job.trace', { job: jobId })} aria-current={current === 'trace' ? 'step' : undefined}>
+                {say('shell.trace')}
+                <span className="mono text-tiny" style={{ color: fault ? 'var(--copper-ink)' : 'var(--muted)' }}>
+                    {fault ? say('shell.open') : '–'}
+                </span>
+            </Link>
         </nav>
     );
 }

@@ -4,7 +4,7 @@ import { arrival } from '@/lib/arrival';
 import { useKeys } from '@/lib/hooks';
 import { meterUsed } from '@/lib/keys';
 import { url } from '@/lib/url';
-import type { Frame, Mode, Stage } from '@/types';
+import type { Frame, Mode, Standing } from '@/types';
 import { JobTape, TapeStrip } from './JobTape';
 import { MarkBar } from './MarkBar';
 import { OutboxBar } from './OutboxBar';
@@ -44,7 +44,7 @@ export function Shell({
     dock,
     children,
 }: {
-    stage: Stage;
+    stage: Standing;
     title: string;
     start: [string, string];
     startMode?: Mode;
@@ -52,7 +52,7 @@ export function Shell({
     children: ReactNode;
 }) {
     const { props } = usePage<Frame>();
-    const { job, power, tape, points, now } = props;
+    const { job, power, tape, fault, points, now } = props;
     usePulse(job.id, props.mark);
     const [mode, setMode] = useState<Mode>(startMode);
     const [chosen, setPair] = useState<[string, string]>(start);
@@ -83,14 +83,15 @@ export function Shell({
         }),
         [mode, a, b, next],
     );
-    useKeys(
-        Object.fromEntries(
+    useKeys({
+        ...Object.fromEntries(
             tape.map((segment, index) => [
                 String(index + 1),
                 () => router.visit(url(`job.${segment.key}`, { job: job.id })),
             ]),
         ),
-    );
+        '6': () => router.visit(url('job.trace', { job: job.id })),
+    });
 
     return (
         <ProbeContext.Provider value={probes}>
@@ -118,8 +119,8 @@ export function Shell({
                         />
                         <Tools />
                     </header>
-                    <JobTape jobId={job.id} tape={tape} current={stage} />
-                    <TapeStrip jobId={job.id} tape={tape} current={stage} />
+                    <JobTape jobId={job.id} tape={tape} fault={fault} current={stage} />
+                    <TapeStrip jobId={job.id} tape={tape} fault={fault} current={stage} />
                     <main className="main" id="main">
                         <MarkBar />
                         <OutboxBar />

@@ -5,6 +5,8 @@ export type Colour =
 export type Mode = 'V' | 'O' | 'A' | 'B';
 export type OutcomeName = 'pass' | 'fail' | 'too-early' | 'neutral';
 export type Stage = 'survey' | 'plan' | 'set' | 'prove' | 'handover';
+/** A stage on the tape, or the trace that swings out of it. */
+export type Standing = Stage | 'trace';
 export type PowerState = 'live' | 'isolated' | 'not-proved';
 
 export interface Power {
@@ -88,6 +90,8 @@ export interface Frame extends Shared {
     beforeLive: string[];
     mark: string;
     tape: TapeSegment[];
+    /** Since when a fault is open in Trace. */
+    fault: string | null;
     /** What stands, and what else can be put on. */
     strip: { standing: TemporaryThing[]; others: TemporaryThing[] };
     points: PointInfo[];

@@ -13,6 +13,7 @@ import set from '../../../lang/en/screen/set.json';
 import setup from '../../../lang/en/screen/setup.json';
 import shared from '../../../lang/en/screen/shared.json';
 import shell from '../../../lang/en/screen/shell.json';
+import trace from '../../../lang/en/screen/trace.json';
 import survey from '../../../lang/en/screen/survey.json';
 
 /** The interface's own sentences in English, a file a room: these files are where the keys come from. */
@@ -33,6 +34,7 @@ export const en = {
     shared,
     shell,
     survey,
+    trace,
 };
 
 type Rooms = typeof en;

@@ -6,6 +6,7 @@ namespace Unionbit\Core\Tracing\Protocol;
 
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Circuit\Meter\MeterMode;
+use Unionbit\Core\Fault\Caution;
 use Unionbit\Core\Tracing\Answer;
 use Unionbit\Core\Tracing\Done;
 use Unionbit\Core\Tracing\Group;
@@ -79,7 +80,7 @@ final readonly class Reply
         return $share < 1.0e-9 ? 0.0 : round($share, 9);
     }
 
-    private function title(string $group): Message
+    public function title(string $group): Message
     {
         return match (true) {
             isset($this->trace->list->repairs[$group]) => $this->trace->list->repairs[$group]->title,
@@ -100,7 +101,7 @@ final readonly class Reply
                 'words' => $this->title($done->group),
                 'parts' => $done->repair->parts ?? [],
                 'minutes' => $done->repair?->minutes() ?? 0,
-                'safety' => $done->repair->safety ?? [],
+                'safety' => array_map(static fn (Caution $c): Message => $c->label(), $done->repair->safety ?? []),
                 'fuse' => $done->fuses === [] ? null : $done->fuses,
                 'ends' => $done->repair?->faults() ?? $done->ids,
             ],

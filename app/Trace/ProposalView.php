@@ -1,0 +1,119 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Trace;
+
+use Unionbit\Core\Circuit\Meter\MeterMode;
+use Unionbit\Core\Tracing\Next\Outcome;
+use Unionbit\Core\Tracing\Next\Proposal;
+use Unionbit\Core\Tracing\Protocol\ProposalWords;
+use Unionbit\Core\Tracing\Record\Event;
+use Unionbit\Core\Tracing\Test\Probe;
+use Unionbit\Core\Tracing\Test\TestSetup;
+use Unionbit\Core\Tracing\World\Said;
+use Unionbit\Core\Tracing\World\Seen;
+use Unionbit\Core\Words\Message;
+
+/** A proposal, as the page shows it: what to set up, what to read or see, what each outcome would leave. */
+final readonly class ProposalView
+{
+    private ProposalWords $words;
+
+    public function __construct(private TraceBook $book)
+    {
+        $this->words = new ProposalWords($book->trace);
+    }
+
+    /** @return array<string, mixed> */
+    public function of(Proposal $proposal): array
+    {
+        $probe = $proposal->probe;
+        $setup = $proposal->setup;
+
+        return [
+            'key' => $proposal->key(),
+            'words' => $setup !== null && $probe !== null ? $this->words->probe($probe) : $this->words->of($proposal),
+            'setup' => $setup === null ? [] : $this->words->setup($setup),
+            'place' => $this->book->trace->circuit->installation->placeName($proposal->handling->at),
+            'minutes' => round($proposal->handling->minutes, 1),
+            'bits' => round($proposal->bits, 2),
+            'power' => match (true) {
+                $setup === null => null,
+                $setup->isolated => Message::of('trace.page.isolated'),
+                default => Message::of('trace.page.live'),
+            },
+            'isolated' => $setup !== null && $setup->isolated,
+            'call' => $setup?->call->value ?? 'idle',
+            'test' => $setup?->toArray(),
+            'things' => $setup === null ? [] : array_keys($this->book->setups()->things($setup)),
+            'event' => $proposal->event?->toArray(),
+            'before' => array_map(static fn (Event $e): array => $e->toArray(), $proposal->handling->before),
+            'read' => $probe?->mode === null || $setup === null ? null : $this->read($probe, $setup),
+            'see' => array_map($this->sign(...), $probe->see ?? []),
+            'look' => $probe === null || $probe->inspect === '' ? null : $this->look($probe),
+            'outcomes' => array_map(
+                fn (Outcome $o): array => [
+                    'result' => ResultWords::of(
+                        $o->result,
+                        $probe?->mode,
+                        $probe->inspect ?? '',
+                        $this->book->trace->list->repairs,
+                    ),
+                    'share' => round(100.0 * $o->share),
+                    'leaves' => count($o->leaves),
+                    'first' => $this->title($o->leaves[0] ?? ''),
+                ],
+                array_slice($proposal->outcomes, 0, 4),
+            ),
+        ];
+    }
+
+    /** @return array{mode: string, a: string, b: string} */
+    private function read(Probe $probe, TestSetup $setup): array
+    {
+        return [
+            'mode' => ($probe->mode ?? MeterMode::Volts)->value,
+            'a' => $this->book->trace->world->point($probe->from, $setup),
+            'b' => $this->book->trace->world->point($probe->to, $setup),
+        ];
+    }
+
+    /** @return array{key: string, label: Message, answers: list<array{value: string, label: Message}>} */
+    private function sign(string $key): array
+    {
+        return [
+            'key' => $key,
+            'label' => Seen::from($key)->label(),
+            'answers' => array_map(
+                static fn (string $a): array => ['value' => $a, 'label' => Said::from($a)->label()],
+                $this->book->trace->sight->answers[$key] ?? [],
+            ),
+        ];
+    }
+
+    /** @return array{target: string, finds: list<array{value: string, label: Message}>} */
+    private function look(Probe $probe): array
+    {
+        $repair = $this->book->trace->list->repairs[$probe->inspect] ?? null;
+
+        return [
+            'target' => $probe->inspect,
+            'finds' => array_map(
+                static fn (string $f): array => ['value' => $f, 'label' => ResultWords::found($f, $repair)],
+                $this->book->words->inspect[$probe->inspect] ?? [],
+            ),
+        ];
+    }
+
+    private function title(string $id): Message
+    {
+        foreach ($this->book->trace->answer()->suspects as $line) {
+            if ($line->id === $id) {
+                return $line->title;
+            }
+        }
+
+        return Message::none();
+    }
+}

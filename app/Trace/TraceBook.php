@@ -1,0 +1,237 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Trace;
+
+use App\House\House;
+use App\House\JobFiles;
+use App\Models\Job;
+use App\Models\Record\PowerState;
+use App\Models\Record\Reading;
+use App\Models\Stage;
+use App\Models\Tracing\TraceMoment;
+use App\Models\Tracing\TraceRow;
+use App\Records\SetUp\SetupStrip;
+use Unionbit\Core\Call\CallName;
+use Unionbit\Core\Circuit\Meter\MeterMode;
+use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Proving\Route\School;
+use Unionbit\Core\Terminal\Place;
+use Unionbit\Core\Tracing\Protocol\Given;
+use Unionbit\Core\Tracing\Protocol\Reading as Protocol;
+use Unionbit\Core\Tracing\Protocol\Session;
+use Unionbit\Core\Tracing\Protocol\Vocabulary;
+use Unionbit\Core\Tracing\Record\Event;
+use Unionbit\Core\Tracing\Refusal;
+use Unionbit\Core\Tracing\Test\Probe;
+use Unionbit\Core\Tracing\Test\Result;
+use Unionbit\Core\Tracing\Test\StripSetup;
+use Unionbit\Core\Tracing\Test\TestSetup;
+use Unionbit\Core\Tracing\Trace;
+
+/**
+ * A job's records as one trace: what Prove has read and seen goes along as found, readings taken since the fault was
+ * opened are its tests, with what was looked at, repaired and withdrawn, in the order of the records.
+ */
+final class TraceBook
+{
+    /** @var list<TraceLine> */
+    public array $lines = [];
+
+    public readonly Trace $trace;
+
+    public readonly Vocabulary $words;
+
+    private readonly StripSetup $setups;
+
+    /** @var array<string, int> number of a row by the record that it comes from */
+    private array $numbers = [];
+
+    private function __construct(
+        private readonly Job $job,
+        public readonly Plan $plan,
+        JobFiles $files,
+        public readonly ?TraceRow $open,
+        bool $replay,
+    ) {
+        $body = new Given($open->body ?? []);
+        $faults = $files->faults();
+        $history = $notes = [];
+        foreach ($body->each('history') as $word) {
+            if ($faults->history->knows($word->text())) {
+                $history[] = $word->text();
+            } else {
+                $notes[] = $word->text();
+            }
+        }
+        $this->trace = new Trace(
+            $plan,
+            $faults,
+            $history,
+            $notes,
+            School::tryFrom($body->has('school') ? $body->at('school')->text() : '') ?? School::Meter,
+            Place::tryFrom($body->has('at') ? $body->at('at')->text() : '') ?? Place::Wall,
+        );
+        $this->words = Vocabulary::of($this->trace);
+        $this->setups = new StripSetup($this->trace->circuit, $this->trace->world->points);
+        $told = $open === null ? [] : Session::complaints($body, new Protocol($this->words));
+        foreach ($told as [$call, $result, $when]) {
+            $this->trace->told($call, $result, $when);
+        }
+        if ($replay) {
+            $this->replay();
+        }
+    }
+
+    /** Null where nothing is known of what hangs on the wall: As found asks for that first. */
+    public static function of(Job $job): ?self
+    {
+        return self::made($job, true);
+    }
+
+    /** The same without its rows: for the words that the house may be told, and what stands on it. */
+    public static function unread(Job $job): ?self
+    {
+        return self::made($job, false);
+    }
+
+    private static function made(Job $job, bool $replay): ?self
+    {
+        $plan = House::of($job)->standing;
+
+        return $plan === null ? null : new self($job, $plan, app(JobFiles::class), $job->openFault(), $replay);
+    }
+
+    private function replay(): void
+    {
+        $before = $this->open === null ? PHP_INT_MAX : $this->open->seq;
+        foreach ($this->entries() as $entry) {
+            if ($entry->own !== null) {
+                $this->own($entry->own);
+            } else {
+                $this->line($entry, $entry->seq < $before);
+            }
+        }
+    }
+
+    /** A row of the trace itself; one that this house can no longer take says so and is left. */
+    private function own(TraceRow $row): void
+    {
+        $reading = new Protocol($this->words);
+        $given = new Given($row->body);
+        try {
+            if ($row->kind === TraceMoment::Withdraw) {
+                $this->withdraw($given->at('row')->text());
+            } elseif ($row->kind === TraceMoment::Test) {
+                $setup = $reading->setup($given->at('test'));
+                $probe = $reading->probe($given->at('test')->at('probe'), $setup);
+                $result = $reading->result($given->at('result'), $probe);
+                $this->line(Entry::test($row, $setup, $probe, $result), false);
+            } elseif ($row->kind === TraceMoment::Event) {
+                $this->line(Entry::own($row), false, $reading->event($given->at('event')));
+            }
+        } catch (Refusal) {
+            $this->lines[] = TraceLine::unusable(count($this->lines) + 1, $row->id, $row->at);
+        }
+    }
+
+    private function withdraw(string $id): void
+    {
+        $number = $this->numbers[$id] ?? null;
+        if ($number === null) {
+            return;
+        }
+        $this->trace->withdraw($number);
+        $this->lines = array_map(
+            static fn (TraceLine $l): TraceLine => $l->id === $id ? $l->withdrawn() : $l,
+            $this->lines,
+        );
+    }
+
+    private function line(Entry $entry, bool $found, ?Event $event = null): void
+    {
+        $before = $this->trace->groups();
+        [$setup, $probe, $result] = [$entry->setup, $entry->probe, $entry->result];
+        if ($event !== null) {
+            $this->trace->event($event);
+        } elseif ($setup !== null && $probe !== null && $result !== null) {
+            $found ? $this->trace->found($setup, $probe, $result) : $this->trace->test($setup, $probe, $result);
+        }
+        $row = $this->trace->rows()[count($this->trace->rows()) - 1];
+        $this->numbers[$entry->id] = $row->number;
+        $this->lines[] = new TraceLine(
+            $row->number,
+            $entry->id,
+            $entry->at,
+            $row,
+            $found,
+            $before,
+            $this->trace->groups(),
+            $this->trace->state()->at,
+        );
+    }
+
+    /** @return list<Entry> in their order */
+    private function entries(): array
+    {
+        $strips = SetupStrip::read($this->job);
+        $entries = (new Carried($this->job, $this->trace, $this->setups, $strips))->entries();
+        $open = $this->open;
+        if ($open !== null) {
+            foreach ($this->job->counting($this->job->traceRows())->where('seq', '>', $open->seq)->get() as $row) {
+                $entries[] = Entry::own($row);
+            }
+            $readings = $this->job
+                ->proving($this->job->readings(), House::of($this->job)->isAsFound())
+                ->whereNull('step')
+                ->where('stage', Stage::Prove)
+                ->where('seq', '>', $open->seq);
+            foreach ($readings->get() as $reading) {
+                array_push($entries, ...$this->reading($reading, $strips));
+            }
+        }
+        usort($entries, static fn (Entry $a, Entry $b): int => $a->seq <=> $b->seq);
+
+        return $entries;
+    }
+
+    /** @return list<Entry> nothing of a tester that does not touch */
+    private function reading(Reading $reading, SetupStrip $strips): array
+    {
+        $call = CallName::tryFrom($reading->call ?? '') ?? CallName::Idle;
+        $isolated = $reading->power === PowerState::Isolated;
+        $setup = $this->setups->of($strips->before($reading->seq), $call, $isolated);
+
+        return $reading->mode === MeterMode::NonContact
+            ? []
+            : [
+                Entry::test(
+                    $reading,
+                    $setup,
+                    Probe::meter($reading->mode, $reading->a, $reading->b),
+                    self::result($reading),
+                ),
+            ];
+    }
+
+    public static function result(Reading $reading): Result
+    {
+        return match (true) {
+            $reading->value === null => Result::overLimit(),
+            $reading->mode === MeterMode::Beep => new Result(beeps: $reading->value < 30.0),
+            default => Result::number($reading->value),
+        };
+    }
+
+    /** How the house stands now: what is on the strip, the call last asked for, the power. */
+    public function now(CallName $call, bool $isolated): TestSetup
+    {
+        return $this->setups->of(SetupStrip::of($this->job), $call, $isolated);
+    }
+
+    public function setups(): StripSetup
+    {
+        return $this->setups;
+    }
+}

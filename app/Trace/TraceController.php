@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Trace;
+
+use App\Models\Job;
+use App\Records\Power\PowerFlag;
+use App\Records\SetUp\PutOn;
+use App\Records\SetUp\SetupStrip;
+use App\Web\Controller;
+use App\Web\JsonResponse;
+use App\Words\Words;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use Inertia\Inertia;
+use Inertia\Response;
+use Unionbit\Core\Tracing\Protocol\Given;
+use Unionbit\Core\Tracing\Protocol\Reading;
+
+/** The stage at which a fault is traced. */
+final class TraceController extends Controller
+{
+    public function show(Job $job): Response|RedirectResponse
+    {
+        $this->authorize('view', $job);
+        $book = TraceBook::of($job);
+
+        // What hangs there has to be known first.
+        return $book === null
+            ? redirect()->route('job.prove', ['job' => $job->id])
+            : Inertia::render('Trace', Words::spoken(TracePage::props($job, $book)));
+    }
+
+    public function store(TraceRowRequest $request): JsonResponse
+    {
+        $row = RecordTrace::record(
+            $request->job(),
+            $request->crewMember(),
+            $request->id(),
+            $request->moment(),
+            $request->body(),
+            $request->nullableString('call'),
+        );
+
+        return new JsonResponse(['id' => $row->id], 201);
+    }
+
+    /** The set-up of a test put on in one tap: what it does not ask for goes back, what it asks for is put on. */
+    public function setUp(TraceSetupRequest $request): JsonResponse
+    {
+        $job = $request->job();
+        $user = $request->crewMember();
+        DB::transaction(static function () use ($job, $user, $request): void {
+            $book = TraceBook::unread($job);
+            if ($book === null) {
+                return;
+            }
+            $wanted = $book
+                ->setups()
+                ->things((new Reading($book->words))->setup(new Given($request->setup(), '/setup')));
+            $standing = SetupStrip::of($job)->things;
+            foreach (array_diff_key($standing, $wanted) as $thing) {
+                PutOn::record($job, $user, (string) Str::ulid(), $thing, false);
+            }
+            foreach (array_diff_key($wanted, $standing) as $thing) {
+                PutOn::record($job, $user, (string) Str::ulid(), $thing, true);
+            }
+        });
+
+        return new JsonResponse(['power' => PowerFlag::of($job)->state->value]);
+    }
+}

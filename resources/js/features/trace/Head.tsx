@@ -1,0 +1,38 @@
+import type { TraceProps, TraceView } from '@/types';
+import { clock } from '@/lib/format';
+import { Glyph } from '@/ui/Glyph';
+import { Bad } from '@/ui/State';
+import { say } from '@/words';
+import { useTrace } from './useTrace';
+
+/** What was complained of, and how long it has taken so far. */
+export function TraceHead({ opened, trace }: { opened: NonNullable<TraceProps['opened']>; trace: TraceView }) {
+    const { row, problem, closed } = useTrace();
+    const told = opened.told.map((item) => `${item.call}: ${item.sees.join(', ')}`).join(' · ');
+    return (
+        <>
+            <div className="head">
+                <div className="min-w-0">
+                    <h1 className="h-step">
+                        {trace.finished ? say('trace.works-again') : say('trace.trace-from', { at: clock(opened.at) })}
+                    </h1>
+                    <p>{told === '' ? say('trace.nothing-told') : told}</p>
+                    {opened.history.length > 0 && <p>{opened.history.join(' · ')}</p>}
+                    {trace.landing.map((finding) => (
+                        <p key={finding} className="!text-fault-ink">
+                            <Glyph name="fault" /> {finding}
+                        </p>
+                    ))}
+                </div>
+                <button className="btn btn--quiet" onClick={() => row('close', {})} disabled={closed}>
+                    {trace.finished ? say('trace.put-away-found') : say('trace.put-away')}
+                </button>
+            </div>
+            {problem && (
+                <p className="px-5" role="alert">
+                    <Bad>{problem}</Bad>
+                </p>
+            )}
+        </>
+    );
+}

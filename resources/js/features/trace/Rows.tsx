@@ -1,0 +1,88 @@
+import { clsx } from 'clsx';
+import { clock } from '@/lib/format';
+import { useProbes } from '@/shell/Shell';
+import type { TraceRowView } from '@/types';
+import { Glyph } from '@/ui/Glyph';
+import { modeOf } from './modeOf';
+import { say } from '@/words';
+import { useTrace } from './useTrace';
+
+/** Every row, the latest first: what was done, what it showed, what it moved. Taken back, it stays and says so. */
+export function Rows({ rows }: { rows: TraceRowView[] }) {
+    const { row: write, closed } = useTrace();
+    const probes = useProbes();
+    if (rows.length === 0) return null;
+    return (
+        <div className="overflow-x-auto">
+            <table className="trace__rows">
+                <thead>
+                    <tr>
+                        <th scope="col">{say('trace.number')}</th>
+                        <th scope="col">{say('trace.time')}</th>
+                        <th scope="col">{say('trace.where')}</th>
+                        <th scope="col">{say('trace.test')}</th>
+                        <th scope="col" className="!text-right">
+                            {say('trace.showed')}
+                        </th>
+                        <th scope="col">{say('trace.moved')}</th>
+                        <th scope="col">
+                            <span className="vh">{say('trace.what-to-do')}</span>
+                        </th>
+                    </tr>
+                </thead>
+                <tbody>
+                    {rows.map((row) => (
+                        <tr key={row.id} className={clsx(row.withdrawn && 'trace__gone', row.odd && 'trace__odd')}>
+                            <td className="mono">{row.number}</td>
+                            <td className="mono">{clock(row.at)}</td>
+                            <td>{row.place}</td>
+                            <td>
+                                {row.test}
+                                {row.setup.length > 0 && (
+                                    <small className="block text-note text-muted">{row.setup.join(' ')}</small>
+                                )}
+                            </td>
+                            <td className="mono text-right">{row.result}</td>
+                            <td>
+                                {row.withdrawn
+                                    ? say('trace.taken-back')
+                                    : row.odd
+                                      ? say('trace.nobody-explains')
+                                      : row.moved &&
+                                        say('trace.from-to', {
+                                            what: row.moved.title,
+                                            from: row.moved.from,
+                                            to: row.moved.to,
+                                        })}
+                            </td>
+                            <td className="whitespace-nowrap">
+                                {row.odd && row.again && !row.withdrawn && (
+                                    <button
+                                        className="trace__more"
+                                        onClick={() => {
+                                            if (!row.again) return;
+                                            probes.setMode(modeOf(row.again.mode));
+                                            probes.set(row.again.a, row.again.b);
+                                        }}
+                                    >
+                                        {say('trace.again-better-contact')}
+                                    </button>
+                                )}
+                                {!row.withdrawn && row.kind !== 'found' && row.kind !== 'unusable' && (
+                                    <button
+                                        className="trace__more"
+                                        disabled={closed}
+                                        aria-label={say('trace.take-back-row', { row: row.number })}
+                                        onClick={() => write('withdraw', { row: row.id })}
+                                    >
+                                        <Glyph name="back" /> {say('trace.take-back')}
+                                    </button>
+                                )}
+                            </td>
+                        </tr>
+                    ))}
+                </tbody>
+            </table>
+        </div>
+    );
+}
