@@ -128,7 +128,8 @@ sort($nexts);
 $at = static fn (array $of, float $q): float => $of === [] ? 0.0 : $of[min(count($of) - 1, (int) ($q * count($of)))];
 printf(
     '%d traced, %d show nothing in any call; right group %.1f %% (%d stuck); tests %.2f, entropy %.2f bits, '.
-        "of these faults %.2f bits; tests a bit %.2f and %.2f; minutes %.1f; first answer median %.0f ms, most %.0f ms; next 95th percentile %.0f ms; peak %.0f MB\n",
+        'of these faults %.2f bits; tests a bit %.2f and %.2f; minutes %.1f; first answer median %.0f ms, '.
+        "most %.0f ms; next 95th percentile %.0f ms; peak %.0f MB\n",
     $traced,
     $skipped,
     (100.0 * $right) / max(1, $traced),

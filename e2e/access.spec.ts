@@ -67,6 +67,16 @@ for (const theme of ['bone', 'headlamp'] as const) {
         await page.getByRole('button', { name: 'Put on …' }).click();
         await clean('as found, with what can be put on');
         await page.goto('/jobs');
+        await openJob(page, 'Quay House');
+        await page.keyboard.press('6');
+        await expect(page.getByRole('heading', { name: 'Suspects' })).toBeVisible();
+        await clean('trace');
+        await page.goto('/jobs');
+        await openJob(page, 'Tollhouse');
+        await page.keyboard.press('6');
+        await expect(page.getByRole('heading', { name: 'In which call' })).toBeVisible();
+        await clean('complaint');
+        await page.goto('/jobs');
         await openJob(page, "Lock Keeper's Row 4");
         const base = page.url().replace(/\/[a-z]+$/, '');
         for (const name of ['survey', 'plan', 'set', 'prove', 'handover']) {

@@ -117,7 +117,7 @@ final class TracePage
                 $by[$said->value][] = $seen->label();
             }
         }
-        if (array_keys($by) === [Said::No->value] && count($by[Said::No->value]) > 2) {
+        if (count($by) === 1 && count($by[Said::No->value] ?? []) > 2) {
             return [Message::of('trace.page.nothing-runs')];
         }
         $says = [];

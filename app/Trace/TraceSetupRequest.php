@@ -11,7 +11,7 @@ final class TraceSetupRequest extends RecordRequest
 {
     protected function fields(): array
     {
-        return ['setup' => ['required', 'array']];
+        return ['setup' => ['present', 'array']];
     }
 
     /** @return array<mixed> */

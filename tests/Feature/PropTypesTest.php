@@ -11,6 +11,8 @@ use App\Plan\PlanPage;
 use App\Prove\ProvePage;
 use App\Set\SetPage;
 use App\Survey\SurveyPage;
+use App\Trace\TraceBook;
+use App\Trace\TracePage;
 use Database\Seeders\DatabaseSeeder;
 
 // The TypeScript types mirror what PHP pages send. Real pages of the demo data are written as TypeScript constants
@@ -20,6 +22,7 @@ use Database\Seeders\DatabaseSeeder;
 it('sends what the TypeScript types say', function (): void {
     $this->seed(DatabaseSeeder::class);
     [$finished, $waiting] = [Job::at('Lock Keeper\'s Row 4'), Job::at('Lock Keeper\'s Row 6')];
+    $fault = Job::at('Quay House');
     $plan = House::of($finished)->plan ?? throw new LogicException('The finished house has a plan.');
     $samples = [
         'JobsProps' => [said(JobsPage::props($finished->crew->users()->firstOrFail(), '', 'all', null))],
@@ -27,6 +30,17 @@ it('sends what the TypeScript types say', function (): void {
         'PlanProps' => [said(PlanPage::props($finished)), said(PlanPage::props($waiting))],
         'SetProps' => [said(SetPage::props($finished, $plan))],
         'ProveProps' => [said(ProvePage::props($finished, $plan))],
+        'TraceProps' => [
+            said(
+                TracePage::props($fault, TraceBook::of($fault) ?? throw new LogicException('It has a thermostat.')),
+            ),
+            said(
+                TracePage::props(
+                    $finished,
+                    TraceBook::of($finished) ?? throw new LogicException('It has one too.'),
+                ),
+            ),
+        ],
         'FiguresProps' => [said(FiguresPage::props(null)), said(FiguresPage::props($finished))],
         'HandoverProps' => [said(HandoverPage::props($finished)), said(HandoverPage::props($waiting))],
     ];

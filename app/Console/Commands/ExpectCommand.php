@@ -13,6 +13,7 @@ use Unionbit\Core\Data\InvalidData;
 use Unionbit\Core\Fault\FaultedCall;
 use Unionbit\Core\Fault\Observables;
 use Unionbit\Core\Planning\File\JobFile;
+use Unionbit\Core\Tracing\World\Points;
 
 final class ExpectCommand extends JobCommand
 {
@@ -79,10 +80,9 @@ final class ExpectCommand extends JobCommand
 
     private function point(Circuit $circuit, string $option, mixed $id): string
     {
-        $points = array_filter($circuit->netlist(Setup::calling())->points, static fn ($p): bool => $p->probeable);
+        $points = new Points($circuit);
 
-        return is_string($id) && isset($points[$id])
-            ? $id
-            : throw InvalidData::notAllowed($option, $id, 'one of '.implode(', ', array_keys($points)));
+        return (is_string($id) ? $points->of($id) : null) ??
+            throw InvalidData::notAllowed($option, $id, 'one of '.implode(', ', $points->all()));
     }
 }

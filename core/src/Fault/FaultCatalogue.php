@@ -83,7 +83,7 @@ final readonly class FaultCatalogue
         return $faults;
     }
 
-    /** A fault of a house by its id, with a severity or a position after "@" where one is given; null if it has none. */
+    /** A fault of a house by its id, with a severity or a position after "@" where one is given; null for none. */
     public function find(Circuit $circuit, string $id): ?Fault
     {
         $severity = explode('@', $id)[1] ?? '';

@@ -110,6 +110,8 @@ final class Judgement
         $next = [];
         if ($open !== [] && ($leads?->id === Suspect::SOUND || str_starts_with($leads->id ?? '', 'fuse:'))) {
             $next = $this->reruns($open, $state, $standings);
+        } elseif ($sound && $leads->share >= self::FOUND && ! $finished) {
+            $next = $this->reruns($this->wanted->calls(), $state, $standings);
         } elseif (! $finished) {
             $hypotheses = Hypotheses::among($standings);
             $enough = $leads !== null && $leads->share >= self::FOUND && ! $sound;

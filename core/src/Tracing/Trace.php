@@ -214,7 +214,7 @@ final class Trace
             EventKind::Moved => ($this->state = $this->state->standing(Place::from($event->of))),
             EventKind::ProvedDead => ($this->state = $this->state->setUp($this->state->setup->provedDead())),
             EventKind::Waived => ($this->waived = true),
-            EventKind::Repaired, EventKind::Setting => $this->repaired($event, $before),
+            EventKind::Repaired, EventKind::Setting, EventKind::Soaked => $this->repaired($event, $before),
             default => null,
         };
         if ($event->kind !== EventKind::Waived && $event->kind !== EventKind::Moved) {
@@ -226,7 +226,17 @@ final class Trace
 
     private function repaired(Event $event, Answer $before): void
     {
-        $what = $event->kind === EventKind::Setting ? "setting:{$event->key}" : $event->what;
+        $what = match ($event->kind) {
+            EventKind::Setting => "setting:{$event->key}",
+            EventKind::Soaked => $before->done->group ?? '',
+            default => $event->what,
+        };
+        if (
+            $event->kind === EventKind::Soaked &&
+            ! in_array(explode(':', $what)[0], ['wait', 'outdoor-wait'], true)
+        ) {
+            return;
+        }
         $this->state = $this->state->repaired($what);
         $this->waived = false;
         $this->confirmed = '';

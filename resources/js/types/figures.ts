@@ -73,6 +73,7 @@ export interface FiguresProps extends Shared {
     beforeLive?: Frame['beforeLive'];
     mark?: Frame['mark'];
     tape?: Frame['tape'];
+    fault?: Frame['fault'];
     strip?: Frame['strip'];
     restore?: Frame['restore'];
     points?: Frame['points'];

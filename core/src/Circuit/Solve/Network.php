@@ -92,7 +92,7 @@ final class Network
         return $this->phasors($factor->solve([$this->index[$a] => 1.0, $this->index[$b] => -1.0], []));
     }
 
-    /** Ohms (or volts per ampere) between two points, all sources dead; on another network's factors where it rests on one. */
+    /** Ohms, or volts per ampere, between two points, all sources dead; on the factors of the network it rests on. */
     public function between(string $a, string $b): float
     {
         $base = $this->base;

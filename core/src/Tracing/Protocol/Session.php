@@ -149,7 +149,7 @@ final class Session
         }, $items);
     }
 
-    /** @return list<array{call: string, sees: array<string, string>}> "cool-1: outdoor-unit no, blower yes; heat-1: …" */
+    /** @return list<array{call: string, sees: array<string, string>}> of "cool-1: outdoor-unit no; heat-1: …" */
     private static function parsed(string $text): array
     {
         $items = [];

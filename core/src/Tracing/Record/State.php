@@ -8,7 +8,7 @@ use Unionbit\Core\Data\Copies;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Tracing\Test\TestSetup;
 
-/** Where a trace stands: the person, the set-up as it was left, what is known of the fuses, what was repaired, minutes. */
+/** Where a trace stands: the person, the set-up as it was left, the fuses as far as known, repairs, minutes. */
 final readonly class State
 {
     use Copies;

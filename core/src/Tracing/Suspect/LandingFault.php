@@ -13,7 +13,7 @@ use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Rule\Severity;
 use Unionbit\Core\Words\Message;
 
-/** A fault that stands in the survey or the landing itself, and is no edit of the circuit: what a rule has against it. */
+/** A fault that stands in the survey or the landing itself, no edit of the circuit: what a rule has against it. */
 final readonly class LandingFault
 {
     public const PREFIX = 'landing:';

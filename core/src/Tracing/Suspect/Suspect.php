@@ -12,7 +12,7 @@ use Unionbit\Core\Circuit\Edit\Touching;
 use Unionbit\Core\Fault\Fault;
 use Unionbit\Core\Words\Message;
 
-/** One thing that may be wrong with the house, or several together: what the circuit then is, and how often it is met. */
+/** One thing that may be wrong with the house, or several together: what the circuit then is, how often it is met. */
 final readonly class Suspect
 {
     public const SOUND = 'nothing-wrong';

@@ -9,7 +9,7 @@ use Unionbit\Core\Call\CallTable;
 use Unionbit\Core\Circuit\Circuit;
 use Unionbit\Core\Equipment\Observable;
 
-/** What each call of a house should run and what it should not, by what its equipment needs; whatever its wiring does. */
+/** What each call of a house should run and should not, by what its equipment needs, whatever its wiring does. */
 final readonly class Wanted
 {
     public function __construct(private Circuit $circuit)

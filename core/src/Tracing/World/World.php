@@ -183,7 +183,7 @@ final class World
         return $test->early ? (new Waits($this->circuit->installation))->held($setup) : $setup;
     }
 
-    /** The circuit's point of a name; with the thermostat off its wires a screw of the wall is the copper that was on it. */
+    /** The circuit's point of a name; with the thermostat off its wires a wall screw is the copper that was on it. */
     public function point(string $name, TestSetup $test): string
     {
         $id = $this->points->of($name) ?? $name;

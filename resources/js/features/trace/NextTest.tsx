@@ -70,7 +70,7 @@ export function NextTest({
                     <Bad>{problem}</Bad>
                 </p>
             )}
-            {next.outcomes.length > 1 && (
+            {next.outcomes.length > 0 && (
                 <table className="trace__oc">
                     <thead>
                         <tr>

@@ -13,7 +13,7 @@ export function Rows({ rows }: { rows: TraceRowView[] }) {
     const probes = useProbes();
     if (rows.length === 0) return null;
     return (
-        <div className="overflow-x-auto">
+        <div className="flex-none overflow-x-auto">
             <table className="trace__rows">
                 <thead>
                     <tr>
