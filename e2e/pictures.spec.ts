@@ -106,6 +106,9 @@ test('the main views', async ({ page, browser }) => {
     await page.goto(page.url().replace(/[a-z]+$/, 'figures'));
     await expect(page.locator('[data-figure="balance"] [data-tone]')).toBeVisible();
     await picture(page, 'figures');
+    await page.keyboard.press('6');
+    await expect(page.getByRole('heading', { name: 'Suspects' })).toBeVisible();
+    await picture(page, 'trace');
     await page.goto('/jobs');
     await openJob(page, "Lock Keeper's Row 4");
     await picture(page, 'handover');

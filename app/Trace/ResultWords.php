@@ -61,11 +61,20 @@ final class ResultWords
                 : Message::of('trace.page.quiet'),
             $result->wavers() => Message::of(
                 'trace.page.wavering',
-                low: Quantity::of((float) $result->low, $unit, $places),
-                high: Quantity::of((float) $result->high, $unit, $places),
+                low: Quantity::of((float) $result->low, Unit::Number, self::places($result->low, $places)),
+                high: Quantity::of((float) $result->high, $unit, self::places($result->high, $places)),
             ),
-            default => Message::of('trace.page.volts', value: Quantity::of((float) $result->low, $unit, $places)),
+            default => Message::of(
+                'trace.page.volts',
+                value: Quantity::of((float) $result->low, $unit, self::places($result->low, $places)),
+            ),
         };
+    }
+
+    /** A meter shows no tenths of hundreds. */
+    private static function places(?float $value, int $usual): int
+    {
+        return (float) $value >= 100.0 ? 0 : $usual;
     }
 
     public static function found(string $found, ?Repair $repair): Message

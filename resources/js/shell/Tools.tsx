@@ -13,6 +13,7 @@ import { say } from '@/words';
 
 const keys: [string, string][] = [
     ['1 – 5', say('shell.survey-plan-set-prove-handover')],
+    ['6', say('shell.trace-a-fault')],
     ['0 – 9', say('shell.go-to-the-meter-while-it')],
     ['N', say('shell.new-job-or-new-conductor')],
     ['P', say('shell.power-flag')],

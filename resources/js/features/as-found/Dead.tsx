@@ -1,6 +1,7 @@
-import { usePage } from '@inertiajs/react';
+import { Link, usePage } from '@inertiajs/react';
 import { said } from '@/lib/api';
 import { useRecord } from '@/lib/once';
+import { url } from '@/lib/url';
 import type { ProveProps } from '@/types';
 import { Glyph } from '@/ui/Glyph';
 import { Bad, State } from '@/ui/State';
@@ -56,6 +57,9 @@ export function DeadAsFound() {
                     </div>
                 );
             })}
+            <Link className="btn mt-1" href={url('job.trace', { job: job.id })}>
+                <Glyph name="traced" /> {say('prove.trace-this')}
+            </Link>
             <Bad>{answer && answer.kind !== 'ok' ? said(answer) : null}</Bad>
         </section>
     );

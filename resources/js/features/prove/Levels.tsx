@@ -1,4 +1,4 @@
-import { usePage } from '@inertiajs/react';
+import { Link, usePage } from '@inertiajs/react';
 import { useEffect, useState } from 'react';
 import { get, said } from '@/lib/api';
 import { faultPlace } from '@/lib/names';
@@ -149,6 +149,11 @@ export function Levels({
                 </table>
             </div>
             <Bad>{answer && answer.kind !== 'ok' ? said(answer) : null}</Bad>
+            {failing && (
+                <Link className="btn mt-2" href={url('job.trace', { job: job.id })}>
+                    <Glyph name="traced" /> {say('prove.trace-this')}
+                </Link>
+            )}
             {failing && <Explains key={marks} jobId={job.id} onStep={onStep} />}
         </section>
     );
