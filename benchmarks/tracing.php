@@ -3,7 +3,7 @@
 declare(strict_types=1);
 
 // Faults of every equipment example traced by what is proposed, on simulated houses:
-// php benchmarks/tracing.php [cases] [wrong share] [second] [costs|bits] [part of parts]
+// php benchmarks/tracing.php [cases] [wrong share] [costs|bits|two] [part] [of parts]
 
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Fault\Fault;
@@ -34,16 +34,9 @@ $plans = $cases = [];
 foreach ($shelf->ids() as $id) {
     $house = ExampleHouse::of($shelf->archetype($id));
     $common = $house->archetype->terminalNamed(Place::Indoor, TerminalName::C);
-    $profile = ProfileReader::read(
-        $json(
-            'thermostats/'.
-                match (true) {
-                    $common === null => 'battery-1h-1c',
-                    array_any($house->archetype->terminals, static fn ($t): bool => $t->name->isAccessory()) => 'c-powered-humidity',
-                    default => 'c-powered-3h-2c',
-                },
-        ),
-    );
+    $humid = array_any($house->archetype->terminals, static fn ($t): bool => $t->name->isAccessory());
+    $name = $humid ? 'c-powered-humidity' : 'c-powered-3h-2c';
+    $profile = ProfileReader::read($json('thermostats/'.($common === null ? 'battery-1h-1c' : $name)));
     $plan = new Plan($house, $profile, LetterToLetter::landing($house, $profile));
     $circuit = $plan->circuit();
     foreach ($faults->of($circuit) as $fault) {
@@ -63,7 +56,8 @@ foreach (array_slice($cases, 0, $wanted) as $n => [$id, $plan, $fault]) {
     $start = hrtime(true);
     $trace = new Trace($plan, $faults);
     $trace->byBitsAlone($mode === 'bits');
-    $house = new PlayedHouse($trace->world, $trace->sight, [$fault], 7 + $n, $wrong);
+    $second = $mode === 'two' ? another($faults, $trace, $fault) : [];
+    $house = new PlayedHouse($trace->world, $trace->sight, [$fault, ...$second], 7 + $n, $wrong);
     $told = complain($trace, new PlayedHouse($trace->world, $trace->sight, [$fault], 7 + $n), $house);
     if (! $told) {
         $skipped++;
@@ -105,6 +99,13 @@ foreach (array_slice($cases, 0, $wanted) as $n => [$id, $plan, $fault]) {
     }
     $found = $answer->done ?? $found;
     $traced++;
+    if ($mode === 'two') {
+        $ended = to_the_end($trace, $house);
+        $right += $ended ? 1 : 0;
+        $wrongs = [...$wrongs, ...$ended ? [] : ["{$id} {$fault->id} + {$second[0]->id}"]];
+
+        continue;
+    }
     $is = $found !== null && is_right($found->ids, $fault);
     $right += $is ? 1 : 0;
     $stuck += $found?->stuck === true ? 1 : 0;
@@ -161,6 +162,46 @@ function is_right(array $ids, Fault $fault): bool
     }
 
     return false;
+}
+
+/** @return list<Fault> one more that shows in some call by itself */
+function another(FaultCatalogue $faults, Trace $trace, Fault $first): array
+{
+    $all = $faults->of($trace->circuit);
+    for ($try = 0; $try < 40; $try++) {
+        $fault = $all[mt_rand(0, count($all) - 1)];
+        $house = new PlayedHouse($trace->world, $trace->sight, [$fault]);
+        foreach ($fault->repair === $first->repair ? [] : $trace->calls() as $call) {
+            $sees = $house->complained($call)->sees;
+            foreach ($trace->wanted($call) as $key => $answer) {
+                if (($sees[$key] ?? $answer) !== $answer) {
+                    return [$fault];
+                }
+            }
+        }
+    }
+
+    return [$first];
+}
+
+/** Everything that is proposed, repairs too, until it works; whether nothing is wrong with the house then. */
+function to_the_end(Trace $trace, PlayedHouse $house): bool
+{
+    for ($turn = 0; $turn < 60; $turn++) {
+        $next = $trace->answer()->next[0] ?? null;
+        if ($next === null) {
+            break;
+        }
+        foreach ([...$next->handling->before, ...$next->event === null ? [] : [$next->event]] as $event) {
+            $house->does($event);
+            $trace->event($event);
+        }
+        if ($next->setup !== null && $next->probe !== null) {
+            $trace->test($next->setup, $next->probe, $house->answer($next->setup, $next->probe));
+        }
+    }
+
+    return $trace->answer()->finished && $house->isSound();
 }
 
 /** The first two calls that do not do what they should are complained of, and one that does. */

@@ -177,7 +177,8 @@ final class TracePage
                 static fn (CallName $c): array => ['value' => $c->value, 'label' => $c->label()],
                 $answer->open,
             ),
-            'finished' => $answer->finished,
+            'finished' => $answer->finished && $answer->next === [],
+            'second' => $answer->finished && $answer->next !== [],
             'landing' => array_map(static fn ($f): Message => $f->says, $answer->landing),
         ];
     }

@@ -89,6 +89,7 @@ final class Judgement
      * @param  list<Standing>  $standings
      * @param  array<string, true>  $tests  keys of tests done
      * @param  list<CallName>  $open
+     * @param  list<CallName>  $unseen  calls that were not seen to work since the last repair
      * @param  string  $confirmed  the group whose confirming test is done; "*" where it was waived
      * @param  list<string>  $notes
      */
@@ -98,6 +99,7 @@ final class Judgement
         int $rows,
         array $tests,
         array $open,
+        array $unseen,
         string $confirmed,
         array $notes,
     ): Answer {
@@ -105,14 +107,15 @@ final class Judgement
         $groups = $this->groups($suspects);
         $leads = $groups[0] ?? null;
         $sound = $leads !== null && $leads->id === Suspect::SOUND;
-        $finished = $open === [] && $sound && $state->repaired !== [];
+        $finished = $open === [] && $sound;
         $done = null;
         $next = [];
         if ($open !== [] && ($leads?->id === Suspect::SOUND || str_starts_with($leads->id ?? '', 'fuse:'))) {
             $next = $this->reruns($open, $state, $standings);
-        } elseif ($sound && $leads->share >= self::FOUND && ! $finished) {
-            $next = $this->reruns($this->wanted->calls(), $state, $standings);
-        } elseif (! $finished) {
+        } elseif ($finished && $leads->share >= self::FOUND) {
+            // Asked for the second fault: every call is run, not only those that were complained of or touched.
+            $next = $this->reruns($unseen, $state, $standings);
+        } else {
             $hypotheses = Hypotheses::among($standings);
             $enough = $leads !== null && $leads->share >= self::FOUND && ! $sound;
             $best = $enough ? [] : $this->chooser->best($hypotheses, $state, $tests);

@@ -66,6 +66,9 @@ final class Trace
     /** @var array<string, CallName> */
     private array $open = [];
 
+    /** @var array<string, true> calls that were seen to work since the last repair */
+    private array $worked = [];
+
     private ?Answer $last = null;
 
     private bool $waived = false;
@@ -173,6 +176,7 @@ final class Trace
         }
         if ($setup->handsAreOff() && $this->judgement->wanted->works($setup->call, $result->sees)) {
             unset($this->open[$setup->call->value]);
+            $this->worked[$setup->call->value] = true;
         }
         $this->last = null;
     }
@@ -238,6 +242,7 @@ final class Trace
             return;
         }
         $this->state = $this->state->repaired($what);
+        $this->worked = [];
         $this->waived = false;
         $this->confirmed = '';
         $reopen =
@@ -344,6 +349,7 @@ final class Trace
             count($this->rows()),
             $this->notAgain($standings),
             array_values($this->open),
+            array_values(array_filter($this->calls(), fn (CallName $c): bool => ! isset($this->worked[$c->value]))),
             $this->waived ? '*' : $this->confirmed,
             $this->notes,
         );

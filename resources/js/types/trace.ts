@@ -82,6 +82,8 @@ export interface TraceView {
     done: TraceDone | null;
     open: { value: string; label: string }[];
     finished: boolean;
+    /** What was repaired works; the other calls are run too, for a second fault. */
+    second: boolean;
     landing: string[];
 }
 export interface TraceProps extends Frame {

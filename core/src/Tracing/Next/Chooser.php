@@ -19,9 +19,9 @@ final readonly class Chooser
     public const TELLS = 0.02;
 
     /** Suspects of a rough look, and set-ups that are looked at with all of them. */
-    private const ROUGH = 14;
+    private const ROUGH = 10;
 
-    private const SETUPS = 9;
+    private const SETUPS = 8;
 
     /** Tests that are kept to look two steps ahead, and those that are looked at so. */
     private const KEPT = 10;

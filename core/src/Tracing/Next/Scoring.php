@@ -121,6 +121,9 @@ final class Scoring
 
     private function isOut(Candidate $candidate, Probe $probe, State $state): bool
     {
+        if ($this->done !== [] && isset($this->done[$this->points->key($candidate->setup, $probe)])) {
+            return true;
+        }
         $named = [
             "point:{$probe->from}",
             "point:{$probe->to}",
@@ -128,8 +131,7 @@ final class Scoring
             ...array_map(static fn (string $k): string => "see:{$k}", $probe->see),
         ];
 
-        return array_intersect($state->cannot, $named) !== [] ||
-            isset($this->done[$this->points->key($candidate->setup, $probe)]);
+        return $state->cannot !== [] && array_intersect($state->cannot, $named) !== [];
     }
 
     /** @return array{list<list<Prediction>>, float} by world, by probe; and the share in which a fuse opens */

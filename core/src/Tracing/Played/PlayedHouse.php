@@ -214,6 +214,12 @@ final class PlayedHouse
         return $target === "fuse:{$this->sight->fused()}" && $this->isBlown() ? 'fuse-blown' : 'sound';
     }
 
+    /** Nothing is wrong with it any more. */
+    public function isSound(): bool
+    {
+        return $this->faults === [] && $this->open === [];
+    }
+
     /** A new fuse, a repair: what is done to the house. */
     public function does(Event $event): void
     {

@@ -30,7 +30,13 @@ export function NextTest({
     return (
         <section className="trace__next" aria-labelledby="next">
             <div className="flex items-baseline justify-between gap-3">
-                <h2 className="h-sec">{trace.open.length > 0 ? say('trace.run-again') : say('trace.next-best')}</h2>
+                <h2 className="h-sec">
+                    {trace.second
+                        ? say('trace.second-fault')
+                        : trace.open.length > 0
+                          ? say('trace.run-again')
+                          : say('trace.next-best')}
+                </h2>
                 <span className="text-note text-muted">{say('trace.parts-bits', { bits: next.bits })}</span>
             </div>
             <p className="trace__do" id="next">
