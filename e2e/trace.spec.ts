@@ -61,6 +61,9 @@ test('the demo fault is open, its suspects, trips and rows stand', async ({ page
     await expect(page.locator('.trace__bar').first()).toContainText('1 red');
     await expect(page.locator('.trace__rows tbody tr')).toHaveCount(3);
     await expect(page.locator('.trace__next .trace__do')).not.toBeEmpty();
+    await page.getByRole('button', { name: 'Fuse of T1 opened' }).click();
+    await expect(page.getByText('open, 1 spent')).toBeVisible();
+    await expect(page.locator('.trace__rows tbody tr')).toHaveCount(4);
 });
 
 test('a complaint by taps, followed by what is proposed until it is found, repaired and works again', async ({

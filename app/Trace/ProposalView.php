@@ -9,6 +9,7 @@ use Unionbit\Core\Tracing\Next\Outcome;
 use Unionbit\Core\Tracing\Next\Proposal;
 use Unionbit\Core\Tracing\Protocol\ProposalWords;
 use Unionbit\Core\Tracing\Record\Event;
+use Unionbit\Core\Tracing\Record\EventKind;
 use Unionbit\Core\Tracing\Test\Probe;
 use Unionbit\Core\Tracing\Test\TestSetup;
 use Unionbit\Core\Tracing\World\Said;
@@ -48,7 +49,16 @@ final readonly class ProposalView
             'test' => $setup?->toArray(),
             'things' => $setup === null ? [] : array_keys($this->book->setups()->things($setup)),
             'event' => $proposal->event?->toArray(),
-            'before' => array_map(static fn (Event $e): array => $e->toArray(), $proposal->handling->before),
+            // The test breaker stands on the strip; only a fuse is said by a row of its own.
+            'before' => array_values(
+                array_map(
+                    static fn (Event $e): array => $e->toArray(),
+                    array_filter(
+                        $proposal->handling->before,
+                        static fn (Event $e): bool => $e->kind === EventKind::FuseReplaced,
+                    ),
+                ),
+            ),
             'read' => $probe?->mode === null || $setup === null ? null : $this->read($probe, $setup),
             'see' => array_map($this->sign(...), $probe->see ?? []),
             'look' => $probe === null || $probe->inspect === '' ? null : $this->look($probe),

@@ -92,7 +92,11 @@ final readonly class RowView
             EventKind::Setting => Message::of('trace.page.event-setting'),
             EventKind::Soaked => Message::of('trace.page.event-soaked'),
             EventKind::Moved => Message::of('trace.page.event-moved'),
-            EventKind::Touched => Message::of('trace.page.event-touched'),
+            EventKind::Touched => Message::of(
+                'trace.page.event-touched',
+                point: $this->words->point($event->of),
+                answered: $event->answered === true ? 'yes' : 'no',
+            ),
             EventKind::ProvedDead => Message::of('trace.page.event-proved-dead'),
             EventKind::Waived => Message::of('trace.page.event-waived'),
         };

@@ -19,6 +19,7 @@ use Unionbit\Core\Tracing\Answer;
 use Unionbit\Core\Tracing\Done;
 use Unionbit\Core\Tracing\Next\Proposal;
 use Unionbit\Core\Tracing\Protocol\Reply;
+use Unionbit\Core\Tracing\Record\State;
 use Unionbit\Core\Tracing\Shares;
 use Unionbit\Core\Tracing\Suspect\Suspect;
 use Unionbit\Core\Tracing\World\Said;
@@ -170,6 +171,7 @@ final class TracePage
                 static fn (TraceLine $l): array => $rows->of($l, $answer->unexplained),
                 array_reverse($book->lines),
             ),
+            'fuses' => self::fuses($answer),
             'places' => self::places($book),
             'trips' => self::trips($book),
             'done' => $answer->done === null ? null : self::done($answer->done, $answer, $reply),
@@ -239,6 +241,19 @@ final class TracePage
         }
 
         return $by;
+    }
+
+    /** @return list<array{id: string, now: string, spent: int}> what is known of each fuse */
+    private static function fuses(Answer $answer): array
+    {
+        $fuses = [];
+        foreach ($answer->state->fuses as $id => $now) {
+            if ($now !== State::NONE) {
+                $fuses[] = ['id' => $id, 'now' => $now, 'spent' => $answer->state->spent[$id] ?? 0];
+            }
+        }
+
+        return $fuses;
     }
 
     /** @return list<array{value: string, label: Message}> the house end to end */

@@ -182,6 +182,26 @@ it('puts the set-up of a test on in one tap, with the power off, and takes back 
     expect(SetupStrip::of($job->refresh())->things)->toBe([]);
 });
 
+it('says what happened beside the tests: a fuse, a spot that answered', function (): void {
+    $job = landedHouse('furnace-gas-1h-1c', 'c-powered-1h-1c');
+    traceRow($job, 'open', ['complaint' => []])->assertCreated();
+    traceRow($job, 'event', [
+        'event' => ['kind' => 'touched', 'of' => 'A4.near', 'answered' => true],
+    ])->assertCreated();
+    $trace = traced($job)['trace'];
+    expect($trace['rows'][0]['test'])
+        ->toBe('Wiggled 4 yellow at the wall plate: it came back')
+        ->and(array_slice(array_column($trace['suspects'], 'id'), 0, 2))
+        ->toEqualCanonicalizing(['screw:A4.near', 'conductor:A4'])
+        ->and($trace['fuses'])
+        ->toBe([['id' => 'T1', 'now' => 'unknown', 'spent' => 0]]);
+    traceRow($job, 'event', ['event' => ['kind' => 'fuse-opened', 'of' => 'T2']])->assertStatus(422);
+    traceRow($job, 'event', ['event' => ['kind' => 'fuse-opened', 'of' => 'T1']])->assertCreated();
+    expect(traced($job)['trace']['fuses'][0])->toBe(['id' => 'T1', 'now' => 'open', 'spent' => 1]);
+    traceRow($job, 'event', ['event' => ['kind' => 'fuse-replaced', 'of' => 'T1']])->assertCreated();
+    expect(traced($job)['trace']['fuses'][0]['now'])->toBe('whole');
+});
+
 it('finds a fault through its own doors, and goes out and in with the job file', function (): void {
     $job = landedHouse('furnace-gas-1h-1c', 'c-powered-1h-1c');
     $trace = TraceBook::of($job)?->trace ?? throw new LogicException('no thermostat');

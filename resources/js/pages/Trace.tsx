@@ -4,6 +4,7 @@ import { SetupStrip } from '@/features/setup-strip/SetupStrip';
 import { Complaint } from '@/features/trace/Complaint';
 import { Found } from '@/features/trace/Found';
 import { TraceHead } from '@/features/trace/Head';
+import { Happened } from '@/features/trace/Happened';
 import { NextTest } from '@/features/trace/NextTest';
 import { Rows } from '@/features/trace/Rows';
 import { Suspects } from '@/features/trace/Suspects';
@@ -37,6 +38,7 @@ export default function Trace() {
                         <Suspects suspects={trace.suspects} />
                         <NextTest trace={trace} next={next} chosen={chosen} onChoose={setChosen} />
                     </div>
+                    <Happened fuses={trace.fuses} />
                     <Trips trace={trace} next={next} />
                     <Rows rows={trace.rows} />
                 </>

@@ -77,6 +77,7 @@ export interface TraceView {
     suspects: TraceSuspect[];
     next: TraceProposal[];
     rows: TraceRowView[];
+    fuses: { id: string; now: string; spent: number }[];
     places: { value: string; label: string }[];
     trips: { number: number; place: string }[];
     done: TraceDone | null;

@@ -47,6 +47,9 @@ final class Belief
     /** Touching a part that comes and goes brings it back so often. */
     private const TOUCHED = 0.8;
 
+    /** It comes back at a touch elsewhere so seldom. */
+    private const BY_CHANCE = 0.01;
+
     /** @var array<string, Suspect> by id */
     private array $suspects = [];
 
@@ -429,7 +432,7 @@ final class Belief
         );
 
         return match (true) {
-            $event->answered === true => $is ? self::TOUCHED : Prediction::MISREAD,
+            $event->answered === true => $is ? self::TOUCHED : self::BY_CHANCE,
             $is => 1.0 - self::TOUCHED,
             default => 1.0,
         };

@@ -7,12 +7,6 @@ import { Bad, State } from '@/ui/State';
 import { say } from '@/words';
 import { useTrace } from './useTrace';
 
-const doneFirst: Record<string, string> = {
-    'fuse-replaced': say('trace.a-new-fuse-is-in'),
-    'breaker-in': say('trace.the-test-breaker-is-in'),
-    'breaker-out': say('trace.the-test-breaker-is-out'),
-};
-
 /** The best test from here: where, how long, what to set up, what each outcome would leave; two others beside it. */
 export function NextTest({
     trace,
@@ -67,7 +61,7 @@ export function NextTest({
             <Preparation next={next} />
             {next.before.length > 0 && (
                 <button className="btn btn--small my-2" onClick={() => events(next.before)} disabled={closed}>
-                    {doneFirst[String(next.before[0]?.kind)] ?? say('trace.done')}
+                    {say('trace.a-new-fuse-is-in')}
                 </button>
             )}
             <Take key={next.key} next={next} />

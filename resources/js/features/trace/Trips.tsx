@@ -1,4 +1,5 @@
 import type { TraceProposal, TraceView } from '@/types';
+import { useWidth } from '@/lib/hooks';
 import { say } from '@/words';
 
 const TOP = 34;
@@ -6,9 +7,11 @@ const STEP = 22;
 
 /** The house end to end, and where each test was done: the trips so far, and the next one. */
 export function Trips({ trace, next }: { trace: TraceView; next: TraceProposal | undefined }) {
+    const [measure, width] = useWidth(800);
+    const wide = Math.max(340, Math.min(800, width));
     const x = (place: string) => {
         const n = trace.places.findIndex((one) => one.value === place);
-        return trace.places.length < 2 ? 400 : 90 + (Math.max(0, n) * 620) / (trace.places.length - 1);
+        return trace.places.length < 2 ? wide / 2 : 60 + (Math.max(0, n) * (wide - 130)) / (trace.places.length - 1);
     };
     const points = trace.trips.map((trip, n) => ({ ...trip, x: x(trip.place), y: TOP + n * STEP }));
     const last = points.at(-1);
@@ -16,7 +19,7 @@ export function Trips({ trace, next }: { trace: TraceView; next: TraceProposal |
     const end = { x: x(to?.value ?? trace.at), y: TOP + points.length * STEP };
     const height = end.y + 22;
     return (
-        <section className="trace__trips" aria-labelledby="trips">
+        <section className="trace__trips" aria-labelledby="trips" ref={measure}>
             <div className="flex items-baseline justify-between px-5 pt-2">
                 <h2 className="h-sec" id="trips">
                     {say('trace.house-end-to-end')}
@@ -25,7 +28,7 @@ export function Trips({ trace, next }: { trace: TraceView; next: TraceProposal |
                     {say('trace.tests-and-minutes', { tests: trace.trips.length, minutes: trace.minutes })}
                 </span>
             </div>
-            <svg viewBox={`0 0 800 ${height}`} className="w-full max-w-[900px]" role="img" aria-labelledby="trips">
+            <svg viewBox={`0 0 ${wide} ${height}`} className="w-full max-w-[900px]" role="img" aria-labelledby="trips">
                 {trace.places.map((place) => (
                     <g key={place.value}>
                         <text x={x(place.value)} y="16" textAnchor="middle" className="trace__place">
