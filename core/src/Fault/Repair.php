@@ -31,6 +31,12 @@ final readonly class Repair
         return explode(':', $this->id)[0];
     }
 
+    /** Whether it is done by waiting: a delay that runs out by itself. */
+    public function isWait(): bool
+    {
+        return in_array($this->kind(), ['wait', 'outdoor-wait'], true);
+    }
+
     /** Minutes of the work, of the longest fault that it ends. */
     public function minutes(): int
     {

@@ -90,7 +90,7 @@ final class Judgement
      * @param  array<string, true>  $tests  keys of tests done
      * @param  list<CallName>  $open
      * @param  list<CallName>  $unseen  calls that were not seen to work since the last repair
-     * @param  string  $confirmed  the group whose confirming test is done; "*" where it was waived
+     * @param  string  $confirmed  the group whose confirming test is done
      * @param  list<string>  $notes
      */
     public function answer(
@@ -266,7 +266,7 @@ final class Judgement
         }
         $id = $groups[0]->id;
         $confirm =
-            $stuck || $confirmed === '*' || $confirmed === $id
+            $stuck || $confirmed === $id
                 ? null
                 : $this->confirming->of(
                     Hypotheses::among($standings, 0.0)->first(self::RIVALS),

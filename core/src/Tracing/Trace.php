@@ -60,6 +60,8 @@ final class Trace
 
     private State $state;
 
+    private readonly State $start;
+
     /** @var array<string, int> number of the row in which a test was done, by its key */
     private array $done = [];
 
@@ -71,8 +73,7 @@ final class Trace
 
     private ?Answer $last = null;
 
-    private bool $waived = false;
-
+    /** The repair whose confirming test is done or left out. */
     private string $confirmed = '';
 
     /**
@@ -126,7 +127,8 @@ final class Trace
         foreach ($supplies as $t) {
             $fuses[$t->id] = $t->fuseAmps === null ? State::NONE : State::UNKNOWN;
         }
-        $this->state = new State($at, new TestSetup(), $fuses, array_fill_keys(array_keys($fuses), 0));
+        $this->start = new State($at, new TestSetup(), $fuses, array_fill_keys(array_keys($fuses), 0));
+        $this->state = $this->start;
     }
 
     /** What was told of the time before the visit. */
@@ -149,21 +151,58 @@ final class Trace
     private function row(RowKind $kind, TestSetup $setup, Probe $probe, Result $result): void
     {
         $leads = $kind === RowKind::Test ? $this->leading() : null;
-        $handling = $this->judgement->cost->of($this->state, $setup, $probe);
-        $cannot = $kind === RowKind::Cannot;
-        $minutes = $cannot || $kind === RowKind::Found ? 0.0 : $handling->minutes;
-        $this->belief->add(Row::test($this->next(), $kind, $setup, $probe, $result, $minutes));
-        if ($cannot) {
-            $this->refuse($setup, $probe, $result);
+        $minutes =
+            $kind === RowKind::Test ? $this->judgement->cost->of($this->state, $setup, $probe)->minutes : 0.0;
+        $row = Row::test($this->next(), $kind, $setup, $probe, $result, $minutes);
+        $this->belief->add($row);
+        // The fault was found already: whatever was tested then, confirms it or takes it back.
+        $this->confirmed = $leads ?? $this->confirmed;
+        $this->apply($row);
+    }
 
+    public function event(Event $event): void
+    {
+        if ($event->kind === EventKind::Waived) {
+            $this->confirmed = $this->leading() ?? '';
+        }
+        if ($event->kind === EventKind::Soaked) {
+            $event = $event->ending($this->waitedOut());
+        }
+        $row = Row::event($this->next(), $event, $this->judgement->minutesOf($event, $this->state));
+        $this->belief->add($row);
+        $this->apply($row);
+    }
+
+    /** A delay that leads and was waited out: its repair; nothing where something else leads. */
+    private function waitedOut(): string
+    {
+        $id = array_key_first($this->groups()) ?? '';
+
+        return ($this->list->repairs[$id] ?? null)?->isWait() === true ? $id : '';
+    }
+
+    /** What a row changes beside the shares: state, tests done, calls to be run again. */
+    private function apply(Row $row): void
+    {
+        $this->last = null;
+        $this->state = $this->state->later($row->minutes);
+        if ($row->withdrawn) {
             return;
         }
-        if ($leads !== null) {
-            // The fault was found already: whatever was tested then, confirms it or takes it back.
-            $this->confirmed = $leads;
+        if ($row->event !== null) {
+            $this->happened($row->event);
+        } elseif ($row->setup !== null && $row->probe !== null && $row->result !== null) {
+            $row->kind === RowKind::Cannot
+                ? $this->refuse($row->setup, $row->probe, $row->result)
+                : $this->tested($row->setup, $row->probe, $row->result, $row->number);
         }
-        $this->done[$this->world->points->key($setup, $probe)] = count($this->rows());
-        $this->state = $this->state->setUp($setup)->standing($handling->at)->later($minutes);
+    }
+
+    private function tested(TestSetup $setup, Probe $probe, Result $result, int $number): void
+    {
+        $place = $this->judgement->cost->of($this->state, $setup, $probe)->at;
+        $this->done[$this->world->points->key($setup, $probe)] = $number;
+        $this->state = $this->state->setUp($setup)->standing($place);
         foreach ($result->fuses as $id => $said) {
             $this->state =
                 $said === 'opened'
@@ -178,7 +217,6 @@ final class Trace
             unset($this->open[$setup->call->value]);
             $this->worked[$setup->call->value] = true;
         }
-        $this->last = null;
     }
 
     private function refuse(TestSetup $setup, Probe $probe, Result $result): void
@@ -196,65 +234,48 @@ final class Trace
             $this->state = $this->state->refusing("see:{$key}");
         }
         $this->done[$this->world->points->key($setup, $probe)] = 0;
-        $this->last = null;
     }
 
-    public function event(Event $event): void
+    private function happened(Event $event): void
     {
-        $minutes = $this->judgement->minutesOf($event, $this->state);
-        $before = $this->answer();
-        $this->belief->add(Row::event($this->next(), $event, $minutes));
-        $this->state = $this->state->later($minutes);
-        $breaker = $this->state->setup->breaker;
+        $setup = $this->state->setup;
         match ($event->kind) {
             EventKind::FuseReplaced => ($this->state = $this->state->with($event->of, State::WHOLE)),
             EventKind::FuseOpened => ($this->state = $this->state->spends($event->of)),
             EventKind::BreakerIn => ($this->state = $this->state->setUp(
-                $this->state->setup->broken(array_values(array_unique([...$breaker, $event->of]))),
+                $setup->broken(array_values(array_unique([...$setup->breaker, $event->of]))),
             )),
             EventKind::BreakerOut => ($this->state = $this->state->setUp(
-                $this->state->setup->broken(array_values(array_diff($breaker, [$event->of]))),
+                $setup->broken(array_values(array_diff($setup->breaker, [$event->of]))),
             )),
             EventKind::Moved => ($this->state = $this->state->standing(Place::from($event->of))),
-            EventKind::ProvedDead => ($this->state = $this->state->setUp($this->state->setup->provedDead())),
-            EventKind::Waived => ($this->waived = true),
-            EventKind::Repaired, EventKind::Setting, EventKind::Soaked => $this->repaired($event, $before),
+            EventKind::ProvedDead => ($this->state = $this->state->setUp($setup->provedDead())),
+            EventKind::Repaired => $this->repaired($event->what),
+            EventKind::Setting => $this->repaired("setting:{$event->key}"),
+            EventKind::Soaked => $event->what === '' ? null : $this->repaired($event->what),
             default => null,
         };
-        if ($event->kind !== EventKind::Waived && $event->kind !== EventKind::Moved) {
-            // What was read before a repair or with another fuse may read otherwise now.
+        if ($event->kind->changesTheHouse()) {
+            // What was read before may read otherwise now.
             $this->done = [];
         }
-        $this->last = null;
     }
 
-    private function repaired(Event $event, Answer $before): void
+    private function repaired(string $what): void
     {
-        $what = match ($event->kind) {
-            EventKind::Setting => "setting:{$event->key}",
-            EventKind::Soaked => $before->done->group ?? '',
-            default => $event->what,
-        };
-        if (
-            $event->kind === EventKind::Soaked &&
-            ! in_array(explode(':', $what)[0], ['wait', 'outdoor-wait'], true)
-        ) {
-            return;
-        }
         $this->state = $this->state->repaired($what);
         $this->worked = [];
-        $this->waived = false;
         $this->confirmed = '';
-        $reopen =
-            $before->done === null || $before->done->group !== $what
-                ? $this->judgement->reopenedBy($what)
-                : $before->done->reopen;
-        foreach ($reopen as $call) {
+        foreach ($this->judgement->reopenedBy($what) as $call) {
             $this->open[$call->value] = $call;
         }
     }
 
-    /** @throws Refusal for a row that is not there */
+    /**
+     * Takes a row back: everything after it is judged again, and the state is what the other rows leave.
+     *
+     * @throws Refusal for a row that is not there
+     */
     public function withdraw(int $number): void
     {
         $numbers = array_map(static fn (Row $r): string => (string) $r->number, $this->rows());
@@ -262,7 +283,11 @@ final class Trace
             throw new Refusal('/row', $number, $numbers === [] ? ['no row yet'] : $numbers);
         }
         $this->belief->withdraw($number);
-        $this->last = null;
+        $this->state = $this->start;
+        [$this->done, $this->open, $this->worked, $this->confirmed] = [[], [], [], ''];
+        foreach ($this->rows() as $row) {
+            $this->apply($row);
+        }
     }
 
     private function next(): int
@@ -350,7 +375,7 @@ final class Trace
             $this->notAgain($standings),
             array_values($this->open),
             array_values(array_filter($this->calls(), fn (CallName $c): bool => ! isset($this->worked[$c->value]))),
-            $this->waived ? '*' : $this->confirmed,
+            $this->confirmed,
             $this->notes,
         );
     }

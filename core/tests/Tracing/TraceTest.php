@@ -82,6 +82,30 @@ it('judges everything again when a row is withdrawn, and keeps its number', func
         ->toBeTrue();
 });
 
+it('takes back what a withdrawn row did to the house, its fuses and its calls', function (
+    EventKind $kind,
+    string $what,
+): void {
+    $trace = new Trace(House::example('furnace-gas-1h-1c'), House::faults());
+    $trace->test(...rowsOf(Traced::of('furnace-gas-1h-1c', [], []))[0]);
+    $of = static fn (Trace $t): array => [
+        $t->state()->fuses,
+        $t->state()->setup,
+        $t->answer()->open,
+        array_map(static fn (Proposal $p): string => $p->key(), $t->answer()->next),
+    ];
+    $before = $of($trace);
+    $trace->event(new Event($kind, of: array_key_first($before[0]), what: $what));
+    expect($of($trace))->not->toEqual($before);
+    $trace->withdraw(2);
+
+    expect($of($trace))->toEqual($before);
+})->with([
+    'a fuse that opened' => [EventKind::FuseOpened, ''],
+    'a repair' => [EventKind::Repaired, 'conductor:A4'],
+    'a breaker put in' => [EventKind::BreakerIn, ''],
+]);
+
 it('is deterministic', function (): void {
     $keys = [];
     foreach ([1, 2] as $_) {

@@ -4,9 +4,13 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Tracing\Record;
 
+use Unionbit\Core\Data\Copies;
+
 /** Something done or noticed in a trace that is no test. */
 final readonly class Event
 {
+    use Copies;
+
     /**
      * @param  string  $of  transformer, point, place: what the kind is of
      * @param  string  $what  a repair's id, or a fault's
@@ -22,6 +26,12 @@ final readonly class Event
         public string $value = '',
         public ?bool $answered = null,
     ) {
+    }
+
+    /** The same, having ended what a repair ends. */
+    public function ending(string $what): self
+    {
+        return $this->copy(['what' => $what]);
     }
 
     /** @return array<string, mixed> as the protocol has it */

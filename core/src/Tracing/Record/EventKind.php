@@ -20,6 +20,16 @@ enum EventKind: string
     case ProvedDead = 'proved-dead';
     case Waived = 'waived';
 
+    /** Whether a reading of before may come out otherwise after it. */
+    public function changesTheHouse(): bool
+    {
+        return in_array(
+            $this,
+            [self::FuseReplaced, self::FuseOpened, self::Repaired, self::Setting, self::Soaked],
+            true,
+        );
+    }
+
     /** Whether it says which transformer it is of. */
     public function isOfSupply(): bool
     {
