@@ -13,7 +13,6 @@ use Unionbit\Core\Tracing\Record\EventKind;
 use Unionbit\Core\Tracing\Test\Probe;
 use Unionbit\Core\Tracing\Test\TestSetup;
 use Unionbit\Core\Tracing\World\Said;
-use Unionbit\Core\Tracing\World\Seen;
 use Unionbit\Core\Words\Message;
 
 /** A proposal, as the page shows it: what to set up, what to read or see, what each outcome would leave. */
@@ -60,7 +59,10 @@ final readonly class ProposalView
                 ),
             ),
             'read' => $probe?->mode === null || $setup === null ? null : $this->read($probe, $setup),
-            'see' => array_map($this->sign(...), $probe->see ?? []),
+            'see' => array_map(
+                fn (string $k): array => SignView::of($this->book->trace->sight, $k),
+                $probe->see ?? [],
+            ),
             'look' => $probe === null || $probe->inspect === '' ? null : $this->look($probe),
             'outcomes' => array_map(
                 fn (Outcome $o): array => [
@@ -86,19 +88,6 @@ final readonly class ProposalView
             'mode' => ($probe->mode ?? MeterMode::Volts)->value,
             'a' => $this->book->trace->world->point($probe->from, $setup),
             'b' => $this->book->trace->world->point($probe->to, $setup),
-        ];
-    }
-
-    /** @return array{key: string, label: Message, answers: list<array{value: string, label: Message}>} */
-    private function sign(string $key): array
-    {
-        return [
-            'key' => $key,
-            'label' => Seen::from($key)->label(),
-            'answers' => array_map(
-                static fn (string $a): array => ['value' => $a, 'label' => Said::from($a)->label()],
-                $this->book->trace->sight->answers[$key] ?? [],
-            ),
         ];
     }
 

@@ -30,12 +30,16 @@ final class RecordTrace
         array $body,
         ?string $call,
     ): TraceRow {
+        // What the house may be told is worked out before the write lock is taken; what stands on it, within.
+        $book =
+            TraceBook::of($job) ?? throw Refused::at('kind', Message::of('trace.record.first-what-hangs-there'));
+
         return Append::row(
             TraceRow::class,
             $id,
             $job,
             $user,
-            static fn (): array => ['kind' => $kind, 'body' => self::checked($job, $kind, $body, $call)],
+            static fn (): array => ['kind' => $kind, 'body' => self::checked($book, $job, $kind, $body, $call)],
         );
     }
 
@@ -43,12 +47,9 @@ final class RecordTrace
      * @param  array<string, mixed>  $body
      * @return array<string, mixed>
      */
-    private static function checked(Job $job, TraceMoment $kind, array $body, ?string $call): array
+    private static function checked(TraceBook $book, Job $job, TraceMoment $kind, array $body, ?string $call): array
     {
-        $book =
-            TraceBook::unread($job) ??
-            throw Refused::at('kind', Message::of('trace.record.first-what-hangs-there'));
-        if ($kind === TraceMoment::Open ? $book->open !== null : $book->open === null) {
+        if (($kind === TraceMoment::Open) === ($job->openFault() !== null)) {
             throw Refused::at(
                 'kind',
                 $kind === TraceMoment::Open

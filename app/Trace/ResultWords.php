@@ -7,10 +7,10 @@ namespace App\Trace;
 use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Fault\Fault;
 use Unionbit\Core\Fault\Repair;
-use Unionbit\Core\Tracing\Protocol\Vocabulary;
 use Unionbit\Core\Tracing\Test\Result;
+use Unionbit\Core\Tracing\World\Prediction;
 use Unionbit\Core\Tracing\World\Said;
-use Unionbit\Core\Tracing\World\Seen;
+use Unionbit\Core\Tracing\World\Sight;
 use Unionbit\Core\Words\Message;
 use Unionbit\Core\Words\Quantity;
 use Unionbit\Core\Words\Unit;
@@ -31,7 +31,7 @@ final class ResultWords
         foreach ($result->sees as $key => $answer) {
             $says[] = Message::of(
                 'trace.page.sees',
-                key: Seen::tryFrom($key)?->label() ?? Message::raw($key),
+                key: Sight::name($key) ?? Message::raw($key),
                 answer: Said::tryFrom($answer)?->label() ?? Message::raw($answer),
             );
         }
@@ -81,7 +81,7 @@ final class ResultWords
     {
         $fault = array_find($repair->ends ?? [], static fn (Fault $f): bool => $f->entry === $found);
 
-        return $found === Vocabulary::SOUND || $fault === null
+        return $found === Prediction::SOUND || $fault === null
             ? Message::of('trace.page.sound')
             : Message::of('trace.page.found', what: $fault->name);
     }

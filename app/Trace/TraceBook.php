@@ -15,6 +15,7 @@ use App\Models\Tracing\TraceRow;
 use App\Records\SetUp\SetupStrip;
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Circuit\Meter\MeterMode;
+use Unionbit\Core\Fault\ToldWhen;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Proving\Route\School;
 use Unionbit\Core\Terminal\Place;
@@ -43,7 +44,12 @@ final class TraceBook
 
     public readonly Vocabulary $words;
 
+    /** @var list<array{CallName, Result, ToldWhen}> the complaint: call, what it did, when */
+    public readonly array $told;
+
     private readonly StripSetup $setups;
+
+    private bool $isRead = false;
 
     /** @var array<string, int> number of a row by the record that it comes from */
     private array $numbers = [];
@@ -53,18 +59,12 @@ final class TraceBook
         public readonly Plan $plan,
         JobFiles $files,
         public readonly ?TraceRow $open,
-        bool $replay,
     ) {
         $body = new Given($open->body ?? []);
         $faults = $files->faults();
-        $history = $notes = [];
-        foreach ($body->each('history') as $word) {
-            if ($faults->history->knows($word->text())) {
-                $history[] = $word->text();
-            } else {
-                $notes[] = $word->text();
-            }
-        }
+        [$history, $notes] = $faults->history->parted(
+            array_map(static fn (Given $word): string => $word->text(), $body->each('history')),
+        );
         $this->trace = new Trace(
             $plan,
             $faults,
@@ -75,32 +75,40 @@ final class TraceBook
         );
         $this->words = Vocabulary::of($this->trace);
         $this->setups = new StripSetup($this->trace->circuit, $this->trace->world->points);
-        $told = $open === null ? [] : Session::complaints($body, new Protocol($this->words));
-        foreach ($told as [$call, $result, $when]) {
+        $this->told = $open === null ? [] : Session::complaints($body, new Protocol($this->words));
+        foreach ($this->told as [$call, $result, $when]) {
             $this->trace->told($call, $result, $when);
         }
-        if ($replay) {
-            $this->replay();
-        }
     }
 
-    /** Null where nothing is known of what hangs on the wall: As found asks for that first. */
+    /**
+     * The house with the words that it may be told, before its rows. Null where nothing is known of what hangs on the
+     * wall: As found asks for that first.
+     */
     public static function of(Job $job): ?self
-    {
-        return self::made($job, true);
-    }
-
-    /** The same without its rows: for the words that the house may be told, and what stands on it. */
-    public static function unread(Job $job): ?self
-    {
-        return self::made($job, false);
-    }
-
-    private static function made(Job $job, bool $replay): ?self
     {
         $plan = House::of($job)->standing;
 
-        return $plan === null ? null : new self($job, $plan, app(JobFiles::class), $job->openFault(), $replay);
+        return $plan === null ? null : new self($job, $plan, app(JobFiles::class), $job->openFault());
+    }
+
+    /** Takes its rows in, once; without them it costs a twentieth. */
+    public function read(): self
+    {
+        if (! $this->isRead) {
+            $this->isRead = true;
+            $this->replay();
+        }
+
+        return $this;
+    }
+
+    /** How many rows of the proofs would go along with a fault that is opened now. */
+    public function carried(): int
+    {
+        return count(
+            (new Carried($this->job, $this->trace, $this->setups, SetupStrip::read($this->job)))->entries(),
+        );
     }
 
     private function replay(): void

@@ -53,7 +53,7 @@ final class TraceController extends Controller
         $job = $request->job();
         $user = $request->crewMember();
         DB::transaction(static function () use ($job, $user, $request): void {
-            $book = TraceBook::unread($job);
+            $book = TraceBook::of($job);
             if ($book === null) {
                 return;
             }

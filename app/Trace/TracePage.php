@@ -14,6 +14,7 @@ use App\Stage\JobFrame;
 use Illuminate\Support\Facades\Cache;
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Fault\Caution;
+use Unionbit\Core\Fault\ToldWhen;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Tracing\Answer;
 use Unionbit\Core\Tracing\Done;
@@ -23,7 +24,7 @@ use Unionbit\Core\Tracing\Record\State;
 use Unionbit\Core\Tracing\Shares;
 use Unionbit\Core\Tracing\Suspect\Suspect;
 use Unionbit\Core\Tracing\World\Said;
-use Unionbit\Core\Tracing\World\Seen;
+use Unionbit\Core\Tracing\World\Sight;
 use Unionbit\Core\Words\Message;
 
 /** What the stage of a fault shows: complaint, suspects, what to do next, the rows so far, the answer. */
@@ -43,7 +44,7 @@ final class TracePage
             ...JobFrame::props($job, $book->plan->circuit(), Progress::of($job)),
             'entry' => self::entry($book),
             'opened' => $book->open === null ? null : self::opened($book, $book->open),
-            'carried' => count(array_filter($book->lines, static fn (TraceLine $l): bool => $l->found)),
+            'carried' => $book->open === null ? $book->carried() : 0,
             'trace' => $book->open === null ? null : self::trace($job, $book),
             'readings' => ReadingView::log($job, Stage::Prove),
         ];
@@ -59,7 +60,7 @@ final class TracePage
                 ...$book->trace->calls(),
                 CallName::Idle,
             ]),
-            'signs' => array_map(static fn (string $k): array => self::sign($book, $k), $keys),
+            'signs' => array_map(static fn (string $k): array => SignView::of($book->trace->sight, $k), $keys),
             'history' => array_map(
                 static fn (string $word, Message $title): array => ['value' => $word, 'label' => $title],
                 array_keys($book->words->history),
@@ -68,35 +69,23 @@ final class TracePage
         ];
     }
 
-    /** @return array{key: string, label: Message, answers: list<array{value: string, label: Message}>} */
-    private static function sign(TraceBook $book, string $key): array
-    {
-        return [
-            'key' => $key,
-            'label' => Seen::from($key)->label(),
-            'answers' => array_map(
-                static fn (string $a): array => ['value' => $a, 'label' => Said::from($a)->label()],
-                $book->trace->sight->answers[$key] ?? [],
-            ),
-        ];
-    }
-
     /** @return array<string, mixed> */
     private static function opened(TraceBook $book, TraceRow $open): array
     {
-        $told = [];
-        foreach (is_array($open->body['complaint'] ?? null) ? $open->body['complaint'] : [] as $item) {
-            $call = CallName::tryFrom(is_array($item) && is_string($item['call'] ?? null) ? $item['call'] : '');
-            $sees = is_array($item) && is_array($item['sees'] ?? null) ? $item['sees'] : [];
-            $told[] = ['call' => $call?->label() ?? Message::none(), 'sees' => self::heard($sees)];
-        }
         $words = $book->words->history;
         $history = is_array($open->body['history'] ?? null) ? $open->body['history'] : [];
 
         return [
             'id' => $open->id,
             'at' => $open->at->toIso8601String(),
-            'told' => $told,
+            'told' => array_map(
+                static fn (array $one): array => [
+                    'call' => $one[0]->label(),
+                    'sees' => self::heard($one[1]->sees),
+                    'when' => $one[2] === ToldWhen::Now ? Message::none() : $one[2]->label(),
+                ],
+                $book->told,
+            ),
             'history' => array_map(
                 static fn (string $w): Message => $words[$w] ?? Message::raw($w),
                 array_values(array_filter($history, is_string(...))),
@@ -105,17 +94,17 @@ final class TracePage
     }
 
     /**
-     * @param  array<mixed>  $sees  answers by key
+     * @param  array<string, string>  $sees  answers by key
      * @return list<Message> what runs, what does not, and what is neither; nothing by name where nothing runs
      */
     private static function heard(array $sees): array
     {
         $by = [];
         foreach ($sees as $key => $answer) {
-            $seen = Seen::tryFrom((string) $key);
-            $said = Said::tryFrom(is_string($answer) ? $answer : '');
+            $seen = Sight::name($key);
+            $said = Said::tryFrom($answer);
             if ($seen !== null && $said !== null) {
-                $by[$said->value][] = $seen->label();
+                $by[$said->value][] = $seen;
             }
         }
         if (count($by) === 1 && count($by[Said::No->value] ?? []) > 2) {
@@ -156,7 +145,7 @@ final class TracePage
     /** @return array<string, mixed> */
     private static function worked(TraceBook $book): array
     {
-        $answer = $book->trace->answer();
+        $answer = $book->read()->trace->answer();
         $reply = new Reply($book->trace);
         $proposals = new ProposalView($book);
         $rows = new RowView($book, $reply);

@@ -9,7 +9,6 @@ use App\House\JobFiles;
 use App\Words\Words;
 use Unionbit\Core\Planning\File\JobFile;
 use Unionbit\Core\Tracing\Protocol\Session;
-use Unionbit\Core\Words\Message;
 
 final class TraceCommand extends JobCommand
 {
@@ -22,8 +21,7 @@ final class TraceCommand extends JobCommand
         {--fault=* : faults of the catalogue in a simulated house that answers by itself}
     SIGNATURE;
 
-    /** @var array<string, string> sentences already said, by message */
-    private static array $known = [];
+    private const JSON = JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR;
 
     protected $description = 'Traces a fault of a house: suspects, the next test by information per minute, the repair';
 
@@ -42,28 +40,11 @@ final class TraceCommand extends JobCommand
             if (trim($line) === '') {
                 continue;
             }
-            fwrite(STDOUT, self::encoded($session->answer(json_decode($line, true)))."\n");
+            $answer = Words::spoken($session->answer(json_decode($line, true)));
+            fwrite(STDOUT, json_encode($answer, self::JSON)."\n");
             fflush(STDOUT);
         }
 
         return self::ANSWERED;
-    }
-
-    /** @param  array<string, mixed>  $answer */
-    private static function encoded(array $answer): string
-    {
-        return json_encode(
-            self::said($answer),
-            JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR,
-        );
-    }
-
-    private static function said(mixed $part): mixed
-    {
-        return match (true) {
-            $part instanceof Message => (self::$known[$part->key()] ??= Words::say($part)),
-            is_array($part) => array_map(self::said(...), $part),
-            default => $part,
-        };
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Equipment;
 
+use Unionbit\Core\Words\Message;
+
 /** What a person sees or hears of a load that has pulled in. */
 enum Observable: string
 {
@@ -19,6 +21,11 @@ enum Observable: string
     case WaterValve = 'water-valve';
     case ZoneValve = 'zone-valve';
     case Humidifier = 'humidifier';
+
+    public function label(): Message
+    {
+        return Message::term($this);
+    }
 
     public function isStrip(): bool
     {

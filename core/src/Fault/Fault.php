@@ -25,6 +25,7 @@ final readonly class Fault
      * @param  list<Look>  $looks  what shows it without a reading of the house together
      * @param  string  $repair  id of the repair that ends it
      * @param  list<Message>  $says  what it does to this circuit, where
+     * @param  ?ToldWhen  $shows  at the start of a call only, or only once it has run; null for at any time
      */
     public function __construct(
         public string $id,
@@ -47,6 +48,7 @@ final readonly class Fault
         public array $looks = [],
         public string $repair = '',
         public array $says = [],
+        public ?ToldWhen $shows = null,
     ) {
     }
 

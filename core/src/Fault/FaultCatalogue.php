@@ -163,6 +163,7 @@ final readonly class FaultCatalogue
             intermittent: $entry->bool('intermittent', false),
             parts: $part === '' ? [] : [$part],
             fanTurned: $do === 'turn-fan',
+            shows: $entry->has('shows') ? ToldWhen::from($entry->string('shows')) : null,
             looks: self::looks($entry),
             repair: $this->repairs->idOf(
                 $entry->string('repair', $entry->string('id')),

@@ -35,9 +35,20 @@ final readonly class History
         );
     }
 
-    public function knows(string $word): bool
+    /**
+     * What was told, parted into its words and what is only a note.
+     *
+     * @param  list<string>  $told
+     * @return array{list<string>, list<string>}
+     */
+    public function parted(array $told): array
     {
-        return isset($this->words[$word]);
+        $knows = fn (string $word): bool => isset($this->words[$word]);
+
+        return [
+            array_values(array_filter($told, $knows)),
+            array_values(array_filter($told, static fn (string $word): bool => ! $knows($word))),
+        ];
     }
 
     /** How much a word of the history raises what a kind of repair ends; 1 where it does not. */

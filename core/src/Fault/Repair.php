@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Fault;
 
+use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Words\Message;
 
 /** What ends one or several faults of a house by the same hand at the same place. */
@@ -11,30 +12,32 @@ final readonly class Repair
 {
     /**
      * @param  string  $id  "screw:A3.near"
+     * @param  string  $kind  of the catalogue: "screw"
+     * @param  string  $of  what it is done at, "A3.near"; empty for the house as such
      * @param  list<string>  $parts  what has to be brought, by the catalogue's words
      * @param  list<Caution>  $safety
      * @param  ?int  $look  minutes in which a look there tells whether it is needed; null where none does
      * @param  list<Fault>  $ends
+     * @param  ?Place  $at  where one stands for it; null for where the part is
      */
     public function __construct(
         public string $id,
+        public string $kind,
+        public string $of,
         public Message $title,
         public array $parts,
         public array $safety,
         public ?int $look,
         public array $ends,
+        public ?Place $at,
+        public ?Doing $does,
     ) {
-    }
-
-    public function kind(): string
-    {
-        return explode(':', $this->id)[0];
     }
 
     /** Whether it is done by waiting: a delay that runs out by itself. */
     public function isWait(): bool
     {
-        return in_array($this->kind(), ['wait', 'outdoor-wait'], true);
+        return $this->does === Doing::Wait;
     }
 
     /** Minutes of the work, of the longest fault that it ends. */

@@ -7,6 +7,7 @@ namespace Unionbit\Core\Fault;
 use Unionbit\Core\Circuit\Circuit;
 use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Data\Field;
+use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Words\Message;
 
 /** The repairs of the fault catalogue, and which of them ends a fault of a house. */
@@ -64,15 +65,20 @@ final readonly class Repairs
         }
         $repairs = [];
         foreach ($ends as $id => $by) {
-            $kind = $this->kinds[explode(':', $id)[0]] ?? null;
+            [$name, $of] = [...explode(':', $id, 2), ''];
+            $kind = $this->kinds[$name] ?? null;
             if ($kind !== null) {
                 $repairs[$id] = new Repair(
                     $id,
+                    $name,
+                    $of,
                     Message::named('repair', $kind->string('title')),
                     $kind->strings('parts'),
                     array_map(Caution::from(...), $kind->strings('safety')),
                     $kind->has('look') ? $kind->int('look') : null,
                     $by,
+                    $kind->has('at') ? Place::from($kind->string('at')) : null,
+                    $kind->has('does') ? Doing::from($kind->string('does')) : null,
                 );
             }
         }

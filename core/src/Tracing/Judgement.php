@@ -7,7 +7,9 @@ namespace Unionbit\Core\Tracing;
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Circuit\Netlist\Element;
 use Unionbit\Core\Circuit\OperatingPoint;
+use Unionbit\Core\Fault\Doing;
 use Unionbit\Core\Fault\Fault;
+use Unionbit\Core\Fault\Repair;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Tracing\Belief\Belief;
 use Unionbit\Core\Tracing\Belief\Pairs;
@@ -110,7 +112,7 @@ final class Judgement
         $finished = $open === [] && $sound;
         $done = null;
         $next = [];
-        if ($open !== [] && ($leads?->id === Suspect::SOUND || str_starts_with($leads->id ?? '', 'fuse:'))) {
+        if ($open !== [] && ($leads?->id === Suspect::SOUND || $this->repair($leads)?->does === Doing::Fuse)) {
             $next = $this->reruns($open, $state, $standings);
         } elseif ($finished && $leads->share >= self::FOUND) {
             // Asked for the second fault: every call is run, not only those that were complained of or touched.
@@ -288,6 +290,11 @@ final class Judgement
         );
     }
 
+    private function repair(?Group $group): ?Repair
+    {
+        return $group === null ? null : $this->list->repairs[$group->id] ?? null;
+    }
+
     /** @return array<string, float> */
     private function fuses(?Standing $leader, State $state): array
     {
@@ -312,11 +319,11 @@ final class Judgement
 
     private function repairProposal(Done $done, State $state): Proposal
     {
-        $event = match (explode(':', $done->group)[0]) {
-            'wait', 'outdoor-wait' => new Event(EventKind::Soaked, minutes: self::SOAK),
-            default => new Event(EventKind::Repaired, what: $done->group),
-        };
-        $place = $this->cost->placeOfLook($done->group);
+        $event =
+            $done->repair?->isWait() === true
+                ? new Event(EventKind::Soaked, minutes: self::SOAK)
+                : new Event(EventKind::Repaired, what: $done->group);
+        $place = $this->cost->placeOf($done->group);
 
         return Proposal::event($event, $this->cost->at($state, $place, (float) ($done->repair?->minutes() ?? 5)));
     }
@@ -411,12 +418,10 @@ final class Judgement
      */
     public function reopenedBy(string $repair): array
     {
-        $faults = $this->list->repairs[$repair]->ends ?? [];
+        $known = $this->list->repairs[$repair] ?? null;
+        $faults = $known->ends ?? [];
         $calls = $this->wanted->calls();
-        if ($faults === []) {
-            return $calls;
-        }
-        if ($faults[0]->repair === 'thermostat') {
+        if ($faults === [] || $known?->does === Doing::Thermostat) {
             return $calls;
         }
 

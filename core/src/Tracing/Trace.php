@@ -8,11 +8,13 @@ use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Circuit\Circuit;
 use Unionbit\Core\Equipment\Transformer;
 use Unionbit\Core\Fault\FaultCatalogue;
+use Unionbit\Core\Fault\ToldWhen;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Proving\Route\School;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Tracing\Belief\Belief;
 use Unionbit\Core\Tracing\Belief\Blows;
+use Unionbit\Core\Tracing\Belief\Moments;
 use Unionbit\Core\Tracing\Belief\Pairs;
 use Unionbit\Core\Tracing\Belief\RowLikelihood;
 use Unionbit\Core\Tracing\Belief\Standing;
@@ -102,18 +104,25 @@ final class Trace
         );
         $this->belief = new Belief(
             $this->list,
-            new RowLikelihood($this->world, $oracle, $worlds),
+            new RowLikelihood($this->world, $oracle, $worlds, new Moments($this->world, $worlds)),
             $worlds,
             $wanted,
             $fused,
             new Blows($this->circuit),
         );
         $this->pairs = new Pairs($this->belief);
-        $looks = array_map(static fn ($r): int => $r->look ?? 1, $this->list->repairs);
-        $cost = new Cost($this->circuit, $this->world->points, $this->sight, $looks);
+        $cost = new Cost($this->circuit, $this->world->points, $this->sight, $this->list->repairs);
         $outlook = new Outlook($this->world, $oracle, $worlds);
         $candidates = new Candidates($this->circuit, $this->world->points, $this->sight, $this->list->repairs);
-        $scoring = new Scoring($candidates, $outlook, $cost, $this->sight, $this->world->points, $school);
+        $scoring = new Scoring(
+            $candidates,
+            $outlook,
+            $cost,
+            $this->sight,
+            $this->world->points,
+            $this->list,
+            $school,
+        );
         $this->judgement = new Judgement(
             $this->belief,
             $this->list,
@@ -132,7 +141,7 @@ final class Trace
     }
 
     /** What was told of the time before the visit. */
-    public function told(CallName $call, Result $result, string $when = 'now'): void
+    public function told(CallName $call, Result $result, ToldWhen $when = ToldWhen::Now): void
     {
         $this->belief->add(Row::told(TestSetup::calling($call), $result, $when));
         $this->last = null;
@@ -251,7 +260,7 @@ final class Trace
             EventKind::Moved => ($this->state = $this->state->standing(Place::from($event->of))),
             EventKind::ProvedDead => ($this->state = $this->state->setUp($setup->provedDead())),
             EventKind::Repaired => $this->repaired($event->what),
-            EventKind::Setting => $this->repaired("setting:{$event->key}"),
+            EventKind::Setting => $this->repaired($this->list->settingOf($event->key)),
             EventKind::Soaked => $event->what === '' ? null : $this->repaired($event->what),
             default => null,
         };

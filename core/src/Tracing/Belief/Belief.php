@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Unionbit\Core\Tracing\Belief;
 
 use Unionbit\Core\Fault\Fault;
+use Unionbit\Core\Fault\ToldWhen;
 use Unionbit\Core\Tracing\Record\Event;
 use Unionbit\Core\Tracing\Record\EventKind;
 use Unionbit\Core\Tracing\Record\Row;
@@ -43,6 +44,12 @@ final class Belief
     private const UNKNOWN_READING = 0.15;
 
     private const UNKNOWN_SIGN = 0.45;
+
+    /** Minutes after which every delay of a house has run out. */
+    private const DELAYS = 5.0;
+
+    /** A fuse is said to have opened where nothing of a suspect could open it. */
+    private const BLOWN_BY_NOTHING = 0.03;
 
     /** Touching a part that comes and goes brings it back so often. */
     private const TOUCHED = 0.8;
@@ -147,11 +154,9 @@ final class Belief
     {
         $ids = match ($event->kind) {
             EventKind::Repaired => $this->repairedBy($event->what),
-            EventKind::FuseReplaced => $this->repairedBy("fuse:{$event->of}"),
-            EventKind::Setting => $this->repairedBy("setting:{$event->key}"),
-            EventKind::Soaked => ($event->minutes ?? 0.0) < 5.0
-                ? []
-                : [...$this->repairedBy('wait'), ...$this->repairedByKind('outdoor-wait')],
+            EventKind::FuseReplaced => $this->repairedBy($this->list->fuseOf($event->of)),
+            EventKind::Setting => $this->repairedBy($this->list->settingOf($event->key)),
+            EventKind::Soaked => ($event->minutes ?? 0.0) < self::DELAYS ? [] : $this->waitedOut(),
             default => [],
         };
 
@@ -173,11 +178,11 @@ final class Belief
     }
 
     /** @return list<string> */
-    private function repairedByKind(string $kind): array
+    private function waitedOut(): array
     {
         $ids = [];
         foreach ($this->list->repairs as $repair) {
-            if ($repair->kind() === $kind) {
+            if ($repair->isWait()) {
                 array_push($ids, ...$repair->faults());
             }
         }
@@ -233,7 +238,7 @@ final class Belief
             match (true) {
                 $plain => $suspect->repair,
                 $left !== [] => $left[0]->repair,
-                $opens !== [] => "fuse:{$opens[0]}",
+                $opens !== [] => $this->list->fuseOf($opens[0]),
                 default => Suspect::SOUND,
             },
             $this->worlds->key($left),
@@ -306,7 +311,7 @@ final class Belief
             return array_map(static fn (float $w): float => $w * $factor, $weights);
         }
         $ended = $this->ended[$index];
-        if ($suspect->isLanding() && isset($ended[$suspect->id])) {
+        if ($suspect->isLanding && isset($ended[$suspect->id])) {
             $factor = $this->relanded($row);
 
             return array_map(static fn (float $w): float => $w * $factor, $weights);
@@ -338,8 +343,10 @@ final class Belief
     private function there(Suspect $suspect, array $left, Row $row): float
     {
         $comes = $left !== [] && ! array_any($left, static fn (Fault $f): bool => ! $f->intermittent);
-        if ($row->kind === RowKind::Told && $row->when !== 'now') {
-            return $comes ? 1.0 : self::ALWAYS_AT_TIMES;
+        if ($row->kind === RowKind::Told && $row->when !== ToldWhen::Now) {
+            $shows = array_any($left, static fn (Fault $f): bool => $f->shows === $row->when);
+
+            return $shows || ($comes && $row->when === ToldWhen::AtTimes) ? 1.0 : self::ALWAYS_AT_TIMES;
         }
 
         return $comes && $suspect->comesAndGoes() ? self::THERE : 1.0;
@@ -354,18 +361,12 @@ final class Belief
     {
         $target = $row->probe->inspect ?? '';
         $result = $row->result;
-        if ($target === '' || $result === null || $result->found === '') {
-            return 1.0;
-        }
-        $finds = 'sound';
-        foreach ($left as $fault) {
-            $finds = $fault->repair === $target ? $fault->entry : $finds;
-        }
-        if ($open !== '' && $target === 'fuse:'.explode(',', $open)[0]) {
-            $finds = 'fuse-blown';
-        }
 
-        return Prediction::finding($finds)->likelihood(null, $result);
+        return $target === '' || $result === null || $result->found === ''
+            ? 1.0
+            : $this->list
+                ->looked($target, $left, $open === '' ? [] : explode(',', $open))
+                ->likelihood(null, $result);
     }
 
     private function unknown(Row $row): float
@@ -407,7 +408,9 @@ final class Belief
             EventKind::FuseOpened => self::moved(
                 $weights,
                 static fn (array $open): array => array_values(array_unique([...$open, $event->of])),
-                fn (array $open): float => in_array($event->of, $open, true) || $suspect->joins() ? 1.0 : 0.03,
+                fn (array $open): float => in_array($event->of, $open, true) || $suspect->joins()
+                    ? 1.0
+                    : self::BLOWN_BY_NOTHING,
             ),
             EventKind::Touched => array_map(fn (float $w): float => $w * $this->touched($suspect, $event), $weights),
             default => $weights,

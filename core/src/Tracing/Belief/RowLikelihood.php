@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Unionbit\Core\Tracing\Belief;
 
 use Unionbit\Core\Circuit\Meter\MeterMode;
-use Unionbit\Core\Fault\Fault;
 use Unionbit\Core\Tracing\Record\Row;
 use Unionbit\Core\Tracing\Test\Probe;
 use Unionbit\Core\Tracing\Test\TestSetup;
@@ -28,18 +27,20 @@ final class RowLikelihood
         private readonly World $world,
         private readonly Oracle $oracle,
         private readonly Worlds $worlds,
+        private readonly Moments $moments,
     ) {
     }
 
     /** @return array<string, float> likelihood by the fuses that are open afterwards, joined by commas */
     public function of(Row $row, int $index, string $world, string $open): array
     {
-        return $this->known["{$index}/{$world}/{$open}"] ??= $this->work($row, $this->worlds->fault($world), $open);
+        return $this->known["{$index}/{$world}/{$open}"] ??= $this->work($row, $world, $open);
     }
 
     /** @return array<string, float> */
-    private function work(Row $row, ?Fault $fault, string $open): array
+    private function work(Row $row, string $world, string $open): array
     {
+        $fault = $this->worlds->fault($world);
         [$test, $probe, $result] = [$row->setup, $row->probe, $row->result];
         if ($test === null || $probe === null || $result === null) {
             return [$open => 1.0];
@@ -65,6 +66,9 @@ final class RowLikelihood
                 default => $is ? 0.3 : self::ODD_FUSE,
             };
             $after = array_values(array_unique([...$after, (string) $id]));
+        }
+        if ($result->when !== null) {
+            $likelihood *= $this->moments->fits($result->when, $test, $world, $opens);
         }
         sort($after);
 

@@ -6,6 +6,7 @@ namespace Unionbit\Core\Tracing\Next;
 
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Circuit\Circuit;
+use Unionbit\Core\Fault\Repair;
 use Unionbit\Core\Proving\Route\Walk;
 use Unionbit\Core\Proving\Step\Method;
 use Unionbit\Core\Proving\Step\Waits;
@@ -61,12 +62,12 @@ final class Cost
 
     private Place $at;
 
-    /** @param  array<string, int>  $looks  minutes by target of a look */
+    /** @param  array<string, Repair>  $repairs  by id: what is looked at, and done */
     public function __construct(
         private readonly Circuit $circuit,
         private readonly Points $points,
         private readonly Sight $sight,
-        private readonly array $looks,
+        private readonly array $repairs,
     ) {
         $this->at = Place::Wall;
     }
@@ -228,8 +229,8 @@ final class Cost
             return;
         }
         if ($probe->inspect !== '') {
-            $this->go($this->placeOfLook($probe->inspect));
-            $this->minutes += $this->looks[$probe->inspect] ?? 1;
+            $this->go($this->placeOf($probe->inspect));
+            $this->minutes += $this->repairs[$probe->inspect]->look ?? 1;
 
             return;
         }
@@ -254,18 +255,13 @@ final class Cost
         return $this->sight->placesOf($keys);
     }
 
-    /** Where a look has to be taken: at what it names, else at the wall for what belongs to the thermostat. */
-    public function placeOfLook(string $target): Place
+    /** Where a repair is done and looked for: its own place, else that of the part, else the indoor unit. */
+    public function placeOf(string $repair): Place
     {
-        [$kind, $of] = [...explode(':', $target, 2), ''];
-        if (in_array($kind, ['batteries', 'mode', 'setting', 'link', 'spares', 'strands'], true)) {
-            return Place::Wall;
-        }
-        if (in_array($kind, ['disconnect', 'outdoor-board'], true)) {
-            return Place::Outdoor;
-        }
+        $known = $this->repairs[$repair] ?? null;
+        $part = $known->of ?? '';
 
-        return $this->points->of($of) === null ? Place::Indoor : $this->points->placeOf($of);
+        return $known->at ?? ($this->points->of($part) === null ? Place::Indoor : $this->points->placeOf($part));
     }
 
     private function go(Place $to): void

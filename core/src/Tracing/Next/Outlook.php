@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Tracing\Next;
 
-use Unionbit\Core\Fault\Fault;
 use Unionbit\Core\Tracing\Belief\Worlds;
 use Unionbit\Core\Tracing\Test\Probe;
 use Unionbit\Core\Tracing\World\Oracle;
@@ -52,24 +51,5 @@ final class Outlook
         }
 
         return $this->known[$full];
-    }
-
-    /**
-     * What a look finds.
-     *
-     * @param  list<Fault>  $left
-     * @param  list<string>  $open
-     */
-    public static function look(string $target, array $left, array $open): Prediction
-    {
-        foreach ($left as $fault) {
-            if ($fault->repair === $target) {
-                return Prediction::finding($fault->entry);
-            }
-        }
-
-        return Prediction::finding(
-            array_any($open, static fn (string $id): bool => $target === "fuse:{$id}") ? 'fuse-blown' : 'sound',
-        );
     }
 }

@@ -8,6 +8,7 @@ use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Proving\Route\School;
 use Unionbit\Core\Tracing\Belief\Standing;
 use Unionbit\Core\Tracing\Record\State;
+use Unionbit\Core\Tracing\Suspect\SuspectList;
 use Unionbit\Core\Tracing\Test\Probe;
 use Unionbit\Core\Tracing\Test\TestSetup;
 use Unionbit\Core\Tracing\World\Points;
@@ -38,6 +39,7 @@ final class Scoring
         private readonly Cost $cost,
         private readonly Sight $sight,
         private readonly Points $points,
+        private readonly SuspectList $list,
         private readonly School $school,
     ) {
     }
@@ -160,11 +162,12 @@ final class Scoring
         $fused = $this->sight->fused();
         $blown =
             in_array($fused, $standing->open, true) ||
-            Outlook::look("fuse:{$fused}", $standing->left, $standing->open)->finds === 'fuse-blown';
+            $this->list->looked($this->list->fuseOf($fused), $standing->left, $standing->open)->finds !==
+                Prediction::SOUND;
 
         return array_map(
-            static fn (Probe $p): Prediction => $p->inspect !== ''
-                ? Outlook::look($p->inspect, $standing->left, $standing->open)
+            fn (Probe $p): Prediction => $p->inspect !== ''
+                ? $this->list->looked($p->inspect, $standing->left, $standing->open)
                 : Prediction::seeing([Sight::FUSE => [$blown ? 'open' : 'whole' => 1.0]]),
             $candidate->probes,
         );

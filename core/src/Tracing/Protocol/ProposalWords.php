@@ -7,15 +7,14 @@ namespace Unionbit\Core\Tracing\Protocol;
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Circuit\Netlist\Point;
 use Unionbit\Core\Circuit\Standing\Strip;
-use Unionbit\Core\Circuit\Standing\Thing;
-use Unionbit\Core\Circuit\Standing\ThingKind;
 use Unionbit\Core\Tracing\Next\Proposal;
 use Unionbit\Core\Tracing\Record\EventKind;
 use Unionbit\Core\Tracing\Test\Face;
 use Unionbit\Core\Tracing\Test\Probe;
+use Unionbit\Core\Tracing\Test\StripSetup;
 use Unionbit\Core\Tracing\Test\TestSetup;
 use Unionbit\Core\Tracing\Trace;
-use Unionbit\Core\Tracing\World\Seen;
+use Unionbit\Core\Tracing\World\Sight;
 use Unionbit\Core\Words\Message;
 
 /** A proposal as one would say it: the set-up, then what to read, see or look at. */
@@ -60,20 +59,8 @@ final readonly class ProposalWords
             $says[] = Message::of('tracing.setup.bare');
         }
         $strip = Strip::empty();
-        foreach ($setup->jumpers as [$a, $b]) {
-            $strip = $strip->with(new Thing(ThingKind::Jumper, $this->id($a), $this->id($b)));
-        }
-        foreach ($setup->lifted as $end) {
-            $load = $this->trace->world->points->leadOf($end);
-            $strip = $strip->with(
-                $load === null ? new Thing(ThingKind::Lift, $end) : new Thing(ThingKind::Coil, $load),
-            );
-        }
-        foreach ($setup->breaker as $id) {
-            $strip = $strip->with(new Thing(ThingKind::Breaker, $id));
-        }
-        if ($setup->face === Face::Off) {
-            $strip = $strip->with(new Thing(ThingKind::FaceOff));
+        foreach ((new StripSetup($this->trace->circuit, $this->trace->world->points))->said($setup) as $thing) {
+            $strip = $strip->with($thing);
         }
         $things = $strip->labels($this->trace->circuit);
         if ($things !== []) {
@@ -114,7 +101,7 @@ final readonly class ProposalWords
 
     public static function key(string $key): Message
     {
-        return Seen::from($key)->label();
+        return Sight::name($key) ?? Message::raw($key);
     }
 
     public function point(string $name): Message

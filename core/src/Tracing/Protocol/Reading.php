@@ -11,6 +11,7 @@ use Unionbit\Core\Tracing\Record\Event;
 use Unionbit\Core\Tracing\Record\EventKind;
 use Unionbit\Core\Tracing\Refusal;
 use Unionbit\Core\Tracing\Test\Face;
+use Unionbit\Core\Tracing\Test\Moment;
 use Unionbit\Core\Tracing\Test\Probe;
 use Unionbit\Core\Tracing\Test\Result;
 use Unionbit\Core\Tracing\Test\TestSetup;
@@ -136,7 +137,9 @@ final readonly class Reading
             found: $found,
             note: $result->has('note') ? $result->at('note')->text() : '',
             fuses: $this->fuses($result),
-            when: $result->has('when') ? $result->at('when')->oneOf(Result::WHEN) : '',
+            when: $result->has('when')
+                ? Moment::from($result->at('when')->oneOf(array_column(Moment::cases(), 'value')))
+                : null,
             cannot: $result->has('cannot') ? $result->at('cannot')->oneOf(Result::CANNOT) : '',
         );
     }

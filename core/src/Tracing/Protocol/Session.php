@@ -6,6 +6,7 @@ namespace Unionbit\Core\Tracing\Protocol;
 
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Fault\FaultCatalogue;
+use Unionbit\Core\Fault\ToldWhen;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Proving\Route\School;
 use Unionbit\Core\Terminal\Place;
@@ -17,8 +18,6 @@ use Unionbit\Core\Tracing\Trace;
 final class Session
 {
     private const DO = ['words', 'start', 'test', 'event', 'withdraw', 'state'];
-
-    private const WHEN = ['now', 'at-times', 'at-start', 'after-minutes'];
 
     private ?Trace $trace = null;
 
@@ -87,14 +86,9 @@ final class Session
         $request->onlyHas(['do', 'complaint', 'history', 'found', 'school', 'at']);
         $words = $this->words();
         $reading = new Reading($words);
-        $history = $notes = [];
-        foreach ($request->each('history') as $word) {
-            if ($this->catalogue->history->knows($word->text())) {
-                $history[] = $word->text();
-            } else {
-                $notes[] = $word->text();
-            }
-        }
+        [$history, $notes] = $this->catalogue->history->parted(
+            array_map(static fn (Given $word): string => $word->text(), $request->each('history')),
+        );
         $trace = new Trace(
             $this->plan,
             $this->catalogue,
@@ -126,7 +120,7 @@ final class Session
     /**
      * What is told of the time before the visit, as a list or as one line.
      *
-     * @return list<array{CallName, Result, string}>
+     * @return list<array{CallName, Result, ToldWhen}>
      */
     public static function complaints(Given $request, Reading $reading): array
     {
@@ -144,7 +138,9 @@ final class Session
             return [
                 $reading->call($item->at('call')),
                 new Result(sees: $reading->sees($item), fuses: $reading->fuses($item)),
-                $item->has('when') ? $item->at('when')->oneOf(self::WHEN) : 'now',
+                $item->has('when')
+                    ? ToldWhen::from($item->at('when')->oneOf(array_column(ToldWhen::cases(), 'value')))
+                    : ToldWhen::Now,
             ];
         }, $items);
     }

@@ -12,15 +12,13 @@ use Unionbit\Core\Tracing\Record\EventKind;
 use Unionbit\Core\Tracing\Suspect\LandingFault;
 use Unionbit\Core\Tracing\Suspect\Suspect;
 use Unionbit\Core\Tracing\Trace;
+use Unionbit\Core\Tracing\World\Prediction;
 use Unionbit\Core\Words\Message;
 
 /** Everything that one house may be told or may name. */
 final readonly class Vocabulary
 {
     public const SCHOOLS = ['jumper', 'meter', 'unit', 'continuity'];
-
-    /** What a look finds where nothing is wrong. */
-    public const SOUND = 'sound';
 
     /**
      * @param  list<string>  $calls
@@ -37,6 +35,7 @@ final readonly class Vocabulary
      * @param  list<string>  $holdable
      * @param  list<string>  $clampable
      * @param  list<Place>  $stand
+     * @param  list<LandingFault>  $landing
      */
     private function __construct(
         public array $calls,
@@ -53,6 +52,7 @@ final readonly class Vocabulary
         public array $holdable,
         public array $clampable,
         public array $stand,
+        private array $landing,
     ) {
     }
 
@@ -66,7 +66,7 @@ final readonly class Vocabulary
                 $faults[$fault->id] = $fault->title;
             }
             if ($repair->look !== null) {
-                $inspect[$repair->id] = [self::SOUND, ...$repair->finds()];
+                $inspect[$repair->id] = [Prediction::SOUND, ...$repair->finds()];
             }
         }
         foreach ($trace->list->landing as $landing) {
@@ -102,6 +102,7 @@ final readonly class Vocabulary
             $points->holdable(),
             [...array_values($clamps), ...$own],
             $trace->places(),
+            $trace->list->landing,
         );
     }
 
@@ -116,10 +117,8 @@ final readonly class Vocabulary
                 'ends' => array_map(static fn (Fault $f): string => $f->id, $repair->ends),
             ];
         }
-        foreach (array_keys($this->faults) as $id) {
-            if (str_starts_with((string) $id, LandingFault::PREFIX)) {
-                $repairs[$id] = ['words' => $this->faults[$id], 'parts' => [], 'ends' => [$id]];
-            }
+        foreach ($this->landing as $fault) {
+            $repairs[$fault->id()] = ['words' => $fault->says, 'parts' => [], 'ends' => [$fault->id()]];
         }
 
         return [

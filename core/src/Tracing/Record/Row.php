@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Tracing\Record;
 
+use Unionbit\Core\Fault\ToldWhen;
 use Unionbit\Core\Tracing\Test\Probe;
 use Unionbit\Core\Tracing\Test\Result;
 use Unionbit\Core\Tracing\Test\TestSetup;
@@ -11,7 +12,7 @@ use Unionbit\Core\Tracing\Test\TestSetup;
 /** One row of a trace, in order: what was done and what was seen. It keeps its number; withdrawn, it says nothing. */
 final readonly class Row
 {
-    /** @param  string  $when  of a told row: now, at-times, at-start, after-minutes */
+    /** @param  ToldWhen  $when  of a told row */
     private function __construct(
         public int $number,
         public RowKind $kind,
@@ -19,13 +20,13 @@ final readonly class Row
         public ?Probe $probe = null,
         public ?Result $result = null,
         public ?Event $event = null,
-        public string $when = 'now',
+        public ToldWhen $when = ToldWhen::Now,
         public bool $withdrawn = false,
         public float $minutes = 0.0,
     ) {
     }
 
-    public static function told(TestSetup $setup, Result $result, string $when): self
+    public static function told(TestSetup $setup, Result $result, ToldWhen $when): self
     {
         $probe = Probe::see(array_map(strval(...), array_keys($result->sees)));
 

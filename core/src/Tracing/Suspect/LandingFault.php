@@ -16,8 +16,6 @@ use Unionbit\Core\Words\Message;
 /** A fault that stands in the survey or the landing itself, no edit of the circuit: what a rule has against it. */
 final readonly class LandingFault
 {
-    public const PREFIX = 'landing:';
-
     /** @param  list<string>  $points */
     public function __construct(
         public string $code,
@@ -61,6 +59,6 @@ final readonly class LandingFault
 
     public function id(): string
     {
-        return self::PREFIX."{$this->code}:{$this->part}";
+        return "landing:{$this->code}:{$this->part}";
     }
 }

@@ -32,6 +32,7 @@ final readonly class Suspect
         public array $factors,
         public Message $title,
         public string $repair,
+        public bool $isLanding = false,
     ) {
     }
 
@@ -78,22 +79,12 @@ final readonly class Suspect
     /** A fault that stands in the survey or the landing itself. */
     public static function landing(LandingFault $fault, float $prior): self
     {
-        return new self($fault->id(), [], $prior, ['landing' => $prior], $fault->says, $fault->id());
-    }
-
-    public function isLanding(): bool
-    {
-        return str_starts_with($this->id, LandingFault::PREFIX);
+        return new self($fault->id(), [], $prior, ['landing' => $prior], $fault->says, $fault->id(), true);
     }
 
     public function isUnknown(): bool
     {
         return $this->id === self::UNKNOWN;
-    }
-
-    public function isPair(): bool
-    {
-        return count($this->faults) > 1;
     }
 
     /** Whether everything of it comes and goes. */

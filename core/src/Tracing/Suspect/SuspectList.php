@@ -7,10 +7,12 @@ namespace Unionbit\Core\Tracing\Suspect;
 use Unionbit\Core\Circuit\Circuit;
 use Unionbit\Core\Circuit\Netlist\Element;
 use Unionbit\Core\Circuit\Setup;
+use Unionbit\Core\Fault\Doing;
 use Unionbit\Core\Fault\Fault;
 use Unionbit\Core\Fault\FaultCatalogue;
 use Unionbit\Core\Fault\Repair;
 use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Tracing\World\Prediction;
 
 /** Everything that may be wrong with a house, each with how often it is met. Priors are our working figures. */
 final readonly class SuspectList
@@ -44,6 +46,7 @@ final readonly class SuspectList
         $usual = $catalogue->of($circuit);
         $places = array_count_values(array_map(static fn (Fault $f): string => $f->entry, $usual));
         $damaged = self::damaged($circuit);
+        $repairs = $catalogue->repairs->of($usual);
         $suspects = [];
         foreach ([...$usual, ...$catalogue->severities($circuit)] as $fault) {
             $factors = ['frequency' => $fault->weight(), 'places' => 1.0 / ($places[$fault->entry] ?? 1)];
@@ -51,7 +54,7 @@ final readonly class SuspectList
                 $factors['severity'] = self::SEVERITY;
             }
             foreach ($history as $word) {
-                $raised = $catalogue->history->raises($word, explode(':', $fault->repair)[0]);
+                $raised = $catalogue->history->raises($word, $repairs[$fault->repair]->kind ?? '');
                 if ($raised !== 1.0) {
                     $factors[$word] = $raised;
                 }
@@ -69,7 +72,44 @@ final readonly class SuspectList
         $suspects[] = Suspect::sound(self::NOTHING_WRONG * $total);
         $suspects[] = Suspect::unknown(self::UNKNOWN * $total);
 
-        return new self($suspects, $catalogue->repairs->of($usual), $landing);
+        return new self($suspects, $repairs, $landing);
+    }
+
+    /** Id of the repair that is a new fuse of a supply. */
+    public function fuseOf(string $supply): string
+    {
+        $repair = array_find(
+            $this->repairs,
+            static fn (Repair $r): bool => $r->does === Doing::Fuse && $r->of === $supply,
+        );
+
+        return $repair->id ?? $supply;
+    }
+
+    /**
+     * What a look finds in a world: the fault that its repair ends, an open fuse, or nothing.
+     *
+     * @param  list<Fault>  $left  what is wrong there
+     * @param  list<string>  $open  supplies whose fuse is open
+     */
+    public function looked(string $target, array $left, array $open): Prediction
+    {
+        $fault = array_find($left, static fn (Fault $f): bool => $f->repair === $target);
+        $repair = $this->repairs[$target] ?? null;
+        $blown = $repair?->does === Doing::Fuse && in_array($repair->of, $open, true);
+
+        return Prediction::finding($fault->entry ?? ($blown ? $repair->ends[0]->entry : Prediction::SOUND));
+    }
+
+    /** Id of the repair that is a setting put right. */
+    public function settingOf(string $key): string
+    {
+        $repair = array_find(
+            $this->repairs,
+            static fn (Repair $r): bool => $r->of === $key && ($r->ends[0]->settings ?? []) !== [],
+        );
+
+        return $repair->id ?? $key;
     }
 
     /** @return array<string, true> conductors on which the survey found damage */

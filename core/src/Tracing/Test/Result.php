@@ -7,9 +7,6 @@ namespace Unionbit\Core\Tracing\Test;
 /** What came of a test: a number, a beep, signs, what a look found, or why it could not be done. */
 final readonly class Result
 {
-    /** When in the sequence it happened, as the protocol has the words. */
-    public const WHEN = ['at-once', 'on-call', 'after-delay', 'at-valve', 'at-defrost', 'after-minutes'];
-
     public const CANNOT = ['no access', 'no such point', 'no such call', 'not possible here'];
 
     /**
@@ -27,7 +24,7 @@ final readonly class Result
         public string $found = '',
         public string $note = '',
         public array $fuses = [],
-        public string $when = '',
+        public ?Moment $when = null,
         public string $cannot = '',
     ) {
     }
@@ -76,7 +73,7 @@ final readonly class Result
                 'found' => $this->found,
                 'note' => $this->note,
                 'fuses' => $this->fuses,
-                'when' => $this->when,
+                'when' => $this->when?->value,
                 'cannot' => $this->cannot,
             ],
             static fn (mixed $v): bool => $v !== null && $v !== [] && $v !== '',

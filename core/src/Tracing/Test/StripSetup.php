@@ -73,10 +73,16 @@ final readonly class StripSetup
     /** @return array<string, Thing> what has to stand for a test, by key */
     public function things(TestSetup $setup): array
     {
-        $plain = $this->points->plain($setup);
-        $things = $plain->face === Face::On ? [] : [new Thing(ThingKind::FaceOff)];
+        return $this->said($this->points->plain($setup));
+    }
+
+    /** @return array<string, Thing> the same, a thermostat off its wires left to be said apart */
+    public function said(TestSetup $plain): array
+    {
+        $id = fn (string $name): string => $this->points->of($name) ?? $name;
+        $things = $plain->face === Face::Off ? [new Thing(ThingKind::FaceOff)] : [];
         foreach ($plain->jumpers as [$a, $b]) {
-            $things[] = new Thing(ThingKind::Jumper, $a, $b);
+            $things[] = new Thing(ThingKind::Jumper, $id($a), $id($b));
         }
         $elements = $this->circuit->netlist(Setup::calling())->elements;
         foreach ($plain->lifted as $end) {

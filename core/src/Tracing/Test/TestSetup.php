@@ -62,6 +62,12 @@ final readonly class TestSetup
         return $this->copy(['isolated' => true]);
     }
 
+    /** The same before the outdoor delay and the valve step. */
+    public function before(): self
+    {
+        return $this->copy(['early' => true]);
+    }
+
     public function asked(CallName $call): self
     {
         return $this->copy(['call' => $call]);

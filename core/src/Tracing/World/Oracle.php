@@ -4,11 +4,12 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Tracing\World;
 
-use Unionbit\Core\Circuit\Circuit;
 use Unionbit\Core\Circuit\LoadState;
-use Unionbit\Core\Circuit\Meter\Meter;
 use Unionbit\Core\Circuit\Meter\MeterMode;
+use Unionbit\Core\Circuit\Netlist\ElementKind;
 use Unionbit\Core\Circuit\Solve\Network;
+use Unionbit\Core\Thermostat\PowerKind;
+use Unionbit\Core\Tracing\Test\Face;
 use Unionbit\Core\Tracing\Test\Probe;
 use Unionbit\Core\Tracing\Test\TestSetup;
 
@@ -150,11 +151,11 @@ final readonly class Oracle
     /** @return array<string, float> */
     private function display(Solved $solved, TestSetup $test): array
     {
-        if ($test->face !== \Unionbit\Core\Tracing\Test\Face::On) {
+        if ($test->face !== Face::On) {
             return ['off' => 1.0];
         }
         if ($test->isolated) {
-            $own = $this->world->circuit->profile->power !== \Unionbit\Core\Thermostat\PowerKind::Common;
+            $own = $this->world->circuit->profile->power !== PowerKind::Common;
 
             return $own ? ['on' => 0.9, 'off' => 0.1] : ['off' => 1.0];
         }
@@ -212,7 +213,7 @@ final readonly class Oracle
     {
         $line = Network::lineSide($solved->netlist, false);
         foreach ($solved->netlist->elements as $element) {
-            if ($element->kind === \Unionbit\Core\Circuit\Netlist\ElementKind::Winding) {
+            if ($element->kind === ElementKind::Winding) {
                 $a = "{$element->id}.line";
                 $b = "{$element->id}.neutral";
 
@@ -221,16 +222,5 @@ final readonly class Oracle
         }
 
         return true;
-    }
-
-    /** The beeper's own limit, for the words of a proposal. */
-    public static function beepsBelow(): float
-    {
-        return Meter::BEEPS_BELOW;
-    }
-
-    public function circuit(): Circuit
-    {
-        return $this->world->circuit;
     }
 }

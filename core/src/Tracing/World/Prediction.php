@@ -13,6 +13,9 @@ use Unionbit\Core\Tracing\Test\Result;
  */
 final readonly class Prediction
 {
+    /** What a look finds where nothing is wrong. */
+    public const SOUND = 'sound';
+
     /** A probe slips, stands on oxide, or the number is misread; our working figure. */
     public const SLIP = 0.04;
 

@@ -7,6 +7,7 @@ namespace Unionbit\Core\Tracing\World;
 use Unionbit\Core\Circuit\Circuit;
 use Unionbit\Core\Equipment\Observable;
 use Unionbit\Core\Terminal\Place;
+use Unionbit\Core\Words\Message;
 
 /** What can be seen, heard and felt of a house: its keys, what may be answered to each, and where one has to stand. */
 final readonly class Sight
@@ -72,6 +73,12 @@ final readonly class Sight
                 static fn (string $key): bool => Observable::tryFrom($key) !== null,
             ),
         );
+    }
+
+    /** The word for a key; null where it is none. */
+    public static function name(string $key): ?Message
+    {
+        return Observable::tryFrom($key)?->label() ?? Seen::tryFrom($key)?->label();
     }
 
     /** Where it is seen; what blows is heard at the wall as well. */
