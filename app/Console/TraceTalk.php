@@ -77,8 +77,7 @@ final readonly class TraceTalk
             $trace->event($event);
         }
         if ($next->event !== null) {
-            $house?->does($next->event);
-            $trace->event($next->event);
+            $trace->event($house?->does($next->event) ?? $next->event);
 
             return $house !== null || $this->command->confirm('done?', true);
         }

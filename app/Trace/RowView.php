@@ -4,11 +4,16 @@ declare(strict_types=1);
 
 namespace App\Trace;
 
+use Unionbit\Core\Tracing\Guide\LineSwitch;
+use Unionbit\Core\Tracing\Guide\Routine;
+use Unionbit\Core\Tracing\Guide\Spot;
 use Unionbit\Core\Tracing\Protocol\ProposalWords;
 use Unionbit\Core\Tracing\Protocol\Reply;
 use Unionbit\Core\Tracing\Record\Event;
 use Unionbit\Core\Tracing\Record\EventKind;
 use Unionbit\Core\Words\Message;
+use Unionbit\Core\Words\Quantity;
+use Unionbit\Core\Words\Unit;
 
 /** A row of a trace, as the page shows it. */
 final readonly class RowView
@@ -99,6 +104,40 @@ final readonly class RowView
             ),
             EventKind::ProvedDead => Message::of('trace.page.event-proved-dead'),
             EventKind::Waived => Message::of('trace.page.event-waived'),
+            EventKind::Routine => Routine::tryFrom($event->key) === null
+                ? Message::of('trace.page.event-routine-left')
+                : Message::of('trace.page.event-routine', routine: Routine::from($event->key)->label()),
+            EventKind::Compared => Message::of(
+                'trace.page.event-compared',
+                row: (int) $event->row,
+                ohms: Quantity::of((float) $event->ohms, Unit::Ohms),
+            ),
+            EventKind::Struck => Message::of('trace.page.event-struck', row: (int) $event->row),
+            EventKind::Walked => Message::of(
+                'trace.page.event-walked',
+                cable: $event->of,
+                spot: Spot::from($event->key)->label(),
+                answered: match ($event->answered) {
+                    true => 'hurt',
+                    false => 'sound',
+                    null => 'no_access',
+                },
+            ),
+            EventKind::SwitchedOff => Message::of('trace.page.event-switched-off', which: self::switch($event)),
+            EventKind::SwitchedOn => Message::of('trace.page.event-switched-on', which: self::switch($event)),
+            EventKind::Listed => Message::of('trace.page.event-listed', count: count($event->list)),
+            EventKind::WireOff => Message::of('trace.page.event-wire-off', end: $this->words->point($event->of)),
+            EventKind::WireOn => Message::of('trace.page.event-wire-on', end: $this->words->point($event->of)),
         };
+    }
+
+    /** "furnace's breaker (no. 14)" */
+    private static function switch(Event $event): Message
+    {
+        $which = LineSwitch::from($event->key)->label();
+
+        return $event->value === ''
+            ? $which
+            : Message::of('trace.page.switch', which: $which, label: Message::raw($event->value));
     }
 }

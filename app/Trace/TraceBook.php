@@ -217,7 +217,11 @@ final class TraceBook
                 Entry::test(
                     $reading,
                     $setup,
-                    Probe::meter($reading->mode, $reading->a, $reading->b),
+                    Probe::meter(
+                        $reading->mode,
+                        $this->trace->world->points->said($reading->a),
+                        $this->trace->world->points->said($reading->b),
+                    ),
                     self::result($reading),
                 ),
             ];

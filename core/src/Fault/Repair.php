@@ -18,6 +18,7 @@ final readonly class Repair
      * @param  list<Caution>  $safety
      * @param  ?int  $look  minutes in which a look there tells whether it is needed; null where none does
      * @param  list<Fault>  $ends
+     * @param  ?Wires  $wires  that come off where something is exchanged
      * @param  ?Place  $at  where one stands for it; null for where the part is
      */
     public function __construct(
@@ -31,6 +32,7 @@ final readonly class Repair
         public array $ends,
         public ?Place $at,
         public ?Doing $does,
+        public ?Wires $wires,
     ) {
     }
 

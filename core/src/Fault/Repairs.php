@@ -79,6 +79,7 @@ final readonly class Repairs
                     $by,
                     $kind->has('at') ? Place::from($kind->string('at')) : null,
                     $kind->has('does') ? Doing::from($kind->string('does')) : null,
+                    $kind->has('wires') ? Wires::from($kind->string('wires')) : null,
                 );
             }
         }

@@ -20,6 +20,7 @@ final readonly class Answer
      * @param  list<string>  $notes
      * @param  list<LandingFault>  $landing
      * @param  list<CallName>  $open
+     * @param  array<int, bool>  $odd  rows that were odd before the last repair, with whether each is struck off
      */
     public function __construct(
         public int $rows,
@@ -33,6 +34,7 @@ final readonly class Answer
         public ?Done $done,
         public array $open,
         public bool $finished,
+        public array $odd = [],
     ) {
     }
 }

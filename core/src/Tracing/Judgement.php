@@ -92,6 +92,8 @@ final class Judgement
      * @param  array<string, true>  $tests  keys of tests done
      * @param  list<CallName>  $open
      * @param  list<CallName>  $unseen  calls that were not seen to work since the last repair
+     * @param  ?callable(): ?Proposal  $guided  the next step of a routine, where one is followed
+     * @param  array<int, bool>  $odd  rows that were odd before the last repair, with whether each is struck off
      * @param  string  $confirmed  the group whose confirming test is done
      * @param  list<string>  $notes
      */
@@ -104,6 +106,8 @@ final class Judgement
         array $unseen,
         string $confirmed,
         array $notes,
+        ?callable $guided = null,
+        array $odd = [],
     ): Answer {
         $suspects = $this->suspects($standings);
         $groups = $this->groups($suspects);
@@ -127,6 +131,8 @@ final class Judgement
                 $next = $this->afterDone($done, $state);
             } else {
                 $next = $best !== [] ? $best : $this->reruns($this->wanted->calls(), $state, $standings);
+                $step = $guided === null ? null : $guided();
+                $next = $step === null ? $next : self::leadBy($step, $next);
             }
         }
 
@@ -142,7 +148,19 @@ final class Judgement
             $done,
             $open,
             $finished,
+            $odd,
         );
+    }
+
+    /**
+     * @param  list<Proposal>  $others
+     * @return list<Proposal> the step of a routine first, then what would be asked without it
+     */
+    private static function leadBy(Proposal $step, array $others): array
+    {
+        $rest = array_filter($others, static fn (Proposal $p): bool => $p->key() !== $step->key());
+
+        return [$step, ...array_slice(array_values($rest), 0, 2)];
     }
 
     /**

@@ -19,11 +19,16 @@ use Unionbit\Core\Tracing\Belief\Pairs;
 use Unionbit\Core\Tracing\Belief\RowLikelihood;
 use Unionbit\Core\Tracing\Belief\Standing;
 use Unionbit\Core\Tracing\Belief\Worlds;
+use Unionbit\Core\Tracing\Guide\Exchange;
+use Unionbit\Core\Tracing\Guide\Ground;
+use Unionbit\Core\Tracing\Guide\Guided;
+use Unionbit\Core\Tracing\Guide\Routine;
 use Unionbit\Core\Tracing\Next\Candidates;
 use Unionbit\Core\Tracing\Next\Chooser;
 use Unionbit\Core\Tracing\Next\Confirming;
 use Unionbit\Core\Tracing\Next\Cost;
 use Unionbit\Core\Tracing\Next\Outlook;
+use Unionbit\Core\Tracing\Next\Proposal;
 use Unionbit\Core\Tracing\Next\Scoring;
 use Unionbit\Core\Tracing\Record\Event;
 use Unionbit\Core\Tracing\Record\EventKind;
@@ -59,6 +64,10 @@ final class Trace
     private readonly Pairs $pairs;
 
     private readonly Judgement $judgement;
+
+    private readonly Candidates $candidates;
+
+    private readonly Guided $guided;
 
     private State $state;
 
@@ -114,6 +123,7 @@ final class Trace
         $cost = new Cost($this->circuit, $this->world->points, $this->sight, $this->list->repairs);
         $outlook = new Outlook($this->world, $oracle, $worlds);
         $candidates = new Candidates($this->circuit, $this->world->points, $this->sight, $this->list->repairs);
+        $this->candidates = $candidates;
         $scoring = new Scoring(
             $candidates,
             $outlook,
@@ -123,6 +133,7 @@ final class Trace
             $this->list,
             $school,
         );
+        $this->guided = new Guided($scoring);
         $this->judgement = new Judgement(
             $this->belief,
             $this->list,
@@ -177,9 +188,37 @@ final class Trace
         if ($event->kind === EventKind::Soaked) {
             $event = $event->ending($this->waitedOut());
         }
+        if ($event->kind === EventKind::Listed && $event->list === []) {
+            $event = $event->listing($this->wiresOf($event->what));
+        }
+        $left = $event->kind === EventKind::Repaired ? $this->exchange()?->left() ?? [] : [];
+        if ($left !== []) {
+            throw new Refusal('/event/kind', $event->kind->value, array_map(self::wireOn(...), $left));
+        }
         $row = Row::event($this->next(), $event, $this->judgement->minutesOf($event, $this->state));
         $this->belief->add($row);
         $this->apply($row);
+    }
+
+    /** @return list<string> the wires of what a repair exchanges; none where it exchanges nothing */
+    public function wiresOf(string $repair): array
+    {
+        $known = $this->list->repairs[$repair] ?? null;
+
+        return $known === null
+            ? []
+            : Exchange::listOf($known, $this->judgement->cost->placeOf($repair), $this->world->points);
+    }
+
+    /** The exchange of a part that is under way. */
+    public function exchange(): ?Exchange
+    {
+        return Exchange::of($this->rows());
+    }
+
+    private static function wireOn(string $end): string
+    {
+        return EventKind::WireOn->value." {$end}";
     }
 
     /** A delay that leads and was waited out: its repair; nothing where something else leads. */
@@ -262,6 +301,11 @@ final class Trace
             EventKind::Repaired => $this->repaired($event->what),
             EventKind::Setting => $this->repaired($this->list->settingOf($event->key)),
             EventKind::Soaked => $event->what === '' ? null : $this->repaired($event->what),
+            EventKind::Routine => ($this->state = $this->state->guidedBy(Routine::tryFrom($event->key))),
+            EventKind::SwitchedOff, EventKind::SwitchedOn => ($this->state = $this->state->switched(
+                trim("{$event->key} {$event->value}"),
+                $event->kind === EventKind::SwitchedOff,
+            )),
             default => null,
         };
         if ($event->kind->changesTheHouse()) {
@@ -377,16 +421,90 @@ final class Trace
             $standings = $this->belief->standings();
         }
 
+        $notAgain = $this->notAgain($standings);
+
         return $this->last = $this->judgement->answer(
             $standings,
             $this->state,
             count($this->rows()),
-            $this->notAgain($standings),
+            $notAgain,
             array_values($this->open),
             array_values(array_filter($this->calls(), fn (CallName $c): bool => ! isset($this->worked[$c->value]))),
             $this->confirmed,
             $this->notes,
+            $this->state->routine === null
+                ? null
+                : fn (): ?Proposal => $this->guided->next(
+                    $this->state->routine,
+                    $this->ground($standings),
+                    $notAgain,
+                ),
+            $this->odd(),
         );
+    }
+
+    /** @return list<array{Routine, Proposal}> every routine with its next step, the most telling first */
+    public function routines(): array
+    {
+        $standings = $this->belief->standings();
+        $ground = $this->ground($standings);
+        $done = $this->notAgain($standings);
+        $found = [];
+        foreach (Routine::cases() as $routine) {
+            $next = $this->guided->next($routine, $ground, $done);
+            if ($next !== null) {
+                $found[] = [$routine, $next];
+            }
+        }
+        usort($found, static fn (array $a, array $b): int => $b[1]->bits <=> $a[1]->bits);
+
+        return $found;
+    }
+
+    /** @param  list<Standing>  $standings */
+    private function ground(array $standings): Ground
+    {
+        return new Ground(
+            $this->circuit,
+            $this->world,
+            $this->sight,
+            $this->candidates,
+            $this->judgement->cost,
+            $this->judgement->wanted,
+            $this->list->repairs,
+            $this->state,
+            $this->rows(),
+            $standings,
+        );
+    }
+
+    /**
+     * What was odd before the last repair: each is read again and struck off by hand, or it stays. The certain part
+     * first: what vanishes with it was its consequence.
+     *
+     * @return array<int, bool> whether it is struck off, by number of the row; none where nothing was repaired
+     */
+    private function odd(): array
+    {
+        $odd = $since = [];
+        foreach ($this->belief->rows() as $index => $row) {
+            $event = $row->withdrawn ? null : $row->event;
+            if ($event?->kind === EventKind::Repaired) {
+                $odd = $since;
+            } elseif ($event?->kind === EventKind::Struck && isset($odd[$event->row])) {
+                $odd[$event->row] = true;
+            } elseif (
+                ! $row->withdrawn &&
+                $row->number > 0 &&
+                $row->kind->isEvidence() &&
+                ($row->probe->inspect ?? '') === '' &&
+                $this->belief->sound($index) < Pairs::EXPLAINED
+            ) {
+                $since[$row->number] = false;
+            }
+        }
+
+        return $odd;
     }
 
     /**

@@ -39,6 +39,7 @@ final class Traced
         ?string $profile = null,
         float $wrong = 0.0,
         int $seed = 7,
+        bool $comesAndGoes = false,
     ): self {
         $trace = new Trace(House::example($house, $profile), House::faults(), $history);
         $found = array_map(
@@ -46,7 +47,7 @@ final class Traced
                 throw new \LogicException("{$house} cannot have {$id}"),
             $faults,
         );
-        $played = new PlayedHouse($trace->world, $trace->sight, $found, $seed, $wrong);
+        $played = new PlayedHouse($trace->world, $trace->sight, $found, $seed, $wrong, $comesAndGoes);
         foreach ($calls as $call) {
             $trace->told(CallName::from($call), $played->complained(CallName::from($call)));
         }
@@ -62,8 +63,7 @@ final class Traced
         }
         if ($proposal->event !== null) {
             $this->repairs[] = $proposal->event->what.' after '.$this->tests;
-            $this->house->does($proposal->event);
-            $this->trace->event($proposal->event);
+            $this->trace->event($this->house->does($proposal->event));
         }
         if ($proposal->setup !== null && $proposal->probe !== null) {
             $this->keys[] = $proposal->key();

@@ -116,6 +116,7 @@ it('answers in its own shape, row by row', function (): void {
             'done',
             'open',
             'finished',
+            'odd',
         ])
         ->and($answer['notes'])
         ->toBe(['the dog barked'])

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Unionbit\Core\Circuit\Standing;
 
 use Unionbit\Core\Circuit\Circuit;
+use Unionbit\Core\Circuit\Edit\LeadOff;
 use Unionbit\Core\Circuit\Edit\Opened;
 use Unionbit\Core\Circuit\Netlist\ElementKind;
 use Unionbit\Core\Circuit\Netlist\Netlist;
@@ -64,7 +65,7 @@ final readonly class Thing
             ThingKind::Jumper => $setup->withJumper($this->a, $this->b),
             ThingKind::Lift => $setup->lifting($this->a),
             ThingKind::Plug => $setup->lifting(...$this->ends($circuit)),
-            ThingKind::Coil => $setup->with(new Opened($this->a)),
+            ThingKind::Coil => $setup->with(new LeadOff($this->a)),
             ThingKind::Breaker => $setup->withSlowFuse(),
             ThingKind::Link => match (true) {
                 $link === null => $setup,

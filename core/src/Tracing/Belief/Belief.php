@@ -6,6 +6,7 @@ namespace Unionbit\Core\Tracing\Belief;
 
 use Unionbit\Core\Fault\Fault;
 use Unionbit\Core\Fault\ToldWhen;
+use Unionbit\Core\Tracing\Guide\Spot;
 use Unionbit\Core\Tracing\Record\Event;
 use Unionbit\Core\Tracing\Record\EventKind;
 use Unionbit\Core\Tracing\Record\Row;
@@ -54,6 +55,11 @@ final class Belief
     /** Touching a part that comes and goes brings it back so often. */
     private const TOUCHED = 0.8;
 
+    /** Where a cable is at fault, damage is found along it so often; and along another so seldom. */
+    private const HURT = 0.8;
+
+    private const HURT_BESIDE = 0.1;
+
     /** It comes back at a touch elsewhere so seldom. */
     private const BY_CHANCE = 0.01;
 
@@ -74,6 +80,9 @@ final class Belief
 
     /** @var list<Row> */
     private array $rows = [];
+
+    /** @var array<int, float> ohms of a good part read beside a row, by its number */
+    private array $goods = [];
 
     /** @var list<array<string, true>> ids of faults, without severity, that were repaired before each row */
     private array $ended = [[]];
@@ -131,6 +140,20 @@ final class Belief
         $this->rows[] = $row;
         $last = $this->ended[count($this->ended) - 1];
         $this->ended[] = $row->event === null || $row->withdrawn ? $last : $last + $this->ends($row->event);
+        $event = $row->withdrawn ? null : $row->event;
+        if ($event?->kind === EventKind::Compared && $event->row !== null && $event->ohms !== null) {
+            $this->goods[$event->row] = $event->ohms;
+            $this->again();
+        }
+    }
+
+    /** Every row is asked anew. */
+    private function again(): void
+    {
+        $this->likelihood->forget();
+        foreach ($this->suspects as $suspect) {
+            $this->restart($suspect);
+        }
     }
 
     /** A row is withdrawn: everything after it is judged again. */
@@ -140,13 +163,11 @@ final class Belief
             static fn (Row $r): Row => $r->number === $number && $number > 0 ? $r->withdraw() : $r,
             $this->rows,
         );
-        [$this->rows, $this->ended] = [[], [[]]];
+        [$this->rows, $this->ended, $this->goods] = [[], [[]], []];
         foreach ($rows as $row) {
             $this->add($row);
         }
-        foreach ($this->suspects as $suspect) {
-            $this->restart($suspect);
-        }
+        $this->again();
     }
 
     /** @return array<string, true> ids of faults, without severity, that an event ends */
@@ -286,9 +307,17 @@ final class Belief
         return $any;
     }
 
-    private function advance(string $id, int $index): void
+    /** A row with what was read beside it. */
+    private function row(int $index): Row
     {
         $row = $this->rows[$index];
+
+        return $row->beside($this->goods[$row->number] ?? null);
+    }
+
+    private function advance(string $id, int $index): void
+    {
+        $row = $this->row($index);
         $this->next[$id] = $index + 1;
         if ($row->withdrawn) {
             return;
@@ -412,31 +441,33 @@ final class Belief
                     ? 1.0
                     : self::BLOWN_BY_NOTHING,
             ),
+            EventKind::Walked => array_map(fn (float $w): float => $w * self::walked($suspect, $event), $weights),
             EventKind::Touched => array_map(fn (float $w): float => $w * $this->touched($suspect, $event), $weights),
             default => $weights,
         };
     }
 
+    /** What was found along a cable, of a fault that is on one of its conductors and of one that is not. */
+    private static function walked(Suspect $suspect, Event $event): float
+    {
+        $on = in_array($event->of, $suspect->conductors, true);
+
+        return match ($event->answered) {
+            true => $on ? self::HURT : self::HURT_BESIDE,
+            false => $on ? 1.0 - self::HURT / count(Spot::cases()) : 1.0,
+            null => 1.0,
+        };
+    }
+
     private function touched(Suspect $suspect, Event $event): float
     {
-        $subject = explode('.', $event->of)[0];
-        $is = array_any(
-            $suspect->faults,
-            static fn (Fault $f): bool => $f->intermittent &&
-                array_any(
-                    $f->parts,
-                    static fn (string $part): bool => $part === $event->of ||
-                        in_array(
-                            $subject,
-                            array_map(static fn (string $p): string => explode('.', $p)[0], explode('~', $part)),
-                            true,
-                        ),
-                ),
-        );
+        $is =
+            array_any($suspect->faults, static fn (Fault $f): bool => $f->intermittent) &&
+            $suspect->isAt($event->of);
 
         return match (true) {
             $event->answered === true => $is ? self::TOUCHED : self::BY_CHANCE,
-            $is => 1.0 - self::TOUCHED,
+            $event->answered === false && $is => 1.0 - self::TOUCHED,
             default => 1.0,
         };
     }
@@ -484,10 +515,16 @@ final class Belief
         return $this->worlds->fault($key);
     }
 
+    /** How well a row fits the sound house with whole fuses, as it was read, whatever was repaired. */
+    public function sound(int $index): float
+    {
+        return max(0.0, ...array_values($this->likelihood->of($this->row($index), $index, '', '')));
+    }
+
     /** How well a row fits one fault alone in the house, whatever the fuses: for two faults together. */
     public function alone(Suspect $suspect, int $index): float
     {
-        $row = $this->rows[$index];
+        $row = $this->row($index);
         if ($row->withdrawn || ! $row->kind->isEvidence()) {
             return 1.0;
         }

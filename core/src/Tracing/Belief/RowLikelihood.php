@@ -20,6 +20,11 @@ final class RowLikelihood
     /** A fuse is said to have opened where the world would not have opened it, or the other way round. */
     private const ODD_FUSE = 0.03;
 
+    /** Two good parts of one kind differ by so much, and the leads by so many ohms; our working figures. */
+    private const ALIKE = 0.1;
+
+    private const LEADS = 0.3;
+
     /** @var array<string, array<string, float>> by row, world and open fuses: likelihood by fuses open afterwards */
     private array $known = [];
 
@@ -29,6 +34,12 @@ final class RowLikelihood
         private readonly Worlds $worlds,
         private readonly Moments $moments,
     ) {
+    }
+
+    /** What is known of every row is asked anew. */
+    public function forget(): void
+    {
+        $this->known = [];
     }
 
     /** @return array<string, float> likelihood by the fuses that are open afterwards, joined by commas */
@@ -84,7 +95,9 @@ final class RowLikelihood
         $likelihood =
             $probe->mode === null || $probe->mode === MeterMode::NonContact || ! $result->hasReading()
                 ? 1.0
-                : $this->oracle->of($solved, $test, $probe)->likelihood($probe->mode, $result);
+                : (
+                    $this->beside($row, $solved, $test, $probe) ?? $this->oracle->of($solved, $test, $probe)
+                )->likelihood($probe->mode, $result);
 
         return $result->sees === []
             ? $likelihood
@@ -92,6 +105,25 @@ final class RowLikelihood
                     Prediction::seeing(
                         $this->oracle->answers($solved, $test, array_map(strval(...), array_keys($result->sees))),
                     )->likelihood(null, $result);
+    }
+
+    /** Ohms against those of a good part read beside it: what a part should have is then known, not worked out. */
+    private function beside(Row $row, Solved $solved, TestSetup $test, Probe $probe): ?Prediction
+    {
+        if ($row->good === null || $probe->mode !== MeterMode::Ohms) {
+            return null;
+        }
+        $from = $this->world->point($probe->from, $test);
+        $to = $this->world->point($probe->to, $test);
+        $own = $solved->ohms($from, $to);
+        $sound = $this->world->solve($test, null, [])->ohms($from, $to);
+
+        return $own === null || $sound === null || $sound <= 0.0
+            ? null
+            : Prediction::band(
+                max(0.0, ($own / $sound) * $row->good * (1.0 - self::ALIKE) - self::LEADS),
+                ($own / $sound) * $row->good * (1.0 + self::ALIKE) + self::LEADS,
+            );
     }
 
     /** Share of the times that the test breaker has tripped before the probe is read. */

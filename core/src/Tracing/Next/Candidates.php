@@ -12,6 +12,7 @@ use Unionbit\Core\Circuit\Netlist\ElementKind;
 use Unionbit\Core\Circuit\Netlist\PointKind;
 use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Circuit\Standing\Danger;
+use Unionbit\Core\Equipment\Transformer;
 use Unionbit\Core\Fault\Repair;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
@@ -78,8 +79,8 @@ final class Candidates
         return [...$probes, Probe::see([Sight::LINE])];
     }
 
-    /** @return list<Probe> volts that say something: supply by supply, screw by screw against its common, each part */
-    private function volts(): array
+    /** @return list<Probe> what the live house says to a meter: supply by supply, screw by screw against its common, each part */
+    public function volts(): array
     {
         if ($this->volts !== null) {
             return $this->volts;
@@ -100,7 +101,19 @@ final class Candidates
             $probes[] = $pair;
         }
 
-        return $this->volts = $this->metered(MeterMode::Volts, $probes);
+        return $this->volts = [...$this->metered(MeterMode::Volts, $probes), ...$this->clamps()];
+    }
+
+    /** @return list<Probe> the clamp round each supply's hot lead: a coil with good ohms is cleared by its current alone */
+    private function clamps(): array
+    {
+        return array_map(
+            static fn (Transformer $t): Probe => Probe::meter(
+                MeterMode::Amps,
+                $t->fuseAmps === null ? "{$t->id}.hot" : "{$t->id}.fuse",
+            ),
+            $this->circuit->installation->transformers(),
+        );
     }
 
     /** @return array<string, string> each screw with the common, or the hot, that stands beside it */
@@ -161,9 +174,9 @@ final class Candidates
 
     /**
      * @param  list<array{string, string}>  $pairs
-     * @return list<Probe>
+     * @return list<Probe> of those that the house has, each once
      */
-    private function metered(MeterMode $mode, array $pairs): array
+    public function metered(MeterMode $mode, array $pairs): array
     {
         $probes = [];
         foreach ($pairs as [$a, $b]) {
@@ -281,7 +294,7 @@ final class Candidates
     }
 
     /** Whether its jumpers do no harm in a sound house. */
-    private function harmless(TestSetup $setup): bool
+    public function harmless(TestSetup $setup): bool
     {
         $built = Setup::calling();
         foreach ($setup->jumpers as [$a, $b]) {
@@ -300,7 +313,23 @@ final class Candidates
     /** @return list<Candidate> ohms with everything landed, then with what has to be lifted to part it */
     public function dead(): array
     {
-        $found = [new Candidate(TestSetup::dead(), $this->ohms())];
+        $found = [new Candidate(TestSetup::dead(), $this->ohms()), ...$this->coils(), ...$this->cables()];
+        if (in_array($this->circuit->profile->power, [PowerKind::Battery, PowerKind::CommonOrBattery], true)) {
+            foreach ($this->calls() as $call) {
+                $found[] = new Candidate(
+                    TestSetup::dead()->asked($call->setup->call)->lifting($this->points->endsAt(Place::Wall)),
+                    $this->switches(),
+                );
+            }
+        }
+
+        return $found;
+    }
+
+    /** @return list<Candidate> each coil by itself, one of its leads lifted */
+    public function coils(): array
+    {
+        $found = [];
         foreach ($this->points->netlist()->elements as $element) {
             if ($element->kind === ElementKind::Load && $this->points->of("{$element->id}.hot") !== null) {
                 $found[] = new Candidate(
@@ -309,6 +338,14 @@ final class Candidates
                 );
             }
         }
+
+        return $found;
+    }
+
+    /** @return list<Candidate> each cable apart at both ends, as loops, and with the rest of the house at one end */
+    public function cables(): array
+    {
+        $found = [];
         foreach ($this->circuit->installation->cables as $cable) {
             $near = $far = [];
             foreach ($cable->conductors as $conductor) {
@@ -330,14 +367,6 @@ final class Candidates
                 TestSetup::dead()->lifting($this->landed($wall ? $far : $near)),
                 $this->ohms(),
             );
-        }
-        if (in_array($this->circuit->profile->power, [PowerKind::Battery, PowerKind::CommonOrBattery], true)) {
-            foreach ($this->calls() as $call) {
-                $found[] = new Candidate(
-                    TestSetup::dead()->asked($call->setup->call)->lifting($this->points->endsAt(Place::Wall)),
-                    $this->switches(),
-                );
-            }
         }
 
         return $found;

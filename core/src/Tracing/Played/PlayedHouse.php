@@ -12,6 +12,7 @@ use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Fault\Fault;
 use Unionbit\Core\Tracing\Record\Event;
 use Unionbit\Core\Tracing\Record\EventKind;
+use Unionbit\Core\Tracing\Suspect\SuspectList;
 use Unionbit\Core\Tracing\Test\Face;
 use Unionbit\Core\Tracing\Test\Probe;
 use Unionbit\Core\Tracing\Test\Result;
@@ -34,9 +35,13 @@ final class PlayedHouse
 
     private float $line;
 
+    /** @var array<string, true> faults that are not there at this try */
+    private array $away = [];
+
     /**
      * @param  list<Fault>  $faults
      * @param  float  $wrong  share of answers that are wrong
+     * @param  bool  $comesAndGoes  what is intermittent is there at every other try, not always
      */
     public function __construct(
         private readonly World $world,
@@ -44,6 +49,7 @@ final class PlayedHouse
         private array $faults,
         private int $seed = 1,
         private readonly float $wrong = 0.0,
+        private readonly bool $comesAndGoes = false,
     ) {
         $this->line = 0.96 + 0.08 * $this->random();
     }
@@ -58,17 +64,33 @@ final class PlayedHouse
 
     private function fault(): ?Fault
     {
-        return $this->faults === [] ? null : Fault::together(...$this->faults);
+        $there = array_values(array_filter($this->faults, fn (Fault $f): bool => ! isset($this->away[$f->id])));
+
+        return $there === [] ? null : Fault::together(...$there);
+    }
+
+    /** Before each try: what comes and goes is there, or is not. */
+    private function turns(): void
+    {
+        $this->away = [];
+        foreach ($this->comesAndGoes ? $this->faults : [] as $fault) {
+            if ($fault->intermittent && $this->random() < 0.5) {
+                $this->away[$fault->id] = true;
+            }
+        }
     }
 
     /** What a call was seen to do before the visit, and what it did to the fuse. */
     public function complained(CallName $call): Result
     {
+        $this->away = [];
+
         return $this->seen(TestSetup::calling($call), $this->sight->running());
     }
 
     public function answer(TestSetup $setup, Probe $probe): Result
     {
+        $this->turns();
         if ($probe->inspect !== '') {
             return new Result(found: $this->finds($probe->inspect));
         }
@@ -220,9 +242,18 @@ final class PlayedHouse
         return $this->faults === [] && $this->open === [];
     }
 
-    /** A new fuse, a repair: what is done to the house. */
-    public function does(Event $event): void
+    /** A new fuse, a repair: what is done to the house; a wiggle with whether it answered. */
+    public function does(Event $event): Event
     {
+        if ($event->kind === EventKind::Touched) {
+            return $event->answering(
+                array_any(
+                    $this->faults,
+                    fn (Fault $f): bool => $f->intermittent &&
+                        in_array($event->of, SuspectList::spots($f, $this->world->circuit), true),
+                ),
+            );
+        }
         if ($event->kind === EventKind::FuseReplaced) {
             $this->open = array_values(array_diff($this->open, [$event->of]));
             $this->ends("fuse:{$event->of}");
@@ -238,6 +269,8 @@ final class PlayedHouse
                 ),
             );
         }
+
+        return $event;
     }
 
     private function ends(string $repair): void

@@ -7,6 +7,9 @@ namespace Unionbit\Core\Tracing\Protocol;
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Terminal\Place;
+use Unionbit\Core\Tracing\Guide\LineSwitch;
+use Unionbit\Core\Tracing\Guide\Routine;
+use Unionbit\Core\Tracing\Guide\Spot;
 use Unionbit\Core\Tracing\Record\Event;
 use Unionbit\Core\Tracing\Record\EventKind;
 use Unionbit\Core\Tracing\Refusal;
@@ -21,7 +24,21 @@ final readonly class Reading
 {
     private const SETUP = ['call', 'power', 'jumpers', 'lifted', 'unplugged', 'face', 'breaker', 'phase', 'held'];
 
-    private const EVENT = ['kind', 'of', 'what', 'part', 'amps', 'minutes', 'key', 'value', 'at', 'answered'];
+    private const EVENT = [
+        'kind',
+        'of',
+        'what',
+        'part',
+        'amps',
+        'minutes',
+        'key',
+        'value',
+        'at',
+        'answered',
+        'row',
+        'ohms',
+        'list',
+    ];
 
     private const RESULT = ['volts', 'ohms', 'amps', 'beeps', 'sees', 'found', 'note', 'fuses', 'when', 'cannot'];
 
@@ -212,9 +229,10 @@ final readonly class Reading
                     ->at('at')
                     ->oneOf(array_map(static fn (Place $p): string => $p->value, $this->words->stand)),
                 $kind === EventKind::Touched => $this->point($event->at('of')),
+                $kind === EventKind::Walked => $event->at('of')->oneOf($this->words->cables),
                 default => $text('of'),
             },
-            what: $kind === EventKind::Repaired
+            what: $kind === EventKind::Repaired || $kind === EventKind::Listed
                 ? $event
                     ->at('what')
                     ->oneOf([
@@ -225,11 +243,29 @@ final readonly class Reading
             part: $text('part'),
             amps: $number('amps'),
             minutes: $number('minutes'),
-            key: $text('key'),
+            key: $this->key($kind, $event, $text('key')),
             value: $event->has('value') && ! is_string($event->at('value')->value)
                 ? (string) json_encode($event->at('value')->value)
                 : $text('value'),
             answered: $event->has('answered') ? $event->at('answered')->bool() : null,
+            row: $kind->isOfRow() ? (int) $event->at('row')->number() : null,
+            ohms: $kind === EventKind::Compared ? $event->at('ohms')->number() : null,
+            list: array_map(static fn (Given $wire): string => $wire->text(), $event->each('list')),
         );
+    }
+
+    /** The word of a routine, a spot, a switch; of a setting whatever it is called. */
+    private function key(EventKind $kind, Given $event, string $text): string
+    {
+        return match ($kind) {
+            EventKind::Routine => $event->has('key') && $text !== ''
+                ? $event->at('key')->oneOf(array_column(Routine::cases(), 'value'))
+                : '',
+            EventKind::Walked => $event->at('key')->oneOf(array_column(Spot::cases(), 'value')),
+            EventKind::SwitchedOff, EventKind::SwitchedOn => $event
+                ->at('key')
+                ->oneOf(array_column(LineSwitch::cases(), 'value')),
+            default => $text,
+        };
     }
 }

@@ -72,6 +72,11 @@ final readonly class Reply
             'done' => $answer->done === null ? null : $this->done($answer->done),
             'open' => array_map(static fn (CallName $c): string => $c->value, $answer->open),
             'finished' => $answer->finished,
+            'odd' => array_map(
+                static fn (int $row, bool $struck): array => ['row' => $row, 'struck' => $struck],
+                array_keys($answer->odd),
+                $answer->odd,
+            ),
         ];
     }
 

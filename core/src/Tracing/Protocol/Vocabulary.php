@@ -8,6 +8,9 @@ use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Fault\Fault;
 use Unionbit\Core\Fault\Repair;
 use Unionbit\Core\Terminal\Place;
+use Unionbit\Core\Tracing\Guide\LineSwitch;
+use Unionbit\Core\Tracing\Guide\Routine;
+use Unionbit\Core\Tracing\Guide\Spot;
 use Unionbit\Core\Tracing\Record\EventKind;
 use Unionbit\Core\Tracing\Suspect\LandingFault;
 use Unionbit\Core\Tracing\Suspect\Suspect;
@@ -36,6 +39,7 @@ final readonly class Vocabulary
      * @param  list<string>  $clampable
      * @param  list<Place>  $stand
      * @param  list<LandingFault>  $landing
+     * @param  list<string>  $cables
      */
     private function __construct(
         public array $calls,
@@ -53,6 +57,7 @@ final readonly class Vocabulary
         public array $clampable,
         public array $stand,
         private array $landing,
+        public array $cables,
     ) {
     }
 
@@ -103,6 +108,7 @@ final readonly class Vocabulary
             [...array_values($clamps), ...$own],
             $trace->places(),
             $trace->list->landing,
+            array_column($trace->circuit->installation->cables, 'id'),
         );
     }
 
@@ -129,6 +135,10 @@ final readonly class Vocabulary
             'events' => array_column(EventKind::cases(), 'value'),
             'history' => array_keys($this->history),
             'schools' => self::SCHOOLS,
+            'routines' => array_column(Routine::cases(), 'value'),
+            'spots' => array_column(Spot::cases(), 'value'),
+            'switches' => array_column(LineSwitch::cases(), 'value'),
+            'cables' => $this->cables,
             'faults' => $this->faults,
             'repairs' => $repairs,
         ];

@@ -14,6 +14,8 @@ final readonly class Event
     /**
      * @param  string  $of  transformer, point, place: what the kind is of
      * @param  string  $what  a repair's id, or a fault's
+     * @param  ?int  $row  of which it says something
+     * @param  list<string>  $list  wires in order, each as end and screw: "A4.far>indoor.Y1"
      */
     public function __construct(
         public EventKind $kind,
@@ -25,6 +27,9 @@ final readonly class Event
         public string $key = '',
         public string $value = '',
         public ?bool $answered = null,
+        public ?int $row = null,
+        public ?float $ohms = null,
+        public array $list = [],
     ) {
     }
 
@@ -32,6 +37,23 @@ final readonly class Event
     public function ending(string $what): self
     {
         return $this->copy(['what' => $what]);
+    }
+
+    public function answering(bool $answered): self
+    {
+        return $this->copy(['answered' => $answered]);
+    }
+
+    /** @param  list<string>  $list */
+    public function listing(array $list): self
+    {
+        return $this->copy(['list' => $list]);
+    }
+
+    /** The same, of a row by the number that it has now. */
+    public function ofRow(int $row): self
+    {
+        return $this->copy(['row' => $row]);
     }
 
     /** @return array<string, mixed> as the protocol has it */
@@ -48,8 +70,11 @@ final readonly class Event
                 'key' => $this->key,
                 'value' => $this->value,
                 'answered' => $this->answered,
+                'row' => $this->row,
+                'ohms' => $this->ohms,
+                'list' => $this->list,
             ],
-            static fn (mixed $v): bool => $v !== null && $v !== '',
+            static fn (mixed $v): bool => $v !== null && $v !== '' && $v !== [],
         );
     }
 }

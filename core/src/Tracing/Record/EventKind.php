@@ -19,6 +19,20 @@ enum EventKind: string
     case Touched = 'touched';
     case ProvedDead = 'proved-dead';
     case Waived = 'waived';
+    /** A guided routine is begun, or left. */
+    case Routine = 'routine';
+    /** A good part of the same kind was read beside a suspect one. */
+    case Compared = 'compared';
+    /** An odd sign of before a repair was looked at again, and is gone. */
+    case Struck = 'struck';
+    /** A spot along a cable was looked at. */
+    case Walked = 'walked';
+    case SwitchedOff = 'switched-off';
+    case SwitchedOn = 'switched-on';
+    /** The list of wires of a part, made before its first screw. */
+    case Listed = 'listed';
+    case WireOff = 'wire-off';
+    case WireOn = 'wire-on';
 
     /** Whether a reading of before may come out otherwise after it. */
     public function changesTheHouse(): bool
@@ -28,6 +42,12 @@ enum EventKind: string
             [self::FuseReplaced, self::FuseOpened, self::Repaired, self::Setting, self::Soaked],
             true,
         );
+    }
+
+    /** Whether it says something of another row. */
+    public function isOfRow(): bool
+    {
+        return $this === self::Compared || $this === self::Struck;
     }
 
     /** Whether it says which transformer it is of. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Tracing\Record;
 
+use Unionbit\Core\Data\Copies;
 use Unionbit\Core\Fault\ToldWhen;
 use Unionbit\Core\Tracing\Test\Probe;
 use Unionbit\Core\Tracing\Test\Result;
@@ -12,7 +13,12 @@ use Unionbit\Core\Tracing\Test\TestSetup;
 /** One row of a trace, in order: what was done and what was seen. It keeps its number; withdrawn, it says nothing. */
 final readonly class Row
 {
-    /** @param  ToldWhen  $when  of a told row */
+    use Copies;
+
+    /**
+     * @param  ToldWhen  $when  of a told row
+     * @param  ?float  $good  ohms of a good part of the same kind, read beside it
+     */
     private function __construct(
         public int $number,
         public RowKind $kind,
@@ -23,6 +29,7 @@ final readonly class Row
         public ToldWhen $when = ToldWhen::Now,
         public bool $withdrawn = false,
         public float $minutes = 0.0,
+        public ?float $good = null,
     ) {
     }
 
@@ -51,16 +58,11 @@ final readonly class Row
 
     public function withdraw(): self
     {
-        return new self(
-            $this->number,
-            $this->kind,
-            $this->setup,
-            $this->probe,
-            $this->result,
-            $this->event,
-            $this->when,
-            true,
-            $this->minutes,
-        );
+        return $this->copy(['withdrawn' => true]);
+    }
+
+    public function beside(?float $good): self
+    {
+        return $good === null ? $this : $this->copy(['good' => $good]);
     }
 }

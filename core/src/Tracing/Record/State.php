@@ -6,6 +6,7 @@ namespace Unionbit\Core\Tracing\Record;
 
 use Unionbit\Core\Data\Copies;
 use Unionbit\Core\Terminal\Place;
+use Unionbit\Core\Tracing\Guide\Routine;
 use Unionbit\Core\Tracing\Test\TestSetup;
 
 /** Where a trace stands: the person, the set-up as it was left, the fuses as far as known, repairs, minutes. */
@@ -27,6 +28,7 @@ final readonly class State
      * @param  array<string, string>  $fuses  what is known of each, by transformer
      * @param  array<string, int>  $spent  fuses that opened in this trace, by transformer
      * @param  list<string>  $repaired
+     * @param  list<string>  $switched  line switches that are off by hand, as they were named
      * @param  list<string>  $cannot  keys of probes, places and calls that were refused
      */
     public function __construct(
@@ -37,6 +39,8 @@ final readonly class State
         public array $repaired = [],
         public float $minutes = 0.0,
         public array $cannot = [],
+        public ?Routine $routine = null,
+        public array $switched = [],
     ) {
     }
 
@@ -79,6 +83,18 @@ final readonly class State
         return $this->copy(['repaired' => [...$this->repaired, $what]]);
     }
 
+    public function guidedBy(?Routine $routine): self
+    {
+        return $this->copy(['routine' => $routine]);
+    }
+
+    public function switched(string $which, bool $off): self
+    {
+        $others = array_values(array_diff($this->switched, [$which]));
+
+        return $this->copy(['switched' => $off ? [...$others, $which] : $others]);
+    }
+
     public function refusing(string $key): self
     {
         return $this->copy(['cannot' => [...$this->cannot, $key]]);
@@ -104,6 +120,8 @@ final readonly class State
             'breaker' => $this->setup->breaker,
             'fuses' => $fuses,
             'repaired' => $this->repaired,
+            'routine' => $this->routine?->value,
+            'switched' => $this->switched,
             'minutes' => round($this->minutes, 1),
         ];
     }

@@ -24,6 +24,8 @@ final readonly class Suspect
      * @param  float  $prior  how much oftener it is met than a rare fault at one place
      * @param  array<string, float>  $factors  what that is made of, by word
      * @param  string  $repair  what ends it where no fault says so
+     * @param  list<string>  $spots  points at which a hand finds it
+     * @param  array<string, string>  $conductors  on which it is, with the cable of each
      */
     private function __construct(
         public string $id,
@@ -33,11 +35,17 @@ final readonly class Suspect
         public Message $title,
         public string $repair,
         public bool $isLanding = false,
+        public array $spots = [],
+        public array $conductors = [],
     ) {
     }
 
-    /** @param  array<string, float>  $factors */
-    public static function fault(Fault $fault, array $factors): self
+    /**
+     * @param  array<string, float>  $factors
+     * @param  list<string>  $spots
+     * @param  array<string, string>  $conductors
+     */
+    public static function fault(Fault $fault, array $factors, array $spots, array $conductors): self
     {
         return new self(
             $fault->id,
@@ -46,6 +54,8 @@ final readonly class Suspect
             $factors,
             $fault->title,
             $fault->repair,
+            spots: $spots,
+            conductors: $conductors,
         );
     }
 
@@ -59,6 +69,8 @@ final readonly class Suspect
             ['two-faults' => $prior],
             Message::of('tracing.suspect.both', one: $one->title, other: $other->title),
             $one->repair,
+            spots: [...$one->spots, ...$other->spots],
+            conductors: $one->conductors + $other->conductors,
         );
     }
 
@@ -91,6 +103,12 @@ final readonly class Suspect
     public function comesAndGoes(): bool
     {
         return $this->faults !== [] && ! array_any($this->faults, static fn (Fault $f): bool => ! $f->intermittent);
+    }
+
+    /** Whether it is found by a hand at a point. */
+    public function isAt(string $point): bool
+    {
+        return in_array($point, $this->spots, true);
     }
 
     /** Whether it joins what belongs apart, and so may have opened a fuse before anybody came. */

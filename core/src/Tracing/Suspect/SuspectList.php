@@ -46,6 +46,11 @@ final readonly class SuspectList
         $usual = $catalogue->of($circuit);
         $places = array_count_values(array_map(static fn (Fault $f): string => $f->entry, $usual));
         $damaged = self::damaged($circuit);
+        $elements = $circuit->netlist(Setup::calling())->elements;
+        $copper = [];
+        foreach ($circuit->installation->cables as $cable) {
+            $copper += array_fill_keys($cable->conductorIds(), $cable->id);
+        }
         $repairs = $catalogue->repairs->of($usual);
         $suspects = [];
         foreach ([...$usual, ...$catalogue->severities($circuit)] as $fault) {
@@ -59,10 +64,11 @@ final readonly class SuspectList
                     $factors[$word] = $raised;
                 }
             }
-            if (self::isOn($fault, $damaged, $circuit)) {
+            [$spots, $conductors] = self::where($fault, $elements, $copper);
+            if ($fault->where === 'cable' && array_intersect_key($conductors, array_flip($damaged)) !== []) {
                 $factors['damage'] = self::DAMAGED;
             }
-            $suspects[] = Suspect::fault($fault, $factors);
+            $suspects[] = Suspect::fault($fault, $factors, $spots, $conductors);
         }
         $total = array_sum(array_map(static fn (Suspect $s): float => $s->prior, $suspects));
         $landing = LandingFault::of($plan, $circuit);
@@ -112,14 +118,14 @@ final readonly class SuspectList
         return $repair->id ?? $key;
     }
 
-    /** @return array<string, true> conductors on which the survey found damage */
+    /** @return list<string> conductors on which the survey found damage */
     private static function damaged(Circuit $circuit): array
     {
         $damaged = [];
         foreach ($circuit->installation->cables as $cable) {
             foreach ($cable->conductors as $conductor) {
                 if ($circuit->installation->damageOf($conductor) !== []) {
-                    $damaged[$conductor->id()] = true;
+                    $damaged[] = $conductor->id();
                 }
             }
         }
@@ -127,21 +133,45 @@ final readonly class SuspectList
         return $damaged;
     }
 
-    /** @param  array<string, true>  $damaged */
-    private static function isOn(Fault $fault, array $damaged, Circuit $circuit): bool
+    /** @return list<string> points at which a hand finds a fault of a house */
+    public static function spots(Fault $fault, Circuit $circuit): array
     {
-        if ($damaged === [] || $fault->where !== 'cable') {
-            return false;
+        return self::where($fault, $circuit->netlist(Setup::calling())->elements, self::copper($circuit))[0];
+    }
+
+    /** @return array<string, string> cable by conductor */
+    private static function copper(Circuit $circuit): array
+    {
+        $copper = [];
+        foreach ($circuit->installation->cables as $cable) {
+            $copper += array_fill_keys($cable->conductorIds(), $cable->id);
         }
-        $elements = $circuit->netlist(Setup::calling())->elements;
-        $subjects = [];
+
+        return $copper;
+    }
+
+    /**
+     * @param  array<string, Element>  $elements
+     * @param  array<string, string>  $copper  cable by conductor
+     * @return array{list<string>, array<string, string>} points at which a hand finds it; conductors on which it is, with their cable
+     */
+    private static function where(Fault $fault, array $elements, array $copper): array
+    {
+        $spots = $conductors = [];
         foreach ($fault->parts as $part) {
             foreach (explode('~', $part) as $one) {
                 $element = $elements[$one] ?? null;
-                $subjects[] = $element instanceof Element ? $element->subject : $one;
+                $subject = $element->subject ?? $one;
+                if ($element !== null) {
+                    array_push($spots, $element->a, $element->b);
+                }
+                if (isset($copper[$subject])) {
+                    array_push($spots, "{$subject}.near", "{$subject}.far");
+                    $conductors[$subject] = $copper[$subject];
+                }
             }
         }
 
-        return array_any($subjects, static fn (string $s): bool => isset($damaged[$s]));
+        return [array_values(array_unique($spots)), $conductors];
     }
 }

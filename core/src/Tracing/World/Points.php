@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Unionbit\Core\Tracing\World;
 
 use Unionbit\Core\Circuit\Circuit;
+use Unionbit\Core\Circuit\Edit\LeadOff;
 use Unionbit\Core\Circuit\Netlist\Element;
 use Unionbit\Core\Circuit\Netlist\ElementKind;
 use Unionbit\Core\Circuit\Netlist\Netlist;
@@ -93,6 +94,26 @@ final readonly class Points
         return $this->leads[$name] ?? null;
     }
 
+    /** HOT or COMMON of a part's lead. */
+    public function sideOf(string $lead): string
+    {
+        return str_ends_with($lead, '.common') ? LeadOff::COMMON : LeadOff::HOT;
+    }
+
+    /** Where a part's own end is while its lead is off; null for what is no lead. */
+    public function off(string $lead): ?string
+    {
+        $part = $this->leads[$lead] ?? null;
+
+        return $part === null ? null : LeadOff::point($part, $this->sideOf($lead));
+    }
+
+    /** The name of a point by which a test says it: a part's own end is its lead's. */
+    public function said(string $id): string
+    {
+        return array_find(array_keys($this->leads), fn (string $lead): bool => $this->off($lead) === $id) ?? $id;
+    }
+
     /** @return list<string> what can be lifted: landed conductor ends and leads of parts */
     public function liftable(): array
     {
@@ -170,6 +191,10 @@ final readonly class Points
     /** The same for one test said in two ways. */
     public function key(TestSetup $setup, Probe $probe): string
     {
+        if ($probe->inspect !== '') {
+            // A part looks the same whatever is jumpered.
+            return $probe->key();
+        }
         $bare = $setup->face === Face::Bare;
         $point = fn (string $name): string => $bare ? $this->copper($name) : $this->of($name) ?? $name;
         $ends = [$point($probe->from), $point($probe->to)];

@@ -10,6 +10,7 @@ use Unionbit\Core\Circuit\Edit\CircuitEdit;
 use Unionbit\Core\Circuit\Edit\Closed;
 use Unionbit\Core\Circuit\Edit\FuseBridged;
 use Unionbit\Core\Circuit\Edit\FuseScaled;
+use Unionbit\Core\Circuit\Edit\LeadOff;
 use Unionbit\Core\Circuit\Edit\Opened;
 use Unionbit\Core\Circuit\Edit\SourceScaled;
 use Unionbit\Core\Circuit\Netlist\Element;
@@ -169,7 +170,7 @@ final class World
             if ($lead === null) {
                 $lifted[] = $name;
             } else {
-                $setup = $setup->with(new Opened($lead));
+                $setup = $setup->with(new LeadOff($lead, $this->points->sideOf($name)));
             }
         }
         foreach ($test->unplugged as $place) {
@@ -186,7 +187,8 @@ final class World
     /** The circuit's point of a name; with the thermostat off its wires a wall screw is the copper that was on it. */
     public function point(string $name, TestSetup $test): string
     {
-        $id = $this->points->of($name) ?? $name;
+        $off = in_array($name, $test->lifted, true) ? $this->points->off($name) : null;
+        $id = $off ?? ($this->points->of($name) ?? $name);
 
         return $test->face === Face::Bare && str_starts_with($id, 'wall.') ? $this->points->endOn($id) ?? $id : $id;
     }

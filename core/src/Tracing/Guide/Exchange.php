@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Tracing\Guide;
+
+use Unionbit\Core\Circuit\Netlist\ElementKind;
+use Unionbit\Core\Fault\Repair;
+use Unionbit\Core\Fault\Wires;
+use Unionbit\Core\Terminal\Place;
+use Unionbit\Core\Tracing\Record\EventKind;
+use Unionbit\Core\Tracing\Record\Row;
+use Unionbit\Core\Tracing\World\Points;
+
+/** A part exchanged wire by wire, from a list that was made before the first screw: what is off, what is on again. */
+final readonly class Exchange
+{
+    /**
+     * @param  list<array{end: string, screw: string}>  $wires
+     * @param  list<string>  $off  ends that are off the old part
+     * @param  list<string>  $on  ends that are on the new one
+     */
+    private function __construct(public string $repair, public array $wires, public array $off, public array $on)
+    {
+    }
+
+    /**
+     * The wires of what a repair exchanges: every landed end at its place, or the leads of the part itself.
+     *
+     * @return list<string> each as end and screw; none where nothing is exchanged
+     */
+    public static function listOf(Repair $repair, Place $at, Points $points): array
+    {
+        $wires = [];
+        foreach ($points->netlist()->elements as $element) {
+            $own = match ($repair->wires) {
+                Wires::OfPlace => $element->kind === ElementKind::Joint && $points->placeOf($element->b) === $at,
+                Wires::OfPart => $element->kind === ElementKind::Load && $element->id === $repair->of,
+                null => false,
+            };
+            if ($own && $element->kind === ElementKind::Joint) {
+                $wires[] = "{$element->a}>{$element->b}";
+            } elseif ($own) {
+                array_push($wires, "{$element->id}.hot>{$element->a}", "{$element->id}.common>{$element->b}");
+            }
+        }
+
+        return $wires;
+    }
+
+    /**
+     * The exchange that is under way; null where no list was made since the last repair.
+     *
+     * @param  list<Row>  $rows
+     */
+    public static function of(array $rows): ?self
+    {
+        $under = null;
+        foreach ($rows as $row) {
+            $event = $row->withdrawn ? null : $row->event;
+            $under = match ($event?->kind) {
+                EventKind::Listed => self::begun($event->what, $event->list),
+                EventKind::Repaired => null,
+                EventKind::WireOff => $under?->with($event->of, false),
+                EventKind::WireOn => $under?->with($event->of, true),
+                default => $under,
+            };
+        }
+
+        return $under;
+    }
+
+    /** @param  list<string>  $list */
+    private static function begun(string $repair, array $list): self
+    {
+        $wires = array_map(static function (string $wire): array {
+            [$end, $screw] = [...explode('>', $wire, 2), ''];
+
+            return ['end' => $end, 'screw' => $screw];
+        }, $list);
+
+        return new self($repair, $wires, [], []);
+    }
+
+    private function with(string $end, bool $on): self
+    {
+        return $on
+            ? new self($this->repair, $this->wires, $this->off, array_values(array_unique([...$this->on, $end])))
+            : new self($this->repair, $this->wires, array_values(array_unique([...$this->off, $end])), $this->on);
+    }
+
+    /** @return list<string> ends that are not yet on the new part */
+    public function left(): array
+    {
+        return array_values(array_diff(array_column($this->wires, 'end'), $this->on));
+    }
+}
