@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Trace;
 
-use Unionbit\Core\Tracing\Guide\LineSwitch;
 use Unionbit\Core\Tracing\Guide\Routine;
 use Unionbit\Core\Tracing\Guide\Spot;
 use Unionbit\Core\Tracing\Protocol\ProposalWords;
@@ -123,21 +122,9 @@ final readonly class RowView
                     null => 'no_access',
                 },
             ),
-            EventKind::SwitchedOff => Message::of('trace.page.event-switched-off', which: self::switch($event)),
-            EventKind::SwitchedOn => Message::of('trace.page.event-switched-on', which: self::switch($event)),
             EventKind::Listed => Message::of('trace.page.event-listed', count: count($event->list)),
             EventKind::WireOff => Message::of('trace.page.event-wire-off', end: $this->words->point($event->of)),
             EventKind::WireOn => Message::of('trace.page.event-wire-on', end: $this->words->point($event->of)),
         };
-    }
-
-    /** "furnace's breaker (no. 14)" */
-    private static function switch(Event $event): Message
-    {
-        $which = LineSwitch::from($event->key)->label();
-
-        return $event->value === ''
-            ? $which
-            : Message::of('trace.page.switch', which: $which, label: Message::raw($event->value));
     }
 }

@@ -62,7 +62,9 @@ final class TraceController extends Controller
                 ->things((new Reading($book->words))->setup(new Given($request->setup(), '/setup')));
             $standing = SetupStrip::of($job)->things;
             foreach (array_diff_key($standing, $wanted) as $thing) {
-                PutOn::record($job, $user, (string) Str::ulid(), $thing, false);
+                if ($thing->kind->isOfTest()) {
+                    PutOn::record($job, $user, (string) Str::ulid(), $thing, false);
+                }
             }
             foreach (array_diff_key($wanted, $standing) as $thing) {
                 PutOn::record($job, $user, (string) Str::ulid(), $thing, true);

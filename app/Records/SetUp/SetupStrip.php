@@ -7,6 +7,7 @@ namespace App\Records\SetUp;
 use App\House\House;
 use App\Models\Job;
 use App\Models\Record\TemporaryThing;
+use Unionbit\Core\Circuit\Standing\LineSwitch;
 use Unionbit\Core\Circuit\Standing\Strip;
 use Unionbit\Core\Circuit\Standing\Thing;
 use Unionbit\Core\Circuit\Standing\ThingKind;
@@ -72,6 +73,10 @@ final readonly class SetupStrip
             new Thing(ThingKind::Link),
             new Thing(ThingKind::Door),
             ...array_map(
+                static fn (LineSwitch $s): Thing => new Thing(ThingKind::Switch, $s->value),
+                LineSwitch::cases(),
+            ),
+            ...array_map(
                 static fn (Transformer $t): Thing => new Thing(ThingKind::Breaker, $t->id),
                 array_values(
                     array_filter(
@@ -102,6 +107,7 @@ final readonly class SetupStrip
             'b' => $t->b,
             'label' => $t->label($circuit)->opening(),
             'isolated' => $t->kind->needsIsolated(),
+            'ofTest' => $t->kind->isOfTest(),
         ];
 
         return [

@@ -302,10 +302,6 @@ final class Trace
             EventKind::Setting => $this->repaired($this->list->settingOf($event->key)),
             EventKind::Soaked => $event->what === '' ? null : $this->repaired($event->what),
             EventKind::Routine => ($this->state = $this->state->guidedBy(Routine::tryFrom($event->key))),
-            EventKind::SwitchedOff, EventKind::SwitchedOn => ($this->state = $this->state->switched(
-                trim("{$event->key} {$event->value}"),
-                $event->kind === EventKind::SwitchedOff,
-            )),
             default => null,
         };
         if ($event->kind->changesTheHouse()) {

@@ -296,12 +296,3 @@ it('holds every odd sign of before a repair until it is read again and struck of
     $traced->trace->withdraw(2);
     expect($traced->trace->answer()->odd)->not->toHaveKey(2);
 });
-
-it('keeps which breakers went off, until each is on again', function (): void {
-    $trace = new Trace(House::example('furnace-gas-1h-1c'), House::faults());
-    $trace->event(new Event(EventKind::SwitchedOff, key: 'indoor-breaker', value: '14'));
-    $trace->event(new Event(EventKind::SwitchedOff, key: 'disconnect'));
-    expect($trace->state()->switched)->toBe(['indoor-breaker 14', 'disconnect']);
-    $trace->event(new Event(EventKind::SwitchedOn, key: 'indoor-breaker', value: '14'));
-    expect($trace->state()->switched)->toBe(['disconnect']);
-});

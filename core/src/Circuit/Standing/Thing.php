@@ -9,7 +9,9 @@ use Unionbit\Core\Circuit\Edit\LeadOff;
 use Unionbit\Core\Circuit\Edit\Opened;
 use Unionbit\Core\Circuit\Netlist\ElementKind;
 use Unionbit\Core\Circuit\Netlist\Netlist;
+use Unionbit\Core\Circuit\Netlist\Point;
 use Unionbit\Core\Circuit\Setup;
+use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Wiring\Conductor;
 use Unionbit\Core\Words\Message;
 
@@ -52,6 +54,11 @@ final readonly class Thing
             ThingKind::Link => $circuit->profile->link !== null,
             ThingKind::Door => $circuit->installation->archetype->doorSwitch,
             ThingKind::FaceOff => true,
+            ThingKind::Switch => match (LineSwitch::tryFrom($this->a)?->isIndoors()) {
+                true => true,
+                false => self::isOutdoors($circuit),
+                null => false,
+            },
         };
     }
 
@@ -72,7 +79,7 @@ final readonly class Thing
                 $circuit->landing->linkIn => $setup->with(new Opened('link')),
                 default => $setup->withJumper("wall.{$link[0]}", "wall.{$link[1]}"),
             },
-            ThingKind::Door => $setup,
+            ThingKind::Door, ThingKind::Switch => $setup,
         };
     }
 
@@ -92,7 +99,19 @@ final readonly class Thing
                 $circuit->landing->linkIn ? 'circuit.standing.link-out' : 'circuit.standing.link-in',
             ),
             ThingKind::Door => Message::of('circuit.standing.door'),
+            ThingKind::Switch => Message::of(
+                'circuit.standing.switch',
+                which: LineSwitch::tryFrom($this->a)?->label() ?? Message::raw($this->a),
+            ),
         };
+    }
+
+    private static function isOutdoors(Circuit $circuit): bool
+    {
+        return array_any(
+            $circuit->netlist(Setup::calling())->points,
+            static fn (Point $p): bool => $p->place === Place::Outdoor,
+        );
     }
 
     /** @return list<string> the ends of every conductor of a cable there */

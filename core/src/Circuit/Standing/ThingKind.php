@@ -15,17 +15,25 @@ enum ThingKind: string
     case Link = 'link';
     case Breaker = 'breaker';
     case Door = 'door';
+    /** A breaker, a service switch, the outdoor disconnect, off by hand. */
+    case Switch = 'switch';
 
     /** Whether it is put on and taken off with the power off and proved dead. */
     public function needsIsolated(): bool
     {
-        return $this !== self::Door;
+        return $this !== self::Door && $this !== self::Switch;
     }
 
     /** Whether the circuit is another one while it stands: what is read then proves nothing of the house as it is. */
     public function alters(): bool
     {
-        return $this !== self::Door && $this !== self::Breaker;
+        return ! in_array($this, [self::Door, self::Breaker, self::Switch], true);
+    }
+
+    /** Whether it is what a test asks for: what is off on the line side, the power flag says. */
+    public function isOfTest(): bool
+    {
+        return $this !== self::Switch;
     }
 
     /** How many points of the circuit say which it is. */
@@ -34,7 +42,7 @@ enum ThingKind: string
         return match ($this) {
             self::Jumper => 2,
             self::Lift, self::Plug, self::Coil, self::Breaker => 1,
-            self::FaceOff, self::Link, self::Door => 0,
+            self::FaceOff, self::Link, self::Door, self::Switch => 0,
         };
     }
 }

@@ -7,7 +7,6 @@ namespace Unionbit\Core\Tracing\Protocol;
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Terminal\Place;
-use Unionbit\Core\Tracing\Guide\LineSwitch;
 use Unionbit\Core\Tracing\Guide\Routine;
 use Unionbit\Core\Tracing\Guide\Spot;
 use Unionbit\Core\Tracing\Record\Event;
@@ -262,9 +261,6 @@ final readonly class Reading
                 ? $event->at('key')->oneOf(array_column(Routine::cases(), 'value'))
                 : '',
             EventKind::Walked => $event->at('key')->oneOf(array_column(Spot::cases(), 'value')),
-            EventKind::SwitchedOff, EventKind::SwitchedOn => $event
-                ->at('key')
-                ->oneOf(array_column(LineSwitch::cases(), 'value')),
             default => $text,
         };
     }

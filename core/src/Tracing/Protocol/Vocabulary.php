@@ -8,7 +8,6 @@ use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Fault\Fault;
 use Unionbit\Core\Fault\Repair;
 use Unionbit\Core\Terminal\Place;
-use Unionbit\Core\Tracing\Guide\LineSwitch;
 use Unionbit\Core\Tracing\Guide\Routine;
 use Unionbit\Core\Tracing\Guide\Spot;
 use Unionbit\Core\Tracing\Record\EventKind;
@@ -137,7 +136,6 @@ final readonly class Vocabulary
             'schools' => self::SCHOOLS,
             'routines' => array_column(Routine::cases(), 'value'),
             'spots' => array_column(Spot::cases(), 'value'),
-            'switches' => array_column(LineSwitch::cases(), 'value'),
             'cables' => $this->cables,
             'faults' => $this->faults,
             'repairs' => $repairs,

@@ -27,8 +27,6 @@ enum EventKind: string
     case Struck = 'struck';
     /** A spot along a cable was looked at. */
     case Walked = 'walked';
-    case SwitchedOff = 'switched-off';
-    case SwitchedOn = 'switched-on';
     /** The list of wires of a part, made before its first screw. */
     case Listed = 'listed';
     case WireOff = 'wire-off';

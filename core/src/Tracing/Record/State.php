@@ -28,7 +28,6 @@ final readonly class State
      * @param  array<string, string>  $fuses  what is known of each, by transformer
      * @param  array<string, int>  $spent  fuses that opened in this trace, by transformer
      * @param  list<string>  $repaired
-     * @param  list<string>  $switched  line switches that are off by hand, as they were named
      * @param  list<string>  $cannot  keys of probes, places and calls that were refused
      */
     public function __construct(
@@ -40,7 +39,6 @@ final readonly class State
         public float $minutes = 0.0,
         public array $cannot = [],
         public ?Routine $routine = null,
-        public array $switched = [],
     ) {
     }
 
@@ -88,13 +86,6 @@ final readonly class State
         return $this->copy(['routine' => $routine]);
     }
 
-    public function switched(string $which, bool $off): self
-    {
-        $others = array_values(array_diff($this->switched, [$which]));
-
-        return $this->copy(['switched' => $off ? [...$others, $which] : $others]);
-    }
-
     public function refusing(string $key): self
     {
         return $this->copy(['cannot' => [...$this->cannot, $key]]);
@@ -121,7 +112,6 @@ final readonly class State
             'fuses' => $fuses,
             'repaired' => $this->repaired,
             'routine' => $this->routine?->value,
-            'switched' => $this->switched,
             'minutes' => round($this->minutes, 1),
         ];
     }

@@ -35,6 +35,7 @@ final readonly class StripSetup
                 ThingKind::Breaker => ($breaker[] = $thing->a),
                 ThingKind::Door => ($held[] = 'door'),
                 ThingKind::Link => array_push($jumpers, ...$this->link()),
+                ThingKind::Switch => null,
             };
         }
 
