@@ -30,6 +30,7 @@ use App\Shell\StageController;
 use App\Survey\EntryPreviewController;
 use App\Survey\Identify\IdentifyController;
 use App\Survey\SurveyEditController;
+use App\Trace\ComplaintController;
 use App\Trace\TraceController;
 use Illuminate\Support\Facades\Route;
 
@@ -94,6 +95,7 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/power', PowerController::class)->name('job.power');
         Route::post('/temporary-things', ThingsController::class)->name('job.temporary-things');
         Route::post('/trace-rows', [TraceController::class, 'store'])->name('job.trace-rows');
+        Route::post('/trace-complaint', ComplaintController::class)->name('job.trace-complaint');
         Route::post('/trace-setup', [TraceController::class, 'setUp'])->name('job.trace-setup');
         Route::post('/steps', [StepsController::class, 'step'])->name('job.steps');
         Route::post('/settings', SettingsController::class)->name('job.settings');

@@ -12,6 +12,7 @@ use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Circuit\Standing\Strip;
 use Unionbit\Core\Circuit\Standing\Thing;
+use Unionbit\Core\Fault\Look;
 use Unionbit\Core\Proving\Judge\Outcome;
 use Unionbit\Core\Proving\Step\FaultedStep;
 use Unionbit\Core\Proving\Step\Sign;
@@ -21,6 +22,7 @@ use Unionbit\Core\Tracing\Test\Result;
 use Unionbit\Core\Tracing\Test\StripSetup;
 use Unionbit\Core\Tracing\Test\TestSetup;
 use Unionbit\Core\Tracing\Trace;
+use Unionbit\Core\Tracing\World\Prediction;
 
 /** What the proofs have read and seen, as rows of a trace: nothing is measured twice. */
 final readonly class Carried
@@ -38,10 +40,7 @@ final readonly class Carried
     {
         $entries = [];
         foreach (StepRecord::all($this->job) as $record) {
-            if ($record->step->method->isAtAnyPower()) {
-                continue;
-            }
-            foreach ($record->readings as $reading) {
+            foreach ($record->step->method->isAtAnyPower() ? [] : $record->readings as $reading) {
                 if ($reading->mode !== MeterMode::NonContact && $reading->outcome !== Outcome::TooEarly) {
                     $entries[] = Entry::test(
                         $reading,
@@ -56,22 +55,48 @@ final readonly class Carried
                     $record->step->signs,
                     static fn (Sign $s): bool => $s->key === $observation->sign,
                 );
-                $sees =
-                    $sign === null || $observation->outcome === Outcome::TooEarly
-                        ? []
-                        : $this->sees($sign, $observation);
-                if ($sees !== []) {
-                    $entries[] = Entry::test(
-                        $observation,
-                        $this->setup($record->step, $observation->seq),
-                        Probe::see(array_map(strval(...), array_keys($sees))),
-                        Result::saw($sees),
-                    );
+                if ($sign !== null && $observation->outcome !== Outcome::TooEarly) {
+                    array_push($entries, ...$this->sign($record->step, $sign, $observation));
                 }
             }
         }
 
         return $entries;
+    }
+
+    /** @return list<Entry> none where the sign says nothing that a trace can take */
+    private function sign(Step $step, Sign $sign, Observation $observation): array
+    {
+        $look = Look::tryFrom($sign->key);
+        $asked = $this->setup($step, $observation->seq);
+        // What falls out when the call ends is seen with nothing called.
+        $setup = $sign->key === Sign::DROP_OFF ? $asked->asked(CallName::Idle) : $asked;
+        $found = new Result(found: $observation->seen ? Prediction::SOUND : Probe::OTHERWISE);
+        if ($look !== null) {
+            return $observation->how === null
+                ? [Entry::test($observation, $setup, Probe::round($look), $found)]
+                : [];
+        }
+        $sees = $this->sees($sign, $observation);
+        if ($sees !== []) {
+            $keys = array_map(strval(...), array_keys($sees));
+
+            return [Entry::test($observation, $setup, Probe::see($keys), Result::saw($sees))];
+        }
+        $keys = $this->known($sign);
+
+        $runs = $observation->seen !== $sign->still;
+
+        return count($keys) > 1 && $observation->how === null
+            ? [
+                Entry::test(
+                    $observation,
+                    $setup,
+                    Probe::anyOf($keys),
+                    new Result(found: $runs ? Probe::OTHERWISE : Prediction::SOUND),
+                ),
+            ]
+            : [];
     }
 
     /** What the step asks for, with what stood beside it. */
@@ -87,12 +112,20 @@ final readonly class Carried
         return $this->setups->of($strip, $byThermostat ? $step->call : CallName::Idle, ! $step->setup->power);
     }
 
+    /** @return list<string> what the sign watches, of what this house shows */
+    private function known(Sign $sign): array
+    {
+        $known = $this->trace->sight->answers;
+
+        return array_values(array_filter($sign->watched(), static fn (string $k): bool => isset($known[$k])));
+    }
+
     /** @return array<string, string> answers by key; nothing where the sign says it of several together */
     private function sees(Sign $sign, Observation $observation): array
     {
         $known = $this->trace->sight->answers;
-        $keys = array_values(array_filter($sign->watched(), static fn (string $k): bool => isset($known[$k])));
-        if ($keys === [] || $sign->key === Sign::DROP_OFF) {
+        $keys = $this->known($sign);
+        if ($keys === []) {
             return [];
         }
         if ($observation->how !== null) {

@@ -25,6 +25,11 @@ final readonly class ProposalView
         $this->words = new ProposalWords($book->trace);
     }
 
+    public function words(Proposal $proposal): Message
+    {
+        return $this->words->of($proposal);
+    }
+
     /** @return array<string, mixed> */
     public function of(Proposal $proposal): array
     {

@@ -11,10 +11,14 @@ use App\Models\Tracing\TraceRow;
 use App\Models\User;
 use App\Records\Append;
 use App\Records\Power\PowerFlag;
+use Illuminate\Support\Facades\DB;
 use Unionbit\Core\Call\CallName;
+use Unionbit\Core\Proving\Judge\Neither;
+use Unionbit\Core\Proving\Step\Sign;
 use Unionbit\Core\Tracing\Protocol\Given;
 use Unionbit\Core\Tracing\Protocol\Reading;
 use Unionbit\Core\Tracing\Protocol\Session;
+use Unionbit\Core\Tracing\Record\EventKind;
 use Unionbit\Core\Tracing\Refusal;
 use Unionbit\Core\Words\Message;
 
@@ -34,12 +38,48 @@ final class RecordTrace
         $book =
             TraceBook::of($job) ?? throw Refused::at('kind', Message::of('trace.record.first-what-hangs-there'));
 
-        return Append::row(
-            TraceRow::class,
-            $id,
+        $given = (new Given($body))->at('event');
+        if ($kind === TraceMoment::Event && $given->at('kind')->value === EventKind::Repaired->value) {
+            $book->read();
+        }
+
+        return DB::transaction(static function () use ($job, $user, $id, $kind, $body, $call, $book): TraceRow {
+            $signs = [];
+            $row = Append::row(TraceRow::class, $id, $job, $user, static function () use (
+                $book,
+                $job,
+                $kind,
+                $body,
+                $call,
+                &$signs,
+            ): array {
+                $checked = self::checked($book, $job, $kind, $body, $call);
+                $signs = $kind === TraceMoment::Test ? self::signs($book, $job, $checked) : [];
+
+                return [
+                    'kind' => $kind,
+                    'body' => $signs === [] ? $checked : [...$checked, 'signs' => array_keys($signs)],
+                ];
+            });
+            CountsInProve::record($job, $user, CallName::tryFrom($call ?? 'idle') ?? CallName::Idle, $signs);
+
+            return $row;
+        });
+    }
+
+    /**
+     * @param  array<string, mixed>  $body  of a test, checked
+     * @return array<string, array{sign: Sign, seen: bool, how: ?Neither}> what of it the running proof asks for, by id
+     */
+    private static function signs(TraceBook $book, Job $job, array $body): array
+    {
+        $reading = new Reading($book->words);
+        $given = new Given($body);
+
+        return CountsInProve::signs(
             $job,
-            $user,
-            static fn (): array => ['kind' => $kind, 'body' => self::checked($book, $job, $kind, $body, $call)],
+            $reading->setup($given->at('test')),
+            PowerFlag::of($job)->isLive() ? $reading->sees($given->at('result')) : [],
         );
     }
 
@@ -72,7 +112,22 @@ final class RecordTrace
                     'result' => $body['result'] ?? [],
                 ];
             } elseif ($kind === TraceMoment::Event) {
-                $reading->event(new Given($body['event'] ?? null, '/event'));
+                $event = $reading->event(new Given($body['event'] ?? null, '/event'));
+                if (
+                    $event->kind->isOfRow() &&
+                    ! self::has($job, (new Given($body['record'] ?? null, '/record'))->text())
+                ) {
+                    throw new Refusal('/record', $body['record'] ?? null, []);
+                }
+                if ($event->kind === EventKind::Repaired) {
+                    self::exchanged($book);
+                }
+                if ($event->kind === EventKind::Listed) {
+                    // As the house is now: a survey that is corrected later leaves the list as it was made.
+                    $list = $book->trace->wiresOf($event->what);
+
+                    return [...$body, 'event' => $event->listing($list)->toArray()];
+                }
             } elseif ($kind === TraceMoment::Withdraw) {
                 $row = (new Given($body['row'] ?? null, '/row'))->text();
                 if (! self::has($job, $row)) {
@@ -94,9 +149,20 @@ final class RecordTrace
         return $body;
     }
 
+    /** @throws Refusal where wires of an exchange are not on the new part yet */
+    private static function exchanged(TraceBook $book): void
+    {
+        $left = $book->trace->exchange()?->left() ?? [];
+        if ($left !== []) {
+            throw new Refusal('/event/kind', EventKind::Repaired->value, $left);
+        }
+    }
+
     /** Whether a record of this job is a row of its trace. */
     private static function has(Job $job, string $id): bool
     {
-        return $job->traceRows()->whereKey($id)->exists() || $job->readings()->whereKey($id)->exists();
+        return $job->traceRows()->whereKey($id)->exists() ||
+            $job->readings()->whereKey($id)->exists() ||
+            $job->observations()->whereKey($id)->exists();
     }
 }

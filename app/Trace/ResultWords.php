@@ -7,6 +7,7 @@ namespace App\Trace;
 use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Fault\Fault;
 use Unionbit\Core\Fault\Repair;
+use Unionbit\Core\Tracing\Test\Probe;
 use Unionbit\Core\Tracing\Test\Result;
 use Unionbit\Core\Tracing\World\Prediction;
 use Unionbit\Core\Tracing\World\Said;
@@ -81,8 +82,10 @@ final class ResultWords
     {
         $fault = array_find($repair->ends ?? [], static fn (Fault $f): bool => $f->entry === $found);
 
-        return $found === Prediction::SOUND || $fault === null
-            ? Message::of('trace.page.sound')
-            : Message::of('trace.page.found', what: $fault->name);
+        return match (true) {
+            $found === Probe::OTHERWISE => Message::of('trace.page.otherwise'),
+            $found === Prediction::SOUND || $fault === null => Message::of('trace.page.sound'),
+            default => Message::of('trace.page.found', what: $fault->name),
+        };
     }
 }

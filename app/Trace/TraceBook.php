@@ -137,7 +137,13 @@ final class TraceBook
                 $result = $reading->result($given->at('result'), $probe);
                 $this->line(Entry::test($row, $setup, $probe, $result), false);
             } elseif ($row->kind === TraceMoment::Event) {
-                $this->line(Entry::own($row), false, $reading->event($given->at('event')));
+                $event = $reading->event($given->at('event'));
+                $number = $this->numbers[$given->has('record') ? $given->at('record')->text() : ''] ?? null;
+                $this->line(
+                    Entry::own($row),
+                    false,
+                    $event->kind->isOfRow() && $number !== null ? $event->ofRow($number) : $event,
+                );
             }
         } catch (Refusal) {
             $this->lines[] = TraceLine::unusable(count($this->lines) + 1, $row->id, $row->at);
@@ -186,19 +192,25 @@ final class TraceBook
         $strips = SetupStrip::read($this->job);
         $entries = (new Carried($this->job, $this->trace, $this->setups, $strips))->entries();
         $open = $this->open;
+        $twice = [];
         if ($open !== null) {
-            foreach ($this->job->counting($this->job->traceRows())->where('seq', '>', $open->seq)->get() as $row) {
+            $own = $this->job->counting($this->job->traceRows())->where('seq', '>', $open->seq)->get();
+            foreach ($own as $row) {
                 $entries[] = Entry::own($row);
+                // Signs of a proof that were answered by this very row say nothing twice.
+                array_push($twice, ...array_filter((array) ($row->body['signs'] ?? []), is_string(...)));
             }
             $readings = $this->job
                 ->proving($this->job->readings(), House::of($this->job)->isAsFound())
                 ->whereNull('step')
-                ->where('stage', Stage::Prove)
-                ->where('seq', '>', $open->seq);
+                ->where('stage', Stage::Prove);
             foreach ($readings->get() as $reading) {
                 array_push($entries, ...$this->reading($reading, $strips));
             }
         }
+        $entries = array_values(
+            array_filter($entries, static fn (Entry $e): bool => ! in_array($e->id, $twice, true)),
+        );
         usort($entries, static fn (Entry $a, Entry $b): int => $a->seq <=> $b->seq);
 
         return $entries;

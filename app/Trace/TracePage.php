@@ -11,6 +11,11 @@ use App\Records\Power\PowerFlag;
 use App\Records\Progress;
 use App\Records\Reading\ReadingView;
 use App\Stage\JobFrame;
+use App\Trace\Sheets\BreakerClock;
+use App\Trace\Sheets\ExchangeSheet;
+use App\Trace\Sheets\OddSheet;
+use App\Trace\Sheets\RouteSheet;
+use App\Trace\Sheets\RoutineSheet;
 use Illuminate\Support\Facades\Cache;
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Fault\Caution;
@@ -19,10 +24,13 @@ use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Tracing\Answer;
 use Unionbit\Core\Tracing\Done;
 use Unionbit\Core\Tracing\Next\Proposal;
+use Unionbit\Core\Tracing\Protocol\ProposalWords;
 use Unionbit\Core\Tracing\Protocol\Reply;
+use Unionbit\Core\Tracing\Record\EventKind;
 use Unionbit\Core\Tracing\Record\State;
 use Unionbit\Core\Tracing\Shares;
 use Unionbit\Core\Tracing\Suspect\Suspect;
+use Unionbit\Core\Tracing\Test\Moment;
 use Unionbit\Core\Tracing\World\Said;
 use Unionbit\Core\Tracing\World\Sight;
 use Unionbit\Core\Words\Message;
@@ -66,7 +74,74 @@ final class TracePage
                 array_keys($book->words->history),
                 $book->words->history,
             ),
+            'whens' => self::choices(ToldWhen::cases()),
         ];
+    }
+
+    /**
+     * @param  list<ToldWhen>|list<Moment>  $cases
+     * @return list<array{value: string, label: Message}>
+     */
+    private static function choices(array $cases): array
+    {
+        return array_map(
+            static fn (ToldWhen|Moment $c): array => ['value' => $c->value, 'label' => $c->label()],
+            $cases,
+        );
+    }
+
+    /** @return ?array{step: string, label: Message, running: bool} of the call that is run again, in Prove */
+    private static function proof(Job $job, Answer $answer): ?array
+    {
+        $call = $answer->next[0]->setup->call ?? null;
+        $record =
+            $call === null || ($answer->open === [] && ! $answer->finished)
+                ? null
+                : CountsInProve::proof($job, $call);
+
+        return $record === null
+            ? null
+            : ['step' => $record->step->key(), 'label' => $call->label(), 'running' => $record->isRunning()];
+    }
+
+    /** @return list<array<string, mixed>> every part that a look can tell, by place: any may be looked at any time */
+    private static function looks(TraceBook $book): array
+    {
+        $words = new ProposalWords($book->trace);
+        $looks = [];
+        foreach ($book->words->inspect as $target => $finds) {
+            $repair = $book->trace->list->repairs[$target];
+            $looks[] = [
+                'target' => $target,
+                'label' => $repair->title,
+                'of' => $words->at($repair),
+                'finds' => array_map(
+                    static fn (string $f): array => ['value' => $f, 'label' => ResultWords::found($f, $repair)],
+                    $finds,
+                ),
+            ];
+        }
+
+        return $looks;
+    }
+
+    /** @return list<array{number: int, spot: Message, answered: bool}> the log of spots that were wiggled */
+    private static function wiggled(TraceBook $book): array
+    {
+        $words = new ProposalWords($book->trace);
+        $spots = [];
+        foreach ($book->trace->rows() as $row) {
+            $event = $row->withdrawn ? null : $row->event;
+            if ($event?->kind === EventKind::Touched) {
+                $spots[] = [
+                    'number' => $row->number,
+                    'spot' => $words->point($event->of),
+                    'answered' => $event->answered === true,
+                ];
+            }
+        }
+
+        return $spots;
     }
 
     /** @return array<string, mixed> */
@@ -136,14 +211,14 @@ final class TracePage
 
             return $known;
         }
-        $view = self::worked($book);
+        $view = self::worked($job, $book);
         Cache::put($key, $view, self::AN_HOUR);
 
         return $view;
     }
 
     /** @return array<string, mixed> */
-    private static function worked(TraceBook $book): array
+    private static function worked(Job $job, TraceBook $book): array
     {
         $answer = $book->read()->trace->answer();
         $reply = new Reply($book->trace);
@@ -171,6 +246,19 @@ final class TracePage
             'finished' => $answer->finished && $answer->next === [],
             'second' => $answer->finished && $answer->next !== [],
             'landing' => array_map(static fn ($f): Message => $f->says, $answer->landing),
+            'routines' => RoutineSheet::of($book, $proposals),
+            'routes' => RouteSheet::of($book, $answer),
+            'exchange' => ExchangeSheet::of($book, $answer->done),
+            'odd' => OddSheet::of($book, $answer, $rows),
+            'breaker' => BreakerClock::of($job, $book, $answer->next[0] ?? null),
+            'proof' => self::proof($job, $answer),
+            'wiggled' => self::wiggled($book),
+            'signs' => array_map(
+                static fn (string $k): array => SignView::of($book->trace->sight, $k),
+                array_map(strval(...), array_keys($book->trace->sight->answers)),
+            ),
+            'looks' => self::looks($book),
+            'moments' => self::choices(Moment::cases()),
         ];
     }
 

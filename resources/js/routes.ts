@@ -46,6 +46,7 @@ export const routes = {
     'job.temporary-things': '/jobs/{job}/temporary-things',
     'job.thermostats': '/jobs/{job}/thermostats',
     'job.trace': '/jobs/{job}/trace',
+    'job.trace-complaint': '/jobs/{job}/trace-complaint',
     'job.trace-rows': '/jobs/{job}/trace-rows',
     'job.trace-setup': '/jobs/{job}/trace-setup',
     'job.waivers': '/jobs/{job}/waivers',

@@ -58,7 +58,7 @@ it('opens from a complaint, once, and shows suspects, what is next and why', fun
     expect($page['fault'])
         ->not->toBeNull()
         ->and($page['opened']['told'][0])
-        ->toBe(['call' => 'Cool 1', 'sees' => ['not: outdoor unit', 'runs: blower']])
+        ->toBe(['call' => 'Cool 1', 'sees' => ['not: outdoor unit', 'runs: blower'], 'when' => ''])
         ->and($page['opened']['history'])
         ->toBe(['The thermostat was just changed'])
         ->and(count($page['trace']['next']))

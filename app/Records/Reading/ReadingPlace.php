@@ -22,6 +22,17 @@ final readonly class ReadingPlace
     ) {
     }
 
+    /** Taken in Prove outside the steps. */
+    public function isLoose(): bool
+    {
+        return $this->stage === Stage::Prove && $this->step === null;
+    }
+
+    public function ofStep(string $step): self
+    {
+        return new self($this->stage, $this->mode, $this->a, $this->b, $step, $this->call);
+    }
+
     /**
      * @param  ?PowerFlag  $flag  of another moment than now
      * @param  ?int  $seq  of the record at that moment

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Records\Reading;
 
+use App\Trace\CountsInProve;
 use App\Web\Controller;
 use App\Web\JsonResponse;
 
@@ -25,7 +26,7 @@ final class ReadingsController extends Controller
             $request->job(),
             $request->crewMember(),
             $request->id(),
-            $request->place(),
+            CountsInProve::place($request->job(), $request->place()),
             $request->text('value'),
             $request->nullableString('corrects'),
         );

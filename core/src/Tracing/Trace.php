@@ -19,6 +19,7 @@ use Unionbit\Core\Tracing\Belief\Pairs;
 use Unionbit\Core\Tracing\Belief\RowLikelihood;
 use Unionbit\Core\Tracing\Belief\Standing;
 use Unionbit\Core\Tracing\Belief\Worlds;
+use Unionbit\Core\Tracing\Guide\BreakerWatch;
 use Unionbit\Core\Tracing\Guide\Exchange;
 use Unionbit\Core\Tracing\Guide\Ground;
 use Unionbit\Core\Tracing\Guide\Guided;
@@ -63,6 +64,8 @@ final class Trace
 
     private readonly Pairs $pairs;
 
+    private readonly Worlds $worlds;
+
     private readonly Judgement $judgement;
 
     private readonly Candidates $candidates;
@@ -104,7 +107,7 @@ final class Trace
         $this->sight = new Sight($this->circuit);
         $this->list = SuspectList::of($plan, $this->circuit, $catalogue, $history);
         $wanted = new Wanted($this->circuit);
-        $worlds = new Worlds();
+        $worlds = $this->worlds = new Worlds();
         $oracle = new Oracle($this->world, $this->sight);
         $supplies = $this->circuit->installation->transformers();
         $fused = array_column(
@@ -208,6 +211,12 @@ final class Trace
         return $known === null
             ? []
             : Exchange::listOf($known, $this->judgement->cost->placeOf($repair), $this->world->points);
+    }
+
+    /** What a transformer gives while its test breaker holds. */
+    public function watch(TestSetup $setup): ?BreakerWatch
+    {
+        return BreakerWatch::of($this->world, $this->worlds, $setup, $this->belief->standings());
     }
 
     /** The exchange of a part that is under way. */

@@ -7,6 +7,12 @@ import { TraceHead } from '@/features/trace/Head';
 import { Happened } from '@/features/trace/Happened';
 import { NextTest } from '@/features/trace/NextTest';
 import { Rows } from '@/features/trace/Rows';
+import { BreakerClock } from '@/features/trace/sheets/BreakerClock';
+import { ExchangeList } from '@/features/trace/sheets/ExchangeList';
+import { OddSigns } from '@/features/trace/sheets/OddSigns';
+import { Routes } from '@/features/trace/sheets/Routes';
+import { Routines } from '@/features/trace/sheets/Routines';
+import { SomethingElse } from '@/features/trace/SomethingElse';
 import { Suspects } from '@/features/trace/Suspects';
 import { TraceDock } from '@/features/trace/TraceDock';
 import { Trips } from '@/features/trace/Trips';
@@ -33,12 +39,18 @@ export default function Trace() {
                 <>
                     <TraceHead opened={opened} trace={trace} />
                     <SetupStrip />
+                    {trace.breaker && <BreakerClock breaker={trace.breaker} />}
                     {trace.done && <Found done={trace.done} />}
+                    <ExchangeList exchange={trace.exchange} />
+                    <OddSigns odd={trace.odd} />
                     <div className="trace__two">
                         <Suspects suspects={trace.suspects} />
                         <NextTest trace={trace} next={next} chosen={chosen} onChoose={setChosen} />
                     </div>
-                    <Happened fuses={trace.fuses} />
+                    {!trace.done && <Routines routines={trace.routines} />}
+                    <Happened trace={trace} />
+                    <SomethingElse trace={trace} />
+                    <Routes routes={trace.routes} />
                     <Trips trace={trace} next={next} />
                     <Rows rows={trace.rows} />
                 </>

@@ -36,6 +36,8 @@ export interface TemporaryThing {
     label: string;
     /** Put on and taken off with the power off and proved dead. */
     isolated: boolean;
+    /** What a test asks for; a breaker that is off is none. */
+    ofTest: boolean;
 }
 export interface TapeSegment {
     key: Stage;

@@ -86,14 +86,47 @@ export interface TraceView {
     /** What was repaired works; the other calls are run too, for a second fault. */
     second: boolean;
     landing: string[];
+    /** The guided routines, the most telling first, and the one that is followed. */
+    routines: { now: string | null; all: { value: string; label: string; step: string; bits: number }[] };
+    /** Suspected cables, spot by spot. */
+    routes: { cable: string; label: string; spots: { value: string; label: string; found: string | null }[] }[];
+    /** Wires of a part that is exchanged; none before the list is made. */
+    exchange: {
+        what: string;
+        count: number;
+        wires: { end: string; label: string; screw: string; off: boolean; on: boolean }[] | null;
+    } | null;
+    /** What was odd before the repair. */
+    odd: {
+        number: number;
+        id: string;
+        test: string;
+        setup: string[];
+        result: string;
+        again: { mode: string; a: string; b: string } | null;
+        struck: boolean;
+    }[];
+    /** The proof of the call that is run again: started, what is read and seen counts there too. */
+    proof: { step: string; label: string; running: boolean } | null;
+    breaker: { since: string | null; seconds: number | null; says: string } | null;
+    wiggled: { number: number; spot: string; answered: boolean }[];
+    signs: TraceSign[];
+    looks: { target: string; label: string; of: string; finds: { value: string; label: string }[] }[];
+    moments: { value: string; label: string }[];
 }
 export interface TraceProps extends Frame {
     entry: {
         calls: { value: string; label: string }[];
         signs: TraceSign[];
         history: { value: string; label: string }[];
+        whens: { value: string; label: string }[];
     };
-    opened: { id: string; at: string; told: { call: string; sees: string[] }[]; history: string[] } | null;
+    opened: {
+        id: string;
+        at: string;
+        told: { call: string; sees: string[]; when: string }[];
+        history: string[];
+    } | null;
     /** Rows of Prove that go along. */
     carried: number;
     trace: TraceView | null;

@@ -391,11 +391,15 @@ final class Belief
         $target = $row->probe->inspect ?? '';
         $result = $row->result;
 
-        return $target === '' || $result === null || $result->found === ''
-            ? 1.0
-            : $this->list
-                ->looked($target, $left, $open === '' ? [] : explode(',', $open))
-                ->likelihood(null, $result);
+        $opens = $open === '' ? [] : explode(',', $open);
+        $round = $row->probe->look ?? null;
+
+        return match (true) {
+            $result === null || $result->found === '' => 1.0,
+            $round !== null => SuspectList::round($round, $left, $opens)->likelihood(null, $result),
+            $target !== '' => $this->list->looked($target, $left, $opens)->likelihood(null, $result),
+            default => 1.0,
+        };
     }
 
     private function unknown(Row $row): float

@@ -92,6 +92,9 @@ final class RowLikelihood
         if ($result === null) {
             return 1.0;
         }
+        if ($probe->together) {
+            return $this->oracle->any($solved, $test, $probe->see)->likelihood(null, $result);
+        }
         $likelihood =
             $probe->mode === null || $probe->mode === MeterMode::NonContact || ! $result->hasReading()
                 ? 1.0

@@ -7,6 +7,7 @@ namespace Unionbit\Core\Tracing\Protocol;
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Circuit\Netlist\Point;
 use Unionbit\Core\Circuit\Standing\Strip;
+use Unionbit\Core\Fault\Repair;
 use Unionbit\Core\Tracing\Next\Proposal;
 use Unionbit\Core\Tracing\Record\EventKind;
 use Unionbit\Core\Tracing\Test\Face;
@@ -30,7 +31,9 @@ final readonly class ProposalWords
             return $this->event($proposal);
         }
 
-        return Message::sentences([...$this->setup($proposal->setup), $this->probe($proposal->probe)]);
+        $look = $proposal->probe->inspect !== '';
+
+        return Message::sentences([...$look ? [] : $this->setup($proposal->setup), $this->probe($proposal->probe)]);
     }
 
     private function event(Proposal $proposal): Message
@@ -84,11 +87,20 @@ final readonly class ProposalWords
     public function probe(Probe $probe): Message
     {
         if ($probe->inspect !== '') {
-            return Message::of('tracing.do.look', repair: $this->trace->list->repairs[$probe->inspect]->title);
+            $repair = $this->trace->list->repairs[$probe->inspect];
+
+            $at = $this->at($repair);
+
+            return $at->isNone()
+                ? Message::of('tracing.do.look', repair: $repair->title)
+                : Message::of('tracing.do.look-at', at: $at, repair: $repair->title);
+        }
+        if ($probe->look !== null) {
+            return Message::of('tracing.do.round', look: $probe->look->label());
         }
         if ($probe->mode === null) {
             return Message::of(
-                'tracing.do.see',
+                $probe->together ? 'tracing.do.any' : 'tracing.do.see',
                 keys: array_map(static fn (string $k): Message => self::key($k), $probe->see),
             );
         }
@@ -97,6 +109,19 @@ final readonly class ProposalWords
         return $probe->mode->value === 'A'
             ? Message::of('tracing.do.amps', at: $from)
             : Message::of('tracing.do.read', mode: $probe->mode->value, from: $from, to: $this->point($probe->to));
+    }
+
+    /** What a repair is at: points, conductors, a part; nothing where the house has it once. */
+    public function at(Repair $repair): Message
+    {
+        $netlist = $this->trace->world->netlist();
+        $said = [];
+        foreach ($repair->of === '' ? [] : explode('~', $repair->of) as $one) {
+            $point = $netlist->points[$one] ?? ($netlist->points["{$one}.near"] ?? null);
+            $said[] = $point?->phrase() ?? ($netlist->elements[$one]->label ?? Message::raw($one));
+        }
+
+        return $said === [] ? Message::none() : Message::of('tracing.point.all', all: $said);
     }
 
     public static function key(string $key): Message

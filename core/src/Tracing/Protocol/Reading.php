@@ -6,6 +6,7 @@ namespace Unionbit\Core\Tracing\Protocol;
 
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Circuit\Meter\MeterMode;
+use Unionbit\Core\Fault\Look;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Tracing\Guide\Routine;
 use Unionbit\Core\Tracing\Guide\Spot;
@@ -17,6 +18,7 @@ use Unionbit\Core\Tracing\Test\Moment;
 use Unionbit\Core\Tracing\Test\Probe;
 use Unionbit\Core\Tracing\Test\Result;
 use Unionbit\Core\Tracing\Test\TestSetup;
+use Unionbit\Core\Tracing\World\Prediction;
 
 /** Set-ups, probes, results and events out of a request, against the words of one house. */
 final readonly class Reading
@@ -108,12 +110,17 @@ final readonly class Reading
         if ($probe->has('see')) {
             $probe->onlyHas(['see']);
 
-            return Probe::see(
-                array_map(
-                    fn (Given $key): string => $key->oneOf(array_map(strval(...), array_keys($this->words->see))),
-                    $probe->each('see'),
-                ),
-            );
+            return Probe::see($this->seen($probe, 'see'));
+        }
+        if ($probe->has('round')) {
+            $probe->onlyHas(['round']);
+
+            return Probe::round(Look::from($probe->at('round')->oneOf(array_column(Look::cases(), 'value'))));
+        }
+        if ($probe->has('any')) {
+            $probe->onlyHas(['any']);
+
+            return Probe::anyOf($this->seen($probe, 'any'));
         }
         if ($probe->has('inspect')) {
             $probe->onlyHas(['inspect']);
@@ -134,12 +141,21 @@ final readonly class Reading
         return Probe::meter($mode, $this->point($probe->at('from')), $this->point($probe->at('to')));
     }
 
+    /** @return list<string> */
+    private function seen(Given $probe, string $at): array
+    {
+        return $this->list($probe, $at, array_map(strval(...), array_keys($this->words->see)));
+    }
+
     public function result(Given $result, Probe $probe): Result
     {
         $result->onlyHas(self::RESULT);
         $reading = self::number($result);
         $found = $result->has('found') ? $result->at('found')->text() : '';
-        $finds = $this->words->inspect[$probe->inspect] ?? [];
+        $finds =
+            $probe->look !== null || $probe->together
+                ? [Prediction::SOUND, Probe::OTHERWISE]
+                : $this->words->inspect[$probe->inspect] ?? [];
         if ($found !== '' && $finds !== []) {
             $found = $result->at('found')->oneOf($finds);
         }

@@ -10,8 +10,10 @@ use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Fault\Doing;
 use Unionbit\Core\Fault\Fault;
 use Unionbit\Core\Fault\FaultCatalogue;
+use Unionbit\Core\Fault\Look;
 use Unionbit\Core\Fault\Repair;
 use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Tracing\Test\Probe;
 use Unionbit\Core\Tracing\World\Prediction;
 
 /** Everything that may be wrong with a house, each with how often it is met. Priors are our working figures. */
@@ -105,6 +107,21 @@ final readonly class SuspectList
         $blown = $repair?->does === Doing::Fuse && in_array($repair->of, $open, true);
 
         return Prediction::finding($fault->entry ?? ($blown ? $repair->ends[0]->entry : Prediction::SOUND));
+    }
+
+    /**
+     * What one look of a round comes to in a world.
+     *
+     * @param  list<Fault>  $left  what is wrong there
+     * @param  list<string>  $open  supplies whose fuse is open
+     */
+    public static function round(Look $look, array $left, array $open): Prediction
+    {
+        $shows = array_any($left, static fn (Fault $f): bool => in_array($look, $f->looks, true));
+
+        return Prediction::finding(
+            $shows || ($look === Look::Fuse && $open !== []) ? Probe::OTHERWISE : Prediction::SOUND,
+        );
     }
 
     /** Id of the repair that is a setting put right. */

@@ -28,6 +28,9 @@ final readonly class Oracle
 
     private const OVER = 10.0e6;
 
+    /** Share of "no" under which something is said to run. */
+    private const MOSTLY = 0.5;
+
     /** Volts of a supply, for what part of it is dropped. */
     private const FULL = 26.0;
 
@@ -125,6 +128,21 @@ final readonly class Oracle
         }
 
         return $answers;
+    }
+
+    /**
+     * Whether any of several runs.
+     *
+     * @param  list<string>  $keys
+     */
+    public function any(Solved $solved, TestSetup $test, array $keys): Prediction
+    {
+        $runs = array_any(
+            $this->answers($solved, $test, $keys),
+            static fn (array $shares): bool => ($shares['no'] ?? 0.0) < self::MOSTLY,
+        );
+
+        return Prediction::finding($runs ? Probe::OTHERWISE : Prediction::SOUND);
     }
 
     /** @return array<string, float> */

@@ -1,30 +1,53 @@
 import { usePage } from '@inertiajs/react';
-import { clsx } from 'clsx';
 import { useState } from 'react';
+import { post, said } from '@/lib/api';
+import { url } from '@/lib/url';
 import type { TraceProps } from '@/types';
 import { Glyph } from '@/ui/Glyph';
 import { Bad } from '@/ui/State';
 import { say } from '@/words';
+import { Chips } from './Chips';
+import { Signs } from './Signs';
 import { useTrace } from './useTrace';
 
-type Told = Record<string, Record<string, string>>;
+/** What each call was seen to do, and when. */
+type Told = Record<string, { sees: Record<string, string>; when: string }>;
 
-/** The complaint in a few taps: which call, what it does and what it does not, what happened before. */
+interface Understood {
+    complaint: { call: string; sees: Record<string, string>; when: string }[];
+    history: string[];
+    left: string[];
+}
+
+const NOW = 'now';
+
+/** What it does and does not do, typed in the trade's words or tapped; what happened before. From nothing, too. */
 export function Complaint() {
     const { entry, carried } = usePage<TraceProps>().props;
     const { row, problem, closed } = useTrace();
     const [told, setTold] = useState<Told>({});
     const [call, setCall] = useState(entry.calls[0]?.value ?? 'idle');
     const [history, setHistory] = useState<string[]>([]);
-    const answered = told[call] ?? {};
+    const item = told[call] ?? { sees: {}, when: NOW };
+    const change = (changed: Partial<typeof item>) => setTold({ ...told, [call]: { ...item, ...changed } });
     const tap = (key: string, answer: string) => {
-        const { [key]: was, ...others } = answered;
-        setTold({ ...told, [call]: was === answer ? others : { ...others, [key]: answer } });
+        const { [key]: was, ...others } = item.sees;
+        change({ sees: was === answer ? others : { ...others, [key]: answer } });
     };
     const complaint = Object.entries(told)
-        .filter(([, sees]) => Object.keys(sees).length > 0)
-        .map(([name, sees]) => ({ call: name, sees, when: 'now' }));
+        .filter(([, one]) => Object.keys(one.sees).length > 0)
+        .map(([name, one]) => ({ call: name, ...one }));
     const start = () => row('open', { complaint, history, at: 'wall' });
+    const understand = (heard: Understood) => {
+        const typed = heard.complaint.map(({ call: name, sees, when }) => [
+            name,
+            { sees: { ...told[name]?.sees, ...sees }, when },
+        ]);
+        setTold({ ...told, ...(Object.fromEntries(typed) as Told) });
+        setHistory([...new Set([...history, ...heard.history])]);
+        const first = heard.complaint[0];
+        if (first) setCall(first.call);
+    };
     return (
         <>
             <div className="head">
@@ -48,6 +71,7 @@ export function Complaint() {
                 </p>
             )}
             <section className="px-5" aria-label={say('trace.complaint')}>
+                <Typed onUnderstood={understand} />
                 <h2 className="h-sec mb-1">{say('trace.which-call')}</h2>
                 <div className="flex flex-wrap gap-1.5" role="group" aria-label={say('trace.which-call')}>
                     {entry.calls.map((one) => (
@@ -58,54 +82,81 @@ export function Complaint() {
                             onClick={() => setCall(one.value)}
                         >
                             {one.label}
-                            {Object.keys(told[one.value] ?? {}).length > 0 && <Glyph name="pass" />}
+                            {Object.keys(told[one.value]?.sees ?? {}).length > 0 && <Glyph name="pass" />}
                         </button>
                     ))}
                 </div>
                 <h2 className="h-sec mb-1 mt-4">{say('trace.what-runs')}</h2>
-                <ul className="trace__signs">
-                    {entry.signs.map((sign) => (
-                        <li key={sign.key}>
-                            <span className="font-lab text-lead font-semibold">{sign.label}</span>
-                            <span className="flex flex-wrap gap-1.5" role="group" aria-label={sign.label}>
-                                {sign.answers.map((answer) => (
-                                    <button
-                                        key={answer.value}
-                                        className={clsx('trace__chip', answer.value === 'no' && 'trace__chip--no')}
-                                        aria-pressed={answered[sign.key] === answer.value}
-                                        onClick={() => tap(sign.key, answer.value)}
-                                    >
-                                        {answer.label}
-                                    </button>
-                                ))}
-                            </span>
-                        </li>
-                    ))}
-                </ul>
+                <Signs signs={entry.signs} answered={item.sees} onAnswer={tap} />
+                <h2 className="h-sec mb-1 mt-4">{say('trace.when')}</h2>
+                <Chips
+                    label={say('trace.when')}
+                    chips={entry.whens}
+                    pressed={[item.when]}
+                    onTap={(when) => change({ when })}
+                />
                 <h2 className="h-sec mb-1 mt-4">{say('trace.what-happened-before')}</h2>
-                <div
-                    className="flex flex-wrap gap-1.5 pb-5"
-                    role="group"
-                    aria-label={say('trace.what-happened-before')}
-                >
-                    {entry.history.map((word) => (
-                        <button
-                            key={word.value}
-                            className="trace__chip"
-                            aria-pressed={history.includes(word.value)}
-                            onClick={() =>
-                                setHistory(
-                                    history.includes(word.value)
-                                        ? history.filter((one) => one !== word.value)
-                                        : [...history, word.value],
-                                )
-                            }
-                        >
-                            {word.label}
-                        </button>
-                    ))}
+                <div className="pb-5">
+                    <Chips
+                        label={say('trace.what-happened-before')}
+                        chips={entry.history}
+                        pressed={history}
+                        onTap={(word) =>
+                            setHistory(
+                                history.includes(word) ? history.filter((one) => one !== word) : [...history, word],
+                            )
+                        }
+                    />
                 </div>
             </section>
         </>
+    );
+}
+
+/** Eight words, as one would say it; what was not understood is said. */
+function Typed({ onUnderstood }: { onUnderstood: (heard: Understood) => void }) {
+    const { job } = usePage<TraceProps>().props;
+    const [text, setText] = useState('');
+    const [left, setLeft] = useState<string[]>([]);
+    const [problem, setProblem] = useState<string | null>(null);
+    const send = async () => {
+        const answer = await post<Understood>(url('job.trace-complaint', { job: job.id }), { text });
+        if (answer.kind !== 'ok' || !answer.data) {
+            setProblem(answer.kind === 'ok' ? null : said(answer));
+            return;
+        }
+        setProblem(null);
+        setLeft(answer.data.left);
+        onUnderstood(answer.data);
+    };
+    return (
+        <form
+            className="mb-3 max-w-[880px]"
+            onSubmit={(event) => {
+                event.preventDefault();
+                if (text.trim() !== '') void send();
+            }}
+        >
+            <label className="field">
+                <span className="lab">{say('trace.in-your-words')}</span>
+                <span className="flex gap-2">
+                    <input
+                        className="min-w-0 flex-1"
+                        value={text}
+                        placeholder={say('trace.example')}
+                        onChange={(event) => setText(event.target.value)}
+                        aria-describedby="not-understood"
+                        maxLength={300}
+                    />
+                    <button className="btn" type="submit">
+                        {say('trace.take')}
+                    </button>
+                </span>
+            </label>
+            <p id="not-understood" role="status" className="mt-2">
+                {left.length > 0 && <Bad>{say('trace.not-understood', { words: left.join(', ') })}</Bad>}
+                {problem && <Bad>{problem}</Bad>}
+            </p>
+        </form>
     );
 }

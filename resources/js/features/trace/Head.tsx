@@ -8,7 +8,9 @@ import { useTrace } from './useTrace';
 /** What was complained of, and how long it has taken so far. */
 export function TraceHead({ opened, trace }: { opened: NonNullable<TraceProps['opened']>; trace: TraceView }) {
     const { row, problem, closed } = useTrace();
-    const told = opened.told.map((item) => `${item.call}: ${item.sees.join(', ')}`).join(' · ');
+    const told = opened.told
+        .map((item) => `${item.call}: ${item.sees.join(', ')}${item.when === '' ? '' : ` (${item.when})`}`)
+        .join(' · ');
     return (
         <>
             <div className="head">

@@ -1,10 +1,15 @@
-import { usePage } from '@inertiajs/react';
+import { Link, usePage } from '@inertiajs/react';
 import { useState } from 'react';
+import { said } from '@/lib/api';
+import { useRecord } from '@/lib/once';
+import { url } from '@/lib/url';
 import { useAskPower } from '@/shell/Shell';
 import type { TraceProps, TraceProposal, TraceView } from '@/types';
 import { Glyph } from '@/ui/Glyph';
 import { Bad, State } from '@/ui/State';
 import { say } from '@/words';
+import { Chips } from './Chips';
+import { Signs } from './Signs';
 import { useTrace } from './useTrace';
 
 /** The best test from here: where, how long, what to set up, what each outcome would leave; two others beside it. */
@@ -64,6 +69,7 @@ export function NextTest({
                     {say('trace.a-new-fuse-is-in')}
                 </button>
             )}
+            {trace.proof && <Proof proof={trace.proof} />}
             <Take key={next.key} next={next} />
             {problem && (
                 <p role="alert">
@@ -140,11 +146,12 @@ function Preparation({ next }: { next: TraceProposal }) {
     const { strip, power } = usePage<TraceProps>().props;
     const { setUp, problem, closed } = useTrace();
     const ask = useAskPower();
-    const standing = strip.standing.map((thing) => thing.key);
+    const standing = strip.standing.filter((thing) => thing.ofTest).map((thing) => thing.key);
     const ready =
         next.things.every((key) => standing.includes(key)) && standing.every((key) => next.things.includes(key));
     const setup = next.test;
-    if (setup === null) return null;
+    const stays = strip.standing.filter((thing) => thing.ofTest && next.things.includes(thing.key));
+    if (setup === null || next.look) return null;
     const powered = next.isolated ? power.state === 'isolated' : power.state === 'live';
     return (
         <div className="my-1.5">
@@ -153,6 +160,11 @@ function Preparation({ next }: { next: TraceProposal }) {
                     <li key={line}>{line}</li>
                 ))}
             </ul>
+            {stays.length > 0 && (
+                <p className="text-small text-muted">
+                    {say('trace.stays', { things: stays.map((thing) => thing.label).join('; ') })}
+                </p>
+            )}
             <div className="flex flex-wrap items-center gap-2">
                 {!ready && (
                     <button className="btn btn--small" onClick={() => setUp(setup)} disabled={closed}>
@@ -192,19 +204,14 @@ function Take({ next }: { next: TraceProposal }) {
     if (next.look) {
         const look = next.look;
         return (
-            <div className="my-1 flex flex-wrap gap-1.5" role="group" aria-label={say('trace.found')}>
-                {look.finds.map((find) => (
-                    <button
-                        key={find.value}
-                        className="trace__chip"
-                        disabled={closed}
-                        onClick={() =>
-                            row('test', { probe: { inspect: look.target }, result: { found: find.value } }, next.call)
-                        }
-                    >
-                        {find.label}
-                    </button>
-                ))}
+            <div className="my-1">
+                <Chips
+                    label={say('trace.found')}
+                    chips={look.finds}
+                    pressed={[]}
+                    disabled={closed}
+                    onTap={(found) => row('test', { probe: { inspect: look.target }, result: { found } }, next.call)}
+                />
             </div>
         );
     }
@@ -212,25 +219,11 @@ function Take({ next }: { next: TraceProposal }) {
         const all = next.see.every((sign) => sees[sign.key]);
         return (
             <div className="my-1">
-                <ul className="trace__signs">
-                    {next.see.map((sign) => (
-                        <li key={sign.key}>
-                            <span className="font-lab text-lead font-semibold">{sign.label}</span>
-                            <span className="flex flex-wrap gap-1.5" role="group" aria-label={sign.label}>
-                                {sign.answers.map((answer) => (
-                                    <button
-                                        key={answer.value}
-                                        className="trace__chip"
-                                        aria-pressed={sees[sign.key] === answer.value}
-                                        onClick={() => setSees({ ...sees, [sign.key]: answer.value })}
-                                    >
-                                        {answer.label}
-                                    </button>
-                                ))}
-                            </span>
-                        </li>
-                    ))}
-                </ul>
+                <Signs
+                    signs={next.see}
+                    answered={sees}
+                    onAnswer={(key, answer) => setSees({ ...sees, [key]: answer })}
+                />
                 <button
                     className="btn btn--go my-1"
                     disabled={closed || !all}
@@ -243,9 +236,57 @@ function Take({ next }: { next: TraceProposal }) {
             </div>
         );
     }
+    if (next.event?.kind === 'touched') {
+        return (
+            <div className="my-1">
+                <Chips
+                    label={say('trace.wiggled')}
+                    chips={[
+                        { value: 'yes', label: say('trace.it-comes-back') },
+                        { value: 'no', label: say('trace.nothing') },
+                    ]}
+                    pressed={[]}
+                    disabled={closed}
+                    onTap={(answer) => row('event', { event: { ...next.event, answered: answer === 'yes' } })}
+                />
+            </div>
+        );
+    }
     return (
         <button className="btn btn--go my-1" disabled={closed} onClick={() => row('event', { event: next.event })}>
             {say('trace.done')}
         </button>
+    );
+}
+
+/** A call that is run again is proved by it: its proof in Prove is started, and what is seen here counts there. */
+function Proof({ proof }: { proof: NonNullable<TraceView['proof']> }) {
+    const { job } = usePage<TraceProps>().props;
+    const { record, answer } = useRecord(job.id);
+    const { closed } = useTrace();
+    return (
+        <div className="my-1.5">
+            {proof.running ? (
+                <p className="text-lead">
+                    {say('trace.counts-in-prove', { call: proof.label })}{' '}
+                    <Link className="trace__more" href={url('job.prove', { job: job.id })}>
+                        {say('trace.to-the-proof')}
+                    </Link>
+                </p>
+            ) : (
+                <button
+                    className="btn btn--small"
+                    disabled={closed}
+                    onClick={() => record('steps', { step: proof.step, event: 'start' })}
+                >
+                    {say('trace.start-the-proof', { call: proof.label })}
+                </button>
+            )}
+            {answer && answer.kind !== 'ok' && (
+                <p role="alert">
+                    <Bad>{said(answer)}</Bad>
+                </p>
+            )}
+        </div>
     );
 }

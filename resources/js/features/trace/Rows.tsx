@@ -1,8 +1,10 @@
 import { clsx } from 'clsx';
+import { useState } from 'react';
 import { clock } from '@/lib/format';
 import { useProbes } from '@/shell/Shell';
 import type { TraceRowView } from '@/types';
 import { Glyph } from '@/ui/Glyph';
+import { Bad } from '@/ui/State';
 import { modeOf } from './modeOf';
 import { say } from '@/words';
 import { useTrace } from './useTrace';
@@ -68,6 +70,7 @@ export function Rows({ rows }: { rows: TraceRowView[] }) {
                                         {say('trace.again-better-contact')}
                                     </button>
                                 )}
+                                {row.again?.mode === 'O' && !row.withdrawn && <Beside row={row} />}
                                 {!row.withdrawn && row.kind !== 'found' && row.kind !== 'unusable' && (
                                     <button
                                         className="trace__more"
@@ -84,5 +87,54 @@ export function Rows({ rows }: { rows: TraceRowView[] }) {
                 </tbody>
             </table>
         </div>
+    );
+}
+
+/** A good part of the same kind, read beside the suspect one, is kept as its comparison. */
+function Beside({ row }: { row: TraceRowView }) {
+    const { row: write, problem, closed } = useTrace();
+    const [open, setOpen] = useState(false);
+    const [typed, setTyped] = useState('');
+    const ohms = Number(typed.replace(',', '.'));
+    const send = async () => {
+        const event = { kind: 'compared', row: row.number, ohms };
+        const answer = await write('event', { event, record: row.id });
+        if (answer.kind === 'ok') setOpen(false);
+    };
+    if (!open) {
+        return (
+            <button className="trace__more" disabled={closed} onClick={() => setOpen(true)}>
+                {say('trace.good-part-beside')}
+            </button>
+        );
+    }
+    return (
+        <form
+            className="flex items-end gap-1.5"
+            onSubmit={(event) => {
+                event.preventDefault();
+                if (typed.trim() !== '' && Number.isFinite(ohms) && ohms >= 0) void send();
+            }}
+        >
+            <label className="field">
+                <span className="lab">{say('trace.good-part-ohms')}</span>
+                <input
+                    className="w-[110px]"
+                    inputMode="decimal"
+                    autoFocus
+                    value={typed}
+                    onChange={(event) => setTyped(event.target.value)}
+                    aria-invalid={typed !== '' && !Number.isFinite(ohms)}
+                />
+            </label>
+            <button className="btn btn--small" type="submit">
+                {say('trace.take')}
+            </button>
+            {problem && (
+                <span role="alert">
+                    <Bad>{problem}</Bad>
+                </span>
+            )}
+        </form>
     );
 }
