@@ -10,9 +10,12 @@ use App\Models\Job;
 use App\Models\User;
 use App\Records\Power\PowerFlag;
 use App\Records\Step\StepRecord;
+use App\Trace\TraceBook;
+use App\Trace\TracePage;
 use App\Words\Dates;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Str;
+use Illuminate\Testing\TestResponse;
 use Tests\TestCase;
 use Unionbit\Core\Proving\Step\Sign;
 
@@ -50,7 +53,7 @@ function newId(): string
 }
 
 /** @param  array<string, mixed>  $fields */
-function editSurvey(Job $job, string $op, array $fields = [], ?int $version = null): Illuminate\Testing\TestResponse
+function editSurvey(Job $job, string $op, array $fields = [], ?int $version = null): TestResponse
 {
     return test()->postJson("/jobs/{$job->id}/survey-edits", [
         'id' => newId(),
@@ -242,4 +245,23 @@ function demo(string $name): Job
     return app(
         ImportJob::class,
     )($user, newId(), json_decode((string) file_get_contents(base_path("database/demo/{$name}.json")), true));
+}
+
+/** @param  array<string, mixed>  $body */
+function traceRow(Job $job, string $kind, array $body = [], ?string $call = null): TestResponse
+{
+    return test()->postJson("/jobs/{$job->id}/trace-rows", [
+        'id' => newId(),
+        'kind' => $kind,
+        'body' => $body,
+        'call' => $call,
+    ]);
+}
+
+/** @return array<string, mixed> */
+function traced(Job $job): array
+{
+    $book = TraceBook::of($job->refresh()) ?? throw new LogicException('A thermostat hangs there.');
+
+    return said(TracePage::props($job, $book));
 }

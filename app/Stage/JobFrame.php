@@ -15,6 +15,7 @@ use App\Records\SetUp\SetupStrip;
 use Unionbit\Core\Circuit\Circuit;
 use Unionbit\Core\Circuit\Netlist\Point;
 use Unionbit\Core\Circuit\Setup;
+use Unionbit\Core\Circuit\Standing\Strip;
 use Unionbit\Core\Job\PowerSource;
 use Unionbit\Core\Words\Message;
 
@@ -54,7 +55,7 @@ final class JobFrame
             'mark' => Pulse::of($job),
             'tape' => $progress->tape(),
             'fault' => $job->openFault()?->at->toIso8601String(),
-            'points' => self::points($circuit),
+            'points' => self::points($circuit, SetupStrip::of($job)),
         ];
     }
 
@@ -62,10 +63,11 @@ final class JobFrame
      * @return list<array{id: string, label: Message, place: string, placeLabel: string|Message, terminal: ?string,
      *     conductor: ?string, group: string}>
      */
-    private static function points(Circuit $circuit): array
+    private static function points(Circuit $circuit, Strip $strip): array
     {
         $points = [];
-        foreach ($circuit->netlist(Setup::calling())->points as $point) {
+        // A part whose lead is off shows its own end.
+        foreach ($circuit->netlist($strip->on(Setup::calling(), $circuit))->points as $point) {
             if ($point->probeable && $point->place !== null) {
                 $points[] = self::point($point);
             }

@@ -6,27 +6,17 @@ namespace App\Trace;
 
 use App\Models\Job;
 use App\Models\User;
-use App\Records\Reading\ReadingPlace;
+use App\Records\Reading\RunningProof;
 use App\Records\Step\ObserveSign;
-use App\Records\Step\StepRecord;
 use Illuminate\Support\Str;
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Proving\Judge\Neither;
-use Unionbit\Core\Proving\Step\Method;
 use Unionbit\Core\Proving\Step\Sign;
 use Unionbit\Core\Tracing\Test\TestSetup;
 
-/** What Trace reads and sees while the proof of the same call runs, counts in that proof too. */
+/** What Trace sees while the proof of the same call runs, counts in that proof too. */
 final class CountsInProve
 {
-    /** The proof by the thermostat of a call; null where this house has none. */
-    public static function proof(Job $job, CallName $call): ?StepRecord
-    {
-        $method = $call === CallName::Idle ? Method::AtRest : Method::Voltage;
-
-        return StepRecord::all($job)["{$call->value}.{$method->value}"] ?? null;
-    }
-
     /**
      * Signs of the running proof that were answered here.
      *
@@ -35,7 +25,7 @@ final class CountsInProve
      */
     public static function signs(Job $job, TestSetup $setup, array $sees): array
     {
-        $record = $setup->isPlain() ? self::proof($job, $setup->call) : null;
+        $record = $setup->isPlain() ? RunningProof::of($job, $setup->call) : null;
         if ($record === null || ! $record->isRunning()) {
             return [];
         }
@@ -68,26 +58,9 @@ final class CountsInProve
     /** @param  array<string, array{sign: Sign, seen: bool, how: ?Neither}>  $signs  by id */
     public static function record(Job $job, User $user, CallName $call, array $signs): void
     {
-        $step = self::proof($job, $call)?->step->key() ?? '';
+        $step = RunningProof::of($job, $call)?->step->key() ?? '';
         foreach ($signs as $id => $one) {
             ObserveSign::record($job, $user, $id, $step, $one['sign']->key, $one['seen'], $one['how']);
         }
-    }
-
-    /** A reading of a pair that the running proof asks for belongs to it. */
-    public static function place(Job $job, ReadingPlace $place): ReadingPlace
-    {
-        $call = CallName::tryFrom($place->call ?? 'idle');
-        $record = $place->isLoose() && $call !== null ? self::proof($job, $call) : null;
-        if ($record === null || ! $record->isRunning() || $job->openFault() === null) {
-            return $place;
-        }
-        foreach ($record->step->probes as $probe) {
-            if ($probe->mode === $place->mode && $probe->key() === "{$place->a}~{$place->b}") {
-                return $place->ofStep($record->step->key());
-            }
-        }
-
-        return $place;
     }
 }

@@ -106,9 +106,7 @@ final class TraceBook
     /** How many rows of the proofs would go along with a fault that is opened now. */
     public function carried(): int
     {
-        return count(
-            (new Carried($this->job, $this->trace, $this->setups, SetupStrip::read($this->job)))->entries(),
-        );
+        return count($this->proofs());
     }
 
     private function replay(): void
@@ -189,29 +187,34 @@ final class TraceBook
     /** @return list<Entry> in their order */
     private function entries(): array
     {
-        $strips = SetupStrip::read($this->job);
-        $entries = (new Carried($this->job, $this->trace, $this->setups, $strips))->entries();
-        $open = $this->open;
-        $twice = [];
-        if ($open !== null) {
-            $own = $this->job->counting($this->job->traceRows())->where('seq', '>', $open->seq)->get();
+        $entries = $this->proofs();
+        if ($this->open !== null) {
+            $twice = [];
+            $own = $this->job->counting($this->job->traceRows())->where('seq', '>', $this->open->seq)->get();
             foreach ($own as $row) {
                 $entries[] = Entry::own($row);
                 // Signs of a proof that were answered by this very row say nothing twice.
                 array_push($twice, ...array_filter((array) ($row->body['signs'] ?? []), is_string(...)));
             }
-            $readings = $this->job
-                ->proving($this->job->readings(), House::of($this->job)->isAsFound())
-                ->whereNull('step')
-                ->where('stage', Stage::Prove);
-            foreach ($readings->get() as $reading) {
-                array_push($entries, ...$this->reading($reading, $strips));
-            }
+            $entries = array_filter($entries, static fn (Entry $e): bool => ! in_array($e->id, $twice, true));
         }
-        $entries = array_values(
-            array_filter($entries, static fn (Entry $e): bool => ! in_array($e->id, $twice, true)),
-        );
         usort($entries, static fn (Entry $a, Entry $b): int => $a->seq <=> $b->seq);
+
+        return $entries;
+    }
+
+    /** @return list<Entry> what was read and seen in Prove, in its steps and beside them */
+    private function proofs(): array
+    {
+        $strips = SetupStrip::read($this->job);
+        $entries = (new Carried($this->job, $this->trace, $this->setups, $strips))->entries();
+        $readings = $this->job
+            ->proving($this->job->readings(), House::of($this->job)->isAsFound())
+            ->whereNull('step')
+            ->where('stage', Stage::Prove);
+        foreach ($readings->get() as $reading) {
+            array_push($entries, ...$this->reading($reading, $strips));
+        }
 
         return $entries;
     }

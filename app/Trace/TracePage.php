@@ -9,6 +9,7 @@ use App\Models\Stage;
 use App\Models\Tracing\TraceRow;
 use App\Records\Power\PowerFlag;
 use App\Records\Progress;
+use App\Records\Reading\RunningProof;
 use App\Records\Reading\ReadingView;
 use App\Stage\JobFrame;
 use App\Trace\Sheets\BreakerClock;
@@ -97,7 +98,7 @@ final class TracePage
         $record =
             $call === null || ($answer->open === [] && ! $answer->finished)
                 ? null
-                : CountsInProve::proof($job, $call);
+                : RunningProof::of($job, $call);
 
         return $record === null
             ? null

@@ -7,32 +7,11 @@ use App\Models\Job;
 use App\Models\Tracing\TraceMoment;
 use App\Records\SetUp\SetupStrip;
 use App\Trace\TraceBook;
-use App\Trace\TracePage;
 use Illuminate\Support\Facades\Artisan;
-use Illuminate\Testing\TestResponse;
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Tracing\Played\PlayedHouse;
 
 // A fault traced on the screen's own doors: what Prove knows goes along, each row is judged, nothing is swallowed.
-
-/** @param  array<string, mixed>  $body */
-function traceRow(Job $job, string $kind, array $body = [], ?string $call = null): TestResponse
-{
-    return test()->postJson("/jobs/{$job->id}/trace-rows", [
-        'id' => newId(),
-        'kind' => $kind,
-        'body' => $body,
-        'call' => $call,
-    ]);
-}
-
-/** @return array<string, mixed> */
-function traced(Job $job): array
-{
-    $book = TraceBook::of($job->refresh()) ?? throw new LogicException('A thermostat hangs there.');
-
-    return said(TracePage::props($job, $book));
-}
 
 function opened(Job $job): void
 {

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Records\Reading;
 
-use App\Trace\CountsInProve;
 use App\Web\Controller;
 use App\Web\JsonResponse;
 
@@ -26,7 +25,7 @@ final class ReadingsController extends Controller
             $request->job(),
             $request->crewMember(),
             $request->id(),
-            CountsInProve::place($request->job(), $request->place()),
+            RunningProof::place($request->job(), $request->place()),
             $request->text('value'),
             $request->nullableString('corrects'),
         );

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Circuit;
 
+use Unionbit\Core\Circuit\Edit\LeadOff;
 use Unionbit\Core\Circuit\Netlist\Assembly;
 use Unionbit\Core\Circuit\Netlist\Element;
 use Unionbit\Core\Circuit\Netlist\ElementKind;
@@ -89,7 +90,9 @@ final class Circuit
      */
     public function point(string $id): Point
     {
-        return $this->assembled(Tolerance::nominal())->point($id);
+        $netlist = $this->assembled(Tolerance::nominal());
+
+        return $netlist->points[$id] ?? (LeadOff::named($netlist, $id) ?? $netlist->point($id));
     }
 
     /** @return list<self> as {@see Supplies::possibilities()}, each built once */
@@ -287,9 +290,11 @@ final class Circuit
 
         $volts = [];
         foreach ($this->installation->loads() as $load) {
+            // Across the part itself, whose lead may be off its screw.
+            $part = $netlist->element($load->id);
             $volts[$load->id] =
-                $network->knows($load->from) && $network->knows($load->to)
-                    ? $phasors->magnitude($load->from, $load->to)
+                $network->knows($part->a) && $network->knows($part->b)
+                    ? $phasors->magnitude($part->a, $part->b)
                     : 0.0;
         }
 

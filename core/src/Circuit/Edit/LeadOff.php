@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Unionbit\Core\Circuit\Edit;
 
 use Unionbit\Core\Circuit\Netlist\Element;
+use Unionbit\Core\Circuit\Netlist\ElementKind;
 use Unionbit\Core\Circuit\Netlist\Netlist;
 use Unionbit\Core\Circuit\Netlist\Point;
 use Unionbit\Core\Circuit\Netlist\PointKind;
@@ -28,6 +29,34 @@ final readonly class LeadOff implements CircuitEdit
         return "{$part}.{$end}.off";
     }
 
+    /** The part's own end, of every part of a circuit, by the point's id; null for any other. */
+    public static function named(Netlist $netlist, string $id): ?Point
+    {
+        foreach ($netlist->elements as $element) {
+            foreach ($element->kind === ElementKind::Load ? [self::HOT, self::COMMON] : [] as $end) {
+                if (self::point($element->id, $end) === $id) {
+                    return self::ownEnd($netlist, $element, $end);
+                }
+            }
+        }
+
+        return null;
+    }
+
+    private static function ownEnd(Netlist $netlist, Element $part, string $end): Point
+    {
+        $screw = $netlist->points[$end === self::HOT ? $part->a : $part->b] ?? null;
+
+        return new Point(
+            self::point($part->id, $end),
+            PointKind::Inside,
+            $screw?->place,
+            $screw?->where,
+            Message::of('circuit.lead-off.own-end', part: $part->label),
+            true,
+        );
+    }
+
     public function apply(Netlist $netlist): Netlist
     {
         $part = $netlist->elements[$this->part] ?? null;
@@ -36,9 +65,7 @@ final readonly class LeadOff implements CircuitEdit
         }
         $id = self::point($this->part, $this->end);
         $hot = $this->end === self::HOT;
-        $screw = $netlist->points[$hot ? $part->a : $part->b] ?? null;
-        $label = Message::of('circuit.lead-off.own-end', part: $part->label);
-        $off = new Point($id, PointKind::Inside, $screw?->place, $screw?->where, $label, true);
+        $off = self::ownEnd($netlist, $part, $this->end);
         $moved = new Element(
             $part->id,
             $part->kind,

@@ -14,8 +14,8 @@ use Unionbit\Core\Tracing\Record\EventKind;
 use Unionbit\Core\Tracing\Record\Row;
 
 /**
- * The next step of a routine: the first of its plan that still tells something of those who are left. Steps are tests of
- * the same engine, their answers evidence like any other; the shares alone decide which of them are left out.
+ * The next step of a routine: the first of its plan that still tells something of those who are left. Steps are tests
+ * of the same engine, their answers evidence like any other; the shares alone decide which of them are left out.
  */
 final readonly class Guided
 {

@@ -8,8 +8,8 @@ use Unionbit\Core\Tracing\Record\Event;
 use Unionbit\Core\Tracing\Record\EventKind;
 
 /**
- * What comes and goes: measured before anything is touched, then soaked under call and measured again, then wiggled spot
- * by spot, each spot kept with whether it answered. Touched first, it may go away for a week.
+ * What comes and goes: measured before anything is touched, then soaked under call and measured again, then wiggled
+ * spot by spot, each spot kept with whether it answered. Touched first, it may go away for a week.
  */
 final class Intermittent
 {

@@ -13,8 +13,8 @@ use Unionbit\Core\Tracing\World\Sight;
 
 /**
  * Ohms first; then the test breaker in the fuse's place and everything off the strip but C, which is the zero of what
- * follows; then R; then one call conductor at a time with its call jumpered: the one that trips owns the short. Then the
- * branch is split: the copper lifted at both ends, the load by itself.
+ * follows; then R; then one call conductor at a time with its call jumpered: the one that trips owns the short. Then
+ * the branch is split: the copper lifted at both ends, the load by itself.
  */
 final class ShortHunt
 {

@@ -79,7 +79,11 @@ final class Candidates
         return [...$probes, Probe::see([Sight::LINE])];
     }
 
-    /** @return list<Probe> what the live house says to a meter: supply by supply, screw by screw against its common, each part */
+    /**
+     * What the live house says to a meter.
+     *
+     * @return list<Probe> supply by supply, screw by screw against its common, each part
+     */
     public function volts(): array
     {
         if ($this->volts !== null) {
@@ -104,7 +108,7 @@ final class Candidates
         return $this->volts = [...$this->metered(MeterMode::Volts, $probes), ...$this->clamps()];
     }
 
-    /** @return list<Probe> the clamp round each supply's hot lead: a coil with good ohms is cleared by its current alone */
+    /** @return list<Probe> the clamp at each supply's hot lead: its current alone clears a coil with good ohms */
     private function clamps(): array
     {
         return array_map(

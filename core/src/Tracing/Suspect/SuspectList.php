@@ -170,7 +170,8 @@ final readonly class SuspectList
     /**
      * @param  array<string, Element>  $elements
      * @param  array<string, string>  $copper  cable by conductor
-     * @return array{list<string>, array<string, string>} points at which a hand finds it; conductors on which it is, with their cable
+     * @return array{list<string>, array<string, string>} points at which a hand finds it; its conductors, with the
+     *     cable of each
      */
     private static function where(Fault $fault, array $elements, array $copper): array
     {
