@@ -9,8 +9,8 @@ use App\Models\Stage;
 use App\Models\Tracing\TraceRow;
 use App\Records\Power\PowerFlag;
 use App\Records\Progress;
-use App\Records\Reading\RunningProof;
 use App\Records\Reading\ReadingView;
+use App\Records\Reading\RunningProof;
 use App\Stage\JobFrame;
 use App\Trace\Sheets\BreakerClock;
 use App\Trace\Sheets\ExchangeSheet;
@@ -96,9 +96,7 @@ final class TracePage
     {
         $call = $answer->next[0]->setup->call ?? null;
         $record =
-            $call === null || ($answer->open === [] && ! $answer->finished)
-                ? null
-                : RunningProof::of($job, $call);
+            $call === null || ($answer->open === [] && ! $answer->finished) ? null : RunningProof::of($job, $call);
 
         return $record === null
             ? null

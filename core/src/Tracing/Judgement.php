@@ -37,6 +37,11 @@ final class Judgement
     /** Share of one repair from which on the fault is found. */
     public const FOUND = 0.9;
 
+    /** Share from which on a test that tells next to nothing is not worth its minutes, and bits that are that. */
+    private const NEARLY = 0.8;
+
+    private const HARDLY = 0.06;
+
     /** A row moved a suspect where it fits it so much better or worse than the others, times. */
     private const MOVED = 3.0;
 
@@ -125,7 +130,9 @@ final class Judgement
             $hypotheses = Hypotheses::among($standings);
             $enough = $leads !== null && $leads->share >= self::FOUND && ! $sound;
             $best = $enough ? [] : $this->chooser->best($hypotheses, $state, $tests);
-            $stuck = ! $enough && $best === [] && $leads !== null && ! $sound;
+            $hardly =
+                ($best[0]->bits ?? 0.0) < ($leads !== null && $leads->share >= self::NEARLY ? self::HARDLY : 0.0);
+            $stuck = ! $enough && ($best === [] || $hardly) && $leads !== null && ! $sound;
             if ($enough || $stuck) {
                 $done = $this->done($groups, $standings, $state, $tests, $confirmed, $stuck);
                 $next = $this->afterDone($done, $state);

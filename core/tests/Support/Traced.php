@@ -6,6 +6,7 @@ namespace Unionbit\Core\Tests\Support;
 
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Fault\Fault;
+use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Tracing\Answer;
 use Unionbit\Core\Tracing\Next\Proposal;
 use Unionbit\Core\Tracing\Played\PlayedHouse;
@@ -32,7 +33,7 @@ final class Traced
      * @param  list<string>  $history
      */
     public static function of(
-        string $house,
+        string|Plan $house,
         array $faults,
         array $calls,
         array $history = [],
@@ -41,10 +42,11 @@ final class Traced
         int $seed = 7,
         bool $comesAndGoes = false,
     ): self {
-        $trace = new Trace(House::example($house, $profile), House::faults(), $history);
+        $plan = is_string($house) ? House::example($house, $profile) : $house;
+        $trace = new Trace($plan, House::faults(), $history);
         $found = array_map(
             static fn (string $id): Fault => $trace->catalogue->find($trace->circuit, $id) ??
-                throw new \LogicException("{$house} cannot have {$id}"),
+                throw new \LogicException("this house cannot have {$id}"),
             $faults,
         );
         $played = new PlayedHouse($trace->world, $trace->sight, $found, $seed, $wrong, $comesAndGoes);

@@ -2,7 +2,17 @@
 
 declare(strict_types=1);
 
+use Unionbit\Core\Call\CallName;
+use Unionbit\Core\Job\SafetyDevice;
+use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Tests\Support\House;
 use Unionbit\Core\Tests\Support\Traced;
+use Unionbit\Core\Tracing\Guide\Routine;
+use Unionbit\Core\Tracing\Record\Event;
+use Unionbit\Core\Tracing\Record\EventKind;
+use Unionbit\Core\Tracing\Test\Probe;
+use Unionbit\Core\Tracing\Test\Result;
+use Unionbit\Core\Tracing\Test\TestSetup;
 
 // Houses of the village, each found with no more tests than a good installer needs, and run again after the repair.
 dataset('stories', [
@@ -73,6 +83,28 @@ dataset('stories', [
         [],
         12,
     ],
+    'C on an R screw' => [
+        'furnace-gas-1h-1c',
+        ['c-on-r:A5.near>wall.Rc'],
+        ['cool-1', 'heat-1'],
+        ['thermostat-changed'],
+        4,
+    ],
+    'two hots joined by a link' => [
+        'furnace-oil-own-transformer-1c',
+        ['link-left-in:Rc~Rh'],
+        ['cool-1', 'heat-1'],
+        ['thermostat-changed'],
+        7,
+    ],
+    'a missing C between two supplies: ghosts and two hots' => [
+        'furnace-and-attic-air-handler-1c',
+        ['conductor-open:C4.h1'],
+        ['cool-1', 'heat-1'],
+        [],
+        9,
+    ],
+    'relays at the edge: the tap' => ['furnace-gas-1h-1c', ['tap-low:T1'], ['cool-1', 'heat-1'], [], 14],
     'a shelf bracket\'s screw through the cable' => [
         'dual-fuel-o-2c-2h',
         ['conductors-touch:A1~A2'],
@@ -106,6 +138,98 @@ it('finds it, spends no fuse, and runs the calls again', function (
         ->and($answer->suspects[0]->id)
         ->toBe('nothing-wrong');
 })->with('stories');
+
+it('finds the float switch of a blank display, water in the pan', function (): void {
+    $plan = House::example('furnace-gas-1h-1c');
+    $float = new SafetyDevice('float', '', ['R'], false);
+    $traced = Traced::of(
+        new Plan(
+            $plan->installation->withFacts($plan->installation->facts->withSafety([$float])),
+            $plan->profile,
+            $plan->landing,
+        ),
+        ['float-open:float'],
+        ['cool-1', 'heat-1'],
+    );
+    $answer = $traced->follow();
+
+    expect($traced->found())->toContain('float-open:float')->and($traced->tests)->toBeLessThanOrEqual(6);
+    // The repair is water, not a switch: nothing is exchanged.
+    expect($answer->done?->repair?->parts)->toBe([]);
+});
+
+it('clears three innocents of what one shorted contactor does: blank, chattering, warm', function (): void {
+    $traced = Traced::of('furnace-gas-1h-1c-electronic', ['contactor-shorted:contactor'], ['fan', 'heat-1']);
+    $cool = TestSetup::calling(CallName::Cool1);
+    foreach ([['display' => 'resets'], ['blower' => 'chatters'], ['transformer' => 'hot']] as $sees) {
+        $traced->trace->found($cool, Probe::see([array_key_first($sees)]), Result::saw($sees));
+    }
+    $innocents = ['thermostat', 'load:T1', 'tap:T1'];
+    $before = $traced->trace->groups();
+    expect(array_intersect_key($before, array_flip($innocents)))->toHaveCount(3);
+    $answer = $traced->follow();
+    expect($traced->found())->toContain('contactor-shorted:contactor');
+    foreach ($innocents as $id) {
+        expect($traced->trace->groups()[$id] ?? 0.0)->toBeLessThan(0.02);
+    }
+
+    // The certain part first; then each odd sign of before is looked at again, and is gone.
+    $traced->trace->event(new Event(EventKind::Repaired, what: (string) $answer->done?->group));
+    expect(array_keys($traced->trace->answer()->odd))->toContain(1, 2, 3);
+});
+
+it('finds a short by adding one conductor at a time: the one that trips the breaker owns it', function (): void {
+    $traced = Traced::of(
+        'heat-pump-o-1c-1aux',
+        ['conductor-rubbed:B2~B4'],
+        ['cool-1', 'fan'],
+        ['fuse-blew-before'],
+    );
+    $traced->trace->event(new Event(EventKind::Routine, key: Routine::ShortHunt->value));
+    $alone = $tripped = [];
+    for ($turn = 0; $turn < 14 && $traced->trace->answer()->done === null; $turn++) {
+        $next = $traced->trace->answer()->next[0];
+        $traced->does($next);
+        $row = $traced->trace->rows()[count($traced->trace->rows()) - 1];
+        if (($next->setup->breaker ?? []) !== [] && $next->setup?->jumpers !== []) {
+            $alone[] = $next->setup->jumpers;
+        }
+        if (($row->result->sees['breaker'] ?? '') === 'trips') {
+            $tripped[] = $row->setup?->jumpers;
+        }
+    }
+
+    expect($traced->found())
+        ->toContain('conductor-rubbed:B2~B4')
+        ->and($tripped)
+        ->toBe([[['indoor.R', 'indoor.O']]])
+        ->and(count($alone))
+        ->toBeGreaterThanOrEqual(2)
+        ->and(array_unique(array_map(count(...), $alone)))
+        ->toBe([1]);
+});
+
+it('leaves out the confirming test of one fault alone, not of the next', function (): void {
+    $traced = Traced::of(
+        'heat-pump-o-2c-2aux-e-relay',
+        ['swapped-wall:A2~A9', 'contactor-shorted:contactor'],
+        ['cool-1', 'heat-1'],
+        ['thermostat-changed'],
+    );
+    $confirms = [];
+    for ($turn = 0; $turn < 60 && ! $traced->trace->answer()->finished; $turn++) {
+        $done = $traced->trace->answer()->done;
+        if ($done?->confirm !== null && ! isset($confirms[$done->group])) {
+            $confirms[$done->group] = true;
+            if (count($confirms) === 1) {
+                $traced->trace->event(new Event(EventKind::Waived));
+                expect($traced->trace->answer()->done?->confirm)->toBeNull();
+            }
+        }
+        $traced->does($traced->trace->answer()->next[0]);
+    }
+    expect(array_keys($confirms))->toContain('contactor:contactor')->and(count($confirms))->toBeGreaterThan(1);
+});
 
 it('finds the batteries of a blank display at the wall, without a step', function (): void {
     $traced = Traced::of('furnace-gas-1h-1c', ['display-dead'], ['cool-1', 'heat-1'], [], 'battery-1h-1c');
