@@ -62,6 +62,7 @@ test('the demo fault is open, its suspects, trips and rows stand', async ({ page
     await expect(page.locator('.trace__rows tbody tr')).toHaveCount(3);
     await expect(page.locator('.trace__next .trace__do')).not.toBeEmpty();
     await page.getByRole('button', { name: 'Fuse of T1 opened' }).click();
+    await page.getByRole('group', { name: 'When did it open?' }).getByRole('button', { name: 'nobody saw' }).click();
     await expect(page.getByText('open, 1 spent')).toBeVisible();
     await expect(page.locator('.trace__rows tbody tr')).toHaveCount(4);
 });
@@ -119,4 +120,42 @@ test('by thumb: a row taken back stays and says so, what cannot be reached is no
     await expect(page.locator('.trace__rows')).toContainText('taken back');
     const wide = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
     expect(wide).toBeLessThanOrEqual(0);
+});
+
+test("in the trade's words, guided step by step; what another device sees stands here too", async ({
+    page,
+    browser,
+}) => {
+    await signIn(page);
+    await openJob(page, 'Tollhouse');
+    await toTrace(page);
+    await page.getByLabel('In your words').fill('cool: outdoor silent sometimes, gremlins, since the new thermostat');
+    await page.getByRole('button', { name: 'Take it' }).click();
+    await expect(page.getByText('Not understood: gremlins')).toBeVisible();
+    const pressed = page.locator('[aria-pressed="true"]');
+    await expect(pressed).toContainText(['Cool 1', 'no', 'at times', 'The thermostat was just changed']);
+    await page.getByRole('button', { name: 'Start the trace' }).click();
+    await expect(page.locator('.head')).toContainText('not: outdoor unit (at times)');
+
+    await page.getByText('Guided routines').click();
+    await page.getByRole('button', { name: 'It comes and goes' }).click();
+    await expect(page.getByText('Guided: It comes and goes')).toBeVisible();
+
+    const other = await (await browser.newContext({ storageState: await page.context().storageState() })).newPage();
+    await other.goto(page.url());
+    await expect(other.getByText('Guided: It comes and goes')).toBeVisible();
+    await other.getByText('Something else was seen or looked at').click();
+    await other.getByRole('group', { name: 'transformer, by hand' }).getByRole('button', { name: 'hot' }).click();
+    await other
+        .getByRole('group', { name: 'When in the call' })
+        .getByRole('button', { name: 'after the delay' })
+        .click();
+    await other.getByRole('button', { name: 'Seen' }).last().click();
+    await expect(page.locator('.trace__rows tbody tr').first()).toContainText('transformer, by hand: hot');
+    await other.close();
+
+    await page.getByRole('button', { name: 'Leave the routine' }).click();
+    await expect(page.getByText('Guided routines')).toBeVisible();
+    await page.getByRole('button', { name: 'Put the fault away' }).click();
+    await expect(page.getByRole('button', { name: 'Start from nothing' })).toBeVisible();
 });

@@ -72,6 +72,7 @@ final class TraceBook
             $notes,
             School::tryFrom($body->has('school') ? $body->at('school')->text() : '') ?? School::Meter,
             Place::tryFrom($body->has('at') ? $body->at('at')->text() : '') ?? Place::Wall,
+            new KeptRows($plan),
         );
         $this->words = Vocabulary::of($this->trace);
         $this->setups = new StripSetup($this->trace->circuit, $this->trace->world->points);

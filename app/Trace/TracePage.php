@@ -223,6 +223,7 @@ final class TracePage
         $reply = new Reply($book->trace);
         $proposals = new ProposalView($book);
         $rows = new RowView($book, $reply);
+        $book->trace->keep();
 
         return [
             'minutes' => round($answer->state->minutes, 1),

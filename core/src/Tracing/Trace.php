@@ -14,6 +14,7 @@ use Unionbit\Core\Proving\Route\School;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Tracing\Belief\Belief;
 use Unionbit\Core\Tracing\Belief\Blows;
+use Unionbit\Core\Tracing\Belief\Kept;
 use Unionbit\Core\Tracing\Belief\Moments;
 use Unionbit\Core\Tracing\Belief\Pairs;
 use Unionbit\Core\Tracing\Belief\RowLikelihood;
@@ -101,6 +102,7 @@ final class Trace
         private readonly array $notes = [],
         School $school = School::Meter,
         Place $at = Place::Wall,
+        ?Kept $kept = null,
     ) {
         $this->circuit = $plan->circuit();
         $this->world = new World($this->circuit);
@@ -116,11 +118,11 @@ final class Trace
         );
         $this->belief = new Belief(
             $this->list,
-            new RowLikelihood($this->world, $oracle, $worlds, new Moments($this->world, $worlds)),
+            new RowLikelihood($this->world, $oracle, $worlds, new Moments($this->world, $worlds), $kept),
             $worlds,
             $wanted,
             $fused,
-            new Blows($this->circuit),
+            new Blows($this->circuit, $kept),
         );
         $this->pairs = new Pairs($this->belief);
         $cost = new Cost($this->circuit, $this->world->points, $this->sight, $this->list->repairs);
@@ -217,6 +219,12 @@ final class Trace
     public function watch(TestSetup $setup): ?BreakerWatch
     {
         return BreakerWatch::of($this->world, $this->worlds, $setup, $this->belief->standings());
+    }
+
+    /** Keeps what was worked out, for the next trace of this house. */
+    public function keep(): void
+    {
+        $this->belief->keep();
     }
 
     /** The exchange of a part that is under way. */

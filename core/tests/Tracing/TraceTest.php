@@ -7,6 +7,7 @@ use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Tests\Support\House;
 use Unionbit\Core\Tests\Support\Pick;
 use Unionbit\Core\Tests\Support\Traced;
+use Unionbit\Core\Tracing\Belief\Kept;
 use Unionbit\Core\Tracing\Next\Handling;
 use Unionbit\Core\Tracing\Next\Proposal;
 use Unionbit\Core\Tracing\Record\Event;
@@ -246,4 +247,43 @@ it('tells a survey\'s own landing fault before any test', function (): void {
         ->not->toBe([])
         ->and($answer->landing[0]->opensFuse)
         ->toBeTrue();
+});
+
+it('keeps what a row says in each world, and works nothing of it out again', function (): void {
+    $store = new class implements Kept
+    {
+        /** @var array<string, array<string, array<string, float>>> */
+        public array $rows = [];
+
+        public int $kept = 0;
+
+        public function of(string $row): array
+        {
+            return $this->rows[$row] ?? [];
+        }
+
+        public function keep(string $row, array $known): void
+        {
+            $this->rows[$row] = $known;
+            $this->kept++;
+        }
+    };
+    $shares = static function (float $volts) use ($store): array {
+        $trace = new Trace(House::example('furnace-gas-1h-1c'), House::faults(), kept: $store);
+        $trace->told(CallName::Cool1, Result::saw(['outdoor-unit' => 'no', 'blower' => 'yes']));
+        $probe = Probe::meter(MeterMode::Volts, 'wall.Y1', 'wall.C');
+        $trace->test(TestSetup::calling(CallName::Cool1), $probe, Result::number($volts));
+        $groups = $trace->groups();
+        $trace->keep();
+
+        return $groups;
+    };
+    $first = $shares(25.8);
+    $kept = $store->kept;
+    expect($kept)->toBeGreaterThan(1)->and($shares(25.8))->toBe($first)->and($store->kept)->toBe($kept);
+    // Another reading is another row: only that is worked out.
+    expect($shares(0.2))
+        ->not->toBe($first)
+        ->and($store->kept - $kept)
+        ->toBeLessThanOrEqual(2);
 });

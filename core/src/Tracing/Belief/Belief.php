@@ -150,7 +150,6 @@ final class Belief
     /** Every row is asked anew. */
     private function again(): void
     {
-        $this->likelihood->forget();
         foreach ($this->suspects as $suspect) {
             $this->restart($suspect);
         }
@@ -297,7 +296,7 @@ final class Belief
             if (isset($this->blowers[$id]) || ! $suspect->joins() || $open < self::ASKED * $total) {
                 continue;
             }
-            $this->blowers[$id] = $this->blows->could($suspect->faults);
+            $this->blowers[$id] = $this->blows->could($suspect);
             if (! $this->blowers[$id]) {
                 $this->restart($suspect);
                 $any = true;
@@ -354,11 +353,11 @@ final class Belief
                 continue;
             }
             $look = $this->look($row, $left, (string) $open);
-            foreach ($this->likelihood->of($row, $index, $world, (string) $open) as $then => $likelihood) {
+            foreach ($this->likelihood->of($row, $world, (string) $open) as $then => $likelihood) {
                 $after[$then] = ($after[$then] ?? 0.0) + $weight * $look * $there * $likelihood;
             }
             if ($there < 1.0) {
-                foreach ($this->likelihood->of($row, $index, '', (string) $open) as $then => $likelihood) {
+                foreach ($this->likelihood->of($row, '', (string) $open) as $then => $likelihood) {
                     $after[$then] = ($after[$then] ?? 0.0) + $weight * $look * (1.0 - $there) * $likelihood;
                 }
             }
@@ -508,6 +507,13 @@ final class Belief
         return $this->suspects;
     }
 
+    /** Keeps what was worked out of the rows. */
+    public function keep(): void
+    {
+        $this->likelihood->keep();
+        $this->blows->keep();
+    }
+
     /** @return array<string, true> what is repaired by now */
     public function ended(): array
     {
@@ -522,7 +528,7 @@ final class Belief
     /** How well a row fits the sound house with whole fuses, as it was read, whatever was repaired. */
     public function sound(int $index): float
     {
-        return max(0.0, ...array_values($this->likelihood->of($this->row($index), $index, '', '')));
+        return max(0.0, ...array_values($this->likelihood->of($this->row($index), '', '')));
     }
 
     /** How well a row fits one fault alone in the house, whatever the fuses: for two faults together. */
@@ -535,10 +541,10 @@ final class Belief
         $left = $suspect->left($this->ended[$index]);
         $world = $this->worlds->key($left);
         $look = $this->look($row, $left, '');
-        $best = max(0.0, ...array_values($this->likelihood->of($row, $index, $world, '')));
+        $best = max(0.0, ...array_values($this->likelihood->of($row, $world, '')));
         if ($suspect->joins()) {
             foreach ($this->fused as $id) {
-                $best = max($best, ...array_values($this->likelihood->of($row, $index, $world, $id)));
+                $best = max($best, ...array_values($this->likelihood->of($row, $world, $id)));
             }
         }
 

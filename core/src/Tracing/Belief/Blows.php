@@ -9,6 +9,7 @@ use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Equipment\Transformer;
 use Unionbit\Core\Fault\Fault;
 use Unionbit\Core\Thermostat\PlateTerminal;
+use Unionbit\Core\Tracing\Suspect\Suspect;
 
 /**
  * Whether a fault could open a fuse in any call: asked once, with nothing called and with everything called together,
@@ -19,12 +20,39 @@ final class Blows
     /** @var ?array<string, float> amperes of the sound house with everything called, by transformer */
     private ?array $sound = null;
 
-    public function __construct(private readonly Circuit $circuit)
+    /** Under which the answers are kept. */
+    private const KEPT = 'blows';
+
+    /** @var ?array<string, array<string, float>> 1 for what could, by suspect */
+    private ?array $known = null;
+
+    private bool $isFresh = false;
+
+    public function __construct(private readonly Circuit $circuit, private readonly ?Kept $kept = null)
     {
     }
 
+    public function could(Suspect $suspect): bool
+    {
+        $this->known ??= $this->kept?->of(self::KEPT) ?? [];
+        if (! isset($this->known[$suspect->id])) {
+            $this->isFresh = true;
+            $this->known[$suspect->id] = [self::KEPT => $this->work($suspect->faults) ? 1.0 : 0.0];
+        }
+
+        return $this->known[$suspect->id][self::KEPT] > 0.0;
+    }
+
+    public function keep(): void
+    {
+        if ($this->isFresh) {
+            $this->kept?->keep(self::KEPT, $this->known ?? []);
+            $this->isFresh = false;
+        }
+    }
+
     /** @param  list<Fault>  $faults */
-    public function could(array $faults): bool
+    private function work(array $faults): bool
     {
         $edits = array_merge([], ...array_map(static fn (Fault $f): array => $f->edits, $faults));
         $all = $this->everything()->with(...$edits);

@@ -13,6 +13,7 @@ use Unionbit\Core\Tracing\World\Prediction;
 use Unionbit\Core\Tracing\World\Sight;
 use Unionbit\Core\Tracing\World\Solved;
 use Unionbit\Core\Tracing\World\World;
+use WeakMap;
 
 /** How likely a row is in one world with some fuses open, and which fuses are open after it. */
 final class RowLikelihood
@@ -25,27 +26,45 @@ final class RowLikelihood
 
     private const LEADS = 0.3;
 
-    /** @var array<string, array<string, float>> by row, world and open fuses: likelihood by fuses open afterwards */
+    /** @var array<string, array<string, array<string, float>>> likelihood by fuses open afterwards, by row and world */
     private array $known = [];
+
+    /** @var WeakMap<Row, string> */
+    private WeakMap $keys;
+
+    /** @var array<string, true> rows of which something was worked out here */
+    private array $fresh = [];
 
     public function __construct(
         private readonly World $world,
         private readonly Oracle $oracle,
         private readonly Worlds $worlds,
         private readonly Moments $moments,
+        private readonly ?Kept $kept = null,
     ) {
-    }
-
-    /** What is known of every row is asked anew. */
-    public function forget(): void
-    {
-        $this->known = [];
+        $this->keys = new WeakMap();
     }
 
     /** @return array<string, float> likelihood by the fuses that are open afterwards, joined by commas */
-    public function of(Row $row, int $index, string $world, string $open): array
+    public function of(Row $row, string $world, string $open): array
     {
-        return $this->known["{$index}/{$world}/{$open}"] ??= $this->work($row, $world, $open);
+        $key = $this->keys[$row] ??= $row->key();
+        $this->known[$key] ??= $this->kept?->of($key) ?? [];
+        if (! isset($this->known[$key]["{$world}/{$open}"])) {
+            $this->known[$key]["{$world}/{$open}"] = $this->work($row, $world, $open);
+            $this->fresh[$key] = true;
+        }
+
+        return $this->known[$key]["{$world}/{$open}"];
+    }
+
+    /** Keeps what was worked out since. */
+    public function keep(): void
+    {
+        foreach (array_keys($this->fresh) as $key) {
+            $this->kept?->keep($key, $this->known[$key]);
+        }
+        $this->fresh = [];
     }
 
     /** @return array<string, float> */

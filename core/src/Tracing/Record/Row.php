@@ -61,6 +61,12 @@ final readonly class Row
         return $this->copy(['withdrawn' => true]);
     }
 
+    /** The same for two of which every world says the same. */
+    public function key(): string
+    {
+        return md5(serialize([$this->setup?->key(), $this->probe?->key(), $this->result, $this->good]));
+    }
+
     public function beside(?float $good): self
     {
         return $good === null ? $this : $this->copy(['good' => $good]);
