@@ -91,9 +91,16 @@ final readonly class ProposalView
     {
         return [
             'mode' => ($probe->mode ?? MeterMode::Volts)->value,
-            'a' => $this->book->trace->world->point($probe->from, $setup),
-            'b' => $this->book->trace->world->point($probe->to, $setup),
+            'a' => $this->point($probe->from, $setup, $probe->mode === MeterMode::Amps),
+            'b' => $this->point($probe->to, $setup, $probe->mode === MeterMode::Amps),
         ];
+    }
+
+    private function point(string $name, TestSetup $setup, bool $clamp): string
+    {
+        $world = $this->book->trace->world;
+
+        return $clamp ? $world->points->clamped($name) : $world->point($name, $setup);
     }
 
     /** @return array{target: string, finds: list<array{value: string, label: Message}>} */

@@ -160,7 +160,7 @@ final class DemoHouse
         $this->power($job, PowerState::Live, 26.4);
         $this->row($job, TraceMoment::Open, ['complaint' => $told, 'history' => $history, 'at' => 'wall']);
         for ($test = 0; $test < $tests; $test++) {
-            $next = TraceBook::of($job)?->trace->answer()->next[0] ?? null;
+            $next = TraceBook::of($job)?->read()->trace->answer()->next[0] ?? null;
             if ($next?->setup !== null && $next->probe !== null) {
                 $this->test($job, $next->setup, $next->probe, $house->answer($next->setup, $next->probe));
             }

@@ -7,7 +7,10 @@ use App\Models\Record\Observation;
 use App\Records\SetUp\SetupStrip;
 use App\Records\Step\StepRecord;
 use App\Trace\TraceBook;
+use Unionbit\Core\Call\CallName;
+use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Circuit\Standing\ThingKind;
+use Unionbit\Core\Tracing\Test\Probe;
 
 // What Trace takes from the other stages and gives them, and what a person writes down beside the tests.
 
@@ -301,3 +304,24 @@ it(
             ->toBe($watch->seconds !== null);
     },
 );
+
+it('takes the clamp at the fuse round the supply\'s own lead, where the meter can be put', function (): void {
+    $job = landedHouse('furnace-gas-1h-1c', 'c-powered-1h-1c');
+    raiseFlag($job, 'live', '26.0');
+    traceRow($job, 'open', ['complaint' => 'cool-1: outdoor-unit no, blower yes'])->assertCreated();
+    $book = TraceBook::of($job->refresh())?->read() ?? throw new LogicException('no thermostat');
+    $setup = $book->now(CallName::Cool1, false);
+    $proposed = $book->trace->world->points->key($setup, Probe::meter(MeterMode::Amps, 'T1.fuse'));
+    $lead = ['stage' => 'prove', 'mode' => 'A', 'a' => 'T1.winding', 'b' => 'T1.winding', 'call' => 'cool-1'];
+    toJob($job, 'readings', [...$lead, 'value' => '3.4'])->assertCreated();
+
+    $row = TraceBook::of($job->refresh())?->read()->trace->rows()[0];
+    expect(
+        $row?->setup === null || $row->probe === null
+            ? ''
+            : $book->trace->world->points->key($row->setup, $row->probe),
+    )
+        ->toBe($proposed)
+        ->and(shareOf($job, 'contactor:contactor'))
+        ->toBeGreaterThan(shareOf($job, 'disconnect'));
+});

@@ -81,7 +81,7 @@ final readonly class ProposalWords
 
     private function id(string $name): string
     {
-        return $this->trace->world->points->of($name) ?? $name;
+        return $this->trace->world->points->clamped($name);
     }
 
     public function probe(Probe $probe): Message

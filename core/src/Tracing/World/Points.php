@@ -196,7 +196,7 @@ final readonly class Points
             return $probe->key();
         }
         $bare = $setup->face === Face::Bare;
-        $point = fn (string $name): string => $bare ? $this->copper($name) : $this->of($name) ?? $name;
+        $point = fn (string $name): string => $bare ? $this->copper($name) : $this->clamped($name);
         $ends = [$point($probe->from), $point($probe->to)];
         sort($ends);
 
@@ -208,6 +208,15 @@ final readonly class Points
     public function netlist(): Netlist
     {
         return $this->netlist;
+    }
+
+    /** Where a clamp is put that is said of a fuse: the supply's own hot lead carries the same. */
+    public function clamped(string $name): string
+    {
+        $fuse = $this->netlist->elements[$name] ?? null;
+        $lead = $fuse?->kind === ElementKind::Fuse ? "{$fuse->subject}.hot" : $name;
+
+        return $this->of($lead) ?? $name;
     }
 
     /** @return list<string> switches of the line that can be held closed */

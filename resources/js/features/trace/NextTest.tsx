@@ -160,7 +160,7 @@ function Preparation({ next }: { next: TraceProposal }) {
                     <li key={line}>{line}</li>
                 ))}
             </ul>
-            {stays.length > 0 && (
+            {!ready && stays.length > 0 && (
                 <p className="text-small text-muted">
                     {say('trace.stays', { things: stays.map((thing) => thing.label).join('; ') })}
                 </p>
