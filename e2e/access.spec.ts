@@ -70,6 +70,7 @@ for (const theme of ['bone', 'headlamp'] as const) {
         await openJob(page, 'Quay House');
         await page.keyboard.press('6');
         await expect(page.getByRole('heading', { name: 'Suspects' })).toBeVisible();
+        for (const summary of await page.locator('summary').all()) await summary.click();
         await clean('trace');
         await page.goto('/jobs');
         await openJob(page, 'Tollhouse');

@@ -20,6 +20,7 @@ use Unionbit\Core\Tracing\Next\Cost;
 use Unionbit\Core\Tracing\Next\Hypotheses;
 use Unionbit\Core\Tracing\Next\Outcome;
 use Unionbit\Core\Tracing\Next\Proposal;
+use Unionbit\Core\Tracing\Next\Trials;
 use Unionbit\Core\Tracing\Record\Event;
 use Unionbit\Core\Tracing\Record\EventKind;
 use Unionbit\Core\Tracing\Record\State;
@@ -42,6 +43,9 @@ final class Judgement
 
     private const HARDLY = 0.06;
 
+    /** Tests that are shown. */
+    private const SHOWN = 3;
+
     /** A row moved a suspect where it fits it so much better or worse than the others, times. */
     private const MOVED = 3.0;
 
@@ -56,9 +60,6 @@ final class Judgement
     /** Amperes that part two states of a call. */
     private const NOTHING = 0.001;
 
-    /** Minutes that a soak under call takes. */
-    private const SOAK = 10.0;
-
     public function __construct(
         private readonly Belief $belief,
         private readonly SuspectList $list,
@@ -67,6 +68,7 @@ final class Judgement
         public readonly Cost $cost,
         public readonly Wanted $wanted,
         private readonly World $world,
+        private readonly Trials $trials,
     ) {
     }
 
@@ -137,7 +139,10 @@ final class Judgement
                 $done = $this->done($groups, $standings, $state, $tests, $confirmed, $stuck);
                 $next = $this->afterDone($done, $state);
             } else {
-                $next = $best !== [] ? $best : $this->reruns($this->wanted->calls(), $state, $standings);
+                $next =
+                    $best !== []
+                        ? $this->withTrials($best, $groups, $state)
+                        : $this->reruns($this->wanted->calls(), $state, $standings);
                 $step = $guided === null ? null : $guided();
                 $next = $step === null ? $next : self::leadBy($step, $next);
             }
@@ -157,6 +162,19 @@ final class Judgement
             $finished,
             $odd,
         );
+    }
+
+    /**
+     * @param  list<Proposal>  $best
+     * @param  list<Group>  $groups
+     * @return list<Proposal> the best test first, which voids no proof, then repairs that tell more than the others
+     */
+    private function withTrials(array $best, array $groups, State $state): array
+    {
+        $others = [...array_slice($best, 1), ...$this->trials->of(array_column($groups, 'share', 'id'), $state)];
+        usort($others, static fn (Proposal $a, Proposal $b): int => $b->worth <=> $a->worth);
+
+        return [$best[0], ...array_slice($others, 0, self::SHOWN - 1)];
     }
 
     /**
@@ -292,15 +310,7 @@ final class Judgement
             }
         }
         $id = $groups[0]->id;
-        $confirm =
-            $stuck || $confirmed === $id
-                ? null
-                : $this->confirming->of(
-                    Hypotheses::among($standings, 0.0)->first(self::RIVALS),
-                    $id,
-                    $state,
-                    $tests,
-                );
+        $confirm = $stuck || $confirmed === $id ? null : $this->confirm($id, $standings, $state, $tests);
         $leader = array_find($standings, static fn (Standing $s): bool => $s->repair === $id);
 
         return new Done(
@@ -313,6 +323,19 @@ final class Judgement
             $this->reopenedBy($id),
             $stuck,
         );
+    }
+
+    /**
+     * @param  list<Standing>  $standings
+     * @param  array<string, true>  $tests
+     */
+    private function confirm(string $id, array $standings, State $state, array $tests): ?Proposal
+    {
+        $rivals = Hypotheses::among($standings, 0.0)->first(self::RIVALS);
+        $isSeen = ($this->list->repairs[$id] ?? null)?->look !== null;
+
+        return ($isSeen ? $this->confirming->look($rivals, $id, $state, $tests) : null) ??
+            $this->confirming->of($rivals, $id, $state, $tests);
     }
 
     private function repair(?Group $group): ?Repair
@@ -345,9 +368,9 @@ final class Judgement
     private function repairProposal(Done $done, State $state): Proposal
     {
         $event =
-            $done->repair?->isWait() === true
-                ? new Event(EventKind::Soaked, minutes: self::SOAK)
-                : new Event(EventKind::Repaired, what: $done->group);
+            $done->repair === null
+                ? new Event(EventKind::Repaired, what: $done->group)
+                : Trials::event($done->repair);
         $place = $this->cost->placeOf($done->group);
 
         return Proposal::event($event, $this->cost->at($state, $place, (float) ($done->repair?->minutes() ?? 5)));
@@ -358,7 +381,7 @@ final class Judgement
     {
         return match ($event->kind) {
             EventKind::Repaired => (float) (($this->list->repairs[$event->what] ?? null)?->minutes() ?? 5),
-            EventKind::Soaked => $event->minutes ?? self::SOAK,
+            EventKind::Soaked => $event->minutes ?? Trials::SOAK,
             EventKind::Setting => 2.0,
             EventKind::Moved => max(0.0, $this->cost->at($state, Place::from($event->of), 0.0)->minutes),
             default => 0.0,

@@ -32,6 +32,7 @@ use Unionbit\Core\Tracing\Next\Cost;
 use Unionbit\Core\Tracing\Next\Outlook;
 use Unionbit\Core\Tracing\Next\Proposal;
 use Unionbit\Core\Tracing\Next\Scoring;
+use Unionbit\Core\Tracing\Next\Trials;
 use Unionbit\Core\Tracing\Record\Event;
 use Unionbit\Core\Tracing\Record\EventKind;
 use Unionbit\Core\Tracing\Record\Row;
@@ -79,6 +80,12 @@ final class Trace
 
     /** @var array<string, int> number of the row in which a test was done, by its key */
     private array $done = [];
+
+    /** @var array<string, int> how often a test was done, by its key */
+    private array $times = [];
+
+    /** A reading that nobody explains is taken so often before it is believed. */
+    private const AGAIN = 2;
 
     /** @var array<string, CallName> */
     private array $open = [];
@@ -147,6 +154,7 @@ final class Trace
             $cost,
             $wanted,
             $this->world,
+            new Trials($this->list->repairs, $cost, $scoring),
         );
         $fuses = [];
         foreach ($supplies as $t) {
@@ -266,7 +274,9 @@ final class Trace
     private function tested(TestSetup $setup, Probe $probe, Result $result, int $number): void
     {
         $place = $this->judgement->cost->of($this->state, $setup, $probe)->at;
-        $this->done[$this->world->points->key($setup, $probe)] = $number;
+        $key = $this->world->points->key($setup, $probe);
+        $this->done[$key] = $number;
+        $this->times[$key] = ($this->times[$key] ?? 0) + 1;
         $this->state = $this->state->setUp($setup)->standing($place);
         foreach ($result->fuses as $id => $said) {
             $this->state =
@@ -323,7 +333,7 @@ final class Trace
         };
         if ($event->kind->changesTheHouse()) {
             // What was read before may read otherwise now.
-            $this->done = [];
+            [$this->done, $this->times] = [[], []];
         }
     }
 
@@ -350,7 +360,7 @@ final class Trace
         }
         $this->belief->withdraw($number);
         $this->state = $this->start;
-        [$this->done, $this->open, $this->worked, $this->confirmed] = [[], [], [], ''];
+        [$this->done, $this->times, $this->open, $this->worked, $this->confirmed] = [[], [], [], [], ''];
         foreach ($this->rows() as $row) {
             $this->apply($row);
         }
@@ -521,7 +531,8 @@ final class Trace
     }
 
     /**
-     * Tests that tell nothing more: all that were done but those whose row nobody explains, again with better contact.
+     * Tests that tell nothing more: all that were done but those whose row nobody explains, once more with better
+     * contact.
      *
      * @param  list<Standing>  $standings
      * @return array<string, true>
@@ -531,7 +542,11 @@ final class Trace
         $odd = $this->judgement->unexplained($standings);
 
         return array_fill_keys(
-            array_keys(array_filter($this->done, static fn (int $row): bool => ! in_array($row, $odd, true))),
+            array_filter(
+                array_keys($this->done),
+                fn (string $key): bool => ! in_array($this->done[$key], $odd, true) ||
+                    ($this->times[$key] ?? 0) >= self::AGAIN,
+            ),
             true,
         );
     }

@@ -287,3 +287,23 @@ it('keeps what a row says in each world, and works nothing of it out again', fun
         ->and($store->kept - $kept)
         ->toBeLessThanOrEqual(2);
 });
+
+it('offers a cheap repair as a test where no look tells: a delay waited out, and run again', function (): void {
+    $traced = Traced::of('heat-pump-o-1c-1aux', ['outdoor-delay:compressor-contact'], ['cool-1', 'fan']);
+    $trial = null;
+    for ($turn = 0; $turn < 12 && $trial === null && $traced->trace->answer()->done === null; $turn++) {
+        $next = $traced->trace->answer()->next;
+        // What voids a proof is never the first to be asked for.
+        expect($next[0]->event)->toBeNull();
+        $trial = array_find($next, static fn (Proposal $p): bool => $p->event?->kind === EventKind::Soaked);
+        if ($trial === null && ($next[0]->probe->inspect ?? '') !== '') {
+            $traced->trace->test($next[0]->setup, $next[0]->probe, new Result(cannot: 'no access'));
+        } elseif ($trial === null) {
+            $traced->does($next[0]);
+        }
+    }
+    expect($trial?->bits)->toBeGreaterThan(0.5);
+    $traced->does($trial);
+    $answer = $traced->follow(toTheEnd: true);
+    expect($answer->finished)->toBeTrue()->and($traced->house->isSound())->toBeTrue();
+});

@@ -22,6 +22,9 @@ final class Pairs
 
     private const SECOND = 14;
 
+    /** Rows that a first leaves odd before two are asked together, which costs a solution each. */
+    private const STUBBORN = 2;
+
     /** @var array<string, true> */
     private array $tried = [];
 
@@ -45,16 +48,55 @@ final class Pairs
             }
             $this->tried[$key] = true;
             foreach ($this->seconds($first, $odd) as $second) {
-                $one = $first->prior <= $second->prior ? $first : $second;
-                $other = $one === $first ? $second : $first;
-                $this->belief->enter(
-                    Suspect::both($one, $other, (self::BOTH * $one->prior * $other->prior) / $total),
-                );
+                $this->belief->enter(self::both($first, $second, $total));
                 $added = true;
             }
         }
 
-        return $added;
+        return $added || $this->together($standings, $total);
+    }
+
+    private static function both(Suspect $first, Suspect $second, float $total): Suspect
+    {
+        $one = $first->prior <= $second->prior ? $first : $second;
+        $other = $one === $first ? $second : $first;
+
+        return Suspect::both($one, $other, (self::BOTH * $one->prior * $other->prior) / $total);
+    }
+
+    /**
+     * Where no second explains by itself what a first leaves: what the two together read in the last odd row. One may
+     * hide the other, as a short beyond an open screw does.
+     *
+     * @param  list<Standing>  $standings  most first
+     */
+    private function together(array $standings, float $total): bool
+    {
+        $first = $this->leaders($standings)[0] ?? null;
+        $odd = $first === null ? [] : $this->unexplained($first);
+        $key = ($first->id ?? '').'+'.implode(',', $odd);
+        if ($first === null || count($odd) < self::STUBBORN || isset($this->tried[$key])) {
+            return false;
+        }
+        $this->tried[$key] = true;
+        $last = array_slice($odd, -2);
+        $scores = [];
+        foreach ($this->belief->suspects() as $id => $second) {
+            if (count($second->faults) !== 1 || $id === $first->id || str_contains($id, '@')) {
+                continue;
+            }
+            $pair = self::both($first, $second, $total);
+            $fits = array_product(array_map(fn (int $n): float => $this->belief->alone($pair, $n), $last));
+            if ($fits > self::EXPLAINED ** count($last)) {
+                $scores[$id] = $fits * $second->prior;
+            }
+        }
+        arsort($scores);
+        foreach (array_slice(array_keys($scores), 0, self::SECOND) as $id) {
+            $this->belief->enter(self::both($first, $this->belief->suspects()[$id], $total));
+        }
+
+        return $scores !== [];
     }
 
     /**

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Unionbit\Core\Tracing\Next;
 
 use Unionbit\Core\Tracing\Record\State;
+use Unionbit\Core\Tracing\Test\Probe;
 
 /** The test that would show most surely that one repair is the right one: what it gives and the others do not. */
 final readonly class Confirming
@@ -14,6 +15,20 @@ final readonly class Confirming
 
     public function __construct(private Scoring $scoring)
     {
+    }
+
+    /**
+     * A look at the very thing: it is on the way to the repair. Null where it was taken or refused.
+     *
+     * @param  array<string, true>  $done  keys of tests done already
+     */
+    public function look(Hypotheses $hypotheses, string $group, State $state, array $done): ?Proposal
+    {
+        $this->scoring->done = $done;
+        $look = new Candidate($state->setup, [Probe::inspect($group)]);
+        $scored = $this->scoring->of($look, $hypotheses, $state, 0.0)[0] ?? null;
+
+        return $scored?->proposal($hypotheses, $scored->worth);
     }
 
     /**
