@@ -12,7 +12,6 @@ use Unionbit\Core\Tracing\Record\Event;
 use Unionbit\Core\Tracing\Record\EventKind;
 use Unionbit\Core\Tracing\Test\Probe;
 use Unionbit\Core\Tracing\Test\TestSetup;
-use Unionbit\Core\Tracing\World\Said;
 use Unionbit\Core\Words\Message;
 
 /** A proposal, as the page shows it: what to set up, what to read or see, what each outcome would leave. */

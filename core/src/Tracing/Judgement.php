@@ -5,10 +5,7 @@ declare(strict_types=1);
 namespace Unionbit\Core\Tracing;
 
 use Unionbit\Core\Call\CallName;
-use Unionbit\Core\Circuit\Netlist\Element;
-use Unionbit\Core\Circuit\OperatingPoint;
 use Unionbit\Core\Fault\Doing;
-use Unionbit\Core\Fault\Fault;
 use Unionbit\Core\Fault\Repair;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Tracing\Belief\Belief;
@@ -46,19 +43,11 @@ final class Judgement
     /** Tests that are shown. */
     private const SHOWN = 3;
 
-    /** A row moved a suspect where it fits it so much better or worse than the others, times. */
-    private const MOVED = 3.0;
-
-    private const BECAUSE = 4;
-
     /** Share of a suspect that, explaining every row, makes two faults at once not worth a thought. */
     private const CREDIBLE = 0.02;
 
     /** Rivals against which a test confirms. */
     private const RIVALS = 14;
-
-    /** Amperes that part two states of a call. */
-    private const NOTHING = 0.001;
 
     public function __construct(
         private readonly Belief $belief,
@@ -69,6 +58,7 @@ final class Judgement
         public readonly Wanted $wanted,
         private readonly World $world,
         private readonly Trials $trials,
+        public readonly Reopened $reopened,
     ) {
     }
 
@@ -94,28 +84,10 @@ final class Judgement
         );
     }
 
-    /**
-     * @param  list<Standing>  $standings
-     * @param  array<string, true>  $tests  keys of tests done
-     * @param  list<CallName>  $open
-     * @param  list<CallName>  $unseen  calls that were not seen to work since the last repair
-     * @param  ?callable(): ?Proposal  $guided  the next step of a routine, where one is followed
-     * @param  array<int, bool>  $odd  rows that were odd before the last repair, with whether each is struck off
-     * @param  string  $confirmed  the group whose confirming test is done
-     * @param  list<string>  $notes
-     */
-    public function answer(
-        array $standings,
-        State $state,
-        int $rows,
-        array $tests,
-        array $open,
-        array $unseen,
-        string $confirmed,
-        array $notes,
-        ?callable $guided = null,
-        array $odd = [],
-    ): Answer {
+    /** @param  list<Standing>  $standings */
+    public function answer(array $standings, State $state, Asked $asked): Answer
+    {
+        [$open, $tests] = [$asked->open, $asked->tests];
         $suspects = $this->suspects($standings);
         $groups = $this->groups($suspects);
         $leads = $groups[0] ?? null;
@@ -127,7 +99,7 @@ final class Judgement
             $next = $this->reruns($open, $state, $standings);
         } elseif ($finished && $leads->share >= self::FOUND) {
             // Asked for the second fault: every call is run, not only those that were complained of or touched.
-            $next = $this->reruns($unseen, $state, $standings);
+            $next = $this->reruns($asked->unseen, $state, $standings);
         } else {
             $hypotheses = Hypotheses::among($standings);
             $enough = $leads !== null && $leads->share >= self::FOUND && ! $sound;
@@ -136,31 +108,31 @@ final class Judgement
                 ($best[0]->bits ?? 0.0) < ($leads !== null && $leads->share >= self::NEARLY ? self::HARDLY : 0.0);
             $stuck = ! $enough && ($best === [] || $hardly) && $leads !== null && ! $sound;
             if ($enough || $stuck) {
-                $done = $this->done($groups, $standings, $state, $tests, $confirmed, $stuck);
+                $done = $this->done($groups, $standings, $state, $tests, $asked->confirmed, $stuck);
                 $next = $this->afterDone($done, $state);
             } else {
                 $next =
                     $best !== []
                         ? $this->withTrials($best, $groups, $state)
                         : $this->reruns($this->wanted->calls(), $state, $standings);
-                $step = $guided === null ? null : $guided();
+                $step = $asked->guided === null ? null : ($asked->guided)();
                 $next = $step === null ? $next : self::leadBy($step, $next);
             }
         }
 
         return new Answer(
-            $rows,
+            $asked->rows,
             $state,
             $suspects,
             $groups,
             $next,
             $this->unexplained($standings),
-            $notes,
+            $asked->notes,
             $this->list->landing,
             $done,
             $open,
             $finished,
-            $odd,
+            $asked->odd,
         );
     }
 
@@ -200,7 +172,8 @@ final class Judgement
             $first[$standing->id] ??= $standing;
         }
         arsort($shares);
-        $mean = $this->means($standings);
+        $reasons = new Reasons($this->belief);
+        $mean = $reasons->means($standings);
         $lines = [];
         foreach ($shares as $id => $share) {
             $standing = $first[$id];
@@ -210,60 +183,13 @@ final class Judgement
                 $standing->left === [] && $suspect->faults !== [] ? Suspect::sound(0.0)->title : $suspect->title,
                 $share,
                 $standing->repair,
-                $this->because($suspect, $mean),
+                $reasons->of($suspect, $mean),
                 $suspect->factors,
                 $standing,
             );
         }
 
         return $lines;
-    }
-
-    /**
-     * @param  list<Standing>  $standings
-     * @return array<int, float> how well each row fits on the whole
-     */
-    private function means(array $standings): array
-    {
-        $means = [];
-        $few = array_slice($standings, 0, 40);
-        foreach ($this->belief->rows() as $index => $row) {
-            if (! $row->kind->isEvidence() || $row->withdrawn) {
-                continue;
-            }
-            $sum = $weight = 0.0;
-            foreach ($few as $standing) {
-                $fit = $this->belief->fit($standing->suspect->id, $index);
-                if ($fit !== null) {
-                    $sum += $standing->share * $fit;
-                    $weight += $standing->share;
-                }
-            }
-            $means[$index] = $weight > 0.0 ? $sum / $weight : 1.0;
-        }
-
-        return $means;
-    }
-
-    /**
-     * @param  array<int, float>  $means
-     * @return list<int>
-     */
-    private function because(Suspect $suspect, array $means): array
-    {
-        $moved = [];
-        foreach ($means as $index => $mean) {
-            $fit = $this->belief->fit($suspect->id, $index);
-            $times = $fit === null ? 1.0 : max(1.0e-9, $fit) / max(1.0e-9, $mean);
-            $by = max($times, 1.0 / $times);
-            if ($by >= self::MOVED) {
-                $number = $this->belief->rows()[$index]->number;
-                $moved[$number] = max($moved[$number] ?? 0.0, $by);
-            }
-        }
-        arsort($moved);
-
-        return array_slice(array_keys($moved), 0, self::BECAUSE);
     }
 
     /**
@@ -320,7 +246,7 @@ final class Judgement
             $this->list->repairs[$id] ?? null,
             $this->fuses($leader, $state),
             $confirm,
-            $this->reopenedBy($id),
+            $this->reopened->by($id),
             $stuck,
         );
     }
@@ -456,50 +382,5 @@ final class Judgement
         asort($best);
 
         return array_keys($best);
-    }
-
-    /**
-     * The calls whose proof a repair voids: those in which what it ends would have changed any current or any sign, or
-     * in which the part that it touches carries any.
-     *
-     * @return list<CallName>
-     */
-    public function reopenedBy(string $repair): array
-    {
-        $known = $this->list->repairs[$repair] ?? null;
-        $faults = $known->ends ?? [];
-        $calls = $this->wanted->calls();
-        if ($faults === [] || $known?->does === Doing::Thermostat) {
-            return $calls;
-        }
-
-        return array_values(
-            array_filter(
-                $calls,
-                fn (CallName $c): bool => array_any($faults, fn (Fault $f): bool => $this->touches($f, $c)),
-            ),
-        );
-    }
-
-    private function touches(Fault $fault, CallName $call): bool
-    {
-        $sound = $this->world->solve(TestSetup::calling($call), null, []);
-        $other = $this->world->solve(TestSetup::calling($call), $fault, []);
-        if ($sound->seen !== $other->seen || $sound->point === null || $other->point === null) {
-            return true;
-        }
-
-        return array_any(
-            $sound->netlist->elements,
-            static fn (Element $e): bool => self::differ($sound->point, $other->point, $e),
-        );
-    }
-
-    private static function differ(OperatingPoint $one, OperatingPoint $other, Element $element): bool
-    {
-        $same = $other->netlist->elements[$element->id] ?? null;
-        $amps = $same === null ? 0.0 : $other->phasors->amps($same);
-
-        return abs($amps - $one->phasors->amps($element)) > self::NOTHING;
     }
 }

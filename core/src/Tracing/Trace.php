@@ -16,6 +16,7 @@ use Unionbit\Core\Tracing\Belief\Belief;
 use Unionbit\Core\Tracing\Belief\Blows;
 use Unionbit\Core\Tracing\Belief\Kept;
 use Unionbit\Core\Tracing\Belief\Moments;
+use Unionbit\Core\Tracing\Belief\OddRows;
 use Unionbit\Core\Tracing\Belief\Pairs;
 use Unionbit\Core\Tracing\Belief\RowLikelihood;
 use Unionbit\Core\Tracing\Belief\Standing;
@@ -155,6 +156,7 @@ final class Trace
             $wanted,
             $this->world,
             new Trials($this->list->repairs, $cost, $scoring),
+            new Reopened($this->list, $wanted, $this->world),
         );
         $fuses = [];
         foreach ($supplies as $t) {
@@ -265,9 +267,12 @@ final class Trace
         if ($row->event !== null) {
             $this->happened($row->event);
         } elseif ($row->setup !== null && $row->probe !== null && $row->result !== null) {
-            $row->kind === RowKind::Cannot
-                ? $this->refuse($row->setup, $row->probe, $row->result)
-                : $this->tested($row->setup, $row->probe, $row->result, $row->number);
+            if ($row->kind === RowKind::Cannot) {
+                $this->state = $this->state->refused($row->setup, $row->probe, $row->result->cannot);
+                $this->done[$this->world->points->key($row->setup, $row->probe)] = 0;
+            } else {
+                $this->tested($row->setup, $row->probe, $row->result, $row->number);
+            }
         }
     }
 
@@ -277,60 +282,24 @@ final class Trace
         $key = $this->world->points->key($setup, $probe);
         $this->done[$key] = $number;
         $this->times[$key] = ($this->times[$key] ?? 0) + 1;
-        $this->state = $this->state->setUp($setup)->standing($place);
-        foreach ($result->fuses as $id => $said) {
-            $this->state =
-                $said === 'opened'
-                    ? $this->state->spends((string) $id)
-                    : $this->state->with((string) $id, State::OPEN);
-        }
-        $fuse = $result->sees[Sight::FUSE] ?? null;
-        if ($fuse === State::WHOLE || $fuse === State::OPEN) {
-            $this->state = $this->state->with($this->sight->fused(), $fuse);
-        }
+        $this->state = $this->state->tested($setup, $result, $this->sight->fused())->standing($place);
         if ($setup->handsAreOff() && $this->judgement->wanted->works($setup->call, $result->sees)) {
             unset($this->open[$setup->call->value]);
             $this->worked[$setup->call->value] = true;
         }
     }
 
-    private function refuse(TestSetup $setup, Probe $probe, Result $result): void
-    {
-        if ($result->cannot === 'no such call') {
-            $this->state = $this->state->refusing("call:{$setup->call->value}");
-        }
-        foreach (array_filter([$probe->from, $probe->to]) as $point) {
-            $this->state = $this->state->refusing("point:{$point}");
-        }
-        if ($probe->inspect !== '') {
-            $this->state = $this->state->refusing("look:{$probe->inspect}");
-        }
-        foreach ($probe->see as $key) {
-            $this->state = $this->state->refusing("see:{$key}");
-        }
-        $this->done[$this->world->points->key($setup, $probe)] = 0;
-    }
-
     private function happened(Event $event): void
     {
-        $setup = $this->state->setup;
-        match ($event->kind) {
-            EventKind::FuseReplaced => ($this->state = $this->state->with($event->of, State::WHOLE)),
-            EventKind::FuseOpened => ($this->state = $this->state->spends($event->of)),
-            EventKind::BreakerIn => ($this->state = $this->state->setUp(
-                $setup->broken(array_values(array_unique([...$setup->breaker, $event->of]))),
-            )),
-            EventKind::BreakerOut => ($this->state = $this->state->setUp(
-                $setup->broken(array_values(array_diff($setup->breaker, [$event->of]))),
-            )),
-            EventKind::Moved => ($this->state = $this->state->standing(Place::from($event->of))),
-            EventKind::ProvedDead => ($this->state = $this->state->setUp($setup->provedDead())),
-            EventKind::Repaired => $this->repaired($event->what),
-            EventKind::Setting => $this->repaired($this->list->settingOf($event->key)),
-            EventKind::Soaked => $event->what === '' ? null : $this->repaired($event->what),
-            EventKind::Routine => ($this->state = $this->state->guidedBy(Routine::tryFrom($event->key))),
-            default => null,
+        $this->state = $this->state->after($event);
+        $repaired = match ($event->kind) {
+            EventKind::Repaired, EventKind::Soaked => $event->what,
+            EventKind::Setting => $this->list->settingOf($event->key),
+            default => '',
         };
+        if ($repaired !== '') {
+            $this->repaired($repaired);
+        }
         if ($event->kind->changesTheHouse()) {
             // What was read before may read otherwise now.
             [$this->done, $this->times] = [[], []];
@@ -342,7 +311,7 @@ final class Trace
         $this->state = $this->state->repaired($what);
         $this->worked = [];
         $this->confirmed = '';
-        foreach ($this->judgement->reopenedBy($what) as $call) {
+        foreach ($this->judgement->reopened->by($what) as $call) {
             $this->open[$call->value] = $call;
         }
     }
@@ -446,9 +415,7 @@ final class Trace
 
         $notAgain = $this->notAgain($standings);
 
-        return $this->last = $this->judgement->answer(
-            $standings,
-            $this->state,
+        $asked = new Asked(
             count($this->rows()),
             $notAgain,
             array_values($this->open),
@@ -462,8 +429,10 @@ final class Trace
                     $this->ground($standings),
                     $notAgain,
                 ),
-            $this->odd(),
+            OddRows::of($this->belief),
         );
+
+        return $this->last = $this->judgement->answer($standings, $this->state, $asked);
     }
 
     /** @return list<array{Routine, Proposal}> every routine with its next step, the most telling first */
@@ -499,35 +468,6 @@ final class Trace
             $this->rows(),
             $standings,
         );
-    }
-
-    /**
-     * What was odd before the last repair: each is read again and struck off by hand, or it stays. The certain part
-     * first: what vanishes with it was its consequence.
-     *
-     * @return array<int, bool> whether it is struck off, by number of the row; none where nothing was repaired
-     */
-    private function odd(): array
-    {
-        $odd = $since = [];
-        foreach ($this->belief->rows() as $index => $row) {
-            $event = $row->withdrawn ? null : $row->event;
-            if ($event?->kind === EventKind::Repaired) {
-                $odd = $since;
-            } elseif ($event?->kind === EventKind::Struck && isset($odd[$event->row])) {
-                $odd[$event->row] = true;
-            } elseif (
-                ! $row->withdrawn &&
-                $row->number > 0 &&
-                $row->kind->isEvidence() &&
-                ($row->probe->inspect ?? '') === '' &&
-                $this->belief->sound($index) < Pairs::EXPLAINED
-            ) {
-                $since[$row->number] = false;
-            }
-        }
-
-        return $odd;
     }
 
     /**

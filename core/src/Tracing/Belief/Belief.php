@@ -6,8 +6,6 @@ namespace Unionbit\Core\Tracing\Belief;
 
 use Unionbit\Core\Fault\Fault;
 use Unionbit\Core\Fault\ToldWhen;
-use Unionbit\Core\Tracing\Guide\Spot;
-use Unionbit\Core\Tracing\Record\Event;
 use Unionbit\Core\Tracing\Record\EventKind;
 use Unionbit\Core\Tracing\Record\Row;
 use Unionbit\Core\Tracing\Record\RowKind;
@@ -46,23 +44,6 @@ final class Belief
 
     private const UNKNOWN_SIGN = 0.45;
 
-    /** Minutes after which every delay of a house has run out. */
-    private const DELAYS = 5.0;
-
-    /** A fuse is said to have opened where nothing of a suspect could open it. */
-    private const BLOWN_BY_NOTHING = 0.03;
-
-    /** Touching a part that comes and goes brings it back so often. */
-    private const TOUCHED = 0.8;
-
-    /** Where a cable is at fault, damage is found along it so often; and along another so seldom. */
-    private const HURT = 0.8;
-
-    private const HURT_BESIDE = 0.1;
-
-    /** It comes back at a touch elsewhere so seldom. */
-    private const BY_CHANCE = 0.01;
-
     /** @var array<string, Suspect> by id */
     private array $suspects = [];
 
@@ -87,6 +68,8 @@ final class Belief
     /** @var list<array<string, true>> ids of faults, without severity, that were repaired before each row */
     private array $ended = [[]];
 
+    private readonly Endings $endings;
+
     /** @param  list<string>  $fused  transformers with a fuse */
     public function __construct(
         private readonly SuspectList $list,
@@ -96,6 +79,7 @@ final class Belief
         private readonly array $fused,
         private readonly Blows $blows,
     ) {
+        $this->endings = new Endings($list);
         foreach ($list->all as $suspect) {
             $this->enter($suspect);
         }
@@ -139,7 +123,7 @@ final class Belief
     {
         $this->rows[] = $row;
         $last = $this->ended[count($this->ended) - 1];
-        $this->ended[] = $row->event === null || $row->withdrawn ? $last : $last + $this->ends($row->event);
+        $this->ended[] = $row->event === null || $row->withdrawn ? $last : $last + $this->endings->of($row->event);
         $event = $row->withdrawn ? null : $row->event;
         if ($event?->kind === EventKind::Compared && $event->row !== null && $event->ohms !== null) {
             $this->goods[$event->row] = $event->ohms;
@@ -167,47 +151,6 @@ final class Belief
             $this->add($row);
         }
         $this->again();
-    }
-
-    /** @return array<string, true> ids of faults, without severity, that an event ends */
-    private function ends(Event $event): array
-    {
-        $ids = match ($event->kind) {
-            EventKind::Repaired => $this->repairedBy($event->what),
-            EventKind::FuseReplaced => $this->repairedBy($this->list->fuseOf($event->of)),
-            EventKind::Setting => $this->repairedBy($this->list->settingOf($event->key)),
-            EventKind::Soaked => ($event->minutes ?? 0.0) < self::DELAYS ? [] : $this->waitedOut(),
-            default => [],
-        };
-
-        return array_fill_keys($ids, true);
-    }
-
-    /** @return list<string> */
-    private function repairedBy(string $what): array
-    {
-        $repair = $this->list->repairs[$what] ?? null;
-        if ($repair !== null) {
-            return $repair->faults();
-        }
-
-        return array_map(
-            static fn (string $id): string => explode('@', $id)[0],
-            array_values(array_filter(explode('+', $what), static fn (string $id): bool => $id !== '')),
-        );
-    }
-
-    /** @return list<string> */
-    private function waitedOut(): array
-    {
-        $ids = [];
-        foreach ($this->list->repairs as $repair) {
-            if ($repair->isWait()) {
-                array_push($ids, ...$repair->faults());
-            }
-        }
-
-        return $ids;
     }
 
     /** @return list<Standing> everything with any share, most first */
@@ -324,7 +267,9 @@ final class Belief
         $before = array_sum($this->weights[$id]);
         $this->weights[$id] = $row->kind->isEvidence()
             ? $this->afterTest($this->suspects[$id], $row, $index)
-            : $this->afterEvent($this->suspects[$id], $row);
+            : ($row->event === null
+                ? $this->weights[$id]
+                : EventWeights::after($row->event, $this->suspects[$id], $this->weights[$id]));
         $after = array_sum($this->weights[$id]);
         $this->fitted[$id][$index] = $before > 0.0 ? $after / $before : 0.0;
     }
@@ -423,78 +368,6 @@ final class Belief
         return $factor;
     }
 
-    /** @return array<string, float> */
-    private function afterEvent(Suspect $suspect, Row $row): array
-    {
-        $weights = $this->weights[$suspect->id];
-        $event = $row->event;
-        if ($event === null) {
-            return $weights;
-        }
-
-        return match ($event->kind) {
-            EventKind::FuseReplaced => self::moved(
-                $weights,
-                static fn (array $open): array => array_values(array_diff($open, [$event->of])),
-            ),
-            EventKind::FuseOpened => self::moved(
-                $weights,
-                static fn (array $open): array => array_values(array_unique([...$open, $event->of])),
-                fn (array $open): float => in_array($event->of, $open, true) || $suspect->joins()
-                    ? 1.0
-                    : self::BLOWN_BY_NOTHING,
-            ),
-            EventKind::Walked => array_map(fn (float $w): float => $w * self::walked($suspect, $event), $weights),
-            EventKind::Touched => array_map(fn (float $w): float => $w * $this->touched($suspect, $event), $weights),
-            default => $weights,
-        };
-    }
-
-    /** What was found along a cable, of a fault that is on one of its conductors and of one that is not. */
-    private static function walked(Suspect $suspect, Event $event): float
-    {
-        $on = in_array($event->of, $suspect->conductors, true);
-
-        return match ($event->answered) {
-            true => $on ? self::HURT : self::HURT_BESIDE,
-            false => $on ? 1.0 - self::HURT / count(Spot::cases()) : 1.0,
-            null => 1.0,
-        };
-    }
-
-    private function touched(Suspect $suspect, Event $event): float
-    {
-        $is =
-            array_any($suspect->faults, static fn (Fault $f): bool => $f->intermittent) &&
-            $suspect->isAt($event->of);
-
-        return match (true) {
-            $event->answered === true => $is ? self::TOUCHED : self::BY_CHANCE,
-            $event->answered === false && $is => 1.0 - self::TOUCHED,
-            default => 1.0,
-        };
-    }
-
-    /**
-     * @param  array<string, float>  $weights
-     * @param  callable(list<string>): list<string>  $to
-     * @param  ?callable(list<string>): float  $times
-     * @return array<string, float>
-     */
-    private static function moved(array $weights, callable $to, ?callable $times = null): array
-    {
-        $after = [];
-        foreach ($weights as $open => $weight) {
-            $opens = $open === '' ? [] : explode(',', (string) $open);
-            $then = $to($opens);
-            sort($then);
-            $key = implode(',', $then);
-            $after[$key] = ($after[$key] ?? 0.0) + $weight * ($times === null ? 1.0 : $times($opens));
-        }
-
-        return $after;
-    }
-
     /** How well a row fitted a suspect, 0 to 1; null where it was not asked. */
     public function fit(string $suspect, int $index): ?float
     {
@@ -512,17 +385,6 @@ final class Belief
     {
         $this->likelihood->keep();
         $this->blows->keep();
-    }
-
-    /** @return array<string, true> what is repaired by now */
-    public function ended(): array
-    {
-        return $this->ended[count($this->ended) - 1];
-    }
-
-    public function world(string $key): ?Fault
-    {
-        return $this->worlds->fault($key);
     }
 
     /** How well a row fits the sound house with whole fuses, as it was read, whatever was repaired. */

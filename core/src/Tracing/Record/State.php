@@ -7,7 +7,10 @@ namespace Unionbit\Core\Tracing\Record;
 use Unionbit\Core\Data\Copies;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Tracing\Guide\Routine;
+use Unionbit\Core\Tracing\Test\Probe;
+use Unionbit\Core\Tracing\Test\Result;
 use Unionbit\Core\Tracing\Test\TestSetup;
+use Unionbit\Core\Tracing\World\Seen;
 
 /** Where a trace stands: the person, the set-up as it was left, the fuses as far as known, repairs, minutes. */
 final readonly class State
@@ -81,14 +84,58 @@ final readonly class State
         return $this->copy(['repaired' => [...$this->repaired, $what]]);
     }
 
-    public function guidedBy(?Routine $routine): self
+    /**
+     * After a test: its set-up stands, its fuses are what it says.
+     *
+     * @param  string  $fused  the supply of which "fuse" is said
+     */
+    public function tested(TestSetup $setup, Result $result, string $fused): self
     {
-        return $this->copy(['routine' => $routine]);
+        $state = $this->setUp($setup);
+        foreach ($result->fuses as $id => $said) {
+            $state = $said === 'opened' ? $state->spends((string) $id) : $state->with((string) $id, self::OPEN);
+        }
+        $fuse = $result->sees[Seen::Fuse->value] ?? null;
+
+        return $fuse === self::WHOLE || $fuse === self::OPEN ? $state->with($fused, $fuse) : $state;
     }
 
-    public function refusing(string $key): self
+    /** After a test that could not be done: nothing of it is asked for again. */
+    public function refused(TestSetup $setup, Probe $probe, string $why): self
     {
-        return $this->copy(['cannot' => [...$this->cannot, $key]]);
+        $keys = [
+            ...$why === 'no such call' ? ["call:{$setup->call->value}"] : [],
+            ...array_map(static fn (string $p): string => "point:{$p}", array_filter([$probe->from, $probe->to])),
+            ...$probe->inspect === '' ? [] : ["look:{$probe->inspect}"],
+            ...array_map(static fn (string $k): string => "see:{$k}", $probe->see),
+        ];
+
+        return $this->copy(['cannot' => [...$this->cannot, ...$keys]]);
+    }
+
+    public function after(Event $event): self
+    {
+        $breaker = $this->setup->breaker;
+
+        return match ($event->kind) {
+            EventKind::FuseReplaced => $this->with($event->of, self::WHOLE),
+            EventKind::FuseOpened => $this->spends($event->of),
+            EventKind::BreakerIn => $this->setUp(
+                $this->setup->broken(array_values(array_unique([...$breaker, $event->of]))),
+            ),
+            EventKind::BreakerOut => $this->setUp(
+                $this->setup->broken(array_values(array_diff($breaker, [$event->of]))),
+            ),
+            EventKind::Moved => $this->standing(Place::from($event->of)),
+            EventKind::ProvedDead => $this->setUp($this->setup->provedDead()),
+            EventKind::Routine => $this->guidedBy(Routine::tryFrom($event->key)),
+            default => $this,
+        };
+    }
+
+    private function guidedBy(?Routine $routine): self
+    {
+        return $this->copy(['routine' => $routine]);
     }
 
     /** @return array<string, mixed> as the protocol has it */
