@@ -1,3 +1,4 @@
+import { useRef } from 'react';
 import { MeterDock } from '@/features/meter-dock/MeterDock';
 import { useProbes } from '@/shell/Shell';
 import type { ProveProps, StepView } from '@/types';
@@ -14,6 +15,9 @@ export function Dock({
     readings: ProveProps['readings'];
 }) {
     const probes = useProbes();
+    // What was just read as expected: the page is read again after it, and the next figure may come before that.
+    const read = useRef({ run: '', pairs: new Set<string>() });
+    const run = `${step?.key ?? ''}/${step?.startedAt ?? ''}`;
     return (
         <MeterDock
             stage="prove"
@@ -30,9 +34,13 @@ export function Dock({
                     : []
             }
             onRecorded={(reading) => {
+                const pair = `${reading.a}~${reading.b}`;
+                if (read.current.run !== run) read.current = { run, pairs: new Set() };
+                if (reading.outcome !== 'pass') read.current.pairs.delete(pair);
                 if (reading.outcome !== 'pass' || !step) return;
+                read.current.pairs.add(pair);
                 const next = toRead(step).find(
-                    (probe) => probe.reading?.outcome !== 'pass' && !(probe.a === reading.a && probe.b === reading.b),
+                    (probe) => probe.reading?.outcome !== 'pass' && !read.current.pairs.has(`${probe.a}~${probe.b}`),
                 );
                 if (next && step.probes.some((probe) => probe.a === reading.a && probe.b === reading.b)) {
                     probes.setMode(next.mode);
