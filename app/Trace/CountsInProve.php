@@ -26,7 +26,7 @@ final class CountsInProve
     public static function signs(Job $job, TestSetup $setup, array $sees): array
     {
         $record = $setup->isPlain() ? RunningProof::of($job, $setup->call) : null;
-        if ($record === null || ! $record->isRunning()) {
+        if ($record === null || ! $record->isRunning() || $record->offAt !== null) {
             return [];
         }
         $signs = [];

@@ -24,6 +24,7 @@ use Unionbit\Core\Tracing\Protocol\Reading as Protocol;
 use Unionbit\Core\Tracing\Protocol\Session;
 use Unionbit\Core\Tracing\Protocol\Vocabulary;
 use Unionbit\Core\Tracing\Record\Event;
+use Unionbit\Core\Tracing\Record\EventKind;
 use Unionbit\Core\Tracing\Refusal;
 use Unionbit\Core\Tracing\Test\Probe;
 use Unionbit\Core\Tracing\Test\Result;
@@ -216,8 +217,22 @@ final class TraceBook
         foreach ($readings->get() as $reading) {
             array_push($entries, ...$this->reading($reading, $strips));
         }
+        $since = $this->repairedBefore();
 
-        return $entries;
+        return array_values(array_filter($entries, static fn (Entry $e): bool => $e->seq > $since));
+    }
+
+    /** Place in the order of the last repair of an earlier trace: what was read before it was another house. */
+    private function repairedBefore(): int
+    {
+        $repairs = $this->job
+            ->counting($this->job->traceRows())
+            ->where('kind', TraceMoment::Event)
+            ->where('body->event->kind', EventKind::Repaired->value)
+            ->where('seq', '<', $this->open->seq ?? PHP_INT_MAX);
+        $last = $repairs->reorder()->max('seq');
+
+        return is_numeric($last) ? (int) $last : 0;
     }
 
     /** @return list<Entry> nothing of a tester that does not touch */

@@ -218,6 +218,11 @@ it('carries a blown fuse that was found by volts across it', function (): void {
         ->toBe('found')
         ->and(shareOf($job, 'fuse:T1'))
         ->toBeGreaterThan(0.3);
+
+    // Once it was repaired, what was read before is of another house: the next fault begins without it.
+    traceRow($job, 'event', ['event' => ['kind' => 'repaired', 'what' => 'fuse:T1']])->assertCreated();
+    traceRow($job, 'close')->assertCreated();
+    expect(traced($job)['carried'])->toBe(0);
 });
 
 it(
