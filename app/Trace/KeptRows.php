@@ -9,7 +9,7 @@ use Illuminate\Support\Facades\Cache;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Tracing\Belief\Kept;
 
-/** How likely each row is in each world of a house, kept under the sum of its wiring: a page replays, it solves nothing. */
+/** How likely a row is in each world of a house, kept by the sum of its wiring: a page replays and solves nothing. */
 final readonly class KeptRows implements Kept
 {
     private const A_WEEK = 7 * 24 * 3600;
