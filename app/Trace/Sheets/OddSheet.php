@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Trace\Sheets;
 
-use App\Trace\RowView;
 use App\Trace\TraceBook;
 use App\Trace\TraceLine;
+use App\Trace\View\RowView;
 use Unionbit\Core\Tracing\Answer;
 
 /** What was odd before the repair: each is read again, and struck off by hand. */

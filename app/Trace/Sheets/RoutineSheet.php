@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Trace\Sheets;
 
-use App\Trace\ProposalView;
 use App\Trace\TraceBook;
+use App\Trace\View\ProposalView;
 use Unionbit\Core\Tracing\Guide\Routine;
 use Unionbit\Core\Words\Message;
 

@@ -2,8 +2,9 @@
 
 declare(strict_types=1);
 
-namespace App\Trace;
+namespace App\Trace\View;
 
+use App\Trace\TraceBook;
 use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Tracing\Next\Outcome;
 use Unionbit\Core\Tracing\Next\Proposal;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Trace;
+namespace App\Trace\View;
 
 use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Fault\Fault;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Trace;
+namespace App\Trace\View;
 
 use Unionbit\Core\Tracing\World\Said;
 use Unionbit\Core\Tracing\World\Sight;

@@ -2,8 +2,10 @@
 
 declare(strict_types=1);
 
-namespace App\Trace;
+namespace App\Trace\View;
 
+use App\Trace\TraceBook;
+use App\Trace\TraceLine;
 use Unionbit\Core\Tracing\Guide\Routine;
 use Unionbit\Core\Tracing\Guide\Spot;
 use Unionbit\Core\Tracing\Protocol\ProposalWords;
