@@ -20,6 +20,12 @@ return [
     // In the environment of the browser tests: the file, in storage/framework, that says how far the clock is ahead.
     'clock' => env('UNIONBIT_CLOCK', 'clock-offset'),
 
+    // Where backups stand, one folder each; on another disk, or carried to one.
+    'backups' => env('UNIONBIT_BACKUPS', storage_path('backups')),
+
+    // When one is made by the scheduler, by the server's clock; empty for never.
+    'backup_at' => env('UNIONBIT_BACKUP_AT', '02:30'),
+
     // "Proved dead" lapses after this many minutes.
     'isolated_minutes' => 30,
 ];

@@ -1,0 +1,164 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Backup;
+
+use DateTimeImmutable;
+use DateTimeInterface;
+use FilesystemIterator;
+use Illuminate\Filesystem\Filesystem;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Storage;
+use PDO;
+use PDOException;
+use RecursiveDirectoryIterator;
+use RecursiveIteratorIterator;
+use SplFileInfo;
+
+/**
+ * A backup made while the server is in use: the database as it was at one moment, then every photograph that it names.
+ * A photograph is on the disk before its row is acknowledged, and is never changed: what the copy names is there, and
+ * what an earlier backup has of it is linked, not copied. Half a backup has another name.
+ */
+final readonly class Backup
+{
+    private const HALF = '.half';
+
+    public function __construct(private string $root)
+    {
+    }
+
+    /** @throws Broken where it cannot be written, or what was written is not whole */
+    public function make(DateTimeImmutable $now): string
+    {
+        $name = $now->format('Y-m-d\THis\Z');
+        $folder = "{$this->root}/{$name}";
+        $half = $folder.self::HALF;
+        if (is_dir($folder)) {
+            throw new Broken("{$folder} is there already.");
+        }
+        $this->clear();
+        if (! is_dir($half) && ! @mkdir($half.'/'.Manifest::PHOTOS, 0700, true)) {
+            throw new Broken("{$half} cannot be written: the disk may be full, or not ours.");
+        }
+        $copy = $half.'/'.Manifest::DATABASE;
+        $this->database($copy);
+        $missing = [];
+        foreach (self::column($copy, 'select path from photos where path is not null order by path') as $path) {
+            if (! $this->photograph($path, $half)) {
+                $missing[] = $path;
+            }
+        }
+        $manifest = new Manifest(
+            $now->format(DateTimeInterface::ATOM),
+            self::column($copy, 'select migration from migrations order by id'),
+            $this->sums($half),
+            $missing,
+        );
+        $manifest->write($half);
+        if (! rename($half, $folder)) {
+            throw new Broken("{$half} cannot be given its name.");
+        }
+
+        return $folder;
+    }
+
+    /** What a power cut left half done is no backup and never becomes one. */
+    private function clear(): void
+    {
+        foreach (glob("{$this->root}/*".self::HALF) ?: [] as $half) {
+            (new Filesystem())->deleteDirectory($half);
+        }
+    }
+
+    /** The database at one moment, while others write; checked by the database itself. */
+    private function database(string $copy): void
+    {
+        @unlink($copy);
+        try {
+            DB::statement('vacuum into ?', [$copy]);
+            $whole = self::column($copy, 'pragma integrity_check')[0] ?? 'no answer';
+        } catch (PDOException $problem) {
+            throw new Broken("The database cannot be copied: {$problem->getMessage()}");
+        }
+        if ($whole !== 'ok') {
+            throw new Broken("The copy of the database is not whole: {$whole}");
+        }
+    }
+
+    /**
+     * @return list<string> one column of a copy
+     *
+     * @throws PDOException
+     */
+    private static function column(string $copy, string $asked): array
+    {
+        $pdo = new PDO("sqlite:{$copy}", options: [PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION]);
+        $rows = $pdo->query($asked);
+
+        return $rows === false
+            ? []
+            : array_values(array_filter($rows->fetchAll(PDO::FETCH_COLUMN), is_string(...)));
+    }
+
+    private function photograph(string $path, string $half): bool
+    {
+        $from = Storage::disk('local')->path($path);
+        $to = "{$half}/".Manifest::PHOTOS."/{$path}";
+        if (! is_file($from)) {
+            return false;
+        }
+        if (! is_dir(dirname($to))) {
+            mkdir(dirname($to), 0700, true);
+        }
+        $earlier = $this->earlier($path);
+        $linked = $earlier !== null && filesize($earlier) === filesize($from) && @link($earlier, $to);
+        if (! $linked && ! @copy($from, $to)) {
+            throw new Broken("{$path} cannot be copied: the disk may be full.");
+        }
+
+        return true;
+    }
+
+    private function earlier(string $path): ?string
+    {
+        $last = self::all($this->root);
+        $file = $last === [] ? '' : "{$this->root}/{$last[count($last) - 1]}/".Manifest::PHOTOS."/{$path}";
+
+        return is_file($file) ? $file : null;
+    }
+
+    /** @return array<string, array{bytes: int, sha256: string}> */
+    private function sums(string $half): array
+    {
+        $sums = [];
+        $files = new RecursiveIteratorIterator(
+            new RecursiveDirectoryIterator($half, FilesystemIterator::SKIP_DOTS),
+        );
+        foreach ($files as $file) {
+            if ($file instanceof SplFileInfo && $file->isFile()) {
+                $path = $file->getPathname();
+                $sums[substr($path, strlen($half) + 1)] = [
+                    'bytes' => (int) filesize($path),
+                    'sha256' => (string) hash_file('sha256', $path),
+                ];
+            }
+        }
+        ksort($sums);
+
+        return $sums;
+    }
+
+    /** @return list<string> names of whole backups, the oldest first */
+    public static function all(string $root): array
+    {
+        $found = array_filter(
+            scandir($root) ?: [],
+            static fn (string $name): bool => preg_match('/^\d{4}-\d\d-\d\dT\d{6}Z$/', $name) === 1,
+        );
+        sort($found);
+
+        return $found;
+    }
+}
