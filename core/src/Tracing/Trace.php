@@ -203,6 +203,9 @@ final class Trace
         if ($event->kind === EventKind::Soaked) {
             $event = $event->ending($this->waitedOut());
         }
+        if ($event->kind === EventKind::Touched) {
+            $event = $event->named($this->world->points->of($event->of) ?? $event->of);
+        }
         if ($event->kind === EventKind::Listed && $event->list === []) {
             $event = $event->listing($this->wiresOf($event->what));
         }

@@ -39,6 +39,12 @@ final readonly class Event
         return $this->copy(['what' => $what]);
     }
 
+    /** The same, by another name of what it is of. */
+    public function named(string $of): self
+    {
+        return $this->copy(['of' => $of]);
+    }
+
     public function answering(bool $answered): self
     {
         return $this->copy(['answered' => $answered]);
