@@ -375,6 +375,8 @@ test('which is which: five mixed up conductors told apart by phone in two trips,
     await expect(part).toContainText('1 red (R) and 4 yellow (Y) answer each other');
     await part.getByRole('button', { name: 'That is all of them' }).click();
     await expect(part).toContainText('Now twist these together here');
+    // What was to be twisted before is gone until the readings are worked out.
+    await expect(part.locator('li.border-copper').first()).toBeVisible();
     const twisted = (await part.locator('li.border-copper').allInnerTexts()).map((text) => text.split('+'));
     // Each color at the wall comes out at the end of that color, whatever the record says lands there.
     const far: Record<string, string> = {

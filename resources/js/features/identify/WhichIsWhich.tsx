@@ -44,7 +44,7 @@ function remembered(place: string): Kept {
 export function WhichIsWhich({ jobId, cable, edits }: { jobId: string; cable: CableView; edits: Edits }) {
     const place = `identify.${jobId}.${cable.id}`;
     const [state, setState] = useState<Kept>(() => remembered(place));
-    const [view, setView] = useState<IdentifyView | null>(null);
+    const [answer, setAnswer] = useState<{ asked: string; view: IdentifyView } | null>(null);
     const [bad, setBad] = useState('');
     const [open, setOpen] = useState(state.step > 0);
     const unproved = cable.conductors.filter((row) => !row.evidence.proof).length;
@@ -55,6 +55,9 @@ export function WhichIsWhich({ jobId, cable, edits }: { jobId: string; cable: Ca
     };
     const { found, answered, touchingNear, touchingFar, step } = state;
     const signature = cable.conductors.map((row) => `${row.number}${row.evidence.value}`).join();
+    // What is to be twisted belongs to what was read: an older answer tells nobody to twist anything.
+    const asked = JSON.stringify([touchingNear, touchingFar, step >= 3 && found, step >= 4 && answered, signature]);
+    const view = answer?.view ?? null;
     useEffect(() => {
         if (!open) return;
         let current = true;
@@ -66,13 +69,13 @@ export function WhichIsWhich({ jobId, cable, edits }: { jobId: string; cable: Ca
             ...(step >= 4 ? { answered } : {}),
         }).then((answer) => {
             if (!current) return;
-            if (answer.kind === 'ok') setView(answer.data);
+            if (answer.kind === 'ok') setAnswer({ asked, view: answer.data });
             setBad(answer.kind === 'ok' ? '' : said(answer));
         });
         return () => {
             current = false;
         };
-    }, [jobId, cable.id, step, found, answered, touchingNear, touchingFar, signature, open]);
+    }, [jobId, cable.id, step, found, answered, touchingNear, touchingFar, asked, open]);
     if (unproved === 0) return null;
     const over = () => {
         localStorage.removeItem(place);
@@ -106,7 +109,15 @@ export function WhichIsWhich({ jobId, cable, edits }: { jobId: string; cable: Ca
                     </p>
                 ) : (
                     <div className="pb-4">
-                        <Steps view={view} state={state} cable={cable} put={put} onOver={over} onKeep={keep} />
+                        <Steps
+                            view={view}
+                            fresh={answer?.asked === asked}
+                            state={state}
+                            cable={cable}
+                            put={put}
+                            onOver={over}
+                            onKeep={keep}
+                        />
                     </div>
                 )}
             </details>
@@ -116,6 +127,7 @@ export function WhichIsWhich({ jobId, cable, edits }: { jobId: string; cable: Ca
 
 function Steps({
     view,
+    fresh,
     state,
     cable,
     put,
@@ -123,6 +135,8 @@ function Steps({
     onKeep,
 }: {
     view: IdentifyView;
+    /** It answers what is kept now, not what was before the last tap. */
+    fresh: boolean;
     state: Kept;
     cable: CableView;
     put: (more: Partial<Kept>) => void;
@@ -131,6 +145,11 @@ function Steps({
 }) {
     const near = Object.fromEntries(view.ends.map((end) => [end.id, end.near]));
     const far = Object.fromEntries(view.ends.map((end) => [end.id, end.far]));
+    const waiting = (
+        <p role="status" className="py-2 text-muted">
+            {say('identify.working-it-out')}
+        </p>
+    );
     const twisted = (groups: string[][], names: Record<string, string>) => (
         <ul className="my-2 grid gap-1.5">
             {groups.map((group) => (
@@ -204,10 +223,10 @@ function Steps({
                         </>
                     )}
                     <p className="mt-3">{say('identify.then-twist')}</p>
-                    {twisted(view.far, far)}
-                    {state.touchingFar.flat().length === state.touchingNear.flat().length
+                    {fresh ? twisted(view.far, far) : waiting}
+                    {fresh && state.touchingFar.flat().length === state.touchingNear.flat().length
                         ? next(say('identify.twisted'), { step: 2 })
-                        : say('identify.as-many-at-both-ends')}
+                        : fresh && say('identify.as-many-at-both-ends')}
                 </>
             )}
             {state.step === 2 && (
@@ -226,7 +245,7 @@ function Steps({
                 <>
                     <h3 className="font-lab text-lead font-semibold">{cable.fromLabel}</h3>
                     <p>{say('identify.now-twist-here')}</p>
-                    {twisted(view.near, near)}
+                    {fresh ? twisted(view.near, near) : waiting}
                     <h3 className="mt-3 font-lab text-lead font-semibold">{there}</h3>
                     <p>{say('identify.undo-and-read')}</p>
                     <Answers
@@ -237,7 +256,8 @@ function Steps({
                     {next(say('identify.that-is-all'), { step: 4 })}
                 </>
             )}
-            {state.step === 4 && view.read && (
+            {state.step === 4 && !fresh && waiting}
+            {state.step === 4 && fresh && view.read && (
                 <Result view={view} near={near} far={far} said={state} onSaid={put} onKeep={onKeep} />
             )}
         </>
