@@ -20,6 +20,7 @@ const APP_ROOMS = [
     'Trace',
     'Handover',
     'Jobs',
+    'Backup',
     'Console',
     'Shell',
 ];
