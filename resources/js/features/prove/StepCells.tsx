@@ -1,6 +1,6 @@
 import { clsx } from 'clsx';
 import { usePage } from '@inertiajs/react';
-import { type ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import { newId, post, said } from '@/lib/api';
 import { reload } from '@/lib/reload';
 import { useRecord } from '@/lib/once';
@@ -49,6 +49,8 @@ export function StepCells({
     const { job, power, now, steps } = usePage<ProveProps>().props;
     const ask = useAskPower();
     const { record: send, answer: problem } = useRecord(job.id);
+    // Signs that one tap answers together: until the last of them is written the step does not end.
+    const [answering, setAnswering] = useState(0);
     const off = step.running && step.offAt !== null;
     const left = useSecondsLeft(off ? step.outBy : step.running ? step.readyAt : null, now);
     const wants = step.staysDead || (step.isolated && !step.running) ? 'isolated' : 'live';
@@ -167,7 +169,7 @@ export function StepCells({
                                         'btn btn--small',
                                         ready && higher.every((next) => next.state === 'passed') && 'btn--go',
                                     )}
-                                    disabled={off}
+                                    disabled={off || answering > 0}
                                     onClick={() =>
                                         void send('steps', { step: step.key, event: step.dropOff ? 'off' : 'end' })
                                     }
@@ -221,15 +223,18 @@ export function StepCells({
                             {say('prove.look-and-listen-simulated')}
                         </button>
                     )}
-                    {!closed && step.running && open.length > 1 && (
+                    {!closed && step.running && (open.length > 1 || answering > 0) && (
                         <button
                             className="btn btn--small mt-1 flex! w-fit"
+                            disabled={answering > 0}
                             onClick={async () => {
+                                setAnswering(open.length);
                                 for (const sign of open)
                                     await send('signs', { step: step.key, sign: sign.key, seen: true });
+                                setAnswering(0);
                             }}
                         >
-                            {say('prove.all-seen', { signs: open.length })}
+                            {say('prove.all-seen', { signs: answering > 0 ? answering : open.length })}
                         </button>
                     )}
                     {step.signs.length === 0 && (
