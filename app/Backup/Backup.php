@@ -39,14 +39,16 @@ final readonly class Backup
             throw new Broken("{$folder} is there already.");
         }
         $this->clear();
-        if (! is_dir($half) && ! @mkdir($half.'/'.Manifest::PHOTOS, 0700, true)) {
+        if (! @mkdir($half.'/'.Manifest::PHOTOS, 0700, true)) {
             throw new Broken("{$half} cannot be written: the disk may be full, or not ours.");
         }
         $copy = $half.'/'.Manifest::DATABASE;
         $this->database($copy);
         $missing = [];
+        $earlier = self::all($this->root);
+        $last = $earlier === [] ? '' : "{$this->root}/{$earlier[count($earlier) - 1]}";
         foreach (self::column($copy, 'select path from photos where path is not null order by path') as $path) {
-            if (! $this->photograph($path, $half)) {
+            if (! $this->photograph($path, $half, $last)) {
                 $missing[] = $path;
             }
         }
@@ -102,7 +104,8 @@ final readonly class Backup
             : array_values(array_filter($rows->fetchAll(PDO::FETCH_COLUMN), is_string(...)));
     }
 
-    private function photograph(string $path, string $half): bool
+    /** @param  string  $last  folder of the last backup, whose file is linked; empty for none */
+    private function photograph(string $path, string $half, string $last): bool
     {
         $from = Storage::disk('local')->path($path);
         $to = "{$half}/".Manifest::PHOTOS."/{$path}";
@@ -112,21 +115,14 @@ final readonly class Backup
         if (! is_dir(dirname($to))) {
             mkdir(dirname($to), 0700, true);
         }
-        $earlier = $this->earlier($path);
-        $linked = $earlier !== null && filesize($earlier) === filesize($from) && @link($earlier, $to);
+        $earlier = "{$last}/".Manifest::PHOTOS."/{$path}";
+        $linked =
+            $last !== '' && is_file($earlier) && filesize($earlier) === filesize($from) && @link($earlier, $to);
         if (! $linked && ! @copy($from, $to)) {
             throw new Broken("{$path} cannot be copied: the disk may be full.");
         }
 
         return true;
-    }
-
-    private function earlier(string $path): ?string
-    {
-        $last = self::all($this->root);
-        $file = $last === [] ? '' : "{$this->root}/{$last[count($last) - 1]}/".Manifest::PHOTOS."/{$path}";
-
-        return is_file($file) ? $file : null;
     }
 
     /** @return array<string, array{bytes: int, sha256: string}> */

@@ -38,6 +38,10 @@ final readonly class Restore
                 'The backup is of a newer program, with '.implode(', ', $newer).': upgrade first.',
             );
         }
+        if (! is_file($database)) {
+            // An empty machine has no database yet.
+            touch($database);
+        }
         if (self::isInUse()) {
             throw new Broken("{$database} holds a crew already: restore to a machine that has none.");
         }

@@ -25,7 +25,7 @@ final class CountsInProve
      */
     public static function signs(Job $job, TestSetup $setup, array $sees): array
     {
-        $record = $setup->isPlain() ? RunningProof::of($job, $setup->call) : null;
+        $record = $sees !== [] && $setup->isPlain() ? RunningProof::of($job, $setup->call) : null;
         if ($record === null || ! $record->isRunning() || $record->offAt !== null) {
             return [];
         }
@@ -58,7 +58,7 @@ final class CountsInProve
     /** @param  array<string, array{sign: Sign, seen: bool, how: ?Neither}>  $signs  by id */
     public static function record(Job $job, User $user, CallName $call, array $signs): void
     {
-        $step = RunningProof::of($job, $call)?->step->key() ?? '';
+        $step = $signs === [] ? '' : RunningProof::of($job, $call)?->step->key() ?? '';
         foreach ($signs as $id => $one) {
             ObserveSign::record($job, $user, $id, $step, $one['sign']->key, $one['seen'], $one['how']);
         }

@@ -138,16 +138,23 @@ final class TraceBook
                 $this->line(Entry::test($row, $setup, $probe, $result), false);
             } elseif ($row->kind === TraceMoment::Event) {
                 $event = $reading->event($given->at('event'));
-                $number = $this->numbers[$given->has('record') ? $given->at('record')->text() : ''] ?? null;
                 $this->line(
                     Entry::own($row),
                     false,
-                    $event->kind->isOfRow() && $number !== null ? $event->ofRow($number) : $event,
+                    $event->kind->isOfRow() ? $this->ofRecord($event, $given) : $event,
                 );
             }
         } catch (Refusal) {
             $this->lines[] = TraceLine::unusable(count($this->lines) + 1, $row->id, $row->at);
         }
+    }
+
+    /** @throws Refusal where the record that it is of is no row any more: it is of no other */
+    private function ofRecord(Event $event, Given $body): Event
+    {
+        $id = $body->at('record')->text();
+
+        return $event->ofRow($this->numbers[$id] ?? throw new Refusal('/record', $id, []));
     }
 
     private function withdraw(string $id): void

@@ -52,14 +52,17 @@ final class TraceController extends Controller
     {
         $job = $request->job();
         $user = $request->crewMember();
-        DB::transaction(static function () use ($job, $user, $request): void {
-            $book = TraceBook::of($job);
+        $book = TraceBook::of($job);
+        $wanted =
+            $book === null
+                ? []
+                : $book
+                    ->setups()
+                    ->things((new Reading($book->words))->setup(new Given($request->setup(), '/setup')));
+        DB::transaction(static function () use ($job, $user, $book, $wanted): void {
             if ($book === null) {
                 return;
             }
-            $wanted = $book
-                ->setups()
-                ->things((new Reading($book->words))->setup(new Given($request->setup(), '/setup')));
             $standing = SetupStrip::of($job)->things;
             foreach (array_diff_key($standing, $wanted) as $thing) {
                 if ($thing->kind->isOfTest()) {

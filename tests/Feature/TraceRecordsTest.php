@@ -77,11 +77,17 @@ it('understands a complaint in the trade\'s words, and says what it does not und
         ['storm'],
         ['after'],
     ],
+    'several with one answer, and halves without their other' => [
+        'cool: outdoor and blower silent, display; no heat',
+        [['call' => 'cool-1', 'sees' => ['outdoor-unit' => 'no', 'blower' => 'no'], 'when' => 'now']],
+        [],
+        ['display', 'no'],
+    ],
     'what this house does not have, and what is no word of the trade' => [
         'heat: burner runs, gremlins',
         [],
         [],
-        ['burner', 'gremlins'],
+        ['burner', 'gremlins', 'runs'],
     ],
 ]);
 
@@ -146,6 +152,25 @@ it('keeps a comparison and what is struck off with the record they are of', func
     traceRow($job, 'event', $struck)->assertCreated();
     expect(array_column(traced($job)['trace']['odd'], 'struck', 'id')[$one['id']])->toBeTrue();
 });
+
+it(
+    'says of an event whose record is no row any more that it cannot be used, and of no other row',
+    function (): void {
+        $job = landedHouse('furnace-gas-1h-1c', 'c-powered-1h-1c');
+        raiseFlag($job, 'live', '26.0');
+        toJob($job, 'steps', ['step' => 'fan.voltage', 'event' => 'start'])->assertCreated();
+        $this->travel(5)->minutes();
+        toJob($job, 'signs', ['step' => 'fan.voltage', 'sign' => 'blower', 'seen' => false])->assertCreated();
+        traceRow($job, 'open', ['complaint' => []])->assertCreated();
+        $row = traced($job)['trace']['rows'][0];
+        $struck = ['event' => ['kind' => 'struck', 'row' => $row['number']], 'record' => $row['id']];
+        traceRow($job, 'event', $struck)->assertCreated();
+        // The proof is run anew: what was seen in the run before counts no more.
+        toJob($job, 'steps', ['step' => 'fan.voltage', 'event' => 'end'])->assertCreated();
+        toJob($job, 'steps', ['step' => 'fan.voltage', 'event' => 'start'])->assertCreated();
+        expect(array_column(traced($job)['trace']['rows'], 'kind'))->toBe(['unusable']);
+    },
+);
 
 it('follows a routine on every device, and leaves it', function (): void {
     $job = landedHouse('furnace-gas-1h-1c', 'c-powered-1h-1c');

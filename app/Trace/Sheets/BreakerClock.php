@@ -26,7 +26,9 @@ final class BreakerClock
         $flag = PowerFlag::of($job);
         $now = $book->now($book->trace->state()->setup->call, $flag->isIsolated());
         $then = $next?->setup !== null && $next->setup->breaker === $now->breaker ? $next->setup : $now;
-        $watches = array_filter([$book->trace->watch($now), $book->trace->watch($then)]);
+        $watches = array_filter(
+            array_map($book->trace->watch(...), $then->key() === $now->key() ? [$now] : [$now, $then]),
+        );
         usort($watches, static fn (BreakerWatch $a, BreakerWatch $b): int => $b->va <=> $a->va);
         $watch = $watches[0] ?? null;
         $since = $flag->isLive() ? PowerFlag::since($job, PowerState::Live) : null;

@@ -50,18 +50,14 @@ final class RouteSheet
         return $routes;
     }
 
-    /** @return array<string, array<string, string>> what was found, by cable and spot: hurt, sound, no-access */
+    /** @return array<string, array<string, string>> what was found, by cable and spot: hurt, sound, no_access */
     private static function looked(TraceBook $book): array
     {
         $looked = [];
         foreach ($book->trace->rows() as $row) {
             $event = $row->withdrawn ? null : $row->event;
             if ($event?->kind === EventKind::Walked) {
-                $looked[$event->of][$event->key] = match ($event->answered) {
-                    true => 'hurt',
-                    false => 'sound',
-                    null => 'no-access',
-                };
+                $looked[$event->of][$event->key] = $event->found();
             }
         }
 

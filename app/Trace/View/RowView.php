@@ -118,11 +118,7 @@ final readonly class RowView
                 'trace.page.event-walked',
                 cable: $event->of,
                 spot: Spot::from($event->key)->label(),
-                answered: match ($event->answered) {
-                    true => 'hurt',
-                    false => 'sound',
-                    null => 'no_access',
-                },
+                answered: $event->found(),
             ),
             EventKind::Listed => Message::of('trace.page.event-listed', count: count($event->list)),
             EventKind::WireOff => Message::of('trace.page.event-wire-off', end: $this->words->point($event->of)),

@@ -209,13 +209,40 @@ final class Trace
         if ($event->kind === EventKind::Listed && $event->list === []) {
             $event = $event->listing($this->wiresOf($event->what));
         }
-        $left = $event->kind === EventKind::Repaired ? $this->exchange()?->left() ?? [] : [];
-        if ($left !== []) {
-            throw new Refusal('/event/kind', $event->kind->value, array_map(self::wireOn(...), $left));
-        }
+        $this->mayHappen($event);
         $row = Row::event($this->next(), $event, $this->judgement->minutesOf($event, $this->state));
         $this->belief->add($row);
         $this->apply($row);
+    }
+
+    /** @throws Refusal for a row that is not there, a wire of no list, a repair before its last wire is on */
+    private function mayHappen(Event $event): void
+    {
+        if ($event->kind->isOfRow()) {
+            $this->has('/event/row', (int) $event->row);
+        }
+        $exchange = $this->exchange();
+        $wires = array_column($exchange->wires ?? [], 'end');
+        if ($event->kind->isOfWire() && ! in_array($event->of, $wires, true)) {
+            throw new Refusal('/event/of', $event->of, $wires === [] ? [EventKind::Listed->value] : $wires);
+        }
+        $left = $event->kind === EventKind::Repaired ? $exchange?->left() ?? [] : [];
+        if ($left !== []) {
+            throw new Refusal('/event/kind', $event->kind->value, array_map(self::wireOn(...), $left));
+        }
+    }
+
+    /** @throws Refusal for a row that is not there */
+    private function has(string $pointer, int $number): void
+    {
+        $numbers = array_map(static fn (Row $r): int => $r->number, $this->rows());
+        if (! in_array($number, $numbers, true)) {
+            throw new Refusal(
+                $pointer,
+                $number,
+                $numbers === [] ? ['no row yet'] : array_map(strval(...), $numbers),
+            );
+        }
     }
 
     /** @return list<string> the wires of what a repair exchanges; none where it exchanges nothing */
@@ -326,10 +353,7 @@ final class Trace
      */
     public function withdraw(int $number): void
     {
-        $numbers = array_map(static fn (Row $r): string => (string) $r->number, $this->rows());
-        if (! in_array((string) $number, $numbers, true)) {
-            throw new Refusal('/row', $number, $numbers === [] ? ['no row yet'] : $numbers);
-        }
+        $this->has('/row', $number);
         $this->belief->withdraw($number);
         $this->state = $this->start;
         [$this->done, $this->times, $this->open, $this->worked, $this->confirmed] = [[], [], [], [], ''];

@@ -296,3 +296,33 @@ it('holds every odd sign of before a repair until it is read again and struck of
     $traced->trace->withdraw(2);
     expect($traced->trace->answer()->odd)->not->toHaveKey(2);
 });
+
+it('refuses what is of no row, and a wire that is on no list', function (Event $event, string $pointer): void {
+    $trace = new Trace(House::example('furnace-gas-1h-1c'), House::faults());
+    $trace->test(new TestSetup(), Probe::see(['blower']), Result::saw(['blower' => 'no']));
+    expect(fn () => $trace->event($event))->toThrow(
+        fn (Refusal $refused) => expect($refused->pointer)->toBe($pointer)->and($refused->allowed)->not->toBe([]),
+    );
+    expect(count($trace->rows()))->toBe(1);
+})->with([
+    [new Event(EventKind::Compared, row: 7, ohms: 13.0), '/event/row'],
+    [new Event(EventKind::Struck, row: 2), '/event/row'],
+    [new Event(EventKind::WireOn, of: 'A4.far'), '/event/of'],
+]);
+
+it('takes what comes only after minutes for what comes and goes, whichever shares its circuit', function (): void {
+    $ratio = static function (?Moment $when): float {
+        $trace = new Trace(House::example('furnace-gas-1h-1c'), House::faults());
+        $setup = TestSetup::calling(CallName::Cool1);
+        $trace->found(
+            $setup,
+            Probe::see(['outdoor-unit']),
+            new Result(sees: ['outdoor-unit' => 'no'], when: $when),
+        );
+        $shares = array_column($trace->answer()->suspects, 'share', 'id');
+
+        return $shares['conductor-intermittent:A4.h1'] / $shares['conductor-open:A4.h1'];
+    };
+
+    expect($ratio(Moment::AfterMinutes))->toBeGreaterThan(5.0 * $ratio(null));
+});

@@ -292,13 +292,14 @@ final class Belief
         $left = $suspect->left($ended);
         $world = $this->worlds->key($left);
         $there = $this->there($suspect, $left, $row);
+        $late = Moments::late($left);
         $after = [];
         foreach ($weights as $open => $weight) {
             if ($weight <= 0.0) {
                 continue;
             }
             $look = $this->look($row, $left, (string) $open);
-            foreach ($this->likelihood->of($row, $world, (string) $open) as $then => $likelihood) {
+            foreach ($this->likelihood->of($row, $world, (string) $open, $late) as $then => $likelihood) {
                 $after[$then] = ($after[$then] ?? 0.0) + $weight * $look * $there * $likelihood;
             }
             if ($there < 1.0) {
@@ -402,11 +403,12 @@ final class Belief
         }
         $left = $suspect->left($this->ended[$index]);
         $world = $this->worlds->key($left);
+        $late = Moments::late($left);
         $look = $this->look($row, $left, '');
-        $best = max(0.0, ...array_values($this->likelihood->of($row, $world, '')));
+        $best = max(0.0, ...array_values($this->likelihood->of($row, $world, '', $late)));
         if ($suspect->joins()) {
             foreach ($this->fused as $id) {
-                $best = max($best, ...array_values($this->likelihood->of($row, $world, $id)));
+                $best = max($best, ...array_values($this->likelihood->of($row, $world, $id, $late)));
             }
         }
 

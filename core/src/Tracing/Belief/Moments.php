@@ -35,13 +35,30 @@ final class Moments
      * 1 where it fits or where nothing happens at all in that world, which the signs themselves judge.
      *
      * @param  list<string>  $open
+     * @param  bool  $late  what is wrong there may show only after minutes
      */
-    public function fits(Moment $when, TestSetup $test, string $world, array $open): float
+    public function fits(Moment $when, TestSetup $test, string $world, array $open, bool $late): float
     {
         $key = $test->key()."/{$world}/".implode(',', $open);
         $moments = $this->known[$key] ??= $this->of($test, $this->worlds->fault($world), $open);
 
-        return $moments === [] || in_array($when, $moments, true) ? 1.0 : self::ANOTHER;
+        $fits = $moments === [] || in_array($when, $moments, true) || ($late && $when === Moment::AfterMinutes);
+
+        return $fits ? 1.0 : self::ANOTHER;
+    }
+
+    /**
+     * Whether faults may show only after minutes: those that come and go, and those that show warm. A world cannot say
+     * it: worlds are of the circuit alone, and several faults share one.
+     *
+     * @param  list<Fault>  $left
+     */
+    public static function late(array $left): bool
+    {
+        return array_any(
+            $left,
+            static fn (Fault $f): bool => $f->intermittent || $f->shows === ToldWhen::AfterMinutes,
+        );
     }
 
     /**
@@ -61,11 +78,8 @@ final class Moments
             $test->call === CallName::Defrost => [Moment::AtDefrost],
             default => [Moment::AfterDelay, Moment::AtValve],
         };
-        $slow = $fault !== null && ($fault->intermittent || $fault->shows === ToldWhen::AfterMinutes);
 
-        return $moments !== [] && ($slow || $this->opensSlowly($settled))
-            ? [...$moments, Moment::AfterMinutes]
-            : $moments;
+        return $moments !== [] && $this->opensSlowly($settled) ? [...$moments, Moment::AfterMinutes] : $moments;
     }
 
     /** @param  list<string>  $open */

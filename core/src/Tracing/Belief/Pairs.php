@@ -81,10 +81,7 @@ final class Pairs
         $this->tried[$key] = true;
         $last = array_slice($odd, -2);
         $scores = [];
-        foreach ($this->belief->suspects() as $id => $second) {
-            if (count($second->faults) !== 1 || $id === $first->id || str_contains($id, '@')) {
-                continue;
-            }
+        foreach ($this->singles($first) as $id => $second) {
             $pair = self::both($first, $second, $total);
             $fits = array_product(array_map(fn (int $n): float => $this->belief->alone($pair, $n), $last));
             if ($fits > self::EXPLAINED ** count($last)) {
@@ -133,6 +130,17 @@ final class Pairs
         return $odd;
     }
 
+    /** @return array<string, Suspect> single faults in their usual form that could stand beside a first */
+    private function singles(Suspect $first): array
+    {
+        return array_filter(
+            $this->belief->suspects(),
+            static fn (Suspect $s): bool => count($s->faults) === 1 &&
+                $s->id !== $first->id &&
+                $s->faults[0]->base() === $s->id,
+        );
+    }
+
     /**
      * @param  list<int>  $odd
      * @return list<Suspect> those that explain what the first leaves, best first
@@ -141,10 +149,7 @@ final class Pairs
     {
         $scores = [];
         $last = array_slice($odd, -2);
-        foreach ($this->belief->suspects() as $id => $suspect) {
-            if (count($suspect->faults) !== 1 || $id === $first->id || str_contains($id, '@')) {
-                continue;
-            }
+        foreach ($this->singles($first) as $id => $suspect) {
             $score = $suspect->prior;
             foreach ($last as $index) {
                 $score *= $this->belief->alone($suspect, $index);

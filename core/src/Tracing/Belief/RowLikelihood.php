@@ -6,6 +6,7 @@ namespace Unionbit\Core\Tracing\Belief;
 
 use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Tracing\Record\Row;
+use Unionbit\Core\Tracing\Test\Moment;
 use Unionbit\Core\Tracing\Test\Probe;
 use Unionbit\Core\Tracing\Test\TestSetup;
 use Unionbit\Core\Tracing\World\Oracle;
@@ -45,17 +46,22 @@ final class RowLikelihood
         $this->keys = new WeakMap();
     }
 
-    /** @return array<string, float> likelihood by the fuses that are open afterwards, joined by commas */
-    public function of(Row $row, string $world, string $open): array
+    /**
+     * @param  bool  $late  what is wrong in it may show only after minutes
+     * @return array<string, float> likelihood by the fuses that are open afterwards, joined by commas
+     */
+    public function of(Row $row, string $world, string $open, bool $late = false): array
     {
+        $late = $late && $row->result?->when === Moment::AfterMinutes;
+        $case = "{$world}/{$open}".($late ? '/late' : '');
         $key = $this->keys[$row] ??= $row->key();
         $this->known[$key] ??= $this->kept?->of($key) ?? [];
-        if (! isset($this->known[$key]["{$world}/{$open}"])) {
-            $this->known[$key]["{$world}/{$open}"] = $this->work($row, $world, $open);
+        if (! isset($this->known[$key][$case])) {
+            $this->known[$key][$case] = $this->work($row, $world, $open, $late);
             $this->fresh[$key] = true;
         }
 
-        return $this->known[$key]["{$world}/{$open}"];
+        return $this->known[$key][$case];
     }
 
     /** Keeps what was worked out since. */
@@ -68,7 +74,7 @@ final class RowLikelihood
     }
 
     /** @return array<string, float> */
-    private function work(Row $row, string $world, string $open): array
+    private function work(Row $row, string $world, string $open, bool $late): array
     {
         $fault = $this->worlds->fault($world);
         [$test, $probe, $result] = [$row->setup, $row->probe, $row->result];
@@ -98,7 +104,7 @@ final class RowLikelihood
             $after = array_values(array_unique([...$after, (string) $id]));
         }
         if ($result->when !== null) {
-            $likelihood *= $this->moments->fits($result->when, $test, $world, $opens);
+            $likelihood *= $this->moments->fits($result->when, $test, $world, $opens, $late);
         }
         sort($after);
 

@@ -20,7 +20,7 @@ final readonly class BreakerWatch
     /** Volts of a supply, for its volt-amperes. */
     private const VOLTS = 24.0;
 
-    /** Overload from which on the time is limited, and seconds at twice the rating, falling with its square. */
+    /** Times its rating from which on the time is limited; seconds at twice the rating, falling with its square. */
     private const OVER = 1.2;
 
     private const SECONDS = 15.0;
@@ -36,6 +36,8 @@ final readonly class BreakerWatch
 
     /**
      * @param  float  $amps  that it gives then
+     * @param  float  $va  that it gives then, volt-amperes
+     * @param  float  $rating  of the transformer, volt-amperes
      * @param  float  $holds  volt-amperes up to which the breaker holds
      * @param  ?int  $seconds  after which it has to be off; null where nothing is overloaded. Our working figure
      */

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Tracing\Guide;
 
-use Unionbit\Core\Circuit\Netlist\ElementKind;
 use Unionbit\Core\Fault\Repair;
 use Unionbit\Core\Fault\Wires;
 use Unionbit\Core\Terminal\Place;
@@ -31,21 +30,17 @@ final readonly class Exchange
      */
     public static function listOf(Repair $repair, Place $at, Points $points): array
     {
-        $wires = [];
-        foreach ($points->netlist()->elements as $element) {
-            $own = match ($repair->wires) {
-                Wires::OfPlace => $element->kind === ElementKind::Joint && $points->placeOf($element->b) === $at,
-                Wires::OfPart => $element->kind === ElementKind::Load && $element->id === $repair->of,
-                null => false,
-            };
-            if ($own && $element->kind === ElementKind::Joint) {
-                $wires[] = "{$element->a}>{$element->b}";
-            } elseif ($own) {
-                array_push($wires, "{$element->id}.hot>{$element->a}", "{$element->id}.common>{$element->b}");
-            }
-        }
+        $of = match ($repair->wires) {
+            Wires::OfPlace => $points->landedAt($at),
+            Wires::OfPart => $points->leadsOf($repair->of),
+            null => [],
+        };
 
-        return $wires;
+        return array_map(
+            static fn (string $end, string $screw): string => "{$end}>{$screw}",
+            array_map(strval(...), array_keys($of)),
+            $of,
+        );
     }
 
     /**

@@ -6,7 +6,6 @@ namespace Unionbit\Core\Tracing\Guide;
 
 use Unionbit\Core\Circuit\Circuit;
 use Unionbit\Core\Circuit\Meter\MeterMode;
-use Unionbit\Core\Circuit\Netlist\ElementKind;
 use Unionbit\Core\Equipment\Transformer;
 use Unionbit\Core\Fault\Repair;
 use Unionbit\Core\Tracing\Belief\Standing;
@@ -62,12 +61,9 @@ final readonly class Ground
     public function endsOnStrip(Transformer $supply): array
     {
         $points = $this->world->points;
-        $at = $points->placeOf($supply->hot);
         $ends = [];
-        foreach ($points->netlist()->elements as $element) {
-            if ($element->kind === ElementKind::Joint && $points->placeOf($element->b) === $at) {
-                $ends[$element->b][] = $element->a;
-            }
+        foreach ($points->landedAt($points->placeOf($supply->hot)) as $tip => $screw) {
+            $ends[$screw][] = (string) $tip;
         }
 
         return $ends;

@@ -7,7 +7,6 @@ namespace Unionbit\Core\Tracing\Guide;
 use Unionbit\Core\Tracing\Next\Handling;
 use Unionbit\Core\Tracing\Next\Hypotheses;
 use Unionbit\Core\Tracing\Next\Proposal;
-use Unionbit\Core\Tracing\Next\Scored;
 use Unionbit\Core\Tracing\Next\Scoring;
 use Unionbit\Core\Tracing\Record\Event;
 use Unionbit\Core\Tracing\Record\EventKind;
@@ -125,16 +124,11 @@ final readonly class Guided
             foreach (
                 $this->scoring->of($candidate, $hypotheses, $ground->state, $step->always ? 0.0 : self::TELLS) as $one
             ) {
-                $best = $best === null || self::isBetter($one, $best) ? $one : $best;
+                $best = $best === null || $one->worth > $best->worth ? $one : $best;
             }
         }
 
         return $best?->proposal($hypotheses, $best->worth);
-    }
-
-    private static function isBetter(Scored $one, Scored $other): bool
-    {
-        return $one->worth > $other->worth;
     }
 
     private function event(Event $event, Ground $ground): ?Proposal

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Unionbit\Core\Tracing\Guide;
 
 use Unionbit\Core\Circuit\Meter\MeterMode;
+use Unionbit\Core\Thermostat\PlateTerminal;
 use Unionbit\Core\Tracing\Next\Candidate;
 use Unionbit\Core\Tracing\Test\Probe;
 use Unionbit\Core\Tracing\Test\TestSetup;
@@ -29,11 +30,10 @@ final class HotAtPlaces
         $wall = array_values(
             array_filter(
                 $ground->candidates->volts(),
-                static fn (Probe $p): bool => str_starts_with($p->from, 'wall.') &&
-                    array_any(
-                        $ground->circuit->profile->hots(),
-                        static fn ($hot): bool => $hot->point() === $p->from,
-                    ),
+                static fn (Probe $p): bool => array_any(
+                    $ground->circuit->profile->hots(),
+                    static fn (PlateTerminal $hot): bool => $hot->point() === $p->from,
+                ),
             ),
         );
         if ($wall !== []) {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Tracing\Guide;
 
+use Unionbit\Core\Tracing\Next\Trials;
 use Unionbit\Core\Tracing\Record\Event;
 use Unionbit\Core\Tracing\Record\EventKind;
 
@@ -13,9 +14,6 @@ use Unionbit\Core\Tracing\Record\EventKind;
  */
 final class Intermittent
 {
-    /** Minutes of a soak under call. */
-    public const SOAK = 10.0;
-
     /** Minutes at one spot. */
     public const WIGGLE = 0.5;
 
@@ -28,7 +26,7 @@ final class Intermittent
     {
         $steps = [
             Step::anyOf($ground->candidates->calls(), self::MEASURED),
-            Step::event(new Event(EventKind::Soaked, minutes: self::SOAK)),
+            Step::event(new Event(EventKind::Soaked, minutes: Trials::SOAK)),
         ];
         $spots = [];
         foreach ($ground->standings as $standing) {

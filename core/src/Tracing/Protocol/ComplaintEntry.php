@@ -135,46 +135,44 @@ final readonly class ComplaintEntry
     {
         // "fan:" is the call, "fan" the blower.
         $text = (string) preg_replace('/\bfan\s*:/', 'fan call ', strtolower($line));
-        $words = preg_split('/[^a-z0-9]+/', $text, -1, PREG_SPLIT_NO_EMPTY) ?: [];
-        $told = $history = $left = [];
+        $words = preg_split('/[^a-z0-9;]+/', str_replace([';', '.'], ' ; ', $text), -1, PREG_SPLIT_NO_EMPTY) ?: [];
+        $told = $history = $left = $signs = [];
         $call = CallName::Idle->value;
-        $sign = $answer = '';
+        $answer = '';
         $when = ToldWhen::Now->value;
         for ($at = 0; $at < count($words); $at += max(1, $length)) {
             [$kind, $word, $length] = self::match($words, $at);
-            $known = match ($kind) {
-                'call' => in_array($word, $house->calls, true),
-                'sign' => isset($house->see[$word]),
-                'history' => isset($house->history[$word]),
-                default => $kind !== '',
-            };
-            if (! $known) {
-                $left[] = implode(' ', array_slice($words, $at, max(1, $length)));
-
-                continue;
+            $said = implode(' ', array_slice($words, $at, max(1, $length)));
+            if ($kind === 'stop' || $kind === 'call') {
+                // What was left without its other half belongs to nothing that comes after.
+                array_push($left, ...array_values($signs), ...$answer === '' ? [] : [$answer]);
+                [$signs, $answer] = [[], ''];
             }
-            if ($kind === 'call') {
-                [$call, $sign, $answer] = [$word, '', ''];
+            if (! self::has($house, $kind, $word)) {
+                $left[] = $said;
+            } elseif ($kind === 'call') {
+                $call = $word;
             } elseif ($kind === 'when') {
                 $when = $word;
             } elseif ($kind === 'history') {
                 $history[] = $word;
             } elseif ($kind === 'sign') {
-                $sign = $word;
-                $said = self::answer($answer, $house->see[$word]);
-                if ($said !== null) {
-                    $told[$call][$word] = $said;
-                    [$sign, $answer] = ['', ''];
-                }
+                $signs[$word] = $said;
             } elseif ($kind === 'answer') {
-                $said = $sign === '' ? null : self::answer($word, $house->see[$sign]);
-                if ($said !== null) {
-                    $told[$call][$sign] = $said;
+                $left = $answer === '' ? $left : [...$left, $answer];
+                $answer = $said;
+            }
+            // Several that stand together have one answer: "outdoor and blower silent", "no blower".
+            foreach ($answer === '' ? [] : $signs as $sign => $_) {
+                $given = self::answer($answer, $house->see[$sign]);
+                if ($given !== null) {
+                    $told[$call][$sign] = $given;
+                    unset($signs[$sign]);
+                    $answer = $signs === [] ? '' : $answer;
                 }
-                [$sign, $answer] = $said === null ? [$sign, $word] : ['', ''];
             }
         }
-        $left = $sign === '' ? $left : [...$left, $sign];
+        array_push($left, ...array_values($signs), ...$answer === '' ? [] : [$answer]);
 
         return new self(
             array_map(
@@ -213,12 +211,34 @@ final readonly class ComplaintEntry
             }
         }
 
-        return in_array($words[$at], self::FILLERS, true) ? ['filler', '', 1] : ['', '', 1];
+        return match (true) {
+            $words[$at] === ';' => ['stop', '', 1],
+            in_array($words[$at], self::FILLERS, true) => ['filler', '', 1],
+            default => ['', '', 1],
+        };
     }
 
-    /** @param  list<string>  $allowed  by the sign */
-    private static function answer(string $word, array $allowed): ?string
+    private static function has(Vocabulary $house, string $kind, string $word): bool
     {
-        return array_find(explode(',', $word), static fn (string $one): bool => in_array($one, $allowed, true));
+        return match ($kind) {
+            'call' => in_array($word, $house->calls, true),
+            'sign' => isset($house->see[$word]),
+            'history' => isset($house->history[$word]),
+            default => $kind !== '',
+        };
+    }
+
+    /**
+     * @param  string  $said  as it was said: "silent"
+     * @param  list<string>  $allowed  by the sign
+     */
+    private static function answer(string $said, array $allowed): ?string
+    {
+        $means = array_find_key(self::ANSWERS, static fn (array $phrases): bool => in_array($said, $phrases, true));
+
+        return array_find(
+            explode(',', $means ?? ''),
+            static fn (string $one): bool => in_array($one, $allowed, true),
+        );
     }
 }

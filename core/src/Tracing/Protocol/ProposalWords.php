@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Unionbit\Core\Tracing\Protocol;
 
 use Unionbit\Core\Call\CallName;
+use Unionbit\Core\Circuit\Edit\LeadOff;
 use Unionbit\Core\Circuit\Netlist\Point;
 use Unionbit\Core\Circuit\Standing\Strip;
 use Unionbit\Core\Fault\Repair;
@@ -135,7 +136,7 @@ final readonly class ProposalWords
         $lead = $this->trace->world->points->leadOf($name);
         $load = $lead === null ? null : $this->trace->world->netlist()->elements[$lead] ?? null;
         if ($load !== null) {
-            return str_ends_with($name, '.hot')
+            return $this->trace->world->points->sideOf($name) === LeadOff::HOT
                 ? Message::of('tracing.point.hot', part: $load->label)
                 : Message::of('tracing.point.common', part: $load->label);
         }

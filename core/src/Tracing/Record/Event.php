@@ -39,6 +39,16 @@ final readonly class Event
         return $this->copy(['what' => $what]);
     }
 
+    /** What was found along a cable: hurt, sound, or out of reach. */
+    public function found(): string
+    {
+        return match ($this->answered) {
+            true => 'hurt',
+            false => 'sound',
+            null => 'no_access',
+        };
+    }
+
     /** The same, by another name of what it is of. */
     public function named(string $of): self
     {

@@ -48,6 +48,12 @@ enum EventKind: string
         return $this === self::Compared || $this === self::Struck;
     }
 
+    /** Whether it ticks a wire of an exchange. */
+    public function isOfWire(): bool
+    {
+        return $this === self::WireOff || $this === self::WireOn;
+    }
+
     /** Whether it says which transformer it is of. */
     public function isOfSupply(): bool
     {

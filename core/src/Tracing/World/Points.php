@@ -27,7 +27,7 @@ final readonly class Points
     /** @var array<string, string> the circuit's point by every name */
     public array $byName;
 
-    /** @var array<string, string> element of the lead by its name */
+    /** @var array<string, array{string, string}> element of the lead, HOT or COMMON, by its name */
     private array $leads;
 
     private Netlist $netlist;
@@ -47,7 +47,7 @@ final readonly class Points
                 $names += [$a => $element->a, $b => $element->b];
             }
             if ($element->kind === ElementKind::Load) {
-                $leads += [$a => $element->id, $b => $element->id];
+                $leads += [$a => [$element->id, LeadOff::HOT], $b => [$element->id, LeadOff::COMMON]];
             }
         }
         foreach (self::STRINGS as $name => $switches) {
@@ -91,21 +91,29 @@ final readonly class Points
     /** The load whose lead a name is, "contactor.hot"; null for any other point. */
     public function leadOf(string $name): ?string
     {
-        return $this->leads[$name] ?? null;
+        return $this->leads[$name][0] ?? null;
+    }
+
+    /** @return array<string, string> screw by each lead of a part; none for what is no part */
+    public function leadsOf(string $part): array
+    {
+        $leads = array_filter($this->leads, static fn (array $of): bool => $of[0] === $part);
+
+        return array_intersect_key($this->byName, $leads);
     }
 
     /** HOT or COMMON of a part's lead. */
     public function sideOf(string $lead): string
     {
-        return str_ends_with($lead, '.common') ? LeadOff::COMMON : LeadOff::HOT;
+        return $this->leads[$lead][1] ?? LeadOff::HOT;
     }
 
     /** Where a part's own end is while its lead is off; null for what is no lead. */
     public function off(string $lead): ?string
     {
-        $part = $this->leads[$lead] ?? null;
+        $of = $this->leads[$lead] ?? null;
 
-        return $part === null ? null : LeadOff::point($part, $this->sideOf($lead));
+        return $of === null ? null : LeadOff::point(...$of);
     }
 
     /** The name of a point by which a test says it: a part's own end is its lead's. */
@@ -135,6 +143,19 @@ final readonly class Points
                     $this->netlist->points[$id]->place === $place,
             ),
         );
+    }
+
+    /** @return array<string, string> screw by the tip that is landed on it, at one place */
+    public function landedAt(Place $place): array
+    {
+        $landed = [];
+        foreach ($this->netlist->elements as $element) {
+            if ($element->kind === ElementKind::Joint && $this->placeOf($element->b) === $place) {
+                $landed[$element->a] = $element->b;
+            }
+        }
+
+        return $landed;
     }
 
     /** The tip of a conductor that is landed on a screw; null where none is. */

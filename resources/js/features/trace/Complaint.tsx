@@ -8,6 +8,7 @@ import { Bad } from '@/ui/State';
 import { say } from '@/words';
 import { Chips } from './Chips';
 import { Signs } from './Signs';
+import { Problem } from './Problem';
 import { useTrace } from './useTrace';
 
 /** What each call was seen to do, and when. */
@@ -60,11 +61,9 @@ export function Complaint() {
                     <Glyph name="go" size={20} />
                 </button>
             </div>
-            {problem && (
-                <p className="px-5" role="alert">
-                    <Bad>{problem}</Bad>
-                </p>
-            )}
+            <div className="px-5">
+                <Problem of={problem} />
+            </div>
             {carried > 0 && (
                 <p className="mx-5 mb-2 border-l-4 border-copper bg-copper-wash px-3 py-2 text-lead">
                     {say('trace.rows-go-along', { rows: carried })}

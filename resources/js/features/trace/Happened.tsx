@@ -3,9 +3,9 @@ import { useState } from 'react';
 import { pointName } from '@/lib/format';
 import { useProbes } from '@/shell/Shell';
 import type { TraceProps, TraceView } from '@/types';
-import { Bad } from '@/ui/State';
 import { say } from '@/words';
 import { Chips } from './Chips';
+import { Problem } from './Problem';
 import { useTrace } from './useTrace';
 
 /** What happened beside the tests, by a tap: a fuse opened and when, a new one is in, a spot that was wiggled. */
@@ -95,11 +95,7 @@ export function Happened({ trace }: { trace: TraceView }) {
                     ))}
                 </ul>
             )}
-            {problem && (
-                <p role="alert">
-                    <Bad>{problem}</Bad>
-                </p>
-            )}
+            <Problem of={problem} />
         </section>
     );
 }

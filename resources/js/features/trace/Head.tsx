@@ -1,13 +1,14 @@
 import type { TraceProps, TraceView } from '@/types';
 import { clock } from '@/lib/format';
 import { Glyph } from '@/ui/Glyph';
-import { Bad } from '@/ui/State';
 import { say } from '@/words';
+import { Problem } from './Problem';
 import { useTrace } from './useTrace';
 
 /** What was complained of, and how long it has taken so far. */
 export function TraceHead({ opened, trace }: { opened: NonNullable<TraceProps['opened']>; trace: TraceView }) {
     const { row, problem, closed } = useTrace();
+    const left = trace.odd.filter((one) => !one.struck).length;
     const told = opened.told
         .map((item) => `${item.call}: ${item.sees.join(', ')}${item.when === '' ? '' : ` (${item.when})`}`)
         .join(' · ');
@@ -20,6 +21,7 @@ export function TraceHead({ opened, trace }: { opened: NonNullable<TraceProps['o
                     </h1>
                     <p>{told === '' ? say('trace.nothing-told') : told}</p>
                     {opened.history.length > 0 && <p>{opened.history.join(' · ')}</p>}
+                    {left > 0 && <p>{say('trace.odd-signs', { left })}</p>}
                     {trace.landing.map((finding) => (
                         <p key={finding} className="!text-fault-ink">
                             <Glyph name="fault" /> {finding}
@@ -30,11 +32,9 @@ export function TraceHead({ opened, trace }: { opened: NonNullable<TraceProps['o
                     {trace.finished ? say('trace.put-away-found') : say('trace.put-away')}
                 </button>
             </div>
-            {problem && (
-                <p className="px-5" role="alert">
-                    <Bad>{problem}</Bad>
-                </p>
-            )}
+            <div className="px-5">
+                <Problem of={problem} />
+            </div>
         </>
     );
 }

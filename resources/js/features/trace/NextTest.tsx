@@ -6,10 +6,11 @@ import { url } from '@/lib/url';
 import { useAskPower } from '@/shell/Shell';
 import type { TraceProps, TraceProposal, TraceView } from '@/types';
 import { Glyph } from '@/ui/Glyph';
-import { Bad, State } from '@/ui/State';
+import { State } from '@/ui/State';
 import { say } from '@/words';
 import { Chips } from './Chips';
 import { Signs } from './Signs';
+import { Problem } from './Problem';
 import { useTrace } from './useTrace';
 
 /** The best test from here: where, how long, what to set up, what each outcome would leave; two others beside it. */
@@ -71,11 +72,7 @@ export function NextTest({
             )}
             {trace.proof && <Proof proof={trace.proof} />}
             <Take key={next.key} next={next} />
-            {problem && (
-                <p role="alert">
-                    <Bad>{problem}</Bad>
-                </p>
-            )}
+            <Problem of={problem} />
             {next.outcomes.length > 0 && (
                 <table className="trace__oc">
                     <thead>
@@ -181,11 +178,7 @@ function Preparation({ next }: { next: TraceProposal }) {
                     </button>
                 )}
             </div>
-            {problem && (
-                <p role="alert">
-                    <Bad>{problem}</Bad>
-                </p>
-            )}
+            <Problem of={problem} />
         </div>
     );
 }
@@ -282,11 +275,7 @@ function Proof({ proof }: { proof: NonNullable<TraceView['proof']> }) {
                     {say('trace.start-the-proof', { call: proof.label })}
                 </button>
             )}
-            {answer && answer.kind !== 'ok' && (
-                <p role="alert">
-                    <Bad>{said(answer)}</Bad>
-                </p>
-            )}
+            <Problem of={answer && answer.kind !== 'ok' ? said(answer) : null} />
         </div>
     );
 }

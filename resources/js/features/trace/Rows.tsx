@@ -4,9 +4,9 @@ import { clock } from '@/lib/format';
 import { useProbes } from '@/shell/Shell';
 import type { TraceRowView } from '@/types';
 import { Glyph } from '@/ui/Glyph';
-import { Bad } from '@/ui/State';
 import { modeOf } from './modeOf';
 import { say } from '@/words';
+import { Problem } from './Problem';
 import { useTrace } from './useTrace';
 
 /** Every row, the latest first: what was done, what it showed, what it moved. Taken back, it stays and says so. */
@@ -95,6 +95,7 @@ function Beside({ row }: { row: TraceRowView }) {
     const { row: write, problem, closed } = useTrace();
     const [open, setOpen] = useState(false);
     const [typed, setTyped] = useState('');
+    const [missing, setMissing] = useState<string | null>(null);
     const ohms = Number(typed.replace(',', '.'));
     const send = async () => {
         const event = { kind: 'compared', row: row.number, ohms };
@@ -113,7 +114,9 @@ function Beside({ row }: { row: TraceRowView }) {
             className="flex items-end gap-1.5"
             onSubmit={(event) => {
                 event.preventDefault();
-                if (typed.trim() !== '' && Number.isFinite(ohms) && ohms >= 0) void send();
+                const good = typed.trim() !== '' && Number.isFinite(ohms) && ohms > 0;
+                setMissing(good ? null : say('trace.no-ohms', { typed }));
+                if (good) void send();
             }}
         >
             <label className="field">
@@ -124,17 +127,13 @@ function Beside({ row }: { row: TraceRowView }) {
                     autoFocus
                     value={typed}
                     onChange={(event) => setTyped(event.target.value)}
-                    aria-invalid={typed !== '' && !Number.isFinite(ohms)}
+                    aria-invalid={missing !== null}
                 />
             </label>
             <button className="btn btn--small" type="submit">
                 {say('trace.take')}
             </button>
-            {problem && (
-                <span role="alert">
-                    <Bad>{problem}</Bad>
-                </span>
-            )}
+            <Problem of={missing ?? problem} />
         </form>
     );
 }

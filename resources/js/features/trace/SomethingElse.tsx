@@ -3,11 +3,12 @@ import type { TraceView } from '@/types';
 import { say } from '@/words';
 import { Chips } from './Chips';
 import { Signs } from './Signs';
+import { Problem } from './Problem';
 import { useTrace } from './useTrace';
 
 /** Whatever else was seen or looked at, though nobody asked for it: it is judged the same way. */
 export function SomethingElse({ trace }: { trace: TraceView }) {
-    const { row, closed } = useTrace();
+    const { row, problem, closed } = useTrace();
     const [sees, setSees] = useState<Record<string, string>>({});
     const [when, setWhen] = useState('');
     const [target, setTarget] = useState('');
@@ -28,6 +29,7 @@ export function SomethingElse({ trace }: { trace: TraceView }) {
     return (
         <details className="trace__sheet">
             <summary>{say('trace.something-else')}</summary>
+            <Problem of={problem} />
             <Signs signs={trace.signs} answered={sees} onAnswer={tap} />
             {keys.length > 0 && (
                 <>

@@ -1,5 +1,6 @@
 import type { TraceView } from '@/types';
 import { say } from '@/words';
+import { Problem } from '../Problem';
 import { useTrace } from '../useTrace';
 
 /** A part exchanged wire by wire: the list is made before the first screw, each wire ticked off and on again. */
@@ -18,6 +19,7 @@ export function ExchangeList({ exchange }: { exchange: TraceView['exchange'] }) 
                     {say('trace.make-the-list', { count: exchange.count })}
                 </button>
                 <p className="text-small text-muted">{say('trace.before-the-first-screw')}</p>
+                <Problem of={problem} />
             </section>
         );
     }
@@ -27,7 +29,7 @@ export function ExchangeList({ exchange }: { exchange: TraceView['exchange'] }) 
             <h2 className="h-sec" id="exchange">
                 {say('trace.wire-by-wire', { left })}
             </h2>
-            {problem && <p role="alert">{problem}</p>}
+            <Problem of={problem} />
             <ol>
                 {exchange.wires.map((wire) => (
                     <li key={wire.end} className="trace__line">

@@ -3,11 +3,12 @@ import type { TraceView } from '@/types';
 import { Glyph } from '@/ui/Glyph';
 import { say } from '@/words';
 import { modeOf } from '../modeOf';
+import { Problem } from '../Problem';
 import { useTrace } from '../useTrace';
 
 /** What was odd before the repair, read again one by one: gone, it is struck off by hand; still so, it stays. */
 export function OddSigns({ odd }: { odd: TraceView['odd'] }) {
-    const { row, closed } = useTrace();
+    const { row, problem, closed } = useTrace();
     const probes = useProbes();
     if (odd.length === 0) return null;
     const left = odd.filter((one) => !one.struck).length;
@@ -16,6 +17,7 @@ export function OddSigns({ odd }: { odd: TraceView['odd'] }) {
             <h2 className="h-sec" id="odd">
                 {say('trace.odd-signs', { left })}
             </h2>
+            <Problem of={problem} />
             <ol>
                 {odd.map((one) => (
                     <li key={one.id} className="trace__line">

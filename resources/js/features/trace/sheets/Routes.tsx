@@ -1,16 +1,17 @@
 import type { TraceView } from '@/types';
 import { say } from '@/words';
+import { Problem } from '../Problem';
 import { useTrace } from '../useTrace';
 
 const ANSWERS = [
     { found: 'sound', answered: false },
     { found: 'hurt', answered: true },
-    { found: 'no-access', answered: null },
+    { found: 'no_access', answered: null },
 ] as const;
 
 /** The run of a cable that is suspected, spot by spot: looked at and sound, hurt, or out of reach. */
 export function Routes({ routes }: { routes: TraceView['routes'] }) {
-    const { row, closed } = useTrace();
+    const { row, problem, closed } = useTrace();
     return routes.map((route) => (
         <details key={route.cable} className="trace__sheet">
             <summary>
@@ -20,6 +21,7 @@ export function Routes({ routes }: { routes: TraceView['routes'] }) {
                     all: route.spots.length,
                 })}
             </summary>
+            <Problem of={problem} />
             <ul>
                 {route.spots.map((spot) => (
                     <li key={spot.value} className="trace__line trace__line--two">
@@ -42,7 +44,7 @@ export function Routes({ routes }: { routes: TraceView['routes'] }) {
                                         })
                                     }
                                 >
-                                    {say('trace.spot-found', { found: answer.found.replace('-', '_') })}
+                                    {say('trace.spot-found', { found: answer.found })}
                                 </button>
                             ))}
                         </span>
