@@ -109,6 +109,20 @@ test('the main views', async ({ page, browser }) => {
     await page.keyboard.press('6');
     await expect(page.getByRole('heading', { name: 'Suspects' })).toBeVisible();
     await picture(page, 'trace');
+    const hunt = await (
+        await browser.newContext({
+            viewport: { width: 390, height: 844 },
+            deviceScaleFactor: 2,
+            storageState: await page.context().storageState(),
+        })
+    ).newPage();
+    await hunt.goto(page.url());
+    await hunt.getByText('Guided routines').click();
+    await hunt.getByRole('button', { name: 'Short hunt' }).click();
+    await expect(hunt.getByText('Guided: Short hunt')).toBeVisible();
+    await hunt.locator('.trace__next').evaluate((part) => part.scrollIntoView({ block: 'start' }));
+    await hunt.mouse.wheel(0, -170);
+    await picture(hunt, 'trace-phone');
     await page.goto('/jobs');
     await openJob(page, "Lock Keeper's Row 4");
     await picture(page, 'handover');

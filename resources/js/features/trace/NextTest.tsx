@@ -26,6 +26,7 @@ export function NextTest({
     onChoose: (n: number) => void;
 }) {
     const { problem, events, row, closed } = useTrace();
+    const guided = trace.routines.all.find((one) => one.value === trace.routines.now);
     if (!next) return <section className="trace__next">{say('trace.nothing-further')}</section>;
     return (
         <section className="trace__next" aria-labelledby="next">
@@ -35,7 +36,9 @@ export function NextTest({
                         ? say('trace.second-fault')
                         : trace.open.length > 0
                           ? say('trace.run-again')
-                          : say('trace.next-best')}
+                          : guided && chosen === 0
+                            ? say('trace.next-step-of', { routine: guided.label })
+                            : say('trace.next-best')}
                 </h2>
                 <span className="text-note text-muted">{say('trace.parts-bits', { bits: next.bits })}</span>
             </div>
