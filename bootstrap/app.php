@@ -11,6 +11,7 @@ use App\Web\Middleware\MovedClock;
 use App\Web\Middleware\PlainQuery;
 use App\Web\Middleware\SecurityHeaders;
 use App\Web\Middleware\SignInSolo;
+use App\Web\Middleware\StillOfCrew;
 use App\Web\PersonsDay;
 use App\Words\Words;
 use Illuminate\Contracts\Auth\Middleware\AuthenticatesRequests;
@@ -38,8 +39,9 @@ return Application::configure(basePath: dirname(__DIR__))
     )
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->append([SecurityHeaders::class, PlainQuery::class]);
-        $middleware->web(prepend: [MovedClock::class], append: [SignInSolo::class, HandleInertiaRequests::class]);
+        $middleware->web(prepend: [MovedClock::class], append: [SignInSolo::class, StillOfCrew::class, HandleInertiaRequests::class]);
         $middleware->prependToPriorityList(before: AuthenticatesRequests::class, prepend: SignInSolo::class);
+        $middleware->prependToPriorityList(before: AuthenticatesRequests::class, prepend: StillOfCrew::class);
         $middleware->encryptCookies(except: [PersonsDay::COOKIE]);
         $middleware->redirectUsersTo('/jobs');
     })

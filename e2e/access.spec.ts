@@ -45,6 +45,14 @@ for (const theme of ['bone', 'headlamp'] as const) {
         await clean('survey with its record open');
         await page.goto('/figures');
         await clean('figures');
+        await page.goto('/crew');
+        await page.getByRole('button', { name: 'More for Teal Marl' }).click();
+        await page.getByRole('menuitem', { name: 'Change the role' }).click();
+        await clean('a role');
+        await page.keyboard.press('Escape');
+        await clean('people');
+        await page.goto('/account');
+        await clean('account');
         await page.goto('/jobs');
         await openJob(page, 'Ropewalk 11');
         await page.getByRole('button', { name: /Which suits this house/ }).click();

@@ -2,8 +2,12 @@
 
 declare(strict_types=1);
 
-use App\Crew\SessionController;
-use App\Crew\UnitsController;
+use App\Crew\Account\AccountController;
+use App\Crew\Door\DoorController;
+use App\Crew\Door\FirstStartController;
+use App\Crew\Door\SessionController;
+use App\Crew\Factor\FactorController;
+use App\Crew\People\PeopleController;
 use App\Figures\FiguresController;
 use App\Handover\HandoverController;
 use App\House\PulseController;
@@ -39,12 +43,38 @@ Route::redirect('/', '/jobs');
 Route::middleware('guest')->group(function (): void {
     Route::get('/sign-in', [SessionController::class, 'create'])->name('login');
     Route::post('/sign-in', [SessionController::class, 'store']);
+    Route::get('/sign-in/code', [SessionController::class, 'code'])->name('code');
+    Route::post('/sign-in/code', [SessionController::class, 'check']);
+    Route::get('/first-start', [FirstStartController::class, 'create'])->name('first-start');
+    Route::post('/first-start', [FirstStartController::class, 'store'])->middleware('throttle:10,1');
+    Route::get('/forgot', [DoorController::class, 'forgot'])->name('forgot');
+    Route::post('/forgot', [DoorController::class, 'mail'])->middleware('throttle:5,1');
 });
+Route::get('/door/{token}', [DoorController::class, 'show'])
+    ->middleware('throttle:60,1')
+    ->name('door');
+Route::post('/door/{token}', [DoorController::class, 'store'])->middleware('throttle:20,1');
 
 Route::middleware('auth')->group(function (): void {
     Route::post('/sign-out', [SessionController::class, 'destroy'])->name('sign-out');
-    Route::post('/password', [SessionController::class, 'password'])->name('password');
-    Route::post('/crew/units', [UnitsController::class, 'store'])->name('units');
+    Route::get('/account', [AccountController::class, 'show'])->name('account');
+    Route::get('/account/data', [AccountController::class, 'data'])->name('account.data');
+    Route::post('/account/name', [AccountController::class, 'name'])->name('account.name');
+    Route::post('/account/settings', [AccountController::class, 'settings'])->name('account.settings');
+    Route::post('/account/password', [AccountController::class, 'password'])->name('password');
+    Route::post('/account/devices', [AccountController::class, 'devices'])->name('account.devices');
+    Route::post('/account/forget', [AccountController::class, 'forget'])->name('account.forget');
+    Route::post('/account/factor', [FactorController::class, 'begin'])->name('factor');
+    Route::post('/account/factor/confirm', [FactorController::class, 'confirm'])->name('factor.confirm');
+    Route::post('/account/factor/off', [FactorController::class, 'off'])->name('factor.off');
+    Route::get('/crew', [PeopleController::class, 'index'])->name('crew');
+    Route::post('/crew/units', [PeopleController::class, 'units'])->name('crew.units');
+    Route::post('/crew/links', [PeopleController::class, 'invite'])->name('crew.links');
+    Route::post('/crew/links/{link}/revoke', [PeopleController::class, 'revoke'])->name('crew.link.revoke');
+    Route::post('/crew/{person}/role', [PeopleController::class, 'role'])->name('crew.role');
+    Route::post('/crew/{person}/active', [PeopleController::class, 'active'])->name('crew.active');
+    Route::post('/crew/{person}/password', [PeopleController::class, 'password'])->name('crew.password');
+    Route::post('/crew/{person}/forget', [PeopleController::class, 'forget'])->name('crew.forget');
     Route::get('/jobs', [JobsController::class, 'index'])->name('jobs');
     Route::post('/jobs', [JobsController::class, 'store']);
     Route::post('/import', [FilesController::class, 'import'])->name('import');

@@ -15,4 +15,17 @@ enum SecurityKind: string
     case Refused = 'refused';
     case Exported = 'exported';
     case CrewChanged = 'crew-changed';
+    case CrewMade = 'crew-made';
+    case LinkMade = 'link-made';
+    case LinkUsed = 'link-used';
+    case LinkRevoked = 'link-revoked';
+    case RoleChanged = 'role-changed';
+    case NameChanged = 'name-changed';
+    case Deactivated = 'deactivated';
+    case Reactivated = 'reactivated';
+    case FactorOn = 'factor-on';
+    case FactorOff = 'factor-off';
+    case RecoveryUsed = 'recovery-used';
+    case DeviceEnded = 'device-ended';
+    case Forgotten = 'forgotten';
 }

@@ -29,7 +29,7 @@ final class HandoverController extends Controller
 {
     public function __invoke(Request $request, Job $job): JsonResponse
     {
-        $this->authorize('view', $job);
+        $this->authorize('decide', $job);
         $request->validate(['unsigned' => ['sometimes', 'boolean']]);
         $job = HandOver::of($job, $request->boolean('unsigned'));
 
@@ -58,6 +58,9 @@ final class HandoverController extends Controller
                 'strokes.required' => Words::of('handover.signature.empty'),
             ],
         );
+        if ($request->string('role')->toString() !== 'customer') {
+            $this->authorize('decide', $job);
+        }
         $row = Append::row(
             Signature::class,
             $request->string('id')->toString(),

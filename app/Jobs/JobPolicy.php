@@ -7,12 +7,12 @@ namespace App\Jobs;
 use App\Models\Job;
 use App\Models\User;
 
-/** A crew sees and works its own jobs only. */
+/** A crew sees and works its own jobs only, each person of it as far as their role goes. */
 final class JobPolicy
 {
     public function create(User $user): bool
     {
-        return $user->exists;
+        return $user->role->works();
     }
 
     public function view(User $user, Job $job): bool
@@ -23,7 +23,13 @@ final class JobPolicy
     /** A job that was handed over is a record: it can be read, not worked. */
     public function work(User $user, Job $job): bool
     {
-        return $this->view($user, $job) && $job->handed_over_at === null;
+        return $this->view($user, $job) && $user->role->works() && $job->handed_over_at === null;
+    }
+
+    /** A practice copy of it, which leaves the job itself alone. */
+    public function practise(User $user, Job $job): bool
+    {
+        return $this->view($user, $job) && $user->role->works();
     }
 
     /**
@@ -31,6 +37,12 @@ final class JobPolicy
      */
     public function keep(User $user, Job $job): bool
     {
-        return $this->view($user, $job) && ! $job->isPractice();
+        return $this->view($user, $job) && $user->role->works() && ! $job->isPractice();
+    }
+
+    /** What somebody answers for: that a call stays unproved, that the house is handed over, that a job goes away. */
+    public function decide(User $user, Job $job): bool
+    {
+        return $this->view($user, $job) && $user->role->decides();
     }
 }

@@ -95,6 +95,7 @@ final class JobsController extends Controller
     public function shelf(Request $request, Job $job): JsonResponse
     {
         $this->authorize('keep', $job);
+        $this->authorize('decide', $job);
         $request->validate(['to' => ['required', Rule::in(['archive', 'list', 'delete', 'restore'])]]);
         $job = PutAway::to($job, self::user($request), $request->string('to')->toString());
 

@@ -6,6 +6,7 @@ namespace App\Jobs;
 
 use App\House\CableLength;
 use App\House\Catalog;
+use App\Models\Job;
 use App\Models\VisitKind;
 use App\Web\Decimal;
 use App\Words\Words;
@@ -17,7 +18,7 @@ final class NewJobRequest extends FormRequest
 {
     public function authorize(): bool
     {
-        return $this->user() !== null;
+        return $this->user()?->can('create', Job::class) === true;
     }
 
     protected function prepareForValidation(): void

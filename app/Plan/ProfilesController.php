@@ -26,6 +26,7 @@ final class ProfilesController extends Controller
 {
     public function store(Request $request, ProfileShelf $shelf): JsonResponse
     {
+        abort_unless(self::user($request)->role->works(), 403);
         $request->merge($request->has('va') ? ['va' => Decimal::plain($request->input('va'))] : []);
         $request->validate(
             [
@@ -100,6 +101,7 @@ final class ProfilesController extends Controller
     /** Puts it away. Plans that were made with it keep it. */
     public function destroy(Request $request, string $id): JsonResponse
     {
+        abort_unless(self::user($request)->role->decides(), 403);
         OwnProfile::query()->where('crew_id', self::user($request)->crew_id)->findOrFail($id)->delete();
 
         return new JsonResponse(['id' => $id]);

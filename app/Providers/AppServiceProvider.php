@@ -39,7 +39,7 @@ final class AppServiceProvider extends ServiceProvider
     private function words(): void
     {
         $this->app->scoped(Lexicon::class, static function (): Lexicon {
-            $locale = config()->string('app.locale');
+            $locale = app()->getLocale();
 
             return new Lexicon($locale, lang_path($locale));
         });
@@ -50,7 +50,7 @@ final class AppServiceProvider extends ServiceProvider
                 static function (): Units {
                     $user = Auth::user();
 
-                    return $user instanceof User ? $user->loadMissing('crew')->crew->units : Units::Us;
+                    return $user instanceof User ? $user->units() : Units::Us;
                 },
             ),
         );

@@ -12,6 +12,7 @@ use App\Records\Power\BeforeLive;
 use App\Records\Power\PowerFlag;
 use App\Records\Progress;
 use App\Records\SetUp\SetupStrip;
+use Illuminate\Support\Facades\Gate;
 use Unionbit\Core\Circuit\Circuit;
 use Unionbit\Core\Circuit\Netlist\Point;
 use Unionbit\Core\Circuit\Setup;
@@ -39,6 +40,7 @@ final class JobFrame
                 'equipmentTitle' => $house->archetype->title,
                 'cable' => $house->wallCable()?->label() ?? '',
                 'handedOverAt' => $job->handed_over_at?->toIso8601String(),
+                'closed' => Gate::denies('work', $job),
                 'updatedAt' => $job->updated_at->toIso8601String(),
                 'practice' => $job->isPractice(),
                 'demo' => $job->demo,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Words;
 
+use BackedEnum;
 use Closure;
 use Unionbit\Core\Words\Message;
 use Unionbit\Core\Words\Quantity;
@@ -16,9 +17,10 @@ final class Words
         return app(Speaker::class)->say($message);
     }
 
-    public static function of(string $code): string
+    /** @param  string|int|Quantity|Message|BackedEnum|list<string|int|Quantity|Message|BackedEnum>  ...$params */
+    public static function of(string $code, string|int|Quantity|Message|BackedEnum|array ...$params): string
     {
-        return self::say(Message::of($code));
+        return self::say(Message::of($code, ...$params));
     }
 
     /**

@@ -6,10 +6,11 @@ namespace Database\Seeders;
 
 use App\Models\Crew;
 use App\Models\Job;
+use App\Models\Role;
 use App\Models\User;
 use Illuminate\Database\Seeder;
 
-/** The demo data: a two-person crew and its houses around Saltmarsh Locks. */
+/** The demo data: a crew of four, of whom two drive out on their own, and its houses around Saltmarsh Locks. */
 final class DatabaseSeeder extends Seeder
 {
     public function run(): void
@@ -18,20 +19,17 @@ final class DatabaseSeeder extends Seeder
             return;
         }
         $crew = Crew::query()->create(['name' => 'Ebb & Sluice Heating']);
-        $wren = User::query()->create([
+        $person = static fn (string $name, Role $role): User => User::query()->create([
             'crew_id' => $crew->id,
-            'name' => 'Wren Halyard',
-            'email' => 'wren@ebb-and-sluice.example',
+            'name' => $name,
+            'email' => strtolower(explode(' ', $name)[0]).'@ebb-and-sluice.example',
             'password' => 'saltmarsh',
+            'role' => $role,
         ]);
-        User::query()->create([
-            'crew_id' => $crew->id,
-            'name' => 'Sedge Barrow',
-            'email' => 'sedge@ebb-and-sluice.example',
-            'password' => 'saltmarsh',
-        ]);
-
-        $sedge = $wren->crew->users()->where('name', 'Sedge Barrow')->sole();
+        $wren = $person('Wren Halyard', Role::Lead);
+        $sedge = $person('Sedge Barrow', Role::Installer);
+        $person('Teal Marl', Role::Apprentice);
+        $person('Iris Quoin', Role::Reader);
 
         self::day('lock-keepers-row-4', $wren, 4, static fn (DemoHouse $h): Job => $h->work(), -2, 510);
         self::day('tollhouse', $wren, 2, static fn (DemoHouse $h): Job => $h->planned(used: true), 0, 510);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Database\Seeders;
 
 use App\Models\Crew;
+use App\Models\Role;
 use App\Models\User;
 use Illuminate\Database\Seeder;
 
@@ -19,6 +20,7 @@ final class OtherCrewSeeder extends Seeder
             'name' => 'Another installer',
             'email' => 'another@crew.example',
             'password' => 'saltmarsh',
+            'role' => Role::Lead,
         ]);
     }
 }

@@ -2,6 +2,7 @@ import { createInertiaApp, router } from '@inertiajs/react';
 import type { ComponentType, ReactNode } from 'react';
 import { setNonce } from 'get-nonce';
 import { createRoot } from 'react-dom/client';
+import { follow } from './lib/person';
 import { reload } from './lib/reload';
 import { Boundary } from './shell/Boundary';
 import { tellZone } from './lib/zone';
@@ -23,6 +24,7 @@ void createInertiaApp({
         return page;
     },
     setup({ el, App, props }) {
+        follow(props.initialPage.props);
         createRoot(el).render(<App {...props} />);
         // The list has a day in it: if the zone is news, it is read again, once there is a page to read.
         if (tellZone() && props.initialPage.component === 'Jobs') {

@@ -2,6 +2,7 @@
 // stage's stand in a file of their own, which knows the shared ones and, where it shows them, an earlier stage's.
 
 export type * from './types/shared';
+export type * from './types/crew';
 export type * from './types/jobs';
 export type * from './types/survey';
 export type * from './types/plan';

@@ -1,5 +1,7 @@
 <!doctype html>
-<html lang="{{ str_replace('_', '-', app()->getLocale()) }}">
+@php($likes = $page['props']['user']['preferences'] ?? null)
+<html lang="{{ str_replace('_', '-', app()->getLocale()) }}" data-hand="{{ $likes['hand'] ?? 'right' }}"
+    @if (! in_array($likes['theme'] ?? 'device', ['device'], true)) data-theme="{{ $likes['theme'] }}" @endif>
 <head>
     <meta charset="utf-8">
     <meta name="viewport" content="width=device-width, initial-scale=1, viewport-fit=cover">

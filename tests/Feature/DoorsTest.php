@@ -123,22 +123,22 @@ it('ends the other sessions of a person when the password changes', function ():
     }
     $token = $user->remember_token;
     $this->actingAs($user);
-    $change = fn (string $present, string $new) => $this->postJson('/password', [
+    $change = fn (string $present, string $new) => $this->postJson('/account/password', [
         'present' => $present,
         'password' => $new,
     ]);
-    expect($change('wrong', 'a longer password')->assertUnprocessable()->json('errors.present.0'))
+    expect($change('wrong', 'a longer password of mine')->assertUnprocessable()->json('errors.present.0'))
         ->toContain('not your present password')
         ->and($change('saltmarsh', 'short')->assertUnprocessable()->json('errors.password.0'))
-        ->toContain('at least 10');
-    $change('saltmarsh', 'a longer password')->assertOk();
+        ->toContain('at least 12');
+    $change('saltmarsh', 'a longer password of mine')->assertOk();
 
     expect(DB::table('sessions')->pluck('id')->all())
         ->toContain('theirs')
         ->not->toContain('mine')
         ->and($user->refresh()->remember_token)
         ->not->toBe($token)
-        ->and(Hash::check('a longer password', $user->password))
+        ->and(Hash::check('a longer password of mine', $user->password))
         ->toBeTrue()
         ->and(logged())
         ->toContain('password-changed', 'refused');

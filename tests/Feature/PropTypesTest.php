@@ -2,6 +2,8 @@
 
 declare(strict_types=1);
 
+use App\Crew\Account\AccountPage;
+use App\Crew\People\PeoplePage;
 use App\Figures\FiguresPage;
 use App\Handover\HandoverPage;
 use App\House\House;
@@ -24,7 +26,10 @@ it('sends what the TypeScript types say', function (): void {
     [$finished, $waiting] = [Job::at('Lock Keeper\'s Row 4'), Job::at('Lock Keeper\'s Row 6')];
     $fault = Job::at('Quay House');
     $plan = House::of($finished)->plan ?? throw new LogicException('The finished house has a plan.');
+    $lead = $finished->crew->users()->firstOrFail();
     $samples = [
+        'AccountProps' => [said(AccountPage::props($lead, ''))],
+        'PeopleProps' => [said(PeoplePage::props($lead))],
         'JobsProps' => [said(JobsPage::props($finished->crew->users()->firstOrFail(), '', 'all', null))],
         'SurveyProps' => [said(SurveyPage::props($finished)), said(SurveyPage::props($waiting))],
         'PlanProps' => [said(PlanPage::props($finished)), said(PlanPage::props($waiting))],

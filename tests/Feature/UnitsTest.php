@@ -56,7 +56,7 @@ it('changes for the whole crew what is shown and typed, and nothing that is kept
     $this->seed();
     $job = Job::at('Tollhouse');
     installer($job);
-    $other = User::query()->where('crew_id', $job->crew_id)->orderByDesc('id')->firstOrFail();
+    $other = User::query()->where('name', 'Sedge Barrow')->sole();
     $kept = fn (): mixed => json_decode((string) $this->get("/jobs/{$job->id}/job-file")->getContent(), true)[
         'survey'
     ];
@@ -109,7 +109,7 @@ it('says nothing in other units to a crew that thinks in metric ones', function 
         return array_values(array_unique($all));
     };
     expect(count($told()))->toBeGreaterThan(10);
-    $this->postJson('/crew/units', ['units' => 'metric'])->assertOk();
+    $this->postJson('/account/settings', ['units' => 'metric'])->assertOk();
 
     expect($told())->toBe([]);
 })->with(['Tollhouse', 'Quay House']);

@@ -348,7 +348,7 @@ $requests = [
     ],
     ['POST', '/figures/voltage-drop', ['values' => ['feet' => 45]]],
     ['POST', '/figures/balance', ['values' => ['load' => 40000]]],
-    ['POST', '/password', ['present' => 'x', 'password' => 'longer than ten']],
+    ['POST', '/account/password', ['present' => 'x', 'password' => 'longer than twelve']],
 ];
 for ($n = 1; $n <= $count[1]; $n++) {
     $seed = 100_000 + $n;

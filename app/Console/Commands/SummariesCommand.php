@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Jobs\Screen\JobSummaries;
+use App\Models\Crew;
 use App\Models\Job;
+use App\Words\Words;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\DB;
 
@@ -23,15 +25,26 @@ final class SummariesCommand extends Command
             DB::table('job_summaries')->update(['mark' => '']);
             file_put_contents($file, $stamp);
         }
-        $stale = JobSummaries::stale()->pluck('jobs.id');
+        $done = 0;
+        foreach (Crew::query()->orderBy('id')->get() as $crew) {
+            $done += Words::in($crew->units, fn (): int => $this->of($crew));
+        }
+        $this->info($done === 1 ? '1 summary worked out.' : "{$done} summaries worked out.");
+
+        return self::SUCCESS;
+    }
+
+    /** In the crew's own units; whoever has others has theirs worked out when they ask. */
+    private function of(Crew $crew): int
+    {
+        $stale = JobSummaries::stale($crew->id)->pluck('jobs.id');
         foreach ($stale as $index => $id) {
             JobSummaries::keep(Job::query()->withTrashed()->whereKey($id)->sole());
             if (($index + 1) % 100 === 0) {
                 $this->line($index + 1 .' of '.count($stale));
             }
         }
-        $this->info(count($stale) === 1 ? '1 summary worked out.' : count($stale).' summaries worked out.');
 
-        return self::SUCCESS;
+        return count($stale);
     }
 }

@@ -40,7 +40,7 @@ final class DayCalendar
             ->first();
 
         return Cache::remember(
-            "calendar/{$crew->id}/".md5(serialize($state).now()->format('Y-m-d')),
+            "calendar/{$crew->id}/".md5(serialize($state).JobSummaries::said().now()->format('Y-m-d')),
             self::A_DAY,
             static fn (): string => self::write(
                 $visits

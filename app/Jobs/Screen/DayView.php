@@ -6,6 +6,7 @@ namespace App\Jobs\Screen;
 
 use App\Models\Crew;
 use App\Models\Job;
+use App\Models\Role;
 use App\Models\User;
 use Unionbit\Core\Visit\DayPlan;
 use Unionbit\Core\Visit\DayVisit;
@@ -21,7 +22,14 @@ final class DayView
     {
         $jobs = array_values($crew->jobs()->whereDate('day', $date)->orderBy('starts_at')->get()->all());
         $people = array_values(
-            $crew->users()->orderBy('id')->get()->map(static fn (User $u): string => $u->name)->all(),
+            $crew
+                ->users()
+                ->whereNull('deactivated_at')
+                ->whereIn('role', Role::deciding())
+                ->orderBy('id')
+                ->get()
+                ->map(static fn (User $u): string => $u->name)
+                ->all(),
         );
         $open = array_values(array_filter($jobs, static fn (Job $j): bool => $j->handed_over_at === null));
         $summaries = [];

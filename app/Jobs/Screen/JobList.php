@@ -60,12 +60,15 @@ final readonly class JobList
     public function counts(): array
     {
         $here = 'jobs.archived_at is null and jobs.deleted_at is null';
-        $counts = $this->searched()
-            ->leftJoin('job_summaries', 'job_summaries.job_id', 'jobs.id')
+        $sum = static fn (string $of, string $as): string => "sum(case when {$of} then 1 else 0 end) as {$as}";
+        $counts = JobSummaries::join($this->searched())
             ->selectRaw(
-                "sum({$here}) as every, sum({$here} and jobs.handed_over_at is null) as open,".
-                    " sum({$here} and jobs.handed_over_at is null and job_summaries.flagged) as flagged,".
-                    " sum(not ({$here})) as away",
+                implode(', ', [
+                    $sum($here, 'every'),
+                    $sum("{$here} and jobs.handed_over_at is null", 'open'),
+                    $sum("{$here} and jobs.handed_over_at is null and job_summaries.flagged", 'flagged'),
+                    $sum("not ({$here})", 'away'),
+                ]),
             )
             ->first();
         /** @var ?object{every: ?int, open: ?int, flagged: ?int, away: ?int} $counts */
@@ -104,10 +107,10 @@ final readonly class JobList
 
         return match ($this->show) {
             'open' => $jobs->whereNull('jobs.handed_over_at'),
-            'flagged' => $jobs
-                ->whereNull('jobs.handed_over_at')
-                ->join('job_summaries', 'job_summaries.job_id', 'jobs.id')
-                ->where('job_summaries.flagged', true),
+            'flagged' => JobSummaries::join($jobs->whereNull('jobs.handed_over_at'), 'inner')->where(
+                'job_summaries.flagged',
+                true,
+            ),
             default => $jobs,
         };
     }
@@ -153,9 +156,8 @@ final readonly class JobList
     /** The same with site, system and summary. */
     public static function withPlace(Builder $jobs): Builder
     {
-        return $jobs
-            ->join('systems', 'systems.id', 'jobs.system_id')
-            ->join('sites', 'sites.id', 'systems.site_id')
-            ->leftJoin('job_summaries', 'job_summaries.job_id', 'jobs.id');
+        return JobSummaries::join(
+            $jobs->join('systems', 'systems.id', 'jobs.system_id')->join('sites', 'sites.id', 'systems.site_id'),
+        );
     }
 }

@@ -5,25 +5,24 @@ declare(strict_types=1);
 namespace App\Jobs\Screen;
 
 use App\Models\Job;
-use App\Words\Words;
+use App\Words\Speaker;
 use Illuminate\Database\Query\Builder;
+use Illuminate\Database\Query\JoinClause;
 use Illuminate\Support\Facades\DB;
 use Throwable;
 
 /**
- * Summaries of jobs, kept in a table of their own until the job's mark changes: the jobs screen, its search and counts,
- * the day and the calendar read that table. What has changed since is worked out anew when it is next asked for.
+ * Summaries of jobs, kept in a table of their own until the job's mark changes, each in the language and the units of
+ * whoever asks: the jobs screen, its search and counts, the day and the calendar read that table. What has changed
+ * since is worked out anew when it is next asked for.
  */
 final class JobSummaries
 {
-    /** Of a job of its crew; the language is bound to it. */
-    private const MARK =
-        "jobs.version || '.' || jobs.recorded || '.' || (jobs.handed_over_at is not null) || '.' || ? || '.' ".
-        '|| crews.units';
+    private const MARK = "jobs.version || '.' || jobs.recorded || '.' || (jobs.handed_over_at is not null)";
 
     public static function of(Job $job): JobSummary
     {
-        $row = DB::table('job_summaries')->where('job_id', $job->id)->first();
+        $row = DB::table('job_summaries')->where('job_id', $job->id)->where('said', self::said())->first();
         if ($row !== null && $row->mark === self::mark($job) && is_string($row->summary)) {
             return self::read($row->summary) ?? self::keep($job);
         }
@@ -31,14 +30,29 @@ final class JobSummaries
         return self::keep($job);
     }
 
+    /** The language and the units that are spoken now, as the table names them. */
+    public static function said(): string
+    {
+        return app()->getLocale().'/'.app(Speaker::class)->units()->value;
+    }
+
+    /** Beside the jobs of a query, their summaries as they are said now. */
+    public static function join(Builder $jobs, string $type = 'left'): Builder
+    {
+        return $jobs->join(
+            'job_summaries',
+            static function (JoinClause $on): void {
+                $on->on('job_summaries.job_id', 'jobs.id')->where('job_summaries.said', self::said());
+            },
+            type: $type,
+        );
+    }
+
     public static function keep(Job $job): JobSummary
     {
         $mark = self::mark($job);
         try {
-            $summary = Words::in(
-                $job->crew()->firstOrFail()->units,
-                static fn (): JobSummary => JobSummary::compute($job),
-            );
+            $summary = JobSummary::compute($job);
         } catch (Throwable $problem) {
             report($problem);
             $summary = JobSummary::unreadable($job);
@@ -48,6 +62,7 @@ final class JobSummaries
                 [
                     [
                         'job_id' => $job->id,
+                        'said' => self::said(),
                         'crew_id' => $job->crew_id,
                         'mark' => $mark,
                         'flagged' => $summary->isFlagged(),
@@ -57,7 +72,7 @@ final class JobSummaries
                         ),
                     ],
                 ],
-                ['job_id'],
+                ['job_id', 'said'],
                 ['mark', 'flagged', 'summary'],
             );
             $words = JobSummary::words($job);
@@ -104,33 +119,27 @@ final class JobSummaries
     /** Jobs of a crew, or of all, whose summary is not of their present mark. */
     public static function stale(?int $crewId = null): Builder
     {
-        return self::jobs()
-            ->leftJoin('job_summaries', 'job_summaries.job_id', 'jobs.id')
+        return self::join(DB::table('jobs'))
             ->whereNull('jobs.practice_of_id')
             ->when($crewId !== null, static fn (Builder $jobs): Builder => $jobs->where('jobs.crew_id', $crewId))
             ->where(
                 static fn (Builder $jobs): Builder => $jobs
                     ->whereNull('job_summaries.mark')
-                    ->orWhereRaw('job_summaries.mark <> '.self::MARK, [app()->getLocale()]),
+                    ->orWhereRaw('job_summaries.mark <> '.self::MARK),
             )
             ->orderByDesc('jobs.updated_at')
             ->orderBy('jobs.id');
     }
 
-    /** What a summary is true of: the job as it is, in the language and the units that it was worded in. */
+    /** What a summary is true of: the job as it is. */
     private static function mark(Job $job): string
     {
-        $row = self::jobs()
-            ->where('jobs.id', $job->id)
-            ->selectRaw(self::MARK.' as mark', [app()->getLocale()])
+        $row = DB::table('jobs')
+            ->where('id', $job->id)
+            ->selectRaw(self::MARK.' as mark')
             ->first();
 
         return is_string($row?->mark) ? $row->mark : '';
-    }
-
-    private static function jobs(): Builder
-    {
-        return DB::table('jobs')->join('crews', 'crews.id', 'jobs.crew_id');
     }
 
     /** Null where it was written by an earlier version of the application. */

@@ -16,7 +16,7 @@ final class PracticeController extends Controller
     /** Begins to practise on a copy of this job, or ends the copy; answers with where to go on. */
     public function toggle(Request $request, Job $job, PracticeRun $practice): JsonResponse
     {
-        $this->authorize('view', $job);
+        $this->authorize('practise', $job);
         $request->validate(['on' => ['required', 'boolean'], 'fault' => ['nullable', 'string', 'max:80']]);
         $real = $job->isPractice() ? Job::query()->findOrFail($job->practice_of_id) : $job;
         if ($request->boolean('on')) {

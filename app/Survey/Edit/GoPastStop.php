@@ -9,6 +9,7 @@ use App\Document\EditRequest;
 use App\House\Refused;
 use App\House\SurveyReadings;
 use App\Models\Job;
+use App\Models\Role;
 use App\Models\User;
 use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Rule\Severity;
@@ -45,6 +46,9 @@ final readonly class GoPastStop implements Edit
             $job->survey = [...$job->survey, 'overrides' => $overrides];
 
             return Message::of('survey.go-past-stop.stops-again', rule: $this->code);
+        }
+        if (! $by->role->decides()) {
+            throw Refused::at('code', Message::of('crew.role.decides', roles: Role::deciding()));
         }
         $stop =
             $this->stop($job) ??

@@ -6,8 +6,10 @@ namespace App\Web\Middleware;
 
 use App\Models\User;
 use App\Words\Speaker;
+use App\Words\Words;
 use Illuminate\Http\Request;
 use Inertia\Middleware;
+use Unionbit\Core\Words\Message;
 
 final class HandleInertiaRequests extends Middleware
 {
@@ -19,10 +21,24 @@ final class HandleInertiaRequests extends Middleware
 
         return [
             ...parent::share($request),
-            'user' => $user instanceof User ? ['name' => $user->name, 'crew' => $user->crew->name] : null,
+            'user' => $user instanceof User ? self::person($user) : null,
             'units' => self::units(),
             'solo' => config()->boolean('unionbit.solo'),
             'now' => now()->toIso8601String(),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function person(User $user): array
+    {
+        return [
+            'name' => $user->name,
+            'crew' => $user->crew->name,
+            'works' => $user->role->works(),
+            'decides' => $user->role->decides(),
+            'leads' => $user->role->leads(),
+            'role' => Words::say(Message::term($user->role)),
+            'preferences' => $user->preferences()->toArray(),
         ];
     }
 

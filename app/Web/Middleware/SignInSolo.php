@@ -31,7 +31,7 @@ final class SignInSolo
         // answered.
         abort_unless(self::isLoopback($request->getHost()), 403, Words::of('web.solo.names'));
         if (Auth::guest()) {
-            $user = User::query()->orderBy('id')->first();
+            $user = User::query()->whereNull('deactivated_at')->orderBy('id')->first();
             abort_if($user === null, 403, Words::of('web.solo.demo'));
             Auth::login($user);
         }

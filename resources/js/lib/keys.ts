@@ -1,22 +1,7 @@
-/** Single-key shortcuts of this device: they can be switched off (WCAG 2.1.4). Keys with Ctrl, Enter and Esc stay. */
-const key = 'single-keys';
+import { preferences } from './person';
 
-export function singleKeys(): boolean {
-    try {
-        return localStorage.getItem(key) !== 'off';
-    } catch {
-        return true;
-    }
-}
-
-export function setSingleKeys(on: boolean): void {
-    try {
-        if (on) localStorage.removeItem(key);
-        else localStorage.setItem(key, 'off');
-    } catch {
-        // Storage may be closed; the keys then stay as they are.
-    }
-}
+/** Single-key shortcuts of this person: they can be switched off (WCAG 2.1.4). Keys with Ctrl, Enter and Esc stay. */
+export const singleKeys = (): boolean => preferences().singleKeys;
 
 // What was used last: a figure typed with the focus nowhere belongs to the meter if that was it.
 let meterLast = false;

@@ -15,7 +15,7 @@ export default function Figures() {
     if (job !== null) {
         return (
             <Shell stage="set" title={say('figures.figures')} start={['indoor.R', 'indoor.C']} dock={null}>
-                <OfHouse jobId={job.id} version={job.version} closed={job.handedOverAt !== null} />
+                <OfHouse jobId={job.id} version={job.version} closed={job.closed} />
             </Shell>
         );
     }

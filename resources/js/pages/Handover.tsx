@@ -19,12 +19,13 @@ import { ProofsWorth } from '@/features/handover/ProofsWorth';
 import { Signatures } from '@/features/handover/Signatures';
 import { roleWord } from '@/features/handover/roles';
 import { list, say } from '@/words';
+import { Decides } from '@/ui/Decides';
 
 export default function Handover() {
     const { job, baseline, crew, proofs, survey, lines, loads, measurements, unexplained, unsigned, simulated } =
         usePage<HandoverProps>().props;
     const [closing, setClosing] = useState(false);
-    const closed = job.handedOverAt !== null;
+    const closed = job.closed;
     const ready = lines.every((line) => line.done);
 
     return (
@@ -58,18 +59,20 @@ export default function Handover() {
                         {say('handover.job-file')}
                     </a>
                     {!closed && !job.practice && (
-                        <button
-                            className={`btn ${ready ? 'btn--go' : 'btn--off'}`}
-                            aria-disabled={!ready}
-                            onClick={() => ready && setClosing(true)}
-                        >
-                            {say('handover.hand-over')}{' '}
-                            {!ready && (
-                                <span className="text-small">
-                                    {say('handover.open', { lines: lines.filter((line) => !line.done).length })}
-                                </span>
-                            )}
-                        </button>
+                        <Decides>
+                            <button
+                                className={`btn ${ready ? 'btn--go' : 'btn--off'}`}
+                                aria-disabled={!ready}
+                                onClick={() => ready && setClosing(true)}
+                            >
+                                {say('handover.hand-over')}{' '}
+                                {!ready && (
+                                    <span className="text-small">
+                                        {say('handover.open', { lines: lines.filter((line) => !line.done).length })}
+                                    </span>
+                                )}
+                            </button>
+                        </Decides>
                     )}
                 </div>
             </div>

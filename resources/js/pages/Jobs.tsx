@@ -21,7 +21,7 @@ import { UndoBar } from '@/ui/UndoBar';
 import { say } from '@/words';
 
 export default function Jobs() {
-    const { jobs, total, waiting, find, show, counts, day, now } = usePage<JobsProps>().props;
+    const { jobs, total, waiting, find, show, counts, day, now, user } = usePage<JobsProps>().props;
     const [adding, setAdding] = useState(false);
     const [importing, setImporting] = useState<File[] | null>(null);
     const [copying, setCopying] = useState<JobRow | null>(null);
@@ -29,7 +29,10 @@ export default function Jobs() {
     const [away, setAway] = useState<{ what: string; id: string; back: 'list' | 'restore' } | null>(null);
     const [problem, setProblem] = useState<string | null>(null);
     const gone = useCallback(() => setAway(null), []);
-    useKeys({ n: () => setAdding(true), '/': () => document.getElementById('find')?.focus() });
+    useKeys({
+        n: user?.works ? () => setAdding(true) : undefined,
+        '/': () => document.getElementById('find')?.focus(),
+    });
 
     const ask = (asked: { find?: string; show?: Show; rows?: number }) => {
         const { find: words, show: part, rows } = { find, show, ...asked };
@@ -60,7 +63,7 @@ export default function Jobs() {
             onDragOver={(event) => event.preventDefault()}
             onDrop={(event) => {
                 event.preventDefault();
-                if (event.dataTransfer.files.length > 0) setImporting([...event.dataTransfer.files]);
+                if (user?.works && event.dataTransfer.files.length > 0) setImporting([...event.dataTransfer.files]);
             }}
         >
             <Head title={say('jobs.jobs-2')} />
@@ -78,12 +81,17 @@ export default function Jobs() {
                         <Link className="link px-2" href={url('figures')}>
                             {say('jobs.figures')}
                         </Link>
-                        <button className="btn btn--quiet" onClick={() => setImporting([])}>
-                            <Glyph name="bring" /> {say('jobs.import')}
-                        </button>
-                        <button className="btn btn--go" onClick={() => setAdding(true)}>
-                            <Glyph name="plus" /> {say('jobs.new-job')} <span className="key">{say('jobs.n')}</span>
-                        </button>
+                        {user?.works && (
+                            <>
+                                <button className="btn btn--quiet" onClick={() => setImporting([])}>
+                                    <Glyph name="bring" /> {say('jobs.import')}
+                                </button>
+                                <button className="btn btn--go" onClick={() => setAdding(true)}>
+                                    <Glyph name="plus" /> {say('jobs.new-job')}{' '}
+                                    <span className="key">{say('jobs.n')}</span>
+                                </button>
+                            </>
+                        )}
                     </div>
                 </div>
                 <Finder find={find} show={show} counts={counts} onAsk={ask} />

@@ -43,7 +43,7 @@ function Body({ call, onCall }: { call: string; onCall: (call: string) => void }
     const [hand, setHand] = useState(false);
     const undo = useUndo(edits);
     const [measure, width] = useWidth(808);
-    const closed = job.handedOverAt !== null;
+    const closed = job.closed;
 
     const rows = plan?.board.rows ?? [];
     const name = rows.find((row) => row.id === selected)?.name ?? '';

@@ -19,7 +19,7 @@ export default function SetPage() {
     const [shown, setShown] = useState(
         settings.find((setting) => setting.entered !== setting.value)?.key ?? settings[0]?.key ?? '',
     );
-    const closed = job.handedOverAt !== null;
+    const closed = job.closed;
     const open = settings.filter((setting) => setting.entered === null && setting.required).length;
     const setting = settings.find((candidate) => candidate.key === shown);
 

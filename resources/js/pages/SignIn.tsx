@@ -1,51 +1,57 @@
-import { Head, useForm } from '@inertiajs/react';
-import { Mark } from '@/shell/Shell';
+import { Link, useForm } from '@inertiajs/react';
+import { DoorCard } from '@/features/door/DoorCard';
+import { Field } from '@/features/door/Field';
 import { url } from '@/lib/url';
-import { Bad } from '@/ui/State';
 import { say } from '@/words';
+import { Tick } from '@/ui/Tick';
 
 export default function SignIn() {
     const form = useForm({ email: '', password: '', remember: false });
     return (
-        <div className="grid min-h-dvh place-items-center p-5">
-            <Head title={say('door.sign-in')} />
-            <main className="w-full max-w-[420px] border-t-[6px] border-copper bg-panel p-7">
-                <Mark />
-                <h1 className="h-step mt-6">{say('door.sign-in')}</h1>
-                <form
-                    className="mt-4 grid gap-4"
-                    onSubmit={(event) => {
-                        event.preventDefault();
-                        form.post(url('login'), { onError: () => form.reset('password') });
-                    }}
-                >
-                    <label className="field" data-bad={form.errors.email ? '' : undefined}>
-                        <span className="lab">{say('door.e-mail-address')}</span>
-                        <input
-                            type="email"
-                            autoComplete="username"
-                            required
-                            autoFocus
-                            value={form.data.email}
-                            onChange={(event) => form.setData('email', event.target.value)}
-                        />
-                    </label>
-                    <label className="field">
-                        <span className="lab">{say('door.password')}</span>
-                        <input
-                            type="password"
-                            autoComplete="current-password"
-                            required
-                            value={form.data.password}
-                            onChange={(event) => form.setData('password', event.target.value)}
-                        />
-                    </label>
-                    <Bad>{form.errors.email}</Bad>
-                    <button className="btn btn--go justify-self-end" disabled={form.processing}>
+        <DoorCard title={say('door.sign-in')}>
+            <form
+                className="mt-4 grid gap-4"
+                onSubmit={(event) => {
+                    event.preventDefault();
+                    form.post(url('login'), { onError: () => form.reset('password') });
+                }}
+            >
+                <Field
+                    label={say('door.e-mail-address')}
+                    type="email"
+                    autoComplete="username"
+                    required
+                    autoFocus
+                    value={form.data.email}
+                    onValue={(email) => form.setData('email', email)}
+                    bad={form.errors.email}
+                />
+                <Field
+                    label={say('door.password')}
+                    type="password"
+                    autoComplete="current-password"
+                    required
+                    value={form.data.password}
+                    onValue={(password) => form.setData('password', password)}
+                    bad={form.errors.password}
+                />
+                <div className="flex items-center gap-2">
+                    <Tick
+                        checked={form.data.remember}
+                        label={say('door.stay-signed-in')}
+                        onChange={(remember) => form.setData('remember', remember)}
+                    />
+                    <span>{say('door.stay-signed-in')}</span>
+                </div>
+                <div className="flex items-center justify-between gap-3">
+                    <Link className="link" href={url('forgot')}>
+                        {say('door.forgot')}
+                    </Link>
+                    <button className="btn btn--go" disabled={form.processing}>
                         {say('door.sign-in')}
                     </button>
-                </form>
-            </main>
-        </div>
+                </div>
+            </form>
+        </DoorCard>
     );
 }

@@ -35,7 +35,7 @@ export default function Survey() {
     const [pasted, setPasted] = useState<string[] | null>(null);
     const undo = useUndo(edits);
     const cable = cables.find((candidate) => candidate.id === cableId) ?? cables[0];
-    const closed = job.handedOverAt !== null;
+    const closed = job.closed;
     const open = needs.filter((need) => !need.done).length;
     // What belongs to a field stands at it.
     const problem =

@@ -10,14 +10,15 @@ import { say } from '@/words';
 
 /** What this job as a whole is, where it is no ordinary one: demo data, practice on a copy, read from a file. */
 export function MarkBar() {
-    const { job } = usePage<Frame>().props;
+    const { job, user } = usePage<Frame>().props;
     const [bad, setBad] = useState('');
     const end = async () => {
         const answer = await post<{ url: string }>(url('job.practice', { job: job.id }), { on: false });
         setBad(answer.kind === 'ok' ? '' : said(answer));
         if (answer.kind === 'ok') router.visit(answer.data.url);
     };
-    if (!job.mark && !job.importedAt) return null;
+    const reads = user !== null && !user.works;
+    if (!job.mark && !job.importedAt && !reads) return null;
     return (
         <div
             role="note"
@@ -32,6 +33,7 @@ export function MarkBar() {
             {job.importedAt && (
                 <span>{say('shell.read-from-a-job-file-records', { importedAt: day(job.importedAt) })}</span>
             )}
+            {reads && <span>{say('shell.you-read-this-house', { role: user.role })}</span>}
             {job.practice && (
                 <button className="link" onClick={() => void end()}>
                     {say('shell.end-practice')}

@@ -112,7 +112,7 @@ export function Shell({
                             jobId={job.id}
                             power={power}
                             now={now}
-                            closed={job.handedOverAt !== null}
+                            closed={job.closed}
                             practice={job.practice}
                             asked={asked}
                             onAsk={setAsked}

@@ -1,14 +1,14 @@
-import { router, usePage } from '@inertiajs/react';
+import { Link, router, usePage } from '@inertiajs/react';
 import { useState } from 'react';
 import { useKeys } from '@/lib/hooks';
-import { setSingleKeys, singleKeys } from '@/lib/keys';
+import { singleKeys } from '@/lib/keys';
+import { prefer, switchTheme } from '@/lib/person';
 import { url } from '@/lib/url';
 import { UnitSwitch } from '@/ui/UnitSwitch';
 import type { Shared } from '@/types';
 import { Dialog } from '@/ui/Dialog';
 import { Glyph } from '@/ui/Glyph';
 import { TickLine } from '@/ui/Tick';
-import { ChangePassword } from './ChangePassword';
 import { say } from '@/words';
 
 const keys: [string, string][] = [
@@ -35,15 +35,6 @@ export function Tools() {
     const { user, solo } = usePage<Shared>().props;
     const [open, setOpen] = useState(false);
     useKeys({ '?': () => setOpen(true) });
-    const toggle = () => {
-        const next = document.documentElement.dataset.theme === 'headlamp' ? 'bone' : 'headlamp';
-        document.documentElement.dataset.theme = next;
-        try {
-            localStorage.setItem('theme', next);
-        } catch {
-            // Storage may be closed; the theme then lasts as long as the page.
-        }
-    };
     return (
         <div className="flex flex-none items-stretch">
             {user && (
@@ -60,7 +51,7 @@ export function Tools() {
             <button
                 className="tool"
                 aria-label={say('shell.change-between-daylight-and-headlamp-theme')}
-                onClick={toggle}
+                onClick={switchTheme}
             >
                 <Glyph name="lamp" size={20} />
             </button>
@@ -73,20 +64,29 @@ export function Tools() {
                 <Keys />
                 <section aria-label={say('shell.units')} className="mt-5 border-t-2 border-ink pt-3">
                     <h3 className="h-sec">{say('shell.units')}</h3>
-                    <p className="text-small text-muted">{say('shell.units-are-the-crews')}</p>
                     <UnitSwitch />
                 </section>
-                {user && !solo && (
+                {user && (
                     <section aria-label={say('shell.account')} className="mt-5 border-t-2 border-ink pt-3">
-                        <p className="flex flex-wrap items-center justify-between gap-3">
-                            <b className="font-lab text-head font-semibold">
-                                {user.name}, {user.crew}
-                            </b>
-                            <button className="link" onClick={() => router.post(url('sign-out'))}>
-                                {say('shell.sign-out-of-this-device')}
-                            </button>
+                        <p>
+                            <b className="font-lab text-head font-semibold">{user.name}</b>
+                            <span className="block text-small text-muted">
+                                {say('shell.role-of', { role: user.role, crew: user.crew })}
+                            </span>
                         </p>
-                        <ChangePassword />
+                        <div className="mt-2 flex flex-wrap gap-x-6">
+                            <Link className="link inline-flex min-h-11 items-center" href={url('account')}>
+                                {say('shell.my-account')}
+                            </Link>
+                            <Link className="link inline-flex min-h-11 items-center" href={url('crew')}>
+                                {say('shell.people-of-the-crew')}
+                            </Link>
+                            {!solo && (
+                                <button className="link min-h-11" onClick={() => router.post(url('sign-out'))}>
+                                    {say('shell.sign-out-of-this-device')}
+                                </button>
+                            )}
+                        </div>
                     </section>
                 )}
             </Dialog>
@@ -103,7 +103,7 @@ function Keys() {
                 checked={on}
                 label={say('shell.single-keys-work-on-this-device')}
                 onChange={(next) => {
-                    setSingleKeys(next);
+                    void prefer({ singleKeys: next });
                     setOn(next);
                 }}
             />

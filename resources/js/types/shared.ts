@@ -59,9 +59,26 @@ export interface PointInfo {
     conductor: string | null;
     group: 'screw' | 'conductor' | 'supply' | 'inside' | 'line' | 'metal';
 }
+/** How a person likes it, on every device. */
+export interface Preferences {
+    units: 'us' | 'metric' | null;
+    language: string | null;
+    theme: 'device' | 'bone' | 'headlamp';
+    school: string;
+    hand: 'left' | 'right';
+    singleKeys: boolean;
+}
 export interface Shared {
     [key: string]: unknown;
-    user: { name: string; crew: string } | null;
+    user: {
+        name: string;
+        crew: string;
+        works: boolean;
+        decides: boolean;
+        leads: boolean;
+        role: string;
+        preferences: Preferences;
+    } | null;
     units: { system: 'us' | 'metric'; table: Record<string, { unit: string; factor: number; offset: number }> };
     solo: boolean;
     now: string;
@@ -79,6 +96,8 @@ export interface Frame extends Shared {
         equipmentTitle: string;
         cable: string;
         handedOverAt: string | null;
+        /** Nothing can be worked here: it was handed over, or the reader only reads. */
+        closed: boolean;
         updatedAt: string;
         practice: boolean;
         demo: boolean;

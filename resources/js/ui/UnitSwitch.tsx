@@ -1,40 +1,36 @@
 import { usePage } from '@inertiajs/react';
 import { useState } from 'react';
-import { post, said } from '@/lib/api';
+import { said } from '@/lib/api';
+import { prefer } from '@/lib/person';
 import { reload } from '@/lib/reload';
 import { useUnits } from '@/lib/units';
-import { url } from '@/lib/url';
 import type { Shared } from '@/types';
 import { Bad } from '@/ui/State';
 import { say } from '@/words';
+import { Choice } from './Choice';
 
-/** The crew's units, for everybody of it: what is recorded stays as it is, what is shown and typed changes. */
+/** A person's own units: what is recorded stays as it is, what is shown and typed changes. */
 export function UnitSwitch() {
     const { user } = usePage<Shared>().props;
     const { system } = useUnits();
     const [bad, setBad] = useState<string | null>(null);
     if (!user) return null;
-    const choose = async (units: string) => {
-        const answer = await post(url('units'), { units });
+    const choose = async (units: 'us' | 'metric') => {
+        const answer = await prefer({ units });
         setBad(answer.kind === 'ok' ? null : said(answer));
         if (answer.kind === 'ok') await reload();
     };
     return (
         <span className="flex flex-wrap items-center gap-x-3">
-            <span role="radiogroup" aria-label={say('shared.units-of', { crew: user.crew })} className="flex">
-                {(['us', 'metric'] as const).map((units) => (
-                    <button
-                        key={units}
-                        type="button"
-                        role="radio"
-                        aria-checked={system === units}
-                        className="chip"
-                        onClick={() => void choose(units)}
-                    >
-                        {units === 'us' ? say('shared.us') : say('shared.metric')}
-                    </button>
-                ))}
-            </span>
+            <Choice
+                label={say('shared.units-of-mine')}
+                value={system}
+                options={[
+                    { value: 'us', label: say('shared.us') },
+                    { value: 'metric', label: say('shared.metric') },
+                ]}
+                onChoose={(units) => void choose(units)}
+            />
             <Bad>{bad}</Bad>
         </span>
     );

@@ -1,3 +1,4 @@
+import account from '../../../lang/en/screen/account.json';
 import board from '../../../lang/en/screen/board.json';
 import calls from '../../../lang/en/screen/calls.json';
 import door from '../../../lang/en/screen/door.json';
@@ -7,6 +8,7 @@ import identify from '../../../lang/en/screen/identify.json';
 import jobs from '../../../lang/en/screen/jobs.json';
 import map from '../../../lang/en/screen/map.json';
 import meter from '../../../lang/en/screen/meter.json';
+import people from '../../../lang/en/screen/people.json';
 import plan from '../../../lang/en/screen/plan.json';
 import prove from '../../../lang/en/screen/prove.json';
 import set from '../../../lang/en/screen/set.json';
@@ -18,6 +20,7 @@ import survey from '../../../lang/en/screen/survey.json';
 
 /** The interface's own sentences in English, a file a room: these files are where the keys come from. */
 export const en = {
+    account,
     board,
     calls,
     door,
@@ -27,6 +30,7 @@ export const en = {
     jobs,
     map,
     meter,
+    people,
     plan,
     prove,
     set,

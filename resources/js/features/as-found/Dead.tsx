@@ -6,6 +6,7 @@ import type { ProveProps } from '@/types';
 import { Glyph } from '@/ui/Glyph';
 import { Bad, State } from '@/ui/State';
 import { say } from '@/words';
+import { Decides } from '@/ui/Decides';
 
 /** What does not work as found is said to the customer before the work, not after. */
 export function DeadAsFound() {
@@ -40,18 +41,20 @@ export function DeadAsFound() {
                                 {call.waived}
                             </State>
                         ) : (
-                            job.handedOverAt === null && (
-                                <button
-                                    className="btn"
-                                    onClick={() =>
-                                        void record('waivers', {
-                                            call: call.call,
-                                            note: say('prove.customer-told-before-the-work'),
-                                        })
-                                    }
-                                >
-                                    <Glyph name="need" /> {say('prove.customer-told-before-the-work')}
-                                </button>
+                            !job.closed && (
+                                <Decides>
+                                    <button
+                                        className="btn"
+                                        onClick={() =>
+                                            void record('waivers', {
+                                                call: call.call,
+                                                note: say('prove.customer-told-before-the-work'),
+                                            })
+                                        }
+                                    >
+                                        <Glyph name="need" /> {say('prove.customer-told-before-the-work')}
+                                    </button>
+                                </Decides>
                             )
                         )}
                     </div>

@@ -13,7 +13,7 @@ export function AsFoundHead() {
                 <h1 className="h-step">{say('prove.as-found')}</h1>
                 <p>{say('prove.the-thermostat-that-hangs-there')}</p>
             </div>
-            {job.handedOverAt === null && <WillBeReplaced />}
+            {!job.closed && <WillBeReplaced />}
         </div>
     );
 }

@@ -13,7 +13,7 @@ import { list, say } from '@/words';
 export function ThreeTaps({ found }: { found: AsFoundView }) {
     const { job } = usePage<Frame>().props;
     const edits = useEdits(url('job.survey-edits', { job: job.id }), job.version);
-    const closed = job.handedOverAt !== null;
+    const closed = job.closed;
     const answer = (key: string, value: string) => void edits.send('answer', { key, value });
     return (
         <section aria-label={say('prove.the-old-plate')}>

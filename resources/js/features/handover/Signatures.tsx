@@ -4,11 +4,12 @@ import { roleWord } from '@/features/handover/roles';
 import { clock, day } from '@/lib/format';
 import type { HandoverProps } from '@/types';
 import { say } from '@/words';
+import { Decides } from '@/ui/Decides';
 
 /** Who signed, or a field to sign in. */
 export function Signatures() {
     const { job, signatures } = usePage<HandoverProps>().props;
-    const closed = job.handedOverAt !== null;
+    const closed = job.closed;
     return (
         <section aria-label={say('handover.signatures')} className="mt-5 break-inside-avoid">
             <h3 className="h-sec mb-1">{say('handover.signatures')}</h3>
@@ -22,7 +23,7 @@ export function Signatures() {
                                 {say('handover.not-signed', { word })}
                             </p>
                         ) : (
-                            <SignaturePad key={role} jobId={job.id} role={role} word={word} />
+                            <Signing key={role} role={role} word={word} jobId={job.id} />
                         );
                     return (
                         <figure key={role} className="w-64">
@@ -45,4 +46,10 @@ export function Signatures() {
             </div>
         </section>
     );
+}
+
+/** The customer signs in whoever's hand; the installer's signature is an installer's. */
+function Signing({ role, word, jobId }: { role: 'installer' | 'customer'; word: string; jobId: string }) {
+    const pad = <SignaturePad jobId={jobId} role={role} word={word} />;
+    return role === 'customer' ? pad : <Decides>{pad}</Decides>;
 }

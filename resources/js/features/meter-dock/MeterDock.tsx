@@ -91,7 +91,7 @@ export function MeterDock({
             ? (readings.find((reading) => reading.id === answer.data.id) ?? answer.data)
             : known;
     const value = parsed(typed) ?? (typed === '' ? (last?.value ?? null) : null);
-    const closed = job.handedOverAt !== null || !canRecord;
+    const closed = job.closed || !canRecord;
     const pair = [stage, step, call, mode, a, b].join('|');
     // What was refused belongs to the pair that it was typed for; another pair starts clean.
     const [refusedAt, setRefusedAt] = useState(pair);

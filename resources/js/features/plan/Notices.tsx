@@ -9,7 +9,7 @@ import { list, say } from '@/words';
 /** What stands before the plan: what stops it, what it assumes, photographs still to take, an edit refused. */
 export function Notices({ problem }: { problem: Answer<unknown> | null }) {
     const { job, stops, assumes, photosMissing, plan } = usePage<PlanProps>().props;
-    const closed = job.handedOverAt !== null;
+    const closed = job.closed;
     return (
         <>
             {stops.length > 0 && (

@@ -8,7 +8,7 @@ import { say } from '@/words';
 /** How far the plan is, taking an edit back, and the way on: use it, then go to Set. */
 export function PlanHead({ undo, onUse }: { undo: ReturnType<typeof useUndo>; onUse: () => void }) {
     const { job, used, conductors, stops, plan } = usePage<PlanProps>().props;
-    const closed = job.handedOverAt !== null;
+    const closed = job.closed;
     const calls = plan?.proofs.filter((proof) => proof.call !== 'idle') ?? [];
     const proved = calls.filter((proof) => proof.proved).length;
     const blocking =

@@ -27,7 +27,7 @@ export function Simulate({
     onSelect: (conductor: string | null) => void;
 }) {
     const { job } = usePage<PlanProps>().props;
-    const closed = job.handedOverAt !== null;
+    const closed = job.closed;
     const right = geometry('plan', width).jacket[1];
     return (
         <>

@@ -8,6 +8,7 @@ import type { OutcomeName, ProveProps, StepView } from '@/types';
 import { Glyph } from '@/ui/Glyph';
 import { Bad, outcomeLook, State } from '@/ui/State';
 import { say } from '@/words';
+import { Decides } from '@/ui/Decides';
 
 interface PatternAnswer {
     calls: number;
@@ -136,9 +137,11 @@ export function Levels({
                                             !closed &&
                                             !call.proved &&
                                             !call.optional && (
-                                                <button className="link" onClick={() => setLeaving(call.call)}>
-                                                    {say('prove.leave-it-out-because')}
-                                                </button>
+                                                <Decides>
+                                                    <button className="link" onClick={() => setLeaving(call.call)}>
+                                                        {say('prove.leave-it-out-because')}
+                                                    </button>
+                                                </Decides>
                                             )
                                         )}
                                     </td>

@@ -26,6 +26,7 @@ import type { BoardRow, BoardState, ProveProps, StepView } from '@/types';
 import { Glyph } from '@/ui/Glyph';
 import { State } from '@/ui/State';
 import { Way } from '@/features/prove/Way';
+import { prefer } from '@/lib/person';
 import { preferred, toRead } from './school';
 import { say } from '@/words';
 
@@ -58,7 +59,7 @@ export function StepBody({
     const left = useSecondsLeft(step.running ? step.readyAt : null, now);
     const probes = useProbes();
     const [measure, width] = useWidth(808);
-    const closed = job.handedOverAt !== null;
+    const closed = job.closed;
     const live = step.running && !step.staysDead && power.state === 'live';
     const dead = { ...resting, energised: [] };
     // A job that is closed shows the step as it was proved.
@@ -104,7 +105,7 @@ export function StepBody({
             routes={routes}
             school={school}
             onSchool={(next) => {
-                localStorage.setItem('school', next);
+                void prefer({ school: next });
                 setSchool(next);
             }}
         />

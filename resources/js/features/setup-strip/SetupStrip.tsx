@@ -21,7 +21,7 @@ export function SetupStrip({ byStep = [] }: { byStep?: string[] }) {
     const ask = useAskPower();
     const [adding, setAdding] = useState(false);
     const { record, answer } = useRecord(job.id);
-    const closed = job.handedOverAt !== null;
+    const closed = job.closed;
     const put = async (thing: Put, stands: boolean) => {
         const { kind, a, b } = thing;
         const result = await record('temporary-things', { kind, a, b, stands });

@@ -5,6 +5,7 @@ import type { Finding } from '@/types';
 import { Glyph } from '@/ui/Glyph';
 import { Bad, Findings } from '@/ui/State';
 import { say } from '@/words';
+import { Decides } from '@/ui/Decides';
 
 /**
  * What screening says. A stop stands over everything; only where its rule allows it can it be gone past, with a
@@ -70,9 +71,11 @@ function Stop({ stop, edits, closed }: { stop: Finding; edits: Edits; closed: bo
                 </span>
             </p>
             {stop.overridable && !closed && reason === null && (
-                <button className="link" onClick={() => setReason('')}>
-                    {say('survey.go-on-in-spite-of-it')}
-                </button>
+                <Decides>
+                    <button className="link" onClick={() => setReason('')}>
+                        {say('survey.go-on-in-spite-of-it')}
+                    </button>
+                </Decides>
             )}
             {reason !== null && (
                 <form

@@ -29,5 +29,5 @@ export function useTrace() {
         if (result.kind === 'ok') await reload();
     };
     const refused = answer && answer.kind !== 'ok' ? said(answer) : null;
-    return { row, events, setUp, problem: problem ?? refused, closed: job.handedOverAt !== null };
+    return { row, events, setUp, problem: problem ?? refused, closed: job.closed };
 }

@@ -2,9 +2,12 @@
 
 declare(strict_types=1);
 
-namespace App\Crew;
+namespace App\Crew\Door;
 
+use App\Crew\SecurityKind;
+use App\Crew\SecurityLog;
 use App\Models\User;
+use App\Words\Words;
 use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Validation\ValidationException;
@@ -33,7 +36,7 @@ final class SignIn
                 SecurityLog::write(SecurityKind::SignInLimited, $account);
                 $seconds = RateLimiter::availableIn($key);
                 throw ValidationException::withMessages([
-                    'email' => "Too many tries. Wait {$seconds} seconds.",
+                    'email' => Words::of('crew.sign-in.limited', seconds: $seconds),
                 ])->status(429);
             }
         }
@@ -42,12 +45,13 @@ final class SignIn
         if ($user === null || ! $fits) {
             array_map(RateLimiter::hit(...), array_keys($keys));
             SecurityLog::write(SecurityKind::SignInRefused, $account, $user);
-            throw ValidationException::withMessages([
-                'email' => 'This e-mail address and password do not go together.',
-            ]);
+            throw ValidationException::withMessages(['email' => Words::of('crew.sign-in.wrong')]);
         }
         RateLimiter::clear("sign-in|account|{$account}");
-        SecurityLog::write(SecurityKind::SignedIn, $account, $user);
+        if (! $user->isActive()) {
+            SecurityLog::write(SecurityKind::SignInRefused, "{$account}: deactivated", $user);
+            throw ValidationException::withMessages(['email' => Words::of('crew.sign-in.deactivated')]);
+        }
 
         return $user;
     }
