@@ -26,6 +26,9 @@ return [
     // When one is made by the scheduler, by the server's clock; empty for never.
     'backup_at' => env('UNIONBIT_BACKUP_AT', '02:30'),
 
+    // Whoever asks for the health page or the figures from another machine says this; empty for nobody.
+    'health_token' => (string) env('UNIONBIT_HEALTH_TOKEN', ''),
+
     // "Proved dead" lapses after this many minutes.
     'isolated_minutes' => 30,
 ];

@@ -2,14 +2,17 @@
 
 declare(strict_types=1);
 
+use App\Backup\BackupController;
 use App\Crew\Account\AccountController;
 use App\Crew\Door\DoorController;
 use App\Crew\Door\FirstStartController;
 use App\Crew\Door\SessionController;
 use App\Crew\Factor\FactorController;
 use App\Crew\People\PeopleController;
+use App\Errand\ErrandController;
 use App\Figures\FiguresController;
 use App\Handover\HandoverController;
+use App\Health\HealthController;
 use App\House\PulseController;
 use App\Jobs\File\FilesController;
 use App\Jobs\JobsController;
@@ -50,6 +53,8 @@ Route::middleware('guest')->group(function (): void {
     Route::get('/forgot', [DoorController::class, 'forgot'])->name('forgot');
     Route::post('/forgot', [DoorController::class, 'mail'])->middleware('throttle:5,1');
 });
+Route::get('/health', [HealthController::class, 'show'])->middleware('throttle:60,1');
+Route::get('/metrics', [HealthController::class, 'metrics'])->middleware('throttle:60,1');
 Route::get('/door/{token}', [DoorController::class, 'show'])
     ->middleware('throttle:60,1')
     ->name('door');
@@ -75,6 +80,10 @@ Route::middleware('auth')->group(function (): void {
     Route::post('/crew/{person}/active', [PeopleController::class, 'active'])->name('crew.active');
     Route::post('/crew/{person}/password', [PeopleController::class, 'password'])->name('crew.password');
     Route::post('/crew/{person}/forget', [PeopleController::class, 'forget'])->name('crew.forget');
+    Route::get('/errands/{errand}', [ErrandController::class, 'show'])->name('errand');
+    Route::get('/errands/{errand}/file', [ErrandController::class, 'file'])->name('errand.file');
+    Route::get('/crew/backup', [BackupController::class, 'last'])->name('crew.backup');
+    Route::post('/crew/backup', [BackupController::class, 'store']);
     Route::get('/jobs', [JobsController::class, 'index'])->name('jobs');
     Route::post('/jobs', [JobsController::class, 'store']);
     Route::post('/import', [FilesController::class, 'import'])->name('import');
@@ -144,6 +153,8 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/signatures', [HandoverController::class, 'sign'])->name('job.signatures');
         Route::get('/readings.csv', [HandoverController::class, 'readings'])->name('job.readings-csv');
         Route::get('/handover.pdf', [HandoverController::class, 'pdf'])->name('job.handover-pdf');
+        Route::post('/handover.pdf', [HandoverController::class, 'makePdf']);
+        Route::post('/archive', [FilesController::class, 'archive'])->name('job.archive');
         Route::post('/handover', HandoverController::class);
     });
 });

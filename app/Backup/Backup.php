@@ -29,8 +29,12 @@ final readonly class Backup
     {
     }
 
-    /** @throws Broken where it cannot be written, or what was written is not whole */
-    public function make(DateTimeImmutable $now): string
+    /**
+     * @param  ?callable(int, int): void  $tell  how many photographs of how many are in it
+     *
+     * @throws Broken where it cannot be written, or what was written is not whole
+     */
+    public function make(DateTimeImmutable $now, ?callable $tell = null): string
     {
         $name = $now->format('Y-m-d\THis\Z');
         $folder = "{$this->root}/{$name}";
@@ -47,9 +51,13 @@ final readonly class Backup
         $missing = [];
         $earlier = self::all($this->root);
         $last = $earlier === [] ? '' : "{$this->root}/{$earlier[count($earlier) - 1]}";
-        foreach (self::column($copy, 'select path from photos where path is not null order by path') as $path) {
+        $paths = self::column($copy, 'select path from photos where path is not null order by path');
+        foreach ($paths as $number => $path) {
             if (! $this->photograph($path, $half, $last)) {
                 $missing[] = $path;
+            }
+            if ($tell !== null && $number % 100 === 0) {
+                $tell($number, count($paths));
             }
         }
         $manifest = new Manifest(
@@ -150,7 +158,7 @@ final readonly class Backup
     public static function all(string $root): array
     {
         $found = array_filter(
-            scandir($root) ?: [],
+            (is_dir($root) ? scandir($root) : []) ?: [],
             static fn (string $name): bool => preg_match('/^\d{4}-\d\d-\d\dT\d{6}Z$/', $name) === 1,
         );
         sort($found);

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Handover;
 
+use App\Errand\ErrandAnswer;
+use App\Errand\Errands;
 use App\House\Download;
 use App\House\JobMark;
 use App\Models\Job;
@@ -14,11 +16,8 @@ use App\Records\Reading\JointReasons;
 use App\Web\Controller;
 use App\Web\JsonResponse;
 use App\Web\PersonsDay;
-use App\Words\Dates;
 use App\Words\Words;
 use Closure;
-use Dompdf\Dompdf;
-use Dompdf\Options;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Validation\Rule;
@@ -112,16 +111,32 @@ final class HandoverController extends Controller
         return Download::of($request, $job, 'readings.csv', 'text/csv; charset=utf-8', $csv);
     }
 
-    /** The record as a PDF, A4 or Letter. */
+    /** The record as a PDF, A4 or Letter: at once, for a link. */
     public function pdf(Request $request, Job $job): Response
     {
         $this->authorize('view', $job);
-        $pdf = new Dompdf(new Options(['isRemoteEnabled' => false, 'defaultFont' => 'DejaVu Sans']));
-        $dates = new Dates(app()->getLocale(), PersonsDay::zone($request));
-        $pdf->loadHtml((new HandoverSheet($job, $dates))->html());
-        $pdf->setPaper($request->query('paper') === 'letter' ? 'letter' : 'a4');
-        $pdf->render();
+        $paper = $request->query('paper') === 'letter' ? 'letter' : 'a4';
+        $pdf = MakePdf::of($job, PersonsDay::zone($request), $paper);
 
-        return Download::of($request, $job, '.pdf', 'application/pdf', (string) $pdf->output());
+        return Download::of($request, $job, '.pdf', 'application/pdf', $pdf);
+    }
+
+    /** The same behind the request, for whoever waits on the screen. */
+    public function makePdf(Request $request, Job $job): JsonResponse
+    {
+        $this->authorize('view', $job);
+        $request->validate(['id' => ['required', 'ulid'], 'paper' => ['required', Rule::in(['a4', 'letter'])]]);
+        $errand = Errands::begin(
+            MakePdf::kind(),
+            $request->string('id')->toString(),
+            self::user($request),
+            $job->id,
+            [
+                'paper' => $request->string('paper')->toString(),
+                'zone' => PersonsDay::zone($request)->getName(),
+            ],
+        );
+
+        return ErrandAnswer::of($errand);
     }
 }

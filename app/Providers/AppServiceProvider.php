@@ -4,13 +4,20 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Backup\MakeBackup;
 use App\Crew\SecurityKind;
 use App\Crew\SecurityLog;
 use App\Database\ImmediateConnector;
+use App\Errand\Errands;
+use App\Handover\MakePdf;
+use App\Health\Beat;
 use App\House\Catalog;
+use App\Jobs\Archive\MakeArchive;
+use App\Jobs\File\ReadFiles;
 use App\Jobs\JobPolicy;
 use App\Models\Job;
 use App\Models\User;
+use App\Records\Photo\DrawPhoto;
 use App\Words\Lexicon;
 use App\Words\Speaker;
 use App\Words\Units;
@@ -19,15 +26,31 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Middleware\TrustProxies;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Gate;
+use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\Route;
 use Illuminate\Support\Facades\Vite;
 use Illuminate\Support\ServiceProvider;
 
 final class AppServiceProvider extends ServiceProvider
 {
+    /** The long work that there is: see App\Errand. */
+    private const ERRANDS = [
+        MakePdf::class,
+        DrawPhoto::class,
+        ReadFiles::class,
+        MakeArchive::class,
+        MakeBackup::class,
+    ];
+
     public function register(): void
     {
         $this->words();
+        $this->app->singleton(Errands::class, static function (Application $app): Errands {
+            $errands = new Errands($app);
+            array_map($errands->register(...), self::ERRANDS);
+
+            return $errands;
+        });
         $this->app->bind('db.connector.sqlite', ImmediateConnector::class);
         $this->app->singleton(
             Catalog::class,
@@ -59,6 +82,11 @@ final class AppServiceProvider extends ServiceProvider
     public function boot(): void
     {
         Model::shouldBeStrict();
+        Queue::looping(static function (): void {
+            if (Beat::age('queue') === null || Beat::age('queue') > 10) {
+                Beat::of('queue');
+            }
+        });
         $this->loadMigrationsFrom(database_path('migrations/trace'));
         Route::model('job', Job::class);
         Gate::policy(Job::class, JobPolicy::class);

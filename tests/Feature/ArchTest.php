@@ -8,6 +8,7 @@ const APP_ROOMS = [
     'Models',
     'Web',
     'Crew',
+    'Errand',
     'House',
     'Records',
     'Document',
@@ -21,6 +22,7 @@ const APP_ROOMS = [
     'Handover',
     'Jobs',
     'Backup',
+    'Health',
     'Console',
     'Shell',
 ];

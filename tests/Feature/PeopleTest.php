@@ -381,7 +381,14 @@ it('keeps how somebody likes it, for them alone', function (): void {
     $job = Job::at('Tollhouse');
     $user = installer($job);
     $other = User::query()->where('crew_id', $job->crew_id)->orderByDesc('id')->firstOrFail();
-    $cable = fn (User $who): string => $this->actingAs($who)->get('/jobs')->assertOk()->inertiaProps('jobs.1.cable');
+    $cable = function (User $who) use ($job): string {
+        // A busy machine leaves some for the next look.
+        do {
+            $page = $this->actingAs($who)->get('/jobs')->assertOk();
+        } while ($page->inertiaProps('waiting') > 0);
+
+        return collect($page->inertiaProps('jobs'))->firstWhere('id', $job->id)['cable'];
+    };
     expect($cable($user))->toContain('ft');
     $bad = [
         'units' => 'leagues',

@@ -99,7 +99,8 @@ final class Photographs
         );
     }
 
-    private static function check(UploadedFile $file, string $name): void
+    /** @throws Refused where it is too large, did not arrive whole, or is no photograph */
+    public static function check(UploadedFile $file, string $name): void
     {
         $bad = static fn (Message $why): Refused => Refused::at(
             'photo',

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Records\Photo;
 
+use App\Errand\ErrandAnswer;
+use App\Errand\Errands;
 use App\House\Refused;
 use App\Models\Job;
 use App\Models\Photo;
@@ -25,15 +27,17 @@ final class PhotosController extends Controller
         if (! ($file instanceof UploadedFile)) {
             throw Refused::at('photo', Message::of('records.photos-controller.no-photograph-arrived-choose-one'));
         }
-        $photo = Photographs::keep(
-            $request->job(),
-            $request->crewMember(),
+        Photographs::check($file, $file->getClientOriginalName());
+        $errand = Errands::begin(
+            DrawPhoto::kind(),
             $request->id(),
-            $request->string('place')->toString(),
-            $file,
+            $request->crewMember(),
+            $request->job()->id,
+            ['photo' => $request->id(), 'place' => $request->string('place')->toString()],
+            [$file],
         );
 
-        return new JsonResponse(PhotoView::of($photo), 201);
+        return ErrandAnswer::of($errand, 201);
     }
 
     public function skip(PhotoRequest $request): JsonResponse

@@ -1,4 +1,5 @@
 import { ulid } from 'ulid';
+import { url as route } from '@/lib/url';
 import { say } from '@/words';
 
 /** What a write came back with. Nothing typed is thrown away on any of these but `ok`. */
@@ -36,16 +37,44 @@ export async function get<T>(url: string): Promise<Answer<T>> {
 }
 
 /** Posts files with fields, and sorts the answer in the same way. */
-export async function upload<T>(url: string, form: FormData): Promise<Answer<T>> {
-    return sorted(() => fetch(url, { method: 'POST', headers: heads(), body: form }));
+export async function upload<T>(url: string, form: FormData, onProgress?: Progress): Promise<Answer<T>> {
+    return sorted(() => fetch(url, { method: 'POST', headers: heads(), body: form }), onProgress);
+}
+
+/** How far long work is: so many of so many parts; of none while that is not known. */
+export type Progress = (done: number, of: number) => void;
+
+/** Asks for long work and waits for what it brings. */
+export async function run<T>(url: string, body: object, onProgress?: Progress): Promise<Answer<T>> {
+    return sorted(
+        () =>
+            fetch(url, {
+                method: 'POST',
+                headers: { 'Content-Type': 'application/json', ...heads() },
+                body: JSON.stringify(body),
+            }),
+        onProgress,
+    );
+}
+
+/** Long work goes on behind the request: it is asked for until it is through, by and by less often. */
+async function through(first: Response, onProgress?: Progress): Promise<Response> {
+    let response = first;
+    for (let pause = 150; response.status === 202; pause = Math.min(1000, pause * 1.4)) {
+        const { errand, done, of } = (await response.json()) as { errand: string; done: number; of: number };
+        onProgress?.(done, of);
+        await new Promise((resolve) => setTimeout(resolve, pause));
+        response = await fetch(route('errand', { errand }), { headers: heads() });
+    }
+    return response;
 }
 
 const heads = () => ({ Accept: 'application/json', 'X-Requested-With': 'XMLHttpRequest', 'X-XSRF-TOKEN': token() });
 
-async function sorted<T>(send: () => Promise<Response>): Promise<Answer<T>> {
+async function sorted<T>(send: () => Promise<Response>, onProgress?: Progress): Promise<Answer<T>> {
     let response: Response;
     try {
-        response = await send();
+        response = await through(await send(), onProgress);
     } catch {
         return { kind: 'unsent', message: say('shared.no-signal-not-sent-it-stays'), network: true };
     }

@@ -16,14 +16,17 @@ import { HandOverDialog } from '@/features/handover/HandOverDialog';
 import { Baseline } from '@/features/as-found/Baseline';
 import { Photographs } from '@/features/handover/Photographs';
 import { ProofsWorth } from '@/features/handover/ProofsWorth';
+import { Make } from '@/features/handover/Make';
 import { Signatures } from '@/features/handover/Signatures';
 import { roleWord } from '@/features/handover/roles';
 import { list, say } from '@/words';
 import { Decides } from '@/ui/Decides';
 
 export default function Handover() {
-    const { job, baseline, crew, proofs, survey, lines, loads, measurements, unexplained, unsigned, simulated } =
+    const { job, baseline, crew, proofs, survey, lines, loads, measurements, unexplained, unsigned, simulated, units } =
         usePage<HandoverProps>().props;
+    // The paper of those who measure in feet is Letter.
+    const paper = units.system === 'us' ? 'letter' : 'a4';
     const [closing, setClosing] = useState(false);
     const closed = job.closed;
     const ready = lines.every((line) => line.done);
@@ -49,15 +52,14 @@ export default function Handover() {
                     <button className="btn btn--quiet" onClick={() => window.print()}>
                         <Glyph name="print" /> {say('handover.print')}
                     </button>
-                    <a className="btn btn--quiet" href={url('job.handover-pdf', { job: job.id })}>
-                        {say('handover.pdf')}
-                    </a>
+                    <Make url={url('job.handover-pdf', { job: job.id })} word={say('handover.pdf')} ask={{ paper }} />
                     <a className="btn btn--quiet" href={url('job.readings-csv', { job: job.id })}>
                         {say('handover.readings')}
                     </a>
                     <a className="btn btn--quiet" href={url('job.job-file', { job: job.id })}>
                         {say('handover.job-file')}
                     </a>
+                    <Make url={url('job.archive', { job: job.id })} word={say('handover.archive')} />
                     {!closed && !job.practice && (
                         <Decides>
                             <button

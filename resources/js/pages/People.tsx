@@ -1,4 +1,5 @@
 import { usePage } from '@inertiajs/react';
+import { Backup } from '@/features/people/Backup';
 import { Invite } from '@/features/people/Invite';
 import { OpenLinks } from '@/features/people/OpenLinks';
 import { Person } from '@/features/people/Person';
@@ -63,6 +64,7 @@ export default function People() {
                         <Invite />
                         <OpenLinks />
                         <CrewUnits />
+                        <Backup />
                     </div>
                 ) : (
                     <dl className="grid content-start gap-3 border-t-2 border-ink pt-3">

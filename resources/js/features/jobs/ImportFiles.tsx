@@ -15,6 +15,7 @@ export function ImportFiles({ dropped, onClose }: { dropped: File[]; onClose: ()
     const [answer, setAnswer] = useState<Answer<ImportReport> | null>(null);
     const [waiting, setWaiting] = useState(dropped);
     const [working, setWorking] = useState(false);
+    const [done, setDone] = useState(0);
     const ids = useRef(new WeakMap<File, string>());
     const chooser = useRef<HTMLInputElement>(null);
 
@@ -22,6 +23,7 @@ export function ImportFiles({ dropped, onClose }: { dropped: File[]; onClose: ()
         setWaiting(files);
         if (files.length === 0) return;
         setWorking(true);
+        setDone(0);
         const form = new FormData();
         for (const file of files) {
             const id = ids.current.get(file) ?? newId();
@@ -29,7 +31,7 @@ export function ImportFiles({ dropped, onClose }: { dropped: File[]; onClose: ()
             form.append('files[]', file);
             form.append('ids[]', id);
         }
-        const result = await upload<ImportReport>(url('import'), form);
+        const result = await upload<ImportReport>(url('import'), form, setDone);
         setWorking(false);
         setAnswer(result);
         if (result.kind === 'ok') await reload();
@@ -65,14 +67,19 @@ export function ImportFiles({ dropped, onClose }: { dropped: File[]; onClose: ()
                             className="vh"
                             type="file"
                             multiple
-                            accept=".json,application/json"
+                            accept=".json,.zip,application/json,application/zip"
                             aria-label={say('jobs.job-files')}
                             tabIndex={-1}
                             onChange={(event) => void send([...(event.target.files ?? [])])}
                         />
                     </div>
                 </div>
-                {working && <p role="status">{say('jobs.reading-one-file-other', { files: waiting.length })}</p>}
+                {working && (
+                    <p role="status">
+                        {say('jobs.reading-one-file-other', { files: waiting.length })}{' '}
+                        {done > 0 && say('shared.so-far', { done, of: waiting.length })}
+                    </p>
+                )}
                 <Bad>{answer && answer.kind !== 'ok' ? said(answer) : null}</Bad>
                 {report && (
                     <ul aria-label={say('jobs.what-was-read')} className="grid border-t border-hair">

@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Jobs\File;
+
+use App\Errand\Runs;
+use App\House\Refused;
+use App\Jobs\Archive\Archive;
+use App\Models\Errand;
+use App\Words\Words;
+use Illuminate\Support\Facades\Storage;
+use Illuminate\Support\Str;
+use Unionbit\Core\Data\InvalidData;
+use Unionbit\Core\Data\Json;
+use Unionbit\Core\Words\Message;
+
+/** Job files and archives: each is read whole or not at all, and each is answered for itself. */
+final readonly class ReadFiles implements Runs
+{
+    public const MOST_BYTES = 2_000_000;
+
+    public function __construct(private ImportJob $import)
+    {
+    }
+
+    public static function kind(): string
+    {
+        return 'import';
+    }
+
+    public function run(Errand $errand): array
+    {
+        $ids = array_values((array) ($errand->input['ids'] ?? []));
+        $names = array_values((array) ($errand->input['names'] ?? []));
+        $report = [];
+        foreach ($names as $index => $name) {
+            $errand->tell($index, count($names));
+            $file = Storage::disk('local')->path($errand->folder()."/in-{$index}");
+            $id = $ids[$index] ?? null;
+            if (is_string($id) && is_string($name)) {
+                $report[] = ['name' => $name, ...$this->one($errand, $id, $file)];
+            }
+        }
+
+        return ['files' => $report];
+    }
+
+    /**
+     * @return array{job: ?array{id: string, site: string, url: string}, problem: ?array{pointer: string,
+     *     message: string}}
+     */
+    private function one(Errand $errand, string $id, string $file): array
+    {
+        try {
+            if (Archive::is($file)) {
+                $job = Archive::read($file, $errand->user, $id, $this->import);
+            } else {
+                if (! is_file($file) || filesize($file) > self::MOST_BYTES) {
+                    throw InvalidData::unreadable('', Message::of('jobs.files-controller.larger-than-2-mb-job'));
+                }
+                $job = ($this->import)($errand->user, $id, Json::decode((string) file_get_contents($file)));
+            }
+
+            return [
+                'job' => ['id' => $job->id, 'site' => $job->site, 'url' => "/jobs/{$job->id}/survey"],
+                'problem' => null,
+            ];
+        } catch (InvalidData $problem) {
+            return self::problem($problem->pointer, Str::limit(Words::say($problem->problem), 600));
+        } catch (Refused $problem) {
+            return self::problem('', implode(' ', Words::each(array_merge(...array_values($problem->problems)))));
+        }
+    }
+
+    /** @return array{job: null, problem: array{pointer: string, message: string}} */
+    private static function problem(string $pointer, string $message): array
+    {
+        return ['job' => null, 'problem' => ['pointer' => $pointer, 'message' => $message]];
+    }
+}
