@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Crew\SecurityKind;
 use App\Crew\SecurityLog;
+use App\Health\HealthController;
 use App\House\Refused;
 use App\Models\User;
 use App\Web\Middleware\HandleInertiaRequests;
@@ -32,10 +33,11 @@ return Application::configure(basePath: dirname(__DIR__))
         web: __DIR__.'/../routes/web.php',
         commands: __DIR__.'/../routes/console.php',
         // Whether it answers, without a session, and without the framework's page, which asks others for its looks.
-        then: static fn () => Route::get(
-            '/up',
-            static fn (): Response => new Response('up', 200, ['Content-Type' => 'text/plain']),
-        ),
+        then: static function (): void {
+            Route::get('/up', static fn (): Response => new Response('up', 200, ['Content-Type' => 'text/plain']));
+            Route::get('/health', [HealthController::class, 'show'])->middleware('throttle:60,1');
+            Route::get('/metrics', [HealthController::class, 'metrics'])->middleware('throttle:60,1');
+        },
     )
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->append([SecurityHeaders::class, PlainQuery::class]);

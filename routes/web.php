@@ -12,7 +12,6 @@ use App\Crew\People\PeopleController;
 use App\Errand\ErrandController;
 use App\Figures\FiguresController;
 use App\Handover\HandoverController;
-use App\Health\HealthController;
 use App\House\PulseController;
 use App\Jobs\File\FilesController;
 use App\Jobs\JobsController;
@@ -53,8 +52,6 @@ Route::middleware('guest')->group(function (): void {
     Route::get('/forgot', [DoorController::class, 'forgot'])->name('forgot');
     Route::post('/forgot', [DoorController::class, 'mail'])->middleware('throttle:5,1');
 });
-Route::get('/health', [HealthController::class, 'show'])->middleware('throttle:60,1');
-Route::get('/metrics', [HealthController::class, 'metrics'])->middleware('throttle:60,1');
 Route::get('/door/{token}', [DoorController::class, 'show'])
     ->middleware('throttle:60,1')
     ->name('door');

@@ -157,8 +157,9 @@ final readonly class Backup
     /** @return list<string> names of whole backups, the oldest first */
     public static function all(string $root): array
     {
+        $here = is_dir($root) ? scandir($root) : false;
         $found = array_filter(
-            (is_dir($root) ? scandir($root) : []) ?: [],
+            $here === false ? [] : $here,
             static fn (string $name): bool => preg_match('/^\d{4}-\d\d-\d\dT\d{6}Z$/', $name) === 1,
         );
         sort($found);

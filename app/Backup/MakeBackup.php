@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Backup;
 
 use App\Errand\Runs;
-use App\Models\Errand;
+use App\Models\Work\Errand;
 
 /** A backup that a lead asked for. Where it stands is a matter of whoever runs the server: it cannot be fetched. */
 final class MakeBackup implements Runs

@@ -21,11 +21,12 @@ final readonly class Restore
     }
 
     /**
+     * @param  bool  $aside  what is here already is put aside first, whole
      * @return int photographs put back
      *
      * @throws Broken where the backup is not whole, is newer than this program, or something is here already
      */
-    public function run(string $database): int
+    public function run(string $database, bool $aside = false): int
     {
         $manifest = Manifest::read($this->folder);
         $problems = $manifest->problems($this->folder);
@@ -42,8 +43,12 @@ final readonly class Restore
             // An empty machine has no database yet.
             touch($database);
         }
-        if (self::isInUse()) {
-            throw new Broken("{$database} holds a crew already: restore to a machine that has none.");
+        if (self::isInUse() && $aside) {
+            $this->putAside($database);
+        } elseif (self::isInUse()) {
+            throw new Broken(
+                "{$database} holds a crew already: restore to a machine that has none, or put it aside with --aside.",
+            );
         }
         $photographs = $this->photographs($manifest);
         $this->database($database);
@@ -64,6 +69,14 @@ final readonly class Restore
     private static function isInUse(): bool
     {
         return Schema::hasTable('crews') && DB::table('crews')->exists();
+    }
+
+    /** What stands there is kept beside, whole. Photographs are never changed: those that it names stay. */
+    private function putAside(string $database): void
+    {
+        $to = $database.'.aside-'.now()->utc()->format('Y-m-d\THis\Z');
+        DB::statement('vacuum into ?', [$to]);
+        chmod($to, 0600);
     }
 
     private function photographs(Manifest $manifest): int

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Errand;
 
-use App\Models\Errand;
+use App\Models\Work\Errand;
 use App\Web\Controller;
 use App\Web\JsonResponse;
 use Illuminate\Http\Request;

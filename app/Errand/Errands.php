@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Errand;
 
-use App\Models\Errand;
-use App\Models\ErrandState;
 use App\Models\User;
+use App\Models\Work\Errand;
+use App\Models\Work\ErrandState;
 use Illuminate\Contracts\Container\Container;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Storage;

@@ -28,8 +28,9 @@ final class Problems
         }
         $status = $answer->getStatusCode();
         if ($fields === []) {
-            $words =
-                is_array($said) && is_string($said['message'] ?? null) && $status < 500 ? $said['message'] : '';
+            // What was said on purpose; of anything else its message is for the log.
+            $meant = $status < 500 || $problem instanceof HttpExceptionInterface;
+            $words = $meant && is_array($said) && is_string($said['message'] ?? null) ? $said['message'] : '';
             $fields = ['errand' => [$words === '' ? Words::of('web.errand.broke') : $words]];
         }
 

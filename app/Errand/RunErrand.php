@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Errand;
 
-use App\Models\Errand;
-use App\Models\ErrandState;
+use App\Models\Work\Errand;
+use App\Models\Work\ErrandState;
 use App\Words\Words;
 use Closure;
 use Illuminate\Bus\Queueable;

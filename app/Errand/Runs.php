@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Errand;
 
-use App\Models\Errand;
+use App\Models\Work\Errand;
 
 /** One kind of long work. It may be begun anew after a power cut: what it wrote already it does not write twice. */
 interface Runs

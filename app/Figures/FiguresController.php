@@ -10,9 +10,9 @@ use App\Models\Job;
 use App\Web\Controller;
 use App\Web\Decimal;
 use App\Web\JsonResponse;
+use App\Web\Page;
 use App\Words\Words;
 use Illuminate\Http\Request;
-use Inertia\Inertia;
 use Inertia\Response;
 use Unionbit\Core\Data\InvalidData;
 use Unionbit\Core\Figures\Figures;
@@ -23,14 +23,14 @@ final class FiguresController extends Controller
 {
     public function index(): Response
     {
-        return Inertia::render('Figures', Words::spoken(FiguresPage::props(null)));
+        return Page::of('Figures', FiguresPage::props(null));
     }
 
     public function job(Job $job): Response
     {
         $this->authorize('view', $job);
 
-        return Inertia::render('Figures', Words::spoken(FiguresPage::props($job)));
+        return Page::of('Figures', FiguresPage::props($job));
     }
 
     public function compute(Request $request, string $key): JsonResponse

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\House;
 
 use App\Models\OwnProfile;
+use Illuminate\Support\Facades\Cache;
 use RuntimeException;
 use Unionbit\Core\Data\Field;
 use Unionbit\Core\Equipment\Archetype;
@@ -91,10 +92,23 @@ final class Catalog
         };
     }
 
-    /** @return list<Archetype> */
-    public function archetypes(): array
+    /**
+     * What equipment there is to choose from: put together from its units once for each state of the catalogue's files.
+     *
+     * @return list<array{id: string, title: string}>
+     */
+    public function equipment(): array
     {
-        return array_map($this->archetype(...), $this->shelf()->ids());
+        $files = [...glob("{$this->directory}/units/*.json") ?: [], "{$this->directory}/equipment.json"];
+        $state = md5(implode('|', array_map(static fn (string $file): string => $file.filemtime($file), $files)));
+
+        return Cache::rememberForever(
+            "catalog/equipment/{$state}",
+            fn (): array => array_map(
+                fn (string $id): array => ['id' => $id, 'title' => $this->archetype($id)->title],
+                $this->shelf()->ids(),
+            ),
+        );
     }
 
     /** @return list<Profile> */

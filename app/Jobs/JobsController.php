@@ -9,11 +9,10 @@ use App\Jobs\Screen\JobsPage;
 use App\Models\Job;
 use App\Web\Controller;
 use App\Web\JsonResponse;
+use App\Web\Page;
 use App\Web\PersonsDay;
-use App\Words\Words;
 use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
-use Inertia\Inertia;
 use Inertia\Response;
 
 /** The crew's jobs: the list and its day, new ones, copies, details, and the shelf they are put away on. */
@@ -28,17 +27,15 @@ final class JobsController extends Controller
             'rows' => ['nullable', 'integer', 'between:1,'.JobsPage::MOST_ROWS],
         ]);
 
-        return Inertia::render(
+        return Page::of(
             'Jobs',
-            Words::spoken(
-                JobsPage::props(
-                    self::user($request),
-                    $request->string('find')->toString(),
-                    $request->string('show', 'all')->toString(),
-                    $request->filled('day') ? $request->string('day')->toString() : null,
-                    $request->integer('rows', JobsPage::ROWS),
-                    PersonsDay::of($request),
-                ),
+            JobsPage::props(
+                self::user($request),
+                $request->string('find')->toString(),
+                $request->string('show', 'all')->toString(),
+                $request->filled('day') ? $request->string('day')->toString() : null,
+                $request->integer('rows', JobsPage::ROWS),
+                PersonsDay::of($request),
             ),
         );
     }

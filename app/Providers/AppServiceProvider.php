@@ -15,12 +15,15 @@ use App\House\Catalog;
 use App\Jobs\Archive\MakeArchive;
 use App\Jobs\File\ReadFiles;
 use App\Jobs\JobPolicy;
+use App\Models\Crew;
 use App\Models\Job;
 use App\Models\User;
 use App\Records\Photo\DrawPhoto;
 use App\Words\Lexicon;
 use App\Words\Speaker;
 use App\Words\Units;
+use App\Words\Words;
+use Closure;
 use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Middleware\TrustProxies;
@@ -28,8 +31,10 @@ use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\Route;
+use Illuminate\Support\Facades\View;
 use Illuminate\Support\Facades\Vite;
 use Illuminate\Support\ServiceProvider;
+use Illuminate\View\View as Page;
 
 final class AppServiceProvider extends ServiceProvider
 {
@@ -68,20 +73,46 @@ final class AppServiceProvider extends ServiceProvider
         });
         $this->app->scoped(
             Speaker::class,
-            static fn (Application $app): Speaker => new Speaker(
-                $app->make(Lexicon::class),
-                static function (): Units {
-                    $user = Auth::user();
-
-                    return $user instanceof User ? $user->units() : Units::Us;
-                },
-            ),
+            static fn (Application $app): Speaker => new Speaker($app->make(Lexicon::class), self::units()),
         );
+    }
+
+    /** @return Closure(): Units asked for with every word: the person's are worked out once, and anew if they change */
+    private static function units(): Closure
+    {
+        $whose = null;
+        $chosen = [];
+        $units = Units::Us;
+
+        return static function () use (&$whose, &$chosen, &$units): Units {
+            $user = Auth::user();
+            if (! ($user instanceof User)) {
+                return Units::Us;
+            }
+            // As they stand on the row: nothing is worked out of them unless they differ.
+            $crew = $user->getRelations()['crew'] ?? null;
+            $now = [
+                $user->getAttributes()['settings'] ?? null,
+                $crew instanceof Crew ? $crew->getAttributes()['units'] ?? null : null,
+            ];
+            if ($user !== $whose || $now !== $chosen) {
+                [$whose, $chosen, $units] = [$user, $now, $user->units()];
+            }
+
+            return $units;
+        };
     }
 
     public function boot(): void
     {
         Model::shouldBeStrict();
+        View::composer(
+            'maintenance',
+            static fn (Page $page) => $page->with([
+                'title' => Words::of('web.maintenance.title'),
+                'says' => Words::of('web.maintenance.says'),
+            ]),
+        );
         Queue::looping(static function (): void {
             if (Beat::age('queue') === null || Beat::age('queue') > 10) {
                 Beat::of('queue');

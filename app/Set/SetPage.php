@@ -12,6 +12,9 @@ use App\Models\Stage;
 use App\Records\Progress;
 use App\Records\Reading\ReadingView;
 use App\Stage\JobFrame;
+use App\Words\Speaker;
+use App\Words\Words;
+use Illuminate\Support\Facades\Cache;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Setting\Derivation;
 use Unionbit\Core\Setting\DerivedSetting;
@@ -19,6 +22,8 @@ use Unionbit\Core\Setting\SettingCheck;
 
 final class SetPage
 {
+    private const A_WEEK = 7 * 24 * 3600;
+
     /** @return array<string, mixed> */
     public static function props(Job $job, Plan $plan): array
     {
@@ -64,7 +69,7 @@ final class SetPage
      */
     private static function setting(Plan $plan, array $entered, DerivedSetting $setting): array
     {
-        $row = $setting->toArray();
+        $row = self::derived($plan, $setting);
         $choices = [];
         foreach ((array) $row['choices'] as $choice) {
             $choice = (array) $choice;
@@ -80,6 +85,24 @@ final class SetPage
         }
 
         return [...$row, 'choices' => $choices, 'entered' => $entered[$setting->key->value] ?? null];
+    }
+
+    /**
+     * What a setting has to be and what follows if it is not, which runs the circuit for every other answer: kept by
+     * the house, in the words that it was said in.
+     *
+     * @return array<string, mixed>
+     */
+    private static function derived(Plan $plan, DerivedSetting $setting): array
+    {
+        $said = app()->getLocale().'/'.app(Speaker::class)->units()->value;
+        $row = Cache::remember(
+            'setting/'.House::key($plan)."/{$setting->key->value}/{$said}",
+            self::A_WEEK,
+            static fn (): array => Words::spoken($setting->toArray()),
+        );
+
+        return $row;
     }
 
     /**

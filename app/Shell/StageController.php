@@ -13,55 +13,64 @@ use App\Prove\ProvePage;
 use App\Records\Progress;
 use App\Set\SetPage;
 use App\Stage\JobFrame;
+use App\Stage\KeptPage;
 use App\Survey\SurveyPage;
 use App\Web\Controller;
-use App\Words\Words;
+use App\Web\Page;
+use Closure;
 use Illuminate\Http\RedirectResponse;
-use Inertia\Inertia;
 use Inertia\Response;
 
 /** The five stages of a job. */
 final class StageController extends Controller
 {
-    public function survey(Job $job): Response
+    public function survey(Job $job): Response|RedirectResponse
     {
-        return $this->page($job, 'Survey', SurveyPage::props($job));
+        return $this->page($job, 'Survey', static fn (): array => ['Survey', SurveyPage::props($job)]);
     }
 
-    public function plan(Job $job): Response
+    public function plan(Job $job): Response|RedirectResponse
     {
-        return $this->page($job, 'Plan', PlanPage::props($job));
+        return $this->page($job, 'Plan', static fn (): array => ['Plan', PlanPage::props($job)]);
     }
 
     public function set(Job $job): Response|RedirectResponse
     {
-        return House::of($job)->plan === null
-            ? redirect("/jobs/{$job->id}/plan")
-            : $this->page($job, 'Set', SetPage::props($job, House::of($job)->plan));
+        return $this->page($job, 'Set', static function () use ($job): ?array {
+            $plan = House::of($job)->plan;
+
+            return $plan === null ? null : ['Set', SetPage::props($job, $plan)];
+        });
     }
 
-    public function prove(Job $job): Response
+    public function prove(Job $job): Response|RedirectResponse
     {
-        $standing = House::of($job)->standing;
+        return $this->page($job, 'Prove', static function () use ($job): array {
+            $standing = House::of($job)->standing;
 
-        return $standing === null
-            ? $this->page($job, 'AsFound', [
-                ...JobFrame::props($job, House::of($job)->circuitAsFound(), Progress::of($job)),
-                'asFound' => AsFoundView::of($job),
-            ])
-            : $this->page($job, 'Prove', ProvePage::props($job, $standing));
+            return $standing === null
+                ? [
+                    'AsFound',
+                    [
+                        ...JobFrame::props($job, House::of($job)->circuitAsFound(), Progress::of($job)),
+                        'asFound' => AsFoundView::of($job),
+                    ],
+                ]
+                : ['Prove', ProvePage::props($job, $standing)];
+        });
     }
 
-    public function handover(Job $job): Response
+    public function handover(Job $job): Response|RedirectResponse
     {
-        return $this->page($job, 'Handover', HandoverPage::props($job));
+        return $this->page($job, 'Handover', static fn (): array => ['Handover', HandoverPage::props($job)]);
     }
 
-    /** @param  array<string, mixed>  $props */
-    private function page(Job $job, string $name, array $props): Response
+    /** @param  Closure(): ?array{string, array<string, mixed>}  $work  null where it has to be planned first */
+    private function page(Job $job, string $stage, Closure $work): Response|RedirectResponse
     {
         $this->authorize('view', $job);
+        $page = KeptPage::of($job, $stage, $work);
 
-        return Inertia::render($name, Words::spoken($props));
+        return $page === null ? redirect("/jobs/{$job->id}/plan") : Page::of(...$page);
     }
 }

@@ -8,13 +8,13 @@ use App\Models\Job;
 use App\Records\Power\PowerFlag;
 use App\Records\SetUp\PutOn;
 use App\Records\SetUp\SetupStrip;
+use App\Stage\KeptPage;
 use App\Web\Controller;
 use App\Web\JsonResponse;
-use App\Words\Words;
+use App\Web\Page;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
-use Inertia\Inertia;
 use Inertia\Response;
 use Unionbit\Core\Tracing\Protocol\Given;
 use Unionbit\Core\Tracing\Protocol\Reading;
@@ -25,12 +25,14 @@ final class TraceController extends Controller
     public function show(Job $job): Response|RedirectResponse
     {
         $this->authorize('view', $job);
-        $book = TraceBook::of($job);
+        $page = KeptPage::of($job, 'Trace', static function () use ($job): ?array {
+            $book = TraceBook::of($job);
+
+            return $book === null ? null : ['Trace', TracePage::props($job, $book)];
+        });
 
         // What hangs there has to be known first.
-        return $book === null
-            ? redirect()->route('job.prove', ['job' => $job->id])
-            : Inertia::render('Trace', Words::spoken(TracePage::props($job, $book)));
+        return $page === null ? redirect()->route('job.prove', ['job' => $job->id]) : Page::of(...$page);
     }
 
     public function store(TraceRowRequest $request): JsonResponse

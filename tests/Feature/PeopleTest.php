@@ -7,7 +7,7 @@ use App\Crew\Door\FirstStart;
 use App\Crew\Factor\SecondFactor;
 use App\Jobs\Screen\JobSummaries;
 use App\Models\Crew;
-use App\Models\DoorLink;
+use App\Models\Door\DoorLink;
 use App\Models\Job;
 use App\Models\Role;
 use App\Models\User;

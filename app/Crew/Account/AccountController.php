@@ -13,13 +13,13 @@ use App\Models\Preferences;
 use App\Models\User;
 use App\Web\Controller;
 use App\Web\JsonResponse;
+use App\Web\Page;
 use App\Words\Units;
 use App\Words\Words;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response as Plain;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Validation\Rule;
-use Inertia\Inertia;
 use Inertia\Response;
 use Unionbit\Core\Proving\Route\School;
 
@@ -28,10 +28,7 @@ final class AccountController extends Controller
 {
     public function show(Request $request): Response
     {
-        return Inertia::render(
-            'Account',
-            Words::spoken(AccountPage::props(self::user($request), $request->session()->getId())),
-        );
+        return Page::of('Account', AccountPage::props(self::user($request), $request->session()->getId()));
     }
 
     public function name(Request $request): JsonResponse

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Crew\Door;
 
-use App\Models\DoorKind;
-use App\Models\DoorLink;
+use App\Models\Door\DoorKind;
+use App\Models\Door\DoorLink;
 use App\Models\User;
 use App\Web\Controller;
 use App\Words\Words;

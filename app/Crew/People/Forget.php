@@ -7,7 +7,7 @@ namespace App\Crew\People;
 use App\Crew\Account\Devices;
 use App\Crew\SecurityKind;
 use App\Crew\SecurityLog;
-use App\Models\DoorLink;
+use App\Models\Door\DoorLink;
 use App\Models\Job;
 use App\Models\Record\Signature;
 use App\Models\User;

@@ -6,17 +6,17 @@ namespace App\Crew\People;
 
 use App\Crew\Door\DoorLinks;
 use App\Crew\Factor\SecondFactor;
-use App\Models\DoorLink;
+use App\Models\Door\DoorLink;
 use App\Models\Role;
 use App\Models\User;
 use App\Web\Controller;
 use App\Web\JsonResponse;
+use App\Web\Page;
 use App\Words\Units;
 use App\Words\Words;
 use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
-use Inertia\Inertia;
 use Inertia\Response;
 
 /** The people of a crew: everybody sees who is of it, its lead sees to them. */
@@ -24,7 +24,7 @@ final class PeopleController extends Controller
 {
     public function index(Request $request): Response
     {
-        return Inertia::render('People', Words::spoken(PeoplePage::props(self::user($request))));
+        return Page::of('People', PeoplePage::props(self::user($request)));
     }
 
     public function invite(Request $request): JsonResponse

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Crew\People;
 
-use App\Models\DoorLink;
+use App\Models\Door\DoorLink;
 use App\Models\Role;
 use App\Models\User;
 use Illuminate\Support\Carbon;

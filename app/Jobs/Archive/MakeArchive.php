@@ -8,8 +8,8 @@ use App\Crew\SecurityKind;
 use App\Crew\SecurityLog;
 use App\Errand\Runs;
 use App\House\JobMark;
-use App\Models\Errand;
 use App\Models\Job;
+use App\Models\Work\Errand;
 use Illuminate\Support\Facades\Storage;
 
 /** A house with all of its records and photographs, in one file to be fetched. */

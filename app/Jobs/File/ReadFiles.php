@@ -7,7 +7,7 @@ namespace App\Jobs\File;
 use App\Errand\Runs;
 use App\House\Refused;
 use App\Jobs\Archive\Archive;
-use App\Models\Errand;
+use App\Models\Work\Errand;
 use App\Words\Words;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;

@@ -16,7 +16,6 @@ use App\Records\Power\PowerFlag;
 use App\Words\Words;
 use Illuminate\Support\Carbon;
 use stdClass;
-use Unionbit\Core\Equipment\Archetype;
 use Unionbit\Core\Visit\DayPlan;
 use Unionbit\Core\Words\Message;
 
@@ -65,10 +64,7 @@ final class JobsPage
                 static fn (VisitKind $k): array => ['value' => $k->value, 'word' => Words::say(Message::term($k))],
                 VisitKind::cases(),
             ),
-            'archetypes' => array_map(
-                static fn (Archetype $a): array => ['id' => $a->id, 'title' => $a->title],
-                app(Catalog::class)->archetypes(),
-            ),
+            'archetypes' => app(Catalog::class)->equipment(),
             'sites' => self::sites($user->crew),
         ];
     }

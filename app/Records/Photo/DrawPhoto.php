@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Records\Photo;
 
 use App\Errand\Runs;
-use App\Models\Errand;
 use App\Models\Job;
+use App\Models\Work\Errand;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Storage;
 

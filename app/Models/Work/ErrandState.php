@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Models;
+namespace App\Models\Work;
 
 /** How far a piece of long work is. */
 enum ErrandState: string

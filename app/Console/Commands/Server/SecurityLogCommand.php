@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Console\Commands;
+namespace App\Console\Commands\Server;
 
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\DB;

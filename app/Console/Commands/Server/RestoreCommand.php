@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Console\Commands;
+namespace App\Console\Commands\Server;
 
 use App\Backup\Broken;
 use App\Backup\Restore;
@@ -11,7 +11,11 @@ use Illuminate\Support\Facades\DB;
 
 final class RestoreCommand extends Command
 {
-    protected $signature = 'unionbit:restore {folder : one backup, as unionbit:backup made it}';
+    protected $signature = <<<'SIGNATURE'
+    unionbit:restore
+        {folder : one backup, as unionbit:backup made it}
+        {--aside : where a crew is here already, put its database aside first}
+    SIGNATURE;
 
     protected $description = 'Puts a backup on a machine that has no crew yet, checked against its sums first';
 
@@ -19,7 +23,10 @@ final class RestoreCommand extends Command
     {
         try {
             $database = config()->string('database.connections.'.DB::getDefaultConnection().'.database');
-            $photographs = (new Restore((string) $this->argument('folder')))->run($database);
+            $photographs = (new Restore((string) $this->argument('folder')))->run(
+                $database,
+                (bool) $this->option('aside'),
+            );
         } catch (Broken $broken) {
             $this->error($broken->getMessage());
 

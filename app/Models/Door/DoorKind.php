@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Models;
+namespace App\Models\Door;
 
 /** What a link at the door is for, and how long it can be used. */
 enum DoorKind: string

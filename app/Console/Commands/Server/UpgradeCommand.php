@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console\Commands\Server;
+
+use App\Backup\Backup;
+use App\Backup\Broken;
+use App\Backup\Upgrade;
+use Illuminate\Console\Command;
+use Throwable;
+
+final class UpgradeCommand extends Command
+{
+    protected $signature = 'unionbit:upgrade';
+
+    protected $description = 'Brings the data to this program: maintenance page, backup, migrations, and open again';
+
+    public function handle(Upgrade $upgrade): int
+    {
+        $backups = config()->string('unionbit.backups');
+        try {
+            $made = $upgrade->run($backups, now()->utc()->toDateTimeImmutable());
+        } catch (Broken $broken) {
+            $this->error("No backup could be made, so nothing was changed. {$broken->getMessage()}");
+
+            return self::FAILURE;
+        } catch (Throwable $problem) {
+            $all = Backup::all($backups);
+            $last = end($all);
+            $this->error($problem->getMessage());
+            $this->line('The data could not be brought to this program; the maintenance page stays. The way back:');
+            $this->line('  1. the earlier program in its place again (bin/deploy --back)');
+            $this->line("  2. php artisan unionbit:restore {$backups}/{$last} --aside");
+            $this->line('  3. php artisan up');
+
+            return self::FAILURE;
+        }
+        $this->info(
+            $made === null ? 'The schema is new; there was nothing to back up.' : "Upgraded. Before it: {$made}",
+        );
+
+        return self::SUCCESS;
+    }
+}

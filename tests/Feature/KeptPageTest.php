@@ -1,0 +1,143 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Models\Job;
+use App\Models\Photo;
+use App\Models\Role;
+use App\Models\User;
+use App\Words\Units;
+use Illuminate\Support\Facades\Cache;
+use Illuminate\Support\Facades\DB;
+
+// A page that is kept is the page that would be worked out: whatever it shows is in the mark that it is kept under.
+
+/** @return array<string, mixed> a stage of a job, without what is of the moment alone */
+function stagePage(Job $job, string $stage): array
+{
+    $props = test()
+        ->get("/jobs/{$job->id}/{$stage}")
+        ->assertOk()
+        ->inertiaProps();
+    unset($props['now']);
+
+    return $props;
+}
+
+it('shows what would be worked out anew after any change', function (Closure $change): void {
+    $job = landedHouse('furnace-gas-1h-1c', 'c-powered-1h-1c');
+    $this->travel(2)->hours();
+    $user = User::query()->where('crew_id', $job->crew_id)->firstOrFail();
+    $stages = ['survey', 'plan', 'set', 'prove', 'handover', 'trace'];
+    foreach ($stages as $stage) {
+        stagePage($job, $stage);
+    }
+    $before = array_map(fn (string $s): array => stagePage($job, $s), $stages);
+    $change($job, $user);
+    $this->actingAs($user->refresh());
+    $kept = array_map(fn (string $s): array => stagePage($job, $s), $stages);
+    Cache::flush();
+    $anew = array_map(fn (string $s): array => stagePage($job, $s), $stages);
+
+    expect($kept)->toBe($anew)->and($kept)->not->toBe($before);
+})->with([
+    'a reading' => fn (Job $job) => test()
+        ->postJson("/jobs/{$job->id}/readings", [
+            'id' => newId(),
+            'stage' => 'survey',
+            'mode' => 'V',
+            'a' => 'indoor.R',
+            'b' => 'indoor.C',
+            'value' => '26',
+        ])
+        ->assertCreated(),
+    'an edit' => fn (Job $job) => editSurvey($job, 'set-cable', [
+        'cable' => 'A',
+        'gauge' => 18,
+        'feet' => 61,
+    ])->assertOk(),
+    'a power flag' => fn (Job $job) => raiseFlag($job, 'isolated', '0.0'),
+    'a power flag that lapses' => function (Job $job): void {
+        raiseFlag($job, 'isolated', '0.0');
+        stagePage($job, 'survey');
+        test()->travel(31)->minutes();
+    },
+    'a live reading that grows old' => fn () => test()->travel(11)->hours(),
+    'a call that runs, and its seconds' => function (Job $job): void {
+        test()
+            ->postJson("/jobs/{$job->id}/steps", ['id' => newId(), 'step' => 'fan.voltage', 'event' => 'start'])
+            ->assertSuccessful();
+        stagePage($job, 'prove');
+        test()->travel(7)->seconds();
+    },
+    'a setting' => fn (Job $job) => test()
+        ->postJson("/jobs/{$job->id}/settings", [
+            'id' => newId(),
+            'key' => 'fan-in-heat',
+            'value' => 'equipment',
+            'reason' => 'as the furnace is set',
+        ])
+        ->assertSuccessful(),
+    'a name of the site' => fn (Job $job) => test()
+        ->postJson("/jobs/{$job->id}/details", [
+            'id' => newId(),
+            'version' => $job->refresh()->version,
+            'op' => 'details',
+            'site' => 'Winch House',
+            'address' => '',
+            'system' => 'System',
+            'kind' => 'replacement',
+        ])
+        ->assertOk(),
+    'a name of a person' => function (Job $job, User $user): void {
+        test()->travel(2)->seconds();
+        test()
+            ->postJson('/account/name', ['name' => 'Sedge Barrow'])
+            ->assertOk();
+    },
+    'a role' => fn (Job $job, User $user) => $user->forceFill(['role' => Role::Reader])->save(),
+    'units of a person' => fn () => test()
+        ->postJson('/account/settings', ['units' => 'metric'])
+        ->assertOk(),
+    'units of the crew' => fn (Job $job, User $user) => $user->crew->forceFill(['units' => Units::Metric])->save(),
+    'a name of the crew' => function (Job $job, User $user): void {
+        test()->travel(2)->seconds();
+        $user->crew->forceFill(['name' => 'Sounding Pole Services'])->save();
+    },
+    'another job of the house' => function (Job $job): void {
+        test()->travel(2)->seconds();
+        test()
+            ->postJson("/jobs/{$job->id}/copies", [
+                'id' => newId(),
+                'as' => 'visit',
+                'kind' => 'follow-up',
+                'name' => '',
+            ])
+            ->assertCreated();
+    },
+    'handed over' => fn (Job $job) => DB::table('jobs')
+        ->where('id', $job->id)
+        ->update([
+            'handed_over_at' => now(),
+            'handed_over_as' => '{"site":"A","address":"","system":"B","crew":"C","unsigned":[]}',
+        ]),
+]);
+
+it('keeps a page, and works it out once', function (): void {
+    $job = landedHouse('furnace-gas-1h-1c', 'c-powered-1h-1c');
+    $this->travel(2)->hours();
+    stagePage($job, 'handover');
+    $queries = 0;
+    DB::listen(function () use (&$queries): void {
+        $queries++;
+    });
+    stagePage($job, 'handover');
+    $kept = $queries;
+    Cache::flush();
+    stagePage($job, 'handover');
+
+    expect($queries - $kept)
+        ->toBeGreaterThan(2 * $kept)
+        ->and(Photo::query()->count())
+        ->toBe(2);
+});
