@@ -51,7 +51,10 @@ final readonly class Backup
         $missing = [];
         $earlier = self::all($this->root);
         $last = $earlier === [] ? '' : "{$this->root}/{$earlier[count($earlier) - 1]}";
-        $paths = self::column($copy, 'select path from photos where path is not null order by path');
+        // The first schemas had no photographs yet.
+        $has =
+            self::column($copy, "select name from sqlite_master where type = 'table' and name = 'photos'") !== [];
+        $paths = $has ? self::column($copy, 'select path from photos where path is not null order by path') : [];
         foreach ($paths as $number => $path) {
             if (! $this->photograph($path, $half, $last)) {
                 $missing[] = $path;

@@ -7,6 +7,7 @@ namespace App\Errand;
 use App\Words\Words;
 use Illuminate\Contracts\Debug\ExceptionHandler;
 use Illuminate\Http\Request;
+use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
 use Throwable;
 
 /** What the application answers to a problem, wherever it comes up: the same words behind a request as in it. */

@@ -17,31 +17,6 @@ use Illuminate\Support\Str;
 
 // A server's data out while it is in use, and in on a machine that has nothing: every row and every file compared.
 
-/** A machine of its own: a database in a file, a disk for photographs. Nothing of another machine is on it. */
-function machine(Closure $does): void
-{
-    $folder = sys_get_temp_dir().'/machine-'.Str::ulid();
-    mkdir($folder);
-    config([
-        'database.connections.machine' => [
-            ...config()->array('database.connections.sqlite'),
-            'database' => "{$folder}/unionbit.sqlite",
-        ],
-    ]);
-    touch("{$folder}/unionbit.sqlite");
-    $default = DB::getDefaultConnection();
-    DB::purge('machine');
-    DB::setDefaultConnection('machine');
-    Storage::fake('local');
-    try {
-        $does("{$folder}/unionbit.sqlite", $folder);
-    } finally {
-        DB::setDefaultConnection($default);
-        DB::purge('machine');
-        (new Filesystem())->deleteDirectory($folder);
-    }
-}
-
 function backupRoot(): string
 {
     $root = sys_get_temp_dir().'/backups-'.Str::ulid();
@@ -73,22 +48,6 @@ function worked(): void
             'created_at' => now(),
         ]);
     }
-}
-
-/** @return array<string, list<array<string, mixed>>> every row of every table */
-function everyRow(): array
-{
-    $rows = [];
-    $tables = DB::select(
-        "select name from sqlite_master where type = 'table' and name not like 'sqlite_%' order by name",
-    );
-    foreach (array_column($tables, 'name') as $table) {
-        $all = DB::table($table)->get()->map(static fn (object $row): array => (array) $row)->all();
-        usort($all, static fn (array $a, array $b): int => serialize($a) <=> serialize($b));
-        $rows[$table] = $all;
-    }
-
-    return $rows;
 }
 
 /** @return array<string, string> sum of every photograph, by path */

@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+use Illuminate\Filesystem\Filesystem;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Storage;
+use Illuminate\Support\Str;
+
+/** A machine of its own: a database in a file, a disk for photographs. Nothing of another machine is on it. */
+function machine(Closure $does): void
+{
+    $folder = sys_get_temp_dir().'/machine-'.Str::ulid();
+    mkdir($folder);
+    config([
+        'database.connections.machine' => [
+            ...config()->array('database.connections.sqlite'),
+            'database' => "{$folder}/unionbit.sqlite",
+        ],
+    ]);
+    touch("{$folder}/unionbit.sqlite");
+    $default = DB::getDefaultConnection();
+    DB::purge('machine');
+    DB::setDefaultConnection('machine');
+    Storage::fake('local');
+    try {
+        $does("{$folder}/unionbit.sqlite", $folder);
+    } finally {
+        DB::setDefaultConnection($default);
+        DB::purge('machine');
+        (new Filesystem())->deleteDirectory($folder);
+    }
+}
+
+/** @return array<string, list<array<string, mixed>>> every row of every table */
+function everyRow(): array
+{
+    $rows = [];
+    $tables = DB::select(
+        "select name from sqlite_master where type = 'table' and name not like 'sqlite_%' order by name",
+    );
+    foreach (array_column($tables, 'name') as $table) {
+        $all = DB::table($table)->get()->map(static fn (object $row): array => (array) $row)->all();
+        usort($all, static fn (array $a, array $b): int => serialize($a) <=> serialize($b));
+        $rows[$table] = $all;
+    }
+
+    return $rows;
+}
