@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Crew\SecurityKind;
 use App\Crew\SecurityLog;
+use App\Database\Trouble;
 use App\Health\HealthController;
 use App\House\Refused;
 use App\Models\User;
@@ -55,6 +56,8 @@ return Application::configure(basePath: dirname(__DIR__))
                 array_map(Words::each(...), $e->problems),
             ),
         );
+        // A database that takes no writes now: nothing was acknowledged, and whoever waits is told what to do.
+        $exceptions->map(PDOException::class, Trouble::answer(...));
         $exceptions->respond(function (Response $response, Throwable $exception, Request $request): Response {
             $status = $response->getStatusCode();
             if ($status === 403) {

@@ -23,9 +23,14 @@ function machine(Closure $does): void
     DB::purge('machine');
     DB::setDefaultConnection('machine');
     Storage::fake('local');
+    // What is written beside the database (the maintenance page, a probe of the disk) is of this machine too.
+    $storage = storage_path();
+    mkdir("{$folder}/storage/framework", recursive: true);
+    app()->useStoragePath("{$folder}/storage");
     try {
         $does("{$folder}/unionbit.sqlite", $folder);
     } finally {
+        app()->useStoragePath($storage);
         DB::setDefaultConnection($default);
         DB::purge('machine');
         (new Filesystem())->deleteDirectory($folder);

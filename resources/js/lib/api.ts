@@ -101,7 +101,9 @@ async function sorted<T>(send: () => Promise<Response>, onProgress?: Progress): 
             ? say('shared.this-job-is-closed-or-belongs')
             : response.status === 419 || response.status === 401
               ? say('shared.you-are-signed-out-sign-in')
-              : say('shared.the-server-could-not-take-it');
+              : response.status === 503 && data.message
+                ? data.message
+                : say('shared.the-server-could-not-take-it');
     return { kind: 'unsent', message };
 }
 

@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Database;
+
+use App\Words\Words;
+use PDOException;
+use Symfony\Component\HttpKernel\Exception\HttpException;
+use Throwable;
+
+/** What keeps a database from taking a write, where it is nothing of ours: each says what to do. */
+enum Trouble: string
+{
+    case Locked = 'locked';
+    case ReadOnly = 'read-only';
+    case Full = 'full';
+
+    /** Of SQLite by its result codes, of PostgreSQL by its SQLSTATEs. */
+    public static function of(PDOException $problem): ?self
+    {
+        [$state, $code] = [...$problem->errorInfo ?? [], null, null];
+
+        return match (true) {
+            $state === 'HY000' && in_array($code, [5, 6], true), $state === '55P03' => self::Locked,
+            $state === 'HY000' && $code === 8, $state === '25006' => self::ReadOnly,
+            $state === 'HY000' && in_array($code, [10, 13], true), $state === '53100' => self::Full,
+            default => null,
+        };
+    }
+
+    /** The same problem, or where it is one of these what is said of it. */
+    public static function answer(PDOException $problem): Throwable
+    {
+        $trouble = self::of($problem);
+
+        return $trouble === null
+            ? $problem
+            : new HttpException(503, Words::of('web.database', trouble: $trouble->value), $problem, [
+                'Retry-After' => '5',
+            ]);
+    }
+}
