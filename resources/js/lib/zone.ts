@@ -2,6 +2,6 @@
 export function tellZone(): boolean {
     const zone = `zone=${encodeURIComponent(Intl.DateTimeFormat().resolvedOptions().timeZone)}`;
     if (document.cookie.split('; ').includes(zone)) return false;
-    document.cookie = `${zone}; path=/; max-age=31536000; samesite=lax`;
+    document.cookie = `${zone}; path=/; max-age=31536000; samesite=lax${location.protocol === 'https:' ? '; Secure' : ''}`;
     return document.cookie.split('; ').includes(zone);
 }
