@@ -24,7 +24,11 @@ $ulid = static fn (): string => (string) Illuminate\Support\Str::ulid();
 /** Starts the server; answers what its processes are found by. */
 $start = static function () use ($root, $database, $port, $folder): string {
     $serve = 'exec setsid bash e2e/serve.sh '.$port.' '.escapeshellarg($database).' power-cut';
-    exec('(cd '.escapeshellarg($root)." && CACHE_PATH={$folder}/cache {$serve}) >/dev/null 2>&1 &");
+    exec(
+        '(cd '.
+            escapeshellarg($root).
+            " && SESSION_DRIVER=database CACHE_PATH={$folder}/cache {$serve}) >/dev/null 2>&1 &",
+    );
     for ($n = 0; $n < 200 && @file_get_contents("http://127.0.0.1:{$port}/up") !== 'up'; $n++) {
         usleep(50_000);
     }
@@ -172,6 +176,9 @@ for ($round = 1; $round <= $rounds; $round++) {
         if ($status === 0) {
             $cutInWrite++;
             break;
+        }
+        if ($status === 401 || $status === 419) {
+            $signIn();
         }
         $counts[$kind][$status] = ($counts[$kind][$status] ?? 0) + 1;
         // Of a file that was read, whether it was taken is said in the answer.

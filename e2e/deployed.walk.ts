@@ -30,7 +30,7 @@ test('first start, a house, a photograph and a PDF by the queue, a backup, over 
     }
     await page
         .locator('[data-place="wall"] input[type=file]')
-        .setInputFiles({ name: 'wall.png', mimeType: 'image/png', buffer: Buffer.from(png, 'base64') });
+        .setInputFiles({ name: 'wall.png', mimeType: 'image/png', buffer: await page.screenshot() });
     await expect(page.locator('[data-place="wall"] img')).toHaveCount(1);
     await page.goto(page.url().replace(/[a-z]+$/, 'handover'));
     const loading = page.waitForEvent('download');
