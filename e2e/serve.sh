@@ -4,6 +4,7 @@
 #   bash e2e/serve.sh PORT [DATABASE [CLOCK]]     without a database it seeds one
 set -euo pipefail
 cd "$(dirname "$0")/.."
+. bin/env
 database="${2:-$PWD/database/e2e.sqlite}"
 [ $# -ge 2 ] || bash e2e/seed.sh "$database"
 export APP_ENV=e2e APP_DEBUG=false UNIONBIT_SOLO=0 DB_DATABASE="$database" UNIONBIT_CLOCK="${3:-clock-offset}" SESSION_DRIVER="${SESSION_DRIVER:-file}" CACHE_STORE=file BCRYPT_ROUNDS=4
