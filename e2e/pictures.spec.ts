@@ -16,6 +16,9 @@ async function picture(page: Page, name: string): Promise<void> {
 test('the main views', async ({ page, browser }) => {
     await page.addInitScript(() => localStorage.setItem('theme', 'bone'));
     await signIn(page);
+    await page.goto('/crew');
+    await picture(page, 'people');
+    await page.goto('/jobs');
     await openJob(page, "Lock Keeper's Row 6");
     for (const [index, line] of ['red R>R !', 'wht W>W !', 'grn G>G !', 'yel C>C ?'].entries())
         await conductor(page, line, index + 1);

@@ -61,7 +61,7 @@ it('finds jobs by every word of the glossary, and by the other names in use', fu
     $found = fn (string $find): int => $this->get('/jobs?'.http_build_query(['find' => $find]))
         ->assertOk()
         ->inertiaProps('counts.all');
-    expect(glossary())->toHaveCount(105);
+    expect(glossary())->toHaveCount(110);
     $missing = array_values(
         array_filter(
             [
@@ -69,6 +69,8 @@ it('finds jobs by every word of the glossary, and by the other names in use', fu
                 ...array_diff(glossary(), [
                     ...['dehumidify', 'load shedding'],
                     ...['odd sign', 'own end', 'routine', 'spot'],
+                    // Nor of what a crew is and does beside its houses.
+                    ...['apprentice', 'archive', 'errand', 'lead', 'reader'],
                 ]),
                 'emergency',
                 'em heat',
