@@ -1,8 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { readFileSync } from 'node:fs';
 
-const png = 'iVBORw0KGgoAAAANSUhEUgAAAAoAAAAKCAYAAACNMs+9AAAAFUlEQVR42mNk+M9Qz0AEYBxVSF+FABJADveWkH6oAAAAAElFTkSuQmCC';
-
 test('first start, a house, a photograph and a PDF by the queue, a backup, over TLS', async ({ page }) => {
     const answer = await page.goto('/');
     expect(answer?.headers()['strict-transport-security']).toContain('max-age');

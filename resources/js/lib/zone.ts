@@ -2,6 +2,7 @@
 export function tellZone(): boolean {
     const zone = `zone=${encodeURIComponent(Intl.DateTimeFormat().resolvedOptions().timeZone)}`;
     if (document.cookie.split('; ').includes(zone)) return false;
-    document.cookie = `${zone}; path=/; max-age=31536000; samesite=lax${location.protocol === 'https:' ? '; Secure' : ''}`;
+    const secure = location.protocol === 'https:' ? '; Secure' : '';
+    document.cookie = `${zone}; path=/; max-age=31536000; samesite=lax${secure}`;
     return document.cookie.split('; ').includes(zone);
 }
