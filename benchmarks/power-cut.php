@@ -202,9 +202,8 @@ for ($round = 1; $round <= $rounds; $round++) {
         }
     }
     // A row of a photograph whose picture is not there, or half there, is a lost photograph.
-    foreach (
-        $look->query("select path from photos where path is not null and created_at > datetime('now', '-1 hour')") as $photo
-    ) {
+    $taken = "select path from photos where path is not null and created_at > datetime('now', '-1 hour')";
+    foreach ($look->query($taken) as $photo) {
         if (@getimagesize("{$root}/storage/app/private/{$photo['path']}") === false) {
             $lost[] = "round {$round}: {$photo['path']} is not whole";
         }

@@ -133,7 +133,7 @@ test('a second language is a folder: no plain word on any screen, nothing wider 
         await look('sign-in');
         await page.locator('input[type=email]').fill('wren@ebb-and-sluice.example');
         await page.locator('input[type=password]').fill('saltmarsh');
-        await page.locator('button[type=submit], form button').first().click();
+        await page.locator('form .btn--go').click();
         await expect(page.locator('.main li').first()).toBeVisible();
         await look('jobs');
         for (const [name, open] of [

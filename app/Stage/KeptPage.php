@@ -18,7 +18,7 @@ use Illuminate\Support\Facades\DB;
 
 /**
  * What a stage shows of a job, kept as it was worked out until something that it shows changes: anything recorded or
- * edited on the job, another job of its house, a name of the crew or of the site, the power flag as it stands by now,
+ * edited on the job, another job of its house, a name or a thermostat of the crew, the power flag as it stands by now,
  * the language, the units and the role of whoever looks. While waits of a call run, and their seconds with them,
  * nothing is kept.
  */
@@ -108,6 +108,11 @@ final class KeptPage
                 ->selectRaw('max(sites.updated_at) as site, max(systems.updated_at) as "system"')
                 ->first(),
             $job->crew?->updated_at?->toIso8601String(),
+            // Thermostats of the crew's own are offered in Plan.
+            (array) DB::table('own_profiles')
+                ->where('crew_id', $job->crew_id)
+                ->selectRaw('count(*) as made, count(deleted_at) as away, max(updated_at) as at')
+                ->first(),
         ];
     }
 }

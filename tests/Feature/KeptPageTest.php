@@ -115,6 +115,19 @@ it('shows what would be worked out anew after any change', function (Closure $ch
             ])
             ->assertCreated();
     },
+    'a thermostat of the crew\'s own' => fn () => test()
+        ->postJson('/profiles', [
+            'title' => 'Hallway, two heat',
+            'screws' => 'R C Y W G',
+            'power' => 'common',
+            'va' => '2',
+            'remote' => 'none',
+            'switches' => 'face',
+            'link' => 'automatic',
+            'heat' => 1,
+            'cool' => 1,
+        ])
+        ->assertOk(),
     'handed over' => fn (Job $job) => DB::table('jobs')
         ->where('id', $job->id)
         ->update([
