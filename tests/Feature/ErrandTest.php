@@ -13,6 +13,7 @@ use App\Models\Work\Errand;
 use App\Models\Work\ErrandState;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Artisan;
+use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 
@@ -252,4 +253,20 @@ it('clears long work that has had its time, and its files', function (): void {
         ->toBe(0)
         ->and(Storage::disk('local')->allFiles('errands'))
         ->toBe([]);
+});
+
+it('clears what the file cache kept past its time, and nothing else', function (): void {
+    $folder = sys_get_temp_dir().'/cache-'.newId();
+    config(['cache.stores.file.path' => $folder, 'cache.stores.file.lock_path' => $folder]);
+    $cache = Cache::store('file');
+    $cache->put('an hour', 'x', 3600);
+    $cache->put('a day', 'y', 86400);
+    $cache->forever('for ever', 'z');
+    $this->travel(2)->hours();
+    Artisan::call('unionbit:tidy');
+    $left = iterator_count(
+        new RecursiveIteratorIterator(new RecursiveDirectoryIterator($folder, FilesystemIterator::SKIP_DOTS)),
+    );
+
+    expect($left)->toBe(2)->and($cache->get('a day'))->toBe('y')->and($cache->get('for ever'))->toBe('z');
 });

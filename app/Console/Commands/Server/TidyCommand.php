@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Console\Commands\Server;
 
 use App\Errand\Errands;
+use App\Health\OldCache;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\DB;
 
@@ -21,7 +22,8 @@ final class TidyCommand extends Command
         $sessions = DB::table('sessions')
             ->where('last_activity', '<', now()->getTimestamp() - 60 * config()->integer('session.lifetime'))
             ->delete();
-        $this->info("{$errands} errands, {$links} links and {$sessions} sessions cleared.");
+        $kept = OldCache::clear(config()->string('cache.stores.file.path'), now()->getTimestamp());
+        $this->info("{$errands} errands, {$links} links, {$sessions} sessions and {$kept} kept answers cleared.");
 
         return self::SUCCESS;
     }
