@@ -43,6 +43,7 @@ final class Errands
      *
      * @param  array<string, mixed>  $input
      * @param  list<UploadedFile>  $files  kept in its folder as `in-0`, `in-1`, …
+     * @param  bool  $anew  although it was done: what it made is not there any more
      */
     public static function begin(
         string $kind,
@@ -51,10 +52,12 @@ final class Errands
         ?string $jobId,
         array $input,
         array $files = [],
+        bool $anew = false,
     ): Errand {
         $known = Errand::query()->find($id);
         abort_if($known !== null && $known->user_id !== $user->id, 403);
-        if ($known !== null && $known->state !== ErrandState::Failed) {
+        $again = $known?->state === ErrandState::Failed || ($anew && $known?->state === ErrandState::Done);
+        if ($known !== null && ! $again) {
             return $known;
         }
         $errand = $known ?? new Errand();

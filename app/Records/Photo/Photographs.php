@@ -86,6 +86,14 @@ final class Photographs
         }
     }
 
+    /** Its row stands, and its picture is not on the disk: sent again, it is written again. */
+    public static function isLost(string $id): bool
+    {
+        $path = Photo::query()->find($id)?->path;
+
+        return $path !== null && ! Storage::disk('local')->exists($path);
+    }
+
     /** @return list<string> places that a photograph, or a reason for none, is still asked of before the first move */
     public static function missing(Job $job): array
     {

@@ -35,6 +35,7 @@ final class PhotosController extends Controller
             $request->job()->id,
             ['photo' => $request->id(), 'place' => $request->string('place')->toString()],
             [$file],
+            anew: Photographs::isLost($request->id()),
         );
 
         return ErrandAnswer::of($errand, 201);
