@@ -42,7 +42,10 @@ return Application::configure(basePath: dirname(__DIR__))
     )
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->append([SecurityHeaders::class, PlainQuery::class]);
-        $middleware->web(prepend: [MovedClock::class], append: [SignInSolo::class, StillOfCrew::class, HandleInertiaRequests::class]);
+        $middleware->web(
+            prepend: [MovedClock::class],
+            append: [SignInSolo::class, StillOfCrew::class, HandleInertiaRequests::class],
+        );
         $middleware->prependToPriorityList(before: AuthenticatesRequests::class, prepend: SignInSolo::class);
         $middleware->prependToPriorityList(before: AuthenticatesRequests::class, prepend: StillOfCrew::class);
         $middleware->encryptCookies(except: [PersonsDay::COOKIE]);

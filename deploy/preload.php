@@ -2,8 +2,8 @@
 
 declare(strict_types=1);
 
-// What every page needs is read and linked once, when fpm starts, and not by every request: our own classes and those of
-// the packages that answer a request. Named in fpm's settings by bin/deploy.
+// What every page needs is read and linked once, when fpm starts, and not by every request: our own classes and those
+// of the packages that answer a request. Named in fpm's settings by bin/deploy.
 $root = dirname(__DIR__);
 $needed = '#^(App|Unionbit|Illuminate|Inertia|Carbon|Psr|Symfony\\\\Component\\\\(HttpFoundation|HttpKernel|Routing|'.
     'EventDispatcher|String|Translation|Console|Finder|Process|ErrorHandler|Mime|Clock)|Symfony\\\\Contracts|Monolog|'.

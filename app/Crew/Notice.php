@@ -17,16 +17,17 @@ use Unionbit\Core\Words\Message as Said;
  */
 final class Notice
 {
-    /** A change of what somebody comes in by, told to the one whom it is about. */
+    /**
+     * A change of what somebody comes in by, told to the one whom it is about: after the answer, and never while the
+     * database is held for a write, however long a mail server takes.
+     */
     public static function send(User $user, Said $says): void
     {
-        self::mail(
-            $user->email,
-            Words::of('crew.notice.subject'),
-            Words::say($says).
-                "\n\n".
-                Words::of('crew.notice.not-you', crew: $user->loadMissing('crew')->crew->name),
-        );
+        $to = $user->email;
+        $subject = Words::of('crew.notice.subject');
+        $crew = $user->loadMissing('crew')->crew->name;
+        $text = Words::say($says)."\n\n".Words::of('crew.notice.not-you', crew: $crew);
+        defer(static fn (): bool => self::mail($to, $subject, $text))->always();
     }
 
     /** @return bool whether it was taken */

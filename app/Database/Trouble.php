@@ -15,6 +15,7 @@ enum Trouble: string
     case Locked = 'locked';
     case ReadOnly = 'read-only';
     case Full = 'full';
+    case Failing = 'failing';
 
     /** Of SQLite by its result codes, of PostgreSQL by its SQLSTATEs. */
     public static function of(PDOException $problem): ?self
@@ -24,7 +25,8 @@ enum Trouble: string
         return match (true) {
             $state === 'HY000' && in_array($code, [5, 6], true), $state === '55P03' => self::Locked,
             $state === 'HY000' && $code === 8, $state === '25006' => self::ReadOnly,
-            $state === 'HY000' && in_array($code, [10, 13], true), $state === '53100' => self::Full,
+            $state === 'HY000' && $code === 13, $state === '53100' => self::Full,
+            $state === 'HY000' && $code === 10, $state === '58030' => self::Failing,
             default => null,
         };
     }

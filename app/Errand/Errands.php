@@ -7,9 +7,11 @@ namespace App\Errand;
 use App\Models\User;
 use App\Models\Work\Errand;
 use App\Models\Work\ErrandState;
+use App\Words\Words;
 use Illuminate\Contracts\Container\Container;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Storage;
+use Illuminate\Validation\ValidationException;
 use LogicException;
 
 /** Long work: begun by a request, run by the queue, forgotten after two days. */
@@ -56,6 +58,9 @@ final class Errands
     ): Errand {
         $known = Errand::query()->find($id);
         abort_if($known !== null && $known->user_id !== $user->id, 403);
+        if ($known !== null && ($known->kind !== $kind || $known->job_id !== $jobId)) {
+            throw ValidationException::withMessages(['id' => Words::of('records.append.id-belongs-another-job')]);
+        }
         $again = $known?->state === ErrandState::Failed || ($anew && $known?->state === ErrandState::Done);
         if ($known !== null && ! $again) {
             return $known;

@@ -83,9 +83,6 @@ final class Health
 
     private static function scheduler(): Check
     {
-        if (config()->string('unionbit.backup_at') === '') {
-            return new Check('scheduler', true, 'Nothing is scheduled.');
-        }
         $age = Beat::age('scheduler');
 
         return $age === null || $age > self::LONGEST_SILENCE
@@ -109,6 +106,9 @@ final class Health
         $root = config()->string('unionbit.backups');
         $all = Backup::all($root);
         $last = end($all);
+        if (config()->string('unionbit.backup_at') === '') {
+            return new Check('backup', true, 'None is made by itself: UNIONBIT_BACKUP_AT is empty.');
+        }
         if ($last === false) {
             return new Check('backup', false, 'There is none: php artisan unionbit:backup');
         }

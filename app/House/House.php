@@ -156,11 +156,20 @@ final class House
      */
     private function kept(string $what, Closure $work): array
     {
-        $plan = $this->standing;
+        return $this->standing === null ? [] : self::keptOf($this->standing, $what, $work);
+    }
 
-        return $plan === null
-            ? []
-            : Cache::remember("{$what}/".self::key($plan), self::AN_HOUR, static fn (): array => $work($plan));
+    /**
+     * The same of any plan.
+     *
+     * @template T
+     *
+     * @param  Closure(Plan): list<T>  $work
+     * @return list<T>
+     */
+    public static function keptOf(Plan $plan, string $what, Closure $work): array
+    {
+        return Cache::remember("{$what}/".self::key($plan), self::AN_HOUR, static fn (): array => $work($plan));
     }
 
     public function steps(): ?Steps

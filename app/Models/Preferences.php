@@ -34,7 +34,9 @@ final readonly class Preferences
 
         return new self(
             Units::tryFrom($text('units')),
-            in_array($text('language'), self::languages(), true) ? $text('language') : null,
+            $text('language') !== '' && in_array($text('language'), self::languages(), true)
+                ? $text('language')
+                : null,
             in_array($text('theme'), self::THEMES, true) ? $text('theme') : 'device',
             School::tryFrom($text('school')) ?? School::Short,
             in_array($text('hand'), self::HANDS, true) ? $text('hand') : 'right',

@@ -12,18 +12,14 @@ use App\Models\Stage;
 use App\Records\Progress;
 use App\Records\Reading\ReadingView;
 use App\Stage\JobFrame;
-use App\Words\Speaker;
-use App\Words\Words;
-use Illuminate\Support\Facades\Cache;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Setting\Derivation;
 use Unionbit\Core\Setting\DerivedSetting;
 use Unionbit\Core\Setting\SettingCheck;
+use Unionbit\Core\Setting\SettingKey;
 
 final class SetPage
 {
-    private const A_WEEK = 7 * 24 * 3600;
-
     /** @return array<string, mixed> */
     public static function props(Job $job, Plan $plan): array
     {
@@ -35,8 +31,16 @@ final class SetPage
             'thermostat' => $plan->profile->title,
             'menuEntry' => $plan->profile->menuEntry,
             'settings' => array_map(
-                static fn (DerivedSetting $s): array => self::setting($plan, $entered, $s),
-                Derivation::all($plan),
+                static fn (array $row): array => self::setting($plan, $entered, $row),
+                // What follows from a wrong answer runs the circuit for it: worked out once for a house.
+                House::keptOf(
+                    $plan,
+                    'settings',
+                    static fn (Plan $of): array => array_map(
+                        static fn (DerivedSetting $s): array => $s->toArray(),
+                        Derivation::all($of),
+                    ),
+                ),
             ),
             'sisters' => self::sisters($job, $plan),
             'history' => array_values(
@@ -65,11 +69,12 @@ final class SetPage
 
     /**
      * @param  array<string, string>  $entered
+     * @param  array<string, mixed>  $row  of a setting, as it follows from the house
      * @return array<string, mixed>
      */
-    private static function setting(Plan $plan, array $entered, DerivedSetting $setting): array
+    private static function setting(Plan $plan, array $entered, array $row): array
     {
-        $row = self::derived($plan, $setting);
+        $key = is_string($row['key']) ? $row['key'] : '';
         $choices = [];
         foreach ((array) $row['choices'] as $choice) {
             $choice = (array) $choice;
@@ -78,31 +83,13 @@ final class SetPage
                 'effects' => SettingCheck::effects(
                     $plan,
                     $entered,
-                    $setting->key,
+                    SettingKey::from($key),
                     is_string($choice['value'] ?? null) ? $choice['value'] : '',
                 ),
             ];
         }
 
-        return [...$row, 'choices' => $choices, 'entered' => $entered[$setting->key->value] ?? null];
-    }
-
-    /**
-     * What a setting has to be and what follows if it is not, which runs the circuit for every other answer: kept by
-     * the house, in the words that it was said in.
-     *
-     * @return array<string, mixed>
-     */
-    private static function derived(Plan $plan, DerivedSetting $setting): array
-    {
-        $said = app()->getLocale().'/'.app(Speaker::class)->units()->value;
-        $row = Cache::remember(
-            'setting/'.House::key($plan)."/{$setting->key->value}/{$said}",
-            self::A_WEEK,
-            static fn (): array => Words::spoken($setting->toArray()),
-        );
-
-        return $row;
+        return [...$row, 'choices' => $choices, 'entered' => $entered[$key] ?? null];
     }
 
     /**

@@ -73,12 +73,15 @@ final class KeptPage
         }
     }
 
+    /** A step began or ended, or the power came or went, so lately that something may still count down from it. */
     private static function waits(Job $job): bool
     {
-        return DB::table('step_events')
+        $lately = static fn (string $table): bool => DB::table($table)
             ->where('job_id', $job->id)
             ->where('at', '>', now()->subMinutes(self::WAITS))
             ->exists();
+
+        return $lately('step_events') || $lately('power_events');
     }
 
     /** @return list<mixed> */
@@ -94,10 +97,7 @@ final class KeptPage
             $user instanceof User ? [$user->id, $user->role->value, $user->name] : null,
             app()->getLocale(),
             app(Speaker::class)->units()->value,
-            (array) DB::table('users')
-                ->where('crew_id', $job->crew_id)
-                ->selectRaw('count(*) as people, max(updated_at) as at')
-                ->first(),
+            DB::table('users')->where('crew_id', $job->crew_id)->orderBy('id')->pluck('name')->all(),
             (array) DB::table('jobs')
                 ->join('systems', 'systems.id', 'jobs.system_id')
                 ->join('sites', 'sites.id', 'systems.site_id')
@@ -105,9 +105,12 @@ final class KeptPage
                 ->selectRaw(
                     'count(*) as jobs, sum(jobs.version + jobs.recorded) as worked, max(jobs.updated_at) as at',
                 )
+                ->selectRaw(
+                    'count(archived_at) as away, count(deleted_at) as gone, count(handed_over_at) as closed',
+                )
                 ->selectRaw('max(sites.updated_at) as site, max(systems.updated_at) as "system"')
                 ->first(),
-            $job->crew?->updated_at?->toIso8601String(),
+            $job->crew?->name,
             // Thermostats of the crew's own are offered in Plan.
             (array) DB::table('own_profiles')
                 ->where('crew_id', $job->crew_id)

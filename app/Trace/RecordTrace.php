@@ -48,12 +48,17 @@ final class RecordTrace
             $row = Append::row(TraceRow::class, $id, $job, $user, static function () use (
                 $book,
                 $job,
+                $user,
                 $kind,
                 $body,
                 $call,
                 &$signs,
             ): array {
                 $checked = self::checked($book, $job, $kind, $body, $call);
+                if ($kind === TraceMoment::Open) {
+                    // Which test is reached for first is theirs: it changes costs, not what is concluded.
+                    $checked += ['school' => $user->preferences()->school->value];
+                }
                 $signs = $kind === TraceMoment::Test ? self::signs($book, $job, $checked) : [];
 
                 return [

@@ -39,8 +39,13 @@ it('makes a PDF behind the request, for whoever asked for it and nobody else', f
     $ask()
         ->assertStatus(202)
         ->assertJson(['errand' => $id, 'state' => 'waiting']);
-    // Asked for again, it is the same work.
+    // Asked for again, it is the same work; for another house or another kind of work its id is not taken.
     $ask()->assertStatus(202);
+    $other = plannedHouse('furnace-gas-1h-1c', 'c-powered-1h-1c');
+    $this->actingAs(User::query()->where('crew_id', $other->crew_id)->firstOrFail());
+    $this->postJson("/jobs/{$other->id}/archive", ['id' => $id])->assertForbidden();
+    $this->actingAs(User::query()->where('crew_id', $job->crew_id)->firstOrFail());
+    $this->postJson("/jobs/{$job->id}/archive", ['id' => $id])->assertJsonValidationErrors('id');
     expect(DB::table('queue_work')->count())->toBe(1);
     $this->get("/errands/{$id}/file")->assertNotFound();
     work();
@@ -217,6 +222,9 @@ it('says what is not well, to whom it may, and what to do', function (): void {
         ->and($line('backup'))
         ->toContain('NOT WELL')
         ->toContain('php artisan unionbit:backup');
+    config(['unionbit.backup_at' => '']);
+    expect($line('backup'))->toContain(' well');
+    config(['unionbit.backup_at' => '02:30']);
     expect($line('clock'))->toContain(' well');
     DB::table('security_events')->insert(['kind' => 'signed-in', 'what' => '', 'at' => now()->addMinutes(10)]);
     expect($line('clock'))->toContain('NOT WELL')->toContain('set it right');

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Database\Trouble;
 use App\Models\Job;
 use App\Models\User;
 use Illuminate\Support\Facades\Artisan;
@@ -96,3 +97,25 @@ it('keeps the order in which things were recorded when the clock goes back', fun
             ->toContain('set it right');
     });
 });
+
+it('calls a database\'s trouble what it is, and nothing else by that name', function (
+    string $state,
+    int $code,
+    ?Trouble $is,
+): void {
+    $problem = new PDOException();
+    $problem->errorInfo = [$state, $code, ''];
+
+    expect(Trouble::of($problem))->toBe($is);
+})->with([
+    'busy' => ['HY000', 5, Trouble::Locked],
+    'locked' => ['HY000', 6, Trouble::Locked],
+    'lock not available' => ['55P03', 7, Trouble::Locked],
+    'read-only' => ['HY000', 8, Trouble::ReadOnly],
+    'read-only transaction' => ['25006', 7, Trouble::ReadOnly],
+    'full' => ['HY000', 13, Trouble::Full],
+    'disk full' => ['53100', 7, Trouble::Full],
+    'I/O error, which is no full disk' => ['HY000', 10, Trouble::Failing],
+    'an error of ours' => ['HY000', 1, null],
+    'a constraint' => ['23000', 19, null],
+]);

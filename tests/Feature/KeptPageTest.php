@@ -70,6 +70,16 @@ it('shows what would be worked out anew after any change', function (Closure $ch
         stagePage($job, 'prove');
         test()->travel(7)->seconds();
     },
+    'power that comes back while a call stands' => function (Job $job): void {
+        test()
+            ->postJson("/jobs/{$job->id}/steps", ['id' => newId(), 'step' => 'cool-1.voltage', 'event' => 'start'])
+            ->assertSuccessful();
+        test()->travel(2)->hours();
+        raiseFlag($job, 'isolated', '0.0');
+        raiseFlag($job, 'live', '26.5');
+        stagePage($job, 'prove');
+        test()->travel(9)->seconds();
+    },
     'a setting' => fn (Job $job) => test()
         ->postJson("/jobs/{$job->id}/settings", [
             'id' => newId(),
@@ -89,8 +99,11 @@ it('shows what would be worked out anew after any change', function (Closure $ch
             'kind' => 'replacement',
         ])
         ->assertOk(),
-    'a name of a person' => function (Job $job, User $user): void {
-        test()->travel(2)->seconds();
+    'a name of a person, twice in a second' => function (Job $job): void {
+        test()
+            ->postJson('/account/name', ['name' => 'Wren Halyard'])
+            ->assertOk();
+        stagePage($job, 'set');
         test()
             ->postJson('/account/name', ['name' => 'Sedge Barrow'])
             ->assertOk();
@@ -100,10 +113,9 @@ it('shows what would be worked out anew after any change', function (Closure $ch
         ->postJson('/account/settings', ['units' => 'metric'])
         ->assertOk(),
     'units of the crew' => fn (Job $job, User $user) => $user->crew->forceFill(['units' => Units::Metric])->save(),
-    'a name of the crew' => function (Job $job, User $user): void {
-        test()->travel(2)->seconds();
-        $user->crew->forceFill(['name' => 'Sounding Pole Services'])->save();
-    },
+    'a name of the crew' => fn (Job $job, User $user) => $user->crew
+        ->forceFill(['name' => 'Sounding Pole Services'])
+        ->save(),
     'another job of the house' => function (Job $job): void {
         test()->travel(2)->seconds();
         test()

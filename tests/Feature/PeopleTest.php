@@ -491,6 +491,12 @@ it('forgets a person: no table names them any more, and every row of the record 
         ->limit(1)
         ->update(['from_file' => 'Wren Halyard']);
     $this->actingAs($wren);
+    // They had another name for a while, which is written where they were then.
+    $this->postJson('/account/name', ['name' => 'Halyard Wrenfield'])->assertOk();
+    expect(DB::table('jobs')->whereNull('handed_over_at')->where('who', 'Wren Halyard')->count())
+        ->toBe(0)
+        ->and(DB::table('jobs')->where('who', 'Halyard Wrenfield')->count())
+        ->toBeGreaterThan(3);
     DoorLinks::newPassword($wren, $wren);
     JobSummaries::catchUp($wren->crew_id, INF);
     $tables = array_diff(Schema::getTableListing(schemaQualified: false), ['migrations']);

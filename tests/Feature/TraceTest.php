@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Jobs\File\ImportJob;
 use App\Models\Job;
 use App\Models\Tracing\TraceMoment;
+use App\Models\User;
 use App\Records\SetUp\SetupStrip;
 use App\Trace\TraceBook;
 use Illuminate\Support\Facades\Artisan;
@@ -23,6 +24,16 @@ function opened(Job $job): void
         'at' => 'wall',
     ])->assertCreated();
 }
+
+it('reaches for the test first that whoever opened the fault does', function (): void {
+    $job = landedHouse('furnace-gas-1h-1c', 'c-powered-1h-1c');
+    $user = User::query()->where('crew_id', $job->crew_id)->firstOrFail();
+    $user->forceFill(['settings' => ['school' => 'unit']])->save();
+    $this->actingAs($user->refresh());
+    traceRow($job, 'open', ['complaint' => []])->assertCreated();
+
+    expect($job->openFault()?->body['school'])->toBe('unit');
+});
 
 it('opens from a complaint, once, and shows suspects, what is next and why', function (): void {
     $job = landedHouse('furnace-gas-1h-1c', 'c-powered-1h-1c');

@@ -35,9 +35,7 @@ final class AccountController extends Controller
     {
         $request->validate(['name' => ['required', 'string', 'max:80']]);
         $user = self::user($request);
-        $user->name = trim($request->string('name')->toString());
-        $user->save();
-        SecurityLog::write(SecurityKind::NameChanged, '', $user);
+        ChangePerson::rename($user, trim($request->string('name')->toString()));
 
         return new JsonResponse(['name' => $user->name]);
     }

@@ -50,6 +50,27 @@ final class ChangePerson
         });
     }
 
+    /**
+     * Their own name. Visits that are planned go along: the day says who drives where by name. What was written with
+     * the old one stays; the log keeps it, so that it can be taken out with the person.
+     */
+    public static function rename(User $person, string $name): void
+    {
+        DB::transaction(static function () use ($person, $name): void {
+            $planned = DB::table('jobs')
+                ->where('crew_id', $person->crew_id)
+                ->where('who', $person->name)
+                ->whereNull('handed_over_at');
+            DB::table('job_summaries')
+                ->whereIn('job_id', (clone $planned)->select('id'))
+                ->update(['mark' => '']);
+            $planned->update(['who' => $name]);
+            SecurityLog::write(SecurityKind::NameChanged, $person->name, $person);
+            $person->name = $name;
+            $person->save();
+        });
+    }
+
     /** @throws ValidationException where nobody else leads the crew */
     public static function refuseLastLead(User $person): void
     {

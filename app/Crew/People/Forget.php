@@ -28,7 +28,14 @@ final class Forget
     {
         DB::transaction(static function () use ($person, $by): void {
             ChangePerson::refuseLastLead($person);
-            $name = $person->name;
+            // A name that they had earlier may still stand where it was written.
+            $names = DB::table('security_events')
+                ->where('user_id', $person->id)
+                ->where('kind', SecurityKind::NameChanged->value)
+                ->pluck('what')
+                ->push($person->name)
+                ->filter(static fn (mixed $name): bool => is_string($name) && $name !== '')
+                ->unique();
             $nobody = Words::of('crew.people.nobody', number: (string) $person->id);
             Devices::endAll($person);
             DoorLink::query()->where('email', $person->email)->orWhere('user_id', $person->id)->delete();
@@ -36,8 +43,10 @@ final class Forget
                 ->where('user_id', $person->id)
                 ->orWhereRaw("what like ? escape '!'", ['%'.self::literally($person->email).'%'])
                 ->update(['address' => null, 'what' => '']);
-            self::signatures($person, $name, $nobody);
-            self::documents($person, $name, $nobody);
+            foreach ($names as $name) {
+                self::signatures($person, $name, $nobody);
+                self::documents($person, $name, $nobody);
+            }
             $person
                 ->forceFill([
                     'name' => $nobody,
@@ -79,7 +88,7 @@ final class Forget
                 ->update(['from_file' => $nobody]);
         }
         foreach (['jobs' => 'id', 'job_revisions' => 'job_id'] as $table => $column) {
-            self::surveys($table, $column, $person, ["({$name})" => "({$nobody})"]);
+            self::surveys($table, $column, $person, "({$name})", "({$nobody})");
         }
         // The screen of jobs says who goes where: worked out anew when it is next asked for.
         DB::table('job_summaries')
@@ -87,26 +96,20 @@ final class Forget
             ->update(['mark' => '']);
     }
 
-    /**
-     * Who went past a stop stands behind the reason, in brackets.
-     *
-     * @param  array<string, string>  $instead
-     */
-    private static function surveys(string $table, string $column, User $person, array $instead): void
+    /** Who went past a stop stands behind the reason, in brackets. */
+    private static function surveys(string $table, string $column, User $person, string $old, string $new): void
     {
-        foreach ($instead as $old => $new) {
-            foreach (array_unique([self::json($old, 0), self::json($old, JSON_UNESCAPED_UNICODE)]) as $written) {
-                /** @var list<object{id: string, survey: string}> $rows */
-                $rows = DB::table($table)
-                    ->whereIn($column, self::jobs($person))
-                    ->whereRaw("cast(survey as text) like ? escape '!'", ['%'.self::literally($written).'%'])
-                    ->get(['id', 'survey'])
-                    ->all();
-                foreach ($rows as $row) {
-                    DB::table($table)
-                        ->where('id', $row->id)
-                        ->update(['survey' => str_replace($written, self::json($new, 0), $row->survey)]);
-                }
+        foreach (array_unique([self::json($old, 0), self::json($old, JSON_UNESCAPED_UNICODE)]) as $written) {
+            /** @var list<object{id: string, survey: string}> $rows */
+            $rows = DB::table($table)
+                ->whereIn($column, self::jobs($person))
+                ->whereRaw("cast(survey as text) like ? escape '!'", ['%'.self::literally($written).'%'])
+                ->get(['id', 'survey'])
+                ->all();
+            foreach ($rows as $row) {
+                DB::table($table)
+                    ->where('id', $row->id)
+                    ->update(['survey' => str_replace($written, self::json($new, 0), $row->survey)]);
             }
         }
     }

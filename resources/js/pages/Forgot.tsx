@@ -1,6 +1,6 @@
 import { Link, useForm, usePage } from '@inertiajs/react';
 import { DoorCard } from '@/features/door/DoorCard';
-import { Field } from '@/features/door/Field';
+import { Field } from '@/ui/Field';
 import { url } from '@/lib/url';
 import type { Shared } from '@/types';
 import { State } from '@/ui/State';

@@ -1,6 +1,6 @@
 import { Link, useForm } from '@inertiajs/react';
 import { DoorCard } from '@/features/door/DoorCard';
-import { Field } from '@/features/door/Field';
+import { Field } from '@/ui/Field';
 import { url } from '@/lib/url';
 import { say } from '@/words';
 import { Tick } from '@/ui/Tick';

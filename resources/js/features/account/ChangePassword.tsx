@@ -1,9 +1,10 @@
 import { useState } from 'react';
-import { Field } from '@/features/door/Field';
+import { Field } from '@/ui/Field';
 import { useSend } from '@/lib/send';
 import { url } from '@/lib/url';
 import { Bad, State } from '@/ui/State';
 import { say } from '@/words';
+import { PresentPassword } from './PresentPassword';
 
 /** Another password. Every other device of this person is signed out. */
 export function ChangePassword({ least }: { least: number }) {
@@ -26,15 +27,7 @@ export function ChangePassword({ least }: { least: number }) {
                 void change();
             }}
         >
-            <Field
-                label={say('account.present-password')}
-                type="password"
-                autoComplete="current-password"
-                required
-                value={present}
-                onValue={setPresent}
-                bad={errors.present}
-            />
+            <PresentPassword value={present} onValue={setPresent} bad={errors.present} />
             <Field
                 label={say('account.new-password')}
                 hint={say('door.password-hint', { least })}

@@ -1,11 +1,11 @@
 import { useState } from 'react';
-import { Field } from '@/features/door/Field';
 import { useSend } from '@/lib/send';
 import { url } from '@/lib/url';
 import { Dialog } from '@/ui/Dialog';
 import { Glyph } from '@/ui/Glyph';
 import { Bad } from '@/ui/State';
 import { say } from '@/words';
+import { PresentPassword } from './PresentPassword';
 
 /** What is kept of the person: out as a file, or gone, with the record kept anonymous. */
 export function MyData() {
@@ -35,15 +35,7 @@ export function MyData() {
                         void go();
                     }}
                 >
-                    <Field
-                        label={say('account.present-password')}
-                        type="password"
-                        autoComplete="current-password"
-                        required
-                        value={password}
-                        onValue={setPassword}
-                        bad={errors.password}
-                    />
+                    <PresentPassword value={password} onValue={setPassword} bad={errors.password} />
                     <Bad>{errors.person ?? errors.other}</Bad>
                     <div className="flex flex-wrap justify-end gap-3">
                         <button type="button" className="btn btn--quiet" onClick={() => setOpen(false)}>

@@ -1,7 +1,7 @@
 import { usePage } from '@inertiajs/react';
 import { QRCodeSVG } from 'qrcode.react';
 import { useState } from 'react';
-import { Field } from '@/features/door/Field';
+import { Field } from '@/ui/Field';
 import { day } from '@/lib/format';
 import { reload } from '@/lib/reload';
 import { useSend } from '@/lib/send';
@@ -9,6 +9,7 @@ import { url } from '@/lib/url';
 import type { AccountProps } from '@/types';
 import { Bad, State } from '@/ui/State';
 import { say } from '@/words';
+import { PresentPassword } from './PresentPassword';
 
 /** A code of a device beside the password: put on in two steps, with ten codes for paper; taken off by a code. */
 export function SecondFactor() {
@@ -41,11 +42,7 @@ function PutOn({ onCodes }: { onCodes: (codes: string[]) => void }) {
                 }}
             >
                 <p>{say('account.factor-says')}</p>
-                <Field
-                    label={say('account.present-password')}
-                    type="password"
-                    autoComplete="current-password"
-                    required
+                <PresentPassword
                     value={password}
                     onValue={setPassword}
                     bad={begin.errors.password ?? begin.errors.other}

@@ -1,5 +1,6 @@
-import { useEffect, useRef, useState } from 'react';
-import { get, newId, run, said } from '@/lib/api';
+import { useEffect, useState } from 'react';
+import { get } from '@/lib/api';
+import { useErrand } from '@/lib/errand';
 import { clock, day } from '@/lib/format';
 import { url } from '@/lib/url';
 import { Bad, State } from '@/ui/State';
@@ -14,23 +15,16 @@ interface Made {
 /** When the last backup was made, and one now. */
 export function Backup() {
     const [last, setLast] = useState<{ at: string | null; kept: number } | null>(null);
-    const [at, setAt] = useState<{ done: number; of: number } | null>(null);
     const [made, setMade] = useState<Made | null>(null);
-    const [bad, setBad] = useState('');
-    const id = useRef(newId());
+    const { begin, busy, far, bad } = useErrand<Made>(url('crew.backup'));
     useEffect(() => {
         void get<{ at: string | null; kept: number }>(url('crew.backup')).then(
             (answer) => answer.kind === 'ok' && setLast(answer.data),
         );
     }, [made]);
     const make = async () => {
-        setBad('');
-        setAt({ done: 0, of: 0 });
-        const answer = await run<Made>(url('crew.backup'), { id: id.current }, (done, of) => setAt({ done, of }));
-        setAt(null);
-        if (answer.kind !== 'ok') return setBad(said(answer));
-        id.current = newId();
-        setMade(answer.data);
+        const done = await begin();
+        if (done) setMade(done);
     };
     return (
         <section aria-label={say('people.backup')} className="border-t-2 border-ink pt-3">
@@ -43,11 +37,11 @@ export function Backup() {
                         : say('people.backup-none')}
                 </p>
             )}
-            <button className="btn btn--small mt-2" disabled={at !== null} onClick={() => void make()}>
+            <button className="btn btn--small mt-2" disabled={busy} onClick={() => void make()}>
                 {say('people.backup-now')}
-                {at !== null && (
+                {far && (
                     <span role="status" className="text-small">
-                        {at.of > 0 ? say('shared.so-far', { done: at.done, of: at.of }) : say('shared.being-made')}
+                        {far}
                     </span>
                 )}
             </button>

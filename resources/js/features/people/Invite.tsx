@@ -1,6 +1,6 @@
 import { usePage } from '@inertiajs/react';
 import { useState } from 'react';
-import { Field } from '@/features/door/Field';
+import { Field } from '@/ui/Field';
 import { useSend } from '@/lib/send';
 import { url } from '@/lib/url';
 import type { PeopleProps } from '@/types';

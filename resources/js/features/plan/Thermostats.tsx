@@ -1,3 +1,4 @@
+import { usePage } from '@inertiajs/react';
 import { clsx } from 'clsx';
 import { useState } from 'react';
 import { url } from '@/lib/url';
@@ -22,6 +23,7 @@ export function Thermostats({
     onChoose: (id: string) => void;
     disabled: boolean;
 }) {
+    const { user } = usePage<PlanProps>().props;
     const [all, setAll] = useState(false);
     const shown =
         chosen === null || all || !profiles.some((profile) => profile.id === chosen)
@@ -56,14 +58,16 @@ export function Thermostats({
                             <a className="link" href={url('profile', { id: profile.id })}>
                                 {say('plan.file')}
                             </a>
-                            <button
-                                type="button"
-                                className="link"
-                                aria-label={say('plan.put-away', { title: profile.title })}
-                                onClick={() => onAway(profile.id)}
-                            >
-                                {say('plan.put-away-2')}
-                            </button>
+                            {user?.decides && (
+                                <button
+                                    type="button"
+                                    className="link"
+                                    aria-label={say('plan.put-away', { title: profile.title })}
+                                    onClick={() => onAway(profile.id)}
+                                >
+                                    {say('plan.put-away-2')}
+                                </button>
+                            )}
                         </span>
                     )}
                     <button

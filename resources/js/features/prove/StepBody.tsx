@@ -55,6 +55,7 @@ export function StepBody({
         noContinuity,
         noWallJumper,
         loads,
+        user,
     } = usePage<ProveProps>().props;
     const left = useSecondsLeft(step.running ? step.readyAt : null, now);
     const probes = useProbes();
@@ -281,7 +282,7 @@ export function StepBody({
             {!closed && phone && way}
             <Loads call={check} onCall={onCheck} />
             <Measured closed={closed} />
-            <Practice />
+            {user?.works && <Practice />}
         </div>
     );
 }
