@@ -19,8 +19,8 @@ use Illuminate\Support\Facades\DB;
 /**
  * What a stage shows of a job, kept as it was worked out until something that it shows changes: anything recorded or
  * edited on the job, another job of its house, a name or a thermostat of the crew, the power flag as it stands by now,
- * the language, the units and the role of whoever looks. While waits of a call run, and their seconds with them,
- * nothing is kept.
+ * the language, the units and the role of whoever looks. Pages hold times, not seconds that are left; all the same
+ * nothing is kept of a house that is being worked on.
  */
 final class KeptPage
 {
@@ -29,8 +29,8 @@ final class KeptPage
     /** Seconds. */
     private const LONGEST_WORK = 10;
 
-    /** Minutes after the last moment of a step in which a wait can still run: longer than any there is. */
-    private const WAITS = 60;
+    /** Minutes after the last moment of a step or of the power in which a house counts as being worked on. */
+    private const WORKED_ON = 60;
 
     /**
      * @param  Closure(): ?array{string, array<string, mixed>}  $work  the page's name and what it shows; null where
@@ -44,7 +44,7 @@ final class KeptPage
 
             return ['page' => $page === null ? null : [$page[0], Words::spoken($page[1])]];
         };
-        $kept = self::waits($job)
+        $kept = self::isWorkedOn($job)
             ? $said()
             : self::once('page/'.hash('sha256', serialize([$stage, ...self::mark($job)])), $said);
 
@@ -73,12 +73,12 @@ final class KeptPage
         }
     }
 
-    /** A step began or ended, or the power came or went, so lately that something may still count down from it. */
-    private static function waits(Job $job): bool
+    /** A step began or ended, or the power came or went, so lately that something counts from it. */
+    private static function isWorkedOn(Job $job): bool
     {
         $lately = static fn (string $table): bool => DB::table($table)
             ->where('job_id', $job->id)
-            ->where('at', '>', now()->subMinutes(self::WAITS))
+            ->where('at', '>', now()->subMinutes(self::WORKED_ON))
             ->exists();
 
         return $lately('step_events') || $lately('power_events');

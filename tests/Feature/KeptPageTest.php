@@ -6,9 +6,11 @@ use App\Models\Job;
 use App\Models\Photo;
 use App\Models\Role;
 use App\Models\User;
+use App\Records\Step\StepRecord;
 use App\Words\Units;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Testing\TestResponse;
 
 // A page that is kept is the page that would be worked out: whatever it shows is in the mark that it is kept under.
 
@@ -70,15 +72,24 @@ it('shows what would be worked out anew after any change', function (Closure $ch
         stagePage($job, 'prove');
         test()->travel(7)->seconds();
     },
-    'power that comes back while a call stands' => function (Job $job): void {
-        test()
-            ->postJson("/jobs/{$job->id}/steps", ['id' => newId(), 'step' => 'cool-1.voltage', 'event' => 'start'])
+    'the wait after power that came back, under a call that was read' => function (Job $job): void {
+        $step = 'cool-1.voltage';
+        $post = static fn (string $path, array $body): TestResponse => test()
+            ->postJson("/jobs/{$job->id}/{$path}", ['id' => newId(), 'step' => $step, ...$body])
             ->assertSuccessful();
+        $post('steps', ['event' => 'start']);
+        test()->travel(20)->minutes();
+        foreach (StepRecord::all($job)[$step]->step->probes as $probe) {
+            $pair = ['stage' => 'prove', 'mode' => $probe->mode->value, 'a' => $probe->a, 'b' => $probe->b];
+            $post('readings', ['value' => (string) $post('expect', $pair)->json('nominal'), ...$pair]);
+        }
         test()->travel(2)->hours();
         raiseFlag($job, 'isolated', '0.0');
         raiseFlag($job, 'live', '26.5');
-        stagePage($job, 'prove');
-        test()->travel(9)->seconds();
+        foreach (['prove', 'handover'] as $stage) {
+            stagePage($job, $stage);
+        }
+        test()->travel(10)->minutes();
     },
     'a setting' => fn (Job $job) => test()
         ->postJson("/jobs/{$job->id}/settings", [
