@@ -32,6 +32,8 @@ use App\Records\Reading\ReadingsController;
 use App\Records\SetUp\ThingsController;
 use App\Records\Step\StepsController;
 use App\Set\SettingsController;
+use App\Share\SharedController;
+use App\Share\SharesController;
 use App\Shell\StageController;
 use App\Survey\EntryPreviewController;
 use App\Survey\Identify\IdentifyController;
@@ -57,6 +59,13 @@ Route::get('/door/{token}', [DoorController::class, 'show'])
     ->name('door');
 Route::post('/door/{token}', [DoorController::class, 'store'])->middleware('throttle:20,1');
 
+Route::get('/shared/{token}', [SharedController::class, 'show'])
+    ->middleware('throttle:60,1')
+    ->name('shared');
+Route::get('/shared/{token}/photos/{photo}', [SharedController::class, 'photo'])
+    ->middleware('throttle:240,1')
+    ->name('shared.photo');
+
 Route::middleware('auth')->group(function (): void {
     Route::post('/sign-out', [SessionController::class, 'destroy'])->name('sign-out');
     Route::get('/account', [AccountController::class, 'show'])->name('account');
@@ -77,6 +86,7 @@ Route::middleware('auth')->group(function (): void {
     Route::post('/crew/{person}/active', [PeopleController::class, 'active'])->name('crew.active');
     Route::post('/crew/{person}/password', [PeopleController::class, 'password'])->name('crew.password');
     Route::post('/crew/{person}/forget', [PeopleController::class, 'forget'])->name('crew.forget');
+    Route::post('/shares/{share}/revoke', [SharesController::class, 'revoke'])->name('share.revoke');
     Route::get('/errands/{errand}', [ErrandController::class, 'show'])->name('errand');
     Route::get('/errands/{errand}/file', [ErrandController::class, 'file'])->name('errand.file');
     Route::get('/crew/backup', [BackupController::class, 'last'])->name('crew.backup');
@@ -151,6 +161,8 @@ Route::middleware('auth')->group(function (): void {
         Route::get('/readings.csv', [HandoverController::class, 'readings'])->name('job.readings-csv');
         Route::get('/handover.pdf', [HandoverController::class, 'pdf'])->name('job.handover-pdf');
         Route::post('/handover.pdf', [HandoverController::class, 'makePdf']);
+        Route::get('/shares', [SharesController::class, 'index'])->name('job.shares');
+        Route::post('/shares', [SharesController::class, 'store']);
         Route::post('/archive', [FilesController::class, 'archive'])->name('job.archive');
         Route::post('/handover', HandoverController::class);
     });

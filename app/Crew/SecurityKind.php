@@ -28,4 +28,7 @@ enum SecurityKind: string
     case RecoveryUsed = 'recovery-used';
     case DeviceEnded = 'device-ended';
     case Forgotten = 'forgotten';
+    case ShareMade = 'share-made';
+    case ShareOpened = 'share-opened';
+    case ShareRevoked = 'share-revoked';
 }

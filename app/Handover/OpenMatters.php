@@ -13,6 +13,8 @@ use App\Models\Record\Reading;
 use App\Records\Progress;
 use App\Records\Reading\ReadingNotes;
 use App\Records\Step\StepRecord;
+use Unionbit\Core\Circuit\Netlist\Point;
+use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Figures\Figures;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Planning\Plan\PlannedConductor;
@@ -145,14 +147,20 @@ final readonly class OpenMatters
             if (! $again) {
                 $open[] = Message::of(
                     'handover.open-matters.reading',
-                    a: $reading->a,
-                    b: $reading->b,
+                    a: $this->point($reading->a)->label ?? $reading->a,
+                    b: $this->point($reading->b)->label ?? $reading->b,
+                    place: $this->point($reading->a)->where ?? Message::none(),
                     reason: $this->notes->on($reading)['reason'],
                 );
             }
         }
 
         return $open;
+    }
+
+    private function point(string $id): ?Point
+    {
+        return House::of($this->job)->circuit()->netlist(Setup::calling())->points[$id] ?? null;
     }
 
     /** @return list<Message> of the house as the work leaves it: a conductor landed on C closes "no conductor on C" */

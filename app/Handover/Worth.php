@@ -18,14 +18,20 @@ use Unionbit\Core\Words\Unit;
 /** What the proofs of a record are worth, in sentences for its paper. */
 final class Worth
 {
-    /** @return list<Message> none where no thermostat is planned */
-    public static function of(Job $job): array
+    /**
+     * @param  float  $seconds  to work at it
+     * @return list<Message> none where no thermostat is planned; that it is not worked out yet, where time was short
+     */
+    public static function of(Job $job, float $seconds = INF): array
     {
         $plan = House::of($job)->standing;
         $progress = Progress::of($job);
-        $coverage = $plan === null ? null : CoverageSheet::of($job, $plan, $progress)->coverage;
-        if ($coverage === null) {
+        if ($plan === null) {
             return [];
+        }
+        $coverage = CoverageSheet::of($job, $plan, $progress, $seconds)->coverage;
+        if ($coverage === null) {
+            return [Message::of('handover.worth.working')];
         }
         $calls = $progress->calls();
         $proved = array_filter($calls, static fn (array $c): bool => $c['proved']);

@@ -45,4 +45,10 @@ final class JobPolicy
     {
         return $this->view($user, $job) && $user->role->decides();
     }
+
+    /** A link out of the crew, to the job as it is. */
+    public function share(User $user, Job $job): bool
+    {
+        return $this->decide($user, $job) && ! $job->isPractice();
+    }
 }

@@ -52,6 +52,7 @@ export const routes = {
     'job.readings-csv': '/jobs/{job}/readings.csv',
     'job.set': '/jobs/{job}/set',
     'job.settings': '/jobs/{job}/settings',
+    'job.shares': '/jobs/{job}/shares',
     'job.shelf': '/jobs/{job}/shelf',
     'job.signatures': '/jobs/{job}/signatures',
     'job.signs': '/jobs/{job}/signs',
@@ -70,6 +71,8 @@ export const routes = {
     'job.waivers': '/jobs/{job}/waivers',
     'job.wiring-csv': '/jobs/{job}/wiring.csv',
     'job.wiring-svg': '/jobs/{job}/wiring.svg',
+    'share.revoke': '/shares/{share}/revoke',
+    'shared.photo': '/shared/{token}/photos/{photo}',
     'sign-out': '/sign-out',
     account: '/account',
     calendar: '/visits.ics',
@@ -87,4 +90,5 @@ export const routes = {
     password: '/account/password',
     profile: '/profiles/{id}',
     profiles: '/profiles',
+    shared: '/shared/{token}',
 } as const;

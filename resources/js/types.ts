@@ -10,4 +10,5 @@ export type * from './types/set';
 export type * from './types/figures';
 export type * from './types/prove';
 export type * from './types/handover';
+export type * from './types/share';
 export type * from './types/trace';

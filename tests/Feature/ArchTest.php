@@ -20,6 +20,7 @@ const APP_ROOMS = [
     'Prove',
     'Trace',
     'Handover',
+    'Share',
     'Jobs',
     'Backup',
     'Health',

@@ -190,6 +190,11 @@ it('lets each role do what it may and nothing more', function (Role $role, array
             "/jobs/{$job->id}/signatures",
             ['id' => newId(), 'role' => 'installer', 'name' => 'T.', 'strokes' => [[[1, 1], [2, 2]]]],
         ],
+        'share' => [
+            'POST',
+            "/jobs/{$job->id}/shares",
+            ['label' => 'a colleague', 'parts' => ['wiring'], 'days' => 7],
+        ],
         'put away' => ['POST', "/jobs/{$job->id}/shelf", ['to' => 'archive']],
         'hand over' => ['POST', "/jobs/{$job->id}/handover", ['unsigned' => true]],
         'invite' => ['POST', '/crew/links', ['email' => 'new@crew.example', 'role' => 'lead']],
@@ -209,8 +214,8 @@ it('lets each role do what it may and nothing more', function (Role $role, array
 
     expect($done)->toBe(array_slice(array_keys($tries), 0, $may[0]));
 })->with([
-    'lead' => [Role::Lead, [19]],
-    'installer' => [Role::Installer, [13]],
+    'lead' => [Role::Lead, [20]],
+    'installer' => [Role::Installer, [14]],
     'apprentice' => [Role::Apprentice, [9]],
     'reader' => [Role::Reader, [3]],
 ]);

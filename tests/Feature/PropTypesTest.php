@@ -9,9 +9,11 @@ use App\Handover\HandoverPage;
 use App\House\House;
 use App\Jobs\Screen\JobsPage;
 use App\Models\Job;
+use App\Models\Share\SharePart;
 use App\Plan\PlanPage;
 use App\Prove\ProvePage;
 use App\Set\SetPage;
+use App\Share\SharedPage;
 use App\Survey\SurveyPage;
 use App\Trace\TraceBook;
 use App\Trace\TracePage;
@@ -47,6 +49,13 @@ it('sends what the TypeScript types say', function (): void {
             ),
         ],
         'FiguresProps' => [said(FiguresPage::props(null)), said(FiguresPage::props($finished))],
+        'SharedProps' => array_map(
+            static fn (Job $job): array => said([
+                ...SharedPage::props($job, SharePart::cases(), '/shared/token'),
+                'share' => ['label' => 'a colleague', 'endsAt' => now()->toIso8601String()],
+            ]),
+            [$finished, $waiting, $fault],
+        ),
         'HandoverProps' => [said(HandoverPage::props($finished)), said(HandoverPage::props($waiting))],
     ];
 

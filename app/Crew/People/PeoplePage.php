@@ -45,6 +45,7 @@ final class PeoplePage
             'leads' => $leads,
             'crewUnits' => $user->crew->units->value,
             'links' => $leads ? self::links($user) : [],
+            'shares' => $leads ? ShareRows::ofCrew($user) : [],
             'log' => $leads ? self::log($user) : [],
         ];
     }

@@ -39,4 +39,10 @@ final readonly class Quantity
     {
         return new self($value, Unit::Number, $decimals);
     }
+
+    /** What is known to about two figures: 0.12, 3.5, 41. */
+    public static function roughly(float $value, Unit $unit): self
+    {
+        return new self($value, $unit, max(0, 1 - (int) floor(log10(max(abs($value), 0.1)))));
+    }
 }

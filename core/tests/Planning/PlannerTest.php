@@ -367,7 +367,7 @@ it('follows a short from the fuse round to the common and says how soon which fu
         ->and($short->amps)
         ->toBeGreaterThan(9.0)
         ->and($short->opens)
-        ->toMatch('/^The 3 A fuse opens after [\d.]+ to [\d.]+ s\.$/')
+        ->toMatch('/^The 3 A fuse opens after (0\.\d{1,2}|\d\.\d|\d\d) to (0\.\d{1,2}|\d\.\d|\d\d) s\.$/')
         ->and(ShortPath::of(House::plan()))
         ->toBeNull();
 });

@@ -17,6 +17,7 @@ import { Baseline } from '@/features/as-found/Baseline';
 import { Photographs } from '@/features/handover/Photographs';
 import { ProofsWorth } from '@/features/handover/ProofsWorth';
 import { Make } from '@/features/handover/Make';
+import { Share } from '@/features/share/Share';
 import { Signatures } from '@/features/handover/Signatures';
 import { roleWord } from '@/features/handover/roles';
 import { list, say } from '@/words';
@@ -60,6 +61,7 @@ export default function Handover() {
                         {say('handover.job-file')}
                     </a>
                     <Make url={url('job.archive', { job: job.id })} word={say('handover.archive')} />
+                    <Share />
                     {!closed && !job.practice && (
                         <Decides>
                             <button

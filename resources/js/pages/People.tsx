@@ -3,7 +3,9 @@ import { Backup } from '@/features/people/Backup';
 import { Invite } from '@/features/people/Invite';
 import { OpenLinks } from '@/features/people/OpenLinks';
 import { Person } from '@/features/people/Person';
+import { ShareList } from '@/features/share/ShareList';
 import { clock, day } from '@/lib/format';
+import { reload } from '@/lib/reload';
 import { useSend } from '@/lib/send';
 import { url } from '@/lib/url';
 import { PlainShell } from '@/shell/PlainShell';
@@ -63,6 +65,7 @@ export default function People() {
                     <div className="grid content-start gap-8">
                         <Invite />
                         <OpenLinks />
+                        <Houses />
                         <CrewUnits />
                         <Backup />
                     </div>
@@ -78,6 +81,18 @@ export default function People() {
                 )}
             </div>
         </PlainShell>
+    );
+}
+
+/** Houses that somebody outside reads by a link. */
+function Houses() {
+    const { shares } = usePage<PeopleProps>().props;
+    if (shares.length === 0) return null;
+    return (
+        <section aria-label={say('share.houses')} className="border-t-2 border-ink pt-3">
+            <h2 className="h-sec">{say('share.houses')}</h2>
+            <ShareList links={shares} onBack={() => void reload()} />
+        </section>
     );
 }
 

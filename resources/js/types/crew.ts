@@ -1,4 +1,5 @@
 // The door, a person's own page, and the people of a crew.
+import type { ShareRow } from './share';
 import type { Shared } from './shared';
 
 export interface DoorProps extends Shared {
@@ -50,5 +51,6 @@ export interface PeopleProps extends Shared {
     leads: boolean;
     crewUnits: 'us' | 'metric';
     links: LinkRow[];
+    shares: ShareRow[];
     log: { kind: string; who: string; what: string; at: string }[];
 }

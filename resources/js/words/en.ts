@@ -13,6 +13,7 @@ import plan from '../../../lang/en/screen/plan.json';
 import prove from '../../../lang/en/screen/prove.json';
 import set from '../../../lang/en/screen/set.json';
 import setup from '../../../lang/en/screen/setup.json';
+import share from '../../../lang/en/screen/share.json';
 import shared from '../../../lang/en/screen/shared.json';
 import shell from '../../../lang/en/screen/shell.json';
 import trace from '../../../lang/en/screen/trace.json';
@@ -35,6 +36,7 @@ export const en = {
     prove,
     set,
     setup,
+    share,
     shared,
     shell,
     survey,

@@ -167,8 +167,8 @@ final class FuseFigure implements Figure
             ? null
             : Message::of(
                 'figures.fuse-figure.after',
-                fast: Quantity::of($fast, Unit::Number),
-                slow: Quantity::of($slow, Unit::Seconds),
+                fast: Quantity::roughly($fast, Unit::Number),
+                slow: Quantity::roughly($slow, Unit::Seconds),
             );
     }
 }

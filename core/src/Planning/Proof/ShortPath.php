@@ -83,8 +83,8 @@ final readonly class ShortPath
                 : Message::of(
                     'planning.short-path.fuse-opens-after',
                     rating: Quantity::of($rating, Unit::Amps),
-                    fast: Quantity::number($fast),
-                    slow: Quantity::of($slow, Unit::Seconds),
+                    fast: Quantity::roughly($fast, Unit::Number),
+                    slow: Quantity::roughly($slow, Unit::Seconds),
                 );
 
         return new self(

@@ -7,7 +7,7 @@ import type { PeopleProps } from '@/types';
 import { Choice } from '@/ui/Choice';
 import { Bad } from '@/ui/State';
 import { say } from '@/words';
-import { LinkOut, type MadeLink } from './LinkOut';
+import { DoorLinkOut, type MadeLink } from './DoorLinkOut';
 
 /** Somebody new, by a link with an end. */
 export function Invite() {
@@ -58,7 +58,7 @@ export function Invite() {
                     {say('people.make-link')}
                 </button>
             </form>
-            {made && <LinkOut link={made} to={made.to} onDone={() => setMade(null)} />}
+            {made && <DoorLinkOut link={made} to={made.to} onDone={() => setMade(null)} />}
         </section>
     );
 }

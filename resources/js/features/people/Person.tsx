@@ -8,7 +8,7 @@ import { Dialog } from '@/ui/Dialog';
 import { Menu, type MenuItem } from '@/ui/Menu';
 import { Bad, State } from '@/ui/State';
 import { say } from '@/words';
-import { LinkOut, type MadeLink } from './LinkOut';
+import { DoorLinkOut, type MadeLink } from './DoorLinkOut';
 
 type Asking = 'role' | 'password' | 'deactivate' | 'forget' | null;
 
@@ -60,7 +60,7 @@ export function Person({ person, roles, leads }: { person: PersonRow } & Pick<Pe
                 {leads && <Menu label={say('people.more-for', { name: person.name })} items={items} />}
             </div>
             <Bad>{active.errors.person ?? active.errors.other}</Bad>
-            {link && <LinkOut link={link} to={person.name} onDone={() => setLink(null)} />}
+            {link && <DoorLinkOut link={link} to={person.name} onDone={() => setLink(null)} />}
             <Ask person={person} roles={roles} asking={asking} onClose={() => setAsking(null)} onLink={setLink} />
         </li>
     );

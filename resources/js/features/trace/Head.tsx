@@ -1,5 +1,6 @@
 import type { TraceProps, TraceView } from '@/types';
 import { clock } from '@/lib/format';
+import { Share } from '@/features/share/Share';
 import { Glyph } from '@/ui/Glyph';
 import { say } from '@/words';
 import { Problem } from './Problem';
@@ -28,9 +29,12 @@ export function TraceHead({ opened, trace }: { opened: NonNullable<TraceProps['o
                         </p>
                     ))}
                 </div>
-                <button className="btn btn--quiet" onClick={() => row('close', {})} disabled={closed}>
-                    {trace.finished ? say('trace.put-away-found') : say('trace.put-away')}
-                </button>
+                <div className="flex flex-wrap gap-2.5">
+                    <Share />
+                    <button className="btn btn--quiet" onClick={() => row('close', {})} disabled={closed}>
+                        {trace.finished ? say('trace.put-away-found') : say('trace.put-away')}
+                    </button>
+                </div>
             </div>
             <div className="px-5">
                 <Problem of={problem} />

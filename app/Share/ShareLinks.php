@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Share;
+
+use App\Crew\SecurityKind;
+use App\Crew\SecurityLog;
+use App\Models\Job;
+use App\Models\Share\ShareLink;
+use App\Models\Share\SharePart;
+use App\Models\User;
+
+/** Links to a house for somebody outside the crew: made, opened, taken back; each of these stands in the log. */
+final class ShareLinks
+{
+    /** Of what stands in a link. */
+    private const BYTES = 32;
+
+    /**
+     * @param  list<SharePart>  $parts
+     * @return array{link: ShareLink, url: string} the address is said this once
+     */
+    public static function make(Job $job, string $label, array $parts, int $days, User $by): array
+    {
+        $token = rtrim(strtr(base64_encode(random_bytes(self::BYTES)), '+/', '-_'), '=');
+        $link = ShareLink::query()->create([
+            'job_id' => $job->id,
+            'token' => hash('sha256', $token),
+            'label' => $label,
+            'parts' => array_map(static fn (SharePart $p): string => $p->value, $parts),
+            'user_id' => $by->id,
+            'ends_at' => now()->addDays($days),
+        ]);
+        $shows = implode(' ', $link->parts);
+        SecurityLog::write(SecurityKind::ShareMade, "of job {$job->id} for {$days} days: {$shows}", $by);
+
+        return ['link' => $link, 'url' => url("/shared/{$token}")];
+    }
+
+    /** The link that this address opens, while it does and its house is there. */
+    public static function find(#[\SensitiveParameter] string $token): ?ShareLink
+    {
+        $link = ShareLink::query()
+            ->open()
+            ->with(['job.crew', 'job.system'])
+            ->where('token', hash('sha256', $token))
+            ->first();
+
+        return $link?->job === null ? null : $link;
+    }
+
+    /** Somebody looked: counted, and written down with their address. */
+    public static function opened(ShareLink $link): void
+    {
+        ShareLink::query()
+            ->whereKey($link->id)
+            ->increment('opened', 1, ['opened_at' => now()]);
+        SecurityLog::ofCrew(
+            SecurityKind::ShareOpened,
+            "link {$link->id} to job {$link->job_id}",
+            $link->job?->crew_id,
+        );
+    }
+
+    public static function revoke(ShareLink $link, User $by): void
+    {
+        $link->forceFill(['revoked_at' => now()])->save();
+        SecurityLog::write(SecurityKind::ShareRevoked, "link {$link->id} to job {$link->job_id}", $by);
+    }
+}

@@ -1,0 +1,83 @@
+// Links out of the crew, and the page that they open.
+import type { HandoverProps } from './handover';
+import type { Insulation, Shared } from './shared';
+
+export interface ShareRow {
+    id: number;
+    label: string;
+    /** Where links to several houses stand together. */
+    house: string | null;
+    parts: string[];
+    by: string;
+    endsAt: string;
+    opened: number;
+    openedAt: string | null;
+}
+export interface SharesAnswer {
+    parts: { value: string; label: string }[];
+    /** Parts that go together. */
+    advice: string[];
+    customer: string[];
+    days: number[];
+    links: ShareRow[];
+}
+/** A part is there if it was chosen. */
+export interface SharedProps extends Shared, Partial<Pick<HandoverProps, Recorded>> {
+    /** None where it has ended. */
+    share: { label: string; endsAt: string } | null;
+    crew?: string | null;
+    house?: string;
+    kind?: string;
+    handedOverAt?: string | null;
+    marks?: string[];
+    place?: { site: string; system: string; address: string };
+    found?: {
+        id: string;
+        label: string;
+        from: string;
+        to: string;
+        conductors: (Insulation & {
+            number: number;
+            near: string;
+            far: string;
+            evidence: string;
+            condition: string[];
+        })[];
+    }[];
+    calls?: { call: string; state: string }[];
+    worth?: string[];
+    traced?: {
+        at: string;
+        told: { call: string; sees: string[]; when: string }[];
+        history: string[];
+        finished: boolean;
+        rows: {
+            number: number;
+            at: string;
+            place: string;
+            test: string;
+            setup: string[];
+            result: string;
+            withdrawn: boolean;
+            odd: boolean;
+        }[];
+        suspects: { title: string; detail: string; percent: number }[];
+    } | null;
+}
+type Recorded =
+    | 'facts'
+    | 'thermostat'
+    | 'wiring'
+    | 'link'
+    | 'settings'
+    | 'baseline'
+    | 'waived'
+    | 'restore'
+    | 'open'
+    | 'points'
+    | 'survey'
+    | 'proofs'
+    | 'unexplained'
+    | 'figures'
+    | 'photos'
+    | 'customer';
