@@ -8,6 +8,7 @@ use App\Backup\MakeBackup;
 use App\Crew\SecurityKind;
 use App\Crew\SecurityLog;
 use App\Database\ImmediateConnector;
+use App\Database\OneWriter;
 use App\Errand\Errands;
 use App\Handover\MakePdf;
 use App\Health\Beat;
@@ -25,7 +26,9 @@ use App\Words\Units;
 use App\Words\Words;
 use Closure;
 use Illuminate\Contracts\Foundation\Application;
+use Illuminate\Database\Connection;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Schema\Builder;
 use Illuminate\Http\Middleware\TrustProxies;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Gate;
@@ -57,6 +60,17 @@ final class AppServiceProvider extends ServiceProvider
             return $errands;
         });
         $this->app->bind('db.connector.sqlite', ImmediateConnector::class);
+        Connection::resolverFor(
+            'pgsql',
+            static fn (Closure|PDO $pdo, string $database, string $prefix, array $config): OneWriter => new OneWriter(
+                $pdo,
+                $database,
+                $prefix,
+                $config,
+            ),
+        );
+        // How long a text may be is for the requests to say: both databases take any.
+        Builder::$defaultStringLength = 0;
         $this->app->singleton(
             Catalog::class,
             static fn (): Catalog => new Catalog(config()->string('unionbit.catalog')),

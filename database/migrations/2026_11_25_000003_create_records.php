@@ -12,7 +12,8 @@ return new class extends Migration
     {
         $row = static function (string $name, callable $columns): void {
             Schema::create($name, function (Blueprint $table) use ($columns): void {
-                $table->ulid('id')->primary();
+                $table->ulid('id');
+                $table->primary('id');
                 $table->foreignUlid('job_id')->constrained('jobs');
                 $table->foreignId('user_id')->constrained();
                 $columns($table);

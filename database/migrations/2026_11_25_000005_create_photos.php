@@ -11,7 +11,8 @@ return new class extends Migration
     public function up(): void
     {
         Schema::create('photos', function (Blueprint $table): void {
-            $table->ulid('id')->primary();
+            $table->ulid('id');
+            $table->primary('id');
             $table->foreignUlid('job_id')->constrained('jobs');
             $table->foreignId('user_id')->constrained();
             $table->string('place');
@@ -24,7 +25,8 @@ return new class extends Migration
             $table->index(['job_id', 'at']);
         });
         Schema::create('photo_marks', function (Blueprint $table): void {
-            $table->ulid('id')->primary();
+            $table->ulid('id');
+            $table->primary('id');
             $table->foreignUlid('job_id')->constrained('jobs');
             $table->foreignId('user_id')->constrained();
             $table->foreignUlid('photo_id')->constrained();

@@ -1,8 +1,8 @@
 <?php
 
+use App\Database\WordIndex;
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
 // What the jobs screen says of each house, worked out when the job changes and not when the screen is asked for: the
@@ -20,12 +20,12 @@ return new class extends Migration
             $table->json('summary');
             $table->index(['job_id', 'mark', 'flagged']);
         });
-        DB::statement("create virtual table job_words using fts5(job_id unindexed, words, tokenize = 'unicode61')");
+        WordIndex::create();
     }
 
     public function down(): void
     {
-        DB::statement('drop table job_words');
+        WordIndex::drop();
         Schema::drop('job_summaries');
     }
 };

@@ -45,7 +45,7 @@ final class DayCalendar
             static fn (): string => self::write(
                 $visits
                     ->orderBy('jobs.day')
-                    ->orderBy('jobs.starts_at')
+                    ->orderByRaw('jobs.starts_at nulls first')
                     ->get([
                         'jobs.id',
                         'jobs.kind',

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Jobs\Screen;
 
+use App\Database\WordIndex;
 use App\Models\Crew;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
@@ -87,7 +88,7 @@ final readonly class JobList
             ->orderByRaw('jobs.handed_over_at is not null')
             ->orderByRaw('jobs.day is null')
             ->orderBy('jobs.day')
-            ->orderBy('jobs.starts_at')
+            ->orderByRaw('jobs.starts_at nulls first')
             ->orderByDesc('jobs.updated_at')
             ->orderBy('jobs.id');
     }
@@ -118,33 +119,9 @@ final readonly class JobList
     private function searched(): Builder
     {
         $jobs = self::real($this->crew);
-        $asked = self::expression($this->find);
+        $terms = TradeWords::terms($this->find);
 
-        return $asked === null
-            ? $jobs
-            : $jobs->whereIn(
-                'jobs.id',
-                DB::table('job_words')
-                    ->whereRaw('job_words match ?', [$asked])
-                    ->select('job_id'),
-            );
-    }
-
-    /**
-     * What is searched for, as the word index takes it: every term, each by any of its names; null where nothing is.
-     */
-    private static function expression(string $find): ?string
-    {
-        $terms = array_map(static function (array $names): string {
-            $any = array_map(
-                static fn (string $name): string => '"'.trim($name).'"'.(str_ends_with($name, ' ') ? '' : '*'),
-                $names,
-            );
-
-            return '('.implode(' OR ', $any).')';
-        }, TradeWords::terms($find));
-
-        return $terms === [] ? null : implode(' AND ', $terms);
+        return $terms === [] ? $jobs : $jobs->whereIn('jobs.id', WordIndex::find($terms));
     }
 
     /** Every real job of a crew. */

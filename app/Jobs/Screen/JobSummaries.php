@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Jobs\Screen;
 
+use App\Database\WordIndex;
 use App\Models\Job;
 use App\Words\Speaker;
 use Illuminate\Database\Query\Builder;
@@ -75,11 +76,7 @@ final class JobSummaries
                 ['job_id', 'said'],
                 ['mark', 'flagged', 'summary'],
             );
-            $words = JobSummary::words($job);
-            if (DB::table('job_words')->where('job_id', $job->id)->value('words') !== $words) {
-                DB::table('job_words')->where('job_id', $job->id)->delete();
-                DB::table('job_words')->insert(['job_id' => $job->id, 'words' => $words]);
-            }
+            WordIndex::keep($job->id, JobSummary::words($job));
         });
 
         return $summary;
