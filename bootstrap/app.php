@@ -11,6 +11,7 @@ use App\Models\User;
 use App\Web\Middleware\HandleInertiaRequests;
 use App\Web\Middleware\MovedClock;
 use App\Web\Middleware\PlainQuery;
+use App\Web\Middleware\PlainText;
 use App\Web\Middleware\SecurityHeaders;
 use App\Web\Middleware\SignInSolo;
 use App\Web\Middleware\StillOfCrew;
@@ -44,7 +45,7 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->append([SecurityHeaders::class, PlainQuery::class]);
         $middleware->web(
             prepend: [MovedClock::class],
-            append: [SignInSolo::class, StillOfCrew::class, HandleInertiaRequests::class],
+            append: [SignInSolo::class, StillOfCrew::class, PlainText::class, HandleInertiaRequests::class],
         );
         $middleware->prependToPriorityList(before: AuthenticatesRequests::class, prepend: SignInSolo::class);
         $middleware->prependToPriorityList(before: AuthenticatesRequests::class, prepend: StillOfCrew::class);

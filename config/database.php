@@ -19,6 +19,7 @@ return [
         'pgsql' => [
             'driver' => 'pgsql',
             'url' => $server,
+            'database' => 'unionbit',
             'charset' => 'utf8',
             'prefix' => '',
             'search_path' => 'public',

@@ -4,16 +4,17 @@ declare(strict_types=1);
 
 namespace App\Backup;
 
+use App\Database\Snapshot;
 use DateTimeImmutable;
 use DateTimeInterface;
 use FilesystemIterator;
 use Illuminate\Filesystem\Filesystem;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 use PDO;
 use PDOException;
 use RecursiveDirectoryIterator;
 use RecursiveIteratorIterator;
+use RuntimeException;
 use SplFileInfo;
 
 /**
@@ -90,9 +91,9 @@ final readonly class Backup
     {
         @unlink($copy);
         try {
-            DB::statement('vacuum into ?', [$copy]);
+            Snapshot::take($copy);
             $whole = self::column($copy, 'pragma integrity_check')[0] ?? 'no answer';
-        } catch (PDOException $problem) {
+        } catch (RuntimeException $problem) {
             throw new Broken("The database cannot be copied: {$problem->getMessage()}");
         }
         if ($whole !== 'ok') {

@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace App\Backup;
 
+use App\Database\SchemaOf;
+use App\Database\Snapshot;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 use Illuminate\Support\Facades\Storage;
+use RuntimeException;
 
 /**
  * Puts a backup on a machine that has nothing yet: first every file is checked against its sum, then the photographs,
@@ -21,6 +24,7 @@ final readonly class Restore
     }
 
     /**
+     * @param  string  $database  file of it; the name of it, with PostgreSQL
      * @param  bool  $aside  what is here already is put aside first, whole
      * @return int photographs put back
      *
@@ -33,13 +37,13 @@ final readonly class Restore
         if ($problems !== []) {
             throw new Broken("Nothing was changed.\n".implode("\n", $problems));
         }
-        $newer = array_diff($manifest->schema, self::known());
+        $newer = array_diff($manifest->schema, array_keys(SchemaOf::known()));
         if ($newer !== []) {
             throw new Broken(
                 'The backup is of a newer program, with '.implode(', ', $newer).': upgrade first.',
             );
         }
-        if (! is_file($database)) {
+        if (DB::getDriverName() === 'sqlite' && ! is_file($database)) {
             // An empty machine has no database yet.
             touch($database);
         }
@@ -51,19 +55,15 @@ final readonly class Restore
             );
         }
         $photographs = $this->photographs($manifest);
-        $this->database($database);
+        try {
+            Snapshot::put("{$this->folder}/".Manifest::DATABASE, $database);
+        } catch (RuntimeException $problem) {
+            throw new Broken($problem->getMessage());
+        }
         Artisan::call('migrate', ['--force' => true]);
         Cache::flush();
 
         return $photographs;
-    }
-
-    /** @return list<string> migrations that this program has */
-    private static function known(): array
-    {
-        $paths = [...app('migrator')->paths(), database_path('migrations')];
-
-        return array_map(strval(...), array_keys(app('migrator')->getMigrationFiles($paths)));
     }
 
     private static function isInUse(): bool
@@ -74,8 +74,9 @@ final readonly class Restore
     /** What stands there is kept beside, whole. Photographs are never changed: those that it names stay. */
     private function putAside(string $database): void
     {
-        $to = $database.'.aside-'.now()->utc()->format('Y-m-d\THis\Z');
-        DB::statement('vacuum into ?', [$to]);
+        $beside = DB::getDriverName() === 'sqlite' ? $database : storage_path('unionbit');
+        $to = $beside.'.aside-'.now()->utc()->format('Y-m-d\THis\Z');
+        Snapshot::take($to);
         chmod($to, 0600);
     }
 
@@ -100,21 +101,5 @@ final readonly class Restore
         }
 
         return $count;
-    }
-
-    /** Beside its place first, so that a full disk or a power cut leaves what was there. */
-    private function database(string $database): void
-    {
-        $beside = "{$database}.restored";
-        if (! @copy("{$this->folder}/".Manifest::DATABASE, $beside)) {
-            throw new Broken("{$beside} cannot be written: the disk may be full.");
-        }
-        chmod($beside, 0600);
-        DB::purge();
-        foreach (['-wal', '-shm'] as $log) {
-            @unlink($database.$log);
-        }
-        rename($beside, $database);
-        DB::reconnect();
     }
 }

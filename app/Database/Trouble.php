@@ -17,6 +17,9 @@ enum Trouble: string
     case Full = 'full';
     case Failing = 'failing';
 
+    /** SQLSTATEs of a value that PostgreSQL has no place for: too long, too large, no text. */
+    private const NO_VALUES = ['22001', '22003', '22021', '22P05'];
+
     /** Of SQLite by its result codes, of PostgreSQL by its SQLSTATEs. */
     public static function of(PDOException $problem): ?self
     {
@@ -35,6 +38,9 @@ enum Trouble: string
     public static function answer(PDOException $problem): Throwable
     {
         $trouble = self::of($problem);
+        if (in_array($problem->errorInfo[0] ?? null, self::NO_VALUES, true)) {
+            return new HttpException(400, Words::of('web.value'), $problem);
+        }
 
         return $trouble === null
             ? $problem

@@ -38,6 +38,7 @@ use Illuminate\Support\Facades\View;
 use Illuminate\Support\Facades\Vite;
 use Illuminate\Support\ServiceProvider;
 use Illuminate\View\View as Page;
+use PDO;
 
 final class AppServiceProvider extends ServiceProvider
 {
@@ -62,12 +63,12 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->bind('db.connector.sqlite', ImmediateConnector::class);
         Connection::resolverFor(
             'pgsql',
-            static fn (Closure|PDO $pdo, string $database, string $prefix, array $config): OneWriter => new OneWriter(
-                $pdo,
-                $database,
-                $prefix,
-                $config,
-            ),
+            static fn (
+                Closure|PDO $pdo,
+                string $database,
+                string $prefix,
+                array $config,
+            ): OneWriter => new OneWriter($pdo, $database, $prefix, $config),
         );
         // How long a text may be is for the requests to say: both databases take any.
         Builder::$defaultStringLength = 0;
@@ -134,6 +135,7 @@ final class AppServiceProvider extends ServiceProvider
         });
         $this->loadMigrationsFrom(database_path('migrations/trace'));
         Route::model('job', Job::class);
+        Route::patterns(array_fill_keys(['person', 'link', 'share'], '[0-9]{1,18}'));
         Gate::policy(Job::class, JobPolicy::class);
         Vite::useBuildDirectory(config()->string('unionbit.build'));
         TrustProxies::at(array_values(config()->array('unionbit.trusted_proxies')));

@@ -235,8 +235,10 @@ final class TraceBook
         $repairs = $this->job
             ->counting($this->job->traceRows())
             ->where('kind', TraceMoment::Event)
-            ->where('body->event->kind', EventKind::Repaired->value)
-            ->where('seq', '<', $this->open->seq ?? PHP_INT_MAX);
+            ->where('body->event->kind', EventKind::Repaired->value);
+        if ($this->open !== null) {
+            $repairs->where('seq', '<', $this->open->seq);
+        }
         $last = $repairs->reorder()->max('seq');
 
         return is_numeric($last) ? (int) $last : 0;

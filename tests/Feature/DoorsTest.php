@@ -221,4 +221,14 @@ it('refuses a list where words are wanted, and nothing at all where something is
         ],
     ],
     'a profile as a list' => ['GET', '/jobs/JOB/offers?profile[]=x', []],
+    'a sign that is no text' => ['POST', '/account/name', ['name' => "Wren\0Halyard"]],
+    'a person who is no number' => ['POST', '/crew/abc/role', ['role' => 'lead']],
+    'a person beyond any' => ['POST', '/crew/99999999999999999999/role', ['role' => 'lead']],
+    'a link that is no number' => ['POST', '/shares/abc/revoke', []],
+    'a version beyond any' => [
+        'POST',
+        '/jobs/JOB/survey-edits',
+        ['id' => '01KV0000000000000000000001', 'version' => 1, 'op' => 'restore', 'to_version' => 99_999_999_999],
+    ],
+    'a job file with no text in it' => ['POST', '/jobs', ['id' => "01KV000000000000000000000\0"]],
 ]);

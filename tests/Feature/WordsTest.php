@@ -114,7 +114,8 @@ it('searches the database as the words say, whole or as a beginning', function (
     bool $fits,
 ): void {
     DB::table('job_words')->insert(['job_id' => 'x', 'words' => TradeWords::plain($text)]);
-    expect(WordIndex::find(TradeWords::terms($asked))->exists())->toBe($fits)
+    expect(WordIndex::find(TradeWords::terms($asked))->exists())
+        ->toBe($fits)
         ->and(TradeWords::matches($asked, $text))
         ->toBe($fits);
 })->with([

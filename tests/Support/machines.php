@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use Illuminate\Filesystem\Filesystem;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Schema;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
 
@@ -41,10 +42,7 @@ function machine(Closure $does): void
 function everyRow(): array
 {
     $rows = [];
-    $tables = DB::select(
-        "select name from sqlite_master where type = 'table' and name not like 'sqlite_%' order by name",
-    );
-    foreach (array_column($tables, 'name') as $table) {
+    foreach (Schema::getTableListing(schemaQualified: false) as $table) {
         $all = DB::table($table)->get()->map(static fn (object $row): array => (array) $row)->all();
         usort($all, static fn (array $a, array $b): int => serialize($a) <=> serialize($b));
         $rows[$table] = $all;

@@ -20,7 +20,9 @@ final class DayView
      */
     public static function of(Crew $crew, string $date, string $today): array
     {
-        $jobs = array_values($crew->jobs()->whereDate('day', $date)->orderBy('starts_at')->get()->all());
+        $jobs = array_values(
+            $crew->jobs()->whereDate('day', $date)->orderByRaw('starts_at nulls first')->get()->all(),
+        );
         $people = array_values(
             $crew
                 ->users()

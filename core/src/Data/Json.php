@@ -6,7 +6,7 @@ namespace Unionbit\Core\Data;
 
 use Unionbit\Core\Words\Message;
 
-/** Decodes JSON that comes from outside: bounded in depth and in parts, every number finite. */
+/** Decodes JSON that comes from outside: bounded in depth and in parts, every number finite, every text one. */
 final class Json
 {
     private const DEEPEST = 24;
@@ -38,6 +38,9 @@ final class Json
         }
         if (is_float($value) && ! is_finite($value)) {
             throw InvalidData::unreadable($pointer, Message::of('data.json.no-number-can-be-kept'));
+        }
+        if (is_string($value) && str_contains($value, "\0")) {
+            throw InvalidData::unreadable($pointer, Message::of('data.json.no-text'));
         }
         foreach (is_array($value) ? $value : [] as $key => $part) {
             self::walk($part, $pointer.'/'.$key, $parts);
