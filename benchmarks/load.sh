@@ -9,12 +9,12 @@ jar=$(mktemp) lua=$(mktemp) urls=$(mktemp)
 trap 'rm -f "$jar" "$lua" "$urls"' EXIT
 page() { curl -ksS -b "$jar" -c "$jar" "$@"; }
 page "$base/sign-in" -o /dev/null
-token() { python3 -c 'import sys,urllib.parse;print(urllib.parse.unquote([l.split("\t")[6].strip() for l in open(sys.argv[1]) if "XSRF" in l][0]))' "$jar"; }
+token() { php -r 'foreach (file($argv[1]) as $l) { $p = explode("\t", trim($l)); if (($p[5] ?? "") === "XSRF-TOKEN") echo urldecode($p[6]); }' "$jar"; }
 page -X POST -H "X-XSRF-TOKEN: $(token)" -d 'email=wren@ebb-and-sluice.example&password=saltmarsh' "$base/sign-in" -o /dev/null
-data() { page "$base/jobs" | grep -o 'data-page="[^"]*"' | python3 -c 'import sys,html,json;print(html.unescape(sys.stdin.read()[11:-2]))'; }
+data() { page "$base/jobs" | grep -o 'data-page="[^"]*"' | php -r 'echo html_entity_decode(substr(trim(stream_get_contents(STDIN)), 11, -1), ENT_QUOTES | ENT_HTML5);'; }
 all=$(data)
-version=$(python3 -c 'import sys,json;print(json.loads(sys.argv[1])["version"])' "$all")
-house() { python3 -c 'import sys,json;print([j["id"] for j in json.loads(sys.argv[1])["props"]["jobs"] if j["site"]==sys.argv[2]][0])' "$all" "$1"; }
+version=$(php -r 'echo json_decode($argv[1])->version;' "$all")
+house() { php -r 'foreach (json_decode($argv[1])->props->jobs as $j) { if ($j->site === $argv[2]) exit($j->id); }' "$all" "$1"; }
 cookies=$(awk -F'\t' 'NF==7{printf "%s=%s; ",$6,$7}' "$jar")
 small=$(house 'Tollhouse') large=$(house 'The Old Chandlery') traced=$(house 'Quay House') done=$(house "Lock Keeper's Row 4")
 cat >"$lua" <<LUA
