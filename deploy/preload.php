@@ -12,7 +12,9 @@ $not = '#/(Testing|Console|Testing/.*|tests?|stubs)/#i';
 $classes = require "{$root}/vendor/composer/autoload_classmap.php";
 foreach ($classes as $class => $file) {
     if (preg_match($needed, $class) === 1 && preg_match($not, substr($file, strlen($root))) !== 1) {
-        // Some name a package that is not here: those are read when they are asked for, which is never.
         @opcache_compile_file($file);
     }
 }
+// Some name a package that is not here: those are read when they are asked for, which is never. Each would be a line of
+// the log at every start.
+error_reporting(E_ALL & ~E_WARNING);

@@ -201,7 +201,7 @@ it('backs up when a lead asks, and says how much', function (): void {
     // The database of the tests is in memory: there is nothing to be copied, and it says so.
     $this->postJson('/crew/backup', ['id' => newId()])->assertStatus(500);
     expect(glob("{$root}/*") ?: [])->each->toEndWith('.half');
-});
+})->group('sqlite');
 
 it('says what is not well, to whom it may, and what to do', function (): void {
     $root = sys_get_temp_dir().'/backups-'.newId();

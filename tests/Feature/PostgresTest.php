@@ -8,7 +8,6 @@ use App\Database\Trouble;
 use App\Models\Crew;
 use App\Models\Job;
 use App\Models\User;
-use App\Words\Words;
 use Illuminate\Filesystem\Filesystem;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
@@ -142,9 +141,3 @@ it('says what to do where the server takes no writes', function (string $setting
 })->with([
     'read-only' => ['set transaction_read_only = on', 'may not write its database'],
 ]);
-
-it('refuses what it has no place for', function (): void {
-    $this->actingAs(User::factory()->create());
-
-    $this->getJson('/jobs/a%00b/pulse')->assertStatus(400)->assertJsonPath('message', Words::of('web.value'));
-});
