@@ -76,7 +76,7 @@ no_failed() { [ -z "$(inside systemctl --failed --plain --no-legend)" ] || { ins
 
 echo "· Started with systemd"
 on
-rm -rf "$root/root/copy"
+rm -rf "$root/root/copy" "$root/srv/unionbit"
 git clone -q . "$root/root/copy"
 [ -e "$root/root/key.pem" ] || openssl req -x509 -newkey rsa:2048 -nodes -days 30 -subj "/CN=$host" -keyout "$root/root/key.pem" -out "$root/root/cert.pem" 2>/dev/null
 deploy() { inside bash -c "cd /root/copy && bin/deploy --host $host --cert /root/cert.pem --key /root/key.pem" >"$root/root/deploy.log" 2>&1 || { tail -20 "$root/root/deploy.log" >&2; fail "bin/deploy"; }; }
