@@ -80,7 +80,7 @@ $houses = $pdo()
     ->query('select id from jobs where handed_over_at is null and deleted_at is null order by id limit 6')
     ->fetchAll(PDO::FETCH_COLUMN);
 
-/** Every kind of write: what is sent, and the table that what was acknowledged has to stand in. */
+/** Kinds of writes: what is sent, and the table (and column) that what was acknowledged has to stand in. */
 $kinds = [
     'reading' => static fn (string $job, string $id): array => [
         'readings',
@@ -157,6 +157,16 @@ $kinds = [
             'feet' => mt_rand(20, 90),
         ],
     ],
+    'shared house' => static fn (string $job, string $id): array => [
+        'share_links:label',
+        "/jobs/{$job}/shares",
+        ['label' => $id, 'parts' => ['wiring', 'readings'], 'days' => 7],
+    ],
+    'invitation' => static fn (string $job, string $id): array => [
+        'door_links:email',
+        '/crew/links',
+        ['email' => strtolower($id).'@crew.example', 'role' => 'installer'],
+    ],
 ];
 
 $acknowledged = $counts = $lost = [];
@@ -196,7 +206,9 @@ for ($round = 1; $round <= $rounds; $round++) {
         $lost[] = "round {$round}: the database is not whole";
     }
     foreach ($acknowledged as $table => $ids) {
-        $there = array_flip($look->query("select id from {$table}")->fetchAll(PDO::FETCH_COLUMN));
+        [$name, $column] = explode(':', "{$table}:id");
+        $there = $look->query("select {$column} from {$name}")->fetchAll(PDO::FETCH_COLUMN);
+        $there = array_flip(array_map(strtoupper(...), str_replace('@crew.example', '', $there)));
         foreach (array_diff_key($ids, $there) as $id => $kind) {
             $lost[] = "round {$round}: {$kind} {$id} was acknowledged and is not there";
         }

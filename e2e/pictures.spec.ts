@@ -126,6 +126,17 @@ test('the main views', async ({ page, browser }) => {
     await hunt.locator('.trace__next').evaluate((part) => part.scrollIntoView({ block: 'start' }));
     await hunt.mouse.wheel(0, -170);
     await picture(hunt, 'trace-phone');
+    await page.getByRole('button', { name: 'Share', exact: true }).click();
+    await page.getByLabel('For whom').fill('Colleague at the locks');
+    await page.getByRole('button', { name: 'Make the link' }).click();
+    const link = await page.getByLabel('Link', { exact: true }).inputValue();
+    const outside = await (
+        await browser.newContext({ viewport: { width: 390, height: 844 }, deviceScaleFactor: 2 })
+    ).newPage();
+    await outside.goto(link);
+    await outside.evaluate(() => document.documentElement.setAttribute('data-theme', 'bone'));
+    await expect(outside.getByRole('heading', { name: /^Fault/ })).toBeVisible();
+    await picture(outside, 'shared-phone');
     await page.goto('/jobs');
     await openJob(page, "Lock Keeper's Row 4");
     await picture(page, 'handover');

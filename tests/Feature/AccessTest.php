@@ -23,8 +23,10 @@ it('keeps everything behind the sign-in', function (): void {
 
     expect(count($routes))->toBeGreaterThan(15);
     foreach ($routes as [$method, $url]) {
-        $this->json($method, preg_replace('/{(person|link|share)}/', '1', str_replace('{job}', $job->id, $url)))
-            ->assertUnauthorized();
+        $this->json(
+            $method,
+            preg_replace('/{(person|link|share)}/', '1', str_replace('{job}', $job->id, $url)),
+        )->assertUnauthorized();
     }
 });
 

@@ -9,6 +9,7 @@ use App\Models\Door\DoorLink;
 use App\Models\User;
 use App\Web\Controller;
 use App\Words\Words;
+use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
@@ -55,7 +56,13 @@ final class DoorController extends Controller
             Password::messages(),
         );
         self::refuseTaken($link);
-        $user = DoorLinks::use($link, $name, $request->string('password')->toString()) ?? throw self::ended();
+        try {
+            $user = DoorLinks::use($link, $name, $request->string('password')->toString()) ?? throw self::ended();
+        } catch (UniqueConstraintViolationException) {
+            // Somebody of that address came in by another link this very moment.
+            self::refuseTaken($link);
+            throw self::ended();
+        }
         // Whoever has a second factor still shows it: a mailbox alone opens nothing.
         if ($user->hasSecondFactor() || ! $user->isActive()) {
             return redirect('/sign-in');

@@ -44,6 +44,7 @@ export default function Shared() {
                 <SharedHead share={share} />
                 {customer !== undefined &&
                     (customer ? <ForTheCustomer /> : <Nothing>{say('share.no-customer')}</Nothing>)}
+                {traced && <Traced fault={traced} />}
                 {found && wiring && (
                     <>
                         <div className="grid gap-x-10 lg:grid-cols-2 print:grid-cols-2">
@@ -63,7 +64,7 @@ export default function Shared() {
                         <OpenMatters />
                     </>
                 )}
-                {traced !== undefined && <Traced fault={traced} />}
+                {traced === null && <Traced fault={null} />}
                 {survey && proofs && <Measured survey={survey} proofs={proofs} unexplained={unexplained ?? []} />}
                 {photos && (photos.length > 0 ? <Photographs /> : <Nothing>{say('share.no-photographs')}</Nothing>)}
             </article>
