@@ -77,7 +77,10 @@ return Application::configure(basePath: dirname(__DIR__))
                 return $response;
             }
 
-            return Inertia::render('Problem', ['status' => $status])
+            // What the database could not do is said as it is to whoever waits for an answer.
+            $says = $exception->getPrevious() instanceof PDOException ? $exception->getMessage() : '';
+
+            return Inertia::render('Problem', ['status' => $status, 'says' => $says])
                 ->toResponse($request)
                 ->setStatusCode($status);
         });

@@ -16,6 +16,8 @@ enum Trouble: string
     case ReadOnly = 'read-only';
     case Full = 'full';
     case Failing = 'failing';
+    /** A server of PostgreSQL that does not answer, or not yet. */
+    case Away = 'away';
 
     /** SQLSTATEs of a value that PostgreSQL has no place for: too long, too large, no text. */
     private const NO_VALUES = ['22001', '22003', '22021', '22P05'];
@@ -30,6 +32,7 @@ enum Trouble: string
             $state === 'HY000' && $code === 8, $state === '25006' => self::ReadOnly,
             $state === 'HY000' && $code === 13, $state === '53100' => self::Full,
             $state === 'HY000' && $code === 10, $state === '58030' => self::Failing,
+            in_array($state, ['08001', '08004', '08006', '53300', '57P01', '57P02', '57P03'], true) => self::Away,
             default => null,
         };
     }

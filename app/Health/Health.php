@@ -9,6 +9,7 @@ use App\Backup\Broken;
 use App\Backup\Manifest;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
+use PDOException;
 use Throwable;
 
 /**
@@ -32,7 +33,24 @@ final class Health
     /** @return list<Check> */
     public static function checks(): array
     {
-        return [self::disk(), self::database(), self::queue(), self::scheduler(), self::clock(), self::backup()];
+        return [
+            self::disk(),
+            self::database(),
+            self::asked('queue', self::queue(...)),
+            self::scheduler(),
+            self::asked('clock', self::clock(...)),
+            self::backup(),
+        ];
+    }
+
+    /** @param  callable(): Check  $look  which asks the database */
+    private static function asked(string $name, callable $look): Check
+    {
+        try {
+            return $look();
+        } catch (PDOException) {
+            return new Check($name, false, 'It cannot be looked at: the database does not answer.');
+        }
     }
 
     private static function disk(): Check

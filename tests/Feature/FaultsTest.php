@@ -116,6 +116,8 @@ it('calls a database\'s trouble what it is, and nothing else by that name', func
     'full' => ['HY000', 13, Trouble::Full],
     'disk full' => ['53100', 7, Trouble::Full],
     'I/O error, which is no full disk' => ['HY000', 10, Trouble::Failing],
+    'no server' => ['08006', 7, Trouble::Away],
+    'a server that is going down' => ['57P01', 7, Trouble::Away],
     'an error of ours' => ['HY000', 1, null],
     'a constraint' => ['23000', 19, null],
 ]);

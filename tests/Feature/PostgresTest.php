@@ -141,3 +141,25 @@ it('says what to do where the server takes no writes', function (string $setting
 })->with([
     'read-only' => ['set transaction_read_only = on', 'may not write its database'],
 ]);
+
+it('says so where the server is away, on a page too', function (): void {
+    $user = User::factory()->create();
+    $this->actingAs($user);
+    config(['database.connections.away' => ['url' => 'pgsql://nobody@127.0.0.1:1/nothing', 'driver' => 'pgsql']]);
+    DB::setDefaultConnection('away');
+    try {
+        $json = $this->postJson('/account/name', ['name' => 'Another']);
+        $page = $this->get('/jobs');
+        $health = $this->get('/health');
+    } finally {
+        DB::setDefaultConnection('pgsql');
+    }
+
+    $json
+        ->assertStatus(503)
+        ->assertJsonPath('message', fn (string $says): bool => str_contains($says, 'not answer'));
+    $page
+        ->assertStatus(503)
+        ->assertInertia(fn ($p) => $p->component('Problem')->where('says', $json->json('message')));
+    $health->assertStatus(503)->assertSee('NOT WELL It takes no writes')->assertSee('disk       well');
+});

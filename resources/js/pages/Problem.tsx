@@ -12,15 +12,15 @@ const words: Record<number, [string, string]> = {
     503: [say('door.being-looked-after'), say('door.the-application-is-down-for-a')],
 };
 
-export default function Problem({ status }: { status: number }) {
+export default function Problem({ status, says }: { status: number; says: string }) {
     const [title, text] = words[status] ?? [say('door.something-is-wrong'), say('door.go-back-and-try-again')];
     return (
         <div className="grid min-h-dvh place-items-center p-5">
             <Head title={title} />
             <main className="w-full max-w-[460px] border-t-[6px] border-fault bg-panel p-7">
                 <Mark />
-                <h1 className="h-step mt-6">{title}</h1>
-                <p className="mt-2">{text}</p>
+                <h1 className="h-step mt-6">{says ? say('door.not-now') : title}</h1>
+                <p className="mt-2">{says || text}</p>
                 <p className="mono mt-2 text-note text-muted">{status}</p>
                 <Link href={url('jobs')} className="btn mt-5">
                     {say('door.all-jobs')}
