@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Share;
 
+use App\Crew\Door\LinkToken;
 use App\Crew\SecurityKind;
 use App\Crew\SecurityLog;
 use App\Models\Job;
@@ -14,19 +15,16 @@ use App\Models\User;
 /** Links to a house for somebody outside the crew: made, opened, taken back; each of these stands in the log. */
 final class ShareLinks
 {
-    /** Of what stands in a link. */
-    private const BYTES = 32;
-
     /**
      * @param  list<SharePart>  $parts
      * @return array{link: ShareLink, url: string} the address is said this once
      */
     public static function make(Job $job, string $label, array $parts, int $days, User $by): array
     {
-        $token = rtrim(strtr(base64_encode(random_bytes(self::BYTES)), '+/', '-_'), '=');
+        $token = LinkToken::make();
         $link = ShareLink::query()->create([
             'job_id' => $job->id,
-            'token' => hash('sha256', $token),
+            'token' => LinkToken::sum($token),
             'label' => $label,
             'parts' => array_map(static fn (SharePart $p): string => $p->value, $parts),
             'user_id' => $by->id,
@@ -44,7 +42,7 @@ final class ShareLinks
         $link = ShareLink::query()
             ->open()
             ->with(['job.crew', 'job.system'])
-            ->where('token', hash('sha256', $token))
+            ->where('token', LinkToken::sum($token))
             ->first();
 
         return $link?->job === null ? null : $link;

@@ -21,9 +21,6 @@ use Unionbit\Core\Words\Message;
 /** Links that let one person in once: made, mailed, used, revoked. */
 final class DoorLinks
 {
-    /** Of what stands in a link. */
-    private const BYTES = 32;
-
     /** @return array{link: DoorLink, url: string, mailed: bool} the address is said this once */
     public static function invite(Crew $crew, string $email, Role $role, ?User $by): array
     {
@@ -51,7 +48,7 @@ final class DoorLinks
         return DoorLink::query()
             ->open()
             ->with(['crew', 'user'])
-            ->where('token', hash('sha256', $token))
+            ->where('token', LinkToken::sum($token))
             ->first();
     }
 
@@ -92,11 +89,11 @@ final class DoorLinks
     /** @return array{link: DoorLink, url: string, mailed: bool} */
     private static function make(DoorLink $link, string $email, ?User $by, string $says): array
     {
-        $token = rtrim(strtr(base64_encode(random_bytes(self::BYTES)), '+/', '-_'), '=');
+        $token = LinkToken::make();
         $url = url("/door/{$token}");
         $link->forceFill([
             'email' => mb_strtolower($email),
-            'token' => hash('sha256', $token),
+            'token' => LinkToken::sum($token),
             'made_by_id' => $by?->id,
             'ends_at' => now()->addHours($link->kind->hours()),
         ]);

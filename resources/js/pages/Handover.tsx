@@ -2,7 +2,7 @@ import { clsx } from 'clsx';
 import { usePage } from '@inertiajs/react';
 import { useState } from 'react';
 import { CheckedLoads, Unexplained } from '@/features/handover/Checked';
-import { ReadingTable } from '@/features/handover/ReadingTable';
+import { Readings } from '@/features/handover/Readings';
 import { clock, day } from '@/lib/format';
 import { Shell } from '@/shell/Shell';
 import { url } from '@/lib/url';
@@ -132,18 +132,11 @@ export default function Handover() {
                 </div>
                 <SettingsEntered />
                 <section>
-                    <h3 className="h-sec mb-1 mt-5">{say('handover.readings')}</h3>
-                    <ReadingTable title={say('handover.survey')} state={null} readings={survey} />
-                    {proofs.map((proof) => (
-                        <ReadingTable
-                            key={proof.key}
-                            title={`${proof.call}, ${proof.method.toLowerCase()}`}
-                            state={proof.state}
-                            readings={proof.readings}
-                            signs={proof.signs}
-                        />
-                    ))}
-                    {proofs.length === 0 && <p className="text-muted">{say('handover.no-call-proved-yet')}</p>}
+                    <Readings
+                        survey={survey}
+                        proofs={proofs}
+                        none={proofs.length === 0 ? say('handover.no-call-proved-yet') : null}
+                    />
                 </section>
                 {proofs.length > 0 && <ProofsWorth />}
                 <Baseline rows={baseline} />

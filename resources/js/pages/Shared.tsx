@@ -5,7 +5,7 @@ import { Unexplained } from '@/features/handover/Checked';
 import { ForTheCustomer } from '@/features/handover/ForTheCustomer';
 import { Figures, LeftOut, OpenMatters } from '@/features/handover/Matters';
 import { Photographs } from '@/features/handover/Photographs';
-import { ReadingTable } from '@/features/handover/ReadingTable';
+import { Readings } from '@/features/handover/Readings';
 import { BeforeAndAfter, EquipmentFound, SettingsEntered } from '@/features/handover/Wiring';
 import { Calls } from '@/features/shared/Calls';
 import { Found } from '@/features/shared/Found';
@@ -75,18 +75,11 @@ export default function Shared() {
 function Measured({ survey, proofs, unexplained }: Pick<HandoverProps, 'survey' | 'proofs' | 'unexplained'>) {
     return (
         <section>
-            <h3 className="h-sec mb-1 mt-5">{say('handover.readings')}</h3>
-            <ReadingTable title={say('handover.survey')} state={null} readings={survey} />
-            {proofs.map((proof) => (
-                <ReadingTable
-                    key={proof.key}
-                    title={`${proof.call}, ${proof.method.toLowerCase()}`}
-                    state={proof.state}
-                    readings={proof.readings}
-                    signs={proof.signs}
-                />
-            ))}
-            {survey.length + proofs.length === 0 && <p className="text-muted">{say('share.no-readings')}</p>}
+            <Readings
+                survey={survey}
+                proofs={proofs}
+                none={survey.length + proofs.length === 0 ? say('share.no-readings') : null}
+            />
             <Unexplained readings={unexplained} />
             <Figures />
         </section>
