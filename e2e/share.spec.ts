@@ -20,6 +20,7 @@ test('a fault is shown to a colleague from afar, who reads until the link is tak
     await expect(dialog.getByRole('checkbox', { name: 'Name and address' })).not.toBeChecked();
     await dialog.getByLabel('For whom').fill('Colleague at the lock');
     await dialog.getByRole('radio', { name: 'a day' }).click();
+    expect((await new AxeBuilder({ page }).include('[role="dialog"]').analyze()).violations).toEqual([]);
     await dialog.getByRole('button', { name: 'Make the link' }).click();
     const link = await dialog.getByLabel('Link', { exact: true }).inputValue();
     await expect(dialog).toContainText('not opened yet');

@@ -21,6 +21,7 @@ use Unionbit\Core\Proving\Step\Sign;
 
 require_once __DIR__.'/../core/tests/Support/said.php';
 require_once __DIR__.'/Support/machines.php';
+require_once __DIR__.'/Support/people.php';
 
 pest()->extend(TestCase::class)->in('Feature');
 
