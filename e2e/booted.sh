@@ -1,6 +1,6 @@
 #!/usr/bin/env bash
-# A whole machine, tried: a Debian 12 that has nothing, started with systemd in a namespace of this one; bin/deploy with
-# its places under /etc and its units; walked by a browser; stopped and started anew; a second release over the first,
+# A whole machine, tried: a Debian 12 that has nothing, started with systemd in a namespace of this one; bin/demo; then
+# bin/deploy with its places under /etc and its units; walked by a browser; stopped and started anew; a second release over the first,
 # and gone back. As root, with debootstrap; takes some minutes. The ports 80 and 443 of this machine have to be free.
 #   e2e/booted.sh [FOLDER]      the folder is kept for another look
 set -euo pipefail
@@ -27,9 +27,11 @@ if [ ! -x "$root/lib/systemd/systemd" ]; then
     rm -f "$root.log"
 fi
 # It fetches packages as this machine does.
-for settings in etc/apt/apt.conf.d etc/apt/sources.list.d etc/npmrc usr/etc/npmrc root/.npmrc root/.config/composer root/.composer etc/ssl/certs/ca-certificates.crt; do
+for settings in etc/apt/apt.conf.d etc/apt/sources.list.d etc/npmrc usr/etc/npmrc root/.npmrc root/.config/composer root/.composer usr/local/share/ca-certificates etc/ssl/certs/ca-certificates.crt; do
     [ ! -e "/$settings" ] || { mkdir -p "$root/$(dirname "$settings")"; cp -rLT "/$settings" "$root/$settings"; }
 done
+# Its own list of authorities is made anew when packages come: what this machine trusts stands beside it too.
+cp -L /etc/ssl/certs/ca-certificates.crt "$root/root/authorities.crt"
 cp -L /etc/resolv.conf "$root/etc/resolv.conf"
 [ ! -e "$root/etc/apt/sources.list.d/debian.sources" ] || : >"$root/etc/apt/sources.list"
 
@@ -60,7 +62,7 @@ on() {
     fail "The machine does not start."
 }
 inside() {
-    nsenter -t "$first" -m -p -u -i -C -r -w env -i HOME=/root LANG=C.UTF-8 NODE_EXTRA_CA_CERTS=/etc/ssl/certs/ca-certificates.crt \
+    nsenter -t "$first" -m -p -u -i -C -r -w env -i HOME=/root LANG=C.UTF-8 NODE_EXTRA_CA_CERTS=/root/authorities.crt SSL_CERT_FILE=/root/authorities.crt \
         PATH=/usr/local/sbin:/usr/local/bin:/usr/sbin:/usr/bin:/sbin:/bin "$@"
 }
 ask() { curl -ksS --retry 20 --retry-connrefused --retry-delay 1 --resolve "$host:443:127.0.0.1" "https://$host$1"; }
@@ -79,6 +81,17 @@ on
 rm -rf "$root/root/copy" "$root/srv/unionbit"
 git clone -q . "$root/root/copy"
 [ -e "$root/root/key.pem" ] || openssl req -x509 -newkey rsa:2048 -nodes -days 30 -subj "/CN=$host" -keyout "$root/root/key.pem" -out "$root/root/cert.pem" 2>/dev/null
+echo "· bin/demo brings what is missing, and serves"
+inside bash -c 'cd /root/copy && exec bin/demo --port 8155' >"$root/root/demo.log" 2>&1 &
+demo=$!
+for _ in $(seq 600); do
+    grep -q '^✓' "$root/root/demo.log" && break
+    kill -0 "$demo" 2>/dev/null || { tail -20 "$root/root/demo.log" >&2; fail "bin/demo"; }
+    sleep 1
+done
+curl -fsS http://127.0.0.1:8155/jobs | grep -q Tollhouse || fail "bin/demo shows no demo data."
+inside pkill -f -- '-S 127.0.0.1:8155' || true
+wait "$demo" 2>/dev/null || true
 deploy() { inside bash -c "cd /root/copy && bin/deploy --host $host --cert /root/cert.pem --key /root/key.pem" >"$root/root/deploy.log" 2>&1 || { tail -20 "$root/root/deploy.log" >&2; fail "bin/deploy"; }; }
 deploy
 well "the first release"
