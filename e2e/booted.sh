@@ -8,7 +8,8 @@ cd "$(dirname "$0")/.."
 [ "$(id -u)" -eq 0 ] || { echo "✗ e2e/booted.sh starts a machine: as root" >&2; exit 1; }
 command -v debootstrap >/dev/null || { echo "✗ Missing: debootstrap. As root: apt-get install debootstrap" >&2; exit 1; }
 root="${1:-}" host=unionbit.example
-[ -n "$root" ] || { root=$(mktemp -d); gone=1; }
+# Everybody on the machine goes through its root.
+[ -n "$root" ] || { root=$(mktemp -d); chmod 755 "$root"; gone=1; }
 hosts=$(mktemp)
 cp /etc/hosts "$hosts"
 finish() {
