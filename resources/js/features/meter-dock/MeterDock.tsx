@@ -135,6 +135,8 @@ export function MeterDock({
         });
     };
 
+    // Why the simulated meter did not read, while the probes stay where they were.
+    const [unread, setUnread] = useState({ pair: '', says: '' });
     // In practice the simulated meter fills the field; recording it stays the person's act, and it is marked.
     const simulate = async () => {
         const answer = await post<{ value: string }>(url('job.simulated-reading', { job: job.id }), {
@@ -145,6 +147,7 @@ export function MeterDock({
             a,
             b,
         });
+        setUnread({ pair, says: said(answer) });
         if (answer.kind === 'ok') {
             setTyped(answer.data.value);
             focusActual();
@@ -300,9 +303,12 @@ export function MeterDock({
                             </em>
                         </div>
                         {job.practice && (
-                            <button type="button" className="link" onClick={() => void simulate()}>
-                                {say('meter.simulated-meter-reads')}
-                            </button>
+                            <>
+                                <button type="button" className="link" onClick={() => void simulate()}>
+                                    {say('meter.simulated-meter-reads')}
+                                </button>
+                                <Bad>{unread.pair === pair && unread.says}</Bad>
+                            </>
                         )}
                         <MixUp typed={typed} expected={expected} unit={signUnit[mode]} onTake={setTyped} />
                         {kept && typed === '' ? (
