@@ -1,16 +1,8 @@
 import { execFileSync } from 'node:child_process';
-import type { Browser, Page } from '@playwright/test';
 import { expect, test } from './test';
-import { openJob, signIn, stage } from './support';
+import { another, openJob, signIn, stage } from './support';
 
 const password = 'ropewalk and three herons';
-
-/** Somebody else, at a device of their own. */
-async function another(browser: Browser, page: Page): Promise<Page> {
-    const base = new URL(page.url()).origin;
-    const context = await browser.newContext({ baseURL: base, viewport: { width: 390, height: 844 } });
-    return context.newPage();
-}
 
 test('the lead asks somebody in, who comes by the link and does what an apprentice may', async ({ page, browser }) => {
     await signIn(page);

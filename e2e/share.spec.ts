@@ -1,14 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
-import type { Browser, Page } from '@playwright/test';
 import { expect, test } from './test';
-import { openJob, signIn, stage } from './support';
-
-/** Somebody outside the crew, on a phone of their own. */
-async function outside(browser: Browser, page: Page): Promise<Page> {
-    const base = new URL(page.url()).origin;
-    const context = await browser.newContext({ baseURL: base, viewport: { width: 390, height: 844 } });
-    return context.newPage();
-}
+import { another, openJob, signIn, stage } from './support';
 
 test('a fault is shown to a colleague from afar, who reads until the link is taken back', async ({ page, browser }) => {
     await signIn(page);
@@ -26,7 +18,7 @@ test('a fault is shown to a colleague from afar, who reads until the link is tak
     await expect(dialog).toContainText('not opened yet');
     await dialog.getByRole('button', { name: 'Done' }).click();
 
-    const phone = await outside(browser, page);
+    const phone = await another(browser, page);
     await phone.goto(new URL(link).pathname);
     await expect(phone.getByRole('heading', { level: 1 })).toHaveText('Shown to you by Ebb & Sluice Heating');
     await expect(phone.getByRole('heading', { name: /^Fault, traced since/ })).toBeVisible();
@@ -65,7 +57,7 @@ test('a customer gets what was done, with their name on it; the lead sees which 
     await dialog.getByLabel('For whom').fill('The customer');
     await dialog.getByRole('button', { name: 'Make the link' }).click();
     const link = await dialog.getByLabel('Link', { exact: true }).inputValue();
-    const phone = await outside(browser, page);
+    const phone = await another(browser, page);
     await phone.goto(new URL(link).pathname);
     await expect(phone.getByRole('heading', { level: 2 })).toContainText('Lock Keeper');
     await expect(phone.getByRole('heading', { name: 'Calls' })).toBeVisible();

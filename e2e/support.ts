@@ -1,5 +1,5 @@
 import { readFileSync, writeFileSync } from 'node:fs';
-import type { BrowserContext } from '@playwright/test';
+import type { Browser, BrowserContext } from '@playwright/test';
 import { clockFile, expect, type Locator, type Page } from './test';
 
 /** Lets time pass on the server, which counts the compressor's delay. The page then reads it anew. */
@@ -177,4 +177,11 @@ export async function visitAgain(page: Page, house: string, kind: string): Promi
     await dialog.getByLabel(/visit/i).selectOption(kind);
     await dialog.getByRole('button', { name: 'Copy', exact: true }).click();
     await expect(page.getByRole('heading', { level: 1, name: 'Survey' })).toBeVisible();
+}
+
+/** Somebody else, on a phone of their own. */
+export async function another(browser: Browser, page: Page): Promise<Page> {
+    const base = new URL(page.url()).origin;
+    const context = await browser.newContext({ baseURL: base, viewport: { width: 390, height: 844 } });
+    return context.newPage();
 }

@@ -13,7 +13,7 @@ use Illuminate\Database\PostgresConnection;
  */
 final class OneWriter extends PostgresConnection
 {
-    /** Any number that is nobody else's. */
+    /** Key of the advisory lock: any number that nobody else on this database takes. */
     private const LOCK = 781_204_551;
 
     protected function executeBeginTransactionStatement(): void

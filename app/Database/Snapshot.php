@@ -26,7 +26,9 @@ final class Snapshot
             return;
         }
         // A connection of its own, whose transaction reads and holds nobody up.
-        config(['database.connections.source' => config()->array('database.connections.'.self::default())]);
+        config([
+            'database.connections.source' => config()->array('database.connections.'.DB::getDefaultConnection()),
+        ]);
         $source = DB::connection('source');
         $source->getPdo()->exec('begin isolation level repeatable read, read only');
         try {
@@ -90,10 +92,5 @@ final class Snapshot
         } finally {
             DB::purge(self::NAME);
         }
-    }
-
-    private static function default(): string
-    {
-        return DB::getDefaultConnection();
     }
 }

@@ -13,7 +13,6 @@ use App\Models\Record\Reading;
 use App\Records\Progress;
 use App\Records\Reading\ReadingNotes;
 use App\Records\Step\StepRecord;
-use Unionbit\Core\Circuit\Netlist\Point;
 use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Figures\Figures;
 use Unionbit\Core\Planning\Plan\Plan;
@@ -135,10 +134,10 @@ final readonly class OpenMatters
     {
         $readings = $this->job->counting($this->job->readings())->get();
         $corrected = $readings->pluck('corrects_id')->filter()->all();
+        $failed = $readings->where('outcome', Outcome::Fail)->whereNull('step')->whereNotIn('id', $corrected);
+        $points = $failed->isEmpty() ? [] : House::of($this->job)->circuit()->netlist(Setup::calling())->points;
         $open = [];
-        foreach (
-            $readings->where('outcome', Outcome::Fail)->whereNull('step')->whereNotIn('id', $corrected) as $reading
-        ) {
+        foreach ($failed as $reading) {
             $again = $readings->contains(
                 static fn (Reading $r): bool => $r->seq > $reading->seq &&
                     $r->outcome === Outcome::Pass &&
@@ -147,20 +146,15 @@ final readonly class OpenMatters
             if (! $again) {
                 $open[] = Message::of(
                     'handover.open-matters.reading',
-                    a: $this->point($reading->a)->label ?? $reading->a,
-                    b: $this->point($reading->b)->label ?? $reading->b,
-                    place: $this->point($reading->a)->where ?? Message::none(),
+                    a: $points[$reading->a]->label ?? $reading->a,
+                    b: $points[$reading->b]->label ?? $reading->b,
+                    place: $points[$reading->a]->where ?? Message::none(),
                     reason: $this->notes->on($reading)['reason'],
                 );
             }
         }
 
         return $open;
-    }
-
-    private function point(string $id): ?Point
-    {
-        return House::of($this->job)->circuit()->netlist(Setup::calling())->points[$id] ?? null;
     }
 
     /** @return list<Message> of the house as the work leaves it: a conductor landed on C closes "no conductor on C" */

@@ -5,13 +5,12 @@ declare(strict_types=1);
 namespace App\Share;
 
 use App\Models\Share\SharePart;
+use App\Records\Photo\Photographs;
 use App\Web\Controller;
 use App\Web\Page;
-use App\Words\Lexicon;
 use App\Words\Speaker;
 use App\Words\Units;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\Storage;
 use Symfony\Component\HttpFoundation\Response;
 
 /** What a link shows to whoever has it: read only, and no more than was chosen. */
@@ -30,17 +29,14 @@ final class SharedController extends Controller
         }
         ShareLinks::opened($link);
         // Nobody is signed in: the words and figures are in the units of the crew whose house it is.
-        $speaker = new Speaker(app(Lexicon::class), $job->crew->units ?? Units::Us);
+        $speaker = app(Speaker::class)->in($job->crew->units ?? Units::Us);
         app()->instance(Speaker::class, $speaker);
 
         return self::closed(
             Page::of('Shared', [
                 ...SharedPage::props($job, $link->shown(), $request->getPathInfo()),
                 'share' => ['label' => $link->label, 'endsAt' => $link->ends_at->toIso8601String()],
-                'units' => [
-                    'system' => $speaker->units()->value,
-                    'table' => $speaker->units()->table($speaker->sign(...)),
-                ],
+                'units' => $speaker->page(),
             ])->toResponse($request),
         );
     }
@@ -51,11 +47,7 @@ final class SharedController extends Controller
         abort_unless($link?->job !== null && $link->shows(SharePart::Photographs), 404);
         $found = $link->job->photos()->whereNotNull('path')->findOrFail($photo);
 
-        return self::closed(
-            Storage::disk('local')->response((string) $found->path, "{$found->place}.jpg", [
-                'Content-Type' => 'image/jpeg',
-            ]),
-        );
+        return self::closed(Photographs::picture($found));
     }
 
     /** Kept by nobody on the way, and found by no search. */

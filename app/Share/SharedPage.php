@@ -8,9 +8,9 @@ use App\Handover\HandoverPage;
 use App\Handover\Worth;
 use App\House\ConductorView;
 use App\House\House;
+use App\House\JobMark;
 use App\Models\Job;
 use App\Models\Share\SharePart;
-use App\Records\Photo\PhotoView;
 use App\Records\Progress;
 use App\Trace\TraceBook;
 use App\Trace\TracePage;
@@ -52,7 +52,7 @@ final readonly class SharedPage
             'house' => House::of($this->job)->installation->archetype->title,
             'kind' => Message::term($this->job->kind),
             'handedOverAt' => $this->job->handed_over_at?->toIso8601String(),
-            'marks' => array_values(array_filter([$this->under('mark'), $this->record['simulated']])),
+            'marks' => array_values(array_filter([JobMark::says($this->job), $this->record['simulated']])),
         ];
     }
 
@@ -82,13 +82,6 @@ final readonly class SharedPage
             SharePart::Photographs => ['photos' => $this->photographs()],
             SharePart::Customer => $this->only('customer'),
         };
-    }
-
-    private function under(string $key): mixed
-    {
-        $job = $this->record['job'];
-
-        return is_array($job) ? $job[$key] ?? null : null;
     }
 
     /** @return array<string, mixed> */
@@ -177,7 +170,7 @@ final readonly class SharedPage
     private function fault(): ?array
     {
         $book = TraceBook::of($this->job);
-        $page = $book?->open === null ? [] : TracePage::props($this->job, $book);
+        $page = $book?->open === null ? [] : TracePage::fault($this->job, $book);
         $trace = $page['trace'] ?? null;
         $opened = $page['opened'] ?? null;
         if (! is_array($trace) || ! is_array($opened)) {
@@ -215,14 +208,13 @@ final readonly class SharedPage
         );
     }
 
-    /** @return list<array<string, mixed>> those that there are */
+    /** @return list<array<mixed>> those that there are */
     private function photographs(): array
     {
         $photos = [];
-        foreach (PhotoView::all($this->job) as $photo) {
-            if ($photo['url'] !== null) {
-                $url = $this->address.'/photos/'.(is_string($photo['id']) ? $photo['id'] : '');
-                $photos[] = [...$photo, 'url' => $url];
+        foreach (is_array($this->record['photos']) ? $this->record['photos'] : [] as $photo) {
+            if (is_array($photo) && is_string($photo['id'] ?? null)) {
+                $photos[] = [...$photo, 'url' => "{$this->address}/photos/{$photo['id']}"];
             }
         }
 

@@ -56,11 +56,21 @@ final class TracePage
         return [
             ...JobFrame::props($job, $book->plan->circuit(), Progress::of($job)),
             'entry' => self::entry($book),
-            'opened' => $book->open === null ? null : self::opened($book, $book->open),
             'carried' => $book->open === null ? $book->carried() : 0,
-            'trace' => $book->open === null ? null : self::trace($job, $book),
+            ...self::fault($job, $book),
             'readings' => ReadingView::log($job, Stage::Prove),
         ];
+    }
+
+    /**
+     * @return array{opened: ?array<string, mixed>, trace: ?array<string, mixed>} what was told, and how far it is
+     *     traced; null while no fault is open
+     */
+    public static function fault(Job $job, TraceBook $book): array
+    {
+        return $book->open === null
+            ? ['opened' => null, 'trace' => null]
+            : ['opened' => self::opened($book, $book->open), 'trace' => self::trace($job, $book)];
     }
 
     /** @return array<string, mixed> what a complaint can say of this house */

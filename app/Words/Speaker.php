@@ -42,6 +42,18 @@ final class Speaker
         return $this->units instanceof Units ? $this->units : ($this->units)();
     }
 
+    /**
+     * The units of a page, for the interface, which shows and takes figures by itself.
+     *
+     * @return array{system: string, table: array<string, array{unit: string, factor: float, offset: float}>}
+     */
+    public function page(): array
+    {
+        $units = $this->units();
+
+        return ['system' => $units->value, 'table' => $units->table($this->sign(...))];
+    }
+
     public function say(Message $message): string
     {
         return match ($message->code) {

@@ -25,7 +25,6 @@ final class ShareRows
         $jobs = Job::query()->where('crew_id', $lead->crew_id);
         $links = self::open((clone $jobs)->select('id'));
         $sites = $jobs
-            ->with('system.site')
             ->findMany(array_column($links, 'job_id'))
             ->mapWithKeys(static fn (Job $job): array => [$job->id => $job->site]);
 

@@ -13,6 +13,7 @@ use App\Words\Words;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Storage;
 use Intervention\Image\ImageManager;
+use Symfony\Component\HttpFoundation\StreamedResponse;
 use Throwable;
 use Unionbit\Core\Words\Message;
 use Unionbit\Core\Words\Quantity;
@@ -84,6 +85,16 @@ final class Photographs
         if (! $whole) {
             abort(503, Words::of('records.photographs.photograph-could-not-be-kept'));
         }
+    }
+
+    /** Kept by the browser of whoever saw it: a photograph never changes. */
+    public static function picture(Photo $photo): StreamedResponse
+    {
+        return Storage::disk('local')->response((string) $photo->path, "{$photo->place}.jpg", [
+            'Content-Type' => 'image/jpeg',
+            'Cache-Control' => 'private, max-age=86400, immutable',
+            'X-Content-Type-Options' => 'nosniff',
+        ]);
     }
 
     /** Its row stands, and its picture is not on the disk: sent again, it is written again. */

@@ -14,7 +14,6 @@ use App\Records\Append;
 use App\Web\Controller;
 use App\Web\JsonResponse;
 use Illuminate\Http\UploadedFile;
-use Illuminate\Support\Facades\Storage;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 use Unionbit\Core\Words\Message;
 
@@ -105,10 +104,6 @@ final class PhotosController extends Controller
         $this->authorize('view', $job);
         $found = $job->photos()->whereNotNull('path')->findOrFail($photo);
 
-        return Storage::disk('local')->response((string) $found->path, "{$found->place}.jpg", [
-            'Content-Type' => 'image/jpeg',
-            'Cache-Control' => 'private, max-age=86400, immutable',
-            'X-Content-Type-Options' => 'nosniff',
-        ]);
+        return Photographs::picture($found);
     }
 }

@@ -22,7 +22,7 @@ final class HandleInertiaRequests extends Middleware
         return [
             ...parent::share($request),
             'user' => $user instanceof User ? self::person($user) : null,
-            'units' => self::units(),
+            'units' => app(Speaker::class)->page(),
             'solo' => config()->boolean('unionbit.solo'),
             'now' => now()->toIso8601String(),
         ];
@@ -40,14 +40,5 @@ final class HandleInertiaRequests extends Middleware
             'role' => Words::say(Message::term($user->role)),
             'preferences' => $user->preferences()->toArray(),
         ];
-    }
-
-    /** @return array{system: string, table: array<string, array{unit: string, factor: float, offset: float}>} */
-    private static function units(): array
-    {
-        $speaker = app(Speaker::class);
-        $units = $speaker->units();
-
-        return ['system' => $units->value, 'table' => $units->table($speaker->sign(...))];
     }
 }

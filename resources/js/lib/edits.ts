@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
-import type { Answer } from '@/lib/api';
-import { useOnce } from '@/lib/once';
+import type { Answer } from '@/lib/write/api';
+import { useOnce } from '@/lib/write/once';
 import { reload } from '@/lib/reload';
 
 export interface Edits {

@@ -1,5 +1,5 @@
 import { router } from '@inertiajs/react';
-import { post } from '@/lib/api';
+import { post } from '@/lib/write/api';
 import { url } from '@/lib/url';
 import type { Preferences, Shared } from '@/types';
 

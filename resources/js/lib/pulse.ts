@@ -1,5 +1,5 @@
 import { useEffect, useRef } from 'react';
-import { get } from './api';
+import { get } from './write/api';
 import { reload } from './reload';
 import { url } from '@/lib/url';
 

@@ -10,7 +10,7 @@ import { JobMenu, type Shelve } from '@/features/jobs/JobMenu';
 import { JobsBar } from '@/features/jobs/JobsBar';
 import { NewJob } from '@/features/jobs/NewJob';
 import { Row } from '@/features/jobs/Row';
-import { post, said } from '@/lib/api';
+import { post, said } from '@/lib/write/api';
 import { useKeys } from '@/lib/hooks';
 import { reload } from '@/lib/reload';
 import { url } from '@/lib/url';

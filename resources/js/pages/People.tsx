@@ -6,7 +6,7 @@ import { Person } from '@/features/people/Person';
 import { ShareList } from '@/features/share/ShareList';
 import { clock, day } from '@/lib/format';
 import { reload } from '@/lib/reload';
-import { useSend } from '@/lib/send';
+import { useSend } from '@/lib/write/send';
 import { url } from '@/lib/url';
 import { PlainShell } from '@/shell/PlainShell';
 import type { PeopleProps } from '@/types';

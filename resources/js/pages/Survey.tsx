@@ -13,7 +13,7 @@ import { Screening } from '@/features/survey/Screening';
 import { Suggestions } from '@/features/survey/Suggestions';
 import { Wanted } from '@/features/survey/Wanted';
 import { MeterDock } from '@/features/meter-dock/MeterDock';
-import { said } from '@/lib/api';
+import { said } from '@/lib/write/api';
 import { useEdits } from '@/lib/edits';
 import { Shell } from '@/shell/Shell';
 import { url } from '@/lib/url';

@@ -1,6 +1,6 @@
 import { router, usePage } from '@inertiajs/react';
 import { useState } from 'react';
-import { post, said } from '@/lib/api';
+import { post, said } from '@/lib/write/api';
 import { day } from '@/lib/format';
 import { url } from '@/lib/url';
 import type { Frame } from '@/types';

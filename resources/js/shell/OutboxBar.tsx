@@ -1,4 +1,4 @@
-import { drop, useOutbox } from '@/lib/outbox';
+import { drop, useOutbox } from '@/lib/write/outbox';
 import { State } from '@/ui/State';
 import { say } from '@/words';
 

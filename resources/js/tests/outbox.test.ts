@@ -1,5 +1,5 @@
 import { beforeEach, expect, it, vi } from 'vitest';
-import type { Kept } from '@/lib/outbox';
+import type { Kept } from '@/lib/write/outbox';
 import { server, settled } from './server';
 
 const reload = vi.hoisted(() => vi.fn(() => Promise.resolve()));
@@ -12,7 +12,7 @@ const ids = (): string[] => stored().map((entry) => entry.body.id);
 /** As after the page was opened anew: what is held comes from the device alone. */
 async function opened() {
     vi.resetModules();
-    return import('@/lib/outbox');
+    return import('@/lib/write/outbox');
 }
 
 beforeEach(() => {

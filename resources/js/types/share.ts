@@ -1,6 +1,7 @@
 // Links out of the crew, and the page that they open.
 import type { HandoverProps } from './handover';
 import type { Insulation, Shared } from './shared';
+import type { TraceProps, TraceRowView } from './trace';
 
 export interface ShareRow {
     id: number;
@@ -48,19 +49,10 @@ export interface SharedProps extends Shared, Partial<Pick<HandoverProps, Recorde
     worth?: string[];
     traced?: {
         at: string;
-        told: { call: string; sees: string[]; when: string }[];
+        told: NonNullable<TraceProps['opened']>['told'];
         history: string[];
         finished: boolean;
-        rows: {
-            number: number;
-            at: string;
-            place: string;
-            test: string;
-            setup: string[];
-            result: string;
-            withdrawn: boolean;
-            odd: boolean;
-        }[];
+        rows: Pick<TraceRowView, 'number' | 'at' | 'place' | 'test' | 'setup' | 'result' | 'withdrawn' | 'odd'>[];
         suspects: { title: string; detail: string; percent: number }[];
     } | null;
 }

@@ -1,6 +1,6 @@
 import { usePage } from '@inertiajs/react';
 import { useState } from 'react';
-import { said } from '@/lib/api';
+import { said } from '@/lib/write/api';
 import { prefer } from '@/lib/person';
 import { reload } from '@/lib/reload';
 import { useUnits } from '@/lib/units';

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { Field } from '@/ui/Field';
-import { useSend } from '@/lib/send';
+import { useSend } from '@/lib/write/send';
 import { url } from '@/lib/url';
 import { Bad, State } from '@/ui/State';
 import { say } from '@/words';

@@ -1,6 +1,6 @@
 import { usePage } from '@inertiajs/react';
 import { clock, day } from '@/lib/format';
-import { useSend } from '@/lib/send';
+import { useSend } from '@/lib/write/send';
 import { url } from '@/lib/url';
 import type { AccountProps } from '@/types';
 import { Bad, State } from '@/ui/State';

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { useSend } from '@/lib/send';
+import { useSend } from '@/lib/write/send';
 import { url } from '@/lib/url';
 import { Dialog } from '@/ui/Dialog';
 import { Glyph } from '@/ui/Glyph';

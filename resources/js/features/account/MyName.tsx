@@ -1,7 +1,7 @@
 import { usePage } from '@inertiajs/react';
 import { useState } from 'react';
 import { Field } from '@/ui/Field';
-import { useSend } from '@/lib/send';
+import { useSend } from '@/lib/write/send';
 import { url } from '@/lib/url';
 import type { AccountProps } from '@/types';
 import { say } from '@/words';

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { Field } from '@/ui/Field';
 import { day } from '@/lib/format';
 import { reload } from '@/lib/reload';
-import { useSend } from '@/lib/send';
+import { useSend } from '@/lib/write/send';
 import { url } from '@/lib/url';
 import type { AccountProps } from '@/types';
 import { Bad, State } from '@/ui/State';

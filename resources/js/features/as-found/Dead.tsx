@@ -1,6 +1,6 @@
 import { Link, usePage } from '@inertiajs/react';
-import { said } from '@/lib/api';
-import { useRecord } from '@/lib/once';
+import { said } from '@/lib/write/api';
+import { useRecord } from '@/lib/write/once';
 import { url } from '@/lib/url';
 import type { ProveProps } from '@/types';
 import { Glyph } from '@/ui/Glyph';

@@ -1,7 +1,7 @@
 import { Link, usePage } from '@inertiajs/react';
 import { clsx } from 'clsx';
 import type { ReactNode } from 'react';
-import { said } from '@/lib/api';
+import { said } from '@/lib/write/api';
 import { useEdits } from '@/lib/edits';
 import { url } from '@/lib/url';
 import type { AsFoundView, Frame } from '@/types';

@@ -1,6 +1,6 @@
 import { clsx } from 'clsx';
 import { useEffect, useState } from 'react';
-import { post } from '@/lib/api';
+import { post } from '@/lib/write/api';
 import { field, rounded, sent, shown, unitOf, useUnits, written, type Entry } from '@/lib/units';
 import type { FigureResult, FigureView } from '@/types';
 import { Bad } from '@/ui/State';

@@ -1,4 +1,4 @@
-import { useErrand } from '@/lib/errand';
+import { useErrand } from '@/lib/write/errand';
 import { Bad } from '@/ui/State';
 
 /** A file that takes a moment to make: asked for, waited for with how far it is, and then it comes. */

@@ -1,6 +1,6 @@
 import { useRef, useState, type PointerEvent } from 'react';
-import { said } from '@/lib/api';
-import { useOnce } from '@/lib/once';
+import { said } from '@/lib/write/api';
+import { useOnce } from '@/lib/write/once';
 import { reload } from '@/lib/reload';
 import { url } from '@/lib/url';
 import { Bad } from '@/ui/State';

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { said } from '@/lib/api';
+import { said } from '@/lib/write/api';
 import type { Edits } from '@/lib/edits';
 import type { SurveyProps } from '@/types';
 import { Bad } from '@/ui/State';

@@ -1,7 +1,7 @@
 import { router, usePage } from '@inertiajs/react';
 import { useState } from 'react';
-import { said, type Answer } from '@/lib/api';
-import { useOnce } from '@/lib/once';
+import { said, type Answer } from '@/lib/write/api';
+import { useOnce } from '@/lib/write/once';
 import { url } from '@/lib/url';
 import type { JobRow, JobsProps } from '@/types';
 import { Dialog } from '@/ui/Dialog';

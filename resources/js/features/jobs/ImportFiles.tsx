@@ -1,7 +1,7 @@
 import { clsx } from 'clsx';
 import { Link } from '@inertiajs/react';
 import { useRef, useState } from 'react';
-import { newId, said, upload, type Answer } from '@/lib/api';
+import { newId, said, upload, type Answer } from '@/lib/write/api';
 import { reload } from '@/lib/reload';
 import { url } from '@/lib/url';
 import type { ImportReport } from '@/types';

@@ -1,7 +1,7 @@
 import { router, usePage } from '@inertiajs/react';
 import { useState } from 'react';
-import { said, type Answer } from '@/lib/api';
-import { useOnce } from '@/lib/once';
+import { said, type Answer } from '@/lib/write/api';
+import { useOnce } from '@/lib/write/once';
 import { sent, shown, unitOf, useUnits, written, type Entry } from '@/lib/units';
 import { url } from '@/lib/url';
 import type { JobsProps } from '@/types';

@@ -1,6 +1,6 @@
 import { useState } from 'react';
-import { said } from '@/lib/api';
-import { useRecord } from '@/lib/once';
+import { said } from '@/lib/write/api';
+import { useRecord } from '@/lib/write/once';
 import type { Reading } from '@/types';
 import { Bad } from '@/ui/State';
 import { say } from '@/words';

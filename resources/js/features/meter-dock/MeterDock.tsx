@@ -1,15 +1,15 @@
 import { clsx } from 'clsx';
 import { usePage } from '@inertiajs/react';
 import { useState } from 'react';
-import { post, said } from '@/lib/api';
-import { useRecord } from '@/lib/once';
+import { post, said } from '@/lib/write/api';
+import { useRecord } from '@/lib/write/once';
 import { clock, figure, pointName, range, signUnit } from '@/lib/format';
 import { useKeys } from '@/lib/hooks';
 import { useAskPower, useProbes } from '@/shell/Shell';
 import { url } from '@/lib/url';
 import type { Expectation, Frame, Mode, PointInfo, Reading } from '@/types';
 import { Glyph, Unit, type GlyphName } from '@/ui/Glyph';
-import { useOutbox } from '@/lib/outbox';
+import { useOutbox } from '@/lib/write/outbox';
 import { Bad, State } from '@/ui/State';
 import { Keypad } from './Keypad';
 import { PointPicker } from './PointPicker';

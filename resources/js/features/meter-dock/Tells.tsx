@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { post, said } from '@/lib/api';
+import { post, said } from '@/lib/write/api';
 import { figure } from '@/lib/format';
 import { faultPlace } from '@/lib/names';
 import { url } from '@/lib/url';

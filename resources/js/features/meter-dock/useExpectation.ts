@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import { post, said } from '@/lib/api';
+import { post, said } from '@/lib/write/api';
 import { url } from '@/lib/url';
 import type { Expectation, Mode } from '@/types';
 import { say } from '@/words';

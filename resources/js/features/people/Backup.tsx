@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
-import { get } from '@/lib/api';
-import { useErrand } from '@/lib/errand';
+import { get } from '@/lib/write/api';
+import { useErrand } from '@/lib/write/errand';
 import { clock, day } from '@/lib/format';
 import { url } from '@/lib/url';
 import { Bad, State } from '@/ui/State';

@@ -1,6 +1,6 @@
 import { usePage } from '@inertiajs/react';
 import { clock, day } from '@/lib/format';
-import { useSend } from '@/lib/send';
+import { useSend } from '@/lib/write/send';
 import { url } from '@/lib/url';
 import type { LinkRow, PeopleProps } from '@/types';
 import { Bad } from '@/ui/State';

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { day } from '@/lib/format';
-import { useSend } from '@/lib/send';
+import { useSend } from '@/lib/write/send';
 import { url } from '@/lib/url';
 import type { PeopleProps, PersonRow } from '@/types';
 import { Choice } from '@/ui/Choice';

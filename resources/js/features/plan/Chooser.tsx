@@ -1,6 +1,6 @@
 import { clsx } from 'clsx';
 import { useEffect, useState } from 'react';
-import { get, said } from '@/lib/api';
+import { get, said } from '@/lib/write/api';
 import { useEdits } from '@/lib/edits';
 import { url } from '@/lib/url';
 import type { AnswerValue, QuestionView, ThermostatChoice, ThermostatRow } from '@/types';

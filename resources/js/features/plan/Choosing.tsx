@@ -1,6 +1,6 @@
 import { usePage } from '@inertiajs/react';
 import { useState } from 'react';
-import { post } from '@/lib/api';
+import { post } from '@/lib/write/api';
 import { reload } from '@/lib/reload';
 import { url } from '@/lib/url';
 import type { PlanProps } from '@/types';

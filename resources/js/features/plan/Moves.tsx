@@ -1,6 +1,6 @@
 import { usePage } from '@inertiajs/react';
-import { said } from '@/lib/api';
-import { useRecord } from '@/lib/once';
+import { said } from '@/lib/write/api';
+import { useRecord } from '@/lib/write/once';
 import { useAskPower } from '@/shell/Shell';
 import type { MoveRow, PlanProps } from '@/types';
 import { Glyph } from '@/ui/Glyph';

@@ -1,5 +1,5 @@
 import { Link, usePage } from '@inertiajs/react';
-import { said, type Answer } from '@/lib/api';
+import { said, type Answer } from '@/lib/write/api';
 import { url } from '@/lib/url';
 import type { PlanProps } from '@/types';
 import { Glyph } from '@/ui/Glyph';

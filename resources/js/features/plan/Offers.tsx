@@ -1,6 +1,6 @@
 import { clsx } from 'clsx';
 import { useEffect, useState } from 'react';
-import { get, said } from '@/lib/api';
+import { get, said } from '@/lib/write/api';
 import type { Edits } from '@/lib/edits';
 import { url } from '@/lib/url';
 import type { Candidate, Choice, Offers as Offered, Weights, PlanView } from '@/types';

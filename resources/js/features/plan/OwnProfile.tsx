@@ -1,5 +1,5 @@
 import { useRef, useState } from 'react';
-import { post, said, type Answer } from '@/lib/api';
+import { post, said, type Answer } from '@/lib/write/api';
 import { reload } from '@/lib/reload';
 import { Field } from '@/features/jobs/fields';
 import { url } from '@/lib/url';

@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import { get } from '@/lib/api';
+import { get } from '@/lib/write/api';
 import { Places } from '@/features/meter-dock/Tells';
 import { url } from '@/lib/url';
 import type { CannotTell as Group } from '@/types';

@@ -1,8 +1,8 @@
 import { Link, usePage } from '@inertiajs/react';
 import { useEffect, useState } from 'react';
-import { get, said } from '@/lib/api';
+import { get, said } from '@/lib/write/api';
 import { faultPlace } from '@/lib/names';
-import { useRecord } from '@/lib/once';
+import { useRecord } from '@/lib/write/once';
 import { url } from '@/lib/url';
 import type { OutcomeName, ProveProps, StepView } from '@/types';
 import { Glyph } from '@/ui/Glyph';

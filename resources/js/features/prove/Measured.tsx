@@ -1,8 +1,8 @@
 import { usePage } from '@inertiajs/react';
 import { useState } from 'react';
-import { said } from '@/lib/api';
+import { said } from '@/lib/write/api';
 import { clock } from '@/lib/format';
-import { useRecord } from '@/lib/once';
+import { useRecord } from '@/lib/write/once';
 import { rounded, sent, shown, unitOf, useUnits, written, type Entry } from '@/lib/units';
 import { UnitSwitch } from '@/ui/UnitSwitch';
 import type { Measurement, ProveProps } from '@/types';

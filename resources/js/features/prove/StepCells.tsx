@@ -1,9 +1,9 @@
 import { clsx } from 'clsx';
 import { usePage } from '@inertiajs/react';
 import { useState, type ReactNode } from 'react';
-import { newId, post, said } from '@/lib/api';
+import { newId, post, said } from '@/lib/write/api';
 import { reload } from '@/lib/reload';
-import { useRecord } from '@/lib/once';
+import { useRecord } from '@/lib/write/once';
 import { clock, countdown } from '@/lib/format';
 import { useSecondsLeft } from '@/lib/hooks';
 import { meterUsed } from '@/lib/keys';

@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import { get, said } from '@/lib/api';
+import { get, said } from '@/lib/write/api';
 import { url } from '@/lib/url';
 import type { CoverageAnswer } from '@/types';
 

@@ -1,7 +1,7 @@
 import { clsx } from 'clsx';
 import { usePage } from '@inertiajs/react';
-import { said } from '@/lib/api';
-import { useRecord } from '@/lib/once';
+import { said } from '@/lib/write/api';
+import { useRecord } from '@/lib/write/once';
 import { clock } from '@/lib/format';
 import type { SetProps, SettingRow } from '@/types';
 import { Bad } from '@/ui/State';

@@ -1,8 +1,8 @@
 import { usePage } from '@inertiajs/react';
 import { useState } from 'react';
-import { said } from '@/lib/api';
+import { said } from '@/lib/write/api';
 import { pointName } from '@/lib/format';
-import { useRecord } from '@/lib/once';
+import { useRecord } from '@/lib/write/once';
 import { useAskPower, useProbes } from '@/shell/Shell';
 import type { Frame, TemporaryThing } from '@/types';
 import { Glyph } from '@/ui/Glyph';

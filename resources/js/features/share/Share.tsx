@@ -1,6 +1,6 @@
 import { usePage } from '@inertiajs/react';
 import { useState } from 'react';
-import { get, said } from '@/lib/api';
+import { get, said } from '@/lib/write/api';
 import { url } from '@/lib/url';
 import type { Frame, SharesAnswer } from '@/types';
 import { Dialog } from '@/ui/Dialog';

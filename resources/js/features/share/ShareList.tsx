@@ -1,5 +1,5 @@
 import { clock, day } from '@/lib/format';
-import { useSend } from '@/lib/send';
+import { useSend } from '@/lib/write/send';
 import { url } from '@/lib/url';
 import type { ShareRow } from '@/types';
 import { Bad } from '@/ui/State';

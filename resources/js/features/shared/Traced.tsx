@@ -1,4 +1,5 @@
 import { clsx } from 'clsx';
+import { RowCells, RowHead } from '@/features/trace/RowCells';
 import { clock, day } from '@/lib/format';
 import type { SharedProps } from '@/types';
 import { say } from '@/words';
@@ -27,37 +28,17 @@ export function Traced({ fault }: { fault: NonNullable<SharedProps['traced']> | 
             {fault.rows.length > 0 && (
                 <div tabIndex={0} role="group" aria-label={title} className="mt-2 overflow-x-auto">
                     <table className="trace__rows min-w-[560px]">
-                        <thead>
-                            <tr>
-                                <th scope="col">{say('trace.number')}</th>
-                                <th scope="col">{say('trace.time')}</th>
-                                <th scope="col">{say('trace.where')}</th>
-                                <th scope="col">{say('trace.test')}</th>
-                                <th scope="col" className="!text-right">
-                                    {say('trace.showed')}
-                                </th>
-                            </tr>
-                        </thead>
+                        <RowHead />
                         <tbody>
                             {[...fault.rows].reverse().map((row) => (
                                 <tr key={row.number} className={clsx(row.withdrawn && 'trace__gone')}>
-                                    <td className="mono">{row.number}</td>
-                                    <td className="mono">{clock(row.at)}</td>
-                                    <td>{row.place}</td>
-                                    <td>
-                                        {row.test}
-                                        {row.setup.length > 0 && (
-                                            <small className="block text-note text-muted">{row.setup.join(' ')}</small>
-                                        )}
-                                    </td>
-                                    <td className="mono text-right">
-                                        {row.result}
+                                    <RowCells row={row}>
                                         {(row.withdrawn || row.odd) && (
                                             <small className="block text-note text-caution-ink">
                                                 {row.withdrawn ? say('trace.taken-back') : say('trace.nobody-explains')}
                                             </small>
                                         )}
-                                    </td>
+                                    </RowCells>
                                 </tr>
                             ))}
                         </tbody>

@@ -1,6 +1,6 @@
 import { clsx } from 'clsx';
 import { useEffect, useRef, useState } from 'react';
-import { post } from '@/lib/api';
+import { post } from '@/lib/write/api';
 import type { Edits } from '@/lib/edits';
 import { useKeys } from '@/lib/hooks';
 import { url } from '@/lib/url';
@@ -8,7 +8,7 @@ import type { CableView, EntryPreview, SurveyProps } from '@/types';
 import { complete } from './complete';
 import { EndTag, Swatch } from '@/ui/Tag';
 import { Bad, State } from '@/ui/State';
-import { said } from '@/lib/api';
+import { said } from '@/lib/write/api';
 import { keyed } from '@/ui/marks';
 import { rich, say } from '@/words';
 

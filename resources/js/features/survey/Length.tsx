@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { said } from '@/lib/api';
+import { said } from '@/lib/write/api';
 import { sent, shown, unitOf, useUnits, written, type Entry } from '@/lib/units';
 import type { CableView } from '@/types';
 import { Bad } from '@/ui/State';

@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import { post, said } from '@/lib/api';
+import { post, said } from '@/lib/write/api';
 import type { Edits } from '@/lib/edits';
 import { url } from '@/lib/url';
 import type { CableView, EntryPreview } from '@/types';

@@ -1,7 +1,7 @@
 import { clsx } from 'clsx';
 import { useRef, useState } from 'react';
-import { said } from '@/lib/api';
-import { useOnce } from '@/lib/once';
+import { said } from '@/lib/write/api';
+import { useOnce } from '@/lib/write/once';
 import { reload } from '@/lib/reload';
 import { url } from '@/lib/url';
 import type { CableView, PhotoMark, PhotoView } from '@/types';

@@ -1,7 +1,7 @@
 import { clsx } from 'clsx';
 import { useRef, useState } from 'react';
-import { newId, said, upload } from '@/lib/api';
-import { useOnce } from '@/lib/once';
+import { newId, said, upload } from '@/lib/write/api';
+import { useOnce } from '@/lib/write/once';
 import { reduced } from '@/lib/picture';
 import { reload } from '@/lib/reload';
 import { url } from '@/lib/url';

@@ -1,6 +1,6 @@
 import { clsx } from 'clsx';
 import { useEffect, useRef, useState, type RefObject } from 'react';
-import { said, type Answer } from '@/lib/api';
+import { said, type Answer } from '@/lib/write/api';
 import type { Edits } from '@/lib/edits';
 import { useKeys } from '@/lib/hooks';
 import { field, sent, shown, unitOf, useUnits, written, type Entry, type Units } from '@/lib/units';

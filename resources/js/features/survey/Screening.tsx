@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { said } from '@/lib/api';
+import { said } from '@/lib/write/api';
 import type { Edits } from '@/lib/edits';
 import type { Finding } from '@/types';
 import { Glyph } from '@/ui/Glyph';

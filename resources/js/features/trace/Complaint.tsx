@@ -1,6 +1,6 @@
 import { usePage } from '@inertiajs/react';
 import { useState } from 'react';
-import { post, said } from '@/lib/api';
+import { post, said } from '@/lib/write/api';
 import { url } from '@/lib/url';
 import type { TraceProps } from '@/types';
 import { Glyph } from '@/ui/Glyph';

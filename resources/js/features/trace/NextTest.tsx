@@ -1,7 +1,7 @@
 import { Link, usePage } from '@inertiajs/react';
 import { useState } from 'react';
-import { said } from '@/lib/api';
-import { useRecord } from '@/lib/once';
+import { said } from '@/lib/write/api';
+import { useRecord } from '@/lib/write/once';
 import { url } from '@/lib/url';
 import { useAskPower } from '@/shell/Shell';
 import type { TraceProps, TraceProposal, TraceView } from '@/types';

@@ -1,12 +1,12 @@
 import { clsx } from 'clsx';
 import { useState } from 'react';
-import { clock } from '@/lib/format';
 import { useProbes } from '@/shell/Shell';
 import type { TraceRowView } from '@/types';
 import { Glyph } from '@/ui/Glyph';
 import { modeOf } from './modeOf';
 import { say } from '@/words';
 import { Problem } from './Problem';
+import { RowCells, RowHead } from './RowCells';
 import { useTrace } from './useTrace';
 
 /** Every row, the latest first: what was done, what it showed, what it moved. Taken back, it stays and says so. */
@@ -17,34 +17,16 @@ export function Rows({ rows }: { rows: TraceRowView[] }) {
     return (
         <div className="flex-none overflow-x-auto">
             <table className="trace__rows">
-                <thead>
-                    <tr>
-                        <th scope="col">{say('trace.number')}</th>
-                        <th scope="col">{say('trace.time')}</th>
-                        <th scope="col">{say('trace.where')}</th>
-                        <th scope="col">{say('trace.test')}</th>
-                        <th scope="col" className="!text-right">
-                            {say('trace.showed')}
-                        </th>
-                        <th scope="col">{say('trace.moved')}</th>
-                        <th scope="col">
-                            <span className="vh">{say('trace.what-to-do')}</span>
-                        </th>
-                    </tr>
-                </thead>
+                <RowHead>
+                    <th scope="col">{say('trace.moved')}</th>
+                    <th scope="col">
+                        <span className="vh">{say('trace.what-to-do')}</span>
+                    </th>
+                </RowHead>
                 <tbody>
                     {rows.map((row) => (
                         <tr key={row.id} className={clsx(row.withdrawn && 'trace__gone', row.odd && 'trace__odd')}>
-                            <td className="mono">{row.number}</td>
-                            <td className="mono">{clock(row.at)}</td>
-                            <td>{row.place}</td>
-                            <td>
-                                {row.test}
-                                {row.setup.length > 0 && (
-                                    <small className="block text-note text-muted">{row.setup.join(' ')}</small>
-                                )}
-                            </td>
-                            <td className="mono text-right">{row.result}</td>
+                            <RowCells row={row} />
                             <td>
                                 {row.withdrawn
                                     ? say('trace.taken-back')

@@ -1,7 +1,7 @@
 import { usePage } from '@inertiajs/react';
 import { useState } from 'react';
-import { newId, post, said } from '@/lib/api';
-import { useRecord } from '@/lib/once';
+import { newId, post, said } from '@/lib/write/api';
+import { useRecord } from '@/lib/write/once';
 import { reload } from '@/lib/reload';
 import { url } from '@/lib/url';
 import type { TraceProps } from '@/types';

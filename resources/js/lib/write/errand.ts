@@ -1,5 +1,5 @@
 import { useRef, useState } from 'react';
-import { newId, run, said } from '@/lib/api';
+import { newId, run, said } from '@/lib/write/api';
 import { say } from '@/words';
 
 /**

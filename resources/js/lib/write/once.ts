@@ -1,6 +1,6 @@
 import { useCallback, useRef, useState } from 'react';
-import { newId, post, type Answer } from '@/lib/api';
-import { keep } from '@/lib/outbox';
+import { newId, post, type Answer } from '@/lib/write/api';
+import { keep } from '@/lib/write/outbox';
 import { reload } from '@/lib/reload';
 import { url, type JobRoute } from '@/lib/url';
 import { say } from '@/words';

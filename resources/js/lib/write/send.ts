@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { post, said } from './api';
-import { reload } from './reload';
+import { reload } from '../reload';
 
 /** A write of a small form: under way, what was wrong by field, and what came back. */
 export function useSend<T = unknown>(address: string) {

@@ -1,6 +1,6 @@
 import { useEffect, useSyncExternalStore } from 'react';
 import { post, said } from './api';
-import { reload } from './reload';
+import { reload } from '../reload';
 
 /** A record that could not be sent: kept on this device under its own id until the server has it, exactly once. */
 export interface Kept {
