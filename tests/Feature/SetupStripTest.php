@@ -152,3 +152,37 @@ it('refuses a jumper that shorts, and names the screws where one would', functio
         ->and($steps['cool-1.board-jumper'])
         ->toBe(['Beside Y stands C: a slip opens the fuse.']);
 });
+
+it('opens every stage with each kind of thing on, and with all of them', function (): void {
+    $job = landedHouse('furnace-gas-1h-1c', 'c-powered-3h-2c');
+    raiseFlag($job, 'isolated', '0.0');
+    $offered = [];
+    foreach (said(SetupStrip::view($job))['others'] as $thing) {
+        $offered[$thing['kind']] ??= $thing;
+    }
+    expect(array_keys($offered))->toContain('face', 'link', 'door', 'switch', 'breaker', 'plug', 'coil');
+    foreach ($offered as $thing) {
+        putOn($job, $thing['kind'], $thing['a'], $thing['b'])->assertCreated();
+        foreach (['prove', 'trace', 'handover'] as $stage) {
+            $this->get("/jobs/{$job->id}/{$stage}")->assertOk();
+        }
+        putOn($job, $thing['kind'], $thing['a'], $thing['b'], false)->assertCreated();
+    }
+    foreach ($offered as $thing) {
+        putOn($job, $thing['kind'], $thing['a'], $thing['b'])->assertCreated();
+    }
+    foreach (['survey', 'plan', 'set', 'prove', 'trace', 'handover'] as $stage) {
+        $this->get("/jobs/{$job->id}/{$stage}")->assertOk();
+    }
+});
+
+it('opens every stage and works out every answer with a conductor on the cabinet', function (): void {
+    $job = landedHouse('furnace-gas-1h-1c', 'c-powered-1h-1c');
+    editSurvey($job, 'change-conductor', ['cable' => 'A', 'number' => 4, 'line' => 'grn G>G cabinet'])->assertOk();
+    expect($job->refresh()->survey['cables'][0]['conductors'][3]['condition'])->toBe(['cabinet']);
+    foreach (['survey', 'plan', 'set', 'prove', 'trace', 'handover', 'coverage'] as $page) {
+        $this->get("/jobs/{$job->id}/{$page}")->assertOk();
+    }
+    $step = array_key_first(StepRecord::all($job->refresh()));
+    $this->getJson("/jobs/{$job->id}/cannot-tell?step={$step}")->assertOk();
+});

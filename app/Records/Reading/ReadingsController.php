@@ -14,9 +14,9 @@ final class ReadingsController extends Controller
     {
         $place = $request->place();
 
-        return new JsonResponse(
-            $place->context($request->job())->expect($place->mode, $place->a, $place->b)->toArray(),
-        );
+        $expected = $place->context($request->job())->expect($place->mode, $place->a, $place->b);
+
+        return new JsonResponse([...$expected->toArray(), 'harms' => $expected->harms()]);
     }
 
     public function store(ReadingRequest $request): JsonResponse

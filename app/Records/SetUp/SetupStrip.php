@@ -7,13 +7,9 @@ namespace App\Records\SetUp;
 use App\House\House;
 use App\Models\Job;
 use App\Models\Record\TemporaryThing;
-use Unionbit\Core\Circuit\Standing\LineSwitch;
+use Unionbit\Core\Circuit\Standing\Offered;
 use Unionbit\Core\Circuit\Standing\Strip;
 use Unionbit\Core\Circuit\Standing\Thing;
-use Unionbit\Core\Circuit\Standing\ThingKind;
-use Unionbit\Core\Equipment\Load;
-use Unionbit\Core\Equipment\Transformer;
-use Unionbit\Core\Wiring\Cable;
 use Unionbit\Core\Words\Message;
 
 /** What stood on a job's house for a test, at any of its records: by what was put on and put back. */
@@ -65,41 +61,7 @@ final readonly class SetupStrip
     public static function view(Job $job): array
     {
         $strip = self::of($job);
-        $house = House::of($job);
-        $circuit = $house->circuit();
-        $archetype = $house->installation->archetype;
-        $others = [
-            new Thing(ThingKind::FaceOff),
-            new Thing(ThingKind::Link),
-            new Thing(ThingKind::Door),
-            ...array_map(
-                static fn (LineSwitch $s): Thing => new Thing(ThingKind::Switch, $s->value),
-                LineSwitch::cases(),
-            ),
-            ...array_map(
-                static fn (Transformer $t): Thing => new Thing(ThingKind::Breaker, $t->id),
-                array_values(
-                    array_filter(
-                        $house->installation->transformers(),
-                        static fn (Transformer $t): bool => $t->fuseAmps !== null,
-                    ),
-                ),
-            ),
-            ...array_merge(
-                [],
-                ...array_map(
-                    static fn (Cable $c): array => [
-                        new Thing(ThingKind::Plug, "{$c->id}.near"),
-                        new Thing(ThingKind::Plug, "{$c->id}.far"),
-                    ],
-                    $house->installation->cables,
-                ),
-            ),
-            ...array_map(
-                static fn (Load $l): Thing => new Thing(ThingKind::Coil, $l->id),
-                array_values(array_filter($archetype->loads, static fn (Load $l): bool => $l->kind->hasState())),
-            ),
-        ];
+        $circuit = House::of($job)->circuit();
         $say = static fn (Thing $t): array => [
             'key' => $t->key(),
             'kind' => $t->kind->value,
@@ -112,10 +74,10 @@ final readonly class SetupStrip
 
         return [
             'standing' => array_values(array_map($say, $strip->things)),
-            'others' => array_values(
-                array_map(
-                    $say,
-                    array_filter($others, static fn (Thing $t): bool => $t->isOf($circuit) && ! $strip->has($t)),
+            'others' => array_map(
+                $say,
+                array_values(
+                    array_filter(Offered::on($circuit), static fn (Thing $t): bool => ! $strip->has($t)),
                 ),
             ),
         ];

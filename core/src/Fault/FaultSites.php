@@ -7,6 +7,7 @@ namespace Unionbit\Core\Fault;
 use Unionbit\Core\Circuit\Netlist\Element;
 use Unionbit\Core\Circuit\Netlist\ElementKind;
 use Unionbit\Core\Circuit\Netlist\Netlist;
+use Unionbit\Core\Circuit\Netlist\ThermostatParts;
 use Unionbit\Core\Equipment\Load;
 use Unionbit\Core\Equipment\Observable;
 use Unionbit\Core\Equipment\SharedKit;
@@ -37,9 +38,9 @@ final readonly class FaultSites
             'winding-fused' => $this->supplies(static fn (Transformer $t): bool => $t->fuseAmps !== null),
             'winding-unfused' => $this->supplies(static fn (Transformer $t): bool => $t->fuseAmps === null),
             'switch' => $this->kind(ElementKind::ThermostatSwitch),
-            'link' => $this->ids(static fn (Element $e): bool => $e->id === 'plate.link'),
+            'link' => $this->ids(static fn (Element $e): bool => $e->id === ThermostatParts::LINK),
             'tie' => $this->ids(
-                static fn (Element $e): bool => $e->kind === ElementKind::Jumper && $e->id !== 'plate.link',
+                static fn (Element $e): bool => $e->kind === ElementKind::Jumper && $e->id !== ThermostatParts::LINK,
             ),
             'conductor' => $this->ids(
                 static fn (Element $e): bool => $e->kind === ElementKind::Wire && $e->isAt('near'),

@@ -70,6 +70,14 @@ final readonly class Profile
     ) {
     }
 
+    /** @return ?array{string, string} the two points that the Rc–Rh link joins, where the outputs are */
+    public function linkPoints(): ?array
+    {
+        return $this->link === null
+            ? null
+            : ["{$this->outputs->value}.{$this->link[0]}", "{$this->outputs->value}.{$this->link[1]}"];
+    }
+
     public function terminal(string $printed): ?PlateTerminal
     {
         foreach ($this->terminals as $terminal) {

@@ -142,6 +142,8 @@ export interface Expectation {
     decidedBy: string[] | null;
     refused: string | null;
     notes: string[];
+    /** Those of the notes that mean harm now. Not kept with a reading. */
+    harms?: string[];
 }
 export interface Reading {
     id: string;

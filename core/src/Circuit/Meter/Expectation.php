@@ -132,6 +132,23 @@ final readonly class Expectation
         return $this->low !== null && $this->high !== null && $value >= $this->low && $value <= $this->high;
     }
 
+    /** Notes that mean harm now; the others widen what may be read, or say what a clamp holds. */
+    private const HARM = [
+        'circuit.circuit.fuse-opens',
+        'circuit.circuit.fuse-may-open',
+        'circuit.circuit.transformer-gives-at-24-v',
+        'circuit.supplies.transformer-off-fed-backwards-from',
+        'circuit.supplies.two-transformers-joined-one-switched',
+    ];
+
+    /** @return list<Message> those of the notes that mean harm */
+    public function harms(): array
+    {
+        return array_values(
+            array_filter($this->notes, static fn (Message $note): bool => in_array($note->code, self::HARM, true)),
+        );
+    }
+
     /** @return array<string, mixed> */
     public function toArray(): array
     {

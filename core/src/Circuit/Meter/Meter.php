@@ -39,7 +39,7 @@ final readonly class Meter
     private const OVER_LIMIT_OHMS = 10.0e6;
 
     /** Reading of an idle lead pair and pick-up, volts; and a hand meter's accuracy, part of the reading. */
-    private const VOLT_FLOOR = 0.5;
+    public const VOLT_FLOOR = 0.5;
 
     private const ACCURACY = 0.01;
 
@@ -162,13 +162,21 @@ final readonly class Meter
         }
         $values = [$this->metered($nominal, $a, $b)];
         $edge = [];
+        $points = [$nominal];
         foreach (Tolerance::corners() as $corner) {
-            $point = $this->circuit->operate($setup, $corner);
+            $points[] = $point = $this->circuit->operate($setup, $corner);
             $values[] = $value = $this->metered($point, $a, $b);
             $edge += $this->otherOutcome($nominal, $point, $value);
         }
         $path = Path::find($netlist, $nominal->network->probe($a, $b), $a, $b);
-        $notes = [...$nominal->notes, ...$this->otherState($setup, $nominal, $a, $b), ...array_values($edge)];
+        $asked = Decider::isAsked($path);
+        $decider = $asked ? (new Decider($this->circuit, $setup, $points))->pair($path, $a, $b) : null;
+        $notes = [
+            ...$nominal->notes,
+            ...$this->otherState($setup, $nominal, $a, $b),
+            ...array_values($edge),
+            ...$asked && $decider === null ? [Message::of('circuit.meter.no-volts-decide')] : [],
+        ];
 
         return new Expectation(
             mode: MeterMode::Volts,
@@ -181,7 +189,7 @@ final readonly class Meter
             overLimit: false,
             reason: Explanation::volts($nominal, $path, $a, $b),
             path: Explanation::steps($nominal, $path),
-            decidedBy: $this->decider($path, $a, $b),
+            decidedBy: $decider,
             refused: null,
             notes: $notes,
         );
@@ -393,27 +401,5 @@ final readonly class Meter
         }
 
         return $netlist;
-    }
-
-    /**
-     * 0 V across a closed switch reads the same with the switch open and the load's path broken: the call
-     * terminal against the common decides.
-     *
-     * @return ?array{string, string}
-     */
-    private function decider(Path $path, string $a, string $b): ?array
-    {
-        if (! $path->isCopper() || $path->ofKind(ElementKind::ThermostatSwitch, ElementKind::Jumper) === []) {
-            return null;
-        }
-        $hot = $this->circuit->profile->hots();
-        $call = in_array($a, array_map(static fn ($t): string => $t->point(), $hot), true) ? $b : $a;
-        $place = explode('.', $call)[0];
-        $common =
-            $place === 'wall'
-                ? $this->circuit->profile->named(\Unionbit\Core\Terminal\TerminalName::C)?->point()
-                : "{$place}.C";
-
-        return [$call, $common ?? $this->circuit->installation->archetype->transformers[0]->common];
     }
 }

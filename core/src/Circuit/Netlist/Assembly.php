@@ -44,6 +44,10 @@ final class Assembly
         $thermostat->module();
         $thermostat->wallUnit();
         $equipment->equipment();
+        // After the equipment: what touches metal must meet the metal itself, not a point that only has its name.
+        foreach ($installation->cables as $cable) {
+            $cables->damage($cable);
+        }
         $equipment->jumpers();
 
         return $net->netlist();

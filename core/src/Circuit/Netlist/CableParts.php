@@ -33,15 +33,7 @@ final readonly class CableParts
         foreach ($cable->conductors as $conductor) {
             $half = self::ohms($cable, $conductor) / 2.0;
             $id = $conductor->id();
-            $name = match (true) {
-                $cable->from === Place::Wall => $conductor->name(),
-                $cable->to->isOutdoors() => Message::of('circuit.assembly.outdoor', conductor: $conductor->name()),
-                default => Message::of(
-                    'circuit.assembly.of-cable',
-                    conductor: $conductor->name(),
-                    cable: $cable->id,
-                ),
-            };
+            $name = self::name($cable, $conductor);
             foreach (['near' => $cable->from, 'mid' => null, 'far' => $cable->to] as $part => $place) {
                 $this->net->conductor("{$id}.{$part}", $place, $name, $id);
             }
@@ -60,7 +52,6 @@ final readonly class CableParts
                 );
             }
             $this->net->copper("{$id}.h2", ElementKind::Wire, $onward, "{$id}.far", $half, $name, $id);
-            $this->damage($cable, $conductor, $name);
             $this->land($cable, 'near', $this->nearEnd($cable, $conductor), "{$id}.near", $name, $id);
             $this->land($cable, 'far', $this->farEnd($cable, $conductor), "{$id}.far", $name, $id);
         }
@@ -79,16 +70,27 @@ final readonly class CableParts
         };
     }
 
-    /** What it was found to touch, somewhere along its way: sheet metal, another conductor. */
-    private function damage(Cable $cable, Conductor $conductor, Message $name): void
+    private static function name(Cable $cable, Conductor $conductor): Message
     {
-        $id = $conductor->id();
-        if (in_array(Condition::Cabinet, $conductor->condition, true)) {
-            $this->touch("{$id}.metal", "{$id}.mid", EquipmentParts::METAL, $name, $id);
-        }
-        foreach ($conductor->touches as $number) {
-            if ($cable->conductor($number) !== null) {
-                $this->touch("{$id}.touch{$number}", "{$id}.mid", "{$cable->id}{$number}.mid", $name, $id);
+        return match (true) {
+            $cable->from === Place::Wall => $conductor->name(),
+            $cable->to->isOutdoors() => Message::of('circuit.assembly.outdoor', conductor: $conductor->name()),
+            default => Message::of('circuit.assembly.of-cable', conductor: $conductor->name(), cable: $cable->id),
+        };
+    }
+
+    /** What its conductors were found to touch, somewhere along their way: sheet metal, another conductor. */
+    public function damage(Cable $cable): void
+    {
+        foreach ($cable->conductors as $conductor) {
+            [$id, $name] = [$conductor->id(), self::name($cable, $conductor)];
+            if (in_array(Condition::Cabinet, $conductor->condition, true)) {
+                $this->touch("{$id}.metal", "{$id}.mid", EquipmentParts::METAL, $name, $id);
+            }
+            foreach ($conductor->touches as $number) {
+                if ($cable->conductor($number) !== null) {
+                    $this->touch("{$id}.touch{$number}", "{$id}.mid", "{$cable->id}{$number}.mid", $name, $id);
+                }
             }
         }
     }

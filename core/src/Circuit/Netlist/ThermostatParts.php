@@ -17,6 +17,9 @@ use Unionbit\Core\Words\Message;
 /** The thermostat: its plate with switches and link, its electronics, a module at the equipment and its wall unit. */
 final readonly class ThermostatParts
 {
+    /** The link between the two hots, where it is in. */
+    public const LINK = 'plate.link';
+
     /** A plug-in transformer of 20 VA, by the rule of {@see Transformer::sourceOhms()}. */
     private const PLUG_IN_OHMS = 69.12 / 20.0;
 
@@ -45,7 +48,7 @@ final readonly class ThermostatParts
         if ($profile->link !== null && $this->landing->linkIn) {
             [$a, $b] = $profile->link;
             $this->net->copper(
-                'plate.link',
+                self::LINK,
                 ElementKind::Jumper,
                 $this->screw($a),
                 $this->screw($b),

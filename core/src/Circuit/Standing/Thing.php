@@ -5,11 +5,15 @@ declare(strict_types=1);
 namespace Unionbit\Core\Circuit\Standing;
 
 use Unionbit\Core\Circuit\Circuit;
+use Unionbit\Core\Circuit\Edit\CircuitEdit;
+use Unionbit\Core\Circuit\Edit\Closed;
+use Unionbit\Core\Circuit\Edit\FuseBridged;
 use Unionbit\Core\Circuit\Edit\LeadOff;
 use Unionbit\Core\Circuit\Edit\Opened;
 use Unionbit\Core\Circuit\Netlist\ElementKind;
 use Unionbit\Core\Circuit\Netlist\Netlist;
 use Unionbit\Core\Circuit\Netlist\Point;
+use Unionbit\Core\Circuit\Netlist\ThermostatParts;
 use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Wiring\Conductor;
@@ -65,20 +69,14 @@ final readonly class Thing
     /** The set-up with it in place. */
     public function on(Setup $setup, Circuit $circuit): Setup
     {
-        $link = $circuit->profile->link;
-
         return match ($this->kind) {
             ThingKind::FaceOff => $setup->faceOff(),
             ThingKind::Jumper => $setup->withJumper($this->a, $this->b),
             ThingKind::Lift => $setup->lifting($this->a),
             ThingKind::Plug => $setup->lifting(...$this->ends($circuit)),
             ThingKind::Coil => $setup->with(new LeadOff($this->a)),
-            ThingKind::Breaker => $setup->withSlowFuse(),
-            ThingKind::Link => match (true) {
-                $link === null => $setup,
-                $circuit->landing->linkIn => $setup->with(new Opened('link')),
-                default => $setup->withJumper("wall.{$link[0]}", "wall.{$link[1]}"),
-            },
+            ThingKind::Breaker => $setup->with(...self::breaker($this->a)),
+            ThingKind::Link => self::linked($setup, $circuit, ! $circuit->landing->linkIn),
             ThingKind::Door, ThingKind::Switch => $setup,
         };
     }
@@ -103,6 +101,24 @@ final readonly class Thing
                 'circuit.standing.switch',
                 which: LineSwitch::tryFrom($this->a)?->label() ?? Message::raw($this->a),
             ),
+        };
+    }
+
+    /** @return list<CircuitEdit> the test breaker in the place of a transformer's fuse, whole or open: it holds */
+    public static function breaker(string $transformer): array
+    {
+        return [new Closed("{$transformer}.fuse"), new FuseBridged("{$transformer}.fuse")];
+    }
+
+    /** The set-up with the link between the two hots in or out by hand; as it is where there is none. */
+    public static function linked(Setup $setup, Circuit $circuit, bool $in): Setup
+    {
+        $ends = $circuit->profile->linkPoints();
+
+        return match (true) {
+            $ends === null || $in === $circuit->landing->linkIn => $setup,
+            $in => $setup->withJumper(...$ends),
+            default => $setup->with(new Opened(ThermostatParts::LINK)),
         };
     }
 

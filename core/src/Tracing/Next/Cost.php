@@ -121,6 +121,10 @@ final class Cost
             $bare = $test->face === Face::Bare || $was->face === Face::Bare;
             $moves[] = [Place::Wall, ['face' => $test->face->value], $bare ? self::BARE : self::FACE];
         }
+        if ($test->link !== $was->link) {
+            $in = $test->link ?? $this->circuit->landing->linkIn;
+            $moves[] = [Place::Wall, ['link' => TestSetup::linked($in)], self::JUMPER];
+        }
         foreach (array_diff($was->lifted, $test->lifted) as $end) {
             $moves[] = [$this->points->placeOf($end), ['land' => $end], self::LIFT];
         }

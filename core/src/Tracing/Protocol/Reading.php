@@ -23,7 +23,7 @@ use Unionbit\Core\Tracing\World\Prediction;
 /** Set-ups, probes, results and events out of a request, against the words of one house. */
 final readonly class Reading
 {
-    private const SETUP = ['call', 'power', 'jumpers', 'lifted', 'unplugged', 'face', 'breaker', 'phase', 'held'];
+    private const SETUP = ['call', 'power', 'jumpers', 'lifted', 'unplugged', 'face', 'breaker', 'phase', 'held', 'link'];
 
     private const EVENT = [
         'kind',
@@ -88,6 +88,7 @@ final readonly class Reading
             breaker: $this->list($test, 'breaker', $this->words->fused),
             early: $test->has('phase') && $test->at('phase')->oneOf(['settled', 'early']) === 'early',
             held: $this->list($test, 'held', $this->words->holdable),
+            link: $test->has('link') ? $test->at('link')->oneOf($this->words->linked) === 'in' : null,
         );
     }
 

@@ -35,6 +35,7 @@ final readonly class Vocabulary
      * @param  list<string>  $liftable
      * @param  list<string>  $places
      * @param  list<string>  $holdable
+     * @param  list<string>  $linked  states of the Rc–Rh link; none where the thermostat has none
      * @param  list<string>  $clampable
      * @param  list<Place>  $stand
      * @param  list<LandingFault>  $landing
@@ -53,6 +54,7 @@ final readonly class Vocabulary
         public array $liftable,
         public array $places,
         public array $holdable,
+        public array $linked,
         public array $clampable,
         public array $stand,
         private array $landing,
@@ -104,6 +106,7 @@ final readonly class Vocabulary
             $points->liftable(),
             array_map(static fn (Place $p): string => $p->value, $points->places()),
             $points->holdable(),
+            $trace->circuit->profile->link === null ? [] : ['in', 'out'],
             [...array_values($clamps), ...$own],
             $trace->places(),
             $trace->list->landing,

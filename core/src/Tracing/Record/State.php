@@ -156,6 +156,8 @@ final readonly class State
             'unplugged' => $this->setup->unplugged,
             'face' => $this->setup->face->value,
             'breaker' => $this->setup->breaker,
+            'held' => $this->setup->held,
+            'link' => TestSetup::linked($this->setup->link),
             'fuses' => $fuses,
             'repaired' => $this->repaired,
             'routine' => $this->routine?->value,

@@ -24,6 +24,7 @@ final readonly class StripSetup
     public function of(Strip $strip, CallName $call, bool $isolated): TestSetup
     {
         $jumpers = $lifted = $breaker = $held = [];
+        $link = null;
         $face = Face::On;
         foreach ($strip->things as $thing) {
             match ($thing->kind) {
@@ -34,7 +35,7 @@ final readonly class StripSetup
                 ThingKind::Coil => ($lifted[] = "{$thing->a}.hot"),
                 ThingKind::Breaker => ($breaker[] = $thing->a),
                 ThingKind::Door => ($held[] = 'door'),
-                ThingKind::Link => array_push($jumpers, ...$this->link()),
+                ThingKind::Link => ($link = ! $this->circuit->landing->linkIn),
                 ThingKind::Switch => null,
             };
         }
@@ -47,6 +48,7 @@ final readonly class StripSetup
             face: $face,
             breaker: $breaker,
             held: $held,
+            link: $link,
         );
     }
 
@@ -61,14 +63,6 @@ final readonly class StripSetup
         $elements = $this->circuit->netlist(Setup::calling())->elements;
 
         return array_values(array_filter($ends, static fn (string $e): bool => isset($elements["{$e}.joint"])));
-    }
-
-    /** @return list<array{string, string}> a link that is put in for a test */
-    private function link(): array
-    {
-        $link = $this->circuit->profile->link;
-
-        return $link === null || $this->circuit->landing->linkIn ? [] : [["wall.{$link[0]}", "wall.{$link[1]}"]];
     }
 
     /** @return array<string, Thing> what has to stand for a test, by key */
@@ -98,6 +92,9 @@ final readonly class StripSetup
         }
         if ($plain->held !== []) {
             $things[] = new Thing(ThingKind::Door);
+        }
+        if ($plain->link !== null && $plain->link !== $this->circuit->landing->linkIn) {
+            $things[] = new Thing(ThingKind::Link);
         }
 
         return array_combine(array_map(static fn (Thing $t): string => $t->key(), $things), $things);

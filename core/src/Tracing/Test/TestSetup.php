@@ -21,6 +21,7 @@ final readonly class TestSetup
      * @param  list<string>  $breaker  transformers with the test breaker in the fuse's place
      * @param  bool  $early  before the outdoor delay and before the valve step
      * @param  list<string>  $held  line switches held closed
+     * @param  ?bool  $link  the link between the two hots in or out by hand; null for as it is landed
      */
     public function __construct(
         public CallName $call = CallName::Idle,
@@ -33,6 +34,7 @@ final readonly class TestSetup
         public array $breaker = [],
         public bool $early = false,
         public array $held = [],
+        public ?bool $link = null,
     ) {
     }
 
@@ -109,7 +111,11 @@ final readonly class TestSetup
     /** Whether no jumper, lead or face is other than it belongs. */
     public function handsAreOff(): bool
     {
-        return $this->jumpers === [] && $this->lifted === [] && $this->unplugged === [] && $this->face === Face::On;
+        return $this->jumpers === [] &&
+            $this->lifted === [] &&
+            $this->unplugged === [] &&
+            $this->face === Face::On &&
+            $this->link === null;
     }
 
     /** The same for two that are the same. */
@@ -127,6 +133,7 @@ final readonly class TestSetup
             $this->isolated ? 'off' : 'on',
             $this->early ? 'early' : '',
             $this->face->value,
+            self::linked($this->link) ?? '',
             ...array_map(static function (array $list): string {
                 sort($list);
 
@@ -153,8 +160,19 @@ final readonly class TestSetup
                 'breaker' => $this->breaker,
                 'phase' => $this->early ? 'early' : null,
                 'held' => $this->held,
+                'link' => self::linked($this->link),
             ],
             static fn (mixed $v): bool => $v !== [] && $v !== null,
         );
+    }
+
+    /** As the protocol has it. */
+    public static function linked(?bool $in): ?string
+    {
+        return match ($in) {
+            null => null,
+            true => 'in',
+            false => 'out',
+        };
     }
 }

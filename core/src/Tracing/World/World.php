@@ -7,7 +7,6 @@ namespace Unionbit\Core\Tracing\World;
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Circuit\Circuit;
 use Unionbit\Core\Circuit\Edit\CircuitEdit;
-use Unionbit\Core\Circuit\Edit\Closed;
 use Unionbit\Core\Circuit\Edit\FuseBridged;
 use Unionbit\Core\Circuit\Edit\FuseScaled;
 use Unionbit\Core\Circuit\Edit\LeadOff;
@@ -18,6 +17,7 @@ use Unionbit\Core\Circuit\Netlist\Netlist;
 use Unionbit\Core\Circuit\OperatingPoint;
 use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Circuit\Solve\Network;
+use Unionbit\Core\Circuit\Standing\Thing;
 use Unionbit\Core\Fault\Fault;
 use Unionbit\Core\Fault\FaultedCall;
 use Unionbit\Core\Fault\Observables;
@@ -151,7 +151,7 @@ final class World
             $edits[] = new Opened("{$id}.fuse");
         }
         foreach ($test->breaker as $id) {
-            array_push($edits, new Closed("{$id}.fuse"), new FuseBridged("{$id}.fuse"));
+            array_push($edits, ...Thing::breaker($id));
         }
         foreach ($test->off as $id) {
             $edits[] = new SourceScaled($id, 0.0);
@@ -179,6 +179,10 @@ final class World
         $setup = $lifted === [] ? $setup : $setup->lifting(...$lifted);
         foreach ($test->jumpers as [$a, $b]) {
             $setup = $setup->withJumper($this->point($a, $test), $this->point($b, $test));
+        }
+
+        if ($test->link !== null) {
+            $setup = Thing::linked($setup, $this->circuit, $test->link);
         }
 
         return $test->early ? (new Waits($this->circuit->installation))->held($setup) : $setup;

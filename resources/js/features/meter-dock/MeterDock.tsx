@@ -28,8 +28,6 @@ const modes: { mode: Mode; sign: string | GlyphName; word: string }[] = [
     { mode: 'A', sign: 'A~', word: say('meter.clamp') },
     { mode: 'B', sign: 'beep', word: say('meter.beep') },
 ];
-// Notes that mean harm now; the others widen what may be read.
-const grave = /fuse opens|joined|PRIMARY|over its/;
 
 /**
  * The meter: modes, probes, expected with its reason, actual, verdict, log, one button. The order never changes.
@@ -232,8 +230,11 @@ export function MeterDock({
                     {expected?.notes.map((note) => (
                         <p key={note} className="mt-1 flex items-start gap-2 text-small">
                             <Glyph
-                                name={grave.test(note) ? 'fault' : 'caution'}
-                                style={{ color: `var(--${grave.test(note) ? 'fault' : 'caution'})`, marginTop: 1 }}
+                                name={expected.harms?.includes(note) ? 'fault' : 'caution'}
+                                style={{
+                                    color: `var(--${expected.harms?.includes(note) ? 'fault' : 'caution'})`,
+                                    marginTop: 1,
+                                }}
                             />
                             <span>{note}</span>
                         </p>
