@@ -182,12 +182,13 @@ function houseToProve(string $profile = 'c-powered-1h-1c'): Job
 }
 
 /** @param  array<string, string>  $files contents by name */
-function importFiles(array $files, ?array $ids = null): array
+function importFiles(array $files, ?array $ids = null, string $as = 'copy'): array
 {
     return test()
         ->post(
             '/import',
             [
+                'as' => array_fill(0, count($files), $as),
                 'ids' => $ids ?? array_map(static fn (): string => newId(), array_keys($files)),
                 'files' => array_map(
                     static fn (

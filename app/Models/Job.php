@@ -46,6 +46,7 @@ use Illuminate\Support\Carbon;
  * @property ?Carbon $archived_at
  * @property ?Carbon $deleted_at
  * @property-read System $system
+ * @property ?string $origin_id the id that it had where its file was written
  * @property array<string, mixed> $survey
  * @property ?array<string, mixed> $plan
  * @property int $version

@@ -52,7 +52,8 @@ it('loses nothing on the way out and in again, records included', function (): v
     $report = importFiles(['row-4.json' => (string) $out]);
     $again = Job::query()->findOrFail($report[0]['job']['id']);
     $plain = static function (string $file): array {
-        $data = json_decode($file, true);
+        // A copy beside the first is another job.
+        $data = array_diff_key(json_decode($file, true), ['id' => 1]);
         foreach ($data['records'] as $name => $rows) {
             $data['records'][$name] = is_array($rows)
                 ? array_map(

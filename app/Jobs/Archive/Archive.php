@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Jobs\Archive;
 
+use App\Jobs\File\AsWhat;
 use App\Jobs\File\ImportJob;
 use App\Jobs\File\ReadFiles;
 use App\Jobs\File\WriteJob;
@@ -73,7 +74,7 @@ final class Archive
     }
 
     /** @throws InvalidData the whole archive or nothing of it */
-    public static function read(string $file, User $user, string $id, ImportJob $import): Job
+    public static function read(string $file, User $user, string $id, ImportJob $import, AsWhat $as): Job
     {
         $zip = new ZipArchive();
         if ($zip->open($file, ZipArchive::RDONLY) !== true) {
@@ -96,17 +97,23 @@ final class Archive
             self::MOST_PICTURES,
         );
         if (Job::withTrashed()->whereKey($id)->exists()) {
-            return $import($user, $id, $json);
+            return $import($user, $id, $json, $as);
         }
 
-        return DB::transaction(static function () use ($zip, $rows, $user, $id, $json, $import): Job {
-            $job = $import($user, $id, $json);
+        return DB::transaction(static function () use ($zip, $rows, $user, $id, $json, $import, $as): Job {
+            $job = $import($user, $id, $json, $as);
+            $here = array_flip(array_filter($job->photos()->pluck('id')->all(), is_string(...)));
+            $written = [];
             try {
                 foreach ($rows as $row) {
-                    self::photograph($zip, $row, $job, $user);
+                    if (! isset($here[$row->id])) {
+                        $written[] = self::photograph($zip, $row, $job, $user);
+                    }
                 }
             } catch (Throwable $problem) {
-                Storage::disk('local')->deleteDirectory("photos/{$job->id}");
+                $here === []
+                    ? Storage::disk('local')->deleteDirectory("photos/{$job->id}")
+                    : Storage::disk('local')->delete(array_filter($written));
                 throw $problem;
             }
 
@@ -114,9 +121,11 @@ final class Archive
         });
     }
 
-    private static function photograph(ZipArchive $zip, PhotoRow $row, Job $job, User $user): void
+    /** @return ?string where its picture was put */
+    private static function photograph(ZipArchive $zip, PhotoRow $row, Job $job, User $user): ?string
     {
-        $id = (string) Str::ulid();
+        $free = Str::isUlid($row->id) && Photo::query()->whereKey($row->id)->doesntExist();
+        $id = $free ? $row->id : (string) Str::ulid();
         $picture =
             $row->skipped === null ? self::entry($zip, "photographs/{$row->id}.jpg", self::MOST_PICTURE) : null;
         $size = $picture === null ? null : @getimagesizefromstring($picture);
@@ -149,6 +158,8 @@ final class Archive
                 'from_file' => $mark['by'],
             ]);
         }
+
+        return $path;
     }
 
     /** @throws InvalidData where it is missing, or larger than it may be */

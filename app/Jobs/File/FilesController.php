@@ -23,6 +23,7 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Str;
+use Illuminate\Validation\Rule;
 use Unionbit\Core\Words\Message;
 
 /** Job files, conductor schedules and the calendar: open formats, both ways. */
@@ -67,6 +68,8 @@ final class FilesController extends Controller
                 'files' => ['required', 'array', 'max:20'],
                 'ids' => ['required', 'array', 'max:20'],
                 'ids.*' => ['ulid', 'distinct'],
+                'as' => ['array', 'max:20'],
+                'as.*' => [Rule::enum(AsWhat::class)],
             ],
             [
                 'files.required' => Words::of('jobs.files-controller.choose'),
@@ -87,7 +90,7 @@ final class FilesController extends Controller
             (string) Str::ulid(),
             self::user($request),
             null,
-            ['ids' => $ids],
+            ['ids' => $ids, 'as' => array_values((array) $request->input('as'))],
             $files,
         );
 

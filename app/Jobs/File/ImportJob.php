@@ -7,13 +7,19 @@ namespace App\Jobs\File;
 use App\Handover\HandOver;
 use App\House\JobFiles;
 use App\House\ProfileShelf;
+use App\House\Refused;
 use App\Jobs\OpenJob;
 use App\Jobs\SitePlace;
 use App\Models\Job;
 use App\Models\User;
 use App\Models\VisitKind;
+use App\Records\Append;
+use Illuminate\Auth\Access\AuthorizationException;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
 use Unionbit\Core\Data\InvalidData;
+use Unionbit\Core\Planning\File\JobFile;
 use Unionbit\Core\Planning\File\PlanFile;
 use Unionbit\Core\Words\Message;
 
@@ -24,10 +30,14 @@ final readonly class ImportJob
     {
     }
 
-    /** @throws InvalidData */
-    public function __invoke(User $user, string $id, mixed $json): Job
+    /**
+     * @throws InvalidData
+     * @throws HereAlready where the crew has this job, and nobody has said what then
+     */
+    public function __invoke(User $user, string $id, mixed $json, AsWhat $as = AsWhat::Ask): Job
     {
         $file = $this->files->parse($json);
+        $json = is_array($json) ? $json : [];
         if (VisitKind::tryFrom($file->kind) === null) {
             throw InvalidData::notAllowed(
                 '/kind',
@@ -35,12 +45,38 @@ final readonly class ImportJob
                 implode(', ', array_column(VisitKind::cases(), 'value')),
             );
         }
-        $plan = $file->plan === null ? [] : ['plan' => PlanFile::write($file->plan)];
-        $own = is_array($json) && is_array($json['thermostat'] ?? null) ? $json['thermostat'] : null;
-        $records = JobRecords::read(is_array($json) ? $json['records'] ?? null : null);
-        $demo = is_array($json) && ($json['demo'] ?? false) === true;
+        $origin = self::origin($json);
+        $records = JobRecords::read($json['records'] ?? null);
+        $known = Job::withTrashed()->find($id);
+        $here = $known === null && $as !== AsWhat::Copy ? self::here($user, $origin) : null;
 
-        return DB::transaction(function () use ($user, $id, $file, $plan, $own, $records, $demo): Job {
+        return match (true) {
+            $here === null => $this->anew(
+                $user,
+                $id,
+                $file,
+                $json,
+                $records,
+                $as === AsWhat::Copy ? null : $origin,
+            ),
+            $as === AsWhat::Difference => self::difference($here, $records, $user),
+            default => throw new HereAlready($here, $records->missing($here)),
+        };
+    }
+
+    /** @param  array<mixed>  $json */
+    private function anew(
+        User $user,
+        string $id,
+        JobFile $file,
+        array $json,
+        JobRecords $records,
+        ?string $origin,
+    ): Job {
+        $plan = $file->plan === null ? [] : ['plan' => PlanFile::write($file->plan)];
+        $own = is_array($json['thermostat'] ?? null) ? $json['thermostat'] : null;
+
+        return DB::transaction(function () use ($user, $id, $file, $json, $plan, $own, $records, $origin): Job {
             if ($own !== null && isset($plan['plan'])) {
                 $plan['plan']['profile'] = $this->shelf->keep($user->crew_id, $own)->id;
             }
@@ -52,7 +88,7 @@ final readonly class ImportJob
                 $file->kind,
                 $file->installation,
                 Message::of('jobs.history.imported'),
-                [...$plan, 'demo' => $demo],
+                [...$plan, 'demo' => ($json['demo'] ?? false) === true, 'origin_id' => $origin],
             );
             if ($known === null) {
                 $records->writeTo($job, $user);
@@ -62,6 +98,51 @@ final readonly class ImportJob
             }
 
             return $job->refresh();
+        });
+    }
+
+    /**
+     * The id that the job had where its file was written; none in a file of before.
+     *
+     * @param  array<mixed>  $json
+     */
+    private static function origin(array $json): ?string
+    {
+        $id = $json['id'] ?? null;
+
+        return match (true) {
+            $id === null => null,
+            is_string($id) && Str::isUlid($id) => $id,
+            default => throw InvalidData::notAllowed(
+                '/id',
+                is_string($id) ? mb_substr($id, 0, 40) : '…',
+                'a ULID',
+            ),
+        };
+    }
+
+    private static function here(User $user, ?string $origin): ?Job
+    {
+        return $origin === null
+            ? null
+            : Job::query()
+                ->where('crew_id', $user->crew_id)
+                ->where(static fn (Builder $job) => $job->whereKey($origin)->orWhere('origin_id', $origin))
+                ->oldest()
+                ->first();
+    }
+
+    private static function difference(Job $here, JobRecords $records, User $user): Job
+    {
+        return DB::transaction(static function () use ($here, $records, $user): Job {
+            try {
+                Append::open($here);
+            } catch (AuthorizationException) {
+                throw Refused::at('files', Message::of('jobs.import.handed-over', site: $here->site));
+            }
+            $records->writeNew($here, $user);
+
+            return $here->refresh();
         });
     }
 }

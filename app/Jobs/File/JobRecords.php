@@ -22,7 +22,6 @@ use App\Records\Append;
 use App\Records\Photo\Photographs;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
-use Illuminate\Support\Str;
 use Unionbit\Core\Data\InvalidData;
 use Unionbit\Core\Words\Message;
 
@@ -39,6 +38,8 @@ final readonly class JobRecords
     private const MOST_ALTOGETHER = 2000;
 
     private const LONGEST_NAME = 80;
+
+    private const MOST_PLACE = 1_000_000;
 
     /** @var array<string, class-string<Model>> */
     private const TABLES = [
@@ -59,8 +60,8 @@ final readonly class JobRecords
     private const STAGES = ['surveyed_at', 'planned_at', 'handed_over_at'];
 
     /**
-     * @param  list<array{table: string, old: string, pointer: string, row: array<string, mixed>}>  $rows  in the
-     *     order in which they happened
+     * @param  list<array{table: string, old: string, seq: ?int, pointer: string, row: array<string, mixed>}>  $rows
+     *     in the order in which they happened
      * @param  array<string, string>  $stages
      */
     private function __construct(private array $rows, private array $stages)
@@ -70,12 +71,19 @@ final readonly class JobRecords
     /** @return array<string, mixed> */
     public static function of(Job $job): array
     {
-        $written = [];
+        $rows = [];
         foreach (self::TABLES as $name => $model) {
-            $rows = $model::query()->with('user')->where('job_id', $job->id)->orderBy('seq')->get();
-            $written[$name] = array_values(
-                $rows->map(static fn (Model $row): array => self::row($name, $row))->all(),
-            );
+            foreach ($model::query()->with('user')->where('job_id', $job->id)->get() as $row) {
+                $rows[] = [$name, $row];
+            }
+        }
+        usort(
+            $rows,
+            static fn (array $a, array $b): int => $a[1]->getAttribute('seq') <=> $b[1]->getAttribute('seq'),
+        );
+        $written = array_fill_keys(array_keys(self::TABLES), []);
+        foreach ($rows as $n => [$name, $row]) {
+            $written[$name][] = self::row($name, $row, $n + 1);
         }
         foreach (self::STAGES as $stage) {
             $at = $job->getAttribute($stage);
@@ -120,7 +128,7 @@ final readonly class JobRecords
                 ),
             );
         }
-        // As it happened; in one second a reading before what is said of it.
+        // As it happened. Files of before say only when: in one second a reading before what is said of it.
         usort($rows, static fn (array $a, array $b): int => self::order($a) <=> self::order($b));
         self::refer($rows);
 
@@ -128,12 +136,13 @@ final readonly class JobRecords
     }
 
     /**
-     * @param  array{table: string, row: array<string, mixed>, ...}  $record
+     * @param  array{table: string, seq: ?int, row: array<string, mixed>, ...}  $record
      * @return list<mixed>
      */
     private static function order(array $record): array
     {
         return [
+            $record['seq'],
             $record['row']['at'] ?? null,
             (int) ($record['table'] === 'marks'),
             (int) isset($record['row']['corrects_id']),
@@ -143,7 +152,7 @@ final readonly class JobRecords
     /**
      * A mark and a correction stand for a reading of the same file that was taken before.
      *
-     * @param  list<array{table: string, old: string, pointer: string, row: array<string, mixed>}>  $rows
+     * @param  list<array{table: string, old: string, seq: ?int, pointer: string, row: array<string, mixed>}>  $rows
      *
      * @throws InvalidData
      */
@@ -173,32 +182,57 @@ final readonly class JobRecords
         return $this->rows === [] && $this->stages === [];
     }
 
-    /** Only inside a transaction. */
+    /** All of it on a new job. Only inside a transaction. */
     public function writeTo(Job $job, User $user): void
     {
-        $readings = [];
-        foreach ($this->rows as ['table' => $table, 'old' => $old, 'row' => $row]) {
-            $new = (string) Str::ulid();
-            foreach (['corrects_id', 'reading_id'] as $other) {
-                $id = $row[$other] ?? null;
-                if (is_string($id)) {
-                    $row[$other] = $readings[$id];
-                }
-            }
-            if ($old !== '') {
-                $readings[$old] = $new;
-            }
-            // A withdrawal names the row that it takes back.
-            if ($table === 'trace' && is_array($row['body']) && is_string($row['body']['row'] ?? null)) {
-                $row['body']['row'] = $readings[$row['body']['row']] ?? '';
-            }
-            Append::write(self::TABLES[$table], $new, $job, $user, $row);
-        }
+        $this->append($this->rows, $job, $user);
         $job->forceFill([...$this->stages, 'imported_at' => $this->isEmpty() ? null : now()])->save();
     }
 
+    /**
+     * What the file has and the job has not, behind what is there. Only inside a transaction.
+     *
+     * @return int how many records came
+     */
+    public function writeNew(Job $job, User $user): int
+    {
+        $new = $this->notIn($job);
+        $this->append($new, $job, $user);
+
+        return count($new);
+    }
+
+    /** How many records of the file a job has not. */
+    public function missing(Job $job): int
+    {
+        return count($this->notIn($job));
+    }
+
+    /** @return list<array{table: string, old: string, seq: ?int, pointer: string, row: array<string, mixed>}> */
+    private function notIn(Job $job): array
+    {
+        $here = [];
+        foreach (self::TABLES as $table => $model) {
+            $ids = $model::query()->where('job_id', $job->id)->pluck('id')->all();
+            $here[$table] = array_flip(array_filter($ids, is_string(...)));
+        }
+
+        return array_values(
+            array_filter($this->rows, static fn (array $r): bool => ! isset($here[$r['table']][$r['old']])),
+        );
+    }
+
+    /** @param  list<array{table: string, old: string, seq: ?int, pointer: string, row: array<string, mixed>}>  $rows */
+    private function append(array $rows, Job $job, User $user): void
+    {
+        $ids = RecordIds::of($rows, self::TABLES);
+        foreach ($rows as ['table' => $table, 'old' => $old, 'row' => $row]) {
+            Append::write(self::TABLES[$table], $ids->here($old), $job, $user, $ids->mended($table, $row));
+        }
+    }
+
     /** @return array<string, mixed> */
-    private static function row(string $name, Model $row): array
+    private static function row(string $name, Model $row, int $place): array
     {
         $user = $row->getRelation('user');
         $at = $row->getAttribute('at');
@@ -206,11 +240,24 @@ final readonly class JobRecords
 
         return [
             'id' => $row->getKey(),
+            'seq' => $place,
             'at' => $at instanceof Carbon ? $at->toIso8601String() : null,
             'by' => $by,
             'simulated' => $row->getAttribute('simulated'),
             ...$row->only(array_keys(RecordColumns::ALL[$name])),
         ];
+    }
+
+    /** Place in the order of all records of the file; null in a file of before. */
+    private static function place(mixed $value, string $pointer): ?int
+    {
+        return $value === null || (is_int($value) && $value > 0 && $value <= self::MOST_PLACE)
+            ? $value
+            : throw InvalidData::notAllowed(
+                $pointer,
+                $value,
+                Message::of('jobs.job-records.place', most: self::MOST_PLACE),
+            );
     }
 
     private static function text(mixed $value): string
@@ -219,7 +266,7 @@ final readonly class JobRecords
     }
 
     /**
-     * @return list<array{table: string, old: string, pointer: string, row: array<string, mixed>}>
+     * @return list<array{table: string, old: string, seq: ?int, pointer: string, row: array<string, mixed>}>
      *
      * @throws InvalidData
      */
@@ -255,6 +302,7 @@ final readonly class JobRecords
             $rows[] = [
                 'table' => $name,
                 'old' => self::text($row['id'] ?? null),
+                'seq' => self::place($row['seq'] ?? null, "{$pointer}/seq"),
                 'pointer' => $pointer,
                 'row' => [
                     ...RecordColumns::read($name, $row, $pointer),

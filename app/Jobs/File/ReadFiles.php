@@ -7,6 +7,7 @@ namespace App\Jobs\File;
 use App\Errand\Runs;
 use App\House\Refused;
 use App\Jobs\Archive\Archive;
+use App\Models\Job;
 use App\Models\Work\Errand;
 use App\Words\Words;
 use Illuminate\Support\Facades\Storage;
@@ -33,13 +34,15 @@ final readonly class ReadFiles implements Runs
     {
         $ids = array_values((array) ($errand->input['ids'] ?? []));
         $names = array_values((array) ($errand->input['names'] ?? []));
+        $as = array_values((array) ($errand->input['as'] ?? []));
         $report = [];
         foreach ($names as $index => $name) {
             $errand->tell($index, count($names));
             $file = Storage::disk('local')->path($errand->folder()."/in-{$index}");
             $id = $ids[$index] ?? null;
             if (is_string($id) && is_string($name)) {
-                $report[] = ['name' => $name, ...$this->one($errand, $id, $file)];
+                $how = AsWhat::tryFrom(is_string($as[$index] ?? null) ? $as[$index] : '') ?? AsWhat::Ask;
+                $report[] = ['name' => $name, ...$this->one($errand, $id, $file, $how)];
             }
         }
 
@@ -48,29 +51,42 @@ final readonly class ReadFiles implements Runs
 
     /**
      * @return array{job: ?array{id: string, site: string, url: string}, problem: ?array{pointer: string,
-     *     message: string}}
+     *     message: string}, here?: array{id: string, site: string, url: string, new: int, open: bool}}
      */
-    private function one(Errand $errand, string $id, string $file): array
+    private function one(Errand $errand, string $id, string $file, AsWhat $as): array
     {
         try {
             if (Archive::is($file)) {
-                $job = Archive::read($file, $errand->user, $id, $this->import);
+                $job = Archive::read($file, $errand->user, $id, $this->import, $as);
             } else {
                 if (! is_file($file) || filesize($file) > self::MOST_BYTES) {
                     throw InvalidData::unreadable('', Message::of('jobs.files-controller.larger-than-2-mb-job'));
                 }
-                $job = ($this->import)($errand->user, $id, Json::decode((string) file_get_contents($file)));
+                $job = ($this->import)($errand->user, $id, Json::decode((string) file_get_contents($file)), $as);
             }
 
+            return ['job' => self::shown($job), 'problem' => null];
+        } catch (HereAlready $known) {
             return [
-                'job' => ['id' => $job->id, 'site' => $job->site, 'url' => "/jobs/{$job->id}/survey"],
+                'job' => null,
                 'problem' => null,
+                'here' => [
+                    ...self::shown($known->job),
+                    'new' => $known->new,
+                    'open' => $known->job->handed_over_at === null,
+                ],
             ];
         } catch (InvalidData $problem) {
             return self::problem($problem->pointer, Str::limit(Words::say($problem->problem), 600));
         } catch (Refused $problem) {
             return self::problem('', implode(' ', Words::each(array_merge(...array_values($problem->problems)))));
         }
+    }
+
+    /** @return array{id: string, site: string, url: string} */
+    private static function shown(Job $job): array
+    {
+        return ['id' => $job->id, 'site' => $job->site, 'url' => "/jobs/{$job->id}/survey"];
     }
 
     /** @return array{job: null, problem: array{pointer: string, message: string}} */

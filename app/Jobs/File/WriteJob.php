@@ -34,6 +34,7 @@ final class WriteJob
                 $job->system_name,
                 $own,
             ),
+            'id' => $job->origin_id ?? $job->id,
             ...$job->demo ? ['demo' => true] : [],
             ...$job->isPractice() ? ['practice' => true] : [],
             ...$records === [] ? [] : ['records' => $records],

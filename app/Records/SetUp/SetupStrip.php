@@ -76,9 +76,7 @@ final readonly class SetupStrip
             'standing' => array_values(array_map($say, $strip->things)),
             'others' => array_map(
                 $say,
-                array_values(
-                    array_filter(Offered::on($circuit), static fn (Thing $t): bool => ! $strip->has($t)),
-                ),
+                array_values(array_filter(Offered::on($circuit), static fn (Thing $t): bool => ! $strip->has($t))),
             ),
         ];
     }

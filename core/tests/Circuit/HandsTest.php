@@ -12,11 +12,11 @@ use Unionbit\Core\Circuit\Netlist\ElementKind;
 use Unionbit\Core\Circuit\Netlist\Point;
 use Unionbit\Core\Circuit\Netlist\PointKind;
 use Unionbit\Core\Circuit\Setup;
-use Unionbit\Core\Fault\FaultedCall;
 use Unionbit\Core\Circuit\Standing\Offered;
 use Unionbit\Core\Circuit\Standing\Strip;
 use Unionbit\Core\Circuit\Standing\Thing;
 use Unionbit\Core\Circuit\Standing\ThingKind;
+use Unionbit\Core\Fault\FaultedCall;
 use Unionbit\Core\Planning\Offer\LetterToLetter;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Proving\Coverage\Witness;
@@ -32,20 +32,35 @@ use Unionbit\Core\Wiring\Conductor;
 // What hands do to a house, and what was found on its conductors, over every example: meter, proofs and Trace ask one
 // house.
 
-dataset('every house', array_combine(House::ids('equipment'), array_map(static fn (string $id): array => [$id], House::ids('equipment'))));
+dataset(
+    'every house',
+    array_combine(
+        House::ids('equipment'),
+        array_map(static fn (string $id): array => [$id], House::ids('equipment')),
+    ),
+);
 
 /** @return list<Thing> everything that can be put on: by one tap, each landed end, each hot to each call on the plate */
 function everyThing(Plan $plan): array
 {
     $circuit = $plan->circuit();
     $elements = $circuit->netlist(Setup::calling())->elements;
-    $ends = array_filter(array_keys($elements), static fn (string $id): bool => preg_match('/\.(near|far)\.joint$/', $id) === 1);
+    $ends = array_filter(
+        array_keys($elements),
+        static fn (string $id): bool => preg_match('/\.(near|far)\.joint$/', $id) === 1,
+    );
     $screws = array_map(static fn ($t): string => $t->point(), $plan->profile->terminals);
 
     return [
         ...Offered::on($circuit),
-        ...array_map(static fn (string $id): Thing => new Thing(ThingKind::Lift, substr($id, 0, -6)), array_values($ends)),
-        ...array_map(static fn (string $b): Thing => new Thing(ThingKind::Jumper, $screws[0], $b), array_slice($screws, 1)),
+        ...array_map(
+            static fn (string $id): Thing => new Thing(ThingKind::Lift, substr($id, 0, -6)),
+            array_values($ends),
+        ),
+        ...array_map(
+            static fn (string $b): Thing => new Thing(ThingKind::Jumper, $screws[0], $b),
+            array_slice($screws, 1),
+        ),
     ];
 }
 
@@ -54,7 +69,8 @@ function pairsOf(Circuit $circuit): array
 {
     $points = array_filter(
         $circuit->netlist(Setup::calling())->points,
-        static fn (Point $p): bool => $p->probeable && in_array($p->kind, [PointKind::Screw, PointKind::Conductor], true),
+        static fn (Point $p): bool => $p->probeable &&
+            in_array($p->kind, [PointKind::Screw, PointKind::Conductor], true),
     );
     $pairs = [];
     foreach ($circuit->installation->transformers() as $transformer) {
@@ -66,7 +82,10 @@ function pairsOf(Circuit $circuit): array
     return $pairs;
 }
 
-it('puts everything on that can be put on, and is asked alike by meter and Trace', function (string $id, ?bool $link): void {
+it('puts everything on that can be put on, and is asked alike by meter and Trace', function (
+    string $id,
+    ?bool $link,
+): void {
     $plan = House::example($id);
     if ($link !== null) {
         $plan = $plan->landed($plan->landing->withLink($link));
@@ -79,8 +98,10 @@ it('puts everything on that can be put on, and is asked alike by meter and Trace
     $apart = [];
     foreach (everyThing($plan) as $t => $thing) {
         $strip = Strip::empty()->with($thing);
-        expect($thing->isOf($circuit))->toBeTrue($thing->key())
-            ->and((string) json_encode($thing->label($circuit)))->not->toBe('');
+        expect($thing->isOf($circuit))
+            ->toBeTrue($thing->key())
+            ->and((string) json_encode($thing->label($circuit)))
+            ->not->toBe('');
         foreach ([[CallName::Idle, true], [$call, false], [CallName::Idle, false]] as [$asked, $dead]) {
             $setup = $dead ? Setup::isolated() : FaultedCall::setup($circuit, $asked);
             $test = $setups->of($strip, $asked, $dead);
@@ -95,9 +116,16 @@ it('puts everything on that can be put on, and is asked alike by meter and Trace
                 $meter = $dead ? (new Meter($circuit))->manyOhms($hands, [[$a, $b]])[0] : $point?->between($a, $b);
                 $trace = $dead ? $solved->ohms($a, $b) : $solved->volts($a, $b);
                 $trace = $dead && $trace > 1.0e7 ? null : $trace;
-                $alike = $meter === null || $trace === null ? $meter === $trace : abs($meter - $trace) <= max(0.001, 0.001 * $meter);
+                $alike =
+                    $meter === null || $trace === null
+                        ? $meter === $trace
+                        : abs($meter - $trace) <= max(0.001, 0.001 * $meter);
                 if (! $alike) {
-                    $apart[] = "{$thing->key()} {$asked->value} {$a}–{$b}: meter ".json_encode($meter).', Trace '.json_encode($trace);
+                    $apart[] =
+                        "{$thing->key()} {$asked->value} {$a}–{$b}: meter ".
+                        json_encode($meter).
+                        ', Trace '.
+                        json_encode($trace);
                 }
             }
             // What stands is said by Trace as the same thing, so that putting it back is asked for.
@@ -113,9 +141,13 @@ it('puts everything on that can be put on, and is asked alike by meter and Trace
         expect($strip->without($thing)->on(Setup::calling(), $circuit))->toEqual(Setup::calling());
     }
     expect(array_slice($apart, 0, 3))->toBe([]);
-})->with('every house')->with(['as landed' => [null], 'link the other way' => [false]]);
+})
+    ->with('every house')
+    ->with(['as landed' => [null], 'link the other way' => [false]]);
 
-it('names a second pair for 0 V across a closed switch that reads otherwise with the switch open', function (string $id): void {
+it('names a second pair for 0 V across a closed switch that reads otherwise with the switch open', function (
+    string $id,
+): void {
     $plan = House::example($id);
     $circuit = $plan->circuit();
     $meter = new Meter($circuit);
@@ -125,7 +157,9 @@ it('names a second pair for 0 V across a closed switch that reads otherwise with
         $netlist = $circuit->netlist(Setup::calling());
         foreach ($setup->closed as $printed) {
             $switch = $netlist->elements["switch.{$printed}"] ?? null;
-            foreach ($switch === null ? [] : [[$switch->a, $switch->b], ...boardPair($plan, $switch->a, $switch->b)] as [$a, $b]) {
+            foreach (
+                $switch === null ? [] : [[$switch->a, $switch->b], ...boardPair($plan, $switch->a, $switch->b)] as [$a, $b]
+            ) {
                 foreach ([[$a, $b], [$b, $a]] as [$from, $to]) {
                     $zero = $meter->volts($setup, $from, $to);
                     if ($zero->nominal === null || $zero->nominal > 0.5) {
@@ -135,7 +169,10 @@ it('names a second pair for 0 V across a closed switch that reads otherwise with
                     $named++;
                     $closed = $meter->volts($setup, ...$zero->decidedBy);
                     $open = $meter->volts($setup->with(new Opened($switch->id)), ...$zero->decidedBy);
-                    expect($closed->low)->toBeGreaterThan($open->high ?? Expectation::GHOST_VOLTS, "{$call->value} {$from}–{$to}: ".implode('–', $zero->decidedBy));
+                    expect($closed->low)->toBeGreaterThan(
+                        $open->high ?? Expectation::GHOST_VOLTS,
+                        "{$call->value} {$from}–{$to}: ".implode('–', $zero->decidedBy),
+                    );
                 }
             }
         }
@@ -146,7 +183,10 @@ it('names a second pair for 0 V across a closed switch that reads otherwise with
 /** @return list<array{string, string}> the same two screws where their conductors land at a board */
 function boardPair(Plan $plan, string $a, string $b): array
 {
-    $joints = array_filter($plan->circuit()->netlist(Setup::calling())->elements, static fn ($e): bool => $e->kind === ElementKind::Joint);
+    $joints = array_filter(
+        $plan->circuit()->netlist(Setup::calling())->elements,
+        static fn ($e): bool => $e->kind === ElementKind::Joint,
+    );
     $far = static function (string $screw) use ($joints): ?string {
         $near = array_find($joints, static fn ($j): bool => $j->b === $screw && str_ends_with($j->a, '.near'));
 
@@ -178,7 +218,9 @@ function markedPlan(Plan $plan, string $cable, int $number, Condition $condition
     return new Plan($house, $plan->profile, LetterToLetter::landing($house, $plan->profile));
 }
 
-it('holds every mark of damage on every conductor: circuit, faults, proofs, what they tell, Trace', function (string $id): void {
+it('holds every mark of damage on every conductor: circuit, faults, proofs, what they tell, Trace', function (
+    string $id,
+): void {
     $plain = House::example($id);
     $n = crc32($id);
     foreach ($plain->installation->cables as $cable) {
@@ -189,8 +231,10 @@ it('holds every mark of damage on every conductor: circuit, faults, proofs, what
                 $point = $circuit->operate(Setup::calling());
                 if ($condition === Condition::Cabinet) {
                     $metal = $circuit->netlist(Setup::calling())->element("{$conductor->id()}.metal")->b;
-                    expect($circuit->point($metal)->kind)->toBe(PointKind::Metal)
-                        ->and($circuit->point($metal)->place)->not->toBeNull();
+                    expect($circuit->point($metal)->kind)
+                        ->toBe(PointKind::Metal)
+                        ->and($circuit->point($metal)->place)
+                        ->not->toBeNull();
                 }
                 // What costs seconds: a mark in four hundred, and metal once in every sixth house.
                 $metal = $condition === Condition::Cabinet && $conductor->number === 1 && crc32($id) % 6 === 0;
@@ -200,10 +244,14 @@ it('holds every mark of damage on every conductor: circuit, faults, proofs, what
                 $faults = House::faults()->of($circuit);
                 $steps = (new Steps($plan))->all();
                 $step = array_find($steps, static fn ($s): bool => $s->probes !== []);
-                expect($faults)->not->toBe([])
-                    ->and((new Separation($circuit, House::faults()))->ofStep($step, []))->toBeArray()
-                    ->and((new Witness($plan))->of($step, $faults))->toBeArray()
-                    ->and((new Trace($plan, House::faults()))->answer()->next)->not->toBe([]);
+                expect($faults)
+                    ->not->toBe([])
+                    ->and((new Separation($circuit, House::faults()))->ofStep($step, []))
+                    ->toBeArray()
+                    ->and((new Witness($plan))->of($step, $faults))
+                    ->toBeArray()
+                    ->and((new Trace($plan, House::faults()))->answer()->next)
+                    ->not->toBe([]);
             }
         }
     }

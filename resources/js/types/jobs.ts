@@ -69,5 +69,16 @@ export interface ImportReport {
         name: string;
         job: { id: string; site: string; url: string } | null;
         problem: { pointer: string; message: string } | null;
+        here?: ImportedHere;
     }[];
+}
+/** A job of a file that the crew has already. */
+export interface ImportedHere {
+    id: string;
+    site: string;
+    url: string;
+    /** Records of the file that the job here has not. */
+    new: number;
+    /** Whether the job here takes records. */
+    open: boolean;
 }

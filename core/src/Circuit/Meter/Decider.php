@@ -22,7 +22,7 @@ use Unionbit\Core\Circuit\Setup;
  */
 final readonly class Decider
 {
-    /** The open reading counts as this much more before the closed one is another: a hand meter, a sagging supply. */
+    /** The open reading counts as this much more before the closed one is another: hand meter, sagging supply. */
     private const APART = 1.15;
 
     /** @param  list<OperatingPoint>  $closed  nominal first, then each corner of the tolerances */
@@ -68,7 +68,7 @@ final readonly class Decider
         );
     }
 
-    /** @return list<string> points on the common of a supply: those where the person stands first, screws named C first */
+    /** @return list<string> points on the common of a supply: where the person stands first, screws named C first */
     private function commons(string $point): array
     {
         $netlist = $this->closed[0]->netlist;

@@ -23,7 +23,18 @@ use Unionbit\Core\Tracing\World\Prediction;
 /** Set-ups, probes, results and events out of a request, against the words of one house. */
 final readonly class Reading
 {
-    private const SETUP = ['call', 'power', 'jumpers', 'lifted', 'unplugged', 'face', 'breaker', 'phase', 'held', 'link'];
+    private const SETUP = [
+        'call',
+        'power',
+        'jumpers',
+        'lifted',
+        'unplugged',
+        'face',
+        'breaker',
+        'phase',
+        'held',
+        'link',
+    ];
 
     private const EVENT = [
         'kind',

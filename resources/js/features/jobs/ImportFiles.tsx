@@ -4,7 +4,7 @@ import { useRef, useState } from 'react';
 import { newId, said, upload, type Answer } from '@/lib/write/api';
 import { reload } from '@/lib/reload';
 import { url } from '@/lib/url';
-import type { ImportReport } from '@/types';
+import type { ImportReport, ImportedHere } from '@/types';
 import { Dialog } from '@/ui/Dialog';
 import { Glyph } from '@/ui/Glyph';
 import { Bad, State } from '@/ui/State';
@@ -19,8 +19,9 @@ export function ImportFiles({ dropped, onClose }: { dropped: File[]; onClose: ()
     const ids = useRef(new WeakMap<File, string>());
     const chooser = useRef<HTMLInputElement>(null);
 
-    const send = async (files: File[]) => {
+    const send = async (files: File[], as: 'ask' | 'copy' | 'difference' = 'ask') => {
         setWaiting(files);
+        setAnswer(null);
         if (files.length === 0) return;
         setWorking(true);
         setDone(0);
@@ -30,6 +31,7 @@ export function ImportFiles({ dropped, onClose }: { dropped: File[]; onClose: ()
             ids.current.set(file, id);
             form.append('files[]', file);
             form.append('ids[]', id);
+            form.append('as[]', as);
         }
         const result = await upload<ImportReport>(url('import'), form, setDone);
         setWorking(false);
@@ -94,6 +96,14 @@ export function ImportFiles({ dropped, onClose }: { dropped: File[]; onClose: ()
                                             {say('jobs.open-2', { site: file.job.site })}
                                         </Link>
                                     </span>
+                                ) : file.here ? (
+                                    <Here
+                                        here={file.here}
+                                        onSend={(as) => {
+                                            const again = waiting[index];
+                                            if (again) void send([again], as);
+                                        }}
+                                    />
                                 ) : (
                                     <>
                                         <State glyph="fault" tone="fault">
@@ -118,5 +128,34 @@ export function ImportFiles({ dropped, onClose }: { dropped: File[]; onClose: ()
                 )}
             </div>
         </Dialog>
+    );
+}
+
+/** A job that the crew has already: nothing was written, and what happens is a person's to say. */
+function Here({ here, onSend }: { here: ImportedHere; onSend: (as: 'copy' | 'difference') => void }) {
+    return (
+        <>
+            <State glyph="caution" tone="caution">
+                {say('jobs.is-here-already', { site: here.site })}
+            </State>
+            <p className="mt-1 text-small">
+                {here.new === 0
+                    ? say('jobs.nothing-new-in-file')
+                    : say(here.open ? 'jobs.new-in-file' : 'jobs.new-in-file-handed-over', { records: here.new })}
+            </p>
+            <span className="mt-2 flex flex-wrap gap-2">
+                <Link className="btn btn--small" href={here.url}>
+                    {say('jobs.open-it')}
+                </Link>
+                {here.new > 0 && here.open && (
+                    <button type="button" className="btn btn--small" onClick={() => onSend('difference')}>
+                        {say('jobs.bring-difference', { records: here.new })}
+                    </button>
+                )}
+                <button type="button" className="btn btn--small" onClick={() => onSend('copy')}>
+                    {say('jobs.take-as-copy')}
+                </button>
+            </span>
+        </>
     );
 }
