@@ -25,6 +25,7 @@ use Unionbit\Core\Fault\Look;
 use Unionbit\Core\Figures\Figures;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Planning\Plan\PlannedConductor;
+use Unionbit\Core\Planning\Work\WiringTable;
 use Unionbit\Core\Proving\Step\Sign;
 use Unionbit\Core\Proving\Step\Step;
 use Unionbit\Core\Setting\Derivation;
@@ -51,6 +52,7 @@ final class HandoverPage
             'thermostat' => $plan?->profile->title,
             'facts' => self::facts($job),
             'wiring' => $plan === null ? [] : self::wiring($plan),
+            'beside' => $plan === null ? [] : self::beside($plan),
             'link' => $plan?->profile->link === null
                     ? null
                     : Message::of(
@@ -208,10 +210,23 @@ final class HandoverPage
                 ...ConductorView::insulation($p->conductor->colour, $p->conductor->stripe),
                 'before' => $p->conductor->near->label(),
                 'after' => $p->wall->label(),
+                'boardBefore' => $p->conductor->far->label(),
                 'board' => $p->board->label(),
+                'condition' => $plan->installation->marksOf($p->conductor),
                 'evidence' => $p->conductor->evidence->label(),
             ],
             PlannedConductor::all($plan),
+        );
+    }
+
+    /** @return list<array<string, mixed>> ties, the link, short leads, an adapter: before and now */
+    private static function beside(Plan $plan): array
+    {
+        $shown = array_flip(['wall_before', 'wall', 'board_before', 'board', 'meaning', 'label']);
+
+        return array_map(
+            static fn (array $row): array => array_intersect_key($row, $shown),
+            WiringTable::further($plan),
         );
     }
 

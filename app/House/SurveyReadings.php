@@ -15,7 +15,7 @@ use Unionbit\Core\Screening\Rule\Equipment\Sc20OtherEquipment;
 use Unionbit\Core\Screening\Screening;
 use Unionbit\Core\Screening\SurveyReading;
 use Unionbit\Core\Screening\VanishingPoint;
-use Unionbit\Core\Visit\AsLeft;
+use Unionbit\Core\Visit\LeftOpen;
 
 /** The survey's readings as the screening rules take them: those that stand, corrected ones left out. */
 final class SurveyReadings
@@ -79,7 +79,7 @@ final class SurveyReadings
             : array_values(
                 array_filter([
                     self::otherEquipment($plan->installation),
-                    ...Screening::check(AsLeft::landed($plan), self::of($job)),
+                    ...LeftOpen::findings(House::of($job)->installation, $plan, self::of($job)),
                 ]),
             );
     }

@@ -68,7 +68,7 @@ final readonly class SharedPage
                 ],
             ],
             SharePart::Wiring => [
-                ...$this->only('facts', 'thermostat', 'wiring', 'link'),
+                ...$this->only('facts', 'thermostat', 'wiring', 'beside', 'link'),
                 'found' => $this->found(),
             ],
             SharePart::Settings => $this->only('settings'),

@@ -50,7 +50,8 @@
         <th>{{ $say('conductor') }}</th>
         <th>{{ $say('wall-before') }}</th>
         <th>{{ $say('wall-now') }}</th>
-        <th>{{ $say('board') }}</th>
+        <th>{{ $say('board-before') }}</th>
+        <th>{{ $say('board-now') }}</th>
         <th>{{ $say('how-we-know') }}</th>
     </tr>
     @foreach ($page['wiring'] as $row)
@@ -58,8 +59,19 @@
             <td>{{ $row['number'] }} {{ $row['colourWord'] }}</td>
             <td>{{ $row['before'] }}</td>
             <td><b>{{ $row['after'] }}</b></td>
-            <td>{{ $row['board'] }}</td>
-            <td class="m">{{ $row['evidence'] }}</td>
+            <td>{{ $row['boardBefore'] }}</td>
+            <td><b>{{ $row['board'] }}</b></td>
+            <td class="m">{{ implode(', ', [...$row['condition'], $row['evidence']]) }}</td>
+        </tr>
+    @endforeach
+    @foreach ($page['beside'] as $row)
+        <tr>
+            <td>{{ $row['label'] }}</td>
+            <td>{{ $row['wall_before'] }}</td>
+            <td><b>{{ $row['wall'] }}</b></td>
+            <td>{{ $row['board_before'] }}</td>
+            <td><b>{{ $row['board'] }}</b></td>
+            <td class="m">{{ $row['meaning'] }}</td>
         </tr>
     @endforeach
 </table>

@@ -178,7 +178,7 @@ it(
 
         $kit = House::of($job)->plan ?? throw new LogicException('no plan');
         expect(implode(' ', array_map(static fn ($f): string => said($f->title), SettingCheck::check($kit, []))))
-            ->toContain('W2, where nothing lands')
+            ->toContain('Heat 2: given up by the plan')
             ->not->toContain('closes Y1')
             ->not->toContain('closes G')
             ->and((string) json_encode(said(SetPage::props($job, $kit))['settings']))
@@ -329,12 +329,13 @@ it('writes the wiring as table, drawing and labels', function (): void {
             'wall',
             'board_before',
             'board',
+            'condition',
             'meaning',
             'label',
             'mark',
         ])
         ->and($rows[4])
-        ->toBe(['A', '4', 'green', 'G', 'W2', 'G', 'W2', 'heat, second stage', 'A4 W2', 'demo data'])
+        ->toBe(['A', '4', 'green', 'G', 'W2', 'G', 'W2', '', 'heat, second stage', 'A4 W2', 'demo data'])
         ->and(array_column($rows, 8))
         ->toContain('Y–G tie');
     foreach (['wiring.svg', 'labels.svg'] as $file) {

@@ -20,7 +20,7 @@ final class Chosen
                 Words::say($offer->title()),
                 $offer->codes(),
                 Words::each($offer->reasons()),
-                Words::say(PlainWords::of($offer)),
+                Words::say(PlainWords::asDone($offer)),
                 $note,
             ),
         );

@@ -11,6 +11,7 @@ use Unionbit\Core\Planning\Plan\PlannedConductor;
 use Unionbit\Core\Setting\Derivation;
 use Unionbit\Core\Setting\DerivedSetting;
 use Unionbit\Core\Terminal\Place;
+use Unionbit\Core\Wiring\Conductor;
 use Unionbit\Core\Words\Message;
 
 /**
@@ -70,7 +71,7 @@ final class DoorPaper
             if ($plan->installation->boardOf($planned->conductor) === $place) {
                 $rows[] = [
                     Words::say($planned->board->label()),
-                    $planned->conductor->id().' '.Words::say($planned->conductor->color()),
+                    self::named($plan, $planned->conductor),
                     Words::say(Message::of('plan.drawing.to-wall', screw: Words::say($planned->wall->label()))),
                 ];
             }
@@ -79,7 +80,7 @@ final class DoorPaper
             foreach ($cable->from === $place ? $cable->conductors : [] as $conductor) {
                 $rows[] = [
                     Words::say($conductor->near->label()),
-                    $conductor->id().' '.Words::say($conductor->color()),
+                    self::named($plan, $conductor),
                     Words::say(
                         Message::of(
                             'plan.drawing.to-place',
@@ -105,6 +106,15 @@ final class DoorPaper
             }
         }
         self::table($sheet, Words::say($plan->installation->placeName($place)), $rows);
+    }
+
+    /** Its cable and color, and what was found on it. */
+    private static function named(Plan $plan, Conductor $conductor): string
+    {
+        return implode(', ', [
+            $conductor->id().' '.Words::say($conductor->color()),
+            ...Words::each($plan->installation->marksOf($conductor)),
+        ]);
     }
 
     /** @param  list<array{string, string, string}>  $rows */

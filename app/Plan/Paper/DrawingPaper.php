@@ -121,7 +121,13 @@ final class DrawingPaper
             $sheet->line(sprintf('M100 %dH150', $y + 14));
         }
         $sheet->box(232, $y + 3, 220, 22);
-        $name = trim("{$conductor->id()} ".Words::say($conductor->color())." · {$ends['means']}", ' ·');
+        $says = [
+            Words::say($conductor->color()),
+            $ends['means'],
+            ...Words::each($plan->installation->marksOf($conductor)),
+        ];
+        $name =
+            "{$conductor->id()} ".implode(' · ', array_filter($says, static fn (string $s): bool => $s !== ''));
         $sheet->text(237, $y + 6, 210, 18, $name, 12);
         $sheet->text(572, $y + 4, 90, 24, $ends['near'], 15, true);
         if ($ends['was'] !== '') {

@@ -21,7 +21,10 @@ final class LabelsPaper
         $flags = [];
         foreach (PlannedConductor::all($plan) as $planned) {
             $c = $planned->conductor;
-            $name = $c->id().' '.Words::say($c->color());
+            $name = implode(', ', [
+                $c->id().' '.Words::say($c->color()),
+                ...Words::each($plan->installation->marksOf($c)),
+            ]);
             $place = Words::say($plan->installation->placeName($plan->installation->boardOf($c)));
             $flags[] = [Words::say($planned->wall->label()), $name, Words::of('plan.drawing.wall-end')];
             $flags[] = [

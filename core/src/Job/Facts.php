@@ -22,7 +22,8 @@ final readonly class Facts
      * @param  ?bool  $secondBonded  the second transformer's common is bonded to the cabinet
      * @param  string  $secondPhase  of the second transformer against the first: in, out or unknown
      * @param  list<SafetyDevice>  $safety  float, pump and load-shedding switches added in the wiring
-     * @param  bool  $sharedKit  the adapter of a thermostat's kit stands at the board (WO04); only a plan puts it there
+     * @param  bool  $sharedKit  the adapter of a thermostat's kit stands at the board (WO04): put there by a plan,
+     *     or found there
      * @param  array<string, SupplyFacts>  $further  of the supplies after the first, by their ids
      * @param  ?string  $oldPower  what the old thermostat ran on: battery, common, both, mechanical or unknown
      * @param  ?string  $oldSwitches  where the old thermostat's switches are: base, face, receiver or unknown
@@ -107,9 +108,9 @@ final readonly class Facts
         return $this->copy(['safety' => $safety]);
     }
 
-    public function withSharedKit(): self
+    public function withSharedKit(bool $there): self
     {
-        return $this->copy(['sharedKit' => true]);
+        return $this->copy(['sharedKit' => $there]);
     }
 
     /** With what is known or taken of bonding and phase. */

@@ -18,6 +18,7 @@ use Unionbit\Core\Terminal\Terminal;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Terminal\Vocabulary;
 use Unionbit\Core\Wiring\Cable;
+use Unionbit\Core\Wiring\Condition;
 use Unionbit\Core\Wiring\Conductor;
 use Unionbit\Core\Wiring\Damage;
 use Unionbit\Core\Wiring\Jumper;
@@ -91,6 +92,21 @@ final readonly class Installation
     public function damageOf(Conductor $conductor): array
     {
         return $this->cable($conductor->cable)?->damageOf($conductor) ?? [];
+    }
+
+    /** @return list<Message> what was found on a conductor, in words: its marks, what it touches, a loop over its length */
+    public function marksOf(Conductor $conductor): array
+    {
+        return Message::unique([
+            ...array_map(static fn (Condition $c): Message => $c->label(), $conductor->condition),
+            ...array_map(
+                static fn (Damage $d): Message => $d->says,
+                array_filter(
+                    $this->damageOf($conductor),
+                    static fn (Damage $d): bool => $d->says->code !== 'wiring.damage.condition',
+                ),
+            ),
+        ]);
     }
 
     /** The cable from a board to the outdoor unit. */
@@ -178,6 +194,13 @@ final readonly class Installation
         return $read->name === null || $read->ambiguous
             ? null
             : $this->archetype->terminalNamed($place, $read->name);
+    }
+
+    /** Whether something stands there that a conductor on this letter is on: the board, or a kit's adapter at it. */
+    public function hasScrew(Place $place, string $printed): bool
+    {
+        return $this->screw($place, $printed) !== null ||
+            ($this->facts->sharedKit && $printed === SharedKit::SCREW && $this->archetype->isBoard($place));
     }
 
     /** The point of the circuit where a conductor lands that is on this letter. */

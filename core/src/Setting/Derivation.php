@@ -40,8 +40,10 @@ final class Derivation
     public static function callSettings(Plan $plan, array $entered = []): CallSettings
     {
         $value = static fn (SettingKey $key): ?string => $entered[$key->value] ?? Settings::of($key)->value($plan);
-        $stages = static fn (SettingKey $key): ?int => isset($entered[$key->value])
-            ? (int) $entered[$key->value]
+        // A thermostat that is not asked for its stages makes all that it has.
+        $stages = static fn (SettingKey $key): ?int => isset($entered[$key->value]) ||
+        isset($plan->profile->menu[$key->value])
+            ? self::count($value($key))
             : null;
         // Where only the fuel is entered otherwise, the thermostat concludes the fan from it.
         $fuel = $entered[SettingKey::HeatFuel->value] ?? null;
@@ -68,6 +70,11 @@ final class Derivation
             $backup === null ? null : $backup === 'yes',
             $dehumidify === null ? null : Dehumidify::tryFrom($dehumidify),
         );
+    }
+
+    private static function count(?string $value): ?int
+    {
+        return $value === null ? null : (int) $value;
     }
 
     private static function setting(Plan $plan, Setting $setting, string $value): DerivedSetting

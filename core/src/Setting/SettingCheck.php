@@ -6,6 +6,7 @@ namespace Unionbit\Core\Setting;
 
 use Unionbit\Core\Call\CallTable;
 use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Planning\Proof\PlanProof;
 use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Rule\Severity;
 use Unionbit\Core\Terminal\Place;
@@ -45,43 +46,71 @@ final class SettingCheck
                 );
             }
         }
-        $landed = [];
-        foreach ($plan->profile->terminals as $terminal) {
-            $landed[] = $plan->landing->reaching($terminal->printed) !== [] ? $terminal->name : null;
-        }
-        // A kit's adapter takes compressor and fan from K to their screws at the board.
-        $landed =
-            $plan->changes->sharedKit && in_array(TerminalName::K, $landed, true)
-                ? [...$landed, TerminalName::Y1, TerminalName::G]
-                : $landed;
         $made = CallTable::made(
             $plan->profile,
             Derivation::callSettings($plan, $entered),
             $plan->installation->archetype,
         );
-        foreach ($made->calls() as $call) {
-            $needed = CallTable::needed($plan->installation->archetype)->printed($call, $plan->profile);
-            foreach ($made->closes($call) as $name) {
-                if (! in_array($plan->profile->serving($name)?->printed, $needed, true)) {
-                    continue;
-                }
-                if (! in_array($plan->profile->serving($name)->name, $landed, true)) {
-                    $findings[] = Finding::of(
-                        'SET',
-                        Severity::Warning,
-                        Message::of(
-                            'setting.setting-check.closes-where-nothing-lands',
-                            call: $call->label(),
-                            name: $name->value,
-                        ),
-                        Message::of('setting.setting-check.call-does-not-reach-equipment'),
-                        Message::of('setting.setting-check.land-conductor-there-or-accept'),
-                    );
-                }
+
+        return [...$findings, ...self::notBrought($plan, $made), ...self::unused($plan, $made)];
+    }
+
+    /**
+     * Calls that the landed house does not do, by the plan's own proof: what proves there has nothing against it here.
+     *
+     * @return list<Finding>
+     */
+    private static function notBrought(Plan $plan, CallTable $made): array
+    {
+        $findings = [];
+        $proof = PlanProof::of($plan);
+        $given = [];
+        foreach ([...$proof->lost, ...$proof->raised] as ['call' => $call, 'why' => $why]) {
+            $given[$call->value] = $why;
+        }
+        foreach ($proof->calls as $one) {
+            if ($one->isProved()) {
+                continue;
+            }
+            $closed = array_intersect($one->closes, $made->printed($one->call, $plan->profile));
+            $nowhere = array_filter($closed, static fn (string $printed): bool => ! self::lands($plan, $printed));
+            foreach ($nowhere as $printed) {
+                $findings[] = Finding::of(
+                    'SET',
+                    Severity::Warning,
+                    Message::of(
+                        'setting.setting-check.closes-where-nothing-lands',
+                        call: $one->call->label(),
+                        name: $printed,
+                    ),
+                    Message::of('setting.setting-check.call-does-not-reach-equipment'),
+                    Message::of('setting.setting-check.land-conductor-there-or-accept'),
+                );
+            }
+            if ($nowhere === []) {
+                $why = $given[$one->call->value] ?? null;
+                $findings[] = Finding::of(
+                    'SET',
+                    $why === null ? Severity::Error : Severity::Note,
+                    Message::of(
+                        $why === null
+                            ? 'setting.setting-check.not-proved'
+                            : 'setting.setting-check.given-up-by-plan',
+                        call: $one->call->label(),
+                    ),
+                    $why ?? Message::sentences($one->problems),
+                    Message::of('setting.setting-check.plan-decides-it'),
+                );
             }
         }
 
-        return [...$findings, ...self::unused($plan, $made)];
+        return $findings;
+    }
+
+    /** Whether what the thermostat closes there goes anywhere: outputs at the equipment have leads of their own. */
+    private static function lands(Plan $plan, string $printed): bool
+    {
+        return $plan->profile->outputs !== Place::Wall || $plan->landing->reaching($printed) !== [];
     }
 
     /**
@@ -163,7 +192,7 @@ final class SettingCheck
      *
      * @param  array<string, string>  $entered
      * @return array{columns: list<array{printed: string, role: string}>, rows: list<array{call: string,
-     *     label: Message, cells: list<array{closed: bool, needed: bool}>}>}
+     *     label: Message, brought: bool, cells: list<array{closed: bool, needed: bool}>}>}
      */
     public static function table(Plan $plan, array $entered): array
     {
@@ -180,12 +209,22 @@ final class SettingCheck
             ],
             $plan->profile->terminals,
         );
+        $proved = [];
+        foreach (PlanProof::of($plan)->calls as $proof) {
+            $proved[$proof->call->value] = $proof->isProved();
+        }
         $rows = [];
         foreach ($needed->calls() as $call) {
-            $cells = array_map(static function (PlateTerminal $t) use ($call, $made, $needed, $plan): array {
+            $cells = array_map(static function (PlateTerminal $t) use (
+                $call,
+                $made,
+                $needed,
+                $plan,
+                $proved,
+            ): array {
                 $closed = in_array($t->printed, $made->printed($call, $plan->profile), true);
-                // Where nothing lands it makes no difference what is closed.
-                $reaches = $plan->profile->outputs !== Place::Wall || $plan->landing->reaching($t->printed) !== [];
+                // Where nothing lands, and in a call that the plan does not bring, it makes no difference what is closed.
+                $reaches = self::lands($plan, $t->printed) && ($proved[$call->value] ?? true);
 
                 return [
                     'closed' => $closed,
@@ -194,7 +233,12 @@ final class SettingCheck
                         : $closed,
                 ];
             }, $plan->profile->terminals);
-            $rows[] = ['call' => $call->value, 'label' => $call->label(), 'cells' => $cells];
+            $rows[] = [
+                'call' => $call->value,
+                'label' => $call->label(),
+                'brought' => $proved[$call->value] ?? true,
+                'cells' => $cells,
+            ];
         }
 
         return ['columns' => $columns, 'rows' => $rows];

@@ -14,6 +14,8 @@ final class Vocabulary
 {
     private const ALIASES = [
         'V' => TerminalName::R,
+        'V+' => TerminalName::R,
+        'V-' => TerminalName::C,
         '24V' => TerminalName::R,
         'HOT' => TerminalName::R,
         'RH/RC' => TerminalName::R,

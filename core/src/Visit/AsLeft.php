@@ -8,6 +8,7 @@ use Unionbit\Core\Job\Facts;
 use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Job\LinkState;
 use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Planning\Plan\RunsOn;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Thermostat\PowerKind;
 use Unionbit\Core\Wiring\Conductor;
@@ -47,13 +48,11 @@ final class AsLeft
                 fuseAmps: $facts->fuseAmps,
                 commonBonded: $facts->commonBonded,
                 plateLink: $link,
-                oldPower: match (true) {
-                    $plan->profile->power === PowerKind::CommonOrBattery => 'both',
-                    default => $plan->profile->powerFrom === null ? 'battery' : 'common',
-                },
+                oldPower: self::ranOn($plan),
                 secondBonded: $facts->secondBonded,
                 secondPhase: $facts->secondPhase,
                 safety: $facts->safety,
+                sharedKit: $facts->sharedKit,
                 further: $facts->further,
                 oldSwitches: match (true) {
                     $plan->profile->outputs === Place::Module => 'receiver',
@@ -67,6 +66,16 @@ final class AsLeft
             $house->places,
             $house->prints,
         );
+    }
+
+    /** In the survey's words; what they have no word for, as a thermostat that charges through a load, is not known. */
+    private static function ranOn(Plan $plan): string
+    {
+        return match (RunsOn::in($plan)) {
+            RunsOn::Batteries, RunsOn::BatteriesWithoutC => 'battery',
+            RunsOn::Equipment => $plan->profile->power === PowerKind::CommonOrBattery ? 'both' : 'common',
+            RunsOn::PlugIn, RunsOn::Charging => 'unknown',
+        };
     }
 
     /** A sister of this house: wired alike as far as anybody knows, but nothing of it was seen yet. */

@@ -53,8 +53,8 @@ it('says what it does, what it runs on and what is lost', function (
         'furnace-gas-1h',
         'radio-pair-receiver',
         '',
-        ['The part on the wall runs on batteries of its own'],
-        [],
+        ['the part on the wall runs on batteries'],
+        ['no battery changes'],
     ],
     'cooling only never reads of heat' => [
         'air-handler-cool-1c',

@@ -15,9 +15,21 @@ export interface HandoverProps extends Frame {
         number: number;
         before: string;
         after: string;
+        boardBefore: string;
         board: string;
+        /** What was found on it: open in the wall, on the cabinet. */
+        condition: string[];
         evidence: string;
     })[];
+    /** Ties, the link, short leads, an adapter: before and now. */
+    beside: {
+        wall_before: string;
+        wall: string;
+        board_before: string;
+        board: string;
+        meaning: string;
+        label: string;
+    }[];
     link: string | null;
     settings: {
         label: string;

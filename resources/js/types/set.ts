@@ -28,7 +28,7 @@ export interface SettingRow {
 }
 export interface CallTableView {
     columns: { printed: string; role: string }[];
-    rows: { call: string; label: string; cells: { closed: boolean; needed: boolean }[] }[];
+    rows: { call: string; label: string; brought: boolean; cells: { closed: boolean; needed: boolean }[] }[];
 }
 export interface SetProps extends Frame {
     thermostat: string;

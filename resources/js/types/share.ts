@@ -60,6 +60,7 @@ type Recorded =
     | 'facts'
     | 'thermostat'
     | 'wiring'
+    | 'beside'
     | 'link'
     | 'settings'
     | 'baseline'

@@ -8,7 +8,6 @@ use Unionbit\Core\Equipment\Transformer;
 use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
-use Unionbit\Core\Thermostat\Meaning;
 use Unionbit\Core\Thermostat\PowerKind;
 use Unionbit\Core\Thermostat\Profile;
 use Unionbit\Core\Wiring\Landing;
@@ -131,22 +130,16 @@ final readonly class ThermostatParts
     /** Where the outputs stand at the equipment: short leads from the module to the board, letter to letter. */
     public function module(): void
     {
-        if ($this->profile->outputs !== Place::Module) {
-            return;
-        }
-        foreach ($this->installation->archetype->boardTerminals() as $terminal) {
-            $serving = $this->profile->serving(Meaning::of($terminal->name, $this->installation->archetype));
-            if ($serving !== null) {
-                $this->net->copper(
-                    "lead.{$terminal->printed}",
-                    ElementKind::Wire,
-                    $serving->point(),
-                    $this->safety->before($terminal->point()),
-                    2.0 * Assembly::END_OHMS,
-                    Message::of('circuit.assembly.module-lead', terminal: $terminal->printed),
-                    "lead.{$terminal->printed}",
-                );
-            }
+        foreach (OutputLeads::of($this->installation, $this->profile) as [$serving, $terminal]) {
+            $this->net->copper(
+                "lead.{$terminal->printed}",
+                ElementKind::Wire,
+                $serving->point(),
+                $this->safety->before($terminal->point()),
+                2.0 * Assembly::END_OHMS,
+                Message::of('circuit.assembly.module-lead', terminal: $terminal->printed),
+                "lead.{$terminal->printed}",
+            );
         }
     }
 

@@ -97,6 +97,7 @@ final class SurveyFile
                 'plateLink' => $facts->plateLink->value,
                 'oldPower' => $facts->oldPower,
                 ...$facts->oldSwitches === null ? [] : ['oldSwitches' => $facts->oldSwitches],
+                ...$facts->sharedKit ? ['sharedKit' => true] : [],
                 'secondBonded' => $facts->secondBonded,
                 'secondPhase' => $facts->secondPhase,
                 'safety' => self::safety($installation),
@@ -201,6 +202,7 @@ final class SurveyFile
             plateLink: $node->has('plateLink') ? $node->enum('plateLink', LinkState::class) : LinkState::Unknown,
             oldPower: $node->has('oldPower') ? $node->string('oldPower') : null,
             oldSwitches: $node->has('oldSwitches') ? $node->string('oldSwitches') : null,
+            sharedKit: $node->bool('sharedKit', false),
             secondBonded: $node->has('secondBonded') ? $node->bool('secondBonded') : null,
             secondPhase: $node->string('secondPhase', 'unknown'),
             safety: self::switches(

@@ -14,7 +14,20 @@ use Unionbit\Core\Words\Message;
 /** A plan for the people who live there: no letters, no codes. */
 final class PlainWords
 {
+    /** As it is offered: with what is bought and which wishes stay open. */
     public static function of(PlanOffer $candidate): Message
+    {
+        return Message::sentences([...self::what($candidate), ...self::closing($candidate)]);
+    }
+
+    /** As it is kept with the record, for when the work is done: nothing is needed any more. */
+    public static function asDone(PlanOffer $candidate): Message
+    {
+        return Message::sentences([...self::what($candidate), ...self::toDo($candidate->plan)]);
+    }
+
+    /** @return list<Message> what the equipment does with it, where its wires run, what it runs on */
+    private static function what(PlanOffer $candidate): array
     {
         $profile = $candidate->plan->profile;
         $lost = array_map(static fn (array $l): CallName => $l['call'], $candidate->proof->lost);
@@ -44,10 +57,10 @@ final class PlainWords
             $candidate->ways === [] => Message::of('planning.plain-words.uses-wires-there-as-they'),
             default => Message::of('planning.plain-words.uses-wires-there-some-them'),
         };
-        $parts[] = Message::of('planning.plain-words.runs-on', on: RunsOn::in($candidate->plan)->value);
-        if (RunsOn::isRadio($candidate->plan)) {
-            $parts[] = Message::of('planning.plain-words.wall-unit-on-batteries');
-        }
+        // Of two parts each is said by itself: the one at the equipment is powered there, the one on the wall is not.
+        $parts[] = RunsOn::isRadio($candidate->plan)
+            ? Message::of('planning.plain-words.wall-unit-on-batteries')
+            : Message::of('planning.plain-words.runs-on', on: RunsOn::in($candidate->plan)->value);
         $parts[] = match ($profile->remoteControl) {
             'none' => Message::of('planning.plain-words.cannot-be-set-from-telephone'),
             'bridge' => Message::of('planning.plain-words.can-be-set-from-telephone'),
@@ -56,9 +69,8 @@ final class PlainWords
         if ($candidate->plan->changes->safety !== null) {
             $parts[] = Message::of('planning.plain-words.water-switch-moved-so-full');
         }
-        array_push($parts, ...self::closing($candidate));
 
-        return Message::sentences($parts);
+        return $parts;
     }
 
     /** What the equipment does at all: a house without heat never reads of it. */
@@ -83,15 +95,20 @@ final class PlainWords
                 ? Message::of('planning.plain-words.nothing-bought')
                 : Message::of('planning.plain-words.bought', parts: $bought),
         ];
-        $tasks = self::tasks($candidate->plan);
-        if ($tasks !== []) {
-            $parts[] = Message::of('planning.plain-words.you-do', tasks: $tasks);
-        }
+        array_push($parts, ...self::toDo($candidate->plan));
         if ($unmet !== []) {
             $parts[] = Message::of('planning.plain-words.not-as-wished', what: $unmet);
         }
 
         return $parts;
+    }
+
+    /** @return list<Message> */
+    private static function toDo(Plan $plan): array
+    {
+        $tasks = self::tasks($plan);
+
+        return $tasks === [] ? [] : [Message::of('planning.plain-words.you-do', tasks: $tasks)];
     }
 
     /** @return list<Message> what the people who live there have to do themselves */

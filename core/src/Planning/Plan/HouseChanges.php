@@ -64,6 +64,8 @@ final readonly class HouseChanges
 
         $house = $this->safety === null ? $house : $house->withFacts($house->facts->withSafety($this->safety));
 
-        return $this->sharedKit ? $house->withFacts($house->facts->withSharedKit()) : $house;
+        return $this->sharedKit === $house->facts->sharedKit
+            ? $house
+            : $house->withFacts($house->facts->withSharedKit($this->sharedKit));
     }
 }

@@ -20,7 +20,14 @@ export function CallTable({ table }: { table: CallTableView }) {
             <tbody>
                 {table.rows.map((row) => (
                     <tr key={row.call} className="h-11 border-b border-hair" data-call={row.call}>
-                        <th className="whitespace-nowrap pr-2 font-lab font-semibold">{row.label}</th>
+                        <th className="whitespace-nowrap pr-2 font-lab font-semibold">
+                            {row.label}
+                            {!row.brought && (
+                                <span className="block text-tiny font-semibold text-muted">
+                                    {say('calls.given-up')}
+                                </span>
+                            )}
+                        </th>
                         {row.cells.map((cell, index) => {
                             const column = table.columns[index];
                             const differs = cell.closed !== cell.needed;

@@ -7,7 +7,7 @@ import { say } from '@/words';
 
 /** Where each conductor was and is, and the plan that it follows. */
 export function BeforeAndAfter() {
-    const { wiring, link, choice } = usePage<HandoverProps>().props;
+    const { wiring, beside, link, choice } = usePage<HandoverProps>().props;
     return (
         <section>
             <h3 className="h-sec mb-1 mt-4">{say('handover.before-and-after')}</h3>
@@ -17,7 +17,8 @@ export function BeforeAndAfter() {
                         <th>{say('handover.conductor')}</th>
                         <th>{say('handover.wall-before')}</th>
                         <th>{say('handover.wall-now')}</th>
-                        <th>{say('handover.board')}</th>
+                        <th>{say('handover.board-before')}</th>
+                        <th>{say('handover.board-now')}</th>
                         <th>{say('handover.how-we-know')}</th>
                     </tr>
                 </thead>
@@ -32,8 +33,26 @@ export function BeforeAndAfter() {
                             </td>
                             <td>{row.before}</td>
                             <td className="font-semibold">{row.after}</td>
-                            <td>{row.board}</td>
-                            <td className="text-small text-muted">{row.evidence}</td>
+                            <td>{row.boardBefore}</td>
+                            <td className="font-semibold">{row.board}</td>
+                            <td className="text-small text-muted">
+                                {row.condition.length > 0 && (
+                                    <span className="block font-semibold text-fault-ink">
+                                        {row.condition.join(', ')}
+                                    </span>
+                                )}
+                                {row.evidence}
+                            </td>
+                        </tr>
+                    ))}
+                    {beside.map((row, index) => (
+                        <tr key={`${row.label}/${index}`} className="h-9 border-b border-hair">
+                            <td>{row.label}</td>
+                            <td>{row.wall_before}</td>
+                            <td className="font-semibold">{row.wall}</td>
+                            <td>{row.board_before}</td>
+                            <td className="font-semibold">{row.board}</td>
+                            <td className="text-small text-muted">{row.meaning}</td>
                         </tr>
                     ))}
                 </tbody>

@@ -30,6 +30,10 @@ final readonly class Sc04Communicating implements ScreeningRule
                 ),
             ];
         }
+        // Behind a module the wall unit's own link is numbered; its outputs stand at the equipment.
+        if ($installation->facts->oldSwitches === 'receiver') {
+            return [];
+        }
         $printed = [];
         foreach ($installation->wallConductors() as $conductor) {
             if (

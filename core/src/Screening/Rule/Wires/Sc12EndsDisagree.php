@@ -57,7 +57,7 @@ final readonly class Sc12EndsDisagree implements ScreeningRule
                     if (
                         $place !== Place::Wall &&
                         $end->terminal !== null &&
-                        $installation->screw($place, $end->terminal) === null
+                        ! $installation->hasScrew($place, $end->terminal)
                     ) {
                         $printed = implode(', ', $installation->archetype->printedAt($place));
                         $findings[] = Finding::of(

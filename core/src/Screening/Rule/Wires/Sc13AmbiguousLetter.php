@@ -22,7 +22,9 @@ final readonly class Sc13AmbiguousLetter implements ScreeningRule
     public function check(Installation $installation, array $readings): array
     {
         $findings = [];
-        foreach ($installation->wallConductors() as $conductor) {
+        // Behind a receiver no letter of the wall is a call: what is numbered there is its own link.
+        $behind = $installation->facts->oldSwitches === 'receiver';
+        foreach ($behind ? [] : $installation->wallConductors() as $conductor) {
             $terminal = $installation->onPlate($conductor);
             if ($terminal !== null && $terminal->ambiguous) {
                 $findings[] = $this->finding(
