@@ -136,11 +136,14 @@ final class Job extends Model
      * @template T of Model
      *
      * @param  HasMany<T, $this>  $records
+     * @param  ?int  $before  place in the job's order before which they stand; null for all
      * @return HasMany<T, $this>
      */
-    public function proving(HasMany $records, bool $asFound): HasMany
+    public function proving(HasMany $records, bool $asFound, ?int $before = null): HasMany
     {
-        return $this->counting($records)->where('as_found', $asFound);
+        $of = $this->counting($records)->where('as_found', $asFound);
+
+        return $before === null ? $of : $of->where('seq', '<', $before);
     }
 
     /** A visit that leaves the thermostat where it is, unless a plan says otherwise. */

@@ -8,6 +8,7 @@ use App\House\House;
 use App\Models\Job;
 use App\Models\Record\PowerEvent;
 use App\Models\Record\PowerState;
+use App\Records\Taken;
 use Illuminate\Support\Carbon;
 use Unionbit\Core\Job\PowerSource;
 use Unionbit\Core\Words\Message;
@@ -37,16 +38,21 @@ final readonly class PowerFlag
     ) {
     }
 
-    public static function of(Job $job): self
+    /** @param  ?Taken  $then  of another moment than now */
+    public static function of(Job $job, ?Taken $then = null): self
     {
-        $last = $job->counting($job->powerEvents())->reorder()->orderByDesc('seq')->first();
+        $events = $job->counting($job->powerEvents())->reorder()->orderByDesc('seq');
+        if ($then?->before !== null) {
+            $events->where('seq', '<', $then->before);
+        }
+        $last = $events->first();
 
         return $last === null
             ? new self(PowerState::NotProved, null, null, why: 'none')
-            : self::proves($job, $last);
+            : self::proves($job, $last, $then->at ?? now());
     }
 
-    private static function proves(Job $job, PowerEvent $event): self
+    private static function proves(Job $job, PowerEvent $event, Carbon $at): self
     {
         $sources = self::sources($job);
         $readings = $event->supplies ?? ($event->volts === null ? [] : [$sources[0]->id => $event->volts]);
@@ -59,10 +65,10 @@ final readonly class PowerFlag
         $why = match (true) {
             $event->state === PowerState::NotProved => 'none',
             $event->from_file !== null => 'file',
-            $event->at->isFuture() => 'future',
+            $event->at->isAfter($at->max(now())) => 'future',
             $open !== [] => 'supply',
             $bad !== [] || ($isolated && ! $event->meter_proved) => 'reading',
-            $isolated && $event->at->copy()->addMinutes(self::lapse())->isPast() => 'lapsed',
+            $isolated && $event->at->copy()->addMinutes(self::lapse())->isBefore($at) => 'lapsed',
             default => null,
         };
 
@@ -165,11 +171,14 @@ final readonly class PowerFlag
     }
 
     /** When the power last came on, or went off: the event that began the present run of one state. */
-    public static function since(Job $job, PowerState $state): ?Carbon
+    public static function since(Job $job, PowerState $state, ?Taken $then = null): ?Carbon
     {
         $since = null;
         $previous = null;
         foreach ($job->counting($job->powerEvents())->whereNull('from_file')->get() as $event) {
+            if ($then?->knew($event->seq) === false) {
+                break;
+            }
             if ($event->state === $state && $previous !== $state) {
                 $since = $event->at;
             }

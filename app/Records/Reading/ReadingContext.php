@@ -11,6 +11,7 @@ use App\Models\Stage;
 use App\Records\Power\PowerFlag;
 use App\Records\SetUp\SetupStrip;
 use App\Records\Step\StepRecord;
+use App\Records\Taken;
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Call\CallTable;
 use Unionbit\Core\Circuit\Circuit;
@@ -36,15 +37,18 @@ final readonly class ReadingContext
         MeterMode $mode,
         PowerFlag $flag,
         ?int $seq = null,
+        ?Taken $then = null,
     ): self {
-        $context = self::bare($job, $stage, $step, $call, $mode, $flag);
+        $context = self::bare($job, $stage, $step, $call, $mode, $flag, $then);
 
         // A plan is tried out in thought: nothing that stands on the wall is in it.
         return $stage === Stage::Plan
             ? $context
             : new self(
                 $context->circuit,
-                SetupStrip::read($job)->before($seq)->on($context->setup, $context->circuit),
+                SetupStrip::read($job)
+                    ->before($seq ?? $then?->before)
+                    ->on($context->setup, $context->circuit),
                 $context->step,
             );
     }
@@ -56,6 +60,7 @@ final readonly class ReadingContext
         ?string $call,
         MeterMode $mode,
         PowerFlag $flag,
+        ?Taken $then,
     ): self {
         $house = House::of($job);
         $standing = $stage === Stage::Prove ? $house->standing : $house->plan;
@@ -64,7 +69,7 @@ final readonly class ReadingContext
         }
         if ($step !== null) {
             $record =
-                StepRecord::all($job)[$step] ??
+                StepRecord::all($job, $then)[$step] ??
                 throw Refused::at(
                     'step',
                     Message::of('records.reading-context.there-no-proving-step-for', step: $step),

@@ -7,6 +7,7 @@ namespace App\Records\Reading;
 use App\Models\Job;
 use App\Models\Stage;
 use App\Records\Power\PowerFlag;
+use App\Records\Taken;
 use Unionbit\Core\Circuit\Meter\MeterMode;
 
 /** Where and how a reading is taken: stage, step or simulated call, meter mode, and the two points. */
@@ -37,16 +38,21 @@ final readonly class ReadingPlace
      * @param  ?PowerFlag  $flag  of another moment than now
      * @param  ?int  $seq  of the record at that moment
      */
-    public function context(Job $job, ?PowerFlag $flag = null, ?int $seq = null): ReadingContext
-    {
+    public function context(
+        Job $job,
+        ?PowerFlag $flag = null,
+        ?int $seq = null,
+        ?Taken $then = null,
+    ): ReadingContext {
         return ReadingContext::of(
             $job,
             $this->stage,
             $this->step,
             $this->call,
             $this->mode,
-            $flag ?? PowerFlag::of($job),
+            $flag ?? PowerFlag::of($job, $then),
             $seq,
+            $then,
         );
     }
 }

@@ -6,6 +6,7 @@ namespace App\Records\Reading;
 
 use App\Models\Record\Reading;
 use App\Models\Stage;
+use App\Records\Taken;
 use App\Web\JobRequest;
 use Illuminate\Validation\Rule;
 use Unionbit\Core\Circuit\Meter\MeterMode;
@@ -32,6 +33,7 @@ final class ReadingRequest extends JobRequest
             'b' => ['required', 'string', 'max:40'],
             'value' => ['nullable', 'string', 'max:20'],
             'corrects' => ['nullable', 'ulid'],
+            ...Taken::RULES,
         ];
     }
 

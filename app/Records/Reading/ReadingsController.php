@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Records\Reading;
 
+use App\Records\Taken;
 use App\Web\Controller;
 use App\Web\JsonResponse;
 
@@ -28,6 +29,7 @@ final class ReadingsController extends Controller
             RunningProof::place($request->job(), $request->place()),
             $request->text('value'),
             $request->nullableString('corrects'),
+            Taken::of($request),
         );
 
         return new JsonResponse(ReadingView::of($reading), 201);

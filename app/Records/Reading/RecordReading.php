@@ -11,6 +11,7 @@ use App\Models\User;
 use App\Records\Append;
 use App\Records\Power\PowerFlag;
 use App\Records\Step\StepRecord;
+use App\Records\Taken;
 use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Proving\Judge\Judge;
 use Unionbit\Core\Words\Message;
@@ -29,7 +30,9 @@ final class RecordReading
         ReadingPlace $place,
         string $typed,
         ?string $corrects = null,
+        ?Taken $taken = null,
     ): Reading {
+        $taken ??= Taken::now();
         $value = MeterValue::parse($typed, $place->mode);
         $original =
             $corrects === null
@@ -56,9 +59,10 @@ final class RecordReading
             $place,
             $value,
             $original,
+            $taken,
         ): array {
-            $flag = $original === null ? PowerFlag::of($job) : PowerFlag::as($original->power);
-            $context = $place->context($job, $flag, $original?->seq);
+            $flag = $original === null ? PowerFlag::of($job, $taken) : PowerFlag::as($original->power);
+            $context = $place->context($job, $flag, $original?->seq, $original === null ? $taken : null);
             if ($original !== null) {
                 self::sameRun($context->step, $original);
             } elseif ($context->step?->offAt !== null && $context->step->isRunning()) {
@@ -75,14 +79,16 @@ final class RecordReading
                 $expected,
                 $context->setup,
                 $value,
-                $context->step?->secondsLeft($original?->at) ?? 0,
+                $context->step?->secondsLeft($original->at ?? $taken->at) ?? 0,
                 $context->step?->step->waiting,
                 JointReasons::before($job, $place, $context->step),
             );
 
             return [
                 'stage' => $place->stage,
-                'step' => $place->step,
+                // Begun anew since it was taken: it belongs to no run of the step any more, and stands beside it.
+                'step' => $place->step === null || self::isOfRun($job, $place->step, $taken) ? $place->step : null,
+                'at' => $taken->at,
                 'call' => $place->call,
                 'mode' => $place->mode,
                 'a' => $expected->a,
@@ -104,6 +110,13 @@ final class RecordReading
         if ($step !== null && $step->startedSeq !== null && $original->seq < $step->startedSeq) {
             throw Refused::at('corrects', Message::of('records.record-reading.reading-belongs-earlier-run-step'));
         }
+    }
+
+    private static function isOfRun(Job $job, string $step, Taken $taken): bool
+    {
+        $started = $taken->before === null ? null : StepRecord::all($job)[$step]->startedSeq ?? null;
+
+        return $started === null || $taken->knew($started);
     }
 
     private static function gate(bool $running, PowerFlag $flag, MeterMode $mode): void

@@ -12,6 +12,7 @@ use App\Models\User;
 use App\Records\Append;
 use App\Records\Power\PowerFlag;
 use App\Records\SetUp\SetupStrip;
+use App\Records\Taken;
 use Unionbit\Core\Circuit\LoadState;
 use Unionbit\Core\Proving\Judge\Neither;
 use Unionbit\Core\Proving\Step\Sign;
@@ -30,7 +31,10 @@ final class ObserveSign
         string $sign,
         bool $seen,
         ?Neither $how = null,
+        ?Taken $taken = null,
     ): Observation {
+        $taken ??= Taken::now();
+
         return Append::row(Observation::class, $id, $job, $user, static function () use (
             $job,
             $user,
@@ -38,9 +42,10 @@ final class ObserveSign
             $sign,
             $seen,
             $how,
+            $taken,
         ): array {
             $record =
-                StepRecord::all($job)[$step] ??
+                StepRecord::all($job, $taken)[$step] ??
                 throw Refused::at(
                     'step',
                     Message::of('records.observe-sign.there-no-proving-step-for', step: $step),
@@ -53,7 +58,8 @@ final class ObserveSign
                     'sign',
                     Message::of('records.observe-sign.nothing-called-watched-in-step', sign: $sign),
                 );
-            $flag = PowerFlag::of($job);
+            self::ofThisRun($job, $step, $taken);
+            $flag = PowerFlag::of($job, $taken);
             $dark = $record->step->staysDead || $record->step->method->isAtAnyPower();
             if (! $record->isRunning() || (! $dark && ! $flag->isLive())) {
                 throw Refused::at(
@@ -79,17 +85,17 @@ final class ObserveSign
                 throw Refused::at('sign', Message::of('records.run-step.call-has-ended'));
             }
             $outcome = match (true) {
-                $how?->takesTime() === true && $record->secondsLeft() > 0 => 'too-early',
+                $how?->takesTime() === true && $record->secondsLeft($taken->at) > 0 => 'too-early',
                 $how !== null => $how->outcome()->value,
                 $dropOff && $record->offAt === null => 'too-early',
                 $seen => 'pass',
-                $dropOff => $record->secondsOfDropOff() > 0 ? 'too-early' : 'fail',
-                $record->secondsLeft() > 0 && self::waits($job, $record, $wanted) => 'too-early',
+                $dropOff => $record->secondsOfDropOff($taken->at) > 0 ? 'too-early' : 'fail',
+                $record->secondsLeft($taken->at) > 0 && self::waits($job, $record, $wanted, $taken) => 'too-early',
                 default => 'fail',
             };
 
             if ($dropOff && $outcome !== 'too-early') {
-                RunStep::ends($job, $user, $step, now());
+                RunStep::ends($job, $user, $step, $taken->at);
             }
 
             return [
@@ -97,9 +103,10 @@ final class ObserveSign
                 'sign' => $sign,
                 'seen' => $seen,
                 'how' => $how,
+                'at' => $taken->at,
                 'outcome' => $outcome,
                 'reason' => ($outcome === 'too-early' ? null : $how?->meaning()) ??
-                    self::reason($job, $record, $wanted, $outcome),
+                    self::reason($job, $record, $wanted, $outcome, $taken),
             ];
         });
     }
@@ -107,19 +114,28 @@ final class ObserveSign
     /**
      * Whether the delay holds this sign back: a load that has pulled in already is there now, and so is the display.
      */
-    private static function waits(Job $job, StepRecord $record, Sign $sign): bool
+    private static function waits(Job $job, StepRecord $record, Sign $sign, Taken $taken): bool
     {
         if ($sign->load === null) {
             return $sign->key !== 'display';
         }
         $circuit = House::of($job)->circuit();
-        $waiting = SetupStrip::of($job)->on($record->step->waiting, $circuit);
+        $waiting = SetupStrip::read($job)->before($taken->before)->on($record->step->waiting, $circuit);
         $now = $circuit->operate($waiting)->loads[$sign->load] ?? LoadState::Rest;
 
-        return $now !== LoadState::PulledIn || $sign->still || $record->isJustStarted();
+        return $now !== LoadState::PulledIn || $sign->still || $record->isJustStarted($taken->at);
     }
 
-    private static function reason(Job $job, StepRecord $record, Sign $sign, string $outcome): Message
+    /** What was seen in a run that was begun anew since says nothing of the new one. */
+    private static function ofThisRun(Job $job, string $step, Taken $taken): void
+    {
+        $started = $taken->before === null ? null : StepRecord::all($job)[$step]->startedSeq ?? null;
+        if ($started !== null && ! $taken->knew($started)) {
+            throw Refused::at('step', Message::of('records.observe-sign.begun-anew-since'));
+        }
+    }
+
+    private static function reason(Job $job, StepRecord $record, Sign $sign, string $outcome, Taken $taken): Message
     {
         if ($sign->load === null) {
             return match (true) {
@@ -131,7 +147,9 @@ final class ObserveSign
                 $outcome === 'too-early' => Message::of(
                     'records.observe-sign.delay-still-running-s-go',
                     left: Quantity::of(
-                        $sign->key === Sign::DROP_OFF ? $record->secondsOfDropOff() : $record->secondsLeft(),
+                        $sign->key === Sign::DROP_OFF
+                            ? $record->secondsOfDropOff($taken->at)
+                            : $record->secondsLeft($taken->at),
                         Unit::Seconds,
                     ),
                 ),
@@ -141,7 +159,9 @@ final class ObserveSign
             };
         }
         $circuit = House::of($job)->circuit();
-        $point = $circuit->operate(SetupStrip::of($job)->on($record->step->setup, $circuit));
+        $point = $circuit->operate(
+            SetupStrip::read($job)->before($taken->before)->on($record->step->setup, $circuit),
+        );
         $load = $point->netlist->element($sign->load)->label;
         $volts = Quantity::volts($point->loadVolts[$sign->load]);
         $state = ($point->loads[$sign->load] ?? LoadState::Rest)->label();
@@ -171,7 +191,7 @@ final class ObserveSign
             ),
             'too-early' => Message::of(
                 'records.observe-sign.delay-still-running-s-go',
-                left: Quantity::of($record->secondsLeft(), Unit::Seconds),
+                left: Quantity::of($record->secondsLeft($taken->at), Unit::Seconds),
             ),
             default => Message::of(
                 'records.observe-sign.circuit-has-at-if-voltage',

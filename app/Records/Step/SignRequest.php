@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Records\Step;
 
 use App\Records\RecordRequest;
+use App\Records\Taken;
 use Illuminate\Validation\Rule;
 use Unionbit\Core\Proving\Judge\Neither;
 
@@ -18,6 +19,7 @@ final class SignRequest extends RecordRequest
             'sign' => ['required', 'string', 'max:40'],
             'seen' => ['required', 'boolean'],
             'how' => ['nullable', Rule::enum(Neither::class)],
+            ...Taken::RULES,
         ];
     }
 

@@ -14,6 +14,7 @@ use App\Models\Record\StepMoment;
 use App\Records\Power\PowerFlag;
 use App\Records\Reading\ShortRepaired;
 use App\Records\SetUp\SetupStrip;
+use App\Records\Taken;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Collection;
 use Unionbit\Core\Data\Copies;
@@ -58,9 +59,9 @@ final readonly class StepRecord
     }
 
     /** @return array<string, self> by step key, on the thermostat that stands */
-    public static function all(Job $job): array
+    public static function all(Job $job, ?Taken $then = null): array
     {
-        return self::on($job, House::of($job));
+        return self::on($job, House::of($job), $then);
     }
 
     /** @return array<string, self> by step key, on the thermostat that was found, whatever stands now */
@@ -76,16 +77,17 @@ final readonly class StepRecord
     }
 
     /** @return array<string, self> */
-    private static function on(Job $job, House $house): array
+    private static function on(Job $job, House $house, ?Taken $then = null): array
     {
         $steps = self::steps($job, $house);
         $found = $house->isAsFound();
-        $events = $job->proving($job->stepEvents(), $found)->get()->groupBy('step');
-        $readings = $job->proving($job->readings(), $found)->whereNotNull('step')->get()->groupBy('step');
-        $observations = $job->proving($job->observations(), $found)->get()->groupBy('step');
+        $before = $then?->before;
+        $events = $job->proving($job->stepEvents(), $found, $before)->get()->groupBy('step');
+        $readings = $job->proving($job->readings(), $found, $before)->whereNotNull('step')->get()->groupBy('step');
+        $observations = $job->proving($job->observations(), $found, $before)->get()->groupBy('step');
         $stood = SetupStrip::read($job);
-        $powerOn = PowerFlag::since($job, PowerState::Live);
-        $powerOff = PowerFlag::since($job, PowerState::Isolated);
+        $powerOn = PowerFlag::since($job, PowerState::Live, $then);
+        $powerOff = PowerFlag::since($job, PowerState::Isolated, $then);
 
         $waits = new Waits(House::of($job)->installation);
         $ends = [];
@@ -186,12 +188,16 @@ final readonly class StepRecord
         return $this->dropped || ($this->signs[Sign::DROP_OFF]->outcome ?? null) === Outcome::Pass;
     }
 
-    /** Seconds until what pulled in has to be out. */
-    public function secondsOfDropOff(): int
+    /**
+     * Seconds until what pulled in has to be out.
+     *
+     * @param  ?Carbon  $at  of another moment than now
+     */
+    public function secondsOfDropOff(?Carbon $at = null): int
     {
         $out = $this->droppedBy();
 
-        return $out === null ? 0 : max(0, (int) ceil(now()->diffInSeconds($out)));
+        return $out === null ? 0 : max(0, (int) ceil(($at ?? now())->diffInSeconds($out)));
     }
 
     /** When what pulled in has to be out; null while the call stands. */
@@ -209,9 +215,9 @@ final readonly class StepRecord
     }
 
     /** In the first seconds after the start, in which a relay, its motor and the person still come to it. */
-    public function isJustStarted(): bool
+    public function isJustStarted(?Carbon $at = null): bool
     {
-        return $this->startedAt !== null && $this->startedAt->diffInSeconds(now()) < self::COMES_TO_IT;
+        return $this->startedAt !== null && $this->startedAt->diffInSeconds($at ?? now()) < self::COMES_TO_IT;
     }
 
     public function isRunning(): bool

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Records\Step;
 
 use App\Models\Record\StepMoment;
+use App\Records\Taken;
 use App\Web\Controller;
 use App\Web\JsonResponse;
 
@@ -34,6 +35,7 @@ final class StepsController extends Controller
             $request->text('sign'),
             $request->boolean('seen'),
             $request->how(),
+            Taken::of($request),
         );
 
         return new JsonResponse(['id' => $row->id, 'outcome' => $row->outcome, 'reason' => $row->reason], 201);

@@ -6,6 +6,9 @@ use Unionbit\Core\Circuit\Edit\Opened;
 use Unionbit\Core\Circuit\Meter\Meter;
 use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Circuit\Setup;
+use Unionbit\Core\Proving\Judge\Judge;
+use Unionbit\Core\Proving\Judge\Outcome;
+use Unionbit\Core\Proving\Step\Steps;
 use Unionbit\Core\Tests\Support\House;
 use Unionbit\Core\Wiring\End;
 
@@ -120,3 +123,30 @@ it('refuses ohms on a live circuit and a clamp round a screw', function (): void
         ->and($meter->read(MeterMode::Beep, Setup::isolated(), 'wall.Y1', 'wall.C')->reason)
         ->toContain('beeper sounds');
 });
+
+it('judges by the edges that it prints, to the last digit shown', function (string $id): void {
+    $plan = House::example($id);
+    $circuit = $plan->circuit();
+    $meter = new Meter($circuit);
+    $judge = new Judge($circuit);
+    $judged = 0;
+    foreach ((new Steps($plan))->all() as $step) {
+        foreach ($step->probes as $probe) {
+            $expected = $meter->read($probe->mode, $step->setup, $probe->a, $probe->b);
+            if ($expected->low === null || $expected->high === null || $expected->others !== []) {
+                continue;
+            }
+            $printed = $expected->toArray();
+            $digit = 10.0 ** -$probe->mode->decimals($expected->high);
+            foreach ([$printed['low'], $printed['high'], $printed['low'] + $digit] as $inside) {
+                expect($judge->reading($expected, $step->setup, $inside)->outcome)->toBe(Outcome::Pass);
+            }
+            // What is shown as the edge is the edge, whatever was typed behind its last digit.
+            expect($expected->fits($printed['high'] + 0.4 * $digit))->toBeTrue();
+            expect($expected->fits($printed['high'] + $digit))->toBeFalse();
+            expect($printed['low'] < $digit || ! $expected->fits($printed['low'] - $digit))->toBeTrue();
+            $judged++;
+        }
+    }
+    expect($judged)->toBeGreaterThan(3);
+})->with(['furnace-gas-1h-1c', 'heat-pump-o-2c-2aux', 'boiler-zone-valve-1c', 'dual-fuel-o-2c-2h']);

@@ -127,9 +127,15 @@ final readonly class Expectation
         };
     }
 
+    /** Whether a figure is inside the band as both are shown: what is printed is what is judged. */
     public function contains(float $value): bool
     {
-        return $this->low !== null && $this->high !== null && $value >= $this->low && $value <= $this->high;
+        $shown = $this->mode->shown($value);
+
+        return $this->low !== null &&
+            $this->high !== null &&
+            $shown >= $this->mode->shown($this->low) &&
+            $shown <= $this->mode->shown($this->high);
     }
 
     /** Notes that mean harm now; the others widen what may be read, or say what a clamp holds. */
@@ -157,9 +163,9 @@ final readonly class Expectation
             'unit' => $this->mode->unit(),
             'a' => $this->a,
             'b' => $this->b,
-            'low' => self::rounded($this->low),
+            'low' => $this->low === null ? null : $this->mode->shown($this->low),
             'nominal' => self::rounded($this->nominal),
-            'high' => self::rounded($this->high),
+            'high' => $this->high === null ? null : $this->mode->shown($this->high),
             'floating' => $this->floating,
             'overLimit' => $this->overLimit,
             'reason' => $this->reason,

@@ -22,6 +22,22 @@ enum MeterMode: string
         };
     }
 
+    /** Decimals that a figure is shown with, as a meter shows it. */
+    public function decimals(float $value): int
+    {
+        return match (true) {
+            $this === self::Amps => 2,
+            abs($value) >= 1000.0 => 0,
+            default => 1,
+        };
+    }
+
+    /** A figure to the last digit that is shown: by it a reading is judged, and it is what is printed. */
+    public function shown(float $value): float
+    {
+        return round($value, $this->decimals($value));
+    }
+
     /** The largest reading that can be meant; above it a unit is mixed up or the digits slipped. */
     public function ceiling(): float
     {

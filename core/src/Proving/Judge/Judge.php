@@ -149,7 +149,7 @@ final readonly class Judge
         $start = Message::of(
             'proving.judge.where-expected',
             value: self::quantity($value, $expected->mode),
-            low: self::number((float) $expected->low),
+            low: Quantity::number((float) $expected->low, $expected->mode->decimals((float) $expected->low)),
             high: self::quantity((float) $expected->high, $expected->mode),
         );
 
@@ -208,19 +208,8 @@ final readonly class Judge
         );
     }
 
-    /** As many decimals as a hand meter shows. */
-    private static function decimals(float $value): int
-    {
-        return abs($value) < 10.0 ? 2 : 1;
-    }
-
-    private static function number(float $value): Quantity
-    {
-        return Quantity::number($value, self::decimals($value));
-    }
-
     private static function quantity(float $value, MeterMode $mode): Quantity
     {
-        return Quantity::of($value, Unit::from($mode->unit()), self::decimals($value));
+        return Quantity::of($value, Unit::from($mode->unit()), $mode->decimals($value));
     }
 }
