@@ -1,4 +1,4 @@
-import { drop, useOutbox } from '@/lib/write/outbox';
+import { again, drop, useOutbox } from '@/lib/write/outbox';
 import { State } from '@/ui/State';
 import { say } from '@/words';
 
@@ -6,7 +6,7 @@ import { say } from '@/words';
 export function OutboxBar() {
     const kept = useOutbox();
     if (kept.length === 0) return null;
-    const waiting = kept.filter((entry) => !entry.refused);
+    const waiting = kept.filter((row) => !row.refused);
     return (
         <div
             role="status"
@@ -15,23 +15,32 @@ export function OutboxBar() {
         >
             {waiting.length > 0 && (
                 <State glyph="caution" tone="caution">
-                    {say('shell.no-signal-one-entry-is-other', {
+                    {say('shell.one-entry-is-kept-other', {
                         entries: waiting.length,
-                        what: waiting.map((entry) => entry.what).join(', '),
+                        what: waiting.map((row) => row.what).join(', '),
                     })}
                 </State>
             )}
             {kept
-                .filter((entry) => entry.refused)
-                .map((entry) => (
-                    <p key={entry.body.id} className="flex flex-wrap items-center gap-x-3">
+                .filter((row) => row.refused ?? row.waits)
+                .map((row) => (
+                    <p key={row.body.id} className="flex flex-wrap items-center gap-x-3">
                         <span>
-                            <b className="font-semibold">{say('shell.was-not-taken', { what: entry.what })}</b>{' '}
-                            {entry.refused}
+                            <b className="font-semibold">
+                                {row.refused
+                                    ? say('shell.was-not-taken', { what: row.what })
+                                    : say('shell.has-not-gone-yet', { what: row.what })}
+                            </b>{' '}
+                            {row.refused ?? row.waits}
                         </span>
-                        <button className="link" onClick={() => drop(entry.body.id)}>
-                            {say('shell.leave-it-out')}
+                        <button className="link" onClick={() => void again(row.body.id)}>
+                            {say('shell.send-again')}
                         </button>
+                        {row.refused && (
+                            <button className="link" onClick={() => void drop(row.body.id)}>
+                                {say('shell.leave-it-out')}
+                            </button>
+                        )}
                     </p>
                 ))}
         </div>

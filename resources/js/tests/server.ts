@@ -5,6 +5,8 @@ export interface Asked {
     url: string;
     body: Record<string, unknown>;
     answer: (status: number, data?: object) => void;
+    /** A page, not ours. */
+    page: (status: number, html: string) => void;
     lose: () => void;
 }
 
@@ -17,6 +19,7 @@ export function server(): Asked[] {
                 url,
                 body: JSON.parse(typeof init?.body === 'string' ? init.body : '{}') as Record<string, unknown>,
                 answer: (status, data = {}) => resolve(new Response(JSON.stringify(data), { status })),
+                page: (status, html) => resolve(new Response(html, { status })),
                 lose: () => reject(new TypeError('no signal')),
             });
         });

@@ -7,7 +7,7 @@ import { clock, figure, pointName, range, signUnit } from '@/lib/format';
 import { useKeys } from '@/lib/hooks';
 import { useAskPower, useProbes } from '@/shell/Shell';
 import { url } from '@/lib/url';
-import type { Expectation, Frame, Mode, PointInfo, Reading } from '@/types';
+import type { Expectation, Frame, Mode, OutcomeName, PointInfo, Reading } from '@/types';
 import { Glyph, Unit, type GlyphName } from '@/ui/Glyph';
 import { useOutbox } from '@/lib/write/outbox';
 import { Bad, State } from '@/ui/State';
@@ -28,6 +28,13 @@ const modes: { mode: Mode; sign: string | GlyphName; word: string }[] = [
     { mode: 'A', sign: 'A~', word: say('meter.clamp') },
     { mode: 'B', sign: 'beep', word: say('meter.beep') },
 ];
+
+/** What was just recorded: taken and judged, or kept on this device until there is a signal. */
+export interface Recorded {
+    a: string;
+    b: string;
+    outcome: OutcomeName | 'kept';
+}
 
 /**
  * The meter: modes, probes, expected with its reason, actual, verdict, log, one button. The order never changes.
@@ -50,7 +57,7 @@ export function MeterDock({
     readings: Reading[];
     canRecord?: boolean;
     since?: string | null;
-    onRecorded?: (reading: Reading) => void;
+    onRecorded?: (reading: Recorded) => void;
     /** Pairs to which the probes go by themselves after this one. */
     then?: Pair[];
 }) {
@@ -129,7 +136,8 @@ export function MeterDock({
         await write('readings', { ...place, value: figure }, (reading) => {
             setTyped((now) => (now === figure ? '' : now));
             setCorrecting(null);
-            if (reading) onRecorded?.(reading);
+            // Kept on the device counts as read: the next figure belongs to the next pair, with a signal or without.
+            onRecorded?.(reading ?? { a: place.a, b: place.b, outcome: 'kept' });
         });
     };
 
@@ -320,7 +328,7 @@ export function MeterDock({
                                         signUnit: signUnit[mode],
                                     })}
                                 </State>{' '}
-                                {kept.refused ?? say('meter.no-signal-it-is-sent-and')}
+                                {kept.refused ?? kept.waits ?? say('meter.no-signal-it-is-sent-and')}
                             </p>
                         ) : (
                             <Verdict key={pair} jobId={job.id} reading={last} typed={typed} closed={closed} />

@@ -36,8 +36,9 @@ export function Dock({
             onRecorded={(reading) => {
                 const pair = `${reading.a}~${reading.b}`;
                 if (read.current.run !== run) read.current = { run, pairs: new Set() };
-                if (reading.outcome !== 'pass') read.current.pairs.delete(pair);
-                if (reading.outcome !== 'pass' || !step) return;
+                const isRead = reading.outcome === 'pass' || reading.outcome === 'kept';
+                if (!isRead) read.current.pairs.delete(pair);
+                if (!isRead || !step) return;
                 read.current.pairs.add(pair);
                 const next = toRead(step).find(
                     (probe) => probe.reading?.outcome !== 'pass' && !read.current.pairs.has(`${probe.a}~${probe.b}`),

@@ -4,6 +4,7 @@ import { useState, type ReactNode } from 'react';
 import { newId, post, said } from '@/lib/write/api';
 import { reload } from '@/lib/reload';
 import { useRecord } from '@/lib/write/once';
+import { useOutbox } from '@/lib/write/outbox';
 import { clock, countdown } from '@/lib/format';
 import { useSecondsLeft } from '@/lib/hooks';
 import { meterUsed } from '@/lib/keys';
@@ -61,7 +62,9 @@ export function StepCells({
         step.signs.every((sign) => sign.outcome === 'pass' || sign.key === DROP_OFF);
     // What falls out is asked for after the call, everything else while it stands.
     const asked = (sign: StepView['signs'][number]) => (sign.key === DROP_OFF) === off;
-    const open = step.signs.filter((sign) => asked(sign) && !sign.outcome);
+    // An answer that waits on this device is an answer: it is not asked again.
+    const kept = useKeptSigns(job.id, step.key);
+    const open = step.signs.filter((sign) => asked(sign) && !sign.outcome && !kept.has(sign.key));
     // In practice the simulated house is looked at: what runs in it is recorded, marked as simulated.
     const look = async () => {
         const answer = await post<{ signs: Record<string, boolean> }>(url('job.simulated-signs', { job: job.id }), {
@@ -272,7 +275,14 @@ export function StepCells({
                                         {off ? say('prove.not-looked-at') : say('prove.after-the-call')}
                                     </span>
                                 )}
-                                {!closed && step.running && asked(sign) && (
+                                {kept.has(sign.key) && (
+                                    <State glyph="wait" tone="caution">
+                                        {say('prove.kept-on-device', {
+                                            answer: kept.get(sign.key) ? say('prove.yes-2') : say('prove.no-2'),
+                                        })}
+                                    </State>
+                                )}
+                                {!closed && step.running && asked(sign) && !kept.has(sign.key) && (
                                     <Answers
                                         sign={sign}
                                         onAnswer={(seen, how) =>
@@ -379,5 +389,14 @@ function Slots({ total, left }: { total: number; left: number }) {
                 );
             })}
         </svg>
+    );
+}
+
+/** Signs of this step that were answered and wait on this device: by key, whether they were seen. */
+function useKeptSigns(jobId: string, step: string): Map<string, boolean> {
+    return new Map(
+        useOutbox()
+            .filter((row) => row.url === url('job.signs', { job: jobId }) && row.body.step === step && !row.refused)
+            .map((row) => [String(row.body.sign), row.body.seen === true]),
     );
 }

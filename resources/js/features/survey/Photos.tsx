@@ -2,6 +2,7 @@ import { clsx } from 'clsx';
 import { useRef, useState } from 'react';
 import { newId, said, upload } from '@/lib/write/api';
 import { useOnce } from '@/lib/write/once';
+import { again, keep, useOutbox } from '@/lib/write/outbox';
 import { reduced } from '@/lib/picture';
 import { reload } from '@/lib/reload';
 import { url } from '@/lib/url';
@@ -81,8 +82,10 @@ function PlaceOf({
 }) {
     const [bad, setBad] = useState('');
     const [working, setWorking] = useState(false);
-    // Taken, and not with the server yet: it is sent again under the same id.
-    const [unsent, setUnsent] = useState<File | null>(null);
+    // Taken, and not with the server yet: kept on this device until it is, whatever page is open.
+    const waiting = useOutbox().filter(
+        (row) => row.url === url('job.photos', { job: jobId }) && row.body.place === place,
+    );
     const [why, setWhy] = useState<string | null>(null);
     const chooser = useRef<HTMLInputElement>(null);
     const ids = useRef(new WeakMap<File, string>());
@@ -91,7 +94,6 @@ function PlaceOf({
     const skipped = photos.find((photo) => photo.skipped !== null);
 
     const send = async (file: File) => {
-        setUnsent(null);
         setWorking(true);
         const smaller = await reduced(file);
         setWorking(false);
@@ -108,8 +110,18 @@ function PlaceOf({
         setWorking(true);
         const answer = await upload<PhotoView>(url('job.photos', { job: jobId }), form);
         setWorking(false);
-        setBad(answer.kind === 'ok' ? '' : said(answer));
-        if (answer.kind === 'unsent') setUnsent(file);
+        const held =
+            answer.kind === 'unsent' &&
+            answer.later &&
+            (await keep({
+                url: url('job.photos', { job: jobId }),
+                body: { id, place },
+                what: say('survey.a-photograph'),
+                at: Date.now(),
+                knew: null,
+                file: { field: 'photo', name: file.name, blob: smaller },
+            }));
+        setBad(answer.kind === 'ok' || held ? '' : said(answer));
         if (answer.kind === 'ok') await reload();
     };
     const without = async () => {
@@ -218,11 +230,17 @@ function PlaceOf({
                 </form>
             )}
             <Bad>{bad}</Bad>
-            {unsent && (
-                <button type="button" className="btn btn--small" disabled={working} onClick={() => void send(unsent)}>
-                    {say('survey.send-again', { name: unsent.name })}
-                </button>
-            )}
+            {waiting.map((row) => (
+                <p key={row.body.id} className="mt-1 flex flex-wrap items-center gap-x-3 text-small" role="status">
+                    <State glyph="wait" tone="caution">
+                        {say('survey.kept-on-device', { name: row.file?.name ?? '' })}
+                    </State>
+                    {row.refused ?? row.waits}
+                    <button type="button" className="link" onClick={() => void again(row.body.id)}>
+                        {say('shell.send-again')}
+                    </button>
+                </p>
+            ))}
         </div>
     );
 }

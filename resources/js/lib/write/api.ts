@@ -7,7 +7,8 @@ export type Answer<T> =
     | { kind: 'ok'; data: T }
     | { kind: 'invalid'; errors: Record<string, string> }
     | { kind: 'stale'; message: string; changes: { what: string; by: string }[] }
-    | { kind: 'unsent'; message: string; network?: boolean };
+    /** Not written: without a signal, or for a reason that passes (`later`), as a sign-in or a busy server. */
+    | { kind: 'unsent'; message: string; network?: boolean; later?: boolean };
 
 interface Problem {
     message?: string;
@@ -76,19 +77,29 @@ async function sorted<T>(send: () => Promise<Response>, onProgress?: Progress): 
     try {
         response = await through(await send(), onProgress);
     } catch {
-        return { kind: 'unsent', message: say('shared.no-signal-not-sent-it-stays'), network: true };
+        return { kind: 'unsent', message: say('shared.no-signal-not-sent-it-stays'), network: true, later: true };
     }
-    const data = (await response.json().catch(() => ({}))) as Problem;
+    const data = (await response.json().catch(() => null)) as Problem | null;
+    // A sign-in page of somebody's Wi-Fi answers 200 as well: what is no JSON is none of ours, and nothing was written.
+    if (response.ok && (data === null || typeof data !== 'object'))
+        return { kind: 'unsent', message: say('shared.answer-is-not-ours'), later: true };
     if (response.ok) return { kind: 'ok', data: data as T };
-    if (response.status === 409)
+    return refusal(response.status, data ?? {});
+}
+
+/** Statuses that pass: signed out, too many at once, a server or a proxy that is busy or being changed. */
+const passes = (status: number) => [401, 408, 419, 425, 429].includes(status) || status >= 500;
+
+function refusal(status: number, data: Problem): Exclude<Answer<never>, { kind: 'ok' }> {
+    if (status === 409)
         return {
             kind: 'stale',
             message: data.message ?? say('shared.somebody-else-changed-this-job'),
             changes: data.theirs?.changes ?? [],
         };
-    if (response.status === 413)
+    if (status === 413)
         return { kind: 'invalid', errors: { photo: say('shared.it-is-larger-than-the-server') } };
-    if (response.status === 422) {
+    if (status === 422) {
         return {
             kind: 'invalid',
             errors: Object.fromEntries(
@@ -97,14 +108,14 @@ async function sorted<T>(send: () => Promise<Response>, onProgress?: Progress): 
         };
     }
     const message =
-        response.status === 403
+        status === 403
             ? say('shared.this-job-is-closed-or-belongs')
-            : response.status === 419 || response.status === 401
+            : status === 419 || status === 401
               ? say('shared.you-are-signed-out-sign-in')
-              : response.status === 503 && data.message
+              : status === 503 && data.message
                 ? data.message
                 : say('shared.the-server-could-not-take-it');
-    return { kind: 'unsent', message };
+    return { kind: 'unsent', message, later: passes(status) };
 }
 
 /** An id made on this device: the same write sent twice is written once. */

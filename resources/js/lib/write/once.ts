@@ -1,3 +1,4 @@
+import { usePage } from '@inertiajs/react';
 import { useCallback, useRef, useState } from 'react';
 import { newId, post, type Answer } from '@/lib/write/api';
 import { keep } from '@/lib/write/outbox';
@@ -15,7 +16,7 @@ export function useOnce<T>(): (
     url: string,
     body: object,
     beside?: object,
-    onUnsent?: (id: string) => void,
+    onUnsent?: (id: string) => Promise<void>,
 ) => Promise<Answer<T>> {
     const pending = useRef<{ key: string; id: string } | null>(null);
     return useCallback(async (url, body, beside = {}, onUnsent) => {
@@ -24,9 +25,9 @@ export function useOnce<T>(): (
         const { id } = pending.current;
         const answer = await post<T>(url, { ...body, ...beside, id });
         if (answer.kind === 'ok' && pending.current?.id === id) pending.current = null;
-        if (answer.kind === 'unsent' && answer.network && onUnsent) {
+        if (answer.kind === 'unsent' && answer.later && onUnsent) {
             pending.current = null;
-            onUnsent(id);
+            await onUnsent(id);
         }
         return answer;
     }, []);
@@ -35,23 +36,27 @@ export function useOnce<T>(): (
 /** Appends to a job's records: reading, sign, setting, move, step, power. The page is read again after each. */
 export function useRecord<T = unknown>(jobId: string) {
     const once = useOnce<T>();
+    // What the page knows of the job's order: a row that is sent later is held against the house as it was then.
+    const knew = Number(usePage<{ mark?: string }>().props.mark?.split('.')[1] ?? NaN);
     const [answer, setAnswer] = useState<Answer<T> | null>(null);
     const record = async (path: JobRoute, body: object, onWritten?: (data: T | null) => void): Promise<Answer<T>> => {
         const to = url(`job.${path}`, { job: jobId });
         // A reading or a sign is kept on the device and sent later; what changes the state of power or step is not.
         let held = false;
+        const at = Date.now();
         const result = await once(
             to,
             body,
             {},
             path === 'readings' || path === 'signs'
-                ? (id) => {
-                      keep({
+                ? async (id) => {
+                      held = await keep({
                           url: to,
                           body: { ...body, id },
                           what: path === 'readings' ? say('shared.a-reading') : say('shared.what-was-seen'),
+                          at,
+                          knew: Number.isNaN(knew) ? null : knew,
                       });
-                      held = true;
                   }
                 : undefined,
         );

@@ -1,43 +1,77 @@
 import { useEffect, useSyncExternalStore } from 'react';
-import { post, said } from './api';
+import { post, said, upload, type Answer } from './api';
+import { all, put, remove, type Kept } from './kept';
 import { reload } from '../reload';
+import { say } from '@/words';
 
-/** A record that could not be sent: kept on this device under its own id until the server has it, exactly once. */
-export interface Kept {
-    url: string;
-    body: { id: string } & Record<string, unknown>;
-    what: string;
-    refused?: string;
-}
+export type { Kept } from './kept';
 
-const key = 'outbox';
-let cache: Kept[] = read();
+// One queue for all tabs of this device: rows stand in its database, one tab sends at a time, the others are told.
+const every = 3000;
+let cache: Kept[] = [];
 const listeners = new Set<() => void>();
+const others = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('outbox');
+others?.addEventListener('message', () => void read());
 
-function read(): Kept[] {
+async function read(): Promise<Kept[]> {
     try {
-        return JSON.parse(localStorage.getItem(key) ?? '[]') as Kept[];
+        cache = await all();
     } catch {
-        return [];
-    }
-}
-
-function write(next: Kept[]): void {
-    cache = next;
-    try {
-        localStorage.setItem(key, JSON.stringify(next));
-    } catch {
-        // Full or closed storage: it is still held by the open page.
+        // Closed storage: what this page holds is all there is.
     }
     listeners.forEach((listener) => listener());
+    return cache;
 }
 
-export function keep(entry: Kept): void {
-    write([...cache.filter((other) => other.body.id !== entry.body.id), entry]);
+async function changed(): Promise<void> {
+    await read();
+    others?.postMessage(null);
 }
 
-export function drop(id: string): void {
-    write(cache.filter((entry) => entry.body.id !== id));
+/** Keeps a row; whether it is safe on this device. Where its storage is closed the open page holds it, and no more. */
+export async function keep(row: Kept): Promise<boolean> {
+    try {
+        await put(row);
+    } catch {
+        cache = [...cache.filter((other) => other.body.id !== row.body.id), row];
+        listeners.forEach((listener) => listener());
+        return false;
+    }
+    await changed();
+    return true;
+}
+
+export async function drop(id: string): Promise<void> {
+    try {
+        await remove(id);
+    } catch {
+        cache = cache.filter((row) => row.body.id !== id);
+    }
+    await changed();
+}
+
+/** Sends a row that waits or was refused once more, because a person says so. */
+export async function again(id: string): Promise<void> {
+    const row = cache.find((one) => one.body.id === id);
+    if (!row) return;
+    const fresh = { ...row };
+    delete fresh.refused;
+    delete fresh.waits;
+    await keep(fresh);
+    await flush();
+}
+
+/** What a row says of the time at which it was taken: how long ago by this device, and what its page knew. */
+function timed({ body, at, knew }: Kept): Kept['body'] {
+    return { ...body, ago: Math.max(1, Date.now() - at), ...(knew === null ? {} : { knew }) };
+}
+
+async function send(row: Kept): Promise<Answer<{ id?: string }>> {
+    if (!row.file) return post<{ id?: string }>(row.url, timed(row));
+    const form = new FormData();
+    for (const [field, value] of Object.entries(row.body)) form.append(field, String(value));
+    form.append(row.file.field, row.file.blob, row.file.name);
+    return upload<{ id?: string }>(row.url, form);
 }
 
 let sending = false;
@@ -46,32 +80,53 @@ let sending = false;
 export async function flush(): Promise<void> {
     if (sending) return;
     sending = true;
-    let sent = 0;
-    for (const entry of cache.filter((candidate) => !candidate.refused)) {
-        const answer = await post(entry.url, entry.body);
-        if (answer.kind === 'unsent' && answer.network) break;
-        if (answer.kind === 'ok') {
-            drop(entry.body.id);
-            sent++;
-        } else {
-            write(
-                cache.map((other) => (other.body.id === entry.body.id ? { ...other, refused: said(answer) } : other)),
-            );
-        }
+    try {
+        await alone(sendAll);
+    } finally {
+        sending = false;
     }
-    sending = false;
+}
+
+/** By one tab at a time. */
+async function alone(work: () => Promise<void>): Promise<void> {
+    // Not on a page without TLS: there the id alone makes a second arrival harmless.
+    const locks = (navigator as { locks?: LockManager | null }).locks;
+    if (!locks) return work();
+    await locks.request('outbox', { ifAvailable: true }, async (lock) => {
+        if (lock) await work();
+    });
+}
+
+async function sendAll(): Promise<void> {
+    let sent = 0;
+    for (const row of (await read()).filter((one) => !one.refused)) {
+        const answer = await send(row);
+        // Ours is an answer that names the row: a page of somebody else's network is none.
+        if (answer.kind === 'ok' && answer.data.id === row.body.id) {
+            await drop(row.body.id);
+            sent++;
+            continue;
+        }
+        if (answer.kind === 'unsent' && answer.network) break;
+        if (answer.kind === 'ok' || (answer.kind === 'unsent' && answer.later)) {
+            // Nothing behind it goes first: rows of one job rest on each other.
+            await keep({ ...row, waits: answer.kind === 'ok' ? say('shared.answer-is-not-ours') : said(answer) });
+            break;
+        }
+        await keep({ ...row, refused: said(answer) });
+    }
     if (sent > 0) await reload();
 }
 
 export function useOutbox(): Kept[] {
     useEffect(() => {
-        const again = () => void flush();
-        const timer = setInterval(() => cache.some((entry) => !entry.refused) && again(), 3000);
-        window.addEventListener('online', again);
-        if (cache.length > 0) again();
+        const now = () => void flush();
+        const timer = setInterval(() => cache.some((row) => !row.refused) && now(), every);
+        window.addEventListener('online', now);
+        void read().then((rows) => rows.some((row) => !row.refused) && now());
         return () => {
             clearInterval(timer);
-            window.removeEventListener('online', again);
+            window.removeEventListener('online', now);
         };
     }, []);
     return useSyncExternalStore(
