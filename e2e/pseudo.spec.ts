@@ -1,6 +1,6 @@
 import { execFileSync } from 'node:child_process';
 import { readdirSync, readFileSync } from 'node:fs';
-import { expect, secondPort, serve, test as base, type Page } from './test';
+import { expect, serve, test as base, type Page } from './test';
 
 // A second language, made from the first by `bin/pseudo`: every word of lang/ has an accent in it and every sentence is
 // longer by a third. What is left plain on a screen does not come from there.
@@ -16,7 +16,7 @@ const test = base.extend<{ pseudo: string }>({
         const file = `${process.cwd()}/database/e2e-pseudo.sqlite`;
         const env = { APP_LOCALE: 'en-XA', UNIONBIT_BUILD: 'build-xa' };
         execFileSync('bash', ['e2e/seed.sh', file], { stdio: 'ignore', env: { ...process.env, ...env } });
-        const own = await serve(secondPort, `in pseudo beside ${server}`, env, file);
+        const own = await serve(`in pseudo beside ${server}`, env, file);
         await run(own.url);
         own.stop();
     },

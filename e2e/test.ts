@@ -1,10 +1,11 @@
 import { spawn } from 'node:child_process';
+import { randomUUID } from 'node:crypto';
 import { copyFileSync, existsSync, mkdirSync, renameSync, rmSync } from 'node:fs';
+import { createServer } from 'node:net';
 import { expect, test as base } from '@playwright/test';
 
 export { expect, type Locator, type Page } from '@playwright/test';
 
-const firstPort = Number(process.env.E2E_PORT ?? 8123);
 const slot = Number(process.env.TEST_PARALLEL_INDEX ?? 0);
 const database = `${process.cwd()}/database/e2e-${slot}.sqlite`;
 const cache = `${process.cwd()}/storage/framework/cache/e2e-${slot}`;
@@ -26,44 +27,61 @@ function freshDatabase(): void {
     renameSync(`${database}.new`, database);
 }
 
-async function up(url: string): Promise<boolean> {
+/** Whether the server there is the one that was started with this mark: a demo that runs beside is none of ours. */
+async function isOurs(url: string, mark: string): Promise<boolean> {
     return fetch(`${url}/up`).then(
-        (answer) => answer.ok,
+        (answer) => answer.ok && answer.headers.get('x-e2e-mark') === mark,
         () => false,
     );
 }
 
-/** Serves this worker's database, with settings of its own if need be. */
+/** A port that nobody listens on. */
+async function freePort(): Promise<number> {
+    return new Promise((resolve, reject) => {
+        const probe = createServer();
+        probe.once('error', reject);
+        probe.listen(0, '127.0.0.1', () => {
+            const address = probe.address();
+            probe.close(() => (address && typeof address === 'object' ? resolve(address.port) : reject(Error('no port'))));
+        });
+    });
+}
+
+/** Serves this worker's database on a free port, with settings of its own if need be. */
 export async function serve(
-    port: number,
     whom: string,
     env: Record<string, string> = {},
     data = database,
 ): Promise<{ url: string; stop: () => void }> {
-    const url = `http://127.0.0.1:${port}`;
-    const server = spawn('bash', ['e2e/serve.sh', String(port), data, clockName], {
-        detached: true,
-        stdio: 'ignore',
-        env: { ...process.env, CACHE_PATH: cache, ...env },
-    });
-    await expect.poll(() => up(url), { timeout: 120_000, message: `the application answers ${whom}` }).toBe(true);
-    return {
-        url,
-        stop: () => {
-            if (server.pid && server.exitCode === null) process.kill(-server.pid);
-        },
-    };
+    // Another may take the port between finding and using it: then the server ends, and the next port is tried.
+    for (let turn = 0; turn < 3; turn++) {
+        const port = await freePort();
+        const url = `http://127.0.0.1:${port}`;
+        const mark = randomUUID();
+        const server = spawn('bash', ['e2e/serve.sh', String(port), data, clockName], {
+            detached: true,
+            stdio: 'ignore',
+            env: { ...process.env, CACHE_PATH: cache, ...env, E2E_MARK: mark },
+        });
+        const answers = async () => server.exitCode !== null || (await isOurs(url, mark));
+        await expect.poll(answers, { timeout: 120_000, message: `the application answers ${whom}` }).toBe(true);
+        if (server.exitCode === null)
+            return {
+                url,
+                stop: () => {
+                    if (server.pid && server.exitCode === null) process.kill(-server.pid);
+                },
+            };
+    }
+    throw new Error(`No server of ours came up for ${whom}.`);
 }
-
-/** The port of a second server of this worker. */
-export const secondPort = firstPort + 50 + slot;
 
 /** Every worker has a server of its own, every test the demo data as they were seeded. */
 export const test = base.extend<{ fresh: undefined }, { server: string }>({
     server: [
         async ({ browserName }, run) => {
             freshDatabase();
-            const server = await serve(firstPort + slot, browserName);
+            const server = await serve(browserName);
             await run(server.url);
             server.stop();
         },
