@@ -73,3 +73,22 @@ test('the headlamp theme stays, and motion can be still', async ({ page }) => {
     await page.emulateMedia({ reducedMotion: 'no-preference' });
     expect(await flow.evaluate((line) => getComputedStyle(line).animationName)).toBe('flow');
 });
+
+test('the key for power offers what the page wants, and Enter does what the button does', async ({ page }) => {
+    await signIn(page);
+    await openJob(page, 'Weir Pump Room');
+    await page.locator('.tape').getByRole('link', { name: /^Plan/ }).click();
+    await expect(page.getByRole('button', { name: /Isolate first/ })).toBeVisible();
+    await page.locator('body').press('p');
+    const dialog = page.getByRole('dialog');
+    await expect(dialog).toContainText('Isolate and prove dead');
+    await page.keyboard.type('0.0');
+    await page.keyboard.press('Tab');
+    await page.keyboard.press('Space');
+    const tick = dialog.getByRole('checkbox');
+    await expect(tick).toBeChecked();
+    // On the ticked box too: it is sent, and stays ticked.
+    await tick.press('Enter');
+    await expect(dialog).toBeHidden();
+    await expect(page.locator('.pf')).toContainText('ISOLATED');
+});

@@ -16,7 +16,10 @@ test('without a signal the probes go on, and each figure arrives at the pair tha
     await openJob(page, "Sailmaker's Loft");
     await stage(page, 'Prove');
     await raise(page, 'live', '26.6');
-    await page.getByRole('group', { name: 'Calls' }).getByRole('button', { name: /^At rest/ }).click();
+    await page
+        .getByRole('group', { name: 'Calls' })
+        .getByRole('button', { name: /^At rest/ })
+        .click();
     await page.getByRole('button', { name: /^(Begin|Nothing is called)/ }).click();
     await expect(page.getByRole('button', { name: 'At rest is done' })).toBeVisible();
     const at = () => page.getByRole('combobox', { name: 'Probe A' }).inputValue();
@@ -60,7 +63,10 @@ test('a busy server and a page that is not ours lose nothing: it waits, and goes
         await page.reload();
         await expect(bar(page)).toContainText('one entry is kept');
         await page.unroute('**/readings');
-        await bar(page).getByRole('button', { name: 'Send again' }).click({ timeout: 5000 }).catch(() => undefined);
+        await bar(page)
+            .getByRole('button', { name: 'Send again' })
+            .click({ timeout: 5000 })
+            .catch(() => undefined);
         await expect(bar(page)).toBeHidden();
         await expect(logged).toHaveCount(known + 1);
     }

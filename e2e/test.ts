@@ -42,7 +42,9 @@ async function freePort(): Promise<number> {
         probe.once('error', reject);
         probe.listen(0, '127.0.0.1', () => {
             const address = probe.address();
-            probe.close(() => (address && typeof address === 'object' ? resolve(address.port) : reject(Error('no port'))));
+            probe.close(() =>
+                address && typeof address === 'object' ? resolve(address.port) : reject(Error('no port')),
+            );
         });
     });
 }

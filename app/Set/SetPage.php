@@ -13,6 +13,7 @@ use App\Records\Progress;
 use App\Records\Reading\ReadingView;
 use App\Stage\JobFrame;
 use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Planning\Plan\RunsOn;
 use Unionbit\Core\Setting\Derivation;
 use Unionbit\Core\Setting\DerivedSetting;
 use Unionbit\Core\Setting\SettingCheck;
@@ -30,6 +31,7 @@ final class SetPage
             ...JobFrame::props($job, $plan->circuit(), $progress),
             'thermostat' => $plan->profile->title,
             'menuEntry' => $plan->profile->menuEntry,
+            'needsPower' => RunsOn::needsEquipment($plan),
             'settings' => array_map(
                 static fn (array $row): array => self::setting($plan, $entered, $row),
                 // What follows from a wrong answer runs the circuit for it: worked out once for a house.

@@ -9,9 +9,11 @@ use App\House\Refused;
 use App\Models\Job;
 use App\Models\Record\SettingEntry;
 use App\Records\Append;
+use App\Records\Power\PowerFlag;
 use App\Web\Controller;
 use App\Web\JsonResponse;
 use App\Words\Words;
+use Unionbit\Core\Planning\Plan\RunsOn;
 use Unionbit\Core\Setting\Derivation;
 use Unionbit\Core\Setting\DerivedSetting;
 use Unionbit\Core\Words\Message;
@@ -24,6 +26,7 @@ final class SettingsController extends Controller
         $job = $request->job();
         $value = $request->text('value');
         $setting = $this->derived($job, $request->text('key'));
+        self::lit($job, $setting);
         $choices = array_map(strval(...), array_keys($setting->choices));
         if (! in_array($value, $choices, true)) {
             throw Refused::at(
@@ -46,6 +49,17 @@ final class SettingsController extends Controller
         $row = Append::row(SettingEntry::class, $request->id(), $job, $request->crewMember(), $write);
 
         return new JsonResponse(['id' => $row->id], 201);
+    }
+
+    /** A menu on a dark display cannot be opened: nothing was entered there. */
+    private static function lit(Job $job, DerivedSetting $setting): void
+    {
+        $plan = House::of($job)->plan;
+        $inMenu = $plan !== null && isset($plan->profile->menu[$setting->key->value]);
+        $flag = PowerFlag::of($job);
+        if ($inMenu && RunsOn::needsEquipment($plan) && $flag->isIsolated()) {
+            throw Refused::at('power', Message::of('set.settings-controller.display-is-dark', flag: $flag->says()));
+        }
     }
 
     /**

@@ -47,7 +47,7 @@ final class JobFrame
                 'mark' => JobMark::says($job),
                 'importedAt' => $job->imported_at?->toIso8601String(),
             ],
-            'power' => PowerFlag::of($job)->toArray(),
+            'power' => [...PowerFlag::of($job)->toArray(), 'read' => PowerFlag::read($job)],
             'supplies' => array_map(
                 static fn (PowerSource $s): array => ['id' => $s->id, 'label' => $s->label, 'live' => $s->live],
                 PowerFlag::sources($job),

@@ -245,3 +245,31 @@ it('hands over only a job with every line done', function (): void {
     )->toContain('Every call proved');
     expect($job->refresh()->handed_over_at)->toBeNull();
 });
+
+it('shows beside the flag what was read since it was raised, as long as it stands', function (): void {
+    $job = houseToProve();
+    $read = fn (): ?array => $this->get("/jobs/{$job->id}/survey")->inertiaProps('power.read');
+    $post = fn (string $a, string $value, ?string $corrects = null): string => $this->postJson(
+        "/jobs/{$job->id}/readings",
+        [
+            'id' => newId(),
+            'stage' => 'survey',
+            'mode' => 'V',
+            'a' => $a,
+            'b' => 'indoor.C',
+            'value' => $value,
+            'corrects' => $corrects,
+        ],
+    )
+        ->assertCreated()
+        ->json('id');
+    expect($read())->toBeNull();
+    $post('indoor.G', '0.1');
+    expect($read())->toBeNull();
+    $first = $post('indoor.R', '27.1');
+    expect($read()['volts'])->toBe(27.1);
+    $post('indoor.R', '26.1', $first);
+    expect($read()['volts'])->toBe(26.1);
+    raiseFlag($job, 'isolated', '0.0');
+    expect($read())->toBeNull();
+});

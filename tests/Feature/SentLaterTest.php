@@ -103,8 +103,13 @@ it('counts for no run that was begun after it', function (): void {
         ->toBeNull()
         ->and(StepRecord::all($job)['cool-1.voltage']->readings)
         ->toBe([]);
-    sendLater($job, 'signs', ['step' => 'cool-1.voltage', 'sign' => 'display', 'seen' => true], 60, $knew)
-        ->assertJsonValidationErrors('step');
+    sendLater(
+        $job,
+        'signs',
+        ['step' => 'cool-1.voltage', 'sign' => 'display', 'seen' => true],
+        60,
+        $knew,
+    )->assertJsonValidationErrors('step');
 });
 
 it('takes no time from before the job or from over a week ago', function (): void {

@@ -201,3 +201,29 @@ it('shows figures to the job\'s own crew only', function (): void {
     $this->get("/jobs/{$job->id}/figures")->assertForbidden();
     $this->postJson("/jobs/{$job->id}/figures/tap", ['values' => []])->assertForbidden();
 });
+
+it('takes no setting while the display is dark, and asks for the power where it needs it', function (
+    string $profile,
+    bool $needs,
+): void {
+    $job = landedHouse('furnace-gas-1h-1c', $profile);
+    $page = $this->get("/jobs/{$job->id}/set");
+    $setting = array_find(
+        $page->inertiaProps('settings'),
+        static fn (array $s): bool => $s['lacking'] === null && $s['menuLabel'] !== '',
+    );
+    expect($page->inertiaProps('needsPower'))->toBe($needs);
+    $enter = fn () => $this->postJson("/jobs/{$job->id}/settings", [
+        'id' => newId(),
+        'key' => $setting['key'],
+        'value' => $setting['value'],
+    ]);
+    raiseFlag($job, 'isolated', '0.0');
+    $needs ? $enter()->assertJsonValidationErrors('power') : $enter()->assertCreated();
+    raiseFlag($job, 'live', '26.4');
+    $enter()->assertCreated();
+})->with([
+    'fed over C' => ['c-powered-1h-1c', true],
+    'on batteries' => ['battery-1h-1c', false],
+    'C or batteries' => ['c-or-battery-2h-2c', false],
+]);

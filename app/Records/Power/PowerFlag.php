@@ -8,9 +8,12 @@ use App\House\House;
 use App\Models\Job;
 use App\Models\Record\PowerEvent;
 use App\Models\Record\PowerState;
+use App\Models\Record\Reading;
 use App\Records\Taken;
 use Illuminate\Support\Carbon;
+use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Job\PowerSource;
+use Unionbit\Core\Screening\SurveyReading;
 use Unionbit\Core\Words\Message;
 
 /**
@@ -186,6 +189,32 @@ final readonly class PowerFlag
         }
 
         return $since;
+    }
+
+    /**
+     * The last reading of a hot against a common since the flag was raised: it stands beside the flag, and proves the
+     * house live only when somebody says so.
+     *
+     * @return ?array{volts: float, at: string}
+     */
+    public static function read(Job $job): ?array
+    {
+        $since = $job->counting($job->powerEvents())->max('seq') ?? 0;
+        $readings = $job
+            ->counting($job->readings())
+            ->where('mode', MeterMode::Volts)
+            ->where('seq', '>', $since)
+            ->whereNotNull('value')
+            ->reorder()
+            ->orderByDesc('seq')
+            ->get();
+        $corrected = $readings->pluck('corrects_id')->filter()->all();
+        $last = $readings->first(
+            static fn (Reading $r): bool => ! in_array($r->id, $corrected, true) &&
+                (new SurveyReading($r->a, $r->b, $r->value, $r->mode))->isHotToCommon(),
+        );
+
+        return $last?->value === null ? null : ['volts' => $last->value, 'at' => $last->at->toIso8601String()];
     }
 
     /** @return array<string, mixed> */

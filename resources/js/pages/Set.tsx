@@ -2,7 +2,7 @@ import { Link, router, usePage } from '@inertiajs/react';
 import { useState } from 'react';
 import { CallTable } from '@/features/call-table/CallTable';
 import { MeterDock } from '@/features/meter-dock/MeterDock';
-import { Shell } from '@/shell/Shell';
+import { Shell, useAskPower, usePowerWanted } from '@/shell/Shell';
 import { url } from '@/lib/url';
 import type { SetProps } from '@/types';
 import { Glyph } from '@/ui/Glyph';
@@ -22,6 +22,7 @@ export default function SetPage() {
     const closed = job.closed;
     const open = settings.filter((setting) => setting.entered === null && setting.required).length;
     const setting = settings.find((candidate) => candidate.key === shown);
+    const wantsLive = !closed && page.needsPower && open > 0 && page.power.state !== 'live';
 
     return (
         <Shell
@@ -57,6 +58,7 @@ export default function SetPage() {
                 style={{ '--table': `${Math.max(300, 130 + 24 * table.columns.length)}px` } as React.CSSProperties}
             >
                 <div>
+                    {wantsLive && <NeedsPower />}
                     <p className="border-b border-hair px-5 py-2 text-small">
                         <b className="font-semibold">{say('set.into-the-menu')}</b>{' '}
                         {page.menuEntry === '' ? say('set.by-the-sheet') : page.menuEntry}
@@ -137,5 +139,22 @@ export default function SetPage() {
                 </section>
             </div>
         </Shell>
+    );
+}
+
+/** A display that the equipment feeds is dark without it: the menu cannot be opened. */
+function NeedsPower() {
+    const ask = useAskPower();
+    usePowerWanted('live');
+    return (
+        <p
+            role="status"
+            className="flex flex-wrap items-center gap-3 border-b-2 border-caution bg-caution-wash px-5 py-2 text-small"
+        >
+            <span className="flex-1">{say('set.needs-power')}</span>
+            <button className="btn btn--small" onClick={() => ask('live')}>
+                {say('set.make-live')}
+            </button>
+        </p>
     );
 }

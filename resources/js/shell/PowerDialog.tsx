@@ -14,13 +14,16 @@ import { say } from '@/words';
  */
 export function PowerDialog({ jobId, to, onClose }: { jobId: string; to: 'live' | 'isolated'; onClose: () => void }) {
     const { supplies, beforeLive, power } = usePage<Frame>().props;
-    const [volts, setVolts] = useState<Record<string, string>>({});
+    const sole = supplies.length === 1;
+    // A reading that was just taken is the reading: nobody types it twice.
+    const [volts, setVolts] = useState<Record<string, string>>(() =>
+        to === 'live' && sole && supplies[0] && power.read ? { [supplies[0].id]: String(power.read.volts) } : {},
+    );
     const [proved, setProved] = useState(false);
     const [despite, setDespite] = useState(false);
     const { record, answer } = useRecord(jobId);
     const errors = answer?.kind === 'invalid' ? answer.errors : {};
     const isolate = to === 'isolated';
-    const sole = supplies.length === 1;
     const open = isolate ? [] : beforeLive;
     const field = (id: string) => errors[sole ? 'volts' : `supplies.${id}`];
 

@@ -12,6 +12,7 @@ interface Props {
     closed: boolean;
     practice: boolean;
     asked: 'live' | 'isolated' | null;
+    wanted: 'live' | 'isolated' | null;
     onAsk: (state: 'live' | 'isolated' | null) => void;
 }
 
@@ -19,14 +20,17 @@ interface Props {
  * The power flag: always in the same place, always with its reading and time; a live reading of long ago says its
  * age.
  */
-export function PowerFlag({ jobId, power, now, closed, practice, asked, onAsk }: Props) {
+export function PowerFlag({ jobId, power, now, closed, practice, asked, wanted, onAsk }: Props) {
     const left = useSecondsLeft(power.lapsesAt, now);
     const ran = power.state === 'isolated' && left <= 0;
     const state = ran ? 'not-proved' : power.state;
     const other = state === 'live' ? 'isolated' : 'live';
-    useKeys({ p: closed ? undefined : () => onAsk(other) });
+    // What the page wants of the power; else the other of what is there.
+    useKeys({ p: closed ? undefined : () => onAsk(wanted && wanted !== state ? wanted : other) });
 
-    const reading = power.volts === null ? '' : power.volts.toFixed(1);
+    // The last reading that stands: what was read since the flag was raised is newer than what raised it.
+    const last = state !== 'isolated' && power.read ? power.read : power;
+    const reading = last.volts === null ? '' : last.volts.toFixed(1);
     const lapsed = power.lapsed || ran;
     const why = lapsed
         ? say('shell.proof-lapsed-min', { lapseMinutes: power.lapseMinutes })
@@ -48,9 +52,15 @@ export function PowerFlag({ jobId, power, now, closed, practice, asked, onAsk }:
                     <span>
                         {state === 'live' &&
                             power.at &&
-                            say('shell.r-c-v', { reading, when: power.old ? ago(power.at, now) : moment(power.at) })}
+                            say('shell.r-c-v', {
+                                reading,
+                                when: power.old && !power.read ? ago(power.at, now) : moment(last.at ?? power.at),
+                            })}
                         {state === 'isolated' && power.at && say('shell.dead-v', { reading, moment: moment(power.at) })}
-                        {state === 'not-proved' && why}
+                        {state === 'not-proved' &&
+                            (power.read
+                                ? say('shell.read-but-not-raised', { reading, moment: moment(power.read.at) })
+                                : why)}
                         {practice && say('shell.practice')}
                     </span>
                 </div>

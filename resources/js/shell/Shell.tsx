@@ -1,5 +1,5 @@
 import { Head, Link, router, usePage } from '@inertiajs/react';
-import { createContext, useContext, useMemo, useState, type ReactNode } from 'react';
+import { createContext, useContext, useEffect, useMemo, useState, type ReactNode } from 'react';
 import { arrival } from '@/lib/arrival';
 import { useKeys } from '@/lib/hooks';
 import { meterUsed } from '@/lib/keys';
@@ -25,7 +25,9 @@ export interface Probes {
 }
 
 const ProbeContext = createContext<Probes | null>(null);
+type Wanted = 'live' | 'isolated' | null;
 const AskPower = createContext<(state: 'live' | 'isolated') => void>(() => undefined);
+const WantPower = createContext<(state: Wanted) => void>(() => undefined);
 
 export function useProbes(): Probes {
     const probes = useContext(ProbeContext);
@@ -34,6 +36,15 @@ export function useProbes(): Probes {
 }
 
 export const useAskPower = () => useContext(AskPower);
+
+/** Says what this part of the page wants of the power, so that the key for it offers that; null wants nothing. */
+export function usePowerWanted(state: Wanted): void {
+    const want = useContext(WantPower);
+    useEffect(() => {
+        want(state);
+        return () => want(null);
+    }, [want, state]);
+}
 
 /** Everything around a stage of a job: bar with the power flag, tape, main, meter dock. */
 export function Shell({
@@ -59,7 +70,8 @@ export function Shell({
     // A point can go with the plate it was on: the probe then goes back to where this stage begins.
     const [a, b] = arrival(points, chosen, start);
     const [next, setNext] = useState<0 | 1>(0);
-    const [asked, setAsked] = useState<'live' | 'isolated' | null>(null);
+    const [asked, setAsked] = useState<Wanted>(null);
+    const [wanted, setWanted] = useState<Wanted>(null);
 
     const probes = useMemo<Probes>(
         () => ({
@@ -96,38 +108,41 @@ export function Shell({
     return (
         <ProbeContext.Provider value={probes}>
             <AskPower.Provider value={setAsked}>
-                <Head title={`${title}, ${job.site}`} />
-                <div className={`shell ${dock ? '' : 'shell--wide'}`}>
-                    <header className="bar">
-                        <Mark />
-                        <div className="bar__job">
-                            <b>{job.site}</b>
-                            <span>
-                                {job.address}
-                                {job.address && ' · '}
-                                {job.equipment} · {job.cable}
-                            </span>
-                        </div>
-                        <PowerFlag
-                            jobId={job.id}
-                            power={power}
-                            now={now}
-                            closed={job.closed}
-                            practice={job.practice}
-                            asked={asked}
-                            onAsk={setAsked}
-                        />
-                        <Tools />
-                    </header>
-                    <JobTape jobId={job.id} tape={tape} fault={fault} current={stage} />
-                    <TapeStrip jobId={job.id} tape={tape} fault={fault} current={stage} />
-                    <main className="main" id="main">
-                        <MarkBar />
-                        <OutboxBar />
-                        {children}
-                    </main>
-                    {dock}
-                </div>
+                <WantPower.Provider value={setWanted}>
+                    <Head title={`${title}, ${job.site}`} />
+                    <div className={`shell ${dock ? '' : 'shell--wide'}`}>
+                        <header className="bar">
+                            <Mark />
+                            <div className="bar__job">
+                                <b>{job.site}</b>
+                                <span>
+                                    {job.address}
+                                    {job.address && ' · '}
+                                    {job.equipment} · {job.cable}
+                                </span>
+                            </div>
+                            <PowerFlag
+                                jobId={job.id}
+                                power={power}
+                                now={now}
+                                closed={job.closed}
+                                practice={job.practice}
+                                asked={asked}
+                                wanted={wanted}
+                                onAsk={setAsked}
+                            />
+                            <Tools />
+                        </header>
+                        <JobTape jobId={job.id} tape={tape} fault={fault} current={stage} />
+                        <TapeStrip jobId={job.id} tape={tape} fault={fault} current={stage} />
+                        <main className="main" id="main">
+                            <MarkBar />
+                            <OutboxBar />
+                            {children}
+                        </main>
+                        {dock}
+                    </div>
+                </WantPower.Provider>
             </AskPower.Provider>
         </ProbeContext.Provider>
     );

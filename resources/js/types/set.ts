@@ -34,6 +34,8 @@ export interface SetProps extends Frame {
     thermostat: string;
     /** How its installer menu is opened; empty where nobody has written it down. */
     menuEntry: string;
+    /** Whether its display is dark without the equipment's power. */
+    needsPower: boolean;
     settings: SettingRow[];
     sisters: { id: string; label: string; values: Record<string, string> }[];
     history: {

@@ -20,6 +20,8 @@ export interface Power {
     why: string | null;
     /** Live by a reading of many hours ago. */
     old: boolean;
+    /** The last reading of a hot against a common since the flag was raised. */
+    read?: { volts: number; at: string } | null;
 }
 /** A supply that is proved dead, and made live, by a reading of its own. */
 export interface Supply {

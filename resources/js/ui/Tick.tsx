@@ -21,6 +21,13 @@ export function Tick({
             aria-label={label}
             disabled={disabled}
             onClick={() => onChange(!checked)}
+            onKeyDown={(event) => {
+                // Space ticks; in a form Enter does what its button does, as in every field.
+                const form = event.currentTarget.closest('form');
+                if (event.key !== 'Enter' || !form) return;
+                event.preventDefault();
+                form.requestSubmit();
+            }}
         >
             <span>{checked && <Glyph name="tick" />}</span>
         </button>

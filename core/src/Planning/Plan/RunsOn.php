@@ -28,6 +28,14 @@ enum RunsOn: string
         };
     }
 
+    /** Its menu is dark while the equipment has no power: nothing of its own keeps the display up. */
+    public static function needsEquipment(Plan $plan): bool
+    {
+        return ! self::needsBatteries($plan) &&
+            $plan->profile->power !== PowerKind::CommonOrBattery &&
+            self::in($plan) !== self::PlugIn;
+    }
+
     /** Somebody has to change batteries: the thermostat's own, or those of a radio wall unit. */
     public static function needsBatteries(Plan $plan): bool
     {

@@ -1,7 +1,7 @@
 import { usePage } from '@inertiajs/react';
 import { said } from '@/lib/write/api';
 import { useRecord } from '@/lib/write/once';
-import { useAskPower } from '@/shell/Shell';
+import { useAskPower, usePowerWanted } from '@/shell/Shell';
 import type { MoveRow, PlanProps } from '@/types';
 import { Glyph } from '@/ui/Glyph';
 import { Bad, State } from '@/ui/State';
@@ -28,6 +28,7 @@ export function Pull({ lines }: { lines: string[] }) {
 export function Moves({ moves, closed }: { moves: MoveRow[]; closed: boolean }) {
     const { job, power } = usePage<PlanProps>().props;
     const ask = useAskPower();
+    usePowerWanted(closed || moves.every((move) => move.done) ? null : 'isolated');
     const { record, answer } = useRecord(job.id);
     const problem = answer ? said(answer) : '';
     const tick = async (move: MoveRow, done: boolean) => {

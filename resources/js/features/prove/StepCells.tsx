@@ -8,7 +8,7 @@ import { useOutbox } from '@/lib/write/outbox';
 import { clock, countdown } from '@/lib/format';
 import { useSecondsLeft } from '@/lib/hooks';
 import { meterUsed } from '@/lib/keys';
-import { useAskPower } from '@/shell/Shell';
+import { useAskPower, usePowerWanted } from '@/shell/Shell';
 import { url } from '@/lib/url';
 import type { ProveProps, StepView } from '@/types';
 import { Glyph } from '@/ui/Glyph';
@@ -57,6 +57,7 @@ export function StepCells({
     const wants = step.staysDead || (step.isolated && !step.running) ? 'isolated' : 'live';
     const anyPower = step.method === 'looks';
     const agrees = anyPower || power.state === wants;
+    usePowerWanted(anyPower ? null : wants);
     const ready =
         toRead(step).every((probe) => probe.reading?.outcome === 'pass') &&
         step.signs.every((sign) => sign.outcome === 'pass' || sign.key === DROP_OFF);

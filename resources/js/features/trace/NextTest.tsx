@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { said } from '@/lib/write/api';
 import { useRecord } from '@/lib/write/once';
 import { url } from '@/lib/url';
-import { useAskPower } from '@/shell/Shell';
+import { useAskPower, usePowerWanted } from '@/shell/Shell';
 import type { TraceProps, TraceProposal, TraceView } from '@/types';
 import { Glyph } from '@/ui/Glyph';
 import { State } from '@/ui/State';
@@ -146,6 +146,7 @@ function Preparation({ next }: { next: TraceProposal }) {
     const { strip, power } = usePage<TraceProps>().props;
     const { setUp, problem, closed } = useTrace();
     const ask = useAskPower();
+    usePowerWanted(next.test === null || next.look ? null : next.isolated ? 'isolated' : 'live');
     const standing = strip.standing.filter((thing) => thing.ofTest).map((thing) => thing.key);
     const ready =
         next.things.every((key) => standing.includes(key)) && standing.every((key) => next.things.includes(key));

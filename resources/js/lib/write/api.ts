@@ -97,8 +97,7 @@ function refusal(status: number, data: Problem): Exclude<Answer<never>, { kind: 
             message: data.message ?? say('shared.somebody-else-changed-this-job'),
             changes: data.theirs?.changes ?? [],
         };
-    if (status === 413)
-        return { kind: 'invalid', errors: { photo: say('shared.it-is-larger-than-the-server') } };
+    if (status === 413) return { kind: 'invalid', errors: { photo: say('shared.it-is-larger-than-the-server') } };
     if (status === 422) {
         return {
             kind: 'invalid',
