@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-// Planning of the largest houses, all candidates proved by simulation, on one core: php benchmarks/planning.php
+// Planning of the largest houses, all candidates proved by simulation, on one core: php benchmarks/planning.php [runs]
 
 use Unionbit\Core\Job\ExampleHouse;
 use Unionbit\Core\Planning\Offer\Planner;
@@ -37,7 +37,8 @@ foreach (
         ),
     );
     $times = [];
-    for ($run = 0; $run < 9; $run++) {
+    $runs = max(1, (int) ($argv[1] ?? 9));
+    for ($run = 0; $run < $runs; $run++) {
         $start = hrtime(true);
         $list = Planner::of($house, $profile);
         $times[] = (hrtime(true) - $start) / 1e6;
@@ -50,7 +51,7 @@ foreach (
         $list->tried,
         count($list->offered),
         $first,
-        $times[4],
+        $times[intdiv($runs, 2)],
     );
 
     $plan = $list->offered[0]->plan;

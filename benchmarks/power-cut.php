@@ -14,7 +14,9 @@ $root = dirname(__DIR__);
 $folder = sys_get_temp_dir().'/power-cut-'.getmypid();
 mkdir($folder);
 $database = "{$folder}/unionbit.sqlite";
-$port = '8790';
+$free = stream_socket_server('tcp://127.0.0.1:0') ?: throw new RuntimeException('no free port');
+$port = explode(':', (string) stream_socket_get_name($free, false))[1];
+fclose($free);
 passthru('bash '.escapeshellarg("{$root}/e2e/seed.sh").' '.escapeshellarg($database), $failed);
 if ($failed !== 0) {
     exit("✗ The database could not be seeded.\n");

@@ -253,3 +253,42 @@ it('reads a file of version 1 as the same house and plan, writes it as version 2
     $moved = array_replace_recursive($old, ['plan' => ['indoor' => ['2' => ['state' => 'capped']]]]);
     expect(app(JobFiles::class)->parse($moved)->plan?->landing->board)->toHaveKey('A2');
 });
+
+it('says a table of every command that has one, in words', function (string $command) use ($example): void {
+    $exit = Artisan::call(str_replace('JOB', $example('furnace-gas-1h-1c'), $command));
+    $said = Artisan::output();
+    expect($exit)
+        ->toBeIn([0, 1])
+        ->and($said)
+        ->toContain('+--')
+        ->not->toContain('planning.')
+        ->not->toContain('circuit.');
+})->with([
+    'unionbit:prove JOB --table',
+    'unionbit:calls JOB --table',
+    'unionbit:plans JOB --table',
+    'unionbit:run JOB --call=heat-1 --seconds=30 --table',
+    'unionbit:expect JOB --call=cool-1 --from=wall.Rc --to=wall.Y1 --table',
+]);
+
+it('names the nearest faults where one is not known, and no more', function () use ($example): void {
+    $run = new Symfony\Component\Process\Process(
+        [
+            'php',
+            'artisan',
+            'unionbit:expect',
+            $example('furnace-gas-1h-1c'),
+            '--call=cool-1',
+            '--from=wall.Rc',
+            '--to=wall.Y1',
+            '--fault=swich-open:switch.Y1',
+        ],
+        base_path(),
+    );
+    expect($run->run())
+        ->toBe(2)
+        ->and($run->getErrorOutput())
+        ->toContain('switch-open:switch.Y1')
+        ->and(strlen($run->getErrorOutput()))
+        ->toBeLessThan(400);
+});

@@ -28,6 +28,9 @@ abstract class JobCommand extends Command
 
     public const UNUSABLE = 2;
 
+    /** Ids that are named where one is not known. */
+    private const NEAREST = 5;
+
     public function handle(JobFiles $files): int
     {
         try {
@@ -82,19 +85,40 @@ abstract class JobCommand extends Command
                 throw InvalidData::notAllowed(
                     '--fault',
                     $id,
-                    'one of '.
-                        implode(
-                            ', ',
-                            array_slice(
-                                array_map(static fn (Fault $f): string => $f->id, $catalogue->of($circuit)),
-                                0,
-                                400,
-                            ),
-                        ),
+                    'a fault of this house, as '.implode(', ', self::nearest($catalogue->of($circuit), $id)),
                 );
         }
 
         return $found;
+    }
+
+    /**
+     * A readable table: what a cell tells is said in words.
+     *
+     * @param  array<mixed>  $headers
+     * @param  iterable<mixed>  $rows
+     * @param  array<mixed>  $columnStyles
+     */
+    public function table($headers, $rows, $tableStyle = 'default', array $columnStyles = []): void
+    {
+        $said = array_map(
+            static fn (mixed $row): array => Words::spoken((array) $row),
+            is_array($rows) ? $rows : iterator_to_array($rows),
+        );
+        parent::table((array) $headers, $said, $tableStyle, $columnStyles);
+    }
+
+    /**
+     * @param  list<Fault>  $faults
+     * @return list<string> ids of those that are spelled most like what was asked for
+     */
+    private static function nearest(array $faults, mixed $wanted): array
+    {
+        $ids = array_map(static fn (Fault $f): string => $f->id, $faults);
+        $asked = is_string($wanted) ? $wanted : '';
+        usort($ids, static fn (string $a, string $b): int => levenshtein($asked, $a) <=> levenshtein($asked, $b));
+
+        return array_slice($ids, 0, self::NEAREST);
     }
 
     /** @param  array<mixed>  $data */
