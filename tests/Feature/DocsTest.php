@@ -75,7 +75,9 @@ it('names no file that is not there', function (): void {
             ) === 1
         ) {
             $exists = file_exists(rooted($found[1])) || file_exists(rooted("resources/js/{$found[1]}"));
-            $made = preg_match('#^(lang/en-XA|lang/en/(screen/)?room\.json|resources/.*<|public/build)#', $found[1]) === 1;
+            $made =
+                preg_match('#^(lang/en-XA|lang/en/(screen/)?room\.json|resources/.*<|public/build)#', $found[1]) ===
+                1;
             $missing = $exists || $made ? $missing : [...$missing, $found[1]];
         }
     }

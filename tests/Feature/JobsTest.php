@@ -289,6 +289,34 @@ it('finds a job by the trade\'s other words for a thing, and sifts', function ()
         ->and($found('', 'flagged'))
         ->toBe([]);
     $this->get('/jobs?show=lost')->assertRedirect();
+
+    // A word of a house finds the houses that have it, and no other; one that every job has narrows nothing.
+    $all = $found('');
+    foreach (['float', 'float switch', 'strips', 'heat strips', 'no C', 'no common', 'emergency'] as $word) {
+        expect(count($found($word)))->toBeGreaterThan(0)->toBeLessThan(count($all), $word);
+    }
+    expect($found('float'))
+        ->toBe($found('float switch'))
+        ->and($found('strips'))
+        ->toBe($found('heat strips'))
+        ->not->toContain('Ropewalk 11', 'The Old Chandlery')
+        ->and(array_intersect($found('no C'), $found('common wire')))
+        ->toBe([])
+        ->and($found('strand board'))
+        ->toBe($all)
+        ->and($found('Tollhouse fuse'))
+        ->toBe(['Tollhouse']);
+    $meant = fn (string $find): ?string => $this->get('/jobs?'.http_build_query(['find' => $find]))->inertiaProps(
+        'meant',
+    );
+    expect($meant('Tollhuose'))
+        ->toBe('tollhouse')
+        ->and($meant('emergancy'))
+        ->toBe('emergency')
+        ->and($meant('Tollhouse'))
+        ->toBeNull()
+        ->and($meant('qqqqqq'))
+        ->toBeNull();
 });
 
 it(

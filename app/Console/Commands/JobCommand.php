@@ -97,7 +97,7 @@ abstract class JobCommand extends Command
      *
      * @param  array<mixed>  $headers
      * @param  iterable<mixed>  $rows
-     * @param  array<mixed>  $columnStyles
+     * @param  array<int, string|\Symfony\Component\Console\Helper\TableStyle>  $columnStyles
      */
     public function table($headers, $rows, $tableStyle = 'default', array $columnStyles = []): void
     {

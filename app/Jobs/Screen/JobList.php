@@ -9,7 +9,7 @@ use App\Models\Crew;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use stdClass;
-use Unionbit\Core\Terminal\TradeWords;
+use Unionbit\Core\Visit\SearchWords;
 
 /**
  * A crew's jobs as the database knows them, searched and sifted there: the screen gets no more than it shows. What is
@@ -18,6 +18,9 @@ use Unionbit\Core\Terminal\TradeWords;
  */
 final readonly class JobList
 {
+    /** Sites whose names are held against what was asked. */
+    private const MOST_NAMES = 2000;
+
     public function __construct(private Crew $crew, private string $find, private string $show)
     {
     }
@@ -116,10 +119,18 @@ final readonly class JobList
         };
     }
 
+    /** What may have been meant, where nothing fits; null where nothing comes near. */
+    public function meant(): ?string
+    {
+        $names = self::withPlace(self::real($this->crew))->distinct()->limit(self::MOST_NAMES)->pluck('sites.name');
+
+        return SearchWords::meant($this->find, array_values(array_filter($names->all(), is_string(...))));
+    }
+
     private function searched(): Builder
     {
         $jobs = self::real($this->crew);
-        $terms = TradeWords::terms($this->find);
+        $terms = SearchWords::narrowing($this->find);
 
         return $terms === [] ? $jobs : $jobs->whereIn('jobs.id', WordIndex::find($terms));
     }

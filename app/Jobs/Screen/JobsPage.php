@@ -57,6 +57,7 @@ final class JobsPage
             'total' => $counts[$show] ?? $counts['all'],
             'waiting' => $waiting,
             'find' => $find,
+            'meant' => $find !== '' && ($counts[$show] ?? $counts['all']) === 0 ? $list->meant() : null,
             'show' => $show,
             'counts' => $counts,
             'day' => DayView::of($user->crew, $day ?? $today, $today),

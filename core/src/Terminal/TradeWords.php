@@ -12,6 +12,7 @@ final class TradeWords
 {
     /** Words of one thing; the first is the one on the screen. All in plain letters, as `plain` makes them. */
     private const GROUPS = [
+        ['no common', 'no c', 'no c wire', 'without c', 'without common'],
         ['common', 'com', 'c wire', 'common wire', 'c conductor', 'neutral side'],
         ['hot', 'r wire', 'rc', 'rh'],
         ['blower', 'fan', 'indoor fan', 'fan relay', 'blower relay'],
@@ -22,6 +23,9 @@ final class TradeWords
             'strip',
             'strips',
             'strip heat',
+            'heat strip',
+            'heat strips',
+            'strip heater',
             'electric heat',
             'backup',
             'backup heat',
@@ -34,7 +38,7 @@ final class TradeWords
         ['cooling', 'ac', 'a c', 'air conditioner', 'air conditioning', 'condenser'],
         ['outdoor unit', 'condenser', 'compressor'],
         ['boiler', 'hydronic', 'zone valve', 'radiators'],
-        ['float switch', 'overflow', 'overflow switch', 'drain switch', 'wet switch'],
+        ['float switch', 'float', 'floats', 'overflow', 'overflow switch', 'drain switch', 'wet switch'],
         ['thermostat', 'stat'],
         ['transformer', 'xfmr', 'supply'],
         ['two stage', '2 stage', '2c', '2h', 'second stage'],
@@ -96,6 +100,20 @@ final class TradeWords
         }
 
         return $terms;
+    }
+
+    /** @return list<string> every name that the trade has, single words of it too */
+    public static function all(): array
+    {
+        return array_values(array_unique(array_merge(...array_map(self::wordsOf(...), self::longestFirst()))));
+    }
+
+    /** @return list<string> */
+    public static function wordsOf(string $text): array
+    {
+        return array_values(
+            array_filter(explode(' ', self::plain($text)), static fn (string $w): bool => $w !== ''),
+        );
     }
 
     /** Letters and digits in small letters, one space between words. */

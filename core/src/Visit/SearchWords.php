@@ -10,15 +10,16 @@ use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
+use Unionbit\Core\Terminal\TradeWords;
 use Unionbit\Core\Thermostat\PowerKind;
 use Unionbit\Core\Wiring\Conductor;
 use Unionbit\Core\Wiring\Evidence;
 use Unionbit\Core\Words\Message;
 
-/** What a house can be found by: what stands in it, how it is wired, what its plan does, and the words of every job. */
+/** What a house can be found by: what stands in it, how it is wired, what its plan does. */
 final class SearchWords
 {
-    /** What every job has: its words find all of them, and another word beside them fewer. */
+    /** What every job has: such a word names no house, and narrows nothing. */
     private const EVERY_JOB = [
         'archetype',
         'equipment',
@@ -111,19 +112,69 @@ final class SearchWords
         'not known',
     ];
 
+    /** From so many letters on two may be wrong. */
+    private const LONG = 5;
+
     /** @return list<string|Message> */
     public static function of(Installation $house, ?Plan $plan): array
     {
         return [
             $house->archetype->title,
             $house->archetype->short,
-            ...self::EVERY_JOB,
             ...self::equipment($house),
             ...self::wiring($house),
             ...$plan === null ? [] : self::planned($plan),
             (string) $house->answers->choice('outdoorModel'),
             (string) $house->answers->choice('history'),
         ];
+    }
+
+    /**
+     * What is asked, as terms that a house has to have; without the words that every job has.
+     *
+     * @return list<non-empty-list<string>>
+     */
+    public static function narrowing(string $asked): array
+    {
+        $every = array_map(TradeWords::plain(...), self::EVERY_JOB);
+        usort($every, static fn (string $a, string $b): int => strlen($b) <=> strlen($a));
+        $rest = ' '.TradeWords::plain($asked).' ';
+        // A longer word of the trade first: "no c wire" is no word of every job and a rest.
+        foreach (array_filter($every, static fn (string $w): bool => str_contains($w, ' ')) as $phrase) {
+            $rest = str_replace(" {$phrase} ", ' ', $rest);
+        }
+
+        return array_values(
+            array_filter(
+                TradeWords::terms($rest),
+                static fn (array $names): bool => array_intersect(array_map(trim(...), $names), $every) === [],
+            ),
+        );
+    }
+
+    /**
+     * What may have been meant, where nothing was found.
+     *
+     * @param  list<string>  $names  of the sites that there are
+     */
+    public static function meant(string $asked, array $names): ?string
+    {
+        $known = [...TradeWords::all(), ...array_merge([], ...array_map(TradeWords::wordsOf(...), $names))];
+        $changed = false;
+        $words = [];
+        foreach (TradeWords::wordsOf($asked) as $word) {
+            $near = $word;
+            $least = strlen($word) > self::LONG ? 3 : 2;
+            foreach (in_array($word, $known, true) || strlen($word) < 3 ? [] : $known as $candidate) {
+                $apart = levenshtein($word, $candidate);
+                if ($apart < $least) {
+                    [$least, $near, $changed] = [$apart, $candidate, true];
+                }
+            }
+            $words[] = $near;
+        }
+
+        return $changed ? implode(' ', $words) : null;
     }
 
     /** @return list<string|Message> */
@@ -137,7 +188,8 @@ final class SearchWords
             ...$pump === null
                 ? []
                 : ['heat pump', 'reversing valve', 'defrost', 'balance point', 'lockout', 'emergency heat'],
-            ...$pump !== null && $pump->auxiliaryStages > 0 ? ['auxiliary heat'] : [],
+            ...$pump !== null && $pump->auxiliaryStages > 0 ? ['auxiliary heat', 'strip heat'] : [],
+            ...$archetype->heatSource === 'electric' ? ['strip heat'] : [],
             ...$archetype->system() === 'dual-fuel' ? ['dual fuel', 'furnace', 'auxiliary heat'] : [],
             ...$archetype->coolStages > 0 ? ['cooling', 'outdoor unit'] : [],
             ...$archetype->coolStages > 1 || $archetype->heatStages > 1 ? ['two stage'] : [],
@@ -153,6 +205,10 @@ final class SearchWords
     private static function wiring(Installation $house): array
     {
         $words = $letters = [];
+        $common = array_any($house->wallConductors(), static fn (Conductor $c): bool => self::isCommon($house, $c));
+        if ($house->wallConductors() !== [] && ! $common) {
+            $words[] = 'without c';
+        }
         foreach ($house->cables as $cable) {
             foreach ($cable->conductors as $conductor) {
                 array_push($letters, $conductor->near->terminal, $conductor->far->terminal);

@@ -21,7 +21,7 @@ use Unionbit\Core\Wiring\Evidence;
 // changes. What the screening says of each is on record.
 
 /** @return array<string, mixed> a survey document with some of it changed */
-function changedSurvey(Pick $pick, string $archetype): array
+function changedSurvey(Pick $pick, string $archetype, string $house = ''): array
 {
     $survey = SurveyFile::write(ExampleHouse::of(House::archetype($archetype)));
     foreach ($survey['cables'] as &$cable) {
@@ -41,8 +41,10 @@ function changedSurvey(Pick $pick, string $archetype): array
         $cable['gauge'] = $pick->one([18, 20, 22, 24]);
     }
     foreach (Questions::all() as $question) {
-        if (Interview::isNote($question->key) && $pick->one([true, false])) {
-            $survey['answers'][$question->key] = answered($pick, $question);
+        // By a seed of its own: a new question changes no answer to another.
+        $own = new Pick("{$archetype} {$house} {$question->key}");
+        if (Interview::isNote($question->key) && $own->one([true, false])) {
+            $survey['answers'][$question->key] = answered($own, $question);
         }
     }
     $survey['facts']['plateLink'] = $pick->one(['in', 'out', 'none', 'unknown']);
@@ -84,7 +86,7 @@ it('says of each house what is on record', function (string $archetype): void {
     $told = [];
     $pick = new Pick($archetype);
     for ($i = 0; $i < 24; $i++) {
-        $survey = SurveyFile::read(changedSurvey($pick, $archetype), House::archetype($archetype));
+        $survey = SurveyFile::read(changedSurvey($pick, $archetype, (string) $i), House::archetype($archetype));
         foreach (Screening::check($survey, readingsOf($pick)) as $n => $finding) {
             $told["{$i}.{$n}"] = array_filter($finding->toArray());
         }

@@ -21,7 +21,7 @@ import { UndoBar } from '@/ui/UndoBar';
 import { say } from '@/words';
 
 export default function Jobs() {
-    const { jobs, total, waiting, find, show, counts, day, now, user } = usePage<JobsProps>().props;
+    const { jobs, total, waiting, find, meant, show, counts, day, now, user } = usePage<JobsProps>().props;
     const [adding, setAdding] = useState(false);
     const [importing, setImporting] = useState<File[] | null>(null);
     const [copying, setCopying] = useState<JobRow | null>(null);
@@ -108,7 +108,12 @@ export default function Jobs() {
                               ? say('jobs.nothing-is-put-away')
                               : show === 'flagged'
                                 ? say('jobs.nothing-is-flagged-no-site-is')
-                                : say('jobs.no-jobs-yet-open-the-first')}
+                                : say('jobs.no-jobs-yet-open-the-first')}{' '}
+                        {meant !== null && (
+                            <button className="link" onClick={() => ask({ find: meant })}>
+                                {say('jobs.did-you-mean', { meant })}
+                            </button>
+                        )}
                     </p>
                 )}
                 <ul>

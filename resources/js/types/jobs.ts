@@ -57,6 +57,8 @@ export interface JobsProps extends Shared {
     total: number;
     waiting: number;
     find: string;
+    /** What may have been meant, where nothing fits. */
+    meant: string | null;
     show: Show;
     counts: Record<Show, number>;
     day: Day;
