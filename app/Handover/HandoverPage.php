@@ -133,7 +133,7 @@ final class HandoverPage
     private static function waived(Progress $progress): array
     {
         $rows = [];
-        foreach ($progress->proofs() as $call) {
+        foreach ([...$progress->proofs(), ...array_filter([$progress->defrost()])] as $call) {
             if ($call['waived'] !== null && ! $call['proved']) {
                 $rows[] = ['call' => $call['label'], 'reason' => $call['waived']];
             }

@@ -67,15 +67,21 @@ final readonly class OpenMatters
             static fn (array $call): bool => ! $call['proved'] && $call['waived'] === null,
         );
 
-        return $open === []
-            ? $unplanned
-            : [
-                ...$unplanned,
-                Message::of(
-                    'handover.open-matters.not-proved',
-                    calls: array_values(array_map(static fn (array $call): mixed => $call['label'], $open)),
-                ),
-            ];
+        $defrost = $this->progress->defrost();
+        $notRun = $defrost !== null && ! $defrost['proved'] && $defrost['waived'] === null;
+
+        return [
+            ...$unplanned,
+            ...$open === []
+                ? []
+                : [
+                    Message::of(
+                        'handover.open-matters.not-proved',
+                        calls: array_values(array_map(static fn (array $call): mixed => $call['label'], $open)),
+                    ),
+                ],
+            ...$notRun ? [Message::of('handover.open-matters.defrost-not-run')] : [],
+        ];
     }
 
     /** @return list<Message> readings and signs of the steps' last runs */

@@ -17,7 +17,6 @@ use App\Records\Reading\ReadingView;
 use App\Records\Step\StepRecord;
 use App\Records\Step\StepSheet;
 use App\Stage\JobFrame;
-use App\Words\Words;
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Circuit\Standing\Strip;
@@ -80,24 +79,7 @@ final class ProvePage
      */
     private static function calls(Progress $progress): array
     {
-        $extra = static function (string $key, string $call, string $label) use ($progress): array {
-            $record = $progress->steps()[$key] ?? null;
-
-            return $record === null
-                ? []
-                : [
-                    [
-                        'call' => $call,
-                        'label' => $label,
-                        'proved' => $record->state() === 'passed',
-                        'failed' => $record->state() === 'failed',
-                        'running' => $record->isRunning(),
-                        'waived' => null,
-                        'isCall' => false,
-                        'optional' => true,
-                    ],
-                ];
-        };
+        $defrost = $progress->defrost();
         $calls = [];
         $proofs = $progress->proofs();
         foreach ($proofs as $call => $state) {
@@ -108,7 +90,17 @@ final class ProvePage
         return array_values([
             ...array_intersect_key($calls, ['idle' => true]),
             ...array_diff_key($calls, ['idle' => true]),
-            ...$extra('defrost.voltage', 'defrost', Words::of('prove.prove-page.defrost')),
+            ...$defrost === null
+                ? []
+                : [
+                    [
+                        'call' => CallName::Defrost->value,
+                        ...$defrost,
+                        'label' => Message::of('prove.prove-page.defrost'),
+                        'isCall' => false,
+                        'optional' => true,
+                    ],
+                ],
         ]);
     }
 

@@ -35,6 +35,9 @@ use Unionbit\Core\Words\Message;
 /** How far a job is: what each stage still needs, and what keeps it from being handed over. */
 final class Progress
 {
+    /** The step in which the outdoor board is made to defrost. */
+    private const DEFROST = 'defrost.voltage';
+
     /** @var array<string, StepRecord> */
     private array $steps;
 
@@ -188,7 +191,7 @@ final class Progress
     /** @throws Refused where the house has no such call */
     public function refuseUnknownCall(string $call): void
     {
-        $known = array_keys($this->proofs());
+        $known = [...array_keys($this->proofs()), ...$this->defrost() === null ? [] : [CallName::Defrost->value]];
         if (! in_array($call, $known, true)) {
             throw Refused::at(
                 'call',
@@ -232,6 +235,27 @@ final class Progress
         }
 
         return $proofs;
+    }
+
+    /**
+     * The defrost that this house's outdoor board can be made to run: shown, left out with a reason, or an open matter.
+     *
+     * @return ?array{label: Message, proved: bool, failed: bool, running: bool, waived: ?string} null where it has none
+     */
+    public function defrost(): ?array
+    {
+        $record = $this->steps[self::DEFROST] ?? null;
+        $asked = $record !== null && ($this->job->handed_over_at === null || $record->startedAt !== null);
+
+        return $asked
+            ? [
+                'label' => CallName::Defrost->label(),
+                'proved' => $record->state() === 'passed',
+                'failed' => $record->state() === 'failed',
+                'running' => $record->isRunning(),
+                'waived' => $this->waivers()[CallName::Defrost->value] ?? null,
+            ]
+            : null;
     }
 
     /** Nothing ran and nothing was live without a call, after the last call that was made. */

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Handover\HandoverPage;
 use App\Models\Job;
 use App\Models\Record\Observation;
 use App\Records\Step\StepRecord;
@@ -214,4 +215,46 @@ it('builds a jumper up screw by screw, and says what each brings in', function (
         ->toBe(['G: blower relay', 'O/B: reversing valve', 'Y1: outdoor Y input and contactor'])
         ->and($steps['fan.jumper'])
         ->toBe([]);
+});
+
+it('reads one figure of an ended rest again by itself', function (): void {
+    $job = houseToProve();
+    proveStep($job, 'idle.at-rest');
+    $probe = StepRecord::all($job->refresh())['idle.at-rest']->step->probes[0];
+    $read = fn (string $step, $probe, string $value) => $this->postJson("/jobs/{$job->id}/readings", [
+        'id' => newId(),
+        'stage' => 'prove',
+        'step' => $step,
+        'mode' => $probe->mode->value,
+        'a' => $probe->a,
+        'b' => $probe->b,
+        'value' => $value,
+    ]);
+    $read('idle.at-rest', $probe, '12.0')->assertCreated()->assertJsonPath('outcome', 'fail');
+    expect(StepRecord::all($job->refresh())['idle.at-rest']->state())->toBe('failed');
+    $read('idle.at-rest', $probe, '0.1')->assertCreated()->assertJsonPath('outcome', 'pass');
+    expect(StepRecord::all($job->refresh())['idle.at-rest']->state())->toBe('passed');
+    // A call has to be made for its figures: there the step is begun again.
+    proveStep($job, 'fan.voltage');
+    $fan = StepRecord::all($job->refresh())['fan.voltage']->step->probes[0];
+    $read('fan.voltage', $fan, '26.0')->assertJsonValidationErrors('step');
+});
+
+it('names a defrost that was not run as an open matter, until it is left out with a reason', function (): void {
+    $job = landedHouse('heat-pump-o-1c-1aux', 'c-powered-3h-2c');
+    $open = static fn (): string => implode(' ', said(HandoverPage::props($job->refresh()))['open']);
+    expect($open())->toContain('Defrost was not run');
+    $this->postJson("/jobs/{$job->id}/waivers", [
+        'id' => newId(),
+        'call' => 'defrost',
+        'note' => 'no test pins',
+    ])->assertCreated();
+    $page = said(HandoverPage::props($job->refresh()));
+    expect(implode(' ', $page['open']))
+        ->not->toContain('Defrost')
+        ->and(array_column($page['waived'], 'reason'))
+        ->toContain('no test pins');
+    // A house that has none is asked for none.
+    $furnace = landedHouse('furnace-gas-1h-1c', 'c-powered-1h-1c');
+    expect(implode(' ', said(HandoverPage::props($furnace))['open']))->not->toContain('Defrost');
 });

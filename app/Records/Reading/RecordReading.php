@@ -69,7 +69,7 @@ final class RecordReading
                 // What was called is no more: a reading now would be held against a call that has ended.
                 throw Refused::at('step', Message::of('records.run-step.call-has-ended'));
             } elseif ($context->step !== null) {
-                self::gate($context->step->isRunning(), $flag, $place->mode);
+                self::gate($context->step->isRunning() || $context->step->isReadAgain(), $flag, $place->mode);
             }
             $expected = $context->expect($place->mode, $place->a, $place->b);
             if ($expected->refused !== null) {

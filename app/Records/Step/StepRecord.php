@@ -17,6 +17,7 @@ use App\Records\SetUp\SetupStrip;
 use App\Records\Taken;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Collection;
+use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Data\Copies;
 use Unionbit\Core\Proving\Judge\Neither;
 use Unionbit\Core\Proving\Judge\Outcome;
@@ -223,6 +224,12 @@ final readonly class StepRecord
     public function isRunning(): bool
     {
         return $this->startedAt !== null && $this->endedAt === null;
+    }
+
+    /** Ended, and nothing has to be called for it: one figure of it can be read again by itself. */
+    public function isReadAgain(): bool
+    {
+        return $this->endedAt !== null && $this->step->call === CallName::Idle && $this->step->setup->power;
     }
 
     public function hasFailed(): bool

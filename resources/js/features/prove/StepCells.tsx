@@ -5,7 +5,7 @@ import { newId, post, said } from '@/lib/write/api';
 import { reload } from '@/lib/reload';
 import { useRecord } from '@/lib/write/once';
 import { useOutbox } from '@/lib/write/outbox';
-import { clock, countdown } from '@/lib/format';
+import { clock, countdown, placeOf, pointName } from '@/lib/format';
 import { useSecondsLeft } from '@/lib/hooks';
 import { meterUsed } from '@/lib/keys';
 import { useAskPower, usePowerWanted } from '@/shell/Shell';
@@ -16,7 +16,7 @@ import { Bad, outcomeLook, State } from '@/ui/State';
 import { Tag } from '@/ui/Tag';
 import { Answers } from '@/features/signs/Answers';
 import { toRead } from './school';
-import { say } from '@/words';
+import { list, say } from '@/words';
 
 const DROP_OFF = 'drop-off';
 
@@ -47,7 +47,7 @@ export function StepCells({
     closed: boolean;
     onStep: (key: string) => void;
 }) {
-    const { job, power, now, steps } = usePage<ProveProps>().props;
+    const { job, power, now, steps, points } = usePage<ProveProps>().props;
     const ask = useAskPower();
     const { record: send, answer: problem } = useRecord(job.id);
     // Signs that one tap answers together: until the last of them is written the step does not end.
@@ -66,6 +66,19 @@ export function StepCells({
     // An answer that waits on this device is an answer: it is not asked again.
     const kept = useKeptSigns(job.id, step.key);
     const open = step.signs.filter((sign) => asked(sign) && !sign.outcome && !kept.has(sign.key));
+    // What the step still needs, in words: readings, then what is seen and heard.
+    const missing = [
+        ...toRead(step)
+            .filter((probe) => !probe.reading)
+            .map((probe) =>
+                say('prove.pair-at', {
+                    a: pointName(points, probe.a),
+                    b: pointName(points, probe.b),
+                    place: placeOf(points, probe.a),
+                }),
+            ),
+        ...step.signs.filter((sign) => !sign.optional && !sign.outcome && !kept.has(sign.key)).map((sign) => sign.text),
+    ];
     // In practice the simulated house is looked at: what runs in it is recorded, marked as simulated.
     const look = async () => {
         const answer = await post<{ signs: Record<string, boolean> }>(url('job.simulated-signs', { job: job.id }), {
@@ -146,6 +159,16 @@ export function StepCells({
                     {step.beside.length > 0 && (
                         <p className="mt-1 flex items-start gap-2 text-small font-semibold text-caution-ink">
                             <Glyph name="caution" style={{ marginTop: 2 }} /> <span>{step.beside.join(' ')}</span>
+                        </p>
+                    )}
+                    {!closed && step.running && !off && missing.length > 0 && (
+                        <p className="mt-2 text-small text-caution-ink" data-testid="missing">
+                            {say('prove.still-missing', { missing: list(missing) })}
+                        </p>
+                    )}
+                    {!closed && !step.running && step.startedAt !== null && step.state === 'open' && (
+                        <p className="mt-2 text-small font-semibold text-caution-ink" data-testid="missing">
+                            {say('prove.ended-without', { missing: list(missing) })}
                         </p>
                     )}
                     {!closed && (
