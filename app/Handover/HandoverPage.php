@@ -53,15 +53,6 @@ final class HandoverPage
             'facts' => self::facts($job),
             'wiring' => $plan === null ? [] : self::wiring($plan),
             'beside' => $plan === null ? [] : self::beside($plan),
-            'link' => $plan?->profile->link === null
-                    ? null
-                    : Message::of(
-                        $plan->landing->linkIn
-                            ? 'handover.handover-page.link-in'
-                            : 'handover.handover-page.link-out',
-                        a: $plan->profile->link[0],
-                        b: $plan->profile->link[1],
-                    ),
             'settings' => $house->plan === null ? [] : self::settings($job, $house->plan),
             'baseline' => Baseline::of($job),
             'proofs' => self::proofs($progress, $notes),

@@ -68,7 +68,7 @@ final readonly class SharedPage
                 ],
             ],
             SharePart::Wiring => [
-                ...$this->only('facts', 'thermostat', 'wiring', 'beside', 'link'),
+                ...$this->only('facts', 'thermostat', 'wiring', 'beside'),
                 'found' => $this->found(),
             ],
             SharePart::Settings => $this->only('settings'),

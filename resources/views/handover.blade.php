@@ -75,9 +75,6 @@
         </tr>
     @endforeach
 </table>
-@if ($page['link'])
-    <p>{{ $page['link'] }}.</p>
-@endif
 
 <h2>{{ $say('settings') }}</h2>
 <table>

@@ -34,7 +34,7 @@ function calling(Job $job): int
 }
 
 /** @return array<string, mixed> the reading that the step asks for first */
-function asked(Job $job, string $value): array
+function askedFirst(Job $job, string $value): array
 {
     $probe = StepRecord::all($job)['cool-1.voltage']->step->probes[0];
 
@@ -57,7 +57,7 @@ it('keeps the time, the power and the run under which it was taken', function ()
     // Meanwhile somebody isolates on another device.
     raiseFlag($job, 'isolated', '0.0');
 
-    $id = sendLater($job, 'readings', asked($job, '0.2'), 300, $knew)->assertCreated()->json('id');
+    $id = sendLater($job, 'readings', askedFirst($job, '0.2'), 300, $knew)->assertCreated()->json('id');
     $reading = Reading::query()->findOrFail($id);
     expect($reading->at->equalTo($then->startOfSecond()))
         ->toBeTrue()
@@ -72,7 +72,7 @@ it('keeps the time, the power and the run under which it was taken', function ()
         ->assertJsonPath('outcome', 'pass');
     // Taken now, the same is refused: the flag says isolated.
     test()
-        ->postJson("/jobs/{$job->id}/readings", ['id' => newId(), ...asked($job, '0.2')])
+        ->postJson("/jobs/{$job->id}/readings", ['id' => newId(), ...askedFirst($job, '0.2')])
         ->assertJsonValidationErrors('power');
 });
 
@@ -98,7 +98,7 @@ it('counts for no run that was begun after it', function (): void {
     $knew = calling($job);
     $this->travel(60)->seconds();
     calling($job);
-    $id = sendLater($job, 'readings', asked($job, '0.2'), 60, $knew)->assertCreated()->json('id');
+    $id = sendLater($job, 'readings', askedFirst($job, '0.2'), 60, $knew)->assertCreated()->json('id');
     expect(Reading::query()->findOrFail($id)->step)
         ->toBeNull()
         ->and(StepRecord::all($job)['cool-1.voltage']->readings)
@@ -115,7 +115,7 @@ it('counts for no run that was begun after it', function (): void {
 it('takes no time from before the job or from over a week ago', function (): void {
     $job = houseToProve();
     $knew = calling($job);
-    $id = sendLater($job, 'readings', asked($job, '0.2'), 500_000, $knew)->json('id');
+    $id = sendLater($job, 'readings', askedFirst($job, '0.2'), 500_000, $knew)->json('id');
     expect(Reading::query()->findOrFail($id)->at->equalTo($job->created_at))->toBeTrue();
-    sendLater($job, 'readings', asked($job, '0.2'), 700_000, $knew)->assertJsonValidationErrors('ago');
+    sendLater($job, 'readings', askedFirst($job, '0.2'), 700_000, $knew)->assertJsonValidationErrors('ago');
 });

@@ -91,7 +91,7 @@ it('shows what was chosen and nothing else', function (SharePart $part, array $k
     expect(array_intersect($keys, array_keys($without)))->toBe([]);
 })->with([
     'place' => [SharePart::Place, ['place']],
-    'wiring' => [SharePart::Wiring, ['facts', 'thermostat', 'wiring', 'beside', 'link', 'found']],
+    'wiring' => [SharePart::Wiring, ['facts', 'thermostat', 'wiring', 'beside', 'found']],
     'settings' => [SharePart::Settings, ['settings']],
     'calls' => [SharePart::Calls, ['baseline', 'waived', 'restore', 'open', 'calls', 'worth']],
     'readings' => [SharePart::Readings, ['points', 'survey', 'proofs', 'unexplained', 'figures']],

@@ -30,7 +30,6 @@ export interface HandoverProps extends Frame {
         meaning: string;
         label: string;
     }[];
-    link: string | null;
     settings: {
         label: string;
         menu: string;

@@ -61,7 +61,6 @@ type Recorded =
     | 'thermostat'
     | 'wiring'
     | 'beside'
-    | 'link'
     | 'settings'
     | 'baseline'
     | 'waived'

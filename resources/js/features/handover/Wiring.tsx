@@ -7,7 +7,7 @@ import { say } from '@/words';
 
 /** Where each conductor was and is, and the plan that it follows. */
 export function BeforeAndAfter() {
-    const { wiring, beside, link, choice } = usePage<HandoverProps>().props;
+    const { wiring, beside, choice } = usePage<HandoverProps>().props;
     return (
         <section>
             <h3 className="h-sec mb-1 mt-4">{say('handover.before-and-after')}</h3>
@@ -58,7 +58,6 @@ export function BeforeAndAfter() {
                 </tbody>
             </table>
             {wiring.length === 0 && <p className="text-muted">{say('handover.no-plan-yet')}</p>}
-            {link && <p className="mt-1.5 text-small">{link}.</p>}
             {choice && (
                 <p className="mt-1 text-small">
                     {say('handover.plan', {

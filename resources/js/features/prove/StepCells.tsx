@@ -66,19 +66,22 @@ export function StepCells({
     // An answer that waits on this device is an answer: it is not asked again.
     const kept = useKeptSigns(job.id, step.key);
     const open = step.signs.filter((sign) => asked(sign) && !sign.outcome && !kept.has(sign.key));
-    // What the step still needs, in words: readings, then what is seen and heard.
-    const missing = [
-        ...toRead(step)
-            .filter((probe) => !probe.reading)
-            .map((probe) =>
-                say('prove.pair-at', {
-                    a: pointName(points, probe.a),
-                    b: pointName(points, probe.b),
-                    place: placeOf(points, probe.a),
-                }),
-            ),
-        ...step.signs.filter((sign) => !sign.optional && !sign.outcome && !kept.has(sign.key)).map((sign) => sign.text),
-    ];
+    // What the step still needs: named where it is little, counted where it is much.
+    const unread = toRead(step).filter((probe) => !probe.reading);
+    const unseen = step.signs.filter((sign) => !sign.optional && !sign.outcome && !kept.has(sign.key));
+    const many = unread.length + unseen.length > 3;
+    const missing = many
+        ? say('prove.so-many-missing', { readings: unread.length, answers: unseen.length })
+        : list([
+              ...unread.map((probe) =>
+                  say(probe.mode === 'A' ? 'prove.amps-at' : 'prove.pair-at', {
+                      a: pointName(points, probe.a),
+                      b: pointName(points, probe.b),
+                      place: placeOf(points, probe.a),
+                  }),
+              ),
+              ...unseen.map((sign) => `“${sign.text}”`),
+          ]);
     // In practice the simulated house is looked at: what runs in it is recorded, marked as simulated.
     const look = async () => {
         const answer = await post<{ signs: Record<string, boolean> }>(url('job.simulated-signs', { job: job.id }), {
@@ -161,14 +164,14 @@ export function StepCells({
                             <Glyph name="caution" style={{ marginTop: 2 }} /> <span>{step.beside.join(' ')}</span>
                         </p>
                     )}
-                    {!closed && step.running && !off && missing.length > 0 && (
+                    {!closed && step.running && !off && missing !== '' && (
                         <p className="mt-2 text-small text-caution-ink" data-testid="missing">
-                            {say('prove.still-missing', { missing: list(missing) })}
+                            {say('prove.still-missing', { missing })}
                         </p>
                     )}
                     {!closed && !step.running && step.startedAt !== null && step.state === 'open' && (
                         <p className="mt-2 text-small font-semibold text-caution-ink" data-testid="missing">
-                            {say('prove.ended-without', { missing: list(missing) })}
+                            {say('prove.ended-without', { missing })}
                         </p>
                     )}
                     {!closed && (
