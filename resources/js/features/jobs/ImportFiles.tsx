@@ -141,7 +141,9 @@ function Here({ here, onSend }: { here: ImportedHere; onSend: (as: 'copy' | 'dif
             <p className="mt-1 text-small">
                 {here.new === 0
                     ? say('jobs.nothing-new-in-file')
-                    : say(here.open ? 'jobs.new-in-file' : 'jobs.new-in-file-handed-over', { records: here.new })}
+                    : here.open
+                      ? say('jobs.new-in-file', { records: here.new })
+                      : say('jobs.new-in-file-handed-over', { records: here.new })}
             </p>
             <span className="mt-2 flex flex-wrap gap-2">
                 <Link className="btn btn--small" href={here.url}>

@@ -73,13 +73,13 @@ export function StepCells({
     const missing = many
         ? say('prove.so-many-missing', { readings: unread.length, answers: unseen.length })
         : list([
-              ...unread.map((probe) =>
-                  say(probe.mode === 'A' ? 'prove.amps-at' : 'prove.pair-at', {
-                      a: pointName(points, probe.a),
-                      b: pointName(points, probe.b),
-                      place: placeOf(points, probe.a),
-                  }),
-              ),
+              ...unread.map((probe) => {
+                  const place = placeOf(points, probe.a);
+                  const a = pointName(points, probe.a);
+                  return probe.mode === 'A'
+                      ? say('prove.amps-at', { a, place })
+                      : say('prove.pair-at', { a, b: pointName(points, probe.b), place });
+              }),
               ...unseen.map((sign) => `“${sign.text}”`),
           ]);
     // In practice the simulated house is looked at: what runs in it is recorded, marked as simulated.
