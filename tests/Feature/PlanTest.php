@@ -336,7 +336,7 @@ it('writes the wiring as table, drawing and labels', function (): void {
         ])
         ->and($rows[4])
         ->toBe(['A', '4', 'green', 'G', 'W2', 'G', 'W2', '', 'heat, second stage', 'A4 W2', 'demo data'])
-        ->and(array_column($rows, 8))
+        ->and(array_column($rows, 9))
         ->toContain('Y–G tie');
     foreach (['wiring.svg', 'labels.svg'] as $file) {
         $svg = simplexml_load_string(

@@ -164,6 +164,7 @@ final class WiringTable
     /** @return array<string, string|Message> */
     private static function tie(?Jumper $before, ?Jumper $now): array
     {
+        $one = $now ?? $before;
         $at = static fn (?Jumper $jumper, bool $wall): string => $jumper !== null &&
         ($jumper->place === Place::Wall) === $wall
             ? "{$jumper->a}–{$jumper->b}"
@@ -175,7 +176,7 @@ final class WiringTable
             boardBefore: $at($before, false),
             board: $at($now, false),
             meaning: Message::of($now === null ? 'planning.wiring-table.tie-out' : 'planning.wiring-table.tie'),
-            label: $now->label ?? '',
+            label: Message::of('planning.wiring-table.tie-label', a: $one->a ?? '', b: $one->b ?? ''),
         );
     }
 
