@@ -69,7 +69,8 @@ it('names no file that is not there', function (): void {
     foreach (codes() as $code) {
         if (
             preg_match(
-                '#^(?:php |bash )?((?:bin|e2e|benchmarks|core|app|docs|catalog|lang|resources|database|deploy)/[\w./-]+\w)(?: |$)#',
+                '#^(?:php |bash )?((?:bin|e2e|benchmarks|core|app|docs|catalog|lang|resources|database|deploy)'.
+                    '/[\w./-]+\w)(?: |$)#',
                 $code,
                 $found,
             ) === 1

@@ -94,7 +94,7 @@ final readonly class Installation
         return $this->cable($conductor->cable)?->damageOf($conductor) ?? [];
     }
 
-    /** @return list<Message> what was found on a conductor, in words: its marks, what it touches, a loop over its length */
+    /** @return list<Message> what was found on a conductor: its marks, what it touches, a loop over its length */
     public function marksOf(Conductor $conductor): array
     {
         return Message::unique([

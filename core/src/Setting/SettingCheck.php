@@ -223,7 +223,7 @@ final class SettingCheck
                 $proved,
             ): array {
                 $closed = in_array($t->printed, $made->printed($call, $plan->profile), true);
-                // Where nothing lands, and in a call that the plan does not bring, it makes no difference what is closed.
+                // Where nothing lands, or in a call that the plan does not bring, it makes no difference.
                 $reaches = self::lands($plan, $t->printed) && ($proved[$call->value] ?? true);
 
                 return [

@@ -40,7 +40,7 @@ dataset(
     ),
 );
 
-/** @return list<Thing> everything that can be put on: by one tap, each landed end, each hot to each call on the plate */
+/** @return list<Thing> everything that can be put on: by one tap, each landed end, the hot to each call */
 function everyThing(Plan $plan): array
 {
     $circuit = $plan->circuit();
@@ -64,7 +64,7 @@ function everyThing(Plan $plan): array
     ];
 }
 
-/** @return list<array{string, string}> each supply's hot, each screw and each conductor's end against that supply's common */
+/** @return list<array{string, string}> each screw and each conductor's end against each supply's common */
 function pairsOf(Circuit $circuit): array
 {
     $points = array_filter(
@@ -157,9 +157,9 @@ it('names a second pair for 0 V across a closed switch that reads otherwise with
         $netlist = $circuit->netlist(Setup::calling());
         foreach ($setup->closed as $printed) {
             $switch = $netlist->elements["switch.{$printed}"] ?? null;
-            foreach (
-                $switch === null ? [] : [[$switch->a, $switch->b], ...boardPair($plan, $switch->a, $switch->b)] as [$a, $b]
-            ) {
+            $pairs = $switch === null ? [] : [[$switch->a, $switch->b]];
+            array_push($pairs, ...$switch === null ? [] : boardPair($plan, $switch->a, $switch->b));
+            foreach ($pairs as [$a, $b]) {
                 foreach ([[$a, $b], [$b, $a]] as [$from, $to]) {
                     $zero = $meter->volts($setup, $from, $to);
                     if ($zero->nominal === null || $zero->nominal > 0.5) {

@@ -17,8 +17,8 @@ use Unionbit\Core\Circuit\Setup;
 
 /**
  * 0 V across a closed switch reads the same with the switch open and the load's path broken. What parts the two is a
- * pair on which the volts are there with the switch closed and not with it open: one of the two points against a common,
- * both asked of the circuit.
+ * pair on which the volts are there with the switch closed and not with it open: one of the two points against a
+ * common, both asked of the circuit.
  */
 final readonly class Decider
 {
