@@ -91,7 +91,7 @@ it('keeps a failing call on the record, open until it passes', function (): void
     expect(Progress::of($job)->tape()[3]['state'])
         ->toBe('stuck')
         ->and(implode(' ', $this->get("/jobs/{$job->id}/handover")->inertiaProps('open')))
-        ->toContain('Fan, By voltage: 0.00 V where');
+        ->toContain('Fan, By voltage: 0.0 V where');
     $this->get('/jobs')->assertInertia(fn ($page) => $page->where('jobs.0.tape.3.state', 'stuck'));
     $this->travel(5)->seconds();
     $measure('26.0');
