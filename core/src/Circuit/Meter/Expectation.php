@@ -14,6 +14,15 @@ final readonly class Expectation
 {
     use Copies;
 
+    /** Notes that mean harm now; the others widen what may be read, or say what a clamp holds. */
+    private const HARM = [
+        'circuit.circuit.fuse-opens',
+        'circuit.circuit.fuse-may-open',
+        'circuit.circuit.transformer-gives-at-24-v',
+        'circuit.supplies.transformer-off-fed-backwards-from',
+        'circuit.supplies.two-transformers-joined-one-switched',
+    ];
+
     /**
      * @param  ?float  $low  in the mode's unit; null where there is no number (over-limit, floating, refused)
      * @param  bool  $floating  no path below 1 MΩ to a source: a meter shows a ghost
@@ -137,15 +146,6 @@ final readonly class Expectation
             $shown >= $this->mode->shown($this->low) &&
             $shown <= $this->mode->shown($this->high);
     }
-
-    /** Notes that mean harm now; the others widen what may be read, or say what a clamp holds. */
-    private const HARM = [
-        'circuit.circuit.fuse-opens',
-        'circuit.circuit.fuse-may-open',
-        'circuit.circuit.transformer-gives-at-24-v',
-        'circuit.supplies.transformer-off-fed-backwards-from',
-        'circuit.supplies.two-transformers-joined-one-switched',
-    ];
 
     /** @return list<Message> those of the notes that mean harm */
     public function harms(): array

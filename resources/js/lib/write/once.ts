@@ -16,7 +16,7 @@ export function useOnce<T>(): (
     url: string,
     body: object,
     beside?: object,
-    onUnsent?: (id: string) => Promise<void>,
+    onUnsent?: (id: string) => Promise<boolean>,
 ) => Promise<Answer<T>> {
     const pending = useRef<{ key: string; id: string } | null>(null);
     return useCallback(async (url, body, beside = {}, onUnsent) => {
@@ -26,8 +26,8 @@ export function useOnce<T>(): (
         const answer = await post<T>(url, { ...body, ...beside, id });
         if (answer.kind === 'ok' && pending.current?.id === id) pending.current = null;
         if (answer.kind === 'unsent' && answer.later && onUnsent) {
-            pending.current = null;
-            await onUnsent(id);
+            // Kept under its id, the next write is another; not kept, the same body is sent again under the same id.
+            if (await onUnsent(id)) pending.current = null;
         }
         return answer;
     }, []);
@@ -57,6 +57,7 @@ export function useRecord<T = unknown>(jobId: string) {
                           at,
                           knew: Number.isNaN(knew) ? null : knew,
                       });
+                      return held;
                   }
                 : undefined,
         );

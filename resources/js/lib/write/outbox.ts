@@ -17,7 +17,7 @@ async function read(): Promise<Kept[]> {
     try {
         cache = await all();
     } catch {
-        // Closed storage: what this page holds is all there is.
+        // Closed storage holds nothing.
     }
     listeners.forEach((listener) => listener());
     return cache;
@@ -28,13 +28,11 @@ async function changed(): Promise<void> {
     others?.postMessage(null);
 }
 
-/** Keeps a row; whether it is safe on this device. Where its storage is closed the open page holds it, and no more. */
+/** Keeps a row; whether it is safe on this device. Where storage is closed nothing is kept, and the caller says so. */
 export async function keep(row: Kept): Promise<boolean> {
     try {
         await put(row);
     } catch {
-        cache = [...cache.filter((other) => other.body.id !== row.body.id), row];
-        listeners.forEach((listener) => listener());
         return false;
     }
     await changed();
@@ -42,11 +40,7 @@ export async function keep(row: Kept): Promise<boolean> {
 }
 
 export async function drop(id: string): Promise<void> {
-    try {
-        await remove(id);
-    } catch {
-        cache = cache.filter((row) => row.body.id !== id);
-    }
+    await remove(id);
     await changed();
 }
 
