@@ -87,7 +87,7 @@ final class RecordReading
             return [
                 'stage' => $place->stage,
                 // Begun anew since it was taken: it belongs to no run of the step any more, and stands beside it.
-                'step' => $place->step === null || self::isOfRun($job, $place->step, $taken) ? $place->step : null,
+                'step' => $place->step === null || StepRecord::isOfRun($job, $place->step, $taken) ? $place->step : null,
                 'at' => $taken->at,
                 'call' => $place->call,
                 'mode' => $place->mode,
@@ -110,13 +110,6 @@ final class RecordReading
         if ($step !== null && $step->startedSeq !== null && $original->seq < $step->startedSeq) {
             throw Refused::at('corrects', Message::of('records.record-reading.reading-belongs-earlier-run-step'));
         }
-    }
-
-    private static function isOfRun(Job $job, string $step, Taken $taken): bool
-    {
-        $started = $taken->before === null ? null : StepRecord::all($job)[$step]->startedSeq ?? null;
-
-        return $started === null || $taken->knew($started);
     }
 
     private static function gate(bool $running, PowerFlag $flag, MeterMode $mode): void

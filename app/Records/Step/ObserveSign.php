@@ -58,7 +58,10 @@ final class ObserveSign
                     'sign',
                     Message::of('records.observe-sign.nothing-called-watched-in-step', sign: $sign),
                 );
-            self::ofThisRun($job, $step, $taken);
+            if (! StepRecord::isOfRun($job, $step, $taken)) {
+                // What was seen in a run that was begun anew since says nothing of the new one.
+                throw Refused::at('step', Message::of('records.observe-sign.begun-anew-since'));
+            }
             $flag = PowerFlag::of($job, $taken);
             $dark = $record->step->staysDead || $record->step->method->isAtAnyPower();
             if (! $record->isRunning() || (! $dark && ! $flag->isLive())) {
@@ -124,15 +127,6 @@ final class ObserveSign
         $now = $circuit->operate($waiting)->loads[$sign->load] ?? LoadState::Rest;
 
         return $now !== LoadState::PulledIn || $sign->still || $record->isJustStarted($taken->at);
-    }
-
-    /** What was seen in a run that was begun anew since says nothing of the new one. */
-    private static function ofThisRun(Job $job, string $step, Taken $taken): void
-    {
-        $started = $taken->before === null ? null : StepRecord::all($job)[$step]->startedSeq ?? null;
-        if ($started !== null && ! $taken->knew($started)) {
-            throw Refused::at('step', Message::of('records.observe-sign.begun-anew-since'));
-        }
     }
 
     private static function reason(Job $job, StepRecord $record, Sign $sign, string $outcome, Taken $taken): Message

@@ -226,6 +226,14 @@ final readonly class StepRecord
         return $this->startedAt !== null && $this->endedAt === null;
     }
 
+    /** Whether a step has not been begun anew since something of it was taken: else that belongs to no run any more. */
+    public static function isOfRun(Job $job, string $step, Taken $taken): bool
+    {
+        $started = $taken->before === null ? null : self::all($job)[$step]->startedSeq ?? null;
+
+        return $started === null || $taken->knew($started);
+    }
+
     /** Ended, and nothing has to be called for it: one figure of it can be read again by itself. */
     public function isReadAgain(): bool
     {
