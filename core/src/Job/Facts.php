@@ -108,9 +108,9 @@ final readonly class Facts
         return $this->copy(['safety' => $safety]);
     }
 
-    public function withSharedKit(bool $there): self
+    public function withSharedKit(): self
     {
-        return $this->copy(['sharedKit' => $there]);
+        return $this->copy(['sharedKit' => true]);
     }
 
     /** With what is known or taken of bonding and phase. */

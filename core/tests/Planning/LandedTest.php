@@ -3,14 +3,19 @@
 declare(strict_types=1);
 
 use Unionbit\Core\Planning\Offer\LetterToLetter;
+use Unionbit\Core\Planning\Offer\Planner;
+use Unionbit\Core\Planning\Offer\PlanOffer;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Planning\Proof\PlanProof;
+use Unionbit\Core\Planning\Work\Move;
+use Unionbit\Core\Planning\Work\MoveList;
 use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Rule\Severity;
 use Unionbit\Core\Screening\Screening;
 use Unionbit\Core\Setting\SettingCheck;
 use Unionbit\Core\Tests\Support\House;
 use Unionbit\Core\Visit\AsLeft;
+use Unionbit\Core\Wiring\Conductor;
 use Unionbit\Core\Words\Message;
 
 // After landing, all that is said comes from the landed house: over every thermostat on every example.
@@ -81,3 +86,24 @@ it('finds nothing wrong in the landed house that the landing itself brought', fu
     }
     expect($left)->toBeGreaterThan(0);
 })->with('every thermostat');
+
+it('keeps a kit that stands at the next visit, and asks nobody to put it on again', function (): void {
+    $house = House::example('furnace-gas-1h-1c')->installation;
+    $cable = $house->wallCable() ?? throw new LogicException('no wall cable');
+    $few = array_filter($cable->conductors, static fn (Conductor $c): bool => $c->far->terminal !== 'C');
+    $house = $house->withCable($cable->withConductors(array_values($few)));
+    $profile = House::profile('c-powered-shared-kit-2h-2c');
+    $kit = array_find(
+        Planner::of($house, $profile)->offered,
+        static fn (PlanOffer $o): bool => $o->plan->changes->sharedKit,
+    );
+    $moves = static fn (Plan $plan): array => array_map(static fn (Move $m): string => $m->key, MoveList::of($plan));
+    expect($moves($kit->plan))->toContain('kit');
+    $next = Planner::of(AsLeft::landed($kit->plan), $profile)->offered[0];
+    expect($next->proof->proved())
+        ->toBe(count($next->proof->calls))
+        ->and($next->plan->changes->sharedKit)
+        ->toBeTrue()
+        ->and($moves($next->plan))
+        ->not->toContain('kit');
+});

@@ -36,6 +36,7 @@ final class PlanFile
             $node->bool('sharedKit', false),
             $node->bool('elsewhere', false),
             $node->strings('mended'),
+            $installation->facts->sharedKit,
         );
 
         $house = $changes->applied($installation);

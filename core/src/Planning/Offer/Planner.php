@@ -168,13 +168,14 @@ final class Planner
     /** @return list<Draft> letter to letter, with the float switch where it is, and where it could be */
     private static function bases(Installation $house, Profile $profile): array
     {
-        $base = new Draft($house, $profile, LetterToLetter::landing($house, $profile));
+        $landing = LetterToLetter::landing($house, $profile);
+        $base = new Draft($house, $profile, $landing, changes: HouseChanges::kept($house, $profile));
         $bases = [$base];
         foreach (Overflow::drier($base) as $placement) {
             $bases[] = $base->taking(
                 $placement['way'],
                 $base->landing,
-                new HouseChanges(null, $placement['safety']),
+                $base->changes->withSafety($placement['safety']),
             );
         }
 

@@ -7,6 +7,8 @@ namespace Unionbit\Core\Planning\Plan;
 use Unionbit\Core\Data\Copies;
 use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Job\SafetyDevice;
+use Unionbit\Core\Terminal\TerminalName;
+use Unionbit\Core\Thermostat\Profile;
 use Unionbit\Core\Wiring\Cable;
 
 /**
@@ -21,6 +23,7 @@ final readonly class HouseChanges
      * @param  ?list<SafetyDevice>  $safety  all of the house's devices, where one of them is moved
      * @param  bool  $sharedKit  the adapter of the thermostat's kit stands at the board (WO04)
      * @param  list<string>  $mended  conductors spliced where they were damaged, "A4"
+     * @param  bool  $kitStands  the adapter stood there before: nobody has to put it on
      * @param  bool  $elsewhere  the new cable goes to another wall position (WO12)
      */
     public function __construct(
@@ -29,12 +32,27 @@ final readonly class HouseChanges
         public bool $sharedKit = false,
         public bool $elsewhere = false,
         public array $mended = [],
+        public bool $kitStands = false,
     ) {
+    }
+
+    /** What an earlier plan left that this thermostat still needs: a kit's adapter stays where it stands (WO04). */
+    public static function kept(Installation $house, Profile $profile): self
+    {
+        $stands = $house->facts->sharedKit && $profile->named(TerminalName::K) !== null;
+
+        return new self(sharedKit: $stands, kitStands: $stands);
     }
 
     public function isNone(): bool
     {
         return $this->pulled === null && $this->safety === null && ! $this->sharedKit && $this->mended === [];
+    }
+
+    /** @param  list<SafetyDevice>  $safety  all of the house's devices */
+    public function withSafety(array $safety): self
+    {
+        return $this->copy(['safety' => $safety]);
     }
 
     public function withKit(): self
@@ -64,8 +82,6 @@ final readonly class HouseChanges
 
         $house = $this->safety === null ? $house : $house->withFacts($house->facts->withSafety($this->safety));
 
-        return $this->sharedKit === $house->facts->sharedKit
-            ? $house
-            : $house->withFacts($house->facts->withSharedKit($this->sharedKit));
+        return $this->sharedKit ? $house->withFacts($house->facts->withSharedKit()) : $house;
     }
 }

@@ -137,7 +137,7 @@ final class MoveList
                 null,
             );
         }
-        if ($plan->changes->sharedKit) {
+        if ($plan->changes->sharedKit && ! $plan->changes->kitStands) {
             $moves[] = new Move(
                 'kit',
                 Message::of('planning.move-list.kits-adapter-at-board-short'),
