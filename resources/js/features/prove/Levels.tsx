@@ -135,8 +135,7 @@ export function Levels({
                                             </form>
                                         ) : (
                                             !closed &&
-                                            !call.proved &&
-                                            !call.optional && (
+                                            !call.proved && (
                                                 <Decides>
                                                     <button className="link" onClick={() => setLeaving(call.call)}>
                                                         {say('prove.leave-it-out-because')}
