@@ -18,6 +18,12 @@ use Illuminate\Support\Str;
 
 pest()->group('postgres');
 
+beforeEach(function (): void {
+    if (DB::getDriverName() !== 'pgsql') {
+        throw new LogicException('These run on PostgreSQL alone: bin/test postgres.');
+    }
+});
+
 /** An empty database of the server that the tests run on, and a disk of its own. */
 function database(Closure $does): void
 {
