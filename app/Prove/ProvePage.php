@@ -203,6 +203,7 @@ final class ProvePage
             'state' => $record->state(),
             'running' => $record->isRunning(),
             'startedAt' => $record->startedAt?->toIso8601String(),
+            'readAgain' => $record->isReadAgain(),
             'readyAt' => $record->readyAt?->toIso8601String(),
             'probes' => array_map(
                 static function (Probe $p, array $expected) use ($record, $notes): array {

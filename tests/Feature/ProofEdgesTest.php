@@ -3,10 +3,16 @@
 declare(strict_types=1);
 
 use App\Handover\HandoverPage;
+use App\House\House;
 use App\Models\Job;
 use App\Models\Record\Observation;
+use App\Records\Progress;
 use App\Records\Step\StepRecord;
 use Illuminate\Testing\TestResponse;
+use Unionbit\Core\Proving\Route\Route;
+use Unionbit\Core\Proving\Route\School;
+use Unionbit\Core\Proving\Step\Sign;
+use Unionbit\Core\Proving\Step\Waits;
 
 // The edges of a proof: what is neither yes nor no, a call that is forced, a supply that nothing protects, a short that
 // was found, the same jumper at both ends.
@@ -234,10 +240,63 @@ it('reads one figure of an ended rest again by itself', function (): void {
     expect(StepRecord::all($job->refresh())['idle.at-rest']->state())->toBe('failed');
     $read('idle.at-rest', $probe, '0.1')->assertCreated()->assertJsonPath('outcome', 'pass');
     expect(StepRecord::all($job->refresh())['idle.at-rest']->state())->toBe('passed');
-    // A call has to be made for its figures: there the step is begun again.
-    proveStep($job, 'fan.voltage');
-    $fan = StepRecord::all($job->refresh())['fan.voltage']->step->probes[0];
-    $read('fan.voltage', $fan, '26.0')->assertJsonValidationErrors('step');
+    // What is read while something stands that alters the circuit proves nothing, after the end neither.
+    raiseFlag($job, 'isolated', '0.0');
+    $this->postJson("/jobs/{$job->id}/temporary-things", [
+        'id' => newId(),
+        'kind' => 'jumper',
+        'a' => 'wall.Rc',
+        'b' => 'wall.G',
+        'stands' => true,
+    ])->assertCreated();
+    raiseFlag($job, 'live', '26.5');
+    $read('idle.at-rest', $probe, '0.1');
+    expect(StepRecord::all($job->refresh())['idle.at-rest']->state())->not->toBe('passed');
+});
+
+it('calls an ended step again for what is missing, and what was taken in it stays', function (): void {
+    $job = landedHouse('heat-pump-o-1c-1aux', 'c-powered-3h-2c');
+    $now = static fn (string $key): StepRecord => StepRecord::all($job->refresh())[$key];
+    $calls = array_filter(StepRecord::all($job), static fn (StepRecord $r): bool => $r->step->dropOff !== null);
+    expect(count($calls))->toBeGreaterThan(5);
+    foreach (array_keys($calls) as $key) {
+        if ($now($key)->step->setUpIsolated) {
+            continue;
+        }
+        inStep($job, $key, 'steps', ['event' => 'again'])->assertJsonValidationErrors('event');
+        proveStep($job, $key);
+        $sign = array_key_first($now($key)->signs);
+        $probe = $now($key)->step->probes[0];
+        $pair = ['stage' => 'prove', 'mode' => $probe->mode->value, 'a' => $probe->a, 'b' => $probe->b];
+        $read = static fn (string $value): TestResponse => inStep($job, $key, 'readings', [
+            'value' => $value,
+            ...$pair,
+        ]);
+        $good = (string) round(inStep($job, $key, 'expect', $pair)->json('nominal'), 1);
+        // Ended: a call has to be made for its figures.
+        $read($good)->assertJsonValidationErrors('step');
+        $kept = count($now($key)->readings) + count($now($key)->signs);
+
+        inStep($job, $key, 'steps', ['event' => 'again'])->assertCreated();
+        expect($now($key)->isRunning())->toBeTrue();
+        // The delay runs anew: the compressor has rested no longer than it has.
+        expect($now($key)->secondsLeft())->toBe($now($key)->step->wait->seconds);
+        $this->travel($now($key)->step->wait->seconds + 1)->seconds();
+        $read('1.0')->assertCreated()->assertJsonPath('outcome', 'fail');
+        inStep($job, $key, 'steps', ['event' => 'end'])->assertCreated();
+        expect([$key, $now($key)->state()])->toBe([$key, 'failed']);
+
+        inStep($job, $key, 'steps', ['event' => 'again'])->assertCreated();
+        $this->travel($now($key)->step->wait->seconds + 1)->seconds();
+        $read($good)->assertCreated()->assertJsonPath('outcome', 'pass');
+        inStep($job, $key, 'signs', ['sign' => $sign, 'seen' => true])->assertCreated();
+        inStep($job, $key, 'steps', ['event' => 'end'])->assertCreated();
+        expect([$key, $now($key)->state()])->toBe([$key, 'passed']);
+        expect(count($now($key)->readings) + count($now($key)->signs))->toBe($kept);
+    }
+    // Begun anew nothing of the run before counts.
+    inStep($job, 'fan.voltage', 'steps', ['event' => 'start'])->assertCreated();
+    expect($now('fan.voltage')->readings)->toBe([]);
 });
 
 it('names a defrost that was not run as an open matter, until it is left out with a reason', function (): void {
@@ -258,3 +317,54 @@ it('names a defrost that was not run as an open matter, until it is left out wit
     $furnace = landedHouse('furnace-gas-1h-1c', 'c-powered-1h-1c');
     expect(implode(' ', said(HandoverPage::props($furnace))['open']))->not->toContain('Defrost');
 });
+
+it('is through after exactly what the short form promises', function (string $house, string $thermostat): void {
+    $job = landedHouse($house, $thermostat);
+    $page = fn (): array => $this->get("/jobs/{$job->id}/prove")->inertiaProps();
+    $way = $page()['routes']['short'];
+    [$read, $answered] = [0, 0];
+    foreach ($way['keys'] as $key) {
+        inStep($job, $key, 'steps', ['event' => 'start'])->assertCreated();
+        $this->travel(700)->seconds();
+        // What the page asks for, no more: rows that may be left open are left open.
+        $step = array_find($page()['steps'], static fn (array $s): bool => $s['key'] === $key);
+        foreach (array_filter($step['probes'], static fn (array $p): bool => ! $p['optional']) as $probe) {
+            $pair = ['stage' => 'prove', 'mode' => $probe['mode'], 'a' => $probe['a'], 'b' => $probe['b']];
+            $sound = round(inStep($job, $key, 'expect', $pair)->json('nominal'), $probe['mode'] === 'A' ? 2 : 1);
+            inStep($job, $key, 'readings', [...$pair, 'value' => (string) $sound])->assertJsonPath(
+                'outcome',
+                'pass',
+            );
+            $read++;
+        }
+        $asked = array_column(array_filter($step['signs'], static fn (array $s): bool => ! $s['optional']), 'key');
+        $answered += count($asked);
+        foreach (array_diff($asked, [Sign::DROP_OFF]) as $sign) {
+            inStep($job, $key, 'signs', ['sign' => $sign, 'seen' => true])->assertCreated();
+        }
+        if (! in_array(Sign::DROP_OFF, $asked, true)) {
+            inStep($job, $key, 'steps', ['event' => 'end'])->assertCreated();
+
+            continue;
+        }
+        inStep($job, $key, 'steps', ['event' => 'off'])->assertCreated();
+        $this->travel(300)->seconds();
+        inStep($job, $key, 'signs', ['sign' => Sign::DROP_OFF, 'seen' => true])->assertCreated();
+    }
+    $promised = Route::of(
+        StepRecord::steps($job),
+        School::Short,
+        new Waits(House::of($job)->installation),
+        ['idle.pre-check'],
+        StepRecord::all($job)['idle.at-rest']->step,
+    );
+    expect([$promised->readings, $promised->answers])
+        ->toBe([$read, $answered])
+        ->and($page()['routes']['short']['keys'])
+        ->toBe([])
+        ->and(array_column(Progress::of($job->refresh())->proofs(), 'proved'))
+        ->not->toContain(false);
+})->with([
+    'two stages over a kit' => ['furnace-gas-2h-1c', 'c-powered-shared-kit-2h-2c'],
+    'a heat pump with strips' => ['heat-pump-o-1c-1aux', 'c-powered-3h-2c'],
+]);

@@ -13,9 +13,17 @@ enum StepMoment: string
     /** The thermostat's call has ended; what pulled in has yet to fall out. */
     case Off = 'off';
     case End = 'end';
+    /** Called once more in the same run, for one figure or one answer: what was taken in it stays. */
+    case Again = 'again';
 
     public function begins(): bool
     {
         return $this === self::Start || $this === self::Forced;
+    }
+
+    /** Whether the step runs from here on. */
+    public function calls(): bool
+    {
+        return $this->begins() || $this === self::Again;
     }
 }

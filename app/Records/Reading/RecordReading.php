@@ -87,9 +87,7 @@ final class RecordReading
             return [
                 'stage' => $place->stage,
                 // Begun anew since it was taken: it belongs to no run of the step any more, and stands beside it.
-                'step' => $place->step === null || StepRecord::isOfRun($job, $place->step, $taken)
-                        ? $place->step
-                        : null,
+                'step' => $place->step === null || StepRecord::isOfRun($job, $place->step, $taken) ? $place->step : null,
                 'at' => $taken->at,
                 'call' => $place->call,
                 'mode' => $place->mode,

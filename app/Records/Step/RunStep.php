@@ -16,7 +16,7 @@ use Illuminate\Support\Str;
 use Unionbit\Core\Words\Message;
 
 /**
- * Starts a proving step, or ends it with everything put back. The power flag has to agree with the set-up. A higher
+ * Starts a proving step, calls it once more, or ends it with everything put back. The power flag has to agree with the set-up. A higher
  * stage may be started while its lower one runs: that one then ends in the same moment.
  */
 final class RunStep
@@ -42,7 +42,7 @@ final class RunStep
                 throw Refused::at('step', Message::of('records.run-step.no-call-that-ends'));
             }
             if ($record->step->setUpIsolated && ! $flag->isIsolated()) {
-                $doing = $event->begins()
+                $doing = $event->calls()
                     ? Message::of('records.run-step.jumper-placed')
                     : Message::of('records.run-step.jumper-comes-out');
                 throw Refused::at(
@@ -51,13 +51,16 @@ final class RunStep
                 );
             }
             $needsLive = ! $record->step->setUpIsolated && ! $record->step->method->isAtAnyPower();
-            if ($event->begins() && $needsLive && ! $flag->isLive()) {
+            if ($event->calls() && $needsLive && ! $flag->isLive()) {
                 throw Refused::at(
                     'power',
                     Message::of('records.run-step.step-needs-24-v-live', flag: $flag->says()),
                 );
             }
-            if ($event->begins()) {
+            if ($event === StepMoment::Again && $record->endedAt === null) {
+                throw Refused::at('event', Message::of('records.run-step.no-run-to-go-on-with'));
+            }
+            if ($event->calls()) {
                 foreach ($records as $other) {
                     if (! $other->isRunning() || $other->step->key() === $key) {
                         continue;

@@ -39,6 +39,8 @@ final readonly class StepRecord
     /**
      * @param  array<string, Reading>  $readings  latest of the run, by probe key
      * @param  array<string, Observation>  $signs  latest of the run, by sign key
+     * @param  ?Carbon  $startedAt  when the run began; what was taken since belongs to it
+     * @param  ?Carbon  $calledAt  when it was last called: in the run's beginning, or again for one figure
      * @param  ?Carbon  $offAt  when the thermostat's call ended
      * @param  ?Carbon  $closedAt  when the job was handed over: what is asked for since then was not asked for it
      * @param  bool  $altered  something temporary stood meanwhile that the step did not ask for: it proves nothing
@@ -47,6 +49,7 @@ final readonly class StepRecord
     private function __construct(
         public Step $step,
         public ?Carbon $startedAt,
+        public ?Carbon $calledAt,
         public ?Carbon $endedAt,
         public ?int $startedSeq,
         public ?Carbon $readyAt,
@@ -104,12 +107,20 @@ final readonly class StepRecord
                 ->get($step->key())
                 ?->filter(static fn (StepEvent $e): bool => $e->event->begins())
                 ->last();
-            $ended = $events->get($step->key())?->where('event', StepMoment::End)->last();
-            $off = $events->get($step->key())?->where('event', StepMoment::Off)->last();
-            $start = $begun?->at;
-            $end = $begun !== null && $ended !== null && $ended->seq > $begun->seq ? $ended->at : null;
+            $run = self::run($events->get($step->key()), $begun);
+            $called = $run->filter(static fn (StepEvent $e): bool => $e->event->calls())->last();
+            $ended = $run->last(static fn (StepEvent $e): bool => $e->event === StepMoment::End);
+            $off = $run->last(static fn (StepEvent $e): bool => $e->event === StepMoment::Off);
+            $start = $called?->at;
+            $end = $called !== null && $ended !== null && $ended->seq > $called->seq ? $ended->at : null;
+            $read = self::latest(
+                self::asAsked($step, $readings->get($step->key())),
+                $begun?->seq,
+                static fn (Reading $r): string => $r->a.'~'.$r->b,
+            );
             $records[$step->key()] = new self(
                 $step,
+                $begun?->at,
                 $start,
                 $end,
                 $begun?->seq,
@@ -121,20 +132,16 @@ final readonly class StepRecord
                         $powerOn,
                         $powerOff,
                         $ends,
-                        $begun->event === StepMoment::Forced ? $step->forced : null,
+                        $called->event === StepMoment::Forced ? $step->forced : null,
                     ),
-                self::latest(
-                    self::asAsked($step, $readings->get($step->key())),
-                    $begun?->seq,
-                    static fn (Reading $r): string => $r->a.'~'.$r->b,
-                ),
+                $read,
                 self::latest(
                     $observations->get($step->key()),
                     $begun?->seq,
                     static fn (Observation $o): string => $o->sign,
                 ),
-                $off !== null && $begun !== null && $off->seq > $begun->seq ? $off->at : null,
-                altered: $begun !== null && $stood->altered($begun->seq, $end === null ? null : $ended->seq),
+                $off !== null && $called !== null && $off->seq > $called->seq ? $off->at : null,
+                altered: self::wasAltered($stood, $run, $read),
             );
         }
 
@@ -218,7 +225,7 @@ final readonly class StepRecord
     /** In the first seconds after the start, in which a relay, its motor and the person still come to it. */
     public function isJustStarted(?Carbon $at = null): bool
     {
-        return $this->startedAt !== null && $this->startedAt->diffInSeconds($at ?? now()) < self::COMES_TO_IT;
+        return $this->calledAt !== null && $this->calledAt->diffInSeconds($at ?? now()) < self::COMES_TO_IT;
     }
 
     public function isRunning(): bool
@@ -361,6 +368,48 @@ final readonly class StepRecord
         }
 
         return $ready;
+    }
+
+    /**
+     * What happened in the last run: from its beginning on.
+     *
+     * @param  ?Collection<int, StepEvent>  $events
+     * @return Collection<int, StepEvent>
+     */
+    private static function run(?Collection $events, ?StepEvent $begun): Collection
+    {
+        return ($events ?? new Collection())
+            ->filter(static fn (StepEvent $e): bool => $begun !== null && $e->seq >= $begun->seq)
+            ->values();
+    }
+
+    /**
+     * Something that alters the circuit stood while the step was called, in the beginning or again, or while one
+     * figure of it was read again by itself.
+     *
+     * @param  Collection<int, StepEvent>  $run
+     * @param  array<string, Reading>  $readings
+     */
+    private static function wasAltered(SetupStrip $stood, Collection $run, array $readings): bool
+    {
+        foreach ($readings as $reading) {
+            if ($stood->before($reading->seq)->alters()) {
+                return true;
+            }
+        }
+        $from = null;
+        foreach ($run as $event) {
+            if ($event->event->calls()) {
+                $from ??= $event->seq;
+            } elseif ($event->event === StepMoment::End && $from !== null) {
+                if ($stood->altered($from, $event->seq)) {
+                    return true;
+                }
+                $from = null;
+            }
+        }
+
+        return $from !== null && $stood->altered($from, null);
     }
 
     /**

@@ -24,6 +24,8 @@ export interface StepView {
     state: 'open' | 'running' | 'passed' | 'failed';
     running: boolean;
     startedAt: string | null;
+    /** Ended, and one figure of it can be read again by itself: nothing has to be called for it. */
+    readAgain: boolean;
     readyAt: string | null;
     probes: {
         a: string;

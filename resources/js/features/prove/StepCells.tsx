@@ -98,7 +98,7 @@ export function StepCells({
         await reload();
     };
     const higher = steps.filter((candidate) => candidate.follows === step.key);
-    const begin = (event: 'start' | 'forced' = 'start') => {
+    const begin = (event: 'start' | 'forced' | 'again' = 'start') => {
         meterUsed();
         return send('steps', { step: step.key, event });
     };
@@ -107,6 +107,8 @@ export function StepCells({
         const answer = await send('steps', { step: next.key, event: 'start' });
         if (answer.kind === 'ok') onStep(next.key);
     };
+    // A run that has ended keeps what was taken in it: called again for one figure, or everything anew.
+    const goesOn = step.startedAt !== null && !step.running && (!step.readAgain || unseen.length > 0);
     const powerProblem = problem?.kind === 'invalid' && problem.errors.power;
 
     return (
@@ -178,8 +180,21 @@ export function StepCells({
                         <div className="mt-2 flex flex-wrap gap-2">
                             {!step.running ? (
                                 <>
-                                    <button className="btn btn--small btn--go" onClick={() => void begin()}>
-                                        {begins(step)}
+                                    {goesOn && (
+                                        <button
+                                            className={clsx('btn btn--small', step.state !== 'passed' && 'btn--go')}
+                                            onClick={() => void begin('again')}
+                                        >
+                                            {step.state === 'open'
+                                                ? say('prove.again-for-what-is-missing')
+                                                : say('prove.again-for-one-figure')}
+                                        </button>
+                                    )}
+                                    <button
+                                        className={clsx('btn btn--small', !goesOn && 'btn--go')}
+                                        onClick={() => void begin()}
+                                    >
+                                        {goesOn ? say('prove.everything-anew') : begins(step)}
                                     </button>
                                     {step.forced && (
                                         <button
@@ -201,7 +216,10 @@ export function StepCells({
                                     )}
                                     disabled={off || answering > 0}
                                     onClick={() =>
-                                        void send('steps', { step: step.key, event: step.dropOff ? 'off' : 'end' })
+                                        void send('steps', {
+                                            step: step.key,
+                                            event: step.dropOff && !step.dropped ? 'off' : 'end',
+                                        })
                                     }
                                 >
                                     {ends(step)}
