@@ -163,7 +163,7 @@ final class HandoverPage
         );
 
         return [
-            ['label' => Message::of('handover.handover-page.equipment'), 'value' => $house->archetype->title],
+            ['label' => Message::of('handover.handover-page.equipment'), 'value' => $house->equipment()],
             [
                 'label' => Message::of('handover.handover-page.transformer'),
                 'value' => $rated(

@@ -8,6 +8,7 @@ use App\House\Catalog;
 use App\Models\Job;
 use App\Models\User;
 use Unionbit\Core\Job\ExampleHouse;
+use Unionbit\Core\Job\EquipmentFrom;
 use Unionbit\Core\Job\Facts;
 use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Job\Interview\Answers;
@@ -19,8 +20,6 @@ use Unionbit\Core\Words\Message;
 /** Opens a job with an empty survey: the cables are there, their conductors are still to be seen. */
 final readonly class CreateJob
 {
-    private const OUTDOOR_FEET = 30.0;
-
     public function __construct(private Catalog $catalog)
     {
     }
@@ -41,13 +40,20 @@ final readonly class CreateJob
         $archetype = $this->catalog->archetype($archetypeId ?? 'furnace-gas-1h-1c');
         $cables = [new Cable('A', Place::Wall, Place::Indoor, 18, $feet, [])];
         if ($archetype->coolStages > 0) {
-            $cables[] = new Cable('B', Place::Indoor, Place::Outdoor, 18, self::OUTDOOR_FEET, []);
+            $cables[] = new Cable('B', Place::Indoor, Place::Outdoor, 18, Cable::OUTDOOR_FEET, []);
         }
         $answers =
             $archetypeId === null ? new Answers() : EquipmentMatch::answersOf($archetype)->with('supplies', null);
         $house = $example
-            ? ExampleHouse::of($archetype, $feet, self::OUTDOOR_FEET)
-            : new Installation($archetype, new Facts(), $cables, [], $answers);
+            ? ExampleHouse::of($archetype, $feet, Cable::OUTDOOR_FEET)
+            : new Installation(
+                $archetype,
+                new Facts(),
+                $cables,
+                [],
+                $answers,
+                equipmentFrom: $archetypeId === null ? EquipmentFrom::Nobody : EquipmentFrom::Person,
+            );
 
         return OpenJob::with($user, $id, $place, $kind, $house, Message::of('jobs.history.opened'));
     }

@@ -49,7 +49,7 @@ final readonly class SharedPage
     {
         return [
             'crew' => $this->record['crew'],
-            'house' => House::of($this->job)->installation->archetype->title,
+            'house' => House::of($this->job)->installation->equipment(),
             'kind' => Message::term($this->job->kind),
             'handedOverAt' => $this->job->handed_over_at?->toIso8601String(),
             'marks' => array_values(array_filter([JobMark::says($this->job), $this->record['simulated']])),

@@ -2,12 +2,14 @@
 
 declare(strict_types=1);
 
+use App\House\Catalog;
 use App\House\House;
 use App\Models\Job;
 use App\Models\Photo;
 use App\Records\Photo\Photographs;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Storage;
+use Unionbit\Core\Job\EquipmentFrom;
 use Unionbit\Core\Job\File\ConductorSchedule;
 
 /** @return array<string, mixed> */
@@ -533,3 +535,80 @@ it('says gray on every page, and keeps the word of the file', function (): void 
         'stripeWord' => 'white',
     ]);
 });
+
+it('follows the answers while nobody has chosen the equipment, and says so until they name one', function (
+    array $answers,
+    ?string $is,
+): void {
+    installer();
+    $id = newId();
+    $this->postJson('/jobs', [
+        'id' => $id,
+        'site' => 'Tollhouse',
+        'kind' => 'replacement',
+        'archetype' => null,
+        'feet' => '45',
+    ])->assertCreated();
+    $job = Job::query()->findOrFail($id);
+    $page = static fn (): array => surveyPage($job->refresh());
+    $seen = static fn (): bool => House::of($job->refresh())->installation->equipmentSeen();
+    $assumes = static fn (): string => implode(' ', $page()['assumes']);
+    foreach ($answers as $key => $value) {
+        // Nothing is said of a house that nobody has described: not in the head, not in the list of jobs.
+        expect($page()['job'])
+            ->toMatchArray(['equipment' => 'Equipment not seen yet', 'equipmentTitle' => 'Equipment not seen yet'])
+            ->and($assumes())
+            ->toContain('nobody has said what the equipment is')
+            ->and(array_column($page()['findings'], 'code'))
+            ->not->toContain('SC20');
+        editSurvey($job, 'answer', ['key' => $key, 'value' => $value])->assertOk();
+    }
+    $house = House::of($job->refresh())->installation;
+    expect($seen())->toBe($is !== null);
+    if ($is === null) {
+        // The catalogue has no such house: nothing stands in its place as if it were one.
+        expect(array_column($page()['findings'], 'severity', 'code')['SC20'] ?? null)
+            ->toBe('stop')
+            ->and($page()['job']['equipment'])
+            ->toBe('Equipment not seen yet');
+
+        return;
+    }
+    $archetype = app(Catalog::class)->archetype($is);
+    expect($house->archetype->id)
+        ->toBe($is)
+        ->and($page()['job'])
+        ->toMatchArray(['equipment' => $archetype->short, 'equipmentTitle' => $archetype->title])
+        ->and($assumes())
+        ->not->toContain('nobody has said')
+        ->and($house->outdoorCable() !== null)
+        ->toBe($archetype->coolStages > 0)
+        ->and(implode(' ', array_column($page()['changes'], 'what')))
+        ->toContain("Equipment: {$archetype->title}");
+
+    // What a file carries, and the next visit, still follow.
+    $back = importFiles(['house.json' => (string) $this->get("/jobs/{$id}/job-file")->getContent()])[0]['job']['id'];
+    expect(House::of(Job::query()->findOrFail($back))->installation->equipmentFrom)->toBe(EquipmentFrom::Answers);
+
+    // Another answer is another house; taken back, nobody knows again.
+    editSurvey($job->refresh(), 'answer', ['key' => 'heatSource', 'value' => null])->assertOk();
+    expect($seen())->toBeFalse();
+    // A person who chooses stands over the answers.
+    editSurvey($job->refresh(), 'set-archetype', ['archetype' => $is])->assertOk();
+    editSurvey($job->refresh(), 'answer', ['key' => 'heatSource', 'value' => 'oil'])->assertOk();
+    expect(House::of($job->refresh())->installation->archetype->id)->toBe($is);
+})->with([
+    'a furnace of two stages' => [
+        ['heatStages' => '2', 'outdoor' => 'cools', 'coolStages' => '1', 'heatSource' => 'gas'],
+        'furnace-gas-2h-1c',
+    ],
+    'a boiler, no cooling' => [['outdoor' => 'none', 'heatSource' => 'boiler'], 'boiler-zone-valve'],
+    'a heat pump with strips' => [
+        ['outdoor' => 'reverses', 'heatSource' => 'electric', 'coolStages' => '1', 'valve' => 'B', 'heatStages' => '1'],
+        'heat-pump-b-1c-1aux',
+    ],
+    'none of the catalogue' => [
+        ['outdoor' => 'reverses', 'coolStages' => '2', 'valve' => 'B', 'heatSource' => 'boiler'],
+        null,
+    ],
+]);

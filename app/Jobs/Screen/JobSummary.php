@@ -64,8 +64,8 @@ final readonly class JobSummary
         $two = $work->firstForTwo();
 
         return new self(
-            title: $installation->archetype->title,
-            equipment: $installation->archetype->short,
+            title: Words::say($installation->equipment()),
+            equipment: Words::say($installation->equipmentInShort()),
             cable: Words::say(
                 $wall === null || $conductors === [] ? Message::of('jobs.summary.not-seen') : $wall->label(),
             ),

@@ -54,12 +54,15 @@ final readonly class AnswerQuestion implements Edit
         }
         $draft = SurveyDraft::of($job);
         $draft->keep($survey);
+        $equipment = $draft->followAnswers();
         $answer = Interview::answer(SurveyFile::read($survey, $draft->house->archetype), $this->key);
 
-        return Message::of(
+        $answered = Message::of(
             'survey.answer-question.answered',
             asks: $asks->within(),
             answer: $question?->said($answer) ?? Message::of('survey.answer-question.taken-back'),
         );
+
+        return $equipment === null ? $answered : Message::sentences([$answered, $equipment->opening()]);
     }
 }

@@ -10,6 +10,7 @@ use App\House\Catalog;
 use App\House\Refused;
 use App\Models\Job;
 use App\Models\User;
+use Unionbit\Core\Job\EquipmentFrom;
 use Unionbit\Core\Words\Message;
 
 /** Another kind of equipment, by the answers: cables stay as they were seen. */
@@ -44,20 +45,7 @@ final readonly class ChooseEquipment implements Edit
             );
         }
         $archetype = $catalog->archetype($this->archetype);
-        $survey = $job->survey;
-        $cables = is_array($survey['cables'] ?? null) ? $survey['cables'] : [];
-        if ($archetype->coolStages > 0 && ! in_array('indoor', array_column($cables, 'from'), true)) {
-            $cables[] = [
-                'id' => 'B',
-                'from' => 'indoor',
-                'to' => 'outdoor',
-                'gauge' => 18,
-                'feet' => 30.0,
-                'conductors' => [],
-            ];
-        }
-        $survey['cables'] = $cables;
-        SurveyDraft::of($job)->onto($archetype, $survey);
+        SurveyDraft::of($job)->choose($archetype, EquipmentFrom::Person);
 
         return Message::of('survey.choose-equipment.equipment', archetype: $archetype->title);
     }

@@ -13,8 +13,10 @@ use Unionbit\Core\Data\InvalidData;
 use Unionbit\Core\Equipment\Archetype;
 use Unionbit\Core\Equipment\Build\Composition;
 use Unionbit\Core\Equipment\Build\Unheld;
+use Unionbit\Core\Job\EquipmentFrom;
 use Unionbit\Core\Job\File\SurveyFile;
 use Unionbit\Core\Job\Installation;
+use Unionbit\Core\Job\Suggest\EquipmentMatch;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Wiring\Cable;
 use Unionbit\Core\Wiring\Conductor;
@@ -110,6 +112,52 @@ final readonly class SurveyDraft
         }
 
         return $this->onto($archetype, $this->job->survey);
+    }
+
+    /**
+     * On the equipment that somebody chose, or that the answers describe. A cable to an outdoor unit that nobody has
+     * seen goes with the place holder.
+     */
+    public function choose(Archetype $archetype, EquipmentFrom $from): self
+    {
+        $house = SurveyFile::read($this->job->survey, $archetype);
+        $outdoors = $house->outdoorCable();
+        $cables = $house->cables;
+        if ($archetype->coolStages > 0 && $outdoors === null) {
+            $cables[] = new Cable('B', Place::Indoor, Place::Outdoor, 18, Cable::OUTDOOR_FEET, []);
+        } elseif ($archetype->coolStages === 0 && $from === EquipmentFrom::Answers && $outdoors?->conductors === []) {
+            $cables = array_values(array_filter($cables, static fn (Cable $c): bool => $c !== $outdoors));
+        }
+
+        return $this->onto($archetype, SurveyFile::write($house->withCables($cables)->toldBy($from)));
+    }
+
+    /**
+     * While no person has chosen the equipment it is what the answers describe; nobody knows it where they do not yet,
+     * or where the catalogue has none. A plan that is in use is not taken from under anybody: there the survey asks.
+     *
+     * @return ?Message what it is now, where that has changed
+     */
+    public function followAnswers(): ?Message
+    {
+        $house = SurveyFile::read($this->job->survey, $this->house->archetype);
+        if ($house->equipmentFrom === EquipmentFrom::Person || $this->job->planned_at !== null) {
+            return null;
+        }
+        $shelf = app(Catalog::class)->shelf();
+        $match = EquipmentMatch::of($house->answers, $shelf, $house->archetype->id);
+        $from = $match->id === null ? EquipmentFrom::Nobody : EquipmentFrom::Answers;
+        if ($match->id !== null && $match->id !== $house->archetype->id) {
+            $this->choose($shelf->archetype($match->id), $from);
+        } elseif ($from !== $house->equipmentFrom) {
+            $this->keepHouse($house->toldBy($from));
+        } else {
+            return null;
+        }
+
+        return $match->id === null
+            ? Message::of('survey.draft.equipment-open')
+            : Message::of('survey.choose-equipment.equipment', archetype: $shelf->archetype($match->id)->title);
     }
 
     /**

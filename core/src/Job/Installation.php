@@ -46,6 +46,7 @@ final readonly class Installation
         public array $overrides = [],
         public array $places = [],
         public array $prints = [],
+        public EquipmentFrom $equipmentFrom = EquipmentFrom::Person,
     ) {
     }
 
@@ -174,7 +175,30 @@ final readonly class Installation
     /** Whether anybody has said what the equipment is; until then the catalogue's entry is only a place holder. */
     public function equipmentSeen(): bool
     {
-        return $this->answers->choice('outdoor') !== null || $this->answers->choice('heatSource') !== null;
+        return $this->equipmentFrom !== EquipmentFrom::Nobody &&
+            ($this->answers->choice('outdoor') !== null || $this->answers->choice('heatSource') !== null);
+    }
+
+    /** The same house where somebody else says what its equipment is. */
+    public function toldBy(EquipmentFrom $from): self
+    {
+        return $this->copy(['equipmentFrom' => $from]);
+    }
+
+    /** What the equipment is, or that nobody has said it. */
+    public function equipment(): Message
+    {
+        return $this->equipmentSeen()
+            ? Message::raw($this->archetype->title)
+            : Message::of('job.installation.equipment-not-seen');
+    }
+
+    /** The same in a word or two. */
+    public function equipmentInShort(): Message
+    {
+        return $this->equipmentSeen()
+            ? Message::raw($this->archetype->short)
+            : Message::of('job.installation.equipment-not-seen');
     }
 
     /**

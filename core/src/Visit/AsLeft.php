@@ -65,6 +65,7 @@ final class AsLeft
             [],
             $house->places,
             $house->prints,
+            $house->equipmentFrom,
         );
     }
 
@@ -105,6 +106,7 @@ final class AsLeft
             $cables,
             $house->jumpers,
             $house->answers->with('history', null)->with('display', null),
+            equipmentFrom: $house->equipmentFrom,
         );
     }
 }

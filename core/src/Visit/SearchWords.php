@@ -119,8 +119,8 @@ final class SearchWords
     public static function of(Installation $house, ?Plan $plan): array
     {
         return [
-            $house->archetype->title,
-            $house->archetype->short,
+            $house->equipment(),
+            $house->equipmentInShort(),
             ...self::equipment($house),
             ...self::wiring($house),
             ...$plan === null ? [] : self::planned($plan),

@@ -16,6 +16,9 @@ final readonly class Cable
 
     public const MOST_FEET = 1000.0;
 
+    /** Usual length of a cable to an outdoor unit, until somebody measures it: our working figure. */
+    public const OUTDOOR_FEET = 30.0;
+
     /** Ohms that a loop may be over what its length gives (MR22). */
     private const OHMS_OVER = 0.5;
 

@@ -7,6 +7,7 @@ namespace Unionbit\Core\Job\File;
 use Unionbit\Core\Data\Field;
 use Unionbit\Core\Data\InvalidData;
 use Unionbit\Core\Equipment\Archetype;
+use Unionbit\Core\Job\EquipmentFrom;
 use Unionbit\Core\Job\Facts;
 use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Job\Interview\Answers;
@@ -72,6 +73,9 @@ final class SurveyFile
             self::overrides($node),
             self::places($node),
             self::prints($node),
+            $node->has('equipmentFrom')
+                ? $node->enum('equipmentFrom', EquipmentFrom::class)
+                : EquipmentFrom::Person,
         );
     }
 
@@ -88,6 +92,9 @@ final class SurveyFile
 
         return [
             'archetype' => $installation->archetype->id,
+            ...$installation->equipmentFrom === EquipmentFrom::Person
+                ? []
+                : ['equipmentFrom' => $installation->equipmentFrom->value],
             'facts' => [
                 'lineVolts' => $facts->lineVolts,
                 'tapVolts' => $facts->tapVolts,

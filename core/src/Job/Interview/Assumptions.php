@@ -21,7 +21,9 @@ final class Assumptions
     public static function of(Installation $house, bool $supplyMeasured): array
     {
         $facts = $house->facts;
-        $assumed = [];
+        $assumed = $house->equipmentSeen()
+            ? []
+            : [Message::of('job.assumptions.equipment', title: $house->archetype->title)];
         foreach ($house->wallConductors() as $conductor) {
             if (! $conductor->isSpare() && ! $conductor->evidence->isProof()) {
                 $assumed[] = Message::of(
