@@ -24,7 +24,7 @@ final class EditDocument
      * @param  string  $id  client-made ULID of the edit
      * @param  int  $version  the version that the edit was made on
      *
-     * @throws StaleEdit where somebody else changed the job since that version
+     * @throws StaleEdit where somebody else changed the same since that version
      * @throws Refused where the house does not take it
      */
     public function __invoke(Job $job, User $user, string $id, int $version, Edit $edit): Job
@@ -38,11 +38,11 @@ final class EditDocument
                 return $job->refresh();
             }
             Append::open($job);
-            if ($job->version !== $version) {
-                throw new StaleEdit($job, $version);
-            }
-            $what = $edit->apply($job, $user);
-            $job->version = $version + 1;
+            $what =
+                $job->version === $version
+                    ? $edit->apply($job, $user)
+                    : Beside::apply($job, $user, $version, $edit);
+            $job->version++;
             $job->save();
             self::revise($job, $user, $id, $what);
 

@@ -2,6 +2,7 @@ import { createInertiaApp, router } from '@inertiajs/react';
 import type { ComponentType, ReactNode } from 'react';
 import { setNonce } from 'get-nonce';
 import { createRoot } from 'react-dom/client';
+import { dropOldDrafts } from './lib/drafts';
 import { follow } from './lib/person';
 import { reload } from './lib/reload';
 import { Boundary } from './shell/Boundary';
@@ -13,6 +14,8 @@ const pages = import.meta.glob<{ default: Page }>('./pages/*.tsx');
 
 // A dialog's scroll lock writes a style element at run time: it carries the nonce of the page's own policy.
 setNonce(document.querySelector<HTMLMetaElement>('meta[name="style-nonce"]')?.content ?? '');
+
+dropOldDrafts();
 
 void createInertiaApp({
     title: (title) => (title ? `${title} · Unionbit` : 'Unionbit'),

@@ -194,3 +194,87 @@ it('plans: chooses, lands by hand, refuses to use what blocks', function (): voi
     $plan('link', ['in' => false])->assertOk();
     expect($job->refresh()->planned_at)->toBeNull('a plan that changes has to be used anew');
 });
+
+it('keeps both of two edits that do not touch, whichever comes first', function (array $one, array $other): void {
+    $survey = static function (Job $job): array {
+        $survey = $job->refresh()->survey;
+        foreach ($survey['cables'] as &$cable) {
+            $cable['conductors'] = array_column($cable['conductors'], null, 'colour');
+            foreach ($cable['conductors'] as &$conductor) {
+                unset($conductor['number']);
+            }
+            ksort($cable['conductors']);
+        }
+        array_walk_recursive($survey, static fn (mixed & $v): mixed => ($v = is_int($v) ? (float) $v : $v));
+        ksort($survey['answers']);
+
+        return $survey;
+    };
+    $found = [];
+    foreach ([[$one, $other], [$other, $one]] as [$first, $second]) {
+        foreach ([false, true] as $apart) {
+            $job = Job::factory()->create();
+            installer($job);
+            editSurvey($job, 'add-conductor', ['cable' => 'A', 'line' => 'green G>G'])->assertOk();
+            editSurvey($job, ...$first)->assertOk();
+            // Apart, each from the page as it was before; else one after the other.
+            editSurvey($job, ...$second, ...['version' => $apart ? 2 : 3])
+                ->assertOk()
+                ->assertJson(['version' => 4]);
+            $found[] = $survey($job);
+        }
+    }
+    expect($found)->each->toEqual($found[0]);
+})->with([
+    'two conductors' => [
+        ['add-conductor', ['cable' => 'A', 'line' => 'red R>R']],
+        ['add-conductor', ['cable' => 'A', 'line' => 'white W>W']],
+    ],
+    'a conductor, and one on the other cable' => [
+        ['add-conductor', ['cable' => 'A', 'line' => 'red R>R']],
+        ['add-conductor', ['cable' => 'B', 'line' => 'white Y>Y']],
+    ],
+    'two answers' => [
+        ['answer', ['key' => 'outdoor', 'value' => 'cools']],
+        ['answer', ['key' => 'heatSource', 'value' => 'gas']],
+    ],
+    'an answer, and a conductor changed' => [
+        ['answer', ['key' => 'plateLink', 'value' => 'in']],
+        ['change-conductor', ['cable' => 'A', 'number' => 1, 'line' => 'green G>G traced']],
+    ],
+    'two figures of the supply' => [
+        ['set-facts', ['facts' => ['fuseAmps' => 3]]],
+        ['set-facts', ['facts' => ['transformerVa' => 40]]],
+    ],
+]);
+
+it('takes no edit that touches what somebody else changed meanwhile', function (array $one, array $other): void {
+    $job = Job::factory()->create();
+    installer($job);
+    editSurvey($job, 'add-conductor', ['cable' => 'A', 'line' => 'green G>G'])->assertOk();
+    editSurvey($job, ...$one)->assertOk();
+    $survey = $job->refresh()->survey;
+    editSurvey($job, ...$other, ...['version' => 2])->assertStatus(409);
+    expect($job->refresh()->survey)->toBe($survey)->and($job->version)->toBe(3);
+})->with([
+    'the same conductor' => [
+        ['change-conductor', ['cable' => 'A', 'number' => 1, 'line' => 'green G>C']],
+        ['change-conductor', ['cable' => 'A', 'number' => 1, 'line' => 'green C>G']],
+    ],
+    'one that is gone' => [
+        ['remove-conductor', ['cable' => 'A', 'number' => 1]],
+        ['change-conductor', ['cable' => 'A', 'number' => 1, 'line' => 'green C>G']],
+    ],
+    'the same answer' => [
+        ['answer', ['key' => 'outdoor', 'value' => 'none']],
+        ['answer', ['key' => 'outdoor', 'value' => 'reverses']],
+    ],
+    'the same figure' => [
+        ['set-facts', ['facts' => ['fuseAmps' => 7]]],
+        ['set-facts', ['facts' => ['fuseAmps' => 5]]],
+    ],
+    'what rests on the whole house' => [
+        ['answer', ['key' => 'outdoor', 'value' => 'reverses']],
+        ['set-archetype', ['archetype' => 'furnace-gas-2h-1c']],
+    ],
+]);

@@ -587,7 +587,9 @@ it('follows the answers while nobody has chosen the equipment, and says so until
         ->toContain("Equipment: {$archetype->title}");
 
     // What a file carries, and the next visit, still follow.
-    $back = importFiles(['house.json' => (string) $this->get("/jobs/{$id}/job-file")->getContent()])[0]['job']['id'];
+    $back = importFiles(['house.json' => (string) $this->get("/jobs/{$id}/job-file")->getContent()])[0]['job'][
+        'id'
+    ];
     expect(House::of(Job::query()->findOrFail($back))->installation->equipmentFrom)->toBe(EquipmentFrom::Answers);
 
     // Another answer is another house; taken back, nobody knows again.
@@ -604,7 +606,13 @@ it('follows the answers while nobody has chosen the equipment, and says so until
     ],
     'a boiler, no cooling' => [['outdoor' => 'none', 'heatSource' => 'boiler'], 'boiler-zone-valve'],
     'a heat pump with strips' => [
-        ['outdoor' => 'reverses', 'heatSource' => 'electric', 'coolStages' => '1', 'valve' => 'B', 'heatStages' => '1'],
+        [
+            'outdoor' => 'reverses',
+            'heatSource' => 'electric',
+            'coolStages' => '1',
+            'valve' => 'B',
+            'heatStages' => '1',
+        ],
         'heat-pump-b-1c-1aux',
     ],
     'none of the catalogue' => [

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Survey\Edit;
 
-use App\Document\Edit;
+use App\Document\Apart;
 use App\Document\EditRequest;
 use App\House\Refused;
 use App\Models\Job;
@@ -12,7 +12,7 @@ use App\Models\User;
 use Unionbit\Core\Words\Message;
 
 /** A conductor typed on one line, with the number that it says or the next one. */
-final readonly class AddConductor implements Edit
+final readonly class AddConductor implements Apart
 {
     public function __construct(private string $cable, private string $line)
     {

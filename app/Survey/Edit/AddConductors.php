@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Survey\Edit;
 
-use App\Document\Edit;
+use App\Document\Apart;
 use App\Document\EditRequest;
 use App\House\Refused;
 use App\Models\Job;
@@ -13,7 +13,7 @@ use Unionbit\Core\Job\File\SurveyFile;
 use Unionbit\Core\Words\Message;
 
 /** Several lines at once: all of them, or none with every line's problem told. */
-final readonly class AddConductors implements Edit
+final readonly class AddConductors implements Apart
 {
     /** @param  list<string>  $lines */
     public function __construct(private string $cable, private array $lines)

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Survey\Edit;
 
-use App\Document\Edit;
+use App\Document\Apart;
 use App\Document\EditRequest;
 use App\House\Refused;
 use App\House\Stops;
@@ -17,7 +17,7 @@ use Unionbit\Core\Job\Interview\Questions;
 use Unionbit\Core\Words\Message;
 
 /** An answer to one of the survey's questions, or one taken back. */
-final readonly class AnswerQuestion implements Edit
+final readonly class AnswerQuestion implements Apart
 {
     public function __construct(private string $key, private mixed $value)
     {

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace App\Survey\Edit;
 
-use App\Document\Edit;
+use App\Document\Apart;
 use App\Document\EditRequest;
 use App\Models\Job;
 use App\Models\User;
 use Unionbit\Core\Words\Message;
 
 /** A conductor typed anew; it keeps its number. */
-final readonly class ChangeConductor implements Edit
+final readonly class ChangeConductor implements Apart
 {
     public function __construct(private string $cable, private int $number, private string $line)
     {

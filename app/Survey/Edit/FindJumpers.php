@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Survey\Edit;
 
-use App\Document\Edit;
+use App\Document\Apart;
 use App\Document\EditRequest;
 use App\House\Refused;
 use App\Models\Job;
@@ -14,7 +14,7 @@ use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Words\Message;
 
 /** The jumpers that were found in place. */
-final readonly class FindJumpers implements Edit
+final readonly class FindJumpers implements Apart
 {
     /** @param  list<array{place: string, a: string, b: string, label: string}>  $jumpers */
     public function __construct(private array $jumpers)

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Survey\Edit;
 
-use App\Document\Edit;
+use App\Document\Apart;
 use App\Document\EditRequest;
 use App\House\Refused;
 use App\Models\Job;
@@ -16,7 +16,7 @@ use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Words\Message;
 
 /** Float, pump and load-shedding switches as found: which conductors each breaks. */
-final readonly class FitSafety implements Edit
+final readonly class FitSafety implements Apart
 {
     /**
      * @param  list<array{id: string, label: string, breaks: list<string>, relay: bool, place: string,

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Survey\Edit;
 
-use App\Document\Edit;
+use App\Document\Apart;
 use App\Document\EditRequest;
 use App\Models\Job;
 use App\Models\User;
@@ -13,7 +13,7 @@ use Unionbit\Core\Job\LinkState;
 use Unionbit\Core\Words\Message;
 
 /** Figures and findings of the supply and the old plate; null takes one back. */
-final readonly class SetFacts implements Edit
+final readonly class SetFacts implements Apart
 {
     /** @param  array<string, mixed>  $facts only those that change */
     public function __construct(private array $facts)

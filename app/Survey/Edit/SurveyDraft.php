@@ -125,7 +125,11 @@ final readonly class SurveyDraft
         $cables = $house->cables;
         if ($archetype->coolStages > 0 && $outdoors === null) {
             $cables[] = new Cable('B', Place::Indoor, Place::Outdoor, 18, Cable::OUTDOOR_FEET, []);
-        } elseif ($archetype->coolStages === 0 && $from === EquipmentFrom::Answers && $outdoors?->conductors === []) {
+        } elseif (
+            $archetype->coolStages === 0 &&
+            $from === EquipmentFrom::Answers &&
+            $outdoors?->conductors === []
+        ) {
             $cables = array_values(array_filter($cables, static fn (Cable $c): bool => $c !== $outdoors));
         }
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Survey\Identify;
 
-use App\Document\Edit;
+use App\Document\Apart;
 use App\Document\EditRequest;
 use App\House\Refused;
 use App\Models\Job;
@@ -17,7 +17,7 @@ use Unionbit\Core\Words\Message;
  * What a routine has shown of a cable becomes evidence: traced, open, or touching. It is worked out again from the
  * readings.
  */
-final readonly class KeepIdentified implements Edit
+final readonly class KeepIdentified implements Apart
 {
     /**
      * @param  array<string, list<list<string>>>  $readings  by {@see IdentifyRequest::READINGS}

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Survey\Places;
 
-use App\Document\Edit;
+use App\Document\Apart;
 use App\Document\EditRequest;
 use App\Models\Job;
 use App\Models\User;
@@ -14,7 +14,7 @@ use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Words\Message;
 
 /** What a place is called in this house; without a name it is called what it is. */
-final readonly class NamePlace implements Edit
+final readonly class NamePlace implements Apart
 {
     public function __construct(private Place $place, private string $name)
     {

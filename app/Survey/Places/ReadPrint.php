@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Survey\Places;
 
-use App\Document\Edit;
+use App\Document\Apart;
 use App\Document\EditRequest;
 use App\House\Refused;
 use App\Models\Job;
@@ -15,7 +15,7 @@ use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Words\Message;
 
 /** What a board's print means that the catalogue does not know: which of its screws it is. The print stays as read. */
-final readonly class ReadPrint implements Edit
+final readonly class ReadPrint implements Apart
 {
     public function __construct(private Place $place, private string $printed, private ?string $means)
     {

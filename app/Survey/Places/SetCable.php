@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Survey\Places;
 
-use App\Document\Edit;
+use App\Document\Apart;
 use App\Document\EditRequest;
 use App\House\CableLength;
 use App\Models\Job;
@@ -17,7 +17,7 @@ use Unionbit\Core\Words\Quantity;
 use Unionbit\Core\Words\Unit;
 
 /** Gauge and length of a cable, and how it lies. */
-final readonly class SetCable implements Edit
+final readonly class SetCable implements Apart
 {
     public function __construct(
         private string $cable,

@@ -32,6 +32,7 @@ final class HandleInertiaRequests extends Middleware
     private static function person(User $user): array
     {
         return [
+            'id' => $user->id,
             'name' => $user->name,
             'crew' => $user->crew->name,
             'works' => $user->role->works(),

@@ -30,7 +30,7 @@ export default function Figures() {
                 </div>
                 <Tools />
             </header>
-            <main className="main">
+            <main className="main" scroll-region="">
                 <Body url={url('figures')} />
             </main>
         </div>

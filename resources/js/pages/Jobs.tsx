@@ -69,7 +69,7 @@ export default function Jobs() {
             <Head title={say('jobs.jobs-2')} />
             <JobsBar />
             <DayRail day={day} now={now} />
-            <main className="main">
+            <main className="main" scroll-region="">
                 <div className="head">
                     <div>
                         <h1 className="h-step">{say('jobs.jobs-2')}</h1>

@@ -14,6 +14,7 @@ import { Suggestions } from '@/features/survey/Suggestions';
 import { Wanted } from '@/features/survey/Wanted';
 import { MeterDock } from '@/features/meter-dock/MeterDock';
 import { said } from '@/lib/write/api';
+import { useDraft } from '@/lib/drafts';
 import { useEdits } from '@/lib/edits';
 import { Shell } from '@/shell/Shell';
 import { url } from '@/lib/url';
@@ -32,12 +33,14 @@ export default function Survey() {
     const edits = useEdits(url('job.survey-edits', { job: job.id }), job.version);
     const [cableId, setCableId] = useState(cables[0]?.id ?? 'A');
     const [changing, setChanging] = useState<{ number: number; line: string } | null>(null);
-    const [pasted, setPasted] = useState<string[] | null>(null);
+    const [pasted, setPasted] = useDraft<string[] | null>(`${job.id}/pasted`, null);
     const undo = useUndo(edits);
     const cable = cables.find((candidate) => candidate.id === cableId) ?? cables[0];
+    // A conductor that somebody else took out is not changed any more.
+    const changed = changing && cable?.conductors.some((one) => one.number === changing.number) ? changing : null;
     const closed = job.closed;
     const open = needs.filter((need) => !need.done).length;
-    // What belongs to a field stands at it.
+    // What belongs to a field stands at it, once; everything else stands here.
     const problem =
         edits.problem?.kind === 'invalid' ? edits.problem.errors.survey : edits.problem && said(edits.problem);
     const done = useCallback(() => setChanging(null), []);
@@ -91,7 +94,7 @@ export default function Survey() {
             />
             {cable && !closed && (
                 <EntryLine
-                    key={changing ? `change-${changing.number}` : 'new'}
+                    key={changed ? `change-${changed.number}` : 'new'}
                     jobId={job.id}
                     cables={cables}
                     cable={cable}
@@ -100,7 +103,7 @@ export default function Survey() {
                     onPaste={setPasted}
                     onCable={setCableId}
                     edits={edits}
-                    changing={changing}
+                    changing={changed}
                     onDone={done}
                 />
             )}

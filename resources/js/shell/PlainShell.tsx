@@ -20,7 +20,7 @@ export function PlainShell({ title, says, children }: { title: string; says?: st
                 </div>
                 <Tools />
             </header>
-            <main className="main main--plain" id="main">
+            <main className="main main--plain" id="main" scroll-region="">
                 <div className="head">
                     <div>
                         <h1 className="h-step">{title}</h1>

@@ -135,7 +135,7 @@ export function Shell({
                         </header>
                         <JobTape jobId={job.id} tape={tape} fault={fault} current={stage} />
                         <TapeStrip jobId={job.id} tape={tape} fault={fault} current={stage} />
-                        <main className="main" id="main">
+                        <main className="main" id="main" scroll-region="">
                             <MarkBar />
                             <OutboxBar />
                             {children}

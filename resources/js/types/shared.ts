@@ -73,6 +73,7 @@ export interface Preferences {
 export interface Shared {
     [key: string]: unknown;
     user: {
+        id: number;
         name: string;
         crew: string;
         works: boolean;

@@ -1,6 +1,7 @@
 import { useRef, useState, type PointerEvent } from 'react';
 import { said } from '@/lib/write/api';
 import { useOnce } from '@/lib/write/once';
+import { useDraft } from '@/lib/drafts';
 import { reload } from '@/lib/reload';
 import { url } from '@/lib/url';
 import { Bad } from '@/ui/State';
@@ -10,8 +11,10 @@ type Strokes = number[][][];
 
 /** A name drawn with finger, pen or mouse. */
 export function SignaturePad({ jobId, role, word }: { jobId: string; role: 'installer' | 'customer'; word: string }) {
-    const [strokes, setStrokes] = useState<Strokes>([]);
-    const [name, setName] = useState('');
+    // Kept stroke by stroke: what is drawn at the moment is only drawn.
+    const [kept, setKept] = useDraft<Strokes>(`${jobId}/signature/${role}`, []);
+    const [strokes, setStrokes] = useState(kept);
+    const [name, setName] = useDraft(`${jobId}/signature/${role}/name`, '');
     const [bad, setBad] = useState('');
     const post = useOnce();
     const drawing = useRef(false);
@@ -27,7 +30,14 @@ export function SignaturePad({ jobId, role, word }: { jobId: string; role: 'inst
             strokes: strokes.filter((stroke) => stroke.length > 1),
         });
         setBad(answer.kind === 'ok' ? '' : said(answer));
-        if (answer.kind === 'ok') await reload();
+        if (answer.kind !== 'ok') return;
+        setKept([]);
+        setName('');
+        await reload();
+    };
+    const clear = () => {
+        setStrokes([]);
+        setKept([]);
     };
     return (
         <div role="group" aria-label={word} className="no-print min-w-64 flex-1">
@@ -55,6 +65,7 @@ export function SignaturePad({ jobId, role, word }: { jobId: string; role: 'inst
                 }}
                 onPointerUp={() => {
                     drawing.current = false;
+                    setKept(strokes);
                 }}
             >
                 <Path strokes={strokes} />
@@ -70,7 +81,7 @@ export function SignaturePad({ jobId, role, word }: { jobId: string; role: 'inst
                         onChange={(event) => setName(event.target.value)}
                     />
                 </label>
-                <button type="button" className="link" onClick={() => setStrokes([])}>
+                <button type="button" className="link" onClick={clear}>
                     {say('handover.clear')}
                 </button>
                 <button type="button" className="btn btn--small" onClick={() => void keep()}>

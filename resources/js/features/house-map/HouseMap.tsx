@@ -1,7 +1,9 @@
+import { usePage } from '@inertiajs/react';
 import { useState } from 'react';
 import { said } from '@/lib/write/api';
+import { useDraft } from '@/lib/drafts';
 import type { Edits } from '@/lib/edits';
-import type { CableView, HouseMapView, PlaceView } from '@/types';
+import type { CableView, HouseMapView, PlaceView, SurveyProps } from '@/types';
 import { Glyph } from '@/ui/Glyph';
 import { Bad, State } from '@/ui/State';
 import { say } from '@/words';
@@ -177,7 +179,8 @@ function PlaceForm({
     closed: boolean;
     onSend: (op: string, fields: object, gone?: string) => void;
 }) {
-    const [name, setName] = useState(place.name);
+    const { job } = usePage<SurveyProps>().props;
+    const [name, setName] = useDraft(`${job.id}/place/${place.place}`, place.name);
     return (
         <form
             className="flex flex-wrap items-center gap-3 border-t border-hair px-5 py-2"

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { said, type Answer } from '@/lib/write/api';
 import { useOnce } from '@/lib/write/once';
 import { reload } from '@/lib/reload';
+import { useDraft } from '@/lib/drafts';
 import { url } from '@/lib/url';
 import type { JobRow, JobsProps } from '@/types';
 import { Dialog } from '@/ui/Dialog';
@@ -13,7 +14,7 @@ import { say } from '@/words';
 /** What a job is called, and its place in the day. */
 export function JobDetails({ job, onClose }: { job: JobRow; onClose: () => void }) {
     const { kinds, day } = usePage<JobsProps>().props;
-    const [data, setData] = useState({
+    const [data, setData, drop] = useDraft(`${job.id}/details`, {
         site: job.site,
         address: job.address,
         system: job.system,
@@ -22,6 +23,10 @@ export function JobDetails({ job, onClose }: { job: JobRow; onClose: () => void 
         starts: job.starts ?? '',
         who: job.who ?? '',
     });
+    const close = () => {
+        drop();
+        onClose();
+    };
     const [answer, setAnswer] = useState<Answer<{ version: number }> | null>(null);
     const post = useOnce<{ version: number }>();
     const errors = answer?.kind === 'invalid' ? answer.errors : {};
@@ -36,12 +41,12 @@ export function JobDetails({ job, onClose }: { job: JobRow; onClose: () => void 
         setAnswer(result);
         if (result.kind === 'ok') {
             await reload();
-            onClose();
+            close();
         }
     };
 
     return (
-        <Dialog open onClose={onClose} title={job.site}>
+        <Dialog open onClose={close} title={job.site}>
             <form
                 className="mt-3 grid gap-4"
                 onSubmit={(event) => {

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { said, type Answer } from '@/lib/write/api';
 import { useOnce } from '@/lib/write/once';
 import { sent, shown, unitOf, useUnits, written, type Entry } from '@/lib/units';
+import { useDraft } from '@/lib/drafts';
 import { url } from '@/lib/url';
 import type { JobsProps } from '@/types';
 import { Dialog } from '@/ui/Dialog';
@@ -15,7 +16,7 @@ import { say } from '@/words';
 export function NewJob({ open, onClose }: { open: boolean; onClose: () => void }) {
     const { kinds, archetypes, sites } = usePage<JobsProps>().props;
     const units = useUnits();
-    const [data, setData] = useState({
+    const [data, setData, drop] = useDraft('new-job', {
         site_id: '',
         site: '',
         address: '',
@@ -44,7 +45,9 @@ export function NewJob({ open, onClose }: { open: boolean; onClose: () => void }
         });
         setWorking(false);
         setAnswer(result);
-        if (result.kind === 'ok') router.visit(result.data.url);
+        if (result.kind !== 'ok') return;
+        drop();
+        router.visit(result.data.url);
     };
 
     return (

@@ -19,6 +19,8 @@ import { Log } from './Log';
 import { Tells } from './Tells';
 import { Then, type Pair } from './Then';
 import { useExpectation } from './useExpectation';
+import { useOpen } from './useOpen';
+import { useTyped } from './useTyped';
 import { Verdict } from './Verdict';
 import { say } from '@/words';
 
@@ -64,9 +66,9 @@ export function MeterDock({
     const { job, power, points } = usePage<Frame>().props;
     const probes = useProbes();
     const askPower = useAskPower();
-    const [typed, setTyped] = useState('');
+    const [typed, setTyped] = useTyped([job.id, 'meter', stage, step, call].join('/'), probes, points);
     const { record: write, answer, clear } = useRecord<Reading>(job.id);
-    const [sheet, setSheet] = useState(false);
+    const [sheet, setSheet] = useOpen();
     const [correcting, setCorrecting] = useState<Reading | null>(null);
     const { mode, a, b } = probes;
     const { expected, problem } = useExpectation({

@@ -1,6 +1,7 @@
 import { clsx } from 'clsx';
 import { useEffect, useState } from 'react';
 import { get, said } from '@/lib/write/api';
+import { useDraft } from '@/lib/drafts';
 import type { Edits } from '@/lib/edits';
 import { url } from '@/lib/url';
 import type { Candidate, Choice, Offers as Offered, Weights, PlanView } from '@/types';
@@ -37,7 +38,7 @@ export function Offers({
     const [offers, setOffers] = useState<Offered | null>(null);
     const [weights, setWeights] = useState<Weights | null>(null);
     const [bad, setBad] = useState('');
-    const [note, setNote] = useState('');
+    const [note, setNote] = useDraft(`${jobId}/offer/note`, '');
     const [open, setOpen] = useState<string | null>(null);
     const [all, setAll] = useState(false);
     const asked =

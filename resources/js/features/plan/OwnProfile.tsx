@@ -2,6 +2,7 @@ import { useRef, useState } from 'react';
 import { post, said, type Answer } from '@/lib/write/api';
 import { reload } from '@/lib/reload';
 import { Field } from '@/features/jobs/fields';
+import { useDraft } from '@/lib/drafts';
 import { url } from '@/lib/url';
 import { Dialog } from '@/ui/Dialog';
 import { Bad } from '@/ui/State';
@@ -9,7 +10,7 @@ import { say } from '@/words';
 
 /** A thermostat of one's own on the shelf: read off its plate and box, or from a file in the catalogue's form. */
 export function OwnProfile({ onClose, onKept }: { onClose: () => void; onKept: (id: string) => void }) {
-    const [data, setData] = useState({
+    const [data, setData, drop] = useDraft('own-thermostat', {
         title: '',
         screws: 'Rc Rh C Y1 G W1',
         power: 'common',
@@ -29,6 +30,7 @@ export function OwnProfile({ onClose, onKept }: { onClose: () => void; onKept: (
         const result = await post<{ id: string }>(url('profiles'), body);
         setAnswer(result);
         if (result.kind !== 'ok') return;
+        drop();
         await reload();
         onKept(result.data.id);
     };

@@ -1,6 +1,7 @@
 import { Link, usePage } from '@inertiajs/react';
 import { useEffect, useState } from 'react';
 import { get, said } from '@/lib/write/api';
+import { useDraft } from '@/lib/drafts';
 import { faultPlace } from '@/lib/names';
 import { useRecord } from '@/lib/write/once';
 import { url } from '@/lib/url';
@@ -36,8 +37,8 @@ export function Levels({
 }) {
     const { job } = usePage<ProveProps>().props;
     const { record, answer } = useRecord(job.id);
-    const [leaving, setLeaving] = useState<string | null>(null);
-    const [reason, setReason] = useState('');
+    const [leaving, setLeaving] = useDraft<string | null>(`${job.id}/leave-out`, null);
+    const [reason, setReason] = useDraft(`${job.id}/leave-out/reason`, '');
     const failing = calls.some((call) => call.failed);
     const marks = steps
         .map(

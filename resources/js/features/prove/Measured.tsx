@@ -1,6 +1,7 @@
 import { usePage } from '@inertiajs/react';
 import { useState } from 'react';
 import { said } from '@/lib/write/api';
+import { useDraft } from '@/lib/drafts';
 import { clock } from '@/lib/format';
 import { useRecord } from '@/lib/write/once';
 import { rounded, sent, shown, unitOf, useUnits, written, type Entry } from '@/lib/units';
@@ -75,7 +76,7 @@ interface FieldSpec {
 /** Fields of one figure, sent as they are typed; what the figure refuses stays, with the message at its field. */
 function useFigure(jobId: string, figure: string, fields: FieldSpec[]) {
     const units = useUnits();
-    const [given, setGiven] = useState<Record<string, Entry>>({});
+    const [given, setGiven] = useDraft<Record<string, Entry>>(`${jobId}/figure/${figure}`, {});
     const { record, answer } = useRecord(jobId);
     const keep = async (more: Record<string, number>, call: string | null) => {
         const values = Object.fromEntries(

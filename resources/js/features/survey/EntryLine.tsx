@@ -2,6 +2,7 @@ import { clsx } from 'clsx';
 import { useEffect, useRef, useState } from 'react';
 import { post } from '@/lib/write/api';
 import type { Edits } from '@/lib/edits';
+import { useDraft } from '@/lib/drafts';
 import { useKeys } from '@/lib/hooks';
 import { url } from '@/lib/url';
 import type { CableView, EntryPreview, SurveyProps } from '@/types';
@@ -36,12 +37,13 @@ export function EntryLine({
     changing: { number: number; line: string } | null;
     onDone: () => void;
 }) {
-    const [line, setLine] = useState(changing?.line ?? '');
+    const bare = changing?.line ?? '';
+    const [line, setLine] = useDraft(`${jobId}/entry/${changing ? `${cable.id}${changing.number}` : 'new'}`, bare);
     const [lastLine, setLastLine] = useState('');
     const [preview, setPreview] = useState<{ line: string; entry: EntryPreview } | null>(null);
     const [tried, setTried] = useState(false);
     const [sending, setSending] = useState<string[]>([]);
-    const [refused, setRefused] = useState<{ line: string; why: string }[]>([]);
+    const [refused, setRefused] = useDraft<{ line: string; why: string }[]>(`${jobId}/entry/refused`, []);
     const field = useRef<HTMLInputElement>(null);
     useKeys({ n: () => field.current?.focus() });
 
@@ -66,7 +68,7 @@ export function EntryLine({
     const keep = async () => {
         const mine = line.trim();
         if (mine === '') return;
-        setLine('');
+        setLine(bare);
         setTried(false);
         setSending((now) => [...now, mine]);
         const answer = changing
@@ -76,7 +78,7 @@ export function EntryLine({
         if (answer.kind === 'ok') {
             setLastLine(mine);
             onDone();
-        } else if (field.current?.value === '') {
+        } else if (field.current?.value === bare) {
             setLine(mine);
             setTried(true);
         } else {
@@ -99,7 +101,7 @@ export function EntryLine({
         entry?.number ??
         cable.conductors.reduce((most, conductor) => Math.max(most, conductor.number), 0) + 1;
     const shown =
-        tried && edits.problem
+        tried && edits.problem?.kind === 'invalid'
             ? said(edits.problem)
             : entry?.problems
                   .filter((problem) => problem.value !== '' || tried)
@@ -189,7 +191,7 @@ export function EntryLine({
                         }
                         if (event.key === 'ArrowUp' && line === '') setLine(lastLine);
                         if (event.key === 'Escape') {
-                            setLine('');
+                            setLine(bare);
                             onDone();
                             event.currentTarget.blur();
                         }

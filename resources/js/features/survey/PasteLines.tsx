@@ -1,5 +1,6 @@
 import { useEffect, useState } from 'react';
 import { post, said } from '@/lib/write/api';
+import { useDraft } from '@/lib/drafts';
 import type { Edits } from '@/lib/edits';
 import { url } from '@/lib/url';
 import type { CableView, EntryPreview } from '@/types';
@@ -22,7 +23,7 @@ export function PasteLines({
     start: string[];
     onClose: () => void;
 }) {
-    const [text, setText] = useState(start.join('\n'));
+    const [text, setText, drop] = useDraft(`${jobId}/lines/${cable.id}`, start.join('\n'));
     const [entries, setEntries] = useState<{ text: string; entries: EntryPreview[] } | null>(null);
     const lines = text
         .split('\n')
@@ -49,14 +50,19 @@ export function PasteLines({
         };
     }, [jobId, cable.id, text]);
 
+    const close = () => {
+        drop();
+        onClose();
+    };
     const keep = async () => {
         const answer = await edits.send('add-conductors', { cable: cable.id, lines });
-        if (answer.kind === 'ok') onClose();
+        if (answer.kind !== 'ok') return;
+        close();
     };
     const shown = entries?.text === text ? entries.entries : null;
 
     return (
-        <Dialog open onClose={onClose} title={say('survey.conductors-2', { lines: lines.length })}>
+        <Dialog open onClose={close} title={say('survey.conductors-2', { lines: lines.length })}>
             <div className="mt-3 grid gap-4">
                 <textarea
                     aria-label={say('survey.conductor-lines')}

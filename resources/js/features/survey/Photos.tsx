@@ -3,6 +3,7 @@ import { useRef, useState } from 'react';
 import { newId, said, upload } from '@/lib/write/api';
 import { useOnce } from '@/lib/write/once';
 import { again, keep, useOutbox } from '@/lib/write/outbox';
+import { useDraft } from '@/lib/drafts';
 import { reduced } from '@/lib/picture';
 import { reload } from '@/lib/reload';
 import { url } from '@/lib/url';
@@ -86,7 +87,7 @@ function PlaceOf({
     const waiting = useOutbox().filter(
         (row) => row.url === url('job.photos', { job: jobId }) && row.body.place === place,
     );
-    const [why, setWhy] = useState<string | null>(null);
+    const [why, setWhy] = useDraft<string | null>(`${jobId}/no-photo/${place}`, null);
     const chooser = useRef<HTMLInputElement>(null);
     const ids = useRef(new WeakMap<File, string>());
     const skip = useOnce<PhotoView>();

@@ -1,10 +1,12 @@
 import { clsx } from 'clsx';
+import { usePage } from '@inertiajs/react';
 import { useEffect, useRef, useState, type RefObject } from 'react';
 import { said, type Answer } from '@/lib/write/api';
 import type { Edits } from '@/lib/edits';
+import { useDraft } from '@/lib/drafts';
 import { useKeys } from '@/lib/hooks';
 import { field, sent, shown, unitOf, useUnits, written, type Entry, type Units } from '@/lib/units';
-import type { AnswerValue, QuestionView } from '@/types';
+import type { AnswerValue, QuestionView, SurveyProps } from '@/types';
 import { Glyph } from '@/ui/Glyph';
 import { Bad } from '@/ui/State';
 import { say } from '@/words';
@@ -16,8 +18,12 @@ import { say } from '@/words';
  */
 export function Questions({ questions, edits, closed }: { questions: QuestionView[]; edits: Edits; closed: boolean }) {
     const [opened, setOpened] = useState<string | null>(null);
-    const [later, setLater] = useState<string[]>([]);
-    const next = questions.find((question) => question.value === null && !later.includes(question.key))?.key ?? null;
+    const { job, tape } = usePage<SurveyProps>().props;
+    // Put off for this visit: one by one, or all the rest, what follows from later answers too.
+    const [later, setLater] = useDraft<string[]>(`${job.id}/later`, []);
+    const [restLater, setRestLater] = useDraft(`${job.id}/rest-later`, false);
+    const unanswered = questions.filter((question) => question.value === null);
+    const next = restLater ? null : (unanswered.find((question) => !later.includes(question.key))?.key ?? null);
     const shown = closed ? null : (opened ?? next);
     const group = useRef<HTMLDivElement>(null);
     const follow = useRef(false);
@@ -33,15 +39,27 @@ export function Questions({ questions, edits, closed }: { questions: QuestionVie
         if (answer.kind === 'ok') setOpened(null);
         return answer;
     };
-    const open = questions.filter((question) => question.value === null).length;
+    const needed = tape.find((segment) => segment.key === 'survey');
     const sections = [...new Set(questions.map((question) => question.section))];
     return (
         <div data-testid="questions">
             <p className="mb-1 text-small text-muted">
-                {open === 0
+                {unanswered.length === 0
                     ? say('survey.everything-asked-is-answered')
-                    : say('survey.of-open', { open, questions: questions.length })}
+                    : say('survey.a-plan-needs', { facts: needed?.word ?? '' })}
             </p>
+            {!closed && unanswered.length > 0 && (restLater || (next === null && later.length > 0)) && (
+                <button
+                    type="button"
+                    className="btn btn--small mb-2"
+                    onClick={() => {
+                        setRestLater(false);
+                        setLater([]);
+                    }}
+                >
+                    {say('survey.go-on-answering')}
+                </button>
+            )}
             {sections.map((section) => {
                 const mine = questions.filter((question) => question.section === section);
                 const left = mine.filter((question) => question.value === null).length;
@@ -65,6 +83,11 @@ export function Questions({ questions, edits, closed }: { questions: QuestionVie
                                         question={question}
                                         onPut={(value) => put(question.key, value)}
                                         onLater={() => (opened ? setOpened(null) : setLater([...later, question.key]))}
+                                        onRestLater={
+                                            opened === null && unanswered.length > 1
+                                                ? () => setRestLater(true)
+                                                : undefined
+                                        }
                                     />
                                 ) : (
                                     <button
@@ -109,19 +132,24 @@ function One({
     question,
     onPut,
     onLater,
+    onRestLater,
 }: {
     group: RefObject<HTMLDivElement | null>;
     question: QuestionView;
     onPut: (value: AnswerValue) => Promise<Answer<unknown>>;
     onLater: () => void;
+    onRestLater: (() => void) | undefined;
 }) {
     const units = useUnits();
-    const [entered, setEntered] = useState<Entry>({ text: asAnswered(question, units), units });
+    const { job } = usePage<SurveyProps>().props;
+    const answered: Entry = { text: asAnswered(question, units), units };
+    const [entered, setEntered, drop] = useDraft(`${job.id}/answer/${question.key}`, answered);
     const [ticked, setTicked] = useState<string[]>(Array.isArray(question.value) ? question.value : []);
     const [bad, setBad] = useState('');
     const keep = async (value: AnswerValue) => {
         const answer = await onPut(value);
         setBad(answer.kind === 'ok' ? '' : said(answer));
+        if (answer.kind === 'ok') drop();
     };
     const enter = () => keep(question.kind === 'number' ? sent(entered, question.unit) : entered.text.trim() || null);
     return (
@@ -217,6 +245,11 @@ function One({
                 <button type="button" className="link" onClick={onLater}>
                     {question.value === null ? say('survey.later') : say('survey.leave-it')}
                 </button>
+                {onRestLater && (
+                    <button type="button" className="link" onClick={onRestLater}>
+                        {say('survey.the-rest-later')}
+                    </button>
+                )}
                 {question.value !== null && (
                     <button type="button" className="link" onClick={() => void keep(null)}>
                         {say('survey.not-known')}

@@ -1,7 +1,9 @@
+import { usePage } from '@inertiajs/react';
 import { useState } from 'react';
 import { said } from '@/lib/write/api';
+import { useDraft } from '@/lib/drafts';
 import type { Edits } from '@/lib/edits';
-import type { Finding } from '@/types';
+import type { Finding, SurveyProps } from '@/types';
 import { Glyph } from '@/ui/Glyph';
 import { Bad, Findings } from '@/ui/State';
 import { say } from '@/words';
@@ -50,11 +52,13 @@ export function Screening({
 }
 
 function Stop({ stop, edits, closed }: { stop: Finding; edits: Edits; closed: boolean }) {
-    const [reason, setReason] = useState<string | null>(null);
+    const { job } = usePage<SurveyProps>().props;
+    const [reason, setReason] = useDraft<string | null>(`${job.id}/past/${stop.code}`, null);
     const [bad, setBad] = useState('');
     const send = async () => {
         const answer = await edits.send('override', { code: stop.code, reason });
         setBad(answer.kind === 'ok' ? '' : said(answer));
+        if (answer.kind === 'ok') setReason(null);
     };
     return (
         <div className="mb-3 border-2 border-fault bg-fault-wash p-3" data-severity="stop">

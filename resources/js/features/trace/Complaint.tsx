@@ -1,6 +1,7 @@
 import { usePage } from '@inertiajs/react';
 import { useState } from 'react';
 import { post, said } from '@/lib/write/api';
+import { useDraft } from '@/lib/drafts';
 import { url } from '@/lib/url';
 import type { TraceProps } from '@/types';
 import { Glyph } from '@/ui/Glyph';
@@ -24,11 +25,11 @@ const NOW = 'now';
 
 /** What it does and does not do, typed in the trade's words or tapped; what happened before. From nothing, too. */
 export function Complaint() {
-    const { entry, carried } = usePage<TraceProps>().props;
+    const { job, entry, carried } = usePage<TraceProps>().props;
     const { row, problem, closed } = useTrace();
-    const [told, setTold] = useState<Told>({});
+    const [told, setTold] = useDraft<Told>(`${job.id}/complaint`, {});
     const [call, setCall] = useState(entry.calls[0]?.value ?? 'idle');
-    const [history, setHistory] = useState<string[]>([]);
+    const [history, setHistory] = useDraft<string[]>(`${job.id}/complaint/history`, []);
     const item = told[call] ?? { sees: {}, when: NOW };
     const change = (changed: Partial<typeof item>) => setTold({ ...told, [call]: { ...item, ...changed } });
     const tap = (key: string, answer: string) => {
@@ -38,7 +39,12 @@ export function Complaint() {
     const complaint = Object.entries(told)
         .filter(([, one]) => Object.keys(one.sees).length > 0)
         .map(([name, one]) => ({ call: name, ...one }));
-    const start = () => row('open', { complaint, history, at: 'wall' });
+    const start = async () => {
+        const answer = await row('open', { complaint, history, at: 'wall' });
+        if (answer.kind !== 'ok') return;
+        setTold({});
+        setHistory([]);
+    };
     const understand = (heard: Understood) => {
         const typed = heard.complaint.map(({ call: name, sees, when }) => [
             name,
@@ -56,7 +62,7 @@ export function Complaint() {
                     <h1 className="h-step">{say('trace.trace')}</h1>
                     <p>{say('trace.what-does-it-do')}</p>
                 </div>
-                <button className="btn btn--go" onClick={start} disabled={closed}>
+                <button className="btn btn--go" onClick={() => void start()} disabled={closed}>
                     {complaint.length === 0 ? say('trace.start-from-nothing') : say('trace.start')}
                     <Glyph name="go" size={20} />
                 </button>
@@ -115,7 +121,7 @@ export function Complaint() {
 /** Eight words, as one would say it; what was not understood is said. */
 function Typed({ onUnderstood }: { onUnderstood: (heard: Understood) => void }) {
     const { job } = usePage<TraceProps>().props;
-    const [text, setText] = useState('');
+    const [text, setText] = useDraft(`${job.id}/complaint/words`, '');
     const [left, setLeft] = useState<string[]>([]);
     const [problem, setProblem] = useState<string | null>(null);
     const send = async () => {
@@ -125,6 +131,7 @@ function Typed({ onUnderstood }: { onUnderstood: (heard: Understood) => void }) 
             return;
         }
         setProblem(null);
+        setText('');
         setLeft(answer.data.left);
         onUnderstood(answer.data);
     };

@@ -1,7 +1,9 @@
 import { clsx } from 'clsx';
+import { usePage } from '@inertiajs/react';
 import { useState } from 'react';
 import { useProbes } from '@/shell/Shell';
-import type { TraceRowView } from '@/types';
+import { useDraft } from '@/lib/drafts';
+import type { TraceProps, TraceRowView } from '@/types';
 import { Glyph } from '@/ui/Glyph';
 import { modeOf } from './modeOf';
 import { say } from '@/words';
@@ -76,13 +78,16 @@ export function Rows({ rows }: { rows: TraceRowView[] }) {
 function Beside({ row }: { row: TraceRowView }) {
     const { row: write, problem, closed } = useTrace();
     const [open, setOpen] = useState(false);
-    const [typed, setTyped] = useState('');
+    const { job } = usePage<TraceProps>().props;
+    const [typed, setTyped] = useDraft(`${job.id}/beside/${row.id}`, '');
     const [missing, setMissing] = useState<string | null>(null);
     const ohms = Number(typed.replace(',', '.'));
     const send = async () => {
         const event = { kind: 'compared', row: row.number, ohms };
         const answer = await write('event', { event, record: row.id });
-        if (answer.kind === 'ok') setOpen(false);
+        if (answer.kind !== 'ok') return;
+        setTyped('');
+        setOpen(false);
     };
     if (!open) {
         return (
