@@ -20,6 +20,9 @@ import { list, say } from '@/words';
 
 const DROP_OFF = 'drop-off';
 
+/** A button that keeps to the width of its cell. */
+const fits = 'btn btn--small max-w-full text-left whitespace-normal!';
+
 /** What is said when a step's set-up stands, and when it is over, by its method. */
 const SAID: Record<string, [begins: string, ends: string]> = {
     'pre-check': [say('prove.face-is-off'), say('prove.ohms-are-done')],
@@ -182,7 +185,7 @@ export function StepCells({
                                 <>
                                     {goesOn && (
                                         <button
-                                            className={clsx('btn btn--small', step.state !== 'passed' && 'btn--go')}
+                                            className={clsx(fits, step.state !== 'passed' && 'btn--go')}
                                             onClick={() => void begin('again')}
                                         >
                                             {step.state === 'open'
@@ -191,14 +194,14 @@ export function StepCells({
                                         </button>
                                     )}
                                     <button
-                                        className={clsx('btn btn--small', !goesOn && 'btn--go')}
+                                        className={clsx(fits, !goesOn && 'btn--go')}
                                         onClick={() => void begin()}
                                     >
                                         {goesOn ? say('prove.everything-anew') : begins(step)}
                                     </button>
                                     {step.forced && (
                                         <button
-                                            className="btn btn--small"
+                                            className={fits}
                                             title={step.forced.reason}
                                             onClick={() => void begin('forced')}
                                         >
