@@ -26,7 +26,7 @@ final class MeterValue
             $overLimit ? 'records.meter-value.allowed-or-ol' : 'records.meter-value.allowed',
             most: Quantity::of($mode->ceiling(), Unit::from($unit)),
         );
-        if (in_array(strtoupper($typed), ['OL', 'O.L', 'OPEN'], true)) {
+        if (MeterMode::isOverLimit($typed)) {
             return $overLimit
                 ? null
                 : throw self::refuse(
@@ -34,7 +34,9 @@ final class MeterValue
                     Message::of('records.meter-value.ol-no-reading-in', unit: $unit, allowed: $allowed),
                 );
         }
-        $number = str_replace([',', '−'], ['.', '-'], $typed);
+        // The meter's own unit may stand behind it: 27.0V.
+        $bare = (string) preg_replace('/\s*'.$unit.'$/ui', '', $typed);
+        $number = str_replace([',', '−'], ['.', '-'], $bare);
         if ($typed === '' || ! is_numeric($number)) {
             throw self::refuse(
                 $field,

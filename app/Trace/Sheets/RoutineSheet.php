@@ -12,7 +12,7 @@ use Unionbit\Core\Words\Message;
 /** The guided routines, the most telling first, each with the step with which it would begin or go on. */
 final class RoutineSheet
 {
-    /** @return array{now: ?string, all: list<array{value: string, label: Message, step: Message, bits: float}>} */
+    /** @return array{now: ?string, all: list<array{value: string, label: Message, step: Message}>} */
     public static function of(TraceBook $book, ProposalView $proposals): array
     {
         $all = [];
@@ -21,7 +21,6 @@ final class RoutineSheet
                 'value' => $routine->value,
                 'label' => $routine->label(),
                 'step' => $proposals->words($next),
-                'bits' => round($next->bits, 2),
             ];
         }
         $now = $book->trace->state()->routine;
@@ -33,14 +32,13 @@ final class RoutineSheet
         return ['now' => $now?->value, 'all' => $all];
     }
 
-    /** @return array{value: string, label: Message, step: Message, bits: float} */
+    /** @return array{value: string, label: Message, step: Message} */
     private static function ended(Routine $routine): array
     {
         return [
             'value' => $routine->value,
             'label' => $routine->label(),
             'step' => Message::of('trace.page.routine-ended'),
-            'bits' => 0.0,
         ];
     }
 }

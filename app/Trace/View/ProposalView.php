@@ -42,7 +42,6 @@ final readonly class ProposalView
             'setup' => $setup === null ? [] : $this->words->setup($setup),
             'place' => $this->book->trace->circuit->installation->placeName($proposal->handling->at),
             'minutes' => round($proposal->handling->minutes, 1),
-            'bits' => round($proposal->bits, 2),
             'power' => match (true) {
                 $setup === null => null,
                 $setup->isolated => Message::of('trace.page.isolated'),

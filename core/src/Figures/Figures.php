@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Figures;
 
+use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Data\InvalidData;
 use Unionbit\Core\Equipment\Transformer;
 use Unionbit\Core\Figures\Air\AirflowCheck;
@@ -125,6 +126,9 @@ final class Figures
                 $whole = $whole && $input->optional;
 
                 continue;
+            }
+            if ($input->overLimit && MeterMode::isOverLimit($value)) {
+                $value = $input->max;
             }
             if (! is_numeric($value) || (float) $value < $input->min || (float) $value > $input->max) {
                 throw InvalidData::notAllowed(

@@ -21,6 +21,7 @@ final readonly class Input
     /**
      * @param  Message  $source  where the value comes from: measured, the plate, the survey, a working figure
      * @param  bool  $optional  may stay empty
+     * @param  bool  $overLimit  a meter may show OL here, which counts as the most
      * @param  ?Message  $row  what several inputs stand together for, in one row: a grille, one of two ways
      */
     public function __construct(
@@ -33,6 +34,7 @@ final readonly class Input
         public float $max,
         public bool $optional = false,
         public ?Message $row = null,
+        public bool $overLimit = false,
     ) {
         $fits = $value === null || ($value >= $min && $value <= $max);
         $this->value = $fits ? $value : null;

@@ -188,6 +188,14 @@ it('agrees with examples worked out by hand', function (
     '9 of 13 Ω is 69 %' => ['coil', ['expected' => 13, 'measured' => 9], 'Of the expected', 69.23, 0.01, 'caution'],
     'coil short' => ['coil', ['expected' => 13, 'measured' => 2], 'Of the expected', 15.38, 0.01, 'fault'],
     'coil good' => ['coil', ['expected' => 13, 'measured' => 13.4], 'Of the expected', 103.08, 0.01, 'verd'],
+    'coil over limit' => [
+        'coil',
+        ['expected' => 13, 'measured' => 'OL'],
+        'Of the expected',
+        769223.08,
+        1.0,
+        'fault',
+    ],
     'coil open' => ['coil', ['expected' => 13, 'measured' => 99999], 'Of the expected', 769223.08, 1.0, 'fault'],
     '7 needed, 1 spare: 18/8' => [
         'cable',
@@ -282,7 +290,7 @@ it('names input, value and what is allowed, and waits for what is missing', func
     expect(Figures::values($figure, [], null))
         ->toBeNull()
         ->and(fn (): ?array => Figures::values($figure, ['measured' => -3], null))
-        ->toThrow(refusing('/measured: is -3 Ω; allowed: measured; 99999 for over limit from 0 Ω to 99,999 Ω'));
+        ->toThrow(refusing('/measured: is -3 Ω; allowed: measured; OL for over limit from 0 Ω to 99,999 Ω'));
 });
 
 it('fills from the house and follows its circuit', function (): void {

@@ -9,6 +9,7 @@ use Unionbit\Core\Tests\Support\House;
 use Unionbit\Core\Tests\Support\Traced;
 use Unionbit\Core\Tracing\Guide\Routine;
 use Unionbit\Core\Tracing\Guide\Spot;
+use Unionbit\Core\Tracing\Protocol\ProposalWords;
 use Unionbit\Core\Tracing\Record\Event;
 use Unionbit\Core\Tracing\Record\EventKind;
 use Unionbit\Core\Tracing\Refusal;
@@ -17,6 +18,7 @@ use Unionbit\Core\Tracing\Test\Probe;
 use Unionbit\Core\Tracing\Test\Result;
 use Unionbit\Core\Tracing\Test\TestSetup;
 use Unionbit\Core\Tracing\Trace;
+use Unionbit\Core\Words\Message;
 
 function guided(Traced $traced, Routine $routine): Traced
 {
@@ -325,4 +327,23 @@ it('takes what comes only after minutes for what comes and goes, whichever share
     };
 
     expect($ratio(Moment::AfterMinutes))->toBeGreaterThan(5.0 * $ratio(null));
+});
+
+it('names no inner part of the program where it says what a repair is at', function (): void {
+    foreach (House::shelf()->ids() as $name) {
+        $trace = new Trace(House::example($name), House::faults(), []);
+        $words = new ProposalWords($trace);
+        foreach ($trace->list->repairs as $repair) {
+            $told = $words->at($repair);
+            // A printed letter is its own name: an id begins small, or has a point in it.
+            $raw = array_filter(
+                (array) ($told->params['all'] ?? []),
+                static fn (mixed $m): bool => $m instanceof Message &&
+                    $m->code === 'words.raw' &&
+                    preg_match('/^[a-z]|[.]/', $m->params['text']) === 1 &&
+                    in_array($m->params['text'], explode('~', $repair->of), true),
+            );
+            expect([$name, $repair->id, $raw])->toBe([$name, $repair->id, []]);
+        }
+    }
 });

@@ -1,12 +1,12 @@
 import type { Expectation, Mode, PointInfo } from '@/types';
+import { number } from './numbers';
 import { dateLocale, say } from '@/words';
 
 export const signUnit: Record<Mode, string> = { V: 'V', O: 'Ω', A: 'A', B: 'Ω' };
 
 /** A figure as a meter shows it: one decimal for volts and ohms, two for amperes. */
 export function figure(value: number, mode: Mode): string {
-    if (mode === 'A') return value.toFixed(2);
-    return value >= 1000 ? value.toFixed(0) : value.toFixed(1);
+    return number(value, mode === 'A' ? 2 : value >= 1000 ? 0 : 1);
 }
 
 export function range(expected: Expectation): string {

@@ -1,4 +1,5 @@
 import { usePage } from '@inertiajs/react';
+import { cut, number } from './numbers';
 import type { Shared } from '@/types';
 
 /**
@@ -50,14 +51,18 @@ export function sent({ text, units }: Entry, unit: string): number | string | nu
 
 /** A number as a field holds it. */
 export function field(value: number): string {
-    return String(Number(value.toFixed(Math.abs(value) >= 100 ? 0 : 2)));
+    return String(cut(value, Math.abs(value) >= 100 ? 0 : 2));
 }
 
 /** Three figures that mean something, no more. */
 export function rounded(value: number): string {
     const size = Math.abs(value);
-    if (size >= 1000) return Math.round(value).toLocaleString('en-US').replace(/,/g, ' ');
-    if (size >= 100) return value.toFixed(0);
-    if (size >= 10) return value.toFixed(1);
-    return value.toFixed(2).replace(/0$/, '').replace(/\.0$/, '');
+    if (size >= 100) return number(value);
+    if (size >= 10) return number(value, 1);
+    // Two decimals, of which no zero is said.
+    const figures = cut(value, 2);
+    return number(
+        figures,
+        [0, 1, 2].find((decimals) => cut(figures, decimals) === figures),
+    );
 }

@@ -1,5 +1,6 @@
 import { ago, moment } from '@/lib/format';
 import { useKeys, useSecondsLeft } from '@/lib/hooks';
+import { number } from '@/lib/numbers';
 import type { Power } from '@/types';
 import { Glyph } from '@/ui/Glyph';
 import { PowerDialog } from './PowerDialog';
@@ -30,7 +31,7 @@ export function PowerFlag({ jobId, power, now, closed, practice, asked, wanted, 
 
     // The last reading that stands: what was read since the flag was raised is newer than what raised it.
     const last = state !== 'isolated' && power.read ? power.read : power;
-    const reading = last.volts === null ? '' : last.volts.toFixed(1);
+    const reading = last.volts === null ? '' : number(last.volts, 1);
     const lapsed = power.lapsed || ran;
     const why = lapsed
         ? say('shell.proof-lapsed-min', { lapseMinutes: power.lapseMinutes })

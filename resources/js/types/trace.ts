@@ -12,7 +12,6 @@ export interface TraceProposal {
     setup: string[];
     place: string;
     minutes: number;
-    bits: number;
     power: string | null;
     isolated: boolean;
     call: string;
@@ -87,7 +86,7 @@ export interface TraceView {
     second: boolean;
     landing: string[];
     /** The guided routines, the most telling first, and the one that is followed. */
-    routines: { now: string | null; all: { value: string; label: string; step: string; bits: number }[] };
+    routines: { now: string | null; all: { value: string; label: string; step: string }[] };
     /** Suspected cables, spot by spot. */
     routes: { cable: string; label: string; spots: { value: string; label: string; found: string | null }[] }[];
     /** Wires of a part that is exchanged; none before the list is made. */

@@ -22,6 +22,12 @@ enum MeterMode: string
         };
     }
 
+    /** Whether somebody typed what a meter shows where nothing conducts. */
+    public static function isOverLimit(mixed $typed): bool
+    {
+        return is_string($typed) && in_array(strtoupper(trim($typed)), ['OL', 'O.L', 'OPEN'], true);
+    }
+
     /** Decimals that a figure is shown with, as a meter shows it. */
     public function decimals(float $value): int
     {

@@ -46,12 +46,13 @@ final class CoilCheck implements Figure
             ),
             new Input(
                 'measured',
-                Message::of('figures.coil-check.measured-99999-for-over-limit'),
+                Message::of('figures.coil-check.measured-or-over-limit'),
                 Unit::Ohms,
                 null,
                 Message::of('figures.coil-check.meter-leads-subtracted'),
                 0,
                 99999,
+                overLimit: true,
             ),
         ];
     }

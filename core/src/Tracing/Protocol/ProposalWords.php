@@ -9,6 +9,7 @@ use Unionbit\Core\Circuit\Edit\LeadOff;
 use Unionbit\Core\Circuit\Netlist\Point;
 use Unionbit\Core\Circuit\Standing\Strip;
 use Unionbit\Core\Fault\Repair;
+use Unionbit\Core\Setting\SettingKey;
 use Unionbit\Core\Tracing\Next\Proposal;
 use Unionbit\Core\Tracing\Record\EventKind;
 use Unionbit\Core\Tracing\Test\Face;
@@ -119,7 +120,11 @@ final readonly class ProposalWords
         $said = [];
         foreach ($repair->of === '' ? [] : explode('~', $repair->of) as $one) {
             $point = $netlist->points[$one] ?? ($netlist->points["{$one}.near"] ?? null);
-            $said[] = $point?->phrase() ?? ($netlist->elements[$one]->label ?? Message::raw($one));
+            $setting = SettingKey::tryFrom($one);
+            $said[] =
+                $setting !== null
+                    ? Message::of('tracing.point.setting', setting: Message::term($setting)->within())
+                    : $point?->phrase() ?? ($netlist->elements[$one]->label ?? Message::raw($one));
         }
 
         return $said === [] ? Message::none() : Message::of('tracing.point.all', all: $said);

@@ -1,4 +1,5 @@
 import { rounded, shown, unitOf, useUnits } from '@/lib/units';
+import { number } from '@/lib/numbers';
 import type { FigureResult } from '@/types';
 import { list, say } from '@/words';
 
@@ -30,7 +31,7 @@ export function Plot({ plot }: { plot: NonNullable<FigureResult['plot']> }) {
                     .map((mark) =>
                         say('figures.at', {
                             name: mark.name,
-                            x: `${shown(mark.x, plot.xUnit, units).toFixed(0)} ${unitOf(plot.xUnit, units)}`,
+                            x: `${number(shown(mark.x, plot.xUnit, units))} ${unitOf(plot.xUnit, units)}`,
                         }),
                     )
                     .join(', '),
@@ -62,7 +63,7 @@ export function Plot({ plot }: { plot: NonNullable<FigureResult['plot']> }) {
                         textAnchor="middle"
                         style={{ font: '500 12px var(--f-mono)', fill: 'var(--muted)' }}
                     >
-                        {Math.round(shown(value, plot.xUnit, units))} {unitOf(plot.xUnit, units)}
+                        {number(shown(value, plot.xUnit, units))} {unitOf(plot.xUnit, units)}
                     </text>
                 ))}
             {plot.series.map((series, index) => (
@@ -101,7 +102,7 @@ export function Plot({ plot }: { plot: NonNullable<FigureResult['plot']> }) {
                             y={top + 12 + index * 16}
                             style={{ font: '600 12px var(--f-lab)', fill: 'var(--ink)' }}
                         >
-                            {mark.name} {shown(mark.x, plot.xUnit, units).toFixed(0)} {unitOf(plot.xUnit, units)}
+                            {mark.name} {number(shown(mark.x, plot.xUnit, units))} {unitOf(plot.xUnit, units)}
                         </text>
                     </g>
                 ))}

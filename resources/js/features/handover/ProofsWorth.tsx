@@ -2,6 +2,7 @@ import { usePage } from '@inertiajs/react';
 import { useCoverage } from '@/features/prove/useCoverage';
 import type { HandoverProps } from '@/types';
 import { Bad } from '@/ui/State';
+import { number } from '@/lib/numbers';
 import { list, say } from '@/words';
 
 /** What the proofs of this record are worth, and what nothing done would have shown. */
@@ -16,7 +17,7 @@ export function ProofsWorth() {
             {coverage ? (
                 <>
                     <p className="text-body">
-                        <b className="mono text-lead font-medium">{coverage.share.toFixed(1)} %</b>{' '}
+                        <b className="mono text-lead font-medium">{number(coverage.share, 1)} %</b>{' '}
                         {say('handover.of-what-can-be-wrong-here')}
                     </p>
                     {coverage.gaps.length > 0 && (

@@ -10,6 +10,7 @@ import { url } from '@/lib/url';
 import type { Expectation, Frame, Mode, OutcomeName, PointInfo, Reading } from '@/types';
 import { Glyph, Unit, type GlyphName } from '@/ui/Glyph';
 import { useOutbox } from '@/lib/write/outbox';
+import { cut } from '@/lib/numbers';
 import { Bad, State } from '@/ui/State';
 import { Keypad } from './Keypad';
 import { PointPicker } from './PointPicker';
@@ -431,9 +432,9 @@ function MixUp({
                 'text-small',
             )}
         >
-            {say('meter.did-the-meter-stand-on-is', { other, typed, right: Number(right.toFixed(3)), unit })}
-            <button type="button" className="link" onClick={() => onTake(String(Number(right.toFixed(3))))}>
-                {say('meter.yes-take', { right: Number(right.toFixed(3)), unit })}
+            {say('meter.did-the-meter-stand-on-is', { other, typed, right: cut(right, 3), unit })}
+            <button type="button" className="link" onClick={() => onTake(String(cut(right, 3)))}>
+                {say('meter.yes-take', { right: cut(right, 3), unit })}
             </button>
         </p>
     );

@@ -3,6 +3,7 @@ import { get } from '@/lib/write/api';
 import { useErrand } from '@/lib/write/errand';
 import { clock, day } from '@/lib/format';
 import { url } from '@/lib/url';
+import { number } from '@/lib/numbers';
 import { Bad, State } from '@/ui/State';
 import { say } from '@/words';
 
@@ -48,7 +49,7 @@ export function Backup() {
             {made && (
                 <p role="status" className="mt-2">
                     <State glyph="pass" tone="verd">
-                        {say('people.backup-made', { name: made.name, megabytes: (made.bytes / 1e6).toFixed(1) })}
+                        {say('people.backup-made', { name: made.name, megabytes: number(made.bytes / 1e6, 1) })}
                     </State>
                 </p>
             )}

@@ -1,11 +1,12 @@
 import type { ShortView } from '@/types';
 import { Glyph } from '@/ui/Glyph';
 import { mono } from '@/ui/marks';
+import { number } from '@/lib/numbers';
 import { rich } from '@/words';
 
 /** A short as it would be on the wall: which way the current takes, how much, and what opens when. */
 export function Short({ short }: { short: ShortView }) {
-    const amps = { amps: short.amps.toFixed(1), b: mono };
+    const amps = { amps: number(short.amps, 1), b: mono };
     return (
         <div role="alert" data-testid="short" className="flex gap-3 border-y-2 border-fault bg-fault-wash px-5 py-3">
             <span className="text-fault-ink">

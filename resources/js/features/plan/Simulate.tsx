@@ -8,6 +8,7 @@ import { Glyph } from '@/ui/Glyph';
 import { mono } from '@/ui/marks';
 import { rich, say } from '@/words';
 import { ProofMark } from './Problems';
+import { number } from '@/lib/numbers';
 import { Words } from './Words';
 
 /** Any call of the plan, simulated: which it is, what it says, and the strand board in it. */
@@ -53,7 +54,7 @@ export function Simulate({
                 ))}
                 <span className="ml-auto self-center px-5 text-note text-muted">
                     {say('plan.simulated')}{' '}
-                    <span className="mono">{say('plan.a', { amps: state.amps.toFixed(2) })}</span>
+                    <span className="mono">{say('plan.a', { amps: number(state.amps, 2) })}</span>
                 </span>
             </div>
             {state.notes.map((note) => (

@@ -3,6 +3,7 @@ import { useCoverage } from '@/features/prove/useCoverage';
 import type { CoverageGap, CoverageView } from '@/types';
 import { Glyph } from '@/ui/Glyph';
 import { Bad } from '@/ui/State';
+import { number } from '@/lib/numbers';
 import { list, say } from '@/words';
 
 const ASKED = 95;
@@ -88,7 +89,7 @@ export function Coverage({
 }
 
 function Share({ coverage, closed }: { coverage: CoverageView; closed: boolean }) {
-    const percent = (value: number) => value.toFixed(1);
+    const percent = (value: number) => number(value, 1);
     return (
         <>
             <p className="mono whitespace-nowrap text-sum font-medium leading-10 tracking-tight">
@@ -139,7 +140,7 @@ function GapRow({
             </span>
             <span className="mono flex gap-3 whitespace-nowrap text-small">
                 {cheapest && <span>{say('prove.minutes', { minutes: cheapest.minutes })}</span>}
-                <span>+{gap.share.toFixed(1)} %</span>
+                <span>+{number(gap.share, 1)} %</span>
             </span>
             {cheapest && !closed && (
                 <button className="link min-h-11" onClick={() => onGo(cheapest)}>

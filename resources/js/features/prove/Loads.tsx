@@ -3,6 +3,7 @@ import { usePage } from '@inertiajs/react';
 import { useProbes } from '@/shell/Shell';
 import type { LoadCheck, Mode, ProveProps, Reading } from '@/types';
 import { outcomeLook, State } from '@/ui/State';
+import { number } from '@/lib/numbers';
 import { say } from '@/words';
 
 /** Loaded against unloaded, and what each load adds: touching a figure puts the meter there, in that call. */
@@ -42,7 +43,7 @@ export function Loads({ call, onCall }: { call: string | null; onCall: (call: st
                             >
                                 <th className="py-1.5 pl-2 pr-3 text-left font-lab font-semibold">{check.label}</th>
                                 <td className="mono whitespace-nowrap text-right text-small">
-                                    {check.volts.low.toFixed(1)}–{check.volts.high.toFixed(1)}
+                                    {number(check.volts.low, 1)}–{number(check.volts.high, 1)}
                                 </td>
                                 <Cell
                                     name={say('prove.volts-of-the-supply', { check: check.label })}
@@ -53,12 +54,12 @@ export function Loads({ call, onCall }: { call: string | null; onCall: (call: st
                                 <td className="text-right">
                                     {check.call !== 'idle' && (
                                         <span className="mono whitespace-nowrap text-small">
-                                            {Math.max(0, check.fall.low).toFixed(1)}–{check.fall.high.toFixed(1)}
+                                            {number(Math.max(0, check.fall.low), 1)}–{number(check.fall.high, 1)}
                                         </span>
                                     )}
                                 </td>
                                 <td className="mono whitespace-nowrap text-right text-small">
-                                    {check.amps ? `${check.amps.low.toFixed(2)}–${check.amps.high.toFixed(2)}` : ''}
+                                    {check.amps ? `${number(check.amps.low, 2)}–${number(check.amps.high, 2)}` : ''}
                                 </td>
                                 {check.clamp ? (
                                     <Cell
@@ -76,12 +77,12 @@ export function Loads({ call, onCall }: { call: string | null; onCall: (call: st
                                     {check.adds.length === 0 ? (
                                         <span className="text-muted">
                                             {say('prove.at-rest-va-of-va', {
-                                                va: check.va.toFixed(0),
+                                                va: number(check.va),
                                                 rating: check.rating,
                                             })}
                                         </span>
                                     ) : (
-                                        check.adds.map((add) => `${add.load} ${add.amps.toFixed(2)} A`).join(', ')
+                                        check.adds.map((add) => `${add.load} ${number(add.amps, 2)} A`).join(', ')
                                     )}
                                     {check.verdict && (
                                         <span className="block" data-fall={check.verdict.outcome}>
@@ -126,7 +127,7 @@ function Cell({
                 onClick={onPick}
                 style={look ? { color: `var(--${look.tone}-ink)` } : undefined}
             >
-                {reading?.value != null ? reading.value.toFixed(digits) : say('prove.read')}
+                {reading?.value != null ? number(reading.value, digits) : say('prove.read')}
                 {look && <span className="vh">{look.word}</span>}
             </button>
         </td>

@@ -5,6 +5,7 @@ import { useDraft } from '@/lib/drafts';
 import { clock } from '@/lib/format';
 import { useRecord } from '@/lib/write/once';
 import { rounded, sent, shown, unitOf, useUnits, written, type Entry } from '@/lib/units';
+import { cut } from '@/lib/numbers';
 import { UnitSwitch } from '@/ui/UnitSwitch';
 import type { Measurement, ProveProps } from '@/types';
 import { Bad } from '@/ui/State';
@@ -187,8 +188,8 @@ function Airflow({ jobId, tons }: { jobId: string; tons: number | null }) {
             <p className="text-note text-muted">
                 {say('prove.system-select-us-to-cfm-for', {
                     system: units.system,
-                    low: Math.round(shown(350, 'CFM', units)),
-                    high: Math.round(shown(450, 'CFM', units)),
+                    low: cut(shown(350, 'CFM', units), 0),
+                    high: cut(shown(450, 'CFM', units), 0),
                     ton: `${rounded(shown(1, 'tons', units))} ${unitOf('tons', units)}`,
                 })}
             </p>

@@ -193,10 +193,7 @@ export function StepCells({
                                                 : say('prove.again-for-one-figure')}
                                         </button>
                                     )}
-                                    <button
-                                        className={clsx(fits, !goesOn && 'btn--go')}
-                                        onClick={() => void begin()}
-                                    >
+                                    <button className={clsx(fits, !goesOn && 'btn--go')} onClick={() => void begin()}>
                                         {goesOn ? say('prove.everything-anew') : begins(step)}
                                     </button>
                                     {step.forced && (

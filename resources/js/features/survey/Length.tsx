@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { said } from '@/lib/write/api';
 import { sent, shown, unitOf, useUnits, written, type Entry } from '@/lib/units';
+import { cut } from '@/lib/numbers';
 import type { CableView } from '@/types';
 import { Bad } from '@/ui/State';
 import { say } from '@/words';
@@ -18,7 +19,7 @@ export function Length({
     const units = useUnits();
     const [entered, setEntered] = useState<Entry | null>(null);
     const [bad, setBad] = useState('');
-    const length = String(Number(shown(cable.feet, 'ft', units).toFixed(1)));
+    const length = String(cut(shown(cable.feet, 'ft', units), 1));
     const now = entered === null ? length : written(entered, 'ft', units);
     const keep = async () => {
         if (entered === null || now === length) return setEntered(null);

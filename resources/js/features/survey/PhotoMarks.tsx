@@ -4,6 +4,7 @@ import { said } from '@/lib/write/api';
 import { useOnce } from '@/lib/write/once';
 import { reload } from '@/lib/reload';
 import { url } from '@/lib/url';
+import { cut } from '@/lib/numbers';
 import type { CableView, PhotoMark, PhotoView } from '@/types';
 import { Dialog } from '@/ui/Dialog';
 import { Bad } from '@/ui/State';
@@ -59,7 +60,7 @@ export function PhotoMarks({
         }
     };
     const place = (x: number, y: number) => {
-        if (end && !closed) void send({ x: Number(x.toFixed(4)), y: Number(y.toFixed(4)), end });
+        if (end && !closed) void send({ x: cut(x, 4), y: cut(y, 4), end });
     };
     const takeBack = (mark: PhotoMark) => void send({ x: mark.x, y: mark.y, end: mark.end, takes_back: mark.id });
 

@@ -7,6 +7,7 @@ import { useDraft } from '@/lib/drafts';
 import { reduced } from '@/lib/picture';
 import { reload } from '@/lib/reload';
 import { url } from '@/lib/url';
+import { number } from '@/lib/numbers';
 import type { CableView, PhotoView } from '@/types';
 import { Glyph } from '@/ui/Glyph';
 import { Bad, State } from '@/ui/State';
@@ -100,7 +101,7 @@ function PlaceOf({
         setWorking(false);
         if (smaller.size > most)
             return setBad(
-                say('survey.is-mb-a-photograph-may-have', { name: file.name, size: (smaller.size / 1e6).toFixed(1) }),
+                say('survey.is-mb-a-photograph-may-have', { name: file.name, size: number(smaller.size / 1e6, 1) }),
             );
         const id = ids.current.get(file) ?? newId();
         ids.current.set(file, id);

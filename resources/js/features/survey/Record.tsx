@@ -5,6 +5,7 @@ import { said } from '@/lib/write/api';
 import type { Edits } from '@/lib/edits';
 import { moment } from '@/lib/format';
 import { url } from '@/lib/url';
+import { number } from '@/lib/numbers';
 import type { SurveyProps } from '@/types';
 import { Bad } from '@/ui/State';
 import { say } from '@/words';
@@ -22,7 +23,7 @@ export function Record({
     const read = async (file: File) => {
         if (file.size > 200_000)
             return setBad(
-                say('survey.is-kb-a-conductor-schedule-has', { name: file.name, file: (file.size / 1000).toFixed(0) }),
+                say('survey.is-kb-a-conductor-schedule-has', { name: file.name, file: number(file.size / 1000) }),
             );
         const answer = await edits.send('read-schedule', { csv: await file.text() });
         setBad(answer.kind === 'ok' ? '' : said(answer));

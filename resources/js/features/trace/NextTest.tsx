@@ -30,18 +30,15 @@ export function NextTest({
     if (!next) return <section className="trace__next">{say('trace.nothing-further')}</section>;
     return (
         <section className="trace__next" aria-labelledby="next">
-            <div className="flex items-baseline justify-between gap-3">
-                <h2 className="h-sec">
-                    {trace.second
-                        ? say('trace.second-fault')
-                        : trace.open.length > 0
-                          ? say('trace.run-again')
-                          : guided && chosen === 0
-                            ? say('trace.next-step-of', { routine: guided.label })
-                            : say('trace.next-best')}
-                </h2>
-                <span className="text-note text-muted">{say('trace.parts-bits', { bits: next.bits })}</span>
-            </div>
+            <h2 className="h-sec">
+                {trace.second
+                    ? say('trace.second-fault')
+                    : trace.open.length > 0
+                      ? say('trace.run-again')
+                      : guided && chosen === 0
+                        ? say('trace.next-step-of', { routine: guided.label })
+                        : say('trace.next-best')}
+            </h2>
             <p className="trace__do" id="next">
                 {next.words}
             </p>
