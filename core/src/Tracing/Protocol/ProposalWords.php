@@ -120,14 +120,23 @@ final readonly class ProposalWords
         $said = [];
         foreach ($repair->of === '' ? [] : explode('~', $repair->of) as $one) {
             $point = $netlist->points[$one] ?? ($netlist->points["{$one}.near"] ?? null);
-            $setting = SettingKey::tryFrom($one);
             $said[] =
-                $setting !== null
-                    ? Message::of('tracing.point.setting', setting: Message::term($setting)->within())
+                $repair->kind === 'setting'
+                    ? self::setting($one)
                     : $point?->phrase() ?? ($netlist->elements[$one]->label ?? Message::raw($one));
         }
 
         return $said === [] ? Message::none() : Message::of('tracing.point.all', all: $said);
+    }
+
+    /** A setting by its key, or the one that the catalogue of faults knows beside them: how many stages there are. */
+    private static function setting(string $key): Message
+    {
+        $setting = SettingKey::tryFrom($key);
+
+        return $setting === null
+            ? Message::of('tracing.point.setting-stages')
+            : Message::of('tracing.point.setting', setting: Message::term($setting)->within());
     }
 
     public static function key(string $key): Message
