@@ -247,12 +247,14 @@ final readonly class FaultCatalogue
      * @param  list<CircuitEdit>  $edits
      * @return list<CircuitEdit>
      */
-    private static function onLine(Field $effect, array $edits): array
+    private static function onLine(Field $effect, array $edits, FaultSites $parts): array
     {
         $supplies = array_map(
             static fn (CircuitEdit $e): string => $e instanceof SourceScaled ? $e->transformerId : '',
             $edits,
         );
+        // A transformer that is only plugged in shows nothing of the line before it.
+        $supplies = array_values(array_filter($supplies, $parts->hasLine(...)));
 
         return match ($effect->string('line', '')) {
             'off' => array_map(
@@ -304,7 +306,7 @@ final readonly class FaultCatalogue
                 $pairs->moves($of),
             ),
             'source' => array_map(
-                static fn (array $edits): array => [...$edits, ...self::onLine($effect, $edits)],
+                static fn (array $edits): array => [...$edits, ...self::onLine($effect, $edits, $parts)],
                 self::each(
                     $parts->elements($of === '' ? 'winding' : $of),
                     static fn (string $id): CircuitEdit => new SourceScaled(

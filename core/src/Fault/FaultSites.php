@@ -187,6 +187,12 @@ final readonly class FaultSites
         );
     }
 
+    /** Whether the line before a supply is part of the circuit. */
+    public function hasLine(string $supply): bool
+    {
+        return isset($this->netlist->lineSide["{$supply}.primary"]);
+    }
+
     /** @return list<string> */
     private function supplies(callable $wanted): array
     {

@@ -7,11 +7,14 @@ use Unionbit\Core\Circuit\Circuit;
 use Unionbit\Core\Circuit\Meter\Meter;
 use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Circuit\Setup;
+use Unionbit\Core\Fault\Fault;
 use Unionbit\Core\Fault\FaultedCall;
 use Unionbit\Core\Fault\Observables;
 use Unionbit\Core\Job\File\SurveyFile;
 use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Job\Interview\Interview;
+use Unionbit\Core\Planning\Offer\LetterToLetter;
+use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Proving\Step\ChainSteps;
 use Unionbit\Core\Proving\Step\Probe;
 use Unionbit\Core\Proving\Step\Waits;
@@ -423,3 +426,16 @@ it('reads each supply along its chain', function (): void {
 
     expect($from)->toContain('T1.winding', 'T1.fused', 'T2.winding', 'T2.fused');
 });
+
+it('knows the faults of every house that a transformer at the wall feeds', function (string $thermostat): void {
+    $profile = House::profile($thermostat);
+    foreach (House::ids('equipment') as $id) {
+        $house = House::example($id)->installation;
+        $landing = LetterToLetter::landing($house, $profile)->withPlugIn();
+        $circuit = (new Plan($house, $profile, $landing))->circuit();
+        $faults = House::faults()->of($circuit);
+        $at = array_filter($faults, static fn (Fault $f): bool => str_contains($f->id, ':plug-in'));
+        $plugged = isset($circuit->netlist(Setup::calling())->elements['plug-in']);
+        expect([$id, $at !== [], count($faults) > 20])->toBe([$id, $plugged, true]);
+    }
+})->with(array_map(static fn (string $id): array => [$id], House::ids('thermostats')));

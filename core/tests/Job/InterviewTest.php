@@ -265,14 +265,17 @@ it('lists what a plan from an unfinished survey assumes, and nothing once all is
 
     expect(joined('; ', $open))
         ->toContain(
+            'nobody has said what the equipment is',
             '3 yellow goes from Y to Y: color only',
             'the line is 120 V: not measured',
             'the transformer gives 40 VA',
             'the fuse is 3 A',
             'R–C is there at the board',
         )
+        ->and(joined('; ', $known))
+        ->toStartWith('nobody has said what the equipment is: Gas furnace')
         ->and($known)
-        ->toBe([]);
+        ->toHaveCount(1);
 });
 
 it('says of a house with an overflow switch what decides which calls fill its pan', function (

@@ -5,64 +5,16 @@ declare(strict_types=1);
 use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Job\ExampleHouse;
 use Unionbit\Core\Job\File\SurveyFile;
-use Unionbit\Core\Job\Interview\Interview;
-use Unionbit\Core\Job\Interview\Question;
-use Unionbit\Core\Job\Interview\Questions;
 use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Screening\Screening;
 use Unionbit\Core\Screening\SurveyReading;
 use Unionbit\Core\Screening\VanishingPoint;
 use Unionbit\Core\Tests\Support\House;
 use Unionbit\Core\Tests\Support\Pick;
-use Unionbit\Core\Wiring\Condition;
-use Unionbit\Core\Wiring\Evidence;
+use Unionbit\Core\Tests\Support\RandomSurvey;
 
 // Houses with something wrong in each: a screw, a letter, a mark, an answer, a reading, picked by a seed that never
 // changes. What the screening says of each is on record.
-
-/** @return array<string, mixed> a survey document with some of it changed */
-function changedSurvey(Pick $pick, string $archetype, string $house = ''): array
-{
-    $survey = SurveyFile::write(ExampleHouse::of(House::archetype($archetype)));
-    foreach ($survey['cables'] as &$cable) {
-        foreach ($cable['conductors'] as &$conductor) {
-            if ($pick->one([true, false, false])) {
-                $end = $pick->one(['near', 'far']);
-                $conductor[$end] =
-                    ['terminal' => $pick->one(['R', 'C', 'W', 'Y', 'G', 'O', 'B', 'X'])] + $conductor[$end];
-                $conductor['evidence'] = $pick->one(array_column(Evidence::cases(), 'value'));
-            }
-            if ($pick->one([true, false, false, false])) {
-                $conductor['condition'] = [$pick->one(array_column(Condition::cases(), 'value'))];
-            }
-        }
-        $cable['kind'] = $pick->one(['solid', 'stranded', 'telephone', 'thick', null]);
-        $cable['feet'] = $pick->one([20, 90, 240]);
-        $cable['gauge'] = $pick->one([18, 20, 22, 24]);
-    }
-    foreach (Questions::all() as $question) {
-        // By a seed of its own: a new question changes no answer to another.
-        $own = new Pick("{$archetype} {$house} {$question->key}");
-        if (Interview::isNote($question->key) && $own->one([true, false])) {
-            $survey['answers'][$question->key] = answered($own, $question);
-        }
-    }
-    $survey['facts']['plateLink'] = $pick->one(['in', 'out', 'none', 'unknown']);
-    $survey['facts']['oldPower'] = $pick->one(['common', 'battery', 'shared']);
-    $survey['facts']['fuseAmps'] = $pick->one([3.0, 5.0]);
-
-    return $survey;
-}
-
-function answered(Pick $pick, Question $question): mixed
-{
-    return match ($question->kind) {
-        'choice' => $pick->one(array_map(strval(...), array_keys($question->choices))),
-        'ticks' => [$pick->one(array_map(strval(...), array_keys($question->choices)))],
-        'number' => $pick->one([$question->min, ($question->min + $question->max) / 2, $question->max]),
-        default => 'as found',
-    };
-}
 
 /** @return list<SurveyReading> */
 function readingsOf(Pick $pick): array
@@ -86,7 +38,7 @@ it('says of each house what is on record', function (string $archetype): void {
     $told = [];
     $pick = new Pick($archetype);
     for ($i = 0; $i < 24; $i++) {
-        $survey = SurveyFile::read(changedSurvey($pick, $archetype, (string) $i), House::archetype($archetype));
+        $survey = SurveyFile::read(RandomSurvey::of($pick, $archetype, (string) $i), House::archetype($archetype));
         foreach (Screening::check($survey, readingsOf($pick)) as $n => $finding) {
             $told["{$i}.{$n}"] = array_filter($finding->toArray());
         }
