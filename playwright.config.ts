@@ -5,6 +5,8 @@ import { defineConfig } from '@playwright/test';
 export default defineConfig({
     testDir: 'e2e',
     // The pictures of the documentation are taken only when asked for: PICTURES=1 npx playwright test pictures
+    // Long walks over what shorter ones walk too run by night: bin/test all.
+    grepInvert: process.env.NIGHTLY ? [] : [/@nightly/],
     testIgnore: process.env.PICTURES ? [] : ['pictures.spec.ts'],
     globalSetup: './e2e/setup.ts',
     fullyParallel: true,

@@ -134,7 +134,7 @@ test("Lock Keeper's Row 4, on its next visit: before power, three ways, and ever
     await expect(page.getByTestId('coverage')).toContainText(/9\d\.\d %/);
 });
 
-test('Winding Hole 2: every call proved with the simulated meter', async ({ page }) => {
+test('Winding Hole 2: every call proved with the simulated meter', { tag: '@nightly' }, async ({ page }) => {
     await signIn(page);
     await openJob(page, 'Winding Hole 2');
     await stage(page, 'Prove');
@@ -154,7 +154,8 @@ for (const [half, from, to, level] of [
     ['cooling', 0, 3, 'cool-2'],
     ['heating', 3, 7, 'heat-2'],
 ] as const) {
-    test(`Tollhouse: ${half} proved with the simulated meter`, async ({ page }) => {
+    const tag = half === 'cooling' ? [] : ['@nightly'];
+    test(`Tollhouse: ${half} proved with the simulated meter`, { tag }, async ({ page }) => {
         await signIn(page);
         await openJob(page, 'Tollhouse');
         await stage(page, 'Prove');

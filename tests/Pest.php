@@ -20,6 +20,7 @@ use Tests\TestCase;
 use Unionbit\Core\Proving\Step\Sign;
 
 require_once __DIR__.'/../core/tests/Support/said.php';
+require_once __DIR__.'/Support/demo.php';
 require_once __DIR__.'/Support/machines.php';
 require_once __DIR__.'/Support/people.php';
 

@@ -13,7 +13,7 @@ use Illuminate\Support\Facades\Schema;
 // What is a person's own: how they like it, their devices, what is kept of them.
 
 it('keeps how somebody likes it, for them alone', function (): void {
-    $this->seed();
+    seedDemo();
     $job = Job::at('Tollhouse');
     $user = installer($job);
     $other = User::query()->where('crew_id', $job->crew_id)->orderByDesc('id')->firstOrFail();
@@ -109,7 +109,7 @@ it('takes out all that is kept of somebody, and no secret', function (): void {
 });
 
 it('forgets a person: no table names them any more, and every row of the record stands', function (): void {
-    $this->seed();
+    seedDemo();
     $job = Job::at('Lock Keeper\'s Row 4');
     $wren = User::query()->where('name', 'Wren Halyard')->sole();
     $sedge = User::query()->where('name', 'Sedge Barrow')->sole();

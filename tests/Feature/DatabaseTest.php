@@ -2,7 +2,6 @@
 
 declare(strict_types=1);
 
-use Database\Seeders\DatabaseSeeder;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 
@@ -91,7 +90,7 @@ it('goes back every migration on an empty database, and forward again', function
 it('refuses to go back over what somebody recorded, with the reason, and keeps it', function (): void {
     onItsOwn(function (): void {
         Artisan::call('migrate', ['--database' => 'own', '--force' => true]);
-        $this->seed(DatabaseSeeder::class);
+        seedDemo();
         $readings = DB::table('readings')->count();
         expect(
             fn () => Artisan::call('migrate:rollback', ['--database' => 'own', '--force' => true, '--step' => 99]),

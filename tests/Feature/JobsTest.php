@@ -8,7 +8,6 @@ use App\Models\Job;
 use App\Models\Record\Reading;
 use App\Models\Site;
 use App\Models\System;
-use Database\Seeders\DatabaseSeeder;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
@@ -43,7 +42,7 @@ it('reads every demo file and every example through the public door, several at 
 });
 
 it('loses nothing on the way out and in again, records included', function (): void {
-    $this->seed(DatabaseSeeder::class);
+    seedDemo();
     $job = Job::at('Lock Keeper\'s Row 4');
     installer($job);
     $out = $this->get("/jobs/{$job->id}/job-file")
@@ -190,7 +189,7 @@ it('reports what is wrong with a file and where, keeps nothing of it, and reads 
 it(
     'opens another system, a next visit as the last one left it, a sister to be confirmed, and a house like it',
     function (): void {
-        $this->seed(DatabaseSeeder::class);
+        seedDemo();
         $row = Job::at('Lock Keeper\'s Row 4');
         installer($row);
         $copy = fn (array $fields) => $this->postJson("/jobs/{$row->id}/copies", [
@@ -261,7 +260,7 @@ it(
 );
 
 it('finds a job by the trade\'s other words for a thing, and sifts', function (): void {
-    $this->seed(DatabaseSeeder::class);
+    seedDemo();
     summarized();
     installer(Job::at('Tollhouse'));
     $found = fn (string $find, string $show = 'all'): array => array_column(

@@ -6,7 +6,6 @@ use App\Handover\HandoverPage;
 use App\Models\Job;
 use App\Records\Power\PowerFlag;
 use App\Records\Progress;
-use Database\Seeders\DatabaseSeeder;
 use Illuminate\Support\Facades\DB;
 
 /** Everything of a job that practice could touch. */
@@ -212,7 +211,7 @@ it(
 it(
     'shows the mark of demo data on every page, paper and file, and takes its rows for real ones there',
     function (): void {
-        $this->seed(DatabaseSeeder::class);
+        seedDemo();
         $job = Job::at('Lock Keeper\'s Row 4');
         installer($job);
         foreach (['survey', 'plan', 'set', 'prove', 'handover'] as $stage) {

@@ -17,14 +17,13 @@ use App\Share\SharedPage;
 use App\Survey\SurveyPage;
 use App\Trace\TraceBook;
 use App\Trace\TracePage;
-use Database\Seeders\DatabaseSeeder;
 
 // The TypeScript types mirror what PHP pages send. Real pages of the demo data are written as TypeScript constants
 // of those types, and the TypeScript compiler says whether they still fit: a field too many, too few or of another
 // kind fails here.
 
 it('sends what the TypeScript types say', function (): void {
-    $this->seed(DatabaseSeeder::class);
+    seedDemo();
     [$finished, $waiting] = [Job::at('Lock Keeper\'s Row 4'), Job::at('Lock Keeper\'s Row 6')];
     $fault = Job::at('Quay House');
     $plan = House::of($finished)->plan ?? throw new LogicException('The finished house has a plan.');

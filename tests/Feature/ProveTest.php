@@ -10,7 +10,6 @@ use App\Prove\Coverage\CoverageSheet;
 use App\Prove\Coverage\CoverageView;
 use App\Records\Progress;
 use App\Records\Step\StepRecord;
-use Database\Seeders\DatabaseSeeder;
 use Unionbit\Core\Proving\Step\Sign;
 
 function start(Job $job, string $step): Illuminate\Testing\TestResponse
@@ -151,7 +150,7 @@ it('proves by continuity with the power off from beginning to end', function ():
 });
 
 it('keeps signatures, and writes the record as PDF and CSV', function (): void {
-    $this->seed(DatabaseSeeder::class);
+    seedDemo();
     $job = Job::at('Tollhouse');
     installer($job);
     $sign = fn (array $fields) => $this->postJson("/jobs/{$job->id}/signatures", [
@@ -369,7 +368,7 @@ it('says what the proofs are worth so far, piece by piece, and more with each', 
 });
 
 it('leaves a record closed before rest and drop-off were asked for as it was certified', function (): void {
-    $this->seed(DatabaseSeeder::class);
+    seedDemo();
     $closed = Job::at('Lock Keeper\'s Row 4');
     installer($closed);
     $file = json_decode(
@@ -395,7 +394,7 @@ it('leaves a record closed before rest and drop-off were asked for as it was cer
 });
 
 it('asks a record for nothing that was asked for only after it was closed', function (): void {
-    $this->seed(DatabaseSeeder::class);
+    seedDemo();
     $closed = Job::at('Lock Keeper\'s Row 4');
     installer($closed);
     $file = json_decode((string) $this->get("/jobs/{$closed->id}/job-file")->getContent(), true);

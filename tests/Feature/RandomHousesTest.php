@@ -3,7 +3,6 @@
 declare(strict_types=1);
 
 use App\Models\Job;
-use App\Models\User;
 use Unionbit\Core\Job\ExampleHouse;
 use Unionbit\Core\Job\File\SurveyFile;
 use Unionbit\Core\Tests\Support\House;
@@ -46,7 +45,7 @@ function markedSurvey(int $seed): array
     return $survey;
 }
 
-it('holds a random survey with random marks through every stage', function (int $seed): void {
+$stands = function (int $seed): void {
     $job = Job::factory()->create(['survey' => markedSurvey($seed)]);
     installer($job);
     $stages = function () use ($job, $seed): void {
@@ -99,4 +98,8 @@ it('holds a random survey with random marks through every stage', function (int 
     $open = traceRow($job->refresh(), 'open', ['complaint' => [], 'history' => [], 'at' => 'wall']);
     expect($open->status())->toBeIn([201, 422], "house {$seed}");
     $stages();
-})->with(range(1, 10));
+};
+
+it('holds a random survey with random marks through every stage', $stands)->with([2, 3, 4]);
+
+it('holds many of them', $stands)->with(range(5, 30))->group('nightly');

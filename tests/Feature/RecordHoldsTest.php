@@ -10,7 +10,6 @@ use App\Models\Record\Reading;
 use App\Models\Record\Waiver;
 use App\Records\Append;
 use App\Records\Progress;
-use Database\Seeders\DatabaseSeeder;
 use Illuminate\Auth\Access\AuthorizationException;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
@@ -19,7 +18,7 @@ use Illuminate\Support\Facades\Storage;
 /** A finished job of the demo, and somebody of its crew signed in. */
 function finished(): Job
 {
-    test()->seed(DatabaseSeeder::class);
+    seedDemo();
     $job = Job::at('Lock Keeper\'s Row 4');
     installer($job);
 

@@ -53,7 +53,7 @@ it('gives the interface the same conversions that it says', function (): void {
 });
 
 it('changes for the whole crew what is shown and typed, and nothing that is kept', function (): void {
-    $this->seed();
+    seedDemo();
     $job = Job::at('Tollhouse');
     installer($job);
     $other = User::query()->where('name', 'Sedge Barrow')->sole();
@@ -87,7 +87,7 @@ it('changes for the whole crew what is shown and typed, and nothing that is kept
 });
 
 it('says nothing in other units to a crew that thinks in metric ones', function (string $site): void {
-    $this->seed();
+    seedDemo();
     $job = Job::at($site);
     installer($job);
     $told = function () use ($job): array {

@@ -5,7 +5,6 @@ declare(strict_types=1);
 use App\Database\WordIndex;
 use App\House\House;
 use App\Models\Job;
-use Database\Seeders\DatabaseSeeder;
 use Illuminate\Support\Facades\DB;
 use Unionbit\Core\Terminal\TradeWords;
 
@@ -26,7 +25,7 @@ function glossary(): array
 }
 
 it('finds jobs by every word of the glossary, and by the other names in use', function (): void {
-    $this->seed(DatabaseSeeder::class);
+    seedDemo();
     $job = Job::at('Tollhouse');
     installer($job);
     // One of each kind of house beside the demo's, so that each thing of the trade stands somewhere.
@@ -130,7 +129,7 @@ it('searches the database as the words say, whole or as a beginning', function (
 ]);
 
 it('limits after the search, and says how many there are', function (): void {
-    $this->seed(DatabaseSeeder::class);
+    seedDemo();
     summarized();
     installer(Job::at('Tollhouse'));
     $page = $this->get('/jobs?rows=3&find=saltmarsh')->assertOk();

@@ -102,15 +102,17 @@ it('puts everything on that can be put on, and is asked alike by meter and Trace
             ->toBeTrue($thing->key())
             ->and((string) json_encode($thing->label($circuit)))
             ->not->toBe('');
-        foreach ([[CallName::Idle, true], [$call, false], [CallName::Idle, false]] as [$asked, $dead]) {
+        // With the link the other way at rest alone: by the call it was asked as landed.
+        $asking = [[CallName::Idle, false], ...$link === null ? [[CallName::Idle, true], [$call, false]] : []];
+        foreach ($asking as [$asked, $dead]) {
             $setup = $dead ? Setup::isolated() : FaultedCall::setup($circuit, $asked);
             $test = $setups->of($strip, $asked, $dead);
             $hands = $strip->on($setup, $circuit);
             $solved = $world->solve($test, null, []);
             $point = $dead ? null : $circuit->operate($hands);
-            // A sixth of the pairs with each thing, another sixth with the next.
+            // A part of the pairs with each thing, another part with the next.
             foreach ($pairs as $n => [$a, $b]) {
-                if (($n + $t) % 6 !== 0) {
+                if (($n + $t) % ($link === null ? 8 : 24) !== 0) {
                     continue;
                 }
                 $meter = $dead ? (new Meter($circuit))->manyOhms($hands, [[$a, $b]])[0] : $point?->between($a, $b);
@@ -236,9 +238,9 @@ it('holds every mark of damage on every conductor: circuit, faults, proofs, what
                         ->and($circuit->point($metal)->place)
                         ->not->toBeNull();
                 }
-                // What costs seconds: a mark in four hundred, and metal once in every sixth house.
-                $metal = $condition === Condition::Cabinet && $conductor->number === 1 && crc32($id) % 6 === 0;
-                if ($n++ % 401 !== 0 && ! ($metal && $cable->id === 'A')) {
+                // What costs seconds: a mark in eight hundred, and metal once in every twelfth house.
+                $metal = $condition === Condition::Cabinet && $conductor->number === 1 && crc32($id) % 12 === 0;
+                if ($n++ % 801 !== 0 && ! ($metal && $cable->id === 'A')) {
                     continue;
                 }
                 $faults = House::faults()->of($circuit);

@@ -66,6 +66,8 @@ function readersOf(): array
             static fn ($f): array => [$f->id, $f->prior],
             House::faults()->of($p->circuit()),
         ),
+        'assumptions' => static fn (Installation $h): mixed => PlateAsFound::assumptions($h),
+        'search' => static fn (Installation $h, Plan $p): mixed => SearchWords::of($h, $p),
         'readings' => static function (Installation $h, Plan $p): mixed {
             $meter = new Meter($p->circuit());
             $common = $h->archetype->transformers[0]->common;
@@ -84,7 +86,6 @@ function readersOf(): array
             static fn ($s): array => [$s->key(), $s->wait],
             (new Steps($p))->all(),
         ),
-        'search' => static fn (Installation $h, Plan $p): mixed => SearchWords::of($h, $p),
         'overflow' => static fn (Installation $h, Plan $p): mixed => [
             OverflowPlacement::pans($p),
             OverflowPlacement::pans(new Plan($h, House::profile('power-sharing-1h-1c'), $p->landing)),
@@ -96,12 +97,9 @@ function readersOf(): array
         'as found' => static function (Installation $h): mixed {
             $found = FoundPlan::of($h);
 
-            return [
-                PlateAsFound::assumptions($h),
-                $found === null
-                    ? null
-                    : array_map(static fn ($s): array => [$s->key(), $s->setup], (new Steps($found))->all()),
-            ];
+            return $found === null
+                ? null
+                : array_map(static fn ($s): array => [$s->key(), $s->setup], (new Steps($found))->all());
         },
         'thermostats' => static fn (Installation $h): mixed => ThermostatChoice::rank(
             $h,
@@ -122,9 +120,15 @@ function readerBetween(Installation $one, Installation $other): ?string
 
         return new Plan($house, $profile, LetterToLetter::landing($house, $profile));
     };
-    [$first, $second] = [$plan($one), $plan($other)];
+    // What a part says of a house is asked once, however many others the house is held against.
+    static $said = [];
+    $says = static function (string $name, Closure $reader, Installation $house) use (&$said, $plan): string {
+        $key = md5(serialize([$house->archetype->id, SurveyFile::write($house)]));
+
+        return $said["{$name} {$key}"] ??= md5(serialize($reader($house, $plan($house))));
+    };
     foreach (readersOf() as $name => $reader) {
-        if (serialize($reader($one, $first)) !== serialize($reader($other, $second))) {
+        if ($says($name, $reader, $one) !== $says($name, $reader, $other)) {
             return $name;
         }
     }

@@ -39,7 +39,8 @@ it('takes the order that is quicker, fan first and never losing a proof', functi
     $waits = new Waits($plan->installation);
     $steps = (new Steps($plan))->all();
     $route = Route::of($steps, $school, $waits);
-    $find = static fn (string $key): Step => (new Steps($plan))->find($key) ?? throw new LogicException($key);
+    $byKey = array_combine(array_map(static fn (Step $s): string => $s->key(), $steps), $steps);
+    $find = static fn (string $key): Step => $byKey[$key];
     $byCall = [];
     foreach ($route->keys as $key) {
         $byCall[$find($key)->call->value][] = $key;
