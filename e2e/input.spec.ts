@@ -82,14 +82,27 @@ test('two people on one house: the later one is told and loses nothing', async (
     await expect(other.getByText('No conductors yet')).toBeVisible();
     await conductor(page, 'red R>R !', 1);
 
+    // What does not touch what was done meanwhile is taken, beside it.
     const entry = other.getByRole('textbox', { name: /conductor/ });
     await entry.fill('wht W>W !');
     await entry.press('Enter');
-    await expect(other.locator('#entry-bad')).toContainText('Wren Halyard added 1 red.');
-    await expect(entry).toHaveValue('wht W>W !');
-    await expect(other.locator('tr[data-conductor="1"]')).toContainText('red');
-    await entry.press('Enter');
     await expect(other.locator('tr[data-conductor="2"]')).toContainText('white');
+    await expect(other.locator('tr[data-conductor="1"]')).toContainText('red');
+
+    // The same conductor: told, and the line stays to be sent again.
+    await page.reload();
+    await page.getByRole('button', { name: 'Change conductor 1' }).click();
+    await page.getByRole('textbox', { name: /conductor/ }).fill('red R>C !');
+    await page.keyboard.press('Enter');
+    await expect(page.locator('tr[data-conductor="1"]')).toContainText('C');
+    await other.getByRole('button', { name: 'Change conductor 1' }).click();
+    await entry.fill('red R>W !');
+    await entry.press('Enter');
+    await expect(other.locator('#entry-bad')).toContainText('Wren Halyard changed 1 red');
+    await expect(entry).toHaveValue('red R>W !');
+    await expect(other.getByRole('alert')).toHaveCount(1);
+    await entry.press('Enter');
+    await expect(other.locator('tr[data-conductor="1"]')).toContainText('W');
     await other.context().close();
 });
 

@@ -16,7 +16,7 @@ use Unionbit\Core\Words\Message;
 
 /**
  * Changes a job's shared document: one transaction, one revision. Sending the same edit again changes nothing;
- * an edit made on an older version is refused with both sides told.
+ * an edit made on an older version is kept beside those since where they do not touch, else both sides are told.
  */
 final class EditDocument
 {

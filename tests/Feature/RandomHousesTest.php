@@ -32,15 +32,19 @@ function markedSurvey(int $seed): array
                 ),
             );
             if ($pick->one([true, false, false, false])) {
-                $conductor[$pick->one(['near', 'far'])] = ['state' => $pick->one(['spare', 'capped', 'cut', 'broken'])];
+                $conductor[$pick->one(['near', 'far'])] = [
+                    'state' => $pick->one(['spare', 'capped', 'cut', 'broken']),
+                ];
             }
         }
     }
-    $place = $pick->one(['wall', 'indoor']);
-    $survey['jumpers'] = $pick->one([
-        [],
-        [['place' => $place, 'a' => $pick->one(['R', 'W', 'Y']), 'b' => $pick->one(['C', 'G', 'W2']), 'label' => 'tie']],
-    ]);
+    $tie = [
+        'place' => $pick->one(['wall', 'indoor']),
+        'a' => $pick->one(['R', 'W', 'Y']),
+        'b' => $pick->one(['C', 'G', 'W2']),
+        'label' => 'tie',
+    ];
+    $survey['jumpers'] = $pick->one([[], [$tie]]);
 
     return $survey;
 }

@@ -19,6 +19,7 @@ it('reads a meter as people type it', function (string $typed, MeterMode $mode, 
 })->with([
     ['26.4', MeterMode::Volts, 26.4],
     ['26,4', MeterMode::Volts, 26.4],
+    ['27.0V', MeterMode::Volts, 27.0],
     [' 0 ', MeterMode::Volts, 0.0],
     ['.5', MeterMode::Ohms, 0.5],
     ['1e3', MeterMode::Ohms, 1000.0],
@@ -34,7 +35,8 @@ it('refuses what no meter shows', function (string $typed, MeterMode $mode, stri
     );
 })->with([
     ['', MeterMode::Volts, 'missing'],
-    ['24V', MeterMode::Volts, '"24V" is no reading'],
+    ['24mV', MeterMode::Volts, '"24mV" is no reading'],
+    ['24V', MeterMode::Ohms, '"24V" is no reading'],
     ['−5', MeterMode::Volts, 'no sign'],
     ['601', MeterMode::Volts, '0 to 600 V'],
     ['OL', MeterMode::Amps, 'OL is no reading in A'],

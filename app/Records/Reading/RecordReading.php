@@ -84,10 +84,12 @@ final class RecordReading
                 JointReasons::before($job, $place, $context->step),
             );
 
+            // Begun anew since it was taken: it belongs to no run of the step any more, and stands beside it.
+            $ofRun = $place->step === null || StepRecord::isOfRun($job, $place->step, $taken);
+
             return [
                 'stage' => $place->stage,
-                // Begun anew since it was taken: it belongs to no run of the step any more, and stands beside it.
-                'step' => $place->step === null || StepRecord::isOfRun($job, $place->step, $taken) ? $place->step : null,
+                'step' => $ofRun ? $place->step : null,
                 'at' => $taken->at,
                 'call' => $place->call,
                 'mode' => $place->mode,

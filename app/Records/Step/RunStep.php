@@ -16,8 +16,8 @@ use Illuminate\Support\Str;
 use Unionbit\Core\Words\Message;
 
 /**
- * Starts a proving step, calls it once more, or ends it with everything put back. The power flag has to agree with the set-up. A higher
- * stage may be started while its lower one runs: that one then ends in the same moment.
+ * Starts a proving step, calls it once more, or ends it with everything put back. The power flag has to agree with the
+ * set-up. A higher stage may be started while its lower one runs: that one then ends in the same moment.
  */
 final class RunStep
 {

@@ -42,6 +42,8 @@ export function EntryLine({
     const [lastLine, setLastLine] = useState('');
     const [preview, setPreview] = useState<{ line: string; entry: EntryPreview } | null>(null);
     const [tried, setTried] = useState(false);
+    // Why the line in the field was not kept: said here, once.
+    const [problem, setProblem] = useState<string | null>(null);
     const [sending, setSending] = useState<string[]>([]);
     const [refused, setRefused] = useDraft<{ line: string; why: string }[]>(`${jobId}/entry/refused`, []);
     const field = useRef<HTMLInputElement>(null);
@@ -75,14 +77,16 @@ export function EntryLine({
             ? await edits.send('change-conductor', { cable: cable.id, number: changing.number, line: mine })
             : await edits.send('add-conductor', { cable: cable.id, line: mine });
         setSending((now) => now.filter((_, index) => index !== now.indexOf(mine)));
+        if (answer.kind !== 'ok') edits.clear();
         if (answer.kind === 'ok') {
             setLastLine(mine);
+            setProblem(null);
             onDone();
         } else if (field.current?.value === bare) {
             setLine(mine);
             setTried(true);
+            setProblem(said(answer));
         } else {
-            edits.clear();
             setRefused((now) => [...now, { line: mine, why: said(answer) }]);
         }
         field.current?.focus();
@@ -92,7 +96,7 @@ export function EntryLine({
     const take = (next: string) => {
         setLine(next);
         setTried(false);
-        edits.clear();
+        setProblem(null);
         field.current?.focus();
     };
     const entry = line.trim() === '' ? undefined : preview?.entry;
@@ -101,8 +105,8 @@ export function EntryLine({
         entry?.number ??
         cable.conductors.reduce((most, conductor) => Math.max(most, conductor.number), 0) + 1;
     const shown =
-        tried && edits.problem?.kind === 'invalid'
-            ? said(edits.problem)
+        tried && problem !== null
+            ? problem
             : entry?.problems
                   .filter((problem) => problem.value !== '' || tried)
                   .map((problem) => problem.message)
@@ -171,7 +175,7 @@ export function EntryLine({
                     onChange={(event) => {
                         setLine(event.target.value);
                         setTried(false);
-                        edits.clear();
+                        setProblem(null);
                     }}
                     onPaste={(event) => {
                         const lines = event.clipboardData
