@@ -368,7 +368,12 @@ test('a connection dropped in mid-step: the entry is kept, and sent once when th
     await expect(page.locator('main')).toContainText('yes');
     await page.getByRole('button', { name: 'Call has ended' }).click();
     await page.getByRole('button', { name: 'Yes: Everything shuts off when the call ends' }).click();
-    await expect(page.getByRole('button', { name: /Call again|Call is on/ })).toBeVisible();
+    // What was taken stays: what is missing is called for again, or everything anew.
+    await page.getByRole('button', { name: 'On again for what is missing' }).click();
+    await expect(page.locator('main')).toContainText('Blower runs');
+    await expect(page.getByRole('button', { name: 'Yes: Blower runs' })).toBeHidden();
+    await page.getByRole('button', { name: 'Call has ended' }).click();
+    await expect(page.getByRole('button', { name: 'Everything anew' })).toBeVisible();
 });
 
 test("two devices on one job: the same step, each other's readings within two seconds", async ({ page, browser }) => {

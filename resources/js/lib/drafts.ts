@@ -26,24 +26,26 @@ export function useDraft<T>(place: string, plain: T): [T, (next: T | ((now: T) =
     const key = `${PREFIX}${user?.id ?? ''}/${place}`;
     const [state, setState] = useState(() => ({ key, typed: read<T>(key) }));
     if (state.key !== key) setState({ key, typed: read<T>(key) });
-    const now = useRef({ key, plain });
+    const typed = state.key === key ? state.typed : read<T>(key);
+    // What is set is written at once: after it was sent the field may be gone before React comes to it.
+    const now = useRef({ key, plain, typed });
     useEffect(() => {
-        now.current = { key, plain };
+        now.current = { key, plain, typed };
     });
-    const set = useCallback((next: T | ((now: T) => T)) => {
-        const here = now.current;
-        setState((was) => {
-            const held = was.key === here.key && was.typed !== NOTHING ? was.typed : here.plain;
-            const value = next instanceof Function ? next(held) : next;
-            const typed = same(value, here.plain) ? NOTHING : value;
-            write(here.key, typed);
-            return { key: here.key, typed };
-        });
+    const put = useCallback((next: T | undefined) => {
+        now.current.typed = next;
+        write(now.current.key, next);
+        setState({ key: now.current.key, typed: next });
     }, []);
-    const drop = useCallback(() => {
-        write(now.current.key, NOTHING);
-        setState({ key: now.current.key, typed: NOTHING });
-    }, []);
+    const set = useCallback(
+        (next: T | ((now: T) => T)) => {
+            const { typed: was, plain: held } = now.current;
+            const value = next instanceof Function ? next(was === NOTHING ? held : was) : next;
+            put(same(value, held) ? NOTHING : value);
+        },
+        [put],
+    );
+    const drop = useCallback(() => put(NOTHING), [put]);
     // The same words came in by another way, as from another tab: they are sent.
     const held = JSON.stringify(plain);
     useEffect(() => {
@@ -58,7 +60,6 @@ export function useDraft<T>(place: string, plain: T): [T, (next: T | ((now: T) =
         window.addEventListener('storage', elsewhere);
         return () => window.removeEventListener('storage', elsewhere);
     }, [key]);
-    const typed = state.key === key ? state.typed : read<T>(key);
     return [typed === NOTHING ? plain : typed, set, drop];
 }
 
