@@ -10,4 +10,4 @@ database="${2:-$PWD/database/e2e.sqlite}"
 export APP_ENV=e2e APP_DEBUG=false UNIONBIT_SOLO=0 DB_DATABASE="$database" UNIONBIT_CLOCK="${3:-clock-offset}" SESSION_DRIVER="${SESSION_DRIVER:-file}" CACHE_STORE=file BCRYPT_ROUNDS=4
 rm -f "storage/framework/$UNIONBIT_CLOCK"
 cd public
-PHP_CLI_SERVER_WORKERS=3 exec php -d expose_php=0 -d memory_limit=128M -d opcache.enable_cli=1 -d opcache.jit_buffer_size=64M -d opcache.jit=tracing -d variables_order=EGPCS -d upload_max_filesize=64M -d post_max_size=80M -d max_file_uploads=20 -S "127.0.0.1:$1" ../bin/router.php >/dev/null 2>&1
+PHP_CLI_SERVER_WORKERS=3 exec php -d expose_php=0 -d memory_limit=128M -d opcache.enable_cli=1 -d variables_order=EGPCS -d upload_max_filesize=64M -d post_max_size=80M -d max_file_uploads=20 -S "127.0.0.1:$1" ../bin/router.php >/dev/null 2>&1
