@@ -1,5 +1,5 @@
 import { expect, test, type Page } from './test';
-import { openJob, raise, signIn, stage } from './support';
+import { beginAtRest, openJob, signIn, stage } from './support';
 
 const byThumb = (page: Page, name: string) => page.locator('.tapestrip').getByRole('link', { name }).click();
 
@@ -63,13 +63,7 @@ test('a figure of a running step comes back on its own pair, the meter open on a
         .first()
         .click();
     await byThumb(page, 'Prove');
-    await raise(page, 'live', '26.6');
-    await page
-        .getByRole('group', { name: 'Calls' })
-        .getByRole('button', { name: /^At rest/ })
-        .click();
-    await page.getByRole('button', { name: /^(Begin|Nothing is called)/ }).click();
-    await expect(page.getByRole('button', { name: 'At rest is done' })).toBeVisible();
+    await beginAtRest(page);
     await page.locator('.dock__handle').click();
     // Not the pair that is asked for first.
     const second = page.getByRole('combobox', { name: 'Probe A' });

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from './test';
-import { chooseFile, openJob, raise, signIn, stage } from './support';
+import { beginAtRest, chooseFile, openJob, signIn, stage } from './support';
 
 // A day with a bad signal: nothing that was typed, seen or photographed is lost, and all of it arrives once.
 
@@ -15,13 +15,7 @@ test('without a signal the probes go on, and each figure arrives at the pair tha
     await signIn(page);
     await openJob(page, "Sailmaker's Loft");
     await stage(page, 'Prove');
-    await raise(page, 'live', '26.6');
-    await page
-        .getByRole('group', { name: 'Calls' })
-        .getByRole('button', { name: /^At rest/ })
-        .click();
-    await page.getByRole('button', { name: /^(Begin|Nothing is called)/ }).click();
-    await expect(page.getByRole('button', { name: 'At rest is done' })).toBeVisible();
+    await beginAtRest(page);
     const at = () => page.getByRole('combobox', { name: 'Probe A' }).inputValue();
     await page.context().setOffline(true);
     const pairs: string[] = [];

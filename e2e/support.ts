@@ -185,3 +185,14 @@ export async function another(browser: Browser, page: Page): Promise<Page> {
     const context = await browser.newContext({ baseURL: base, viewport: { width: 390, height: 844 } });
     return context.newPage();
 }
+
+/** Begins the proof at rest on the page of Prove, with the power on. */
+export async function beginAtRest(page: Page): Promise<void> {
+    await raise(page, 'live', '26.6');
+    await page
+        .getByRole('group', { name: 'Calls' })
+        .getByRole('button', { name: /^At rest/ })
+        .click();
+    await page.getByRole('button', { name: /^(Begin|Nothing is called)/ }).click();
+    await expect(page.getByRole('button', { name: 'At rest is done' })).toBeVisible();
+}

@@ -17,7 +17,7 @@ use Unionbit\Core\Words\Message;
 final class Beside
 {
     /** Follow from the answers while nobody has chosen the equipment: two answers do not touch over them. */
-    private const FOLLOWS = ['survey/archetype', 'survey/units', 'survey/equipmentFrom'];
+    private const FOLLOWS = ['survey/archetype', 'survey/equipmentFrom'];
 
     /**
      * Changes the job's attributes and saves nothing.

@@ -31,7 +31,7 @@ final class FiguresPage
                     ? null
                     : Message::of(
                         'figures.page.house',
-                        equipment: $plan->installation->archetype->title,
+                        equipment: $plan->installation->equipment(),
                         thermostat: $plan->profile->title,
                     ),
             'figures' => array_map(static fn (Figure $f): array => self::figure($f, $plan), Figures::of($plan)),

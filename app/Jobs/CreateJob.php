@@ -40,7 +40,7 @@ final readonly class CreateJob
         $archetype = $this->catalog->archetype($archetypeId ?? 'furnace-gas-1h-1c');
         $cables = [new Cable('A', Place::Wall, Place::Indoor, 18, $feet, [])];
         if ($archetype->coolStages > 0) {
-            $cables[] = new Cable('B', Place::Indoor, Place::Outdoor, 18, Cable::OUTDOOR_FEET, []);
+            $cables[] = Cable::toOutdoors();
         }
         $answers =
             $archetypeId === null ? new Answers() : EquipmentMatch::answersOf($archetype)->with('supplies', null);

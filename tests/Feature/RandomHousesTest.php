@@ -72,8 +72,9 @@ $stands = function (int $seed): void {
             ] as $page
         ) {
             $answer = $this->get("/jobs/{$job->id}/{$page}", ['Accept' => 'text/html,application/json']);
-            // What a stage has not yet is said, never a fault of the program.
-            expect($answer->status())->toBeLessThan(500, "house {$seed}, {$page}");
+            // Without a plan what rests on one sends back to it, or is not there.
+            $allowed = $job->refresh()->plan === null ? [200, 302, 404] : [200];
+            expect($answer->status())->toBeIn($allowed, "house {$seed}, {$page}");
         }
         foreach ($this->get("/jobs/{$job->id}/prove")->inertiaProps('steps') ?? [] as $step) {
             $tells = $this->getJson("/jobs/{$job->id}/cannot-tell?step={$step['key']}");

@@ -11,6 +11,7 @@ use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Storage;
 use Unionbit\Core\Job\EquipmentFrom;
 use Unionbit\Core\Job\File\ConductorSchedule;
+use Unionbit\Core\Visit\SearchWords;
 
 /** @return array<string, mixed> */
 function surveyPage(Job $job): array
@@ -620,3 +621,54 @@ it('follows the answers while nobody has chosen the equipment, and says so until
         null,
     ],
 ]);
+
+it('takes no plan in use away for an answer, and says what differs', function (): void {
+    installer();
+    $id = newId();
+    $this->postJson('/jobs', [
+        'id' => $id,
+        'site' => 'Tollhouse',
+        'kind' => 'replacement',
+        'archetype' => null,
+        'feet' => '45',
+    ])->assertCreated();
+    $job = Job::query()->findOrFail($id);
+    foreach (['red R>R !', 'white W>W !', 'green G>G !', 'yellow Y>Y !', 'blue C>C !'] as $line) {
+        editSurvey($job, 'add-conductor', ['cable' => 'A', 'line' => $line])->assertOk();
+    }
+    // Nobody has described it: no word of the equipment that stands in its place finds it.
+    expect(implode(' ', said(SearchWords::of(House::of($job->refresh())->installation, null))))->not->toContain(
+        'urnace',
+    );
+    foreach ([['op' => 'choose', 'profile' => 'c-powered-1h-1c'], ['op' => 'use']] as $edit) {
+        $this->postJson("/jobs/{$id}/plan-edits", [
+            'id' => newId(),
+            'version' => $job->refresh()->version,
+            ...$edit,
+        ])->assertOk();
+    }
+    $codes = static fn (): array => array_column(surveyPage($job->refresh())['findings'], 'code');
+    $answer = static fn (string $key, string $value) => editSurvey($job, 'answer', [
+        'key' => $key,
+        'value' => $value,
+    ])->assertOk();
+    foreach (
+        ['outdoor' => 'cools', 'coolStages' => '1', 'heatSource' => 'gas', 'heatStages' => '1'] as $key => $value
+    ) {
+        $answer($key, $value);
+    }
+    // What stood in its place is what it is: it is seen now, and the plan stays.
+    expect(House::of($job->refresh())->installation->equipmentFrom)
+        ->toBe(EquipmentFrom::Answers)
+        ->and($job->plan)
+        ->not->toBeNull()
+        ->and($codes())
+        ->not->toContain('SC20');
+    $answer('heatStages', '2');
+    expect(House::of($job->refresh())->installation->archetype->id)
+        ->toBe('furnace-gas-1h-1c')
+        ->and($job->plan)
+        ->not->toBeNull()
+        ->and($codes())
+        ->toContain('SC20');
+});

@@ -30,7 +30,7 @@ final class DoorPaper
     {
         $sheet = new Sheet();
         $y = $sheet->take(84);
-        $what = $plan->installation->archetype->title.' · '.Words::say($plan->profile->title);
+        $what = Words::say($plan->installation->equipment()).' · '.Words::say($plan->profile->title);
         $sheet->text(0, $y, Sheet::WIDTH, 24, $site, 19, true);
         $sheet->text(0, $y + 28, Sheet::WIDTH, 32, $what, 13);
         $sheet->text(0, $y + 62, Sheet::WIDTH, 18, $signed, 12);

@@ -44,7 +44,7 @@ final class DrawingPaper
     private static function head(Sheet $sheet, Plan $plan, string $site): void
     {
         $y = $sheet->take(70);
-        $what = $plan->installation->archetype->title.' · '.Words::say($plan->profile->title);
+        $what = Words::say($plan->installation->equipment()).' · '.Words::say($plan->profile->title);
         $sheet->text(0, $y, Sheet::WIDTH, 24, $site, 19, true);
         $sheet->text(0, $y + 28, Sheet::WIDTH, 34, $what, 13);
     }

@@ -29,6 +29,11 @@ final readonly class ReadingPlace
         return $this->stage === Stage::Prove && $this->step === null;
     }
 
+    public function is(self $other): bool
+    {
+        return get_object_vars($this) === get_object_vars($other);
+    }
+
     public function ofStep(string $step): self
     {
         return new self($this->stage, $this->mode, $this->a, $this->b, $step, $this->call);

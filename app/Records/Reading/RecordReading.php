@@ -34,76 +34,90 @@ final class RecordReading
     ): Reading {
         $taken ??= Taken::now();
         $value = MeterValue::parse($typed, $place->mode);
-        $original =
-            $corrects === null
-                ? null
-                : $job->readings()->whereKey($corrects)->first() ??
-                    throw Refused::at('corrects', Message::of('records.record-reading.reading-correct-not-in-job'));
+        $original = self::original($job, $place, $corrects);
 
-        if (
-            $original !== null &&
-            [$original->stage, $original->step, $original->call, $original->mode, $original->a, $original->b] !== [
-                $place->stage,
-                $place->step,
-                $place->call,
-                $place->mode,
-                $place->a,
-                $place->b,
-            ]
-        ) {
+        return Append::row(
+            Reading::class,
+            $id,
+            $job,
+            $user,
+            static fn (): array => self::row($job, $place, $value, $original, $taken),
+        );
+    }
+
+    /** The reading that is corrected: of the same pair, in the same step and mode. */
+    private static function original(Job $job, ReadingPlace $place, ?string $corrects): ?Reading
+    {
+        if ($corrects === null) {
+            return null;
+        }
+        $original =
+            $job->readings()->whereKey($corrects)->first() ??
+            throw Refused::at('corrects', Message::of('records.record-reading.reading-correct-not-in-job'));
+        $was = new ReadingPlace(
+            $original->stage,
+            $original->mode,
+            $original->a,
+            $original->b,
+            $original->step,
+            $original->call,
+        );
+        if (! $was->is($place)) {
             throw Refused::at('corrects', Message::of('records.record-reading.correction-stands-for-reading-same'));
         }
 
-        return Append::row(Reading::class, $id, $job, $user, static function () use (
-            $job,
-            $place,
+        return $original;
+    }
+
+    /**
+     * @param  ?float  $value  in the mode's unit; null is over limit
+     * @return array<string, mixed> the columns of its row
+     */
+    private static function row(
+        Job $job,
+        ReadingPlace $place,
+        ?float $value,
+        ?Reading $original,
+        Taken $taken,
+    ): array {
+        $flag = $original === null ? PowerFlag::of($job, $taken) : PowerFlag::as($original->power);
+        $context = $place->context($job, $flag, $original?->seq, $original === null ? $taken : null);
+        if ($original !== null) {
+            self::sameRun($context->step, $original);
+        } elseif ($context->step !== null) {
+            self::gate($context->step, $flag, $place->mode);
+        }
+        $expected = $context->expect($place->mode, $place->a, $place->b);
+        if ($expected->refused !== null) {
+            throw Refused::at('value', $expected->refused);
+        }
+        $verdict = (new Judge($context->circuit))->reading(
+            $expected,
+            $context->setup,
             $value,
-            $original,
-            $taken,
-        ): array {
-            $flag = $original === null ? PowerFlag::of($job, $taken) : PowerFlag::as($original->power);
-            $context = $place->context($job, $flag, $original?->seq, $original === null ? $taken : null);
-            if ($original !== null) {
-                self::sameRun($context->step, $original);
-            } elseif ($context->step?->offAt !== null && $context->step->isRunning()) {
-                // What was called is no more: a reading now would be held against a call that has ended.
-                throw Refused::at('step', Message::of('records.run-step.call-has-ended'));
-            } elseif ($context->step !== null) {
-                self::gate($context->step->isRunning() || $context->step->isReadAgain(), $flag, $place->mode);
-            }
-            $expected = $context->expect($place->mode, $place->a, $place->b);
-            if ($expected->refused !== null) {
-                throw Refused::at('value', $expected->refused);
-            }
-            $verdict = (new Judge($context->circuit))->reading(
-                $expected,
-                $context->setup,
-                $value,
-                $context->step?->secondsLeft($original->at ?? $taken->at) ?? 0,
-                $context->step?->step->waiting,
-                JointReasons::before($job, $place, $context->step),
-            );
+            $context->step?->secondsLeft($original->at ?? $taken->at) ?? 0,
+            $context->step?->step->waiting,
+            JointReasons::before($job, $place, $context->step),
+        );
+        // Begun anew since it was taken: it belongs to no run of the step any more, and stands beside it.
+        $ofRun = $place->step === null || StepRecord::isOfRun($job, $place->step, $taken);
 
-            // Begun anew since it was taken: it belongs to no run of the step any more, and stands beside it.
-            $ofRun = $place->step === null || StepRecord::isOfRun($job, $place->step, $taken);
-
-            return [
-                'stage' => $place->stage,
-                'step' => $ofRun ? $place->step : null,
-                'at' => $taken->at,
-                'call' => $place->call,
-                'mode' => $place->mode,
-                'a' => $expected->a,
-                'b' => $expected->b,
-                'value' => $value,
-                'power' => $flag->state,
-                'expected' => $expected->toArray(),
-                'outcome' => $verdict->outcome,
-                'reason' => $verdict->reason,
-                'candidates' => $verdict->candidates,
-                'corrects_id' => $original?->id,
-            ];
-        });
+        return [
+            'stage' => $place->stage,
+            'step' => $ofRun ? $place->step : null,
+            'at' => $taken->at,
+            'call' => $place->call,
+            'mode' => $place->mode,
+            'a' => $expected->a,
+            'b' => $expected->b,
+            'value' => $value,
+            'power' => $flag->state,
+            'expected' => $expected->toArray(),
+            'outcome' => $verdict->outcome,
+            'reason' => $verdict->reason,
+            'candidates' => $verdict->candidates,
+            'corrects_id' => $original?->id,
+        ];
     }
 
     /** A correction stands for a reading of the step's last run; after another start it has to be measured anew. */
@@ -114,9 +128,13 @@ final class RecordReading
         }
     }
 
-    private static function gate(bool $running, PowerFlag $flag, MeterMode $mode): void
+    private static function gate(StepRecord $step, PowerFlag $flag, MeterMode $mode): void
     {
-        if (! $running) {
+        if ($step->offAt !== null && $step->isRunning()) {
+            // What was called is no more: a reading now would be held against a call that has ended.
+            throw Refused::at('step', Message::of('records.run-step.call-has-ended'));
+        }
+        if (! $step->isRunning() && ! $step->isReadAgain()) {
             throw Refused::at('step', Message::of('records.record-reading.start-step-first-set-up'));
         }
         $live = $mode === MeterMode::Volts || $mode === MeterMode::Amps;

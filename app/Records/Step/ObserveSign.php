@@ -51,53 +51,15 @@ final class ObserveSign
                     Message::of('records.observe-sign.there-no-proving-step-for', step: $step),
                 );
             $wanted =
-                array_values(
-                    array_filter($record->step->signs, static fn (Sign $s): bool => $s->key === $sign),
-                )[0] ??
+                array_find($record->step->signs, static fn (Sign $s): bool => $s->key === $sign) ??
                 throw Refused::at(
                     'sign',
                     Message::of('records.observe-sign.nothing-called-watched-in-step', sign: $sign),
                 );
-            if (! StepRecord::isOfRun($job, $step, $taken)) {
-                // What was seen in a run that was begun anew since says nothing of the new one.
-                throw Refused::at('step', Message::of('records.observe-sign.begun-anew-since'));
-            }
-            $flag = PowerFlag::of($job, $taken);
-            $dark = $record->step->staysDead || $record->step->method->isAtAnyPower();
-            if (! $record->isRunning() || (! $dark && ! $flag->isLive())) {
-                throw Refused::at(
-                    'power',
-                    $record->isRunning()
-                        ? Message::of('records.observe-sign.nothing-can-run-yet', flag: $flag->says())
-                        : Message::of('records.observe-sign.start-step-first-set-up'),
-                );
-            }
-            if ($how !== null && ($seen || ! in_array($how, Neither::of($wanted), true))) {
-                throw Refused::at(
-                    'how',
-                    Message::of(
-                        'records.observe-sign.never-so',
-                        sign: $wanted->text,
-                        how: $how->label(),
-                        allowed: array_map(static fn (Neither $n): Message => $n->label(), Neither::of($wanted)),
-                    ),
-                );
-            }
-            $dropOff = $wanted->key === Sign::DROP_OFF;
-            if ($record->offAt !== null && ! $dropOff) {
-                throw Refused::at('sign', Message::of('records.run-step.call-has-ended'));
-            }
-            $outcome = match (true) {
-                $how?->takesTime() === true && $record->secondsLeft($taken->at) > 0 => 'too-early',
-                $how !== null => $how->outcome()->value,
-                $dropOff && $record->offAt === null => 'too-early',
-                $seen => 'pass',
-                $dropOff => $record->secondsOfDropOff($taken->at) > 0 ? 'too-early' : 'fail',
-                $record->secondsLeft($taken->at) > 0 && self::waits($job, $record, $wanted, $taken) => 'too-early',
-                default => 'fail',
-            };
-
-            if ($dropOff && $outcome !== 'too-early') {
+            self::gate($job, $record, $wanted, $taken);
+            self::gateHow($wanted, $seen, $how);
+            $outcome = self::outcome($job, $record, $wanted, $seen, $how, $taken);
+            if ($wanted->key === Sign::DROP_OFF && $outcome !== 'too-early') {
                 RunStep::ends($job, $user, $step, $taken->at);
             }
 
@@ -112,6 +74,64 @@ final class ObserveSign
                     self::reason($job, $record, $wanted, $outcome, $taken),
             ];
         });
+    }
+
+    /** Whether this can be seen now: the run is the one it was seen in, it is called, and the power agrees. */
+    private static function gate(Job $job, StepRecord $record, Sign $wanted, Taken $taken): void
+    {
+        if (! StepRecord::isOfRun($job, $record->step->key(), $taken)) {
+            // What was seen in a run that was begun anew since says nothing of the new one.
+            throw Refused::at('step', Message::of('records.observe-sign.begun-anew-since'));
+        }
+        $flag = PowerFlag::of($job, $taken);
+        $dark = $record->step->staysDead || $record->step->method->isAtAnyPower();
+        if (! $record->isRunning() || (! $dark && ! $flag->isLive())) {
+            throw Refused::at(
+                'power',
+                $record->isRunning()
+                    ? Message::of('records.observe-sign.nothing-can-run-yet', flag: $flag->says())
+                    : Message::of('records.observe-sign.start-step-first-set-up'),
+            );
+        }
+        if ($record->offAt !== null && $wanted->key !== Sign::DROP_OFF) {
+            throw Refused::at('sign', Message::of('records.run-step.call-has-ended'));
+        }
+    }
+
+    private static function gateHow(Sign $wanted, bool $seen, ?Neither $how): void
+    {
+        if ($how !== null && ($seen || ! in_array($how, Neither::of($wanted), true))) {
+            throw Refused::at(
+                'how',
+                Message::of(
+                    'records.observe-sign.never-so',
+                    sign: $wanted->text,
+                    how: $how->label(),
+                    allowed: array_map(static fn (Neither $n): Message => $n->label(), Neither::of($wanted)),
+                ),
+            );
+        }
+    }
+
+    private static function outcome(
+        Job $job,
+        StepRecord $record,
+        Sign $wanted,
+        bool $seen,
+        ?Neither $how,
+        Taken $taken,
+    ): string {
+        $dropOff = $wanted->key === Sign::DROP_OFF;
+
+        return match (true) {
+            $how?->takesTime() === true && $record->secondsLeft($taken->at) > 0 => 'too-early',
+            $how !== null => $how->outcome()->value,
+            $dropOff && $record->offAt === null => 'too-early',
+            $seen => 'pass',
+            $dropOff => $record->secondsOfDropOff($taken->at) > 0 ? 'too-early' : 'fail',
+            $record->secondsLeft($taken->at) > 0 && self::waits($job, $record, $wanted, $taken) => 'too-early',
+            default => 'fail',
+        };
     }
 
     /**
@@ -132,25 +152,7 @@ final class ObserveSign
     private static function reason(Job $job, StepRecord $record, Sign $sign, string $outcome, Taken $taken): Message
     {
         if ($sign->load === null) {
-            return match (true) {
-                $outcome === 'pass' => Message::of('records.observe-sign.seen', sign: $sign->text),
-                $sign->key === 'display' => Message::of('records.observe-sign.display-not-seen', sign: $sign->text),
-                $sign->key === Sign::DROP_OFF && $record->offAt === null => Message::of(
-                    'records.observe-sign.end-the-call-first',
-                ),
-                $outcome === 'too-early' => Message::of(
-                    'records.observe-sign.delay-still-running-s-go',
-                    left: Quantity::of(
-                        $sign->key === Sign::DROP_OFF
-                            ? $record->secondsOfDropOff($taken->at)
-                            : $record->secondsLeft($taken->at),
-                        Unit::Seconds,
-                    ),
-                ),
-                $sign->key === Sign::DROP_OFF => Message::of('records.observe-sign.not-stopped', sign: $sign->text),
-                $sign->still => Message::of('records.observe-sign.runs-uncalled', sign: $sign->text),
-                default => Message::of('records.observe-sign.looks-otherwise', sign: $sign->text),
-            };
+            return self::withoutLoad($record, $sign, $outcome, $taken);
         }
         $circuit = House::of($job)->circuit();
         $point = $circuit->operate(
@@ -160,39 +162,41 @@ final class ObserveSign
         $volts = Quantity::volts($point->loadVolts[$sign->load]);
         $state = ($point->loads[$sign->load] ?? LoadState::Rest)->label();
 
-        if ($sign->still) {
-            return $outcome === 'pass'
-                ? Message::of(
-                    'records.observe-sign.circuit-has-at-stopped',
-                    load: $load,
-                    state: $state,
-                    volts: $volts,
-                )
-                : Message::of(
-                    'records.observe-sign.circuit-has-at-float-does',
-                    load: $load,
-                    state: $state,
-                    volts: $volts,
-                );
-        }
+        $of = static fn (string $code): Message => Message::of($code, load: $load, state: $state, volts: $volts);
 
-        return match ($outcome) {
-            'pass' => Message::of(
-                'records.observe-sign.circuit-has-at-was-seen',
-                load: $load,
-                state: $state,
-                volts: $volts,
-            ),
-            'too-early' => Message::of(
+        return match (true) {
+            $sign->still && $outcome === 'pass' => $of('records.observe-sign.circuit-has-at-stopped'),
+            $sign->still => $of('records.observe-sign.circuit-has-at-float-does'),
+            $outcome === 'pass' => $of('records.observe-sign.circuit-has-at-was-seen'),
+            $outcome === 'too-early' => Message::of(
                 'records.observe-sign.delay-still-running-s-go',
                 left: Quantity::of($record->secondsLeft($taken->at), Unit::Seconds),
             ),
-            default => Message::of(
-                'records.observe-sign.circuit-has-at-if-voltage',
-                load: $load,
-                state: $state,
-                volts: $volts,
+            default => $of('records.observe-sign.circuit-has-at-if-voltage'),
+        };
+    }
+
+    /** Why, of what no load of the circuit tells: a display, the drop-off, a look. */
+    private static function withoutLoad(StepRecord $record, Sign $sign, string $outcome, Taken $taken): Message
+    {
+        return match (true) {
+            $outcome === 'pass' => Message::of('records.observe-sign.seen', sign: $sign->text),
+            $sign->key === 'display' => Message::of('records.observe-sign.display-not-seen', sign: $sign->text),
+            $sign->key === Sign::DROP_OFF && $record->offAt === null => Message::of(
+                'records.observe-sign.end-the-call-first',
             ),
+            $outcome === 'too-early' => Message::of(
+                'records.observe-sign.delay-still-running-s-go',
+                left: Quantity::of(
+                    $sign->key === Sign::DROP_OFF
+                        ? $record->secondsOfDropOff($taken->at)
+                        : $record->secondsLeft($taken->at),
+                    Unit::Seconds,
+                ),
+            ),
+            $sign->key === Sign::DROP_OFF => Message::of('records.observe-sign.not-stopped', sign: $sign->text),
+            $sign->still => Message::of('records.observe-sign.runs-uncalled', sign: $sign->text),
+            default => Message::of('records.observe-sign.looks-otherwise', sign: $sign->text),
         };
     }
 }

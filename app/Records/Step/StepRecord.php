@@ -15,6 +15,7 @@ use App\Records\Power\PowerFlag;
 use App\Records\Reading\ShortRepaired;
 use App\Records\SetUp\SetupStrip;
 use App\Records\Taken;
+use Closure;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Collection;
 use Unionbit\Core\Call\CallName;
@@ -93,7 +94,40 @@ final readonly class StepRecord
         $powerOn = PowerFlag::since($job, PowerState::Live, $then);
         $powerOff = PowerFlag::since($job, PowerState::Isolated, $then);
 
-        $waits = new Waits(House::of($job)->installation);
+        $ends = self::ends($steps, $events, new Waits(House::of($job)->installation));
+
+        $records = [];
+        foreach ($steps as $step) {
+            $key = $step->key();
+            $records[$key] = self::lastRun(
+                $step,
+                $events->get($key) ?? new Collection(),
+                $readings->get($key),
+                $observations->get($key),
+                $stood,
+                static fn (StepEvent $called): Carbon => self::ready(
+                    $step,
+                    $called->at,
+                    $powerOn,
+                    $powerOff,
+                    $ends,
+                    $called->event === StepMoment::Forced ? $step->forced : null,
+                ),
+            );
+        }
+
+        return self::withDropOffs(
+            $job->handed_over_at === null ? $records : self::asClosed($records, $job->handed_over_at),
+        );
+    }
+
+    /**
+     * @param  list<Step>  $steps
+     * @param  Collection<array-key, covariant Collection<int, StepEvent>>  $events  by step
+     * @return list<array{key: string, at: Carbon, ran: bool}> every end: of which step, when, whether a compressor ran
+     */
+    private static function ends(array $steps, Collection $events, Waits $waits): array
+    {
         $ends = [];
         foreach ($steps as $step) {
             foreach ($events->get($step->key())?->where('event', StepMoment::End) ?? [] as $event) {
@@ -101,52 +135,46 @@ final readonly class StepRecord
             }
         }
 
-        $records = [];
-        foreach ($steps as $step) {
-            $begun = $events
-                ->get($step->key())
-                ?->filter(static fn (StepEvent $e): bool => $e->event->begins())
-                ->last();
-            $run = self::run($events->get($step->key()), $begun);
-            $called = $run->filter(static fn (StepEvent $e): bool => $e->event->calls())->last();
-            $ended = $run->last(static fn (StepEvent $e): bool => $e->event === StepMoment::End);
-            $off = $run->last(static fn (StepEvent $e): bool => $e->event === StepMoment::Off);
-            $start = $called?->at;
-            $end = $called !== null && $ended !== null && $ended->seq > $called->seq ? $ended->at : null;
-            $read = self::latest(
-                self::asAsked($step, $readings->get($step->key())),
-                $begun?->seq,
-                static fn (Reading $r): string => $r->a.'~'.$r->b,
-            );
-            $records[$step->key()] = new self(
-                $step,
-                $begun?->at,
-                $start,
-                $end,
-                $begun?->seq,
-                $start === null
-                    ? null
-                    : self::ready(
-                        $step,
-                        $start,
-                        $powerOn,
-                        $powerOff,
-                        $ends,
-                        $called->event === StepMoment::Forced ? $step->forced : null,
-                    ),
-                $read,
-                self::latest(
-                    $observations->get($step->key()),
-                    $begun?->seq,
-                    static fn (Observation $o): string => $o->sign,
-                ),
-                $off !== null && $called !== null && $off->seq > $called->seq ? $off->at : null,
-                altered: self::wasAltered($stood, $run, $read),
-            );
-        }
+        return $ends;
+    }
 
-        return self::withDropOffs(
-            $job->handed_over_at === null ? $records : self::asClosed($records, $job->handed_over_at),
+    /**
+     * @param  Collection<int, StepEvent>  $events  of the step
+     * @param  ?Collection<int, Reading>  $readings  of the step
+     * @param  ?Collection<int, Observation>  $observations  of the step
+     * @param  Closure(StepEvent): Carbon  $ready  when it can be judged that was called with this
+     */
+    private static function lastRun(
+        Step $step,
+        Collection $events,
+        ?Collection $readings,
+        ?Collection $observations,
+        SetupStrip $stood,
+        Closure $ready,
+    ): self {
+        $begun = $events->last(static fn (StepEvent $e): bool => $e->event->begins());
+        $run = $begun === null ? new Collection() : $events->filter(static fn ($e): bool => $e->seq >= $begun->seq);
+        $called = $run->last(static fn (StepEvent $e): bool => $e->event->calls());
+        $since = static fn (StepMoment $moment): ?Carbon => $run->last(
+            static fn (StepEvent $e): bool => $e->event === $moment && $e->seq > $called?->seq,
+        )?->at;
+        $read = self::latest(
+            self::asAsked($step, $readings),
+            $begun?->seq,
+            static fn (Reading $r): string => $r->a.'~'.$r->b,
+        );
+
+        return new self(
+            $step,
+            $begun?->at,
+            $called?->at,
+            $since(StepMoment::End),
+            $begun?->seq,
+            $called === null ? null : $ready($called),
+            $read,
+            self::latest($observations, $begun?->seq, static fn (Observation $o): string => $o->sign),
+            $since(StepMoment::Off),
+            altered: self::wasAltered($stood, $run, $read),
         );
     }
 
@@ -368,19 +396,6 @@ final readonly class StepRecord
         }
 
         return $ready;
-    }
-
-    /**
-     * What happened in the last run: from its beginning on.
-     *
-     * @param  ?Collection<int, StepEvent>  $events
-     * @return Collection<int, StepEvent>
-     */
-    private static function run(?Collection $events, ?StepEvent $begun): Collection
-    {
-        return ($events ?? new Collection())
-            ->filter(static fn (StepEvent $e): bool => $begun !== null && $e->seq >= $begun->seq)
-            ->values();
     }
 
     /**

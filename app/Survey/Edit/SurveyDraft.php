@@ -124,7 +124,7 @@ final readonly class SurveyDraft
         $outdoors = $house->outdoorCable();
         $cables = $house->cables;
         if ($archetype->coolStages > 0 && $outdoors === null) {
-            $cables[] = new Cable('B', Place::Indoor, Place::Outdoor, 18, Cable::OUTDOOR_FEET, []);
+            $cables[] = Cable::toOutdoors($house->freeLetter());
         } elseif (
             $archetype->coolStages === 0 &&
             $from === EquipmentFrom::Answers &&
@@ -138,20 +138,25 @@ final readonly class SurveyDraft
 
     /**
      * While no person has chosen the equipment it is what the answers describe; nobody knows it where they do not yet,
-     * or where the catalogue has none. A plan that is in use is not taken from under anybody: there the survey asks.
+     * or where the catalogue has none. A plan in use is not taken from under anybody: where they describe another house
+     * than it stands on, SC20 says so.
      *
      * @return ?Message what it is now, where that has changed
      */
     public function followAnswers(): ?Message
     {
         $house = SurveyFile::read($this->job->survey, $this->house->archetype);
-        if ($house->equipmentFrom === EquipmentFrom::Person || $this->job->planned_at !== null) {
+        if ($house->equipmentFrom === EquipmentFrom::Person) {
             return null;
         }
         $shelf = app(Catalog::class)->shelf();
         $match = EquipmentMatch::of($house->answers, $shelf, $house->archetype->id);
         $from = $match->id === null ? EquipmentFrom::Nobody : EquipmentFrom::Answers;
-        if ($match->id !== null && $match->id !== $house->archetype->id) {
+        $other = $match->id !== null && $match->id !== $house->archetype->id;
+        if ($other && $this->job->planned_at !== null) {
+            return null;
+        }
+        if ($other) {
             $this->choose($shelf->archetype($match->id), $from);
         } elseif ($from !== $house->equipmentFrom) {
             $this->keepHouse($house->toldBy($from));

@@ -30,12 +30,10 @@ final class AddCable implements Edit
         if ($entry->problems !== []) {
             throw Refused::at('line', ...$entry->problems);
         }
-        $taken = array_column($draft->house->cables, 'id');
-        $free = array_values(array_diff(range('A', 'Z'), $taken));
-        if (count($taken) >= SurveyFile::MOST_CABLES) {
+        if (count($draft->house->cables) >= SurveyFile::MOST_CABLES) {
             throw Refused::at('line', Message::of('survey.add-cable.as-many', most: SurveyFile::MOST_CABLES));
         }
-        $cable = $entry->cable($free[0]);
+        $cable = $entry->cable($draft->house->freeLetter());
         $draft->keepHouse($draft->house->withCables([...$draft->house->cables, $cable]));
 
         return Message::of(

@@ -139,6 +139,12 @@ final readonly class Installation
         return null;
     }
 
+    /** The first letter that no cable has. */
+    public function freeLetter(): string
+    {
+        return array_values(array_diff(range('A', 'Z'), array_column($this->cables, 'id')))[0];
+    }
+
     public function withCable(Cable $changed): self
     {
         return $this->withCables(

@@ -121,7 +121,7 @@ final class SearchWords
         return [
             $house->equipment(),
             $house->equipmentInShort(),
-            ...self::equipment($house),
+            ...$house->equipmentSeen() ? self::equipment($house) : [],
             ...self::wiring($house),
             ...$plan === null ? [] : self::planned($plan),
             (string) $house->answers->choice('outdoorModel'),

@@ -49,6 +49,12 @@ final readonly class Cable
         $this->conductors = array_map(static fn (Conductor $c): Conductor => $c->in($id), $conductors);
     }
 
+    /** The usual cable from the board to an outdoor unit, of which nobody has seen a conductor yet. */
+    public static function toOutdoors(string $id = 'B'): self
+    {
+        return new self($id, Place::Indoor, Place::Outdoor, 18, self::OUTDOOR_FEET, []);
+    }
+
     /** Resistance of one conductor end to end, without its landed ends. */
     public function conductorOhms(): float
     {

@@ -19,14 +19,19 @@ const NOTHING = undefined;
  *
  * @param place of the field: the job's id, what it is in it
  * @param plain what the field holds where nothing was typed; setting it drops the draft
+ * @param age milliseconds for which it is worth something
  * @returns the value, its setter, and what drops the draft
  */
-export function useDraft<T>(place: string, plain: T): [T, (next: T | ((now: T) => T)) => void, () => void] {
+export function useDraft<T>(
+    place: string,
+    plain: T,
+    age = MOST_AGE,
+): [T, (next: T | ((now: T) => T)) => void, () => void] {
     const { user } = usePage<Partial<Shared> & Record<string, unknown>>().props;
     const key = `${PREFIX}${user?.id ?? ''}/${place}`;
-    const [state, setState] = useState(() => ({ key, typed: read<T>(key) }));
-    if (state.key !== key) setState({ key, typed: read<T>(key) });
-    const typed = state.key === key ? state.typed : read<T>(key);
+    const [state, setState] = useState(() => ({ key, typed: read<T>(key, age) }));
+    if (state.key !== key) setState({ key, typed: read<T>(key, age) });
+    const typed = state.key === key ? state.typed : read<T>(key, age);
     // What is set is written at once: after it was sent the field may be gone before React comes to it.
     const now = useRef({ key, plain, typed });
     useEffect(() => {
@@ -49,8 +54,8 @@ export function useDraft<T>(place: string, plain: T): [T, (next: T | ((now: T) =
     // The same words came in by another way, as from another tab: they are sent.
     const held = JSON.stringify(plain);
     useEffect(() => {
-        if (JSON.stringify(read<T>(key)) === held) drop();
-    }, [key, held, drop]);
+        if (JSON.stringify(read<T>(key, age)) === held) drop();
+    }, [key, age, held, drop]);
     useEffect(() => {
         const elsewhere = (event: StorageEvent) => {
             if (event.key !== key || event.newValue !== null || event.oldValue === null) return;
@@ -65,10 +70,12 @@ export function useDraft<T>(place: string, plain: T): [T, (next: T | ((now: T) =
 
 const same = (one: unknown, other: unknown) => JSON.stringify(one) === JSON.stringify(other);
 
-function read<T>(key: string): T | undefined {
+function read<T>(key: string, age: number): T | undefined {
     try {
         const text = localStorage.getItem(key);
-        return text === null ? NOTHING : ((JSON.parse(text) as Kept).value as T);
+        if (text === null) return NOTHING;
+        const { value, at } = JSON.parse(text) as Kept;
+        return Date.now() - at > age ? NOTHING : (value as T);
     } catch {
         return NOTHING;
     }

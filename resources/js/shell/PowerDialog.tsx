@@ -16,6 +16,7 @@ export function PowerDialog({ jobId, to, onClose }: { jobId: string; to: 'live' 
     const { supplies, beforeLive, power } = usePage<Frame>().props;
     const sole = supplies.length === 1;
     // A reading that was just taken is the reading: nobody types it twice.
+    // No draft: what proved it dead, or live, was read now and no other time.
     const [volts, setVolts] = useState<Record<string, string>>(() =>
         to === 'live' && sole && supplies[0] && power.read ? { [supplies[0].id]: String(power.read.volts) } : {},
     );

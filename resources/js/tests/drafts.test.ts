@@ -62,6 +62,16 @@ it('is gone here once the same words are sent from another tab, and stays where 
     }
 });
 
+it('gives back no figure that was read too long ago', () => {
+    const meter = () => renderHook(() => useDraft('house/meter', '', 1000));
+    const { result, unmount } = meter();
+    act(() => result.current[1]('26.1'));
+    unmount();
+    expect(meter().result.current[0]).toBe('26.1');
+    localStorage.setItem('draft:4/house/meter', JSON.stringify({ value: '26.1', at: Date.now() - 1001 }));
+    expect(meter().result.current[0]).toBe('');
+});
+
 it('drops what nobody came back to for two weeks', () => {
     const { result } = field();
     act(() => result.current[1]('red'));

@@ -44,11 +44,6 @@ final readonly class HouseChanges
         return new self(sharedKit: $stands, kitStands: $stands);
     }
 
-    public function isNone(): bool
-    {
-        return $this->pulled === null && $this->safety === null && ! $this->sharedKit && $this->mended === [];
-    }
-
     /** @param  list<SafetyDevice>  $safety  all of the house's devices */
     public function withSafety(array $safety): self
     {

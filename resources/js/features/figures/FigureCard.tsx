@@ -1,6 +1,7 @@
 import { clsx } from 'clsx';
 import { useEffect, useState } from 'react';
 import { post } from '@/lib/write/api';
+import { useDraft } from '@/lib/drafts';
 import { field, rounded, sent, shown, unitOf, useUnits, written, type Entry } from '@/lib/units';
 import type { FigureResult, FigureView } from '@/types';
 import { Bad } from '@/ui/State';
@@ -31,7 +32,7 @@ export function FigureCard({
     onKeep?: (key: string, value: number) => void;
 }) {
     const units = useUnits();
-    const [given, setGiven] = useState<Given>({});
+    const [given, setGiven] = useDraft<Given>(`${url}/${figure.key}`, {});
     const { result, bad } = useResult(figure, given, url);
     const keep = (input: Input) => {
         const entry = given[input.key];

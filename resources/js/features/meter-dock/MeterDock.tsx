@@ -67,7 +67,7 @@ export function MeterDock({
     const { job, power, points } = usePage<Frame>().props;
     const probes = useProbes();
     const askPower = useAskPower();
-    const [typed, setTyped] = useTyped([job.id, 'meter', stage, step, call].join('/'), probes, points);
+    const [typed, setTyped] = useTyped([job.id, 'meter', stage, step, call, since].join('/'), probes, points);
     const { record: write, answer, clear } = useRecord<Reading>(job.id);
     const [sheet, setSheet] = useOpen();
     const [correcting, setCorrecting] = useState<Reading | null>(null);

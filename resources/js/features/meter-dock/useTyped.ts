@@ -10,18 +10,21 @@ interface Typed {
     b: string;
 }
 
+/** A figure read longer ago is none of now: the power's own proof lapses after as long. */
+const WORTH = 30 * 60 * 1000;
+
 const NONE: Typed = { figure: '', mode: 'V', a: '', b: '' };
 
 /**
  * The figure that is being typed, with the pair it was read on: both are back after a reload, for the same step or call
- * of the same stage. What is typed while the probes move goes along with them, as the meter in the hand does.
+ * of the same stage, in the same run of it. What is typed while the probes move goes along with them, as the meter in the hand does.
  */
 export function useTyped(
     place: string,
     probes: Probes,
     points: PointInfo[],
 ): [string, (next: string | ((now: string) => string)) => void] {
-    const [typed, set] = useDraft<Typed>(place, NONE);
+    const [typed, set] = useDraft<Typed>(place, NONE, WORTH);
     const { mode, a, b } = probes;
     // Back on the pair that the figure was read on, once, where the house still has it.
     useEffect(() => {
@@ -29,6 +32,7 @@ export function useTyped(
         if (typed.figure === '' || !known(typed.a) || !known(typed.b)) return;
         probes.setMode(typed.mode);
         probes.set(typed.a, typed.b);
+        // The probes that moved since are where a person put them.
         // eslint-disable-next-line react-hooks/exhaustive-deps
     }, [place]);
     return [
