@@ -17,7 +17,8 @@ const NONE: Typed = { figure: '', mode: 'V', a: '', b: '' };
 
 /**
  * The figure that is being typed, with the pair it was read on: both are back after a reload, for the same step or call
- * of the same stage, in the same run of it. What is typed while the probes move goes along with them, as the meter in the hand does.
+ * of the same stage, in the same run of it. What is typed while the probes move goes along with them, as the meter in
+ * the hand does.
  */
 export function useTyped(
     place: string,
