@@ -162,18 +162,20 @@ final class ObserveSign
         $volts = Quantity::volts($point->loadVolts[$sign->load]);
         $state = ($point->loads[$sign->load] ?? LoadState::Rest)->label();
 
-        $of = static fn (string $code): Message => Message::of($code, load: $load, state: $state, volts: $volts);
-
-        return match (true) {
-            $sign->still && $outcome === 'pass' => $of('records.observe-sign.circuit-has-at-stopped'),
-            $sign->still => $of('records.observe-sign.circuit-has-at-float-does'),
-            $outcome === 'pass' => $of('records.observe-sign.circuit-has-at-was-seen'),
-            $outcome === 'too-early' => Message::of(
-                'records.observe-sign.delay-still-running-s-go',
-                left: Quantity::of($record->secondsLeft($taken->at), Unit::Seconds),
-            ),
-            default => $of('records.observe-sign.circuit-has-at-if-voltage'),
-        };
+        return $outcome === 'too-early' ? Message::of(
+            'records.observe-sign.delay-still-running-s-go',
+            left: Quantity::of($record->secondsLeft($taken->at), Unit::Seconds),
+        ) : Message::of(
+            match (true) {
+                $sign->still && $outcome === 'pass' => 'records.observe-sign.circuit-has-at-stopped',
+                $sign->still => 'records.observe-sign.circuit-has-at-float-does',
+                $outcome === 'pass' => 'records.observe-sign.circuit-has-at-was-seen',
+                default => 'records.observe-sign.circuit-has-at-if-voltage',
+            },
+            load: $load,
+            state: $state,
+            volts: $volts,
+        );
     }
 
     /** Why, of what no load of the circuit tells: a display, the drop-off, a look. */
