@@ -37,8 +37,8 @@ return Application::configure(basePath: dirname(__DIR__))
         // Whether it answers, without a session, and without the framework's page, which asks others for its looks.
         then: static function (): void {
             Route::get('/up', static fn (): Response => new Response('up', 200, ['Content-Type' => 'text/plain']));
-            Route::get('/health', [HealthController::class, 'show'])->middleware('throttle:60,1');
-            Route::get('/metrics', [HealthController::class, 'metrics'])->middleware('throttle:60,1');
+            Route::get('/health', [HealthController::class, 'show'])->middleware('throttle:health');
+            Route::get('/metrics', [HealthController::class, 'metrics'])->middleware('throttle:metrics');
         },
     )
     ->withMiddleware(function (Middleware $middleware): void {

@@ -40,7 +40,13 @@ use App\Survey\Identify\IdentifyController;
 use App\Survey\SurveyEditController;
 use App\Trace\ComplaintController;
 use App\Trace\TraceController;
+use App\Web\Middleware\AsNobody;
+use App\Web\Middleware\SignInSolo;
+use App\Web\Middleware\StillOfCrew;
+use Illuminate\Foundation\Http\Middleware\ValidateCsrfToken;
+use Illuminate\Session\Middleware\StartSession;
 use Illuminate\Support\Facades\Route;
+use Illuminate\View\Middleware\ShareErrorsFromSession;
 
 Route::redirect('/', '/jobs');
 
@@ -50,21 +56,32 @@ Route::middleware('guest')->group(function (): void {
     Route::get('/sign-in/code', [SessionController::class, 'code'])->name('code');
     Route::post('/sign-in/code', [SessionController::class, 'check']);
     Route::get('/first-start', [FirstStartController::class, 'create'])->name('first-start');
-    Route::post('/first-start', [FirstStartController::class, 'store'])->middleware('throttle:10,1');
+    Route::post('/first-start', [FirstStartController::class, 'store'])->middleware('throttle:first-start');
     Route::get('/forgot', [DoorController::class, 'forgot'])->name('forgot');
-    Route::post('/forgot', [DoorController::class, 'mail'])->middleware('throttle:5,1');
+    Route::post('/forgot', [DoorController::class, 'mail'])->middleware('throttle:forgot');
 });
 Route::get('/door/{token}', [DoorController::class, 'show'])
-    ->middleware('throttle:60,1')
+    ->middleware('throttle:door')
     ->name('door');
-Route::post('/door/{token}', [DoorController::class, 'store'])->middleware('throttle:20,1');
+Route::post('/door/{token}', [DoorController::class, 'store'])->middleware('throttle:door-use');
 
-Route::get('/shared/{token}', [SharedController::class, 'show'])
-    ->middleware('throttle:60,1')
-    ->name('shared');
-Route::get('/shared/{token}/photos/{photo}', [SharedController::class, 'photo'])
-    ->middleware('throttle:240,1')
-    ->name('shared.photo');
+// Whoever follows a link to a house is nobody here: no session is begun for them.
+Route::withoutMiddleware([
+    StartSession::class,
+    ShareErrorsFromSession::class,
+    ValidateCsrfToken::class,
+    SignInSolo::class,
+    StillOfCrew::class,
+])
+    ->middleware(AsNobody::class)
+    ->group(function (): void {
+        Route::get('/shared/{token}', [SharedController::class, 'show'])
+            ->middleware('throttle:shared')
+            ->name('shared');
+        Route::get('/shared/{token}/photos/{photo}', [SharedController::class, 'photo'])
+            ->middleware('throttle:shared-photo')
+            ->name('shared.photo');
+    });
 
 Route::middleware('auth')->group(function (): void {
     Route::post('/sign-out', [SessionController::class, 'destroy'])->name('sign-out');

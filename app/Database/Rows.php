@@ -13,8 +13,11 @@ final class Rows
 {
     private const AT_ONCE = 250;
 
-    /** Worked out from the jobs, and anew when it is next asked for. */
-    private const DERIVED = ['job_summaries'];
+    /**
+     * Worked out from the jobs and anew when it is next asked for; who is signed in, which is for this machine alone;
+     * tries at the doors.
+     */
+    private const PASSING = ['job_summaries', 'sessions', 'limits'];
 
     /** @throws RuntimeException where not every row arrived */
     public static function copy(Connection $from, Connection $to): void
@@ -58,7 +61,7 @@ final class Rows
             array_filter(
                 $connection->getSchemaBuilder()->getTableListing(schemaQualified: false),
                 static fn (string $table): bool => $table !== 'migrations' &&
-                    ! in_array($table, self::DERIVED, true) &&
+                    ! in_array($table, self::PASSING, true) &&
                     ! str_starts_with($table, 'job_words') &&
                     ! str_starts_with($table, 'sqlite_'),
             ),

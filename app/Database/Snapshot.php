@@ -22,6 +22,7 @@ final class Snapshot
     {
         if (DB::getDriverName() === 'sqlite') {
             DB::statement('vacuum into ?', [$file]);
+            self::endSessions($file);
 
             return;
         }
@@ -41,6 +42,17 @@ final class Snapshot
         } finally {
             DB::purge('source');
         }
+    }
+
+    /** Who is signed in is for this machine alone: nobody comes in by a backup. Nothing of it stays in the file. */
+    private static function endSessions(string $file): void
+    {
+        self::on($file, static function (Connection $copy): void {
+            $copy->statement('pragma secure_delete = on');
+            if ($copy->getSchemaBuilder()->hasTable('sessions')) {
+                $copy->table('sessions')->delete();
+            }
+        });
     }
 
     /** @throws RuntimeException where it cannot be put; what stood there stands then */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Errand;
 
+use App\Database\Spare;
 use App\Models\Work\Errand;
 use App\Web\Controller;
 use App\Web\JsonResponse;
@@ -16,7 +17,10 @@ final class ErrandController extends Controller
 {
     public function show(Request $request, string $errand): JsonResponse
     {
-        return ErrandAnswer::of(self::own($request, $errand));
+        $own = self::own($request, $errand);
+        Spare::write(static fn () => CutOff::again($own));
+
+        return ErrandAnswer::of($own);
     }
 
     public function file(Request $request, string $errand): StreamedResponse

@@ -10,6 +10,7 @@ use App\Models\Work\ErrandState;
 use App\Words\Words;
 use Illuminate\Contracts\Container\Container;
 use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Validation\ValidationException;
 use LogicException;
@@ -63,6 +64,8 @@ final class Errands
         }
         $again = $known?->state === ErrandState::Failed || ($anew && $known?->state === ErrandState::Done);
         if ($known !== null && ! $again) {
+            CutOff::again($known);
+
             return $known;
         }
         $errand = $known ?? new Errand();
@@ -79,14 +82,23 @@ final class Errands
             ],
             'errors' => null,
             'status' => 200,
+            'begun' => 0,
         ]);
         foreach ($files as $index => $file) {
             if (Storage::disk('local')->putFileAs($errand->folder(), $file, "in-{$index}") === false) {
                 abort(503);
             }
         }
-        $errand->save();
-        RunErrand::dispatch($id);
+        if (config('queue.default') === 'sync') {
+            $errand->save();
+            RunErrand::dispatch($id);
+        } else {
+            // Both or neither: what waits is always in the queue.
+            DB::transaction(static function () use ($errand): void {
+                $errand->save();
+                RunErrand::dispatch($errand->id);
+            });
+        }
 
         return $errand->refresh();
     }

@@ -21,10 +21,13 @@ final class RunErrand implements ShouldQueue
 {
     use Dispatchable, InteractsWithQueue, Queueable;
 
-    /** A worker that was cut off tries again; what fails by itself is not tried again. */
+    /** The queue's own tries; what was cut off is begun anew long before those: see {@see CutOff}. */
     public int $tries = 3;
 
     public int $timeout = 850;
+
+    /** How often it is begun: what ends every worker that does it is said to be cut off, and not tried again. */
+    private const MOST_BEGUN = 3;
 
     public function __construct(private readonly string $errand)
     {
@@ -32,11 +35,25 @@ final class RunErrand implements ShouldQueue
 
     public function handle(Errands $errands): void
     {
-        $errand = Errand::query()->find($this->errand);
-        if ($errand === null || $errand->state->isThrough()) {
+        $asked = Errand::query()->find($this->errand);
+        $hold = $asked === null || $asked->state->isThrough() ? null : Hold::take($asked);
+        if ($hold === null) {
             return;
         }
-        $errand->forceFill(['state' => ErrandState::Running])->save();
+        try {
+            // As it stands now that nobody else does it.
+            $errand = Errand::query()->find($this->errand);
+            if ($errand !== null && ! $errand->state->isThrough()) {
+                $errand->begun < self::MOST_BEGUN ? self::does($errand, $errands) : $this->failed(null);
+            }
+        } finally {
+            $hold->release();
+        }
+    }
+
+    private static function does(Errand $errand, Errands $errands): void
+    {
+        $errand->forceFill(['state' => ErrandState::Running, 'begun' => $errand->begun + 1])->save();
         try {
             $result = self::as($errand, static fn (): array => $errands->runs($errand->kind)->run($errand));
             $errand->forceFill(['state' => ErrandState::Done, 'result' => $result])->save();

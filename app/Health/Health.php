@@ -7,6 +7,7 @@ namespace App\Health;
 use App\Backup\Backup;
 use App\Backup\Broken;
 use App\Backup\Manifest;
+use App\Errand\CutOff;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use PDOException;
@@ -37,6 +38,7 @@ final class Health
             self::disk(),
             self::database(),
             self::asked('queue', self::queue(...)),
+            self::asked('work', self::work(...)),
             self::scheduler(),
             self::asked('clock', self::clock(...)),
             self::backup(),
@@ -97,6 +99,21 @@ final class Health
         return $age === null || $age > self::LONGEST_SILENCE
             ? new Check('queue', false, "No worker is heard of, {$waiting} wait: systemctl restart unionbit-queue")
             : new Check('queue', true, "A worker was heard of {$age} s ago, {$waiting} wait.");
+    }
+
+    /** Work that somebody waits for, and nobody does. */
+    private static function work(): Check
+    {
+        $hangs = CutOff::hanging();
+
+        return $hangs === null
+            ? new Check('work', true, 'Nothing hangs.')
+            : new Check(
+                'work',
+                false,
+                "{$hangs['count']} hang, the first a {$hangs['kind']} since {$hangs['since']->toIso8601String()}: ".
+                    'systemctl restart unionbit-queue',
+            );
     }
 
     private static function scheduler(): Check

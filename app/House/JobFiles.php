@@ -15,8 +15,8 @@ use Unionbit\Core\Words\Message;
 /** Reads job files against the catalogue. */
 final readonly class JobFiles
 {
-    /** A job file is a house, not an archive. */
-    private const MOST_BYTES = 2_000_000;
+    /** A job file is a house with as many records as it may have, not an archive. */
+    public const MOST_BYTES = 4_000_000;
 
     public function __construct(private Catalog $catalog)
     {
@@ -29,10 +29,15 @@ final readonly class JobFiles
             throw InvalidData::unreadable('', Message::of('house.job-files.there-no-file-read', path: $path));
         }
         if (filesize($path) > self::MOST_BYTES) {
-            throw InvalidData::unreadable('', Message::of('house.job-files.file-larger-than-2-mb'));
+            throw InvalidData::unreadable('', self::tooLarge());
         }
 
         return $this->parse(Json::decode((string) file_get_contents($path)));
+    }
+
+    public static function tooLarge(): Message
+    {
+        return Message::of('house.job-files.too-large', most: intdiv(self::MOST_BYTES, 1_000_000));
     }
 
     /** @throws InvalidData */

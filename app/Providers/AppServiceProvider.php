@@ -9,6 +9,7 @@ use App\Crew\SecurityKind;
 use App\Crew\SecurityLog;
 use App\Database\ImmediateConnector;
 use App\Database\OneWriter;
+use App\Errand\CutOff;
 use App\Errand\Errands;
 use App\Handover\MakePdf;
 use App\Health\Beat;
@@ -20,20 +21,34 @@ use App\Models\Crew;
 use App\Models\Job;
 use App\Models\User;
 use App\Records\Photo\DrawPhoto;
+use App\Stage\CalmCache;
+use App\Web\Limit\CalmLimiter;
+use App\Web\Limit\Limits;
+use App\Web\Session\QuietSessions;
+use App\Web\Session\StartQuietSession;
 use App\Words\Lexicon;
 use App\Words\Speaker;
 use App\Words\Units;
 use App\Words\Words;
 use Closure;
+use Illuminate\Cache\CacheManager;
+use Illuminate\Cache\RateLimiter;
+use Illuminate\Cache\Repository;
 use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\Connection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Schema\Builder;
+use Illuminate\Filesystem\Filesystem;
 use Illuminate\Http\Middleware\TrustProxies;
+use Illuminate\Session\Middleware\StartSession;
+use Illuminate\Session\SessionManager;
 use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\Cache;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\Route;
+use Illuminate\Support\Facades\Session;
 use Illuminate\Support\Facades\View;
 use Illuminate\Support\Facades\Vite;
 use Illuminate\Support\ServiceProvider;
@@ -60,6 +75,16 @@ final class AppServiceProvider extends ServiceProvider
 
             return $errands;
         });
+        $this->app->singleton(
+            StartSession::class,
+            static fn (Application $app): StartSession => new StartQuietSession($app->make(SessionManager::class)),
+        );
+        $this->app->extend(
+            RateLimiter::class,
+            static fn (RateLimiter $plain, Application $app): RateLimiter => new CalmLimiter(
+                $app->make(CacheManager::class)->driver(config()->string('cache.limiter')),
+            ),
+        );
         $this->app->bind('db.connector.sqlite', ImmediateConnector::class);
         Connection::resolverFor(
             'pgsql',
@@ -131,12 +156,30 @@ final class AppServiceProvider extends ServiceProvider
         Queue::looping(static function (): void {
             if (Beat::age('queue') === null || Beat::age('queue') > 10) {
                 Beat::of('queue');
+                CutOff::takeUp();
             }
         });
         $this->loadMigrationsFrom(database_path('migrations/trace'));
         Route::model('job', Job::class);
         Route::patterns(array_fill_keys(['person', 'link', 'share'], '[0-9]{1,18}'));
         Gate::policy(Job::class, JobPolicy::class);
+        Session::extend(
+            'database',
+            static fn (Application $app): QuietSessions => new QuietSessions(
+                DB::connection(),
+                'sessions',
+                config()->integer('session.lifetime'),
+                $app,
+            ),
+        );
+        Cache::extend('file', function (Application $app): Repository {
+            $path = config()->string('cache.stores.file.path');
+            $store = new CalmCache($app->make(Filesystem::class), $path);
+
+            return Cache::repository($store->setLockDirectory($path));
+        });
+        Cache::extend('limits', fn (): Repository => Cache::repository(Limits::store()));
+        Limits::register();
         Vite::useBuildDirectory(config()->string('unionbit.build'));
         TrustProxies::at(array_values(config()->array('unionbit.trusted_proxies')));
         User::updated(static function (User $user): void {

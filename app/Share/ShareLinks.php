@@ -7,6 +7,7 @@ namespace App\Share;
 use App\Crew\Door\LinkToken;
 use App\Crew\SecurityKind;
 use App\Crew\SecurityLog;
+use App\Database\Spare;
 use App\Models\Job;
 use App\Models\Share\ShareLink;
 use App\Models\Share\SharePart;
@@ -48,17 +49,19 @@ final class ShareLinks
         return $link?->job === null ? null : $link;
     }
 
-    /** Somebody looked: counted, and written down with their address. */
+    /** Somebody looked: counted, and written down with their address, unless the database takes no writes now. */
     public static function opened(ShareLink $link): void
     {
-        ShareLink::query()
-            ->whereKey($link->id)
-            ->increment('opened', 1, ['opened_at' => now()]);
-        SecurityLog::ofCrew(
-            SecurityKind::ShareOpened,
-            "link {$link->id} to job {$link->job_id}",
-            $link->job?->crew_id,
-        );
+        Spare::write(static function () use ($link): void {
+            ShareLink::query()
+                ->whereKey($link->id)
+                ->increment('opened', 1, ['opened_at' => now()]);
+            SecurityLog::ofCrew(
+                SecurityKind::ShareOpened,
+                "link {$link->id} to job {$link->job_id}",
+                $link->job?->crew_id,
+            );
+        });
     }
 
     public static function revoke(ShareLink $link, User $by): void

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Errand\CutOff;
 use App\Errand\Errands;
 use App\Errand\RunErrand;
 use App\Health\Beat;
@@ -124,6 +125,84 @@ it('finishes what a worker that was cut off had begun, and writes nothing twice'
         ->toBe(ErrandState::Done);
 });
 
+/** Another process that does an errand: it holds it until it is killed. */
+function busyWith(string $errand): mixed
+{
+    $folder = Storage::disk('local')->path("errands/{$errand}");
+    @mkdir($folder, recursive: true);
+    $holds = '$f = fopen($argv[1], "c"); flock($f, LOCK_EX); echo "held\n"; sleep(60);';
+    $process = proc_open([PHP_BINARY, '-r', $holds, "{$folder}/hold"], [1 => ['pipe', 'w']], $pipes);
+    expect(fgets($pipes[1]))->toBe("held\n");
+
+    return $process;
+}
+
+it(
+    'begins anew what was cut off, whatever notices it, and leaves alone what is being done',
+    function (string $queue, Closure $notices): void {
+        Storage::fake('local');
+        config(['queue.default' => 'database']);
+        $job = houseToProve();
+        $id = newId();
+        $send = fn () => $this->post(
+            "/jobs/{$job->id}/photos",
+            ['id' => $id, 'place' => 'indoor', 'photo' => UploadedFile::fake()->image('board.jpg', 400, 300)],
+            ['Accept' => 'application/json'],
+        );
+        $send()->assertStatus(202);
+        // A worker took it, and is at it.
+        DB::table('queue_work')->update(['reserved_at' => now()->getTimestamp(), 'attempts' => 1]);
+        Errand::query()->update(['state' => ErrandState::Running->value, 'begun' => 1]);
+        config(['queue.default' => $queue]);
+        $worker = busyWith($id);
+        $notices($this, $id, $send);
+        expect(Errand::query()->findOrFail($id)->state)->toBe(ErrandState::Running);
+        $health = fn (): string => (string) $this->get('/health')->getContent();
+        expect($health())->toContain('Nothing hangs');
+        proc_terminate($worker, SIGKILL);
+        proc_close($worker);
+        expect($health())->toContain('1 hang, the first a photo since');
+        $notices($this, $id, $send);
+        $notices($this, $id, $send);
+        if ($queue === 'database') {
+            expect(DB::table('queue_work')->whereNull('reserved_at')->count())->toBe(1);
+            work();
+        }
+
+        expect($this->getJson("/errands/{$id}")->assertOk()->json('place'))
+            ->toBe('indoor')
+            ->and($job->photos()->whereNotNull('path')->count())
+            ->toBe(1)
+            ->and($health())
+            ->toContain('Nothing hangs');
+    },
+)
+    ->with(['a queue' => ['database'], 'no queue' => ['sync']])
+    ->with([
+        'the scheduler' => [fn () => CutOff::takeUp()],
+        'whoever asks for it' => [fn ($test, string $id) => $test->getJson("/errands/{$id}")],
+        'whoever sends it again' => [fn ($test, string $id, Closure $send) => $send()],
+    ]);
+
+it('does not try for ever what cuts off whoever does it, and says so', function (): void {
+    Storage::fake('local');
+    queued();
+    $job = houseToProve();
+    $id = newId();
+    $this->postJson("/jobs/{$job->id}/handover.pdf", ['id' => $id, 'paper' => 'a4'])->assertStatus(202);
+    foreach (range(1, 3) as $begun) {
+        Errand::query()->update(['state' => ErrandState::Running->value, 'begun' => $begun]);
+        expect(CutOff::takeUp())->toBe(1);
+    }
+    work();
+
+    expect(
+        $this->getJson("/errands/{$id}")
+            ->assertStatus(503)
+            ->json('message'),
+    )->toContain('cut off');
+});
+
 it(
     'takes a job\'s whole history out as one archive, and in again with every record and photograph',
     function (): void {
@@ -168,7 +247,9 @@ it(
                     $p->place,
                     $p->skipped,
                     $p->at->toIso8601String(),
-                    $p->path === null ? null : hash('sha256', (string) Storage::disk('local')->get($p->path)),
+                    $p->width,
+                    $p->height,
+                    $p->path !== null && Storage::disk('local')->size($p->path) > 100,
                     $p->marks->map(static fn ($m): array => [$m->x, $m->y, $m->end])->all(),
                 ],
             )

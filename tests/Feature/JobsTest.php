@@ -183,7 +183,7 @@ it('reports what is wrong with a file and where, keeps nothing of it, and reads 
         '/survey/cables/0/conductors',
         'has 50000 conductors; allowed: at most 50',
     ],
-    'over 2 MB' => [fn () => str_repeat(' ', 2_000_001), '', 'larger than 2 MB'],
+    'over 4 MB' => [fn () => str_repeat(' ', 4_000_001), '', 'larger than 4 MB'],
 ]);
 
 it(

@@ -12,6 +12,7 @@ use App\Records\Photo\Photographs;
 use Illuminate\Database\Eloquent\Model;
 use Unionbit\Core\Data\Field;
 use Unionbit\Core\Data\InvalidData;
+use Unionbit\Core\Words\Message;
 
 /** What an archive says of one photograph, or of why there is none. */
 final readonly class PhotoRow
@@ -67,7 +68,20 @@ final readonly class PhotoRow
      */
     public static function read(mixed $json, int $most): array
     {
-        return array_map(self::one(...), Field::root(['photographs' => $json])->each('photographs', $most));
+        $rows = array_map(self::one(...), Field::root(['photographs' => $json])->each('photographs', $most));
+        $seen = [];
+        foreach ($rows as $number => $row) {
+            if (isset($seen[$row->id])) {
+                throw InvalidData::notAllowed(
+                    "/photographs/{$number}/id",
+                    $row->id,
+                    Message::of('jobs.archive.each-once'),
+                );
+            }
+            $seen[$row->id] = true;
+        }
+
+        return $rows;
     }
 
     private static function one(Field $row): self

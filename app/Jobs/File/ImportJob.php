@@ -14,12 +14,12 @@ use App\Models\Job;
 use App\Models\User;
 use App\Models\VisitKind;
 use App\Records\Append;
+use App\Records\AppendMany;
 use Illuminate\Auth\Access\AuthorizationException;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Unionbit\Core\Data\InvalidData;
-use Unionbit\Core\Planning\File\JobFile;
 use Unionbit\Core\Planning\File\PlanFile;
 use Unionbit\Core\Words\Message;
 
@@ -36,6 +36,17 @@ final readonly class ImportJob
      */
     public function __invoke(User $user, string $id, mixed $json, AsWhat $as = AsWhat::Ask): Job
     {
+        return $this->write($user, $id, $this->read($user, $id, $json, $as));
+    }
+
+    /**
+     * Looks at all of it and writes nothing.
+     *
+     * @throws InvalidData
+     * @throws HereAlready where the crew has this job, and nobody has said what then
+     */
+    public function read(User $user, string $id, mixed $json, AsWhat $as): ReadJob
+    {
         $file = $this->files->parse($json);
         $json = is_array($json) ? $json : [];
         if (VisitKind::tryFrom($file->kind) === null) {
@@ -47,36 +58,31 @@ final readonly class ImportJob
         }
         $origin = self::origin($json);
         $records = JobRecords::read($json['records'] ?? null);
-        $known = Job::withTrashed()->find($id);
-        $here = $known === null && $as !== AsWhat::Copy ? self::here($user, $origin) : null;
+        $known = Job::withTrashed()->whereKey($id)->exists();
+        $here = ! $known && $as !== AsWhat::Copy ? self::here($user, $origin) : null;
+        if ($here !== null && $as !== AsWhat::Difference) {
+            throw new HereAlready($here, $records->missing($here));
+        }
 
-        return match (true) {
-            $here === null => $this->anew(
-                $user,
-                $id,
-                $file,
-                $json,
-                $records,
-                $as === AsWhat::Copy ? null : $origin,
-            ),
-            $as === AsWhat::Difference => self::difference($here, $records, $user),
-            default => throw new HereAlready($here, $records->missing($here)),
-        };
+        return new ReadJob($file, $json, $records, $as === AsWhat::Copy ? null : $origin, $here);
     }
 
-    /** @param  array<mixed>  $json */
-    private function anew(
-        User $user,
-        string $id,
-        JobFile $file,
-        array $json,
-        JobRecords $records,
-        ?string $origin,
-    ): Job {
-        $plan = $file->plan === null ? [] : ['plan' => PlanFile::write($file->plan)];
-        $own = is_array($json['thermostat'] ?? null) ? $json['thermostat'] : null;
+    /** @param  ?AppendMany  $beside  rows that came with the file, as photographs in an archive */
+    public function write(User $user, string $id, ReadJob $read, ?AppendMany $beside = null): Job
+    {
+        return $read->here === null
+            ? $this->anew($user, $id, $read, $beside)
+            : self::difference($read->here, $read->records, $user, $beside);
+    }
 
-        return DB::transaction(function () use ($user, $id, $file, $json, $plan, $own, $records, $origin): Job {
+    private function anew(User $user, string $id, ReadJob $read, ?AppendMany $beside): Job
+    {
+        $file = $read->file;
+        $plan = $file->plan === null ? [] : ['plan' => PlanFile::write($file->plan)];
+        $own = is_array($read->json['thermostat'] ?? null) ? $read->json['thermostat'] : null;
+        $rows = $read->records->prepared($read->records->all(), $id, $user);
+
+        return DB::transaction(function () use ($user, $id, $file, $read, $plan, $own, $rows, $beside): Job {
             if ($own !== null && isset($plan['plan'])) {
                 $plan['plan']['profile'] = $this->shelf->keep($user->crew_id, $own)->id;
             }
@@ -88,10 +94,12 @@ final readonly class ImportJob
                 $file->kind,
                 $file->installation,
                 Message::of('jobs.history.imported'),
-                [...$plan, 'demo' => ($json['demo'] ?? false) === true, 'origin_id' => $origin],
+                [...$plan, 'demo' => ($read->json['demo'] ?? false) === true, 'origin_id' => $read->origin],
             );
             if ($known === null) {
-                $records->writeTo($job, $user);
+                $rows->write($job);
+                $beside?->write($job);
+                $read->records->closeStages($job);
                 if ($job->handed_over_at !== null) {
                     $job->forceFill(['handed_over_as' => HandOver::names($job)])->save();
                 }
@@ -132,15 +140,18 @@ final readonly class ImportJob
                 ->first();
     }
 
-    private static function difference(Job $here, JobRecords $records, User $user): Job
+    private static function difference(Job $here, JobRecords $records, User $user, ?AppendMany $beside): Job
     {
-        return DB::transaction(static function () use ($here, $records, $user): Job {
+        $rows = $records->prepared($records->notIn($here), $here->id, $user);
+
+        return DB::transaction(static function () use ($here, $rows, $beside): Job {
             try {
                 Append::open($here);
             } catch (AuthorizationException) {
                 throw Refused::at('files', Message::of('jobs.import.handed-over', site: $here->site));
             }
-            $records->writeNew($here, $user);
+            $rows->write($here);
+            $beside?->write($here);
 
             return $here->refresh();
         });

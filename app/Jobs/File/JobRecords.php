@@ -18,7 +18,7 @@ use App\Models\Record\TemporaryThing;
 use App\Models\Record\Waiver;
 use App\Models\Tracing\TraceRow;
 use App\Models\User;
-use App\Records\Append;
+use App\Records\AppendMany;
 use App\Records\Photo\Photographs;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
@@ -33,7 +33,7 @@ use Unionbit\Core\Words\Message;
 final readonly class JobRecords
 {
     /** Rows of one kind, and of all kinds together. */
-    private const MOST = 500;
+    private const MOST = 2000;
 
     private const MOST_ALTOGETHER = 2000;
 
@@ -176,30 +176,24 @@ final readonly class JobRecords
         }
     }
 
+    /** How many records a job file holds, whatever they are. */
+    public static function count(mixed $json): int
+    {
+        $records = is_array($json) && is_array($json['records'] ?? null) ? $json['records'] : [];
+
+        return array_sum(array_map(static fn (mixed $part): int => is_array($part) ? count($part) : 0, $records));
+    }
+
     /** Whether the file says anything that a person recorded. */
     public function isEmpty(): bool
     {
         return $this->rows === [] && $this->stages === [];
     }
 
-    /** All of it on a new job. Only inside a transaction. */
-    public function writeTo(Job $job, User $user): void
+    /** The stages that were through, on a new job. */
+    public function closeStages(Job $job): void
     {
-        $this->append($this->rows, $job, $user);
         $job->forceFill([...$this->stages, 'imported_at' => $this->isEmpty() ? null : now()])->save();
-    }
-
-    /**
-     * What the file has and the job has not, behind what is there. Only inside a transaction.
-     *
-     * @return int how many records came
-     */
-    public function writeNew(Job $job, User $user): int
-    {
-        $new = $this->notIn($job);
-        $this->append($new, $job, $user);
-
-        return count($new);
     }
 
     /** How many records of the file a job has not. */
@@ -209,7 +203,17 @@ final readonly class JobRecords
     }
 
     /** @return list<array{table: string, old: string, seq: ?int, pointer: string, row: array<string, mixed>}> */
-    private function notIn(Job $job): array
+    public function all(): array
+    {
+        return $this->rows;
+    }
+
+    /**
+     * What the file has and the job has not.
+     *
+     * @return list<array{table: string, old: string, seq: ?int, pointer: string, row: array<string, mixed>}>
+     */
+    public function notIn(Job $job): array
     {
         $here = [];
         foreach (self::TABLES as $table => $model) {
@@ -222,13 +226,20 @@ final readonly class JobRecords
         );
     }
 
-    /** @param  list<array{table: string, old: string, seq: ?int, pointer: string, row: array<string, mixed>}>  $rows */
-    private function append(array $rows, Job $job, User $user): void
+    /**
+     * Rows of it worked out, to be written behind what the job has.
+     *
+     * @param  list<array{table: string, old: string, seq: ?int, pointer: string, row: array<string, mixed>}>  $rows
+     */
+    public function prepared(array $rows, string $jobId, User $user): AppendMany
     {
         $ids = RecordIds::of($rows, self::TABLES);
+        $many = new AppendMany($jobId, $user);
         foreach ($rows as ['table' => $table, 'old' => $old, 'row' => $row]) {
-            Append::write(self::TABLES[$table], $ids->here($old), $job, $user, $ids->mended($table, $row));
+            $many->add(self::TABLES[$table], $ids->here($old), $ids->mended($table, $row));
         }
+
+        return $many;
     }
 
     /** @return array<string, mixed> */

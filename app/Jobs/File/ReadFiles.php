@@ -5,23 +5,27 @@ declare(strict_types=1);
 namespace App\Jobs\File;
 
 use App\Errand\Runs;
+use App\House\JobFiles;
 use App\House\Refused;
 use App\Jobs\Archive\Archive;
+use App\Jobs\Archive\ReadArchive;
 use App\Models\Job;
 use App\Models\Work\Errand;
 use App\Words\Words;
+use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
+use Throwable;
 use Unionbit\Core\Data\InvalidData;
 use Unionbit\Core\Data\Json;
-use Unionbit\Core\Words\Message;
 
 /** Job files and archives: each is read whole or not at all, and each is answered for itself. */
 final readonly class ReadFiles implements Runs
 {
-    public const MOST_BYTES = 2_000_000;
+    /** A job that was sent at the same moment took an id that was free: looked at again it is another. */
+    private const TRIES = 2;
 
-    public function __construct(private ImportJob $import)
+    public function __construct(private ImportJob $import, private ReadArchive $archive)
     {
     }
 
@@ -36,13 +40,14 @@ final readonly class ReadFiles implements Runs
         $names = array_values((array) ($errand->input['names'] ?? []));
         $as = array_values((array) ($errand->input['as'] ?? []));
         $report = [];
+        $sum = new ImportSum();
         foreach ($names as $index => $name) {
             $errand->tell($index, count($names));
             $file = Storage::disk('local')->path($errand->folder()."/in-{$index}");
             $id = $ids[$index] ?? null;
             if (is_string($id) && is_string($name)) {
                 $how = AsWhat::tryFrom(is_string($as[$index] ?? null) ? $as[$index] : '') ?? AsWhat::Ask;
-                $report[] = ['name' => $name, ...$this->one($errand, $id, $file, $how)];
+                $report[] = ['name' => $name, ...$this->one($errand, $id, $file, $how, $sum)];
             }
         }
 
@@ -53,17 +58,14 @@ final readonly class ReadFiles implements Runs
      * @return array{job: ?array{id: string, site: string, url: string}, problem: ?array{pointer: string,
      *     message: string}, here?: array{id: string, site: string, url: string, new: int, open: bool}}
      */
-    private function one(Errand $errand, string $id, string $file, AsWhat $as): array
+    private function one(Errand $errand, string $id, string $file, AsWhat $as, ImportSum $sum): array
     {
         try {
-            if (Archive::is($file)) {
-                $job = Archive::read($file, $errand->user, $id, $this->import, $as);
-            } else {
-                if (! is_file($file) || filesize($file) > self::MOST_BYTES) {
-                    throw InvalidData::unreadable('', Message::of('jobs.files-controller.larger-than-2-mb-job'));
-                }
-                $job = ($this->import)($errand->user, $id, Json::decode((string) file_get_contents($file)), $as);
-            }
+            $job = retry(
+                self::TRIES,
+                fn (): Job => $this->job($errand, $id, $file, $as, $sum),
+                when: static fn (Throwable $problem): bool => $problem instanceof UniqueConstraintViolationException,
+            );
 
             return ['job' => self::shown($job), 'problem' => null];
         } catch (HereAlready $known) {
@@ -81,6 +83,21 @@ final readonly class ReadFiles implements Runs
         } catch (Refused $problem) {
             return self::problem('', implode(' ', Words::each(array_merge(...array_values($problem->problems)))));
         }
+    }
+
+    /** @throws InvalidData */
+    private function job(Errand $errand, string $id, string $file, AsWhat $as, ImportSum $sum): Job
+    {
+        if (Archive::is($file)) {
+            return ($this->archive)($file, $errand->user, $id, $as, $sum, $errand->tell(...));
+        }
+        if (! is_file($file) || filesize($file) > JobFiles::MOST_BYTES) {
+            throw InvalidData::unreadable('', JobFiles::tooLarge());
+        }
+        $json = Json::decode((string) file_get_contents($file));
+        $sum->add(['bytes' => (int) filesize($file), 'records' => JobRecords::count($json)]);
+
+        return ($this->import)($errand->user, $id, $json, $as);
     }
 
     /** @return array{id: string, site: string, url: string} */

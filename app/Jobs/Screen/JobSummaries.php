@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Jobs\Screen;
 
+use App\Database\Spare;
 use App\Database\WordIndex;
 use App\Models\Job;
 use App\Words\Speaker;
@@ -58,7 +59,7 @@ final class JobSummaries
             report($problem);
             $summary = JobSummary::unreadable($job);
         }
-        DB::transaction(static function () use ($job, $mark, $summary): void {
+        Spare::write(static fn () => DB::transaction(static function () use ($job, $mark, $summary): void {
             DB::table('job_summaries')->upsert(
                 [
                     [
@@ -77,7 +78,7 @@ final class JobSummaries
                 ['mark', 'flagged', 'summary'],
             );
             WordIndex::keep($job->id, JobSummary::words($job));
-        });
+        }));
 
         return $summary;
     }

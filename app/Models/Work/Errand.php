@@ -24,6 +24,7 @@ use Illuminate\Support\Carbon;
  * @property ?array<string, mixed> $result
  * @property ?array<string, list<string>> $errors by field, where it was refused
  * @property int $status the answer's, once it is through
+ * @property int $begun how often it was
  * @property Carbon $created_at
  * @property Carbon $updated_at
  * @property-read User $user

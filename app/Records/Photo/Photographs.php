@@ -9,32 +9,17 @@ use App\Models\Job;
 use App\Models\Photo;
 use App\Models\User;
 use App\Records\Append;
-use App\Words\Words;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Storage;
-use Intervention\Image\ImageManager;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 use Throwable;
 use Unionbit\Core\Words\Message;
 use Unionbit\Core\Words\Quantity;
 
-/**
- * Photographs of a job: turned the right way up, drawn anew so that nothing but the picture is kept (no place, no
- * device), stored privately.
- */
+/** Photographs of a job: drawn anew, stored privately. */
 final class Photographs
 {
     public const MOST_BYTES = 10_000_000;
-
-    /**
-     * What can be read within 128 MB of memory, four bytes a point beside the rest; a device sends less
-     * (lib/picture.ts).
-     */
-    private const MOST_PIXELS = 12_500_000;
-
-    private const LONGEST_SIDE = 2400;
-
-    private const TYPES = [IMAGETYPE_JPEG, IMAGETYPE_PNG, IMAGETYPE_WEBP];
 
     public const PLACES = ['wall', 'indoor', 'outdoor'];
 
@@ -43,47 +28,24 @@ final class Photographs
         $name = $file->getClientOriginalName();
         self::check($file, $name);
         $path = "photos/{$job->id}/{$id}.jpg";
+        $picture = Picture::drawn($file->getPathname()) ?? throw Refused::at(
+            'photo',
+            Message::of('records.photographs.damaged-no-picture-could-be', name: $name),
+        );
+        // Onto the disk before its row, and before anybody waits for the lock.
+        $picture->write($path);
         try {
-            // Reduced first and turned then: only the reduced picture is ever in memory twice.
-            $image = ImageManager::gd(autoOrientation: false, strip: true)
-                ->read($file->getPathname())
-                ->scaleDown(self::LONGEST_SIDE, self::LONGEST_SIDE)
-                ->orient();
-            $picture = $image->toJpeg(82)->toString();
-        } catch (Throwable) {
-            throw Refused::at('photo', Message::of('records.photographs.damaged-no-picture-could-be', name: $name));
-        }
-        $photo = Append::row(Photo::class, $id, $job, $user, static function () use (
-            $path,
-            $picture,
-            $place,
-            $image,
-        ): array {
-            self::write($path, $picture);
-
-            return ['place' => $place, 'path' => $path, 'width' => $image->width(), 'height' => $image->height()];
-        });
-        if ($photo->path !== null && ! Storage::disk('local')->exists($photo->path)) {
-            self::write($photo->path, $picture);
-        }
-
-        return $photo;
-    }
-
-    /**
-     * What could not be written whole is not acknowledged: the photograph stays on the device, and can be sent again.
-     */
-    private static function write(string $path, string $picture): void
-    {
-        $disk = Storage::disk('local');
-        try {
-            $whole = $disk->put($path, $picture) && $disk->size($path) === strlen($picture);
+            return Append::row(Photo::class, $id, $job, $user, static fn (): array => [
+                'place' => $place,
+                'path' => $path,
+                'width' => $picture->width,
+                'height' => $picture->height,
+            ]);
         } catch (Throwable $problem) {
-            report($problem);
-            $whole = false;
-        }
-        if (! $whole) {
-            abort(503, Words::of('records.photographs.photograph-could-not-be-kept'));
+            if (Photo::query()->where('path', $path)->doesntExist()) {
+                Storage::disk('local')->delete($path);
+            }
+            throw $problem;
         }
     }
 
@@ -141,14 +103,9 @@ final class Photographs
         if (! $file->isValid()) {
             throw $bad(Message::of('records.photographs.did-not-arrive-whole-send'));
         }
-        $size = @getimagesize($file->getPathname());
-        if ($size === false || ! in_array($size[2], self::TYPES, true)) {
-            throw $bad(Message::of('records.photographs.no-photograph-whatever-name-says'));
-        }
-        if ($size[0] * $size[1] > self::MOST_PIXELS) {
-            throw $bad(
-                Message::of('records.photographs.has-points-allowed-at-most', width: $size[0], height: $size[1]),
-            );
+        $problem = Picture::problem($file->getPathname());
+        if ($problem !== null) {
+            throw $bad($problem);
         }
     }
 }

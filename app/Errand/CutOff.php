@@ -1,0 +1,96 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Errand;
+
+use App\Models\Work\Errand;
+use App\Models\Work\ErrandState;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * Work whose worker ended in the middle of it: a power cut, a kill, memory that ran out. It is begun anew by whoever
+ * comes by first: the worker between two pieces, the scheduler each minute, whoever asks for it, whoever sends it again.
+ */
+final class CutOff
+{
+    /** Seconds after which work that waits for nobody was never begun: without a queue it is begun at once. */
+    private const BEGUN_WITHIN = 5;
+
+    /** Seconds after which work that waits for a worker is said to hang. */
+    private const HANGS_AFTER = 120;
+
+    public static function is(Errand $errand): bool
+    {
+        return match ($errand->state) {
+            ErrandState::Running => Hold::isFree($errand),
+            ErrandState::Waiting => config('queue.default') === 'sync' &&
+                $errand->updated_at->lessThan(now()->subSeconds(self::BEGUN_WITHIN)) &&
+                Hold::isFree($errand),
+            default => false,
+        };
+    }
+
+    /** @return int how many were begun anew */
+    public static function takeUp(): int
+    {
+        $open = Errand::query()
+            ->whereIn('state', [ErrandState::Waiting, ErrandState::Running])
+            ->orderBy('created_at')
+            ->get();
+
+        return count(array_filter($open->all(), self::again(...)));
+    }
+
+    /** Begins it anew where it was cut off: once, however many come by. */
+    public static function again(Errand $errand): bool
+    {
+        if (! self::is($errand)) {
+            return false;
+        }
+        $mine = static fn (): bool => Errand::query()
+            ->whereKey($errand->id)
+            ->where('state', $errand->state)
+            ->where('updated_at', $errand->updated_at)
+            ->update(['state' => ErrandState::Waiting, 'updated_at' => now()]) === 1;
+        if (config('queue.default') === 'sync') {
+            $won = $mine();
+            if ($won) {
+                RunErrand::dispatch($errand->id);
+            }
+        } else {
+            // Both or neither, as when it was begun.
+            $won = DB::transaction(static function () use ($mine, $errand): bool {
+                $won = $mine();
+                if ($won) {
+                    RunErrand::dispatch($errand->id);
+                }
+
+                return $won;
+            });
+        }
+        $errand->refresh();
+
+        return $won;
+    }
+
+    /** @return array{kind: string, since: Carbon, count: int}|null what hangs, the longest first */
+    public static function hanging(): ?array
+    {
+        $late = now()->subSeconds(self::HANGS_AFTER);
+        $open = Errand::query()
+            ->whereIn('state', [ErrandState::Waiting, ErrandState::Running])
+            ->orderBy('updated_at')
+            ->get()
+            ->filter(
+                static fn (Errand $e): bool => self::is($e) ||
+                    ($e->state === ErrandState::Waiting && $e->updated_at->lessThan($late)),
+            );
+        $first = $open->first();
+
+        return $first === null
+            ? null
+            : ['kind' => $first->kind, 'since' => $first->updated_at, 'count' => count($open)];
+    }
+}

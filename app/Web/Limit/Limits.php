@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Web\Limit;
+
+use Illuminate\Cache\DatabaseStore;
+use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Database\Connection;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\RateLimiter;
+
+/**
+ * How often a door may be tried: each kind of door counts for itself, and all processes count together. The counts
+ * stand in a file of SQLite of their own, which no long write holds; with PostgreSQL in a table of it, so that several
+ * machines count together too.
+ */
+final class Limits
+{
+    private const TABLE = 'limits';
+
+    /** Tries a minute of each kind of door, from one address. */
+    private const DOORS = [
+        'first-start' => 10,
+        'forgot' => 5,
+        'door' => 60,
+        'door-use' => 20,
+        'shared' => 60,
+        'shared-photo' => 240,
+        'health' => 60,
+        'metrics' => 60,
+    ];
+
+    public static function register(): void
+    {
+        foreach (self::DOORS as $door => $tries) {
+            RateLimiter::for(
+                $door,
+                static fn (Request $request): Limit => Limit::perMinute($tries)->by("{$door}|{$request->ip()}"),
+            );
+        }
+    }
+
+    public static function store(): DatabaseStore
+    {
+        $connection = DB::connection();
+        if ($connection->getDriverName() === 'sqlite') {
+            $file = config()->string('unionbit.limits');
+            if (! is_file($file)) {
+                touch($file);
+            }
+            config([
+                'database.connections.limits' => [
+                    ...config()->array('database.connections.sqlite'),
+                    'database' => $file,
+                    'busy_timeout' => 1000,
+                    // Of what is counted nothing has to last.
+                    'synchronous' => 'OFF',
+                ],
+            ]);
+            $connection = DB::connection('limits');
+        }
+        self::make($connection);
+
+        return new DatabaseStore($connection, self::TABLE);
+    }
+
+    private static function make(Connection $connection): void
+    {
+        $connection->statement(
+            'create table if not exists '.
+                self::TABLE.
+                ' (key varchar(255) primary key, value text not null, expiration integer not null)',
+        );
+    }
+}
