@@ -60,6 +60,12 @@ return Application::configure(basePath: dirname(__DIR__))
                 array_map(Words::each(...), $e->problems),
             ),
         );
+        // Back to the form of a link, which says to nobody where it stands.
+        $exceptions->render(static function (ValidationException $refused, Request $request): void {
+            if ($request->is('door/*')) {
+                $refused->redirectTo($request->url());
+            }
+        });
         // A database that takes no writes now: nothing was acknowledged, and whoever waits is told what to do.
         $exceptions->map(PDOException::class, Trouble::answer(...));
         $exceptions->respond(function (Response $response, Throwable $exception, Request $request): Response {

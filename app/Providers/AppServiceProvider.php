@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use App\Backup\MakeBackup;
+use App\Crew\Door\WholePassword;
+use App\Crew\People\RightsEnd;
 use App\Crew\SecurityKind;
 use App\Crew\SecurityLog;
 use App\Database\ImmediateConnector;
@@ -46,6 +48,7 @@ use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
+use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\Route;
 use Illuminate\Support\Facades\Session;
@@ -182,6 +185,8 @@ final class AppServiceProvider extends ServiceProvider
         Limits::register();
         Vite::useBuildDirectory(config()->string('unionbit.build'));
         TrustProxies::at(array_values(config()->array('unionbit.trusted_proxies')));
+        Hash::extend('bcrypt', static fn (): WholePassword => new WholePassword(config()->array('hashing.bcrypt', [])));
+        User::updated(RightsEnd::changed(...));
         User::updated(static function (User $user): void {
             if ($user->wasChanged('crew_id')) {
                 SecurityLog::write(SecurityKind::CrewChanged, "to crew {$user->crew_id}", $user);

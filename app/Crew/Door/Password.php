@@ -12,6 +12,8 @@ final class Password
 {
     public const SHORTEST = 12;
 
+    private const LONGEST = 128;
+
     /**
      * @param  list<string>  $told  what is known of the person: e-mail address, name, crew
      * @return list<string|Closure>
@@ -22,7 +24,7 @@ final class Password
             'required',
             'string',
             'min:'.self::SHORTEST,
-            'max:200',
+            'max:'.self::LONGEST,
             static function (string $field, mixed $value, Closure $fail) use ($told): void {
                 if (is_string($value) && CommonPasswords::has($value)) {
                     $fail(Words::of('crew.password.common'));
@@ -39,6 +41,7 @@ final class Password
         return [
             "{$field}.required" => Words::of('crew.password.new'),
             "{$field}.min" => Words::of('crew.password.short', least: self::SHORTEST),
+            "{$field}.max" => Words::of('crew.password.long', most: self::LONGEST),
             "{$field}.different" => Words::of('crew.password.same'),
         ];
     }

@@ -41,17 +41,38 @@ final class SessionController extends Controller
         );
         if ($user->hasSecondFactor()) {
             $request->session()->regenerate();
-            $request->session()->put(self::PENDING, [
-                'user' => $user->id,
-                'password' => hash('sha256', $user->getAuthPassword()),
-                'remember' => $request->boolean('remember'),
-                'until' => now()->addMinutes(self::WAITS)->getTimestamp(),
-            ]);
 
-            return redirect('/sign-in/code');
+            return self::askForCode($request, $user, $request->boolean('remember'));
         }
 
         return self::in($request, $user, $request->boolean('remember'));
+    }
+
+    /**
+     * Whoever gave their password, now or at the moment said, still shows a code of their device.
+     *
+     * @param  ?int  $since  seconds since 1970
+     */
+    public static function askForCode(
+        Request $request,
+        User $user,
+        bool $remember,
+        ?int $since = null,
+    ): RedirectResponse {
+        Auth::guard('web')->forgetUser();
+        $request->session()->forget(Auth::guard('web')->getName());
+        if ($since !== null && self::pending($request) !== null) {
+            return redirect('/sign-in/code');
+        }
+        $request->session()->put(self::PENDING, [
+            'user' => $user->id,
+            'password' => hash('sha256', $user->getAuthPassword()),
+            'remember' => $remember,
+            'since' => $since,
+            'until' => now()->addMinutes(self::WAITS)->getTimestamp(),
+        ]);
+
+        return redirect('/sign-in/code');
     }
 
     public function code(Request $request): Response|RedirectResponse
@@ -66,11 +87,11 @@ final class SessionController extends Controller
             return redirect('/sign-in');
         }
         $request->validate(['code' => ['required', 'string', 'max:40']]);
-        [$user, $remember] = $pending;
+        [$user, $remember, $since] = $pending;
         SecondFactor::check($user, $request->string('code')->toString());
         $request->session()->forget(self::PENDING);
 
-        return self::in($request, $user, $remember);
+        return self::in($request, $user, $remember, $since);
     }
 
     public function destroy(Request $request): RedirectResponse
@@ -84,16 +105,21 @@ final class SessionController extends Controller
         return redirect('/sign-in');
     }
 
-    private static function in(Request $request, User $user, bool $remember): RedirectResponse
-    {
+    private static function in(
+        Request $request,
+        User $user,
+        bool $remember,
+        ?int $since = null,
+    ): RedirectResponse {
         Auth::login($user, $remember);
         $request->session()->regenerate();
+        StaySignedIn::begin($request, $user, $remember, $since);
         SecurityLog::write(SecurityKind::SignedIn, $user->email, $user);
 
         return redirect()->intended('/jobs');
     }
 
-    /** @return ?array{User, bool} whose password was right a moment ago, and is still that one */
+    /** @return ?array{User, bool, ?int} whose password was right a moment ago, and is still that one */
     private static function pending(Request $request): ?array
     {
         $kept = $request->session()->get(self::PENDING);
@@ -105,7 +131,7 @@ final class SessionController extends Controller
         return $user instanceof User &&
             $user->isActive() &&
             hash('sha256', $user->getAuthPassword()) === ($kept['password'] ?? null)
-            ? [$user, ($kept['remember'] ?? false) === true]
+            ? [$user, ($kept['remember'] ?? false) === true, is_int($kept['since'] ?? null) ? $kept['since'] : null]
             : null;
     }
 }

@@ -26,7 +26,8 @@ final class SecurityHeaders
         foreach (
             [
                 'Content-Security-Policy' => $drawing ? self::drawing() : self::page($nonce),
-                'Referrer-Policy' => 'same-origin',
+                // What stands in the address of a link opens something: it is told to nobody, not even to ourselves.
+                'Referrer-Policy' => $request->is('door/*', 'shared/*') ? 'no-referrer' : 'same-origin',
                 'X-Content-Type-Options' => 'nosniff',
                 'X-Frame-Options' => 'DENY',
                 'Cross-Origin-Opener-Policy' => 'same-origin',
