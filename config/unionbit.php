@@ -23,6 +23,9 @@ return [
     // Where backups stand, one folder each; on another disk, or carried to one.
     'backups' => env('UNIONBIT_BACKUPS', storage_path('backups')),
 
+    // The public key of age (age1…) that backups are sealed to; empty for none. Its other half belongs off this server.
+    'backup_to' => (string) env('UNIONBIT_BACKUP_TO', ''),
+
     // When one is made by the scheduler, by the server's clock; empty for never.
     'backup_at' => env('UNIONBIT_BACKUP_AT', '02:30'),
 

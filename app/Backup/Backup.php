@@ -26,8 +26,14 @@ final readonly class Backup
 {
     private const HALF = '.half';
 
-    public function __construct(private string $root)
+    public function __construct(private string $root, private ?Seal $seal = null)
     {
+    }
+
+    /** Of this server, as its settings want it. */
+    public static function ofSettings(?string $root = null): self
+    {
+        return new self($root ?? config()->string('unionbit.backups'), Seal::wanted());
     }
 
     /**
@@ -47,11 +53,12 @@ final readonly class Backup
         if (! @mkdir($half.'/'.Manifest::PHOTOS, 0700, true)) {
             throw new Broken("{$half} cannot be written: the disk may be full, or not ours.");
         }
-        $copy = $half.'/'.Manifest::DATABASE;
+        $copy = $this->seal === null ? $half.'/'.Manifest::DATABASE : storage_path('framework/backup.sqlite');
         $this->database($copy);
         $missing = [];
         $earlier = self::all($this->root);
         $last = $earlier === [] ? '' : "{$this->root}/{$earlier[count($earlier) - 1]}";
+        $last = $last !== '' && $this->isLike($last) ? $last : '';
         // The first schemas had no photographs yet.
         $has =
             self::column($copy, "select name from sqlite_master where type = 'table' and name = 'photos'") !== [];
@@ -67,8 +74,9 @@ final readonly class Backup
         $manifest = new Manifest(
             $now->format(DateTimeInterface::ATOM),
             self::column($copy, 'select migration from migrations order by id'),
-            $this->sums($half),
+            $this->sums($this->sealed($copy, $half)),
             $missing,
+            $this->seal?->to,
         );
         $manifest->write($half);
         if (! rename($half, $folder)) {
@@ -76,6 +84,27 @@ final readonly class Backup
         }
 
         return $folder;
+    }
+
+    /** Whether the files of an earlier one are as those of this one would be. */
+    private function isLike(string $earlier): bool
+    {
+        try {
+            return Manifest::read($earlier)->sealedTo === $this->seal?->to;
+        } catch (Broken) {
+            return false;
+        }
+    }
+
+    /** @return string the folder, with the database as it is to stay there */
+    private function sealed(string $copy, string $half): string
+    {
+        if ($this->seal !== null) {
+            $this->seal->close($copy, $half.'/'.Manifest::DATABASE.Seal::ENDS);
+            unlink($copy);
+        }
+
+        return $half;
     }
 
     /** What a power cut left half done is no backup and never becomes one. */
@@ -120,17 +149,20 @@ final readonly class Backup
     private function photograph(string $path, string $half, string $last): bool
     {
         $from = Storage::disk('local')->path($path);
-        $to = "{$half}/".Manifest::PHOTOS."/{$path}";
+        $ends = $this->seal === null ? '' : Seal::ENDS;
+        $to = "{$half}/".Manifest::PHOTOS."/{$path}{$ends}";
         if (! is_file($from)) {
             return false;
         }
         if (! is_dir(dirname($to))) {
             mkdir(dirname($to), 0700, true);
         }
-        $earlier = "{$last}/".Manifest::PHOTOS."/{$path}";
-        $linked =
-            $last !== '' && is_file($earlier) && filesize($earlier) === filesize($from) && @link($earlier, $to);
-        if (! $linked && ! @copy($from, $to)) {
+        $earlier = "{$last}/".Manifest::PHOTOS."/{$path}{$ends}";
+        $same = $this->seal !== null || @filesize($earlier) === filesize($from);
+        $linked = $last !== '' && is_file($earlier) && $same && @link($earlier, $to);
+        if (! $linked && $this->seal !== null) {
+            $this->seal->close($from, $to);
+        } elseif (! $linked && ! @copy($from, $to)) {
             throw new Broken("{$path} cannot be copied: the disk may be full.");
         }
 

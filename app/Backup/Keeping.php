@@ -6,12 +6,24 @@ namespace App\Backup;
 
 use DateTimeImmutable;
 use DateTimeZone;
+use Illuminate\Filesystem\Filesystem;
 
 /** Which backups are kept: the newest of each of the last days, weeks and months, and the newest of all. */
 final readonly class Keeping
 {
     public function __construct(private int $days = 7, private int $weeks = 5, private int $months = 12)
     {
+    }
+
+    /** @return list<string> names of those that have outlived the rule and are gone */
+    public static function tidy(string $root): array
+    {
+        $outlived = (new self())->outlived(Backup::all($root));
+        foreach ($outlived as $name) {
+            (new Filesystem())->deleteDirectory("{$root}/{$name}");
+        }
+
+        return $outlived;
     }
 
     /**

@@ -18,8 +18,9 @@ final class MakeBackup implements Runs
     public function run(Errand $errand): array
     {
         $root = config()->string('unionbit.backups');
-        $folder = (new Backup($root))->make(now()->utc()->toDateTimeImmutable(), $errand->tell(...));
+        $folder = Backup::ofSettings()->make(now()->utc()->toDateTimeImmutable(), $errand->tell(...));
         $manifest = Manifest::read($folder);
+        Keeping::tidy($root);
 
         return [
             'name' => basename($folder),

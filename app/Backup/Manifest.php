@@ -21,12 +21,14 @@ final readonly class Manifest
      * @param  list<string>  $schema  names of the migrations that made it
      * @param  array<string, array{bytes: int, sha256: string}>  $files  by path in the backup
      * @param  list<string>  $missing  photographs that the database names and the disk no longer has
+     * @param  ?string  $sealedTo  key of age that its files are sealed to
      */
     public function __construct(
         public string $made,
         public array $schema,
         public array $files,
         public array $missing,
+        public ?string $sealedTo = null,
     ) {
     }
 
@@ -40,6 +42,7 @@ final readonly class Manifest
                     'made' => $this->made,
                     'schema' => $this->schema,
                     'missing' => $this->missing,
+                    ...$this->sealedTo === null ? [] : ['sealedTo' => $this->sealedTo],
                     'files' => $this->files,
                 ],
                 JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR,
@@ -77,6 +80,7 @@ final readonly class Manifest
             self::texts($read['schema'] ?? []),
             $files,
             self::texts($read['missing'] ?? []),
+            is_string($read['sealedTo'] ?? null) ? $read['sealedTo'] : null,
         );
     }
 
@@ -84,6 +88,12 @@ final readonly class Manifest
     private static function texts(mixed $list): array
     {
         return is_array($list) ? array_values(array_filter($list, is_string(...))) : [];
+    }
+
+    /** The file of the database in it. */
+    public function database(): string
+    {
+        return self::DATABASE.($this->sealedTo === null ? '' : Seal::ENDS);
     }
 
     /** @return list<string> what of a folder is not as it says, file by file */

@@ -19,7 +19,8 @@ use RuntimeException;
  */
 final readonly class Restore
 {
-    public function __construct(private string $folder)
+    /** @param  ?string  $key  file of the key, where the backup is sealed */
+    public function __construct(private string $folder, private ?string $key = null)
     {
     }
 
@@ -33,9 +34,15 @@ final readonly class Restore
     public function run(string $database, bool $aside = false): int
     {
         $manifest = Manifest::read($this->folder);
-        $problems = $manifest->problems($this->folder);
+        $problems = [
+            ...isset($manifest->files[$manifest->database()]) ? [] : [Manifest::FILE.' names no database.'],
+            ...$manifest->problems($this->folder),
+        ];
         if ($problems !== []) {
             throw new Broken("Nothing was changed.\n".implode("\n", $problems));
+        }
+        if ($manifest->sealedTo !== null && $this->key === null) {
+            throw new Broken("It is sealed to {$manifest->sealedTo}: --key=FILE with the key of that name.");
         }
         $newer = array_diff($manifest->schema, array_keys(SchemaOf::known()));
         if ($newer !== []) {
@@ -43,6 +50,7 @@ final readonly class Restore
                 'The backup is of a newer program, with '.implode(', ', $newer).': upgrade first.',
             );
         }
+        $from = $this->opened($manifest->database());
         if (DB::getDriverName() === 'sqlite' && ! is_file($database)) {
             // An empty machine has no database yet.
             touch($database);
@@ -56,14 +64,36 @@ final readonly class Restore
         }
         $photographs = $this->photographs($manifest);
         try {
-            Snapshot::put("{$this->folder}/".Manifest::DATABASE, $database);
+            Snapshot::put($from, $database);
         } catch (RuntimeException $problem) {
             throw new Broken($problem->getMessage());
+        } finally {
+            $this->shut($from);
         }
         Artisan::call('migrate', ['--force' => true]);
         Cache::flush();
 
         return $photographs;
+    }
+
+    /** A file of it that can be read; {@see shut} when it was. */
+    private function opened(string $name): string
+    {
+        $file = "{$this->folder}/{$name}";
+        if (! str_ends_with($name, Seal::ENDS)) {
+            return $file;
+        }
+        $open = storage_path('framework/restore-'.bin2hex(random_bytes(6)));
+        Seal::open($file, $open, (string) $this->key);
+
+        return $open;
+    }
+
+    private function shut(string $opened): void
+    {
+        if (! str_starts_with($opened, $this->folder)) {
+            @unlink($opened);
+        }
     }
 
     private static function isInUse(): bool
@@ -85,19 +115,19 @@ final readonly class Restore
         $count = 0;
         $disk = Storage::disk('local');
         foreach (array_keys($manifest->files) as $name) {
-            $path = str_starts_with($name, Manifest::PHOTOS.'/')
-                ? substr($name, strlen(Manifest::PHOTOS) + 1)
-                : null;
-            $stream = $path === null ? false : fopen("{$this->folder}/{$name}", 'r');
-            if ($path !== null && $stream !== false) {
-                if (! $disk->put($path, $stream)) {
-                    throw new Broken(
-                        "{$path} cannot be written: the disk may be full. The database was not touched.",
-                    );
-                }
-                fclose($stream);
-                $count++;
+            if (! str_starts_with($name, Manifest::PHOTOS.'/')) {
+                continue;
             }
+            $path = substr($name, strlen(Manifest::PHOTOS) + 1);
+            $path = $manifest->sealedTo === null ? $path : substr($path, 0, -strlen(Seal::ENDS));
+            $file = $this->opened($name);
+            $stream = fopen($file, 'r');
+            if ($stream === false || ! $disk->put($path, $stream)) {
+                throw new Broken("{$path} cannot be written: the disk may be full. The database was not touched.");
+            }
+            fclose($stream);
+            $this->shut($file);
+            $count++;
         }
 
         return $count;

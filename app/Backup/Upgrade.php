@@ -32,7 +32,7 @@ final readonly class Upgrade
         try {
             $made =
                 Schema::hasTable('users') && DB::table('users')->exists()
-                    ? (new Backup($backups))->make($now)
+                    ? Backup::ofSettings($backups)->make($now)
                     : null;
         } catch (Throwable $problem) {
             $this->artisan->call('up');

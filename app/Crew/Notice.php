@@ -30,9 +30,26 @@ final class Notice
         defer(static fn (): bool => self::mail($to, $subject, $text))->always();
     }
 
-    /** @return bool whether it was taken */
-    public static function mail(string $to, string $subject, string $text): bool
+    /** Somebody asked for a new password where no mail goes out: whoever runs the server reads it. */
+    public static function asked(User $user): void
     {
+        self::mail($user->email, Words::of('crew.mail.subject'), Words::of('crew.mail.asked', email: $user->email));
+    }
+
+    /** Whether mail goes out of this server, and not into a log of it. */
+    public static function goesOut(): bool
+    {
+        return config('mail.default') !== 'log';
+    }
+
+    /**
+     * @param  string  $link  what the text ends with: it lets somebody in, and stands in no log
+     * @return bool whether it was taken
+     */
+    public static function mail(string $to, string $subject, string $text, string $link = ''): bool
+    {
+        $shown = config('mail.default') === 'log' ? Words::of('crew.mail.no-link', email: $to) : $link;
+        $text .= $link === '' ? '' : "\n\n{$shown}";
         try {
             Mail::raw($text, static function (Message $mail) use ($to, $subject): void {
                 $mail->to($to)->subject($subject);

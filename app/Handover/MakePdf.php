@@ -15,6 +15,9 @@ use DateTimeZone;
 use Dompdf\Dompdf;
 use Dompdf\Options;
 use Illuminate\Support\Facades\Storage;
+use LogicException;
+use setasign\Fpdi\Fpdi;
+use setasign\Fpdi\PdfParser\StreamReader;
 
 /** The record as a PDF, A4 or Letter. */
 final class MakePdf implements Runs
@@ -40,11 +43,54 @@ final class MakePdf implements Runs
 
     public static function of(Job $job, DateTimeZone $zone, string $paper): string
     {
-        $pdf = new Dompdf(new Options(['isRemoteEnabled' => false, 'defaultFont' => 'DejaVu Sans']));
-        $pdf->loadHtml((new HandoverSheet($job, new Dates(app()->getLocale(), $zone)))->html());
-        $pdf->setPaper($paper === 'letter' ? 'letter' : 'a4');
+        $sheet = new HandoverSheet($job, new Dates(app()->getLocale(), $zone));
+        $paper = $paper === 'letter' ? 'letter' : 'a4';
+        $pieces = Pieces::of($sheet->html());
+        if (count($pieces) === 1) {
+            return self::drawn($pieces[0], $paper);
+        }
+        $whole = new Fpdi();
+        $whole->SetTitle($job->site, true);
+        foreach ($pieces as $piece) {
+            $pages = $whole->setSourceFile(StreamReader::createByString(self::drawn($piece, $paper)));
+            for ($page = 1; $page <= $pages; $page++) {
+                $drawn = $whole->importPage($page);
+                $whole->AddPage('P', $paper);
+                $whole->useTemplate($drawn);
+            }
+            // A document refers to itself in circles.
+            gc_collect_cycles();
+        }
+
+        $all = $whole->Output('S');
+
+        return is_string($all) ? $all : throw new LogicException('No pages were drawn.');
+    }
+
+    private static function drawn(string $html, string $paper): string
+    {
+        $pdf = new Dompdf(
+            new Options([
+                'isRemoteEnabled' => false,
+                'defaultFont' => 'DejaVu Sans',
+                'fontCache' => self::fonts(),
+            ]),
+        );
+        $pdf->loadHtml($html);
+        $pdf->setPaper($paper);
         $pdf->render();
 
         return (string) $pdf->output();
+    }
+
+    /** Where what was read of the fonts is kept: a release itself is never written. */
+    private static function fonts(): string
+    {
+        $folder = storage_path('framework/cache/fonts');
+        if (! is_dir($folder)) {
+            mkdir($folder, 0700, true);
+        }
+
+        return $folder;
     }
 }

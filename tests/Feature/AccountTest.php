@@ -96,6 +96,9 @@ it('takes out all that is kept of somebody, and no secret', function (): void {
     $job = houseToProve();
     proveStep($job, 'fan.voltage');
     $user = User::query()->where('crew_id', $job->crew_id)->firstOrFail();
+    DB::table('sessions')->insert([
+        ...['id' => 'a-session-of-theirs', 'user_id' => $user->id, 'payload' => 'x', 'last_activity' => time()],
+    ]);
     $data = json_decode((string) $this->actingAs($user)->get('/account/data')->assertOk()->getContent(), true);
 
     expect($data['person']['email'])
@@ -103,9 +106,11 @@ it('takes out all that is kept of somebody, and no secret', function (): void {
         ->and($data['rows']['readings'])
         ->toHaveCount(DB::table('readings')->where('user_id', $user->id)->count())
         ->and($data['rows'])
-        ->toHaveKeys(['observations', 'power_events', 'job_revisions', 'step_events']);
+        ->toHaveKeys(['sessions', 'observations', 'power_events', 'job_revisions', 'step_events']);
     $flat = (string) json_encode($data);
-    expect($flat)->not->toContain($user->password)->not->toContain('remember_token');
+    expect($flat)
+        ->not->toContain('a-session-of-theirs')
+        ->not->toContain($user->password)->not->toContain('remember_token');
 });
 
 it('forgets a person: no table names them any more, and every row of the record stands', function (): void {

@@ -14,6 +14,7 @@ use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
+use Symfony\Component\Process\Process;
 
 // A server's data out while it is in use, and in on a machine that has nothing: every row and every file compared.
 
@@ -180,6 +181,14 @@ it('changes nothing where a backup is not whole, or newer than the program, and 
         static fn (string $folder): int|false => file_put_contents("{$folder}/manifest.json", '{"format":"x"}'),
         'is not of the format unionbit-backup/1',
     ],
+    'a manifest that names no database' => [
+        static function (string $folder): void {
+            $whole = Manifest::read($folder);
+            $files = array_diff_key($whole->files, [Manifest::DATABASE => 1]);
+            (new Manifest($whole->made, $whole->schema, $files, []))->write($folder);
+        },
+        'names no database',
+    ],
     'a newer program' => [
         static function (string $folder): void {
             $manifest = Manifest::read($folder);
@@ -193,6 +202,64 @@ it('changes nothing where a backup is not whole, or newer than the program, and 
         'of a newer program, with 2031_01_01_000099_x',
     ],
 ]);
+
+it('seals a backup to a key that the server does not have, and opens it with that alone', function (): void {
+    $root = backupRoot();
+    foreach (['key', 'another'] as $name) {
+        (new Process(['age-keygen', '-o', "{$root}/{$name}"]))->mustRun();
+    }
+    preg_match('/age1\w+/', (string) file_get_contents("{$root}/key"), $to);
+    [$rows, $files, $folders] = [[], [], []];
+    machine(function () use ($root, $to, &$rows, &$files, &$folders): void {
+        config(['unionbit.backup_to' => $to[0]]);
+        worked();
+        foreach (['02', '03'] as $hour) {
+            $folders[] = Backup::ofSettings($root)->make(new DateTimeImmutable("2026-11-29 {$hour}:30:00 UTC"));
+        }
+        [$rows, $files] = [everyRow(), everyFile()];
+        expect(glob(storage_path('framework/*.sqlite')))->toBe([]);
+    });
+    $kept = Manifest::read($folders[1]);
+    expect($kept->files)->toHaveCount(3)->and($kept->sealedTo)->toBe($to[0]);
+    foreach (array_keys($kept->files) as $name) {
+        expect((string) file_get_contents("{$folders[1]}/{$name}"))->toStartWith('age-encryption.org');
+        // What was sealed once is linked.
+        expect(fileinode("{$folders[1]}/{$name}") === fileinode("{$folders[0]}/{$name}"))->toBe(
+            str_contains($name, 'photos/'),
+        );
+    }
+    machine(function (string $database) use ($root, $folders, $rows, $files): void {
+        foreach ([null => 'is sealed to age1', "{$root}/another" => 'cannot be opened'] as $key => $says) {
+            $key = $key === '' ? null : (string) $key;
+            expect(fn () => (new Restore($folders[1], $key))->run($database))->toThrow(Broken::class, $says);
+            expect(everyFile())->toBe([]);
+        }
+        (new Restore($folders[1], "{$root}/key"))->run($database);
+        expect(everyRow())->toBe($rows)->and(everyFile())->toBe($files);
+        expect(glob(storage_path('framework/restore-*')))->toBe([]);
+    });
+    (new Filesystem())->deleteDirectory($root);
+});
+
+it('takes nobody\'s sign-in with it, not even in what is left of a page', function (): void {
+    $root = backupRoot();
+    machine(function (string $database) use ($root): void {
+        worked();
+        DB::table('sessions')->insert([
+            'id' => 'a-sign-in-of-somebody',
+            'user_id' => 1,
+            'payload' => str_repeat('a payload of a session ', 300),
+            'last_activity' => time(),
+        ]);
+        $copy = (new Backup($root))->make(new DateTimeImmutable('2026-11-29 02:30:00 UTC')).'/database.sqlite';
+        expect((string) file_get_contents($copy))
+            ->not->toContain('a-sign-in-of-somebody')
+            ->not->toContain('a payload of a session')
+            ->and(DB::table('sessions')->count())
+            ->toBe(1);
+    });
+    (new Filesystem())->deleteDirectory($root);
+});
 
 it('keeps the newest of each of the last days, weeks and months, and never lets the newest go', function (): void {
     $names = [];

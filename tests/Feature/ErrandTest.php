@@ -284,6 +284,55 @@ it('backs up when a lead asks, and says how much', function (): void {
     expect(glob("{$root}/*") ?: [])->each->toEndWith('.half');
 })->group('sqlite');
 
+it('makes one backup at a time, and a few an hour', function (): void {
+    queued();
+    person(Role::Lead);
+    $first = newId();
+    $this->postJson('/crew/backup', ['id' => $first])->assertStatus(202);
+    $this->postJson('/crew/backup', ['id' => $first])->assertStatus(202);
+    $this->postJson('/crew/backup', ['id' => newId()])
+        ->assertStatus(429)
+        ->assertJsonValidationErrors(['id' => 'already']);
+    foreach (range(1, 3) as $more) {
+        Errand::query()->update(['state' => ErrandState::Done->value]);
+        $this->postJson('/crew/backup', ['id' => newId()])->assertStatus(202);
+    }
+    Errand::query()->update(['state' => ErrandState::Done->value]);
+    $this->postJson('/crew/backup', ['id' => newId()])
+        ->assertStatus(429)
+        ->assertJsonValidationErrors(['id' => 'Wait']);
+});
+
+it('keeps no more rows than it may of what anybody can make at a door', function (): void {
+    $user = User::factory()->create();
+    $rows = fn (int $n, ?int $whose, int $age): array => array_map(
+        fn (int $i): array => [
+            ...['id' => "{$age}-{$whose}-{$i}", 'user_id' => $whose, 'payload' => ''],
+            'last_activity' => now()->getTimestamp() - $age,
+        ],
+        range(1, $n),
+    );
+    foreach (array_chunk([...$rows(6000, null, 10), ...$rows(6000, null, 100), ...$rows(5, null, 8000)], 500) as $some) {
+        DB::table('sessions')->insert($some);
+    }
+    DB::table('sessions')->insert([...$rows(3, $user->id, 8000), ...$rows(2, $user->id, 90_000)]);
+    $refused = ['kind' => 'sign-in-refused', 'what' => '', 'at' => now()];
+    foreach (range(1, 24) as $n) {
+        DB::table('security_events')->insert(array_fill(0, 500, $refused));
+    }
+    DB::table('security_events')->insert(['kind' => 'signed-in', 'what' => '', 'at' => now()->subYear()]);
+    Artisan::call('unionbit:tidy');
+
+    expect(DB::table('sessions')->whereNull('user_id')->count())
+        ->toBeLessThanOrEqual(10_000)
+        ->and(DB::table('sessions')->where('user_id', $user->id)->count())
+        ->toBe(3)
+        ->and(DB::table('security_events')->where('kind', 'sign-in-refused')->count())
+        ->toBe(10_000)
+        ->and(DB::table('security_events')->where('kind', 'signed-in')->count())
+        ->toBe(1);
+});
+
 it('says what is not well, to whom it may, and what to do', function (): void {
     $root = sys_get_temp_dir().'/backups-'.newId();
     config(['unionbit.backups' => $root, 'unionbit.health_token' => 'a-token-of-the-settings']);

@@ -23,7 +23,8 @@ final class PersonData
                 continue;
             }
             $rows = DB::table($table)->where('user_id', $user->id)->get();
-            $tables[$table] = $rows->map(static fn (object $row): array => self::plain((array) $row))->all();
+            $plain = $rows->map(static fn (object $row): array => self::plain((array) $row));
+            $tables[$table] = $table === 'sessions' ? $plain->map(self::session(...))->all() : $plain->all();
         }
 
         return [
@@ -40,6 +41,17 @@ final class PersonData
             ],
             'rows' => array_filter($tables),
         ];
+    }
+
+    /**
+     * By the name that the list of devices has for it.
+     *
+     * @param  array<mixed>  $row
+     * @return array<mixed>
+     */
+    private static function session(array $row): array
+    {
+        return [...$row, 'id' => Devices::name(is_string($row['id'] ?? null) ? $row['id'] : '')];
     }
 
     /**

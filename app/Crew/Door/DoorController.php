@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Crew\Door;
 
+use App\Crew\Notice;
 use App\Models\Door\DoorKind;
 use App\Models\Door\DoorLink;
 use App\Models\User;
@@ -75,7 +76,7 @@ final class DoorController extends Controller
 
     public function forgot(): Response
     {
-        return Inertia::render('Forgot', ['sent' => false]);
+        return Inertia::render('Forgot', ['sent' => false, 'mails' => Notice::goesOut()]);
     }
 
     /** The same answer whoever asks, so that nobody learns who is here. */
@@ -85,10 +86,14 @@ final class DoorController extends Controller
         $user = User::query()->where('email', mb_strtolower($request->string('email')->toString()))->first();
         if ($user !== null && $user->isActive()) {
             // After the answer: how long it takes would tell too.
-            defer(static fn () => DoorLinks::newPassword($user, null));
+            defer(
+                static fn () => Notice::goesOut()
+                    ? DoorLinks::newPassword($user, null)
+                    : Notice::asked($user),
+            );
         }
 
-        return Inertia::render('Forgot', ['sent' => true]);
+        return Inertia::render('Forgot', ['sent' => true, 'mails' => Notice::goesOut()]);
     }
 
     private static function refuseTaken(DoorLink $link): void

@@ -103,9 +103,9 @@ final class DoorLinks
         });
         SecurityLog::write(SecurityKind::LinkMade, "{$link->kind->value} {$link->email}", $by ?? $link->user);
         $ends = Words::of('crew.mail.ends', hours: $link->kind->hours());
-        $mailed = Notice::mail($link->email, Words::of('crew.mail.subject'), "{$says}\n\n{$url}\n\n{$ends}");
+        $mailed = Notice::mail($link->email, Words::of('crew.mail.subject'), "{$says}\n\n{$ends}", $url);
 
-        return ['link' => $link, 'url' => $url, 'mailed' => $mailed && config('mail.default') === 'smtp'];
+        return ['link' => $link, 'url' => $url, 'mailed' => $mailed && Notice::goesOut()];
     }
 
     /** @return Builder<DoorLink> what a newer one, or one that was used, takes the place of */

@@ -15,6 +15,7 @@ use App\Web\Page;
 use App\Words\Units;
 use App\Words\Words;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
 use Inertia\Response;
@@ -22,6 +23,8 @@ use Inertia\Response;
 /** The people of a crew: everybody sees who is of it, its lead sees to them. */
 final class PeopleController extends Controller
 {
+    private const INVITED_AN_HOUR = 30;
+
     public function index(Request $request): Response
     {
         return Page::of('People', PeoplePage::props(self::user($request)));
@@ -35,6 +38,7 @@ final class PeopleController extends Controller
             'role' => ['required', Rule::enum(Role::class)],
         ]);
         $email = mb_strtolower(trim($request->string('email')->toString()));
+        self::limit($lead);
         if (User::query()->where('email', $email)->exists()) {
             throw ValidationException::withMessages(['email' => Words::of('crew.invite.taken', email: $email)]);
         }
@@ -109,6 +113,18 @@ final class PeopleController extends Controller
         $lead->crew->save();
 
         return new JsonResponse(['units' => $lead->crew->units]);
+    }
+
+    /** A server may have several crews: nobody asks it through for who is here. */
+    private static function limit(User $lead): void
+    {
+        $key = "invite|{$lead->crew_id}";
+        if (RateLimiter::tooManyAttempts($key, self::INVITED_AN_HOUR)) {
+            throw ValidationException::withMessages([
+                'email' => Words::of('crew.sign-in.limited', seconds: RateLimiter::availableIn($key)),
+            ])->status(429);
+        }
+        RateLimiter::hit($key, 3600);
     }
 
     private static function lead(Request $request): User

@@ -7,16 +7,16 @@ import { State } from '@/ui/State';
 import { say } from '@/words';
 
 export default function Forgot() {
-    const { sent } = usePage<Shared & { sent: boolean }>().props;
+    const { sent, mails } = usePage<Shared & { sent: boolean; mails: boolean }>().props;
     const form = useForm({ email: '' });
     return (
         <DoorCard title={say('door.forgot-title')}>
             {sent ? (
                 <div className="mt-3" role="status">
                     <State glyph="send" tone="verd">
-                        {say('door.forgot-sent')}
+                        {mails ? say('door.forgot-sent') : say('door.forgot-noted')}
                     </State>
-                    <p className="mt-2">{say('door.forgot-lead')}</p>
+                    <p className="mt-2">{mails ? say('door.forgot-lead') : say('door.forgot-no-mail')}</p>
                 </div>
             ) : (
                 <form
@@ -26,7 +26,7 @@ export default function Forgot() {
                         form.post(url('forgot'));
                     }}
                 >
-                    <p>{say('door.forgot-says')}</p>
+                    <p>{mails ? say('door.forgot-says') : say('door.forgot-no-mail')}</p>
                     <Field
                         label={say('door.e-mail-address')}
                         type="email"
@@ -38,7 +38,7 @@ export default function Forgot() {
                         bad={form.errors.email}
                     />
                     <button className="btn btn--go justify-self-end" disabled={form.processing}>
-                        {say('door.forgot-send')}
+                        {mails ? say('door.forgot-send') : say('door.forgot-ask')}
                     </button>
                 </form>
             )}

@@ -9,7 +9,6 @@ use App\Backup\Broken;
 use App\Backup\Keeping;
 use App\Backup\Manifest;
 use Illuminate\Console\Command;
-use Illuminate\Filesystem\Filesystem;
 
 final class BackupCommand extends Command
 {
@@ -21,16 +20,13 @@ final class BackupCommand extends Command
 
     protected $description = 'A backup while the server is in use: database, photographs, a manifest with sums';
 
-    public function handle(Filesystem $files): int
+    public function handle(): int
     {
         $root = is_string($this->option('to')) ? $this->option('to') : config()->string('unionbit.backups');
         try {
-            $folder = (new Backup($root))->make(now()->utc()->toDateTimeImmutable());
+            $folder = Backup::ofSettings($root)->make(now()->utc()->toDateTimeImmutable());
             $manifest = Manifest::read($folder);
-            $outlived = $this->option('keep-all') ? [] : (new Keeping())->outlived(Backup::all($root));
-            foreach ($outlived as $name) {
-                $files->deleteDirectory("{$root}/{$name}");
-            }
+            $outlived = $this->option('keep-all') ? [] : Keeping::tidy($root);
         } catch (Broken $broken) {
             $this->error($broken->getMessage());
 

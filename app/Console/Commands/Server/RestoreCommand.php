@@ -14,6 +14,7 @@ final class RestoreCommand extends Command
     protected $signature = <<<'SIGNATURE'
     unionbit:restore
         {folder : one backup, as unionbit:backup made it}
+        {--key= : file of the key that the backup is sealed to}
         {--aside : where a crew is here already, put its database aside first}
     SIGNATURE;
 
@@ -23,7 +24,9 @@ final class RestoreCommand extends Command
     {
         try {
             $database = config()->string('database.connections.'.DB::getDefaultConnection().'.database');
-            $photographs = (new Restore((string) $this->argument('folder')))->run(
+            $key = $this->option('key');
+            $restore = new Restore((string) $this->argument('folder'), is_string($key) ? $key : null);
+            $photographs = $restore->run(
                 $database,
                 (bool) $this->option('aside'),
             );

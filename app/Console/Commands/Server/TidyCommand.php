@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands\Server;
 
+use App\Crew\Visits;
 use App\Errand\Errands;
 use App\Health\OldCache;
 use Illuminate\Console\Command;
@@ -19,11 +20,10 @@ final class TidyCommand extends Command
     {
         $errands = Errands::tidy();
         $links = DB::table('door_links')->where('ends_at', '<', now()->subDays(30))->delete();
-        $sessions = DB::table('sessions')
-            ->where('last_activity', '<', now()->getTimestamp() - 60 * config()->integer('session.lifetime'))
-            ->delete();
+        $sessions = Visits::tidy(now()->getTimestamp());
+        $lines = Visits::tidyRefusals();
         $kept = OldCache::clear(config()->string('cache.stores.file.path'), now()->getTimestamp());
-        $this->info("{$errands} errands, {$links} links, {$sessions} sessions and {$kept} kept answers cleared.");
+        $this->info("{$errands} errands, {$links} links, {$sessions} sessions, {$lines} refusals and {$kept} kept answers cleared.");
 
         return self::SUCCESS;
     }
