@@ -12,7 +12,10 @@ use Throwable;
 
 final class UpgradeCommand extends Command
 {
-    protected $signature = 'unionbit:upgrade';
+    protected $signature = 'unionbit:upgrade {--served : asked by bin/deploy, which says the way back itself}';
+
+    /** Exit code: nothing was changed. */
+    private const NOT_BEGUN = 3;
 
     protected $description = 'Brings the data to this program: maintenance page, backup, migrations, and open again';
 
@@ -24,13 +27,16 @@ final class UpgradeCommand extends Command
         } catch (Broken $broken) {
             $this->error("No backup could be made, so nothing was changed. {$broken->getMessage()}");
 
-            return self::FAILURE;
+            return self::NOT_BEGUN;
         } catch (Throwable $problem) {
             $all = Backup::all($backups);
             $last = end($all);
             $this->error($problem->getMessage());
+            if ((bool) $this->option('served')) {
+                return self::FAILURE;
+            }
             $this->line('The data could not be brought to this program; the maintenance page stays. The way back:');
-            $this->line('  1. the earlier program in its place again (bin/deploy --back)');
+            $this->line('  1. the earlier program in its place again, and in it:');
             $this->line("  2. php artisan unionbit:restore {$backups}/{$last} --aside");
             $this->line('  3. php artisan up');
 
