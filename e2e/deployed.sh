@@ -42,11 +42,11 @@ for old in AES128-SHA AES256-SHA256 ECDHE-RSA-AES128-SHA; do
     openssl s_client -connect "127.0.0.1:$port" -tls1_2 -cipher "$old" </dev/null >/dev/null 2>&1 && fail "It takes $old."
 done
 secret=$(head -c 32 /dev/urandom | base64 | tr '+/' '-_' | tr -d '=')
-curl -ksS -o /dev/null "$base/shared/$secret" "$base/door/$secret" -e "$base/door/$secret" "$base/build/manifest.json"
+curl -ksS "$base/shared/$secret" "$base/door/$secret" -e "$base/door/$secret" "$base/build/manifest.json" >/dev/null
 pkill -STOP -f "php-fpm: pool unionbit" || true
 curl -ksS -o /dev/null --max-time 2 "$base/shared/$secret" || true
 pkill -CONT -f "php-fpm: pool unionbit" || true
-mv "$site/fpm.sock" "$site/away" && curl -ksS -o /dev/null "$base/shared/$secret" "$base/door/$secret"; mv "$site/away" "$site/fpm.sock"
+mv "$site/fpm.sock" "$site/away" && curl -ksS "$base/shared/$secret" "$base/door/$secret" >/dev/null; mv "$site/away" "$site/fpm.sock"
 ! grep -rqF "$secret" "$site" || fail "The secret of a link stands in $(grep -rlF "$secret" "$site" | head -3)."
 curl -ksSI "$base/sign-in" | grep -qi '^set-cookie: __Host-unionbit=.*secure' || fail "The cookie of a session is not held to this host."
 [ "$(head -c 3000000 /dev/zero | curl -ksS -o /dev/null -w '%{http_code}' --data-binary @- "$base/sign-in")" = 413 ] || fail "A door takes any length."
