@@ -103,7 +103,15 @@ final class House
      */
     public function stepList(bool $afterShort = false): array
     {
-        return $this->stepLists[(int) $afterShort] ??= $this->kept(
+        return $this->stepLists[(int) $afterShort] ??=
+            $this->standing === null ? [] : self::stepsOf($this->standing, $afterShort);
+    }
+
+    /** @return list<Step> the same of any plan */
+    public static function stepsOf(Plan $plan, bool $afterShort = false): array
+    {
+        return self::keptOf(
+            $plan,
             $afterShort ? 'step-list-after-short' : 'step-list',
             static fn (Plan $plan): array => (new Steps($plan, $afterShort))->all(),
         );

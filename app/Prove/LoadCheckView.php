@@ -24,15 +24,13 @@ final class LoadCheckView
             ->where('stage', 'prove')
             ->whereNull('step')
             ->get();
-        $last = static fn (string $call, MeterMode $mode, string $a, string $b): ?Reading => $readings
-            ->filter(
-                static fn (Reading $r): bool => ($r->call ?? 'idle') === $call &&
-                    $r->mode === $mode &&
-                    ($mode === MeterMode::Amps
-                        ? $r->a === $a
-                        : [$r->a, $r->b] === [$a, $b] || [$r->b, $r->a] === [$a, $b]),
-            )
-            ->last();
+        $latest = [];
+        foreach ($readings as $reading) {
+            $latest[self::key($reading->call ?? 'idle', $reading->mode, $reading->a, $reading->b)] = $reading;
+        }
+        $last = static fn (string $call, MeterMode $mode, string $a, string $b): ?Reading => $latest[
+            self::key($call, $mode, $a, $b)
+        ] ?? null;
         $rows = [];
         foreach (StepSheet::loads($plan) as $check) {
             $call = $check->call->value;
@@ -55,5 +53,14 @@ final class LoadCheckView
         }
 
         return $rows;
+    }
+
+    /** What is measured where: between two points whichever way round, through one conductor with the clamp. */
+    private static function key(string $call, MeterMode $mode, string $a, string $b): string
+    {
+        $points = $mode === MeterMode::Amps ? [$a] : [$a, $b];
+        sort($points);
+
+        return implode(' ', [$call, $mode->value, ...$points]);
     }
 }

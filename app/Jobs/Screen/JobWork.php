@@ -40,14 +40,17 @@ final class JobWork
             array_filter($progress->steps(), static fn (StepRecord $s): bool => $s->state() === 'passed'),
         );
 
+        $plan = $job->isService() ? $house->standing : $house->plan;
+
         return Workload::of(
             $house->installation,
-            $job->isService() ? $house->standing : $house->plan,
+            $plan,
             $job->surveyed_at === null ? $facts : 0,
             $moves,
             $settings,
             array_map(strval(...), $proved),
             $job->counting($job->readings())->exists(),
+            $plan === null ? null : House::stepsOf($plan),
         );
     }
 }

@@ -11,6 +11,7 @@ use Unionbit\Core\Job\Interview\Assumptions;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Proving\Route\Route;
 use Unionbit\Core\Proving\Route\School;
+use Unionbit\Core\Proving\Step\Step;
 use Unionbit\Core\Proving\Step\Steps;
 use Unionbit\Core\Proving\Step\Waits;
 use Unionbit\Core\Words\Message;
@@ -47,6 +48,7 @@ final readonly class Workload
      * @param  int  $moves  moves not ticked yet
      * @param  int  $settings  settings not entered yet
      * @param  list<string>  $proved  keys of steps that have passed
+     * @param  ?list<Step>  $steps  every proof of the plan, where they were worked out already
      */
     public static function of(
         Installation $house,
@@ -56,6 +58,7 @@ final readonly class Workload
         int $settings,
         array $proved,
         bool $begun,
+        ?array $steps = null,
     ): self {
         $wall = count($house->wallConductors());
         $trace = count(Assumptions::toTrace($house));
@@ -102,7 +105,7 @@ final readonly class Workload
 
         return new self([
             ...$tasks,
-            ...self::proofs($house, $plan, $proved),
+            ...self::proofs($house, $plan, $proved, $steps),
             new Task(Message::of('visit.workload.handover'), self::HANDOVER),
         ]);
     }
@@ -136,12 +139,14 @@ final readonly class Workload
 
     /**
      * @param  list<string>  $proved
+     * @param  ?list<Step>  $steps
      * @return list<Task>
      */
-    private static function proofs(Installation $house, ?Plan $plan, array $proved): array
+    private static function proofs(Installation $house, ?Plan $plan, array $proved, ?array $steps): array
     {
         if ($plan !== null) {
-            $route = Route::of((new Steps($plan))->all(), School::Short, new Waits($plan->installation), $proved);
+            $steps ??= (new Steps($plan))->all();
+            $route = Route::of($steps, School::Short, new Waits($plan->installation), $proved);
             $count = count($route->keys);
 
             return $count === 0
