@@ -183,6 +183,27 @@ it('reports what is wrong with a file and where, keeps nothing of it, and reads 
         '/survey/cables/0/conductors',
         'has 50000 conductors; allowed: at most 50',
     ],
+    'a house of two lines' => [fn () => jobFile(['site' => "Tollhouse\nhanded over"]), '/site', 'one line'],
+    'a house that is read backwards' => [fn () => jobFile(['site' => "Toll\u{202E}esuoh"]), '/site', 'no text'],
+    'a key that steers what is shown' => [fn () => jobFile(["a\u{2066}b" => 1]), '', 'no text'],
+    'a name of two lines in a record' => [
+        fn () => jobFile([
+            'records' => [
+                'moves' => [['at' => '2026-11-25T09:00:00Z', 'by' => "A\nB", 'move' => 'link:in', 'done' => true]],
+            ],
+        ]),
+        '/records/moves/0/by',
+        'no name',
+    ],
+    'a note of two lines in a record' => [
+        fn () => jobFile([
+            'records' => [
+                'waivers' => [['at' => '2026-11-25T09:00:00Z', 'by' => 'A', 'call' => 'cool-1', 'reason' => "a\nb"]],
+            ],
+        ]),
+        '/records/waivers/0/reason',
+        'one line',
+    ],
     'over 4 MB' => [fn () => str_repeat(' ', 4_000_001), '', 'larger than 4 MB'],
 ]);
 

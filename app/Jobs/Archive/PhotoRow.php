@@ -94,9 +94,9 @@ final readonly class PhotoRow
         return new self(
             $row->string('id', most: 26),
             $place,
-            $row->has('skipped') ? $row->string('skipped', most: 160) : null,
+            $row->has('skipped') ? $row->line('skipped', most: 160) : null,
             RecordColumns::time($row->string('at'), $row->pointer.'/at'),
-            $row->string('by', most: 80),
+            $row->line('by', most: 80),
             array_map(
                 static fn (Field $m): array => [
                     'id' => $m->string('id', most: 26),
@@ -105,7 +105,7 @@ final readonly class PhotoRow
                     'end' => $m->string('end', most: 12),
                     'takesBack' => $m->has('takesBack') ? $m->string('takesBack', most: 26) : null,
                     'at' => RecordColumns::time($m->string('at'), $m->pointer.'/at'),
-                    'by' => $m->string('by', most: 80),
+                    'by' => $m->line('by', most: 80),
                 ],
                 $row->each('marks', self::MOST_MARKS),
             ),

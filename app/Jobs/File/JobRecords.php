@@ -23,6 +23,7 @@ use App\Records\Photo\Photographs;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
 use Unionbit\Core\Data\InvalidData;
+use Unionbit\Core\Data\Plain;
 use Unionbit\Core\Words\Message;
 
 /**
@@ -297,7 +298,7 @@ final readonly class JobRecords
             }
             $by = $row['by'] ?? '';
             $simulated = $row['simulated'] ?? false;
-            if (! is_string($by) || mb_strlen($by) > self::LONGEST_NAME) {
+            if (! is_string($by) || mb_strlen($by) > self::LONGEST_NAME || ! Plain::isLine($by)) {
                 throw InvalidData::unreadable(
                     "{$pointer}/by",
                     Message::of('jobs.job-records.no-name-at-most-characters', longest_name: self::LONGEST_NAME),

@@ -15,6 +15,7 @@ use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Circuit\Standing\ThingKind;
 use Unionbit\Core\Data\InvalidData;
+use Unionbit\Core\Data\Plain;
 use Unionbit\Core\Proving\Judge\Neither;
 use Unionbit\Core\Proving\Judge\Outcome;
 use Unionbit\Core\Proving\Step\Method;
@@ -208,7 +209,8 @@ final class RecordColumns
                     self::shown($value),
                     Message::of('jobs.record-columns.strokes-at-most-600-points'),
                 ),
-            default => self::text($value, self::LONGEST[$kind], $at),
+            'text' => self::text($value, self::LONGEST[$kind], $at),
+            default => self::line($value, self::LONGEST[$kind], $at),
         };
     }
 
@@ -263,6 +265,15 @@ final class RecordColumns
                 self::shown($value),
                 Message::of('jobs.record-columns.text-at-most-characters', longest: $longest),
             );
+    }
+
+    private static function line(mixed $value, int $longest, string $at): string
+    {
+        $text = self::text($value, $longest, $at);
+
+        return Plain::isLine($text)
+            ? $text
+            : throw InvalidData::unreadable($at, Message::of('data.field.one-line'));
     }
 
     /** @return array<mixed> */

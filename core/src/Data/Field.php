@@ -68,6 +68,20 @@ final readonly class Field
             : throw InvalidData::notAllowed("{$this->pointer}/{$key}", $value, Message::of('data.field.text'));
     }
 
+    /**
+     * A name, a note: a text of one line.
+     *
+     * @param  int  $most  characters
+     */
+    public function line(string $key, ?string $default = null, int $most = self::LONGEST): string
+    {
+        $text = $this->string($key, $default, $most);
+
+        return Plain::isLine($text)
+            ? $text
+            : throw InvalidData::unreadable("{$this->pointer}/{$key}", Message::of('data.field.one-line'));
+    }
+
     /** @param  Unit  $unit  that the bounds are said in where the number is none of those allowed */
     public function number(
         string $key,

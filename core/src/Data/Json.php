@@ -39,10 +39,13 @@ final class Json
         if (is_float($value) && ! is_finite($value)) {
             throw InvalidData::unreadable($pointer, Message::of('data.json.no-number-can-be-kept'));
         }
-        if (is_string($value) && str_contains($value, "\0")) {
+        if (is_string($value) && ! Plain::isText($value)) {
             throw InvalidData::unreadable($pointer, Message::of('data.json.no-text'));
         }
         foreach (is_array($value) ? $value : [] as $key => $part) {
+            if (! Plain::isLine((string) $key)) {
+                throw InvalidData::unreadable($pointer, Message::of('data.json.no-text'));
+            }
             self::walk($part, $pointer.'/'.$key, $parts);
         }
     }

@@ -98,7 +98,7 @@ final readonly class JobFile
 
     private static function text(Field $node, string $key, int $least, int $most, string $default = ''): string
     {
-        $text = $least > 0 && $default === '' ? $node->string($key) : $node->string($key, $default);
+        $text = $least > 0 && $default === '' ? $node->line($key) : $node->line($key, $default);
         $length = mb_strlen($text);
 
         return $length >= $least && $length <= $most
