@@ -26,15 +26,25 @@ final class CutOff
         return match ($errand->state) {
             ErrandState::Running => Hold::isFree($errand),
             ErrandState::Waiting => config('queue.default') === 'sync' &&
-                $errand->updated_at->lessThan(now()->subSeconds(self::BEGUN_WITHIN)) &&
+                self::isOlder($errand, self::BEGUN_WITHIN) &&
                 Hold::isFree($errand),
             default => false,
         };
     }
 
+    /** Of a moment that has not come, since the clock was set back, nothing is known: it counts as long ago. */
+    private static function isOlder(Errand $errand, int $seconds): bool
+    {
+        return ! $errand->updated_at->between(now()->subSeconds($seconds), now()->addSecond());
+    }
+
     /** @return int how many were begun anew */
     public static function takeUp(): int
     {
+        // Nothing of ours is put off: what waits for a later hour was queued before the clock was set back.
+        DB::table('queue_work')
+            ->where('available_at', '>', now()->addMinute()->getTimestamp())
+            ->update(['available_at' => now()->getTimestamp()]);
         $open = Errand::query()
             ->whereIn('state', [ErrandState::Waiting, ErrandState::Running])
             ->orderBy('created_at')
@@ -78,14 +88,13 @@ final class CutOff
     /** @return array{kind: string, since: Carbon, count: int}|null what hangs, the longest first */
     public static function hanging(): ?array
     {
-        $late = now()->subSeconds(self::HANGS_AFTER);
         $open = Errand::query()
             ->whereIn('state', [ErrandState::Waiting, ErrandState::Running])
             ->orderBy('updated_at')
             ->get()
             ->filter(
                 static fn (Errand $e): bool => self::is($e) ||
-                    ($e->state === ErrandState::Waiting && $e->updated_at->lessThan($late)),
+                    ($e->state === ErrandState::Waiting && self::isOlder($e, self::HANGS_AFTER)),
             );
         $first = $open->first();
 

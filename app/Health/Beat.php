@@ -22,7 +22,8 @@ final class Beat
         clearstatcache(true, self::file($who));
         $at = @filemtime(self::file($who));
 
-        return $at === false ? null : max(0, time() - $at);
+        // Of a moment that has not come: the clock was set back since.
+        return $at === false ? null : abs(time() - $at);
     }
 
     private static function file(string $who): string

@@ -245,9 +245,14 @@ final readonly class StepRecord
     /** @param  ?Carbon  $at  of another moment than now */
     public function secondsLeft(?Carbon $at = null): int
     {
-        return $this->readyAt === null
-            ? $this->step->wait->seconds
-            : max(0, (int) ceil(($at ?? now())->diffInSeconds($this->readyAt)));
+        if ($this->readyAt === null) {
+            return $this->step->wait->seconds;
+        }
+        // Never longer than the longest of its delays, although the clock was set back.
+        $wait = $this->step->wait;
+        $whole = max($wait->seconds, $wait->rest, $this->step->forced->seconds ?? 0, $this->step->onward->seconds ?? 0);
+
+        return min($whole, max(0, (int) ceil(($at ?? now())->diffInSeconds($this->readyAt))));
     }
 
     /** In the first seconds after the start, in which a relay, its motor and the person still come to it. */

@@ -21,21 +21,43 @@ final class CalmLimiter extends RateLimiter
 
     public function tooManyAttempts($key, $maxAttempts): bool
     {
-        return self::calm(fn (): bool => parent::tooManyAttempts($key, $maxAttempts), false);
+        return self::calm(function () use ($key, $maxAttempts): bool {
+            $many = parent::tooManyAttempts($key, $maxAttempts);
+            $began = $this->cache->get(self::began($key));
+            if ($many && is_int($began) && $began > $this->currentTime()) {
+                // The clock was set back: what was counted then is no measure.
+                $this->clear($key);
+
+                return false;
+            }
+
+            return $many;
+        }, false);
     }
 
     public function increment($key, $decaySeconds = 60, $amount = 1): int
     {
-        return self::calm(fn (): int => parent::increment($key, $decaySeconds, $amount), 0);
+        return self::calm(function () use ($key, $decaySeconds, $amount): int {
+            $this->cache->add(self::began($key), $this->currentTime(), $decaySeconds);
+
+            return parent::increment($key, $decaySeconds, $amount);
+        }, 0);
     }
 
     public function clear($key): void
     {
         self::calm(function () use ($key): bool {
             parent::clear($key);
+            $this->cache->forget(self::began($key));
 
             return true;
         }, false);
+    }
+
+    /** When the first of the tries was that are counted. */
+    private static function began(string $key): string
+    {
+        return 'began|'.hash('sha256', $key);
     }
 
     /**

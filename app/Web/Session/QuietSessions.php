@@ -50,7 +50,8 @@ final class QuietSessions extends DatabaseSessionHandler
     public function write($sessionId, $data): bool
     {
         $same = $this->exists && $sessionId === $this->id && $data === $this->payload;
-        if ($same && Carbon::now()->getTimestamp() - $this->touched < self::STILL_THERE) {
+        $age = Carbon::now()->getTimestamp() - $this->touched;
+        if ($same && $age >= 0 && $age < self::STILL_THERE) {
             return true;
         }
 

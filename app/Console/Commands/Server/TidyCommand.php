@@ -19,6 +19,13 @@ final class TidyCommand extends Command
     public function handle(): int
     {
         $errands = Errands::tidy();
+        // What has ended stays so, although the clock is set back.
+        foreach (['door_links', 'share_links'] as $table) {
+            DB::table($table)
+                ->whereNull('revoked_at')
+                ->where('ends_at', '<=', now())
+                ->update(['revoked_at' => now()]);
+        }
         $links = DB::table('door_links')->where('ends_at', '<', now()->subDays(30))->delete();
         $sessions = Visits::tidy(now()->getTimestamp());
         $lines = Visits::tidyRefusals();
