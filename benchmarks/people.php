@@ -9,7 +9,10 @@ declare(strict_types=1);
 
 [, $base, $seconds, $thinks, $archive] = [...$argv, 2 => $argv[2] ?? 30, 3 => $argv[3] ?? 0, 4 => $argv[4] ?? 0];
 $people = 20;
-$ulid = static fn (): string => sprintf('01%s', strtoupper(substr(strtr(base64_encode(random_bytes(30)), '+/=ilouILOU', 'abc0123401234'), 0, 24)));
+$ulid = static fn (): string => sprintf(
+    '01%s',
+    strtoupper(substr(strtr(base64_encode(random_bytes(30)), '+/=ilouILOU', 'abc0123401234'), 0, 24)),
+);
 $handle = static function () {
     $curl = curl_init();
     curl_setopt_array($curl, [
@@ -67,20 +70,45 @@ $props = static function (string $html): array {
 /** A house that is surveyed, planned, landed and live, as its job file. */
 $house = static function ($curl) use ($ask, $ulid, $props): string {
     $id = $ulid();
-    $ask($curl, '/jobs', ['id' => $id, 'site' => "Reed Bank {$id}", 'kind' => 'replacement', 'archetype' => 'furnace-gas-1h-1c', 'feet' => '45', 'example' => true]);
-    $ask($curl, "/jobs/{$id}/plan-edits", ['id' => $ulid(), 'version' => 1, 'op' => 'choose', 'profile' => 'c-powered-1h-1c']);
+    $ask($curl, '/jobs', [
+        'id' => $id,
+        'site' => "Reed Bank {$id}",
+        'kind' => 'replacement',
+        'archetype' => 'furnace-gas-1h-1c',
+        'feet' => '45',
+        'example' => true,
+    ]);
+    $ask($curl, "/jobs/{$id}/plan-edits", [
+        'id' => $ulid(),
+        'version' => 1,
+        'op' => 'choose',
+        'profile' => 'c-powered-1h-1c',
+    ]);
     $ask($curl, "/jobs/{$id}/plan-edits", ['id' => $ulid(), 'version' => 2, 'op' => 'use']);
     $ask($curl, "/jobs/{$id}/survey-edits", ['id' => $ulid(), 'version' => 3, 'op' => 'finish']);
     foreach (['wall', 'indoor'] as $place) {
         $ask($curl, "/jobs/{$id}/photo-skips", ['id' => $ulid(), 'place' => $place, 'reason' => 'too dark']);
     }
-    $power = static fn (string $state, string $volts): string => $ask($curl, "/jobs/{$id}/power", ['id' => $ulid(), 'state' => $state, 'supplies' => ['low' => $volts], 'meter_proved' => true, 'despite' => true]);
+    $power = static fn (string $state, string $volts): string => $ask($curl, "/jobs/{$id}/power", [
+        'id' => $ulid(),
+        'state' => $state,
+        'supplies' => ['low' => $volts],
+        'meter_proved' => true,
+        'despite' => true,
+    ]);
     $power('isolated', '0.0');
     foreach ($props($ask($curl, "/jobs/{$id}/plan"))['plan']['moves'] as $move) {
         $ask($curl, "/jobs/{$id}/moves", ['id' => $ulid(), 'move' => $move['key'], 'done' => true]);
     }
     $power('live', '26.5');
-    $ask($curl, "/jobs/{$id}/readings", ['id' => $ulid(), 'stage' => 'prove', 'mode' => 'V', 'a' => 'indoor.R', 'b' => 'indoor.C', 'value' => '26.4']);
+    $ask($curl, "/jobs/{$id}/readings", [
+        'id' => $ulid(),
+        'stage' => 'prove',
+        'mode' => 'V',
+        'a' => 'indoor.R',
+        'b' => 'indoor.C',
+        'value' => '26.4',
+    ]);
     $file = json_decode($ask($curl, "/jobs/{$id}/job-file"), true);
     $reading = $file['records']['readings'][0];
     for ($n = 1; $n < 140; $n++) {
@@ -94,14 +122,24 @@ $another = static function ($curl, string $file) use ($ask, $ulid): string {
     $id = $ulid();
     $path = (string) tempnam(sys_get_temp_dir(), 'house');
     file_put_contents($path, $file);
-    $sent = ['as[0]' => 'copy', 'ids[0]' => $id, 'files[0]' => new CURLFile($path, 'application/json', 'house.json')];
+    $sent = [
+        'as[0]' => 'copy',
+        'ids[0]' => $id,
+        'files[0]' => new CURLFile($path, 'application/json', 'house.json'),
+    ];
     $errand = json_decode($ask($curl, '/import', $sent, true), true);
     while (! isset($errand['files'])) {
         usleep(200_000);
         $errand = json_decode($ask($curl, "/errands/{$errand['errand']}"), true);
     }
     $errand['files'][0]['job'] ?? exit('✗ '.json_encode($errand)."\n");
-    $ask($curl, "/jobs/{$id}/power", ['id' => $ulid(), 'state' => 'live', 'supplies' => ['low' => '26.5'], 'meter_proved' => true, 'despite' => true]);
+    $ask($curl, "/jobs/{$id}/power", [
+        'id' => $ulid(),
+        'state' => 'live',
+        'supplies' => ['low' => '26.5'],
+        'meter_proved' => true,
+        'despite' => true,
+    ]);
     $ask($curl, "/jobs/{$id}/steps", ['id' => $ulid(), 'step' => 'fan.voltage', 'event' => 'start']);
 
     return $id;
@@ -111,10 +149,37 @@ $another = static function ($curl, string $file) use ($ask, $ulid): string {
 $largest = static function () use ($ulid): string {
     $file = sys_get_temp_dir().'/largest.zip';
     $job = json_decode((string) file_get_contents(__DIR__.'/../database/demo/lock-keepers-row-4.json'), true);
-    $row = static fn (int $n): array => ['id' => $ulid(), 'seq' => $n, 'at' => '2026-11-20T10:00:00Z', 'by' => 'A. Teal', 'simulated' => false, 'stage' => 'survey', 'step' => null, 'call' => null, 'mode' => 'V', 'a' => 'indoor.R', 'b' => 'indoor.C', 'value' => 26.4, 'power' => 'live', 'expected' => [], 'outcome' => 'pass', 'reason' => str_repeat('why it is so ', 20), 'candidates' => [], 'corrects_id' => null];
+    $row = static fn (int $n): array => [
+        'id' => $ulid(),
+        'seq' => $n,
+        'at' => '2026-11-20T10:00:00Z',
+        'by' => 'A. Teal',
+        'simulated' => false,
+        'stage' => 'survey',
+        'step' => null,
+        'call' => null,
+        'mode' => 'V',
+        'a' => 'indoor.R',
+        'b' => 'indoor.C',
+        'value' => 26.4,
+        'power' => 'live',
+        'expected' => [],
+        'outcome' => 'pass',
+        'reason' => str_repeat('why it is so ', 20),
+        'candidates' => [],
+        'corrects_id' => null,
+    ];
     $job['records'] = ['readings' => array_map($row, range(1, 2000))];
     unset($job['id']);
-    $mark = static fn (int $n): array => ['id' => "m{$n}", 'x' => 0.5, 'y' => 0.5, 'end' => 'A1.near', 'takesBack' => null, 'at' => '2026-11-20T10:00:00Z', 'by' => 'A. Teal'];
+    $mark = static fn (int $n): array => [
+        'id' => "m{$n}",
+        'x' => 0.5,
+        'y' => 0.5,
+        'end' => 'A1.near',
+        'takesBack' => null,
+        'at' => '2026-11-20T10:00:00Z',
+        'by' => 'A. Teal',
+    ];
     $image = imagecreatetruecolor(2400, 1800);
     for ($n = 0; $n < 4000; $n++) {
         imagefilledellipse($image, random_int(0, 2400), random_int(0, 1800), 60, 60, random_int(0, 0xFFFFFF));
@@ -126,7 +191,14 @@ $largest = static function () use ($ulid): string {
     $most = min(200, intdiv(62_000_000, (int) filesize("{$file}.jpg")));
     for ($n = 1; $n <= $most; $n++) {
         $id = $ulid();
-        $rows[] = ['id' => $id, 'place' => 'wall', 'skipped' => null, 'at' => '2026-11-20T10:00:00Z', 'by' => 'A. Teal', 'marks' => array_map($mark, range(1, 10))];
+        $rows[] = [
+            'id' => $id,
+            'place' => 'wall',
+            'skipped' => null,
+            'at' => '2026-11-20T10:00:00Z',
+            'by' => 'A. Teal',
+            'marks' => array_map($mark, range(1, 10)),
+        ];
         $zip->addFile("{$file}.jpg", "photographs/{$id}.jpg");
         $zip->setCompressionName("photographs/{$id}.jpg", ZipArchive::CM_STORE);
     }
@@ -143,7 +215,10 @@ $cpu = static function (string $who): float {
     $ticks = 0;
     foreach (glob('/proc/[0-9]*/cmdline') ?: [] as $file) {
         if (str_contains((string) @file_get_contents($file), $who)) {
-            $stat = explode(' ', (string) substr((string) strrchr((string) @file_get_contents(dirname($file).'/stat'), ')'), 2));
+            $stat = explode(
+                ' ',
+                (string) substr((string) strrchr((string) @file_get_contents(dirname($file).'/stat'), ')'), 2),
+            );
             $ticks += (int) ($stat[11] ?? 0) + (int) ($stat[12] ?? 0);
         }
     }
@@ -158,16 +233,65 @@ for ($n = 0; $n < $people; $n++) {
     $ask($curl, '/sign-in');
     $ask($curl, '/sign-in', ['email' => 'wren@ebb-and-sluice.example', 'password' => 'saltmarsh']);
     $file ??= $house($curl);
-    $each[$n] = ['curl' => $curl, 'job' => $another($curl, $file), 'turn' => $n, 'next' => microtime(true) + $thinks * mt_rand() / mt_getrandmax(), 'kind' => ''];
+    $each[$n] = [
+        'curl' => $curl,
+        'job' => $another($curl, $file),
+        'turn' => $n,
+        'next' => microtime(true) + ($thinks * mt_rand()) / mt_getrandmax(),
+        'kind' => '',
+    ];
 }
 $does = [
-    ['write', 'reading', static fn (string $j): array => ["/jobs/{$j}/readings", ['id' => $ulid(), 'stage' => 'prove', 'step' => 'fan.voltage', 'mode' => 'V', 'a' => 'indoor.R', 'b' => 'indoor.C', 'value' => '26.4']]],
+    [
+        'write',
+        'reading',
+        static fn (string $j): array => [
+            "/jobs/{$j}/readings",
+            [
+                'id' => $ulid(),
+                'stage' => 'prove',
+                'step' => 'fan.voltage',
+                'mode' => 'V',
+                'a' => 'indoor.R',
+                'b' => 'indoor.C',
+                'value' => '26.4',
+            ],
+        ],
+    ],
     ['page', 'prove', static fn (string $j): array => ["/jobs/{$j}/prove", null]],
     ['page', 'survey', static fn (string $j): array => ["/jobs/{$j}/survey", null]],
-    ['write', 'reading', static fn (string $j): array => ["/jobs/{$j}/readings", ['id' => $ulid(), 'stage' => 'prove', 'step' => 'fan.voltage', 'mode' => 'V', 'a' => 'indoor.G', 'b' => 'indoor.C', 'value' => '26.4']]],
+    [
+        'write',
+        'reading',
+        static fn (string $j): array => [
+            "/jobs/{$j}/readings",
+            [
+                'id' => $ulid(),
+                'stage' => 'prove',
+                'step' => 'fan.voltage',
+                'mode' => 'V',
+                'a' => 'indoor.G',
+                'b' => 'indoor.C',
+                'value' => '26.4',
+            ],
+        ],
+    ],
     ['page', 'prove', static fn (string $j): array => ["/jobs/{$j}/prove", null]],
     ['page', 'plan', static fn (string $j): array => ["/jobs/{$j}/plan", null]],
-    ['write', 'power', static fn (string $j): array => ["/jobs/{$j}/power", ['id' => $ulid(), 'state' => 'live', 'supplies' => ['low' => '26.5'], 'meter_proved' => true, 'despite' => true]]],
+    [
+        'write',
+        'power',
+        static fn (string $j): array => [
+            "/jobs/{$j}/power",
+            [
+                'id' => $ulid(),
+                'state' => 'live',
+                'supplies' => ['low' => '26.5'],
+                'meter_proved' => true,
+                'despite' => true,
+            ],
+        ],
+    ],
     ['page', 'handover', static fn (string $j): array => ["/jobs/{$j}/handover", null]],
     ['page', 'jobs', static fn (string $j): array => ['/jobs', null]],
     ['page', 'set', static fn (string $j): array => ["/jobs/{$j}/set", null]],
@@ -178,7 +302,20 @@ if ($archive) {
     $sent = $handle();
     $ask($sent, '/sign-in');
     $ask($sent, '/sign-in', ['email' => 'wren@ebb-and-sluice.example', 'password' => 'saltmarsh']);
-    $errand = json_decode($ask($sent, '/import', ['as[0]' => 'copy', 'ids[0]' => $ulid(), 'files[0]' => new CURLFile($file, 'application/zip', 'largest.zip')], true), true)['errand'] ?? exit("✗ The archive was not taken.\n");
+    $errand =
+        json_decode(
+            $ask(
+                $sent,
+                '/import',
+                [
+                    'as[0]' => 'copy',
+                    'ids[0]' => $ulid(),
+                    'files[0]' => new CURLFile($file, 'application/zip', 'largest.zip'),
+                ],
+                true,
+            ),
+            true,
+        )['errand'] ?? exit("✗ The archive was not taken.\n");
     $sentAt = microtime(true);
 }
 [$fpm, $queue] = [$cpu('php-fpm: pool unionbit'), $cpu('queue:work')];
@@ -209,7 +346,11 @@ while (microtime(true) < $until || $busy > 0) {
                 if ($status >= 400 || $status === 0) {
                     $bad["{$one['name']} {$status}"] = ($bad["{$one['name']} {$status}"] ?? 0) + 1;
                 }
-                $each[$n] = [...$one, 'kind' => '', 'next' => microtime(true) + $thinks * (0.5 + mt_rand() / mt_getrandmax())];
+                $each[$n] = [
+                    ...$one,
+                    'kind' => '',
+                    'next' => microtime(true) + $thinks * (0.5 + mt_rand() / mt_getrandmax()),
+                ];
                 $busy--;
             }
         }
@@ -222,7 +363,11 @@ while (microtime(true) < $until || $busy > 0) {
         $state = json_decode((string) curl_exec($sent), true);
         if (isset($state['files'])) {
             $said = true;
-            printf("archive in after about %.0f s%s\n", $seconds - ($until - microtime(true)), $state['files'][0]['job'] === null ? ': '.json_encode($state['files'][0]['problem']) : '');
+            printf(
+                "archive in after about %.0f s%s\n",
+                $seconds - ($until - microtime(true)),
+                $state['files'][0]['job'] === null ? ': '.json_encode($state['files'][0]['problem']) : '',
+            );
         }
     }
 }
@@ -231,9 +376,22 @@ ksort($took);
 foreach ($took as $kind => $times) {
     sort($times);
     $at = static fn (float $share): float => $times[(int) floor($share * (count($times) - 1))];
-    printf("%-16s %5d  %6.1f/s   p50 %5.0f ms   p95 %5.0f ms   max %5.0f ms\n", $kind, count($times), count($times) / $seconds, $at(0.5), $at(0.95), end($times));
+    printf(
+        "%-16s %5d  %6.1f/s   p50 %5.0f ms   p95 %5.0f ms   max %5.0f ms\n",
+        $kind,
+        count($times),
+        count($times) / $seconds,
+        $at(0.5),
+        $at(0.95),
+        end($times),
+    );
 }
-printf("processor time of fpm: %.0f ms a request, %.1f s of the queue; %s\n", 1000 * ($cpu('php-fpm: pool unionbit') - $fpm) / max($all, 1), $cpu('queue:work') - $queue, $bad === [] ? 'every answer below 400' : json_encode($bad));
+printf(
+    "processor time of fpm: %.0f ms a request, %.1f s of the queue; %s\n",
+    (1000 * ($cpu('php-fpm: pool unionbit') - $fpm)) / max($all, 1),
+    $cpu('queue:work') - $queue,
+    $bad === [] ? 'every answer below 400' : json_encode($bad),
+);
 if (! $said) {
     echo "the archive is not in yet\n";
 }

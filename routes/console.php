@@ -2,7 +2,6 @@
 
 declare(strict_types=1);
 
-use App\Errand\CutOff;
 use App\Health\Beat;
 use Illuminate\Support\Facades\Schedule;
 
@@ -12,6 +11,6 @@ if (config()->string('unionbit.backup_at') !== '') {
 }
 Schedule::command('unionbit:tidy')->hourly()->withoutOverlapping();
 // What was cut off goes on: the worker sees to it too, but it may be what was cut off.
-Schedule::call(static fn () => CutOff::takeUp())->everyMinute();
+Schedule::command('unionbit:take-up')->everyMinute();
 // Says that the scheduler is at work: the health page looks for it.
 Schedule::call(static fn () => Beat::of('scheduler'))->everyMinute();

@@ -45,7 +45,10 @@ final class BackupController extends Controller
             throw ValidationException::withMessages([
                 'id' => $open
                     ? Words::of('crew.backup.under-way')
-                    : Words::of('crew.backup.limited', minutes: (int) ceil(RateLimiter::availableIn('backup') / 60)),
+                    : Words::of(
+                        'crew.backup.limited',
+                        minutes: (int) ceil(RateLimiter::availableIn('backup') / 60),
+                    ),
             ])->status(429);
         }
         RateLimiter::hit('backup', 3600);

@@ -31,13 +31,9 @@ final class Visits
         $gone += $nobody()
             ->where('last_activity', '<', $now - self::NOBODY)
             ->delete();
-        $last = $nobody()
-            ->orderByDesc('last_activity')
-            ->skip(self::MOST)
-            ->value('last_activity');
+        $last = $nobody()->orderByDesc('last_activity')->skip(self::MOST)->value('last_activity');
 
-        return $gone +
-            (is_numeric($last) ? $nobody()->where('last_activity', '<=', (int) $last)->delete() : 0);
+        return $gone + (is_numeric($last) ? $nobody()->where('last_activity', '<=', (int) $last)->delete() : 0);
     }
 
     /** @return int the oldest lines of the security log of what somebody could make a great many of */

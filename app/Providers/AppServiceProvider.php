@@ -185,7 +185,10 @@ final class AppServiceProvider extends ServiceProvider
         Limits::register();
         Vite::useBuildDirectory(config()->string('unionbit.build'));
         TrustProxies::at(array_values(config()->array('unionbit.trusted_proxies')));
-        Hash::extend('bcrypt', static fn (): WholePassword => new WholePassword(config()->array('hashing.bcrypt', [])));
+        Hash::extend(
+            'bcrypt',
+            static fn (): WholePassword => new WholePassword(config()->array('hashing.bcrypt', [])),
+        );
         User::updated(RightsEnd::changed(...));
         User::updated(static function (User $user): void {
             if ($user->wasChanged('crew_id')) {

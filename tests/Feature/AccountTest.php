@@ -110,7 +110,8 @@ it('takes out all that is kept of somebody, and no secret', function (): void {
     $flat = (string) json_encode($data);
     expect($flat)
         ->not->toContain('a-session-of-theirs')
-        ->not->toContain($user->password)->not->toContain('remember_token');
+        ->not->toContain($user->password)
+        ->not->toContain('remember_token');
 });
 
 it('forgets a person: no table names them any more, and every row of the record stands', function (): void {

@@ -27,7 +27,9 @@ function picture(int $width = 60, int $height = 40, string $tail = ''): string
 /** A head that says that it is that large, and nothing that could be drawn. */
 function onlyAHead(int $width, int $height): string
 {
-    return "\xFF\xD8\xFF\xC0\0\x11\x08".pack('nn', $height, $width)."\x03\x01\x22\0\x02\x11\x01\x03\x11\x01".
+    return "\xFF\xD8\xFF\xC0\0\x11\x08".
+        pack('nn', $height, $width).
+        "\x03\x01\x22\0\x02\x11\x01\x03\x11\x01".
         str_repeat("\0", 2_000_000);
 }
 
@@ -100,7 +102,10 @@ it('draws every picture of an archive anew: no place, no device, nothing behind 
         ->toBe([90, 60, 2]);
 });
 
-it('refuses an archive that would cost too much, and keeps nothing of it', function (string $zip, string $says): void {
+it('refuses an archive that would cost too much, and keeps nothing of it', function (
+    string $zip,
+    string $says,
+): void {
     $before = keptOf();
     $answer = importFiles(['a.zip' => $zip])[0];
 
@@ -159,47 +164,56 @@ it('counts an import altogether, however many files it comes in', function (): v
         ->toThrow(Exception::class);
 });
 
-it('writes what an archive brings in few statements, all of them after the last picture is drawn', function (): void {
-    $readings = array_map(
-        fn (int $n): array => [
-            ...['id' => newId(), 'seq' => $n, 'at' => '2026-11-20T10:00:00Z', 'by' => 'A. Teal', 'simulated' => false],
-            ...['stage' => 'survey', 'step' => null, 'call' => null, 'mode' => 'V', 'a' => 'indoor.R'],
-            ...['b' => 'indoor.C', 'value' => 26.4, 'power' => 'live', 'expected' => [], 'outcome' => 'pass'],
-            ...['reason' => '', 'candidates' => [], 'corrects_id' => null, 'as_found' => false],
-        ],
-        range(1, 2000),
-    );
-    $file = json_decode(jobFile(), true);
-    $file['records'] = ['readings' => $readings];
-    $ids = array_map(fn (): string => newId(), range(1, 4));
-    $zip = archive(
-        array_fill_keys($ids, picture()),
-        array_map(fn (string $id): array => photoRow($id, 100), $ids),
-        (string) json_encode($file),
-    );
-    $since = $writes = 0;
-    DB::listen(function ($query) use (&$writes, &$since): void {
-        $writes += (int) preg_match('/^(insert|update|delete)/', $query->sql);
-        $since = count(Storage::disk('local')->allFiles('photos'));
-    });
-    DB::connection()->beforeExecuting(function (string $sql): void {
-        if (str_contains($sql, 'insert into "jobs"')) {
-            expect(Storage::disk('local')->allFiles('photos'))->toHaveCount(4);
-        }
-    });
-    expect(importFiles(['a.zip' => $zip])[0]['problem'])->toBeNull();
-    $job = Job::query()->latest('created_at')->firstOrFail();
+it(
+    'writes what an archive brings in few statements, all of them after the last picture is drawn',
+    function (): void {
+        $readings = array_map(
+            fn (int $n): array => [
+                ...[
+                    'id' => newId(),
+                    'seq' => $n,
+                    'at' => '2026-11-20T10:00:00Z',
+                    'by' => 'A. Teal',
+                    'simulated' => false,
+                ],
+                ...['stage' => 'survey', 'step' => null, 'call' => null, 'mode' => 'V', 'a' => 'indoor.R'],
+                ...['b' => 'indoor.C', 'value' => 26.4, 'power' => 'live', 'expected' => [], 'outcome' => 'pass'],
+                ...['reason' => '', 'candidates' => [], 'corrects_id' => null, 'as_found' => false],
+            ],
+            range(1, 2000),
+        );
+        $file = json_decode(jobFile(), true);
+        $file['records'] = ['readings' => $readings];
+        $ids = array_map(fn (): string => newId(), range(1, 4));
+        $zip = archive(
+            array_fill_keys($ids, picture()),
+            array_map(fn (string $id): array => photoRow($id, 100), $ids),
+            (string) json_encode($file),
+        );
+        $since = $writes = 0;
+        DB::listen(function ($query) use (&$writes, &$since): void {
+            $writes += (int) preg_match('/^(insert|update|delete)/', $query->sql);
+            $since = count(Storage::disk('local')->allFiles('photos'));
+        });
+        DB::connection()->beforeExecuting(function (string $sql): void {
+            if (str_contains($sql, 'insert into "jobs"')) {
+                expect(Storage::disk('local')->allFiles('photos'))->toHaveCount(4);
+            }
+        });
+        expect(importFiles(['a.zip' => $zip])[0]['problem'])->toBeNull();
+        $job = Job::query()->latest('created_at')->firstOrFail();
 
-    expect(Reading::query()->count())
-        ->toBe(2000)
-        ->and(PhotoMark::query()->count())
-        ->toBe(400)
-        ->and($job->recorded)
-        ->toBe(2404)
-        ->and(Reading::query()->orderBy('seq')->pluck('id')->all())
-        ->toBe(array_column($readings, 'id'))
-        ->and($since)
-        ->toBe(4)
-        ->and($writes)
-        ->toBeLessThan(50);
-});
+        expect(Reading::query()->count())
+            ->toBe(2000)
+            ->and(PhotoMark::query()->count())
+            ->toBe(400)
+            ->and($job->recorded)
+            ->toBe(2404)
+            ->and(Reading::query()->orderBy('seq')->pluck('id')->all())
+            ->toBe(array_column($readings, 'id'))
+            ->and($since)
+            ->toBe(4)
+            ->and($writes)
+            ->toBeLessThan(50);
+    },
+);

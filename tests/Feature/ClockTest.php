@@ -42,7 +42,10 @@ it('never opens a link again that had ended, and opens those that have not', fun
 
 it('closes a door for no longer than it does, whatever the clock did meanwhile', function (int $hours): void {
     $user = User::factory()->create();
-    $try = fn (string $with): int => $this->postJson('/sign-in', ['email' => $user->email, 'password' => $with])->status();
+    $try = fn (string $with): int => $this->postJson('/sign-in', [
+        'email' => $user->email,
+        'password' => $with,
+    ])->status();
     $this->travel($hours)->hours();
     foreach (range(1, 5) as $n) {
         expect($try('wrong'))->toBe(422);
@@ -54,7 +57,9 @@ it('closes a door for no longer than it does, whatever the clock did meanwhile',
     expect($try('saltmarsh'))->toBe(302)->and(RateLimiter::availableIn("sign-in|account|{$user->email}"))->toBe(0);
 })->with('jumps');
 
-it('takes the code of a device when the clock is right again, and none of another hour', function (int $hours): void {
+it('takes the code of a device when the clock is right again, and none of another hour', function (
+    int $hours,
+): void {
     $user = person(Role::Installer);
     $secret = $this->postJson('/account/factor', ['password' => 'saltmarsh'])->json('secret');
     $real = now()->getTimestamp();
@@ -66,18 +71,35 @@ it('takes the code of a device when the clock is right again, and none of anothe
     $this->postJson('/account/factor/off', ['code' => shown($secret, now()->getTimestamp())])->assertOk();
 })->with('jumps');
 
-it('proves nothing by a moment that has not come, and waits no longer than a delay is', function (int $hours): void {
+it('proves nothing by a moment that has not come, and waits no longer than a delay is', function (
+    int $hours,
+): void {
     $job = houseToProve('c-powered-1h-1c');
     $this->travel($hours)->hours();
     raiseFlag($job, 'live', '26.5');
-    $post = fn (string $path, array $body) => $this->postJson("/jobs/{$job->id}/{$path}", ['id' => newId(), ...$body]);
+    $post = fn (string $path, array $body) => $this->postJson("/jobs/{$job->id}/{$path}", [
+        'id' => newId(),
+        ...$body,
+    ]);
     $post('steps', ['step' => 'cool-1.voltage', 'event' => 'start'])->assertSuccessful();
     $left = StepRecord::all($job->refresh())['cool-1.voltage']->secondsLeft();
-    $first = $post('readings', ['stage' => 'survey', 'mode' => 'V', 'a' => 'indoor.R', 'b' => 'indoor.C', 'value' => '26']);
+    $first = $post('readings', [
+        'stage' => 'survey',
+        'mode' => 'V',
+        'a' => 'indoor.R',
+        'b' => 'indoor.C',
+        'value' => '26',
+    ]);
     $this->travel(-$hours)->hours();
     $now = StepRecord::all($job->refresh())['cool-1.voltage']->secondsLeft();
     $flag = PowerFlag::of($job);
-    $next = $post('readings', ['stage' => 'survey', 'mode' => 'V', 'a' => 'indoor.R', 'b' => 'indoor.C', 'value' => '26']);
+    $next = $post('readings', [
+        'stage' => 'survey',
+        'mode' => 'V',
+        'a' => 'indoor.R',
+        'b' => 'indoor.C',
+        'value' => '26',
+    ]);
 
     expect($now)
         ->toBeLessThanOrEqual(StepRecord::all($job)['cool-1.voltage']->step->wait->seconds)
@@ -96,7 +118,7 @@ it('lets no work hang for it', function (int $hours): void {
     $id = newId();
     $this->postJson("/jobs/{$job->id}/handover.pdf", ['id' => $id, 'paper' => 'a4'])->assertStatus(202);
     $this->travel(-$hours)->hours();
-    Artisan::call('schedule:run');
+    Artisan::call('unionbit:take-up');
     expect(DB::table('queue_work')->value('available_at'))->toBeLessThanOrEqual(now()->addMinute()->getTimestamp());
     Artisan::call('queue:work', ['--stop-when-empty' => true]);
 

@@ -61,36 +61,39 @@ it('makes a crew from the command line, whose lead comes in by a link', function
         ->toBe(1);
 });
 
-it('writes every mail to a log of its own where none goes out, at every level of the log, and no link', function (): void {
-    $log = sys_get_temp_dir().'/mail-'.newId().'.log';
-    config([
-        'mail.default' => 'log',
-        'logging.default' => 'single',
-        'logging.channels.file.level' => 'emergency',
-        'logging.channels.mail.path' => $log,
-    ]);
-    $lead = person(Role::Lead);
-    $made = DoorLinks::invite($lead->crew, 'teal@ebb-and-sluice.example', Role::Apprentice, $lead);
-    expect($made['mailed'])->toBeFalse();
-    $this->postJson('/account/password', ['present' => 'saltmarsh', 'password' => GOOD_PASSWORD])->assertOk();
-    auth()->forgetGuards();
-    $this->get('/forgot')->assertInertia(fn ($page) => $page->where('mails', false));
-    $this->post('/forgot', ['email' => $lead->email])->assertOk();
-    $said = (string) file_get_contents($log);
+it(
+    'writes every mail to a log of its own where none goes out, at every level of the log, and no link',
+    function (): void {
+        $log = sys_get_temp_dir().'/mail-'.newId().'.log';
+        config([
+            'mail.default' => 'log',
+            'logging.default' => 'single',
+            'logging.channels.file.level' => 'emergency',
+            'logging.channels.mail.path' => $log,
+        ]);
+        $lead = person(Role::Lead);
+        $made = DoorLinks::invite($lead->crew, 'teal@ebb-and-sluice.example', Role::Apprentice, $lead);
+        expect($made['mailed'])->toBeFalse();
+        $this->postJson('/account/password', ['present' => 'saltmarsh', 'password' => GOOD_PASSWORD])->assertOk();
+        auth()->forgetGuards();
+        $this->get('/forgot')->assertInertia(fn ($page) => $page->where('mails', false));
+        $this->post('/forgot', ['email' => $lead->email])->assertOk();
+        $said = (string) file_get_contents($log);
 
-    expect($said)
-        ->toContain('your password was changed')
-        ->toContain("unionbit:password {$lead->email}")
-        ->toContain('asks you in')
-        ->not->toMatch('#/door/|[A-Za-z0-9_-]{43}#')
-        ->and(DoorLink::query()->open()->where('kind', 'password')->count())
-        ->toBe(0);
-    // Whoever runs the server lets the lead in whom nobody else can help.
-    expect(Artisan::call('unionbit:password', ['email' => $lead->email]))->toBe(0);
-    preg_match('#/door/(\S+)#', Artisan::output(), $found);
-    $this->post("/door/{$found[1]}", ['password' => 'another ropewalk and herons'])->assertRedirect('/jobs');
-    expect(Artisan::call('unionbit:password', ['email' => 'nobody@crew.example']))->toBe(1);
-});
+        expect($said)
+            ->toContain('your password was changed')
+            ->toContain("unionbit:password {$lead->email}")
+            ->toContain('asks you in')
+            ->not->toMatch('#/door/|[A-Za-z0-9_-]{43}#')
+            ->and(DoorLink::query()->open()->where('kind', 'password')->count())
+            ->toBe(0);
+        // Whoever runs the server lets the lead in whom nobody else can help.
+        expect(Artisan::call('unionbit:password', ['email' => $lead->email]))->toBe(0);
+        preg_match('#/door/(\S+)#', Artisan::output(), $found);
+        $this->post("/door/{$found[1]}", ['password' => 'another ropewalk and herons'])->assertRedirect('/jobs');
+        expect(Artisan::call('unionbit:password', ['email' => 'nobody@crew.example']))->toBe(1);
+    },
+);
 
 it('invites by a link that lets one person in, once, as what they were invited', function (): void {
     $lead = person(Role::Lead);

@@ -137,46 +137,50 @@ function busyWith(string $errand): mixed
     return $process;
 }
 
-it(
-    'begins anew what was cut off, whatever notices it, and leaves alone what is being done',
-    function (string $queue, Closure $notices): void {
-        Storage::fake('local');
-        config(['queue.default' => 'database']);
-        $job = houseToProve();
-        $id = newId();
-        $send = fn () => $this->post(
-            "/jobs/{$job->id}/photos",
-            ['id' => $id, 'place' => 'indoor', 'photo' => UploadedFile::fake()->image('board.jpg', 400, 300)],
-            ['Accept' => 'application/json'],
-        );
-        $send()->assertStatus(202);
-        // A worker took it, and is at it.
-        DB::table('queue_work')->update(['reserved_at' => now()->getTimestamp(), 'attempts' => 1]);
-        Errand::query()->update(['state' => ErrandState::Running->value, 'begun' => 1]);
-        config(['queue.default' => $queue]);
-        $worker = busyWith($id);
-        $notices($this, $id, $send);
-        expect(Errand::query()->findOrFail($id)->state)->toBe(ErrandState::Running);
-        $health = fn (): string => (string) $this->get('/health')->getContent();
-        expect($health())->toContain('Nothing hangs');
-        proc_terminate($worker, SIGKILL);
-        proc_close($worker);
-        expect($health())->toContain('1 hang, the first a photo since');
-        $notices($this, $id, $send);
-        $notices($this, $id, $send);
-        if ($queue === 'database') {
-            expect(DB::table('queue_work')->whereNull('reserved_at')->count())->toBe(1);
-            work();
-        }
+it('begins anew what was cut off, whatever notices it, and leaves alone what is being done', function (
+    string $queue,
+    Closure $notices,
+): void {
+    Storage::fake('local');
+    config(['queue.default' => 'database']);
+    $job = houseToProve();
+    $id = newId();
+    $send = fn () => $this->post(
+        "/jobs/{$job->id}/photos",
+        ['id' => $id, 'place' => 'indoor', 'photo' => UploadedFile::fake()->image('board.jpg', 400, 300)],
+        ['Accept' => 'application/json'],
+    );
+    $send()->assertStatus(202);
+    // A worker took it, and is at it.
+    DB::table('queue_work')->update(['reserved_at' => now()->getTimestamp(), 'attempts' => 1]);
+    Errand::query()->update(['state' => ErrandState::Running->value, 'begun' => 1]);
+    config(['queue.default' => $queue]);
+    $worker = busyWith($id);
+    $notices($this, $id, $send);
+    expect(Errand::query()->findOrFail($id)->state)->toBe(ErrandState::Running);
+    $health = fn (): string => (string) $this->get('/health')->getContent();
+    expect($health())->toContain('Nothing hangs');
+    proc_terminate($worker, SIGKILL);
+    proc_close($worker);
+    expect($health())->toContain('1 hang, the first a photo since');
+    $notices($this, $id, $send);
+    $notices($this, $id, $send);
+    if ($queue === 'database') {
+        expect(DB::table('queue_work')->whereNull('reserved_at')->count())->toBe(1);
+        work();
+    }
 
-        expect($this->getJson("/errands/{$id}")->assertOk()->json('place'))
-            ->toBe('indoor')
-            ->and($job->photos()->whereNotNull('path')->count())
-            ->toBe(1)
-            ->and($health())
-            ->toContain('Nothing hangs');
-    },
-)
+    expect(
+        $this->getJson("/errands/{$id}")
+            ->assertOk()
+            ->json('place'),
+    )
+        ->toBe('indoor')
+        ->and($job->photos()->whereNotNull('path')->count())
+        ->toBe(1)
+        ->and($health())
+        ->toContain('Nothing hangs');
+})
     ->with(['a queue' => ['database'], 'no queue' => ['sync']])
     ->with([
         'the scheduler' => [fn () => CutOff::takeUp()],
@@ -312,7 +316,9 @@ it('keeps no more rows than it may of what anybody can make at a door', function
         ],
         range(1, $n),
     );
-    foreach (array_chunk([...$rows(6000, null, 10), ...$rows(6000, null, 100), ...$rows(5, null, 8000)], 500) as $some) {
+    foreach (
+        array_chunk([...$rows(6000, null, 10), ...$rows(6000, null, 100), ...$rows(5, null, 8000)], 500) as $some
+    ) {
         DB::table('sessions')->insert($some);
     }
     DB::table('sessions')->insert([...$rows(3, $user->id, 8000), ...$rows(2, $user->id, 90_000)]);

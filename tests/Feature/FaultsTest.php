@@ -67,10 +67,18 @@ function troubles(): array
 /** Every page that only shows something, with the house of the test. */
 function pagesOf(Job $job, string $share): array
 {
-    $stages = array_map(
-        fn (string $stage): string => "/jobs/{$job->id}/{$stage}",
-        ['survey', 'plan', 'set', 'prove', 'trace', 'handover', 'figures', 'thermostats', 'pulse', 'pattern'],
-    );
+    $stages = array_map(fn (string $stage): string => "/jobs/{$job->id}/{$stage}", [
+        'survey',
+        'plan',
+        'set',
+        'prove',
+        'trace',
+        'handover',
+        'figures',
+        'thermostats',
+        'pulse',
+        'pattern',
+    ]);
 
     return ['/jobs', ...$stages, '/figures', '/account', '/crew', '/sign-in', '/forgot', '/first-start', $share];
 }
@@ -115,8 +123,9 @@ it('needs no write for a page that is read', function (): void {
         $looks();
 
         // A look by a link is written down.
-        expect(array_filter($writes, fn (string $w): bool => preg_match('/share_links|security_events/', $w) !== 1))
-            ->toBe([]);
+        expect(
+            array_filter($writes, fn (string $w): bool => preg_match('/share_links|security_events/', $w) !== 1),
+        )->toBe([]);
     });
 });
 

@@ -198,7 +198,9 @@ it('reports what is wrong with a file and where, keeps nothing of it, and reads 
     'a note of two lines in a record' => [
         fn () => jobFile([
             'records' => [
-                'waivers' => [['at' => '2026-11-25T09:00:00Z', 'by' => 'A', 'call' => 'cool-1', 'reason' => "a\nb"]],
+                'waivers' => [
+                    ['at' => '2026-11-25T09:00:00Z', 'by' => 'A', 'call' => 'cool-1', 'reason' => "a\nb"],
+                ],
             ],
         ]),
         '/records/waivers/0/reason',

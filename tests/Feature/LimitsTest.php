@@ -52,7 +52,10 @@ it('counts each kind of door for itself: none locks another', function (): void 
         for ($n = 0; $n < 300 && $try() !== 429; $n++);
         $open = array_filter($doors, fn (Closure $other): bool => $other() !== 429);
 
-        expect($n)->toBeLessThan(300)->and(array_keys($open))->toBe(array_values(array_diff(array_keys($doors), [$name])));
+        expect($n)
+            ->toBeLessThan(300)
+            ->and(array_keys($open))
+            ->toBe(array_values(array_diff(array_keys($doors), [$name])));
     }
 });
 
@@ -83,7 +86,9 @@ it('counts tries of all processes together', function (): void {
 it('keeps no secret of a link in a session, and none of whoever looks at a house', function (): void {
     config(['session.driver' => 'database']);
     $doors = doors();
-    $share = ShareLinks::make(houseToProve(), 'another', SharePart::cases(), 7, User::query()->firstOrFail())['url'];
+    $share = ShareLinks::make(houseToProve(), 'another', SharePart::cases(), 7, User::query()->firstOrFail())[
+        'url'
+    ];
     $before = DB::table('sessions')->count();
     auth()->forgetGuards();
     $this->get($share)

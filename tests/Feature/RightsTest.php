@@ -73,22 +73,32 @@ it('ends what a person gave out when the right to it ends', function (Closure $c
     expect(array_keys($open))->toBe($left);
 })->with([
     'deactivated' => [
-        fn (User $lead) => test()->postJson("/crew/{$lead->id}/active", ['active' => false])->assertOk(),
+        fn (User $lead) => test()
+            ->postJson("/crew/{$lead->id}/active", ['active' => false])
+            ->assertOk(),
         ['invitation of another lead'],
     ],
     'an installer from now on' => [
-        fn (User $lead) => test()->postJson("/crew/{$lead->id}/role", ['role' => 'installer'])->assertOk(),
+        fn (User $lead) => test()
+            ->postJson("/crew/{$lead->id}/role", ['role' => 'installer'])
+            ->assertOk(),
         ['own password', 'share', 'invitation of another lead'],
     ],
     'a reader from now on' => [
-        fn (User $lead) => test()->postJson("/crew/{$lead->id}/role", ['role' => 'reader'])->assertOk(),
+        fn (User $lead) => test()
+            ->postJson("/crew/{$lead->id}/role", ['role' => 'reader'])
+            ->assertOk(),
         ['own password', 'invitation of another lead'],
     ],
     'forgotten' => [fn (User $lead, User $by) => Forget::person($lead, $by), ['invitation of another lead']],
     'deactivated and taken back' => [
         function (User $lead): void {
-            test()->postJson("/crew/{$lead->id}/active", ['active' => false])->assertOk();
-            test()->postJson("/crew/{$lead->id}/active", ['active' => true])->assertOk();
+            test()
+                ->postJson("/crew/{$lead->id}/active", ['active' => false])
+                ->assertOk();
+            test()
+                ->postJson("/crew/{$lead->id}/active", ['active' => true])
+                ->assertOk();
         },
         ['invitation of another lead'],
     ],
@@ -182,6 +192,8 @@ it('counts all of a password, however long it is', function (string $password): 
 
 it('refuses a new password of more than 128 signs in words', function (): void {
     person(Role::Installer);
-    $this->postJson('/account/password', ['present' => 'saltmarsh', 'password' => str_repeat('abcdefgh', 16).'!'])
-        ->assertJsonValidationErrors(['password' => '128']);
+    $this->postJson('/account/password', [
+        'present' => 'saltmarsh',
+        'password' => str_repeat('abcdefgh', 16).'!',
+    ])->assertJsonValidationErrors(['password' => '128']);
 });

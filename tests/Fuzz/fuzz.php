@@ -2,12 +2,16 @@
 
 declare(strict_types=1);
 
-// Job files, records and edits bent at random, through the application's own front door, in one process and against a
-// database in memory. Fixed seeds: the same run every time. php tests/Fuzz/fuzz.php [files] [requests] [only this seed]
+// Job files, archives, records, edits, links, people and second factors bent at random, through the application's own front door, in one process and against a
+// database in memory. Fixed seeds: the same run every time. php tests/Fuzz/fuzz.php [files] [requests] [only this seed] [archives]
 // Fails on any answer of 500 or above, and on any that takes longer than two seconds.
 
+use App\Crew\Door\DoorLinks;
 use App\Models\Job;
+use App\Models\Role;
+use App\Models\Share\SharePart;
 use App\Models\User;
+use App\Share\ShareLinks;
 use Database\Seeders\DatabaseSeeder;
 use Illuminate\Contracts\Console\Kernel as Console;
 use Illuminate\Contracts\Debug\ExceptionHandler;
@@ -15,8 +19,11 @@ use Illuminate\Contracts\Http\Kernel as Http;
 use Illuminate\Http\Request;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
+use Tests\Fuzz\Archives;
 use Tests\Fuzz\Mutator;
 
 foreach (
@@ -25,6 +32,8 @@ foreach (
         'DB_DATABASE' => ':memory:',
         'SESSION_DRIVER' => 'array',
         'CACHE_STORE' => 'array',
+        'LIMITS_STORE' => 'array',
+        'MAIL_MAILER' => 'array',
         'BCRYPT_ROUNDS' => '4',
         'LOG_CHANNEL' => 'null',
         'UNIONBIT_SOLO' => '0',
@@ -36,14 +45,15 @@ foreach (
 }
 $root = dirname(__DIR__, 2);
 require $root.'/vendor/autoload.php';
+require __DIR__.'/Archives.php';
 require __DIR__.'/Mutator.php';
 $app = require $root.'/bootstrap/app.php';
 $app->make(Console::class)->bootstrap();
 $app->make(Console::class)->call('migrate', ['--force' => true]);
 (new DatabaseSeeder())->run();
 $user = User::query()->orderBy('id')->firstOrFail();
-$count = [(int) ($argv[1] ?? 4500), (int) ($argv[2] ?? 2000)];
-$only = isset($argv[3]) ? (int) $argv[3] : null;
+$count = [(int) ($argv[1] ?? 4500), (int) ($argv[2] ?? 2000), (int) ($argv[4] ?? 600)];
+$only = ($argv[3] ?? '') === '' ? null : (int) $argv[3];
 $longest = 2.0;
 $statuses = $slow = $bad = [];
 $thrown = '';
@@ -69,7 +79,9 @@ $ask = static function (string $what, string $method, string $path, array $body 
     $longest,
 ): array {
     $thrown = '';
-    Auth::setUser($user);
+    // Each as if it was the first at its door.
+    Cache::store('array')->flush();
+    str_starts_with($what, 'nobody') ? Auth::forgetGuards() : Auth::setUser($user);
     $begin = hrtime(true);
     $json = $files === [] && $method !== 'GET';
     $request = Request::create(
@@ -187,7 +199,41 @@ for ($seed = 1; $seed <= $count[0]; $seed++) {
     }
 }
 
+$archives = new Archives($sources[0]);
+$before = $taken;
+for ($n = 1; $n <= $count[2]; $n++) {
+    $seed = 200_000 + $n;
+    if ($only !== null && $seed !== $only) {
+        continue;
+    }
+    $path = $archives->file($seed);
+    $id = (string) Str::ulid();
+    [$status, $content] = $ask(
+        "archive {$seed}",
+        'POST',
+        '/import',
+        ['ids' => [$id], 'as' => ['copy']],
+        ['files' => [new UploadedFile($path, 'house.zip', 'application/zip', null, true)]],
+    );
+    @unlink($path);
+    if ($status === 200 && (json_decode($content, true)['files'][0]['job'] ?? null) !== null) {
+        $taken++;
+        $ask("archive {$seed}", 'GET', "/jobs/{$id}/survey");
+        foreach (DB::table('photos')->where('job_id', $id)->whereNotNull('path')->get() as $photo) {
+            $kept = (string) Storage::disk('local')->get((string) $photo->path);
+            if (str_contains($kept, 'Exif') || str_contains($kept, 'script') || substr($kept, -2) !== "\xFF\xD9") {
+                $bad[] = "archive {$seed}: a picture is kept as it came";
+            }
+            $ask("archive {$seed}", 'GET', "/jobs/{$id}/photos/{$photo->id}");
+        }
+        Storage::disk('local')->deleteDirectory("photos/{$id}");
+    }
+}
+fprintf(STDERR, "%d archives, %d of them taken, %d bad\n", $count[2], $taken - $before, count($bad));
+
 $id = static fn (): string => (string) Str::ulid();
+$secret = basename(ShareLinks::make(Job::query()->findOrFail($jobs[1]), 'x', SharePart::cases(), 7, $user)['url']);
+$door = basename(DoorLinks::invite($user->crew, 'new@crew.example', Role::Reader, $user)['url']);
 /** @var list<array{string, string, array<string, mixed>}> $requests what a good request looks like */
 $requests = [
     [
@@ -349,6 +395,29 @@ $requests = [
     ['POST', '/figures/voltage-drop', ['values' => ['feet' => 45]]],
     ['POST', '/figures/balance', ['values' => ['load' => 40000]]],
     ['POST', '/account/password', ['present' => 'x', 'password' => 'longer than twelve']],
+    ['POST', '/account/name', ['name' => 'Wren Halyard']],
+    ['POST', '/account/settings', ['units' => 'us', 'theme' => 'light', 'school' => 'short', 'singleKeys' => true]],
+    ['POST', '/account/devices', ['device' => 'abcdef0123456789']],
+    ['POST', '/account/factor', ['password' => 'saltmarsh']],
+    ['POST', '/account/factor/confirm', ['code' => '123456']],
+    ['POST', '/account/factor/off', ['code' => '123 456']],
+    ['POST', '/crew/links', ['email' => 'sedge@crew.example', 'role' => 'installer']],
+    ['POST', '/crew/links/1/revoke', []],
+    ['POST', '/crew/2/role', ['role' => 'installer']],
+    ['POST', '/crew/2/password', ['factor' => true]],
+    ['POST', '/crew/units', ['units' => 'metric']],
+    ['POST', '/crew/backup', []],
+    ['POST', 'shares', ['label' => 'a neighbor', 'parts' => ['wiring', 'readings'], 'days' => 7]],
+    ['POST', '/shares/1/revoke', []],
+    ['POST', 'archive', []],
+    ['GET', "/shared/{$secret}", ['part' => 'wiring']],
+    ['GET', "/shared/{$secret}/photos/01KV0000000000000000000001", []],
+    ['nobody POST', "/door/{$door}", ['name' => 'Teal', 'password' => 'short']],
+    ['nobody GET', "/door/{$door}", []],
+    ['nobody POST', '/forgot', ['email' => 'wren@ebb-and-sluice.example']],
+    ['nobody POST', '/sign-in', ['email' => 'wren@ebb-and-sluice.example', 'password' => 'x', 'remember' => true]],
+    ['nobody POST', '/sign-in/code', ['code' => '123456']],
+    ['nobody POST', '/first-start', ['code' => 'x', 'crew' => 'x', 'name' => 'x', 'email' => 'a@b.example']],
 ];
 for ($n = 1; $n <= $count[1]; $n++) {
     $seed = 100_000 + $n;
@@ -357,6 +426,8 @@ for ($n = 1; $n <= $count[1]; $n++) {
     }
     $mutator = new Mutator($seed);
     [$method, $path, $body] = $requests[$n % count($requests)];
+    $who = str_starts_with($method, 'nobody') ? 'nobody' : 'request';
+    $method = str_replace('nobody ', '', $method);
     $body += $method === 'POST' ? ['id' => $id()] : [];
     $job = $jobs[intdiv($n, count($requests)) % count($jobs)];
     if (isset($body['version'])) {
@@ -365,7 +436,7 @@ for ($n = 1; $n <= $count[1]; $n++) {
     // One in eight as it should be, so that the bent ones meet a job in every state.
     $bent = $n % 8 === 0 ? $body : $mutator->bent($body);
     $bent = is_array($bent) ? $bent : ['x' => $bent];
-    $ask("request {$seed}", $method, str_starts_with($path, '/') ? $path : "/jobs/{$job}/{$path}", $bent);
+    $ask("{$who} {$seed}", $method, str_starts_with($path, '/') ? $path : "/jobs/{$job}/{$path}", $bent);
     if ($n % 50 === 0) {
         $ask("request {$seed}", 'GET', "/jobs/{$job}/".$pages[intdiv($n, 50) % 5]);
         DB::table('jobs')
@@ -377,9 +448,10 @@ for ($n = 1; $n <= $count[1]; $n++) {
 ksort($statuses);
 rsort($slow);
 printf(
-    "%d files, the first %d of them one field wrong in one way (%d taken), %d requests beside them; answers: %s\n",
+    "%d files, the first %d of them one field wrong in one way, and %d archives (%d taken), %d requests beside them; answers: %s\n",
     $count[0],
     min($sweep, $count[0]),
+    $count[2],
     $taken,
     $count[1],
     implode(', ', array_map(static fn (int $s, int $c): string => "{$s} × {$c}", array_keys($statuses), $statuses)),

@@ -86,11 +86,7 @@ final class DoorController extends Controller
         $user = User::query()->where('email', mb_strtolower($request->string('email')->toString()))->first();
         if ($user !== null && $user->isActive()) {
             // After the answer: how long it takes would tell too.
-            defer(
-                static fn () => Notice::goesOut()
-                    ? DoorLinks::newPassword($user, null)
-                    : Notice::asked($user),
-            );
+            defer(static fn () => Notice::goesOut() ? DoorLinks::newPassword($user, null) : Notice::asked($user));
         }
 
         return Inertia::render('Forgot', ['sent' => true, 'mails' => Notice::goesOut()]);

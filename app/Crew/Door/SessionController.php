@@ -105,12 +105,8 @@ final class SessionController extends Controller
         return redirect('/sign-in');
     }
 
-    private static function in(
-        Request $request,
-        User $user,
-        bool $remember,
-        ?int $since = null,
-    ): RedirectResponse {
+    private static function in(Request $request, User $user, bool $remember, ?int $since = null): RedirectResponse
+    {
         Auth::login($user, $remember);
         $request->session()->regenerate();
         StaySignedIn::begin($request, $user, $remember, $since);

@@ -32,14 +32,8 @@ final readonly class ReadArchive
      *
      * @throws InvalidData
      */
-    public function __invoke(
-        string $file,
-        User $user,
-        string $id,
-        AsWhat $as,
-        ImportSum $sum,
-        callable $tell,
-    ): Job {
+    public function __invoke(string $file, User $user, string $id, AsWhat $as, ImportSum $sum, callable $tell): Job
+    {
         $zip = new ZipArchive();
         if ($zip->open($file, ZipArchive::RDONLY) !== true) {
             throw InvalidData::unreadable('', Message::of('jobs.archive.damaged'));

@@ -59,26 +59,28 @@ final class JobSummaries
             report($problem);
             $summary = JobSummary::unreadable($job);
         }
-        Spare::write(static fn () => DB::transaction(static function () use ($job, $mark, $summary): void {
-            DB::table('job_summaries')->upsert(
-                [
+        Spare::write(
+            static fn () => DB::transaction(static function () use ($job, $mark, $summary): void {
+                DB::table('job_summaries')->upsert(
                     [
-                        'job_id' => $job->id,
-                        'said' => self::said(),
-                        'crew_id' => $job->crew_id,
-                        'mark' => $mark,
-                        'flagged' => $summary->isFlagged(),
-                        'summary' => json_encode(
-                            $summary,
-                            JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR,
-                        ),
+                        [
+                            'job_id' => $job->id,
+                            'said' => self::said(),
+                            'crew_id' => $job->crew_id,
+                            'mark' => $mark,
+                            'flagged' => $summary->isFlagged(),
+                            'summary' => json_encode(
+                                $summary,
+                                JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR,
+                            ),
+                        ],
                     ],
-                ],
-                ['job_id', 'said'],
-                ['mark', 'flagged', 'summary'],
-            );
-            WordIndex::keep($job->id, JobSummary::words($job));
-        }));
+                    ['job_id', 'said'],
+                    ['mark', 'flagged', 'summary'],
+                );
+                WordIndex::keep($job->id, JobSummary::words($job));
+            }),
+        );
 
         return $summary;
     }

@@ -28,19 +28,24 @@ final class Photographs
         $name = $file->getClientOriginalName();
         self::check($file, $name);
         $path = "photos/{$job->id}/{$id}.jpg";
-        $picture = Picture::drawn($file->getPathname()) ?? throw Refused::at(
-            'photo',
-            Message::of('records.photographs.damaged-no-picture-could-be', name: $name),
-        );
+        $picture =
+            Picture::drawn($file->getPathname()) ??
+            throw Refused::at('photo', Message::of('records.photographs.damaged-no-picture-could-be', name: $name));
         // Onto the disk before its row, and before anybody waits for the lock.
         $picture->write($path);
         try {
-            return Append::row(Photo::class, $id, $job, $user, static fn (): array => [
-                'place' => $place,
-                'path' => $path,
-                'width' => $picture->width,
-                'height' => $picture->height,
-            ]);
+            return Append::row(
+                Photo::class,
+                $id,
+                $job,
+                $user,
+                static fn (): array => [
+                    'place' => $place,
+                    'path' => $path,
+                    'width' => $picture->width,
+                    'height' => $picture->height,
+                ],
+            );
         } catch (Throwable $problem) {
             if (Photo::query()->where('path', $path)->doesntExist()) {
                 Storage::disk('local')->delete($path);

@@ -162,20 +162,22 @@ final class ObserveSign
         $volts = Quantity::volts($point->loadVolts[$sign->load]);
         $state = ($point->loads[$sign->load] ?? LoadState::Rest)->label();
 
-        return $outcome === 'too-early' ? Message::of(
-            'records.observe-sign.delay-still-running-s-go',
-            left: Quantity::of($record->secondsLeft($taken->at), Unit::Seconds),
-        ) : Message::of(
-            match (true) {
-                $sign->still && $outcome === 'pass' => 'records.observe-sign.circuit-has-at-stopped',
-                $sign->still => 'records.observe-sign.circuit-has-at-float-does',
-                $outcome === 'pass' => 'records.observe-sign.circuit-has-at-was-seen',
-                default => 'records.observe-sign.circuit-has-at-if-voltage',
-            },
-            load: $load,
-            state: $state,
-            volts: $volts,
-        );
+        return $outcome === 'too-early'
+            ? Message::of(
+                'records.observe-sign.delay-still-running-s-go',
+                left: Quantity::of($record->secondsLeft($taken->at), Unit::Seconds),
+            )
+            : Message::of(
+                match (true) {
+                    $sign->still && $outcome === 'pass' => 'records.observe-sign.circuit-has-at-stopped',
+                    $sign->still => 'records.observe-sign.circuit-has-at-float-does',
+                    $outcome === 'pass' => 'records.observe-sign.circuit-has-at-was-seen',
+                    default => 'records.observe-sign.circuit-has-at-if-voltage',
+                },
+                load: $load,
+                state: $state,
+                volts: $volts,
+            );
     }
 
     /** Why, of what no load of the circuit tells: a display, the drop-off, a look. */

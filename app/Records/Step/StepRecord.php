@@ -250,7 +250,12 @@ final readonly class StepRecord
         }
         // Never longer than the longest of its delays, although the clock was set back.
         $wait = $this->step->wait;
-        $whole = max($wait->seconds, $wait->rest, $this->step->forced->seconds ?? 0, $this->step->onward->seconds ?? 0);
+        $whole = max(
+            $wait->seconds,
+            $wait->rest,
+            $this->step->forced->seconds ?? 0,
+            $this->step->onward->seconds ?? 0,
+        );
 
         return min($whole, max(0, (int) ceil(($at ?? now())->diffInSeconds($this->readyAt))));
     }

@@ -32,7 +32,9 @@ final class QuietSessions extends DatabaseSessionHandler
     public function read($sessionId): string
     {
         [$this->id, $this->payload, $this->touched] = [$sessionId, '', 0];
-        $row = $this->getQuery()->where('id', $sessionId)->first(['payload', 'last_activity']);
+        $row = $this->getQuery()
+            ->where('id', $sessionId)
+            ->first(['payload', 'last_activity']);
         $this->exists = $row !== null;
         if ($row === null || $this->expired($row)) {
             return '';

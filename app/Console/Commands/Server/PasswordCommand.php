@@ -32,7 +32,9 @@ final class PasswordCommand extends Command
             SecondFactor::off($user);
         }
         $made = DoorLinks::newPassword($user, null);
-        $this->info("{$user->name} comes in by this link, once, until {$made['link']->ends_at->toIso8601String()}:");
+        $this->info(
+            "{$user->name} comes in by this link, once, until {$made['link']->ends_at->toIso8601String()}:",
+        );
         $this->line($made['url']);
 
         return self::SUCCESS;

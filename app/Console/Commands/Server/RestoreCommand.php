@@ -26,10 +26,7 @@ final class RestoreCommand extends Command
             $database = config()->string('database.connections.'.DB::getDefaultConnection().'.database');
             $key = $this->option('key');
             $restore = new Restore((string) $this->argument('folder'), is_string($key) ? $key : null);
-            $photographs = $restore->run(
-                $database,
-                (bool) $this->option('aside'),
-            );
+            $photographs = $restore->run($database, (bool) $this->option('aside'));
         } catch (Broken $broken) {
             $this->error($broken->getMessage());
 

@@ -30,7 +30,9 @@ final class TidyCommand extends Command
         $sessions = Visits::tidy(now()->getTimestamp());
         $lines = Visits::tidyRefusals();
         $kept = OldCache::clear(config()->string('cache.stores.file.path'), now()->getTimestamp());
-        $this->info("{$errands} errands, {$links} links, {$sessions} sessions, {$lines} refusals and {$kept} kept answers cleared.");
+        $this->info(
+            "{$errands} errands, {$links} links, {$sessions} sessions, {$lines} refusals and {$kept} kept answers cleared.",
+        );
 
         return self::SUCCESS;
     }
