@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Crew\Door\StillOfCrew;
 use App\Crew\SecurityKind;
 use App\Crew\SecurityLog;
 use App\Database\Trouble;
@@ -14,7 +15,6 @@ use App\Web\Middleware\PlainQuery;
 use App\Web\Middleware\PlainText;
 use App\Web\Middleware\SecurityHeaders;
 use App\Web\Middleware\SignInSolo;
-use App\Web\Middleware\StillOfCrew;
 use App\Web\PersonsDay;
 use App\Words\Words;
 use Illuminate\Contracts\Auth\Middleware\AuthenticatesRequests;

@@ -11,7 +11,7 @@ use Illuminate\Support\Facades\DB;
 
 /**
  * Work whose worker ended in the middle of it: a power cut, a kill, memory that ran out. It is begun anew by whoever
- * comes by first: the worker between two pieces, the scheduler each minute, whoever asks for it, whoever sends it again.
+ * comes by first: the worker between two pieces, the scheduler each minute, whoever asks for it or sends it again.
  */
 final class CutOff
 {

@@ -7,7 +7,7 @@ namespace App\Stage;
 use Illuminate\Cache\FileStore;
 use Throwable;
 
-/** What is kept in files to be shown again. Where none can be written nothing is kept, and pages are worked out anew. */
+/** What is kept in files to be shown again. Where none can be written pages are worked out anew each time. */
 final class CalmCache extends FileStore
 {
     public function put($key, $value, $seconds): bool

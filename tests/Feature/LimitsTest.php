@@ -66,7 +66,8 @@ it('counts tries of all processes together', function (): void {
     $app = require 'bootstrap/app.php';
     $app->make(Illuminate\Contracts\Console\Kernel::class)->bootstrap();
     config(['unionbit.limits' => $argv[1]]);
-    $limiter = new Illuminate\Cache\RateLimiter(Illuminate\Support\Facades\Cache::repository(App\Web\Limit\Limits::store()));
+    $store = Illuminate\Support\Facades\Cache::repository(App\Web\Limit\Limits::store());
+    $limiter = new Illuminate\Cache\RateLimiter($store);
     for ($n = 0; $n < 25; $n++) {
         $limiter->hit('a door');
     }

@@ -2,9 +2,10 @@
 
 declare(strict_types=1);
 
-// Job files, archives, records, edits, links, people and second factors bent at random, through the application's own front door, in one process and against a
-// database in memory. Fixed seeds: the same run every time. php tests/Fuzz/fuzz.php [files] [requests] [only this seed] [archives]
-// Fails on any answer of 500 or above, and on any that takes longer than two seconds.
+// Job files, archives, records, edits, links, people and second factors bent at random, through the application's own
+// front door, in one process and against a database in memory. Fixed seeds: the same run every time.
+//   php tests/Fuzz/fuzz.php [files] [requests] [only this seed] [archives]
+// Fails on any answer of 500 or above, on any that takes longer than two seconds, and on a picture kept as it came.
 
 use App\Crew\Door\DoorLinks;
 use App\Models\Job;
@@ -448,7 +449,8 @@ for ($n = 1; $n <= $count[1]; $n++) {
 ksort($statuses);
 rsort($slow);
 printf(
-    "%d files, the first %d of them one field wrong in one way, and %d archives (%d taken), %d requests beside them; answers: %s\n",
+    '%d files, the first %d of them one field wrong in one way, and %d archives (%d taken), %d requests beside them; '.
+        "answers: %s\n",
     $count[0],
     min($sweep, $count[0]),
     $count[2],

@@ -10,7 +10,7 @@ namespace Unionbit\Core\Data;
  */
 final class Plain
 {
-    /** Control signs but for the end of a line and the tab; what turns the direction of writing; what ends a paragraph. */
+    /** Control signs but for the end of a line and the tab; what turns the direction of writing or ends a paragraph. */
     private const STEERS =
         '/[\x{00}-\x{08}\x{0B}\x{0C}\x{0E}-\x{1F}\x{7F}-\x{9F}\x{2028}-\x{202E}'.'\x{2066}-\x{2069}]/u';
 

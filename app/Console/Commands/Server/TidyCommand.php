@@ -31,7 +31,8 @@ final class TidyCommand extends Command
         $lines = Visits::tidyRefusals();
         $kept = OldCache::clear(config()->string('cache.stores.file.path'), now()->getTimestamp());
         $this->info(
-            "{$errands} errands, {$links} links, {$sessions} sessions, {$lines} refusals and {$kept} kept answers cleared.",
+            "{$errands} errands, {$links} links, {$sessions} sessions, {$lines} refusals and {$kept} kept answers ".
+                'cleared.',
         );
 
         return self::SUCCESS;

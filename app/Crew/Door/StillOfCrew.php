@@ -2,10 +2,8 @@
 
 declare(strict_types=1);
 
-namespace App\Web\Middleware;
+namespace App\Crew\Door;
 
-use App\Crew\Door\SessionController;
-use App\Crew\Door\StaySignedIn;
 use App\Models\User;
 use Closure;
 use Illuminate\Auth\AuthenticationException;
