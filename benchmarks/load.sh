@@ -2,7 +2,9 @@
 # Twenty people at once without think time, against a server that bin/deploy --try serves (nginx, fpm, TLS):
 #   bin/deploy --try /tmp/u --seed & benchmarks/load.sh https://127.0.0.1:8443 [SECONDS]
 # Each stage by itself, of a small house and of the largest; then all of them mixed. wrk, from Debian, does the asking.
+#   benchmarks/load.sh --writes ADDRESS [SECONDS [THINKS [ARCHIVE]]]     twenty people who read and record: people.php
 set -euo pipefail
+if [ "${1:-}" = --writes ]; then shift; exec php "$(dirname "$0")/people.php" "$@"; fi
 base="${1:?address of the server}" seconds="${2:-10}"
 command -v wrk >/dev/null || { echo "apt-get install wrk" >&2; exit 1; }
 jar=$(mktemp) lua=$(mktemp) urls=$(mktemp)

@@ -30,7 +30,7 @@ return [
     'backup_at' => env('UNIONBIT_BACKUP_AT', '02:30'),
 
     // Where tries at the doors are counted, where the database is SQLite.
-    'limits' => storage_path('framework/limits.sqlite'),
+    'limits' => env('LIMITS_FILE', storage_path('framework/limits.sqlite')),
 
     // Whoever asks for the health page or the figures from another machine says this; empty for nobody.
     'health_token' => (string) env('UNIONBIT_HEALTH_TOKEN', ''),

@@ -98,7 +98,8 @@ function refusal(status: number, data: Problem): Exclude<Answer<never>, { kind: 
             changes: data.theirs?.changes ?? [],
         };
     if (status === 413) return { kind: 'invalid', errors: { photo: say('shared.it-is-larger-than-the-server') } };
-    if (status === 422) {
+    // A limit of ours says at its field how long to wait.
+    if (status === 422 || (status === 429 && data.errors)) {
         return {
             kind: 'invalid',
             errors: Object.fromEntries(
