@@ -333,13 +333,13 @@ it('takes from a file only what live entry takes, and says where and why not', f
         '/survey/overrides',
         'at most 100',
     ],
-    '501 readings' => [
+    '2001 readings' => [
         fn () => (string) json_encode([
             ...(array) json_decode(jobFile(), true),
-            'records' => ['readings' => array_fill(0, 501, [])],
+            'records' => ['readings' => array_fill(0, 2001, [])],
         ]),
         '/records/readings',
-        'at most 500',
+        'at most 2,000',
     ],
     'a number that is none' => [
         fn () => str_replace('26.25', '1e999', fileRow('readings', ['value' => 26.25])),

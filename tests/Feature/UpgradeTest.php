@@ -133,7 +133,7 @@ it(
             file_put_contents("{$folder}/in-the-way", '');
             config(['unionbit.backups' => "{$folder}/in-the-way"]);
             expect(Artisan::call('unionbit:upgrade', [], $said))
-                ->toBe(1)
+                ->toBe(3)
                 ->and($said->fetch())
                 ->toContain('nothing was changed')
                 ->and(everyRow())

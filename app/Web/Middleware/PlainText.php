@@ -15,7 +15,7 @@ use Unionbit\Core\Data\Plain;
 final class PlainText
 {
     /** Fields of more than one line. */
-    private const LINES = ['value'];
+    private const LINES = ['value', 'csv'];
 
     /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response
