@@ -82,12 +82,12 @@ final class AppServiceProvider extends ServiceProvider
             StartSession::class,
             static fn (Application $app): StartSession => new StartQuietSession($app->make(SessionManager::class)),
         );
-        $this->app->extend(
-            RateLimiter::class,
-            static fn (RateLimiter $plain, Application $app): RateLimiter => new CalmLimiter(
-                $app->make(CacheManager::class)->driver(config()->string('cache.limiter')),
-            ),
-        );
+        $this->app->extend(RateLimiter::class, static function (RateLimiter $plain, Application $app): RateLimiter {
+            $calm = new CalmLimiter($app->make(CacheManager::class)->driver(config()->string('cache.limiter')));
+            Limits::name($calm);
+
+            return $calm;
+        });
         $this->app->bind('db.connector.sqlite', ImmediateConnector::class);
         Connection::resolverFor(
             'pgsql',
@@ -182,7 +182,6 @@ final class AppServiceProvider extends ServiceProvider
             return Cache::repository($store->setLockDirectory($path));
         });
         Cache::extend('limits', fn (): Repository => Cache::repository(Limits::store()));
-        Limits::register();
         Vite::useBuildDirectory(config()->string('unionbit.build'));
         TrustProxies::at(array_values(config()->array('unionbit.trusted_proxies')));
         Hash::extend(

@@ -6,8 +6,10 @@ use App\Models\Role;
 use App\Models\Share\SharePart;
 use App\Models\User;
 use App\Share\ShareLinks;
+use Illuminate\Cache\RateLimiter;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Facade;
 use Illuminate\Support\Str;
 
 // Tries at the doors, and what is kept of who goes through them.
@@ -57,6 +59,16 @@ it('counts each kind of door for itself: none locks another', function (): void 
             ->and(array_keys($open))
             ->toBe(array_values(array_diff(array_keys($doors), [$name])));
     }
+});
+
+it('shows a door where nothing can be counted', function (): void {
+    config(['unionbit.limits' => '/nowhere/limits.sqlite', 'cache.limiter' => 'limits']);
+    app()->forgetInstance(RateLimiter::class);
+    Cache::forgetDriver('limits');
+    Facade::clearResolvedInstance(RateLimiter::class);
+    $this->get('/health')->assertHeaderMissing('Retry-After');
+    $this->get('/door/none')->assertStatus(410);
+    expect($this->get('/forgot')->status())->toBe(200);
 });
 
 it('counts tries of all processes together', function (): void {

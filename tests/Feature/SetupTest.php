@@ -118,3 +118,22 @@ it('says so where there is no apt-get at all', function (): void {
         "✗ Missing: composer unzip. This machine has no apt-get: bring them and put them on the path.\n",
     );
 });
+
+it('holds every package by what it contains, and says which holds something else', function (): void {
+    $check = static fn (): Process => new Process(['bin/packages', '--check'], base_path());
+    $well = $check();
+    expect($well->run())->toBe(0, $well->getErrorOutput());
+    $file = base_path('vendor/psr/log/README.md');
+    $plain = (string) file_get_contents($file);
+    try {
+        file_put_contents($file, "{$plain}\nsomething more");
+        $bad = $check();
+        expect($bad->run())
+            ->toBe(1)
+            ->and($bad->getErrorOutput())
+            ->toContain('psr/log')
+            ->toContain('holds something else than what was tested');
+    } finally {
+        file_put_contents($file, $plain);
+    }
+});

@@ -135,7 +135,8 @@ $whole['survey']['overrides'] = ['SC08' => 'seen'];
 $whole['survey']['facts']['safety'] = [
     ['id' => 'float', 'label' => 'float switch', 'breaks' => ['Y'], 'relay' => false],
 ];
-$by = ['at' => '2026-11-20T09:00:00+00:00', 'by' => 'Wren Halyard', 'simulated' => false];
+// After all that it has.
+$by = ['seq' => 9000, 'at' => '2026-11-20T09:00:00+00:00', 'by' => 'Wren Halyard', 'simulated' => false];
 $whole['records']['waivers'] = [['call' => 'fan', 'reason' => 'x', ...$by]];
 $whole['records']['measurements'] = [
     [
@@ -167,6 +168,21 @@ $pages = [
     'handover.pdf',
 ];
 
+// As it is it has to be taken: what is bent of it would be refused for that, and nothing else tried.
+$path = (string) tempnam(sys_get_temp_dir(), 'fuzz');
+file_put_contents($path, (string) json_encode($whole));
+$file = new UploadedFile($path, 'house.json', 'application/json', null, true);
+$straight = $ask(
+    'as it is',
+    'POST',
+    '/import',
+    ['ids' => [(string) Str::ulid()], 'as' => ['copy']],
+    ['files' => [$file]],
+);
+if ((json_decode($straight[1], true)['files'][0]['job'] ?? null) === null) {
+    exit("✗ The file that is bent is refused as it is: {$straight[1]}\n");
+}
+
 $sweep = (new Mutator(0))->wrongs($whole);
 $taken = 0;
 for ($seed = 1; $seed <= $count[0]; $seed++) {
@@ -183,7 +199,8 @@ for ($seed = 1; $seed <= $count[0]; $seed++) {
         "file {$seed}",
         'POST',
         '/import',
-        ['ids' => [$id]],
+        // As a copy: the job that they were written from is here.
+        ['ids' => [$id], 'as' => ['copy']],
         ['files' => [new UploadedFile($path, 'house.json', 'application/json', null, true)]],
     );
     @unlink($path);
@@ -464,6 +481,10 @@ printf(
 );
 foreach (array_slice($bad, 0, 40) as $line) {
     echo "✗ {$line}\n";
+}
+if ($count[0] >= 500 && $taken < $count[0] / 50) {
+    $bad[] = "only {$taken} were taken: hardly anything was tried beyond the door";
+    echo "✗ {$bad[0]}\n";
 }
 printf("%s %d answers of 500 or above, or over %.0f s\n", $bad === [] ? '✓' : '✗', count($bad), $longest);
 exit($bad === [] ? 0 : 1);

@@ -4,12 +4,15 @@ declare(strict_types=1);
 
 namespace App\Web\Limit;
 
+use Illuminate\Cache\ArrayStore;
 use Illuminate\Cache\DatabaseStore;
+use Illuminate\Cache\RateLimiter;
 use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Contracts\Cache\Store;
 use Illuminate\Database\Connection;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Support\Facades\RateLimiter;
+use Throwable;
 
 /**
  * How often a door may be tried: each kind of door counts for itself, and all processes count together. The counts
@@ -32,17 +35,27 @@ final class Limits
         'metrics' => 60,
     ];
 
-    public static function register(): void
+    public static function name(RateLimiter $limiter): void
     {
         foreach (self::DOORS as $door => $tries) {
-            RateLimiter::for(
+            $limiter->for(
                 $door,
                 static fn (Request $request): Limit => Limit::perMinute($tries)->by("{$door}|{$request->ip()}"),
             );
         }
     }
 
-    public static function store(): DatabaseStore
+    /** Where they are counted; where nothing can be written, as on a full disk, nowhere. */
+    public static function store(): Store
+    {
+        try {
+            return self::kept();
+        } catch (Throwable) {
+            return new ArrayStore();
+        }
+    }
+
+    private static function kept(): DatabaseStore
     {
         $connection = DB::connection();
         if ($connection->getDriverName() === 'sqlite') {
