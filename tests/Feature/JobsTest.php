@@ -183,6 +183,18 @@ it('reports what is wrong with a file and where, keeps nothing of it, and reads 
         '/survey/cables/0/conductors',
         'has 50000 conductors; allowed: at most 50',
     ],
+    'a record twice' => [
+        fn () => jobFile([
+            'records' => [
+                'signatures' => array_fill(0, 2, [
+                    ...['id' => '01KV0000000000000000000001', 'at' => '2026-11-25T09:00:00Z', 'by' => 'A'],
+                    ...['role' => 'customer', 'name' => 'R.', 'strokes' => '[[[1,1],[2,2]]]'],
+                ]),
+            ],
+        ]),
+        '/records/signatures/1/id',
+        'each record once',
+    ],
     'a house of two lines' => [fn () => jobFile(['site' => "Tollhouse\nhanded over"]), '/site', 'one line'],
     'a house that is read backwards' => [fn () => jobFile(['site' => "Toll\u{202E}esuoh"]), '/site', 'no text'],
     'a key that steers what is shown' => [fn () => jobFile(["a\u{2066}b" => 1]), '', 'no text'],

@@ -290,41 +290,61 @@ final readonly class JobRecords
                 Message::of('jobs.job-records.not-list-at-most-records', most: self::MOST),
             );
         }
-        $rows = [];
+        $rows = $seen = [];
         foreach (array_values($part) as $index => $row) {
-            $pointer = "/records/{$name}/{$index}";
-            if (! is_array($row)) {
-                throw InvalidData::notAllowed($pointer, $row, Message::of('jobs.job-records.object'));
-            }
-            $by = $row['by'] ?? '';
-            $simulated = $row['simulated'] ?? false;
-            if (! is_string($by) || mb_strlen($by) > self::LONGEST_NAME || ! Plain::isLine($by)) {
-                throw InvalidData::unreadable(
-                    "{$pointer}/by",
-                    Message::of('jobs.job-records.no-name-at-most-characters', longest_name: self::LONGEST_NAME),
-                );
-            }
-            if (! is_bool($simulated)) {
+            $read = self::record($name, $row, "/records/{$name}/{$index}");
+            $id = $read['old'];
+            if ($id !== '' && isset($seen[$id])) {
                 throw InvalidData::notAllowed(
-                    "{$pointer}/simulated",
-                    $simulated,
-                    Message::of('jobs.job-records.true-or-false'),
+                    "{$read['pointer']}/id",
+                    $id,
+                    Message::of('jobs.job-records.each-once'),
                 );
             }
-            $rows[] = [
-                'table' => $name,
-                'old' => self::text($row['id'] ?? null),
-                'seq' => self::place($row['seq'] ?? null, "{$pointer}/seq"),
-                'pointer' => $pointer,
-                'row' => [
-                    ...RecordColumns::read($name, $row, $pointer),
-                    'at' => RecordColumns::time($row['at'] ?? null, "{$pointer}/at"),
-                    'from_file' => $by,
-                    'simulated' => $simulated,
-                ],
-            ];
+            $seen[$id] = true;
+            $rows[] = $read;
         }
 
         return $rows;
+    }
+
+    /**
+     * @return array{table: string, old: string, seq: ?int, pointer: string, row: array<string, mixed>}
+     *
+     * @throws InvalidData
+     */
+    private static function record(string $name, mixed $row, string $pointer): array
+    {
+        if (! is_array($row)) {
+            throw InvalidData::notAllowed($pointer, $row, Message::of('jobs.job-records.object'));
+        }
+        $by = $row['by'] ?? '';
+        $simulated = $row['simulated'] ?? false;
+        if (! is_string($by) || mb_strlen($by) > self::LONGEST_NAME || ! Plain::isLine($by)) {
+            throw InvalidData::unreadable(
+                "{$pointer}/by",
+                Message::of('jobs.job-records.no-name-at-most-characters', longest_name: self::LONGEST_NAME),
+            );
+        }
+        if (! is_bool($simulated)) {
+            throw InvalidData::notAllowed(
+                "{$pointer}/simulated",
+                $simulated,
+                Message::of('jobs.job-records.true-or-false'),
+            );
+        }
+
+        return [
+            'table' => $name,
+            'old' => self::text($row['id'] ?? null),
+            'seq' => self::place($row['seq'] ?? null, "{$pointer}/seq"),
+            'pointer' => $pointer,
+            'row' => [
+                ...RecordColumns::read($name, $row, $pointer),
+                'at' => RecordColumns::time($row['at'] ?? null, "{$pointer}/at"),
+                'from_file' => $by,
+                'simulated' => $simulated,
+            ],
+        ];
     }
 }
