@@ -55,6 +55,28 @@ final readonly class Backup
         }
         $copy = $this->seal === null ? $half.'/'.Manifest::DATABASE : storage_path('framework/backup.sqlite');
         $this->database($copy);
+        $missing = $this->photographs($copy, $half, $tell);
+        $manifest = new Manifest(
+            $now->format(DateTimeInterface::ATOM),
+            self::column($copy, 'select migration from migrations order by id'),
+            $this->sums($this->sealed($copy, $half)),
+            $missing,
+            $this->seal?->to,
+        );
+        $manifest->write($half);
+        if (! rename($half, $folder)) {
+            throw new Broken("{$half} cannot be given its name.");
+        }
+
+        return $folder;
+    }
+
+    /**
+     * @param  ?callable(int, int): void  $tell
+     * @return list<string> those that the disk no longer has
+     */
+    private function photographs(string $copy, string $half, ?callable $tell): array
+    {
         $missing = [];
         $earlier = self::all($this->root);
         $last = $earlier === [] ? '' : "{$this->root}/{$earlier[count($earlier) - 1]}";
@@ -71,19 +93,8 @@ final readonly class Backup
                 $tell($number, count($paths));
             }
         }
-        $manifest = new Manifest(
-            $now->format(DateTimeInterface::ATOM),
-            self::column($copy, 'select migration from migrations order by id'),
-            $this->sums($this->sealed($copy, $half)),
-            $missing,
-            $this->seal?->to,
-        );
-        $manifest->write($half);
-        if (! rename($half, $folder)) {
-            throw new Broken("{$half} cannot be given its name.");
-        }
 
-        return $folder;
+        return $missing;
     }
 
     /** Whether the files of an earlier one are as those of this one would be. */

@@ -33,23 +33,7 @@ final readonly class Restore
      */
     public function run(string $database, bool $aside = false): int
     {
-        $manifest = Manifest::read($this->folder);
-        $problems = [
-            ...isset($manifest->files[$manifest->database()]) ? [] : [Manifest::FILE.' names no database.'],
-            ...$manifest->problems($this->folder),
-        ];
-        if ($problems !== []) {
-            throw new Broken("Nothing was changed.\n".implode("\n", $problems));
-        }
-        if ($manifest->sealedTo !== null && $this->key === null) {
-            throw new Broken("It is sealed to {$manifest->sealedTo}: --key=FILE with the key of that name.");
-        }
-        $newer = array_diff($manifest->schema, array_keys(SchemaOf::known()));
-        if ($newer !== []) {
-            throw new Broken(
-                'The backup is of a newer program, with '.implode(', ', $newer).': upgrade first.',
-            );
-        }
+        $manifest = $this->checked();
         $from = $this->opened($manifest->database());
         if (DB::getDriverName() === 'sqlite' && ! is_file($database)) {
             // An empty machine has no database yet.
@@ -74,6 +58,30 @@ final readonly class Restore
         Cache::flush();
 
         return $photographs;
+    }
+
+    /** @throws Broken where the backup is not whole, sealed to a key that is not here, or newer than this program */
+    private function checked(): Manifest
+    {
+        $manifest = Manifest::read($this->folder);
+        $problems = [
+            ...isset($manifest->files[$manifest->database()]) ? [] : [Manifest::FILE.' names no database.'],
+            ...$manifest->problems($this->folder),
+        ];
+        if ($problems !== []) {
+            throw new Broken("Nothing was changed.\n".implode("\n", $problems));
+        }
+        if ($manifest->sealedTo !== null && $this->key === null) {
+            throw new Broken("It is sealed to {$manifest->sealedTo}: --key=FILE with the key of that name.");
+        }
+        $newer = array_diff($manifest->schema, array_keys(SchemaOf::known()));
+        if ($newer !== []) {
+            throw new Broken(
+                'The backup is of a newer program, with '.implode(', ', $newer).': upgrade first.',
+            );
+        }
+
+        return $manifest;
     }
 
     /** A file of it that can be read; {@see shut} when it was. */

@@ -57,11 +57,7 @@ final class Errands
         array $files = [],
         bool $anew = false,
     ): Errand {
-        $known = Errand::query()->find($id);
-        abort_if($known !== null && $known->user_id !== $user->id, 403);
-        if ($known !== null && ($known->kind !== $kind || $known->job_id !== $jobId)) {
-            throw ValidationException::withMessages(['id' => Words::of('records.append.id-belongs-another-job')]);
-        }
+        $known = self::known($kind, $id, $user, $jobId);
         $again = $known?->state === ErrandState::Failed || ($anew && $known?->state === ErrandState::Done);
         if ($known !== null && ! $again) {
             CutOff::again($known);
@@ -89,18 +85,36 @@ final class Errands
                 abort(503);
             }
         }
-        if (config('queue.default') === 'sync') {
-            $errand->save();
-            RunErrand::dispatch($id);
-        } else {
-            // Both or neither: what waits is always in the queue.
-            DB::transaction(static function () use ($errand): void {
-                $errand->save();
-                RunErrand::dispatch($errand->id);
-            });
-        }
+        self::start($errand);
 
         return $errand->refresh();
+    }
+
+    /** @throws ValidationException where the id is of other work */
+    private static function known(string $kind, string $id, User $user, ?string $jobId): ?Errand
+    {
+        $known = Errand::query()->find($id);
+        abort_if($known !== null && $known->user_id !== $user->id, 403);
+        if ($known !== null && ($known->kind !== $kind || $known->job_id !== $jobId)) {
+            throw ValidationException::withMessages(['id' => Words::of('records.append.id-belongs-another-job')]);
+        }
+
+        return $known;
+    }
+
+    private static function start(Errand $errand): void
+    {
+        if (config('queue.default') === 'sync') {
+            $errand->save();
+            RunErrand::dispatch($errand->id);
+
+            return;
+        }
+        // Both or neither: what waits is always in the queue.
+        DB::transaction(static function () use ($errand): void {
+            $errand->save();
+            RunErrand::dispatch($errand->id);
+        });
     }
 
     /** What is older than two days goes, with its folder. */

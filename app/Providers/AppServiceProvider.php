@@ -166,6 +166,20 @@ final class AppServiceProvider extends ServiceProvider
         Route::model('job', Job::class);
         Route::patterns(array_fill_keys(['person', 'link', 'share'], '[0-9]{1,18}'));
         Gate::policy(Job::class, JobPolicy::class);
+        $this->kept();
+        Vite::useBuildDirectory(config()->string('unionbit.build'));
+        TrustProxies::at(array_values(config()->array('unionbit.trusted_proxies')));
+        User::updated(RightsEnd::changed(...));
+        User::updated(static function (User $user): void {
+            if ($user->wasChanged('crew_id')) {
+                SecurityLog::write(SecurityKind::CrewChanged, "to crew {$user->crew_id}", $user);
+            }
+        });
+    }
+
+    /** Where sessions, answers to be shown again and tries at the doors are kept, and how passwords are. */
+    private function kept(): void
+    {
         Session::extend(
             'database',
             static fn (Application $app): QuietSessions => new QuietSessions(
@@ -182,17 +196,9 @@ final class AppServiceProvider extends ServiceProvider
             return Cache::repository($store->setLockDirectory($path));
         });
         Cache::extend('limits', fn (): Repository => Cache::repository(Limits::store()));
-        Vite::useBuildDirectory(config()->string('unionbit.build'));
-        TrustProxies::at(array_values(config()->array('unionbit.trusted_proxies')));
         Hash::extend(
             'bcrypt',
             static fn (): WholePassword => new WholePassword(config()->array('hashing.bcrypt', [])),
         );
-        User::updated(RightsEnd::changed(...));
-        User::updated(static function (User $user): void {
-            if ($user->wasChanged('crew_id')) {
-                SecurityLog::write(SecurityKind::CrewChanged, "to crew {$user->crew_id}", $user);
-            }
-        });
     }
 }
