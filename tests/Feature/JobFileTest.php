@@ -146,7 +146,6 @@ it('takes every kind of record out and in and out again: the same file, the same
     // Where they are free, as on another server, it is the same file to the letter, and the same page.
     foreach ([$copy, $job] as $gone) {
         foreach (array_reverse(RECORD_TABLES) as $table) {
-            DB::unprepared("DROP TRIGGER IF EXISTS {$table}_no_delete");
             DB::table($table)->where('job_id', $gone->id)->delete();
         }
     }
