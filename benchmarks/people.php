@@ -241,60 +241,32 @@ for ($n = 0; $n < $people; $n++) {
         'kind' => '',
     ];
 }
+$page = static fn (string $stage): array => [
+    'page',
+    $stage,
+    static fn (string $job): array => [$stage === 'jobs' ? '/jobs' : "/jobs/{$job}/{$stage}", null],
+];
+$reading = static fn (string $a): array => [
+    'write',
+    'reading',
+    static fn (string $job): array => [
+        "/jobs/{$job}/readings",
+        [
+            ...['id' => $ulid(), 'stage' => 'prove', 'step' => 'fan.voltage', 'mode' => 'V'],
+            ...['a' => $a, 'b' => 'indoor.C', 'value' => '26.4'],
+        ],
+    ],
+];
+$live = static fn (string $job): array => [
+    "/jobs/{$job}/power",
+    [
+        ...['id' => $ulid(), 'state' => 'live', 'supplies' => ['low' => '26.5']],
+        ...['meter_proved' => true, 'despite' => true],
+    ],
+];
 $does = [
-    [
-        'write',
-        'reading',
-        static fn (string $j): array => [
-            "/jobs/{$j}/readings",
-            [
-                'id' => $ulid(),
-                'stage' => 'prove',
-                'step' => 'fan.voltage',
-                'mode' => 'V',
-                'a' => 'indoor.R',
-                'b' => 'indoor.C',
-                'value' => '26.4',
-            ],
-        ],
-    ],
-    ['page', 'prove', static fn (string $j): array => ["/jobs/{$j}/prove", null]],
-    ['page', 'survey', static fn (string $j): array => ["/jobs/{$j}/survey", null]],
-    [
-        'write',
-        'reading',
-        static fn (string $j): array => [
-            "/jobs/{$j}/readings",
-            [
-                'id' => $ulid(),
-                'stage' => 'prove',
-                'step' => 'fan.voltage',
-                'mode' => 'V',
-                'a' => 'indoor.G',
-                'b' => 'indoor.C',
-                'value' => '26.4',
-            ],
-        ],
-    ],
-    ['page', 'prove', static fn (string $j): array => ["/jobs/{$j}/prove", null]],
-    ['page', 'plan', static fn (string $j): array => ["/jobs/{$j}/plan", null]],
-    [
-        'write',
-        'power',
-        static fn (string $j): array => [
-            "/jobs/{$j}/power",
-            [
-                'id' => $ulid(),
-                'state' => 'live',
-                'supplies' => ['low' => '26.5'],
-                'meter_proved' => true,
-                'despite' => true,
-            ],
-        ],
-    ],
-    ['page', 'handover', static fn (string $j): array => ["/jobs/{$j}/handover", null]],
-    ['page', 'jobs', static fn (string $j): array => ['/jobs', null]],
-    ['page', 'set', static fn (string $j): array => ["/jobs/{$j}/set", null]],
+    ...[$reading('indoor.R'), $page('prove'), $page('survey'), $reading('indoor.G'), $page('prove'), $page('plan')],
+    ...[['write', 'power', $live], $page('handover'), $page('jobs'), $page('set')],
 ];
 $sent = null;
 if ($archive) {

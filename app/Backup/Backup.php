@@ -53,17 +53,20 @@ final readonly class Backup
         if (! @mkdir($half.'/'.Manifest::PHOTOS, 0700, true)) {
             throw new Broken("{$half} cannot be written: the disk may be full, or not ours.");
         }
-        $copy = $this->seal === null ? $half.'/'.Manifest::DATABASE : storage_path('framework/backup.sqlite');
-        $this->database($copy);
-        $missing = $this->photographs($copy, $half, $tell);
-        $manifest = new Manifest(
-            $now->format(DateTimeInterface::ATOM),
-            self::column($copy, 'select migration from migrations order by id'),
-            $this->sums($this->sealed($copy, $half)),
-            $missing,
-            $this->seal?->to,
-        );
-        $manifest->write($half);
+        $copy = $this->seal === null ? $half.'/'.Manifest::DATABASE : storage_path("framework/{$name}.sqlite");
+        try {
+            $this->database($copy);
+            $missing = $this->photographs($copy, $half, $tell);
+            $this->seal?->close($copy, $half.'/'.Manifest::DATABASE.Seal::ENDS);
+            $schema = self::column($copy, 'select migration from migrations order by id');
+        } finally {
+            // A copy that can be read does not outlive the sealing.
+            if ($this->seal !== null) {
+                @unlink($copy);
+            }
+        }
+        $made = $now->format(DateTimeInterface::ATOM);
+        (new Manifest($made, $schema, $this->sums($half), $missing, $this->seal?->to))->write($half);
         if (! rename($half, $folder)) {
             throw new Broken("{$half} cannot be given its name.");
         }
@@ -105,17 +108,6 @@ final readonly class Backup
         } catch (Broken) {
             return false;
         }
-    }
-
-    /** @return string the folder, with the database as it is to stay there */
-    private function sealed(string $copy, string $half): string
-    {
-        if ($this->seal !== null) {
-            $this->seal->close($copy, $half.'/'.Manifest::DATABASE.Seal::ENDS);
-            unlink($copy);
-        }
-
-        return $half;
     }
 
     /** What a power cut left half done is no backup and never becomes one. */

@@ -7,7 +7,6 @@ namespace App\Backup;
 use App\Errand\ErrandAnswer;
 use App\Errand\Errands;
 use App\Models\Work\Errand;
-use App\Models\Work\ErrandState;
 use App\Web\Controller;
 use App\Web\JsonResponse;
 use App\Words\Words;
@@ -38,8 +37,8 @@ final class BackupController extends Controller
             return;
         }
         $open = Errand::query()
+            ->open()
             ->where('kind', MakeBackup::kind())
-            ->whereIn('state', [ErrandState::Waiting, ErrandState::Running])
             ->exists();
         if ($open || RateLimiter::tooManyAttempts('backup', self::AN_HOUR)) {
             throw ValidationException::withMessages([

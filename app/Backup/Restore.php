@@ -6,6 +6,7 @@ namespace App\Backup;
 
 use App\Database\SchemaOf;
 use App\Database\Snapshot;
+use Closure;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
@@ -34,7 +35,34 @@ final readonly class Restore
     public function run(string $database, bool $aside = false): int
     {
         $manifest = $this->checked();
-        $from = $this->opened($manifest->database());
+        // With another key than its own nothing is changed.
+        $photographs = $this->open(
+            $manifest->database(),
+            fn (string $from): int => $this->put($manifest, $from, $database, $aside),
+        );
+        Artisan::call('migrate', ['--force' => true]);
+        Cache::flush();
+
+        return $photographs;
+    }
+
+    /** @return int photographs put back */
+    private function put(Manifest $manifest, string $from, string $database, bool $aside): int
+    {
+        $this->makeRoom($database, $aside);
+        $photographs = $this->photographs($manifest);
+        try {
+            Snapshot::put($from, $database);
+        } catch (RuntimeException $problem) {
+            throw new Broken($problem->getMessage());
+        }
+
+        return $photographs;
+    }
+
+    /** @throws Broken where a crew is here, and is not to be put aside */
+    private function makeRoom(string $database, bool $aside): void
+    {
         if (DB::getDriverName() === 'sqlite' && ! is_file($database)) {
             // An empty machine has no database yet.
             touch($database);
@@ -46,18 +74,6 @@ final readonly class Restore
                 "{$database} holds a crew already: restore to a machine that has none, or put it aside with --aside.",
             );
         }
-        $photographs = $this->photographs($manifest);
-        try {
-            Snapshot::put($from, $database);
-        } catch (RuntimeException $problem) {
-            throw new Broken($problem->getMessage());
-        } finally {
-            $this->shut($from);
-        }
-        Artisan::call('migrate', ['--force' => true]);
-        Cache::flush();
-
-        return $photographs;
     }
 
     /** @throws Broken where the backup is not whole, sealed to a key that is not here, or newer than this program */
@@ -84,23 +100,27 @@ final readonly class Restore
         return $manifest;
     }
 
-    /** A file of it that can be read; {@see shut} when it was. */
-    private function opened(string $name): string
+    /**
+     * A file of it that can be read; what was sealed is gone again afterwards, whatever happens.
+     *
+     * @template T
+     *
+     * @param  Closure(string): T  $does
+     * @return T
+     */
+    private function open(string $name, Closure $does): mixed
     {
         $file = "{$this->folder}/{$name}";
         if (! str_ends_with($name, Seal::ENDS)) {
-            return $file;
+            return $does($file);
         }
         $open = storage_path('framework/restore-'.bin2hex(random_bytes(6)));
-        Seal::open($file, $open, (string) $this->key);
+        try {
+            Seal::open($file, $open, (string) $this->key);
 
-        return $open;
-    }
-
-    private function shut(string $opened): void
-    {
-        if (! str_starts_with($opened, $this->folder)) {
-            @unlink($opened);
+            return $does($open);
+        } finally {
+            @unlink($open);
         }
     }
 
@@ -128,13 +148,15 @@ final readonly class Restore
             }
             $path = substr($name, strlen(Manifest::PHOTOS) + 1);
             $path = $manifest->sealedTo === null ? $path : substr($path, 0, -strlen(Seal::ENDS));
-            $file = $this->opened($name);
-            $stream = fopen($file, 'r');
-            if ($stream === false || ! $disk->put($path, $stream)) {
-                throw new Broken("{$path} cannot be written: the disk may be full. The database was not touched.");
-            }
-            fclose($stream);
-            $this->shut($file);
+            $this->open($name, static function (string $file) use ($disk, $path): void {
+                $stream = fopen($file, 'r');
+                if ($stream === false || ! $disk->put($path, $stream)) {
+                    throw new Broken(
+                        "{$path} cannot be written: the disk may be full. The database was not touched.",
+                    );
+                }
+                fclose($stream);
+            });
             $count++;
         }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Errand;
 
+use App\Database\Spare;
 use App\Models\Work\Errand;
 use App\Models\Work\ErrandState;
 use Illuminate\Support\Carbon;
@@ -45,10 +46,7 @@ final class CutOff
         DB::table('queue_work')
             ->where('available_at', '>', now()->addMinute()->getTimestamp())
             ->update(['available_at' => now()->getTimestamp()]);
-        $open = Errand::query()
-            ->whereIn('state', [ErrandState::Waiting, ErrandState::Running])
-            ->orderBy('created_at')
-            ->get();
+        $open = Errand::query()->open()->orderBy('created_at')->get();
 
         return count(array_filter($open->all(), self::again(...)));
     }
@@ -59,37 +57,32 @@ final class CutOff
         if (! self::is($errand)) {
             return false;
         }
-        $mine = static fn (): bool => Errand::query()
-            ->whereKey($errand->id)
-            ->where('state', $errand->state)
-            ->where('updated_at', $errand->updated_at)
-            ->update(['state' => ErrandState::Waiting, 'updated_at' => now()]) === 1;
-        if (config('queue.default') === 'sync') {
-            $won = $mine();
-            if ($won) {
-                RunErrand::dispatch($errand->id);
-            }
-        } else {
-            // Both or neither, as when it was begun.
-            $won = DB::transaction(static function () use ($mine, $errand): bool {
-                $won = $mine();
-                if ($won) {
-                    RunErrand::dispatch($errand->id);
-                }
-
-                return $won;
-            });
-        }
+        $won = RunErrand::after($errand->id, static fn (): bool => self::claimed($errand));
         $errand->refresh();
 
         return $won;
+    }
+
+    /** Of several who come by at once one has it. Whoever only asks how far it is needs no write. */
+    private static function claimed(Errand $errand): bool
+    {
+        $mine = false;
+        Spare::write(static function () use ($errand, &$mine): void {
+            $mine = Errand::query()
+                ->whereKey($errand->id)
+                ->where('state', $errand->state)
+                ->where('updated_at', $errand->updated_at)
+                ->update(['state' => ErrandState::Waiting, 'updated_at' => now()]) === 1;
+        });
+
+        return $mine;
     }
 
     /** @return array{kind: string, since: Carbon, count: int}|null what hangs, the longest first */
     public static function hanging(): ?array
     {
         $open = Errand::query()
-            ->whereIn('state', [ErrandState::Waiting, ErrandState::Running])
+            ->open()
             ->orderBy('updated_at')
             ->get()
             ->filter(

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Errand;
 
-use App\Database\Spare;
 use App\Models\Work\Errand;
 use App\Web\Controller;
 use App\Web\JsonResponse;
@@ -18,7 +17,7 @@ final class ErrandController extends Controller
     public function show(Request $request, string $errand): JsonResponse
     {
         $own = self::own($request, $errand);
-        Spare::write(static fn () => CutOff::again($own));
+        CutOff::again($own);
 
         return ErrandAnswer::of($own);
     }

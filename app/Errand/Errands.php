@@ -10,7 +10,6 @@ use App\Models\Work\ErrandState;
 use App\Words\Words;
 use Illuminate\Contracts\Container\Container;
 use Illuminate\Http\UploadedFile;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Validation\ValidationException;
 use LogicException;
@@ -85,7 +84,7 @@ final class Errands
                 abort(503);
             }
         }
-        self::start($errand);
+        RunErrand::after($id, $errand->save(...));
 
         return $errand->refresh();
     }
@@ -100,21 +99,6 @@ final class Errands
         }
 
         return $known;
-    }
-
-    private static function start(Errand $errand): void
-    {
-        if (config('queue.default') === 'sync') {
-            $errand->save();
-            RunErrand::dispatch($errand->id);
-
-            return;
-        }
-        // Both or neither: what waits is always in the queue.
-        DB::transaction(static function () use ($errand): void {
-            $errand->save();
-            RunErrand::dispatch($errand->id);
-        });
     }
 
     /** What is older than two days goes, with its folder. */

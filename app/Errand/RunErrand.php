@@ -13,6 +13,7 @@ use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Bus\Dispatchable;
 use Illuminate\Queue\InteractsWithQueue;
 use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 use Throwable;
 
@@ -31,6 +32,33 @@ final class RunErrand implements ShouldQueue
 
     public function __construct(private readonly string $errand)
     {
+    }
+
+    /**
+     * Puts an errand into the queue together with what is written of it, both or neither, so that what waits is always
+     * in the queue; without a queue it is done at once, once that is written.
+     *
+     * @param  Closure(): bool  $writes  whether it is to be begun
+     */
+    public static function after(string $errand, Closure $writes): bool
+    {
+        if (config('queue.default') === 'sync') {
+            $begins = $writes();
+            if ($begins) {
+                self::dispatch($errand);
+            }
+
+            return $begins;
+        }
+
+        return DB::transaction(static function () use ($errand, $writes): bool {
+            $begins = $writes();
+            if ($begins) {
+                self::dispatch($errand);
+            }
+
+            return $begins;
+        });
     }
 
     public function handle(Errands $errands): void
@@ -71,7 +99,7 @@ final class RunErrand implements ShouldQueue
     {
         Errand::query()
             ->whereKey($this->errand)
-            ->whereIn('state', [ErrandState::Waiting, ErrandState::Running])
+            ->open()
             ->update([
                 'state' => ErrandState::Failed,
                 'status' => 503,

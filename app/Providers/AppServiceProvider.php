@@ -6,7 +6,6 @@ namespace App\Providers;
 
 use App\Backup\MakeBackup;
 use App\Crew\Door\WholePassword;
-use App\Crew\People\RightsEnd;
 use App\Crew\SecurityKind;
 use App\Crew\SecurityLog;
 use App\Database\ImmediateConnector;
@@ -23,6 +22,7 @@ use App\Models\Crew;
 use App\Models\Job;
 use App\Models\User;
 use App\Records\Photo\DrawPhoto;
+use App\Share\RightsEnd;
 use App\Stage\CalmCache;
 use App\Web\Limit\CalmLimiter;
 use App\Web\Limit\Limits;

@@ -64,7 +64,7 @@ final class ShareLinks
         });
     }
 
-    public static function revoke(ShareLink $link, User $by): void
+    public static function revoke(ShareLink $link, ?User $by): void
     {
         $link->forceFill(['revoked_at' => now()])->save();
         SecurityLog::write(SecurityKind::ShareRevoked, "link {$link->id} to job {$link->job_id}", $by);

@@ -234,8 +234,12 @@ it('seals a backup to a key that the server does not have, and opens it with tha
             expect(fn () => (new Restore($folders[1], $key))->run($database))->toThrow(Broken::class, $says);
             expect(everyFile())->toBe([]);
         }
-        (new Restore($folders[1], "{$root}/key"))->run($database);
-        expect(everyRow())->toBe($rows)->and(everyFile())->toBe($files);
+        // Refused half way, as where somebody is here already: what was opened is gone too.
+        worked();
+        expect(fn () => (new Restore($folders[1], "{$root}/key"))->run($database))->toThrow(Broken::class, 'a crew');
+        expect(glob(storage_path('framework/restore-*')))->toBe([]);
+        (new Restore($folders[1], "{$root}/key"))->run($database, aside: true);
+        expect(everyRow())->toBe($rows)->and(everyFile())->toMatchArray($files);
         expect(glob(storage_path('framework/restore-*')))->toBe([]);
     });
     (new Filesystem())->deleteDirectory($root);

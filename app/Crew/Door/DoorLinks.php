@@ -80,7 +80,7 @@ final class DoorLinks
         });
     }
 
-    public static function revoke(DoorLink $link, User $by): void
+    public static function revoke(DoorLink $link, ?User $by): void
     {
         $link->forceFill(['revoked_at' => now()])->save();
         SecurityLog::write(SecurityKind::LinkRevoked, "{$link->kind->value} {$link->email}", $by);

@@ -32,14 +32,16 @@ final class ImportSum
     {
         foreach ($more as $what => $count) {
             if (self::MOST[$what] < $this->sum[$what] + $count) {
+                // Bytes are said as megabytes.
+                $unit = $what === 'bytes' ? 1_000_000 : 1;
                 throw InvalidData::unreadable(
                     '',
                     Message::of(
                         'jobs.import.too-much',
                         what: $what,
-                        count: $what === 'bytes' ? intdiv($count, 1_000_000) : $count,
-                        before: $what === 'bytes' ? intdiv($this->sum[$what], 1_000_000) : $this->sum[$what],
-                        most: $what === 'bytes' ? intdiv(self::MOST[$what], 1_000_000) : self::MOST[$what],
+                        count: intdiv($count, $unit),
+                        before: intdiv($this->sum[$what], $unit),
+                        most: intdiv(self::MOST[$what], $unit),
                     ),
                 );
             }

@@ -33,10 +33,8 @@ use Unionbit\Core\Words\Message;
  */
 final readonly class JobRecords
 {
-    /** Rows of one kind, and of all kinds together. */
+    /** Rows, of whatever kinds. */
     private const MOST = 2000;
-
-    private const MOST_ALTOGETHER = 2000;
 
     private const LONGEST_NAME = 80;
 
@@ -119,13 +117,13 @@ final readonly class JobRecords
                 array_push($rows, ...self::table((string) $name, $part));
             }
         }
-        if (count($rows) > self::MOST_ALTOGETHER) {
+        if (count($rows) > self::MOST) {
             throw InvalidData::unreadable(
                 '/records',
                 Message::of(
                     'jobs.job-records.has-records-allowed-at-most',
                     count: count($rows),
-                    most_altogether: self::MOST_ALTOGETHER,
+                    most_altogether: self::MOST,
                 ),
             );
         }

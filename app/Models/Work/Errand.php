@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models\Work;
 
 use App\Models\User;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
@@ -46,6 +47,16 @@ final class Errand extends Model
     public function user(): BelongsTo
     {
         return $this->belongsTo(User::class);
+    }
+
+    /**
+     * Asked for, and not through.
+     *
+     * @param  Builder<self>  $query
+     */
+    public function scopeOpen(Builder $query): void
+    {
+        $query->whereIn('state', [ErrandState::Waiting, ErrandState::Running]);
     }
 
     /** The folder of what it was given and what it makes, on the private disk. */

@@ -66,6 +66,13 @@ final class DoorPaper
 
     private static function board(Sheet $sheet, Plan $plan, Place $place): void
     {
+        $rows = [...self::landed($plan, $place), ...self::beside($plan, $place)];
+        self::table($sheet, Words::say($plan->installation->placeName($place)), $rows);
+    }
+
+    /** @return list<array{string, string, string}> what lands on the board: where, which conductor, where it goes */
+    private static function landed(Plan $plan, Place $place): array
+    {
         $rows = [];
         foreach (PlannedConductor::all($plan) as $planned) {
             if ($plan->installation->boardOf($planned->conductor) === $place) {
@@ -91,6 +98,14 @@ final class DoorPaper
                 ];
             }
         }
+
+        return $rows;
+    }
+
+    /** @return list<array{string, string, string}> what stands beside: jumpers, devices that break */
+    private static function beside(Plan $plan, Place $place): array
+    {
+        $rows = [];
         foreach ($plan->landing->jumpers as $jumper) {
             if ($jumper->place === $place) {
                 $rows[] = ["{$jumper->a}–{$jumper->b}", Words::of('plan.drawing.tie-short'), ''];
@@ -105,7 +120,8 @@ final class DoorPaper
                 ];
             }
         }
-        self::table($sheet, Words::say($plan->installation->placeName($place)), $rows);
+
+        return $rows;
     }
 
     /** Its cable and color, and what was found on it. */

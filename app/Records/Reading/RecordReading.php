@@ -81,12 +81,7 @@ final class RecordReading
         Taken $taken,
     ): array {
         $flag = $original === null ? PowerFlag::of($job, $taken) : PowerFlag::as($original->power);
-        $context = $place->context($job, $flag, $original?->seq, $original === null ? $taken : null);
-        if ($original !== null) {
-            self::sameRun($context->step, $original);
-        } elseif ($context->step !== null) {
-            self::gate($context->step, $flag, $place->mode);
-        }
+        $context = self::context($job, $place, $original, $flag, $taken);
         $expected = $context->expect($place->mode, $place->a, $place->b);
         if ($expected->refused !== null) {
             throw Refused::at('value', $expected->refused);
@@ -118,6 +113,24 @@ final class RecordReading
             'candidates' => $verdict->candidates,
             'corrects_id' => $original?->id,
         ];
+    }
+
+    /** The circuit as it stood when it was read; refused where it could not be read then. */
+    private static function context(
+        Job $job,
+        ReadingPlace $place,
+        ?Reading $original,
+        PowerFlag $flag,
+        Taken $taken,
+    ): ReadingContext {
+        $context = $place->context($job, $flag, $original?->seq, $original === null ? $taken : null);
+        if ($original !== null) {
+            self::sameRun($context->step, $original);
+        } elseif ($context->step !== null) {
+            self::gate($context->step, $flag, $place->mode);
+        }
+
+        return $context;
     }
 
     /** A correction stands for a reading of the step's last run; after another start it has to be measured anew. */

@@ -35,45 +35,48 @@ final class ObserveSign
     ): Observation {
         $taken ??= Taken::now();
 
-        return Append::row(Observation::class, $id, $job, $user, static function () use (
+        return Append::row(
+            Observation::class,
+            $id,
             $job,
             $user,
-            $step,
-            $sign,
-            $seen,
-            $how,
-            $taken,
-        ): array {
-            $record =
-                StepRecord::all($job, $taken)[$step] ??
-                throw Refused::at(
-                    'step',
-                    Message::of('records.observe-sign.there-no-proving-step-for', step: $step),
-                );
-            $wanted =
-                array_find($record->step->signs, static fn (Sign $s): bool => $s->key === $sign) ??
-                throw Refused::at(
-                    'sign',
-                    Message::of('records.observe-sign.nothing-called-watched-in-step', sign: $sign),
-                );
-            self::gate($job, $record, $wanted, $taken);
-            self::gateHow($wanted, $seen, $how);
-            $outcome = self::outcome($job, $record, $wanted, $seen, $how, $taken);
-            if ($wanted->key === Sign::DROP_OFF && $outcome !== 'too-early') {
-                RunStep::ends($job, $user, $step, $taken->at);
-            }
+            static fn (): array => self::row($job, $user, $step, $sign, $seen, $how, $taken),
+        );
+    }
 
-            return [
-                'step' => $step,
-                'sign' => $sign,
-                'seen' => $seen,
-                'how' => $how,
-                'at' => $taken->at,
-                'outcome' => $outcome,
-                'reason' => ($outcome === 'too-early' ? null : $how?->meaning()) ??
-                    self::reason($job, $record, $wanted, $outcome, $taken),
-            ];
-        });
+    /** @return array<string, mixed> the columns of its row */
+    private static function row(
+        Job $job,
+        User $user,
+        string $step,
+        string $sign,
+        bool $seen,
+        ?Neither $how,
+        Taken $taken,
+    ): array {
+        $record =
+            StepRecord::all($job, $taken)[$step] ??
+            throw Refused::at('step', Message::of('records.observe-sign.there-no-proving-step-for', step: $step));
+        $wanted =
+            array_find($record->step->signs, static fn (Sign $s): bool => $s->key === $sign) ??
+            throw Refused::at('sign', Message::of('records.observe-sign.nothing-called-watched-in-step', sign: $sign));
+        self::gate($job, $record, $wanted, $taken);
+        self::gateHow($wanted, $seen, $how);
+        $outcome = self::outcome($job, $record, $wanted, $seen, $how, $taken);
+        if ($wanted->key === Sign::DROP_OFF && $outcome !== 'too-early') {
+            RunStep::ends($job, $user, $step, $taken->at);
+        }
+
+        return [
+            'step' => $step,
+            'sign' => $sign,
+            'seen' => $seen,
+            'how' => $how,
+            'at' => $taken->at,
+            'outcome' => $outcome,
+            'reason' => ($outcome === 'too-early' ? null : $how?->meaning()) ??
+                self::reason($job, $record, $wanted, $outcome, $taken),
+        ];
     }
 
     /** Whether this can be seen now: the run is the one it was seen in, it is called, and the power agrees. */

@@ -22,16 +22,17 @@ final class CalmLimiter extends RateLimiter
     public function tooManyAttempts($key, $maxAttempts): bool
     {
         return self::calm(function () use ($key, $maxAttempts): bool {
-            $many = parent::tooManyAttempts($key, $maxAttempts);
-            $began = $this->cache->get(self::began($key));
-            if ($many && is_int($began) && $began > $this->currentTime()) {
-                // The clock was set back: what was counted then is no measure.
-                $this->clear($key);
-
+            if (! parent::tooManyAttempts($key, $maxAttempts)) {
                 return false;
             }
+            $began = $this->cache->get(self::began($key));
+            if (! is_int($began) || $began <= $this->currentTime()) {
+                return true;
+            }
+            // The clock was set back: what was counted then is no measure.
+            $this->clear($key);
 
-            return $many;
+            return false;
         }, false);
     }
 

@@ -14,6 +14,7 @@ use Unionbit\Core\Proving\Route\School;
 use Unionbit\Core\Proving\Step\Step;
 use Unionbit\Core\Proving\Step\Steps;
 use Unionbit\Core\Proving\Step\Waits;
+use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Words\Message;
 
 /**
@@ -60,16 +61,27 @@ final readonly class Workload
         bool $begun,
         ?array $steps = null,
     ): self {
-        $wall = count($house->wallConductors());
-        $trace = count(Assumptions::toTrace($house));
-        $tasks = $begun ? [] : [new Task(Message::of('visit.workload.arrive-talk-covers-off'), self::ARRIVE)];
-        if ($wall === 0) {
-            $expected = count($house->archetype->printedAt(\Unionbit\Core\Terminal\Place::Indoor));
+        return new self([
+            ...$begun ? [] : [new Task(Message::of('visit.workload.arrive-talk-covers-off'), self::ARRIVE)],
+            ...self::survey($house, $facts),
+            ...self::landing($house, $plan, $moves, $settings),
+            ...self::proofs($house, $plan, $proved, $steps),
+            new Task(Message::of('visit.workload.handover'), self::HANDOVER),
+        ]);
+    }
+
+    /** @return list<Task> */
+    private static function survey(Installation $house, int $facts): array
+    {
+        $tasks = [];
+        if ($house->wallConductors() === []) {
+            $expected = count($house->archetype->printedAt(Place::Indoor));
             $tasks[] = new Task(
                 Message::of('visit.workload.look-at-about-conductors-both', expected: $expected),
                 2 * $expected * self::CONDUCTOR,
             );
         }
+        $trace = count(Assumptions::toTrace($house));
         if ($trace > 0) {
             $tasks[] = new Task(
                 $trace === 1
@@ -86,28 +98,26 @@ final readonly class Workload
                 $facts * self::FACT,
             );
         }
-        $moves = $plan === null ? max($wall, 2) + 1 : $moves;
-        if ($moves > 0) {
-            $tasks[] = new Task(
-                $plan === null
-                    ? Message::of('visit.workload.choose-land-conductors')
-                    : Message::of('visit.workload.moves-landing-list', moves: $moves),
-                $moves * self::MOVE,
-            );
-        }
-        $settings = $plan === null ? 3 : $settings;
-        if ($settings > 0) {
-            $tasks[] = new Task(
-                Message::of('visit.workload.settings', settings: $settings),
-                $settings * self::SETTING,
-            );
-        }
 
-        return new self([
-            ...$tasks,
-            ...self::proofs($house, $plan, $proved, $steps),
-            new Task(Message::of('visit.workload.handover'), self::HANDOVER),
-        ]);
+        return $tasks;
+    }
+
+    /** @return list<Task> */
+    private static function landing(Installation $house, ?Plan $plan, int $moves, int $settings): array
+    {
+        $moves = $plan === null ? max(count($house->wallConductors()), 2) + 1 : $moves;
+        $settings = $plan === null ? 3 : $settings;
+        $lands =
+            $plan === null
+                ? Message::of('visit.workload.choose-land-conductors')
+                : Message::of('visit.workload.moves-landing-list', moves: $moves);
+
+        return [
+            ...$moves > 0 ? [new Task($lands, $moves * self::MOVE)] : [],
+            ...$settings > 0
+                ? [new Task(Message::of('visit.workload.settings', settings: $settings), $settings * self::SETTING)]
+                : [],
+        ];
     }
 
     public function minutes(): int
